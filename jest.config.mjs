@@ -1,0 +1,15 @@
+/** @type {import('jest').Config} */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/test'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  maxWorkers: 2,
+  testTimeout: 30_000,
+  transform: {
+    '^.+\\.tsx?$': ['@swc/jest', {
+      jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
+      module: { type: 'es6' },
+    }],
+  },
+};

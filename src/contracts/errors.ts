@@ -1,0 +1,18 @@
+import { z } from 'zod';
+
+/** Every error that leaves the server carries one of these. */
+export const ERROR_CODES = [
+  'input.invalid', 'notFound', 'internal', 'database.away', 'record.duplicate', 'reference.missing', 'record.changed',
+  'session.none', 'session.forbidden', 'session.origin', 'signin.wrong', 'signin.wait', 'house.notEmpty',
+  'brew.alreadyPulled', 'brew.refused', 'brew.vesselInUse', 'brew.cannot', 'version.newer', 'vessel.inUse',
+] as const;
+export type ErrorCode = (typeof ERROR_CODES)[number];
+
+/** `fields` names inputs by path, each with what is wrong in the user's words. */
+export const ErrorBody = z.object({
+  code: z.enum(ERROR_CODES),
+  message: z.string(),
+  fields: z.record(z.string(), z.string()).optional(),
+  details: z.record(z.string(), z.unknown()).optional(),
+});
+export type ErrorBody = z.infer<typeof ErrorBody>;

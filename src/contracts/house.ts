@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { MATERIAL_NAMES, type Material } from '#core/heat';
+import type { Celsius, Millilitres } from '#core/units';
+import { endpoint } from './endpoint';
+import { Role } from './people';
+import { Id, Name, quantity } from './primitives';
+
+export const VolumeChoice = z.enum(['ml', 'usFlOz', 'imperialFlOz']);
+export type VolumeChoice = z.infer<typeof VolumeChoice>;
+
+/** A site: what the working needs of a place, and the units its people read. */
+export const SiteFields = z.strictObject({
+  name: Name,
+  altitudeM: z.number().min(-400, 'Lower than any shore.').max(5000, 'Higher than any tea room.'),
+  measuredBoiling: quantity<Celsius>({ min: 80, max: 102 }).nullable(),
+  coldWater: quantity<Celsius>({ min: 1, max: 30 }),
+  ambient: quantity<Celsius>({ min: 5, max: 40 }),
+  /** Share of the difference to the air lost in the pour; null until measured. */
+  pourLoss: z.number().min(0).max(0.25).nullable(),
+  kettle: z.strictObject({ volume: quantity<Millilitres>({ min: 200, max: 20_000 }), material: z.enum(MATERIAL_NAMES as readonly [Material, ...Material[]]), lid: z.boolean() }),
+  volumeUnit: VolumeChoice,
+  temperatureUnit: z.enum(['C', 'F']),
+});
+export const Site = SiteFields.extend({ id: Id });
+export type Site = z.infer<typeof Site>;
+export type SiteFields = z.infer<typeof SiteFields>;
+
+export const Session = z.strictObject({ personId: Id, name: z.string(), role: Role, site: Site, sites: z.array(Site) });
+export type Session = z.infer<typeof Session>;
+
+export const getHouse = endpoint({
+  method: 'GET', path: '/api/house', access: 'public',
+  response: z.strictObject({
+    now: z.number(),
+    state: z.enum(['empty', 'ready']),
+    demo: z.boolean(),
+    sites: z.array(z.strictObject({ id: Id, name: z.string(), altitudeM: z.number() })),
+    session: Session.nullable(),
+  }),
+});
+export type House = z.infer<typeof getHouse.response>;
+
+/** The first site and lead of an empty house; refused ever after. */
+export const beginHouse = endpoint({
+  method: 'POST', path: '/api/house', access: 'public',
+  body: z.strictObject({ site: SiteFields, siteId: Id, lead: z.strictObject({ id: Id, name: Name, secret: z.string() }) }),
+  response: Session,
+});
+export const addSite = endpoint({
+  method: 'POST', path: '/api/sites', access: 'lead', body: SiteFields.extend({ id: Id }), response: Site,
+});
+export const changeSite = endpoint({
+  method: 'PATCH', path: '/api/sites/:id', access: 'lead', params: z.strictObject({ id: Id }), body: SiteFields, response: Site,
+});
+export const signIn = endpoint({
+  method: 'POST', path: '/api/session', access: 'public',
+  body: z.strictObject({ personId: Id, siteId: Id, secret: z.string().min(1, 'Type the PIN.').max(200) }),
+  response: Session,
+});
+export const signOut = endpoint({ method: 'DELETE', path: '/api/session', access: 'trainee', response: z.strictObject({}) });

@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { endpoint } from './endpoint';
+import { Id, Name } from './primitives';
+
+export const ROLES = ['trainee', 'brewer', 'lead'] as const;
+export const Role = z.enum(ROLES);
+export type Role = z.infer<typeof Role>;
+
+/** Brewers and trainees type a PIN, leads a passphrase. */
+export const Pin = z.string().regex(/^\d{4,12}$/, 'A PIN is 4 to 12 digits.');
+export const Passphrase = z.string().min(8, 'A passphrase is 8 letters or more.').max(200);
+/** Null when the secret suits the role, else why not. */
+export function secretFault(role: Role, secret: string): string | null {
+  const checked = (role === 'lead' ? Passphrase : Pin).safeParse(secret);
+  return checked.success ? null : (checked.error.issues[0]?.message ?? 'Not usable.');
+}
+
+export const Person = z.strictObject({ id: Id, name: Name, role: Role, siteIds: z.array(Id), active: z.boolean() });
+export type Person = z.infer<typeof Person>;
+
+/** The names to pick from before signing in; nothing else of a person is told there. */
+export const listNames = endpoint({
+  method: 'GET', path: '/api/sites/:siteId/names', access: 'public',
+  params: z.strictObject({ siteId: Id }),
+  response: z.strictObject({ people: z.array(z.strictObject({ id: Id, name: z.string(), role: Role, lastSeen: z.number().nullable() })) }),
+});
+export const listPeople = endpoint({ method: 'GET', path: '/api/people', access: 'lead', response: z.strictObject({ people: z.array(Person) }) });
+export const addPerson = endpoint({
+  method: 'POST', path: '/api/people', access: 'lead',
+  body: z.strictObject({ id: Id, name: Name, role: Role, siteIds: z.array(Id).min(1, 'At least one site.'), secret: z.string() }),
+  response: Person,
+});
+export const changePerson = endpoint({
+  method: 'PATCH', path: '/api/people/:id', access: 'lead',
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({ role: Role.optional(), active: z.boolean().optional(), secret: z.string().optional(), siteIds: z.array(Id).min(1).optional() }),
+  response: Person,
+});

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import type { Quantity } from '#core/units';
+
+/** A number with its unit in the type; bounds are given beside each use. The one place that hides the cast. */
+export const quantity = <Q extends Quantity<string>>(bounds: { min: number; max: number }): z.ZodType<Q, Q> =>
+  z.number().min(bounds.min).max(bounds.max) as unknown as z.ZodType<Q, Q>;
+
+/** Made where the record is made, so that a repeated write is harmless. */
+export const Id = z.uuid();
+/** ms since 1970; this century. */
+export const Instant = z.number().int().min(946_684_800_000).max(4_102_444_800_000);
+export const Name = z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 letters.');
+export const Text = (max: number) => z.string().trim().max(max, `At most ${max} letters.`);
+export const Who = z.strictObject({ id: Id, name: z.string() });
+export type Who = z.infer<typeof Who>;

@@ -1,0 +1,122 @@
+import { leafFor } from './dose';
+import { densityOf, roundingWords, spoonsFor, spoonsText, type SpoonCount, type Weighing } from './measure';
+import { METHODS, type Method, type Recipe, type Window } from './recipe';
+import { boilingAt, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type Material, type WaterPlan } from '#core/heat';
+import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
+import { styleOf, type StyleId } from '#core/styles';
+import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type SpoonKind } from '#core/units';
+
+/** What of a site the working needs. */
+export type SiteFacts = {
+  readonly altitudeM: number;
+  /** Overrides the altitude when a house has measured it. */
+  readonly measuredBoiling: Celsius | null;
+  readonly coldWater: Celsius;
+  readonly ambient: Celsius;
+  readonly pourLoss: number | null;
+  readonly kettle: { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean };
+};
+export type TeaFacts = { readonly style: StyleId; readonly weighing: Weighing | null; readonly spoon: SpoonKind };
+
+export type Asked = {
+  readonly tea: TeaFacts;
+  readonly recipe: Recipe;
+  readonly method: Method;
+  readonly vessel: VesselFacts;
+  readonly site: SiteFacts;
+  readonly water: Millilitres;
+  readonly warmed: boolean;
+};
+
+export type Caution = 'prewarm' | 'crowded' | 'scald' | 'coolGlass';
+export type Card = {
+  readonly kind: 'card';
+  readonly water: Millilitres;
+  /** To 0.1 g, as a scale shows it. */
+  readonly leaf: Grams;
+  readonly spoons: (SpoonCount & { readonly text: string; readonly effect: string }) | null;
+  readonly liquor: Millilitres;
+  readonly temperature: Celsius;
+  readonly boiling: Celsius;
+  /** The plan with the vessel as asked: warmed or cold. */
+  readonly heat: WaterPlan;
+  /** Out of reach cold, in reach when warmed. */
+  readonly prewarmNeeded: boolean;
+  readonly warmed: boolean;
+  readonly window: Window;
+  /** Opened leaf against basket; null when leaf is free. */
+  readonly crowding: number | null;
+  readonly cautions: readonly Caution[];
+  readonly pull: { readonly act: string; readonly done: string };
+};
+export type CardFault =
+  | { readonly kind: 'noWater' }
+  | { readonly kind: 'overBrim'; readonly brim: Millilitres }
+  | { readonly kind: 'belowBasket'; readonly least: Millilitres }
+  | { readonly kind: 'basketTooSmall'; readonly crowding: number; readonly most: Grams };
+
+/** Opened leaf past this share of its basket is refused: water no longer passes (from memory). */
+const CRAMMED = 2.5;
+/** Opened leaf past this share opens slowly. */
+const CROWDED = 1;
+
+const round1 = (g: number): Grams => grams(Math.round(g * 10) / 10);
+
+/** Boiling point of a site: measured, else from its altitude. */
+export const siteBoiling = (site: SiteFacts): Celsius => site.measuredBoiling ?? boilingAt(metres(site.altitudeM));
+
+function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): WaterPlan {
+  // Poured by volume at about 20 C; 1 ml is 1 g within 0.2 % there.
+  return planWater({
+    water: grams(a.water * waterDensity(celsius(20))),
+    target: a.recipe.temperature,
+    boiling,
+    wallAt: warmed ? WARMED_WALL : a.site.ambient,
+    material: a.vessel.material,
+    capacity: a.vessel.brim,
+    leaf,
+    cold: a.site.coldWater,
+    ambient: a.site.ambient,
+    pourLoss: a.site.pourLoss ?? POUR_LOSS,
+    kettle: a.site.kettle,
+  });
+}
+
+/**
+ * Works a recipe out for one pour: leaf, spoons, water, heat, window. What cannot be brewed comes back as a fault.
+ * Warming follows the recipe or `warmed`; when a cold vessel cannot reach the heat the card says so.
+ */
+export function workOutCard(a: Asked): Card | CardFault {
+  if (!(a.water > 0)) return { kind: 'noWater' };
+  const style = styleOf(a.tea.style);
+  if (a.water > a.vessel.brim) return { kind: 'overBrim', brim: a.vessel.brim };
+  const leaf = round1(Math.max(0.1, leafFor(a.water, a.recipe.dose, a.recipe.scaling)));
+  const fill = fillFault(a.vessel, a.water, leaf, style.swell);
+  if (fill) return fill;
+  const crowding = basketCrowding(a.vessel, leaf, style.swell);
+  if (crowding !== null && crowding > CRAMMED) return { kind: 'basketTooSmall', crowding, most: round1((leaf * CRAMMED) / crowding) };
+  const boiling = siteBoiling(a.site);
+  const heat = heatPlan(a, leaf, a.warmed, boiling);
+  const prewarmNeeded = !a.warmed && heat.kind === 'outOfReach' && heatPlan(a, leaf, true, boiling).kind === 'reachable';
+  const counted = a.tea.weighing ? spoonsFor(leaf, densityOf(a.tea.weighing), a.tea.spoon) : null;
+  const cautions: Caution[] = ['scald'];
+  if (prewarmNeeded) cautions.push('prewarm');
+  if (crowding !== null && crowding > CROWDED) cautions.push('crowded');
+  if (a.vessel.material === 'glass' && !a.warmed) cautions.push('coolGlass');
+  return {
+    kind: 'card',
+    water: a.water,
+    leaf,
+    spoons: counted && { ...counted, text: spoonsText(counted), effect: roundingWords(counted.error) },
+    liquor: millilitres(liquorYield(a.water, leaf, style.held)),
+    temperature: a.recipe.temperature,
+    boiling,
+    heat,
+    prewarmNeeded,
+    warmed: a.warmed,
+    window: a.recipe.window,
+    crowding,
+    cautions,
+    pull: { act: METHODS[a.method].pull, done: METHODS[a.method].done },
+  };
+}

@@ -1,0 +1,9 @@
+export { leafFor, taperExponent, type KnownGood, type Scaling } from './dose';
+export {
+  densityOf, doubtDose, doubtWeighing, gramsPerSpoon, quartersText, roundingWords, spoonsFor, spoonsText, type Doubt,
+  type SpoonCount, type Weighing,
+} from './measure';
+export { METHOD_NAMES, METHODS, windowFault, type Method, type Recipe, type Window } from './recipe';
+export { siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
+export { workingOf, type WorkingLine } from './working';
+export { startingRecipe } from './start';

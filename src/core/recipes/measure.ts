@@ -1,0 +1,81 @@
+import { grams, SPOONS, spoonVolume, type Grams, type GramsPerMl, type SpoonKind } from '#core/units';
+
+/** A house's own weighing: so many level spoons of this tea weighed so much. */
+export type Weighing = { readonly spoon: SpoonKind; readonly spoons: number; readonly weighed: Grams };
+
+/** Bulk density of the tea as spooned. @throws {RangeError} unless both are positive. */
+export function densityOf(w: Weighing): GramsPerMl {
+  if (!(w.spoons > 0) || !(w.weighed > 0)) throw new RangeError('a weighing needs spoons and grams');
+  return (w.weighed / (w.spoons * spoonVolume(w.spoon))) as GramsPerMl;
+}
+
+/** Grams one level spoon of this tea holds. */
+export const gramsPerSpoon = (density: GramsPerMl, spoon: SpoonKind): Grams => grams(density * spoonVolume(spoon));
+
+export type SpoonCount = {
+  readonly spoon: SpoonKind;
+  /** In quarters of a spoon; at least one quarter. */
+  readonly quarters: number;
+  readonly perSpoon: Grams;
+  readonly total: Grams;
+  /** Share by which the spoons miss the wanted grams; positive is too much leaf. */
+  readonly error: number;
+};
+
+/**
+ * Spoons for so much leaf through this tea's own weighed density, to the nearest quarter spoon.
+ * @throws {RangeError} unless the leaf is positive.
+ */
+export function spoonsFor(leaf: Grams, density: GramsPerMl, spoon: SpoonKind): SpoonCount {
+  if (!(leaf > 0)) throw new RangeError('no leaf to spoon');
+  const perSpoon = gramsPerSpoon(density, spoon);
+  const quarters = Math.max(1, Math.round((4 * leaf) / perSpoon));
+  const total = grams((quarters / 4) * perSpoon);
+  return { spoon, quarters, perSpoon, total, error: total / leaf - 1 };
+}
+
+const FRACTION = ['', '¼', '½', '¾'] as const;
+/** "3½", "¾". */
+export const quartersText = (quarters: number): string => `${Math.floor(quarters / 4) || (quarters % 4 ? '' : 0)}${FRACTION[quarters % 4] ?? ''}`;
+
+/** "3½ level dessert spoons". */
+export const spoonsText = (s: SpoonCount): string => `${quartersText(s.quarters)} level ${s.quarters > 4 ? SPOONS[s.spoon].plural : SPOONS[s.spoon].name}`;
+
+/** What a spoon rounding does to the cup, in words; below 3 % nothing anyone tastes (common practice). */
+export function roundingWords(error: number): string {
+  const size = Math.abs(error);
+  if (size < 0.03) return 'the same cup';
+  const way = error > 0 ? 'stronger' : 'lighter';
+  return size < 0.08 ? `a touch ${way}` : size < 0.15 ? way : `clearly ${way}`;
+}
+
+/** The usual range of spoons of leaf: 1.3 to 5.4 g per 10 ml (P05); outside it a weighing is doubtful. */
+const DENSITY_RANGE = [0.1, 0.6] as const;
+
+/** A question to ask about a weighing or a dose, when a teaspoon and a tablespoon seem to be mixed up; else null. */
+export type Doubt = { readonly kind: 'spoonSlip'; readonly factor: number; readonly words: string };
+
+/** Doubts a weighing three times off the usual range: the teaspoon and tablespoon slip is a factor of three (P08). */
+export function doubtWeighing(w: Weighing): Doubt | null {
+  const d = densityOf(w);
+  if (d >= DENSITY_RANGE[0] && d <= DENSITY_RANGE[1]) return null;
+  const spoon = SPOONS[w.spoon];
+  const each = Math.round((w.weighed / w.spoons) * 100) / 100;
+  return {
+    kind: 'spoonSlip',
+    factor: d > DENSITY_RANGE[1] ? d / DENSITY_RANGE[1] : DENSITY_RANGE[0] / d,
+    words: d > DENSITY_RANGE[1]
+      ? `${each} g is a lot for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a tablespoon, three times as big?`
+      : `${each} g is very little for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a teaspoon, a third of it?`,
+  };
+}
+
+/** Doubts a new dose that is about three times, or a third of, what it replaces or the style's usual one. */
+export function doubtDose(dose: number, usual: number): Doubt | null {
+  const factor = dose / usual;
+  if (factor < 2.2 && factor > 1 / 2.2) return null;
+  const words = factor > 1
+    ? `${dose} g per 100 ml is ${factor.toFixed(1)} times the usual ${usual}. A tablespoon read as a teaspoon gives three times the leaf.`
+    : `${dose} g per 100 ml is only ${(100 * factor).toFixed(0)} % of the usual ${usual}. A teaspoon read as a tablespoon gives a third of the leaf.`;
+  return { kind: 'spoonSlip', factor, words };
+}

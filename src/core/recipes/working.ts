@@ -1,0 +1,36 @@
+import type { Asked, Card } from './card';
+import { taperExponent } from './dose';
+import { quartersText } from './measure';
+import { MATERIALS, WARMED_WALL } from '#core/heat';
+import { styleOf } from '#core/styles';
+import { SPOONS } from '#core/units';
+
+/** One line of the arithmetic: what it is about, then the sum in words. */
+export type WorkingLine = { readonly of: string; readonly text: string };
+
+const n = (x: number, digits = 1) => String(Number(x.toFixed(digits)));
+
+/** How the card was worked out, line by line, for whoever opens it. */
+export function workingOf(a: Asked, c: Card): WorkingLine[] {
+  const lines: WorkingLine[] = [];
+  const s = a.recipe.scaling;
+  if (s.school === 'linear') {
+    lines.push({ of: 'Leaf', text: `${n(a.recipe.dose, 2)} g per 100 ml × ${n(a.water, 0)} ml = ${n(c.leaf)} g, in step with the water` });
+  } else {
+    const b = taperExponent(s.small, s.large);
+    lines.push({ of: 'Leaf', text: `${n(s.small.leaf)} g in ${n(s.small.water, 0)} ml and ${n(s.large.leaf)} g in ${n(s.large.water, 0)} ml are known good: leaf goes with water to the power ${n(b, 2)}, so ${n(c.leaf)} g` });
+  }
+  if (c.spoons && a.tea.weighing) {
+    const w = a.tea.weighing;
+    lines.push({
+      of: 'Spoons',
+      text: `${n(w.spoons, 2)} ${SPOONS[w.spoon].plural} of this tea weighed ${n(w.weighed, 2)} g, so one ${SPOONS[c.spoons.spoon].name} holds ${n(c.spoons.perSpoon, 2)} g; ${quartersText(c.spoons.quarters)} hold ${n(c.spoons.total)} g, ${c.spoons.error >= 0 ? '+' : '−'}${n(Math.abs(100 * c.spoons.error), 0)} %`,
+    });
+  }
+  const wall = c.warmed ? `warmed, about ${WARMED_WALL} °C` : `cold, ${n(a.site.ambient, 0)} °C`;
+  lines.push({ of: 'Heat', text: `${n(c.temperature, 0)} °C on the leaf; the ${MATERIALS[a.vessel.material].label} wall (${wall}) and leaf take it from ${n(c.heat.arrive)} °C; the pour loses ${n(100 * (a.site.pourLoss ?? 0.07), 0)} % of the difference to the air, so ${n(c.heat.kettleSetting)} °C in the kettle` });
+  lines.push({ of: 'Boiling', text: `${n(c.boiling)} °C ${a.site.measuredBoiling === null ? `at ${n(a.site.altitudeM, 0)} m (standard atmosphere)` : 'as measured here'}` });
+  lines.push({ of: 'Yield', text: `leaf keeps ${n(styleOf(a.tea.style).held)} ml a gram: ${n(c.liquor, 0)} ml of ${n(a.water, 0)} pours off` });
+  if (c.crowding !== null) lines.push({ of: 'Basket', text: `opened leaf fills ${n(c.crowding, 1)} of it${c.crowding > 1 ? ', so it opens slowly' : ''}` });
+  return lines;
+}

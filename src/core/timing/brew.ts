@@ -1,0 +1,74 @@
+import type { Window } from '#core/recipes';
+import { secondsBetween, type EpochMs, type Seconds } from '#core/units';
+
+/** Where one brew stands. Only instants are kept: what is left is derived, never counted. */
+export type BrewState =
+  | { readonly kind: 'warming'; readonly since: EpochMs }
+  | { readonly kind: 'steeping'; readonly waterOn: EpochMs }
+  | { readonly kind: 'pulled'; readonly waterOn: EpochMs; readonly pulled: EpochMs }
+  | { readonly kind: 'judged'; readonly waterOn: EpochMs; readonly pulled: EpochMs; readonly judged: EpochMs }
+  | { readonly kind: 'abandoned'; readonly at: EpochMs };
+
+export type BrewEventKind = 'waterOn' | 'pull' | 'undoPull' | 'judge' | 'abandon';
+export type BrewEvent = { readonly kind: BrewEventKind; readonly at: EpochMs };
+
+/** What became of an event: the new state, or why the brew could not take it. */
+export type Step =
+  | { readonly kind: 'moved'; readonly state: BrewState }
+  | { readonly kind: 'refused'; readonly why: 'alreadyOn' | 'alreadyPulled' | 'notSteeping' | 'notPulled' | 'alreadyJudged' | 'ended' | 'beforeWater' };
+
+/** A brew begins warming, or with the water already going on. */
+export const begin = (at: EpochMs, warming: boolean): BrewState => (warming ? { kind: 'warming', since: at } : { kind: 'steeping', waterOn: at });
+
+const moved = (state: BrewState): Step => ({ kind: 'moved', state });
+const refused = (why: Extract<Step, { kind: 'refused' }>['why']): Step => ({ kind: 'refused', why });
+
+/** The next state. Total: every event in every state moves or is refused with its reason. */
+export function advance(state: BrewState, event: BrewEvent): Step {
+  if (state.kind === 'abandoned') return refused('ended');
+  switch (event.kind) {
+    case 'abandon':
+      return state.kind === 'judged' ? refused('alreadyJudged') : moved({ kind: 'abandoned', at: event.at });
+    case 'waterOn':
+      return state.kind === 'warming' ? moved({ kind: 'steeping', waterOn: event.at }) : refused('alreadyOn');
+    case 'pull':
+      if (state.kind === 'steeping') return event.at < state.waterOn ? refused('beforeWater') : moved({ kind: 'pulled', waterOn: state.waterOn, pulled: event.at });
+      return refused(state.kind === 'warming' ? 'notSteeping' : 'alreadyPulled');
+    case 'undoPull':
+      if (state.kind === 'judged') return refused('alreadyJudged');
+      return state.kind === 'pulled' ? moved({ kind: 'steeping', waterOn: state.waterOn }) : refused('notPulled');
+    case 'judge':
+      if (state.kind === 'judged') return refused('alreadyJudged');
+      return state.kind === 'pulled' ? moved({ ...state, kind: 'judged', judged: event.at }) : refused('notPulled');
+  }
+}
+
+/** What a brew looks like at one moment. Seconds are signed: `left` falls through 0 at best and below it after. */
+export type Phase =
+  | { readonly kind: 'warming'; readonly elapsed: Seconds }
+  | { readonly kind: 'steeping' | 'window' | 'past' | 'late'; readonly elapsed: Seconds; readonly left: Seconds; readonly untilLatest: Seconds }
+  | { readonly kind: 'pulled'; readonly steeped: Seconds }
+  | { readonly kind: 'done' };
+
+export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
+  switch (state.kind) {
+    case 'warming':
+      return { kind: 'warming', elapsed: secondsBetween(state.since, now) };
+    case 'steeping': {
+      const elapsed = secondsBetween(state.waterOn, now);
+      const left = (window.best - elapsed) as Seconds;
+      const untilLatest = (window.latest - elapsed) as Seconds;
+      const kind = elapsed < window.earliest ? 'steeping' : elapsed < window.best ? 'window' : elapsed <= window.latest ? 'past' : 'late';
+      return { kind, elapsed, left, untilLatest };
+    }
+    case 'pulled':
+      return { kind: 'pulled', steeped: secondsBetween(state.waterOn, state.pulled) };
+    case 'judged':
+    case 'abandoned':
+      return { kind: 'done' };
+  }
+}
+
+export type PullTiming = 'early' | 'inWindow' | 'late';
+/** How a real steep lies against its window. */
+export const pullTiming = (steeped: Seconds, w: Window): PullTiming => (steeped < w.earliest ? 'early' : steeped > w.latest ? 'late' : 'inWindow');

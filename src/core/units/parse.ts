@@ -1,0 +1,65 @@
+import { fromFahrenheit, ML_PER, type VolumeUnit } from './convert';
+import { celsius, millilitres, type Celsius, type Millilitres } from './quantity';
+
+/** What a typed text meant, or why it could not be taken, in the user's words. */
+export type Parsed<T> = { kind: 'ok'; value: T } | { kind: 'bad'; why: string };
+const ok = <T>(value: T): Parsed<T> => ({ kind: 'ok', value });
+const bad = (why: string): Parsed<never> => ({ kind: 'bad', why });
+
+const VOLUME_WORDS: readonly (readonly [RegExp, VolumeUnit])[] = [
+  [/^(ml|millilit(re|er)s?)$/, 'ml'],
+  [/^(l|lit(re|er)s?)$/, 'litre'],
+  [/^((us )?fl\.? ?oz|(us )?oz|(us )?fluid ounces?)$/, 'usFlOz'],
+  [/^(uk|imp(erial)?) (fl\.? ?oz|oz|fluid ounces?)$/, 'imperialFlOz'],
+  [/^(us )?cups?$/, 'usCup'],
+  [/^teacups?$/, 'teacup'],
+];
+
+/**
+ * A number as people type it: "2.5", "2,5", " 2½ ". A comma is a decimal comma; "1,234" is refused, because it
+ * may mean either.
+ * @example parseNumber('2,5') // { kind: 'ok', value: 2.5 }
+ */
+export function parseNumber(text: string): Parsed<number> {
+  const t = text.trim().replace(/ | /g, '').replace('−', '-');
+  if (t === '') return bad('Type a number.');
+  const fraction = /^(\d*)\s?([¼½¾])$/.exec(t);
+  if (fraction) return ok(Number(fraction[1] || 0) + { '¼': 0.25, '½': 0.5, '¾': 0.75 }[fraction[2] as '¼' | '½' | '¾']);
+  if (/^-?\d{1,3},\d{3}$/.test(t)) return bad(`"${t}" can mean two numbers: write it without the comma, or with a point.`);
+  if (!/^-?\d+([.,]\d+)?$/.test(t)) return bad(`"${t}" is not a number.`);
+  return ok(Number(t.replace(',', '.')));
+}
+
+/** A number that must lie in [min, max]; the message names what it is and its unit. */
+export function parseWithin(text: string, what: string, unit: string, min: number, max: number): Parsed<number> {
+  const n = parseNumber(text);
+  if (n.kind === 'bad') return n;
+  if (n.value < min) return bad(min === 0 || n.value <= 0 ? `${what} must be more than ${min === 0 ? 'nothing' : `${min} ${unit}`}.` : `${what} of ${n.value} ${unit} is too little: at least ${min} ${unit}.`);
+  if (n.value > max) return bad(`${what} of ${n.value} ${unit} is too much: at most ${max} ${unit}.`);
+  return n;
+}
+
+/**
+ * A volume with its unit beside it; without one it is in `otherwise`.
+ * @example parseVolume('16 fl oz', 'ml') // 473.18 ml
+ */
+export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millilitres> {
+  const m = /^\s*(-?[\d.,]*\s?[¼½¾]?)\s*([a-z. ]*)\s*$/i.exec(text);
+  if (!m) return bad(`"${text.trim()}" is not a volume.`);
+  const n = parseNumber(m[1] ?? '');
+  if (n.kind === 'bad') return n;
+  const word = (m[2] ?? '').trim().toLowerCase();
+  const unit = word === '' ? otherwise : VOLUME_WORDS.find(([re]) => re.test(word))?.[1];
+  if (!unit) return bad(`"${word}" is not a unit known here: ml, l, fl oz, UK fl oz, cups or teacups.`);
+  if (n.value <= 0) return bad('The amount must be more than nothing.');
+  return ok(millilitres(n.value * ML_PER[unit]));
+}
+
+/** A temperature; "F" after it makes it Fahrenheit. @example parseTemperature('176 F') // 80 C */
+export function parseTemperature(text: string): Parsed<Celsius> {
+  const m = /^\s*(-?[\d.,]+)\s*°?\s*([cf]?)\s*$/i.exec(text);
+  if (!m) return bad(`"${text.trim()}" is not a temperature.`);
+  const n = parseNumber(m[1] ?? '');
+  if (n.kind === 'bad') return n;
+  return ok((m[2] ?? '').toLowerCase() === 'f' ? fromFahrenheit(n.value) : celsius(n.value));
+}

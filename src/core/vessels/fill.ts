@@ -1,0 +1,66 @@
+import { coveringVolume } from './basket';
+import type { VesselKind } from './profile';
+import type { Material } from '#core/heat';
+import { grams, millilitres, type Grams, type Millilitres } from '#core/units';
+
+/** What holds the leaf. Contact against loose leaf and default basket volume are from memory. */
+export const INFUSERS = {
+  free: { label: 'loose leaf', basketMl: null },
+  deep: { label: 'deep basket', basketMl: 250 },
+  shallow: { label: 'shallow basket', basketMl: 90 },
+  ball: { label: 'small ball', basketMl: 30 },
+  flatbag: { label: 'flat bag', basketMl: 14 },
+  tetra: { label: 'tetrahedral bag', basketMl: 28 },
+} as const;
+export type InfuserKind = keyof typeof INFUSERS;
+export const INFUSER_KINDS = Object.keys(INFUSERS) as readonly InfuserKind[];
+
+/** What of a vessel the working needs. */
+export type VesselFacts = {
+  readonly kind: VesselKind;
+  readonly brim: Millilitres;
+  readonly mark: Millilitres;
+  readonly infuser: InfuserKind;
+  /** The vessel's own basket, when measured. */
+  readonly basket: Millilitres | null;
+  readonly material: Material;
+  readonly wallGrams: Grams | null;
+  readonly lid: boolean;
+};
+
+export type FillFault =
+  | { readonly kind: 'overBrim'; readonly brim: Millilitres }
+  | { readonly kind: 'belowBasket'; readonly least: Millilitres };
+
+/** Null when so much water can be poured over so much leaf; else what is wrong with it. `swell` in ml/g. */
+export function fillFault(v: VesselFacts, water: Millilitres, leaf: Grams, swell: number): FillFault | null {
+  if (water > v.brim) return { kind: 'overBrim', brim: v.brim };
+  const hung = v.infuser === 'deep' || v.infuser === 'shallow';
+  const least = coveringVolume(v.kind, v.brim, hung || v.kind === 'release' ? basketVolume(v) : null, leaf, swell);
+  return water < least ? { kind: 'belowBasket', least } : null;
+}
+
+/** Water that stays in drained leaf, at most all of it. `held` in ml/g. */
+export const heldWater = (leaf: Grams, held: number, water: Millilitres): Millilitres => millilitres(Math.min(water, held * leaf));
+
+/** Liquor that pours off: the water less what the leaf keeps. @example liquorYield(millilitres(500), grams(6), 3) // 482 ml */
+export const liquorYield = (water: Millilitres, leaf: Grams, held: number): Millilitres => millilitres(water - heldWater(leaf, held, water));
+
+/** The basket's volume: the vessel's own when measured, else the infuser's usual one; null when leaf is free. */
+export function basketVolume(v: VesselFacts): Millilitres | null {
+  if (v.basket !== null) return v.basket;
+  const usual = INFUSERS[v.infuser].basketMl;
+  return usual === null ? null : millilitres(usual);
+}
+
+/** Opened leaf against its basket: over 1 it cannot open. Null when free. `swell` in ml/g. */
+export function basketCrowding(v: VesselFacts, leaf: Grams, swell: number): number | null {
+  const volume = basketVolume(v);
+  return volume === null ? null : (leaf * swell) / volume;
+}
+
+/** Most leaf that opens freely in the basket; null when free. */
+export function mostLeaf(v: VesselFacts, swell: number): Grams | null {
+  const volume = basketVolume(v);
+  return volume === null ? null : grams(volume / swell);
+}
