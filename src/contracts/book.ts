@@ -23,7 +23,7 @@ export const RecipeBody = z.strictObject({
     .refine((w) => w.earliest <= w.best && w.best <= w.latest, 'Earliest, best and latest must come in that order.'),
   warm: z.boolean(),
   lid: z.boolean(),
-  later: z.array(Steep).max(12),
+  later: z.array(Steep).max(12).readonly(),
   note: Text(300),
 }) satisfies z.ZodType<Recipe>;
 

@@ -7,3 +7,4 @@ export { METHOD_NAMES, METHODS, windowFault, type Method, type Recipe, type Wind
 export { siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
 export { workingOf, type WorkingLine } from './working';
 export { startingRecipe } from './start';
+export { methodFor } from './methods';

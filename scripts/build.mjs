@@ -1,0 +1,10 @@
+// Builds the page (Vite) and the server (one file; native modules stay outside).
+import { build as bundle } from 'esbuild';
+import { build } from 'vite';
+
+await build({ logLevel: 'warn' });
+await bundle({
+  entryPoints: ['src/server/main.ts'], outfile: 'dist/server/main.mjs', bundle: true, platform: 'node', format: 'esm', target: 'node20', minify: false, sourcemap: false, logLevel: 'warning',
+  external: ['@node-rs/argon2'],
+  banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
+});

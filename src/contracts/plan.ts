@@ -1,0 +1,35 @@
+import { methodFor, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
+import type { Millilitres } from '#core/units';
+import type { Plan } from './brews';
+import type { Tea, Version } from './book';
+import type { Site } from './house';
+import type { Vessel } from './shelf';
+
+type PourOf = {
+  tea: Pick<Tea, 'style' | 'weighing' | 'spoon'>; version: Pick<Version, 'recipe'>; vessel: Vessel; site: Site; water: Millilitres; warmed: boolean;
+};
+/** The core's question for one pour, from the records both sides hold. */
+export const askedOf = ({ tea, version, vessel, site, water, warmed }: PourOf): Asked => ({
+  tea, recipe: version.recipe, method: methodFor(vessel.kind), vessel, site, water, warmed,
+});
+export const cardOf = (pour: PourOf): Card | CardFault => workOutCard(askedOf(pour));
+
+/** What of a card is kept with its brew. */
+export function planOf(card: Card, { version, vessel }: PourOf): Plan {
+  const { name, kind, brim, mark, infuser, basket, material, wallGrams, lid } = vessel;
+  return {
+    water: card.water, leaf: card.leaf, spoons: card.spoons?.text ?? null, liquor: card.liquor, temperature: card.temperature,
+    kettle: card.heat.kettleSetting, reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
+    recipe: version.recipe, vessel: { name, kind, brim, mark, infuser, basket, material, wallGrams, lid }, pull: card.pull,
+  };
+}
+
+/** A fault in the words of whoever pours. */
+export function cardFaultWords(f: CardFault): string {
+  switch (f.kind) {
+    case 'noWater': return 'Say how much water.';
+    case 'overBrim': return `Over the brim: it holds ${Math.round(f.brim)} ml to the very top.`;
+    case 'belowBasket': return `Too little to cover the leaf: at least ${Math.ceil(f.least / 5) * 5} ml here, or take a smaller vessel.`;
+    case 'basketTooSmall': return `The infuser is too small: opened leaf is ${f.crowding.toFixed(1)} times what it holds. At most ${f.most} g here.`;
+  }
+}

@@ -1,0 +1,1 @@
+export { normal, pick, seeded, type Random } from './random';

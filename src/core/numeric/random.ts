@@ -1,0 +1,25 @@
+/** A draw in [0, 1): seeded in tests, demo data and replays. */
+export type Random = () => number;
+
+/** Mulberry32 (public domain): 32 bits of state, good enough to imitate people, not for secrets. */
+export function seeded(seed: number): Random {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = a;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** A normal draw (Box-Muller). */
+export const normal = (random: Random, mean: number, sd: number): number =>
+  mean + sd * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+
+/** One of a list. @throws {RangeError} when it is empty. */
+export function pick<T>(random: Random, list: readonly T[]): T {
+  const found = list[Math.floor(random() * list.length)];
+  if (found === undefined) throw new RangeError('nothing to pick from');
+  return found;
+}

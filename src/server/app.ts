@@ -1,0 +1,56 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Logger } from 'pino';
+import type { Deps } from './deps';
+import { accountRoutes, accounts, cookieOf } from './features/accounts';
+import { book, bookRoutes } from './features/book';
+import { brewing, brewRoutes } from './features/brews';
+import { shelf, shelfRoutes } from './features/shelf';
+import { AppError, errorHandler } from './http/errors';
+import { sameOrigin } from './http/origin';
+import { routes } from './http/route';
+
+export type AppDeps = Deps & { readonly log: Logger; readonly webFolder: string | null };
+
+/** The pipeline in reading order. */
+export function createApp(deps: AppDeps): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(helmet({
+    contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'worker-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:'] } },
+    strictTransportSecurity: false,
+  }));
+  app.use(compression());
+  app.use('/api', (_req, res, next) => {
+    // Every answer tells the time, so that a device can set its clock by it.
+    res.setHeader('x-limnos-now', String(deps.now()));
+    res.setHeader('cache-control', 'no-store');
+    next();
+  });
+  app.use('/api', sameOrigin, express.json({ limit: '200kb' }));
+
+  const people = accounts(deps);
+  const on = routes(app, async (req) => {
+    const token = cookieOf(req);
+    return token ? people.read(token) : null;
+  });
+  accountRoutes(on, people);
+  bookRoutes(on, book(deps));
+  shelfRoutes(on, shelf(deps));
+  brewRoutes(on, brewing(deps));
+  app.use('/api', () => {
+    throw new AppError('notFound', 404, 'There is nothing at this address.');
+  });
+
+  const { webFolder } = deps;
+  if (webFolder && existsSync(webFolder)) {
+    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '365d' }));
+    app.use(express.static(webFolder, { index: false }));
+    app.get('/{*page}', (_req, res) => res.sendFile(join(webFolder, 'index.html'), { headers: { 'cache-control': 'no-cache' } }));
+  }
+  app.use(errorHandler(deps.log));
+  return app;
+}

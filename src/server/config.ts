@@ -1,0 +1,15 @@
+import { z } from 'zod';
+
+const Env = z.object({
+  DATABASE_URL: z.url(),
+  PORT: z.coerce.number().int().min(0).max(65535).default(8137),
+  LIMNOS_WEB: z.string().default('dist/web'),
+  LIMNOS_MIGRATIONS: z.string().default('drizzle'),
+  LIMNOS_DEMO_DAYS: z.coerce.number().int().min(0).max(400).default(21),
+  LIMNOS_SEED: z.enum(['demo', 'empty', 'reset-demo']).default('demo'),
+  LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
+});
+export type Config = z.infer<typeof Env>;
+
+/** The environment, read once. @throws with the names of what is missing or wrong. */
+export const readConfig = (env: Record<string, string | undefined>): Config => Env.parse(env);

@@ -1,0 +1,47 @@
+import { boolean, double, index, int, mysqlEnum, mysqlTable, primaryKey, tinyint, varchar } from 'drizzle-orm/mysql-core';
+import { id, instant, json, name } from './columns';
+import type { SiteFields } from '#contracts/house';
+
+/** One row: what is true of the whole house. */
+export const house = mysqlTable('house', {
+  id: tinyint('id').primaryKey(),
+  demo: boolean('demo').notNull(),
+  begun: instant('begun').notNull(),
+});
+export const sites = mysqlTable('sites', {
+  id: id('id').primaryKey(),
+  name: name('name').notNull(),
+  altitudeM: double('altitude_m').notNull(),
+  measuredBoiling: double('measured_boiling_c'),
+  coldWater: double('cold_water_c').notNull(),
+  ambient: double('ambient_c').notNull(),
+  pourLoss: double('pour_loss'),
+  kettle: json<SiteFields['kettle']>('kettle').notNull(),
+  volumeUnit: mysqlEnum('volume_unit', ['ml', 'usFlOz', 'imperialFlOz']).notNull(),
+  temperatureUnit: mysqlEnum('temperature_unit', ['C', 'F']).notNull(),
+});
+export const people = mysqlTable('people', {
+  id: id('id').primaryKey(),
+  name: name('name').notNull(),
+  role: mysqlEnum('role', ['trainee', 'brewer', 'lead']).notNull(),
+  secretHash: varchar('secret_hash', { length: 200 }).notNull(),
+  active: boolean('active').notNull(),
+});
+export const personSites = mysqlTable('person_sites', {
+  personId: id('person_id').notNull().references(() => people.id),
+  siteId: id('site_id').notNull().references(() => sites.id),
+}, (t) => [primaryKey({ columns: [t.personId, t.siteId] })]);
+/** Only the hash of the cookie is kept. */
+export const sessions = mysqlTable('sessions', {
+  tokenHash: varchar('token_hash', { length: 64 }).primaryKey(),
+  personId: id('person_id').notNull().references(() => people.id),
+  siteId: id('site_id').notNull().references(() => sites.id),
+  begun: instant('begun').notNull(),
+  expires: instant('expires').notNull(),
+}, (t) => [index('sessions_person').on(t.personId, t.begun)]);
+/** Wrong secrets, by person and by address. */
+export const signinMisses = mysqlTable('signin_misses', {
+  subject: varchar('subject', { length: 80 }).primaryKey(),
+  misses: int('misses').notNull(),
+  last: instant('last').notNull(),
+});

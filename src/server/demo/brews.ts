@@ -1,0 +1,89 @@
+import { planOf, cardOf } from '#contracts/plan';
+import type { Tea, Version } from '#contracts/book';
+import type { Site } from '#contracts/house';
+import type { Vessel } from '#contracts/shelf';
+import { isRight, propose, type Mark, type Verdict } from '#core/correction';
+import { normal, pick, type Random } from '#core/numeric';
+import { pullTiming } from '#core/timing';
+import { styleOf } from '#core/styles';
+import { seconds } from '#core/units';
+import type { brews } from '../db/schema/index';
+import type { DemoPerson } from './house';
+
+export type Cast = { readonly id: string; readonly person: DemoPerson };
+export type Stage = { readonly site: Site; readonly teas: readonly Tea[]; readonly vessels: readonly Vessel[]; readonly cast: readonly Cast[]; readonly perDay: number };
+type BrewRow = typeof brews.$inferInsert;
+
+const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
+
+/** What a strayed brew tastes of: signs and sizes by the trade's rules, scatter by the taster. A demo's imitation, no model. */
+function tasted(random: Random, leafError: number, heatError: number, timeError: number, delicate: boolean): Verdict {
+  const noise = () => normal(random, 0, 0.22);
+  const strength = leafError * 5 + timeError * 1.1 + heatError * 0.05;
+  const bite = timeError * 2 + heatError * (delicate ? 0.22 : 0.12) + leafError * 2;
+  return {
+    colour: toMark(strength * 0.9 + heatError * 0.05 + noise()),
+    strength: toMark(strength + noise()),
+    bitterness: toMark(bite + noise()),
+    astringency: toMark(bite * 0.9 + noise()),
+    sweetness: toMark(-bite * 0.35 + noise()),
+    aroma: toMark(-heatError * 0.06 + noise()),
+  };
+}
+
+/** A day's opening hours in ms from UTC midnight, busier in the afternoon. */
+const OPEN_H = 8;
+const CLOSE_H = 18;
+function moment(random: Random): number {
+  const h = Math.max(OPEN_H, Math.min(CLOSE_H - 0.2, random() < 0.35 ? normal(random, 10.5, 1.2) : normal(random, 15.4, 1.4)));
+  return h * 3_600_000;
+}
+
+/** One finished brew with the errors of whoever made it; null when this tea does not go in this vessel. */
+function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) => string): BrewRow | null {
+  const maker = pick(random, stage.cast);
+  const tea = pick(random, stage.teas);
+  const version: Version | null = tea.house;
+  const fit = stage.vessels.filter((v) => (tea.method === 'liddedCup') === (v.kind === 'lidded' || v.kind === 'tasting'));
+  if (!version || fit.length === 0) return null;
+  const vessel = pick(random, fit);
+  const warmed = version.recipe.warm && random() > 0.08;
+  const pour = { tea, version, vessel, site: stage.site, water: vessel.mark, warmed };
+  const card = cardOf(pour);
+  if (card.kind !== 'card') return null;
+  const { window } = version.recipe;
+  const style = styleOf(tea.style);
+  const short = Math.min(1, window.best / 120);
+  const forgotten = random() < (maker.person.role === 'trainee' ? 0.09 : 0.025) ? 40 + random() * 110 : 0;
+  const steeped = Math.max(5, window.best + short * (normal(random, maker.person.slip, maker.person.spread) + forgotten));
+  const heatError = normal(random, 0.5, 2.2) + (warmed || !version.recipe.warm ? 0 : -6);
+  const leafError = normal(random, 0, maker.person.spoon);
+  const verdict = tasted(random, leafError, heatError, Math.log(steeped / window.best), style.family === 'green' || style.family === 'white');
+  const judged = random() > 0.1;
+  const proposal = judged ? propose({ verdict, recipe: version.recipe, style: tea.style, steeped: seconds(steeped), warmed, crowding: card.crowding, liquor: card.liquor }) : null;
+  const waterOn = at + 40_000;
+  const pulled = waterOn + Math.round(steeped * 1000);
+  return {
+    id: makeId(at), siteId: stage.site.id, teaId: tea.id, vesselId: vessel.id, versionId: version.id, place: 1, plan: planOf(card, pour),
+    state: 'judged', open: false, startedAt: new Date(at), startedBy: maker.id, waterOn: new Date(waterOn), pulled: new Date(pulled), pulledBy: maker.id,
+    ended: new Date(pulled + 95_000), judgedBy: judged ? maker.id : null, timing: pullTiming(seconds(steeped), window),
+    verdictKind: !judged ? 'unjudged' : isRight(verdict) ? 'right' : 'off', verdict: judged ? verdict : null, proposal,
+    accepted: proposal && proposal.lever !== 'keep' ? random() > 0.35 : null, remark: '',
+  };
+}
+
+/** Brews of `days` whole days before `now`, oldest first. */
+export function pastBrews(random: Random, stage: Stage, now: number, days: number, makeId: (ms: number) => string): BrewRow[] {
+  const midnight = Math.floor(now / 86_400_000) * 86_400_000;
+  const rows: BrewRow[] = [];
+  for (let day = days; day >= 0; day--) {
+    const start = midnight - day * 86_400_000;
+    const many = Math.round(stage.perDay * (0.75 + random() * 0.5));
+    for (const at of Array.from({ length: many }, () => start + Math.round(moment(random))).sort((a, b) => a - b)) {
+      if (at > now - 15 * 60_000) continue;
+      const row = imitate(random, stage, at, makeId);
+      if (row) rows.push(row);
+    }
+  }
+  return rows;
+}

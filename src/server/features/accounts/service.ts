@@ -1,0 +1,129 @@
+import { eq } from 'drizzle-orm';
+import type { z } from 'zod';
+import { addPerson, changePerson, secretFault, type Person } from '#contracts/people';
+import { beginHouse, signIn, type House, type Session, type SiteFields } from '#contracts/house';
+import type { Deps } from '../../deps';
+import { inTransaction } from '../../db/inTransaction';
+import type { Tx } from '../../db/pool';
+import { house, people, personSites, sessions, sites } from '../../db/schema/index';
+import { AppError, invalid, notFound } from '../../http/errors';
+import type { Signed } from '../../http/route';
+import { addressKey, countMiss, forgetMisses, personKey, readDelay } from './delay';
+import { allPeople, allSites, namesAt, sessionByHash, siteById, siteIdsOf } from './queries';
+import { hashSecret, newToken, secretMatches, tokenHash } from './secrets';
+
+const SESSION_DAYS = 30;
+type SignedIn = { token: string; session: Session };
+
+export function accounts({ db, now }: Deps) {
+  async function open(tx: Tx, person: { id: string; name: string; role: Person['role'] }, siteId: string): Promise<SignedIn> {
+    const site = await siteById(tx, siteId);
+    if (!site) throw notFound('That site');
+    const token = newToken();
+    await tx.insert(sessions).values({ tokenHash: tokenHash(token), personId: person.id, siteId, begun: new Date(now()), expires: new Date(now() + SESSION_DAYS * 86_400_000) });
+    return { token, session: { personId: person.id, name: person.name, role: person.role, site, sites: await allSites(tx) } };
+  }
+
+  return {
+    /** The session of a cookie; null when there is none or it has ended. */
+    async read(token: string): Promise<Signed | null> {
+      const hash = tokenHash(token);
+      const row = await sessionByHash(db, hash, new Date(now()));
+      return row ? { ...row, tokenHash: hash } : null;
+    },
+    async house(who: Signed | null): Promise<House> {
+      const [row] = await db.select().from(house);
+      const all = row ? await allSites(db) : [];
+      const site = all.find((s) => s.id === who?.siteId);
+      return {
+        now: now(), state: row ? 'ready' : 'empty', demo: row?.demo ?? false,
+        sites: all.map(({ id, name, altitudeM }) => ({ id, name, altitudeM })),
+        session: who && site ? { personId: who.personId, name: who.name, role: who.role, site, sites: all } : null,
+      };
+    },
+    async begin(given: z.infer<typeof beginHouse.body>): Promise<SignedIn> {
+      const fault = secretFault('lead', given.lead.secret);
+      if (fault) throw invalid({ 'lead.secret': fault });
+      const secretHash = await hashSecret(given.lead.secret);
+      return inTransaction(db, async (tx) => {
+        const there = await tx.select().from(house).for('update');
+        if (there.length) throw new AppError('house.notEmpty', 409, 'This house has begun already: sign in.');
+        await tx.insert(house).values({ id: 1, demo: false, begun: new Date(now()) });
+        await tx.insert(sites).values({ id: given.siteId, ...given.site });
+        const person = { id: given.lead.id, name: given.lead.name, role: 'lead' as const };
+        await tx.insert(people).values({ ...person, secretHash, active: true });
+        await tx.insert(personSites).values({ personId: person.id, siteId: given.siteId });
+        return open(tx, person, given.siteId);
+      });
+    },
+    names: (siteId: string) => namesAt(db, siteId),
+    async signIn({ personId, siteId, secret }: z.infer<typeof signIn.body>, address: string): Promise<SignedIn> {
+      const subjects = [personKey(personId), addressKey(address)];
+      const delay = await readDelay(db, subjects, now());
+      if (delay.wait > 0) throw new AppError('signin.wait', 429, `Too many wrong tries. Wait ${delay.wait} s, then try again.`, { details: { wait: delay.wait } });
+      const [person] = await db.select().from(people).where(eq(people.id, personId));
+      const at = person ? await siteIdsOf(db, [person.id]) : new Map<string, string[]>();
+      const known = person?.active && at.get(person.id)?.includes(siteId);
+      if (!known || !(await secretMatches(person.secretHash, secret))) {
+        await inTransaction(db, (tx) => countMiss(tx, subjects, now()));
+        const after = await readDelay(db, subjects, now());
+        const word = person?.role === 'lead' ? 'passphrase' : 'PIN';
+        throw new AppError('signin.wrong', 401, after.wait ? `Not this ${word}. Wait ${after.wait} s before the next try.` : `Not this ${word}. Try again.`, { details: { wait: after.wait, misses: after.misses } });
+      }
+      return inTransaction(db, async (tx) => {
+        await forgetMisses(tx, personKey(personId));
+        return open(tx, person, siteId);
+      });
+    },
+    async signOut(who: Signed): Promise<void> {
+      await db.delete(sessions).where(eq(sessions.tokenHash, who.tokenHash));
+    },
+    people: () => allPeople(db),
+    async addPerson(given: z.infer<typeof addPerson.body>): Promise<Person> {
+      const fault = secretFault(given.role, given.secret);
+      if (fault) throw invalid({ secret: fault });
+      const secretHash = await hashSecret(given.secret);
+      const { secret: _secret, siteIds, ...person } = given;
+      await inTransaction(db, async (tx) => {
+        await tx.insert(people).values({ ...person, secretHash, active: true });
+        await tx.insert(personSites).values(siteIds.map((siteId) => ({ personId: person.id, siteId })));
+      });
+      return { ...person, siteIds, active: true };
+    },
+    async changePerson(id: string, given: z.infer<typeof changePerson.body>, who: Signed): Promise<Person> {
+      const before = (await allPeople(db)).find((p) => p.id === id);
+      if (!before) throw notFound('That person');
+      const role = given.role ?? before.role;
+      if (id === who.personId && (given.active === false || role !== 'lead')) throw invalid({ role: 'A lead cannot put themselves out: another lead must.' });
+      if (given.role && given.role !== before.role && (given.role === 'lead') !== (before.role === 'lead') && !given.secret) throw invalid({ secret: role === 'lead' ? 'A lead needs a passphrase of 8 letters or more.' : 'Set a PIN of 4 digits or more.' });
+      if (given.secret !== undefined) {
+        const fault = secretFault(role, given.secret);
+        if (fault) throw invalid({ secret: fault });
+      }
+      const secretHash = given.secret === undefined ? undefined : await hashSecret(given.secret);
+      await inTransaction(db, async (tx) => {
+        await tx.update(people).set({ role, active: given.active ?? before.active, ...(secretHash ? { secretHash } : {}) }).where(eq(people.id, id));
+        if (given.siteIds) {
+          await tx.delete(personSites).where(eq(personSites.personId, id));
+          await tx.insert(personSites).values(given.siteIds.map((siteId) => ({ personId: id, siteId })));
+        }
+        // A new secret, a new role or an end ends what was open, but for the lead's own session at hand.
+        if ((secretHash || given.active === false || role !== before.role) && id !== who.personId) await tx.delete(sessions).where(eq(sessions.personId, id));
+      });
+      return { ...before, role, active: given.active ?? before.active, siteIds: given.siteIds ?? before.siteIds };
+    },
+    async addSite(given: SiteFields & { id: string }, who: Signed) {
+      await inTransaction(db, async (tx) => {
+        await tx.insert(sites).values(given);
+        await tx.insert(personSites).values({ personId: who.personId, siteId: given.id });
+      });
+      return given;
+    },
+    async changeSite(id: string, given: SiteFields) {
+      if (!(await siteById(db, id))) throw notFound('That site');
+      await db.update(sites).set(given).where(eq(sites.id, id));
+      return { id, ...given };
+    },
+  };
+}
+export type Accounts = ReturnType<typeof accounts>;

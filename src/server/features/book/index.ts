@@ -1,0 +1,3 @@
+export { book, type Book } from './service';
+export { bookRoutes } from './routes';
+export { teaById, versionById } from './queries';

@@ -1,0 +1,2 @@
+export { brewing, type Brewing } from './service';
+export { brewRoutes } from './routes';

@@ -1,0 +1,2 @@
+export { shelf, vesselById, type Shelf } from './service';
+export { shelfRoutes } from './routes';

@@ -1,0 +1,48 @@
+import type { Request, Response, Router } from 'express';
+import type { z } from 'zod';
+import type { Access, Endpoint } from '#contracts/endpoint';
+import { ROLES, type Role } from '#contracts/people';
+import { AppError } from './errors';
+
+/** Who is signed in, and where. */
+export type Signed = { readonly personId: string; readonly name: string; readonly role: Role; readonly siteId: string; readonly tokenHash: string };
+/** Reads the session of a request; null when there is none. */
+export type ReadSession = (req: Request) => Promise<Signed | null>;
+
+type Given<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A> = {
+  params: z.infer<P>; query: z.infer<Q>; body: z.infer<B>; who: A; req: Request; res: Response;
+};
+const METHODS = { GET: 'get', POST: 'post', PATCH: 'patch', DELETE: 'delete' } as const;
+const mayCall = (access: Access, role: Role) => access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
+
+/** Authorises, parses, calls, sends: the whole of a route. */
+export function routes(router: Router, readSession: ReadSession) {
+  const mount = (e: Endpoint, answer: (req: Request, res: Response) => Promise<unknown>) =>
+    router[METHODS[e.method]](e.path, async (req, res) => {
+      res.json(await answer(req, res));
+    });
+  return {
+  /** For those signed in with the contract's role or above. */
+  signed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<z.infer<R>>,
+  ) {
+    mount(e as unknown as Endpoint, async (req, res) => {
+      const who = await readSession(req);
+      if (!who) throw new AppError('session.none', 401, 'Sign in first.');
+      if (!mayCall(e.access, who.role)) throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
+      return handle({ ...parse(e, req), who, req, res });
+    });
+  },
+  /** For anybody. */
+  open<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed | null>) => Promise<z.infer<R>>,
+  ) {
+    if (e.access !== 'public') throw new Error(`${e.path} is not public`);
+    mount(e as unknown as Endpoint, async (req, res) => handle({ ...parse(e, req), who: await readSession(req), req, res }));
+  },
+  };
+}
+
+function parse<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(e: Endpoint<P, Q, B, z.ZodType>, req: Request) {
+  return { params: e.params.parse(req.params), query: e.query.parse(req.query), body: e.body.parse(req.body ?? {}) };
+}

@@ -1,0 +1,42 @@
+import { createServer } from 'node:http';
+import { resolve } from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app';
+import { readConfig } from './config';
+import { migrateDb, openDb, openPool } from './db/pool';
+import { resetDemo, seedDemo } from './demo';
+
+const config = readConfig(process.env);
+const log = pino({ level: config.LOG_LEVEL });
+const pool = openPool(config.DATABASE_URL);
+const db = openDb(pool);
+const now = () => Date.now();
+
+await migrateDb(pool, db, resolve(config.LIMNOS_MIGRATIONS));
+const signIns = config.LIMNOS_SEED === 'empty' ? [] : await (config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo)(db, { now: now(), days: config.LIMNOS_DEMO_DAYS });
+
+const server = createServer(createApp({ db, now, log, webFolder: resolve(config.LIMNOS_WEB) }));
+server.listen(config.PORT, '127.0.0.1', () => {
+  const address = server.address();
+  const port = typeof address === 'object' && address ? address.port : config.PORT;
+  const ready = { ready: true, port, signIns };
+  if (process.send) process.send(ready);
+  else console.log(JSON.stringify(ready));
+});
+server.on('error', (error) => {
+  console.error(`The server cannot listen: ${error.message}`);
+  process.exit(1);
+});
+
+let stopping = false;
+function stop() {
+  if (stopping) return;
+  stopping = true;
+  server.close(() => pool.end().finally(() => process.exit(0)));
+  server.closeIdleConnections();
+  setTimeout(() => process.exit(0), 3000).unref();
+  setTimeout(() => server.closeAllConnections(), 500).unref();
+}
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);
+process.on('disconnect', stop);
