@@ -3,7 +3,7 @@ import { CORRECTION_TABLE, meets, type Circumstance, type CorrectionRow, type Le
 import type { Recipe } from '#core/recipes';
 import { pullTiming } from '#core/timing';
 import { styleOf, type StyleId } from '#core/styles';
-import { millilitres, type Millilitres, type Seconds } from '#core/units';
+import { millilitres, minutesText, type Millilitres, type Seconds } from '#core/units';
 
 export type Judged = {
   readonly verdict: Verdict;
@@ -33,7 +33,6 @@ export type Proposal = {
   readonly cup: CupInHand;
 };
 
-const mmss = (s: number) => `${Math.floor(Math.round(s) / 60)}:${String(Math.round(s) % 60).padStart(2, '0')}`;
 const clamp = (x: number, lo: number, hi: number) => Math.min(hi, Math.max(lo, x));
 const to5 = (s: number) => Math.round(s / 5) * 5;
 const COOLER_BY = 5;
@@ -91,7 +90,7 @@ function turn(lever: Lever, j: Judged): Turned | null {
       const most = Math.max(from, s.range.seconds[1]);
       const to = lever === 'shorter' ? Math.max(least, to5(Math.min(from * (1 - size), Math.max(from * 0.6, from > s.start.latest ? s.start.latest : Infinity)))) : Math.min(most, to5(from + Math.min(LONGER_BY, Math.max(10, from * size * 1.5))));
       const by = Math.round(Math.abs(to - from));
-      return by < 5 ? null : { from, to, headline: `${mmss(by)} ${to < from ? 'shorter' : 'longer'}`, change: `Best at ${mmss(to)}, was ${mmss(from)}. Leaf and heat stay.` };
+      return by < 5 ? null : { from, to, headline: `${minutesText(by)} ${to < from ? 'shorter' : 'longer'}`, change: `Best at ${minutesText(to)}, was ${minutesText(from)}. Leaf and heat stay.` };
     }
     case 'warmVessel': return { headline: 'Warm the pot', change: 'A third full of hot water, 15 s or more, poured away.' };
     case 'roomier': return { headline: 'A roomier infuser', change: 'Same leaf, heat and time in a basket it can open in.' };
@@ -122,15 +121,15 @@ function strayed(j: Judged): Proposal | null {
   if (timing === 'late' && tooMuch) {
     const bite = bitterness > 0 || astringency > 0;
     return {
-      rowId: 'late', lever: 'followRecipe', headline: 'Lift it in its window', change: `Best at ${mmss(j.recipe.window.best)}. The recipe stays.`,
-      reason: `Lifted at ${mmss(j.steeped)}, ${mmss(j.steeped - j.recipe.window.latest)} past latest: that alone makes a cup dark and biting. Brew it to the recipe first.`,
+      rowId: 'late', lever: 'followRecipe', headline: 'Lift it in its window', change: `Best at ${minutesText(j.recipe.window.best)}. The recipe stays.`,
+      reason: `Lifted at ${minutesText(j.steeped)}, ${minutesText(j.steeped - j.recipe.window.latest)} past latest: that alone makes a cup dark and biting. Brew it to the recipe first.`,
       cup: cupInHand(bite ? 'split' : 'hotWater', j),
     };
   }
   if (timing === 'early' && tooLittle) {
     return {
-      rowId: 'early', lever: 'followRecipe', headline: 'Give it its time', change: `Best at ${mmss(j.recipe.window.best)}. The recipe stays.`,
-      reason: `Lifted at ${mmss(j.steeped)}, ${mmss(j.recipe.window.earliest - j.steeped)} before its window: that alone makes a cup thin. Brew it to the recipe first.`,
+      rowId: 'early', lever: 'followRecipe', headline: 'Give it its time', change: `Best at ${minutesText(j.recipe.window.best)}. The recipe stays.`,
+      reason: `Lifted at ${minutesText(j.steeped)}, ${minutesText(j.recipe.window.earliest - j.steeped)} before its window: that alone makes a cup thin. Brew it to the recipe first.`,
       cup: cupInHand('returnLeaf', j),
     };
   }

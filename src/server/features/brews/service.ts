@@ -3,7 +3,7 @@ import { cardFaultWords, cardOf, planOf } from '#contracts/plan';
 import type { Bar, Brew, BrewEventBody, LogQuery, StartBrew } from '#contracts/brews';
 import { advance, pullTiming, type BrewState, type Step } from '#core/timing';
 import { isRight, verdictWords } from '#core/correction';
-import { epochMs, secondsBetween } from '#core/units';
+import { epochMs, minutesText, secondsBetween } from '#core/units';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
@@ -24,12 +24,11 @@ const REFUSALS: Record<Extract<Step, { kind: 'refused' }>['why'], string> = {
   alreadyOn: 'The water is on already.', alreadyPulled: 'It is lifted already.', notSteeping: 'The water is not on yet.', notPulled: 'It is still steeping: lift it first.',
   alreadyJudged: 'It is judged already.', ended: 'This brew was given up.', beforeWater: 'The pull lies before the water.',
 };
-const mmss = (s: number) => `${Math.floor(Math.round(s) / 60)}:${String(Math.round(s) % 60).padStart(2, '0')}`;
 
 function refusal(why: Extract<Step, { kind: 'refused' }>['why'], brew: Brew): AppError {
   if (why === 'alreadyPulled' && (brew.state.kind === 'pulled' || brew.state.kind === 'judged') && brew.pulledBy) {
     const s = secondsBetween(brew.state.waterOn, brew.state.pulled);
-    return new AppError('brew.alreadyPulled', 409, `${brew.pulledBy.name} ${brew.plan.pull.done.toLowerCase()} ${brew.tea.name} at ${mmss(s)}, before you.`, { details: { by: brew.pulledBy.name, seconds: s } });
+    return new AppError('brew.alreadyPulled', 409, `${brew.pulledBy.name} ${brew.plan.pull.done.toLowerCase()} ${brew.tea.name} at ${minutesText(s)}, before you.`, { details: { by: brew.pulledBy.name, seconds: s } });
   }
   return new AppError('brew.refused', 409, `${brew.tea.name}: ${REFUSALS[why]}`, { details: { why } });
 }

@@ -1,0 +1,27 @@
+import { useState } from 'react';
+import { RouterProvider } from 'react-router/dom';
+import type { House } from '#contracts/house';
+import { FirstHousePage, SignInPage } from '../features/signin';
+import { Loading, Note } from '../ui/Note';
+import { failureOf } from './api';
+import { useHouseQuery } from './records';
+import { router } from './router';
+import { SessionProvider } from './session';
+
+/** Asks the house who is here; then the first page, the names, or the places. */
+export function App() {
+  const { data, error, isLoading, refetch } = useHouseQuery(undefined, { pollingInterval: 60_000 });
+  const [last, setLast] = useState<House | null>(null);
+  if (data && data !== last) setLast(data);
+  // A server that is gone for a while takes nobody off the bar.
+  const house = data ?? last;
+  if (house?.session) return <SessionProvider session={house.session}><RouterProvider router={router} /></SessionProvider>;
+  if (house?.state === 'empty') return <FirstHousePage />;
+  if (house) return <SignInPage house={house} />;
+  if (isLoading) return <Loading what="the house" />;
+  return (
+    <div className="p-8 max-w-[640px]">
+      <Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}><b>The house’s server does not answer.</b> {error ? failureOf(error).message : ''} Nothing here is lost.</Note>
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { lazy } from 'react';
+import { createBrowserRouter, Navigate } from 'react-router';
+import { BarPage } from '../features/bar';
+import { StartPage } from '../features/start';
+import { Shell } from './Shell';
+
+const JudgePage = lazy(() => import('../features/judge').then((m) => ({ default: m.JudgePage })));
+const BookPage = lazy(() => import('../features/book').then((m) => ({ default: m.BookPage })));
+const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.ShelfPage })));
+const VesselPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.VesselPage })));
+const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
+const BrewPage = lazy(() => import('../features/log').then((m) => ({ default: m.BrewPage })));
+const HousePage = lazy(() => import('../features/house').then((m) => ({ default: m.HousePage })));
+
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    children: [
+      { path: '/', element: <BarPage /> },
+      { path: '/start', element: <StartPage /> },
+      { path: '/judge/:id', element: <JudgePage /> },
+      { path: '/book', element: <BookPage /> },
+      { path: '/book/:teaId', element: <BookPage /> },
+      { path: '/shelf', element: <ShelfPage /> },
+      { path: '/shelf/:id', element: <VesselPage /> },
+      { path: '/log', element: <LogPage /> },
+      { path: '/log/:id', element: <BrewPage /> },
+      { path: '/house', element: <HousePage /> },
+      { path: '*', element: <Navigate to="/" replace /> },
+    ],
+  },
+]);

@@ -1,0 +1,17 @@
+import { createContext, useContext, type ReactNode } from 'react';
+import type { Session } from '#contracts/house';
+
+const SessionContext = createContext<Session | null>(null);
+export const SessionProvider = ({ session, children }: { session: Session; children: ReactNode }) => <SessionContext value={session}>{children}</SessionContext>;
+
+/** Who is signed in, and where. @throws outside the signed-in part of the page. */
+export function useSession(): Session {
+  const session = useContext(SessionContext);
+  if (!session) throw new Error('nobody is signed in here');
+  return session;
+}
+/** The units this site's people read. */
+export function useUnits() {
+  const { site } = useSession();
+  return { volume: site.volumeUnit, temperature: site.temperatureUnit };
+}

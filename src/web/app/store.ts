@@ -1,0 +1,19 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
+import { useDispatch, useSelector } from 'react-redux';
+import { api } from './api';
+import { leftUnsent, outboxListener, outboxReducer, restored } from './outbox';
+import { applySettings, settingsListener, settingsReducer } from './settings';
+import { toastsReducer } from './toasts';
+
+export const store = configureStore({
+  reducer: { [api.reducerPath]: api.reducer, outbox: outboxReducer, toasts: toastsReducer, settings: settingsReducer },
+  middleware: (defaults) => defaults().prepend(outboxListener.middleware, settingsListener.middleware).concat(api.middleware),
+});
+setupListeners(store.dispatch);
+applySettings(store.getState().settings);
+store.dispatch(restored(leftUnsent()));
+
+export type RootState = ReturnType<typeof store.getState>;
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,0 +1,101 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Brew } from '#contracts/brews';
+import type { EpochMs } from '#core/units';
+import { useAppSelector } from '../../app/store';
+
+/** Moments that are heard, as seconds from best and latest. */
+type Ring = 'knock' | 'tap' | 'taps';
+const LATE_EVERY = 20;
+const LATE_TIMES = 3;
+
+/** What is heard between two instants of one brew. Pure: a page that slept hears only the last of what it missed. */
+export function ringsBetween(brew: Brew, from: number, to: number): Ring | null {
+  if (brew.state.kind !== 'steeping') return null;
+  const { best, latest } = brew.plan.recipe.window;
+  const at = (s: number) => brew.state.kind === 'steeping' && from < brew.state.waterOn + s * 1000 && brew.state.waterOn + s * 1000 <= to;
+  for (let i = LATE_TIMES; i >= 0; i--) if (at(latest + i * LATE_EVERY)) return 'taps';
+  if (at(best)) return 'tap';
+  return at(best - 10) ? 'knock' : null;
+}
+
+let audio: AudioContext | null = null;
+/** Sound is allowed only after a touch; this is called on the first. */
+export function allowSound(): void {
+  audio ??= new AudioContext();
+  if (audio.state === 'suspended') void audio.resume();
+}
+const LOUDNESS = [0, 0.08, 0.22, 0.5] as const;
+
+function strike(frequency: number, after: number, decay: number, gain: number) {
+  if (!audio) return;
+  const t = audio.currentTime + after;
+  const [tone, level] = [audio.createOscillator(), audio.createGain()];
+  tone.frequency.value = frequency;
+  level.gain.setValueAtTime(gain, t);
+  level.gain.exponentialRampToValueAtTime(0.0001, t + decay);
+  tone.connect(level).connect(audio.destination);
+  tone.start(t);
+  tone.stop(t + decay + 0.02);
+}
+/** A place's pitch: each a third above the one before, so that a brewer learns which it is. */
+function ring(kind: Ring, place: number, loudness: number) {
+  const pitch = 2 ** ((((place - 1) % 6) * 4) / 12 / 2);
+  if (kind === 'knock') [0, 0.14].forEach((t) => strike(220 * pitch, t, 0.06, loudness * 1.4));
+  else (kind === 'tap' ? [0] : [0, 0.24]).forEach((t) => [1900, 3100].forEach((f) => strike(f * pitch, t, 0.18, loudness)));
+}
+
+/** What a screen reader is told: at one minute, best and latest only. */
+function saysBetween(brew: Brew, from: number, to: number): string | null {
+  if (brew.state.kind !== 'steeping') return null;
+  const { best, latest } = brew.plan.recipe.window;
+  const on = brew.state.waterOn;
+  const at = (s: number) => from < on + s * 1000 && on + s * 1000 <= to;
+  if (at(latest)) return `${brew.tea.name} is past its latest. ${brew.plan.pull.act}.`;
+  if (at(best)) return `${brew.tea.name}, ${brew.plan.pull.act.toLowerCase()} now`;
+  return best > 75 && at(best - 60) ? `${brew.tea.name}, one minute left` : null;
+}
+
+/** Rings for every brew as its moments pass; returns the sentence for the live region. */
+export function useAlarms(brews: readonly Brew[], now: EpochMs): string {
+  const loudness = LOUDNESS[useAppSelector((s) => s.settings.sound)];
+  const last = useRef<number>(now);
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    const from = last.current;
+    last.current = now;
+    if (now <= from) return;
+    for (const brew of brews) {
+      const kind = ringsBetween(brew, from, now);
+      if (kind && loudness > 0) {
+        ring(kind, brew.place, loudness);
+        if (kind !== 'knock') navigator.vibrate?.(kind === 'tap' ? 120 : [120, 90, 120]);
+      }
+      const words = saysBetween(brew, from, now);
+      if (words) setSaid(words);
+    }
+  }, [brews, now, loudness]);
+  return said;
+}
+
+/** Keeps the screen on while something runs, where the browser allows it. */
+export function useWakeLock(wanted: boolean): void {
+  useEffect(() => {
+    if (!wanted || !('wakeLock' in navigator)) return;
+    let lock: WakeLockSentinel | null = null;
+    let over = false;
+    const take = () => {
+      if (document.visibilityState !== 'visible') return;
+      navigator.wakeLock.request('screen').then((l) => {
+        if (over) void l.release();
+        else lock = l;
+      }, () => undefined); // refused, on battery for instance: the bar goes on without
+    };
+    take();
+    document.addEventListener('visibilitychange', take);
+    return () => {
+      over = true;
+      document.removeEventListener('visibilitychange', take);
+      void lock?.release();
+    };
+  }, [wanted]);
+}

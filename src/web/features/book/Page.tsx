@@ -1,0 +1,33 @@
+import { useNavigate, useParams } from 'react-router';
+import { useBookQuery } from '../../app/records';
+import { useSession } from '../../app/session';
+import { useKeys } from '../../ui/keys';
+import { Loading, Note } from '../../ui/Note';
+import { TeaIndex } from './Index';
+import { TeaForm } from './TeaForm';
+import { TeaView } from './TeaView';
+
+/** Teas at the left, one open at the right; on a narrow screen one at a time. */
+export function BookPage() {
+  const { teaId } = useParams();
+  const { data, isLoading, isError, refetch } = useBookQuery();
+  const { role } = useSession();
+  const navigate = useNavigate();
+  const teas = data?.teas ?? [];
+  const names = teas.filter((t) => !t.retired).map((t) => t.id);
+  const step = (by: number) => {
+    const next = names[Math.max(0, Math.min(names.length - 1, (teaId ? names.indexOf(teaId) : -1) + by))];
+    if (next) navigate(`/book/${next}`);
+  };
+  useKeys([{ key: 'ArrowDown', does: 'Next tea', run: () => step(1) }, { key: 'ArrowUp', does: 'Tea before', run: () => step(-1) }], 0.5);
+  if (isLoading) return <main className="page"><Loading what="the book" /></main>;
+  return (
+    <main className={`page book ${teaId ? 'open' : ''}`}>
+      <h1 className="visually-hidden">Book</h1>
+      {isError && !data ? <div className="p-6"><Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}>The book cannot be read just now.</Note></div> : <TeaIndex teas={teas} chosen={teaId} />}
+      {teaId === 'new' && role === 'lead' ? <section className="tea-page"><TeaForm tea={null} onDone={() => navigate(-1)} /></section>
+        : teaId ? <TeaView key={teaId} id={teaId} />
+          : <section className="tea-page"><p className="small pt-6 text-[16px]">{teas.length > 0 ? 'Touch a tea to see its recipe and what it takes in each vessel.' : ''}</p></section>}
+    </main>
+  );
+}

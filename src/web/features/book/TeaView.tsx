@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { LeadNote, Tea, Version } from '#contracts/book';
+import { cardFaultWords, cardOf } from '#contracts/plan';
+import { gramsPerSpoon, densityOf, quartersText, taperExponent } from '#core/recipes';
+import { styleOf } from '#core/styles';
+import { degrees, minutesText, numberText, SPOONS, temperatureText, volumeText } from '#core/units';
+import { useSettleNoteMutation, useTeaQuery, useVesselsQuery } from '../../app/records';
+import { useSession, useUnits } from '../../app/session';
+import { useKeys } from '../../ui/keys';
+import { Loading, Note, Nothing } from '../../ui/Note';
+import { Cup, SteepRule, VesselDrawing } from '../../ui/vessel';
+import { clockText, houseCup, liquorAfter } from '../bar';
+import { TeaForm } from './TeaForm';
+import { VersionForm } from './VersionForm';
+
+const day = (at: number) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
+
+/** One tea: its house recipe, what it takes in every vessel here, its versions and what brewers noted. */
+export function TeaView({ id }: { id: string }) {
+  const { data, isError } = useTeaQuery(id);
+  const { role } = useSession();
+  const navigate = useNavigate();
+  const [editing, setEditing] = useState<'version' | 'tea' | null>(null);
+  const brew = () => navigate(`/start?tea=${id}`);
+  useKeys([
+    { key: 'n', does: 'Brew this tea', run: brew },
+    ...(role === 'lead' ? [{ key: 'e', does: 'New version', run: () => setEditing('version') }] : []),
+    { key: 'Escape', does: 'Back to the index', run: () => (editing ? setEditing(null) : navigate('/book')) },
+  ]);
+  if (isError && !data) return <section className="tea-page"><Nothing>This tea is not in the book.</Nothing></section>;
+  if (!data) return <section className="tea-page"><Loading what="the tea" /></section>;
+  const { tea, versions, notes } = data;
+  const house = tea.house;
+  if (editing === 'version' && house) return <section className="tea-page"><VersionForm tea={tea} house={house} notes={notes} newest={versions[0]?.number ?? house.number} onDone={() => setEditing(null)} /></section>;
+  if (editing === 'tea') return <section className="tea-page"><TeaForm tea={tea} onDone={() => setEditing(null)} /></section>;
+  return (
+    <section className="tea-page" aria-label={tea.name}>
+      <div className="flex gap-4 items-center">
+        {house && <Cup liquor={houseCup(tea.style, house.recipe)} size={68} />}
+        <div className="flex-1"><h1>{tea.name}</h1><p className="small">{[styleOf(tea.style).kind, tea.lot, tea.words].filter(Boolean).join(' · ')}{tea.retired ? ' · retired' : ''}</p></div>
+        <button type="button" className="btn go" onClick={brew} disabled={!house || tea.retired}>Brew <kbd>N</kbd></button>
+      </div>
+      {house && <HouseRecipe tea={tea} house={house} />}
+      <Notes notes={notes} lead={role === 'lead'} onVersion={() => setEditing('version')} />
+      {house && <InOurVessels tea={tea} house={house} />}
+      <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Versions</h2>
+        {role === 'lead' && <><button type="button" className="btn slim" onClick={() => setEditing('tea')}>Edit the tea</button><button type="button" className="btn slim" onClick={() => setEditing('version')}>New version <kbd>E</kbd></button></>}</div>
+      <ul className="versions">{versions.map((v) => <VersionRow key={v.id} v={v} tea={tea} />)}</ul>
+      {(tea.allergens || tea.note) && <p className="small mt-3">{tea.allergens && <><b>Allergens:</b> {tea.allergens}. </>}{tea.note}</p>}
+      <Link className="btn quiet slim mt-3 only-narrow" to="/book">Back to the index</Link>
+    </section>
+  );
+}
+
+function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
+  const units = useUnits();
+  const { recipe } = house;
+  return (
+    <>
+      <div className="facts">
+        <div>leaf<b>{numberText(recipe.dose, 2)}<span>g per 100 ml</span></b></div>
+        <div>water on the leaf<b>{degrees(recipe.temperature, units.temperature)}<span>°{units.temperature}</span></b></div>
+        <div>best at<b>{minutesText(recipe.window.best)}</b></div>
+        <div>steeps<b>{1 + recipe.later.length}</b></div>
+      </div>
+      <SteepRule window={recipe.window} width={619} height={18} liquorAfter={(s) => liquorAfter(tea.style, recipe, s)} />
+      <p className="small">Cup colour: style default, not measured here. {recipe.later.length > 0 && `Later steeps at ${recipe.later.map((s) => minutesText(s)).join(', ')}. `}{recipe.warm ? 'Vessel warmed. ' : ''}{recipe.lid ? 'Lid on. ' : 'Lid off. '}{recipe.note}</p>
+    </>
+  );
+}
+
+/** The scaling table: every vessel of the site to its mark, or what keeps it from being brewed there. */
+function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
+  const { data } = useVesselsQuery();
+  const { site } = useSession();
+  const units = useUnits();
+  const vessels = (data?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired);
+  const spoon = SPOONS[tea.spoon];
+  const { scaling } = house.recipe;
+  return (
+    <>
+      <h2 className="mt-3">In our vessels<small>to the fill mark{tea.weighing ? `; level ${spoon.plural} of ${numberText(gramsPerSpoon(densityOf(tea.weighing), tea.spoon))} g` : ''}{scaling.school === 'tapered' ? `; tapered, water to the power ${numberText(taperExponent(scaling.small, scaling.large), 2)}` : ''}</small></h2>
+      {vessels.length === 0 ? <Nothing>No vessel at {site.name} yet.</Nothing> : (
+        <table className="grid-table">
+          <thead><tr><th colSpan={2} className="l">vessel</th><th>water</th><th>leaf</th><th>spoons</th><th className="opt">kettle</th><th>best</th></tr></thead>
+          <tbody>{vessels.map((v) => {
+            const card = cardOf({ tea, version: house, vessel: v, site, water: v.mark, warmed: house.recipe.warm });
+            const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={card.kind === 'card' ? v.mark : undefined} liquor={houseCup(tea.style, house.recipe)} /></td>;
+            if (card.kind !== 'card') return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td colSpan={4} className="fault">{cardFaultWords(card)}</td></tr>;
+            return (
+              <tr key={v.id}>{drawn}<td className="l">{v.name}{(card.crowding ?? 0) > 1 ? <span className="small"> crowded</span> : null}</td><td>{volumeText(v.mark, units.volume)}</td><td><b>{numberText(card.leaf)}</b> g</td>
+                <td>{card.spoons ? quartersText(card.spoons.quarters) : '–'}{card.spoons && Math.abs(card.spoons.error) >= 0.03 ? <span className="small"> {card.spoons.error > 0 ? '+' : '−'}{numberText(Math.abs(card.spoons.error) * 100, 0)} %</span> : null}</td>
+                <td className="opt">{card.heat.kind === 'reachable' ? temperatureText(card.heat.kettleSetting, units.temperature) : card.prewarmNeeded ? 'warm it first' : 'off the boil'}</td><td>{minutesText(house.recipe.window.best)}</td></tr>
+            );
+          })}</tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+function VersionRow({ v, tea }: { v: Version; tea: Tea }) {
+  const units = useUnits();
+  const { recipe } = v;
+  return (
+    <li className={v.state === 'retired' ? 'old' : ''}>
+      <span>{v.number}</span><b className={v.state === 'house' ? 'font-semibold' : 'font-normal'}>{v.state}</b><span>{v.reason}</span><span className="small">{v.author.name}, {day(v.at)}</span>
+      <details><summary className="small">What it says</summary><p>{numberText(recipe.dose, 2)} g per 100 ml{recipe.scaling.school === 'tapered' ? ', tapered' : ''}; {temperatureText(recipe.temperature, units.temperature)} on the leaf; {minutesText(recipe.window.earliest)} to {minutesText(recipe.window.latest)}, best {minutesText(recipe.window.best)}; vessel {recipe.warm ? 'warmed' : 'not warmed'}, lid {recipe.lid ? 'on' : 'off'}. {recipe.note}</p><Cup liquor={houseCup(tea.style, recipe)} size={40} label="Predicted cup, style default" /></details>
+    </li>
+  );
+}
+
+function Notes({ notes, lead, onVersion }: { notes: readonly LeadNote[]; lead: boolean; onVersion: () => void }) {
+  const [settle] = useSettleNoteMutation();
+  if (notes.length === 0) return null;
+  return (
+    <div className="mt-3 grid gap-2">
+      <h2>Noted at the bar<small>corrections brewers would make</small></h2>
+      {notes.slice(0, 4).map((n) => (
+        <Note key={n.id} action={lead && <span className="flex gap-1"><button type="button" className="btn slim" onClick={onVersion}>Take it up</button><button type="button" className="btn quiet slim" onClick={() => void settle(n.id)}>Set aside</button></span>}>
+          <b>{n.headline}.</b> {n.change} Found {n.found}. <span className="small">{n.by.name}{n.fromTrainee ? ' (trainee)' : ''}, {day(n.at)} {clockText(n.at)}. <Link to={`/log/${n.brewId}`}>The brew</Link></span>
+        </Note>
+      ))}
+      {notes.length > 4 && <p className="small">And {notes.length - 4} more.</p>}
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Site } from '#contracts/house';
+import { failureOf, fieldFaults } from '../../app/api';
+import { newId } from '../../app/ids';
+import { useAddSiteMutation, useChangeSiteMutation } from '../../app/records';
+import { SelectField, showFaults, TextField } from '../../ui/fields';
+import { Note } from '../../ui/Note';
+import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from '../../ui/siteForm';
+
+/** Add or change a site. */
+export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => void }) {
+  const form = useForm<SiteForm>({ defaultValues: site ? siteFormOf(site) : emptySite });
+  const [id] = useState(newId);
+  const [add, adding] = useAddSiteMutation();
+  const [change, changing] = useChangeSiteMutation();
+  const error = adding.error ?? changing.error;
+  const save = form.handleSubmit(async (v) => {
+    const fields = siteFieldsOf(v, (name, message) => form.setError(name, { message }), site?.kettle);
+    if (!fields) return;
+    try {
+      if (site) await change({ id: site.id, body: fields }).unwrap();
+      else await add({ ...fields, id }).unwrap();
+      onDone();
+    } catch (e) {
+      showFaults(form, fieldFaults(e), { name: 'name', altitudeM: 'altitude', measuredBoiling: 'boiling' });
+    }
+  });
+  return (
+    <form className="form mt-4 max-w-[760px]" onSubmit={save} noValidate>
+      <h3>{site ? site.name : 'New site'}</h3>
+      <div className="pair"><TextField form={form} name="name" label="Name" /><TextField form={form} name="altitude" label="Altitude" unit="m" /><TextField form={form} name="boiling" label="Boils at, measured" unit="°C" hint="Empty: from the altitude." /></div>
+      <div className="pair"><TextField form={form} name="cold" label="Cold water" unit="°C" /><TextField form={form} name="ambient" label="Room" unit="°C" /><TextField form={form} name="pourLoss" label="Pour loses" unit="%" hint="Of the difference to the air; one thermometer reading of just-poured water tells." /></div>
+      <div className="pair"><SelectField form={form} name="volumeUnit" label="Volumes in" options={[['ml', 'millilitres'], ['usFlOz', 'US fluid ounces'], ['imperialFlOz', 'UK fluid ounces']]} /><SelectField form={form} name="temperatureUnit" label="Heat in" options={[['C', '°C'], ['F', '°F']]} /></div>
+      {error && Object.keys(fieldFaults(error)).length === 0 && <Note bad><b>Not saved.</b> {failureOf(error).message}</Note>}
+      <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>Save the site</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+    </form>
+  );
+}

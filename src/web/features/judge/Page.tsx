@@ -1,0 +1,117 @@
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { ALL_RIGHT, COLOUR_STEPS, isRight, propose, verdictWords, type Attribute, type Mark, type Verdict } from '#core/correction';
+import { diluted } from '#core/colour';
+import { grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres } from '#core/units';
+import { now } from '../../app/clock';
+import { useUnits } from '../../app/session';
+import { useAppDispatch } from '../../app/store';
+import { toastShown } from '../../app/toasts';
+import { useKeys } from '../../ui/keys';
+import { Loading, Nothing } from '../../ui/Note';
+import { LevelMark, VesselDrawing } from '../../ui/vessel';
+import { liquorOf, RunningStrip, useBar, useHands, type BarBrew } from '../bar';
+import { ColourCups, TasteBoard } from './Marks';
+
+/** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
+export function JudgePage() {
+  const { id } = useParams();
+  const { brews, isLoading } = useBar();
+  const brew = brews.find((b) => b.id === id);
+  if (isLoading && !brew) return <main className="page"><Loading what="the cup" /></main>;
+  if (!brew || brew.state.kind !== 'pulled') {
+    return <main className="page p-6"><Nothing action={<Link className="btn" to={brew ? '/' : `/log/${id ?? ''}`}>{brew ? 'To the bar' : 'See it in the log'}</Link>}>{brew ? 'It is still steeping: lift it first.' : 'This cup is judged already, or given up.'}</Nothing></main>;
+  }
+  return <Judge key={brew.id} brew={brew} />;
+}
+
+function Judge({ brew }: { brew: BarBrew }) {
+  const [verdict, setVerdict] = useState<Verdict>(ALL_RIGHT);
+  const [remark, setRemark] = useState('');
+  const { send } = useHands();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const units = useUnits();
+  const { plan, state } = brew;
+  const steeped = state.kind === 'pulled' ? secondsBetween(state.waterOn, state.pulled) : secondsBetween(now(), now());
+  const proposal = propose({ verdict, recipe: plan.recipe, style: brew.tea.style, steeped, warmed: plan.warmed, crowding: plan.crowding, liquor: plan.liquor });
+  const right = isRight(verdict);
+  const mark = (what: Attribute | 'colour', m: Mark) => setVerdict((v) => ({ ...v, [what]: m }));
+  const keep = (v: Verdict, accepted: boolean) => {
+    const p = v === verdict ? proposal : propose({ verdict: v, recipe: plan.recipe, style: brew.tea.style, steeped, warmed: plan.warmed, crowding: plan.crowding, liquor: plan.liquor });
+    send(brew, { kind: 'judge', verdict: v, proposal: p, accepted, remark });
+    dispatch(toastShown({ text: isRight(v) ? `${brew.tea.name}: right. Kept.` : `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}` }));
+    navigate('/');
+  };
+  useKeys([
+    ...COLOUR_STEPS.map((s, i) => ({ key: String(i + 1), does: `Colour: ${s.word}`, run: () => mark('colour', s.mark) })),
+    { key: 'Enter', does: right ? 'All as it should be' : 'Keep it and note the correction', run: () => keep(verdict, !right) },
+    { key: 'Escape', does: 'Judge later', run: () => navigate('/') },
+  ]);
+  return (
+    <main className="page split" style={{ gridTemplateColumns: undefined }}>
+      <div className="say" style={{ paddingBottom: 0 }}>
+        <h1 className="font-normal">Judge <span className="tea text-[25px]">{brew.tea.name}</span></h1><span className="small text-[16px]">{plan.vessel.name}, {volumeText(plan.water, units.volume)}, {plan.pull.done.toLowerCase()} {minutesText(steeped)}</span>
+        <span className="gap" /><div className="judge-strip"><RunningStrip scale={0.24} words={false} /></div>
+      </div>
+      <section className="work">
+        <h2>Colour<small>hold the white cup beside the screen, touch the nearest. Judge under the lamp, not by this screen’s light</small></h2>
+        <ColourCups verdict={verdict} onMark={mark} style={brew.tea.style} recipe={plan.recipe} />
+        <h2 className="mt-3">Taste<small>only what is off: touch above the line for more, below for less</small></h2>
+        <TasteBoard verdict={verdict} onMark={mark} />
+        <div className="foot"><button type="button" className={`btn ${right ? 'go' : ''}`} onClick={() => keep(ALL_RIGHT, false)}>All as it should be</button><Link className="btn quiet" to="/">Judge later</Link></div>
+        <div className="field-row mt-3"><label htmlFor="remark">Cloudy, or another fault</label><input id="remark" className="box" maxLength={200} placeholder="In a word or two, if there is one" value={remark} onChange={(e) => setRemark(e.target.value)} /></div>
+      </section>
+      <section className="paper" aria-label="Correction">
+        <h2>Next brew</h2>
+        <div className="change" data-testid="change">{proposal.headline}</div>
+        <p className="text-[19px] font-semibold">{proposal.change}</p>
+        {proposal.reason && <p className="mt-2">{proposal.reason}</p>}
+        {!right && <><Marks verdict={verdict} /><p className="small">Rule of the trade, not a prediction. Change one thing, brew again, compare like for like.</p></>}
+        {!right && (
+          <div className="foot" style={{ marginTop: 0 }}>
+            <button type="button" className="btn go" onClick={() => keep(verdict, true)}>Keep, note it for the lead</button>
+            <button type="button" className="btn" onClick={() => keep(verdict, false)}>Keep as it is</button>
+          </div>
+        )}
+        {!right && <><hr /><h2>This cup</h2><CupInHand brew={brew} text={proposal.cup.text} water={proposal.cup.water} /></>}
+        {right && <p className="mt-4">Touch what is off, colour or taste, and one correction is said here.</p>}
+      </section>
+    </main>
+  );
+}
+
+/** What was found, as blocks on and under the line that means right. */
+function Marks({ verdict }: { verdict: Verdict }) {
+  const all = [['Colour', verdict.colour], ['Strength', verdict.strength], ['Bitter', verdict.bitterness], ['Drying', verdict.astringency], ['Sweet', verdict.sweetness], ['Aroma', verdict.aroma]] as const;
+  return (
+    <svg width="392" height="108" viewBox="0 0 392 108" role="img" aria-label={`Found: ${verdictWords(verdict)}`} style={{ maxWidth: '100%', height: 'auto', marginTop: 8 }}>
+      <path d="M0 46H392" stroke="var(--ink)" strokeWidth="1.5" />
+      {all.map(([name, m], i) => {
+        const x = 8 + i * 65;
+        return <g key={name}>{m === 0 ? <LevelMark x={x + 22} y={45} size={11} /> : <rect x={x + 12} y={m > 0 ? 46 - m * 20 : 46} width="20" height={Math.abs(m) * 20} fill="var(--ink)" />}<text x={x + 22} y="104" fontSize="14" textAnchor="middle" fill="var(--ink)">{name}</text></g>;
+      })}
+    </svg>
+  );
+}
+
+/** The cup in hand with what is to be added drawn in it. */
+function CupInHand({ brew, text, water }: { brew: BarBrew; text: string; water: Millilitres }) {
+  const units = useUnits();
+  const cupful = millilitres(Math.min(250, brew.plan.liquor));
+  const added = millilitres((water / Math.max(1, brew.plan.liquor)) * cupful);
+  const liquor = liquorOf(brew, now());
+  const mug = { kind: 'mug' as const, brim: millilitres(380), mark: cupful, basket: null, infuser: 'free' as const, material: 'porcelain' as const };
+  return (
+    <div className="grid gap-3 items-end mt-1" style={{ gridTemplateColumns: '150px 1fr' }}>
+      <VesselDrawing vessel={mug} scale={0.95} leaf={grams(0)} mark={false} level fill={millilitres(cupful + added)} liquor={liquor && diluted(liquor, cupful / (cupful + added))} label=""
+        extra={({ solved, scale }) => {
+          if (added <= 0) return null;
+          const z0 = -solved.levelOf(cupful) * scale;
+          const r = solved.radiusAt(solved.levelOf(cupful)) * scale;
+          return <><path d={`M${-r} ${z0}H${r}`} stroke="#14191d" strokeWidth="1.6" strokeDasharray="5 4" /><path d={`M${r + 9} ${-solved.levelOf(millilitres(cupful + added)) * scale}V${z0}`} stroke="var(--ink)" strokeWidth="5" /></>;
+        }} />
+      <div><p className="text-[19px] font-semibold" data-testid="rescue">{water > 0 ? `Add ${volumeText(water, units.volume)} hot water` : text.split('.')[0]}</p>{water > 0 ? <p>to the {volumeText(brew.plan.liquor, units.volume)} poured. {text}</p> : <p>{text.split('. ').slice(1).join('. ')}</p>}<p className="small">Hot water scalds: pour low and slowly.</p></div>
+    </div>
+  );
+}

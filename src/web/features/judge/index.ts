@@ -1,0 +1,1 @@
+export { JudgePage } from './Page';

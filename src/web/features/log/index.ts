@@ -1,0 +1,2 @@
+export { LogPage } from './Page';
+export { BrewPage } from './BrewPage';

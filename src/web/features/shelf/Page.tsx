@@ -1,0 +1,46 @@
+import { Link } from 'react-router';
+import { INFUSERS } from '#core/vessels';
+import { MATERIALS } from '#core/heat';
+import { volumeText } from '#core/units';
+import type { Vessel } from '#contracts/shelf';
+import { useVesselsQuery } from '../../app/records';
+import { useSession, useUnits } from '../../app/session';
+import { Loading, Note, Nothing } from '../../ui/Note';
+import { VesselDrawing } from '../../ui/vessel';
+
+const PER_SHELF = 5;
+
+/** The site's vessels, standing on their shelves at one scale. */
+export function ShelfPage() {
+  const { data, isLoading, isError, refetch } = useVesselsQuery();
+  const { site, role } = useSession();
+  if (isLoading) return <main className="page"><Loading what="the shelf" /></main>;
+  const here = (data?.vessels ?? []).filter((v) => v.siteId === site.id);
+  const standing = here.filter((v) => !v.retired);
+  const retired = here.filter((v) => v.retired);
+  const rows = Array.from({ length: Math.ceil(standing.length / PER_SHELF) }, (_, i) => standing.slice(i * PER_SHELF, (i + 1) * PER_SHELF));
+  return (
+    <main className="page scroll">
+      <div className="p-6 pt-4">
+        <div className="flex items-center gap-4 mb-1"><h1 className="text-[28px] flex-1">Shelf <span className="small text-[16px] font-normal">{standing.length} {standing.length === 1 ? 'vessel' : 'vessels'} at one scale; the tick is the fill mark</span></h1>{role === 'lead' && <Link className="btn go" to="/shelf/new">New vessel</Link>}</div>
+        {isError && <Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}>The shelf cannot be read just now.</Note>}
+        {standing.length === 0 ? <Nothing action={role === 'lead' && <Link className="btn go" to="/shelf/new">New vessel</Link>}>No vessel at {site.name} yet. Measure each once with a scale.</Nothing>
+          : <div className="shelf-list">{rows.map((row) => <Row key={row[0]?.id} row={row} />)}</div>}
+        {retired.length > 0 && <p className="small mt-4">Retired: {retired.map((v, i) => <span key={v.id}>{i > 0 && ', '}<Link to={`/shelf/${v.id}`}>{v.name}</Link></span>)}</p>}
+      </div>
+    </main>
+  );
+}
+
+function Row({ row }: { row: readonly Vessel[] }) {
+  const units = useUnits();
+  const grid = { gridTemplateColumns: `repeat(${PER_SHELF}, minmax(0, 1fr))` };
+  return (
+    <div>
+      <div className="board" style={grid}>{row.map((v) => <Link key={v.id} to={`/shelf/${v.id}`} tabIndex={-1} aria-hidden="true"><VesselDrawing vessel={v} scale={0.8} label="" bowl={v.kind === 'tasting'} /></Link>)}</div>
+      <div className="tags" style={grid}>{row.map((v) => (
+        <Link className="tag no-underline" key={v.id} to={`/shelf/${v.id}`}><b>{v.name}</b>{volumeText(v.mark, units.volume)} to the mark, brim {volumeText(v.brim, units.volume)}<br /><span className="use">{MATERIALS[v.material].label}, {INFUSERS[v.infuser].label}</span></Link>
+      ))}</div>
+    </div>
+  );
+}

@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import type { Vessel } from '#contracts/shelf';
+import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
+import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
+import { parseVolume } from '#core/units';
+import { failureOf, fieldFaults } from '../../app/api';
+import { newId } from '../../app/ids';
+import { useAddVesselMutation, useChangeVesselMutation } from '../../app/records';
+import { useSession, useUnits } from '../../app/session';
+import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { Note } from '../../ui/Note';
+import { VesselDrawing } from '../../ui/vessel';
+import { emptyVessel, vesselFieldsOf, vesselFormOf, type VesselForm } from './vesselForm';
+
+/** Add or change a vessel; the drawing follows what is typed. */
+export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: () => void }) {
+  const { volume } = useUnits();
+  const { site } = useSession();
+  const navigate = useNavigate();
+  const form = useForm<VesselForm>({ defaultValues: vessel ? vesselFormOf(vessel) : emptyVessel });
+  const [id] = useState(newId);
+  const [rev, setRev] = useState(vessel?.rev ?? 1);
+  const [add, adding] = useAddVesselMutation();
+  const [change, changing] = useChangeVesselMutation();
+  const error = adding.error ?? changing.error;
+  const failure = error ? failureOf(error) : null;
+  const theirs = failure?.kind === 'answer' && failure.code === 'record.changed' ? Number(failure.details?.rev) : null;
+  const typed = form.watch();
+  const [brim, mark, basket] = [parseVolume(typed.brim, volume), parseVolume(typed.mark, volume), parseVolume(typed.basket, volume)];
+  const save = form.handleSubmit(async (v) => {
+    const fields = vesselFieldsOf(v, volume, (name, message) => form.setError(name, { message }));
+    if (!fields) return;
+    try {
+      if (vessel) await change({ id: vessel.id, body: { ...fields, rev, retired: vessel.retired } }).unwrap();
+      else await add({ ...fields, id, siteId: site.id }).unwrap();
+      if (vessel) onDone();
+      else navigate(`/shelf/${id}`, { replace: true });
+    } catch (e) {
+      showFaults(form, fieldFaults(e), { name: 'name', brim: 'brim', mark: 'mark', basket: 'basket', wallGrams: 'wall' });
+    }
+  });
+  return (
+    <form className="form" onSubmit={save} noValidate>
+      <div className="pair items-end">
+        <div className="form">
+          <TextField form={form} name="name" label="Name" hint="What people call it at the bar." />
+          <SelectField form={form} name="kind" label="Kind" options={VESSEL_KINDS.map((k) => [k, PROFILES[k].label] as const)} />
+        </div>
+        <div className="flex justify-center min-h-[120px] items-end border-b-[3px] border-ink">
+          {brim.kind === 'ok' && brim.value >= 30 && brim.value <= 20_000 ? (
+            <VesselDrawing vessel={{ kind: typed.kind, brim: brim.value, mark: mark.kind === 'ok' && mark.value <= brim.value ? mark.value : brim.value, basket: basket.kind === 'ok' && typed.infuser !== 'free' ? basket.value : null, infuser: typed.infuser, material: typed.material }} scale={Math.min(1, 90 / Math.cbrt(brim.value))} label="" bowl={false} fill={mark.kind === 'ok' && mark.value <= brim.value ? mark.value : undefined} water />
+          ) : <p className="small pb-4">Drawn when its brim is known.</p>}
+        </div>
+      </div>
+      <div className="pair">
+        <TextField form={form} name="brim" label="To the brim" hint="With its unit: 620, or 21 fl oz." />
+        <TextField form={form} name="mark" label="To the fill mark" />
+      </div>
+      <div className="pair">
+        <SelectField form={form} name="infuser" label="Infuser" options={INFUSER_KINDS.map((k) => [k, INFUSERS[k].label] as const)} />
+        {typed.infuser !== 'free' && <TextField form={form} name="basket" label="Basket holds" hint="Empty: the usual for its kind." />}
+      </div>
+      <div className="pair">
+        <SelectField form={form} name="material" label="Material" options={MATERIAL_NAMES.filter((m) => m !== 'none').map((m) => [m, MATERIALS[m].label] as const)} />
+        <TextField form={form} name="wall" label="Weighs, empty" unit="g" hint="Empty: the usual for its size." />
+      </div>
+      <CheckField form={form} name="lid" label="Has a lid" />
+      {failure && Object.keys(fieldFaults(error)).length === 0 && <Note bad action={theirs !== null && <button type="button" className="btn slim" onClick={() => setRev(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>}
+      <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{vessel ? 'Save the vessel' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+    </form>
+  );
+}

@@ -1,0 +1,2 @@
+export { ShelfPage } from './Page';
+export { VesselPage } from './VesselPage';

@@ -1,0 +1,2 @@
+export { SignInPage } from './SignIn';
+export { FirstHousePage } from './FirstHouse';

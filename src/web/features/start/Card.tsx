@@ -1,0 +1,100 @@
+import { useState } from 'react';
+import { askedOf, cardFaultWords } from '#contracts/plan';
+import type { Tea, Version } from '#contracts/book';
+import type { Vessel } from '#contracts/shelf';
+import { methodFor, workingOf, type Card, type CardFault } from '#core/recipes';
+import { celsius, degrees, minutesText, numberText, SPOONS, temperatureText, volumeParts, volumeText, type Millilitres } from '#core/units';
+import { useSession, useUnits } from '../../app/session';
+import { Sheet } from '../../ui/Dialog';
+import { Note } from '../../ui/Note';
+import { Cup, SteepRule } from '../../ui/vessel';
+import { houseCup, liquorAfter } from '../bar';
+
+type Props = { tea: Tea; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void };
+
+/** The card worked out for this pour, and the act at its foot. */
+export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, onWarmed, onStart }: Props) {
+  const units = useUnits();
+  const { site } = useSession();
+  const [open, setOpen] = useState(false);
+  const good = card.kind === 'card';
+  const { recipe } = version;
+  const why = !good ? cardFaultWords(card) : busyWith ? `${vessel.name} is in use: ${busyWith}.` : null;
+  return (
+    <section className="paper" aria-label="The card">
+      <div className="card-title">
+        <Cup liquor={houseCup(tea.style, recipe)} size={56} />
+        <div><div className="tea">{tea.name}</div><p className="small">{[tea.lot, tea.words, `house recipe, version ${version.number}`].filter(Boolean).join(' · ')}</p></div>
+      </div>
+      {good ? (
+        <dl className="spec">
+          <dt>Leaf</dt><dd><span className="big" data-testid="leaf">{numberText(card.leaf)}<span className="u">g</span></span><Spoons card={card} tea={tea} /></dd>
+          <dt>Water</dt><dd><WaterLine water={water} card={card} vessel={vessel} /></dd>
+          <dt>Heat</dt><dd><span className="mid">{degrees(card.temperature, units.temperature)}<span className="u">°{units.temperature}</span></span><HeatWords card={card} /></dd>
+          <dd className="full">
+            <SteepRule window={recipe.window} width={420} liquorAfter={(s) => liquorAfter(tea.style, recipe, s)} />
+            <p>{handlingWords(recipe.lid, vessel, recipe.later)}</p>
+          </dd>
+        </dl>
+      ) : <div className="mt-4"><Note bad><b>This pour cannot be brewed.</b> {cardFaultWords(card)}</Note></div>}
+      {good && <Cautions card={card} tea={tea} vessel={vessel} />}
+      {recipe.warm || warmed ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Vessel warmed first</label>
+        : good && card.prewarmNeeded ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Warm the vessel: cold, it cannot reach the heat</label> : null}
+      {why && good && <p className="font-semibold text-warn" role="alert">{why}</p>}
+      <div className="foot">
+        {warmed && <button type="button" className="btn go" disabled={why !== null} onClick={() => onStart(true)}>Warm the {vessel.kind === 'pot' ? 'pot' : 'vessel'} <kbd>Space</kbd></button>}
+        <button type="button" className={`btn ${warmed ? '' : 'go'}`} disabled={why !== null} onClick={() => onStart(false)}>Water on: start <kbd>Enter</kbd></button>
+      </div>
+      <div className="flex justify-between"><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOpen(true)}>How this was worked out</button></div>
+      <Sheet title={`${tea.name} in the ${vessel.name}`} open={open} onClose={() => setOpen(false)}>
+        {good && <div className="working">{workingOf(askedOf({ tea, version, vessel, site, water, warmed }), card).map((l) => <p key={l.of}><b>{l.of}</b> {l.text}.</p>)}<p className="small">Leaf is rounded to 0.1 g, as a scale shows it. Heat: standard physics; wall and pour loss from memory unless measured here.</p></div>}
+      </Sheet>
+    </section>
+  );
+}
+
+function Spoons({ card, tea }: { card: Card; tea: Tea }) {
+  if (!card.spoons || !tea.weighing) return <p>by the scale<em>no spoon of this tea weighed yet</em></p>;
+  const { text, total, perSpoon, error, effect, spoon } = card.spoons;
+  const other = SPOONS[spoon].ml === 15 ? 'Tablespoon, not teaspoon.' : SPOONS[spoon].ml === 5 ? 'Teaspoon, not tablespoon.' : '';
+  return <p>{text}<em>of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}{numberText(Math.abs(error * 100), 0)} %, {effect}. {other}</em></p>;
+}
+
+function WaterLine({ water, card, vessel }: { water: Millilitres; card: Card; vessel: Vessel }) {
+  const units = useUnits();
+  const v = volumeParts(water, units.volume);
+  const where = Math.abs(water - vessel.mark) < 0.5 ? 'to the mark' : water > vessel.mark ? 'over the mark' : 'under the mark';
+  return <><span className="mid">{v.figure}<span className="u">{v.unit}</span></span><p>{where}<em>{volumeText(card.liquor, units.volume)} pours off; brim at {volumeText(vessel.brim, units.volume)}</em></p></>;
+}
+
+function HeatWords({ card }: { card: Card }) {
+  const units = useUnits();
+  const { heat } = card;
+  const t = (c: number) => temperatureText(celsius(c), units.temperature);
+  if (heat.kind === 'outOfReach') {
+    return card.prewarmNeeded
+      ? <p><b>Warm the vessel first</b><em>cold, it would take {t(heat.kettleSetting)}; water boils at {t(card.boiling)} here</em></p>
+      : <p><b>Straight off the boil</b><em>out of reach here by {numberText(heat.short, 0)} °C: water boils at {t(card.boiling)}. Give it longer</em></p>;
+  }
+  const { splash, wait } = heat;
+  const cold = splash && splash.cold > 4 ? `or boiling onto ${volumeText(splash.cold as never, units.volume)} cold` : null;
+  const off = wait && wait > 20 && wait < 3600 ? `${minutesText(wait)} off the boil` : null;
+  return <p>Kettle to {t(heat.kettleSetting)}, {card.warmed ? 'vessel warmed' : 'vessel cold'}<em>{[cold, off].filter(Boolean).join(', or ') || 'just boiled'}</em></p>;
+}
+
+function handlingWords(lid: boolean, vessel: Vessel, later: readonly number[]): string {
+  const pull = { pot: 'Lift the basket, let it drip.', infuserCup: 'Lift the infuser, let it drip.', release: 'Set it on the jug, let it drain.', bag: 'Lift the bag.', liddedCup: 'Pour off to the last drop.', tastingSet: 'Pour off to the last drop.' }[methodFor(vessel.kind)];
+  const again = later.length ? ` Then again: ${later.map((s) => minutesText(s)).join(', ')}.` : '';
+  return `${vessel.lid ? (lid ? 'Lid on. ' : 'Lid off. ') : ''}${pull}${again}`;
+}
+
+function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {
+  return (
+    <div className="cautions">
+      {tea.allergens && <p><b className="strong">Allergens:</b> {tea.allergens}.</p>}
+      {card.cautions.includes('crowded') && <p><b>Crowded:</b> opened leaf fills {numberText(card.crowding ?? 0)} of the {vessel.infuser === 'ball' ? 'ball' : 'basket'}: slower and paler.</p>}
+      {card.cautions.includes('coolGlass') && <p><b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.</p>}
+      <p>Boiling water and steam scald; a hot basket goes on a saucer. {tea.note}</p>
+    </div>
+  );
+}

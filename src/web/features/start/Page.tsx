@@ -1,0 +1,88 @@
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { cardOf } from '#contracts/plan';
+import { useSession } from '../../app/session';
+import { useKeys } from '../../ui/keys';
+import { Loading, Nothing } from '../../ui/Note';
+import { PickList } from '../../ui/PickList';
+import { Cup } from '../../ui/vessel';
+import { houseCup, useHands } from '../bar';
+import { Amount } from './Amount';
+import { PourCard } from './Card';
+import { useChoice } from './choice';
+import { VesselShelves } from './Shelves';
+import { styleOf } from '#core/styles';
+
+const RECENT = 6;
+
+/** Brew this tea in that vessel to so much: the sentence, the shelf, and the card at the right. */
+export function StartPage() {
+  const choice = useChoice();
+  const { site, role } = useSession();
+  const hands = useHands();
+  const navigate = useNavigate();
+  const { tea, vessel, water, teas, vessels, busy, brews, recent } = choice;
+  const version = tea?.house ?? null;
+  const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
+  const [finding, setFinding] = useState(false);
+  const [letters, setLetters] = useState('');
+  useEffect(() => setWarmChoice(null), [tea?.id]);
+  const warmed = warmChoice ?? version?.recipe.warm ?? false;
+  const card = tea && version && vessel ? cardOf({ tea, version, vessel, site, water, warmed }) : null;
+  const busyBrew = vessel ? busy.get(vessel.id) : undefined;
+  const start = (warming: boolean) => {
+    if (!tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
+    if (hands.start({ tea, version, vessel, water, warmed, warming }, brews)) navigate('/');
+  };
+  // Two letters find a tea: any letter opens the list with it, but for the keys of the card.
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (finding || e.ctrlKey || e.metaKey || e.altKey || e.defaultPrevented || !/^[a-z]$/i.test(e.key)) return;
+      if (e.target instanceof HTMLElement && e.target.matches('input, textarea, select')) return;
+      if (document.querySelector('[role="dialog"], [role="listbox"]')) return;
+      e.preventDefault();
+      setLetters(e.key);
+      setFinding(true);
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [finding]);
+  useKeys([
+    { key: 'Enter', does: 'Water on: start', run: () => start(false) },
+    { key: ' ', does: 'Warm the vessel, or start', run: () => start(warmed) },
+    { key: 'Escape', does: 'Leave', run: () => navigate('/') },
+  ]);
+  if (choice.loading) return <main className="page"><Loading what="teas and vessels" /></main>;
+  if (!tea || !version || !vessel || !card) {
+    return (
+      <main className="page p-6"><Nothing action={role === 'lead' && <Link className="btn go" to={teas.length ? '/shelf/new' : '/book/new'}>{teas.length ? 'Add a vessel' : 'Add a tea'}</Link>}>
+        {teas.length === 0 ? 'No tea in the book yet.' : vessels.length === 0 ? `No vessel at ${site.name} yet.` : 'Nothing to brew.'} {role !== 'lead' && 'A lead adds it.'}</Nothing></main>
+    );
+  }
+  const recentTeas = [...new Set([...recent.map((r) => r.teaId), ...teas.map((t) => t.id)])].slice(0, RECENT).flatMap((id) => teas.filter((t) => t.id === id));
+  return (
+    <main className="page split">
+      <h1 className="visually-hidden">Start a brew</h1>
+      <div className="say">
+        <span>Brew</span>
+        <PickList label="Tea" className="tea" filter="Type a name" firstLetters={letters} open={finding} onOpen={(o) => { setFinding(o); if (!o) setLetters(''); }} shown={tea.name} chosen={tea.id}
+          choices={teas.map((t) => ({ value: t.id, text: t.name, words: `${styleOf(t.style).kind} ${t.words}`, show: <>{t.house && <Cup liquor={houseCup(t.style, t.house.recipe)} size={28} />}<span className="tea">{t.name}</span><span className="small ml-auto">{styleOf(t.style).kind}</span></> }))}
+          onPick={(id) => { const t = teas.find((x) => x.id === id); if (t) choice.pickTea(t); }} />
+        <span>in the</span>
+        <PickList label="Vessel" shown={vessel.name} chosen={vessel.id} choices={vessels.map((v) => ({ value: v.id, text: busy.has(v.id) ? `${v.name}, in use` : v.name }))} onPick={(id) => { const v = vessels.find((x) => x.id === id); if (v) choice.pickVessel(v); }} />
+        <span>to</span>
+        <Amount vessel={vessel} water={water} atMark={choice.atMark} onPick={choice.pickWater} />
+        <span className="gap" />
+        <Link className="btn quiet" to="/">Leave <kbd>Esc</kbd></Link>
+      </div>
+      <section className="work">
+        <h2>Tea<small>brewed last here, or type two letters</small></h2>
+        <div className="recent">{recentTeas.map((t) => (
+          <button type="button" key={t.id} aria-pressed={t.id === tea.id} onClick={() => choice.pickTea(t)}>{t.house && <Cup liquor={houseCup(t.style, t.house.recipe)} size={42} />}<span>{t.name}</span></button>
+        ))}</div>
+        <VesselShelves choice={choice} recipe={version.recipe} leaf={card.kind === 'card' ? card.leaf : null} />
+      </section>
+      <PourCard tea={tea} version={version} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} />
+    </main>
+  );
+}

@@ -1,0 +1,44 @@
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { Tea } from '#contracts/book';
+import type { Vessel } from '#contracts/shelf';
+import { millilitres, type Millilitres } from '#core/units';
+import { useBookQuery, useVesselsQuery } from '../../app/records';
+import { useSession } from '../../app/session';
+import { useBar } from '../bar';
+
+const CUP_VESSELS = new Set(['lidded', 'tasting']);
+/** A vessel that suits a tea: short steeps go in cups, the rest in pots and mugs. */
+const suits = (tea: Tea, v: Vessel) => (tea.method === 'liddedCup' || tea.method === 'tastingSet') === CUP_VESSELS.has(v.kind);
+
+/** Tea, vessel and water as chosen, or the likeliest: what was brewed last, in a vessel that is free. */
+export function useChoice() {
+  const [params] = useSearchParams();
+  const { site } = useSession();
+  const book = useBookQuery();
+  const shelf = useVesselsQuery();
+  const { brews, recent } = useBar();
+  const [teaId, setTeaId] = useState<string | null>(params.get('tea'));
+  const [vesselId, setVesselId] = useState<string | null>(params.get('vessel'));
+  const [water, setWater] = useState<Millilitres | null>(Number(params.get('water')) > 0 ? millilitres(Number(params.get('water'))) : null);
+
+  const teas = useMemo(() => (book.data?.teas ?? []).filter((t) => !t.retired && t.house), [book.data]);
+  const vessels = useMemo(() => (shelf.data?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired), [shelf.data, site.id]);
+  const busy = useMemo(() => new Map(brews.filter((b) => b.state.kind === 'warming' || b.state.kind === 'steeping').map((b) => [b.vesselId, b])), [brews]);
+  const tea = teas.find((t) => t.id === teaId) ?? teas.find((t) => t.id === recent[0]?.teaId) ?? teas[0] ?? null;
+  const lastVessel = recent.find((r) => r.teaId === tea?.id)?.vesselId;
+  const free = vessels.filter((v) => !busy.has(v.id));
+  const vessel = vessels.find((v) => v.id === vesselId) ?? free.find((v) => v.id === lastVessel) ?? (tea ? free.find((v) => suits(tea, v)) : undefined) ?? free[0] ?? vessels[0] ?? null;
+  return {
+    loading: book.isLoading || shelf.isLoading, teas, vessels, busy, brews, tea, vessel, recent,
+    water: water ?? vessel?.mark ?? millilitres(0), atMark: water === null || water === vessel?.mark,
+    pickTea: (t: Tea) => {
+      setTeaId(t.id);
+      const known = recent.find((r) => r.teaId === t.id)?.vesselId;
+      if (!vesselId && known) setWater(null);
+    },
+    pickVessel: (v: Vessel) => { setVesselId(v.id); setWater(null); },
+    pickWater: setWater,
+  };
+}
+export type Choice = ReturnType<typeof useChoice>;

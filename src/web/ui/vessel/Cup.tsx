@@ -1,0 +1,20 @@
+import { useId, useMemo } from 'react';
+import { CUP_DEPTH_CM, tint, type Liquor } from '#core/colour';
+
+const RINGS = 10;
+/** A cup from above: white porcelain, pale rim, deep middle. */
+export function Cup({ liquor, size, label }: { liquor: Liquor; size: number; label?: string }) {
+  const key = useId();
+  const stops = useMemo(() => Array.from({ length: RINGS + 1 }, (_, i) => {
+    const r = i / RINGS;
+    return { r, colour: tint(liquor, CUP_DEPTH_CM * Math.sqrt(Math.max(0.02, 1 - (0.96 * r) ** 4))) };
+  }), [liquor]);
+  const c = size / 2;
+  return (
+    <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} role={label ? 'img' : undefined} aria-label={label} aria-hidden={label ? undefined : true}>
+      <defs><radialGradient id={key}>{stops.map((s) => <stop key={s.r} offset={s.r} stopColor={s.colour} />)}</radialGradient></defs>
+      <circle className="cup-wall" cx={c} cy={c} r={c - 0.75} />
+      <circle cx={c} cy={c} r={c - Math.max(1.4, size * 0.035) - 0.8} fill={`url(#${key})`} />
+    </svg>
+  );
+}
