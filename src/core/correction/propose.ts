@@ -105,8 +105,8 @@ function cupInHand(kind: Rescue, j: Judged): CupInHand {
   if (kind === 'none') return { kind, water: millilitres(0), text: 'Nothing mends this cup. Serve it or brew again.' };
   const water = Math.max(10, Math.round((j.liquor * WATER_SHARE[over(j.verdict) || 1]) / 10) * 10);
   const text = kind === 'split'
-    ? `Split it: pour part off and top up with hot water, ${water} ml in all. It restores strength, not the balance. Taste again.`
-    : `Stir in ${water} ml hot water, about ${cupful(water)} ml a cup. It restores strength, not the balance. Taste again.`;
+    ? 'Split it: pour part off, top both up. It restores strength, not the balance. Taste again.'
+    : `About ${cupful(water)} ml a cup. It restores strength, not the balance. Taste again.`;
   return { kind, water: millilitres(water), text };
 }
 

@@ -17,7 +17,7 @@ import { useBarLayout } from './useLayout';
 import { BrewWorking } from './Working';
 
 const PLACE_KEYS = ['q', 'w', 'e', 'r', 't', 'y'];
-const AGAIN = 4;
+const AGAIN = 3;
 const TICK_MS = 200;
 
 /** The bar: every running vessel side by side, the next hand in words, one touch for each. */
@@ -93,8 +93,8 @@ function Shelves({ shown, layout, now, acts, again }: { shown: Shown[]; layout: 
           <AxisLabels axis={layout.axis} />
           {row.map((s, c) => (s
             ? <Field key={s.brew.id} shown={s} axis={layout.axis} scale={layout.scale} now={now} narrow={layout.vesselLeft} />
-            : <div key={c} className="field" style={{ height: layout.axis.height }}>{free === slots.indexOf(s, r * layout.columns + c) && row.slice(0, c).some(Boolean) ? again : null}</div>))}
-          <div className="pull" style={{ top: layout.axis.pull, right: 0, maxWidth: 44 + layout.columns * 250 }} />
+            : <div key={c} className="free" style={{ height: layout.axis.height }}>{free === r * layout.columns + c && c > 0 ? again : null}</div>))}
+          <div className="pull" style={{ top: layout.axis.pull, right: 'auto', width: row.reduce((n, s, c) => (s ? c + 1 : n), 0) * layout.columnPx }} />
           <div />
           {row.map((s, c) => (s ? <Under key={s.brew.id} shown={s} acts={acts} /> : <div key={c} />))}
         </div>
@@ -109,16 +109,18 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
   const navigate = useNavigate();
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
+  const { brews } = useBar();
+  const busy = new Set(brews.filter((b) => b.state.kind === 'warming' || b.state.kind === 'steeping').map((b) => b.vesselId));
   const list = recent.flatMap((r) => {
     const [tea, vessel] = [book?.teas.find((t) => t.id === r.teaId), shelf?.vessels.find((v) => v.id === r.vesselId && !v.retired)];
     return tea?.house && vessel ? [{ tea, house: tea.house, vessel, water: r.water }] : [];
   }).slice(0, most);
   if (list.length === 0) return null;
   return (
-    <div className="again" style={{ position: 'relative', background: 'var(--ground)', zIndex: 1 }}>
+    <div className="again">
       <h2>Again</h2>
       {list.map(({ tea, house, vessel, water }) => (
-        <button type="button" key={tea.id} onClick={() => navigate(`/start?tea=${tea.id}&vessel=${vessel.id}&water=${water}`)}>
+        <button type="button" key={tea.id} onClick={() => navigate(busy.has(vessel.id) ? `/start?tea=${tea.id}` : `/start?tea=${tea.id}&vessel=${vessel.id}&water=${water}`)}>
           <Cup liquor={houseCup(tea.style, house.recipe)} size={34} />
           <span><span className="tea">{tea.name}</span><span className="small">{vessel.name}, {minutesText(house.recipe.window.best)}</span></span>
         </button>

@@ -22,7 +22,7 @@ export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; wo
   return (
     <div className="running">
       {words && <p className="next-hand">{next && <>Next: <b>{next.saying.step.toLowerCase()}</b>, <span className="tea">{next.brew.tea.name}</span></>}</p>}
-      {nextHands(shown).slice(0, MOST).sort((a, b) => a.brew.place - b.brew.place).map(({ brew, saying }) => {
+      <div className="ledge">{nextHands(shown).slice(0, MOST).sort((a, b) => a.brew.place - b.brew.place).map(({ brew, saying }) => {
         const liquor = liquorOf(brew, now);
         return (
           <Link key={brew.id} className={`mini ${saying.name}`} to={saying.name === 'pulled' ? `/judge/${brew.id}` : '/'} aria-label={`${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}>
@@ -30,7 +30,7 @@ export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; wo
             <span className="t">{WORD[saying.name] && <small>{WORD[saying.name]}</small>}{saying.late ? '+' : ''}{saying.figure}</span>
           </Link>
         );
-      })}
+      })}</div>
     </div>
   );
 }

@@ -89,7 +89,7 @@ export function sayingOf(brew: Brew, phase: Phase, pour: (brew: Brew) => string)
     case 'pulled':
     case 'done': {
       const steeped = phase.kind === 'pulled' ? phase.steeped : seconds(0);
-      return { name: 'pulled', figure: minutesText(steeped), late: false, over: `${words.done} at`, short: words.done, step: 'Judge the cup', detail: brew.pulledBy ? `By ${brew.pulledBy.name}. ${Math.round(brew.plan.liquor)} ml of liquor` : '', act: 'Judge' };
+      return { name: 'pulled', figure: minutesText(steeped), late: false, over: `${words.done} at`, short: words.done, step: 'Judge the cup', detail: `${Math.round(brew.plan.liquor)} ml of liquor${brew.pulledBy ? `, ${brew.pulledBy.name}` : ''}`, act: 'Judge' };
     }
   }
 }

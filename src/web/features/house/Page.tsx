@@ -20,10 +20,10 @@ export function HousePage() {
   return (
     <main className="page scroll">
       <div className="p-6 pt-4 grid gap-8 max-w-[1100px]">
-        <h1 className="text-[28px] leading-none">House</h1>
+        <h1 className="visually-hidden">House</h1>
         <section>
           <div className="flex items-end gap-3"><h2 className="flex-1">Sites<small>altitude sets where water boils</small></h2>{lead && <button type="button" className="btn slim" onClick={() => setEditing('new')}>New site</button>}</div>
-          <table className="grid-table mt-1"><thead><tr><th className="l">site</th><th>altitude</th><th>boils at</th><th className="opt">cold tap</th><th className="opt">pour loses</th><th /></tr></thead>
+          <table className="grid-table plain mt-1"><thead><tr><th className="l">site</th><th>altitude</th><th>boils at</th><th className="opt">cold tap</th><th className="opt">pour loses</th><th /></tr></thead>
             <tbody>{sites.map((s) => <tr key={s.id}><td className="l">{s.name}{s.id === site.id ? <span className="small"> here</span> : ''}</td><td>{s.altitudeM} m</td><td><b>{temperatureText((s.measuredBoiling ?? boilingAt(metres(s.altitudeM))) as Celsius, s.temperatureUnit)}</b> <span className="small">{s.measuredBoiling === null ? 'computed' : 'measured'}</span></td><td className="opt">{temperatureText(s.coldWater, s.temperatureUnit)}</td><td className="opt">{s.pourLoss === null ? '7 %, from memory' : `${Math.round(s.pourLoss * 100)} %, measured`}</td><td>{lead && <button type="button" className="btn quiet slim" onClick={() => setEditing(s.id)}>Edit</button>}</td></tr>)}</tbody></table>
           {lead && editing && <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />}
         </section>

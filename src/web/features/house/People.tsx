@@ -20,7 +20,7 @@ export function People() {
     <section>
       <div className="flex items-end gap-3"><h2 className="flex-1">People</h2><button type="button" className="btn slim" onClick={() => setEditing('new')}>Someone new</button></div>
       {isError && <Note bad>The people cannot be read just now.</Note>}
-      <table className="grid-table mt-1"><thead><tr><th className="l">name</th><th className="l">role</th><th className="l">at</th><th /></tr></thead>
+      <table className="grid-table plain mt-1"><thead><tr><th className="l">name</th><th className="l">role</th><th className="l">at</th><th /></tr></thead>
         <tbody>{people.map((p) => <tr key={p.id}><td className="l">{p.name}{p.active ? '' : <span className="small"> no longer here</span>}</td><td className="l">{p.role}</td><td className="l">{p.siteIds.map((id) => sites.find((s) => s.id === id)?.name).join(', ')}</td><td><button type="button" className="btn quiet slim" onClick={() => setEditing(p.id)}>Edit<span className="visually-hidden"> {p.name}</span></button></td></tr>)}</tbody></table>
       {editing && <PersonForm key={editing} person={people.find((p) => p.id === editing) ?? null} onDone={() => setEditing(null)} />}
     </section>

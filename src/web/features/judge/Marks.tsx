@@ -12,7 +12,7 @@ export function ColourCups({ verdict, onMark, style, recipe }: Props & { style: 
     <div className="cups" role="radiogroup" aria-label="Colour">
       {COLOUR_STEPS.map((s, i) => (
         <button type="button" role="radio" key={s.mark} className={s.mark === 0 ? 'house' : ''} aria-checked={verdict.colour === s.mark} onClick={() => onMark('colour', s.mark)}>
-          <Cup liquor={swatchOf(style, recipe, s.strength)} size={122} /><span>{i + 1} · {s.word}</span>
+          <Cup liquor={swatchOf(style, recipe, s.strength)} size={114} /><span>{i + 1} · {s.word}</span>
         </button>
       ))}
     </div>

@@ -50,7 +50,7 @@ function Judge({ brew }: { brew: BarBrew }) {
   ]);
   return (
     <main className="page split" style={{ gridTemplateColumns: undefined }}>
-      <div className="say" style={{ paddingBottom: 0 }}>
+      <div className="say" style={{ padding: '0 24px', alignItems: 'center' }}>
         <h1 className="font-normal">Judge <span className="tea text-[25px]">{brew.tea.name}</span></h1><span className="small text-[16px]">{plan.vessel.name}, {volumeText(plan.water, units.volume)}, {plan.pull.done.toLowerCase()} {minutesText(steeped)}</span>
         <span className="gap" /><div className="judge-strip"><RunningStrip scale={0.24} words={false} /></div>
       </div>
@@ -59,8 +59,7 @@ function Judge({ brew }: { brew: BarBrew }) {
         <ColourCups verdict={verdict} onMark={mark} style={brew.tea.style} recipe={plan.recipe} />
         <h2 className="mt-3">Taste<small>only what is off: touch above the line for more, below for less</small></h2>
         <TasteBoard verdict={verdict} onMark={mark} />
-        <div className="foot"><button type="button" className={`btn ${right ? 'go' : ''}`} onClick={() => keep(ALL_RIGHT, false)}>All as it should be</button><Link className="btn quiet" to="/">Judge later</Link></div>
-        <div className="field-row mt-3"><label htmlFor="remark">Cloudy, or another fault</label><input id="remark" className="box" maxLength={200} placeholder="In a word or two, if there is one" value={remark} onChange={(e) => setRemark(e.target.value)} /></div>
+        <div className="foot"><button type="button" className={`btn ${right ? 'go' : ''}`} onClick={() => keep(ALL_RIGHT, false)}>All as it should be</button><input className="box fault-box" aria-label="Cloudy, or another fault" maxLength={200} placeholder="Cloudy, or another fault" value={remark} onChange={(e) => setRemark(e.target.value)} /><Link className="btn quiet" to="/">Judge later</Link></div>
       </section>
       <section className="paper" aria-label="Correction">
         <h2>Next brew</h2>
@@ -70,7 +69,7 @@ function Judge({ brew }: { brew: BarBrew }) {
         {!right && <><Marks verdict={verdict} /><p className="small">Rule of the trade, not a prediction. Change one thing, brew again, compare like for like.</p></>}
         {!right && (
           <div className="foot" style={{ marginTop: 0 }}>
-            <button type="button" className="btn go" onClick={() => keep(verdict, true)}>Keep, note it for the lead</button>
+            <button type="button" className="btn go" onClick={() => keep(verdict, true)}>Keep, tell the lead</button>
             <button type="button" className="btn" onClick={() => keep(verdict, false)}>Keep as it is</button>
           </div>
         )}

@@ -1,7 +1,7 @@
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Brew } from '#contracts/brews';
 import { verdictWords, COLOUR_STEPS } from '#core/correction';
-import { minutesText, secondsBetween, volumeText } from '#core/units';
+import { minutesText, secondsBetween, volumeText, type EpochMs } from '#core/units';
 import { now } from '../../app/clock';
 import { useBrewQuery } from '../../app/records';
 import { useUnits } from '../../app/session';
@@ -27,7 +27,7 @@ export function BrewPage() {
       <div className="say"><h1 className="tea text-[25px]">{brew.tea.name}</h1><span className="small text-[16px]">{brew.plan.vessel.name}, {new Date(brew.startedAt).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} {clockText(brew.startedAt)}, {brew.startedBy.name}, house recipe {brew.versionNumber}</span><span className="gap" /><Link className="btn quiet" to="/log">Back to the list <kbd>Esc</kbd></Link></div>
       <section className="work">
         <TimeLine brew={brew} />
-        <div className="grid gap-6 mt-4" style={{ gridTemplateColumns: 'auto 1fr' }}>
+        <div className="grid gap-6 mt-4 items-start" style={{ gridTemplateColumns: 'auto 1fr' }}>
           <div className="border-b-[3px] border-ink"><VesselDrawing vessel={brew.plan.vessel} scale={0.8} bowl={false} fill={brew.plan.water} leaf={brew.plan.leaf} liquor={liquorOf(brew, now()) ?? undefined} level label={`${brew.plan.vessel.name}, ${Math.round(brew.plan.water)} ml`} /></div>
           <div><h2 className="mb-2">Its card</h2><BrewWorking brew={brew} /></div>
         </div>
@@ -38,13 +38,13 @@ export function BrewPage() {
 }
 
 type Mark = { at: number; title: string; text: string };
-function marksOf(brew: Brew): { planned: Mark[]; real: Mark[]; on: number | null } {
+function marksOf(brew: Brew): { planned: Mark[]; real: Mark[]; on: EpochMs | null } {
   const { state, plan } = brew;
   const { window } = plan.recipe;
-  const on = 'waterOn' in state ? state.waterOn : null;
+  const on: EpochMs | null = 'waterOn' in state ? state.waterOn : null;
   if (on === null) return { planned: [], real: [], on };
   const planned: Mark[] = [{ at: 0, title: 'water on', text: `${Math.round(plan.water)} ml at ${Math.round(plan.temperature)}` }, { at: window.best, title: `best ${minutesText(window.best)}`, text: `${minutesText(window.earliest)} to ${minutesText(window.latest)}` }];
-  const real: Mark[] = [{ at: 0, title: 'water on', text: clockText(on) }];
+  const real: Mark[] = [{ at: 0, title: 'water on', text: clockText(on as number) }];
   if ('pulled' in state) real.push({ at: secondsBetween(on, state.pulled), title: `${plan.pull.done.toLowerCase()} ${minutesText(secondsBetween(on, state.pulled))}`, text: brew.pulledBy ? `by ${brew.pulledBy.name}` : '' });
   if (state.kind === 'judged' && brew.verdict) real.push({ at: secondsBetween(on, state.judged), title: 'judged', text: verdictWords(brew.verdict) });
   if (brew.startedAt < on - 1000) real.unshift({ at: (brew.startedAt - on) / 1000, title: 'warming', text: minutesText((on - brew.startedAt) / 1000) });

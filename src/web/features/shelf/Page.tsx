@@ -22,7 +22,7 @@ export function ShelfPage() {
   return (
     <main className="page scroll">
       <div className="p-6 pt-4">
-        <div className="flex items-center gap-4 mb-1"><h1 className="text-[28px] flex-1">Shelf <span className="small text-[16px] font-normal">{standing.length} {standing.length === 1 ? 'vessel' : 'vessels'} at one scale; the tick is the fill mark</span></h1>{role === 'lead' && <Link className="btn go" to="/shelf/new">New vessel</Link>}</div>
+        <div className="flex items-center gap-4 mb-1"><h1 className="text-[22px] flex-1">{standing.length} {standing.length === 1 ? 'vessel' : 'vessels'} <span className="small text-[16px] font-normal">at one scale; the tick is the fill mark. Touch one to open it</span></h1>{role === 'lead' && <Link className="btn go" to="/shelf/new">New vessel</Link>}</div>
         {isError && <Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}>The shelf cannot be read just now.</Note>}
         {standing.length === 0 ? <Nothing action={role === 'lead' && <Link className="btn go" to="/shelf/new">New vessel</Link>}>No vessel at {site.name} yet. Measure each once with a scale.</Nothing>
           : <div className="shelf-list">{rows.map((row) => <Row key={row[0]?.id} row={row} />)}</div>}

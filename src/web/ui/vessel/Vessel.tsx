@@ -78,7 +78,7 @@ export function VesselDrawing({ vessel, scale, label, fill = millilitres(0), liq
       {lid && lidPaths(pen, solved).map((d) => <path className="lid" d={d} key={d} strokeWidth={lidLine} />)}
       {full && <path className="water" d={`M${x(-half)} ${y(surface)}H${x(half)}`} />}
       {mark && <path className="fill-mark" d={`M${x(markAt - wall - 5)} ${y(markLevel)}H${x(markAt + 6)}`} />}
-      {level && full && <LevelMark x={-px(half) * 0.55} y={-px(surface)} size={Math.max(8, scale * 12)} />}
+      {level && full && <LevelMark x={-px(half) * 0.55} y={-px(surface)} size={Math.max(8, Math.min(14, scale * 12))} />}
       {extra?.({ solved, scale })}
     </svg>
   );
