@@ -4,6 +4,8 @@ export default {
   roots: ['<rootDir>/src', '<rootDir>/test'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  globalSetup: '<rootDir>/jest.setup.mjs',
+  globalTeardown: '<rootDir>/jest.teardown.mjs',
   maxWorkers: 2,
   testTimeout: 30_000,
   transform: {

@@ -1,0 +1,39 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Who is here, and where on the page: sign-in and the places. */
+export class HouseDriver {
+  constructor(readonly page: Page) {}
+
+  async signIn(who: { name: string; secret: string }): Promise<void> {
+    await this.page.goto('/');
+    await this.pick(who.name);
+    await this.type(who.secret);
+    await expect(this.page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+  }
+  async pick(name: string): Promise<void> {
+    await this.page.getByRole('button', { name: new RegExp(`^${name.replace('.', '\\.')}`) }).first().click();
+  }
+  /** A PIN goes on the keypad, a passphrase in its field. */
+  async type(secret: string): Promise<void> {
+    if (/^\d+$/.test(secret)) for (const d of secret) await this.page.getByRole('button', { name: d, exact: true }).click();
+    else await this.page.getByLabel('Passphrase').fill(secret);
+    await this.page.getByRole('button', { name: 'Sign in' }).click();
+  }
+  async signOut(): Promise<void> {
+    await this.page.getByRole('button', { name: /Not you/ }).click();
+    await this.page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(this.page.getByRole('heading', { name: 'Who is brewing?' })).toBeVisible();
+  }
+  async goTo(place: 'Bar' | 'Book' | 'Shelf' | 'Log' | 'House'): Promise<void> {
+    await this.page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`${place}$`) }).click();
+  }
+  expectSaid(words: RegExp | string) {
+    return expect(this.page.getByText(words).first()).toBeVisible();
+  }
+  expectAllSaved() {
+    return expect(this.page.getByText('All saved')).toBeVisible();
+  }
+  expectUnsaved(n: number) {
+    return expect(this.page.getByText(`${n} not saved yet`)).toBeVisible();
+  }
+}

@@ -1,0 +1,130 @@
+import { BarDriver } from '../drivers/BarDriver';
+import { HouseDriver } from '../drivers/HouseDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+test('a known tea and vessel brews in two touches, is pulled, judged right, and is found again', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  const again = house.page.locator('.again button').first();
+  const tea = (await again.locator('.tea').textContent()) ?? '';
+  await again.click();
+  await house.page.getByRole('button', { name: /^Water on: start/ }).click();
+  await bar.expectOnBar(tea);
+  await bar.expectState(tea, 'Steeping, left');
+  await house.expectAllSaved();
+  await bar.pull(tea);
+  await house.expectSaid(/before its window/);
+  await bar.judge(tea);
+  await house.page.getByRole('button', { name: 'All as it should be' }).click();
+  await bar.expectGone(tea);
+  await house.goTo('Log');
+  await house.page.locator('a.log-row', { hasText: tea }).first().click();
+  await expect(house.page.getByText('Verdict right, Dov R.')).toBeVisible();
+});
+
+test('tea by two letters, vessel from the shelf, amount in ounces; the card reworks; the arithmetic opens', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await house.page.keyboard.press('n');
+  await expect(bar.card()).toBeVisible();
+  await house.page.keyboard.type('to');
+  await house.page.keyboard.press('Enter');
+  await expect(bar.card()).toContainText('Tolvane Amber');
+  await house.page.getByRole('button', { name: 'White pot', exact: true }).click();
+  await expect(bar.leaf()).toHaveText('6g');
+  await bar.typeAmount('12 fl oz');
+  await expect(bar.leaf()).toHaveText('4.3g');
+  await bar.typeAmount('0,4 l');
+  await expect(bar.leaf()).toHaveText('4.8g');
+  await expect(bar.card()).toContainText('2 level dessert spoons');
+  await house.page.getByRole('button', { name: 'How this was worked out' }).click();
+  await expect(house.page.getByRole('dialog')).toContainText('1.2 g per 100 ml × 400 ml = 4.8 g');
+});
+
+test('bad amounts are said beside the field and what was typed stays', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.openStart();
+  await bar.chooseVessel('White pot');
+  for (const [typed, why] of [['0', 'more than nothing'], ['-5', 'more than nothing'], ['lots', 'not a volume'], ['1,500', 'can mean two numbers'], ['5 barrels', 'not a unit known here']] as const) {
+    await bar.typeAmount(typed);
+    await expect(house.page.getByRole('alert').filter({ hasText: why })).toBeVisible();
+    await expect(house.page.getByLabel('Or type it')).toHaveValue(typed);
+    await house.page.keyboard.press('Escape');
+  }
+  await bar.typeAmount('2,5 l');
+  await expect(bar.card()).toContainText('Over the brim: it holds 620 ml');
+  await expect(house.page.getByRole('button', { name: /^Water on: start/ })).toBeDisabled();
+  await bar.typeAmount('3 ml');
+  await expect(bar.card()).toContainText('Too little to cover the leaf');
+});
+
+test('a bitter cup gets one correction with its reason and ml for the cup in hand; the lead finds it as a note and makes a version of it', async ({ house, tablet }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  await bar.start({ tea: 'Sennet Hollow', vessel: 'White pot' });
+  await bar.pull('Sennet Hollow');
+  await bar.judge('Sennet Hollow');
+  await bar.mark('4 · darker');
+  await bar.mark('Bitter: bitter');
+  await expect(house.page.getByTestId('change')).toHaveText('5 °C cooler');
+  await expect(house.page.getByText('80 to 75 °C. Leaf and time stay.')).toBeVisible();
+  await expect(house.page.getByTestId('rescue')).toHaveText(/^Add \d+ ml hot water$/);
+  await house.page.getByRole('button', { name: 'Keep, tell the lead' }).click();
+  await house.expectAllSaved();
+
+  const desk = new HouseDriver(await tablet());
+  await desk.signIn(PEOPLE.lead);
+  await desk.goTo('Book');
+  await desk.page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await desk.expectSaid(/Found .*bitter/);
+  await desk.expectSaid(/Pela M\. \(trainee\)/);
+  await desk.page.getByRole('button', { name: 'Take it up' }).first().click();
+  await desk.page.getByLabel('Water on the leaf').fill('75');
+  await desk.page.getByRole('button', { name: 'Make it the house recipe' }).click();
+  await desk.expectSaid('Sennet Hollow: version 3 is the house recipe.');
+  await expect(desk.page.locator('.facts')).toContainText('75');
+  await expect(desk.page.locator('.versions li').nth(1)).toContainText('retired');
+});
+
+test('warming, then water on; a pull can be taken back, and the time runs on from its own water', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'Glass pot', warm: true });
+  await bar.expectState('Tolvane Amber', 'Warming, will steep');
+  await bar.pull('Tolvane Amber');
+  await bar.expectState('Tolvane Amber', 'Steeping, left');
+  await house.page.waitForTimeout(2100);
+  await bar.pull('Tolvane Amber');
+  await bar.expectState('Tolvane Amber', 'Lifted at');
+  await bar.undo();
+  await bar.expectState('Tolvane Amber', 'Steeping, left');
+  expect(await bar.figure('Tolvane Amber')).toBeLessThanOrEqual(238);
+});
+
+test('keys alone: start, pull, undo, judge, and the list of keys', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  const { keyboard } = house.page;
+  await house.signIn(PEOPLE.brewer);
+  await keyboard.press('n');
+  await expect(bar.card()).toBeVisible();
+  await keyboard.press('Enter');
+  await expect(house.page.locator('.under')).toHaveCount(1);
+  await keyboard.press(' ');
+  await expect(house.page.locator('.under')).toContainText('Judge the cup');
+  await keyboard.press('z');
+  await expect(house.page.locator('.under')).toContainText('Steeping, left');
+  await keyboard.press('q');
+  await expect(house.page.locator('.under')).toContainText('Judge the cup');
+  await keyboard.press(' ');
+  await expect(house.page.getByRole('heading', { name: /^Judge/ })).toBeVisible();
+  await keyboard.press('2');
+  await expect(house.page.getByRole('radio', { name: '2 · lighter' })).toBeChecked();
+  await keyboard.press('Enter');
+  await expect(house.page.getByText('Nothing on the bar.')).toBeVisible();
+  await keyboard.press('?');
+  await expect(house.page.getByRole('dialog')).toContainText('Start a brew');
+  await keyboard.press('Escape');
+  await keyboard.press('4');
+  await expect(house.page).toHaveURL(/\/log/);
+});

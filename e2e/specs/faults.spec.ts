@@ -1,0 +1,127 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { BarDriver } from '../drivers/BarDriver';
+import { HouseDriver } from '../drivers/HouseDriver';
+import { ShopServer } from '../fixtures/server';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+// @ts-expect-error -- plain JavaScript of the start command
+import { startMariadb } from '../../scripts/lib/mariadb.mjs';
+
+test('two tablets pull the same steep: first wins, the second is told by whom', async ({ tablet }) => {
+  const [one, two] = [new HouseDriver(await tablet()), new HouseDriver(await tablet())];
+  const [barOne, barTwo] = [new BarDriver(one.page), new BarDriver(two.page)];
+  await one.signIn(PEOPLE.brewer);
+  await two.signIn(PEOPLE.other);
+  await barOne.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+  await barTwo.expectOnBar('Tolvane Amber');
+  // The second tablet does not hear of the first's pull before its own.
+  await two.page.route('**/api/bar', (r) => r.abort());
+  await barOne.pull('Tolvane Amber');
+  await one.expectAllSaved();
+  await barTwo.pull('Tolvane Amber');
+  await two.expectSaid(/Dov R\. lifted Tolvane Amber at 0:\d\d, before you\./);
+  await two.page.unroute('**/api/bar');
+  await barTwo.expectState('Tolvane Amber', 'Dov R.');
+  await two.expectAllSaved();
+});
+
+test('double taps start one brew and pull it once', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.openStart();
+  await house.page.getByRole('button', { name: /^Water on: start/ }).dblclick();
+  await expect(house.page.locator('.under')).toHaveCount(1);
+  await house.expectAllSaved();
+  await house.page.reload();
+  await expect(house.page.locator('.under')).toHaveCount(1);
+});
+
+test('the server gone mid-steep: the timer goes on, not saved yet is shown, and it is saved once when it is back', async ({ house, shop }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+  await house.expectAllSaved();
+  await shop.kill();
+  const before = await bar.figure('Tolvane Amber');
+  await house.page.waitForTimeout(2200);
+  const after = await bar.figure('Tolvane Amber');
+  expect(before - after).toBeGreaterThanOrEqual(2);
+  await bar.pull('Tolvane Amber');
+  await bar.expectState('Tolvane Amber', 'Lifted at');
+  await house.expectUnsaved(1);
+  await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
+  await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
+  await house.expectUnsaved(2);
+  await shop.start();
+  await house.expectAllSaved();
+  await house.page.reload();
+  await bar.expectState('Tolvane Amber', 'Lifted at');
+  await bar.expectState('Marrowick Broken', 'Steeping, left');
+  await house.goTo('Log');
+  await expect(house.page.locator('a.log-row', { hasText: 'Marrowick Broken' }).filter({ hasText: 'on the bar' })).toHaveCount(1);
+});
+
+test('what was not saved survives closing the page, and is sent by the next one', async ({ house, shop, tablet }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+  await house.expectAllSaved();
+  await house.page.route('**/api/brews/*/events', (r) => r.abort());
+  await bar.pull('Tolvane Amber');
+  await house.expectUnsaved(1);
+  const page = await house.page.context().newPage();
+  await house.page.close();
+  await page.goto(`${shop.address}/`);
+  await new HouseDriver(page).expectAllSaved();
+  await new BarDriver(page).expectState('Tolvane Amber', 'Lifted at');
+  const other = new HouseDriver(await tablet());
+  await other.signIn(PEOPLE.other);
+  await new BarDriver(other.page).expectState('Tolvane Amber', 'Dov R.');
+});
+
+test('reload, a second tab, and a device clock set 7 minutes on: the timer stays right', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+  await house.expectAllSaved();
+  await house.page.reload();
+  const here = await bar.figure('Tolvane Amber');
+  const tab = await house.page.context().newPage();
+  // The second tab runs on a machine whose clock is 7 minutes ahead.
+  await tab.addInitScript(() => {
+    const real = Date.now;
+    Date.now = () => real() + 7 * 60_000;
+  });
+  await tab.goto('/');
+  const there = new BarDriver(tab);
+  await there.expectOnBar('Tolvane Amber');
+  expect(Math.abs((await there.figure('Tolvane Amber')) - here)).toBeLessThanOrEqual(3);
+  await expect(tab).toHaveTitle(/^\d:\d\d Tolvane Amber/);
+});
+
+test('the database killed and started again under a running server and page', async ({ browser }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'limnos-e2e-'));
+  let database = await startMariadb(folder, ['limnos_d']);
+  const shop = new ShopServer('demo', database.url('limnos_d'));
+  await shop.start();
+  const page = await browser.newPage({ baseURL: shop.address });
+  const [house, bar] = [new HouseDriver(page), new BarDriver(page)];
+  await house.signIn(PEOPLE.brewer);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+  await house.expectAllSaved();
+  await database.kill();
+  await bar.pull('Tolvane Amber');
+  await house.expectUnsaved(1);
+  await shop.stop();
+  database = await startMariadb(folder, ['limnos_d'], { port: database.port });
+  shop.moveTo(database.url('limnos_d'));
+  await shop.start();
+  await house.expectAllSaved();
+  await page.reload();
+  await bar.expectState('Tolvane Amber', 'Lifted at');
+  await page.close();
+  await shop.stop();
+  await database.stop();
+  rmSync(folder, { recursive: true, force: true });
+});

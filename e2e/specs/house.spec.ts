@@ -1,0 +1,196 @@
+import AxeBuilder from '@axe-core/playwright';
+import { BarDriver } from '../drivers/BarDriver';
+import { HouseDriver } from '../drivers/HouseDriver';
+import { ShopServer } from '../fixtures/server';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+test('a wrong PIN is said, five bring a wait, and "not you" signs out', async ({ house }) => {
+  await house.page.goto('/');
+  await house.pick('Dov R.');
+  await house.type('0000');
+  await house.expectSaid('Not this PIN. Try again.');
+  for (let i = 0; i < 4; i++) {
+    await house.type('0000');
+    await expect(house.page.getByRole('img', { name: '0 digits typed' })).toBeVisible();
+  }
+  await house.expectSaid(/Wait \d+ s/);
+  await expect(house.page.getByRole('button', { name: 'Sign in' })).toBeDisabled();
+});
+
+test('sign in, sign out, and a trainee is not offered what a lead is', async ({ house }) => {
+  await house.signIn(PEOPLE.trainee);
+  await house.goTo('Book');
+  await house.page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await expect(house.page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+  await expect(house.page.getByRole('button', { name: /New version/ })).toHaveCount(0);
+  await house.goTo('Shelf');
+  await expect(house.page.getByRole('link', { name: 'New vessel' })).toHaveCount(0);
+  await house.signOut();
+});
+
+test('an empty house: first site and lead, a vessel, a tea with a spoon slip asked about, a person, and the first brew', async ({ browser }) => {
+  const shop = new ShopServer('empty');
+  await shop.start();
+  const page = await browser.newPage({ baseURL: shop.address });
+  const [house, bar] = [new HouseDriver(page), new BarDriver(page)];
+  await page.goto('/');
+  await page.getByLabel('Site', { exact: true }).fill('High room');
+  await page.getByLabel('Altitude').fill('1650');
+  await house.expectSaid('Water boils at 94 °C there.');
+  await page.getByLabel('Lead’s name').fill('Maren S.');
+  await page.getByLabel('Lead’s passphrase').fill('short');
+  await page.getByRole('button', { name: 'Begin the house' }).click();
+  await house.expectSaid('A passphrase is 8 letters or more.');
+  await expect(page.getByLabel('Site', { exact: true })).toHaveValue('High room');
+  await page.getByLabel('Lead’s passphrase').fill('long enough now');
+  await page.getByRole('button', { name: 'Begin the house' }).click();
+  await house.expectSaid('Nothing on the bar.');
+
+  await house.goTo('Shelf');
+  await page.getByRole('link', { name: 'New vessel' }).first().click();
+  await page.getByLabel('Name').fill('Round pot');
+  await page.getByLabel('To the brim').fill('500');
+  await page.getByLabel('To the fill mark').fill('600');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await house.expectSaid('The mark cannot stand over the brim, 500 ml.');
+  await page.getByLabel('To the fill mark').fill('420');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('heading', { name: /Round pot/ })).toBeVisible();
+
+  await house.goTo('Book');
+  await page.getByRole('link', { name: 'New tea' }).click();
+  await page.getByLabel('Name').fill('Quern Dusk');
+  await page.getByLabel('Spoon', { exact: true }).selectOption('metricTeaspoon');
+  await page.getByLabel('How many').fill('1');
+  await page.getByLabel('Weighed').fill('7,5');
+  await house.expectSaid(/Was it a tablespoon, three times as big/);
+  await page.getByLabel('Weighed').fill('2,5');
+  await page.getByLabel('Leaf', { exact: true }).fill('3,6');
+  await house.expectSaid(/3\.6 g per 100 ml is 3\.0 times the usual 1\.2/);
+  await page.getByLabel('Leaf', { exact: true }).fill('1,2');
+  await page.getByLabel('Water on the leaf').fill('190');
+  await page.getByRole('button', { name: 'Add the tea' }).click();
+  await house.expectSaid(/Was it Fahrenheit/);
+  await page.getByLabel('Water on the leaf').fill('194 F');
+  await page.getByRole('button', { name: 'Add the tea' }).click();
+  await expect(page.getByRole('heading', { name: 'Quern Dusk' })).toBeVisible();
+  await expect(page.locator('.grid-table')).toContainText('Round pot');
+
+  await house.goTo('House');
+  await page.getByRole('button', { name: 'Someone new' }).click();
+  await page.getByLabel('Name').fill('Oda F.');
+  await page.getByLabel('PIN').fill('12');
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await house.expectSaid('A PIN is 4 to 12 digits.');
+  await page.getByLabel('PIN').fill('9081');
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.getByRole('cell', { name: 'Oda F.' })).toBeVisible();
+  await house.signOut();
+  await house.signIn({ name: 'Oda F.', secret: '9081' });
+  await bar.start({ tea: 'Quern Dusk', vessel: 'Round pot' });
+  await house.expectAllSaved();
+  await page.close();
+  await shop.stop();
+});
+
+test('vessels are edited and retired, never deleted; two leads on one vessel: the second is told', async ({ house, tablet }) => {
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Shelf');
+  await house.page.getByRole('link', { name: /White pot/ }).click();
+  await house.page.getByRole('button', { name: /^Edit/ }).click();
+  const other = new HouseDriver(await tablet());
+  await other.signIn({ name: 'Wen K.', secret: 'ridge by lamplight' });
+  await other.page.goto(house.page.url());
+  await other.page.getByRole('button', { name: /^Edit/ }).click();
+  await other.page.getByLabel('To the fill mark').fill('480 ml');
+  await other.page.getByRole('button', { name: 'Save the vessel' }).click();
+  await expect(other.page.getByRole('heading', { name: /White pot/ })).toBeVisible();
+  await house.page.getByLabel('To the fill mark').fill('510 ml');
+  await house.page.getByRole('button', { name: 'Save the vessel' }).click();
+  await house.expectSaid(/changed by someone else meanwhile/);
+  await expect(house.page.getByLabel('To the fill mark')).toHaveValue('510 ml');
+  await house.page.getByRole('button', { name: 'Keep mine' }).click();
+  await house.page.getByRole('button', { name: 'Save the vessel' }).click();
+  await house.expectSaid('510 ml');
+  await house.page.getByRole('button', { name: 'Retire' }).click();
+  await house.page.getByRole('button', { name: 'Retire it' }).click();
+  await house.expectSaid('Back on the shelf');
+  await house.goTo('Log');
+  await expect(house.page.getByRole('img', { name: 'White pot' }).first()).toBeVisible();
+});
+
+test('the log filters by tea, person, site and verdict', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.brewer);
+  await house.goTo('Log');
+  await page.getByRole('button', { name: 'Tea: change' }).click();
+  await page.getByRole('combobox').fill('tolv');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('a.log-row').first()).toContainText('Tolvane Amber');
+  for (const row of await page.locator('a.log-row').all()) await expect(row).toContainText('Tolvane Amber');
+  await page.getByRole('button', { name: 'Tea: change' }).click();
+  await page.getByRole('option', { name: 'any tea' }).click();
+  await page.getByRole('button', { name: 'Person: change' }).click();
+  await page.getByRole('option', { name: 'Pela M.' }).click();
+  await page.getByRole('button', { name: 'Verdict: change' }).click();
+  await page.getByRole('option', { name: 'right', exact: true }).click();
+  await expect(page).toHaveURL(/verdict=right/);
+  await expect(page.getByText(/\d+ brews?, /)).toBeVisible();
+  for (const row of await page.locator('a.log-row').all()) await expect(row).toContainText(/Pela M\..*right/s);
+  await page.getByRole('button', { name: 'Site: change' }).click();
+  await page.getByRole('option', { name: 'Ridge hut' }).click();
+  await house.expectSaid('No brew is like that.');
+});
+
+for (const theme of ['light', 'dim'] as const) {
+  test(`no accessibility violations on any screen, ${theme}`, async ({ house }) => {
+    test.slow();
+    const { page } = house;
+    await page.addInitScript((t) => localStorage.setItem('limnos.device', JSON.stringify({ theme: t, sound: 0 })), theme);
+    const check = async (where: string) => expect((await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => `${where}: ${v.id} ${v.nodes[0]?.target.join(' ')}`)).toEqual([]);
+    await page.goto('/');
+    await house.pick('Dov R.');
+    await check('sign-in');
+    await house.signIn(PEOPLE.lead);
+    await check('empty bar');
+    const bar = new BarDriver(page);
+    await bar.start({ tea: 'Ostrey Deep', vessel: 'Lidded cup' });
+    await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+    await bar.pull('Tolvane Amber');
+    await check('bar');
+    await bar.judge('Tolvane Amber');
+    await bar.mark('Bitter: bitter');
+    await check('judge');
+    for (const path of ['/start', '/book', '/shelf', '/shelf/new', '/log', '/house', '/book/new']) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      await check(path);
+    }
+    await page.goto('/book');
+    await page.getByRole('link', { name: /Sennet Hollow/ }).click();
+    await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+    await check('tea');
+    await page.goto('/log');
+    await page.locator('a.log-row').nth(4).click();
+    await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
+    await check('brew');
+  });
+}
+
+for (const [width, height] of [[1280, 800], [820, 1180], [390, 844]] as const) {
+  test(`six vessels fit the bar at ${width}x${height}, with targets of 44 px`, async ({ house }) => {
+    const { page } = house;
+    const bar = new BarDriver(page);
+    await house.signIn(PEOPLE.brewer);
+    for (const [tea, vessel] of [['Marrowick Broken', 'Grey pot'], ['Sennet Hollow', 'Release steeper'], ['Ostrey Deep', 'Lidded cup'], ['Tolvane Amber', 'Glass pot'], ['Corrow Light', 'Small pot'], ['Ullash White Bud', 'Lidded mug']] as const) await bar.start({ tea, vessel });
+    await page.setViewportSize({ width, height });
+    await expect(page.locator('.plate')).toHaveCount(6);
+    const fits = await page.evaluate(() => {
+      const bar = document.querySelector('main.bar');
+      const edge = document.querySelector('.counter')?.getBoundingClientRect().top ?? 0;
+      const plates = [...document.querySelectorAll('.plate, .act .btn, .row, .do-next .btn')].map((e) => e.getBoundingClientRect());
+      return { sideways: document.documentElement.scrollWidth <= innerWidth, under: plates.every((r) => r.bottom <= edge + 1), scrolls: (bar?.scrollHeight ?? 0) - (bar?.clientHeight ?? 0), small: [...document.querySelectorAll('.act .btn, .do-next .btn, .edge a, .head button')].filter((b) => b.getBoundingClientRect().height < 43.5).length };
+    });
+    expect(fits).toEqual({ sideways: true, under: true, scrolls: 0, small: 0 });
+  });
+}

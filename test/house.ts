@@ -1,0 +1,77 @@
+import type { Express } from 'express';
+import mysql from 'mysql2/promise';
+import { pino } from 'pino';
+import request from 'supertest';
+import { v7 } from 'uuid';
+import { createApp } from '../src/server/app';
+import { migrateDb, openDb, openPool, type Db } from '../src/server/db/pool';
+import type { SiteFields } from '../src/contracts/house';
+import type { Role } from '../src/contracts/people';
+import type { VesselFields } from '../src/contracts/shelf';
+import { startingRecipe } from '../src/core/recipes/index';
+import { grams } from '../src/core/units/index';
+
+export const SITE = { name: 'Test room', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1700, material: 'stainless', lid: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields;
+export const POT = { name: 'White pot', kind: 'pot', brim: 620, mark: 500, infuser: 'deep', basket: 230, material: 'porcelain', wallGrams: null, lid: true } as VesselFields;
+export const SECRETS = { lead: 'a long passphrase', brewer: '2468', trainee: '1357' };
+
+/** A writing request as our own page sends it. */
+export const from = (app: Express, cookie?: string) => {
+  const send = (method: 'get' | 'post' | 'patch' | 'delete') => (path: string, body?: object) => {
+    const r = request(app)[method](path).set('host', 'limnos.test').set('origin', 'http://limnos.test');
+    if (cookie) r.set('cookie', cookie);
+    return body ? r.send(body) : r;
+  };
+  return { get: send('get'), post: send('post'), patch: send('patch'), delete: send('delete') };
+};
+export type Caller = ReturnType<typeof from>;
+
+export const cookieOf = (res: { headers: Record<string, unknown> }): string => String((res.headers['set-cookie'] as string[] | undefined)?.[0]?.split(';')[0] ?? '');
+const base = () => {
+  const url = process.env.LIMNOS_TEST_DATABASE;
+  if (!url) throw new Error('the tests’ own database is not there: run npm test, or see jest.setup.mjs');
+  return url;
+};
+
+/** An application on a database of its own, with a time that can be moved. */
+export async function freshHouse() {
+  const name = `limnos_t_${v7().replaceAll('-', '')}`;
+  const root = await mysql.createConnection(base());
+  await root.query(`create database ${name} character set utf8mb4 collate utf8mb4_uca1400_ai_ci`);
+  const pool = openPool(base().replace(/\/[^/]*$/, `/${name}`));
+  const db: Db = openDb(pool);
+  await migrateDb(pool, db, 'drizzle');
+  const time = { ahead: 0 };
+  const now = () => Date.now() + time.ahead;
+  const app = createApp({ db, now, log: pino({ level: 'silent' }), webFolder: null });
+  const close = async () => {
+    await pool.end();
+    await root.query(`drop database ${name}`);
+    await root.end();
+  };
+  return { app, db, pool, now, time, close };
+}
+export type Fresh = Awaited<ReturnType<typeof freshHouse>>;
+
+/** A begun house: a site, a person of each role signed in, a tea with its recipe, a pot. */
+export async function begunHouse() {
+  const fresh = await freshHouse();
+  const { app } = fresh;
+  const ids = { site: v7(), lead: v7(), brewer: v7(), trainee: v7(), tea: v7(), version: v7(), pot: v7() };
+  const begun = await from(app).post('/api/house', { site: SITE, siteId: ids.site, lead: { id: ids.lead, name: 'Lead L.', secret: SECRETS.lead } }).expect(200);
+  const lead = from(app, cookieOf(begun));
+  const signedIn = async (role: Exclude<Role, 'lead'>, name: string) => {
+    await lead.post('/api/people', { id: ids[role], name, role, siteIds: [ids.site], secret: SECRETS[role] }).expect(200);
+    return from(app, cookieOf(await from(app).post('/api/session', { personId: ids[role], siteId: ids.site, secret: SECRETS[role] }).expect(200)));
+  };
+  const brewer = await signedIn('brewer', 'Brewer B.');
+  const trainee = await signedIn('trainee', 'Trainee T.');
+  await lead.post('/api/vessels', { ...POT, id: ids.pot, siteId: ids.site }).expect(200);
+  await lead.post('/api/teas', {
+    id: ids.tea, versionId: ids.version, name: 'Tolvane Amber', style: 'black-whole', method: 'pot', lot: '', words: '', allergens: '', note: '',
+    weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: grams(12.5) }, spoon: 'dessertSpoon', recipe: startingRecipe('black-whole'),
+  }).expect(200);
+  return { ...fresh, ids, callers: { lead, brewer, trainee } };
+}
+export type Begun = Awaited<ReturnType<typeof begunHouse>>;
+export const newId = () => v7();

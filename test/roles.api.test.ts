@@ -1,0 +1,29 @@
+import { ENDPOINTS } from '../src/contracts/all';
+import { ROLES } from '../src/contracts/people';
+import { begunHouse, from, newId, type Begun } from './house';
+
+let h: Begun;
+beforeAll(async () => { h = await begunHouse(); });
+afterAll(() => h.close());
+
+const all = Object.entries(ENDPOINTS).filter(([name]) => name !== 'signOut');
+const path = (p: string) => p.replace(/:(\w+)/g, () => newId());
+const call = (who: ReturnType<typeof from>, method: string, p: string) => who[method.toLowerCase() as 'get'](path(p), method === 'GET' ? undefined : {});
+
+test('there are routes to walk', () => expect(all.length).toBeGreaterThan(20));
+
+describe.each(all)('%s', (_name, e) => {
+  test('nobody signed in', async () => {
+    const res = await call(from(h.app), e.method, e.path);
+    if (e.access === 'public') expect([401, 403]).not.toContain(res.status);
+    else expect([res.status, res.body.code]).toEqual([401, 'session.none']);
+  });
+  test.each(ROLES)('as %s', async (role) => {
+    const res = await call(h.callers[role], e.method, e.path);
+    const allowed = e.access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(e.access);
+    if (allowed) expect([401, 403]).not.toContain(res.status);
+    else expect([res.status, res.body.code]).toEqual([403, 'session.forbidden']);
+    expect(res.status).toBeLessThan(500);
+  });
+});
+test('an address that is not there says so', async () => expect((await h.callers.lead.get('/api/nothing').expect(404)).body.code).toBe('notFound'));
