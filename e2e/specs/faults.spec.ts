@@ -35,6 +35,18 @@ test('double taps start one brew and pull it once', async ({ house }) => {
   await house.expectAllSaved();
   await house.page.reload();
   await expect(house.page.locator('.under')).toHaveCount(1);
+  await house.page.locator('.under').getByRole('button').first().dblclick();
+  await expect(house.page.locator('.under')).toContainText('Lifted at');
+  await expect(house.page).toHaveURL(/\/$/);
+});
+test('a double tap on "Water on" does not lift the basket', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot', warm: true });
+  await house.page.waitForTimeout(800);
+  await house.page.locator('.under').getByRole('button').first().dblclick();
+  await house.page.waitForTimeout(300);
+  await bar.expectState('Tolvane Amber', 'Steeping, left');
 });
 
 test('the server gone mid-steep: the timer goes on, not saved yet is shown, and it is saved once when it is back', async ({ house, shop }) => {

@@ -46,6 +46,7 @@ export function parseWithin(text: string, what: string, unit: string, min: numbe
 export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millilitres> {
   const m = /^\s*(-?[\d.,]*\s?[¼½¾]?)\s*([a-z. ]*)\s*$/i.exec(text);
   if (!m) return bad(`"${text.trim()}" is not a volume.`);
+  if ((m[1] ?? '').trim() === '') return bad(text.trim() === '' ? 'Type an amount.' : `"${text.trim()}" is not a volume.`);
   const n = parseNumber(m[1] ?? '');
   if (n.kind === 'bad') return n;
   const word = (m[2] ?? '').trim().toLowerCase();

@@ -18,5 +18,5 @@ export function BrewWorking({ brew }: { brew: Brew }) {
     ['Window', `${minutesText(recipe.window.earliest)} earliest, ${minutesText(recipe.window.best)} best, ${minutesText(recipe.window.latest)} latest`],
     ['Yield', `leaf keeps ${held} ml a gram: ${volumeText(liquorYield(plan.water, plan.leaf, held), units.volume)} pours off`],
   ];
-  return <dl className="working">{lines.map(([of, text]) => <div key={of}><b>{of}</b> {text}</div>)}</dl>;
+  return <div className="working">{lines.map(([of, text]) => <p key={of}><b>{of}</b> {text}</p>)}</div>;
 }

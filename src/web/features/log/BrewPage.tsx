@@ -101,13 +101,13 @@ function WhatHappened({ brew, next }: { brew: Brew; next: { id: string; at: numb
           <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]"><Cup liquor={houseCup(brew.tea.style, plan.recipe)} size={92} />house</div>
         </div>
       )}
-      <dl className="working mt-3">
-        <div><b>Verdict</b> {verdict ? `${verdictWords(verdict)}${brew.judgedBy ? `, ${brew.judgedBy.name}` : ''}` : state.kind === 'judged' ? 'none kept' : 'not judged yet'}{brew.remark && state.kind !== 'abandoned' ? `. ${brew.remark}` : ''}</div>
-        {proposal && proposal.lever !== 'keep' && <div><b>Proposed</b> {proposal.headline}. {proposal.change} {proposal.reason}</div>}
-        {proposal && proposal.lever !== 'keep' && <div><b>Taken</b> {brew.accepted ? 'yes, noted for the lead' : 'no'}</div>}
-        {proposal?.cup.text && <div><b>Cup in hand</b> {proposal.cup.water > 0 ? `${volumeText(proposal.cup.water, units.volume)} hot water. ` : ''}{proposal.cup.text}</div>}
-        {next && <div><b>Next brew of it</b> {new Date(next.at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} {clockText(next.at)}: {next.verdict}</div>}
-      </dl>
+      <div className="working mt-3">
+        <p><b>Verdict</b> {verdict ? `${verdictWords(verdict)}${brew.judgedBy ? `, ${brew.judgedBy.name}` : ''}` : state.kind === 'judged' ? 'none kept' : 'not judged yet'}{brew.remark && state.kind !== 'abandoned' ? `. ${brew.remark}` : ''}</p>
+        {proposal && proposal.lever !== 'keep' && <p><b>Proposed</b> {proposal.headline}. {proposal.change} {proposal.reason}</p>}
+        {proposal && proposal.lever !== 'keep' && <p><b>Taken</b> {brew.accepted ? 'yes, noted for the lead' : 'no'}</p>}
+        {proposal?.cup.text && <p><b>Cup in hand</b> {proposal.cup.water > 0 ? `${volumeText(proposal.cup.water, units.volume)} hot water. ` : ''}{proposal.cup.text}</p>}
+        {next && <p><b>Next brew of it</b> {new Date(next.at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} {clockText(next.at)}: {next.verdict}</p>}
+      </div>
       <div className="foot">
         {state.kind === 'pulled' && <Link className="btn go" to={`/judge/${brew.id}`}>Judge the cup</Link>}
         {next && <Link className="btn" to={`/log/${next.id}`}>Next of it <kbd>K</kbd></Link>}

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { cardOf } from '#contracts/plan';
 import { useSession } from '../../app/session';
@@ -30,9 +30,12 @@ export function StartPage() {
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
   const card = tea && version && vessel ? cardOf({ tea, version, vessel, site, water, warmed }) : null;
   const busyBrew = vessel ? busy.get(vessel.id) : undefined;
+  const started = useRef(false);
   const start = (warming: boolean) => {
-    if (!tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
-    if (hands.start({ tea, version, vessel, water, warmed, warming }, brews)) navigate('/');
+    if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
+    // A double tap starts one brew.
+    started.current = hands.start({ tea, version, vessel, water, warmed, warming }, brews);
+    if (started.current) navigate('/');
   };
   // Two letters find a tea: any letter opens the list with it, but for the keys of the card.
   useEffect(() => {

@@ -1,0 +1,37 @@
+import hooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+export default ts.config(
+  { ignores: ['node_modules', 'dist', '.data', 'test-results', 'playwright-report'] },
+  ...ts.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-console': 'off',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    rules: {
+      'no-restricted-syntax': ['error',
+        { selector: 'ExportAllDeclaration', message: 'Name what leaves: no export *.' },
+        { selector: 'ExportDefaultDeclaration', message: 'No default exports.' }],
+    },
+  },
+  {
+    // The core is given its clock and its chance.
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
+      'no-restricted-syntax': ['error',
+        { selector: 'NewExpression[callee.name="Date"]', message: 'The clock is an argument.' },
+        { selector: 'ExportAllDeclaration', message: 'Name what leaves: no export *.' },
+        { selector: 'ExportDefaultDeclaration', message: 'No default exports.' }],
+    },
+  },
+  { files: ['src/web/**/*.ts', 'src/web/**/*.tsx'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
+  { files: ['e2e/**/*.ts'], rules: { 'no-empty-pattern': 'off' } },
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+);

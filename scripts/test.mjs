@@ -1,0 +1,79 @@
+// npm test: sets up what is missing, then type check, lint, boundaries, Jest and Playwright.
+// Ends with one line over all of them. A check that finds nothing to check fails.
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startMariadb } from './lib/mariadb.mjs';
+import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prepare.mjs';
+import { say } from './lib/say.mjs';
+
+needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium' });
+needModules();
+
+const bin = (name) => join(ROOT, 'node_modules/.bin', name);
+let passed = 0;
+let failed = 0;
+const count = (name, ok, why = '') => {
+  if (ok) passed += 1;
+  else failed += 1;
+  say(`${ok ? 'passed' : 'FAILED'}  ${name}${ok ? '' : `\n${why}`}`);
+};
+const run = (command, args) => spawnSync(command, args, { cwd: ROOT, env: cleanEnv(), encoding: 'utf8', maxBuffer: 1e8 });
+/** Files a TypeScript project looks at; none is a failure. */
+function typeCheck(project) {
+  const done = run(bin('tsc'), ['-p', project, '--listFilesOnly']);
+  const own = (done.stdout ?? '').split('\n').filter((f) => f.startsWith(ROOT) && !f.includes('node_modules')).length;
+  const check = run(bin('tsc'), ['-p', project]);
+  count(`types, ${project}: ${own} files`, own > 5 && check.status === 0, check.stdout || 'no files to check');
+}
+
+for (const project of ['tsconfig.json', 'tsconfig.core.json', 'tsconfig.server.json', 'tsconfig.web.json']) typeCheck(project);
+
+const lint = run(bin('eslint'), ['.', '--format', 'json']);
+const linted = (() => { try { return JSON.parse(lint.stdout); } catch { return []; } })();
+const faults = linted.flatMap((f) => f.messages.map((m) => `${f.filePath.slice(ROOT.length + 1)}:${m.line} ${m.message}`));
+count(`lint: ${linted.length} files`, linted.length > 100 && lint.status === 0, faults.join('\n') || lint.stderr || 'no files to lint');
+
+const cruise = run(bin('depcruise'), ['--config', '.dependency-cruiser.cjs', '-T', 'json', 'src']);
+const summary = (() => { try { return JSON.parse(cruise.stdout).summary; } catch { return null; } })();
+count(`boundaries: ${summary?.totalCruised ?? 0} modules`, summary !== null && summary.totalCruised > 100 && summary.error === 0, summary ? summary.violations.map((v) => `${v.rule.name}: ${v.from} to ${v.to}`).join('\n') || 'nothing to check' : cruise.stderr);
+
+needBuild();
+const folder = mkdtempSync(join(tmpdir(), 'limnos-test-'));
+const database = await startMariadb(folder, ['limnos_test']);
+let over = false;
+async function clean() {
+  if (over) return;
+  over = true;
+  await database.stop();
+  rmSync(folder, { recursive: true, force: true });
+}
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => clean().then(() => process.exit(1)));
+
+/** Runs a test runner with its output shown; resolves when it ends. */
+const show = (command, args, env) => new Promise((resolve) => {
+  spawn(command, args, { cwd: ROOT, env: cleanEnv({ LIMNOS_TEST_DATABASE: database.url('limnos_test'), ...env }), stdio: ['ignore', 'inherit', 'inherit'] }).once('exit', (code) => resolve(code));
+});
+/** Adds a runner's own counts; a runner that ran nothing, or ended badly without a failed test, is a failure. */
+function add(name, ok, bad, code) {
+  passed += ok;
+  failed += bad;
+  if (ok + bad === 0) count(`${name} ran no test`, false);
+  else if (code !== 0 && bad === 0) count(`${name} ended with ${code}`, false);
+  else say(`${name}: ${ok} passed, ${bad} failed`);
+}
+
+const jestOut = join(folder, 'jest.json');
+const jestCode = await show(process.execPath, ['--experimental-vm-modules', '--no-warnings', join(ROOT, 'node_modules/jest/bin/jest.js'), '--silent', '--reporters=default', '--json', `--outputFile=${jestOut}`]);
+const jest = (() => { try { return JSON.parse(readFileSync(jestOut, 'utf8')); } catch { return { numPassedTests: 0, numFailedTests: 0, numRuntimeErrorTestSuites: 1 }; } })();
+add('Jest', jest.numPassedTests, jest.numFailedTests + jest.numRuntimeErrorTestSuites, jestCode);
+
+const playOut = join(folder, 'playwright.json');
+const playCode = await show(bin('playwright'), ['test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: playOut });
+const play = (() => { try { return JSON.parse(readFileSync(playOut, 'utf8')).stats; } catch { return { expected: 0, unexpected: 1, flaky: 0 }; } })();
+add('Playwright', play.expected, play.unexpected + play.flaky, playCode);
+
+await clean();
+say(`\n${passed} passed, ${failed} failed`);
+process.exit(failed > 0 ? 1 : 0);
