@@ -27,7 +27,8 @@ export const WARMED_WALL = celsius(75);
 /** Heat capacity J/K of the wall that water meets. Mass scales as (capacity/500)^0.75 unless weighed. */
 export function engagedHeatCapacity(material: Material, capacity: Millilitres, weighed?: Grams): number {
   const m = MATERIALS[material];
-  const mass = weighed ?? m.g500 * (capacity / 500) ** 0.75;
+  const root = Math.sqrt(capacity / 500);
+  const mass = weighed ?? m.g500 * root * Math.sqrt(root); // to the power 3/4
   return m.engaged * mass * m.c;
 }
 

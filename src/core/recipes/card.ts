@@ -1,4 +1,4 @@
-import { leafFor } from './dose';
+import { leafFor } from '#core/scaling';
 import { densityOf, roundingWords, spoonsFor, spoonsText, type SpoonCount, type Weighing } from './measure';
 import { METHODS, type Method, type Recipe, type Window } from './recipe';
 import { boilingAt, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type Material, type WaterPlan } from '#core/heat';

@@ -1,4 +1,3 @@
-export { leafFor, taperExponent, type KnownGood, type Scaling } from './dose';
 export {
   densityOf, doubtDose, doubtWeighing, gramsPerSpoon, quartersText, roundingWords, spoonsFor, spoonsText, type Doubt,
   type SpoonCount, type Weighing,

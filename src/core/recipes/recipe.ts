@@ -1,4 +1,4 @@
-import type { Scaling } from './dose';
+import type { Scaling } from '#core/scaling';
 import type { Celsius, GramsPer100Ml, Seconds } from '#core/units';
 
 /** How leaf and water are brought together. One recipe shape serves all. */

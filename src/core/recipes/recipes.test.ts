@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { celsius, grams, gramsPer100Ml, millilitres, ML_PER, seconds, type GramsPerMl } from '#core/units';
-import { densityOf, doubtDose, doubtWeighing, gramsPerSpoon, leafFor, methodFor, quartersText, roundingWords, spoonsFor, spoonsText, startingRecipe, taperExponent, windowFault, workingOf, workOutCard, type Asked } from '#core/recipes';
+import { densityOf, doubtDose, doubtWeighing, gramsPerSpoon, methodFor, quartersText, roundingWords, spoonsFor, spoonsText, startingRecipe, windowFault, workingOf, workOutCard, type Asked } from '#core/recipes';
+import { leafFor, taperExponent } from '#core/scaling';
 import { STYLE_IDS, styleOf } from '#core/styles';
 import type { VesselFacts } from '#core/vessels';
 

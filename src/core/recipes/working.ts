@@ -1,5 +1,5 @@
 import type { Asked, Card } from './card';
-import { taperExponent } from './dose';
+import { taperExponent } from '#core/scaling';
 import { quartersText } from './measure';
 import { MATERIALS, WARMED_WALL } from '#core/heat';
 import { styleOf } from '#core/styles';

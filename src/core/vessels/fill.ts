@@ -3,14 +3,14 @@ import type { VesselKind } from './profile';
 import type { Material } from '#core/heat';
 import { grams, millilitres, type Grams, type Millilitres } from '#core/units';
 
-/** What holds the leaf. Contact against loose leaf and default basket volume are from memory. */
+/** What holds the leaf: contact against loose leaf, and its usual volume. Both are guesses from memory. */
 export const INFUSERS = {
-  free: { label: 'loose leaf', basketMl: null },
-  deep: { label: 'deep basket', basketMl: 250 },
-  shallow: { label: 'shallow basket', basketMl: 90 },
-  ball: { label: 'small ball', basketMl: 30 },
-  flatbag: { label: 'flat bag', basketMl: 14 },
-  tetra: { label: 'tetrahedral bag', basketMl: 28 },
+  free: { label: 'loose leaf', contact: 1, basketMl: null },
+  deep: { label: 'deep basket', contact: 0.95, basketMl: 250 },
+  shallow: { label: 'shallow basket', contact: 0.85, basketMl: 90 },
+  ball: { label: 'small ball', contact: 0.75, basketMl: 30 },
+  flatbag: { label: 'flat bag', contact: 0.8, basketMl: 14 },
+  tetra: { label: 'tetrahedral bag', contact: 0.92, basketMl: 28 },
 } as const;
 export type InfuserKind = keyof typeof INFUSERS;
 export const INFUSER_KINDS = Object.keys(INFUSERS) as readonly InfuserKind[];

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useSyncExternalStore, type MouseEvent } from 'react';
 
 /** A key, what it does in words, and the act. Later ones stand before earlier ones. */
 export type KeyBinding = { readonly key: string; readonly does: string; readonly run: () => void };
@@ -16,6 +16,8 @@ function pressed(e: KeyboardEvent) {
   if (document.querySelector('[role="dialog"], [role="menu"], [role="listbox"]')) return;
   // Space and Enter belong to the control that has the focus.
   if ((e.key === ' ' || e.key === 'Enter') && e.target instanceof HTMLElement && e.target.closest('a, button, summary, [role="option"]')) return;
+  // A key held down does its act once; only arrows run on.
+  if (e.repeat && !e.key.startsWith('Arrow')) return;
   const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
   for (const layer of [...layers].reverse()) {
     const found = layer.bindings.find((b) => b.key === key);
@@ -54,3 +56,8 @@ const subscribe = (w: () => void) => {
 };
 /** Every key bound now, for the list behind "?". */
 export const useBoundKeys = (): readonly KeyBinding[] => [...useSyncExternalStore(subscribe, () => layers)].reverse().flatMap((l) => l.bindings).filter((b, i, all) => all.findIndex((x) => x.key === b.key) === i);
+
+/** For a button whose act changes under the finger: the second tap of a double tap is the same tap. */
+export const oneTap = (act: () => void) => (e: MouseEvent): void => {
+  if (e.detail <= 1) act();
+};

@@ -2,6 +2,7 @@ import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { grams, type EpochMs } from '#core/units';
 import type { Phase } from '#core/timing';
+import { oneTap } from '../../ui/keys';
 import { Tube, VesselDrawing, type Axis } from '../../ui/vessel';
 import { liquorOf, tint, type BarBrew, type Saying } from './brews';
 
@@ -51,7 +52,7 @@ export function Under({ shown: { brew, saying }, acts }: { shown: Shown; acts: C
       <p className="step">{saying.step}</p>
       <p className="detail">{saying.detail}</p>
       <div className="act">
-        <button type="button" className={`btn ${look}`} onClick={() => acts.next(brew)}>{saying.act}<span className="visually-hidden">: {brew.tea.name}</span></button>
+        <button type="button" className={`btn ${look}`} onClick={oneTap(() => acts.next(brew))}>{saying.act}<span className="visually-hidden">: {brew.tea.name}</span></button>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger className="btn more" aria-label={`More for ${brew.tea.name}`}><MoreHorizontal size={20} strokeWidth={2} /></DropdownMenu.Trigger>
           <DropdownMenu.Portal>

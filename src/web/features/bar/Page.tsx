@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useNow } from '../../app/clock';
 import { useBookQuery, useVesselsQuery } from '../../app/records';
@@ -19,8 +19,6 @@ import { BrewWorking } from './Working';
 const PLACE_KEYS = ['q', 'w', 'e', 'r', 't', 'y'];
 const AGAIN = 3;
 const TICK_MS = 200;
-/** A second tap so soon is the same tap: it must not do the step after. */
-const SAME_TAP_MS = 700;
 
 /** The bar: every running vessel side by side, the next hand in words, one touch for each. */
 export function BarPage() {
@@ -39,15 +37,8 @@ export function BarPage() {
   }), [brews, now, pour]);
   const order = nextHands(shown);
   const [first, second] = order;
-  const tapped = useRef(new Map<string, number>());
   const acts: ColumnActs = {
-    next: (b) => {
-      const at = performance.now();
-      if (at - (tapped.current.get(b.id) ?? -SAME_TAP_MS) < SAME_TAP_MS) return;
-      tapped.current.set(b.id, at);
-      if (b.state.kind === 'pulled') navigate(`/judge/${b.id}`);
-      else hands.next(b);
-    },
+    next: (b) => (b.state.kind === 'pulled' ? navigate(`/judge/${b.id}`) : hands.next(b)),
     undo: (b) => hands.send(b, { kind: 'undoPull' }),
     giveUp: setGivingUp,
     working: setWorking,

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { grams, type EpochMs } from '#core/units';
+import { oneTap } from '../../ui/keys';
 import { Tube, VesselDrawing } from '../../ui/vessel';
 import { liquorOf, tint } from './brews';
 import type { ColumnActs, Shown } from './Column';
@@ -16,7 +17,7 @@ export function PhoneRows({ shown, layout, now, first, acts }: { shown: Shown[];
           const liquor = liquorOf(brew, now);
           const drained = brew.state.kind === 'pulled';
           return (
-            <button type="button" className={`row ${saying.name}`} key={brew.id} onClick={() => acts.next(brew)} aria-label={`${saying.act}: ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}>
+            <button type="button" className={`row ${saying.name}`} key={brew.id} onClick={oneTap(() => acts.next(brew))} aria-label={`${saying.act}: ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}>
               <span style={{ position: 'relative', width: 130, height: layout.axis.height, display: 'block' }}>
                 <svg width={48} height={layout.axis.height} viewBox={`0 0 48 ${layout.axis.height}`} style={{ position: 'absolute' }} aria-hidden="true">
                   {!drained && <Tube axis={layout.axis} window={brew.plan.recipe.window} left={'left' in phase ? phase.left : null} colour={liquor ? tint(liquor) : null} x={18} width={12} />}
@@ -34,7 +35,7 @@ export function PhoneRows({ shown, layout, now, first, acts }: { shown: Shown[];
       </div>
       <div className="do-next">
         {first && <p><b>{first.saying.step}</b><br /><span className="tea">{first.brew.tea.name}</span>, place {first.brew.place}</p>}
-        {first && <button type="button" className={`btn ${first.saying.name === 'late' ? 'late' : first.saying.name === 'steeping' ? '' : 'go'}`} onClick={() => acts.next(first.brew)}>{first.saying.act}</button>}
+        {first && <button type="button" className={`btn ${first.saying.name === 'late' ? 'late' : first.saying.name === 'steeping' ? '' : 'go'}`} onClick={oneTap(() => acts.next(first.brew))}>{first.saying.act}</button>}
         <Link className="btn" to="/start">New</Link>
       </div>
     </>

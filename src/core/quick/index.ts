@@ -1,0 +1,1 @@
+export { CUP, newCup, quickCup } from './quickCup';

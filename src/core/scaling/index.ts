@@ -1,0 +1,1 @@
+export { leafFor, taperExponent, type KnownGood, type Scaling } from './dose';

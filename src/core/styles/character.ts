@@ -1,0 +1,34 @@
+import { GRADES } from './grades';
+import { styleOf, type Grade, type Style, type StyleId } from './styles';
+
+/** What the brewing model knows of one tea's leaf: its style's values, or those fitted to this house. */
+export type Character = Pick<Style, 'rate' | 'wetting' | 'held' | 'swell' | 'stew' | 'potency' | 'extractable'> & {
+  /** As brewed: may differ from the style's own cut. */
+  readonly grade: Grade;
+  /** Multiplies every activation energy; 1 unless fitted. */
+  readonly sensitivity: number;
+};
+
+/** A tea's own multipliers, found by fitting; 1 each means the style default. */
+export type Multipliers = { readonly rate: number; readonly pool: number; readonly bite: number; readonly sensitivity: number };
+export const STYLE_DEFAULT: Multipliers = { rate: 1, pool: 1, bite: 1, sensitivity: 1 };
+
+/** Caffeine, catechins and tannins: what bites. Places in the list of classes. */
+const BITES = [2, 3, 4];
+
+/**
+ * The leaf of a style, cut as `grade` when that differs, with a tea's own multipliers on it. Wetting follows the cut:
+ * style's seconds x the grade's against the style's own grade's.
+ */
+export function characterOf(id: StyleId, grade?: Grade, by: Multipliers = STYLE_DEFAULT): Character {
+  const s = styleOf(id);
+  const cut = grade ?? s.grade;
+  return {
+    rate: s.rate * by.rate,
+    wetting: (s.wetting * GRADES[cut].wetting) / GRADES[s.grade].wetting,
+    held: s.held, swell: s.swell, stew: s.stew, potency: s.potency,
+    extractable: s.extractable.map((e, i) => e * by.pool * (BITES.includes(i) ? by.bite : 1)) as unknown as Style['extractable'],
+    grade: cut,
+    sensitivity: by.sensitivity,
+  };
+}

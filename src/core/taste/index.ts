@@ -1,0 +1,3 @@
+export { CAFFEINE_SPREAD, doseOf, MAPS, MARK, onScale, plusMinus, type HillMap } from './maps';
+export { bitterDoseOf, bodyOf, MASKED, sweetDoseOf, tasteOf, unbound, WEIGHT, type Taste } from './taste';
+export { BITE_BEGINS, BITE_INTENSE, cupWords, tasteWord } from './words';
