@@ -5,7 +5,7 @@
 import { fork } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { freePort, isAlive, startMariadb } from './lib/mariadb.mjs';
+import { freePort, isAlive, startMariadb, wait } from './lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prepare.mjs';
 import { giveUp, say } from './lib/say.mjs';
 
@@ -21,11 +21,16 @@ needBuild();
 
 mkdirSync(folder, { recursive: true });
 const ownerFile = join(folder, 'owner.json');
+/** npm's process, when npm started this one: it may be killed without telling us. */
+const npm = process.env.npm_lifecycle_event ? process.ppid : null;
 if (own && existsSync(ownerFile)) {
-  const { pid } = JSON.parse(readFileSync(ownerFile, 'utf8') || '{}');
-  if (pid && pid !== process.pid && isAlive(pid, 'start.mjs')) giveUp(`Limnos is running already on this data (process ${pid}). Stop that one first, or set LIMNOS_DATA to another folder.`);
+  const owner = JSON.parse(readFileSync(ownerFile, 'utf8') || '{}');
+  const there = () => Boolean(owner.pid) && owner.pid !== process.pid && isAlive(owner.pid, 'start.mjs');
+  // One whose npm was killed is stopping by itself.
+  for (let i = 0; i < 100 && there() && owner.npm && !isAlive(owner.npm, 'npm'); i++) await wait(100);
+  if (there()) giveUp(`Limnos is running already on this data (process ${owner.pid}). Stop that one first, or set LIMNOS_DATA to another folder.`);
 }
-if (own) writeFileSync(ownerFile, JSON.stringify({ pid: process.pid }));
+if (own) writeFileSync(ownerFile, JSON.stringify({ pid: process.pid, npm }));
 
 const realMark = join(folder, 'real-house');
 if (flags.has('--empty')) writeFileSync(realMark, 'A real house: plain starts open it.\n');
@@ -49,6 +54,7 @@ async function stop(code = 0) {
 }
 process.on('SIGINT', () => stop());
 process.on('SIGTERM', () => stop());
+if (npm) setInterval(() => process.ppid !== npm && stop(), 500).unref();
 
 try {
   database = own ? await startMariadb(folder, ['limnos_demo', 'limnos_house']) : null;

@@ -19,7 +19,7 @@ export function freePort(wish = 0) {
   });
 }
 
-const wait = (ms) => new Promise((r) => setTimeout(r, ms));
+export const wait = (ms) => new Promise((r) => setTimeout(r, ms));
 /** True for a live process whose command line names `mark`; a zombie has none. */
 export function isAlive(pid, mark) {
   try {

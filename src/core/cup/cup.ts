@@ -5,7 +5,7 @@ import {
 import type { Material } from '#core/heat';
 import type { Character } from '#core/styles';
 import { tasteOf, type Taste } from '#core/taste';
-import { celsius, grams, millilitres, seconds, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
+import { celsius, grams, millilitres, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
 
 /** A brew as the model needs it. Temperature is of the water on the leaf: neither pour nor wall is applied again. */

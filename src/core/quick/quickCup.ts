@@ -57,7 +57,7 @@ export function quickCup(b: Brewing, out: Float64Array): void {
   const theta0 = b.temperature - ambient;
   let a = 0;
   let k = 0;
-  let rows = single;
+  let rows: Float64Array = single;
   if (constant) fillRow(single, 0, b.temperature, c.sensitivity);
   else {
     const rate = coolingRate({ volume: water, material: b.material ?? 'porcelain', lid, cosy: b.cosy });
