@@ -1,7 +1,7 @@
 import type { Attribute } from './marks';
 
 /** What a lever does. One thing is changed at a time. */
-export type Lever = 'leafMore' | 'leafLess' | 'cooler' | 'hotter' | 'shorter' | 'longer' | 'warmVessel' | 'roomier' | 'checkLot';
+export type Lever = 'leafMore' | 'leafLess' | 'cooler' | 'hotter' | 'shorter' | 'longer' | 'warmVessel' | 'roomier' | 'stiller' | 'waterAfter' | 'checkLot';
 /** What can be done with the cup in hand. */
 export type Rescue = 'returnLeaf' | 'hotWater' | 'split' | 'none';
 
@@ -17,15 +17,15 @@ export type CorrectionRow = {
   readonly anyOver?: readonly (Attribute | 'colour')[];
   readonly circumstance?: Circumstance;
   readonly cause: string;
-  /** In order; the first that has room within the style's working range is proposed. */
+  /** The levers this reason speaks for. */
   readonly levers: readonly Lever[];
   readonly reason: string;
   readonly rescue: Rescue;
 };
 
 /**
- * The first corrections, in order: the first row that fits is taken. Standing: common practice, no published source.
- * Stronger is got with leaf, not minutes; bitterness is taken out with temperature or minutes, not with leaf.
+ * What the trade says of a finding, in order: the first row that fits gives the reason and the rescue; which lever is
+ * turned, and how far, the model says. Standing: common practice, no published source.
  */
 export const CORRECTION_TABLE: readonly CorrectionRow[] = [
   {
@@ -119,6 +119,21 @@ export const CORRECTION_TABLE: readonly CorrectionRow[] = [
     reason: 'Taste decides. Judge the colour again in daylight, in the same white cup.',
   },
 ];
+
+/** Why a lever is turned where no row of the table speaks for it. */
+export const LEVER_REASONS: Readonly<Record<Lever, string>> = {
+  leafMore: 'More leaf is more of everything at nearly the same balance.',
+  leafLess: 'Less leaf is less of everything at nearly the same balance.',
+  cooler: 'Cooler water leaves bitter and drying things in the leaf and keeps the sweet.',
+  hotter: 'Hotter water draws what is missing from the same leaf in the same time.',
+  shorter: 'The end of a steep buys tannin, not depth.',
+  longer: 'The steep had not given all it should yet.',
+  warmVessel: 'A cold vessel takes 5 to 15 °C out of the water at once.',
+  roomier: 'Water must pass the leaf: stirred once, or in a roomier infuser, the same leaf gives more.',
+  stiller: 'Left alone the same leaf gives less.',
+  waterAfter: 'Brewed as it is and topped with hot water, the cup is milder at the same balance.',
+  checkLot: 'Look at the lot’s age and the water before changing the recipe.',
+};
 
 /** How a wish reads against a mark. */
 export function meets(wanted: Wanted, mark: number): boolean {

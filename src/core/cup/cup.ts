@@ -26,6 +26,8 @@ export type Brewing = {
   readonly squeeze?: boolean;
   /** ml of milk per ml of liquor. */
   readonly milk?: number;
+  /** Water added to the poured liquor, ml per ml of it. */
+  readonly waterAfter?: number;
   /** Held at `temperature` instead of cooling, as in a fridge. */
   readonly constant?: boolean;
   /** Multiplies contact: the lever "stir, roomier infuser". */
@@ -56,10 +58,10 @@ export const heatOf = (b: Brewing): Heat => (b.constant
   : { kind: 'cooling', start: b.temperature, ambient: b.ambient ?? ROOM, material: b.material ?? 'porcelain', lid: b.lid ?? true, cosy: b.cosy });
 
 /** Poured solutes as a cup. `stewed` in seconds at 90 C. */
-export function cupOf(character: Character, leaf: Grams, volume: Millilitres, solutes: BySolute, stewed: number, milk = 0): Cup {
-  const gramsPerLitre = volume > 0 ? eachSolute((i) => at(solutes, i) / volume / (1 + milk)) : NO_SOLUTES;
+export function cupOf(character: Character, leaf: Grams, volume: Millilitres, solutes: BySolute, stewed: number, { milk = 0, waterAfter = 0 }: Pick<Brewing, 'milk' | 'waterAfter'> = {}): Cup {
+  const gramsPerLitre = volume > 0 ? eachSolute((i) => at(solutes, i) / volume / (1 + waterAfter) / (1 + milk)) : NO_SOLUTES;
   return {
-    liquor: volume,
+    liquor: millilitres(volume * (1 + waterAfter)),
     gramsPerLitre,
     tds: sumOf(gramsPerLitre),
     taste: tasteOf(gramsPerLitre, character, stewed, milk),
@@ -76,7 +78,7 @@ export function brewCup(b: Brewing): Cup {
   const set = settingOf(b);
   const after = steep(dryLeaf(b.character, b.leaf), set, heatOf(b), b.time);
   const poured = pourOff(after, set, { squeeze: b.squeeze });
-  return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b.milk);
+  return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b);
 }
 
 /** Leaf and liquor at a moment of a steep, and the cup if it were poured now. */
@@ -84,7 +86,7 @@ export function cupAt(b: Brewing, time: Seconds): { after: Infusion; cup: Cup } 
   const set = settingOf(b);
   const after = steep(dryLeaf(b.character, b.leaf), set, heatOf(b), time);
   const poured = pourOff(after, set, { squeeze: b.squeeze });
-  return { after, cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b.milk) };
+  return { after, cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b) };
 }
 
 /** One of several steeps of the same leaf. `kept` is the root left under it for the next, a share of the liquor. */
@@ -98,7 +100,7 @@ export function brewAgain(b: Brewing, steeps: readonly Resteep[]): Cup[] {
     const after = steep(state, set, heatOf({ ...b, temperature: s.temperature ?? b.temperature }), s.time);
     const poured = pourOff(after, set, { kept: s.kept, squeeze: b.squeeze });
     state = poured.left;
-    return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b.milk);
+    return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b);
   });
 }
 
@@ -125,7 +127,7 @@ export function brewInStages(b: Omit<Brewing, 'water' | 'temperature' | 'time'>,
   }
   if (!set) throw new RangeError('a brew has at least one stage');
   const poured = pourOff(state, set, { squeeze: b.squeeze });
-  return { cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, state.stewed, b.milk), endsAt: t };
+  return { cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, state.stewed, b), endsAt: t };
 }
 
 /** Two liquors poured together: mg and ml add, then it is tasted. Stew goes by volume. */

@@ -115,7 +115,8 @@ export function quickCup(b: Brewing, out: Float64Array): void {
 function finish(b: Brewing, out: Float64Array, stew: number): void {
   const { character: c, leaf, water } = b;
   const milk = b.milk ?? 0;
-  const by = 1 / (water * (1 + milk));
+  const after = 1 + (b.waterAfter ?? 0);
+  const by = 1 / (water * after * (1 + milk));
   let tds = 0;
   for (let i = 0; i < 7; i++) {
     const g = (held[7 + i] as number) * by;
@@ -140,10 +141,10 @@ function finish(b: Brewing, out: Float64Array, stew: number): void {
   out[CUP.aroma] = onScale(1000 * (held[7] as number) * by, MAPS.aroma);
   out[CUP.stewed] = onScale(c.stew * (tan + 0.5 * cat) * Math.sqrt(stew / 180), MAPS.stewed);
   out[CUP.colour] = onScale(pig + 0.08 * tan, MAPS.colour);
-  out[CUP.liquor] = liquor;
+  out[CUP.liquor] = liquor * after;
   out[CUP.tds] = tds;
   out[CUP.caffeine] = (held[9] as number) * (liquor / water);
-  out[CUP.yieldPercent] = (tds * (1 + milk) * liquor) / (10 * leaf);
+  out[CUP.yieldPercent] = (tds * after * (1 + milk) * liquor) / (10 * leaf);
   out[CUP.body] = body;
   out[CUP.bitterDose] = bitterDose;
 }

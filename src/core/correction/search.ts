@@ -1,0 +1,174 @@
+import { EFFORT, MODEL_LEVERS, nearsRecipe, turned, valueOf, type ModelLever, type RecipePoint, type Turns } from './levers';
+import type { Mark } from './marks';
+import type { Brewing } from '#core/cup';
+import { CUP, newCup, quickCup } from '#core/quick';
+import { MARK } from '#core/taste';
+import type { StyleId } from '#core/styles';
+
+/** What a taster can mark and the model can predict. */
+export const JUDGED = ['strength', 'bitterness', 'astringency', 'sweetness', 'aroma', 'colour'] as const;
+export type JudgedIndex = (typeof JUDGED)[number];
+export type Indices = Readonly<Record<JudgedIndex, number>>;
+export type Marks = Readonly<Partial<Record<JudgedIndex, Mark>>>;
+
+export type Question = {
+  readonly style: StyleId;
+  readonly brew: Brewing;
+  readonly recipe: RecipePoint;
+  /** Absent: not asked. 0: asked and right. */
+  readonly marks: Marks;
+};
+/** A way to turn the levers and what it is worth. Cost is J: misfit plus effort. */
+export type Answer = { readonly levers: readonly { readonly lever: ModelLever; readonly value: number }[]; readonly cost: number; readonly turns: Turns };
+export type Search = {
+  readonly before: Indices;
+  readonly costNone: number;
+  readonly best: Answer & { readonly predicted: Indices };
+  readonly bestSingle: Answer;
+  /** The second single lever: told beside the first, for the two are often near a tie. */
+  readonly runnerUp: Answer | null;
+  /** What is left unanswered is over two fifths of the complaint. */
+  readonly partlyMet: boolean;
+};
+
+// Weights and dead bands of marked, marked right, and not asked: from memory, tuned on worked cases.
+const WEIGHT = { marked: 1, right: 0.6, silent: 0.1 } as const;
+const DEAD = { marked: 0, right: 0.35, silent: 0.8 } as const;
+const SCALE = 0.5;
+const EFFORT_WEIGHT = 0.035;
+/** Effort that leads back to the recipe is cheap. */
+const HOMEWARD = 0.3;
+const HIGHEST = 9.5;
+const PAIR_PENALTY = 0.45;
+const PAIR_MUST_BEAT = 0.85;
+const NEAR_TIE = 1.15;
+const LEFT_OVER = 0.4;
+const SINGLE_POINTS = 13;
+const PAIR_POINTS = 4;
+const FIRST_STEP = 1;
+/** Where a pair is compared with the others, and where the last ones standing are left. */
+const ROUGH_STEP = 1 / 8;
+const LAST_STEP = 1 / 64;
+const POLISHED = 2;
+
+const cup = newCup();
+const PLACE: Readonly<Record<JudgedIndex, number>> = { strength: CUP.strength, bitterness: CUP.bitterness, astringency: CUP.astringency, sweetness: CUP.sweetness, aroma: CUP.aroma, colour: CUP.colour };
+/** Indices of a brew. */
+export function predict(b: Brewing): Indices {
+  quickCup(b, cup);
+  return Object.fromEntries(JUDGED.map((j) => [j, cup[PLACE[j]] as number])) as Indices;
+}
+
+type Cost = { readonly total: (turns: Turns) => number; readonly fit: (turns: Turns) => number };
+function costOf({ style, brew, recipe, marks }: Question, before: Indices): Cost {
+  const wants = JUDGED.map((j) => {
+    const mark = marks[j];
+    const kind = mark === undefined ? 'silent' : mark === 0 ? 'right' : 'marked';
+    return { place: PLACE[j], target: Math.min(HIGHEST, Math.max(0, before[j] - MARK * (mark ?? 0))), weight: WEIGHT[kind], dead: DEAD[kind] };
+  });
+  const fitOf = (b: Brewing) => {
+    quickCup(b, cup);
+    let sum = 0;
+    for (const w of wants) {
+      const off = Math.abs((cup[w.place] as number) - w.target) - w.dead;
+      if (off > 0) sum += w.weight * (off / SCALE) ** 2;
+    }
+    return sum;
+  };
+  return {
+    fit: (turns) => fitOf(turned(brew, style, turns)),
+    total: (turns) => {
+      const next = turned(brew, style, turns);
+      let effort = 0;
+      for (const lever of MODEL_LEVERS) {
+        const u = turns[lever];
+        if (u) effort += EFFORT_WEIGHT * (EFFORT[lever].cost * u) ** 2 * (nearsRecipe(brew, next, lever, recipe) ? HOMEWARD : 1);
+      }
+      return fitOf(next) + effort;
+    },
+  };
+}
+
+const grid = (lever: ModelLever, points: number): number[] => {
+  const { from, to } = EFFORT[lever];
+  return Array.from({ length: points }, (_, i) => from + ((to - from) * i) / (points - 1));
+};
+type Found = { turns: Turns; cost: number };
+
+/**
+ * Compass search from a start: a step each way, on in the way that helped, the step halved when nothing does.
+ */
+function follow(start: Found, levers: readonly ModelLever[], cost: Cost, first = FIRST_STEP, last = LAST_STEP): Found {
+  let best = start;
+  for (let step = first; step >= last;) {
+    let moved = false;
+    for (const lever of levers) {
+      const { from, to } = EFFORT[lever];
+      const at = best.turns[lever] ?? 0;
+      for (const u of [Math.min(to, at + step), Math.max(from, at - step)]) {
+        if (u === at) continue;
+        const turns = { ...best.turns, [lever]: u };
+        const c = cost.total(turns);
+        if (c < best.cost - 1e-9) {
+          best = { turns, cost: c };
+          moved = true;
+          break;
+        }
+      }
+    }
+    if (!moved) step /= 2;
+  }
+  return best;
+}
+
+function bestSingleOf(lever: ModelLever, cost: Cost): Found {
+  const found = grid(lever, SINGLE_POINTS).map((u) => ({ turns: { [lever]: u }, cost: cost.total({ [lever]: u }) }));
+  return follow(least(found), [lever], cost);
+}
+function bestPairOf(cost: Cost): Found {
+  const rough = MODEL_LEVERS.flatMap((a, i) => MODEL_LEVERS.slice(i + 1).map((b) => {
+    let start: Found = { turns: {}, cost: Infinity };
+    for (const u of grid(a, PAIR_POINTS)) for (const v of grid(b, PAIR_POINTS)) {
+      const turns = { [a]: u, [b]: v };
+      const c = cost.total(turns);
+      if (c < start.cost) start = { turns, cost: c };
+    }
+    return { levers: [a, b] as const, found: follow(start, [a, b], cost, FIRST_STEP, ROUGH_STEP) };
+  })).sort((x, y) => x.found.cost - y.found.cost);
+  return least(rough.slice(0, POLISHED).map(({ levers, found }) => follow(found, levers, cost, ROUGH_STEP)));
+}
+const least = (found: readonly Found[]): Found => found.reduce((a, b) => (b.cost < a.cost ? b : a));
+
+/**
+ * The least correction that answers the marks: one lever if it does, two if one is clearly not enough, none if nothing
+ * is worth it. Deterministic; some 900 predicted cups.
+ * @throws {RangeError} on a brew without water, leaf or time.
+ */
+export function searchCorrection(q: Question): Search {
+  const before = predict(q.brew);
+  const cost = costOf(q, before);
+  const answer = (f: Found): Answer => {
+    const after = turned(q.brew, q.style, f.turns);
+    return { ...f, levers: MODEL_LEVERS.filter((l) => Math.abs(valueOf(after, l) - valueOf(q.brew, l)) > 1e-6).map((lever) => ({ lever, value: valueOf(after, lever) })) };
+  };
+  const costNone = cost.total({});
+  const singles = MODEL_LEVERS.map((lever) => ({ lever, ...bestSingleOf(lever, cost) })).sort((a, b) => a.cost - b.cost);
+  const home = (s: (typeof singles)[number]) => nearsRecipe(q.brew, turned(q.brew, q.style, s.turns), s.lever, q.recipe);
+  const first = singles[0] as (typeof singles)[number];
+  if (!home(first)) {
+    const better = singles.findIndex((s) => s.cost <= first.cost * NEAR_TIE && home(s));
+    if (better > 0) singles.unshift(...singles.splice(better, 1));
+  }
+  const single = singles[0] as (typeof singles)[number];
+  const pair = bestPairOf(cost);
+  const best: Found = costNone <= Math.min(single.cost, pair.cost + PAIR_PENALTY) ? { turns: {}, cost: costNone }
+    : pair.cost + PAIR_PENALTY < PAIR_MUST_BEAT * single.cost ? pair : single;
+  const second = singles[1];
+  return {
+    before, costNone,
+    best: { ...answer(best), predicted: predict(turned(q.brew, q.style, best.turns)) },
+    bestSingle: answer(single),
+    runnerUp: second && second.cost < costNone ? answer(second) : null,
+    partlyMet: cost.fit(best.turns) > LEFT_OVER * cost.fit({}),
+  };
+}
