@@ -19,23 +19,28 @@ const VEILING_GLARE = 0.012;
 /** Absorptivity of each pigment at each wavelength, L/(g cm). */
 const EPSILON = PIGMENTS.map((p) => {
   const { e440, slope, bands } = SPECTRA[p];
-  return WAVELENGTHS.map((l) => e440 * Math.exp(-slope * (l - 440)) + bands.reduce((sum, [h, m, s]) => sum + h * Math.exp(-(((l - m) / s) ** 2) / 2), 0));
+  return Float64Array.from(WAVELENGTHS, (l) => e440 * Math.exp(-slope * (l - 440)) + bands.reduce((sum, [h, m, s]) => sum + h * Math.exp(-(((l - m) / s) ** 2) / 2), 0));
 });
-const weigh = (bar: readonly number[]) => bar.map((v, i) => v * (D65[i] ?? 0));
+const weigh = (bar: readonly number[]) => Float64Array.from(bar, (v, i) => v * (D65[i] ?? 0));
 const WX = weigh(X_BAR);
 const WY = weigh(Y_BAR);
 const WZ = weigh(Z_BAR);
-const total = (w: readonly number[]) => w.reduce((a, b) => a + b, 0);
+const total = (w: Float64Array) => w.reduce((a, b) => a + b, 0);
 const Y_SUM = total(WY);
 /** XYZ of a perfect white from these same tables, so that it is exactly (100, 0, 0). */
 const WHITE = [(100 * total(WX)) / Y_SUM, 100, (100 * total(WZ)) / Y_SUM] as const;
 
 const fLab = (t: number) => (t > 216 / 24389 ? Math.cbrt(t) : ((24389 / 27) * t + 16) / 116);
+/** 550 nm over each wavelength: how the haze scatters. */
+const HAZE = Float64Array.from(WAVELENGTHS, (l) => 550 / l);
+/** Least scatter, 1/cm: clear liquor falls to double-pass Beer-Lambert. */
+const LEAST_SCATTER = 1e-5;
 
-/** Reflectance at one wavelength of a liquor layer on porcelain: Kubelka-Munk on a backing, with glare. */
-function reflectance(absorbance: number, turbidity: number, wavelength: number, depthCm: number): number {
-  const k = Math.LN10 * absorbance;
-  const s = Math.max(1e-5, turbidity * (550 / wavelength));
+/**
+ * Reflectance at one wavelength of a liquor layer on porcelain: Kubelka-Munk on a backing, with glare.
+ * `k` absorption and `s` scatter in 1/cm.
+ */
+function reflectance(k: number, s: number, depthCm: number): number {
   let inner: number;
   if (k === 0) {
     inner = (PORCELAIN + (1 - PORCELAIN) * s * depthCm) / (1 + (1 - PORCELAIN) * s * depthCm);
@@ -43,20 +48,30 @@ function reflectance(absorbance: number, turbidity: number, wavelength: number, 
     const a = (s + k) / s;
     const b = Math.sqrt(a * a - 1);
     const x = b * s * depthCm;
-    const coth = x > 20 ? 1 : 1 / Math.tanh(x);
-    inner = (1 - PORCELAIN * (a - b * coth)) / (a - PORCELAIN + b * coth);
+    const e = x > 20 ? 0 : Math.exp(-2 * x);
+    const bCoth = (b * (1 + e)) / (1 - e);
+    inner = (1 - PORCELAIN * (a - bCoth)) / (a - PORCELAIN + bCoth);
   }
   return VEILING_GLARE + (1 - VEILING_GLARE) * inner;
 }
 
+const absorbed = new Float64Array(WAVELENGTHS.length);
+/** Fills `absorbed` with the absorption of a liquor, 1/cm natural. */
+function absorb(liquor: Liquor): void {
+  absorbed.fill(0);
+  for (let p = 0; p < PIGMENTS.length; p++) {
+    const amount = liquor.amounts[PIGMENTS[p] as (typeof PIGMENTS)[number]];
+    if (!amount) continue;
+    const epsilon = EPSILON[p] as Float64Array;
+    for (let i = 0; i < absorbed.length; i++) absorbed[i] = (absorbed[i] as number) + Math.LN10 * amount * (epsilon[i] as number);
+  }
+}
+const scatterAt = (liquor: Liquor, i: number) => Math.max(LEAST_SCATTER, liquor.turbidity * (HAZE[i] as number));
+
 /** The reflectance spectrum (31 values, 400..700 nm) of a liquor seen from above. */
 export function spectrumOf(liquor: Liquor, depthCm: number): number[] {
-  const present = PIGMENTS.flatMap((p, i) => (liquor.amounts[p] ? [[liquor.amounts[p], EPSILON[i] ?? []] as const] : []));
-  return WAVELENGTHS.map((l, i) => {
-    let absorbance = 0;
-    for (const [amount, epsilon] of present) absorbance += amount * (epsilon[i] ?? 0);
-    return reflectance(absorbance, liquor.turbidity, l, depthCm);
-  });
+  absorb(liquor);
+  return Array.from(absorbed, (k, i) => reflectance(k, scatterAt(liquor, i), depthCm));
 }
 
 /**
@@ -66,18 +81,21 @@ export function spectrumOf(liquor: Liquor, depthCm: number): number[] {
  */
 export function labOf(liquor: Liquor, depthCm: number = CUP_DEPTH_CM): Lab {
   if (!(depthCm > 0)) throw new RangeError(`no depth: ${depthCm} cm`);
-  const r = spectrumOf(liquor, depthCm);
+  absorb(liquor);
   let x = 0;
   let y = 0;
   let z = 0;
-  r.forEach((v, i) => {
-    x += (WX[i] ?? 0) * v;
-    y += (WY[i] ?? 0) * v;
-    z += (WZ[i] ?? 0) * v;
-  });
-  const fx = fLab((100 * x) / Y_SUM / WHITE[0]);
-  const fy = fLab((100 * y) / Y_SUM / WHITE[1]);
-  const fz = fLab((100 * z) / Y_SUM / WHITE[2]);
+  for (let i = 0; i < absorbed.length; i++) {
+    const v = reflectance(absorbed[i] as number, scatterAt(liquor, i), depthCm);
+    x += (WX[i] as number) * v;
+    y += (WY[i] as number) * v;
+    z += (WZ[i] as number) * v;
+  }
+  return labOfXyz((100 * x) / Y_SUM, (100 * y) / Y_SUM, (100 * z) / Y_SUM, WHITE);
+}
+/** XYZ to Lab against a white in the same units (CIE 15). */
+export function labOfXyz(x: number, y: number, z: number, white: readonly [number, number, number]): Lab {
+  const [fx, fy, fz] = [fLab(x / white[0]), fLab(y / white[1]), fLab(z / white[2])];
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)];
 }
 
@@ -87,19 +105,35 @@ const TO_LINEAR_RGB = [
   [0.0556434, -0.2040259, 1.0572252],
 ] as const;
 
-/** sRGB code of a Lab colour (IEC 61966-2-1), each channel clipped. @example hexOf([100, 0, 0]) // '#ffffff' */
-export function hexOf([L, a, b]: Lab): string {
+/** Linear sRGB of a Lab colour, each channel clipped to 0..1. */
+function clippedRgb([L, a, b]: Lab): [number, number, number] {
   const fy = (L + 16) / 116;
-  const back = (f: number) => (f ** 3 > 216 / 24389 ? f ** 3 : ((116 * f - 16) * 27) / 24389);
+  const back = (f: number) => {
+    const cube = f * f * f;
+    return cube > 216 / 24389 ? cube : ((116 * f - 16) * 27) / 24389;
+  };
   const x = 0.95047 * back(fy + a / 500);
   const y = back(fy);
   const z = 1.08883 * back(fy - b / 200);
-  return `#${TO_LINEAR_RGB.map(([rx, ry, rz]) => {
-    const v = Math.min(1, Math.max(0, rx * x + ry * y + rz * z));
-    const code = Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055));
-    return code.toString(16).padStart(2, '0');
-  }).join('')}`;
+  return TO_LINEAR_RGB.map(([rx, ry, rz]) => Math.min(1, Math.max(0, rx * x + ry * y + rz * z))) as [number, number, number];
 }
+const FROM_LINEAR_RGB = [
+  [0.4124564, 0.3575761, 0.1804375],
+  [0.2126729, 0.7151522, 0.072175],
+  [0.0193339, 0.119192, 0.9503041],
+] as const;
+/** Linear sRGB (D65) to Lab. */
+export function labOfLinear([r, g, b]: readonly [number, number, number]): Lab {
+  const [x, y, z] = FROM_LINEAR_RGB.map(([xr, xg, xb]) => xr * r + xg * g + xb * b) as [number, number, number];
+  return labOfXyz(x, y, z, [0.95047, 1, 1.08883]);
+}
+/** The Lab that a screen can show of a colour: clipping costs saturated ambers and reds up to 3.6 dE00. */
+export const displayedLab = (lab: Lab): Lab => labOfLinear(clippedRgb(lab));
+/** sRGB code of a Lab colour (IEC 61966-2-1), each channel clipped. @example hexOf([100, 0, 0]) // '#ffffff' */
+export const hexOf = (lab: Lab): string => `#${clippedRgb(lab).map((v) => {
+  const code = Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055));
+  return code.toString(16).padStart(2, '0');
+}).join('')}`;
 
 /** What a screen shows of a liquor at a depth. */
 export const tint = (liquor: Liquor, depthCm: number = CUP_DEPTH_CM): string => hexOf(labOf(liquor, depthCm));

@@ -1,3 +1,10 @@
-export { CUP_DEPTH_CM, hexOf, labOf, PLAIN_WATER, spectrumOf, tint, type Lab, type Liquor } from './appearance';
+export { CUP_DEPTH_CM, displayedLab, hexOf, labOf, labOfLinear, PLAIN_WATER, spectrumOf, tint, type Lab, type Liquor } from './appearance';
 export { diluted, liquorAt, standardCup, standardTime, type SteepColour } from './liquor';
+export { blendLiquors, colourOfBrew, spentBy, type ColouredBrew, type SpentColour } from './brewColour';
+export { deltaE00, distance } from './difference';
+export {
+  READING_NOISE, REFUSE_DISTANCE, strengthFromColour, strengthVerdict, styleStrengthFromColour, timeFromColour, type ColourVerdict, type Reading,
+} from './reading';
+export { checkPhoto, linearOf, readAgainst, rimCorrected, type LinearRgb, type PhotoCheck, type PhotoFacts, type PhotoFault } from './photo';
+export { colourLadder, ladderLabel, scoreLadder, type LadderScore } from './ladder';
 export { PIGMENTS, type Pigment, type PigmentAmounts } from './pigments';

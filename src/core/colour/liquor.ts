@@ -3,10 +3,10 @@ import { COLOUR_STYLES, PIGMENTS, PLATEAU_ENERGY, RATE_ENERGY, type Pigment } fr
 import type { StyleId } from '#core/styles';
 import { seconds, type Celsius, type Seconds } from '#core/units';
 
-const GAS = 8.314;
-const inverse = (t: number) => 1 / (t + 273.15);
+export const GAS = 8.314;
+export const inverse = (t: number) => 1 / (t + 273.15);
 /** Loss of fresh green in hot water, 1/s: from memory. */
-const greenLoss = (t: number) => (1 / 700) * Math.exp((-90000 / GAS) * (inverse(t) - 1 / 353.15));
+export const greenLoss = (t: number) => (1 / 700) * Math.exp((-90000 / GAS) * (inverse(t) - 1 / 353.15));
 
 /** The standard cup of a style, times a strength. */
 export const standardCup = (style: StyleId, strength = 1): Liquor => diluted({ amounts: COLOUR_STYLES[style].amounts, turbidity: COLOUR_STYLES[style].turbidity }, strength);

@@ -30,19 +30,19 @@ export function fillRow(rows: Float64Array, from: number, celsius: number, sensi
 }
 
 const KEPT = 8;
-let usual: Float64Array | null = null;
 const tables = new Map<number, Float64Array>();
-/** The table of one sensitivity, 0 to 103 C. The last few are kept. */
+/** The table of one sensitivity, 0 to 103 C, filled row by row as it is read. The last few are kept. */
 export function rowsFor(sensitivity: number): Float64Array {
-  if (sensitivity === 1 && usual) return usual;
   const known = tables.get(sensitivity);
   if (known) return known;
   const rows = new Float64Array((HOTTEST * ROWS_PER_DEGREE + 2) * ROW);
-  for (let j = 0; j * ROW < rows.length; j++) fillRow(rows, j * ROW, j / ROWS_PER_DEGREE, sensitivity);
-  if (tables.size >= KEPT) for (const old of tables.keys()) { tables.delete(old); break; }
-  if (sensitivity === 1) usual = rows;
-  else tables.set(sensitivity, rows);
+  if (tables.size >= KEPT) for (const old of tables.keys()) if (old !== 1) { tables.delete(old); break; }
+  tables.set(sensitivity, rows);
   return rows;
+}
+/** Fills a row and the next if they are still empty. */
+export function needRows(rows: Float64Array, row: number, sensitivity: number): void {
+  for (const at of [row, row + ROW]) if (rows[at + OPENING] === 0) fillRow(rows, at, at / ROW / ROWS_PER_DEGREE, sensitivity);
 }
 /** Above this the table ends. */
 export const TABLE_END = HOTTEST;

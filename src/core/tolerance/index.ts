@@ -1,0 +1,1 @@
+export { aloneOf, ERROR_SOURCES, studyNow, toleranceStudy, USUAL, type Errors, type ErrorSource, type Scatter, type Spread, type Study } from './study';
