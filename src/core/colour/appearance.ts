@@ -1,4 +1,5 @@
 import { D65, WAVELENGTHS, X_BAR, Y_BAR, Z_BAR } from './tables';
+import { expOfMinus } from '#core/numeric';
 import { PIGMENTS, SPECTRA, type PigmentAmounts } from './pigments';
 
 /** CIELAB, D65, 2-degree observer. */
@@ -47,8 +48,7 @@ function reflectance(k: number, s: number, depthCm: number): number {
   } else {
     const a = (s + k) / s;
     const b = Math.sqrt(a * a - 1);
-    const x = b * s * depthCm;
-    const e = x > 20 ? 0 : Math.exp(-2 * x);
+    const e = expOfMinus(2 * b * s * depthCm);
     const bCoth = (b * (1 + e)) / (1 - e);
     inner = (1 - PORCELAIN * (a - bCoth)) / (a - PORCELAIN + bCoth);
   }
@@ -99,23 +99,18 @@ export function labOfXyz(x: number, y: number, z: number, white: readonly [numbe
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)];
 }
 
-const TO_LINEAR_RGB = [
-  [3.2404542, -1.5371385, -0.4985314],
-  [-0.969266, 1.8760108, 0.041556],
-  [0.0556434, -0.2040259, 1.0572252],
-] as const;
-
-/** Linear sRGB of a Lab colour, each channel clipped to 0..1. */
-function clippedRgb([L, a, b]: Lab): [number, number, number] {
-  const fy = (L + 16) / 116;
-  const back = (f: number) => {
-    const cube = f * f * f;
-    return cube > 216 / 24389 ? cube : ((116 * f - 16) * 27) / 24389;
-  };
-  const x = 0.95047 * back(fy + a / 500);
-  const y = back(fy);
-  const z = 1.08883 * back(fy - b / 200);
-  return TO_LINEAR_RGB.map(([rx, ry, rz]) => Math.min(1, Math.max(0, rx * x + ry * y + rz * z))) as [number, number, number];
+const clip = (v: number) => (v < 0 ? 0 : v > 1 ? 1 : v);
+function fromF(f: number): number {
+  const cube = f * f * f;
+  return cube > 216 / 24389 ? cube : ((116 * f - 16) * 27) / 24389;
+}
+/** Linear sRGB of a Lab colour, each channel clipped to 0..1 (IEC 61966-2-1 matrix). */
+function clippedRgb(lab: Lab): [number, number, number] {
+  const fy = (lab[0] + 16) / 116;
+  const x = 0.95047 * fromF(fy + lab[1] / 500);
+  const y = fromF(fy);
+  const z = 1.08883 * fromF(fy - lab[2] / 200);
+  return [clip(3.2404542 * x - 1.5371385 * y - 0.4985314 * z), clip(-0.969266 * x + 1.8760108 * y + 0.041556 * z), clip(0.0556434 * x - 0.2040259 * y + 1.0572252 * z)];
 }
 const FROM_LINEAR_RGB = [
   [0.4124564, 0.3575761, 0.1804375],
@@ -129,11 +124,27 @@ export function labOfLinear([r, g, b]: readonly [number, number, number]): Lab {
 }
 /** The Lab that a screen can show of a colour: clipping costs saturated ambers and reds up to 3.6 dE00. */
 export const displayedLab = (lab: Lab): Lab => labOfLinear(clippedRgb(lab));
+const decoded = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+/** The linear value from which each 8-bit code begins, and a first guess at the code of a linear value. */
+const CODE_FROM = Float64Array.from({ length: 257 }, (_, c) => (c === 0 ? -1 : c === 256 ? Infinity : decoded((c - 0.5) / 255)));
+const GUESSES = 1024;
+const GUESS = Uint8Array.from({ length: GUESSES + 1 }, (_, i) => {
+  let code = 0;
+  while ((CODE_FROM[code + 1] as number) <= i / GUESSES) code += 1;
+  return code;
+});
+const TWO_DIGITS = Array.from({ length: 256 }, (_, c) => c.toString(16).padStart(2, '0'));
+/** The 8-bit sRGB code of a linear value in 0..1, by its thresholds instead of a power. */
+function codeOf(v: number): number {
+  let code = GUESS[(v * GUESSES) | 0] as number;
+  while (v >= (CODE_FROM[code + 1] as number)) code += 1;
+  return code;
+}
 /** sRGB code of a Lab colour (IEC 61966-2-1), each channel clipped. @example hexOf([100, 0, 0]) // '#ffffff' */
-export const hexOf = (lab: Lab): string => `#${clippedRgb(lab).map((v) => {
-  const code = Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055));
-  return code.toString(16).padStart(2, '0');
-}).join('')}`;
+export function hexOf(lab: Lab): string {
+  const rgb = clippedRgb(lab);
+  return `#${TWO_DIGITS[codeOf(rgb[0])]}${TWO_DIGITS[codeOf(rgb[1])]}${TWO_DIGITS[codeOf(rgb[2])]}`;
+}
 
 /** What a screen shows of a liquor at a depth. */
 export const tint = (liquor: Liquor, depthCm: number = CUP_DEPTH_CM): string => hexOf(labOf(liquor, depthCm));

@@ -1,1 +1,2 @@
 export { normal, pick, seeded, type Random } from './random';
+export { EXP_CELLS, EXP_END, EXP_TABLE, expOfMinus } from './expTable';

@@ -1,9 +1,9 @@
-import { EXP_CELLS, EXP_END, EXP_TABLE } from './expTable';
 import { logOf } from './logOf';
 import * as rowPlaces from './rows';
 import type { Brewing } from '#core/cup';
 import { contactFactor, LEAST_HELD, SQUEEZED, VENTING } from '#core/extraction';
 import { coolingRate } from '#core/heat';
+import { EXP_CELLS, EXP_END, EXP_TABLE } from '#core/numeric';
 import { MAPS, MASKED, unbound, WEIGHT } from '#core/taste';
 
 // The same model as `brewCup`, for screens that need thousands of cups at once: tolerance studies, corrections,
@@ -43,7 +43,7 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
   const logHalf = Float64Array.from(MAP_LIST, ([half]) => Math.log(half));
   const steepness = Float64Array.from(MAP_LIST, ([, n]) => n);
 
-  /** exp(-y) for y >= 0: a parabola in the table's cell, within 1e-7 of itself. */
+  /** As `expOfMinus`, in this scope. */
   const expMinus = (y: number): number => {
     if (y >= end) return 0;
     const cell = (y * cells) | 0;
