@@ -4,7 +4,7 @@ import { begunHouse, newId, POT, type Begun } from './house';
 let h: Begun;
 beforeEach(async () => { h = await begunHouse(); });
 afterEach(() => h.close());
-const version = (over: object = {}) => ({ id: newId(), basedOn: 1, recipe: { ...startingRecipe('black-whole'), temperature: 86 }, reason: 'Bitter at 90', settles: [], ...over });
+const version = (over: object = {}) => ({ id: newId(), basedOn: 1, as: 'house', recipe: { ...startingRecipe('black-whole'), temperature: 86 }, reason: 'Bitter at 90', settles: [], ...over });
 
 test('a lead makes a new version; the old one stays readable and on the brews that used it', async () => {
   const brew = { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId: h.ids.version, vesselId: h.ids.pot, water: 500, warmed: true, warming: false, place: 1, at: h.now() };

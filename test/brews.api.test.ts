@@ -1,7 +1,6 @@
 import { brewEvents, brews, leadNotes } from '../src/server/db/schema/index';
 import { ALL_RIGHT, propose } from '../src/core/correction/index';
-import { startingRecipe } from '../src/core/recipes/index';
-import { millilitres, seconds } from '../src/core/units/index';
+import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { begunHouse, newId, POT, type Begun } from './house';
 
 let h: Begun;
@@ -12,7 +11,9 @@ const startBody = (over: object = {}) => ({ id: newId(), siteId: h.ids.site, tea
 const start = async (over: object = {}) => (await h.callers.brewer.post('/api/brews', startBody(over)).expect(200)).body;
 const event = (id: string, body: object, who = h.callers.brewer) => who.post(`/api/brews/${id}/events`, { id: newId(), at: h.now(), ...body });
 const bitter = { ...ALL_RIGHT, bitterness: 1 as const };
-const proposal = propose({ verdict: bitter, recipe: startingRecipe('black-whole'), style: 'black-whole', steeped: seconds(240), warmed: true, crowding: 0.1, liquor: millilitres(482) });
+const proposal = propose({
+  verdict: bitter, recipe: startingRecipe('black-whole'), style: 'black-whole', warmed: true, crowding: 0.1, brew: houseBrew('black-whole', startingRecipe('black-whole')),
+});
 
 test('a brew from start to verdict, found again in the log with its card', async () => {
   const brew = await start();
@@ -24,7 +25,7 @@ test('a brew from start to verdict, found again in the log with its card', async
   const log = (await h.callers.trainee.get('/api/brews').expect(200)).body;
   expect(log.brews).toHaveLength(1);
   expect(log.counts).toEqual({ all: 1, inWindow: 1, late: 0, early: 0 });
-  expect((await h.callers.lead.get(`/api/teas/${h.ids.tea}`).expect(200)).body.notes).toMatchObject([{ headline: '5 °C cooler', found: 'bitter', by: { name: 'Brewer B.' } }]);
+  expect((await h.callers.lead.get(`/api/teas/${h.ids.tea}`).expect(200)).body.notes).toMatchObject([{ headline: proposal.headline, found: 'bitter', by: { name: 'Brewer B.' } }]);
 });
 test('two tablets pull the same steep: the first wins, the second is told by whom', async () => {
   const brew = await start();

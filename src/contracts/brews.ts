@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { StyleId } from '#core/styles';
 import type { BrewState } from '#core/timing';
-import type { Mark, Verdict } from '#core/correction';
+import { LEVERS, PROPOSED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
 import type { Celsius, EpochMs, Grams, Millilitres } from '#core/units';
 import { RecipeBody, Style } from './book';
 import { endpoint } from './endpoint';
@@ -10,11 +10,17 @@ import { VesselFields } from './shelf';
 
 const Mark_ = z.union([z.literal(-2), z.literal(-1), z.literal(0), z.literal(1), z.literal(2)]) satisfies z.ZodType<Mark>;
 export const VerdictBody = z.strictObject({ colour: Mark_, strength: Mark_, bitterness: Mark_, astringency: Mark_, sweetness: Mark_, aroma: Mark_ }) satisfies z.ZodType<Verdict>;
+const Index = z.number().min(0).max(10);
+const IndicesBody = z.strictObject({ strength: Index, bitterness: Index, astringency: Index, sweetness: Index, aroma: Index, colour: Index });
+/** A correction as it was proposed and what was expected of it, kept with the brew. */
 export const ProposalBody = z.strictObject({
-  rowId: z.string().max(40), lever: z.string().max(20), headline: z.string().max(120), change: z.string().max(200), reason: z.string().max(400),
-  from: z.number().optional(), to: z.number().optional(),
-  cup: z.strictObject({ kind: z.enum(['returnLeaf', 'hotWater', 'split', 'none']), water: quantity<Millilitres>({ min: 0, max: 20_000 }), text: z.string().max(300) }),
-});
+  rowId: z.string().max(40), lever: z.enum(PROPOSED_LEVERS), headline: z.string().max(120), change: z.string().max(300), reason: z.string().max(500),
+  turns: z.array(z.strictObject({ lever: z.enum(LEVERS), from: z.number(), to: z.number() })).max(2).readonly(),
+  expected: z.strictObject({ now: IndicesBody, then: IndicesBody }).nullable(),
+  second: z.strictObject({ headline: z.string().max(120), change: z.string().max(300) }).nullable(),
+  partly: z.boolean(),
+  cup: z.strictObject({ kind: z.enum(['returnLeaf', 'hotWater', 'split', 'none']), water: quantity<Millilitres>({ min: 0, max: 20_000 }), text: z.string().max(500) }),
+}) satisfies z.ZodType<Proposal>;
 const at = quantity<EpochMs>({ min: 946_684_800_000, max: 4_102_444_800_000 });
 export const State = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('warming'), since: at }),
@@ -31,6 +37,9 @@ export const Plan = z.strictObject({
   spoons: z.string().nullable(),
   liquor: quantity<Millilitres>({ min: 0, max: 20_000 }),
   temperature: quantity<Celsius>({ min: 2, max: 100 }),
+  /** What the water has on the leaf: the recipe's heat, or the most that could arrive. */
+  onLeaf: quantity<Celsius>({ min: -20, max: 100 }),
+  ambient: quantity<Celsius>({ min: -20, max: 60 }),
   kettle: quantity<Celsius>({ min: -20, max: 400 }),
   reachable: z.boolean(),
   warmed: z.boolean(),

@@ -1,5 +1,7 @@
-import { methodFor, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
-import type { Millilitres } from '#core/units';
+import type { ColouredBrew } from '#core/colour';
+import { brewingOf, methodFor, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
+import type { StyleId } from '#core/styles';
+import type { Millilitres, Seconds } from '#core/units';
 import type { Plan } from './brews';
 import type { Tea, Version } from './book';
 import type { Site } from './house';
@@ -15,14 +17,17 @@ export const askedOf = ({ tea, version, vessel, site, water, warmed }: PourOf): 
 export const cardOf = (pour: PourOf): Card | CardFault => workOutCard(askedOf(pour));
 
 /** What of a card is kept with its brew. */
-export function planOf(card: Card, { version, vessel }: PourOf): Plan {
+export function planOf(card: Card, { version, vessel, site }: PourOf): Plan {
   const { name, kind, brim, mark, infuser, basket, material, wallGrams, lid } = vessel;
   return {
-    water: card.water, leaf: card.leaf, spoons: card.spoons?.text ?? null, liquor: card.liquor, temperature: card.temperature,
+    water: card.water, leaf: card.leaf, spoons: card.spoons?.text ?? null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
     kettle: card.heat.kettleSetting, reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
     recipe: version.recipe, vessel: { name, kind, brim, mark, infuser, basket, material, wallGrams, lid }, pull: card.pull,
   };
 }
+
+/** A kept plan as the models need it, so many seconds on the leaf. */
+export const brewOf = (plan: Plan, style: StyleId, time: Seconds): ColouredBrew => brewingOf({ style, recipe: plan.recipe, vessel: plan.vessel, leaf: plan.leaf, water: plan.water, onLeaf: plan.onLeaf, time, ambient: plan.ambient });
 
 /** A fault in the words of whoever pours. */
 export function cardFaultWords(f: CardFault): string {
@@ -30,6 +35,7 @@ export function cardFaultWords(f: CardFault): string {
     case 'noWater': return 'Say how much water.';
     case 'overBrim': return `Over the brim: it holds ${Math.round(f.brim)} ml to the very top.`;
     case 'belowBasket': return `Too little to cover the leaf: at least ${Math.ceil(f.least / 5) * 5} ml here, or take a smaller vessel.`;
+    case 'noMatch': return 'No leaf in this vessel makes the known cup: take another vessel, or a plain dose.';
     case 'basketTooSmall': return `The infuser is too small: opened leaf is ${f.crowding.toFixed(1)} times what it holds. At most ${f.most} g here.`;
   }
 }

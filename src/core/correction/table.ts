@@ -1,7 +1,8 @@
 import type { Attribute } from './marks';
 
 /** What a lever does. One thing is changed at a time. */
-export type Lever = 'leafMore' | 'leafLess' | 'cooler' | 'hotter' | 'shorter' | 'longer' | 'warmVessel' | 'roomier' | 'stiller' | 'waterAfter' | 'checkLot';
+export const LEVERS = ['leafMore', 'leafLess', 'cooler', 'hotter', 'shorter', 'longer', 'warmVessel', 'roomier', 'stiller', 'waterAfter', 'checkLot'] as const;
+export type Lever = (typeof LEVERS)[number];
 /** What can be done with the cup in hand. */
 export type Rescue = 'returnLeaf' | 'hotWater' | 'split' | 'none';
 

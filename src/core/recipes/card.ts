@@ -1,10 +1,11 @@
-import { leafFor } from '#core/scaling';
+import { brewingOf } from './brewing';
+import { leafFor, matchCup, matchStrength, type KnownPour, type Pour } from '#core/scaling';
 import { densityOf, roundingWords, spoonsFor, spoonsText, type SpoonCount, type Weighing } from './measure';
 import { METHODS, type Method, type Recipe, type Window } from './recipe';
-import { boilingAt, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type Material, type WaterPlan } from '#core/heat';
+import { afterPour, boilingAt, firstContact, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type Material, type WaterPlan } from '#core/heat';
 import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
 import { styleOf, type StyleId } from '#core/styles';
-import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type SpoonKind } from '#core/units';
+import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type Seconds, type SpoonKind } from '#core/units';
 
 /** What of a site the working needs. */
 export type SiteFacts = {
@@ -37,6 +38,8 @@ export type Card = {
   readonly spoons: (SpoonCount & { readonly text: string; readonly effect: string }) | null;
   readonly liquor: Millilitres;
   readonly temperature: Celsius;
+  /** What the water has on the leaf: the recipe's heat, or the most that can arrive. */
+  readonly onLeaf: Celsius;
   readonly boiling: Celsius;
   /** The plan with the vessel as asked: warmed or cold. */
   readonly heat: WaterPlan;
@@ -53,6 +56,7 @@ export type CardFault =
   | { readonly kind: 'noWater' }
   | { readonly kind: 'overBrim'; readonly brim: Millilitres }
   | { readonly kind: 'belowBasket'; readonly least: Millilitres }
+  | { readonly kind: 'noMatch' }
   | { readonly kind: 'basketTooSmall'; readonly crowding: number; readonly most: Grams };
 
 /** Opened leaf past this share of its basket is refused: water no longer passes (from memory). */
@@ -82,6 +86,42 @@ function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): Wat
   });
 }
 
+/** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
+function reached(a: Asked, leaf: Grams): Celsius {
+  const boiling = siteBoiling(a.site);
+  if (heatPlan(a, leaf, a.warmed, boiling).kind === 'reachable') return a.recipe.temperature;
+  return firstContact({
+    water: grams(a.water * waterDensity(celsius(20))), waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
+    material: a.vessel.material, capacity: a.vessel.brim, wallAt: a.warmed ? WARMED_WALL : a.site.ambient, leaf, leafAt: a.site.ambient,
+  });
+}
+
+/** A pour, and the known one, as a match sees them. */
+function matching(a: Asked, known: KnownPour) {
+  const as = (vessel: KnownPour | VesselFacts, water: Millilitres): Omit<Pour, 'onLeaf'> => {
+    const { style: _style, leaf: _leaf, temperature: _t, time: _time, ...rest } = brewingOf({ style: a.tea.style, recipe: a.recipe, vessel, leaf: grams(1), water, onLeaf: a.recipe.temperature, time: a.recipe.window.best, ambient: a.site.ambient });
+    return rest;
+  };
+  return {
+    reference: { ...as(known, known.water), onLeaf: () => a.recipe.temperature, leaf: known.leaf, time: a.recipe.window.best },
+    pour: { ...as(a.vessel, a.water), onLeaf: (leaf: Grams) => reached(a, leaf) },
+  };
+}
+/** Leaf and time that give a known pour's cup here; null when none does. */
+export function matchedCup(a: Asked, known: KnownPour): { leaf: Grams; time: Seconds } | null {
+  const { reference, pour } = matching(a, known);
+  const found = matchCup(reference, pour);
+  return found.kind === 'matched' ? { leaf: round1(found.leaf), time: found.time } : null;
+}
+/** Leaf by the recipe's school; null when no leaf here makes the known cup. */
+function leafOf(a: Asked): Grams | null {
+  const { scaling, dose } = a.recipe;
+  if (scaling.school !== 'match') return leafFor(a.water, dose, scaling);
+  const { reference, pour } = matching(a, scaling.known);
+  const found = matchStrength(reference, pour);
+  return found.kind === 'matched' ? found.leaf : null;
+}
+
 /**
  * Works a recipe out for one pour: leaf, spoons, water, heat, window. What cannot be brewed comes back as a fault.
  * Warming follows the recipe or `warmed`; when a cold vessel cannot reach the heat the card says so.
@@ -90,7 +130,9 @@ export function workOutCard(a: Asked): Card | CardFault {
   if (!(a.water > 0)) return { kind: 'noWater' };
   const style = styleOf(a.tea.style);
   if (a.water > a.vessel.brim) return { kind: 'overBrim', brim: a.vessel.brim };
-  const leaf = round1(Math.max(0.1, leafFor(a.water, a.recipe.dose, a.recipe.scaling)));
+  const exact = leafOf(a);
+  if (exact === null) return { kind: 'noMatch' };
+  const leaf = round1(Math.max(0.1, exact));
   const fill = fillFault(a.vessel, a.water, leaf, style.swell);
   if (fill) return fill;
   const crowding = basketCrowding(a.vessel, leaf, style.swell);
@@ -110,6 +152,7 @@ export function workOutCard(a: Asked): Card | CardFault {
     spoons: counted && { ...counted, text: spoonsText(counted), effect: roundingWords(counted.error) },
     liquor: millilitres(liquorYield(a.water, leaf, style.held)),
     temperature: a.recipe.temperature,
+    onLeaf: reached(a, leaf),
     boiling,
     heat,
     prewarmNeeded,

@@ -3,7 +3,8 @@ export {
   type SpoonCount, type Weighing,
 } from './measure';
 export { METHOD_NAMES, METHODS, windowFault, type Method, type Recipe, type Window } from './recipe';
-export { siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
+export { matchedCup, siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
 export { workingOf, type WorkingLine } from './working';
 export { startingRecipe } from './start';
 export { methodFor } from './methods';
+export { brewingOf, houseBrew } from './brewing';

@@ -1,12 +1,13 @@
-import { planOf, cardOf } from '#contracts/plan';
+import { brewOf, planOf, cardOf } from '#contracts/plan';
 import type { Tea, Version } from '#contracts/book';
 import type { Site } from '#contracts/house';
 import type { Vessel } from '#contracts/shelf';
-import { isRight, propose, type Mark, type Verdict } from '#core/correction';
+import { isRight, JUDGED, predict, propose, type Mark, type Verdict } from '#core/correction';
+import type { Brewing } from '#core/cup';
 import { normal, pick, type Random } from '#core/numeric';
 import { pullTiming } from '#core/timing';
-import { styleOf } from '#core/styles';
-import { seconds } from '#core/units';
+import { MARK } from '#core/taste';
+import { celsius, grams, seconds } from '#core/units';
 import type { brews } from '../db/schema/index';
 import type { DemoPerson } from './house';
 
@@ -16,19 +17,12 @@ type BrewRow = typeof brews.$inferInsert;
 
 const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
 
-/** What a strayed brew tastes of: signs and sizes by the trade's rules, scatter by the taster. A demo's imitation, no model. */
-function tasted(random: Random, leafError: number, heatError: number, timeError: number, delicate: boolean): Verdict {
-  const noise = () => normal(random, 0, 0.22);
-  const strength = leafError * 5 + timeError * 1.1 + heatError * 0.05;
-  const bite = timeError * 2 + heatError * (delicate ? 0.22 : 0.12) + leafError * 2;
-  return {
-    colour: toMark(strength * 0.9 + heatError * 0.05 + noise()),
-    strength: toMark(strength + noise()),
-    bitterness: toMark(bite + noise()),
-    astringency: toMark(bite * 0.9 + noise()),
-    sweetness: toMark(-bite * 0.35 + noise()),
-    aroma: toMark(-heatError * 0.06 + noise()),
-  };
+/** A tea's cups differ by this much from one to the next, and a taster by so much from himself, in marks. */
+const SCATTER = 0.28;
+/** What a taster marks: the model's cup of the brew as it was, against the one it should have been, and his own scatter. */
+function tasted(random: Random, brewed: Brewing, wanted: Brewing): Verdict {
+  const [got, house] = [predict(brewed), predict(wanted)];
+  return Object.fromEntries(JUDGED.map((j) => [j, toMark((got[j] - house[j]) / MARK + normal(random, 0, SCATTER))])) as Verdict;
 }
 
 /** A day's opening hours in ms from UTC midnight, busier in the afternoon. */
@@ -52,19 +46,20 @@ function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) 
   const card = cardOf(pour);
   if (card.kind !== 'card') return null;
   const { window } = version.recipe;
-  const style = styleOf(tea.style);
+  const plan = planOf(card, pour);
   const short = Math.min(1, window.best / 120);
   const forgotten = random() < (maker.person.role === 'trainee' ? 0.09 : 0.025) ? 40 + random() * 110 : 0;
   const steeped = Math.max(5, window.best + short * (normal(random, maker.person.slip, maker.person.spread) + forgotten));
   const heatError = normal(random, 0.5, 2.2) + (warmed || !version.recipe.warm ? 0 : -6);
   const leafError = normal(random, 0, maker.person.spoon);
-  const verdict = tasted(random, leafError, heatError, Math.log(steeped / window.best), style.family === 'green' || style.family === 'white');
+  const wanted = brewOf(plan, tea.style, window.best);
+  const verdict = tasted(random, { ...wanted, leaf: grams(plan.leaf * (1 + leafError)), temperature: celsius(Math.min(99, plan.onLeaf + heatError)), time: seconds(steeped) }, wanted);
   const judged = random() > 0.1;
-  const proposal = judged ? propose({ verdict, recipe: version.recipe, style: tea.style, steeped: seconds(steeped), warmed, crowding: card.crowding, liquor: card.liquor }) : null;
+  const proposal = judged ? propose({ verdict, recipe: version.recipe, style: tea.style, brew: brewOf(plan, tea.style, seconds(steeped)), warmed, crowding: card.crowding }) : null;
   const waterOn = at + 40_000;
   const pulled = waterOn + Math.round(steeped * 1000);
   return {
-    id: makeId(at), siteId: stage.site.id, teaId: tea.id, vesselId: vessel.id, versionId: version.id, place: 1, plan: planOf(card, pour),
+    id: makeId(at), siteId: stage.site.id, teaId: tea.id, vesselId: vessel.id, versionId: version.id, place: 1, plan,
     state: 'judged', open: false, startedAt: new Date(at), startedBy: maker.id, waterOn: new Date(waterOn), pulled: new Date(pulled), pulledBy: maker.id,
     ended: new Date(pulled + 95_000), judgedBy: judged ? maker.id : null, timing: pullTiming(seconds(steeped), window),
     verdictKind: !judged ? 'unjudged' : isRight(verdict) ? 'right' : 'off', verdict: judged ? verdict : null, proposal,

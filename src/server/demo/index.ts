@@ -80,10 +80,10 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
     versions.push(...[first, house].map(({ author, at, ...v }) => ({ ...v, authorId: author.id, at: new Date(at) })));
     teas.push({
       id: teaId, name: demo.name, style: demo.style, method: demo.method, lot: demo.lot, words: demo.words, allergens: demo.allergens ?? '', note: demo.note ?? '',
-      weighing: { spoon: demo.per[0], spoons: 5, weighed: Number((demo.per[1] * 5).toFixed(1)) } as Tea['weighing'], spoon: demo.per[0], rev: 1, retired: false, house,
+      weighing: { spoon: demo.per[0], spoons: 5, weighed: Number((demo.per[1] * 5).toFixed(1)) } as Tea['weighing'], spoon: demo.per[0], rev: 1, retired: false, house, trial: null,
     });
   }
-  await db.insert(t.teas).values(teas.map(({ house: _house, ...tea }) => tea));
+  await db.insert(t.teas).values(teas.map(({ house: _house, trial: _trial, ...tea }) => tea));
   await db.insert(t.versions).values(versions);
   const vessels = VESSELS.map((v) => ({ id: makeId(long), siteId: siteId.get(v.site) ?? '', ...v.fields, rev: 1, retired: false }));
   await db.insert(t.vessels).values(vessels.map(({ id, siteId: at, rev, retired, ...facts }) => ({ id, siteId: at, rev, retired, facts })));

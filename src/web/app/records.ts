@@ -1,4 +1,4 @@
-import { addTea, addVersion, changeTea, getBook, getTea, settleNote, type TeaPage } from '#contracts/book';
+import { addTea, addVersion, adoptVersion, changeTea, getBook, getTea, settleNote, type TeaPage } from '#contracts/book';
 import { getBar, getBrew, listBrews, type Bar, type LogQuery } from '#contracts/brews';
 import { pathOf, type BodyOf, type ResponseOf } from '#contracts/endpoint';
 import { addSite, beginHouse, changeSite, getHouse, signIn, signOut, type House, type Session, type Site } from '#contracts/house';
@@ -26,6 +26,7 @@ export const recordsApi = api.injectEndpoints({
     addTea: build.mutation<ResponseOf<typeof addTea>, BodyOf<typeof addTea>>({ query: (body) => ({ url: addTea.path, method: 'POST', body }), invalidatesTags: ['Book'] }),
     changeTea: build.mutation<ResponseOf<typeof changeTea>, Write<typeof changeTea>>({ query: ({ id, body }) => ({ url: pathOf(changeTea, { id }), method: 'PATCH', body }), invalidatesTags: ['Book'] }),
     addVersion: build.mutation<ResponseOf<typeof addVersion>, Write<typeof addVersion>>({ query: ({ id, body }) => ({ url: pathOf(addVersion, { id }), method: 'POST', body }), invalidatesTags: ['Book'] }),
+    adoptVersion: build.mutation<ResponseOf<typeof adoptVersion>, string>({ query: (id) => ({ url: pathOf(adoptVersion, { id }), method: 'POST', body: {} }), invalidatesTags: ['Book'] }),
     settleNote: build.mutation<unknown, string>({ query: (id) => ({ url: pathOf(settleNote, { id }), method: 'POST', body: {} }), invalidatesTags: ['Book'] }),
     vessels: build.query<{ vessels: Vessel[] }, void>({ query: () => ({ url: listVessels.path }), providesTags: ['Shelf'] }),
     addVessel: build.mutation<Vessel, BodyOf<typeof addVessel>>({ query: (body) => ({ url: addVessel.path, method: 'POST', body }), invalidatesTags: ['Shelf'] }),
@@ -38,6 +39,6 @@ export const recordsApi = api.injectEndpoints({
 
 export const {
   useHouseQuery, useBeginHouseMutation, useNamesQuery, useSignInMutation, useSignOutMutation, usePeopleQuery, useAddPersonMutation, useChangePersonMutation,
-  useAddSiteMutation, useChangeSiteMutation, useBookQuery, useTeaQuery, useAddTeaMutation, useChangeTeaMutation, useAddVersionMutation, useSettleNoteMutation,
+  useAddSiteMutation, useChangeSiteMutation, useBookQuery, useTeaQuery, useAddTeaMutation, useChangeTeaMutation, useAddVersionMutation, useAdoptVersionMutation, useSettleNoteMutation,
   useVesselsQuery, useAddVesselMutation, useChangeVesselMutation, useBarQuery, useBrewQuery, useLogQuery,
 } = recordsApi;

@@ -6,6 +6,7 @@ import { Shell } from './Shell';
 
 const JudgePage = lazy(() => import('../features/judge').then((m) => ({ default: m.JudgePage })));
 const BookPage = lazy(() => import('../features/book').then((m) => ({ default: m.BookPage })));
+const WhatIfPage = lazy(() => import('../features/whatif').then((m) => ({ default: m.WhatIfPage })));
 const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.ShelfPage })));
 const VesselPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.VesselPage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
@@ -21,6 +22,7 @@ export const router = createBrowserRouter([
       { path: '/judge/:id', element: <JudgePage /> },
       { path: '/book', element: <BookPage /> },
       { path: '/book/:teaId', element: <BookPage /> },
+      { path: '/book/:teaId/whatif', element: <WhatIfPage /> },
       { path: '/shelf', element: <ShelfPage /> },
       { path: '/shelf/:id', element: <VesselPage /> },
       { path: '/log', element: <LogPage /> },

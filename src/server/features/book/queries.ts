@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull, max } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, max } from 'drizzle-orm';
 import type { Tx } from '../../db/pool';
 import { leadNotes, people, teas, versions } from '../../db/schema/index';
 import type { LeadNote, Tea, Version } from '#contracts/book';
@@ -9,18 +9,23 @@ const asVersion = ({ v, author }: VersionRow): Version => ({
 });
 const versionRows = (tx: Tx) => tx.select({ v: versions, author: people.name }).from(versions).innerJoin(people, eq(people.id, versions.authorId));
 
-const asTea = (row: typeof teas.$inferSelect, house: Version | null): Tea => ({ ...row, weighing: row.weighing ?? null, house });
+/** The versions a brewer may take: the house's, and the one on trial. */
+const STANDING = ['house', 'trial'] as const;
+const asTea = (row: typeof teas.$inferSelect, standing: readonly Version[]): Tea => {
+  const of = (state: Version['state']) => standing.find((v) => v.teaId === row.id && v.state === state) ?? null;
+  return { ...row, weighing: row.weighing ?? null, house: of('house'), trial: of('trial') };
+};
 
 export async function allTeas(tx: Tx): Promise<Tea[]> {
   const rows = await tx.select().from(teas).orderBy(teas.name);
-  const house = new Map((await versionRows(tx).where(eq(versions.state, 'house'))).map((r) => [r.v.teaId, asVersion(r)]));
-  return rows.map((r) => asTea(r, house.get(r.id) ?? null));
+  const byTea = new Map<string, Version[]>();
+  for (const v of (await versionRows(tx).where(inArray(versions.state, [...STANDING]))).map(asVersion)) byTea.set(v.teaId, [...(byTea.get(v.teaId) ?? []), v]);
+  return rows.map((r) => asTea(r, byTea.get(r.id) ?? []));
 }
 export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
   const [row] = await tx.select().from(teas).where(eq(teas.id, id));
   if (!row) return undefined;
-  const [house] = await versionRows(tx).where(and(eq(versions.teaId, id), eq(versions.state, 'house')));
-  return asTea(row, house ? asVersion(house) : null);
+  return asTea(row, (await versionRows(tx).where(and(eq(versions.teaId, id), inArray(versions.state, [...STANDING])))).map(asVersion));
 }
 export const versionsOf = async (tx: Tx, teaId: string): Promise<Version[]> =>
   (await versionRows(tx).where(eq(versions.teaId, teaId)).orderBy(desc(versions.number))).map(asVersion);

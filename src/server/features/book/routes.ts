@@ -1,4 +1,4 @@
-import { addTea, addVersion, changeTea, getBook, getTea, settleNote } from '#contracts/book';
+import { addTea, addVersion, adoptVersion, changeTea, getBook, getTea, settleNote } from '#contracts/book';
 import type { routes } from '../../http/route';
 import type { Book } from './service';
 
@@ -8,6 +8,7 @@ export function bookRoutes(on: ReturnType<typeof routes>, book: Book) {
   on.signed(addTea, ({ body, who }) => book.add(body, who));
   on.signed(changeTea, ({ params, body }) => book.change(params.id, body));
   on.signed(addVersion, ({ params, body, who }) => book.addVersion(params.id, body, who));
+  on.signed(adoptVersion, ({ params }) => book.adopt(params.id));
   on.signed(settleNote, async ({ params, who }) => {
     await book.settle(params.id, who);
     return {};

@@ -46,7 +46,7 @@ export function book({ db, now }: Deps) {
       if (result.affectedRows === 0) throw new AppError('record.changed', 409, `${after.name} was changed by someone else meanwhile. Yours is still typed here: look at theirs, then save again.`, { details: { rev: after.rev } });
       return after;
     },
-    /** Makes a house version; the one before is retired and stays on the brews that used it. */
+    /** Makes a version. The one it takes the place of, of the house or on trial, is retired and stays on the brews that used it. */
     async addVersion(teaId: string, given: z.infer<typeof addVersion.body>, who: Signed): Promise<Version> {
       const made = await inTransaction(db, async (tx) => {
         const there = await versionById(tx, given.id);
@@ -58,13 +58,26 @@ export function book({ db, now }: Deps) {
           const [other] = await versionsOf(tx, teaId);
           throw new AppError('version.newer', 409, `${other?.author.name ?? 'Another lead'} made version ${newest} meanwhile: “${other?.reason ?? ''}”. Yours is kept here. Look at theirs, then save yours as ${newest + 1}.`, { details: { newest } });
         }
-        await tx.update(versions).set({ state: 'retired' }).where(and(eq(versions.teaId, teaId), eq(versions.state, 'house')));
-        await tx.insert(versions).values({ id: given.id, teaId, number: newest + 1, state: 'house', recipe: given.recipe, reason: given.reason, authorId: who.personId, at: new Date(now()) });
+        await tx.update(versions).set({ state: 'retired' }).where(and(eq(versions.teaId, teaId), eq(versions.state, given.as)));
+        await tx.insert(versions).values({ id: given.id, teaId, number: newest + 1, state: given.as, recipe: given.recipe, reason: given.reason, authorId: who.personId, at: new Date(now()) });
         if (given.settles.length) await tx.update(leadNotes).set({ settled: new Date(now()), settledBy: who.personId }).where(and(inArray(leadNotes.id, given.settles), eq(leadNotes.teaId, teaId)));
         return versionById(tx, given.id);
       });
       if (!made) throw notFound('That version');
       return made;
+    },
+    async adopt(id: string): Promise<Version> {
+      return inTransaction(db, async (tx) => {
+        const found = await versionById(tx, id);
+        if (!found) throw notFound('That version');
+        await tx.select({ id: teas.id }).from(teas).where(eq(teas.id, found.teaId)).for('update');
+        const { state } = (await versionById(tx, id)) ?? found;
+        if (state === 'house') return { ...found, state };
+        if (state !== 'trial') throw new AppError('version.newer', 409, 'This version is no longer on trial. Look at what stands now.');
+        await tx.update(versions).set({ state: 'retired' }).where(and(eq(versions.teaId, found.teaId), eq(versions.state, 'house')));
+        await tx.update(versions).set({ state: 'house' }).where(eq(versions.id, id));
+        return { ...found, state: 'house' as const };
+      });
     },
     async settle(id: string, who: Signed): Promise<void> {
       await db.update(leadNotes).set({ settled: new Date(now()), settledBy: who.personId }).where(and(eq(leadNotes.id, id), isNull(leadNotes.settled)));

@@ -4,6 +4,7 @@ import { grams, type EpochMs } from '#core/units';
 import type { Phase } from '#core/timing';
 import { oneTap } from '../../ui/keys';
 import { Tube, VesselDrawing, type Axis } from '../../ui/vessel';
+import { Reach } from './Reach';
 import { liquorOf, tint, type BarBrew, type Saying } from './brews';
 
 export type Shown = { readonly brew: BarBrew; readonly phase: Phase; readonly saying: Saying };
@@ -44,12 +45,13 @@ export function Field({ shown: { brew, phase, saying }, axis, scale, now, narrow
 }
 
 /** Under the shelf: plate, the next step in words, detail, the button. */
-export function Under({ shown: { brew, saying }, acts }: { shown: Shown; acts: ColumnActs }) {
+export function Under({ shown: { brew, saying }, acts, now }: { shown: Shown; acts: ColumnActs; now: EpochMs }) {
   const look = saying.name === 'late' ? 'late' : saying.name === 'window' || saying.name === 'past' || saying.name === 'warming' ? 'go' : '';
   return (
     <div className={`under ${saying.name}`} data-brew={brew.tea.name}>
       <Plate saying={saying} />
       <p className="step">{saying.step}</p>
+      {brew.state.kind === 'steeping' && <Reach brew={brew} now={now} />}
       <p className="detail">{saying.detail}</p>
       <div className="act">
         <button type="button" className={`btn ${look}`} onClick={oneTap(() => acts.next(brew))}>{saying.act}<span className="visually-hidden">: {brew.tea.name}</span></button>

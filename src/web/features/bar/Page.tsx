@@ -96,7 +96,7 @@ function Shelves({ shown, layout, now, acts, again }: { shown: Shown[]; layout: 
             : <div key={c} className="free" style={{ height: layout.axis.height }}>{free === r * layout.columns + c && c > 0 ? again : null}</div>))}
           <div className="pull" style={{ top: layout.axis.pull, right: 'auto', width: row.reduce((n, s, c) => (s ? c + 1 : n), 0) * layout.columnPx }} />
           <div />
-          {row.map((s, c) => (s ? <Under key={s.brew.id} shown={s} acts={acts} /> : <div key={c} />))}
+          {row.map((s, c) => (s ? <Under key={s.brew.id} shown={s} acts={acts} now={now} /> : <div key={c} />))}
         </div>
       ))}
     </div>

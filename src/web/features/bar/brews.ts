@@ -1,10 +1,11 @@
 import { advance, phaseAt, type Phase } from '#core/timing';
-import { diluted, liquorAt, tint, type Liquor } from '#core/colour';
+import { colourOfBrew, diluted, tint, type Liquor } from '#core/colour';
+import { brewOf } from '#contracts/plan';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { Waiting } from '../../app/outbox';
 import { epochMs, minutesText, seconds, type EpochMs, type Seconds } from '#core/units';
-import { methodFor, type Recipe } from '#core/recipes';
+import { houseBrew, methodFor, type Recipe } from '#core/recipes';
 
 /** A brew on the bar; `unsaved` while something of it waits to be sent. */
 export type BarBrew = Brew & { readonly unsaved: boolean };
@@ -37,18 +38,21 @@ export function barOf(kept: readonly Brew[], waiting: readonly Waiting[]): BarBr
 
 export const phaseOf = (brew: Brew, now: EpochMs): Phase => phaseAt(brew.state, brew.plan.recipe.window, now);
 
+/** The liquor of a recipe so many seconds on, where no vessel is meant. */
+export const liquorAfter = (style: Brew['tea']['style'], recipe: Recipe, s: Seconds): Liquor => colourOfBrew(houseBrew(style, recipe), seconds(Math.max(0, s)));
 /** The house cup of a recipe: the colour that is right. */
-export const houseCup = (style: Brew['tea']['style'], recipe: Recipe): Liquor =>
-  liquorAt(style, { time: recipe.window.best, temperature: recipe.temperature, leafRatio: 1 });
-/** The liquor so many seconds into a brew of the house recipe; leaf as its recipe has it. */
-export const liquorAfter = (style: Brew['tea']['style'], recipe: Recipe, s: Seconds): Liquor =>
-  liquorAt(style, { time: seconds(Math.max(0, s)), temperature: recipe.temperature, leafRatio: 1 });
-/** The liquor of a brew now; null before the water is on. */
-export function liquorOf(brew: Brew, now: EpochMs): Liquor | null {
-  const { state } = brew;
+export const houseCup = (style: Brew['tea']['style'], recipe: Recipe): Liquor => liquorAfter(style, recipe, recipe.window.best);
+/** Seconds on the leaf until now, or until it was pulled; null before the water is on. */
+export function steepedBy({ state }: Brew, now: EpochMs): Seconds | null {
   if (state.kind === 'warming' || state.kind === 'abandoned') return null;
-  const until = state.kind === 'steeping' ? now : state.pulled;
-  return liquorAfter(brew.tea.style, brew.plan.recipe, seconds((until - state.waterOn) / 1000));
+  return seconds(Math.max(0, ((state.kind === 'steeping' ? now : state.pulled) - state.waterOn) / 1000));
+}
+/** The liquor of a brew now, in its own vessel and heat; null before the water is on. Anew once a second. */
+export function liquorOf(brew: Brew, now: EpochMs): Liquor | null {
+  const s = steepedBy(brew, now);
+  if (s === null) return null;
+  const whole = seconds(brew.state.kind === 'steeping' ? Math.floor(s) : s);
+  return colourOfBrew(brewOf(brew.plan, brew.tea.style, whole), whole);
 }
 export const swatchOf = (style: Brew['tea']['style'], recipe: Recipe, strength: number): Liquor => diluted(houseCup(style, recipe), strength);
 export { tint };

@@ -31,7 +31,7 @@ export function VersionForm({ tea, house, notes, newest, onDone }: { tea: Tea; h
     if (v.reason.trim() === '') form.setError('reason', { message: 'Say why: the next lead reads it.' });
     if (!recipe || v.reason.trim() === '') return;
     try {
-      const made = await add({ id: tea.id, body: { id, basedOn, recipe, reason: v.reason, settles: [...settled] } }).unwrap();
+      const made = await add({ id: tea.id, body: { id, basedOn, as: 'house', recipe, reason: v.reason, settles: [...settled] } }).unwrap();
       dispatch(toastShown({ text: `${tea.name}: version ${made.number} is the house recipe.` }));
       onDone();
     } catch {

@@ -1,14 +1,18 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { ALL_RIGHT, COLOUR_STEPS, isRight, propose, verdictWords, type Attribute, type Mark, type Verdict } from '#core/correction';
-import { diluted } from '#core/colour';
-import { grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres } from '#core/units';
+import { brewOf } from '#contracts/plan';
+import { ALL_RIGHT, COLOUR_STEPS, isRight, propose, verdictWords, type Attribute, type Mark, type Proposal, type Verdict } from '#core/correction';
+import { diluted, type ColouredBrew } from '#core/colour';
+import { brewCup } from '#core/cup';
+import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
+import { grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres, type Seconds } from '#core/units';
 import { now } from '../../app/clock';
 import { useUnits } from '../../app/session';
 import { useAppDispatch } from '../../app/store';
 import { toastShown } from '../../app/toasts';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
+import { STANDING } from '../../ui/standing';
 import { LevelMark, VesselDrawing } from '../../ui/vessel';
 import { liquorOf, RunningStrip, useBar, useHands, type BarBrew } from '../bar';
 import { ColourCups, TasteBoard } from './Marks';
@@ -34,11 +38,15 @@ function Judge({ brew }: { brew: BarBrew }) {
   const units = useUnits();
   const { plan, state } = brew;
   const steeped = state.kind === 'pulled' ? secondsBetween(state.waterOn, state.pulled) : secondsBetween(now(), now());
-  const proposal = propose({ verdict, recipe: plan.recipe, style: brew.tea.style, steeped, warmed: plan.warmed, crowding: plan.crowding, liquor: plan.liquor });
+  const brewed = useMemo(() => brewOf(plan, brew.tea.style, steeped), [plan, brew.tea.style, steeped]);
+  const proposing = (v: Verdict) => propose({ verdict: v, recipe: plan.recipe, style: brew.tea.style, brew: brewed, warmed: plan.warmed, crowding: plan.crowding });
+  // A few milliseconds of model: once a verdict, not once a draw.
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the brew does not change under the judge
+  const proposal = useMemo(() => proposing(verdict), [verdict, brewed]);
   const right = isRight(verdict);
   const mark = (what: Attribute | 'colour', m: Mark) => setVerdict((v) => ({ ...v, [what]: m }));
   const keep = (v: Verdict, accepted: boolean) => {
-    const p = v === verdict ? proposal : propose({ verdict: v, recipe: plan.recipe, style: brew.tea.style, steeped, warmed: plan.warmed, crowding: plan.crowding, liquor: plan.liquor });
+    const p = v === verdict ? proposal : proposing(v);
     send(brew, { kind: 'judge', verdict: v, proposal: p, accepted, remark });
     dispatch(toastShown({ text: isRight(v) ? `${brew.tea.name}: right. Kept.` : `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}` }));
     navigate('/');
@@ -65,8 +73,10 @@ function Judge({ brew }: { brew: BarBrew }) {
         <h2>Next brew</h2>
         <div className="change" data-testid="change">{proposal.headline}</div>
         <p className="text-[19px] font-semibold">{proposal.change}</p>
-        {proposal.reason && <p className="mt-2">{proposal.reason}</p>}
-        {!right && <><Marks verdict={verdict} /><p className="small">Rule of the trade, not a prediction. Change one thing, brew again, compare like for like.</p></>}
+        {proposal.reason && <p className="mt-1">{proposal.reason}{proposal.partly ? ' This answers only part of it.' : ''}</p>}
+        {right && <Expect brewed={brewed} best={plan.recipe.window.best} />}
+        {!right && <Marks verdict={verdict} proposal={proposal} />}
+        {!right && <p className="small">{proposal.expected ? `Solid: this cup. Outlined: what the change should give. ${STANDING}. ` : 'Rule of the trade, not a prediction. '}{proposal.second ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).` : ''}</p>}
         {!right && (
           <div className="foot" style={{ marginTop: 0 }}>
             <button type="button" className="btn go" onClick={() => keep(verdict, true)}>Keep, tell the lead</button>
@@ -80,15 +90,38 @@ function Judge({ brew }: { brew: BarBrew }) {
   );
 }
 
-/** What was found, as blocks on and under the line that means right. */
-function Marks({ verdict }: { verdict: Verdict }) {
-  const all = [['Colour', verdict.colour], ['Strength', verdict.strength], ['Bitter', verdict.bitterness], ['Drying', verdict.astringency], ['Sweet', verdict.sweetness], ['Aroma', verdict.aroma]] as const;
+/** What this pull should have made of the cup, before it is tasted. */
+function Expect({ brewed, best }: { brewed: ColouredBrew; best: Seconds }) {
+  const [now, house] = useMemo(() => [brewCup(brewed).taste, brewCup({ ...brewed, time: best }).taste], [brewed, best]);
+  const off = differenceWords(now, house);
   return (
-    <svg width="392" height="108" viewBox="0 0 392 108" role="img" aria-label={`Found: ${verdictWords(verdict)}`} style={{ maxWidth: '100%', height: 'auto', marginTop: 8 }}>
+    <div className="mt-3" data-testid="expect">
+      <h2>To expect</h2>
+      <p className="text-[19px] font-semibold">{off.length ? cap(`${off.join(', ')} than its house cup.`) : 'As the house cup.'}</p>
+      <p>{cap(cupWords(now))}. <span className="small">{STANDING}.</span></p>
+    </div>
+  );
+}
+const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** One mark as drawn, px, and how far a block may go. */
+const MARK_PX = 19;
+const MOST = 2.3;
+/** What was found, solid, and what the change should give, outlined, on and under the line that means right. */
+function Marks({ verdict, proposal }: { verdict: Verdict; proposal: Proposal }) {
+  const { expected } = proposal;
+  const all = [['Colour', 'colour'], ['Strength', 'strength'], ['Bitter', 'bitterness'], ['Drying', 'astringency'], ['Sweet', 'sweetness'], ['Aroma', 'aroma']] as const;
+  const block = (x: number, m: number, solid: boolean) => {
+    const h = Math.min(MOST, Math.abs(m)) * MARK_PX;
+    return h < 2.5 ? <LevelMark x={x + 9} y={45} size={10} className={solid ? '' : 'hope'} />
+      : <rect x={x} y={m > 0 ? 46 - h : 46} width="18" height={h} fill={solid ? 'var(--ink)' : 'none'} stroke={solid ? 'none' : 'var(--accent)'} strokeWidth="2.5" />;
+  };
+  return (
+    <svg width="392" height="112" viewBox="0 0 392 112" role="img" aria-label={`Found: ${verdictWords(verdict)}${expected ? `. Expected after the change: ${all.filter(([, k]) => Math.abs(expected.then[k] - expected.now[k]) >= JUST_NOTICEABLE / 2).map(([name, k]) => `${name.toLowerCase()} ${expected.then[k] > expected.now[k] ? 'more' : 'less'}`).join(', ') || 'no change'}` : ''}`} style={{ maxWidth: '100%', height: 'auto', marginTop: 4 }}>
       <path d="M0 46H392" stroke="var(--ink)" strokeWidth="1.5" />
-      {all.map(([name, m], i) => {
+      {all.map(([name, k], i) => {
         const x = 8 + i * 65;
-        return <g key={name}>{m === 0 ? <LevelMark x={x + 22} y={45} size={11} /> : <rect x={x + 12} y={m > 0 ? 46 - m * 20 : 46} width="20" height={Math.abs(m) * 20} fill="var(--ink)" />}<text x={x + 22} y="104" fontSize="14" textAnchor="middle" fill="var(--ink)">{name}</text></g>;
+        return <g key={name}>{block(x + 2, verdict[k], true)}{expected && block(x + 25, verdict[k] + (expected.then[k] - expected.now[k]) / MARK, false)}<text x={x + 22} y="108" fontSize="14" textAnchor="middle" fill="var(--ink)">{name}</text></g>;
       })}
     </svg>
   );

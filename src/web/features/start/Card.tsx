@@ -2,18 +2,19 @@ import { useState } from 'react';
 import { askedOf, cardFaultWords } from '#contracts/plan';
 import type { Tea, Version } from '#contracts/book';
 import type { Vessel } from '#contracts/shelf';
-import { methodFor, workingOf, type Card, type CardFault } from '#core/recipes';
+import { brewingOf, methodFor, workingOf, type Card, type CardFault } from '#core/recipes';
 import { celsius, degrees, minutesText, numberText, SPOONS, temperatureText, volumeParts, volumeText, type Millilitres } from '#core/units';
 import { useSession, useUnits } from '../../app/session';
 import { Sheet } from '../../ui/Dialog';
+import { CupForecast } from '../../ui/Forecast';
 import { Note } from '../../ui/Note';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { houseCup, liquorAfter } from '../bar';
 
-type Props = { tea: Tea; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void };
+type Props = { tea: Tea; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void; onTrial: (trial: boolean) => void };
 
 /** The card worked out for this pour, and the act at its foot. */
-export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, onWarmed, onStart }: Props) {
+export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, onWarmed, onStart, onTrial }: Props) {
   const units = useUnits();
   const { site } = useSession();
   const [open, setOpen] = useState(false);
@@ -24,7 +25,8 @@ export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, 
     <section className="paper" aria-label="The card">
       <div className="card-title">
         <Cup liquor={houseCup(tea.style, recipe)} size={56} />
-        <div><div className="tea">{tea.name}</div><p className="small">{[tea.lot, tea.words, `house recipe, version ${version.number}`].filter(Boolean).join(' · ')}</p></div>
+        <div><div className="tea">{tea.name}</div><p className="small">{[tea.lot, tea.words, version.state === 'trial' ? `on trial, version ${version.number}` : `house recipe, version ${version.number}`].filter(Boolean).join(' · ')}
+          {tea.trial && <button type="button" className="btn quiet slim" onClick={() => onTrial(version.state !== 'trial')}>{version.state === 'trial' ? 'Back to the house recipe' : `Try version ${tea.trial.number}`}</button>}</p></div>
       </div>
       {good ? (
         <dl className="spec">
@@ -34,18 +36,21 @@ export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, 
           <dd className="full">
             <SteepRule window={recipe.window} width={420} liquorAfter={(s) => liquorAfter(tea.style, recipe, s)} />
             <p>{handlingWords(recipe.lid, vessel, recipe.later)}</p>
+            <CupForecast brew={brewingOf({ style: tea.style, recipe, vessel, leaf: card.leaf, water, onLeaf: card.onLeaf, time: recipe.window.best, ambient: site.ambient })} />
           </dd>
         </dl>
       ) : <div className="mt-4"><Note bad><b>This pour cannot be brewed.</b> {cardFaultWords(card)}</Note></div>}
       {good && <Cautions card={card} tea={tea} vessel={vessel} />}
+      <div className="flex items-center gap-3 justify-between">
       {recipe.warm || warmed ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Vessel warmed first</label>
-        : good && card.prewarmNeeded ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Warm the vessel: cold, it cannot reach the heat</label> : null}
+        : good && card.prewarmNeeded ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Warm the vessel: cold, it cannot reach the heat</label> : <span />}
+      <button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOpen(true)}>How this was worked out</button>
+      </div>
       {why && good && <p className="font-semibold text-warn" role="alert">{why}</p>}
       <div className="foot">
         {warmed && <button type="button" className="btn go" disabled={why !== null} onClick={() => onStart(true)}>Warm the {vessel.kind === 'pot' ? 'pot' : 'vessel'} <kbd>Space</kbd></button>}
         <button type="button" className={`btn ${warmed ? '' : 'go'}`} disabled={why !== null} onClick={() => onStart(false)}>Water on: start <kbd>Enter</kbd></button>
       </div>
-      <div className="flex justify-between"><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOpen(true)}>How this was worked out</button></div>
       <Sheet title={`${tea.name} in the ${vessel.name}`} open={open} onClose={() => setOpen(false)}>
         {good && <div className="working">{workingOf(askedOf({ tea, version, vessel, site, water, warmed }), card).map((l) => <p key={l.of}><b>{l.of}</b> {l.text}.</p>)}<p className="small">Leaf is rounded to 0.1 g, as a scale shows it. Heat: standard physics; wall and pour loss from memory unless measured here.</p></div>}
       </Sheet>

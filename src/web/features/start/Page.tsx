@@ -21,8 +21,7 @@ export function StartPage() {
   const { site, role } = useSession();
   const hands = useHands();
   const navigate = useNavigate();
-  const { tea, vessel, water, teas, vessels, busy, brews, recent } = choice;
-  const version = tea?.house ?? null;
+  const { tea, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
   const [finding, setFinding] = useState(false);
   const [letters, setLetters] = useState('');
@@ -85,7 +84,7 @@ export function StartPage() {
         ))}</div>
         <VesselShelves choice={choice} recipe={version.recipe} leaf={card.kind === 'card' ? card.leaf : null} />
       </section>
-      <PourCard tea={tea} version={version} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} />
+      <PourCard tea={tea} version={version} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} onTrial={choice.setOnTrial} />
     </main>
   );
 }

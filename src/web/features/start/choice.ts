@@ -19,6 +19,7 @@ export function useChoice() {
   const shelf = useVesselsQuery();
   const { brews, recent } = useBar();
   const [teaId, setTeaId] = useState<string | null>(params.get('tea'));
+  const [onTrial, setOnTrial] = useState(params.get('trial') !== null);
   const [vesselId, setVesselId] = useState<string | null>(params.get('vessel'));
   const [water, setWater] = useState<Millilitres | null>(Number(params.get('water')) > 0 ? millilitres(Number(params.get('water'))) : null);
 
@@ -30,10 +31,12 @@ export function useChoice() {
   const free = vessels.filter((v) => !busy.has(v.id));
   const vessel = vessels.find((v) => v.id === vesselId) ?? free.find((v) => v.id === lastVessel) ?? (tea ? free.find((v) => suits(tea, v)) : undefined) ?? free[0] ?? vessels[0] ?? null;
   return {
+    version: (onTrial ? tea?.trial : null) ?? tea?.house ?? null, setOnTrial,
     loading: book.isLoading || shelf.isLoading, teas, vessels, busy, brews, tea, vessel, recent,
     water: water ?? vessel?.mark ?? millilitres(0), atMark: water === null || water === vessel?.mark,
     pickTea: (t: Tea) => {
       setTeaId(t.id);
+      setOnTrial(false);
       const known = recent.find((r) => r.teaId === t.id)?.vesselId;
       if (!vesselId && known) setWater(null);
     },

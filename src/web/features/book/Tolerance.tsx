@@ -1,0 +1,79 @@
+import { useEffect, useState } from 'react';
+import type { Tea, Version } from '#contracts/book';
+import { houseBrew } from '#core/recipes';
+import { USUAL, type Errors, type ErrorSource, type Study } from '#core/tolerance';
+import { STANDING } from '../../ui/standing';
+import { LevelMark } from '../../ui/vessel';
+import { studyTolerance } from '../../workers/tolerance';
+
+const SEED = 20_260_601;
+const COMMON = { temperature: USUAL.kettle, time: USUAL.attention };
+const WAYS: readonly (readonly [name: string, errors: Errors])[] = [['with a level spoon', { leaf: USUAL.spoon, ...COMMON }], ['with a 0.1 g scale', { leaf: USUAL.scale, ...COMMON }]];
+/** What to mend, by the error that spreads the cups most. */
+const MEND: Readonly<Record<ErrorSource, string>> = { leaf: 'weigh the leaf', temperature: 'mind the heat', time: 'mind the clock' };
+
+type Shown = { studies: (Study | null)[]; share: number };
+
+/** "Is a spoon good enough for this tea?": how much its cups differ with the errors of a bar. */
+export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
+  const [shown, setShown] = useState<Shown>({ studies: [], share: 0 });
+  const [slow, setSlow] = useState(false);
+  const { recipe } = version;
+  useEffect(() => {
+    let over = false;
+    const brew = houseBrew(tea.style, recipe);
+    setShown({ studies: [], share: 0 });
+    setSlow(false);
+    const timer = setTimeout(() => setSlow(true), 300);
+    const runs = WAYS.map(([, errors], i) => studyTolerance(brew, errors, SEED, (share) => { if (!over) setShown((s) => ({ ...s, share: (i + share) / WAYS.length })); }));
+    Promise.all(runs.map((r) => r.result)).then((studies) => { if (!over) setShown({ studies, share: 1 }); }, () => undefined);
+    return () => {
+      over = true;
+      clearTimeout(timer);
+      runs.forEach((r) => r.stop());
+    };
+  }, [tea.style, recipe]);
+  const [spoon, scale] = shown.studies;
+  return (
+    <div className="mt-4" data-testid="tolerance">
+      <h2>Is a spoon good enough?<small>cups of this recipe with the usual errors of a bar: heat ±5 °C, time ±15 s</small></h2>
+      {!spoon || !scale ? <p className="small">{slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : ' '}</p> : (
+        <>
+          <p className="text-[17px] font-semibold">{verdictOf(spoon, scale)}</p>
+          <div className="spreads">{WAYS.map(([name], i) => <SpreadRow key={name} name={name} study={(i ? scale : spoon)} />)}</div>
+          <p className="small">Bracket: two cups in three. {STANDING}; spoon ±20 %, scale ±0.1 g. Half a step of strength is just noticed.</p>
+        </>
+      )}
+    </div>
+  );
+}
+
+const inTen = (share: number) => Math.round(share * 10);
+function verdictOf(spoon: Study, scale: Study): string {
+  const [a, b] = [inTen(spoon.noticeable), inTen(scale.noticeable)];
+  if (a <= 1) return `A spoon will do: about ${a === 0 ? 'no' : 'one'} cup in ten is off by what one notices.`;
+  if (a - b >= 1) return `Weigh it: by spoon about ${a} cups in 10 are noticeably off, weighed about ${b === 0 ? 'none' : b}. Then ${MEND[scale.mendFirst.strength]}.`;
+  return `About ${a} cups in 10 are noticeably off, by spoon or scale: first ${MEND[spoon.mendFirst.strength]}.`;
+}
+
+const WIDTH = 300;
+function SpreadRow({ name, study }: { name: string; study: Study }) {
+  const x = (v: number) => 2 + (v / 10) * (WIDTH - 4);
+  const line = (of: 'strength' | 'bitterness') => {
+    const { mean, sd } = study[of];
+    return (
+      <svg width={WIDTH} height="26" viewBox={`0 0 ${WIDTH} 26`} role="img" aria-label={`${of} ${mean.toFixed(1)} of 10, give or take ${sd.toFixed(2)}`}>
+        <path d={`M0 16H${WIDTH}`} stroke="var(--line-2)" strokeWidth="1.5" />
+        <path d={`M${x(mean - sd)} 15v-6H${x(mean + sd)}v6`} fill="none" stroke="var(--accent)" strokeWidth="2.5" />
+        <LevelMark x={x(mean)} y={15.5} size={10} />
+      </svg>
+    );
+  };
+  return (
+    <>
+      <b>{name}</b>
+      <div>{line('strength')}<span className="small">strength ±{study.strength.sd.toFixed(2)}, {MEND[study.mendFirst.strength]} first</span></div>
+      <div>{line('bitterness')}<span className="small">bitterness ±{study.bitterness.sd.toFixed(2)}</span></div>
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import type { Agitation } from '#core/extraction';
+import type { ColouredBrew } from '#core/colour';
+import { afterPour, boilingAt, firstContact, POUR_LOSS, WARMED_WALL } from '#core/heat';
+import { brewingOf, type Recipe } from '#core/recipes';
+import { leafFor } from '#core/scaling';
+import { styleOf, type StyleId } from '#core/styles';
+import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, type Celsius } from '#core/units';
+import type { InfuserKind } from '#core/vessels';
+import type { Vessel } from '#contracts/shelf';
+import type { Site } from '#contracts/house';
+
+/** Everything that can be tried on a cup. */
+export type Trying = {
+  readonly vessel: Vessel; readonly leaf: number; readonly temperature: number; readonly time: number; readonly water: number;
+  readonly infuser: InfuserKind; readonly agitation: Agitation; readonly altitudeM: number;
+};
+
+/** The house recipe in a vessel: where trying starts, and goes back to. */
+export function houseIn(recipe: Recipe, vessel: Vessel, site: Site): Trying {
+  const { scaling } = recipe;
+  const leaf = leafFor(vessel.mark, recipe.dose, scaling.school === 'match' ? { school: 'linear' } : scaling);
+  return { vessel, leaf: Math.round(leaf * 10) / 10, temperature: recipe.temperature, time: recipe.window.best, water: vessel.mark, infuser: vessel.infuser, agitation: 'still', altitudeM: site.altitudeM };
+}
+
+/** The most that boiling water comes to on the leaf here, vessel warmed. */
+export function hottestOnLeaf(t: Trying, site: Site): Celsius {
+  const boiling = t.altitudeM === site.altitudeM && site.measuredBoiling !== null ? site.measuredBoiling : boilingAt(metres(t.altitudeM));
+  return firstContact({
+    water: grams(t.water), waterAt: afterPour(boiling, site.ambient, site.pourLoss ?? POUR_LOSS), material: t.vessel.material, capacity: t.vessel.brim, wallAt: WARMED_WALL, leaf: grams(t.leaf), leafAt: site.ambient,
+  });
+}
+
+/** The cup as the models need it; heat that cannot be reached there is what can. */
+export function brewTried(style: StyleId, recipe: Recipe, t: Trying, site: Site): ColouredBrew {
+  const sameInfuser = t.infuser === t.vessel.infuser;
+  return {
+    ...brewingOf({
+      style, recipe, vessel: { ...t.vessel, infuser: t.infuser, basket: sameInfuser ? t.vessel.basket : null }, leaf: grams(t.leaf), water: millilitres(t.water),
+      onLeaf: celsius(Math.min(t.temperature, hottestOnLeaf(t, site))), time: seconds(t.time), ambient: site.ambient,
+    }),
+    agitation: t.agitation,
+  };
+}
+
+/** What differs between two tries, in words. */
+export function differs(a: Trying, b: Trying): string[] {
+  const list: [boolean, string][] = [
+    [Math.abs(a.leaf / a.water - b.leaf / b.water) > 0.0001, 'leaf'], [a.temperature !== b.temperature, 'heat'], [a.time !== b.time, 'time'], [a.vessel.id !== b.vessel.id, 'vessel'],
+    [a.infuser !== b.infuser && a.vessel.id === b.vessel.id, 'infuser'], [a.agitation !== b.agitation, 'stirring'], [a.altitudeM !== b.altitudeM, 'altitude'],
+  ];
+  return list.filter(([is]) => is).map(([, word]) => word);
+}
+
+/** A recipe of what was tried: dose, heat and window moved with the time; the rest as the house has it. */
+export function recipeTried(recipe: Recipe, t: Trying): Recipe {
+  const by = t.time / recipe.window.best;
+  const five = (s: number) => seconds(Math.max(5, Math.round(s / 5) * 5));
+  return {
+    ...recipe, dose: gramsPer100Ml(Number(((100 * t.leaf) / t.water).toFixed(3))), temperature: celsius(t.temperature), scaling: { school: 'linear' },
+    window: { earliest: five(Math.min(t.time, recipe.window.earliest * by)), best: seconds(t.time), latest: five(Math.max(t.time, recipe.window.latest * by)) },
+  };
+}
+
+/** The ranges of the three rules, from the style's working range with room around it. */
+export function rangesOf(style: StyleId, water: number) {
+  const { range } = styleOf(style);
+  const round = (step: number, x: number) => Math.round(x / step) * step;
+  return {
+    leaf: [Math.max(0.3, round(0.5, (range.dose[0] * 0.5 * water) / 100)), round(0.5, (range.dose[1] * 1.4 * water) / 100)] as const,
+    temperature: [Math.max(40, round(10, range.temperature[0] - 16)), 100] as const,
+    time: [0, round(60, range.seconds[1] * 1.4)] as const,
+  };
+}
