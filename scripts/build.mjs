@@ -1,6 +1,7 @@
 // Builds the page (Vite) and the server (one file; native modules stay outside).
 import { build as bundle } from 'esbuild';
 import { build } from 'vite';
+import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
 
 await build({ logLevel: 'warn' });
 await bundle({
@@ -8,3 +9,6 @@ await bundle({
   external: ['@node-rs/argon2'],
   banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
 });
+
+const { bytes } = barRoute('dist/web');
+if (bytes > BAR_ROUTE_BYTES) throw new Error(`The Bar's route loads ${Math.round(bytes / 1000)} kB gzip, over ${BAR_ROUTE_BYTES / 1000} kB: load what it does not need at once later.`);

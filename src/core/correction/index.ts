@@ -1,7 +1,8 @@
 export { ALL_RIGHT, ATTRIBUTE_NAMES, ATTRIBUTES, COLOUR_STEPS, isRight, MARKS, verdictWords, type Attribute, type Mark, type Verdict } from './marks';
-export { CORRECTION_TABLE, LEVER_REASONS, LEVERS, type CorrectionRow, type Lever, type Rescue } from './table';
+export { CORRECTION_TABLE, LEVER_REASONS, type CorrectionRow, type Rescue } from './table';
 export { EFFORT, MODEL_LEVERS, turned, valueOf, type ModelLever, type RecipePoint, type Turns } from './levers';
 export { JUDGED, predict, searchCorrection, type Answer, type Indices, type JudgedIndex, type Marks, type Question, type Search } from './search';
 export { blendShare, rescueOf, returnLeaf, waterPerExtract, waterToAdd, type CupInHand } from './rescue';
-export { PROPOSED_LEVERS, propose, type Judged, type Proposal, type ProposedLever } from './propose';
+export { LEVERS, PROPOSED_LEVERS, type Lever, type ProposedLever } from './names';
+export { propose, type Judged, type Proposal } from './propose';
 export { type Turn } from './words';

@@ -1,5 +1,6 @@
 import { isRight, type Attribute, type Mark, type Verdict } from './marks';
-import { LEVER_REASONS, LEVERS, CORRECTION_TABLE, meets, type Circumstance, type CorrectionRow } from './table';
+import type { ProposedLever } from './names';
+import { LEVER_REASONS, CORRECTION_TABLE, meets, type Circumstance, type CorrectionRow } from './table';
 import { NO_RESCUE, rescueOf, type CupInHand } from './rescue';
 import { JUDGED, predict, searchCorrection, type Answer, type Indices, type Marks } from './search';
 import { asTheBarCan, changeOf, headlineOf, restOf, turnsBetween, type Turn } from './words';
@@ -19,8 +20,6 @@ export type Judged = {
   /** Opened leaf against its basket; null when free. */
   readonly crowding: number | null;
 };
-export const PROPOSED_LEVERS = [...LEVERS, 'two', 'followRecipe', 'keep', 'none'] as const;
-export type ProposedLever = (typeof PROPOSED_LEVERS)[number];
 /** One correction for the next brew, with what the model expects of it. */
 export type Proposal = {
   readonly rowId: string;

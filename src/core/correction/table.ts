@@ -1,8 +1,6 @@
 import type { Attribute } from './marks';
+import type { Lever } from './names';
 
-/** What a lever does. One thing is changed at a time. */
-export const LEVERS = ['leafMore', 'leafLess', 'cooler', 'hotter', 'shorter', 'longer', 'warmVessel', 'roomier', 'stiller', 'waterAfter', 'checkLot'] as const;
-export type Lever = (typeof LEVERS)[number];
 /** What can be done with the cup in hand. */
 export type Rescue = 'returnLeaf' | 'hotWater' | 'split' | 'none';
 

@@ -1,5 +1,5 @@
 import { MODEL_LEVERS, turned, valueOf, type ModelLever, type Turns } from './levers';
-import type { Lever } from './table';
+import type { Lever } from './names';
 import type { Brewing } from '#core/cup';
 import type { StyleId } from '#core/styles';
 import { celsius, grams, minutesText, numberText, seconds } from '#core/units';

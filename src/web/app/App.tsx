@@ -1,12 +1,15 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { RouterProvider } from 'react-router/dom';
 import type { House } from '#contracts/house';
-import { FirstHousePage, SignInPage } from '../features/signin';
 import { Loading, Note } from '../ui/Note';
 import { failureOf } from './api';
 import { useHouseQuery } from './records';
 import { router } from './router';
 import { SessionProvider } from './session';
+
+// Those who are signed in need neither.
+const FirstHousePage = lazy(() => import('../features/signin').then((m) => ({ default: m.FirstHousePage })));
+const SignInPage = lazy(() => import('../features/signin').then((m) => ({ default: m.SignInPage })));
 
 /** Asks the house who is here; then the first page, the names, or the places. */
 export function App() {
@@ -16,8 +19,7 @@ export function App() {
   // A server that is gone for a while takes nobody off the bar.
   const house = data ?? last;
   if (house?.session) return <SessionProvider session={house.session}><RouterProvider router={router} /></SessionProvider>;
-  if (house?.state === 'empty') return <FirstHousePage />;
-  if (house) return <SignInPage house={house} />;
+  if (house) return <Suspense fallback={null}>{house.state === 'empty' ? <FirstHousePage /> : <SignInPage house={house} />}</Suspense>;
   if (isLoading) return <Loading what="the house" />;
   return (
     <div className="p-8 max-w-[640px]">

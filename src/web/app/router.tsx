@@ -1,9 +1,9 @@
 import { lazy } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { BarPage } from '../features/bar';
-import { StartPage } from '../features/start';
 import { Shell } from './Shell';
 
+const StartPage = lazy(() => import('../features/start').then((m) => ({ default: m.StartPage })));
 const JudgePage = lazy(() => import('../features/judge').then((m) => ({ default: m.JudgePage })));
 const BookPage = lazy(() => import('../features/book').then((m) => ({ default: m.BookPage })));
 const WhatIfPage = lazy(() => import('../features/whatif').then((m) => ({ default: m.WhatIfPage })));

@@ -1,15 +1,7 @@
-import { Dialog as Radix } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { lazy, Suspense } from 'react';
+import type { SheetProps } from './DialogSheet';
 
-/** A sheet over the page: paper, a thick upper edge, its own title. */
-export const Sheet = ({ title, open, onClose, children }: { title: string; open: boolean; onClose: () => void; children: ReactNode }) => (
-  <Radix.Root open={open} onOpenChange={(o) => !o && onClose()}>
-    <Radix.Portal>
-      <Radix.Overlay className="dialog-veil" />
-      <Radix.Content className="dialog" aria-describedby={undefined}>
-        <Radix.Title asChild><h2>{title}</h2></Radix.Title>
-        {children}
-      </Radix.Content>
-    </Radix.Portal>
-  </Radix.Root>
-);
+const DialogSheet = lazy(() => import('./DialogSheet').then((m) => ({ default: m.DialogSheet })));
+
+/** A sheet over the page, loaded when first opened (or in a quiet moment: app/ahead.ts). */
+export const Sheet = (props: SheetProps) => (props.open ? <Suspense fallback={null}><DialogSheet {...props} /></Suspense> : null);

@@ -1,14 +1,16 @@
 import { MoreHorizontal } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import { lazy, Suspense } from 'react';
 import { grams, type EpochMs } from '#core/units';
 import type { Phase } from '#core/timing';
 import { oneTap } from '../../ui/keys';
 import { Tube, VesselDrawing, type Axis } from '../../ui/vessel';
+import type { ColumnActs } from './acts';
 import { Reach } from './Reach';
 import { liquorOf, tint, type BarBrew, type Saying } from './brews';
 
+const MoreMenu = lazy(() => import('./MoreMenu').then((m) => ({ default: m.MoreMenu })));
+
 export type Shown = { readonly brew: BarBrew; readonly phase: Phase; readonly saying: Saying };
-export type ColumnActs = { next: (b: BarBrew) => void; undo: (b: BarBrew) => void; giveUp: (b: BarBrew) => void; working: (b: BarBrew) => void };
 const TOO_LONG = 5;
 
 /** A brew's own plate: the word over it, the time. Read at two metres. */
@@ -55,16 +57,7 @@ export function Under({ shown: { brew, saying }, acts, now }: { shown: Shown; ac
       <p className="detail">{saying.detail}</p>
       <div className="act">
         <button type="button" className={`btn ${look}`} onClick={oneTap(() => acts.next(brew))}>{saying.act}<span className="visually-hidden">: {brew.tea.name}</span></button>
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger className="btn more" aria-label={`More for ${brew.tea.name}`}><MoreHorizontal size={20} strokeWidth={2} /></DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content className="pop" sideOffset={6} align="end">
-              <DropdownMenu.Item onSelect={() => acts.working(brew)}>How this was worked out</DropdownMenu.Item>
-              {brew.state.kind === 'pulled' && <DropdownMenu.Item onSelect={() => acts.undo(brew)}>Not lifted: steep on</DropdownMenu.Item>}
-              <DropdownMenu.Item onSelect={() => acts.giveUp(brew)}>Give it up</DropdownMenu.Item>
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+        <Suspense fallback={<button type="button" className="btn more" aria-label={`More for ${brew.tea.name}`}><MoreHorizontal size={20} strokeWidth={2} /></button>}><MoreMenu brew={brew} acts={acts} /></Suspense>
       </div>
     </div>
   );

@@ -3,7 +3,8 @@ import { grams, type EpochMs } from '#core/units';
 import { oneTap } from '../../ui/keys';
 import { Tube, VesselDrawing } from '../../ui/vessel';
 import { liquorOf, tint } from './brews';
-import type { ColumnActs, Shown } from './Column';
+import type { ColumnActs } from './acts';
+import type { Shown } from './Column';
 import { Unsaved } from './Unsaved';
 import type { BarLayout } from './useLayout';
 
