@@ -79,6 +79,19 @@ try {
   await role('link', /Tolvane Amber/).click();
   await settle();
   await shot('book');
+  await page.getByTestId('tolerance').scrollIntoViewIfNeeded();
+  await settle(900);
+  await shot('tolerance');
+  await page.keyboard.press('i');
+  await settle(1200);
+  for (const name of ['Heat', 'Time']) {
+    await role('slider', name).focus();
+    for (let i = 0; i < (name === 'Heat' ? 6 : 18); i++) await page.keyboard.press('ArrowRight');
+  }
+  await settle();
+  await shot('what-if');
+  await page.keyboard.press('Escape');
+  await settle();
   await place('Shelf');
   await role('link', /White pot/).click();
   await settle();

@@ -102,7 +102,7 @@ const marksOf = (v: Verdict): Marks => Object.fromEntries(JUDGED.filter((k) => k
 function byModel(j: Judged): Proposal {
   const { brew, style, recipe } = j;
   const found = searchCorrection({
-    style, brew, marks: marksOf(j.verdict),
+    style, brew, marks: marksOf(j.verdict), stillAlready: (brew.agitation ?? 'still') === 'still',
     recipe: { leafGrams: (recipe.dose * brew.water) / 100, temperatureC: recipe.temperature, seconds: recipe.window.best },
   });
   const row = CORRECTION_TABLE.find((r) => fits(r, j));

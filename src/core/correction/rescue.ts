@@ -7,9 +7,11 @@ import { millilitres, seconds, type Millilitres } from '#core/units';
 export type CupInHand = { readonly kind: Rescue; readonly water: Millilitres; readonly text: string };
 export const NO_RESCUE: CupInHand = { kind: 'none', water: millilitres(0), text: '' };
 
+/** Past this share of the liquor, water makes another drink of it. */
+const MOST_WATER = 0.4;
 /**
  * Water that brings a liquor down by `marks` of strength or of bitterness: V (dose/target dose - 1). It restores
- * strength, never the bitter to sweet balance. 0 when there is nothing to bring down; at most the liquor itself.
+ * strength, never the bitter to sweet balance. 0 when there is nothing to bring down; at most two fifths of the liquor.
  */
 export function waterToAdd(brew: Brewing, cup: Cup, by: 'strength' | 'bitterness', marks: number): Millilitres {
   const now = cup.taste[by];
@@ -17,7 +19,7 @@ export function waterToAdd(brew: Brewing, cup: Cup, by: 'strength' | 'bitterness
   if (!(marks > 0) || !(now > 0)) return millilitres(0);
   const dose = by === 'strength' ? bodyOf(cup.gramsPerLitre) : bitterDoseOf(cup.gramsPerLitre, brew.character, brew.milk);
   const wanted = target > 0.05 ? doseOf(target, MAPS[by]) : dose / 2;
-  return millilitres(Math.min(cup.liquor, Math.max(0, cup.liquor * (dose / wanted - 1))));
+  return millilitres(Math.min(MOST_WATER * cup.liquor, Math.max(0, cup.liquor * (dose / wanted - 1))));
 }
 
 /** The cup if the leaf goes back for so many seconds more; the steep goes on where it was. */

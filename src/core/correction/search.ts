@@ -17,6 +17,8 @@ export type Question = {
   readonly recipe: RecipePoint;
   /** Absent: not asked. 0: asked and right. */
   readonly marks: Marks;
+  /** Nobody can stir less than not at all: a still brew's contact goes up only. */
+  readonly stillAlready?: boolean;
 };
 /** A way to turn the levers and what it is worth. Cost is J: misfit plus effort. */
 export type Answer = { readonly levers: readonly { readonly lever: ModelLever; readonly value: number }[]; readonly cost: number; readonly turns: Turns };
@@ -59,8 +61,9 @@ export function predict(b: Brewing): Indices {
   return Object.fromEntries(JUDGED.map((j) => [j, cup[PLACE[j]] as number])) as Indices;
 }
 
-type Cost = { readonly total: (turns: Turns) => number; readonly fit: (turns: Turns) => number };
-function costOf({ style, brew, recipe, marks }: Question, before: Indices): Cost {
+type Cost = { readonly reach: Reach; readonly total: (turns: Turns) => number; readonly fit: (turns: Turns) => number };
+function costOf(q: Question, before: Indices): Cost {
+  const { style, brew, recipe, marks } = q;
   const wants = JUDGED.map((j) => {
     const mark = marks[j];
     const kind = mark === undefined ? 'silent' : mark === 0 ? 'right' : 'marked';
@@ -76,6 +79,7 @@ function costOf({ style, brew, recipe, marks }: Question, before: Indices): Cost
     return sum;
   };
   return {
+    reach: reachOf(q),
     fit: (turns) => fitOf(turned(brew, style, turns)),
     total: (turns) => {
       const next = turned(brew, style, turns);
@@ -89,10 +93,10 @@ function costOf({ style, brew, recipe, marks }: Question, before: Indices): Cost
   };
 }
 
-const grid = (lever: ModelLever, points: number): number[] => {
-  const { from, to } = EFFORT[lever];
-  return Array.from({ length: points }, (_, i) => from + ((to - from) * i) / (points - 1));
-};
+/** How far each lever may be turned for one question. */
+type Reach = Readonly<Record<ModelLever, { readonly from: number; readonly to: number }>>;
+const reachOf = (q: Question): Reach => (q.stillAlready ? { ...EFFORT, contactFactor: { from: 0, to: EFFORT.contactFactor.to } } : EFFORT);
+const grid = ({ from, to }: { from: number; to: number }, points: number): number[] => Array.from({ length: points }, (_, i) => from + ((to - from) * i) / (points - 1));
 type Found = { turns: Turns; cost: number };
 
 /**
@@ -103,7 +107,7 @@ function follow(start: Found, levers: readonly ModelLever[], cost: Cost, first =
   for (let step = first; step >= last;) {
     let moved = false;
     for (const lever of levers) {
-      const { from, to } = EFFORT[lever];
+      const { from, to } = cost.reach[lever];
       const at = best.turns[lever] ?? 0;
       for (const u of [Math.min(to, at + step), Math.max(from, at - step)]) {
         if (u === at) continue;
@@ -122,13 +126,13 @@ function follow(start: Found, levers: readonly ModelLever[], cost: Cost, first =
 }
 
 function bestSingleOf(lever: ModelLever, cost: Cost): Found {
-  const found = grid(lever, SINGLE_POINTS).map((u) => ({ turns: { [lever]: u }, cost: cost.total({ [lever]: u }) }));
+  const found = grid(cost.reach[lever], SINGLE_POINTS).map((u) => ({ turns: { [lever]: u }, cost: cost.total({ [lever]: u }) }));
   return follow(least(found), [lever], cost);
 }
 function bestPairOf(cost: Cost): Found {
   const rough = MODEL_LEVERS.flatMap((a, i) => MODEL_LEVERS.slice(i + 1).map((b) => {
     let start: Found = { turns: {}, cost: Infinity };
-    for (const u of grid(a, PAIR_POINTS)) for (const v of grid(b, PAIR_POINTS)) {
+    for (const u of grid(cost.reach[a], PAIR_POINTS)) for (const v of grid(cost.reach[b], PAIR_POINTS)) {
       const turns = { [a]: u, [b]: v };
       const c = cost.total(turns);
       if (c < start.cost) start = { turns, cost: c };

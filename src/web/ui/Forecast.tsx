@@ -24,7 +24,7 @@ export function CupForecast({ brew }: { brew: Brewing }) {
         const by = plusMinus(v);
         return (
           <div key={of}>
-            <span>{name}</span> <b>{tasteWord(of, v)}</b>
+            <span>{name}:</span> <b>{tasteWord(of, v)}</b>
             <svg width={WIDTH} height="16" viewBox={`0 0 ${WIDTH} 16`} role="img" aria-label={`${name} ${v.toFixed(1)} of 10, give or take ${by}`}>
               <path d={`M0 ${LINE}H${WIDTH}`} stroke="var(--line-2)" strokeWidth="1.5" />
               <path d={`M${x(Math.max(0, v - by))} ${LINE + 3}H${x(Math.min(10, v + by))}`} stroke="var(--accent)" strokeWidth="3" />
@@ -33,7 +33,7 @@ export function CupForecast({ brew }: { brew: Brewing }) {
           </div>
         );
       })}
-      <p className="small">{cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${caffeine.join(' to ')} mg in all, rough.`} {STANDING}.</p>
+      <p className="note">{cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${caffeine.join(' to ')} mg, rough.`} {STANDING}.</p>
     </div>
   );
 }

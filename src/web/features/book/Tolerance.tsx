@@ -36,7 +36,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
   const [spoon, scale] = shown.studies;
   return (
     <div className="mt-4" data-testid="tolerance">
-      <h2>Is a spoon good enough?<small>cups of this recipe with the usual errors of a bar: heat ±5 °C, time ±15 s</small></h2>
+      <h2>Is a spoon good enough?<small>the usual errors of a bar: heat ±5 °C, time ±15 s</small></h2>
       {!spoon || !scale ? <p className="small">{slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : ' '}</p> : (
         <>
           <p className="text-[17px] font-semibold">{verdictOf(spoon, scale)}</p>

@@ -8,11 +8,11 @@ import { minutesText, seconds } from '#core/units';
 type Props = { brew: ColouredBrew; house: number; window: readonly [number, number]; end: number };
 const POINTS = 72;
 const STRIPS = 40;
-const HEIGHT = 254;
-const WIDTH = 660;
+const HEIGHT = 214;
+const WIDTH = 820;
 const TOP = 20;
 /** Room for the names at the right. */
-const RIGHT = 150;
+const RIGHT = 166;
 const CURVES = [
   { key: 'strength', name: 'strength', place: CUP.strength, width: 3, dash: undefined, weight: 700 }, { key: 'astringency', name: 'drying', place: CUP.astringency, width: 2.4, dash: '9 4', weight: 500 },
   { key: 'bitterness', name: 'bitter', place: CUP.bitterness, width: 2.4, dash: '2 3', weight: 500 }, { key: 'sweetness', name: 'sweet', place: CUP.sweetness, width: 1.3, dash: undefined, weight: 500 },

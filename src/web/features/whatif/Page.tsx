@@ -20,6 +20,8 @@ import { TrialForm } from './TrialForm';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, type Trying } from './trying';
 
 const Course = lazy(() => import('./Course').then((m) => ({ default: m.Course })));
+/** Trying begins in the vessel nearest to this. */
+const USUAL_ML = 500;
 const STIR: Readonly<Record<Agitation, string>> = { still: 'left still', swirl: 'swirled', stirred: 'stirred' };
 
 /** What if: leaf, heat, time, vessel and the rest as direct controls; the cup answers at once. */
@@ -32,7 +34,8 @@ export function WhatIfPage() {
   if (isError) return <main className="page p-6"><Nothing>This tea is not in the book.</Nothing></main>;
   if (!data || !shelf) return <main className="page"><Loading what="the tea" /></main>;
   const { tea } = data;
-  const first = vessels.find((v) => (tea.method === 'liddedCup') === (v.kind === 'lidded')) ?? vessels[0];
+  const suits = vessels.filter((v) => (tea.method === 'liddedCup') === (v.kind === 'lidded'));
+  const first = [...(suits.length ? suits : vessels)].sort((a, b) => Math.abs(a.mark - USUAL_ML) - Math.abs(b.mark - USUAL_ML))[0];
   if (!tea.house || !first) return <main className="page p-6"><Nothing action={<Link className="btn" to={`/book/${teaId}`}>To the tea</Link>}>It takes a house recipe and a vessel to try things on.</Nothing></main>;
   return <WhatIf key={tea.id} tea={tea} house={tea.house} newest={data.versions[0]?.number ?? tea.house.number} vessels={vessels} first={first} />;
 }
@@ -84,7 +87,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
           <Typed label="Water" text={volumeText(tried.water as never, units.volume)} read={(t) => { const v = parseVolume(t, units.volume); return v.kind === 'bad' ? v : v.value > tried.vessel.brim ? { kind: 'bad', why: 'Over the brim.' } : { kind: 'ok', value: v.value as number }; }} onValue={(water) => set({ water, leaf: Math.round((tried.leaf * water) / tried.water * 10) / 10 })} />
           <Typed label="Altitude" text={`${Math.round(tried.altitudeM)} m`} read={(t) => { const n = parseNumber(t.replace(/\s*m$/i, '')); return n.kind === 'bad' ? n : n.value < -400 || n.value > 5000 ? { kind: 'bad', why: '−400 to 5000 m.' } : n; }} onValue={(altitudeM) => set({ altitudeM })} />
         </div>
-        <Suspense fallback={<div style={{ height: 298 }} />}><Course brew={brew} house={home.time} window={[recipe.window.earliest, recipe.window.latest]} end={ranges.time[1]} /></Suspense>
+        <Suspense fallback={<div style={{ height: 258 }} />}><Course brew={brew} house={home.time} window={[recipe.window.earliest, recipe.window.latest]} end={ranges.time[1]} /></Suspense>
         <p className="small">{tried.temperature > hottest + 0.5 ? <b>Out of reach: at {Math.round(tried.altitudeM)} m, poured into the warmed vessel, water is {temperatureText(celsius(hottest), units.temperature)} on the leaf at most; the cup shown has that. </b> : null}Open mark: the house recipe. Bracket: its window. {unlike.length > 1 ? `${unlike.length === 2 ? 'Two' : 'Several'} things differ (${unlike.join(', ')}): compare with care.` : ''}</p>
       </section>
       <section className="paper" aria-label="One cup beside the other">
@@ -140,13 +143,13 @@ const SHOWN = [['Strength', 'strength'], ['Bitter', 'bitterness'], ['Drying', 'a
 /** Outlined bars from the line that is the held cup, 34 px a mark; a small one is a mark on the line. */
 function Bars({ cup, held }: { cup: Taste; held: Taste }) {
   return (
-    <svg width="360" height="132" viewBox="0 0 360 132" style={{ maxWidth: '100%', height: 'auto' }} role="img" aria-label={`Against the held cup: ${differenceWords(cup, held).join(', ') || 'alike'}`}>
+    <svg width="360" height="112" viewBox="0 0 360 112" style={{ maxWidth: '100%', height: 'auto' }} role="img" aria-label={`Against the held cup: ${differenceWords(cup, held).join(', ') || 'alike'}`}>
       <path d="M0 62H360" stroke="var(--ink)" strokeWidth="2" />
       {SHOWN.map(([name, of], i) => {
-        const by = Math.max(-1.4, Math.min(1.6, (cup[of] - held[of]) / MARK));
+        const by = Math.max(-0.9, Math.min(1.6, (cup[of] - held[of]) / MARK));
         const at = 38 + i * 71;
         const h = Math.abs(by) * STEP_PX;
-        return <g key={of}>{h < 3 ? <path d={`M${at - 10} 61.5h20`} stroke="var(--accent)" strokeWidth="4" /> : <rect x={at - 10} y={by > 0 ? 62 - h : 62} width="20" height={h} fill="none" stroke="var(--accent)" strokeWidth="2.5" />}<text x={at} y="126" fontSize="14" textAnchor="middle" fill="var(--ink)">{name}</text></g>;
+        return <g key={of}>{h < 3 ? <path d={`M${at - 10} 61.5h20`} stroke="var(--accent)" strokeWidth="4" /> : <rect x={at - 10} y={by > 0 ? 62 - h : 62} width="20" height={h} fill="none" stroke="var(--accent)" strokeWidth="2.5" />}<text x={at} y="108" fontSize="14" textAnchor="middle" fill="var(--ink)">{name}</text></g>;
       })}
     </svg>
   );

@@ -7,15 +7,17 @@ type Props = {
 };
 const WIDTH = 452;
 const LINE = 26;
+/** Room for the last figures. */
+const PAD = 18;
 
 /** One control as a rule: filled mark now, open mark house, bracket its window. Arrows move it, with Shift by ten. */
 export function Rule({ name, value, range: [low, high], step, tick, text, figure, unit, house, window: w, onValue }: Props) {
   const line = useRef<SVGSVGElement>(null);
-  const x = (v: number) => 8 + ((Math.min(high, Math.max(low, v)) - low) / (high - low)) * (WIDTH - 16);
+  const x = (v: number) => PAD + ((Math.min(high, Math.max(low, v)) - low) / (high - low)) * (WIDTH - 2 * PAD);
   const set = (v: number) => onValue(Number((Math.min(high, Math.max(low === 0 ? step : low, Math.round(v / step) * step))).toFixed(3)));
   const at = (e: PointerEvent) => {
     const box = line.current?.getBoundingClientRect();
-    if (box) set(low + ((e.clientX - box.left) / box.width * WIDTH - 8) / (WIDTH - 16) * (high - low));
+    if (box) set(low + ((e.clientX - box.left) / box.width * WIDTH - PAD) / (WIDTH - 2 * PAD) * (high - low));
   };
   const onKey = (e: KeyboardEvent) => {
     const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[e.key];
