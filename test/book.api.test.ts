@@ -24,6 +24,22 @@ test('two leads: the second is told of the first, and can then save', async () =
   expect(told.message).toMatch(/Bitter at 90/);
   expect((await h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, { ...late, basedOn: 2 }).expect(200)).body.number).toBe(3);
 });
+test('a trial stands beside the house recipe, is brewed, and is adopted once; the one before it is kept', async () => {
+  const trial = version({ as: 'trial', reason: 'Softer' });
+  expect((await h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, trial).expect(200)).body).toMatchObject({ number: 2, state: 'trial' });
+  const tea = async () => (await h.callers.trainee.get('/api/book').expect(200)).body.teas[0];
+  expect(await tea()).toMatchObject({ house: { number: 1 }, trial: { number: 2, recipe: { temperature: 86 } } });
+  const brew = { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId: trial.id, vesselId: h.ids.pot, water: 500, warmed: true, warming: false, place: 1, at: h.now() };
+  expect((await h.callers.brewer.post('/api/brews', brew).expect(200)).body.plan.temperature).toBe(86);
+  const second = version({ as: 'trial', basedOn: 2, reason: 'Softer still' });
+  await h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, second).expect(200);
+  expect(await tea()).toMatchObject({ house: { number: 1 }, trial: { number: 3 } });
+  expect((await h.callers.lead.post(`/api/versions/${trial.id}/adopt`, {}).expect(409)).body.code).toBe('version.newer');
+  for (let i = 0; i < 2; i++) expect((await h.callers.lead.post(`/api/versions/${second.id}/adopt`, {}).expect(200)).body).toMatchObject({ number: 3, state: 'house' });
+  expect(await tea()).toMatchObject({ house: { number: 3 }, trial: null });
+  expect((await h.callers.brewer.get(`/api/brews/${brew.id}`).expect(200)).body.brew.versionNumber).toBe(2);
+  await h.callers.brewer.post(`/api/versions/${second.id}/adopt`, {}).expect(403);
+});
 test('a repeated save makes one version', async () => {
   const body = version();
   for (let i = 0; i < 3; i++) expect((await h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, body).expect(200)).body.number).toBe(2);
@@ -32,7 +48,7 @@ test.each([['no reason', { reason: ' ' }, 'reason'], ['window out of order', { r
   expect(Object.keys((await h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, version(over)).expect(422)).body.fields)).toContain(field);
 });
 test('an absurd weighing is refused with the question to ask', async () => {
-  const { house: _h, id: _i, ...tea } = (await h.callers.lead.get('/api/book').expect(200)).body.teas[0];
+  const { house: _h, trial: _t, id: _i, ...tea } = (await h.callers.lead.get('/api/book').expect(200)).body.teas[0];
   const res = await h.callers.lead.patch(`/api/teas/${h.ids.tea}`, { ...tea, weighing: { spoon: 'metricTeaspoon', spoons: 1, weighed: 60 } }).expect(422);
   expect(res.body.fields['weighing.weighed']).toMatch(/tablespoon/);
 });

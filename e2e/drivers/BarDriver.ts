@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { v7 } from 'uuid';
 
 type Pour = { tea: string; vessel: string; warm?: boolean };
 
@@ -32,6 +33,17 @@ export class BarDriver {
     await this.chooseTea(tea);
     await this.chooseVessel(vessel);
     await this.page.getByRole('button', { name: warm ? /^Warm the/ : /^Water on: start/ }).click();
+    await this.expectOnBar(tea);
+  }
+  /** A brew that another tablet started so many seconds ago. */
+  async standsSince(ago: number, { tea, vessel }: Pour): Promise<void> {
+    const get = async (path: string) => (await (await this.page.request.get(path)).json()) as { teas: { id: string; name: string; house: { id: string } }[]; vessels: { id: string; name: string; siteId: string; mark: number }[] };
+    const [book, shelf] = [await get('/api/book'), await get('/api/vessels')];
+    const [t, v] = [book.teas.find((x) => x.name === tea), shelf.vessels.find((x) => x.name === vessel)];
+    if (!t || !v) throw new Error(`no ${tea} or ${vessel}`);
+    const body = { id: v7(), siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: true, warming: false, place: 1, at: Date.now() - ago * 1000 };
+    expect((await this.page.request.post('/api/brews', { data: body, headers: { origin: new URL(this.page.url()).origin } })).status()).toBe(200);
+    await this.page.reload();
     await this.expectOnBar(tea);
   }
   leaf() {

@@ -62,13 +62,17 @@ test('bad amounts are said beside the field and what was typed stays', async ({ 
 test('a bitter cup gets one correction with its reason and ml for the cup in hand; the lead finds it as a note and makes a version of it', async ({ house, tablet }) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.trainee);
-  await bar.start({ tea: 'Sennet Hollow', vessel: 'White pot' });
+  await bar.standsSince(118, { tea: 'Sennet Hollow', vessel: 'White pot' });
   await bar.pull('Sennet Hollow');
   await bar.judge('Sennet Hollow');
+  await expect(house.page.getByTestId('expect')).toContainText('As the house cup.');
   await bar.mark('4 · darker');
   await bar.mark('Bitter: bitter');
-  await expect(house.page.getByTestId('change')).toHaveText('5 °C cooler');
-  await expect(house.page.getByText('80 to 75 °C. Leaf and time stay.')).toBeVisible();
+  await bar.mark('Drying: dry');
+  await expect(house.page.getByTestId('change')).toHaveText(/^\d °C cooler$/);
+  await expect(house.page.getByText(/^80 to 7\d °C\. Leaf and time stay\.$/)).toBeVisible();
+  await expect(house.page.getByRole('img', { name: /Expected after the change: .*bitter less/ })).toBeVisible();
+  await house.expectSaid(/Style default, not fitted yet/);
   await expect(house.page.getByTestId('rescue')).toHaveText(/^Add \d+ ml hot water$/);
   await house.page.getByRole('button', { name: 'Keep, tell the lead' }).click();
   await house.expectAllSaved();

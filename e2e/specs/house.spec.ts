@@ -169,7 +169,11 @@ for (const theme of ['light', 'dim'] as const) {
     await page.goto('/book');
     await page.getByRole('link', { name: /Sennet Hollow/ }).click();
     await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+    await expect(page.getByTestId('tolerance')).toContainText('strength');
     await check('tea');
+    await page.keyboard.press('i');
+    await expect(page.locator('.recharts-surface')).toBeVisible();
+    await check('what if');
     await page.goto('/log');
     await page.locator('a.log-row').nth(4).click();
     await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();

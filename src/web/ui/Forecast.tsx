@@ -33,7 +33,7 @@ export function CupForecast({ brew }: { brew: Brewing }) {
           </div>
         );
       })}
-      <p className="note">{cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${caffeine.join(' to ')} mg, rough.`} {STANDING}.</p>
+      <p className="about">{cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${caffeine.join(' to ')} mg, rough.`} {STANDING}.</p>
     </div>
   );
 }

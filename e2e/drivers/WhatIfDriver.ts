@@ -1,0 +1,32 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Trying things on a cup. */
+export class WhatIfDriver {
+  constructor(readonly page: Page) {}
+
+  async open(tea: string): Promise<void> {
+    await this.page.goto('/book');
+    await this.page.getByRole('link', { name: new RegExp(tea) }).click();
+    await this.page.getByRole('link', { name: /^What if/ }).click();
+    await expect(this.page.getByRole('slider', { name: 'Leaf' })).toBeVisible();
+  }
+  /** Moves a rule by its own steps, to the right or (negative) to the left. */
+  async move(rule: 'Leaf' | 'Heat' | 'Time', steps: number): Promise<void> {
+    await this.page.getByRole('slider', { name: rule }).focus();
+    for (let i = 0; i < Math.abs(steps); i++) await this.page.keyboard.press(steps > 0 ? 'ArrowRight' : 'ArrowLeft');
+  }
+  async type(label: 'Water' | 'Altitude', text: string): Promise<void> {
+    await this.page.getByLabel(label, { exact: true }).fill(text);
+    await this.page.keyboard.press('Enter');
+  }
+  async pick(what: 'Vessel' | 'Infuser' | 'Motion', option: string): Promise<void> {
+    await this.page.getByRole('button', { name: `${what}: change` }).click();
+    await this.page.getByRole('option', { name: option }).click();
+  }
+  expectWords(words: RegExp) {
+    return expect(this.page.getByTestId('whatif-words')).toHaveText(words);
+  }
+  expectAt(rule: 'Leaf' | 'Heat' | 'Time', text: string) {
+    return expect(this.page.getByRole('slider', { name: rule })).toHaveAttribute('aria-valuetext', text);
+  }
+}

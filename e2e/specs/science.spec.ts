@@ -1,0 +1,116 @@
+import { BarDriver } from '../drivers/BarDriver';
+import { WhatIfDriver } from '../drivers/WhatIfDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+test('the card says what the cup will be, and on what that rests', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.openStart();
+  await bar.chooseTea('Tolvane Amber');
+  await bar.chooseVessel('White pot');
+  const forecast = house.page.getByTestId('forecast');
+  await expect(forecast).toContainText(/Strength:\s*full/);
+  await expect(forecast).toContainText(/Caffeine about \d+ to \d+ mg/);
+  await expect(forecast).toContainText('Style default, not fitted yet');
+  await bar.chooseTea('Mereth Mint');
+  await expect(forecast).toContainText('No caffeine');
+});
+
+test('a late pull: the judge already says what to expect; the bar shows it passing from thin to over', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.standsSince(60, { tea: 'Tolvane Amber', vessel: 'White pot' });
+  await expect(house.page.getByRole('img', { name: /^The cup now: (watery|light)/ })).toBeVisible();
+  await bar.standsSince(600, { tea: 'Sennet Hollow', vessel: 'Glass pot' });
+  await expect(house.page.getByRole('img', { name: /^The cup now: (mellow|full|strong)/ })).toBeVisible();
+  await bar.pull('Sennet Hollow');
+  await bar.judge('Sennet Hollow');
+  await expect(house.page.getByTestId('expect')).toContainText(/darker.*more bitter.*than its house cup/i);
+  await bar.mark('Bitter: bitter');
+  await expect(house.page.getByTestId('change')).toHaveText('Lift it in its window');
+  await house.expectSaid(/Brew it to the recipe first/);
+});
+
+test('what if: the cup answers at once, is held, and becomes the trial recipe; the trial is brewed and adopted', async ({ house }) => {
+  const whatIf = new WhatIfDriver(house.page);
+  const bar = new BarDriver(house.page);
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await whatIf.open('Tolvane Amber');
+  await whatIf.expectWords(/No difference/);
+  await whatIf.move('Time', 18);
+  await whatIf.expectAt('Time', '5:30');
+  await whatIf.expectWords(/stronger.*more bitter.*drier/i);
+  await page.keyboard.press('h');
+  await whatIf.expectWords(/No difference/);
+  await whatIf.move('Time', -18);
+  await whatIf.expectWords(/lighter.*less bitter/i);
+  await page.keyboard.press('0');
+  await whatIf.pick('Infuser', 'small ball');
+  await whatIf.expectWords(/lighter/i);
+  await whatIf.pick('Motion', 'stirred');
+  await house.expectSaid(/infuser, stirring\): compare with care/);
+  await page.keyboard.press('0');
+  await whatIf.type('Water', '9000');
+  await house.expectSaid('Over the brim.');
+  await page.keyboard.press('Escape');
+
+  await whatIf.open('Tolvane Amber');
+  await whatIf.move('Heat', -4);
+  await page.getByRole('button', { name: 'Make this the trial recipe' }).click();
+  await page.getByLabel('Why').fill('Softer for the afternoon');
+  await page.getByRole('button', { name: 'Put it on trial' }).click();
+  await house.expectSaid('Tolvane Amber: version 3 is on trial.');
+  const trial = page.locator('.versions li').first();
+  await expect(trial).toContainText('trial');
+  await expect(trial).toContainText('86');
+  await expect(page.locator('.facts')).toContainText('90');
+  await trial.getByRole('link', { name: 'Brew the trial' }).click();
+  await expect(bar.card()).toContainText('on trial, version 3');
+  await page.goBack();
+  await page.locator('.versions li').first().getByRole('button', { name: 'Make it the house recipe' }).click();
+  await expect(page.locator('.facts')).toContainText('86');
+});
+
+test('what if at altitude: heat that water cannot have there is said, and the cup shown is the one that can be', async ({ house }) => {
+  const whatIf = new WhatIfDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await whatIf.open('Brannoch Large Leaf');
+  await whatIf.type('Altitude', '3000 m');
+  await house.expectSaid(/Out of reach: at 3000 m/);
+  await whatIf.expectWords(/lighter/i);
+  await whatIf.type('Altitude', 'high');
+  await expect(house.page.getByRole('alert')).toContainText('not a number');
+  await expect(house.page.getByRole('button', { name: /trial recipe/ })).toHaveCount(0);
+});
+
+test('is a spoon good enough: answered by a study in a worker, with what to mend first; other schools beside the table', async ({ house }) => {
+  await house.signIn(PEOPLE.brewer);
+  await house.goTo('Book');
+  await house.page.getByRole('link', { name: /Lammer Breaks/ }).click();
+  await expect(house.page.getByTestId('tolerance')).toContainText(/cups in 10 are noticeably off/);
+  await expect(house.page.getByTestId('tolerance')).toContainText(/strength ±0\.\d\d, weigh the leaf first/);
+  await expect(house.page.getByRole('row', { name: /Ball mug/ })).toContainText(/matched \d\.\d g, \d:\d\d/);
+  await house.expectSaid(/The leaf is lifted out: go linear/);
+});
+
+test('leaf matched to a known cup: chosen in a version, worked out for every vessel', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Book');
+  await page.getByRole('link', { name: /Tolvane Amber/ }).click();
+  await page.getByRole('button', { name: /New version/ }).click();
+  await page.getByLabel('Leaf in other vessels').selectOption('match');
+  await page.getByLabel('its water').fill('500');
+  await page.getByLabel('its leaf').fill('6,5');
+  await page.getByLabel('Why').fill('The White pot is right');
+  await page.getByRole('button', { name: 'Make it the house recipe' }).click();
+  await house.expectSaid('Say in which vessel the cup is known.');
+  await expect(page.getByLabel('its leaf')).toHaveValue('6,5');
+  await page.getByLabel('The known cup is brewed in').selectOption({ label: 'White pot' });
+  await page.getByRole('button', { name: 'Make it the house recipe' }).click();
+  await house.expectSaid('version 3 is the house recipe');
+  await expect(page.getByRole('row', { name: /White pot/ })).toContainText('6.5 g');
+  await expect(page.getByRole('row', { name: /Grey pot/ })).toContainText(/10\.\d g/);
+  await house.expectSaid(/leaf matched to a known cup/);
+});
