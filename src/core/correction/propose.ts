@@ -2,7 +2,8 @@ import { isRight, type Attribute, type Mark, type Verdict } from './marks';
 import type { ProposedLever } from './names';
 import { LEVER_REASONS, CORRECTION_TABLE, meets, type Circumstance, type CorrectionRow } from './table';
 import { NO_RESCUE, rescueOf, type CupInHand } from './rescue';
-import { JUDGED, predict, searchCorrection, type Answer, type Indices, type Marks } from './search';
+import { nearsRecipe, turned, type RecipePoint } from './levers';
+import { JUDGED, predict, searchCorrection, type Answer, type Indices, type Marks, type Search } from './search';
 import { asTheBarCan, changeOf, headlineOf, restOf, turnsBetween, type Turn } from './words';
 import { outsideLimits, type Brewing } from '#core/cup';
 import type { Recipe } from '#core/recipes';
@@ -99,29 +100,35 @@ function lookFirst(j: Judged): Proposal | null {
 /** Tasted and right counts as right; a colour left alone was perhaps not looked at. */
 const marksOf = (v: Verdict): Marks => Object.fromEntries(JUDGED.filter((k) => k !== 'colour' || v.colour !== 0).map((k) => [k, v[k] as Mark]));
 
+/**
+ * Two things are changed at once only where that mends the cup, or leads back to the recipe: half a mending is better
+ * sought one step at a time.
+ */
+const worthTwo = (found: Search, brew: Brewing, style: StyleId, home: RecipePoint): boolean =>
+  !found.partlyMet || found.best.levers.every((l) => nearsRecipe(brew, turned(brew, style, found.best.turns), l.lever, home));
+
 function byModel(j: Judged): Proposal {
   const { brew, style, recipe } = j;
-  const found = searchCorrection({
-    style, brew, marks: marksOf(j.verdict), stillAlready: (brew.agitation ?? 'still') === 'still',
-    recipe: { leafGrams: (recipe.dose * brew.water) / 100, temperatureC: recipe.temperature, seconds: recipe.window.best },
-  });
+  const home = { leafGrams: (recipe.dose * brew.water) / 100, temperatureC: recipe.temperature, seconds: recipe.window.best };
+  const found = searchCorrection({ style, brew, marks: marksOf(j.verdict), stillAlready: (brew.agitation ?? 'still') === 'still', recipe: home });
   const row = CORRECTION_TABLE.find((r) => fits(r, j));
   const cup = rescueOf(row?.rescue ?? 'none', brew, overOf(j.verdict));
   const done = (a: Answer) => asTheBarCan(brew, style, a.turns);
-  const after = done(found.best);
+  const after = done(found.best.levers.length > 1 && !worthTwo(found, brew, style, home) ? found.bestSingle : found.best);
   const turns = turnsBetween(brew, after);
   const [first, other] = turns;
   if (!first) {
     return plain({ rowId: 'end-of-range', lever: 'none', headline: 'Leave the recipe', change: 'The recipe stays.', reason: 'No lever mends this within the style’s working range without spoiling more. Look at lot and water, or ask a lead.', cup });
   }
   const seconds = found.runnerUp && found.runnerUp.levers[0]?.lever !== found.bestSingle.levers[0]?.lever ? turnsBetween(brew, done(found.runnerUp))[0] : undefined;
-  const speaks = row?.levers.includes(first.lever) && !other;
+  // The trade's own reason where it has one for this lever.
+  const speaks = other ? undefined : CORRECTION_TABLE.find((r) => fits(r, j) && r.levers.includes(first.lever));
   return {
     rowId: row?.id ?? 'model',
     lever: other ? 'two' : first.lever,
     headline: other ? `${headlineOf(first)}, ${headlineOf(other)}` : headlineOf(first),
     change: other ? `${cap(changeOf(first))}; ${changeOf(other)}. Two things at once: one alone does not mend it.` : `${cap(changeOf(first))}. ${restOf(turns)}`.trim(),
-    reason: speaks && row ? row.reason : other ? `${LEVER_REASONS[first.lever]} ${LEVER_REASONS[other.lever]}` : LEVER_REASONS[first.lever],
+    reason: speaks ? speaks.reason : other ? `${LEVER_REASONS[first.lever]} ${LEVER_REASONS[other.lever]}` : LEVER_REASONS[first.lever],
     turns,
     expected: { now: found.before, then: predict(after) },
     second: seconds ? { headline: headlineOf(seconds), change: changeOf(seconds) } : null,
