@@ -27,6 +27,13 @@ test('a brew from start to verdict, found again in the log with its card', async
   expect(log.counts).toEqual({ all: 1, inWindow: 1, late: 0, early: 0 });
   expect((await h.callers.lead.get(`/api/teas/${h.ids.tea}`).expect(200)).body.notes).toMatchObject([{ headline: proposal.headline, found: 'bitter', by: { name: 'Brewer B.' } }]);
 });
+test('how a tea is pulled here: seconds from best, of this site only, nobody named', async () => {
+  const brew = await start({ at: h.now() - 250_000 });
+  await event(brew.id, { kind: 'pull' }).expect(200);
+  const { errors } = (await h.callers.trainee.get(`/api/teas/${h.ids.tea}/pulls`).expect(200)).body;
+  expect(errors).toHaveLength(1);
+  expect(Math.abs(errors[0] - 10)).toBeLessThan(1);
+});
 test('two tablets pull the same steep: the first wins, the second is told by whom', async () => {
   const brew = await start();
   const [a, b] = await Promise.all([event(brew.id, { kind: 'pull' }), event(brew.id, { kind: 'pull' }, h.callers.trainee)]);

@@ -106,3 +106,8 @@ export const listBrews = endpoint({
     people: z.array(Who),
   }),
 });
+
+/** How the last brews of a tea were pulled at the signed person's site: seconds from best, signed. Nobody is named. */
+export const getPulls = endpoint({
+  method: 'GET', path: '/api/teas/:id/pulls', access: 'trainee', params: z.strictObject({ id: Id }), response: z.strictObject({ errors: z.array(z.number()) }),
+});

@@ -1,5 +1,5 @@
 import { seeded } from '#core/numeric';
-import { aloneOf, studyNow, toleranceStudy, USUAL, type Errors } from '#core/tolerance';
+import { aloneOf, attentionOf, studyNow, toleranceStudy, USUAL, type Errors } from '#core/tolerance';
 import type { Brewing } from '#core/cup';
 import { characterOf, type StyleId } from '#core/styles';
 import { celsius, grams, millilitres, seconds } from '#core/units';
@@ -51,4 +51,11 @@ test('no errors, no spread; a study needs draws', () => {
   expect(s.strength.sd).toBeLessThan(1e-6);
   expect(s.noticeable).toBe(0);
   expect(() => studyNow(brew('white', 1, 80, 270), spoon, { draws: 0, random: seeded(1) })).toThrow(RangeError);
+});
+test('attention is read from enough of a house’s own pulls; a forgotten pot does not count', () => {
+  expect(attentionOf([3, -2, 5])).toBe(USUAL.attention);
+  const errors = Array.from({ length: 41 }, (_, i) => (i - 20) * 1.2);
+  const sd = (s: ReturnType<typeof attentionOf>) => (s.kind === 'normal' ? s.sd : NaN);
+  expect(sd(attentionOf([...errors, 400, 900]))).toBeCloseTo(sd(attentionOf(errors)), -1);
+  expect(sd(attentionOf(errors.map((e) => e / 100)))).toBe(1);
 });

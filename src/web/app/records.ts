@@ -1,5 +1,5 @@
 import { addTea, addVersion, adoptVersion, changeTea, getBook, getTea, settleNote, type TeaPage } from '#contracts/book';
-import { getBar, getBrew, listBrews, type Bar, type LogQuery } from '#contracts/brews';
+import { getBar, getBrew, getPulls, listBrews, type Bar, type LogQuery } from '#contracts/brews';
 import { pathOf, type BodyOf, type ResponseOf } from '#contracts/endpoint';
 import { addSite, beginHouse, changeSite, getHouse, signIn, signOut, type House, type Session, type Site } from '#contracts/house';
 import { addPerson, changePerson, listNames, listPeople, type Person } from '#contracts/people';
@@ -33,6 +33,7 @@ export const recordsApi = api.injectEndpoints({
     changeVessel: build.mutation<Vessel, Write<typeof changeVessel>>({ query: ({ id, body }) => ({ url: pathOf(changeVessel, { id }), method: 'PATCH', body }), invalidatesTags: ['Shelf'] }),
     bar: build.query<Bar, void>({ query: () => ({ url: getBar.path }), providesTags: ['Bar'] }),
     brew: build.query<ResponseOf<typeof getBrew>, string>({ query: (id) => ({ url: pathOf(getBrew, { id }) }), providesTags: ['Log'] }),
+    pulls: build.query<ResponseOf<typeof getPulls>, string>({ query: (id) => ({ url: pathOf(getPulls, { id }) }), providesTags: ['Log'] }),
     log: build.query<ResponseOf<typeof listBrews>, LogQuery>({ query: (q) => ({ url: listBrews.path, params: Object.fromEntries(Object.entries(q).filter(([, v]) => v !== undefined)) as Record<string, string> }), providesTags: ['Log'] }),
   }),
 });
@@ -40,5 +41,5 @@ export const recordsApi = api.injectEndpoints({
 export const {
   useHouseQuery, useBeginHouseMutation, useNamesQuery, useSignInMutation, useSignOutMutation, usePeopleQuery, useAddPersonMutation, useChangePersonMutation,
   useAddSiteMutation, useChangeSiteMutation, useBookQuery, useTeaQuery, useAddTeaMutation, useChangeTeaMutation, useAddVersionMutation, useAdoptVersionMutation, useSettleNoteMutation,
-  useVesselsQuery, useAddVesselMutation, useChangeVesselMutation, useBarQuery, useBrewQuery, useLogQuery,
+  useVesselsQuery, useAddVesselMutation, useChangeVesselMutation, useBarQuery, useBrewQuery, usePullsQuery, useLogQuery,
 } = recordsApi;

@@ -33,7 +33,7 @@ export function CupForecast({ brew }: { brew: Brewing }) {
           </div>
         );
       })}
-      <p className="about">{cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${caffeine.join(' to ')} mg, rough.`} {STANDING}.</p>
+      <p className="about">{cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${caffeine.join(' to ')} mg, rough.`} Brackets: ±0.5 of 10. {STANDING}.</p>
     </div>
   );
 }

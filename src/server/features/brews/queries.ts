@@ -1,5 +1,5 @@
 import { alias } from 'drizzle-orm/mysql-core';
-import { and, asc, count, desc, eq, gt, inArray, lt, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, inArray, isNotNull, lt, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, people, teas, versions } from '../../db/schema/index';
 import type { Brew, LogQuery } from '#contracts/brews';
@@ -97,3 +97,10 @@ export async function busyIn(tx: Tx, vesselId: string) {
 export const takenPlaces = async (tx: Tx, siteId: string): Promise<number[]> =>
   (await tx.select({ place: brews.place }).from(brews).where(and(eq(brews.siteId, siteId), eq(brews.open, true)))).map((r) => r.place);
 export const lockSite = (tx: Tx, siteId: string) => tx.execute(sql`select id from sites where id = ${siteId} for update`);
+
+/** Seconds from best of the last pulls of a tea at a site. */
+export async function pullErrors(tx: Tx, teaId: string, siteId: string, most: number): Promise<number[]> {
+  const last = await tx.select({ waterOn: brews.waterOn, pulled: brews.pulled, plan: brews.plan }).from(brews)
+    .where(and(eq(brews.teaId, teaId), eq(brews.siteId, siteId), isNotNull(brews.pulled), isNotNull(brews.waterOn))).orderBy(desc(brews.startedAt)).limit(most);
+  return last.flatMap((r) => (r.pulled && r.waterOn ? [(r.pulled.getTime() - r.waterOn.getTime()) / 1000 - r.plan.recipe.window.best] : []));
+}

@@ -13,7 +13,7 @@ import type { Signed } from '../../http/route';
 import { siteById } from '../accounts';
 import { teaById, versionById } from '../book';
 import { vesselById } from '../shelf';
-import { brewById, brewers, busyIn, eventById, lockSite, logCounts, logPage, nextOfTea, openBrews, recentPours, stateOf, takenPlaces } from './queries';
+import { brewById, brewers, busyIn, eventById, lockSite, logCounts, logPage, nextOfTea, openBrews, pullErrors, recentPours, stateOf, takenPlaces } from './queries';
 
 const PLACES = 12;
 const RECENT = 6;
@@ -40,6 +40,9 @@ function columnsOf(state: BrewState) {
   const ended = state.kind === 'judged' ? new Date(state.judged) : state.kind === 'abandoned' ? new Date(state.at) : null;
   return { state: state.kind, open: state.kind !== 'judged' && state.kind !== 'abandoned', ...(waterOn ? { waterOn } : {}), ...(state.kind === 'abandoned' ? {} : { pulled }), ended };
 }
+
+/** Habits are read from so many brews. */
+const PULLS = 120;
 
 export function brewing({ db, now }: Deps) {
   const instant = (ms: number) => epochMs(Math.min(ms, now() + AHEAD));
@@ -99,6 +102,7 @@ export function brewing({ db, now }: Deps) {
       const next = await nextOfTea(db, brew);
       return { brew, next: next ? { id: next.id, at: next.startedAt, verdict: next.verdict ? verdictWords(next.verdict) : 'not judged' } : null };
     },
+    pulls: async (teaId: string, siteId: string) => ({ errors: await pullErrors(db, teaId, siteId, PULLS) }),
     async log(q: LogQuery) {
       return { ...(await logPage(db, q)), counts: await logCounts(db, q), people: await brewers(db) };
     },

@@ -1,14 +1,14 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Tea, Version } from '#contracts/book';
 import { houseBrew } from '#core/recipes';
-import { USUAL, type Errors, type ErrorSource, type Study } from '#core/tolerance';
+import { attentionOf, USUAL, type ErrorSource, type Scatter, type Study } from '#core/tolerance';
+import { usePullsQuery } from '../../app/records';
 import { STANDING } from '../../ui/standing';
 import { LevelMark } from '../../ui/vessel';
 import { studyTolerance } from '../../workers/tolerance';
 
 const SEED = 20_260_601;
-const COMMON = { temperature: USUAL.kettle, time: USUAL.attention };
-const WAYS: readonly (readonly [name: string, errors: Errors])[] = [['with a level spoon', { leaf: USUAL.spoon, ...COMMON }], ['with a 0.1 g scale', { leaf: USUAL.scale, ...COMMON }]];
+const WAYS = [['with a level spoon', USUAL.spoon], ['with a 0.1 g scale', USUAL.scale]] as const satisfies readonly (readonly [string, Scatter])[];
 /** What to mend, by the error that spreads the cups most. */
 const MEND: Readonly<Record<ErrorSource, string>> = { leaf: 'weigh the leaf', temperature: 'mind the heat', time: 'mind the clock' };
 
@@ -19,24 +19,27 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
   const [shown, setShown] = useState<Shown>({ studies: [], share: 0 });
   const [slow, setSlow] = useState(false);
   const { recipe } = version;
+  const { data: pulls } = usePullsQuery(tea.id);
+  const time = useMemo(() => pulls && attentionOf(pulls.errors), [pulls]);
   useEffect(() => {
+    if (!time) return;
     let over = false;
     const brew = houseBrew(tea.style, recipe);
     setShown({ studies: [], share: 0 });
     setSlow(false);
     const timer = setTimeout(() => setSlow(true), 300);
-    const runs = WAYS.map(([, errors], i) => studyTolerance(brew, errors, SEED, (share) => { if (!over) setShown((s) => ({ ...s, share: (i + share) / WAYS.length })); }));
+    const runs = WAYS.map(([, leaf], i) => studyTolerance(brew, { leaf, temperature: USUAL.kettle, time }, SEED, (share) => { if (!over) setShown((s) => ({ ...s, share: (i + share) / WAYS.length })); }));
     Promise.all(runs.map((r) => r.result)).then((studies) => { if (!over) setShown({ studies, share: 1 }); }, () => undefined);
     return () => {
       over = true;
       clearTimeout(timer);
       runs.forEach((r) => r.stop());
     };
-  }, [tea.style, recipe]);
+  }, [tea.style, recipe, time]);
   const [spoon, scale] = shown.studies;
   return (
     <div className="mt-4" data-testid="tolerance">
-      <h2>Is a spoon good enough?<small>the usual errors of a bar: heat ±5 °C, time ±15 s</small></h2>
+      <h2>Is a spoon good enough?<small>heat ±5 °C; {time?.kind === 'normal' ? `the clock as minded here: ±${Math.round(time.sd)} s in ${pulls?.errors.length} pulls` : 'the clock ±15 s, as usual: too few pulls here to tell'}</small></h2>
       {!spoon || !scale ? <p className="small">{slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : ' '}</p> : (
         <>
           <p className="text-[17px] font-semibold">{verdictOf(spoon, scale)}</p>
