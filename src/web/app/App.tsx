@@ -18,7 +18,8 @@ export function App() {
   if (data && data !== last) setLast(data);
   // A server that is gone for a while takes nobody off the bar.
   const house = data ?? last;
-  if (house?.session) return <SessionProvider session={house.session}><RouterProvider router={router} /></SessionProvider>;
+  // A touch shows its effect at once: the bar's clock draws five times a second and would hold a transition back.
+  if (house?.session) return <SessionProvider session={house.session}><RouterProvider router={router} useTransitions={false} /></SessionProvider>;
   if (house) return <Suspense fallback={null}>{house.state === 'empty' ? <FirstHousePage /> : <SignInPage house={house} />}</Suspense>;
   if (isLoading) return <Loading what="the house" />;
   return (

@@ -1,6 +1,7 @@
 import { lazy } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { BarPage } from '../features/bar';
+import { Note } from '../ui/Note';
 import { Shell } from './Shell';
 
 const StartPage = lazy(() => import('../features/start').then((m) => ({ default: m.StartPage })));
@@ -13,9 +14,19 @@ const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.L
 const BrewPage = lazy(() => import('../features/log').then((m) => ({ default: m.BrewPage })));
 const HousePage = lazy(() => import('../features/house').then((m) => ({ default: m.HousePage })));
 
+/** A part that did not load, or broke: what was started is on the server or in the outbox, and stays. */
+function Broken() {
+  return (
+    <main className="page p-8" style={{ alignContent: 'start' }}>
+      <Note bad action={<button type="button" className="btn" onClick={() => location.reload()}>Load again</button>}><b>This page did not load.</b> Brews go on and nothing is lost. Load it again.</Note>
+    </main>
+  );
+}
+
 export const router = createBrowserRouter([
   {
     element: <Shell />,
+    errorElement: <Broken />,
     children: [
       { path: '/', element: <BarPage /> },
       { path: '/start', element: <StartPage /> },

@@ -5,26 +5,30 @@ import type { Vessel } from '#contracts/shelf';
 import { now } from '../../app/clock';
 import { useUnits } from '../../app/session';
 import { VesselDrawing } from '../../ui/vessel';
-import { houseCup, liquorOf, phaseOf, sayingOf } from '../bar';
+import { houseCup, liquorOf, phaseOf, sayingOf, useBarLayout } from '../bar';
 import type { Choice } from './choice';
 
 const SCALE = 0.82;
+const PHONE_SCALE = 0.46;
 const PER_SHELF = 5;
+const PER_PHONE_SHELF = 3;
 const LARGE = 900;
 
 /** The site's vessels on shelves, at one scale: the chosen one with its predicted liquor, those in use with theirs. */
 export function VesselShelves({ choice, recipe, leaf }: { choice: Choice; recipe: Recipe | null; leaf: Grams | null }) {
   const units = useUnits();
   const { vessels, vessel: chosen, busy, tea, water } = choice;
-  const scale = vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2) ? 0.66 : SCALE;
+  const phone = useBarLayout().kind === 'phone';
+  const perShelf = phone ? PER_PHONE_SHELF : PER_SHELF;
+  const scale = phone ? PHONE_SCALE : vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2) ? 0.66 : SCALE;
   const rows = [vessels.filter((v) => v.kind === 'pot'), vessels.filter((v) => v.kind !== 'pot')]
-    .flatMap((list) => Array.from({ length: Math.ceil(list.length / PER_SHELF) }, (_, i) => list.slice(i * PER_SHELF, (i + 1) * PER_SHELF)));
+    .flatMap((list) => Array.from({ length: Math.ceil(list.length / perShelf) }, (_, i) => list.slice(i * perShelf, (i + 1) * perShelf)));
   return (
     <>
       <h2 className="mt-2">Vessel<small>one scale; the tick on the wall is the fill mark</small>
         <svg width={Math.round(100 * scale) + 2} height="12" aria-hidden="true" className="!inline-block ml-6"><path d={`M1 2v8M1 6h${100 * scale}M${1 + 100 * scale} 2v8M${1 + 50 * scale} 4v4`} stroke="var(--ink)" strokeWidth="1.5" fill="none" /></svg><small>10 cm</small></h2>
       {rows.map((row) => {
-        const grid = { gridTemplateColumns: row.map((v) => (v.kind === 'tasting' ? '1.2fr' : '1fr')).join(' ') };
+        const grid = { gridTemplateColumns: phone ? `repeat(${perShelf}, minmax(0, 1fr))` : row.map((v) => (v.kind === 'tasting' ? 'minmax(0, 1.2fr)' : 'minmax(0, 1fr)')).join(' ') };
         return (
           <div key={row[0]?.id}>
             <div className="board" style={grid}>{row.map((v) => <Standing key={v.id} v={v} scale={scale} on={v.id === chosen?.id} brew={busy.get(v.id)} tea={tea} recipe={recipe} leaf={leaf} water={water} onPick={() => choice.pickVessel(v)} />)}</div>

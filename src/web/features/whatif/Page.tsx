@@ -87,7 +87,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
           <Typed label="Water" text={volumeText(tried.water as never, units.volume)} read={(t) => { const v = parseVolume(t, units.volume); return v.kind === 'bad' ? v : v.value > tried.vessel.brim ? { kind: 'bad', why: 'Over the brim.' } : { kind: 'ok', value: v.value as number }; }} onValue={(water) => set({ water, leaf: Math.round((tried.leaf * water) / tried.water * 10) / 10 })} />
           <Typed label="Altitude" text={`${Math.round(tried.altitudeM)} m`} read={(t) => { const n = parseNumber(t.replace(/\s*m$/i, '')); return n.kind === 'bad' ? n : n.value < -400 || n.value > 5000 ? { kind: 'bad', why: '−400 to 5000 m.' } : n; }} onValue={(altitudeM) => set({ altitudeM })} />
         </div>
-        <Suspense fallback={<div style={{ height: 258 }} />}><Course brew={brew} house={home.time} window={[recipe.window.earliest, recipe.window.latest]} end={ranges.time[1]} /></Suspense>
+        <Suspense fallback={<div style={{ height: 258 }} />}><div className="course-scroll"><Course brew={brew} house={home.time} window={[recipe.window.earliest, recipe.window.latest]} end={ranges.time[1]} /></div></Suspense>
         <p className="small">{tried.temperature > hottest + 0.5 ? <b>Out of reach: at {Math.round(tried.altitudeM)} m, poured into the warmed vessel, water is {temperatureText(celsius(hottest), units.temperature)} on the leaf at most; the cup shown has that. </b> : null}Open mark: the house recipe. Bracket: its window. {unlike.length > 1 ? `${unlike.length === 2 ? 'Two' : 'Several'} things differ (${unlike.join(', ')}): compare with care.` : ''}</p>
       </section>
       <section className="paper" aria-label="One cup beside the other">
