@@ -114,3 +114,25 @@ test('leaf matched to a known cup: chosen in a version, worked out for every ves
   await expect(page.getByRole('row', { name: /Grey pot/ })).toContainText(/10\.\d g/);
   await house.expectSaid(/leaf matched to a known cup/);
 });
+
+test('versions compared: values, cups, and back by a new version', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Book');
+  await page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await page.getByRole('link', { name: /^Compare/ }).click();
+  await expect(page.getByRole('columnheader', { name: /Version 2/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Leaf/ })).toContainText(/1\d % (more|less)/);
+  await house.expectSaid(/brews? used version 2, none version 1/);
+  await page.getByRole('button', { name: 'Go back to 1' }).click();
+  await expect(page.getByLabel('Why')).toHaveValue('Back to version 1');
+  await page.getByLabel('Why').fill('The packet was right');
+  await page.getByRole('button', { name: 'Go back', exact: true }).click();
+  await house.expectSaid('Sennet Hollow: version 3 is the house recipe.');
+  await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+  await page.keyboard.press('v');
+  await expect(page.getByRole('columnheader', { name: /Version 3/ })).toBeVisible();
+  await page.keyboard.press(']');
+  await expect(page).toHaveURL(/left=3&right=1/);
+  await expect(page.getByText('no line differs')).toBeVisible();
+});

@@ -55,7 +55,11 @@ export type LeadNote = z.infer<typeof LeadNote>;
 export const getBook = endpoint({ method: 'GET', path: '/api/book', access: 'trainee', response: z.strictObject({ teas: z.array(Tea) }) });
 export const getTea = endpoint({
   method: 'GET', path: '/api/teas/:id', access: 'trainee', params: z.strictObject({ id: Id }),
-  response: z.strictObject({ tea: Tea, versions: z.array(Version), notes: z.array(LeadNote) }),
+  response: z.strictObject({
+    tea: Tea, versions: z.array(Version), notes: z.array(LeadNote),
+    /** Brews by the version they used; one without is not there. */
+    uses: z.record(Id, z.number().int()),
+  }),
 });
 export type TeaPage = z.infer<typeof getTea.response>;
 export const addTea = endpoint({

@@ -8,3 +8,4 @@ export { workingOf, type WorkingLine } from './working';
 export { startingRecipe } from './start';
 export { methodFor } from './methods';
 export { brewingOf, houseBrew } from './brewing';
+export { lineDiffers, recipeLines, type RecipeLine } from './compare';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { celsius, grams, gramsPer100Ml, millilitres, ML_PER, seconds, type GramsPerMl } from '#core/units';
-import { densityOf, doubtDose, doubtWeighing, gramsPerSpoon, methodFor, quartersText, roundingWords, spoonsFor, spoonsText, startingRecipe, windowFault, workingOf, workOutCard, type Asked } from '#core/recipes';
+import { densityOf, doubtDose, lineDiffers, recipeLines, doubtWeighing, gramsPerSpoon, methodFor, quartersText, roundingWords, spoonsFor, spoonsText, startingRecipe, windowFault, workingOf, workOutCard, type Asked } from '#core/recipes';
 import { leafFor, taperExponent } from '#core/scaling';
 import { STYLE_IDS, styleOf } from '#core/styles';
 import type { VesselFacts } from '#core/vessels';
@@ -104,4 +104,19 @@ describe('the card', () => {
     expect([w(90, 120, 150), w(0, 1, 2), w(90, 60, 150), w(60, 90, 80), w(60, 90, 4000)].map((x) => x === null)).toEqual([true, false, false, false, false]);
   });
   test('what is done at the pull follows from the vessel', () => expect([methodFor('pot'), methodFor('release'), methodFor('lidded')]).toEqual(['pot', 'release', 'liddedCup']));
+});
+
+describe('two versions side by side', () => {
+  const a = startingRecipe('green-pan');
+  const line = (b: Partial<typeof a>, scale: 'C' | 'F' = 'C') => recipeLines(a, { ...a, ...b }, scale).filter(lineDiffers);
+  test('nothing differs from itself', () => expect(line({})).toEqual([]));
+  test.each([
+    [{ temperature: celsius(75) }, 'C', { name: 'Water on the leaf', left: expect.stringMatching(/^80.°C$/), right: expect.stringMatching(/^75.°C$/), change: '5 cooler' }],
+    [{ temperature: celsius(85) }, 'F', { name: 'Water on the leaf', left: expect.stringMatching(/^176.°F$/), right: expect.stringMatching(/^185.°F$/), change: '9 hotter' }],
+    [{ dose: gramsPer100Ml(1.466) }, 'C', { name: 'Leaf', change: '10 % more' }],
+    [{ window: { earliest: seconds(90), best: seconds(115), latest: seconds(150) } }, 'C', { name: 'First steep', right: '1:55, from 1:30 to 2:30', change: '0:10 longer' }],
+    [{ scaling: { school: 'tapered', small: { water: millilitres(500), leaf: grams(6) }, large: { water: millilitres(1000), leaf: grams(9) } } }, 'C', { name: 'School', right: 'tapered, 6 g in 500 ml to 9 g in 1000 ml', change: '' }],
+    [{ later: [seconds(180), seconds(300)] }, 'C', { name: 'Later steeps', left: 'none', right: '3:00, 5:00' }],
+    [{ lid: true }, 'C', { name: 'Lid', left: 'off', right: 'on' }],
+  ] as [Partial<typeof a>, 'C' | 'F', object][])('%j is one line in words', (change, scale, want) => expect(line(change, scale)).toEqual([expect.objectContaining(want)]));
 });

@@ -1,6 +1,6 @@
-import { and, desc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, isNull, max } from 'drizzle-orm';
 import type { Tx } from '../../db/pool';
-import { leadNotes, people, teas, versions } from '../../db/schema/index';
+import { brews, leadNotes, people, teas, versions } from '../../db/schema/index';
 import type { LeadNote, Tea, Version } from '#contracts/book';
 
 type VersionRow = { v: typeof versions.$inferSelect; author: string };
@@ -43,4 +43,10 @@ export async function openNotes(tx: Tx, teaId: string): Promise<LeadNote[]> {
   return rows.map(({ n, by, role }) => ({
     id: n.id, teaId: n.teaId, brewId: n.brewId, by: { id: n.personId, name: by }, at: n.at.getTime(), headline: n.headline, change: n.change, found: n.found, fromTrainee: role === 'trainee',
   }));
+}
+
+/** How many brews used each version of a tea. */
+export async function usesOf(tx: Tx, teaId: string): Promise<Record<string, number>> {
+  const rows = await tx.select({ id: brews.versionId, n: count() }).from(brews).innerJoin(versions, eq(versions.id, brews.versionId)).where(eq(versions.teaId, teaId)).groupBy(brews.versionId);
+  return Object.fromEntries(rows.map((r) => [r.id, r.n]));
 }

@@ -7,7 +7,7 @@ import { leadNotes, teas, versions } from '../../db/schema/index';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { doubtWeighing } from '#core/recipes';
-import { allTeas, newestNumber, openNotes, teaById, versionById, versionsOf } from './queries';
+import { allTeas, newestNumber, openNotes, teaById, usesOf, versionById, versionsOf } from './queries';
 
 /** A weighing ten times off any leaf is refused outright; a factor of three is asked about on the page. */
 const ABSURD = 10;
@@ -25,7 +25,7 @@ export function book({ db, now }: Deps) {
   return {
     all: () => allTeas(db),
     async page(id: string): Promise<TeaPage> {
-      return { tea: await readTea(id), versions: await versionsOf(db, id), notes: await openNotes(db, id) };
+      return { tea: await readTea(id), versions: await versionsOf(db, id), notes: await openNotes(db, id), uses: await usesOf(db, id) };
     },
     async add(given: z.infer<typeof addTea.body>, who: Signed): Promise<Tea> {
       checkWeighing(given.weighing);

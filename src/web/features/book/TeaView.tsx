@@ -29,6 +29,7 @@ export function TeaView({ id }: { id: string }) {
   const brew = () => navigate(`/start?tea=${id}`);
   useKeys([
     { key: 'n', does: 'Brew this tea', run: brew },
+    { key: 'v', does: 'Versions compared', run: () => navigate(`/book/${id}/versions`) },
     { key: 'i', does: 'What if', run: () => navigate(`/book/${id}/whatif`) },
     ...(role === 'lead' ? [{ key: 'e', does: 'New version', run: () => setEditing('version') }] : []),
     { key: 'Escape', does: 'Back to the index', run: () => (editing ? setEditing(null) : navigate('/book')) },
@@ -51,7 +52,7 @@ export function TeaView({ id }: { id: string }) {
       <Notes notes={notes} lead={role === 'lead'} onVersion={() => setEditing('version')} />
       {house && <InOurVessels tea={tea} house={house} />}
       {house && <ToleranceOf tea={tea} version={house} />}
-      <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Versions</h2>
+      <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Versions</h2>{versions.length > 1 && <Link className="btn slim" to={`/book/${id}/versions`}>Compare <kbd>V</kbd></Link>}
         {role === 'lead' && <><button type="button" className="btn slim" onClick={() => setEditing('tea')}>Edit the tea</button><button type="button" className="btn slim" onClick={() => setEditing('version')}>New version <kbd>E</kbd></button></>}</div>
       <ul className="versions">{versions.map((v) => <VersionRow key={v.id} v={v} tea={tea} lead={role === 'lead'} />)}</ul>
       {(tea.allergens || tea.note) && <p className="small mt-3">{tea.allergens && <><b>Allergens:</b> {tea.allergens}. </>}{tea.note}</p>}

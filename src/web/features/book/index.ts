@@ -1,1 +1,2 @@
 export { BookPage } from './Page';
+export { VersionsPage } from './Versions';

@@ -5,11 +5,12 @@ import type { Vessel } from '#contracts/shelf';
 import { AGITATION_NAMES, type Agitation } from '#core/extraction';
 import { brewCup, outsideLimits } from '#core/cup';
 import { colourOfBrew } from '#core/colour';
-import { cupWords, differenceWords, MARK, type Taste } from '#core/taste';
+import { cupWords } from '#core/taste';
 import { celsius, degrees, minutesText, numberText, parseNumber, parseVolume, temperatureText, toFahrenheit, volumeText } from '#core/units';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { useTeaQuery, useVesselsQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
+import { DifferenceBars, differenceSentence } from '../../ui/DifferenceBars';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
@@ -98,8 +99,8 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
         </div>
         {outside ? <Note><b>Outside the model.</b> {outside} Taste instead.</Note> : (
           <>
-            <p className="text-[19px] font-semibold mt-2" data-testid="whatif-words" aria-live="polite">{wordsOf(cup.taste, held_.taste)}</p>
-            <Bars cup={cup.taste} held={held_.taste} />
+            <p className="text-[19px] font-semibold mt-2" data-testid="whatif-words" aria-live="polite">{differenceSentence(cup.taste, held_.taste)}</p>
+            <DifferenceBars cup={cup.taste} held={held_.taste} />
             <p className="small">The line is the held cup; one step is a taster’s mark. {STANDING}, ±0.5. {cap(cupWords(cup.taste))}. {cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${Math.round(cup.caffeineMg * 0.6 / 5) * 5} to ${Math.round(cup.caffeineMg * 1.4 / 5) * 5} mg in all.`}</p>
           </>
         )}
@@ -118,11 +119,6 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
 }
 
 const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
-function wordsOf(cup: Taste, held: Taste): string {
-  const words = differenceWords(cup, held);
-  return words.length ? `${cap(words.join(', '))}.` : 'No difference that one would notice.';
-}
-
 /** A field in the head of the chart: shows its value, reads what is typed, says what is wrong with it. */
 function Typed({ label, text, read, onValue }: { label: string; text: string; read: (t: string) => { kind: 'ok'; value: number } | { kind: 'bad'; why: string }; onValue: (v: number) => void }) {
   const [typed, setTyped] = useState<string | null>(null);
@@ -135,22 +131,5 @@ function Typed({ label, text, read, onValue }: { label: string; text: string; re
   };
   return (
     <label className="typed"><span>{label}</span><input className="box" value={typed ?? text} onFocus={() => setTyped(text)} onChange={(e) => setTyped(e.target.value)} onBlur={take} onKeyDown={(e) => { if (e.key === 'Enter') take(); }} aria-invalid={wrong !== null} />{wrong && <em role="alert">{wrong}</em>}</label>
-  );
-}
-
-const STEP_PX = 34;
-const SHOWN = [['Strength', 'strength'], ['Bitter', 'bitterness'], ['Drying', 'astringency'], ['Sweet', 'sweetness'], ['Aroma', 'aroma']] as const;
-/** Outlined bars from the line that is the held cup, 34 px a mark; a small one is a mark on the line. */
-function Bars({ cup, held }: { cup: Taste; held: Taste }) {
-  return (
-    <svg width="360" height="112" viewBox="0 0 360 112" style={{ maxWidth: '100%', height: 'auto' }} role="img" aria-label={`Against the held cup: ${differenceWords(cup, held).join(', ') || 'alike'}`}>
-      <path d="M0 62H360" stroke="var(--ink)" strokeWidth="2" />
-      {SHOWN.map(([name, of], i) => {
-        const by = Math.max(-0.9, Math.min(1.6, (cup[of] - held[of]) / MARK));
-        const at = 38 + i * 71;
-        const h = Math.abs(by) * STEP_PX;
-        return <g key={of}>{h < 3 ? <path d={`M${at - 10} 61.5h20`} stroke="var(--accent)" strokeWidth="4" /> : <rect x={at - 10} y={by > 0 ? 62 - h : 62} width="20" height={h} fill="none" stroke="var(--accent)" strokeWidth="2.5" />}<text x={at} y="108" fontSize="14" textAnchor="middle" fill="var(--ink)">{name}</text></g>;
-      })}
-    </svg>
   );
 }

@@ -1,0 +1,36 @@
+import type { Recipe } from './recipe';
+import { SCHOOL_WORDS } from '#core/scaling';
+import { degrees, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
+
+/** One line of a recipe as it is read, and what became of it in another version; `change` is empty where a word says enough. */
+export type RecipeLine = { readonly name: string; readonly left: string; readonly right: string; readonly change: string };
+
+const school = ({ scaling: s }: Recipe): string => {
+  if (s.school === 'linear') return SCHOOL_WORDS.linear;
+  if (s.school === 'match') return `matched to ${numberText(s.known.leaf)} g in ${Math.round(s.known.water)} ml`;
+  return `tapered, ${numberText(s.small.leaf)} g in ${Math.round(s.small.water)} ml to ${numberText(s.large.leaf)} g in ${Math.round(s.large.water)} ml`;
+};
+const steep = ({ window: w }: Recipe) => `${minutesText(w.best)}, from ${minutesText(w.earliest)} to ${minutesText(w.latest)}`;
+
+/** Every line of two recipes side by side, temperatures in the reader's scale. The order is that of a card. */
+export function recipeLines(a: Recipe, b: Recipe, scale: 'C' | 'F'): RecipeLine[] {
+  const dose = (r: Recipe) => `${numberText(r.dose, 2)} g per 100 ml`;
+  const percent = Math.round((b.dose / a.dose - 1) * 100);
+  const heat = scale === 'F' ? Math.round(toFahrenheit(b.temperature) - toFahrenheit(a.temperature)) : degrees(b.temperature, 'C') - degrees(a.temperature, 'C');
+  const time = b.window.best - a.window.best;
+  const lines: RecipeLine[] = [
+    { name: 'Leaf', left: dose(a), right: dose(b), change: percent === 0 ? '' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}` },
+    { name: 'School', left: school(a), right: school(b), change: '' },
+    { name: 'Water on the leaf', left: temperatureText(a.temperature, scale), right: temperatureText(b.temperature, scale), change: heat === 0 ? '' : `${Math.abs(heat)} ${heat > 0 ? 'hotter' : 'cooler'}` },
+    { name: 'First steep', left: steep(a), right: steep(b), change: time === 0 ? '' : `${minutesText(time)} ${time > 0 ? 'longer' : 'shorter'}` },
+    { name: 'Later steeps', left: laterOf(a), right: laterOf(b), change: '' },
+    { name: 'Vessel', left: a.warm ? 'warmed' : 'not warmed', right: b.warm ? 'warmed' : 'not warmed', change: '' },
+    { name: 'Lid', left: a.lid ? 'on' : 'off', right: b.lid ? 'on' : 'off', change: '' },
+    { name: 'Handling', left: a.note || 'none', right: b.note || 'none', change: '' },
+  ];
+  return lines;
+}
+const laterOf = (r: Recipe) => (r.later.length ? r.later.map((s) => minutesText(s)).join(', ') : 'none');
+
+/** True for a line that reads differently. */
+export const lineDiffers = (l: RecipeLine): boolean => l.left !== l.right;
