@@ -136,3 +136,32 @@ test('versions compared: values, cups, and back by a new version', async ({ hous
   await expect(page).toHaveURL(/left=3&right=1/);
   await expect(page.getByText('no line differs')).toBeVisible();
 });
+
+test('the scaling board: so many cups by a time, bad answers beside the pick, so many grams', async ({ house }) => {
+  const { page } = house;
+  const pick = async (label: string, text: string) => {
+    await page.getByRole('button', { name: `${label}: change` }).click();
+    await page.getByRole('textbox', { name: label }).fill(text);
+    await page.keyboard.press('Enter');
+  };
+  await house.signIn(PEOPLE.brewer);
+  await house.goTo('Book');
+  await page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await page.getByRole('link', { name: /^For a service/ }).click();
+  await pick('Cups', '0');
+  await expect(page.getByRole('alert')).toContainText('A service must be more than 1 cups');
+  await expect(page.getByRole('textbox', { name: 'Cups' })).toHaveValue('0');
+  await page.keyboard.press('Escape');
+  await pick('Cups', '18');
+  await pick('By', '25:00');
+  await expect(page.getByRole('alert')).toContainText('A time, such as 15:00.');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(/pours in 2 rounds/);
+  await house.expectSaid(/First poured waits \d+ minutes/);
+  await pick('Price of a kilo', '124,50');
+  await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(/0\.\d\d? a cup/);
+  await page.getByRole('button', { name: 'I have so many grams' }).click();
+  await pick('Leaf', '11');
+  await expect(page.getByRole('row', { name: /White pot/ })).toContainText('once full, 4.5 g left');
+  await expect(page.getByRole('row', { name: /Grey pot/ })).toContainText('once full');
+});

@@ -10,9 +10,10 @@ import { brewCup, type Brewing } from '#core/cup';
 import { fitToHouse, type Tasted } from '#core/fitting';
 import { pick, seeded } from '#core/numeric';
 import { newCup, quickCup } from '#core/quick';
-import { leafFor, matchCup, matchStrength, type Pour } from '#core/scaling';
+import { boardOf, startingRecipe } from '#core/recipes';
+import { matchCup, matchStrength, type Pour } from '#core/scaling';
 import { characterOf, STYLE_IDS, styleOf } from '#core/styles';
-import { celsius, grams, gramsPer100Ml, millilitres, seconds } from '#core/units';
+import { celsius, grams, millilitres, seconds } from '#core/units';
 
 type Row = { name: string; value: number; unit: string; wanted: string; met: boolean | null };
 const rows: Row[] = [];
@@ -86,9 +87,17 @@ const fitCups: Tasted[] = [[45, 94], [120, 94], [180, 94], [300, 94], [120, 75],
 const fitMs = time(() => { fitToHouse('black-whole', fitCups); }, 10);
 add('six-cup fit', fitMs, 'ms', 'under 20', fitMs < 20);
 
-const table = Array.from({ length: 300 }, () => gramsPer100Ml(between(0.8, 2.5)));
-const vessels = Array.from({ length: 40 }, () => millilitres(between(100, 1500)));
-add('300 recipes x 40 vessels, leaf', time(() => { for (const d of table) for (const v of vessels) sink += leafFor(v, d, { school: 'linear' }); }, 10), 'ms', 'under 50', null);
+const site = { altitudeM: 4, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: 0.07, kettle: { volume: millilitres(1700), material: 'stainless' as const, lid: true } };
+const teas = Array.from({ length: 300 }, () => {
+  const style = pick(random, STYLE_IDS);
+  return { tea: { style, weighing: { spoon: 'dessertSpoon' as const, spoons: 5, weighed: grams(between(7, 27)) }, spoon: 'dessertSpoon' as const }, recipe: startingRecipe(style), method: 'pot' as const, site, warmed: true };
+});
+const shelf = Array.from({ length: 40 }, (_, i) => {
+  const mark = between(120, 1400);
+  return { id: String(i), facts: { kind: pick(random, ['pot', 'mug', 'release'] as const), brim: millilitres(mark * 1.2), mark: millilitres(mark), infuser: pick(random, ['deep', 'free'] as const), basket: null, material: 'porcelain' as const, wallGrams: null, lid: true } };
+});
+const boardMs = time(() => { for (const ask of teas) sink += boardOf(ask, shelf).length; }, 2);
+add('300 teas x 40 vessels, every card', boardMs, 'ms', 'under 50', boardMs < 50);
 
 const bundled = await build({ entryPoints: ['scripts/bench/toleranceWorker.ts'], bundle: true, write: false, format: 'esm', platform: 'node' });
 const worker = new Worker(new URL(`data:text/javascript,${encodeURIComponent(bundled.outputFiles[0]?.text ?? '')}`));

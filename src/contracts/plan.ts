@@ -1,5 +1,5 @@
 import type { ColouredBrew } from '#core/colour';
-import { brewingOf, methodFor, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
+import { brewingOf, methodFor, spoonsText, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import type { Millilitres, Seconds } from '#core/units';
 import type { Plan } from './brews';
@@ -20,7 +20,7 @@ export const cardOf = (pour: PourOf): Card | CardFault => workOutCard(askedOf(po
 export function planOf(card: Card, { version, vessel, site }: PourOf): Plan {
   const { name, kind, brim, mark, infuser, basket, material, wallGrams, lid } = vessel;
   return {
-    water: card.water, leaf: card.leaf, spoons: card.spoons?.text ?? null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
+    water: card.water, leaf: card.leaf, spoons: card.spoons ? spoonsText(card.spoons) : null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
     kettle: card.heat.kettleSetting, reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
     recipe: version.recipe, vessel: { name, kind, brim, mark, infuser, basket, material, wallGrams, lid }, pull: card.pull,
   };

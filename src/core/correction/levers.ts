@@ -46,31 +46,24 @@ export function valueOf(b: Brewing, lever: ModelLever): number {
   }
 }
 
+/** A brew whose levers a search turns in place: one object, so that the quick cup always meets the same shape. */
+export type TurnedBrew = { -readonly [K in keyof Brewing]: Brewing[K] } & { contact: number; waterAfter: number };
+export const turnable = (b: Brewing): TurnedBrew => ({ ...b, contact: b.contact ?? 1, waterAfter: b.waterAfter ?? 0 });
+
+/** Turns the levers of `b` into `next`, kept inside the style's working range. */
+export function turnInto(next: TurnedBrew, b: Brewing, style: StyleId, turns: Turns): void {
+  const { range } = styleOf(style);
+  const { leafGrams, temperatureC, seconds: time, contactFactor, waterAfterFraction } = turns;
+  next.leaf = leafGrams ? grams(within(b.leaf * LEAF_STEP ** leafGrams, b.leaf, (range.dose[0] * b.water) / 100, (range.dose[1] * b.water) / 100)) : b.leaf;
+  next.temperature = temperatureC ? celsius(within(Math.min(b.temperature + HEAT_STEP * temperatureC, Math.max(HOTTEST, b.temperature)), b.temperature, range.temperature[0], range.temperature[1])) : b.temperature;
+  next.time = time ? seconds(within(b.time * TIME_STEP ** time, b.time, range.seconds[0], range.seconds[1])) : b.time;
+  next.contact = (b.contact ?? 1) * (contactFactor ? CONTACT_STEP ** contactFactor : 1);
+  next.waterAfter = (b.waterAfter ?? 0) + WATER_STEP * (waterAfterFraction ?? 0);
+}
 /** The brew with its levers turned, kept inside its style's working range. */
 export function turned(b: Brewing, style: StyleId, turns: Turns): Brewing {
-  const { range } = styleOf(style);
-  const next = { ...b };
-  for (const lever of MODEL_LEVERS) {
-    const u = turns[lever];
-    if (u === undefined || u === 0) continue;
-    switch (lever) {
-      case 'leafGrams':
-        next.leaf = grams(within(b.leaf * LEAF_STEP ** u, b.leaf, (range.dose[0] * b.water) / 100, (range.dose[1] * b.water) / 100));
-        break;
-      case 'temperatureC':
-        next.temperature = celsius(within(Math.min(b.temperature + HEAT_STEP * u, Math.max(HOTTEST, b.temperature)), b.temperature, range.temperature[0], range.temperature[1]));
-        break;
-      case 'seconds':
-        next.time = seconds(within(b.time * TIME_STEP ** u, b.time, range.seconds[0], range.seconds[1]));
-        break;
-      case 'contactFactor':
-        next.contact = (b.contact ?? 1) * CONTACT_STEP ** u;
-        break;
-      case 'waterAfterFraction':
-        next.waterAfter = (b.waterAfter ?? 0) + WATER_STEP * u;
-        break;
-    }
-  }
+  const next = turnable(b);
+  turnInto(next, b, style, turns);
   return next;
 }
 

@@ -1,4 +1,4 @@
-import { EFFORT, MODEL_LEVERS, nearsRecipe, turned, valueOf, type ModelLever, type RecipePoint, type Turns } from './levers';
+import { EFFORT, MODEL_LEVERS, nearsRecipe, turnable, turned, turnInto, valueOf, type ModelLever, type RecipePoint, type Turns } from './levers';
 import type { Mark } from './marks';
 import type { Brewing } from '#core/cup';
 import { CUP, newCup, quickCup } from '#core/quick';
@@ -69,26 +69,28 @@ function costOf(q: Question, before: Indices): Cost {
     const kind = mark === undefined ? 'silent' : mark === 0 ? 'right' : 'marked';
     return { place: PLACE[j], target: Math.min(HIGHEST, Math.max(0, before[j] - MARK * (mark ?? 0))), weight: WEIGHT[kind], dead: DEAD[kind] };
   });
-  const fitOf = (b: Brewing) => {
-    quickCup(b, cup);
+  const next = turnable(brew);
+  const fitOf = (turns: Turns) => {
+    turnInto(next, brew, style, turns);
+    quickCup(next, cup);
     let sum = 0;
     for (const w of wants) {
       const off = Math.abs((cup[w.place] as number) - w.target) - w.dead;
-      if (off > 0) sum += w.weight * (off / SCALE) ** 2;
+      if (off > 0) sum += w.weight * (off / SCALE) * (off / SCALE);
     }
     return sum;
   };
   return {
     reach: reachOf(q),
-    fit: (turns) => fitOf(turned(brew, style, turns)),
+    fit: fitOf,
     total: (turns) => {
-      const next = turned(brew, style, turns);
+      const fit = fitOf(turns);
       let effort = 0;
       for (const lever of MODEL_LEVERS) {
         const u = turns[lever];
-        if (u) effort += EFFORT_WEIGHT * (EFFORT[lever].cost * u) ** 2 * (nearsRecipe(brew, next, lever, recipe) ? HOMEWARD : 1);
+        if (u) effort += EFFORT_WEIGHT * (EFFORT[lever].cost * u) * (EFFORT[lever].cost * u) * (nearsRecipe(brew, next, lever, recipe) ? HOMEWARD : 1);
       }
-      return fitOf(next) + effort;
+      return fit + effort;
     },
   };
 }

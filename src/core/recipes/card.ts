@@ -1,6 +1,6 @@
 import { brewingOf } from './brewing';
 import { leafFor, matchCup, matchStrength, type KnownPour, type Pour } from '#core/scaling';
-import { densityOf, roundingWords, spoonsFor, spoonsText, type SpoonCount, type Weighing } from './measure';
+import { densityOf, spoonsFor, type SpoonCount, type Weighing } from './measure';
 import { METHODS, type Method, type Recipe, type Window } from './recipe';
 import { afterPour, boilingAt, firstContact, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type Material, type WaterPlan } from '#core/heat';
 import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
@@ -35,7 +35,7 @@ export type Card = {
   readonly water: Millilitres;
   /** To 0.1 g, as a scale shows it. */
   readonly leaf: Grams;
-  readonly spoons: (SpoonCount & { readonly text: string; readonly effect: string }) | null;
+  readonly spoons: SpoonCount | null;
   readonly liquor: Millilitres;
   readonly temperature: Celsius;
   /** What the water has on the leaf: the recipe's heat, or the most that can arrive. */
@@ -87,24 +87,24 @@ function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): Wat
 }
 
 /** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
-function reached(a: Asked, leaf: Grams): Celsius {
-  const boiling = siteBoiling(a.site);
-  if (heatPlan(a, leaf, a.warmed, boiling).kind === 'reachable') return a.recipe.temperature;
-  return firstContact({
+function reached(a: Asked, leaf: Grams, boiling: Celsius): Celsius {
+  const most = firstContact({
     water: grams(a.water * waterDensity(celsius(20))), waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
     material: a.vessel.material, capacity: a.vessel.brim, wallAt: a.warmed ? WARMED_WALL : a.site.ambient, leaf, leafAt: a.site.ambient,
   });
+  return most < a.recipe.temperature ? most : a.recipe.temperature;
 }
 
 /** A pour, and the known one, as a match sees them. */
 function matching(a: Asked, known: KnownPour) {
+  const boiling = siteBoiling(a.site);
   const as = (vessel: KnownPour | VesselFacts, water: Millilitres): Omit<Pour, 'onLeaf'> => {
     const { style: _style, leaf: _leaf, temperature: _t, time: _time, ...rest } = brewingOf({ style: a.tea.style, recipe: a.recipe, vessel, leaf: grams(1), water, onLeaf: a.recipe.temperature, time: a.recipe.window.best, ambient: a.site.ambient });
     return rest;
   };
   return {
     reference: { ...as(known, known.water), onLeaf: () => a.recipe.temperature, leaf: known.leaf, time: a.recipe.window.best },
-    pour: { ...as(a.vessel, a.water), onLeaf: (leaf: Grams) => reached(a, leaf) },
+    pour: { ...as(a.vessel, a.water), onLeaf: (leaf: Grams) => reached(a, leaf, boiling) },
   };
 }
 /** Leaf and time that give a known pour's cup here; null when none does. */
@@ -149,10 +149,10 @@ export function workOutCard(a: Asked): Card | CardFault {
     kind: 'card',
     water: a.water,
     leaf,
-    spoons: counted && { ...counted, text: spoonsText(counted), effect: roundingWords(counted.error) },
+    spoons: counted,
     liquor: millilitres(liquorYield(a.water, leaf, style.held)),
     temperature: a.recipe.temperature,
-    onLeaf: reached(a, leaf),
+    onLeaf: heat.kind === 'reachable' ? a.recipe.temperature : reached(a, leaf, boiling),
     boiling,
     heat,
     prewarmNeeded,

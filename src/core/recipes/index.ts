@@ -9,3 +9,4 @@ export { startingRecipe } from './start';
 export { methodFor } from './methods';
 export { brewingOf, houseBrew } from './brewing';
 export { lineDiffers, recipeLines, type RecipeLine } from './compare';
+export { boardOf, planServing, waterForLeaf, type BoardAsk, type BoardVessel, type Pour, type Round, type Serving } from './board';

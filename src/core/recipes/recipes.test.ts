@@ -68,7 +68,7 @@ describe('the card', () => {
     const c = workOutCard(ask());
     if (c.kind !== 'card') throw new Error(c.kind);
     expect(c.leaf).toBe(6);
-    expect(c.spoons?.text).toBe('2½ level dessert spoons');
+    expect(c.spoons && spoonsText(c.spoons)).toBe('2½ level dessert spoons');
     expect(c.liquor).toBe(482);
     expect(c.heat.kind).toBe('reachable');
     expect(c.heat.kettleSetting).toBeGreaterThan(90);

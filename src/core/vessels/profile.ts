@@ -71,11 +71,16 @@ function tableOf(kind: VesselKind): readonly Row[] {
 
 /** Reads column `to` at the height or volume where column `from` reaches `value`. */
 function read(rows: readonly Row[], from: 0 | 1, to: 0 | 1 | 2, value: number): number {
-  const i = rows.findIndex((row) => row[from] >= value);
-  const above = rows[i] ?? rows[rows.length - 1];
-  const below = rows[i - 1];
-  if (!above) return 0;
-  if (i === -1 || !below) return above[to];
+  // The first row at or past the value, by halving; all columns rise from the floor up.
+  let [low, high] = [0, rows.length - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((rows[middle] as Row)[from] >= value) high = middle;
+    else low = middle + 1;
+  }
+  const above = rows[low] as Row;
+  const below = rows[low - 1];
+  if (!below || above[from] < value) return above[to];
   const span = above[from] - below[from];
   return below[to] + (above[to] - below[to]) * (span > 0 ? (value - below[from]) / span : 0);
 }
@@ -93,12 +98,22 @@ export type SolvedVessel = {
   volumeBelow(level: Millimetres): Millilitres;
 };
 
+/** Vessels solved before: a shelf is worked out again and again with the same few. */
+const solvedBefore = new Map<VesselKind, Map<number, SolvedVessel>>();
+const MOST_KEPT = 500;
 /**
  * Solves a vessel's size from its kind and what it holds to the brim: volume by frusta of its profile.
  * @throws {RangeError} unless the brim is positive.
  */
 export function solveVessel(kind: VesselKind, brim: Millilitres): SolvedVessel {
   if (!(brim > 0)) throw new RangeError('a vessel holds something');
+  let known = solvedBefore.get(kind);
+  if (!known || known.size > MOST_KEPT) solvedBefore.set(kind, (known = new Map()));
+  let solved = known.get(brim);
+  if (!solved) known.set(brim, (solved = solve(kind, brim)));
+  return solved;
+}
+function solve(kind: VesselKind, brim: Millilitres): SolvedVessel {
   const rows = tableOf(kind);
   const profile: Profile = PROFILES[kind];
   const whole = rows[rows.length - 1]?.[1] ?? 1;

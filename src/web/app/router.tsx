@@ -7,6 +7,7 @@ import { Shell } from './Shell';
 const StartPage = lazy(() => import('../features/start').then((m) => ({ default: m.StartPage })));
 const JudgePage = lazy(() => import('../features/judge').then((m) => ({ default: m.JudgePage })));
 const BookPage = lazy(() => import('../features/book').then((m) => ({ default: m.BookPage })));
+const BoardPage = lazy(() => import('../features/book').then((m) => ({ default: m.BoardPage })));
 const VersionsPage = lazy(() => import('../features/book').then((m) => ({ default: m.VersionsPage })));
 const WhatIfPage = lazy(() => import('../features/whatif').then((m) => ({ default: m.WhatIfPage })));
 const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.ShelfPage })));
@@ -34,6 +35,7 @@ export const router = createBrowserRouter([
       { path: '/judge/:id', element: <JudgePage /> },
       { path: '/book', element: <BookPage /> },
       { path: '/book/:teaId', element: <BookPage /> },
+      { path: '/book/:teaId/board', element: <BoardPage /> },
       { path: '/book/:teaId/versions', element: <VersionsPage /> },
       { path: '/book/:teaId/whatif', element: <WhatIfPage /> },
       { path: '/shelf', element: <ShelfPage /> },

@@ -29,6 +29,7 @@ export function TeaView({ id }: { id: string }) {
   const brew = () => navigate(`/start?tea=${id}`);
   useKeys([
     { key: 'n', does: 'Brew this tea', run: brew },
+    { key: 'b', does: 'Scaling board', run: () => navigate(`/book/${id}/board`) },
     { key: 'v', does: 'Versions compared', run: () => navigate(`/book/${id}/versions`) },
     { key: 'i', does: 'What if', run: () => navigate(`/book/${id}/whatif`) },
     ...(role === 'lead' ? [{ key: 'e', does: 'New version', run: () => setEditing('version') }] : []),
@@ -98,7 +99,7 @@ function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
   };
   return (
     <>
-      <h2 className="mt-3">In our vessels<small>to the fill mark{tea.weighing ? `; level ${spoon.plural} of ${numberText(gramsPerSpoon(densityOf(tea.weighing), tea.spoon))} g` : ''}{scaling.school === 'tapered' ? `; tapered, water to the power ${numberText(taperExponent(scaling.small, scaling.large), 2)}` : `; leaf ${SCHOOL_WORDS[scaling.school]}`}</small></h2>
+      <div className="flex items-end gap-3 mt-3"><h2 className="flex-1">In our vessels<small>to the fill mark{tea.weighing ? `; level ${spoon.plural} of ${numberText(gramsPerSpoon(densityOf(tea.weighing), tea.spoon))} g` : ''}{scaling.school === 'tapered' ? `; tapered, water to the power ${numberText(taperExponent(scaling.small, scaling.large), 2)}` : `; leaf ${SCHOOL_WORDS[scaling.school]}`}</small></h2><Link className="btn slim" to={`/book/${tea.id}/board`}>For a service <kbd>B</kbd></Link></div>
       {vessels.length === 0 ? <Nothing>No vessel at {site.name} yet.</Nothing> : (
         <table className="grid-table">
           <thead><tr><th colSpan={2} className="l">vessel</th><th>water</th><th>leaf</th><th>spoons</th><th className="opt">kettle</th><th>best</th><th className="opt l">other schools</th></tr></thead>

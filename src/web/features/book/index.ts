@@ -1,2 +1,3 @@
 export { BookPage } from './Page';
 export { VersionsPage } from './Versions';
+export { BoardPage } from './Board';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { askedOf, cardFaultWords } from '#contracts/plan';
 import type { Tea, Version } from '#contracts/book';
 import type { Vessel } from '#contracts/shelf';
-import { brewingOf, methodFor, workingOf, type Card, type CardFault } from '#core/recipes';
+import { brewingOf, methodFor, roundingWords, spoonsText, workingOf, type Card, type CardFault } from '#core/recipes';
 import { celsius, degrees, minutesText, numberText, SPOONS, temperatureText, volumeParts, volumeText, type Millilitres } from '#core/units';
 import { useSession, useUnits } from '../../app/session';
 import { Sheet } from '../../ui/Dialog';
@@ -60,9 +60,9 @@ export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, 
 
 function Spoons({ card, tea }: { card: Card; tea: Tea }) {
   if (!card.spoons || !tea.weighing) return <p>by the scale<em>no spoon of this tea weighed yet</em></p>;
-  const { text, total, perSpoon, error, effect, spoon } = card.spoons;
+  const { total, perSpoon, error, spoon } = card.spoons;
   const other = SPOONS[spoon].ml === 15 ? 'Tablespoon, not teaspoon.' : SPOONS[spoon].ml === 5 ? 'Teaspoon, not tablespoon.' : '';
-  return <p>{text}<em>of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}{numberText(Math.abs(error * 100), 0)} %, {effect}. {other}</em></p>;
+  return <p>{spoonsText(card.spoons)}<em>of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}{numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}</em></p>;
 }
 
 function WaterLine({ water, card, vessel }: { water: Millilitres; card: Card; vessel: Vessel }) {
