@@ -1,7 +1,7 @@
 // npm run screenshots: one picture per main view, from a demo of its own, into docs/screenshots/.
 // Look at every one before committing it.
-import { fork } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { fork, spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
@@ -94,6 +94,24 @@ try {
   await shot('what-if');
   await page.keyboard.press('Escape');
   await settle();
+  await page.keyboard.press('b');
+  await settle();
+  await role('button', 'Cups: change').click();
+  await page.getByRole('textbox', { name: 'Cups' }).fill('18');
+  await page.keyboard.press('Enter');
+  await settle();
+  await shot('scaling-board');
+  await page.keyboard.press('Escape');
+  await settle();
+  await page.keyboard.press('v');
+  await settle();
+  await shot('versions');
+  if (!only.length || only.includes('wall-card')) {
+    const tea = (await records('/api/book')).teas.find((x) => x.name === 'Sennet Hollow');
+    writeFileSync(join(folder, 'card.pdf'), await (await page.request.get(`/api/teas/${tea.id}/wall.pdf`)).body());
+    spawnSync('pdftoppm', ['-r', '110', '-png', '-singlefile', join(folder, 'card.pdf'), join(out, 'wall-card')]);
+    say('wall-card.png');
+  }
   await place('Shelf');
   await role('link', /White pot/).click();
   await settle();

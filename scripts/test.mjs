@@ -8,7 +8,7 @@ import { startMariadb } from './lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prepare.mjs';
 import { say } from './lib/say.mjs';
 
-needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium' });
+needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium', pdftotext: 'poppler-utils' });
 needModules();
 
 const bin = (name) => join(ROOT, 'node_modules/.bin', name);

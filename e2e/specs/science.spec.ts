@@ -165,3 +165,21 @@ test('the scaling board: so many cups by a time, bad answers beside the pick, so
   await expect(page.getByRole('row', { name: /White pot/ })).toContainText('once full, 4.5 g left');
   await expect(page.getByRole('row', { name: /Grey pot/ })).toContainText('once full');
 });
+
+test('the wall card opens as a PDF; its code opens the brew ready on the bar', async ({ house }) => {
+  const { page } = house;
+  const bar = new BarDriver(page);
+  await house.signIn(PEOPLE.brewer);
+  await house.goTo('Book');
+  await page.getByRole('link', { name: /Tolvane Amber/ }).click();
+  const href = await page.getByRole('link', { name: 'A5', exact: true }).getAttribute('href');
+  const pdf = await page.request.get(href ?? '');
+  expect([pdf.status(), pdf.headers()['content-type']]).toEqual([200, 'application/pdf']);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  // What the code on it says, as a scanner would open it.
+  const teaId = /teas\/([^/]+)/.exec(href ?? '')?.[1] ?? '';
+  const { vessels } = (await (await page.request.get('/api/vessels')).json()) as { vessels: { id: string; name: string }[] };
+  await page.goto(`/start?tea=${teaId}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`);
+  await expect(bar.card()).toContainText('Tolvane Amber');
+  await expect(page.getByRole('button', { name: 'Vessel: change' })).toHaveText('Grey pot');
+});

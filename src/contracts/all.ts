@@ -3,11 +3,12 @@ import * as brews from './brews';
 import type { Endpoint } from './endpoint';
 import * as house from './house';
 import * as people from './people';
+import * as print from './print';
 import * as shelf from './shelf';
 
 const isEndpoint = (v: unknown): v is Endpoint => typeof v === 'object' && v !== null && 'path' in v && 'access' in v;
 
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [book, brews, house, people, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
+  [book, brews, house, people, print, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

@@ -8,6 +8,7 @@ import type { Deps } from './deps';
 import { accountRoutes, accounts, cookieOf } from './features/accounts';
 import { book, bookRoutes } from './features/book';
 import { brewing, brewRoutes } from './features/brews';
+import { printRoutes } from './features/print';
 import { shelf, shelfRoutes } from './features/shelf';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
@@ -41,6 +42,7 @@ export function createApp(deps: AppDeps): Express {
   bookRoutes(on, book(deps));
   shelfRoutes(on, shelf(deps));
   brewRoutes(on, brewing(deps));
+  printRoutes(on, deps);
   app.use('/api', () => {
     throw new AppError('notFound', 404, 'There is nothing at this address.');
   });

@@ -4,3 +4,4 @@ export {
   basketCrowding, basketVolume, fillFault, heldWater, INFUSER_KINDS, INFUSERS, liquorYield, mostLeaf,
   type FillFault, type InfuserKind, type VesselFacts,
 } from './fill';
+export { bowlPath, extent, lidPaths, partPaths, penFor, profilePath, spoutPath, type Pen } from './paths';

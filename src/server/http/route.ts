@@ -21,16 +21,31 @@ export function routes(router: Router, readSession: ReadSession) {
     router[METHODS[e.method]](e.path, async (req, res) => {
       res.json(await answer(req, res));
     });
+  const allowed = async (e: Endpoint, req: Request): Promise<Signed> => {
+    const who = await readSession(req);
+    if (!who) throw new AppError('session.none', 401, 'Sign in first.');
+    if (!mayCall(e.access, who.role)) throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
+    return who;
+  };
   return {
   /** For those signed in with the contract's role or above. */
   signed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
     e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<z.infer<R>>,
   ) {
     mount(e as unknown as Endpoint, async (req, res) => {
-      const who = await readSession(req);
-      if (!who) throw new AppError('session.none', 401, 'Sign in first.');
-      if (!mayCall(e.access, who.role)) throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
+      const who = await allowed(e as unknown as Endpoint, req);
       return handle({ ...parse(e, req), who, req, res });
+    });
+  },
+  /** As `signed`, for an answer that is a file. */
+  file<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<{ type: string; name: string; body: Buffer }>,
+  ) {
+    router[METHODS[e.method]](e.path, async (req, res) => {
+      const who = await allowed(e as unknown as Endpoint, req);
+      const { type, name, body } = await handle({ ...parse(e, req), who, req, res });
+      res.type(type).setHeader('content-disposition', `inline; filename*=UTF-8''${encodeURIComponent(name)}`);
+      res.send(body);
     });
   },
   /** For anybody. */

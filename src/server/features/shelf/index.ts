@@ -1,2 +1,2 @@
-export { shelf, vesselById, type Shelf } from './service';
+export { shelf, vesselById, vesselsAt, type Shelf } from './service';
 export { shelfRoutes } from './routes';

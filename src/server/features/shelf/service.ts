@@ -11,6 +11,8 @@ export async function vesselById(tx: Tx, id: string): Promise<Vessel | undefined
   const [row] = await tx.select().from(vessels).where(eq(vessels.id, id));
   return row && asVessel(row);
 }
+/** A site's vessels in use. */
+export const vesselsAt = async (tx: Tx, siteId: string): Promise<Vessel[]> => (await tx.select().from(vessels).where(and(eq(vessels.siteId, siteId), eq(vessels.retired, false)))).map(asVessel);
 function check(v: Pick<Vessel, 'brim' | 'mark' | 'basket'>) {
   const faults = vesselFaults(v);
   if (Object.keys(faults).length) throw invalid(faults);

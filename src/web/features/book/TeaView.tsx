@@ -1,3 +1,4 @@
+import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { LeadNote, Tea, Version } from '#contracts/book';
@@ -56,6 +57,7 @@ export function TeaView({ id }: { id: string }) {
       <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Versions</h2>{versions.length > 1 && <Link className="btn slim" to={`/book/${id}/versions`}>Compare <kbd>V</kbd></Link>}
         {role === 'lead' && <><button type="button" className="btn slim" onClick={() => setEditing('tea')}>Edit the tea</button><button type="button" className="btn slim" onClick={() => setEditing('version')}>New version <kbd>E</kbd></button></>}</div>
       <ul className="versions">{versions.map((v) => <VersionRow key={v.id} v={v} tea={tea} lead={role === 'lead'} />)}</ul>
+      {house && <p className="small mt-3 prints"><Printer size={20} strokeWidth={2} aria-hidden="true" /> Wall card to print: {(['a5', 'a4', 'a6'] as const).map((size) => <a key={size} className="btn quiet slim" href={`/api/teas/${id}/wall.pdf?size=${size}`} target="_blank" rel="noreferrer">{size.toUpperCase()}</a>)}</p>}
       {(tea.allergens || tea.note) && <p className="small mt-3">{tea.allergens && <><b>Allergens:</b> {tea.allergens}. </>}{tea.note}</p>}
       <Link className="btn quiet slim mt-3 only-narrow" to="/book">Back to the index</Link>
     </section>

@@ -1,10 +1,9 @@
 import { useId, useMemo, type ReactNode } from 'react';
 import type { Liquor } from '#core/colour';
 import { tint } from '#core/colour';
-import { basketShape, solveVessel, type SolvedVessel } from '#core/vessels';
+import { basketShape, bowlPath, extent, lidPaths, partPaths, penFor, profilePath, solveVessel, spoutPath, type SolvedVessel } from '#core/vessels';
 import type { VesselFields } from '#contracts/shelf';
 import { millilitres, millimetres, type Grams, type Millilitres } from '#core/units';
-import { bowlPath, extent, lidPaths, partPaths, penFor, profilePath, spoutPath } from './shape';
 
 /** Wall thickness as drawn, mm. */
 const WALL: Record<VesselFields['material'], number> = { porcelain: 3.4, stoneware: 4, glass: 2.6, plastic: 2.6, castiron: 6, stainless: 2.2, none: 2 };

@@ -1,4 +1,4 @@
-import { PROFILES, type Profile, type SolvedVessel } from '#core/vessels';
+import { PROFILES, type Profile, type SolvedVessel } from './profile';
 import { millimetres } from '#core/units';
 
 /** Paths of one vessel in px: z up becomes y down, the inside floor is y = 0. */

@@ -1,0 +1,64 @@
+import PDFDocument from 'pdfkit';
+import { join } from 'node:path';
+
+/** Points to the millimetre: everything here is laid out in mm on an A5. */
+const PT = 72 / 25.4;
+export const A5 = { width: 148, height: 210 } as const;
+/** ISO 216 papers in mm; the A5 layout is made larger or smaller to fit. */
+const PAPERS = { a4: [210, 297], a5: [148, 210], a6: [105, 148] } as const;
+export type CardSize = keyof typeof PAPERS;
+
+const FONTS = { sans: 'encode-sans/files/encode-sans-latin-400-normal.woff', bold: 'encode-sans/files/encode-sans-latin-600-normal.woff', heavy: 'encode-sans/files/encode-sans-latin-700-normal.woff', book: 'brygada-1918/files/brygada-1918-latin-600-normal.woff' } as const;
+export type Face = keyof typeof FONTS;
+
+/** What the layout draws with: millimetres from the top left, black unless said. */
+export type Paper = {
+  text(words: string, x: number, y: number, o: { face?: Face; size: number; width?: number; align?: 'left' | 'right'; lineGap?: number }): void;
+  widthOf(words: string, face: Face, size: number): number;
+  heightOf(words: string, o: { face: Face; size: number; width: number }): number;
+  line(x1: number, y1: number, x2: number, y2: number, weight: number): void;
+  /** An SVG path in mm, placed at a point. */
+  path(d: string, x: number, y: number, o: { stroke?: number; fill?: string; dash?: number }): void;
+  rect(x: number, y: number, w: number, h: number): void;
+  disc(x: number, y: number, r: number, stops: readonly (readonly [at: number, colour: string])[]): void;
+};
+
+/** Makes one page; the fonts are those that ship, the text stays text. */
+export function onPaper(size: CardSize, info: { title: string; author: string }, draw: (p: Paper) => void): Promise<Buffer> {
+  const [width, height] = PAPERS[size];
+  const k = Math.min(width / A5.width, height / A5.height);
+  const fonts = join('node_modules', '@fontsource');
+  const doc = new PDFDocument({ size: [width * PT, height * PT], margin: 0, font: join(fonts, FONTS.sans), info: { Title: info.title, Author: info.author } });
+  for (const [name, file] of Object.entries(FONTS)) doc.registerFont(name, join(fonts, file));
+  const done = new Promise<Buffer>((resolve, reject) => {
+    const parts: Buffer[] = [];
+    doc.on('data', (d: Buffer) => parts.push(d));
+    doc.on('end', () => resolve(Buffer.concat(parts)));
+    doc.on('error', reject);
+  });
+  doc.scale(k * PT);
+  const options = (o: { width?: number; align?: 'left' | 'right'; lineGap?: number }) => ({ width: o.width, align: o.align ?? 'left', lineGap: o.lineGap ?? 0, lineBreak: o.width !== undefined });
+  draw({
+    text: (words, x, y, o) => void doc.font(o.face ?? 'sans').fontSize(o.size).fillColor('black').text(words, o.align === 'right' && o.width === undefined ? x - doc.widthOfString(words) : x, y, options(o)),
+    widthOf: (words, face, s) => doc.font(face).fontSize(s).widthOfString(words),
+    heightOf: (words, o) => doc.font(o.face).fontSize(o.size).heightOfString(words, { width: o.width }),
+    line: (x1, y1, x2, y2, weight) => void doc.moveTo(x1, y1).lineTo(x2, y2).lineWidth(weight).strokeColor('black').stroke(),
+    path: (d, x, y, o) => {
+      doc.save().translate(x, y);
+      if (o.dash) doc.dash(o.dash, { space: o.dash * 0.7 });
+      doc.path(d).lineJoin('round');
+      if (o.fill && o.stroke) doc.lineWidth(o.stroke).fillAndStroke(o.fill, 'black');
+      else if (o.fill) doc.fill(o.fill);
+      else doc.lineWidth(o.stroke ?? 0.3).strokeColor('black').stroke();
+      doc.restore();
+    },
+    rect: (x, y, w, h) => void doc.rect(x, y, w, h).fill('black'),
+    disc: (x, y, r, stops) => {
+      const shade = doc.radialGradient(x, y, 0, x, y, r);
+      for (const [at, colour] of stops) shade.stop(at, colour);
+      doc.circle(x, y, r).fill(shade);
+    },
+  });
+  doc.end();
+  return done;
+}
