@@ -89,6 +89,11 @@ test('every verdict on every style gets one answer with its reason, inside the w
     expect(t.to).toBeLessThanOrEqual(Math.max(hi, t.from) + step);
   }
 }), { seed: 20260121, numRuns: 120 }));
+test('a pull a few seconds off best is not answered by best again when that hardly helps', () => {
+  const p = propose(judged({ colour: 1, bitterness: 1, astringency: 1, sweetness: -1 }, { style: 'green-steamed', change: { dose: gramsPer100Ml(1.3) }, brew: { leaf: grams(3.9), time: seconds(97) } }));
+  expect(p.turns.filter((t) => Math.abs(t.to - 90) <= 5)).toEqual([]);
+  expect(p.lever).toBe('cooler');
+});
 test('a single mark is never moved the wrong way, at any style', () => {
   const sign = { strength: 1, bitterness: 1, astringency: 1, sweetness: 1 } as const;
   for (const style of STYLE_IDS) {

@@ -107,6 +107,9 @@ const marksOf = (v: Verdict): Marks => Object.fromEntries(JUDGED.filter((k) => k
 const worthTwo = (found: Search, brew: Brewing, style: StyleId, home: RecipePoint): boolean =>
   !found.partlyMet || found.best.levers.every((l) => nearsRecipe(brew, turned(brew, style, found.best.turns), l.lever, home));
 
+/** Seconds from best that a hand does not tell apart. */
+const BACK_TO_BEST = 5;
+
 function byModel(j: Judged): Proposal {
   const { brew, style, recipe } = j;
   const home = { leafGrams: (recipe.dose * brew.water) / 100, temperatureC: recipe.temperature, seconds: recipe.window.best };
@@ -114,13 +117,18 @@ function byModel(j: Judged): Proposal {
   const row = CORRECTION_TABLE.find((r) => fits(r, j));
   const cup = rescueOf(row?.rescue ?? 'none', brew, overOf(j.verdict));
   const done = (a: Answer) => asTheBarCan(brew, style, a.turns);
-  const after = done(found.best.levers.length > 1 && !worthTwo(found, brew, style, home) ? found.bestSingle : found.best);
+  const best = found.best.levers.length > 1 && !worthTwo(found, brew, style, home) ? found.bestSingle : found.best;
+  // To lift it at its best again is no change of the recipe: where that mends only part, the next best lever is said.
+  const [back, ...more] = turnsBetween(brew, done(best));
+  const onlyBack = found.partlyMet && more.length === 0 && (back?.lever === 'shorter' || back?.lever === 'longer') && Math.abs(back.to - recipe.window.best) <= BACK_TO_BEST;
+  const chosen = onlyBack && found.runnerUp ? found.runnerUp : best;
+  const after = done(chosen);
   const turns = turnsBetween(brew, after);
   const [first, other] = turns;
   if (!first) {
     return plain({ rowId: 'end-of-range', lever: 'none', headline: 'Leave the recipe', change: 'The recipe stays.', reason: 'No lever mends this within the style’s working range without spoiling more. Look at lot and water, or ask a lead.', cup });
   }
-  const seconds = found.runnerUp && found.runnerUp.levers[0]?.lever !== found.bestSingle.levers[0]?.lever ? turnsBetween(brew, done(found.runnerUp))[0] : undefined;
+  const seconds = found.runnerUp && chosen !== found.runnerUp && found.runnerUp.levers[0]?.lever !== found.bestSingle.levers[0]?.lever ? turnsBetween(brew, done(found.runnerUp))[0] : undefined;
   // The trade's own reason where it has one for this lever.
   const speaks = other ? undefined : CORRECTION_TABLE.find((r) => fits(r, j) && r.levers.includes(first.lever));
   return {

@@ -1,0 +1,81 @@
+import { advance, phaseAt } from '#core/timing';
+import { celsius, epochMs, grams, millilitres, seconds } from '#core/units';
+import { startingRecipe } from '#core/recipes';
+import type { Brew } from '#contracts/brews';
+import { ALL_RIGHT } from '#core/correction';
+import { barOf, houseCup, liquorOf, nextHands, phaseOf, sayingOf, steepedBy, tint, type BarBrew } from './brews';
+
+const T0 = 1_800_000_000_000;
+const recipe = startingRecipe('black-whole'); // 3:00, 4:00, 5:00
+const brew = (over: Partial<Brew> = {}): Brew => ({
+  id: 'a', siteId: 's', place: 1, tea: { id: 't', name: 'Tolvane Amber', style: 'black-whole' }, vesselId: 'v', versionId: 'r', versionNumber: 2,
+  plan: {
+    water: millilitres(500), leaf: grams(6), spoons: null, liquor: millilitres(482), temperature: recipe.temperature, onLeaf: recipe.temperature, ambient: celsius(20), kettle: celsius(97), reachable: true, warmed: true, crowding: 0.1,
+    recipe, vessel: { name: 'White pot', kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true }, pull: { act: 'Lift the basket', done: 'Lifted' },
+  },
+  state: { kind: 'steeping', waterOn: epochMs(T0) }, startedBy: { id: 'p', name: 'Dov R.' }, startedAt: T0, pulledBy: null, judgedBy: null, verdict: null, proposal: null, accepted: null, remark: '', ...over,
+});
+const at = (s: number) => epochMs(T0 + s * 1000);
+const me = { id: 'p', name: 'Dov R.' };
+const waitingPull = (id: string, s: number) => ({ kind: 'event' as const, id: `e${s}`, brewId: id, by: me, body: { id: `e${s}`, at: T0 + s * 1000, kind: 'pull' as const } });
+
+describe('the bar as it stands here', () => {
+  test('what waits to be sent lies over what the server knows', () => {
+    const [b] = barOf([brew()], [waitingPull('a', 230)] as never);
+    expect(b).toMatchObject({ unsaved: true, state: { kind: 'pulled', pulled: T0 + 230_000 }, pulledBy: me });
+    expect(barOf([brew()], [])[0]?.unsaved).toBe(false);
+  });
+  test('a start that waits is there, once, also after the server has it', () => {
+    const start = { kind: 'start' as const, id: 'b', brew: brew({ id: 'b', place: 2 }) };
+    expect(barOf([brew()], [start] as never).map((b) => [b.id, b.unsaved])).toEqual([['a', false], ['b', true]]);
+    expect(barOf([brew(), brew({ id: 'b', place: 2 })], [start] as never)).toHaveLength(2);
+  });
+  test('an event the brew cannot take changes nothing; what is judged leaves the bar', () => {
+    expect(barOf([brew()], [waitingPull('a', -20)] as never)[0]?.state.kind).toBe('steeping');
+    const judge = { kind: 'event' as const, id: 'j', brewId: 'a', by: me, body: { id: 'j', at: T0 + 300_000, kind: 'judge' as const, verdict: ALL_RIGHT, proposal: {}, accepted: false, remark: '' } };
+    expect(barOf([brew()], [waitingPull('a', 230), judge] as never)).toEqual([]);
+  });
+  test('places keep their order whatever is urgent', () => expect(barOf([brew({ id: 'x', place: 3 }), brew({ id: 'y', place: 1 })], []).map((b) => b.place)).toEqual([1, 3]));
+});
+
+describe('what a brew says', () => {
+  const say = (s: number, over: Partial<Brew> = {}) => { const b = brew(over); return sayingOf(b, phaseOf(b, at(s)), () => '6 g in 500 ml.'); };
+  test.each([
+    [30, 'steeping', '3:30', 'Steeping, left', 'Lift early'], [200, 'window', '0:40', 'In its window, best in', 'Lifted'], [254, 'past', '0:14', 'In its window, past best by', 'Lifted'], [322, 'late', '0:22', 'Late, past latest by', 'Lifted'],
+  ])('at %i s it is %s: %s', (s, name, figure, over, act) => expect(say(s)).toMatchObject({ name, figure, over, act }));
+  test('warming asks for 15 s, then for the water', () => {
+    const warming = { state: { kind: 'warming' as const, since: epochMs(T0) } };
+    expect(say(5, warming).detail).toMatch(/15 s or more/);
+    expect(say(20, warming)).toMatchObject({ name: 'warming', act: 'Water on', detail: expect.stringMatching(/^Warm enough/) });
+  });
+  test('pulled asks for the cup', () => expect(say(300, { state: { kind: 'pulled', waterOn: epochMs(T0), pulled: at(244) } })).toMatchObject({ figure: '4:04', step: 'Judge the cup', act: 'Judge' }));
+});
+test('the next hand: late first, then past, then in its window, then soonest; judging waits', () => {
+  const of = (id: string, s: number, over: Partial<Brew> = {}): { brew: BarBrew; phase: ReturnType<typeof phaseOf>; saying: ReturnType<typeof sayingOf> } => {
+    const b = { ...brew({ id, ...over }), unsaved: false };
+    const phase = phaseAt(b.state, recipe.window, at(s));
+    return { brew: b, phase, saying: sayingOf(b, phase, () => '') };
+  };
+  const list = [of('soon', 100), of('pulled', 300, { state: { kind: 'pulled', waterOn: epochMs(T0), pulled: at(240) } }), of('window', 200), of('late', 330), of('past', 250), of('sooner', 150)];
+  expect(nextHands(list).map((x) => x.brew.id)).toEqual(['late', 'past', 'window', 'sooner', 'soon', 'pulled']);
+});
+
+describe('its liquor', () => {
+  test('none before the water; deeper with time; still after the pull', () => {
+    expect(liquorOf(brew({ state: { kind: 'warming', since: epochMs(T0) } }), at(50))).toBeNull();
+    const shade = (s: number) => parseInt(tint(liquorOf(brew(), at(s)) ?? houseCup('white', recipe)).slice(3, 5), 16);
+    expect(shade(200)).toBeLessThan(shade(40));
+    const pulled = brew({ state: { kind: 'pulled', waterOn: epochMs(T0), pulled: at(120) } });
+    expect(liquorOf(pulled, at(130))).toEqual(liquorOf(pulled, at(900)));
+    expect(steepedBy(pulled, at(900))).toBe(120);
+  });
+  test('at best in a plain pot it is near the house cup', () => {
+    const green = (hex: string) => parseInt(hex.slice(3, 5), 16);
+    expect(Math.abs(green(tint(liquorOf(brew(), at(recipe.window.best)) ?? houseCup('white', recipe))) - green(tint(houseCup('black-whole', recipe))))).toBeLessThan(14);
+  });
+  test('a second step the machine refuses leaves the state', () => expect(advance(brew().state, { kind: 'judge', at: at(10) })).toEqual({ kind: 'refused', why: 'notPulled' }));
+});
+test('seconds have their own type', () => {
+  // @ts-expect-error -- grams are no time
+  expect(seconds(3) as ReturnType<typeof grams>).toBe(3);
+});

@@ -1,0 +1,48 @@
+import { startingRecipe } from '#core/recipes';
+import { celsius, grams, millilitres } from '#core/units';
+import type { Site } from '#contracts/house';
+import type { Vessel } from '#contracts/shelf';
+import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } from './trying';
+
+const site = { id: 's', name: 'Room', altitudeM: 4, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as Site;
+const vessel = (over: Partial<Vessel> = {}): Vessel => ({ id: 'v', siteId: 's', rev: 1, retired: false, name: 'White pot', kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true, ...over });
+const recipe = startingRecipe('black-whole');
+const home = houseIn(recipe, vessel(), site);
+
+test('trying starts at the house recipe in the vessel', () => expect(home).toMatchObject({ leaf: 6, temperature: 90, time: 240, water: 500, infuser: 'deep', agitation: 'still', altitudeM: 4 }));
+test('what differs is named; more leaf in more water is no other leaf', () => {
+  expect(differs(home, home)).toEqual([]);
+  expect(differs({ ...home, water: 250, leaf: 3 }, home)).toEqual([]);
+  expect(differs({ ...home, leaf: 7, time: 200, agitation: 'stirred' }, home)).toEqual(['leaf', 'time', 'stirring']);
+  expect(differs({ ...home, vessel: vessel({ id: 'w' }), infuser: 'ball' }, home)).toEqual(['vessel']);
+});
+test('heat that cannot be reached is what can', () => {
+  const high = { ...home, altitudeM: 3000, temperature: 98 };
+  const most = hottestOnLeaf(high, site);
+  expect(most).toBeLessThan(88);
+  expect(brewTried('black-whole', recipe, high, site).temperature).toBe(most);
+  expect(brewTried('black-whole', recipe, { ...home, temperature: 80 }, site).temperature).toBe(80);
+});
+test('a measured boiling point is used at home, not where one pretends to be', () => {
+  const measured = { ...site, measuredBoiling: celsius(95) } as Site;
+  expect(hottestOnLeaf(home, measured)).toBeLessThan(hottestOnLeaf(home, site));
+  expect(hottestOnLeaf({ ...home, altitudeM: 100 }, measured)).toBeGreaterThan(hottestOnLeaf(home, measured));
+});
+test('another infuser takes its own usual room, the vessel’s own stays with its own', () => {
+  expect(brewTried('white', recipe, { ...home, infuser: 'ball' }, site).basket).toBeNull();
+  expect(brewTried('white', recipe, home, site).basket).toBe(230);
+});
+test('as a recipe: dose by the water, the window moved with its best, in order', () => {
+  const made = recipeTried(recipe, { ...home, leaf: 7.5, temperature: 86, time: 200 });
+  expect(made).toMatchObject({ dose: 1.5, temperature: 86, scaling: { school: 'linear' }, window: { earliest: 150, best: 200, latest: 250 }, warm: recipe.warm });
+  expect(made.window.earliest).toBeLessThanOrEqual(made.window.best);
+  expect(recipeTried(recipe, { ...home, time: 5 }).window.earliest).toBeGreaterThan(0);
+});
+test('the rules hold the style’s working range with room around it', () => {
+  const r = rangesOf('black-whole', 500);
+  expect(r.leaf[0]).toBeLessThan(4);
+  expect(r.leaf[1]).toBeGreaterThan(9);
+  expect(r.temperature).toEqual([70, 100]);
+  expect(r.time[1]).toBeGreaterThanOrEqual(360);
+  expect(grams(r.leaf[0])).toBeGreaterThan(0);
+});
