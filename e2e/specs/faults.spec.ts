@@ -137,3 +137,13 @@ test('the database killed and started again under a running server and page', as
   await database.stop();
   rmSync(folder, { recursive: true, force: true });
 });
+
+test('the empty bar comes whole: with the shelf late, its button does not move under the finger', async ({ house }) => {
+  await house.page.route('**/api/vessels', async (r) => { await new Promise((f) => setTimeout(f, 1500)); await r.continue(); });
+  await house.signIn(PEOPLE.brewer);
+  const button = house.page.getByRole('button', { name: /^Start a brew/ });
+  await expect(button).toBeVisible();
+  const before = await button.boundingBox();
+  await house.page.waitForTimeout(2000);
+  expect(await button.boundingBox()).toEqual(before);
+});

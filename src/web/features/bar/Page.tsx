@@ -133,7 +133,10 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
 function EmptyBar({ recent }: { recent: Recent }) {
   const navigate = useNavigate();
   const { site } = useSession();
-  const { data: shelf } = useVesselsQuery();
+  const { data: shelf, isLoading: shelfLoads } = useVesselsQuery();
+  const { isLoading: bookLoads } = useBookQuery();
+  // Whole or not yet: a button that moves as the shelf arrives loses the touch on its way down.
+  if (shelfLoads || bookLoads) return <main className="page"><Loading what="the bar" /></main>;
   const vessels = (shelf?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired).slice(0, 5);
   return (
     <main className="page bar-empty" aria-label="Bar">
