@@ -1,4 +1,4 @@
-import { useEffect, useRef, useSyncExternalStore, type MouseEvent } from 'react';
+import { useLayoutEffect, useRef, useSyncExternalStore, type MouseEvent } from 'react';
 
 /** A key, what it does in words, and the act. Later ones stand before earlier ones. */
 export type KeyBinding = { readonly key: string; readonly does: string; readonly run: () => void };
@@ -35,7 +35,8 @@ export function useKeys(bindings: readonly KeyBinding[], level = 1): void {
   const latest = useRef(bindings);
   latest.current = bindings;
   const shape = bindings.map((b) => `${b.key}\t${b.does}`).join('\n');
-  useEffect(() => {
+  // Before the paint: what is on the screen answers its keys, not those of the place before.
+  useLayoutEffect(() => {
     const own = shape === '' ? [] : shape.split('\n').map((line) => {
       const [key = '', does = ''] = line.split('\t');
       return { key, does, run: () => latest.current.find((b) => b.key === key)?.run() };
