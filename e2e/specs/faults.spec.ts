@@ -147,3 +147,27 @@ test('the empty bar comes whole: with the shelf late, its button does not move u
   await house.page.waitForTimeout(2000);
   expect(await button.boundingBox()).toEqual(before);
 });
+
+test('a reading of the bar older than the pull does not take the judge’s marks away', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.standsSince(230, { tea: 'Tolvane Amber', vessel: 'White pot' });
+  // One reading is taken before the pull and arrives well after it.
+  let old = 0;
+  await house.page.route('**/api/bar', async (r) => {
+    if (old > 0) return r.continue();
+    old = 1;
+    const read = await r.fetch();
+    await new Promise((f) => setTimeout(f, 4000));
+    old = 2;
+    await r.fulfill({ response: read }).catch(() => undefined);
+  });
+  await expect.poll(() => old).toBe(1);
+  await bar.pull('Tolvane Amber');
+  await house.expectAllSaved();
+  await bar.judge('Tolvane Amber');
+  await bar.mark('2 · lighter');
+  await expect.poll(() => old).toBe(2);
+  await house.page.waitForTimeout(1500);
+  await expect(house.page.getByRole('radio', { name: '2 · lighter' })).toBeChecked();
+});

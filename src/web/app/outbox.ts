@@ -90,6 +90,8 @@ outboxListener.startListening({ actionCreator: queued, effect: ({ payload }) => 
 /** The server's answer first takes the write's place, so that nothing flickers. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- the slice is injected into a store whose whole state it does not know
 function settle(send: ThunkDispatch<any, unknown, UnknownAction>, sent: Waiting, brew: Brew) {
+  // A reading of the bar asked for before this was kept may not know of it: it is given up, and asked for again below.
+  send(recordsApi.util.getRunningQueryThunk('bar', undefined))?.abort();
   send(recordsApi.util.updateQueryData('bar', undefined, (bar) => {
     const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
     bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
