@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { StyleId } from '#core/styles';
 import type { BrewState } from '#core/timing';
-import { LEVERS, PROPOSED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
+import { PROPOSED_LEVERS, TURNED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
 import type { Celsius, EpochMs, Grams, Millilitres } from '#core/units';
 import { RecipeBody, Style } from './book';
 import { endpoint } from './endpoint';
@@ -15,7 +15,7 @@ const IndicesBody = z.strictObject({ strength: Index, bitterness: Index, astring
 /** A correction as it was proposed and what was expected of it, kept with the brew. */
 export const ProposalBody = z.strictObject({
   rowId: z.string().max(40), lever: z.enum(PROPOSED_LEVERS), headline: z.string().max(120), change: z.string().max(300), reason: z.string().max(500),
-  turns: z.array(z.strictObject({ lever: z.enum(LEVERS), from: z.number(), to: z.number() })).max(2).readonly(),
+  turns: z.array(z.strictObject({ lever: z.enum(TURNED_LEVERS), from: z.number(), to: z.number() })).max(2).readonly(),
   expected: z.strictObject({ now: IndicesBody, then: IndicesBody }).nullable(),
   second: z.strictObject({ headline: z.string().max(120), change: z.string().max(300) }).nullable(),
   partly: z.boolean(),

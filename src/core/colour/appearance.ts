@@ -124,7 +124,8 @@ export function labOfLinear([r, g, b]: readonly [number, number, number]): Lab {
 }
 /** The Lab that a screen can show of a colour: clipping costs saturated ambers and reds up to 3.6 dE00. */
 export const displayedLab = (lab: Lab): Lab => labOfLinear(clippedRgb(lab));
-const decoded = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+/** sRGB's own curve undone, 0..1 to linear 0..1 (IEC 61966-2-1). */
+export const decoded = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
 /** The linear value from which each 8-bit code begins, and a first guess at the code of a linear value. */
 const CODE_FROM = Float64Array.from({ length: 257 }, (_, c) => (c === 0 ? -1 : c === 256 ? Infinity : decoded((c - 0.5) / 255)));
 const GUESSES = 1024;

@@ -1,13 +1,10 @@
-import { labOfLinear, type Lab } from './appearance';
+import { decoded, labOfLinear, type Lab } from './appearance';
 
 /** Linear sRGB, 0..1. */
 export type LinearRgb = readonly [r: number, g: number, b: number];
 
 /** Decodes one 8-bit sRGB channel (IEC 61966-2-1). @example linearOf(255) // 1 */
-export function linearOf(code: number): number {
-  const v = code / 255;
-  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
-}
+export const linearOf = (code: number): number => decoded(code / 255);
 /** The rim of a white cup reflects so much unless it was measured. */
 const RIM = 0.85;
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { celsius, grams, gramsPer100Ml, millilitres, seconds } from '#core/units';
-import { brewCup, cupAt, dilute, type Brewing } from '#core/cup';
+import { brewCup, dilute, type Brewing } from '#core/cup';
 import { bitterDoseOf, bodyOf, sweetDoseOf } from '#core/taste';
 import { startingRecipe, type Recipe } from '#core/recipes';
 import { characterOf, STYLE_IDS, styleOf, type StyleId } from '#core/styles';
@@ -112,7 +112,7 @@ test('over all styles, a bit weak is mostly answered by leaf, bitter and drying 
 });
 describe('the cup in hand', () => {
   const strong = judged({ strength: 1 });
-  const { cup } = cupAt(strong.brew, strong.brew.time);
+  const cup = brewCup(strong.brew);
   test('water brings it to the strength it should have, and keeps the balance', () => {
     const water = waterToAdd(strong.brew, cup, 'strength', 1);
     const then = dilute(strong.brew.character, { volume: cup.liquor, gramsPerLitre: cup.gramsPerLitre }, water);

@@ -9,7 +9,7 @@ import { outsideLimits, type Brewing } from '#core/cup';
 import type { Recipe } from '#core/recipes';
 import { pullTiming } from '#core/timing';
 import { styleOf, type StyleId } from '#core/styles';
-import { minutesText } from '#core/units';
+import { capital, minutesText } from '#core/units';
 
 export type Judged = {
   readonly verdict: Verdict;
@@ -128,23 +128,22 @@ function byModel(j: Judged): Proposal {
   if (!first) {
     return plain({ rowId: 'end-of-range', lever: 'none', headline: 'Leave the recipe', change: 'The recipe stays.', reason: 'No lever mends this within the style’s working range without spoiling more. Look at lot and water, or ask a lead.', cup });
   }
-  const seconds = found.runnerUp && chosen !== found.runnerUp && found.runnerUp.levers[0]?.lever !== found.bestSingle.levers[0]?.lever ? turnsBetween(brew, done(found.runnerUp))[0] : undefined;
+  const second = found.runnerUp && chosen !== found.runnerUp && found.runnerUp.levers[0]?.lever !== found.bestSingle.levers[0]?.lever ? turnsBetween(brew, done(found.runnerUp))[0] : undefined;
   // The trade's own reason where it has one for this lever.
   const speaks = other ? undefined : CORRECTION_TABLE.find((r) => fits(r, j) && r.levers.includes(first.lever));
   return {
     rowId: row?.id ?? 'model',
     lever: other ? 'two' : first.lever,
     headline: other ? `${headlineOf(first)}, ${headlineOf(other)}` : headlineOf(first),
-    change: other ? `${cap(changeOf(first))}; ${changeOf(other)}. Two things at once: one alone does not mend it.` : `${cap(changeOf(first))}. ${restOf(turns)}`.trim(),
+    change: other ? `${capital(changeOf(first))}; ${changeOf(other)}. Two things at once: one alone does not mend it.` : `${capital(changeOf(first))}. ${restOf(turns)}`.trim(),
     reason: speaks ? speaks.reason : other ? `${LEVER_REASONS[first.lever]} ${LEVER_REASONS[other.lever]}` : LEVER_REASONS[first.lever],
     turns,
     expected: { now: found.before, then: predict(after) },
-    second: seconds ? { headline: headlineOf(seconds), change: changeOf(seconds) } : null,
+    second: second ? { headline: headlineOf(second), change: changeOf(second) } : null,
     partly: found.partlyMet,
     cup,
   };
 }
-const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
 /**
  * One correction for the next brew and one act for the cup in hand. Nothing off: keep it. Outside the model's limits

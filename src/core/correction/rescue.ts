@@ -1,5 +1,5 @@
 import type { Rescue } from './table';
-import { cupAt, dilute, type Brewing, type Cup } from '#core/cup';
+import { brewCup, dilute, type Brewing, type Cup } from '#core/cup';
 import { bitterDoseOf, bodyOf, cupWords, doseOf, MAPS, MARK } from '#core/taste';
 import { millilitres, seconds, type Millilitres } from '#core/units';
 
@@ -23,7 +23,7 @@ export function waterToAdd(brew: Brewing, cup: Cup, by: 'strength' | 'bitterness
 }
 
 /** The cup if the leaf goes back for so many seconds more; the steep goes on where it was. */
-export const returnLeaf = (brew: Brewing, more: number): Cup => cupAt(brew, seconds(brew.time + more)).cup;
+export const returnLeaf = (brew: Brewing, more: number): Cup => brewCup({ ...brew, time: seconds(brew.time + more) });
 
 /**
  * The share of the weak liquor that, blended with the strong one, comes to a wanted body; null when it lies outside
@@ -42,7 +42,7 @@ const to = (step: number, ml: number) => Math.round(ml / step) * step;
 
 /** A rescue with its figures, predicted. `over` in marks: how much too strong or too bitter it was found. */
 export function rescueOf(kind: Rescue, brew: Brewing, over: { strength: number; bitterness: number }): CupInHand {
-  const { cup } = cupAt(brew, brew.time);
+  const cup = brewCup(brew);
   if (kind === 'none') return { ...NO_RESCUE, text: 'Nothing mends this cup. Serve it or brew again.' };
   if (kind === 'returnLeaf') {
     return { kind, water: millilitres(0), text: `Put the leaf back for 30 s, taste, repeat. In 30 s: ${cupWords(returnLeaf(brew, 30).taste)}. In 60 s: ${cupWords(returnLeaf(brew, 60).taste)}.` };

@@ -1,11 +1,11 @@
 import { MODEL_LEVERS, turned, valueOf, type ModelLever, type Turns } from './levers';
-import type { Lever } from './names';
+import type { TurnedLever } from './names';
 import type { Brewing } from '#core/cup';
 import type { StyleId } from '#core/styles';
-import { celsius, grams, minutesText, numberText, seconds } from '#core/units';
+import { capital, celsius, grams, minutesText, numberText, seconds } from '#core/units';
 
 /** One lever turned, in the terms of a recipe: leaf in g per 100 ml, C, s, contact and water as they are. */
-export type Turn = { readonly lever: Lever; readonly from: number; readonly to: number };
+export type Turn = { readonly lever: TurnedLever; readonly from: number; readonly to: number };
 
 const LEAF = 0.1;
 const HEAT = 1;
@@ -47,8 +47,6 @@ export function headlineOf({ lever, from, to }: Turn): string {
     case 'roomier': return 'Stir it once';
     case 'stiller': return 'Leave it still';
     case 'waterAfter': return `${Math.round(100 * to)} % hot water after`;
-    case 'warmVessel': return 'Warm the pot';
-    case 'checkLot': return 'Check lot and water';
   }
 }
 /** From what to what. */
@@ -60,11 +58,9 @@ export function changeOf({ lever, from, to }: Turn): string {
     case 'roomier': return 'or a roomier infuser';
     case 'stiller': return 'no stirring, or a smaller infuser';
     case 'waterAfter': return `${Math.round(100 * to)} ml to each 100 ml poured`;
-    case 'warmVessel': return 'a third full of hot water, 15 s or more, poured away';
-    case 'checkLot': return 'the recipe stays';
   }
 }
-const NAMES: Readonly<Record<ModelLever, readonly Lever[]>> = {
+const NAMES: Readonly<Record<ModelLever, readonly TurnedLever[]>> = {
   leafGrams: ['leafMore', 'leafLess'], temperatureC: ['cooler', 'hotter'], seconds: ['shorter', 'longer'], contactFactor: ['roomier', 'stiller'], waterAfterFraction: ['waterAfter'],
 };
 const WORDS: Readonly<Record<ModelLever, string>> = { leafGrams: 'leaf', temperatureC: 'heat', seconds: 'time', contactFactor: 'handling', waterAfterFraction: 'water after' };
@@ -73,5 +69,5 @@ export function restOf(turns: readonly Turn[]): string {
   const stays = (['leafGrams', 'temperatureC', 'seconds'] as const).filter((l) => !turns.some((t) => NAMES[l].includes(t.lever))).map((l) => WORDS[l]);
   if (stays.length === 0) return '';
   const said = stays.length === 3 ? 'leaf, heat and time' : stays.join(' and ');
-  return `${said.charAt(0).toUpperCase()}${said.slice(1)} ${stays.length === 1 ? 'stays' : 'stay'}.`;
+  return `${capital(said)} ${stays.length === 1 ? 'stays' : 'stay'}.`;
 }

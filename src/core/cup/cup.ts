@@ -1,6 +1,6 @@
 import {
   contactFactor, dryLeaf, eachSolute, at, heatAfter, NO_SOLUTES, pourOff, steep, sumOf,
-  type Agitation, type BySolute, type Heat, type Infusion, type Setting,
+  type Agitation, type BySolute, type Heat, type Setting,
 } from '#core/extraction';
 import type { Material } from '#core/heat';
 import type { Character } from '#core/styles';
@@ -79,14 +79,6 @@ export function brewCup(b: Brewing): Cup {
   const after = steep(dryLeaf(b.character, b.leaf), set, heatOf(b), b.time);
   const poured = pourOff(after, set, { squeeze: b.squeeze });
   return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b);
-}
-
-/** Leaf and liquor at a moment of a steep, and the cup if it were poured now. */
-export function cupAt(b: Brewing, time: Seconds): { after: Infusion; cup: Cup } {
-  const set = settingOf(b);
-  const after = steep(dryLeaf(b.character, b.leaf), set, heatOf(b), time);
-  const poured = pourOff(after, set, { squeeze: b.squeeze });
-  return { after, cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b) };
 }
 
 /** One of several steeps of the same leaf. `kept` is the root left under it for the next, a share of the liquor. */

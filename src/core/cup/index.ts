@@ -1,5 +1,5 @@
 export {
-  blend, brewAgain, brewCup, brewInStages, cupAt, cupOf, dilute, heatOf, settingOf,
+  blend, brewAgain, brewCup, brewInStages, cupOf, dilute, heatOf, settingOf,
   type Brewing, type Cup, type Resteep, type Stage,
 } from './cup';
 export { outsideLimits } from './limits';

@@ -45,10 +45,10 @@ const SHORT = 0.015;
 /** More rounds than this are a day's work, not a service. */
 const MOST_ROUNDS = 12;
 const KETTLE_SHARE = 0.9;
-/** Liquor leaves the leaf about so much cooler than it was poured on, lidded; the wait in the jug is reckoned from there. */
+/** What liquor waits in. */
 const JUG = { material: 'porcelain' as const, lid: true };
 
-const cardIn = (ask: BoardAsk, vessel: BoardVessel, water: Millilitres): Card | CardFault => 
+const cardIn = (ask: BoardAsk, vessel: BoardVessel, water: Millilitres): Card | CardFault =>
   workOutCard({ tea: ask.tea, recipe: ask.recipe, method: ask.method, site: ask.site, warmed: ask.warmed, vessel: vessel.facts, water });
 
 /** Every vessel to its mark: the scaling board's rows. */
@@ -68,9 +68,8 @@ export function planServing(ask: BoardAsk, vessels: readonly BoardVessel[], { cu
   const largest = able[0]?.card.liquor ?? 0;
   const pots = Math.min(MOST_POTS, 1 + Math.floor(ask.recipe.window.best / STAGGER));
   const usual = able.filter((p) => p.card.liquor >= WORTH_POURING * largest);
-  if (Math.ceil(wanted / usual.slice(0, pots).reduce((s, p) => s + p.card.liquor, 0)) > MOST_ROUNDS) {
-    return { kind: 'tooMany', rounds: Math.ceil(wanted / usual.slice(0, pots).reduce((s, p) => s + p.card.liquor, 0)) };
-  }
+  const atLeast = Math.ceil(wanted / usual.slice(0, pots).reduce((s, p) => s + p.card.liquor, 0));
+  if (atLeast > MOST_ROUNDS) return { kind: 'tooMany', rounds: atLeast };
   let left: number = wanted;
   const rounds: Pour[][] = [];
   while (left > SHORT * wanted) {

@@ -86,14 +86,13 @@ function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): Wat
   });
 }
 
+/** The most that boiling water comes to on the leaf of a pour. */
+export const mostOnLeaf = (a: Pick<Asked, 'water' | 'vessel' | 'site' | 'warmed'>, leaf: Grams, boiling: Celsius): Celsius => firstContact({
+  water: grams(a.water * waterDensity(celsius(20))), waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
+  material: a.vessel.material, capacity: a.vessel.brim, wallAt: a.warmed ? WARMED_WALL : a.site.ambient, leaf, leafAt: a.site.ambient,
+});
 /** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
-function reached(a: Asked, leaf: Grams, boiling: Celsius): Celsius {
-  const most = firstContact({
-    water: grams(a.water * waterDensity(celsius(20))), waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
-    material: a.vessel.material, capacity: a.vessel.brim, wallAt: a.warmed ? WARMED_WALL : a.site.ambient, leaf, leafAt: a.site.ambient,
-  });
-  return most < a.recipe.temperature ? most : a.recipe.temperature;
-}
+const reached = (a: Asked, leaf: Grams, boiling: Celsius): Celsius => celsius(Math.min(mostOnLeaf(a, leaf, boiling), a.recipe.temperature));
 
 /** A pour, and the known one, as a match sees them. */
 function matching(a: Asked, known: KnownPour) {
@@ -113,8 +112,8 @@ export function matchedCup(a: Asked, known: KnownPour): { leaf: Grams; time: Sec
   const found = matchCup(reference, pour);
   return found.kind === 'matched' ? { leaf: round1(found.leaf), time: found.time } : null;
 }
-/** Leaf by the recipe's school; null when no leaf here makes the known cup. */
-function leafOf(a: Asked): Grams | null {
+/** Leaf by the recipe's school, unrounded; null when no leaf here makes the known cup. */
+export function recipeLeaf(a: Asked): Grams | null {
   const { scaling, dose } = a.recipe;
   if (scaling.school !== 'match') return leafFor(a.water, dose, scaling);
   const { reference, pour } = matching(a, scaling.known);
@@ -130,7 +129,7 @@ export function workOutCard(a: Asked): Card | CardFault {
   if (!(a.water > 0)) return { kind: 'noWater' };
   const style = styleOf(a.tea.style);
   if (a.water > a.vessel.brim) return { kind: 'overBrim', brim: a.vessel.brim };
-  const exact = leafOf(a);
+  const exact = recipeLeaf(a);
   if (exact === null) return { kind: 'noMatch' };
   const leaf = round1(Math.max(0.1, exact));
   const fill = fillFault(a.vessel, a.water, leaf, style.swell);

@@ -3,7 +3,7 @@ export {
   type SpoonCount, type Weighing,
 } from './measure';
 export { METHOD_NAMES, METHODS, windowFault, type Method, type Recipe, type Window } from './recipe';
-export { matchedCup, siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
+export { matchedCup, mostOnLeaf, recipeLeaf, siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
 export { workingOf, type WorkingLine } from './working';
 export { startingRecipe } from './start';
 export { methodFor } from './methods';

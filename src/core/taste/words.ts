@@ -1,3 +1,4 @@
+import { CAFFEINE_SPREAD } from './maps';
 import type { Taste } from './taste';
 
 /** What is said of one index: the word up to and not including each bound. First drafts of common practice. */
@@ -14,6 +15,14 @@ export const tasteWord = (of: keyof typeof LADDERS, index: number): string => LA
 /** Where bitterness begins to be a hint of bite, and to be intense. */
 export const BITE_BEGINS = 2.2;
 export const BITE_INTENSE = 4.4;
+
+/** Caffeine is said to so many mg. */
+const CAFFEINE_STEP = 5;
+/** What is said of caffeine, always as a rough range. @example caffeineWords(50) // 'Caffeine about 30 to 70 mg, rough.' */
+export function caffeineWords(mg: number): string {
+  const [low, high] = [1 - CAFFEINE_SPREAD, 1 + CAFFEINE_SPREAD].map((f) => CAFFEINE_STEP * Math.round((mg * f) / CAFFEINE_STEP));
+  return mg < 1 ? 'No caffeine.' : `Caffeine about ${low} to ${high} mg, rough.`;
+}
 
 /** A cup in one line: strength, bitterness when there is any, sweetness, stewing when there is any. */
 export function cupWords(t: Taste): string {

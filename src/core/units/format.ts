@@ -10,6 +10,9 @@ export function minutesText(s: number): string {
   return `${Math.floor(whole / 60)}:${pad(whole % 60)}`;
 }
 
+/** With its first letter large, as a sentence begins. @example capital('less leaf') // 'Less leaf' */
+export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
 /** At most `digits` decimals, no trailing zeros. */
 export const numberText = (n: number, digits = 1): string => String(Number(n.toFixed(digits)));
 

@@ -1,4 +1,5 @@
 import { differenceWords, MARK, type Taste } from '#core/taste';
+import { capital } from '#core/units';
 
 const STEP_PX = 34;
 const SHOWN = [['Strength', 'strength'], ['Bitter', 'bitterness'], ['Drying', 'astringency'], ['Sweet', 'sweetness'], ['Aroma', 'aroma']] as const;
@@ -20,5 +21,5 @@ export function DifferenceBars({ cup, held, what = 'the held cup' }: { cup: Tast
 /** How a cup differs, as a sentence. */
 export function differenceSentence(cup: Taste, held: Taste): string {
   const words = differenceWords(cup, held).join(', ');
-  return words ? `${words.charAt(0).toUpperCase()}${words.slice(1)}.` : 'No difference that one would notice.';
+  return words ? `${capital(words)}.` : 'No difference that one would notice.';
 }

@@ -1,14 +1,12 @@
 import { useMemo } from 'react';
 import { brewCup, outsideLimits, type Brewing } from '#core/cup';
-import { CAFFEINE_SPREAD, plusMinus, tasteWord } from '#core/taste';
+import { caffeineWords, plusMinus, tasteWord } from '#core/taste';
 import { STANDING } from './standing';
 import { LevelMark } from './vessel';
 
 const SHOWN = [['Strength', 'strength'], ['Bitter', 'bitterness'], ['Sweet', 'sweetness']] as const;
 const WIDTH = 124;
 const LINE = 12;
-const STEP = 5;
-const to = (step: number, v: number) => Math.round(v / step) * step;
 
 /** What this pour should taste of: words, a mark on 0 to 10 with what it is good for, caffeine as a rough range. */
 export function CupForecast({ brew }: { brew: Brewing }) {
@@ -16,7 +14,6 @@ export function CupForecast({ brew }: { brew: Brewing }) {
   const cup = useMemo(() => brewCup(brew), [brew]);
   if (outside) return <p className="small" data-testid="forecast">No forecast. {outside}</p>;
   const x = (v: number) => 1 + (v / 10) * (WIDTH - 2);
-  const caffeine = [1 - CAFFEINE_SPREAD, 1 + CAFFEINE_SPREAD].map((f) => to(STEP, cup.caffeineMg * f));
   return (
     <div className="forecast" data-testid="forecast">
       {SHOWN.map(([name, of]) => {
@@ -33,7 +30,7 @@ export function CupForecast({ brew }: { brew: Brewing }) {
           </div>
         );
       })}
-      <p className="about">{cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${caffeine.join(' to ')} mg, rough.`} Brackets: ±0.5 of 10. {STANDING}.</p>
+      <p className="about">{caffeineWords(cup.caffeineMg)} Blue: ±0.5 of 10, ±1 at the ends. {STANDING}.</p>
     </div>
   );
 }

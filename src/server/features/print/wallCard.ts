@@ -123,12 +123,13 @@ function foot(p: Paper, w: WallCard, y: number, code: { size: number; data: Uint
   const kettle = first ? (first.heat.kind === 'reachable' ? `Kettle ${temperatureText(first.heat.kettleSetting, site.temperatureUnit)}` : 'Straight off the boil') : '';
   const handling = [kettle, recipe.warm ? 'vessel warmed' : '', recipe.lid ? 'lid on' : 'lid off'].filter(Boolean).join(', ');
   const room = WIDE - 30;
-  p.text(`${handling}. ${recipe.note ? `${recipe.note} ` : ''}${recipe.later.length ? `Then again ${recipe.later.map((s) => minutesText(s)).join(', ')}.` : ''}`.trim(), LEFT, y, { size: 5, width: room });
-  let at = y + p.heightOf(`${handling}. ${recipe.note} ${recipe.later.length ? 'Then again 3:00, 5:00.' : ''}`, { face: 'sans', size: 5, width: room }) + 2;
-  if (tea.allergens) {
-    p.text(`Allergens: ${tea.allergens}`, LEFT, at, { face: 'heavy', size: 5, width: room });
-    at += p.heightOf(tea.allergens, { face: 'heavy', size: 5, width: room }) + 1;
-  }
+  let at = y;
+  const line = (words: string, face: 'sans' | 'heavy') => {
+    p.text(words, LEFT, at, { face, size: 5, width: room });
+    at += p.heightOf(words, { face, size: 5, width: room }) + 2;
+  };
+  line([`${handling}.`, recipe.note, recipe.later.length ? `Then again ${recipe.later.map((s) => minutesText(s)).join(', ')}.` : ''].filter(Boolean).join(' '), 'sans');
+  if (tea.allergens) line(`Allergens: ${tea.allergens}`, 'heavy');
   const caffeine = styleOf(tea.style).extractable[2] > 0 ? 'Contains caffeine.' : 'No caffeine.';
   p.text([`${caffeine} Boiling water and steam scald.`, 'Cup as printed: judge by the tea, not by the ink.', `House recipe ${version.number}, ${version.author.name}, ${new Date(version.at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}. Scan to brew.`].join('\n'), LEFT, Math.min(at, A5.height - 24), { size: 3.4, width: room, lineGap: 0.5 });
   const cell = 24 / code.size;

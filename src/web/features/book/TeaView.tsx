@@ -8,8 +8,9 @@ import { gramsPerSpoon, densityOf, matchedCup, quartersText } from '#core/recipe
 import { leafFor, SCHOOL_REASON, SCHOOL_WORDS, taperExponent, type KnownPour } from '#core/scaling';
 import { styleOf } from '#core/styles';
 import { degrees, minutesText, numberText, SPOONS, temperatureText, volumeText, type Grams } from '#core/units';
-import { useAdoptVersionMutation, useSettleNoteMutation, useTeaQuery, useVesselsQuery } from '../../app/records';
+import { useSettleNoteMutation, useTeaQuery, useVesselsQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
+import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { STANDING } from '../../ui/standing';
@@ -17,9 +18,9 @@ import { Cup, SteepRule, VesselDrawing } from '../../ui/vessel';
 import { clockText, houseCup, liquorAfter } from '../bar';
 import { TeaForm } from './TeaForm';
 import { ToleranceOf } from './Tolerance';
+import { useAdopt } from './useAdopt';
 import { VersionForm } from './VersionForm';
 
-const day = (at: number) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
 
 /** One tea: its house recipe, what it takes in every vessel here, its versions and what brewers noted. */
 export function TeaView({ id }: { id: string }) {
@@ -135,14 +136,15 @@ function knownOf({ recipe }: Version, vessels: readonly Vessel[]): { pour: Known
 }
 
 function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boolean }) {
-  const [adopt] = useAdoptVersionMutation();
+  const adopting = useAdopt(tea);
   const units = useUnits();
   const { recipe } = v;
   return (
     <li className={v.state === 'retired' ? 'old' : ''}>
-      <span>{v.number}</span><b className={v.state === 'house' ? 'font-semibold' : 'font-normal'}>{v.state}</b><span>{v.reason}</span><span className="small">{v.author.name}, {day(v.at)}</span>
+      <span>{v.number}</span><b className={v.state === 'house' ? 'font-semibold' : 'font-normal'}>{v.state}</b><span>{v.reason}</span><span className="small">{v.author.name}, {dayText(v.at)}</span>
       <details open={v.state === 'trial'}><summary className="small">What it says</summary><p>{numberText(recipe.dose, 2)} g per 100 ml{recipe.scaling.school === 'linear' ? '' : `, ${SCHOOL_WORDS[recipe.scaling.school]}`}; {temperatureText(recipe.temperature, units.temperature)} on the leaf; {minutesText(recipe.window.earliest)} to {minutesText(recipe.window.latest)}, best {minutesText(recipe.window.best)}; vessel {recipe.warm ? 'warmed' : 'not warmed'}, lid {recipe.lid ? 'on' : 'off'}. {recipe.note}</p><Cup liquor={houseCup(tea.style, recipe)} size={40} label="Predicted cup, style default" />
-        {v.state === 'trial' && <span className="flex gap-2"><Link className="btn slim" to={`/start?tea=${tea.id}&trial`}>Brew the trial</Link>{lead && <button type="button" className="btn slim go" onClick={() => void adopt(v.id)}>Make it the house recipe</button>}</span>}</details>
+        {v.state === 'trial' && <span className="flex gap-2"><Link className="btn slim" to={`/start?tea=${tea.id}&trial`}>Brew the trial</Link>{lead && <button type="button" className="btn slim go" disabled={adopting.isSaving} onClick={() => void adopting.adopt(v)}>Make it the house recipe</button>}</span>}
+        {adopting.failure && <Note bad><b>Not taken.</b> {adopting.failure.message}</Note>}</details>
     </li>
   );
 }
@@ -155,7 +157,7 @@ function Notes({ notes, lead, onVersion }: { notes: readonly LeadNote[]; lead: b
       <h2>Noted at the bar<small>corrections brewers would make</small></h2>
       {notes.slice(0, 4).map((n) => (
         <Note key={n.id} action={lead && <span className="flex gap-1"><button type="button" className="btn slim" onClick={onVersion}>Take it up</button><button type="button" className="btn quiet slim" onClick={() => void settle(n.id)}>Set aside</button></span>}>
-          <b>{n.headline}.</b> {n.change} Found {n.found}. <span className="small">{n.by.name}{n.fromTrainee ? ' (trainee)' : ''}, {day(n.at)} {clockText(n.at)}. <Link to={`/log/${n.brewId}`}>The brew</Link></span>
+          <b>{n.headline}.</b> {n.change} Found {n.found}. <span className="small">{n.by.name}{n.fromTrainee ? ' (trainee)' : ''}, {dayText(n.at)} {clockText(n.at)}. <Link to={`/log/${n.brewId}`}>The brew</Link></span>
         </Note>
       ))}
       {notes.length > 4 && <p className="small">And {notes.length - 4} more.</p>}

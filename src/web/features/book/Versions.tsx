@@ -4,9 +4,11 @@ import type { Tea, TeaPage, Version } from '#contracts/book';
 import { brewCup } from '#core/cup';
 import { houseBrew, lineDiffers, recipeLines } from '#core/recipes';
 import { colourOfBrew } from '#core/colour';
+import { capital } from '#core/units';
 import { useTeaQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
 import { DifferenceBars, differenceSentence } from '../../ui/DifferenceBars';
+import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { STANDING } from '../../ui/standing';
@@ -14,7 +16,6 @@ import { Cup, SteepRule } from '../../ui/vessel';
 import { liquorAfter } from '../bar';
 import { BackForm } from './BackForm';
 
-const day = (at: number) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
 
 /** Two versions of a tea's recipe side by side: values, cups, and the way back. */
 export function VersionsPage() {
@@ -58,7 +59,7 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
           <ul>{versions.map((v) => (
             <li key={v.id} className={v === left || v === right ? 'on' : ''}>
               <b>{v.number}</b>
-              <div><p><b>{v.state}</b>{v === left ? ', left' : v === right ? ', right' : ''}</p><p className="small">{v.reason}</p><p className="small">{v.author.name}, {day(v.at)}</p>
+              <div><p><b>{v.state}</b>{v === left ? ', left' : v === right ? ', right' : ''}</p><p className="small">{v.reason}</p><p className="small">{v.author.name}, {dayText(v.at)}</p>
                 <span className="flex gap-2"><button type="button" className="btn slim" disabled={v === left || v === right} onClick={() => choose('left', v)} aria-label={`Version ${v.number} at the left`}>Left</button><button type="button" className="btn slim" disabled={v === left || v === right} onClick={() => choose('right', v)} aria-label={`Version ${v.number} at the right`}>Right</button></span></div>
             </li>
           ))}</ul>
@@ -72,7 +73,7 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
             <tr><th scope="row">Steep</th>{[left, right].map((v) => <td key={v.id}><SteepRule window={v.recipe.window} width={214} height={16} liquorAfter={(s) => liquorAfter(tea.style, v.recipe, s)} /></td>)}</tr>
             </tbody>
           </table>
-          <p className="small mt-2">{cap(used(left))}, {used(right)}. A version that was brewed stays as it was.</p>
+          <p className="small mt-2">{capital(used(left))}, {used(right)}. A version that was brewed stays as it was.</p>
         </div>
       </section>
       <TwoCups tea={tea} left={left} right={right}>
@@ -86,11 +87,10 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
     </main>
   );
 }
-const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
 function Head({ tea, v }: { tea: Tea; v: Version }) {
   const liquor = liquorAfter(tea.style, v.recipe, v.recipe.window.best);
-  return <th scope="col"><span className="flex gap-3 items-center"><Cup liquor={liquor} size={48} /><span><b className="block text-[24px] leading-[1.1]">Version {v.number}</b><span className="small">{v.state}, {day(v.at)}</span></span></span></th>;
+  return <th scope="col"><span className="flex gap-3 items-center"><Cup liquor={liquor} size={48} /><span><b className="block text-[24px] leading-[1.1]">Version {v.number}</b><span className="small">{v.state}, {dayText(v.at)}</span></span></span></th>;
 }
 
 function TwoCups({ tea, left, right, children }: { tea: Tea; left: Version; right: Version; children: React.ReactNode }) {
@@ -105,7 +105,7 @@ function TwoCups({ tea, left, right, children }: { tea: Tea; left: Version; righ
       <p className="text-[17px]" data-testid="versions-words">{differenceSentence(cupB, cupA)} <span className="small">{STANDING}.</span></p>
       <hr />
       <h2>Reason<small>for {right.number}</small></h2>
-      <p>{right.reason}. <span className="small">{right.author.name}, {day(right.at)}</span></p>
+      <p>{right.reason}. <span className="small">{right.author.name}, {dayText(right.at)}</span></p>
       {children}
     </section>
   );

@@ -5,7 +5,7 @@ import { ALL_RIGHT, COLOUR_STEPS, isRight, propose, verdictWords, type Attribute
 import { diluted, type ColouredBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
-import { grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres, type Seconds } from '#core/units';
+import { capital, grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres, type Seconds } from '#core/units';
 import { now } from '../../app/clock';
 import { useUnits } from '../../app/session';
 import { useAppDispatch } from '../../app/store';
@@ -97,12 +97,11 @@ function Expect({ brewed, best }: { brewed: ColouredBrew; best: Seconds }) {
   return (
     <div className="mt-3" data-testid="expect">
       <h2>To expect</h2>
-      <p className="text-[19px] font-semibold">{off.length ? cap(`${off.join(', ')} than its house cup.`) : 'As the house cup.'}</p>
-      <p>{cap(cupWords(now))}. <span className="small">{STANDING}.</span></p>
+      <p className="text-[19px] font-semibold">{off.length ? capital(`${off.join(', ')} than its house cup.`) : 'As the house cup.'}</p>
+      <p>{capital(cupWords(now))}. <span className="small">{STANDING}.</span></p>
     </div>
   );
 }
-const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** One mark as drawn, px, and how far a block may go. */
 const MARK_PX = 19;

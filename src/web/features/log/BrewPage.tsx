@@ -5,6 +5,7 @@ import { minutesText, secondsBetween, volumeText, type EpochMs } from '#core/uni
 import { now } from '../../app/clock';
 import { useBrewQuery } from '../../app/records';
 import { useUnits } from '../../app/session';
+import { weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { Cup, LevelMark, VesselDrawing } from '../../ui/vessel';
@@ -24,7 +25,7 @@ export function BrewPage() {
   const { brew } = data;
   return (
     <main className="page split" style={{ gridTemplateColumns: undefined }}>
-      <div className="say"><h1 className="tea text-[25px]">{brew.tea.name}</h1><span className="small text-[16px]">{brew.plan.vessel.name}, {new Date(brew.startedAt).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} {clockText(brew.startedAt)}, {brew.startedBy.name}, house recipe {brew.versionNumber}</span><span className="gap" /><Link className="btn quiet" to="/log">Back to the list <kbd>Esc</kbd></Link></div>
+      <div className="say"><h1 className="tea text-[25px]">{brew.tea.name}</h1><span className="small text-[16px]">{brew.plan.vessel.name}, {weekdayText(brew.startedAt)} {clockText(brew.startedAt)}, {brew.startedBy.name}, recipe version {brew.versionNumber}</span><span className="gap" /><Link className="btn quiet" to="/log">Back to the list <kbd>Esc</kbd></Link></div>
       <section className="work">
         <TimeLine brew={brew} />
         <div className="grid gap-6 mt-4 items-start" style={{ gridTemplateColumns: 'auto 1fr' }}>
@@ -106,7 +107,7 @@ function WhatHappened({ brew, next }: { brew: Brew; next: { id: string; at: numb
         {proposal && proposal.lever !== 'keep' && <p><b>Proposed</b> {proposal.headline}. {proposal.change} {proposal.reason}</p>}
         {proposal && proposal.lever !== 'keep' && <p><b>Taken</b> {brew.accepted ? 'yes, noted for the lead' : 'no'}</p>}
         {proposal?.cup.text && <p><b>Cup in hand</b> {proposal.cup.water > 0 ? `${volumeText(proposal.cup.water, units.volume)} hot water. ` : ''}{proposal.cup.text}</p>}
-        {next && <p><b>Next brew of it</b> {new Date(next.at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} {clockText(next.at)}: {next.verdict}</p>}
+        {next && <p><b>Next brew of it</b> {weekdayText(next.at)} {clockText(next.at)}: {next.verdict}</p>}
       </div>
       <div className="foot">
         {state.kind === 'pulled' && <Link className="btn go" to={`/judge/${brew.id}`}>Judge the cup</Link>}

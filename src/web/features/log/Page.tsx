@@ -3,6 +3,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import type { Brew, LogQuery } from '#contracts/brews';
 import { useBookQuery, useLogQuery } from '../../app/records';
 import { useSession } from '../../app/session';
+import { weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
@@ -14,7 +15,7 @@ function dayWord(at: number): string {
   const [today, yesterday] = [new Date(), new Date(Date.now() - 86_400_000)];
   if (dayOf(at) === today.toDateString()) return 'today';
   if (dayOf(at) === yesterday.toDateString()) return 'yesterday';
-  return new Date(at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+  return weekdayText(at);
 }
 
 /** Every brew, newest first; the filters are the sentence, and live in the address. */

@@ -5,8 +5,8 @@ import type { Vessel } from '#contracts/shelf';
 import { AGITATION_NAMES, type Agitation } from '#core/extraction';
 import { brewCup, outsideLimits } from '#core/cup';
 import { colourOfBrew } from '#core/colour';
-import { cupWords } from '#core/taste';
-import { celsius, degrees, minutesText, numberText, parseNumber, parseVolume, temperatureText, toFahrenheit, volumeText } from '#core/units';
+import { caffeineWords, cupWords } from '#core/taste';
+import { capital, celsius, degrees, minutesText, numberText, parseNumber, parseVolume, temperatureText, toFahrenheit, volumeText } from '#core/units';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { useTeaQuery, useVesselsQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
@@ -47,8 +47,8 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
   const units = useUnits();
   const navigate = useNavigate();
   const { recipe } = house;
-  const [tried, setTried] = useState<Trying>(() => houseIn(recipe, first, site));
-  const home = useMemo(() => houseIn(recipe, tried.vessel, site), [recipe, tried.vessel, site]);
+  const [tried, setTried] = useState<Trying>(() => houseIn(tea, recipe, first, site));
+  const home = useMemo(() => houseIn(tea, recipe, tried.vessel, site), [tea, recipe, tried.vessel, site]);
   const [held, setHeld] = useState<Trying | null>(null);
   const [keeping, setKeeping] = useState(false);
   const against = held ?? home;
@@ -72,7 +72,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
       <h1 className="visually-hidden">What if: {tea.name}</h1>
       <div className="say">
         <span>What if</span> <Link to={`/book/${tea.id}`} className="tea text-[25px]">{tea.name}</Link> <span>in the</span>
-        <PickList label="Vessel" shown={tried.vessel.name} chosen={tried.vessel.id} choices={vessels.map((v) => ({ value: v.id, text: v.name }))} onPick={(id) => { const v = vessels.find((x) => x.id === id); if (v) setTried({ ...houseIn(recipe, v, site), agitation: tried.agitation, altitudeM: tried.altitudeM }); }} />
+        <PickList label="Vessel" shown={tried.vessel.name} chosen={tried.vessel.id} choices={vessels.map((v) => ({ value: v.id, text: v.name }))} onPick={(id) => { const v = vessels.find((x) => x.id === id); if (v) setTried({ ...houseIn(tea, recipe, v, site), agitation: tried.agitation, altitudeM: tried.altitudeM }); }} />
         <span>with</span>
         <PickList label="Infuser" shown={INFUSERS[tried.infuser].label} chosen={tried.infuser} choices={INFUSER_KINDS.map((k) => ({ value: k, text: INFUSERS[k].label }))} onPick={(k: InfuserKind) => set({ infuser: k })} />
         <PickList label="Motion" shown={STIR[tried.agitation]} chosen={tried.agitation} choices={AGITATION_NAMES.map((k) => ({ value: k, text: STIR[k] }))} onPick={(k: Agitation) => set({ agitation: k })} />
@@ -101,10 +101,10 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
           <>
             <p className="text-[19px] font-semibold mt-2" data-testid="whatif-words" aria-live="polite">{differenceSentence(cup.taste, held_.taste)}</p>
             <DifferenceBars cup={cup.taste} held={held_.taste} />
-            <p className="small">The line is the held cup; one step is a taster’s mark. {STANDING}, ±0.5. {cap(cupWords(cup.taste))}. {cup.caffeineMg < 1 ? 'No caffeine.' : `Caffeine about ${Math.round(cup.caffeineMg * 0.6 / 5) * 5} to ${Math.round(cup.caffeineMg * 1.4 / 5) * 5} mg in all.`}</p>
+            <p className="small">The line is the held cup; one step is a taster’s mark. {STANDING}, ±0.5. {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg)}</p>
           </>
         )}
-        {keeping ? <TrialForm tea={tea} recipe={recipe} tried={tried} newest={newest} words={unlike} onDone={() => setKeeping(false)} /> : (
+        {keeping ? <TrialForm tea={tea} recipe={recipe} tried={tried} home={home} newest={newest} words={unlike} onDone={() => setKeeping(false)} /> : (
           <div className="foot">
             <button type="button" className="btn" onClick={() => setHeld(tried)}>Hold this one <kbd>H</kbd></button>
             {role === 'lead' && <button type="button" className="btn go" disabled={unlike.length === 0 && !held} onClick={() => setKeeping(true)}>Make this the trial recipe</button>}
@@ -118,7 +118,6 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
   }
 }
 
-const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 /** A field in the head of the chart: shows its value, reads what is typed, says what is wrong with it. */
 function Typed({ label, text, read, onValue }: { label: string; text: string; read: (t: string) => { kind: 'ok'; value: number } | { kind: 'bad'; why: string }; onValue: (v: number) => void }) {
   const [typed, setTyped] = useState<string | null>(null);

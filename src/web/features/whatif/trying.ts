@@ -1,11 +1,13 @@
 import type { Agitation } from '#core/extraction';
 import type { ColouredBrew } from '#core/colour';
-import { afterPour, boilingAt, firstContact, POUR_LOSS, WARMED_WALL } from '#core/heat';
-import { brewingOf, type Recipe } from '#core/recipes';
-import { leafFor } from '#core/scaling';
+import { boilingAt } from '#core/heat';
+import { brewingOf, mostOnLeaf, recipeLeaf, siteBoiling, type Recipe } from '#core/recipes';
+import { leafFor, type KnownGood, type Scaling } from '#core/scaling';
 import { styleOf, type StyleId } from '#core/styles';
 import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, type Celsius } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
+import type { Tea } from '#contracts/book';
+import { askedOf } from '#contracts/plan';
 import type { Vessel } from '#contracts/shelf';
 import type { Site } from '#contracts/house';
 
@@ -16,18 +18,15 @@ export type Trying = {
 };
 
 /** The house recipe in a vessel: where trying starts, and goes back to. */
-export function houseIn(recipe: Recipe, vessel: Vessel, site: Site): Trying {
-  const { scaling } = recipe;
-  const leaf = leafFor(vessel.mark, recipe.dose, scaling.school === 'match' ? { school: 'linear' } : scaling);
+export function houseIn(tea: Pick<Tea, 'style' | 'weighing' | 'spoon'>, recipe: Recipe, vessel: Vessel, site: Site): Trying {
+  const leaf = recipeLeaf(askedOf({ tea, version: { recipe }, vessel, site, water: vessel.mark, warmed: true })) ?? leafFor(vessel.mark, recipe.dose, { school: 'linear' });
   return { vessel, leaf: Math.round(leaf * 10) / 10, temperature: recipe.temperature, time: recipe.window.best, water: vessel.mark, infuser: vessel.infuser, agitation: 'still', altitudeM: site.altitudeM };
 }
 
 /** The most that boiling water comes to on the leaf here, vessel warmed. */
 export function hottestOnLeaf(t: Trying, site: Site): Celsius {
-  const boiling = t.altitudeM === site.altitudeM && site.measuredBoiling !== null ? site.measuredBoiling : boilingAt(metres(t.altitudeM));
-  return firstContact({
-    water: grams(t.water), waterAt: afterPour(boiling, site.ambient, site.pourLoss ?? POUR_LOSS), material: t.vessel.material, capacity: t.vessel.brim, wallAt: WARMED_WALL, leaf: grams(t.leaf), leafAt: site.ambient,
-  });
+  const boiling = t.altitudeM === site.altitudeM ? siteBoiling(site) : boilingAt(metres(t.altitudeM));
+  return mostOnLeaf({ water: millilitres(t.water), vessel: t.vessel, site, warmed: true }, grams(t.leaf), boiling);
 }
 
 /** The cup as the models need it; heat that cannot be reached there is what can. */
@@ -51,12 +50,26 @@ export function differs(a: Trying, b: Trying): string[] {
   return list.filter(([is]) => is).map(([, word]) => word);
 }
 
-/** A recipe of what was tried: dose, heat and window moved with the time; the rest as the house has it. */
-export function recipeTried(recipe: Recipe, t: Trying): Recipe {
+/** How leaf follows the vessel, with so much more leaf in what is known. */
+function scalingBy(scaling: Scaling, more: number): Scaling {
+  const by = <K extends KnownGood>(k: K): K => ({ ...k, leaf: grams(Math.round(k.leaf * more * 10) / 10) });
+  switch (scaling.school) {
+    case 'linear': return scaling;
+    case 'tapered': return { ...scaling, small: by(scaling.small), large: by(scaling.large) };
+    case 'match': return { ...scaling, known: by(scaling.known) };
+  }
+}
+/**
+ * A recipe of what was tried: dose, heat and window moved with the time; the rest as the house has it, its school of
+ * scaling too. `home` is the house recipe in the same vessel.
+ */
+export function recipeTried(recipe: Recipe, t: Trying, home: Trying): Recipe {
+  const more = t.leaf / t.water / (home.leaf / home.water);
+  const dose = recipe.scaling.school === 'linear' ? (100 * t.leaf) / t.water : recipe.dose * more;
   const by = t.time / recipe.window.best;
   const five = (s: number) => seconds(Math.max(5, Math.round(s / 5) * 5));
   return {
-    ...recipe, dose: gramsPer100Ml(Number(((100 * t.leaf) / t.water).toFixed(3))), temperature: celsius(t.temperature), scaling: { school: 'linear' },
+    ...recipe, dose: gramsPer100Ml(Number(dose.toFixed(3))), temperature: celsius(t.temperature), scaling: scalingBy(recipe.scaling, more),
     window: { earliest: five(Math.min(t.time, recipe.window.earliest * by)), best: seconds(t.time), latest: five(Math.max(t.time, recipe.window.latest * by)) },
   };
 }
