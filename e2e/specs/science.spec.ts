@@ -1,4 +1,6 @@
 import { BarDriver } from '../drivers/BarDriver';
+import { v7 } from 'uuid';
+import { HouseDriver } from '../drivers/HouseDriver';
 import { WhatIfDriver } from '../drivers/WhatIfDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
@@ -182,4 +184,39 @@ test('the wall card opens as a PDF; its code opens the brew ready on the bar', a
   await page.goto(`/start?tea=${teaId}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`);
   await expect(bar.card()).toContainText('Tolvane Amber');
   await expect(page.getByRole('button', { name: 'Vessel: change' })).toHaveText('Grey pot');
+});
+
+test('two leads at the versions: the second is told by whom and can go on; a trial that was replaced is not taken', async ({ house, tablet }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  const book = async () => ((await (await page.request.get('/api/book')).json()) as { teas: { id: string; name: string; house: { recipe: object } }[] }).teas.find((t) => t.name === 'Sennet Hollow');
+  const tea = await book();
+  const made = async (as: 'house' | 'trial', basedOn: number, reason: string) => {
+    const answer = await page.request.post(`/api/teas/${tea?.id}/versions`, { data: { id: v7(), basedOn, as, recipe: tea?.house.recipe, reason, settles: [] }, headers: { origin: new URL(page.url()).origin } });
+    expect(answer.status()).toBe(200);
+  };
+  await page.goto(`/book/${tea?.id}/versions`);
+  await page.getByRole('button', { name: 'Go back to 1' }).click();
+  await page.getByLabel('Why').fill('Mine, typed while theirs came');
+  await made('house', 2, 'From another tablet');
+  await page.getByRole('button', { name: 'Go back', exact: true }).click();
+  await house.expectSaid(/Ilsa V\. made version 3 meanwhile: “From another tablet”/);
+  await expect(page.getByLabel('Why')).toHaveValue('Mine, typed while theirs came');
+  await page.getByRole('button', { name: 'Theirs seen' }).click();
+  await house.expectSaid(/Version 4 will have the recipe of version 1/);
+  await page.getByRole('button', { name: 'Go back', exact: true }).click();
+  await house.expectSaid('Sennet Hollow: version 4 is the house recipe.');
+
+  await made('trial', 4, 'First try');
+  await page.reload();
+  const take = page.getByRole('button', { name: 'Make it the house recipe' });
+  await expect(take).toBeVisible();
+  await made('trial', 5, 'Second try');
+  await take.click();
+  await house.expectSaid(/Not taken\..*no longer on trial/);
+  const other = new HouseDriver(await tablet());
+  await other.signIn(PEOPLE.lead);
+  await other.page.goto(`/book/${tea?.id}`);
+  await other.page.getByRole('button', { name: 'Make it the house recipe' }).click();
+  await other.expectSaid('Sennet Hollow: version 6 is the house recipe.');
 });

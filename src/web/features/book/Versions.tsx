@@ -16,7 +16,6 @@ import { Cup, SteepRule } from '../../ui/vessel';
 import { liquorAfter } from '../bar';
 import { BackForm } from './BackForm';
 
-
 /** Two versions of a tea's recipe side by side: values, cups, and the way back. */
 export function VersionsPage() {
   const { teaId = '' } = useParams();
@@ -36,6 +35,11 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
   const left = numbered(params.get('left')) ?? versions.find((v) => v.state === 'house') ?? versions[versions.length - 1];
   const right = numbered(params.get('right')) ?? versions.find((v) => v.id !== left?.id);
   const choose = (side: 'left' | 'right', v: Version) => setParams({ left: String(side === 'left' ? v.number : left?.number), right: String(side === 'right' ? v.number : right?.number) }, { replace: true });
+  // The pair is fixed as it stands: another lead's version that comes meanwhile must not move it.
+  const goBack = (to: Version) => {
+    choose('right', to);
+    setBack(true);
+  };
   /** The next one down the list, round, past the one that the other side has. */
   const next = (side: 'left' | 'right') => {
     const [mine, other] = side === 'left' ? [left, right] : [right, left];
@@ -79,7 +83,7 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
       <TwoCups tea={tea} left={left} right={right}>
         {role === 'lead' && (back ? <BackForm tea={tea} to={right} newest={versions[0]?.number ?? 0} onDone={() => setBack(false)} /> : (
           <div className="foot">
-            <button type="button" className="btn" disabled={right.state === 'house'} onClick={() => setBack(true)}>{right.state === 'trial' ? `Take ${right.number} for the house` : `Go back to ${right.number}`}</button>
+            <button type="button" className="btn" disabled={right.state === 'house'} onClick={() => goBack(right)}>{right.state === 'trial' ? `Take ${right.number} for the house` : `Go back to ${right.number}`}</button>
             <Link className="btn quiet" to={`/book/${tea.id}`}>Leave</Link>
           </div>
         ))}
