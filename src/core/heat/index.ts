@@ -5,4 +5,5 @@ export {
   WARMED_WALL, WATER_SPECIFIC_HEAT, type Contact, type Material,
 } from './contact';
 export { cooled, coolingRate, waitUntil, type CoolingRate, type CoolingVessel } from './cooling';
+export { fitCooling, fitPourLoss, simulatedKettle, type CoolingFit, type CoolingReading, type PourLossFit, type PouredReading } from './fitKettle';
 export { planWater, type Kettle, type WaterPlan, type WaterWish } from './plan';

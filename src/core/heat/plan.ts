@@ -1,9 +1,10 @@
 import { afterPour, arrivalFor, beforePour, type Material } from './contact';
-import { coolingRate, waitUntil } from './cooling';
+import { coolingRate, waitUntil, type CoolingRate } from './cooling';
 import { splitWater, type Split } from './mixing';
 import type { Celsius, Grams, Millilitres, Seconds } from '#core/units';
 
-export type Kettle = { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean };
+/** `rate` is the kettle's own, fitted from readings; without it the usual one of its size and make. */
+export type Kettle = { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean; readonly rate?: CoolingRate | null };
 
 export type WaterWish = {
   readonly water: Grams;
@@ -47,7 +48,7 @@ export function planWater(w: WaterWish): WaterPlan {
   const kettleSetting = beforePour(arrive, w.ambient, w.pourLoss);
   const most = afterPour(w.boiling, w.ambient, w.pourLoss);
   if (arrive > most) return { kind: 'outOfReach', arrive, kettleSetting, short: arrive - most };
-  const rate = coolingRate(w.kettle);
+  const rate = w.kettle.rate ?? coolingRate(w.kettle);
   return {
     kind: 'reachable',
     arrive,

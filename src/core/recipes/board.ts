@@ -120,7 +120,7 @@ function timed(ask: BoardAsk, rounds: readonly (readonly Pour[])[], by: EpochMs)
   const first = placed[0];
   const firstWaits = seconds(first ? Math.max(0, (by - first.liftFrom) / 1000) : 0);
   const jug = coolingRate({ volume: millilitres(Math.max(100, all[0]?.card.liquor ?? 100)), ...JUG });
-  const lifted = all[0] ? cooled(all[0].card.onLeaf, ask.site.ambient, coolingRate({ volume: all[0].water, material: all[0].vessel.facts.material, lid: all[0].vessel.facts.lid }), best) : celsius(ask.site.ambient);
+  const lifted = all[0] ? cooled(all[0].card.onLeaf, ask.site.ambient, coolingRate({ volume: all[0].water, material: all[0].vessel.facts.material, lid: all[0].vessel.facts.lid, cosy: all[0].vessel.facts.cosy }), best) : celsius(ask.site.ambient);
   return {
     kind: 'planned', rounds: placed, leaf: grams(all.reduce((s, p) => s + p.card.leaf, 0)), water: millilitres(water), liquor: millilitres(all.reduce((s, p) => s + p.card.liquor, 0)),
     fillings: Math.ceil(water / (ask.site.kettle.volume * KETTLE_SHARE)), firstWaits, firstAt: cooled(lifted, ask.site.ambient, jug, firstWaits),

@@ -5,13 +5,13 @@ import { celsius, grams, millilitres, type Celsius, type Grams, type Millilitres
 import type { VesselFacts } from '#core/vessels';
 
 type Poured = {
-  readonly style: StyleId; readonly recipe: Recipe; readonly vessel: Pick<VesselFacts, 'infuser' | 'basket' | 'material' | 'lid'>;
+  readonly style: StyleId; readonly recipe: Recipe; readonly vessel: Pick<VesselFacts, 'infuser' | 'basket' | 'material' | 'lid' | 'cosy'>;
   readonly leaf: Grams; readonly water: Millilitres; readonly onLeaf: Celsius; readonly time: Seconds; readonly ambient?: Celsius;
 };
 /** A pour as the brewing and colour models need it. `onLeaf` is the heat the water has on the leaf. */
 export const brewingOf = ({ style, recipe, vessel, leaf, water, onLeaf, time, ambient = celsius(20) }: Poured): ColouredBrew => ({
   style, character: characterOf(style), leaf, water, temperature: onLeaf, time, ambient,
-  material: vessel.material, lid: vessel.lid && recipe.lid, infuser: vessel.infuser, basket: vessel.basket,
+  material: vessel.material, lid: vessel.lid && recipe.lid, cosy: vessel.cosy, infuser: vessel.infuser, basket: vessel.basket,
 });
 
 /** The pour a recipe is shown by where no vessel is meant: a plain pot of half a litre, loose leaf. */

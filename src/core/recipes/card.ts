@@ -2,10 +2,10 @@ import { brewingOf } from './brewing';
 import { leafFor, matchCup, matchStrength, type KnownPour, type Pour } from '#core/scaling';
 import { densityOf, spoonsFor, type SpoonCount, type Weighing } from './measure';
 import { METHODS, type Method, type Recipe, type Window } from './recipe';
-import { afterPour, boilingAt, firstContact, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type Material, type WaterPlan } from '#core/heat';
+import { afterPour, boilingAt, firstContact, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type CoolingRate, type Material, type WaterPlan } from '#core/heat';
 import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
 import { styleOf, type StyleId } from '#core/styles';
-import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type Seconds, type SpoonKind } from '#core/units';
+import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type Seconds, type Spoon } from '#core/units';
 
 /** What of a site the working needs. */
 export type SiteFacts = {
@@ -15,9 +15,9 @@ export type SiteFacts = {
   readonly coldWater: Celsius;
   readonly ambient: Celsius;
   readonly pourLoss: number | null;
-  readonly kettle: { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean };
+  readonly kettle: { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean; readonly rate?: CoolingRate | null };
 };
-export type TeaFacts = { readonly style: StyleId; readonly weighing: Weighing | null; readonly spoon: SpoonKind };
+export type TeaFacts = { readonly style: StyleId; readonly weighing: Weighing | null; readonly spoon: Spoon };
 
 export type Asked = {
   readonly tea: TeaFacts;
@@ -36,6 +36,8 @@ export type Card = {
   /** To 0.1 g, as a scale shows it. */
   readonly leaf: Grams;
   readonly spoons: SpoonCount | null;
+  /** Bags or pockets, where the recipe counts them: the leaf is theirs. */
+  readonly bags: number | null;
   readonly liquor: Millilitres;
   readonly temperature: Celsius;
   /** What the water has on the leaf: the recipe's heat, or the most that can arrive. */
@@ -131,7 +133,9 @@ export function workOutCard(a: Asked): Card | CardFault {
   if (a.water > a.vessel.brim) return { kind: 'overBrim', brim: a.vessel.brim };
   const exact = recipeLeaf(a);
   if (exact === null) return { kind: 'noMatch' };
-  const leaf = round1(Math.max(0.1, exact));
+  const { bag } = a.recipe;
+  const bags = bag === null ? null : Math.max(1, Math.round(exact / bag));
+  const leaf = round1(bags === null || bag === null ? Math.max(0.1, exact) : bags * bag);
   const fill = fillFault(a.vessel, a.water, leaf, style.swell);
   if (fill) return fill;
   const crowding = basketCrowding(a.vessel, leaf, style.swell);
@@ -139,7 +143,7 @@ export function workOutCard(a: Asked): Card | CardFault {
   const boiling = siteBoiling(a.site);
   const heat = heatPlan(a, leaf, a.warmed, boiling);
   const prewarmNeeded = !a.warmed && heat.kind === 'outOfReach' && heatPlan(a, leaf, true, boiling).kind === 'reachable';
-  const counted = a.tea.weighing ? spoonsFor(leaf, densityOf(a.tea.weighing), a.tea.spoon) : null;
+  const counted = bags === null && a.tea.weighing ? spoonsFor(leaf, densityOf(a.tea.weighing), a.tea.spoon) : null;
   const cautions: Caution[] = ['scald'];
   if (prewarmNeeded) cautions.push('prewarm');
   if (crowding !== null && crowding > CROWDED) cautions.push('crowded');
@@ -149,7 +153,8 @@ export function workOutCard(a: Asked): Card | CardFault {
     water: a.water,
     leaf,
     spoons: counted,
-    liquor: millilitres(liquorYield(a.water, leaf, style.held)),
+    bags,
+    liquor: millilitres(liquorYield(a.water, leaf, style.held, a.vessel.dead)),
     temperature: a.recipe.temperature,
     onLeaf: heat.kind === 'reachable' ? a.recipe.temperature : reached(a, leaf, boiling),
     boiling,

@@ -1,4 +1,5 @@
-import type { Recipe } from './recipe';
+import { handlingWords, leewayWords, warmStartWords } from './handling';
+import { SERVING_STYLES, type Recipe, type Window } from './recipe';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { degrees, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
 
@@ -10,7 +11,7 @@ const school = ({ scaling: s }: Recipe): string => {
   if (s.school === 'match') return `matched to ${numberText(s.known.leaf)} g in ${Math.round(s.known.water)} ml`;
   return `tapered, ${numberText(s.small.leaf)} g in ${Math.round(s.small.water)} ml to ${numberText(s.large.leaf)} g in ${Math.round(s.large.water)} ml`;
 };
-const steep = ({ window: w }: Recipe) => `${minutesText(w.best)}, from ${minutesText(w.earliest)} to ${minutesText(w.latest)}`;
+const steep = (w: Window) => `${minutesText(w.best)}, from ${minutesText(w.earliest)} to ${minutesText(w.latest)}`;
 
 /** Every line of two recipes side by side, temperatures in the reader's scale. The order is that of a card. */
 export function recipeLines(a: Recipe, b: Recipe, scale: 'C' | 'F'): RecipeLine[] {
@@ -22,15 +23,21 @@ export function recipeLines(a: Recipe, b: Recipe, scale: 'C' | 'F'): RecipeLine[
     { name: 'Leaf', left: dose(a), right: dose(b), change: percent === 0 ? '' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}` },
     { name: 'School', left: school(a), right: school(b), change: '' },
     { name: 'Water on the leaf', left: temperatureText(a.temperature, scale), right: temperatureText(b.temperature, scale), change: heat === 0 ? '' : `${Math.abs(heat)} ${heat > 0 ? 'hotter' : 'cooler'}` },
-    { name: 'First steep', left: steep(a), right: steep(b), change: time === 0 ? '' : `${minutesText(time)} ${time > 0 ? 'longer' : 'shorter'}` },
+    { name: 'First steep', left: steep(a.window), right: steep(b.window), change: time === 0 ? '' : `${minutesText(time)} ${time > 0 ? 'longer' : 'shorter'}` },
     { name: 'Later steeps', left: laterOf(a), right: laterOf(b), change: '' },
     { name: 'Vessel', left: a.warm ? 'warmed' : 'not warmed', right: b.warm ? 'warmed' : 'not warmed', change: '' },
     { name: 'Lid', left: a.lid ? 'on' : 'off', right: b.lid ? 'on' : 'off', change: '' },
-    { name: 'Handling', left: a.note || 'none', right: b.note || 'none', change: '' },
+    { name: 'Handling', left: hands(a), right: hands(b), change: '' },
+    { name: 'Hot first', left: warmStartWords(a, scale), right: warmStartWords(b, scale), change: '' },
+    { name: 'In the glass', left: glasses(a), right: glasses(b), change: '' },
+    { name: 'Leeway', left: leewayWords(a), right: leewayWords(b), change: '' },
   ];
-  return lines;
+  // Lines that neither recipe has are left out.
+  return lines.filter((l) => l.left !== '' || l.right !== '');
 }
-const laterOf = (r: Recipe) => (r.later.length ? r.later.map((s) => minutesText(s)).join(', ') : 'none');
+const laterOf = (r: Recipe) => (r.later.length ? r.later.map(steep).join('; ') : 'none');
+const hands = (r: Recipe) => [...handlingWords({ ...r, later: [] }), r.note].filter(Boolean).join(' ') || 'none';
+const glasses = (r: Recipe) => r.glasses.map((g) => `${SERVING_STYLES[g.style]} ${Math.round(g.extract)} + ${Math.round(g.water)} ml`).join(', ');
 
 /** True for a line that reads differently. */
 export const lineDiffers = (l: RecipeLine): boolean => l.left !== l.right;

@@ -1,11 +1,16 @@
 export {
-  densityOf, doubtDose, doubtWeighing, gramsPerSpoon, quartersText, roundingWords, spoonsFor, spoonsText, type Doubt,
+  bagsText, densityOf, doubtDose, doubtWeighing, gramsPerSpoon, quartersText, roundingWords, spoonsFor, spoonSpread, spoonsText, weighingOf, type Doubt,
   type SpoonCount, type Weighing,
 } from './measure';
-export { METHOD_NAMES, METHODS, windowFault, type Method, type Recipe, type Window } from './recipe';
+export {
+  isCold, METHOD_NAMES, METHODS, recipeFault, SERVE_ORDER_NAMES, SERVE_ORDERS, SERVING_STYLE_NAMES, SERVING_STYLES, windowFault, type Handling, type Leeway, type Method, type Recipe,
+  type ServeOrder, type ServingGlass, type ServingStyle, type WarmStart, type Window,
+} from './recipe';
+export { glassWords, handlingWords, leewayWords, PLAIN_HANDLING, warmStartWords } from './handling';
+export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
 export { matchedCup, mostOnLeaf, recipeLeaf, siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
 export { workingOf, type WorkingLine } from './working';
-export { startingRecipe } from './start';
+export { knownGoodStart, packetStart, startingRecipe, styleStarts, type StartingPoint } from './start';
 export { methodFor } from './methods';
 export { brewingOf, houseBrew } from './brewing';
 export { lineDiffers, recipeLines, type RecipeLine } from './compare';

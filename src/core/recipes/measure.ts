@@ -1,19 +1,34 @@
-import { grams, SPOONS, spoonVolume, type Grams, type GramsPerMl, type SpoonKind } from '#core/units';
+import { mean, sampleStandardDeviation } from 'simple-statistics';
+import { grams, type Grams, type GramsPerMl, type Spoon } from '#core/units';
 
-/** A house's own weighing: so many level spoons of this tea weighed so much. */
-export type Weighing = { readonly spoon: SpoonKind; readonly spoons: number; readonly weighed: Grams };
+/** A house's own weighing: so many spoons of this tea weighed so much; `singles` when each was weighed by itself. */
+export type Weighing = { readonly spoon: Spoon; readonly spoons: number; readonly weighed: Grams; readonly singles: readonly Grams[] };
+
+/** A weighing of single spoons. @throws {RangeError} without one, or when one weighs nothing. */
+export function weighingOf(spoon: Spoon, singles: readonly Grams[]): Weighing {
+  if (singles.length === 0 || singles.some((g) => !(g > 0))) throw new RangeError('a weighing needs spoons with leaf');
+  return { spoon, spoons: singles.length, weighed: grams(singles.reduce((s, g) => s + g, 0)), singles };
+}
+
+/** Fewer spoons than this tell no spread. */
+const ENOUGH_SPOONS = 3;
+/** How much single spoons differ: mean and standard deviation in g; null when too few were weighed one by one. */
+export function spoonSpread(w: Weighing): { readonly mean: Grams; readonly sd: Grams } | null {
+  if (w.singles.length < ENOUGH_SPOONS) return null;
+  return { mean: grams(mean([...w.singles])), sd: grams(sampleStandardDeviation([...w.singles])) };
+}
 
 /** Bulk density of the tea as spooned. @throws {RangeError} unless both are positive. */
 export function densityOf(w: Weighing): GramsPerMl {
   if (!(w.spoons > 0) || !(w.weighed > 0)) throw new RangeError('a weighing needs spoons and grams');
-  return (w.weighed / (w.spoons * spoonVolume(w.spoon))) as GramsPerMl;
+  return (w.weighed / (w.spoons * w.spoon.ml)) as GramsPerMl;
 }
 
 /** Grams one level spoon of this tea holds. */
-export const gramsPerSpoon = (density: GramsPerMl, spoon: SpoonKind): Grams => grams(density * spoonVolume(spoon));
+export const gramsPerSpoon = (density: GramsPerMl, spoon: Spoon): Grams => grams(density * spoon.ml);
 
 export type SpoonCount = {
-  readonly spoon: SpoonKind;
+  readonly spoon: Spoon;
   /** In quarters of a spoon; at least one quarter. */
   readonly quarters: number;
   readonly perSpoon: Grams;
@@ -26,7 +41,7 @@ export type SpoonCount = {
  * Spoons for so much leaf through this tea's own weighed density, to the nearest quarter spoon.
  * @throws {RangeError} unless the leaf is positive.
  */
-export function spoonsFor(leaf: Grams, density: GramsPerMl, spoon: SpoonKind): SpoonCount {
+export function spoonsFor(leaf: Grams, density: GramsPerMl, spoon: Spoon): SpoonCount {
   if (!(leaf > 0)) throw new RangeError('no leaf to spoon');
   const perSpoon = gramsPerSpoon(density, spoon);
   const quarters = Math.max(1, Math.round((4 * leaf) / perSpoon));
@@ -39,7 +54,10 @@ const FRACTION = ['', '¼', '½', '¾'] as const;
 export const quartersText = (quarters: number): string => `${Math.floor(quarters / 4) || (quarters % 4 ? '' : 0)}${FRACTION[quarters % 4] ?? ''}`;
 
 /** "3½ level dessert spoons". */
-export const spoonsText = (s: SpoonCount): string => `${quartersText(s.quarters)} level ${s.quarters > 4 ? SPOONS[s.spoon].plural : SPOONS[s.spoon].name}`;
+export const spoonsText = (s: SpoonCount): string => `${quartersText(s.quarters)} ${s.spoon.heaped ? 'heaped' : 'level'} ${s.quarters > 4 ? s.spoon.plural : s.spoon.name}`;
+
+/** "2 bags". */
+export const bagsText = (n: number): string => (n === 1 ? '1 bag' : `${n} bags`);
 
 /** What a spoon rounding does to the cup, in words; below 3 % nothing anyone tastes (common practice). */
 export function roundingWords(error: number): string {
@@ -59,7 +77,7 @@ export type Doubt = { readonly kind: 'spoonSlip'; readonly factor: number; reado
 export function doubtWeighing(w: Weighing): Doubt | null {
   const d = densityOf(w);
   if (d >= DENSITY_RANGE[0] && d <= DENSITY_RANGE[1]) return null;
-  const spoon = SPOONS[w.spoon];
+  const { spoon } = w;
   const each = Math.round((w.weighed / w.spoons) * 100) / 100;
   return {
     kind: 'spoonSlip',

@@ -1,8 +1,10 @@
 import type { Method } from './recipe';
-import type { VesselKind } from '#core/vessels';
+import type { InfuserKind, VesselKind } from '#core/vessels';
 
-const METHOD_OF_KIND: Readonly<Record<VesselKind, Method>> = {
+type HotMethod = Exclude<Method, 'fridge' | 'counter' | 'extract' | 'warmThenCold'>;
+const METHOD_OF_KIND: Readonly<Record<VesselKind, HotMethod>> = {
   pot: 'pot', mug: 'infuserCup', release: 'release', lidded: 'liddedCup', tasting: 'tastingSet', pitcher: 'pot',
 };
-/** The method a kind of vessel is brewed by: what is done at the pull follows from the vessel, not from the tea. */
-export const methodFor = (kind: VesselKind): Method => METHOD_OF_KIND[kind];
+/** The hot method a vessel is brewed by: what is done at the pull follows from the vessel, not from the tea. */
+export const methodFor = (vessel: { readonly kind: VesselKind; readonly infuser: InfuserKind }): HotMethod =>
+  (vessel.infuser === 'flatbag' || vessel.infuser === 'tetra' ? 'bag' : METHOD_OF_KIND[vessel.kind]);

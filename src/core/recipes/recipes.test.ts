@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { celsius, grams, gramsPer100Ml, millilitres, ML_PER, seconds, type GramsPerMl } from '#core/units';
+import { celsius, grams, gramsPer100Ml, millilitres, ML_PER, seconds, SPOONS, type GramsPerMl } from '#core/units';
 import { densityOf, doubtDose, lineDiffers, recipeLines, doubtWeighing, gramsPerSpoon, methodFor, quartersText, roundingWords, spoonsFor, spoonsText, startingRecipe, windowFault, workingOf, workOutCard, type Asked } from '#core/recipes';
 import { leafFor, taperExponent } from '#core/scaling';
 import { STYLE_IDS, styleOf } from '#core/styles';
@@ -8,7 +8,7 @@ import type { VesselFacts } from '#core/vessels';
 const pot: VesselFacts = { kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true };
 const sea = { altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless' as const, lid: true } };
 const ask = (over: Partial<Asked> = {}): Asked => ({
-  tea: { style: 'black-whole', weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: grams(12.5) }, spoon: 'dessertSpoon' },
+  tea: { style: 'black-whole', weighing: { spoon: SPOONS.dessertSpoon, spoons: 5, weighed: grams(12.5), singles: [] }, spoon: SPOONS.dessertSpoon },
   recipe: startingRecipe('black-whole'), method: 'pot', vessel: pot, site: sea, water: millilitres(500), warmed: true, ...over,
 });
 
@@ -36,27 +36,27 @@ describe('leaf', () => {
 describe('spoons, through this tea’s own weighing', () => {
   // Common practice P01-P03, P05: the same spoon holds from 1.3 to 5.4 g per 10 ml.
   test.each([
-    ['P01 broken black', 'metricTeaspoon', 1, 2.75, 'metricTeaspoon', 2.75], ['P02 whole-leaf green', 'dessertSpoon', 1, 2, 'dessertSpoon', 2],
-    ['P03 dense pearls', 'usTablespoon', 0.5, 4, 'usTablespoon', 8], ['P05 compact dark tea', 'metricTablespoon', 1, 6, 'dessertSpoon', 4],
-  ] as const)('%s', (_name, spoon, spoons, weighed, other, each) => expect(gramsPerSpoon(densityOf({ spoon, spoons, weighed: grams(weighed) }), other)).toBeCloseTo(each, 6));
-  test('P04 two tablespoons of big twisted black are 4 g', () => expect(spoonsFor(grams(4), densityOf({ spoon: 'metricTablespoon', spoons: 2, weighed: grams(4) }), 'metricTablespoon').quarters).toBe(8));
+    ['P01 broken black', SPOONS.metricTeaspoon, 1, 2.75, SPOONS.metricTeaspoon, 2.75], ['P02 whole-leaf green', SPOONS.dessertSpoon, 1, 2, SPOONS.dessertSpoon, 2],
+    ['P03 dense pearls', SPOONS.usTablespoon, 0.5, 4, SPOONS.usTablespoon, 8], ['P05 compact dark tea', SPOONS.metricTablespoon, 1, 6, SPOONS.dessertSpoon, 4],
+  ] as const)('%s', (_name, spoon, spoons, weighed, other, each) => expect(gramsPerSpoon(densityOf({ spoon, spoons, weighed: grams(weighed), singles: [] }), other)).toBeCloseTo(each, 6));
+  test('P04 two tablespoons of big twisted black are 4 g', () => expect(spoonsFor(grams(4), densityOf({ spoon: SPOONS.metricTablespoon, spoons: 2, weighed: grams(4), singles: [] }), SPOONS.metricTablespoon).quarters).toBe(8));
   test('P07 a scoop per 8 fl oz: a 16 fl oz jug takes two', () => expect((16 * ML_PER.usFlOz) / (8 * ML_PER.usFlOz)).toBe(2));
   test('quarters, with their error', () => {
-    const s = spoonsFor(grams(6.5), 0.21 as GramsPerMl, 'dessertSpoon');
+    const s = spoonsFor(grams(6.5), 0.21 as GramsPerMl, SPOONS.dessertSpoon);
     expect([s.quarters, spoonsText(s), roundingWords(s.error)]).toEqual([12, '3 level dessert spoons', 'a touch lighter']);
     expect(s.total).toBeCloseTo(6.3, 10);
   });
   test('never further off than half a quarter spoon, never none', () =>
     fc.assert(fc.property(fc.double({ min: 0.1, max: 60, noNaN: true }), fc.double({ min: 0.1, max: 0.6, noNaN: true }), (g, d) => {
-      const s = spoonsFor(grams(g), d as GramsPerMl, 'metricTeaspoon');
+      const s = spoonsFor(grams(g), d as GramsPerMl, SPOONS.metricTeaspoon);
       expect(s.quarters).toBeGreaterThanOrEqual(1);
       if (s.quarters > 1) expect(Math.abs(s.total - g)).toBeLessThanOrEqual(s.perSpoon / 8 + 1e-9);
     }), { seed: 20260114 }));
   test.each([[1, '¼'], [3, '¾'], [4, '1'], [14, '3½']])('%i quarters read %s', (q, t) => expect(quartersText(q)).toBe(t));
   test('P08 a factor of three raises a question', () => {
-    expect(doubtWeighing({ spoon: 'metricTeaspoon', spoons: 1, weighed: grams(6) })?.words).toMatch(/tablespoon/);
-    expect(doubtWeighing({ spoon: 'metricTablespoon', spoons: 1, weighed: grams(1) })?.words).toMatch(/teaspoon/);
-    expect(doubtWeighing({ spoon: 'metricTeaspoon', spoons: 1, weighed: grams(2.7) })).toBeNull();
+    expect(doubtWeighing({ spoon: SPOONS.metricTeaspoon, spoons: 1, weighed: grams(6), singles: [] })?.words).toMatch(/tablespoon/);
+    expect(doubtWeighing({ spoon: SPOONS.metricTablespoon, spoons: 1, weighed: grams(1), singles: [] })?.words).toMatch(/teaspoon/);
+    expect(doubtWeighing({ spoon: SPOONS.metricTeaspoon, spoons: 1, weighed: grams(2.7), singles: [] })).toBeNull();
     expect(doubtDose(3.6, 1.2)?.factor).toBeCloseTo(3, 10);
     expect(doubtDose(0.4, 1.2)?.words).toMatch(/third/);
     expect(doubtDose(1.5, 1.2)).toBeNull();
@@ -91,7 +91,7 @@ describe('the card', () => {
   });
   test('every style’s starting recipe can be brewed in a warmed pot at sea level, but for those near boiling', () => {
     for (const style of STYLE_IDS) {
-      const c = workOutCard(ask({ tea: { style, weighing: null, spoon: 'dessertSpoon' }, recipe: startingRecipe(style) }));
+      const c = workOutCard(ask({ tea: { style, weighing: null, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe(style) }));
       expect(c.kind).toBe('card');
       expect(windowFault(startingRecipe(style).window)).toBeNull();
       const { start, range } = styleOf(style);
@@ -103,7 +103,7 @@ describe('the card', () => {
     const w = (e: number, b: number, l: number) => windowFault({ earliest: seconds(e), best: seconds(b), latest: seconds(l) });
     expect([w(90, 120, 150), w(0, 1, 2), w(90, 60, 150), w(60, 90, 80), w(60, 90, 4000)].map((x) => x === null)).toEqual([true, false, false, false, false]);
   });
-  test('what is done at the pull follows from the vessel', () => expect([methodFor('pot'), methodFor('release'), methodFor('lidded')]).toEqual(['pot', 'release', 'liddedCup']));
+  test('what is done at the pull follows from the vessel', () => expect((['pot', 'release', 'lidded'] as const).map((kind) => methodFor({ kind, infuser: 'deep' })).concat(methodFor({ kind: 'mug', infuser: 'tetra' }))).toEqual(['pot', 'release', 'liddedCup', 'bag']));
 });
 
 describe('two versions side by side', () => {
@@ -116,7 +116,7 @@ describe('two versions side by side', () => {
     [{ dose: gramsPer100Ml(1.466) }, 'C', { name: 'Leaf', change: '10 % more' }],
     [{ window: { earliest: seconds(90), best: seconds(115), latest: seconds(150) } }, 'C', { name: 'First steep', right: '1:55, from 1:30 to 2:30', change: '0:10 longer' }],
     [{ scaling: { school: 'tapered', small: { water: millilitres(500), leaf: grams(6) }, large: { water: millilitres(1000), leaf: grams(9) } } }, 'C', { name: 'School', right: 'tapered, 6 g in 500 ml to 9 g in 1000 ml', change: '' }],
-    [{ later: [seconds(180), seconds(300)] }, 'C', { name: 'Later steeps', left: 'none', right: '3:00, 5:00' }],
+    [{ later: [{ earliest: seconds(150), best: seconds(180), latest: seconds(210) }] }, 'C', { name: 'Later steeps', left: 'none', right: '3:00, from 2:30 to 3:30' }],
     [{ lid: true }, 'C', { name: 'Lid', left: 'off', right: 'on' }],
   ] as [Partial<typeof a>, 'C' | 'F', object][])('%j is one line in words', (change, scale, want) => expect(line(change, scale)).toEqual([expect.objectContaining(want)]));
 });

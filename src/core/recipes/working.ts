@@ -3,7 +3,6 @@ import { taperExponent } from '#core/scaling';
 import { quartersText } from './measure';
 import { MATERIALS, WARMED_WALL } from '#core/heat';
 import { styleOf } from '#core/styles';
-import { SPOONS } from '#core/units';
 
 /** One line of the arithmetic: what it is about, then the sum in words. */
 export type WorkingLine = { readonly of: string; readonly text: string };
@@ -14,6 +13,7 @@ const n = (x: number, digits = 1) => String(Number(x.toFixed(digits)));
 export function workingOf(a: Asked, c: Card): WorkingLine[] {
   const lines: WorkingLine[] = [];
   const s = a.recipe.scaling;
+  if (c.bags !== null) lines.push({ of: 'Bags', text: `${n(a.recipe.bag ?? 0, 2)} g in one; ${c.bags} hold ${n(c.leaf)} g` });
   if (s.school === 'linear') {
     lines.push({ of: 'Leaf', text: `${n(a.recipe.dose, 2)} g per 100 ml × ${n(a.water, 0)} ml = ${n(c.leaf)} g, in step with the water` });
   } else if (s.school === 'match') {
@@ -26,13 +26,13 @@ export function workingOf(a: Asked, c: Card): WorkingLine[] {
     const w = a.tea.weighing;
     lines.push({
       of: 'Spoons',
-      text: `${n(w.spoons, 2)} ${SPOONS[w.spoon].plural} of this tea weighed ${n(w.weighed, 2)} g, so one ${SPOONS[c.spoons.spoon].name} holds ${n(c.spoons.perSpoon, 2)} g; ${quartersText(c.spoons.quarters)} hold ${n(c.spoons.total)} g, ${c.spoons.error >= 0 ? '+' : '−'}${n(Math.abs(100 * c.spoons.error), 0)} %`,
+      text: `${n(w.spoons, 2)} ${w.spoon.plural} of this tea weighed ${n(w.weighed, 2)} g, so one ${c.spoons.spoon.name} holds ${n(c.spoons.perSpoon, 2)} g; ${quartersText(c.spoons.quarters)} hold ${n(c.spoons.total)} g, ${c.spoons.error >= 0 ? '+' : '−'}${n(Math.abs(100 * c.spoons.error), 0)} %`,
     });
   }
   const wall = c.warmed ? `warmed, about ${WARMED_WALL} °C` : `cold, ${n(a.site.ambient, 0)} °C`;
   lines.push({ of: 'Heat', text: `${n(c.temperature, 0)} °C on the leaf; the ${MATERIALS[a.vessel.material].label} wall (${wall}) and leaf take it from ${n(c.heat.arrive)} °C; the pour loses ${n(100 * (a.site.pourLoss ?? 0.07), 0)} % of the difference to the air, so ${n(c.heat.kettleSetting)} °C in the kettle` });
   lines.push({ of: 'Boiling', text: `${n(c.boiling)} °C ${a.site.measuredBoiling === null ? `at ${n(a.site.altitudeM, 0)} m (standard atmosphere)` : 'as measured here'}` });
-  lines.push({ of: 'Yield', text: `leaf keeps ${n(styleOf(a.tea.style).held)} ml a gram: ${n(c.liquor, 0)} ml of ${n(a.water, 0)} pours off` });
+  lines.push({ of: 'Yield', text: `leaf keeps ${n(styleOf(a.tea.style).held)} ml a gram: ${n(c.liquor, 0)} ml of ${n(a.water, 0)} pours off${a.vessel.dead ? `; ${n(a.vessel.dead, 0)} ml stay in the vessel` : ''}` });
   if (c.crowding !== null) lines.push({ of: 'Basket', text: `opened leaf fills ${n(c.crowding, 1)} of it${c.crowding > 1 ? ', so it opens slowly' : ''}` });
   return lines;
 }

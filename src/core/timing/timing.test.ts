@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { celsius, epochMs, grams, millilitres, seconds } from '#core/units';
+import { celsius, epochMs, grams, millilitres, seconds, SPOONS } from '#core/units';
 import { startingRecipe, workOutCard } from '#core/recipes';
 import { advance, afterPause, anchor, begin, nowBy, phaseAt, pullTiming, stepsOf, type BrewEventKind, type BrewState } from '#core/timing';
 
@@ -39,7 +39,7 @@ describe('the brew as a state machine over instants', () => {
 
 test('the steps of a brew, with their instants', () => {
   const card = workOutCard({
-    tea: { style: 'black-whole', weighing: null, spoon: 'dessertSpoon' }, recipe: startingRecipe('black-whole'), method: 'pot', warmed: true, water: millilitres(500),
+    tea: { style: 'black-whole', weighing: null, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe('black-whole'), method: 'pot', warmed: true, water: millilitres(500),
     vessel: { kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: grams(400), lid: true },
     site: { altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true } },
   });

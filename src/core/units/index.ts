@@ -8,5 +8,5 @@ export {
   fromFahrenheit, fromMl, GRAMS_PER_OUNCE, later, ML_PER, packetFahrenheit, secondsBetween, toFahrenheit, toMl,
   type VolumeUnit,
 } from './convert';
-export { SPOON_KINDS, SPOONS, spoonVolume, type SpoonKind } from './spoons';
+export { SPOON_KINDS, SPOONS, type Spoon, type SpoonKind } from './spoons';
 export { parseNumber, parseTemperature, parseVolume, parseWithin, type Parsed } from './parse';

@@ -26,6 +26,11 @@ export type VesselFacts = {
   readonly material: Material;
   readonly wallGrams: Grams | null;
   readonly lid: boolean;
+  readonly cosy?: boolean;
+  /** What stays in it when it is poured empty. */
+  readonly dead?: Millilitres;
+  /** The least that covers its leaf, where that was measured; else it is worked out. */
+  readonly covers?: Millilitres | null;
 };
 
 export type FillFault =
@@ -36,15 +41,15 @@ export type FillFault =
 export function fillFault(v: VesselFacts, water: Millilitres, leaf: Grams, swell: number): FillFault | null {
   if (water > v.brim) return { kind: 'overBrim', brim: v.brim };
   const hung = v.infuser === 'deep' || v.infuser === 'shallow';
-  const least = coveringVolume(v.kind, v.brim, hung || v.kind === 'release' ? basketVolume(v) : null, leaf, swell);
+  const least = v.covers ?? coveringVolume(v.kind, v.brim, hung || v.kind === 'release' ? basketVolume(v) : null, leaf, swell);
   return water < least ? { kind: 'belowBasket', least } : null;
 }
 
 /** Water that stays in drained leaf, at most all of it. `held` in ml/g. */
 export const heldWater = (leaf: Grams, held: number, water: Millilitres): Millilitres => millilitres(Math.min(water, held * leaf));
 
-/** Liquor that pours off: the water less what the leaf keeps. @example liquorYield(millilitres(500), grams(6), 3) // 482 ml */
-export const liquorYield = (water: Millilitres, leaf: Grams, held: number): Millilitres => millilitres(water - heldWater(leaf, held, water));
+/** Liquor that pours off: the water less what the leaf keeps and what stays in the vessel. @example liquorYield(millilitres(500), grams(6), 3) // 482 ml */
+export const liquorYield = (water: Millilitres, leaf: Grams, held: number, dead: Millilitres = millilitres(0)): Millilitres => millilitres(Math.max(0, water - heldWater(leaf, held, water) - dead));
 
 /** The basket's volume: the vessel's own when measured, else the infuser's usual one; null when leaf is free. */
 export function basketVolume(v: VesselFacts): Millilitres | null {

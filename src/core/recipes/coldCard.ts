@@ -1,0 +1,40 @@
+import { densityOf, spoonsFor, type SpoonCount } from './measure';
+import type { Recipe, Window } from './recipe';
+import type { TeaFacts } from './card';
+import { leafFor } from '#core/scaling';
+import { styleOf } from '#core/styles';
+import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
+import { grams, millilitres, type Celsius, type Grams, type Millilitres } from '#core/units';
+
+/** A cold recipe worked out for one vessel. */
+export type ColdCard = {
+  readonly kind: 'coldCard';
+  readonly water: Millilitres;
+  readonly leaf: Grams;
+  readonly spoons: SpoonCount | null;
+  readonly liquor: Millilitres;
+  /** What of the water goes on hot first, and how hot; null when all of it is cold. */
+  readonly hotFirst: { readonly water: Millilitres; readonly temperature: Celsius } | null;
+  readonly window: Window;
+  readonly crowding: number | null;
+};
+export type ColdFault = { readonly kind: 'noWater' } | { readonly kind: 'overBrim'; readonly brim: Millilitres } | { readonly kind: 'belowBasket'; readonly least: Millilitres };
+
+/**
+ * Leaf, water and window of a cold recipe in one vessel; no heat is planned. A matched dose has no cold model and is
+ * scaled in step with the water.
+ */
+export function workOutCold(tea: TeaFacts, recipe: Recipe, vessel: VesselFacts, water: Millilitres): ColdCard | ColdFault {
+  if (!(water > 0)) return { kind: 'noWater' };
+  const { held, swell } = styleOf(tea.style);
+  const { scaling } = recipe;
+  const leaf = grams(Math.round(leafFor(water, recipe.dose, scaling.school === 'match' ? { school: 'linear' } : scaling) * 10) / 10);
+  const fault = fillFault(vessel, water, leaf, swell);
+  if (fault) return fault;
+  const hot = recipe.warmStart;
+  return {
+    kind: 'coldCard', water, leaf, spoons: tea.weighing ? spoonsFor(leaf, densityOf(tea.weighing), tea.spoon) : null, liquor: millilitres(liquorYield(water, leaf, held, vessel.dead)),
+    hotFirst: hot ? { water: millilitres(Math.round((water * hot.share) / 5) * 5), temperature: hot.temperature } : null,
+    window: recipe.window, crowding: basketCrowding(vessel, leaf, swell),
+  };
+}
