@@ -11,8 +11,10 @@ import type { VesselFields } from '../src/contracts/shelf';
 import { startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
 
-export const SITE = { name: 'Test room', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1700, material: 'stainless', lid: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields;
-export const POT = { name: 'White pot', kind: 'pot', brim: 620, mark: 500, infuser: 'deep', basket: 230, material: 'porcelain', wallGrams: null, lid: true } as VesselFields;
+export const SITE = { name: 'Test room', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' }, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields;
+export const POT = { name: 'White pot', kind: 'pot', brim: 620, mark: 500, infuser: 'deep', basket: 230, material: 'porcelain', wallGrams: null, lid: true, cosy: false, strainer: 'liftsOut', dead: 0, covers: null, basketDepth: null, weighed: null } as VesselFields;
+/** What a tea says when nobody has said anything. */
+export const PLAIN_TEA = { words: '', allergens: '', note: '', leaf: { form: null, season: null, traits: [] }, blend: '', packet: '', caffeine: '', cautions: '', colour: null };
 export const SECRETS = { lead: 'a long passphrase', brewer: '2468', trainee: '1357' };
 
 /** A writing request as our own page sends it. */
@@ -33,22 +35,28 @@ const base = () => {
   return url;
 };
 
-/** An application on a database of its own, with a time that can be moved. */
-export async function freshHouse() {
+/** A database of its own with nothing in it. */
+export async function emptyDatabase() {
   const name = `limnos_t_${v7().replaceAll('-', '')}`;
   const root = await mysql.createConnection(base());
   await root.query(`create database ${name} character set utf8mb4 collate utf8mb4_uca1400_ai_ci`);
   const pool = openPool(base().replace(/\/[^/]*$/, `/${name}`));
   const db: Db = openDb(pool);
-  await migrateDb(pool, db, 'drizzle');
-  const time = { ahead: 0 };
-  const now = () => Date.now() + time.ahead;
-  const app = createApp({ db, now, log: pino({ level: 'silent' }), webFolder: null });
   const close = async () => {
     await pool.end();
     await root.query(`drop database ${name}`);
     await root.end();
   };
+  return { db, pool, close };
+}
+
+/** An application on a database of its own, with a time that can be moved. */
+export async function freshHouse() {
+  const { db, pool, close } = await emptyDatabase();
+  await migrateDb(pool, db, 'drizzle');
+  const time = { ahead: 0 };
+  const now = () => Date.now() + time.ahead;
+  const app = createApp({ db, now, log: pino({ level: 'silent' }), webFolder: null });
   return { app, db, pool, now, time, close };
 }
 export type Fresh = Awaited<ReturnType<typeof freshHouse>>;
@@ -68,8 +76,7 @@ export async function begunHouse() {
   const trainee = await signedIn('trainee', 'Trainee T.');
   await lead.post('/api/vessels', { ...POT, id: ids.pot, siteId: ids.site }).expect(200);
   await lead.post('/api/teas', {
-    id: ids.tea, versionId: ids.version, name: 'Tolvane Amber', style: 'black-whole', method: 'pot', lot: '', words: '', allergens: '', note: '',
-    weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: grams(12.5) }, spoon: 'dessertSpoon', recipe: startingRecipe('black-whole'),
+    id: ids.tea, versionId: ids.version, name: 'Tolvane Amber', style: 'black-whole', method: 'pot', ...PLAIN_TEA, weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: grams(12.5), singles: [] }, spoon: 'dessertSpoon', recipe: startingRecipe('black-whole'),
   }).expect(200);
   return { ...fresh, ids, callers: { lead, brewer, trainee } };
 }

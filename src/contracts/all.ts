@@ -1,6 +1,7 @@
 import * as book from './book';
 import * as brews from './brews';
 import type { Endpoint } from './endpoint';
+import * as history from './history';
 import * as house from './house';
 import * as people from './people';
 import * as print from './print';
@@ -10,5 +11,5 @@ const isEndpoint = (v: unknown): v is Endpoint => typeof v === 'object' && v !==
 
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [book, brews, house, people, print, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
+  [book, brews, history, house, people, print, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

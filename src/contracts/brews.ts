@@ -53,7 +53,7 @@ export type Plan = z.infer<typeof Plan>;
 export const Brew = z.strictObject({
   id: Id, siteId: Id, place: z.number().int(),
   tea: z.strictObject({ id: Id, name: z.string(), style: Style as z.ZodType<StyleId, StyleId> }),
-  vesselId: Id, versionId: Id, versionNumber: z.number().int(),
+  lot: z.strictObject({ id: Id, name: z.string() }).nullable(), vesselId: Id, versionId: Id, versionNumber: z.number().int(),
   plan: Plan, state: State, startedBy: Who, startedAt: z.number(), pulledBy: Who.nullable(), judgedBy: Who.nullable(),
   verdict: VerdictBody.nullable(), proposal: ProposalBody.nullable(), accepted: z.boolean().nullable(), remark: z.string(),
 });
@@ -68,12 +68,15 @@ export type Bar = z.infer<typeof getBar.response>;
 export const startBrew = endpoint({
   method: 'POST', path: '/api/brews', access: 'trainee',
   body: z.strictObject({
-    id: Id, siteId: Id, teaId: Id, versionId: Id, vesselId: Id, water: quantity<Millilitres>({ min: 1, max: 20_000 }),
+    id: Id, siteId: Id, teaId: Id,
+    /** Null: whichever is in use. A device that has not heard of lots sends none. */
+    lotId: Id.nullable().default(null),
+    versionId: Id, vesselId: Id, water: quantity<Millilitres>({ min: 1, max: 20_000 }),
     warmed: z.boolean(), warming: z.boolean(), place: z.number().int().min(1).max(12), at: Instant,
   }),
   response: Brew,
 });
-export type StartBrew = z.infer<typeof startBrew.body>;
+export type StartBrew = z.input<typeof startBrew.body>;
 /** One thing that happened to a brew. A repeated id gets the same answer again. */
 export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('waterOn') }),

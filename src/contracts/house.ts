@@ -17,7 +17,9 @@ export const SiteFields = z.strictObject({
   ambient: quantity<Celsius>({ min: 5, max: 40 }),
   /** Share of the difference to the air lost in the pour; null until measured. */
   pourLoss: z.number().min(0).max(0.25).nullable(),
-  kettle: z.strictObject({ volume: quantity<Millilitres>({ min: 200, max: 20_000 }), material: z.enum(MATERIAL_NAMES as readonly [Material, ...Material[]]), lid: z.boolean() }),
+  kettle: z.strictObject({ volume: quantity<Millilitres>({ min: 200, max: 20_000 }), material: z.enum(MATERIAL_NAMES as readonly [Material, ...Material[]]), lid: z.boolean(),
+    /** Of the house's usual kettle, once it is fitted; null: by its kind. */
+    rate: z.strictObject({ a: z.number().positive(), b: z.number().min(0) }).nullable(), name: z.string().max(60) }),
   volumeUnit: VolumeChoice,
   temperatureUnit: z.enum(['C', 'F']),
 });

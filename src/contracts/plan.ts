@@ -1,28 +1,28 @@
 import type { ColouredBrew } from '#core/colour';
-import { brewingOf, methodFor, spoonsText, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
+import { bagsText, brewingOf, methodFor, spoonsText, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import type { Millilitres, Seconds } from '#core/units';
 import type { Plan } from './brews';
-import type { Tea, Version } from './book';
+import { measureOf, type Lot, type Tea, type Version } from './book';
 import type { Site } from './house';
 import type { Vessel } from './shelf';
 
 type PourOf = {
-  tea: Pick<Tea, 'style' | 'weighing' | 'spoon'>; version: Pick<Version, 'recipe'>; vessel: Vessel; site: Site; water: Millilitres; warmed: boolean;
+  tea: Pick<Tea, 'style' | 'measure' | 'lots'>; lot?: Lot | null; version: Pick<Version, 'recipe'>; vessel: Vessel; site: Site; water: Millilitres; warmed: boolean;
 };
 /** The core's question for one pour, from the records both sides hold. */
-export const askedOf = ({ tea, version, vessel, site, water, warmed }: PourOf): Asked => ({
-  tea, recipe: version.recipe, method: methodFor(vessel.kind), vessel, site, water, warmed,
+export const askedOf = ({ tea, lot, version, vessel, site, water, warmed }: PourOf): Asked => ({
+  tea: { style: tea.style, ...measureOf(tea, lot ?? undefined) }, recipe: version.recipe, method: methodFor(vessel), vessel, site, water, warmed,
 });
 export const cardOf = (pour: PourOf): Card | CardFault => workOutCard(askedOf(pour));
 
 /** What of a card is kept with its brew. */
 export function planOf(card: Card, { version, vessel, site }: PourOf): Plan {
-  const { name, kind, brim, mark, infuser, basket, material, wallGrams, lid } = vessel;
+  const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
   return {
-    water: card.water, leaf: card.leaf, spoons: card.spoons ? spoonsText(card.spoons) : null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
+    water: card.water, leaf: card.leaf, spoons: card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons) : null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
     kettle: card.heat.kettleSetting, reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
-    recipe: version.recipe, vessel: { name, kind, brim, mark, infuser, basket, material, wallGrams, lid }, pull: card.pull,
+    recipe: version.recipe, vessel: facts, pull: card.pull,
   };
 }
 

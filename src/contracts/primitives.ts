@@ -13,3 +13,6 @@ export const Name = z.string().trim().min(1, 'Give it a name.').max(60, 'At most
 export const Text = (max: number) => z.string().trim().max(max, `At most ${max} letters.`);
 export const Who = z.strictObject({ id: Id, name: z.string() });
 export type Who = z.infer<typeof Who>;
+
+/** One of the core's own names. */
+export const oneOf = <T extends string>(names: readonly T[]) => z.enum(names as readonly [T, ...T[]]);

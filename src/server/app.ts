@@ -8,8 +8,9 @@ import type { Deps } from './deps';
 import { accountRoutes, accounts, cookieOf } from './features/accounts';
 import { book, bookRoutes } from './features/book';
 import { brewing, brewRoutes } from './features/brews';
+import { historyRoutes } from './features/history';
 import { printRoutes } from './features/print';
-import { shelf, shelfRoutes } from './features/shelf';
+import { shelfRoutes } from './features/shelf';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
 import { routes } from './http/route';
@@ -40,9 +41,10 @@ export function createApp(deps: AppDeps): Express {
   });
   accountRoutes(on, people);
   bookRoutes(on, book(deps));
-  shelfRoutes(on, shelf(deps));
+  shelfRoutes(on, deps);
   brewRoutes(on, brewing(deps));
   printRoutes(on, deps);
+  historyRoutes(on, deps);
   app.use('/api', () => {
     throw new AppError('notFound', 404, 'There is nothing at this address.');
   });

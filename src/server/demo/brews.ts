@@ -38,7 +38,7 @@ function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) 
   const maker = pick(random, stage.cast);
   const tea = pick(random, stage.teas);
   const version: Version | null = tea.house;
-  const fit = stage.vessels.filter((v) => (tea.method === 'liddedCup') === (v.kind === 'lidded' || v.kind === 'tasting'));
+  const fit = stage.vessels.filter((v) => v.kind !== 'pitcher' && (tea.method === 'liddedCup') === (v.kind === 'lidded' || v.kind === 'tasting'));
   if (!version || fit.length === 0) return null;
   const vessel = pick(random, fit);
   const warmed = version.recipe.warm && random() > 0.08;
@@ -59,7 +59,7 @@ function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) 
   const waterOn = at + 40_000;
   const pulled = waterOn + Math.round(steeped * 1000);
   return {
-    id: makeId(at), siteId: stage.site.id, teaId: tea.id, vesselId: vessel.id, versionId: version.id, place: 1, plan,
+    id: makeId(at), siteId: stage.site.id, teaId: tea.id, lotId: tea.lots[0]?.id ?? null, vesselId: vessel.id, versionId: version.id, place: 1, plan,
     state: 'judged', open: false, startedAt: new Date(at), startedBy: maker.id, waterOn: new Date(waterOn), pulled: new Date(pulled), pulledBy: maker.id,
     ended: new Date(pulled + 95_000), judgedBy: judged ? maker.id : null, timing: pullTiming(seconds(steeped), window),
     verdictKind: !judged ? 'unjudged' : isRight(verdict) ? 'right' : 'off', verdict: judged ? verdict : null, proposal,

@@ -8,7 +8,7 @@ import type { SpoonKind } from '#core/units';
 // An invented house: no firm, garden, brand or person is meant. Kept as plain numbers; the units are those of the contracts.
 
 export type DemoSite = { key: 'harbour' | 'hut'; fields: SiteFields };
-const kettle = { volume: 1700, material: 'stainless', lid: true } as SiteFields['kettle'];
+const kettle = { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' } as SiteFields['kettle'];
 export const SITES: readonly DemoSite[] = [
   { key: 'harbour', fields: { name: 'Harbour room', altitudeM: 4, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: 0.06, kettle, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields },
   { key: 'hut', fields: { name: 'Ridge hut', altitudeM: 1650, measuredBoiling: null, coldWater: 7, ambient: 17, pourLoss: null, kettle, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields },
@@ -54,8 +54,9 @@ export const TEAS: readonly DemoTea[] = [
   { name: 'Yarrowmere Cloud', style: 'white', method: 'pot', lot: 'Lot 4', words: 'hay, honey', dose: 1.6, heat: 84, window: [210, 270, 330], later: [330], per: [D, 1.5] },
 ];
 
-type V = Omit<VesselFields, 'wallGrams'>;
-const vessel = (v: { [K in keyof V]: V[K] extends number | null ? number | null : V[K] }) => ({ ...v, wallGrams: null }) as VesselFields;
+const UNSAID = { wallGrams: null, cosy: false, strainer: 'liftsOut', dead: 0, covers: null, basketDepth: null, weighed: null } as const;
+type V = Omit<VesselFields, keyof typeof UNSAID>;
+const vessel = (v: { [K in keyof V]: V[K] extends number | null ? number | null : V[K] }) => ({ ...v, ...UNSAID }) as VesselFields;
 export const VESSELS: readonly { site: DemoSite['key']; fields: VesselFields }[] = [
   { site: 'harbour', fields: vessel({ name: 'Grey pot', kind: 'pot', brim: 960, mark: 800, basket: 330, infuser: 'deep', material: 'stoneware', lid: true }) },
   { site: 'harbour', fields: vessel({ name: 'Glass pot', kind: 'pot', brim: 760, mark: 600, basket: 250, infuser: 'deep', material: 'glass', lid: true }) },
@@ -66,6 +67,8 @@ export const VESSELS: readonly { site: DemoSite['key']; fields: VesselFields }[]
   { site: 'harbour', fields: vessel({ name: 'Ball mug', kind: 'mug', brim: 330, mark: 280, basket: 30, infuser: 'ball', material: 'porcelain', lid: false }) },
   { site: 'harbour', fields: vessel({ name: 'Lidded cup', kind: 'lidded', brim: 150, mark: 120, basket: null, infuser: 'free', material: 'porcelain', lid: true }) },
   { site: 'harbour', fields: vessel({ name: 'Tasting set', kind: 'tasting', brim: 170, mark: 150, basket: null, infuser: 'free', material: 'porcelain', lid: true }) },
+  { site: 'harbour', fields: vessel({ name: 'Cold pitcher', kind: 'pitcher', brim: 1150, mark: 1000, basket: 300, infuser: 'deep', material: 'glass', lid: true }) },
+  { site: 'harbour', fields: vessel({ name: 'Small pitcher', kind: 'pitcher', brim: 620, mark: 500, basket: 180, infuser: 'deep', material: 'glass', lid: true }) },
   { site: 'hut', fields: vessel({ name: 'Iron pot', kind: 'pot', brim: 900, mark: 750, basket: 300, infuser: 'deep', material: 'castiron', lid: true }) },
   { site: 'hut', fields: vessel({ name: 'Tin pot', kind: 'pot', brim: 1150, mark: 1000, basket: 320, infuser: 'deep', material: 'stainless', lid: true }) },
   { site: 'hut', fields: vessel({ name: 'Blue pot', kind: 'pot', brim: 560, mark: 450, basket: 200, infuser: 'deep', material: 'stoneware', lid: true }) },

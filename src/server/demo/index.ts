@@ -1,7 +1,10 @@
-import { sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { seeded, type Random } from '#core/numeric';
-import { startingRecipe, type Recipe } from '#core/recipes';
+import { fitCooling, fitPourLoss, simulatedKettle } from '#core/heat';
+import { METHODS, startingRecipe, weighingOf, type Recipe } from '#core/recipes';
+import { FIRST_VOCABULARY } from '#core/teas';
+import { celsius, grams, millilitres, seconds, SPOONS } from '#core/units';
 import type { Tea, Version } from '#contracts/book';
 import type { Site } from '#contracts/house';
 import { VERDICT_FILTERS } from '#contracts/brews';
@@ -11,6 +14,7 @@ import type { Db } from '../db/pool';
 import * as t from '../db/schema/index';
 import { pastBrews, type Cast, type Stage } from './brews';
 import { PEOPLE, SITES, TEAS, VESSELS } from './house';
+import { KETTLES, paperOf, PAPERS, SCOOPS } from './papers';
 
 export type SignIn = { readonly name: string; readonly role: string; readonly secret: string; readonly site: string };
 type When = { readonly now: number; readonly days: number };
@@ -44,14 +48,25 @@ export async function resetDemo(db: Db, when: When): Promise<SignIn[]> {
 
 /** Also clears what a killed seeding left: the house's own row is written last. */
 async function wipe(db: Db): Promise<void> {
-  for (const table of ['lead_notes', 'brew_events', 'brews', 'vessels', 'recipe_versions', 'teas', 'signin_misses', 'sessions', 'person_sites', 'people', 'sites', 'house']) {
+  for (const table of ['changes', 'lead_notes', 'brew_events', 'brews', 'kettle_readings', 'kettles', 'spoons', 'vessels', 'photos', 'lots', 'recipe_versions', 'teas', 'signin_misses', 'sessions', 'person_sites', 'people', 'sites', 'house']) {
     await db.execute(sql.raw(`delete from \`${table}\``));
   }
 }
 
 function recipeOf(tea: (typeof TEAS)[number]): Recipe {
   const [earliest, best, latest] = tea.window;
-  return { ...startingRecipe(tea.style), dose: tea.dose, temperature: tea.heat, window: { earliest, best, latest }, later: tea.later ?? [] } as Recipe;
+  return { ...startingRecipe(tea.style), dose: tea.dose, temperature: tea.heat, window: { earliest, best, latest }, later: (tea.later ?? []).map((s) => ({ earliest: Math.round(s * 0.85), best: s, latest: Math.round(s * 1.2) })), origin: '' } as unknown as Recipe;
+}
+
+const DAY = 86_400_000;
+const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);
+/** A tea's spoon and its weighing, five spoons one by one, a little uneven. */
+function measured(demo: (typeof TEAS)[number]): Pick<Tea, 'weighing' | 'spoon' | 'measure'> {
+  const [kind, each] = demo.per;
+  const singles = [-0.05, 0.03, 0.01, -0.02, 0.03].map((by) => grams(Math.round(each * (1 + by) * 100) / 100));
+  const { spoons, weighed } = weighingOf(SPOONS[kind], singles);
+  const weighing = { spoons, weighed: grams(Math.round(weighed * 100) / 100), singles };
+  return { weighing: { spoon: kind, ...weighing }, spoon: kind, measure: { spoon: SPOONS[kind], weighing: { spoon: SPOONS[kind], ...weighing } } };
 }
 
 async function fill(db: Db, { now, days }: When): Promise<void> {
@@ -73,18 +88,20 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
     const teaId = makeId(long);
     const recipe = recipeOf(demo);
     const first: Version = {
-      id: makeId(long), teaId, number: 1, state: 'retired', recipe: { ...recipe, dose: Number((recipe.dose * (random() < 0.5 ? 0.85 : 1.15)).toFixed(2)) } as Recipe,
+      id: makeId(long), teaId, method: demo.method, number: 1, state: 'retired', recipe: { ...recipe, dose: Number((recipe.dose * (random() < 0.5 ? 0.85 : 1.15)).toFixed(2)) } as Recipe,
       reason: 'From the packet', author: { id: lead, name: '' }, at: long + random() * 40 * 86_400_000,
     };
     const house: Version = { ...first, id: makeId(long + 1), number: 2, state: 'house', recipe, reason: 'Dialled in at the table, three cups', at: first.at + 30 * 86_400_000 };
     versions.push(...[first, house].map(({ author, at, ...v }) => ({ ...v, authorId: author.id, at: new Date(at) })));
     teas.push({
-      id: teaId, name: demo.name, style: demo.style, method: demo.method, lot: demo.lot, words: demo.words, allergens: demo.allergens ?? '', note: demo.note ?? '',
-      weighing: { spoon: demo.per[0], spoons: 5, weighed: Number((demo.per[1] * 5).toFixed(1)) } as Tea['weighing'], spoon: demo.per[0], rev: 1, retired: false, house, trial: null,
+      id: teaId, name: demo.name, style: demo.style, method: demo.method, words: demo.words, allergens: demo.allergens ?? '', note: demo.note ?? '', ...paperOf(demo.name), recipes: [{ method: demo.method, house, trial: null }],
+      ...measured(demo), rev: 1, retired: false, house, trial: null, photoId: null,
+      lots: [{ id: makeId(long + 2), teaId, name: demo.lot, arrived: dayOf(now - 120 * DAY), bestBefore: dayOf(now + 300 * DAY), harvest: '', note: '', state: 'inUse', weighing: null, versionId: house.id, versionNumber: 2, rev: 1 }],
     });
   }
-  await db.insert(t.teas).values(teas.map(({ house: _house, trial: _trial, ...tea }) => tea));
+  await db.insert(t.teas).values(teas.map(({ house: _house, trial: _trial, recipes: _recipes, lots: _lots, measure: _measure, photoId: _photo, ...tea }) => tea));
   await db.insert(t.versions).values(versions);
+  await db.insert(t.lots).values(teas.flatMap((tea) => tea.lots.map(({ versionNumber: _n, weighing: _w, ...lot }) => ({ ...lot, weighing: null }))));
   const vessels = VESSELS.map((v) => ({ id: makeId(long), siteId: siteId.get(v.site) ?? '', ...v.fields, rev: 1, retired: false }));
   await db.insert(t.vessels).values(vessels.map(({ id, siteId: at, rev, retired, ...facts }) => ({ id, siteId: at, rev, retired, facts })));
 
@@ -99,5 +116,38 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
         headline: r.proposal?.headline ?? '', change: r.proposal?.change ?? '', found: r.verdict ? verdictWords(r.verdict) : VERDICT_FILTERS[2],
       }))));
   }
-  await db.insert(t.house).values({ id: 1, demo: true, begun: new Date(now) });
+  await papers(db, { now, teas, lead, siteId, makeId });
+  await db.insert(t.house).values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });
+}
+
+type Around = When & { readonly teas: readonly Tea[]; readonly lead: string; readonly siteId: ReadonlyMap<string, string>; readonly makeId: (ms: number) => string };
+/** Other methods, the next lots, kettles with their readings, scoops. Its own stream of chance: brews stay as they were. */
+async function papers(db: Db, { now, teas, lead, siteId, makeId }: Omit<Around, 'days'>): Promise<void> {
+  const at = new Date(now - 60 * DAY);
+  const others = teas.flatMap((tea) => (PAPERS[tea.name]?.methods ?? []).map((method) => ({
+    id: makeId(at.getTime()), teaId: tea.id, method, number: 1, state: 'house' as const, recipe: { ...startingRecipe(tea.style, method), origin: '' }, reason: `Tried as ${METHODS[method].label}, right at once`, authorId: lead, at,
+  })));
+  await db.insert(t.versions).values(others);
+  await db.insert(t.lots).values(teas.flatMap((tea) => {
+    const next = PAPERS[tea.name]?.next;
+    return next ? [{ id: makeId(now - 2 * DAY), teaId: tea.id, name: next, arrived: dayOf(now - 2 * DAY), bestBefore: dayOf(now + 500 * DAY), harvest: 'second week of April', note: 'A little larger than the last.', state: 'new' as const, weighing: null, versionId: null, rev: 1 }] : [];
+  }));
+  await db.insert(t.spoons).values(SCOOPS.map((s) => ({ id: makeId(at.getTime()), ...s, rev: 1, retired: false })));
+  for (const k of KETTLES) {
+    const id = makeId(at.getTime());
+    await db.insert(t.kettles).values({ id, siteId: siteId.get(k.site) ?? '', facts: k.facts, rev: 1, retired: false });
+    if (k.minutes.length === 0) continue;
+    const water = k.facts.volume * 0.85;
+    const made = simulatedKettle(seeded(SEED), { volume: millilitres(water), material: k.facts.material, lid: k.facts.lid }, { times: k.times, loss: k.loss });
+    const boil = makeId(at.getTime());
+    const common = { kettleId: id, boil, water, ambient: 20, simulated: false, at, personId: lead };
+    const cooling = k.minutes.map((m) => ({ id: makeId(at.getTime()), kind: 'cooling' as const, seconds: m * 60, celsius: made.reading(seconds(m * 60)) as number, kettleCelsius: null, ...common }));
+    const poured = { id: makeId(at.getTime()), kind: 'poured' as const, seconds: 0, celsius: made.poured(seconds(0)) as number, kettleCelsius: 100, ...common };
+    await db.insert(t.kettleReadings).values([...cooling, poured]);
+    const fit = fitCooling(cooling.map((r) => ({ boil, at: seconds(r.seconds), temperature: celsius(r.celsius), ambient: celsius(20) })), { volume: millilitres(water), material: k.facts.material, lid: k.facts.lid });
+    const loss = fitPourLoss([{ kettle: celsius(100), poured: celsius(poured.celsius), ambient: celsius(20) }]);
+    if (fit.kind === 'fitted' && loss) {
+      await db.update(t.sites).set({ kettle: { volume: k.facts.volume, material: k.facts.material, lid: k.facts.lid, rate: fit.rate, name: k.facts.name }, pourLoss: Math.round(loss.loss * 1000) / 1000 }).where(eq(t.sites.id, siteId.get(k.site) ?? ''));
+    }
+  }
 }

@@ -13,6 +13,8 @@ export class AppError extends Error {
   }
 }
 export const notFound = (what: string) => new AppError('notFound', 404, `${what} is not here any more.`);
+/** The copy that was changed is not the newest; what was typed stays. */
+export const recordChanged = (name: string, rev: number) => new AppError('record.changed', 409, `${name} was changed by someone else meanwhile. Yours is still typed here: look at theirs, then save again.`, { details: { rev } });
 export const invalid = (fields: Record<string, string>) => new AppError('input.invalid', 422, Object.values(fields)[0] ?? 'Something typed is not right.', { fields });
 
 type DriverError = { errno?: number; code?: string; cause?: unknown; fatal?: boolean };

@@ -1,5 +1,5 @@
 import { boolean, index, mysqlEnum, mysqlTable, tinyint, varchar } from 'drizzle-orm/mysql-core';
-import { teas, versions, vessels } from './book';
+import { lots, teas, versions, vessels } from './book';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
 import type { Brew, BrewEventBody, Plan } from '#contracts/brews';
@@ -9,6 +9,7 @@ export const brews = mysqlTable('brews', {
   id: id('id').primaryKey(),
   siteId: id('site_id').notNull().references(() => sites.id),
   teaId: id('tea_id').notNull().references(() => teas.id),
+  lotId: id('lot_id').references(() => lots.id),
   vesselId: id('vessel_id').notNull().references(() => vessels.id),
   versionId: id('version_id').notNull().references(() => versions.id),
   place: tinyint('place').notNull(),
@@ -34,6 +35,7 @@ export const brews = mysqlTable('brews', {
   index('brews_newest').on(t.startedAt, t.id),
   index('brews_site').on(t.siteId, t.startedAt, t.id),
   index('brews_tea').on(t.teaId, t.startedAt, t.id),
+  index('brews_lot').on(t.lotId, t.startedAt, t.id),
   index('brews_person').on(t.startedBy, t.startedAt, t.id),
   index('brews_verdict').on(t.verdictKind, t.startedAt, t.id),
 ]);

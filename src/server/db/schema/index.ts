@@ -1,3 +1,5 @@
 export { house, people, personSites, sessions, signinMisses, sites } from './people';
-export { teas, versions, vessels } from './book';
+export { lots, photos, teas, versions, vessels } from './book';
+export { changes } from './history';
+export { kettleReadings, kettles, spoons } from './shelf';
 export { brewEvents, brews, leadNotes } from './brews';

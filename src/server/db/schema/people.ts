@@ -7,6 +7,8 @@ export const house = mysqlTable('house', {
   id: tinyint('id').primaryKey(),
   demo: boolean('demo').notNull(),
   begun: instant('begun').notNull(),
+  /** Tasting words in the house's order. */
+  vocabulary: json<string[]>('vocabulary').notNull(),
 });
 export const sites = mysqlTable('sites', {
   id: id('id').primaryKey(),

@@ -34,8 +34,8 @@ export function accountRoutes(on: ReturnType<typeof routes>, accounts: Accounts)
     return {};
   });
   on.signed(listPeople, async () => ({ people: await accounts.people() }));
-  on.signed(addPerson, ({ body }) => accounts.addPerson(body));
+  on.signed(addPerson, ({ body, who }) => accounts.addPerson(body, who));
   on.signed(changePerson, ({ params, body, who }) => accounts.changePerson(params.id, body, who));
   on.signed(addSite, ({ body, who }) => accounts.addSite(body, who));
-  on.signed(changeSite, ({ params, body }) => accounts.changeSite(params.id, body));
+  on.signed(changeSite, ({ params, body, who }) => accounts.changeSite(params.id, body, who));
 }

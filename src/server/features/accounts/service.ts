@@ -10,6 +10,8 @@ import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { addressKey, countMiss, forgetMisses, personKey, readDelay } from './delay';
 import { allPeople, allSites, namesAt, sessionByHash, siteById, siteIdsOf } from './queries';
+import { keepChange } from '../history';
+import { FIRST_VOCABULARY } from '#core/teas';
 import { hashSecret, newToken, secretMatches, tokenHash } from './secrets';
 
 const SESSION_DAYS = 30;
@@ -48,7 +50,7 @@ export function accounts({ db, now }: Deps) {
       return inTransaction(db, async (tx) => {
         const there = await tx.select().from(house).for('update');
         if (there.length) throw new AppError('house.notEmpty', 409, 'This house has begun already: sign in.');
-        await tx.insert(house).values({ id: 1, demo: false, begun: new Date(now()) });
+        await tx.insert(house).values({ id: 1, demo: false, begun: new Date(now()), vocabulary: [...FIRST_VOCABULARY] });
         await tx.insert(sites).values({ id: given.siteId, ...given.site });
         const person = { id: given.lead.id, name: given.lead.name, role: 'lead' as const };
         await tx.insert(people).values({ ...person, secretHash, active: true });
@@ -79,7 +81,7 @@ export function accounts({ db, now }: Deps) {
       await db.delete(sessions).where(eq(sessions.tokenHash, who.tokenHash));
     },
     people: () => allPeople(db),
-    async addPerson(given: z.infer<typeof addPerson.body>): Promise<Person> {
+    async addPerson(given: z.infer<typeof addPerson.body>, who: Signed): Promise<Person> {
       const fault = secretFault(given.role, given.secret);
       if (fault) throw invalid({ secret: fault });
       const secretHash = await hashSecret(given.secret);
@@ -87,6 +89,7 @@ export function accounts({ db, now }: Deps) {
       await inTransaction(db, async (tx) => {
         await tx.insert(people).values({ ...person, secretHash, active: true });
         await tx.insert(personSites).values(siteIds.map((siteId) => ({ personId: person.id, siteId })));
+        await keepChange(tx, { thing: 'person', id: person.id, before: null, after: { name: person.name, role: person.role }, by: who.personId, now: now() });
       });
       return { ...person, siteIds, active: true };
     },
@@ -107,6 +110,8 @@ export function accounts({ db, now }: Deps) {
           await tx.delete(personSites).where(eq(personSites.personId, id));
           await tx.insert(personSites).values(given.siteIds.map((siteId) => ({ personId: id, siteId })));
         }
+        const seen = { role: before.role, active: before.active, siteIds: before.siteIds };
+        await keepChange(tx, { thing: 'person', id, before: seen, after: { role, active: given.active ?? before.active, siteIds: given.siteIds ?? before.siteIds, ...(secretHash ? { secret: 'new' } : {}) }, by: who.personId, now: now() });
         // A new secret, a new role or an end ends what was open, but for the lead's own session at hand.
         if ((secretHash || given.active === false || role !== before.role) && id !== who.personId) await tx.delete(sessions).where(eq(sessions.personId, id));
       });
@@ -116,14 +121,17 @@ export function accounts({ db, now }: Deps) {
       await inTransaction(db, async (tx) => {
         await tx.insert(sites).values(given);
         await tx.insert(personSites).values({ personId: who.personId, siteId: given.id });
+        await keepChange(tx, { thing: 'site', id: given.id, before: null, after: given, by: who.personId, now: now() });
       });
       return given;
     },
-    async changeSite(id: string, given: SiteFields) {
-      if (!(await siteById(db, id))) throw notFound('That site');
-      await db.update(sites).set(given).where(eq(sites.id, id));
+    changeSite: (id: string, given: SiteFields, who: Signed) => inTransaction(db, async (tx) => {
+      const before = await siteById(tx, id);
+      if (!before) throw notFound('That site');
+      await tx.update(sites).set(given).where(eq(sites.id, id));
+      await keepChange(tx, { thing: 'site', id, before, after: given, by: who.personId, now: now() });
       return { id, ...given };
-    },
+    }),
   };
 }
 export type Accounts = ReturnType<typeof accounts>;

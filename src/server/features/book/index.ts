@@ -1,3 +1,3 @@
 export { book, type Book } from './service';
 export { bookRoutes } from './routes';
-export { teaById, versionById } from './queries';
+export { allTeas, lotById, lotsOf, teaById, versionById, versionsOf } from './queries';

@@ -1,20 +1,35 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { addTea, addVersion, changeTea, Tea, TeaPage, Version } from '#contracts/book';
+import { lotInUse, type addLot, type addTea, type addVersion, type changeLot, type changeTea, type Lot, type moveVersion, type Tea, type TeaFields, type TeaPage, type Version, type WeighingFields } from '#contracts/book';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
-import { leadNotes, teas, versions } from '../../db/schema/index';
-import { AppError, invalid, notFound } from '../../http/errors';
+import type { Tx } from '../../db/pool';
+import { house, leadNotes, lots, teas, versions } from '../../db/schema/index';
+import { AppError, invalid, notFound, recordChanged } from '../../http/errors';
 import type { Signed } from '../../http/route';
-import { doubtWeighing } from '#core/recipes';
-import { allTeas, newestNumber, openNotes, teaById, usesOf, versionById, versionsOf } from './queries';
+import { keepChange } from '../history';
+import { spoonsById } from '../shelf';
+import { doubtWeighing, METHODS, recipeFault, type Method, type Recipe } from '#core/recipes';
+import { allTeas, lotById, lotsOf, newestNumber, openNotes, teaById, usesOf, versionById, versionsOf, vocabularyOf } from './queries';
 
 /** A weighing ten times off any leaf is refused outright; a factor of three is asked about on the page. */
 const ABSURD = 10;
-function checkWeighing(weighing: Tea['weighing']) {
-  const doubt = weighing && doubtWeighing(weighing);
+async function checkWeighing(tx: Tx, weighing: WeighingFields | null, spoon?: string) {
+  const spoons = await spoonsById(tx);
+  if (spoon !== undefined && !spoons.has(spoon)) throw invalid({ spoon: 'That spoon is not on the shelf.' });
+  if (!weighing) return;
+  const by = spoons.get(weighing.spoon);
+  if (!by) throw invalid({ 'weighing.spoon': 'That spoon is not on the shelf.' });
+  const doubt = doubtWeighing({ ...weighing, spoon: by });
   if (doubt && doubt.factor > ABSURD) throw invalid({ 'weighing.weighed': doubt.words });
 }
+function checkRecipe(recipe: Recipe, method: Method) {
+  const fault = recipeFault(recipe, method);
+  if (fault) throw invalid({ [`recipe.${fault.field}`]: fault.why });
+}
+const TEA_FIELDS = ['name', 'style', 'method', 'words', 'allergens', 'note', 'leaf', 'blend', 'packet', 'caffeine', 'cautions', 'colour', 'weighing', 'spoon'] as const satisfies readonly (keyof TeaFields)[];
+const fieldsOf = (t: Tea) => ({ ...Object.fromEntries(TEA_FIELDS.map((f) => [f, t[f]])), retired: t.retired });
+const lotFields = ({ versionNumber: _number, weighing, ...l }: Lot) => ({ ...l, weighing: weighing && { ...weighing, spoon: weighing.spoon.id } });
 
 export function book({ db, now }: Deps) {
   const readTea = async (id: string): Promise<Tea> => {
@@ -22,62 +37,129 @@ export function book({ db, now }: Deps) {
     if (!tea) throw notFound('That tea');
     return tea;
   };
+  /** What stands of a method as `state` steps down. */
+  const retire = (tx: Tx, teaId: string, method: Method, state: 'house' | 'trial') =>
+    tx.update(versions).set({ state: 'retired' }).where(and(eq(versions.teaId, teaId), eq(versions.method, method), eq(versions.state, state)));
+  const lockTea = async (tx: Tx, id: string): Promise<Tea> => {
+    await tx.select({ id: teas.id }).from(teas).where(eq(teas.id, id)).for('update');
+    const tea = await teaById(tx, id);
+    if (!tea) throw notFound('That tea');
+    return tea;
+  };
+  const checkLot = (tea: Tea, versionId: string | null, all: readonly Version[]) => {
+    if (versionId !== null && !all.some((v) => v.id === versionId)) throw invalid({ versionId: `That version is not one of ${tea.name}.` });
+  };
+  /** One lot is in use at a time: the one before is finished. */
+  const finishFormer = async (tx: Tx, tea: Tea, next: string, who: Signed) => {
+    const former = lotInUse(tea);
+    if (!former || former.id === next) return;
+    await tx.update(lots).set({ state: 'finished', rev: former.rev + 1 }).where(eq(lots.id, former.id));
+    await keepChange(tx, { thing: 'lot', id: former.id, before: { state: former.state }, after: { state: 'finished' }, by: who.personId, now: now() });
+  };
   return {
-    all: () => allTeas(db),
+    all: async () => ({ teas: await allTeas(db), vocabulary: await vocabularyOf(db) }),
     async page(id: string): Promise<TeaPage> {
-      return { tea: await readTea(id), versions: await versionsOf(db, id), notes: await openNotes(db, id), uses: await usesOf(db, id) };
+      return { tea: await readTea(id), versions: await versionsOf(db, id), lots: await lotsOf(db, id), notes: await openNotes(db, id), uses: await usesOf(db, id) };
     },
     async add(given: z.infer<typeof addTea.body>, who: Signed): Promise<Tea> {
-      checkWeighing(given.weighing);
+      await checkWeighing(db, given.weighing, given.spoon);
+      checkRecipe(given.recipe, given.method);
       const { versionId, recipe, ...tea } = given;
       if (!(await teaById(db, given.id))) {
         await inTransaction(db, async (tx) => {
           await tx.insert(teas).values({ ...tea, rev: 1, retired: false });
-          await tx.insert(versions).values({ id: versionId, teaId: tea.id, number: 1, state: 'house', recipe, reason: 'First recipe, from the style’s starting point', authorId: who.personId, at: new Date(now()) });
+          await tx.insert(versions).values({ id: versionId, teaId: tea.id, method: tea.method, number: 1, state: 'house', recipe, reason: `First recipe${recipe.origin ? `, from ${recipe.origin}` : ''}`, authorId: who.personId, at: new Date(now()) });
+          const { id: _id, ...fields } = tea;
+          await keepChange(tx, { thing: 'tea', id: tea.id, before: null, after: fields, by: who.personId, now: now() });
         });
       }
       return readTea(given.id);
     },
-    async change(id: string, given: z.infer<typeof changeTea.body>): Promise<Tea> {
-      checkWeighing(given.weighing);
+    async change(id: string, given: z.infer<typeof changeTea.body>, who: Signed): Promise<Tea> {
+      await checkWeighing(db, given.weighing, given.spoon);
       const { rev, ...tea } = given;
-      const [result] = await db.update(teas).set({ ...tea, rev: rev + 1 }).where(and(eq(teas.id, id), eq(teas.rev, rev)));
-      const after = await readTea(id);
-      if (result.affectedRows === 0) throw new AppError('record.changed', 409, `${after.name} was changed by someone else meanwhile. Yours is still typed here: look at theirs, then save again.`, { details: { rev: after.rev } });
-      return after;
+      await inTransaction(db, async (tx) => {
+        const before = await teaById(tx, id);
+        if (!before) throw notFound('That tea');
+        const [result] = await tx.update(teas).set({ ...tea, rev: rev + 1 }).where(and(eq(teas.id, id), eq(teas.rev, rev)));
+        if (result.affectedRows === 0) throw recordChanged(before.name, before.rev);
+        await keepChange(tx, { thing: 'tea', id, before: fieldsOf(before), after: tea, by: who.personId, now: now() });
+      });
+      return readTea(id);
     },
     /** Makes a version. The one it takes the place of, of the house or on trial, is retired and stays on the brews that used it. */
     async addVersion(teaId: string, given: z.infer<typeof addVersion.body>, who: Signed): Promise<Version> {
+      checkRecipe(given.recipe, given.method);
       const made = await inTransaction(db, async (tx) => {
         const there = await versionById(tx, given.id);
         if (there) return there;
         const [tea] = await tx.select({ id: teas.id }).from(teas).where(eq(teas.id, teaId)).for('update');
         if (!tea) throw notFound('That tea');
-        const newest = await newestNumber(tx, teaId);
+        const newest = await newestNumber(tx, teaId, given.method);
         if (newest !== given.basedOn) {
-          const [other] = await versionsOf(tx, teaId);
+          const other = (await versionsOf(tx, teaId)).find((v) => v.method === given.method);
           throw new AppError('version.newer', 409, `${other?.author.name ?? 'Another lead'} made version ${newest} meanwhile: “${other?.reason ?? ''}”. Yours is kept here. Look at theirs, then save yours as ${newest + 1}.`, { details: { newest } });
         }
-        await tx.update(versions).set({ state: 'retired' }).where(and(eq(versions.teaId, teaId), eq(versions.state, given.as)));
-        await tx.insert(versions).values({ id: given.id, teaId, number: newest + 1, state: given.as, recipe: given.recipe, reason: given.reason, authorId: who.personId, at: new Date(now()) });
+        if (given.as !== 'draft') await retire(tx, teaId, given.method, given.as);
+        await tx.insert(versions).values({ id: given.id, teaId, method: given.method, number: newest + 1, state: given.as, recipe: given.recipe, reason: given.reason, authorId: who.personId, at: new Date(now()) });
         if (given.settles.length) await tx.update(leadNotes).set({ settled: new Date(now()), settledBy: who.personId }).where(and(inArray(leadNotes.id, given.settles), eq(leadNotes.teaId, teaId)));
         return versionById(tx, given.id);
       });
       if (!made) throw notFound('That version');
       return made;
     },
-    async adopt(id: string): Promise<Version> {
+    /** Draft to trial, either to the house, any of them aside. Done twice it is done once. */
+    async move(id: string, { to }: z.infer<typeof moveVersion.body>, who: Signed): Promise<Version> {
       return inTransaction(db, async (tx) => {
         const found = await versionById(tx, id);
         if (!found) throw notFound('That version');
         await tx.select({ id: teas.id }).from(teas).where(eq(teas.id, found.teaId)).for('update');
         const { state } = (await versionById(tx, id)) ?? found;
-        if (state === 'house') return { ...found, state };
-        if (state !== 'trial') throw new AppError('version.newer', 409, 'This version is no longer on trial. Look at what stands now.');
-        await tx.update(versions).set({ state: 'retired' }).where(and(eq(versions.teaId, found.teaId), eq(versions.state, 'house')));
-        await tx.update(versions).set({ state: 'house' }).where(eq(versions.id, id));
-        return { ...found, state: 'house' as const };
+        if (state === to) return { ...found, state };
+        if (state === 'house' || state === 'retired') throw new AppError('version.newer', 409, `This version is no longer ${found.state === 'draft' ? 'a draft' : 'on trial'}. Look at what stands now.`);
+        if (to !== 'retired') await retire(tx, found.teaId, found.method, to);
+        await tx.update(versions).set({ state: to }).where(eq(versions.id, id));
+        await keepChange(tx, { thing: 'tea', id: found.teaId, before: { version: `${METHODS[found.method].label} ${found.number}: ${state}` }, after: { version: `${METHODS[found.method].label} ${found.number}: ${to}` }, by: who.personId, now: now() });
+        return { ...found, state: to };
       });
+    },
+    async addLot(teaId: string, { id, ...given }: z.infer<typeof addLot.body>, who: Signed): Promise<Lot> {
+      await checkWeighing(db, given.weighing);
+      const made = await inTransaction(db, async (tx) => {
+        const there = await lotById(tx, id);
+        if (there) return there;
+        const tea = await lockTea(tx, teaId);
+        checkLot(tea, given.versionId, await versionsOf(tx, teaId));
+        if (given.state === 'inUse') await finishFormer(tx, tea, id, who);
+        await tx.insert(lots).values({ id, teaId, ...given, rev: 1 });
+        await keepChange(tx, { thing: 'lot', id, before: null, after: given, by: who.personId, now: now() });
+        return lotById(tx, id);
+      });
+      if (!made) throw notFound('That lot');
+      return made;
+    },
+    async changeLot(id: string, { rev, ...given }: z.infer<typeof changeLot.body>, who: Signed): Promise<Lot> {
+      await checkWeighing(db, given.weighing);
+      return inTransaction(db, async (tx) => {
+        const before = await lotById(tx, id);
+        if (!before) throw notFound('That lot');
+        const tea = await lockTea(tx, before.teaId);
+        checkLot(tea, given.versionId, await versionsOf(tx, tea.id));
+        if (given.state === 'inUse' && before.state !== 'inUse') await finishFormer(tx, tea, id, who);
+        const [result] = await tx.update(lots).set({ ...given, rev: rev + 1 }).where(and(eq(lots.id, id), eq(lots.rev, rev)));
+        if (result.affectedRows === 0) throw recordChanged(before.name, before.rev);
+        await keepChange(tx, { thing: 'lot', id, before: lotFields(before), after: given, by: who.personId, now: now() });
+        return (await lotById(tx, id)) ?? before;
+      });
+    },
+    async setVocabulary(words: readonly string[], who: Signed): Promise<string[]> {
+      const unique = [...new Set(words.map((w) => w.toLowerCase()))];
+      await inTransaction(db, async (tx) => {
+        const before = await vocabularyOf(tx);
+        await tx.update(house).set({ vocabulary: unique });
+        await keepChange(tx, { thing: 'house', id: 'house', before: { words: before.join(', ') }, after: { words: unique.join(', ') }, by: who.personId, now: now() });
+      });
+      return unique;
     },
     async settle(id: string, who: Signed): Promise<void> {
       await db.update(leadNotes).set({ settled: new Date(now()), settledBy: who.personId }).where(and(eq(leadNotes.id, id), isNull(leadNotes.settled)));

@@ -1,7 +1,7 @@
 import { alias } from 'drizzle-orm/mysql-core';
 import { and, asc, count, desc, eq, gt, inArray, isNotNull, lt, ne, or, sql, type SQL } from 'drizzle-orm';
 import type { Tx } from '../../db/pool';
-import { brewEvents, brews, people, teas, versions } from '../../db/schema/index';
+import { brewEvents, brews, lots, people, teas, versions } from '../../db/schema/index';
 import type { Brew, LogQuery } from '#contracts/brews';
 import type { BrewState } from '#core/timing';
 import { epochMs } from '#core/units';
@@ -9,11 +9,12 @@ import { epochMs } from '#core/units';
 const puller = alias(people, 'puller');
 const judge = alias(people, 'judge');
 const rows = (tx: Tx) =>
-  tx.select({ b: brews, tea: teas.name, style: teas.style, number: versions.number, starter: people.name, puller: puller.name, judge: judge.name })
+  tx.select({ b: brews, tea: teas.name, style: teas.style, number: versions.number, starter: people.name, lot: lots.name, puller: puller.name, judge: judge.name })
     .from(brews)
     .innerJoin(teas, eq(teas.id, brews.teaId))
     .innerJoin(versions, eq(versions.id, brews.versionId))
     .innerJoin(people, eq(people.id, brews.startedBy))
+    .leftJoin(lots, eq(lots.id, brews.lotId))
     .leftJoin(puller, eq(puller.id, brews.pulledBy))
     .leftJoin(judge, eq(judge.id, brews.judgedBy));
 type Row = Awaited<ReturnType<typeof rows>>[number];
@@ -30,8 +31,8 @@ export function stateOf(b: typeof brews.$inferSelect): BrewState {
   }
 }
 const whoIf = (id: string | null, name: string | null) => (id && name ? { id, name } : null);
-const asBrew = ({ b, tea, style, number, starter, puller: p, judge: j }: Row): Brew => ({
-  id: b.id, siteId: b.siteId, place: b.place, tea: { id: b.teaId, name: tea, style }, vesselId: b.vesselId, versionId: b.versionId, versionNumber: number,
+const asBrew = ({ b, tea, style, number, starter, lot, puller: p, judge: j }: Row): Brew => ({
+  id: b.id, siteId: b.siteId, place: b.place, tea: { id: b.teaId, name: tea, style }, lot: whoIf(b.lotId, lot), vesselId: b.vesselId, versionId: b.versionId, versionNumber: number,
   plan: b.plan, state: stateOf(b) as Brew['state'], startedBy: { id: b.startedBy, name: starter }, startedAt: b.startedAt.getTime(),
   pulledBy: whoIf(b.pulledBy, p), judgedBy: whoIf(b.judgedBy, j),
   verdict: b.verdict ?? null, proposal: b.proposal ?? null, accepted: b.accepted, remark: b.remark,

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { cardFaultWords, cardOf, planOf } from '#contracts/plan';
-import type { Bar, Brew, BrewEventBody, LogQuery, StartBrew } from '#contracts/brews';
+import type { z } from 'zod';
+import type { Bar, Brew, BrewEventBody, LogQuery, startBrew } from '#contracts/brews';
 import { advance, pullTiming, type BrewState, type Step } from '#core/timing';
 import { isRight, verdictWords } from '#core/correction';
 import { epochMs, minutesText, secondsBetween } from '#core/units';
@@ -11,7 +12,8 @@ import { brewEvents, brews, leadNotes } from '../../db/schema/index';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { siteById } from '../accounts';
-import { teaById, versionById } from '../book';
+import { lotById, teaById, versionById } from '../book';
+import { lotInUse } from '#contracts/book';
 import { vesselById } from '../shelf';
 import { brewById, brewers, busyIn, eventById, lockSite, logCounts, logPage, nextOfTea, openBrews, pullErrors, recentPours, stateOf, takenPlaces } from './queries';
 
@@ -56,7 +58,7 @@ export function brewing({ db, now }: Deps) {
     bar: async (siteId: string): Promise<Bar> => ({ now: now(), brews: await openBrews(db, siteId), recent: await recentPours(db, siteId, RECENT) }),
 
     /** Starts a brew; the card is worked out here again, from the records. A repeated id gets the same brew. */
-    start: (given: StartBrew, who: Signed): Promise<Brew> => inTransaction(db, async (tx) => {
+    start: (given: z.infer<typeof startBrew.body>, who: Signed): Promise<Brew> => inTransaction(db, async (tx) => {
       const there = await brewById(tx, given.id);
       if (there) return there;
       await lockSite(tx, given.siteId);
@@ -66,7 +68,9 @@ export function brewing({ db, now }: Deps) {
       if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
       const busy = await busyIn(tx, vessel.id);
       if (busy) throw new AppError('brew.vesselInUse', 409, `${vessel.name} is in use: ${busy.startedBy.name} started ${busy.tea.name} in it.`);
-      const pour = { tea, version, vessel, site, water: given.water, warmed: given.warmed };
+      const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
+      if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
+      const pour = { tea, lot, version, vessel, site, water: given.water, warmed: given.warmed };
       const card = cardOf(pour);
       if (card.kind !== 'card') throw new AppError('brew.cannot', 422, `${tea.name} in the ${vessel.name}: ${cardFaultWords(card)}`);
       const taken = new Set(await takenPlaces(tx, site.id));
@@ -74,7 +78,7 @@ export function brewing({ db, now }: Deps) {
       const place = free.includes(given.place) ? given.place : (free[0] ?? PLACES);
       const at = new Date(instant(given.at));
       await tx.insert(brews).values({
-        id: given.id, siteId: site.id, teaId: tea.id, vesselId: vessel.id, versionId: version.id, place, plan: planOf(card, pour),
+        id: given.id, siteId: site.id, teaId: tea.id, lotId: lot?.id ?? null, vesselId: vessel.id, versionId: version.id, place, plan: planOf(card, pour),
         state: given.warming ? 'warming' : 'steeping', open: true, startedAt: at, startedBy: who.personId, waterOn: given.warming ? null : at, verdictKind: 'unjudged', remark: '',
       });
       await tx.insert(brewEvents).values({ id: given.id, brewId: given.id, kind: 'start', at, received: new Date(now()), personId: who.personId, body: given });

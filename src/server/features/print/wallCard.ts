@@ -2,7 +2,7 @@ import QRCode from 'qrcode';
 import { A5, onPaper, type CardSize, type Paper } from './page';
 import { basketShape, partPaths, penFor, profilePath, solveVessel, spoutPath, type SolvedVessel } from '#core/vessels';
 import { CUP_DEPTH_CM, tint, colourOfBrew } from '#core/colour';
-import { houseBrew, methodFor, spoonsText, type Card } from '#core/recipes';
+import { bagsText, handlingWords, houseBrew, leewayWords, methodFor, spoonsText, type Card } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import type { Tea, Version } from '#contracts/book';
@@ -51,7 +51,7 @@ function heatAndTime(p: Paper, { version, site, pours }: WallCard, y: number) {
   const { recipe } = version;
   const scale = site.temperatureUnit;
   p.text('water on the leaf', LEFT, y + 3, { size: 4.8 });
-  const method = methodFor(pours[0]?.vessel.kind ?? 'pot');
+  const method = pours[0] ? methodFor(pours[0].vessel) : 'pot';
   p.text(method === 'release' ? 'release at' : method === 'liddedCup' || method === 'tastingSet' ? 'pour off at' : 'lift at', RIGHT, y + 3, { size: 4.8, align: 'right' });
   const figure = String(degrees(recipe.temperature, scale));
   p.text(figure, LEFT, y + 5.5, { face: 'bold', size: 23 });
@@ -90,7 +90,8 @@ function vessels(p: Paper, { pours, site }: WallCard, y: number): number {
     const grams = numberText(card.leaf);
     p.text(grams, LEFT + 97 - 3, base - 16.2, { face: 'bold', size: 13, align: 'right' });
     p.text('g', LEFT + 95, base - 9.4, { size: 6.4 });
-    if (card.spoons) p.text(spoonsText(card.spoons).replace('level ', ''), RIGHT - 25, base - 12.5, { size: 4.2, width: 25, align: 'right' });
+    const counted = card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons).replace('level ', '') : null;
+    if (counted) p.text(counted, RIGHT - 25, base - 12.5, { size: 4.2, width: 25, align: 'right' });
     p.line(LEFT, base, RIGHT, base, 0.35);
   });
   return y + pours.length * row;
@@ -128,10 +129,10 @@ function foot(p: Paper, w: WallCard, y: number, code: { size: number; data: Uint
     p.text(words, LEFT, at, { face, size: 5, width: room });
     at += p.heightOf(words, { face, size: 5, width: room }) + 2;
   };
-  line([`${handling}.`, recipe.note, recipe.later.length ? `Then again ${recipe.later.map((s) => minutesText(s)).join(', ')}.` : ''].filter(Boolean).join(' '), 'sans');
+  line([`${handling}.`, ...handlingWords(recipe), recipe.note, recipe.later.length ? `Then again ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.` : '', leewayWords(recipe)].filter(Boolean).join(' '), 'sans');
   if (tea.allergens) line(`Allergens: ${tea.allergens}`, 'heavy');
   const caffeine = styleOf(tea.style).extractable[2] > 0 ? 'Contains caffeine.' : 'No caffeine.';
-  p.text([`${caffeine} Boiling water and steam scald.`, 'Cup as printed: judge by the tea, not by the ink.', `House recipe ${version.number}, ${version.author.name}, ${new Date(version.at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}. Scan to brew.`].join('\n'), LEFT, Math.min(at, A5.height - 24), { size: 3.4, width: room, lineGap: 0.5 });
+  p.text([`${tea.caffeine ? `${tea.caffeine}.` : caffeine} ${tea.cautions} Boiling water and steam scald.`, 'Cup as printed: judge by the tea, not by the ink.', `House recipe ${version.number}, ${version.author.name}, ${new Date(version.at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}. Scan to brew.`].join('\n'), LEFT, Math.min(at, A5.height - 24), { size: 3.4, width: room, lineGap: 0.5 });
   const cell = 24 / code.size;
   for (let r = 0; r < code.size; r++) for (let c = 0; c < code.size; c++) {
     // A hair wider than the cell, so that no white shows between two black ones.

@@ -1,2 +1,4 @@
-export { shelf, vesselById, vesselsAt, type Shelf } from './service';
 export { shelfRoutes } from './routes';
+export { allVessels, vesselById, vesselsAt } from './vessels';
+export { allSpoons, spoonsById } from './spoons';
+export { allKettles } from './kettles';

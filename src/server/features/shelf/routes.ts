@@ -1,9 +1,21 @@
-import { addVessel, changeVessel, listVessels } from '#contracts/shelf';
+import { addKettle, addReading, addSpoon, addVessel, changeKettle, changeSpoon, changeVessel, dropReading, listKettles, listSpoons, listVessels } from '#contracts/shelf';
+import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
-import type { Shelf } from './service';
+import { kettleShelf } from './kettles';
+import { spoonShelf } from './spoons';
+import { vesselShelf } from './vessels';
 
-export function shelfRoutes(on: ReturnType<typeof routes>, shelf: Shelf) {
-  on.signed(listVessels, async () => ({ vessels: await shelf.all() }));
-  on.signed(addVessel, ({ body }) => shelf.add(body));
-  on.signed(changeVessel, ({ params, body }) => shelf.change(params.id, body));
+export function shelfRoutes(on: ReturnType<typeof routes>, deps: Deps) {
+  const [vessels, spoons, kettles] = [vesselShelf(deps), spoonShelf(deps), kettleShelf(deps)];
+  on.signed(listVessels, async () => ({ vessels: await vessels.all() }));
+  on.signed(addVessel, ({ body, who }) => vessels.add(body, who));
+  on.signed(changeVessel, ({ params, body, who }) => vessels.change(params.id, body, who));
+  on.signed(listSpoons, async () => ({ spoons: await spoons.all() }));
+  on.signed(addSpoon, ({ body, who }) => spoons.add(body, who));
+  on.signed(changeSpoon, ({ params, body, who }) => spoons.change(params.id, body, who));
+  on.signed(listKettles, async () => ({ kettles: await kettles.all() }));
+  on.signed(addKettle, ({ body, who }) => kettles.add(body, who));
+  on.signed(changeKettle, ({ params, body, who }) => kettles.change(params.id, body, who));
+  on.signed(addReading, ({ params, body, who }) => kettles.read(params.id, body, who));
+  on.signed(dropReading, ({ params, who }) => kettles.drop(params.id, params.reading, who));
 }

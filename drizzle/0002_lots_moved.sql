@@ -1,0 +1,1 @@
+ALTER TABLE `teas` DROP COLUMN `lot`;
