@@ -16,7 +16,7 @@ export class BarDriver {
   }
   async chooseTea(tea: string): Promise<void> {
     await this.page.getByRole('button', { name: 'Tea: change' }).click();
-    await this.page.getByRole('combobox').fill(tea.slice(0, 6));
+    await this.page.getByRole('combobox', { name: 'Type a name' }).fill(tea.slice(0, 6));
     await this.page.getByRole('option', { name: new RegExp(tea) }).click();
   }
   async chooseVessel(vessel: string): Promise<void> {

@@ -90,8 +90,8 @@ test('is a spoon good enough: answered by a study in a worker, with what to mend
   await house.signIn(PEOPLE.brewer);
   await house.goTo('Book');
   await house.page.getByRole('link', { name: /Lammer Breaks/ }).click();
-  await expect(house.page.getByTestId('tolerance')).toContainText(/cups in 10 are noticeably off/);
-  await expect(house.page.getByTestId('tolerance')).toContainText(/strength ±0\.\d\d, weigh the leaf first/);
+  await expect(house.page.getByTestId('tolerance')).toContainText(/This teaspoon of this tea is 2\.7 g ±0\.09\. Good enough/);
+  await expect(house.page.getByTestId('tolerance')).toContainText(/spoon as weighed here, scale ±0\.1 g/);
   await expect(house.page.getByRole('row', { name: /Ball mug/ })).toContainText(/matched \d\.\d g, \d:\d\d/);
   await house.expectSaid(/The leaf is lifted out: go linear/);
 });
@@ -192,7 +192,7 @@ test('two leads at the versions: the second is told by whom and can go on; a tri
   const book = async () => ((await (await page.request.get('/api/book')).json()) as { teas: { id: string; name: string; house: { recipe: object } }[] }).teas.find((t) => t.name === 'Sennet Hollow');
   const tea = await book();
   const made = async (as: 'house' | 'trial', basedOn: number, reason: string) => {
-    const answer = await page.request.post(`/api/teas/${tea?.id}/versions`, { data: { id: v7(), basedOn, as, recipe: tea?.house.recipe, reason, settles: [] }, headers: { origin: new URL(page.url()).origin } });
+    const answer = await page.request.post(`/api/teas/${tea?.id}/versions`, { data: { id: v7(), method: 'pot', basedOn, as, recipe: tea?.house.recipe, reason, settles: [] }, headers: { origin: new URL(page.url()).origin } });
     expect(answer.status()).toBe(200);
   };
   await page.goto(`/book/${tea?.id}/versions`);

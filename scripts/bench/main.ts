@@ -13,7 +13,7 @@ import { newCup, quickCup } from '#core/quick';
 import { boardOf, startingRecipe } from '#core/recipes';
 import { matchCup, matchStrength, type Pour } from '#core/scaling';
 import { characterOf, STYLE_IDS, styleOf } from '#core/styles';
-import { celsius, grams, millilitres, seconds } from '#core/units';
+import { celsius, grams, millilitres, seconds, SPOONS } from '#core/units';
 
 type Row = { name: string; value: number; unit: string; wanted: string; met: boolean | null };
 const rows: Row[] = [];
@@ -90,7 +90,7 @@ add('six-cup fit', fitMs, 'ms', 'under 20', fitMs < 20);
 const site = { altitudeM: 4, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: 0.07, kettle: { volume: millilitres(1700), material: 'stainless' as const, lid: true } };
 const teas = Array.from({ length: 300 }, () => {
   const style = pick(random, STYLE_IDS);
-  return { tea: { style, weighing: { spoon: 'dessertSpoon' as const, spoons: 5, weighed: grams(between(7, 27)) }, spoon: 'dessertSpoon' as const }, recipe: startingRecipe(style), method: 'pot' as const, site, warmed: true };
+  return { tea: { style, weighing: { spoon: SPOONS.dessertSpoon, spoons: 5, weighed: grams(between(7, 27)), singles: [] }, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe(style), method: 'pot' as const, site, warmed: true };
 });
 const shelf = Array.from({ length: 40 }, (_, i) => {
   const mark = between(120, 1400);

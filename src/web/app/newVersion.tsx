@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { addVersion, Tea, Version } from '#contracts/book';
 import type { BodyOf } from '#contracts/endpoint';
+import { isCold, METHODS } from '#core/recipes';
 import { Note } from '../ui/Note';
 import { failureOf, type ApiFailure } from './api';
 import { newId } from './ids';
@@ -8,7 +9,8 @@ import { useAddVersionMutation } from './records';
 import { useAppDispatch } from './store';
 import { toastShown } from './toasts';
 
-type Made = Pick<BodyOf<typeof addVersion>, 'as' | 'recipe' | 'reason' | 'settles'>;
+type Made = Pick<BodyOf<typeof addVersion>, 'as' | 'method' | 'recipe' | 'reason' | 'settles'>;
+const AS_WORDS = { house: 'the house recipe', trial: 'on trial', draft: 'a draft' } as const;
 export type NewVersion = {
   /** The version made, or null: the failure is shown beside what was typed. */
   readonly save: (made: Made) => Promise<Version | null>;
@@ -34,7 +36,7 @@ export function useNewVersion(tea: Tea, newest: number): NewVersion {
   const save = async (made: Made) => {
     try {
       const version = await add({ id: tea.id, body: { id, basedOn, ...made } }).unwrap();
-      dispatch(toastShown({ text: `${tea.name}: version ${version.number} is ${made.as === 'house' ? 'the house recipe' : 'on trial'}.` }));
+      dispatch(toastShown({ text: `${tea.name}: ${isCold(made.method) || made.method !== tea.method ? `${METHODS[made.method].label}, ` : ''}version ${version.number} is ${AS_WORDS[made.as]}.` }));
       return version;
     } catch {
       return null;

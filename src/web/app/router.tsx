@@ -12,6 +12,7 @@ const VersionsPage = lazy(() => import('../features/book').then((m) => ({ defaul
 const WhatIfPage = lazy(() => import('../features/whatif').then((m) => ({ default: m.WhatIfPage })));
 const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.ShelfPage })));
 const VesselPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.VesselPage })));
+const KettlePage = lazy(() => import('../features/shelf').then((m) => ({ default: m.KettlePage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
 const BrewPage = lazy(() => import('../features/log').then((m) => ({ default: m.BrewPage })));
 const HousePage = lazy(() => import('../features/house').then((m) => ({ default: m.HousePage })));
@@ -39,6 +40,7 @@ export const router = createBrowserRouter([
       { path: '/book/:teaId/versions', element: <VersionsPage /> },
       { path: '/book/:teaId/whatif', element: <WhatIfPage /> },
       { path: '/shelf', element: <ShelfPage /> },
+      { path: '/shelf/kettles/:id', element: <KettlePage /> },
       { path: '/shelf/:id', element: <VesselPage /> },
       { path: '/log', element: <LogPage /> },
       { path: '/log/:id', element: <BrewPage /> },

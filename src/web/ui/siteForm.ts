@@ -28,7 +28,7 @@ export function siteFieldsOf(v: SiteForm, fault: (name: keyof SiteForm, message:
     measuredBoiling: v.boiling.trim() === '' ? null : read('boiling', 'Boiling point', '°C', 80, 102),
     coldWater: read('cold', 'Cold water', '°C', 1, 30), ambient: read('ambient', 'Room', '°C', 5, 40),
     pourLoss: v.pourLoss.trim() === '' ? null : read('pourLoss', 'Pour loss', '%', 0, 25) / 100,
-    kettle: kettle ?? { volume: 1700, material: 'stainless', lid: true }, volumeUnit: v.volumeUnit, temperatureUnit: v.temperatureUnit,
+    kettle: kettle ?? { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' }, volumeUnit: v.volumeUnit, temperatureUnit: v.temperatureUnit,
   } as SiteFields;
   return good ? fields : null;
 }

@@ -1,3 +1,5 @@
+import { recipeFor } from '#contracts/book';
+import { methodFor } from '#core/recipes';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useNow } from '../../app/clock';
@@ -114,7 +116,8 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
   const busy = new Set(brews.filter((b) => b.state.kind === 'warming' || b.state.kind === 'steeping').map((b) => b.vesselId));
   const list = recent.flatMap((r) => {
     const [tea, vessel] = [book?.teas.find((t) => t.id === r.teaId), shelf?.vessels.find((v) => v.id === r.vesselId && !v.retired)];
-    return tea?.house && vessel ? [{ tea, house: tea.house, vessel, water: r.water }] : [];
+    const house = tea && vessel && recipeFor(tea, methodFor(vessel))?.house;
+    return tea && house && vessel ? [{ tea, house, vessel, water: r.water }] : [];
   }).slice(0, most);
   if (list.length === 0) return null;
   return (

@@ -76,7 +76,7 @@ const LIFT: Record<ReturnType<typeof methodFor>, { at: string; now: string; earl
 
 /** What a brew says of itself at one moment: figure, the word over it, the next step, the button. */
 export function sayingOf(brew: Brew, phase: Phase, pour: (brew: Brew) => string): Saying {
-  const words = LIFT[methodFor(brew.plan.vessel.kind)];
+  const words = LIFT[methodFor(brew.plan.vessel)];
   const { window } = brew.plan.recipe;
   const poured = pour(brew);
   switch (phase.kind) {

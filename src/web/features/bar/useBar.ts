@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import { cardOf, planOf } from '#contracts/plan';
-import type { Tea, Version } from '#contracts/book';
+import type { Lot, Tea, Version } from '#contracts/book';
 import type { Vessel } from '#contracts/shelf';
 import { begin } from '#core/timing';
 import { temperatureText, volumeText, type Millilitres } from '#core/units';
@@ -37,7 +37,7 @@ type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 let seq = 0;
 const nextSeq = () => Date.now() * 1000 + (seq = (seq + 1) % 1000);
 
-export type StartAsked = { tea: Tea; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; warming: boolean };
+export type StartAsked = { tea: Tea; lot: Lot | null; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; warming: boolean };
 
 /** What hands do: start a brew, or something to one that is there. Done here at once, kept on the server as soon as it can be. */
 export function useHands() {
@@ -51,17 +51,17 @@ export function useHands() {
   };
   return {
     send,
-    start({ tea, version, vessel, water, warmed, warming }: StartAsked, taken: readonly BarBrew[]): boolean {
-      const pourOf = { tea, version, vessel, site: session.site, water, warmed };
+    start({ tea, lot, version, vessel, water, warmed, warming }: StartAsked, taken: readonly BarBrew[]): boolean {
+      const pourOf = { tea, lot, version, vessel, site: session.site, water, warmed };
       const card = cardOf(pourOf);
       if (card.kind !== 'card') return false;
       const at = Math.round(now());
       const places = new Set(taken.map((b) => b.place));
       const place = Array.from({ length: PLACES }, (_, i) => i + 1).find((p) => !places.has(p)) ?? PLACES;
       const id = newId();
-      const body = { id, siteId: session.site.id, teaId: tea.id, versionId: version.id, vesselId: vessel.id, water, warmed, warming, place, at };
+      const body = { id, siteId: session.site.id, teaId: tea.id, lotId: lot?.id ?? null, versionId: version.id, vesselId: vessel.id, water, warmed, warming, place, at };
       const brew: Brew = {
-        id, siteId: session.site.id, place, tea: { id: tea.id, name: tea.name, style: tea.style }, vesselId: vessel.id, versionId: version.id, versionNumber: version.number,
+        id, siteId: session.site.id, place, tea: { id: tea.id, name: tea.name, style: tea.style }, lot: lot && { id: lot.id, name: lot.name }, vesselId: vessel.id, versionId: version.id, versionNumber: version.number,
         plan: planOf(card, pourOf), state: begin(at as never, warming) as Brew['state'], startedBy: me, startedAt: at, pulledBy: null, judgedBy: null, verdict: null, proposal: null, accepted: null, remark: '',
       };
       dispatch(queued({ kind: 'start', id, seq: nextSeq(), body, brew }));

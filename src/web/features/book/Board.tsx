@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Tea, Version } from '#contracts/book';
+import { measureOf, type Tea, type Version } from '#contracts/book';
 import type { Vessel } from '#contracts/shelf';
 import { cardFaultWords } from '#contracts/plan';
 import { boardOf, planServing, quartersText, type BoardAsk, type BoardVessel } from '#core/recipes';
@@ -25,7 +25,7 @@ export function BoardPage() {
   if (!book || !shelf) return <main className="page"><Loading what="the board" /></main>;
   const teas = book.teas.filter((t) => !t.retired && t.house);
   const tea = teas.find((t) => t.id === teaId);
-  const vessels = shelf.vessels.filter((v) => v.siteId === site.id && !v.retired);
+  const vessels = shelf.vessels.filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher');
   if (!tea?.house || vessels.length === 0) return <main className="page p-6"><Nothing action={<Link className="btn" to="/book">To the book</Link>}>{tea?.house ? `No vessel at ${site.name} yet.` : 'This tea has no house recipe.'}</Nothing></main>;
   return <Board tea={tea} house={tea.house} teas={teas} vessels={vessels} />;
 }
@@ -50,7 +50,7 @@ function Board({ tea, house, teas, vessels }: { tea: Tea; house: Version; teas: 
   const [asked, setAsked] = useState<Asked>(() => ({ kind: 'cups', cups: 12, cup: 180, by: soon() }));
   const [price, setPrice] = useState<number | null>(null);
   useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => navigate(`/book/${tea.id}`) }]);
-  const ask: BoardAsk = { tea, recipe: house.recipe, method: 'pot', site, warmed: house.recipe.warm };
+  const ask: BoardAsk = { tea: { style: tea.style, ...measureOf(tea) }, recipe: house.recipe, method: 'pot', site, warmed: house.recipe.warm };
   const shelf: BoardVessel[] = vessels.map((v) => ({ id: v.id, facts: v }));
   const vesselOf = (b: BoardVessel) => vessels.find((v) => v.id === b.id) as Vessel;
   const serving = asked.kind === 'cups' ? planServing(ask, shelf, { cups: asked.cups, cup: asked.cup as Millilitres, by: epochMs(asked.by) }) : null;

@@ -1,4 +1,4 @@
-import type { Tea, Version } from '#contracts/book';
+import { measureOf, type Tea, type Version } from '#contracts/book';
 import type { Vessel } from '#contracts/shelf';
 import { cardOf } from '#contracts/plan';
 import { densityOf, spoonsFor, spoonsText, waterForLeaf, type BoardAsk, type BoardVessel, type Serving } from '#core/recipes';
@@ -17,7 +17,8 @@ export function Takes({ serving: s, cup, cups, tea, house, vesselOf, price, onPr
   if (s.kind === 'noVessel') return <Note bad><b>No vessel here brews this.</b> See the reasons in the table.</Note>;
   if (s.kind === 'tooMany') return <Note bad><b>{s.rounds} rounds:</b> more than a service. Fewer cups, or more vessels.</Note>;
   const pots = s.rounds.reduce((n, r) => n + r.pours.length, 0);
-  const spoons = tea.weighing ? spoonsText(spoonsFor(s.leaf, densityOf(tea.weighing), tea.spoon)) : null;
+  const { weighing, spoon } = measureOf(tea);
+  const spoons = weighing ? spoonsText(spoonsFor(s.leaf, densityOf(weighing), spoon)) : null;
   const first = s.rounds[0]?.pours[0];
   const card = first && cardOf({ tea, version: house, vessel: vesselOf(first.vessel), site, water: first.water, warmed: house.recipe.warm });
   const late = now() - (s.rounds[0]?.pourFrom ?? now());

@@ -3,6 +3,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Tea } from '#contracts/book';
 import { labOf } from '#core/colour';
 import { styleOf } from '#core/styles';
+import { leafWords } from '#core/teas';
 import { degrees, minutesText } from '#core/units';
 import { useSession, useUnits } from '../../app/session';
 import { Nothing } from '../../ui/Note';
@@ -28,7 +29,7 @@ export function TeaIndex({ teas, chosen }: { teas: readonly Tea[]; chosen: strin
   useEffect(() => {
     if (find) box.current?.focus();
   }, [find]);
-  const found = useMemo(() => teas.filter((t) => !t.retired && Math.max(matches(t.name, typed), matches(`${styleOf(t.style).kind} ${t.words} ${t.lot}`, typed)) > 0), [teas, typed]);
+  const found = useMemo(() => teas.filter((t) => !t.retired && Math.max(matches(t.name, typed), matches(`${styleOf(t.style).kind} ${t.words} ${leafWords(t.leaf)} ${t.lots.map((l) => l.name).join(' ')}`, typed)) > 0), [teas, typed]);
   const sorted = useMemo(() => [...found].sort((a, b) =>
     order === 'By colour' ? lightness(b) - lightness(a)
       : order === 'By kind' ? FAMILIES.indexOf(styleOf(a.style).family) - FAMILIES.indexOf(styleOf(b.style).family) || a.name.localeCompare(b.name)

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Tea, Version } from '#contracts/book';
-import { houseBrew } from '#core/recipes';
+import { measureOf, type Tea, type Version } from '#contracts/book';
+import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes';
+import { numberText } from '#core/units';
 import { attentionOf, USUAL, type ErrorSource, type Scatter, type Study } from '#core/tolerance';
 import { usePullsQuery } from '../../app/records';
 import { STANDING } from '../../ui/standing';
@@ -8,7 +9,18 @@ import { LevelMark } from '../../ui/vessel';
 import { studyTolerance } from '../../workers/tolerance';
 
 const SEED = 20_260_601;
-const WAYS = [['with a level spoon', USUAL.spoon], ['with a 0.1 g scale', USUAL.scale]] as const satisfies readonly (readonly [string, Scatter])[];
+type Way = readonly [name: string, scatter: Scatter];
+/** By spoon, as this tea's own spoons scatter where they were weighed one by one; and by a scale. */
+function waysOf(tea: Tea): { ways: readonly [Way, Way]; spoon: string; measured: boolean } {
+  const { spoon, weighing } = measureOf(tea);
+  const spread = weighing && spoonSpread(weighing);
+  const each = weighing ? gramsPerSpoon(densityOf(weighing), spoon) : null;
+  const scatter: Scatter = spread ? { kind: 'normal', sd: Math.max(0.01, spread.sd / spread.mean), share: true } : USUAL.spoon;
+  return {
+    ways: [[`with a ${spoon.heaped ? 'heaped' : 'level'} spoon`, scatter], ['with a 0.1 g scale', USUAL.scale]], measured: spread !== null,
+    spoon: each === null ? '' : `This ${spoon.name} of this tea is ${numberText(each)} g${spread ? ` ±${numberText((spread.sd / spread.mean) * each, 2)}` : ''}. `,
+  };
+}
 /** What to mend, by the error that spreads the cups most. */
 const MEND: Readonly<Record<ErrorSource, string>> = { leaf: 'weigh the leaf', temperature: 'mind the heat', time: 'mind the clock' };
 
@@ -20,6 +32,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
   const [slow, setSlow] = useState(false);
   const { recipe } = version;
   const { data: pulls } = usePullsQuery(tea.id);
+  const { ways, spoon: spoonWords, measured } = useMemo(() => waysOf(tea), [tea]);
   const time = useMemo(() => pulls && attentionOf(pulls.errors), [pulls]);
   useEffect(() => {
     if (!time) return;
@@ -28,35 +41,38 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
     setShown({ studies: [], share: 0 });
     setSlow(false);
     const timer = setTimeout(() => setSlow(true), 300);
-    const runs = WAYS.map(([, leaf], i) => studyTolerance(brew, { leaf, temperature: USUAL.kettle, time }, SEED, (share) => { if (!over) setShown((s) => ({ ...s, share: (i + share) / WAYS.length })); }));
+    const runs = ways.map(([, leaf], i) => studyTolerance(brew, { leaf, temperature: USUAL.kettle, time }, SEED, (share) => { if (!over) setShown((s) => ({ ...s, share: (i + share) / ways.length })); }));
     Promise.all(runs.map((r) => r.result)).then((studies) => { if (!over) setShown({ studies, share: 1 }); }, () => undefined);
     return () => {
       over = true;
       clearTimeout(timer);
       runs.forEach((r) => r.stop());
     };
-  }, [tea.style, recipe, time]);
+  }, [tea.style, recipe, time, ways]);
   const [spoon, scale] = shown.studies;
   return (
     <div className="mt-4" data-testid="tolerance">
       <h2>Is a spoon good enough?<small>heat ±5 °C; {time?.kind === 'normal' ? `the clock as minded here: ±${Math.round(time.sd)} s in ${pulls?.errors.length} pulls` : 'the clock ±15 s, as usual: too few pulls here to tell'}</small></h2>
       {!spoon || !scale ? <p className="small">{slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : ' '}</p> : (
         <>
-          <p className="text-[17px] font-semibold">{verdictOf(spoon, scale)}</p>
-          <div className="spreads">{WAYS.map(([name], i) => <SpreadRow key={name} name={name} study={(i ? scale : spoon)} />)}</div>
-          <p className="small">Bracket: two cups in three. {STANDING}; spoon ±20 %, scale ±0.1 g. Half a step of strength is just noticed.</p>
+          <p className="text-[17px] font-semibold">{spoonWords}{verdictOf(spoon, scale)}</p>
+          <div className="spreads">{ways.map(([name], i) => <SpreadRow key={name} name={name} study={(i ? scale : spoon)} />)}</div>
+          <p className="small">Bracket: two cups in three. {STANDING}; spoon {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of strength is just noticed.</p>
         </>
       )}
     </div>
   );
 }
 
+/** A spoon that spoils this share of cups more than a scale is worth weighing against. */
+const WORTH_WEIGHING = 0.08;
 const inTen = (share: number) => Math.round(share * 10);
 function verdictOf(spoon: Study, scale: Study): string {
   const [a, b] = [inTen(spoon.noticeable), inTen(scale.noticeable)];
-  if (a <= 1) return `A spoon will do: about ${a === 0 ? 'no' : 'one'} cup in ten is off by what one notices.`;
-  if (a - b >= 1) return `Weigh it: by spoon about ${a} cups in 10 are noticeably off, weighed about ${b === 0 ? 'none' : b}. Then ${MEND[scale.mendFirst.strength]}.`;
-  return `About ${a} cups in 10 are noticeably off, by spoon or scale: first ${MEND[spoon.mendFirst.strength]}.`;
+  const apart = spoon.noticeable - scale.noticeable;
+  if (a <= 1) return `Good enough: by spoon about ${a === 0 ? 'no' : 'one'} cup in ten is off by what one notices.`;
+  if (apart >= WORTH_WEIGHING) return `Weigh it: by spoon about ${a} cups in 10 are noticeably off, weighed about ${b === 0 ? 'none' : b}. Then ${MEND[scale.mendFirst.strength]}.`;
+  return `The spoon is good enough: about ${a} cups in 10 are noticeably off by spoon, ${b === a ? 'and as many weighed' : `${b} weighed`}. First ${MEND[spoon.mendFirst.strength]}.`;
 }
 
 const WIDTH = 300;

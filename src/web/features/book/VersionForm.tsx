@@ -1,31 +1,39 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { LeadNote, Tea, Version } from '#contracts/book';
+import { measureOf, type LeadNote, type Tea, type Version } from '#contracts/book';
+import { METHODS, startingRecipe, type Method } from '#core/recipes';
+import { styleOf } from '#core/styles';
 import { NotMade, useNewVersion } from '../../app/newVersion';
 import { useUnits } from '../../app/session';
 import { TextField } from '../../ui/fields';
 import { RecipeFields } from './RecipeFields';
 import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
+import { StartFrom } from './StartFrom';
 
 type Form = RecipeForm & { reason: string };
+type Props = { tea: Tea; method: Method; from: Version | null; notes: readonly LeadNote[]; newest: number; onDone: () => void };
 
-/** A new house version from the one that stands; the old one stays on the brews that used it. */
-export function VersionForm({ tea, house, notes, newest, onDone }: { tea: Tea; house: Version; notes: readonly LeadNote[]; newest: number; onDone: () => void }) {
+/** A new version of a method's recipe from the one that stands, or the method's first; the old one stays on the brews that used it. */
+export function VersionForm({ tea, method, from, notes, newest, onDone }: Props) {
   const { temperature } = useUnits();
-  const form = useForm<Form>({ defaultValues: { ...recipeFormOf(house.recipe, temperature), reason: notes[0] ? `${notes[0].headline}: ${notes[0].found}`.slice(0, 200) : '' } });
+  const base = from?.recipe ?? startingRecipe(tea.style, method);
+  // What is dialled in is the house's own: it no longer says where it began.
+  const form = useForm<Form>({ defaultValues: { ...recipeFormOf({ ...base, origin: from ? '' : base.origin }, temperature), reason: notes[0] ? `${notes[0].headline}: ${notes[0].found}`.slice(0, 200) : from ? '' : `First recipe as ${METHODS[method].label}` } });
   const [settled, setSettled] = useState<readonly string[]>(notes[0] ? [notes[0].id] : []);
   const making = useNewVersion(tea, newest);
-  const save = form.handleSubmit(async (v) => {
-    const recipe = recipeOf(v, temperature, (name, message) => form.setError(name, { message }));
+  const saveAs = (as: 'house' | 'trial' | 'draft') => form.handleSubmit(async (v) => {
+    const recipe = recipeOf(v, method, temperature, (name, message) => form.setError(name as keyof Form, { message }));
     if (v.reason.trim() === '') form.setError('reason', { message: 'Say why: the next lead reads it.' });
     if (!recipe || v.reason.trim() === '') return;
-    if (await making.save({ as: 'house', recipe, reason: v.reason, settles: [...settled] })) onDone();
+    if (await making.save({ as, method, recipe, reason: v.reason, settles: as === 'house' ? [...settled] : [] })) onDone();
   });
+  const stands = tea.recipes.find((r) => r.method === method)?.house;
   return (
-    <form className="form" onSubmit={save} noValidate>
+    <form className="form" onSubmit={(e) => void saveAs('house')(e)} noValidate>
       <h1>{tea.name}</h1>
-      <p>From version {house.number}. Everyone brews the new one from now on; version {house.number} is retired and stays on the brews that used it.</p>
-      <RecipeFields form={form} usual={house.recipe.dose} />
+      <p>{from ? `From version ${from.number}${from.method === tea.method ? '' : `, ${METHODS[method].label}`}.` : `Its first recipe as ${METHODS[method].label}.`} {stands ? `As the house recipe everyone brews it from now on; version ${stands.number} is retired and stays on the brews that used it.` : ''}</p>
+      <StartFrom style={tea.style} method={method} packet={tea.packet} weighing={measureOf(tea).weighing} now={from?.recipe ?? null} except={tea.id} taken={form.watch('origin')} onTake={(r) => form.reset({ ...form.getValues(), ...recipeFormOf(r, temperature) }, { keepDefaultValues: true })} />
+      <RecipeFields form={form} method={method} usual={from?.recipe.dose ?? styleOf(tea.style).start.dose} />
       <TextField form={form} name="reason" label="Why" hint="In a line: what was found, what should be better." />
       {notes.length > 0 && (
         <fieldset className="grid gap-1"><legend className="text-[15px] font-semibold">Settles these notes</legend>
@@ -33,7 +41,12 @@ export function VersionForm({ tea, house, notes, newest, onDone }: { tea: Tea; h
         </fieldset>
       )}
       <NotMade making={making} />
-      <div className="flex gap-2"><button type="submit" className="btn go" disabled={making.isSaving}>Make it the house recipe</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      <div className="flex flex-wrap gap-2">
+        <button type="submit" className="btn go" disabled={making.isSaving}>Make it the house recipe</button>
+        <button type="button" className="btn" disabled={making.isSaving} onClick={() => void saveAs('trial')()}>Put on trial</button>
+        <button type="button" className="btn" disabled={making.isSaving} onClick={() => void saveAs('draft')()}>Keep as draft</button>
+        <button type="button" className="btn quiet" onClick={onDone}>Leave it</button>
+      </div>
     </form>
   );
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Tea, TeaPage, Version } from '#contracts/book';
 import { brewCup } from '#core/cup';
-import { houseBrew, lineDiffers, recipeLines } from '#core/recipes';
+import { houseBrew, isCold, lineDiffers, METHOD_NAMES, METHODS, recipeLines } from '#core/recipes';
 import { colourOfBrew } from '#core/colour';
 import { capital } from '#core/units';
 import { useTeaQuery } from '../../app/records';
@@ -25,8 +25,10 @@ export function VersionsPage() {
   return <Versions key={data.tea.id} page={data} />;
 }
 
-function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
+function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
   const [params, setParams] = useSearchParams();
+  const method = METHOD_NAMES.find((m) => m === params.get('method')) ?? tea.method;
+  const versions = all.filter((v) => v.method === method);
   const { role } = useSession();
   const units = useUnits();
   const navigate = useNavigate();
@@ -34,7 +36,7 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
   const numbered = (n: string | null) => versions.find((v) => v.number === Number(n));
   const left = numbered(params.get('left')) ?? versions.find((v) => v.state === 'house') ?? versions[versions.length - 1];
   const right = numbered(params.get('right')) ?? versions.find((v) => v.id !== left?.id);
-  const choose = (side: 'left' | 'right', v: Version) => setParams({ left: String(side === 'left' ? v.number : left?.number), right: String(side === 'right' ? v.number : right?.number) }, { replace: true });
+  const choose = (side: 'left' | 'right', v: Version) => setParams({ ...(method === tea.method ? {} : { method }), left: String(side === 'left' ? v.number : left?.number), right: String(side === 'right' ? v.number : right?.number) }, { replace: true });
   // The pair is fixed as it stands: another lead's version that comes meanwhile must not move it.
   const goBack = (to: Version) => {
     choose('right', to);
@@ -59,7 +61,7 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
     <main className="page split compare">
       <section className="work">
         <div className="versions-list">
-          <h1 className="tea text-[22px]">{tea.name}</h1>
+          <h1 className="tea text-[22px]">{tea.name}</h1>{method !== tea.method && <p className="small">{METHODS[method].label}</p>}
           <ul>{versions.map((v) => (
             <li key={v.id} className={v === left || v === right ? 'on' : ''}>
               <b>{v.number}</b>
@@ -74,7 +76,7 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
             <tbody>{lines.map((l) => (
               <tr key={l.name} className={lineDiffers(l) ? 'differs' : ''}><th scope="row">{l.name}</th><td>{l.left}</td><td>{lineDiffers(l) ? <b>{l.right}</b> : l.right}{l.change && <span className="small"> {l.change}</span>}</td></tr>
             ))}
-            <tr><th scope="row">Steep</th>{[left, right].map((v) => <td key={v.id}><SteepRule window={v.recipe.window} width={214} height={16} liquorAfter={(s) => liquorAfter(tea.style, v.recipe, s)} /></td>)}</tr>
+            {!isCold(method) && <tr><th scope="row">Steep</th>{[left, right].map((v) => <td key={v.id}><SteepRule window={v.recipe.window} width={214} height={16} liquorAfter={(s) => liquorAfter(tea.style, v.recipe, s)} /></td>)}</tr>}
             </tbody>
           </table>
           <p className="small mt-2">{capital(used(left))}, {used(right)}. A version that was brewed stays as it was.</p>
@@ -83,7 +85,7 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
       <TwoCups tea={tea} left={left} right={right}>
         {role === 'lead' && (back ? <BackForm tea={tea} to={right} newest={versions[0]?.number ?? 0} onDone={() => setBack(false)} /> : (
           <div className="foot">
-            <button type="button" className="btn" disabled={right.state === 'house'} onClick={() => goBack(right)}>{right.state === 'trial' ? `Take ${right.number} for the house` : `Go back to ${right.number}`}</button>
+            <button type="button" className="btn" disabled={right.state === 'house'} onClick={() => goBack(right)}>{right.state === 'trial' || right.state === 'draft' ? `Take ${right.number} for the house` : `Go back to ${right.number}`}</button>
             <Link className="btn quiet" to={`/book/${tea.id}`}>Leave</Link>
           </div>
         ))}
@@ -93,8 +95,8 @@ function Versions({ page: { tea, versions, uses } }: { page: TeaPage }) {
 }
 
 function Head({ tea, v }: { tea: Tea; v: Version }) {
-  const liquor = liquorAfter(tea.style, v.recipe, v.recipe.window.best);
-  return <th scope="col"><span className="flex gap-3 items-center"><Cup liquor={liquor} size={48} /><span><b className="block text-[24px] leading-[1.1]">Version {v.number}</b><span className="small">{v.state}, {dayText(v.at)}</span></span></span></th>;
+  const liquor = isCold(v.method) ? null : liquorAfter(tea.style, v.recipe, v.recipe.window.best);
+  return <th scope="col"><span className="flex gap-3 items-center">{liquor && <Cup liquor={liquor} size={48} />}<span><b className="block text-[24px] leading-[1.1]">Version {v.number}</b><span className="small">{v.state}, {dayText(v.at)}</span></span></span></th>;
 }
 
 function TwoCups({ tea, left, right, children }: { tea: Tea; left: Version; right: Version; children: React.ReactNode }) {
@@ -102,11 +104,11 @@ function TwoCups({ tea, left, right, children }: { tea: Tea; left: Version; righ
   const [cupA, cupB] = [brewCup(a).taste, brewCup(b).taste];
   return (
     <section className="paper" aria-label="The two cups">
-      <h2>The two cups<small>a plain pot of half a litre, at best</small></h2>
+      {isCold(right.method) ? <p>Cold cups are not predicted: taste decides.</p> : <><h2>The two cups<small>a plain pot of half a litre, at best</small></h2>
       <div className="beside">{([[left, a], [right, b]] as const).map(([v, brew]) => <figure key={v.id}><Cup liquor={colourOfBrew(brew, brew.time)} size={92} /><figcaption>{v.number}, {v.state}</figcaption></figure>)}</div>
       <h2 className="mt-3">{right.number} against {left.number}<small>the line is version {left.number}</small></h2>
       <DifferenceBars cup={cupB} held={cupA} what={`version ${left.number}`} />
-      <p className="text-[17px]" data-testid="versions-words">{differenceSentence(cupB, cupA)} <span className="small">{STANDING}.</span></p>
+      <p className="text-[17px]" data-testid="versions-words">{differenceSentence(cupB, cupA)} <span className="small">{STANDING}.</span></p></>}
       <hr />
       <h2>Reason<small>for {right.number}</small></h2>
       <p>{right.reason}. <span className="small">{right.author.name}, {dayText(right.at)}</span></p>

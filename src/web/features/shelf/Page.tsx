@@ -7,6 +7,8 @@ import { useVesselsQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { VesselDrawing } from '../../ui/vessel';
+import { Kettles } from './Kettles';
+import { Spoons } from './Spoons';
 
 const PER_SHELF = 5;
 
@@ -26,6 +28,8 @@ export function ShelfPage() {
         {isError && <Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}>The shelf cannot be read just now.</Note>}
         {standing.length === 0 ? <Nothing action={role === 'lead' && <Link className="btn go" to="/shelf/new">New vessel</Link>}>No vessel at {site.name} yet. Measure each once with a scale.</Nothing>
           : <div className="shelf-list">{rows.map((row) => <Row key={row[0]?.id} row={row} />)}</div>}
+        <Kettles />
+        <Spoons />
         {retired.length > 0 && <p className="small mt-4">Retired: {retired.map((v, i) => <span key={v.id}>{i > 0 && ', '}<Link to={`/shelf/${v.id}`}>{v.name}</Link></span>)}</p>}
       </div>
     </main>

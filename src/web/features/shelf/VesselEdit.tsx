@@ -30,7 +30,7 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
   const typed = form.watch();
   const [brim, mark, basket] = [parseVolume(typed.brim, volume), parseVolume(typed.mark, volume), parseVolume(typed.basket, volume)];
   const save = form.handleSubmit(async (v) => {
-    const fields = vesselFieldsOf(v, volume, (name, message) => form.setError(name, { message }));
+    const fields = vesselFieldsOf(v, volume, (name, message) => form.setError(name, { message }), vessel?.weighed ?? null);
     if (!fields) return;
     try {
       if (vessel) await change({ id: vessel.id, body: { ...fields, rev, retired: vessel.retired } }).unwrap();
@@ -38,7 +38,7 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
       if (vessel) onDone();
       else navigate(`/shelf/${id}`, { replace: true });
     } catch (e) {
-      showFaults(form, fieldFaults(e), { name: 'name', brim: 'brim', mark: 'mark', basket: 'basket', wallGrams: 'wall' });
+      showFaults(form, fieldFaults(e), { name: 'name', brim: 'brim', mark: 'mark', basket: 'basket', wallGrams: 'wall', dead: 'dead', covers: 'covers' });
     }
   });
   return (
@@ -66,7 +66,15 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
         <SelectField form={form} name="material" label="Material" options={MATERIAL_NAMES.filter((m) => m !== 'none').map((m) => [m, MATERIALS[m].label] as const)} />
         <TextField form={form} name="wall" label="Weighs, empty" unit="g" hint="Empty: the usual for its size." />
       </div>
-      <CheckField form={form} name="lid" label="Has a lid" />
+      <div className="pair">
+        <SelectField form={form} name="strainer" label="The leaf" options={[['liftsOut', 'is lifted out'], ['staysIn', 'stays in, behind a strainer']]} />
+        <TextField form={form} name="dead" label="Stays in it when poured" hint="Below the spout. Empty: nothing." />
+      </div>
+      <div className="pair">
+        <TextField form={form} name="covers" label="Covers the leaf from" hint="Empty: worked out from the basket." />
+        {typed.infuser !== 'free' && <TextField form={form} name="depth" label="Basket is deep" unit="mm" />}
+      </div>
+      <div className="flex gap-4"><CheckField form={form} name="lid" label="Has a lid" /><CheckField form={form} name="cosy" label="Stands in a cosy" /></div>
       {failure && Object.keys(fieldFaults(error)).length === 0 && <Note bad action={theirs !== null && <button type="button" className="btn slim" onClick={() => setRev(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>}
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{vessel ? 'Save the vessel' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
     </form>

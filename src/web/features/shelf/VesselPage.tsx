@@ -13,7 +13,9 @@ import { useKeys } from '../../ui/keys';
 import { Sheet } from '../../ui/Dialog';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { VesselDrawing } from '../../ui/vessel';
+import { History } from '../../app/History';
 import { VesselEdit } from './VesselEdit';
+import { WeighIn } from './WeighIn';
 
 /** One vessel: section with its scale of ml, leaf against its basket, and the acts of a lead. */
 export function VesselPage() {
@@ -22,8 +24,9 @@ export function VesselPage() {
   const { role } = useSession();
   const navigate = useNavigate();
   const [editing, setEditing] = useState(false);
+  const [weighing, setWeighing] = useState(false);
   const vessel = data?.vessels.find((v) => v.id === id);
-  useKeys([{ key: 'Escape', does: 'Back to the shelf', run: () => (editing ? setEditing(false) : navigate('/shelf')) }, ...(role === 'lead' && vessel ? [{ key: 'e', does: 'Edit', run: () => setEditing(true) }] : [])]);
+  useKeys([{ key: 'Escape', does: 'Back to the shelf', run: () => (editing || weighing ? (setEditing(false), setWeighing(false)) : navigate('/shelf')) }, ...(role === 'lead' && vessel ? [{ key: 'e', does: 'Edit', run: () => setEditing(true) }, { key: 'w', does: 'Weigh it', run: () => setWeighing(true) }] : [])]);
   if (isLoading) return <main className="page"><Loading what="the shelf" /></main>;
   if (id === 'new' && role === 'lead') return <main className="page scroll"><div className="p-6 max-w-[760px]"><h1 className="text-[28px] mb-3">New vessel</h1><VesselEdit vessel={null} onDone={() => navigate('/shelf')} /></div></main>;
   if (!vessel) return <main className="page p-6"><Nothing action={<Link className="btn" to="/shelf">To the shelf</Link>}>This vessel is not on the shelf.</Nothing></main>;
@@ -31,11 +34,10 @@ export function VesselPage() {
   return (
     <main className="page split" style={{ gridTemplateRows: 'minmax(0,1fr)' }}>
       <section className="work">
-        <h1 className="text-[30px] leading-tight">{vessel.name} <span className="small text-[16px] font-normal ml-2">{[MATERIALS[vessel.material].label, vessel.wallGrams ? `${numberText(vessel.wallGrams, 0)} g` : null, INFUSERS[vessel.infuser].label, vessel.retired ? 'retired' : null].filter(Boolean).join(' · ')}</span></h1>
-        <Section vessel={vessel} />
-        <LeafAgainstBasket vessel={vessel} />
+        <h1 className="text-[30px] leading-tight">{vessel.name} <span className="small text-[16px] font-normal ml-2">{[MATERIALS[vessel.material].label, vessel.wallGrams ? `${numberText(vessel.wallGrams, 0)} g` : null, INFUSERS[vessel.infuser].label, vessel.strainer === 'staysIn' ? 'leaf stays in' : null, vessel.cosy ? 'cosy' : null, vessel.weighed ? 'weighed' : 'not weighed', vessel.retired ? 'retired' : null].filter(Boolean).join(' · ')}</span></h1>
+        {weighing ? <WeighIn vessel={vessel} onDone={() => setWeighing(false)} /> : <><Section vessel={vessel} /><LeafAgainstBasket vessel={vessel} /></>}
       </section>
-      <section className="paper" aria-label="What it does"><Facts vessel={vessel} /><LeadActs vessel={vessel} onEdit={() => setEditing(true)} /></section>
+      <section className="paper" aria-label="What it does"><Facts vessel={vessel} /><LeadActs vessel={vessel} onEdit={() => setEditing(true)} onWeigh={() => setWeighing(true)} /></section>
     </main>
   );
 }
@@ -55,8 +57,9 @@ function MlScale({ solved, scale, vessel, step, unit }: { solved: SolvedVessel; 
   const x = solved.radius * (vessel.kind === 'pot' ? 1.62 : 1.25) * scale;
   const y = (ml: number) => -solved.levelOf(millilitres(ml)) * scale;
   const ticks = Array.from({ length: Math.floor(vessel.brim / step) + 1 }, (_, i) => i * step);
-  const words: [number, string, string][] = [[vessel.brim, volumeText(vessel.brim, unit), 'to the brim'], [vessel.mark, volumeText(vessel.mark, unit), 'to the mark']];
+  const words: [number, string, string][] = [[vessel.brim, volumeText(vessel.brim, unit), 'to the brim'], [vessel.mark, volumeText(vessel.mark, unit), 'to the mark'], ...(vessel.covers ? [[vessel.covers, volumeText(vessel.covers, unit), 'covers the leaf'] as [number, string, string]] : []), ...(vessel.dead > 0 ? [[vessel.dead, volumeText(vessel.dead, unit), 'stays in it'] as [number, string, string]] : [])];
   const apart = Math.max(0, 22 - (y(vessel.mark) - y(vessel.brim)));
+  const shift = (i: number) => (i === 0 ? -apart / 2 : i === 1 ? apart / 2 : 0);
   const named = ticks.filter((ml, i) => i % 2 === 0 && ticks.slice(0, i).every((o) => o % (2 * step) !== 0 || y(o) - y(ml) > 13));
   return (
     <g>
@@ -66,8 +69,8 @@ function MlScale({ solved, scale, vessel, step, unit }: { solved: SolvedVessel; 
       {words.map(([ml, figure, word], i) => (
         <g key={word}>
           <path d={`M${solved.radiusAt(solved.levelOf(millilitres(ml))) * scale} ${y(ml)}H${x}`} stroke="var(--line-2)" strokeDasharray="2 5" />
-          <path d={`M${x + 46} ${y(ml)}L${x + 68} ${y(ml) + (i === 0 ? -apart / 2 : apart / 2)}`} stroke="var(--line-2)" />
-          <text x={x + 74} y={y(ml) + 6 + (i === 0 ? -apart / 2 : apart / 2)} fontSize="16" fill="var(--ink)"><tspan fontSize="19" fontWeight="700">{figure}</tspan> {word}</text>
+          <path d={`M${x + 46} ${y(ml)}L${x + 68} ${y(ml) + shift(i)}`} stroke="var(--line-2)" />
+          <text x={x + 74} y={y(ml) + 6 + shift(i)} fontSize="16" fill="var(--ink)"><tspan fontSize="19" fontWeight="700">{figure}</tspan> {word}</text>
         </g>
       ))}
     </g>
@@ -138,7 +141,7 @@ function Facts({ vessel }: { vessel: Vessel }) {
   );
 }
 
-function LeadActs({ vessel, onEdit }: { vessel: Vessel; onEdit: () => void }) {
+function LeadActs({ vessel, onEdit, onWeigh }: { vessel: Vessel; onEdit: () => void; onWeigh: () => void }) {
   const { role } = useSession();
   const [change, { error, isLoading }] = useChangeVesselMutation();
   const [asking, setAsking] = useState(false);
@@ -148,7 +151,8 @@ function LeadActs({ vessel, onEdit }: { vessel: Vessel; onEdit: () => void }) {
   return (
     <>
       {error && <div className="mt-3"><Note bad>{failureOf(error).message}</Note></div>}
-      <div className="foot"><button type="button" className="btn go" onClick={onEdit}>Edit <kbd>E</kbd></button>{retired ? <button type="button" className="btn" disabled={isLoading} onClick={() => set(false)}>Back on the shelf</button> : <button type="button" className="btn" onClick={() => setAsking(true)}>Retire</button>}</div>
+      <History thing="vessel" id={vessel.id} />
+      <div className="foot"><button type="button" className="btn go" onClick={onWeigh}>Weigh it <kbd>W</kbd></button><button type="button" className="btn" onClick={onEdit}>Edit <kbd>E</kbd></button>{retired ? <button type="button" className="btn" disabled={isLoading} onClick={() => set(false)}>Back on the shelf</button> : <button type="button" className="btn" onClick={() => setAsking(true)}>Retire</button>}</div>
       <Sheet title={`Retire the ${vessel.name}?`} open={asking} onClose={() => setAsking(false)}>
         <p>It leaves the shelf and is no longer offered. The brews made in it keep it.</p>
         <div className="flex gap-2 mt-4"><button type="button" className="btn go" disabled={isLoading} onClick={() => set(true)}>Retire it</button><button type="button" className="btn quiet" onClick={() => setAsking(false)}>Not yet</button></div>

@@ -1,2 +1,3 @@
 export { ShelfPage } from './Page';
 export { VesselPage } from './VesselPage';
+export { KettlePage } from './KettlePage';

@@ -1,23 +1,26 @@
 import { useState } from 'react';
 import { askedOf, cardFaultWords } from '#contracts/plan';
-import type { Tea, Version } from '#contracts/book';
+import { measureOf, type Lot, type Tea, type Version } from '#contracts/book';
+import { LOT_WORDS } from '#core/teas';
 import type { Vessel } from '#contracts/shelf';
-import { brewingOf, methodFor, roundingWords, spoonsText, workingOf, type Card, type CardFault } from '#core/recipes';
+import { bagsText, brewingOf, handlingWords, leewayWords, methodFor, roundingWords, spoonsText, workingOf, type Card, type CardFault, type Recipe } from '#core/recipes';
 import { celsius, degrees, minutesText, numberText, SPOONS, temperatureText, volumeParts, volumeText, type Millilitres } from '#core/units';
 import { useSession, useUnits } from '../../app/session';
+import { ScalePanel } from '../../app/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
 import { CupForecast } from '../../ui/Forecast';
 import { Note } from '../../ui/Note';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { houseCup, liquorAfter } from '../bar';
 
-type Props = { tea: Tea; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void; onTrial: (trial: boolean) => void };
+type Props = { tea: Tea; lot: Lot | null; trial: Version | null; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void; onTrial: (trial: boolean) => void; onLot: (l: Lot) => void };
 
 /** The card worked out for this pour, and the act at its foot. */
-export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, onWarmed, onStart, onTrial }: Props) {
+export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card, busyWith, onWarmed, onStart, onTrial, onLot }: Props) {
   const units = useUnits();
   const { site } = useSession();
   const [open, setOpen] = useState(false);
+  const [onScale, setOnScale] = useState(false);
   const good = card.kind === 'card';
   const { recipe } = version;
   const why = !good ? cardFaultWords(card) : busyWith ? `${vessel.name} is in use: ${busyWith}.` : null;
@@ -25,17 +28,17 @@ export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, 
     <section className="paper" aria-label="The card">
       <div className="card-title">
         <Cup liquor={houseCup(tea.style, recipe)} size={56} />
-        <div><div className="tea">{tea.name}</div><p className="small">{[tea.lot, tea.words, version.state === 'trial' ? `on trial, version ${version.number}` : `house recipe, version ${version.number}`].filter(Boolean).join(' · ')}
-          {tea.trial && <button type="button" className="btn quiet slim" onClick={() => onTrial(version.state !== 'trial')}>{version.state === 'trial' ? 'Back to the house recipe' : `Try version ${tea.trial.number}`}</button>}</p></div>
+        <div><div className="tea">{tea.name}</div><p className="small">{tea.lots.length > 1 ? <select className="lot-pick" aria-label="Lot" value={lot?.id ?? ''} onChange={(e) => { const l = tea.lots.find((x) => x.id === e.target.value); if (l) onLot(l); }}>{!lot && <option value="">no lot</option>}{tea.lots.map((l) => <option key={l.id} value={l.id}>{l.name}{l.state === 'inUse' ? '' : `, ${LOT_WORDS[l.state]}`}</option>)}</select> : null}{[tea.lots.length > 1 ? '' : lot?.name, tea.words, version.state === 'trial' ? `on trial, version ${version.number}` : `house recipe, version ${version.number}`].filter(Boolean).join(' · ')}
+          {trial && <button type="button" className="btn quiet slim" onClick={() => onTrial(version.state !== 'trial')}>{version.state === 'trial' ? 'Back to the house recipe' : `Try version ${trial.number}`}</button>}</p></div>
       </div>
       {good ? (
         <dl className="spec">
-          <dt>Leaf</dt><dd><span className="big" data-testid="leaf">{numberText(card.leaf)}<span className="u">g</span></span><Spoons card={card} tea={tea} /></dd>
+          <dt>Leaf</dt><dd><span className="big" data-testid="leaf">{numberText(card.leaf)}<span className="u">g</span></span><Spoons card={card} tea={tea} lot={lot} /><button type="button" className="btn quiet slim" onClick={() => setOnScale(true)}>On the scale</button></dd>
           <dt>Water</dt><dd><WaterLine water={water} card={card} vessel={vessel} /></dd>
           <dt>Heat</dt><dd><span className="mid">{degrees(card.temperature, units.temperature)}<span className="u">°{units.temperature}</span></span><HeatWords card={card} /></dd>
           <dd className="full">
             <SteepRule window={recipe.window} width={420} liquorAfter={(s) => liquorAfter(tea.style, recipe, s)} />
-            <p>{handlingWords(recipe.lid, vessel, recipe.later)}</p>
+            <p>{handsWords(recipe, vessel)}</p>
             <CupForecast brew={brewingOf({ style: tea.style, recipe, vessel, leaf: card.leaf, water, onLeaf: card.onLeaf, time: recipe.window.best, ambient: site.ambient })} />
           </dd>
         </dl>
@@ -51,17 +54,19 @@ export function PourCard({ tea, version, vessel, water, warmed, card, busyWith, 
         {warmed && <button type="button" className="btn go" disabled={why !== null} onClick={() => onStart(true)}>Warm the {vessel.kind === 'pot' ? 'pot' : 'vessel'} <kbd>Space</kbd></button>}
         <button type="button" className={`btn ${warmed ? '' : 'go'}`} disabled={why !== null} onClick={() => onStart(false)}>Water on: start <kbd>Enter</kbd></button>
       </div>
+      {good && <Sheet title={`${numberText(card.leaf)} g of ${tea.name}`} open={onScale} onClose={() => setOnScale(false)}><ScalePanel target={card.leaf} onTake={() => setOnScale(false)} takeWords="That is it" /></Sheet>}
       <Sheet title={`${tea.name} in the ${vessel.name}`} open={open} onClose={() => setOpen(false)}>
-        {good && <div className="working">{workingOf(askedOf({ tea, version, vessel, site, water, warmed }), card).map((l) => <p key={l.of}><b>{l.of}</b> {l.text}.</p>)}<p className="small">Leaf is rounded to 0.1 g, as a scale shows it. Heat: standard physics; wall and pour loss from memory unless measured here.</p></div>}
+        {good && <div className="working">{workingOf(askedOf({ tea, lot, version, vessel, site, water, warmed }), card).map((l) => <p key={l.of}><b>{l.of}</b> {l.text}.</p>)}<p className="small">Leaf is rounded to 0.1 g, as a scale shows it. Heat: standard physics; wall and pour loss from memory unless measured here.</p></div>}
       </Sheet>
     </section>
   );
 }
 
-function Spoons({ card, tea }: { card: Card; tea: Tea }) {
-  if (!card.spoons || !tea.weighing) return <p>by the scale<em>no spoon of this tea weighed yet</em></p>;
+function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | null }) {
+  if (card.bags) return <p>{bagsText(card.bags)}<em>of {numberText(card.leaf / card.bags, 2)} g each</em></p>;
+  if (!card.spoons || !measureOf(tea, lot ?? undefined).weighing) return <p>by the scale<em>no spoon of this tea weighed yet</em></p>;
   const { total, perSpoon, error, spoon } = card.spoons;
-  const other = SPOONS[spoon].ml === 15 ? 'Tablespoon, not teaspoon.' : SPOONS[spoon].ml === 5 ? 'Teaspoon, not tablespoon.' : '';
+  const other = spoon.id === SPOONS.metricTablespoon.id ? 'Tablespoon, not teaspoon.' : spoon.id === SPOONS.metricTeaspoon.id ? 'Teaspoon, not tablespoon.' : '';
   return <p>{spoonsText(card.spoons)}<em>of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}{numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}</em></p>;
 }
 
@@ -87,10 +92,10 @@ function HeatWords({ card }: { card: Card }) {
   return <p>Kettle to {t(heat.kettleSetting)}, {card.warmed ? 'vessel warmed' : 'vessel cold'}<em>{[cold, off].filter(Boolean).join(', or ') || 'just boiled'}</em></p>;
 }
 
-function handlingWords(lid: boolean, vessel: Vessel, later: readonly number[]): string {
-  const pull = { pot: 'Lift the basket, let it drip.', infuserCup: 'Lift the infuser, let it drip.', release: 'Set it on the jug, let it drain.', bag: 'Lift the bag.', liddedCup: 'Pour off to the last drop.', tastingSet: 'Pour off to the last drop.' }[methodFor(vessel.kind)];
-  const again = later.length ? ` Then again: ${later.map((s) => minutesText(s)).join(', ')}.` : '';
-  return `${vessel.lid ? (lid ? 'Lid on. ' : 'Lid off. ') : ''}${pull}${again}`;
+function handsWords(recipe: Recipe, vessel: Vessel): string {
+  const pull = { pot: 'Lift the basket, let it drip.', infuserCup: 'Lift the infuser, let it drip.', release: 'Set it on the jug, let it drain.', bag: 'Lift the bag.', liddedCup: 'Pour off to the last drop.', tastingSet: 'Pour off to the last drop.' }[methodFor(vessel)];
+  const again = recipe.later.length ? `Then again: ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.` : '';
+  return [vessel.lid ? (recipe.lid ? 'Lid on.' : 'Lid off.') : '', pull, ...handlingWords({ ...recipe, later: [] }), again, recipe.note, leewayWords(recipe)].filter(Boolean).join(' ');
 }
 
 function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {
@@ -99,7 +104,7 @@ function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel 
       {tea.allergens && <p><b className="strong">Allergens:</b> {tea.allergens}.</p>}
       {card.cautions.includes('crowded') && <p><b>Crowded:</b> opened leaf fills {numberText(card.crowding ?? 0)} of the {vessel.infuser === 'ball' ? 'ball' : 'basket'}: slower and paler.</p>}
       {card.cautions.includes('coolGlass') && <p><b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.</p>}
-      <p>Boiling water and steam scald; a hot basket goes on a saucer. {tea.note}</p>
+      <p>Boiling water and steam scald; a hot basket goes on a saucer. {tea.cautions} {tea.note}</p>
     </div>
   );
 }

@@ -21,19 +21,19 @@ export function StartPage() {
   const { site, role } = useSession();
   const hands = useHands();
   const navigate = useNavigate();
-  const { tea, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
+  const { tea, lot, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
   const [finding, setFinding] = useState(false);
   const [letters, setLetters] = useState('');
   useEffect(() => setWarmChoice(null), [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
-  const card = tea && version && vessel ? cardOf({ tea, version, vessel, site, water, warmed }) : null;
+  const card = tea && version && vessel ? cardOf({ tea, lot, version, vessel, site, water, warmed }) : null;
   const busyBrew = vessel ? busy.get(vessel.id) : undefined;
   const started = useRef(false);
   const start = (warming: boolean) => {
     if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
     // A double tap starts one brew.
-    started.current = hands.start({ tea, version, vessel, water, warmed, warming }, brews);
+    started.current = hands.start({ tea, lot, version, vessel, water, warmed, warming }, brews);
     if (started.current) navigate('/');
   };
   // Two letters find a tea: any letter opens the list with it, but for the keys of the card.
@@ -84,7 +84,7 @@ export function StartPage() {
         ))}</div>
         <VesselShelves choice={choice} recipe={version.recipe} leaf={card.kind === 'card' ? card.leaf : null} />
       </section>
-      <PourCard tea={tea} version={version} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} onTrial={choice.setOnTrial} />
+      <PourCard tea={tea} lot={lot} version={version} trial={choice.trial} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} onTrial={choice.setOnTrial} onLot={choice.pickLot} />
     </main>
   );
 }

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/book';
+import { lotInUse, recipeFor, type Lot, type Tea } from '#contracts/book';
+import { isCold, methodFor } from '#core/recipes';
 import type { Vessel } from '#contracts/shelf';
 import { millilitres, type Millilitres } from '#core/units';
 import { useBookQuery, useVesselsQuery } from '../../app/records';
@@ -20,22 +21,26 @@ export function useChoice() {
   const { brews, recent } = useBar();
   const [teaId, setTeaId] = useState<string | null>(params.get('tea'));
   const [onTrial, setOnTrial] = useState(params.get('trial') !== null);
+  const [lotId, setLotId] = useState<string | null>(params.get('lot'));
   const [vesselId, setVesselId] = useState<string | null>(params.get('vessel'));
   const [water, setWater] = useState<Millilitres | null>(Number(params.get('water')) > 0 ? millilitres(Number(params.get('water'))) : null);
 
-  const teas = useMemo(() => (book.data?.teas ?? []).filter((t) => !t.retired && t.house), [book.data]);
-  const vessels = useMemo(() => (shelf.data?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired), [shelf.data, site.id]);
+  const teas = useMemo(() => (book.data?.teas ?? []).filter((t) => !t.retired && t.recipes.some((r) => r.house && !isCold(r.method))), [book.data]);
+  const vessels = useMemo(() => (shelf.data?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher'), [shelf.data, site.id]);
   const busy = useMemo(() => new Map(brews.filter((b) => b.state.kind === 'warming' || b.state.kind === 'steeping').map((b) => [b.vesselId, b])), [brews]);
   const tea = teas.find((t) => t.id === teaId) ?? teas.find((t) => t.id === recent[0]?.teaId) ?? teas[0] ?? null;
   const lastVessel = recent.find((r) => r.teaId === tea?.id)?.vesselId;
   const free = vessels.filter((v) => !busy.has(v.id));
   const vessel = vessels.find((v) => v.id === vesselId) ?? free.find((v) => v.id === lastVessel) ?? (tea ? free.find((v) => suits(tea, v)) : undefined) ?? free[0] ?? vessels[0] ?? null;
+  const recipe = tea && vessel ? recipeFor(tea, methodFor(vessel)) : null;
+  const lot: Lot | null = tea ? (tea.lots.find((l) => l.id === lotId) ?? lotInUse(tea)) : null;
   return {
-    version: (onTrial ? tea?.trial : null) ?? tea?.house ?? null, setOnTrial,
+    trial: recipe?.trial ?? null, version: (onTrial ? recipe?.trial : null) ?? recipe?.house ?? null, setOnTrial, lot, pickLot: (l: Lot) => setLotId(l.id),
     loading: book.isLoading || shelf.isLoading, teas, vessels, busy, brews, tea, vessel, recent,
     water: water ?? vessel?.mark ?? millilitres(0), atMark: water === null || water === vessel?.mark,
     pickTea: (t: Tea) => {
       setTeaId(t.id);
+      setLotId(null);
       setOnTrial(false);
       const known = recent.find((r) => r.teaId === t.id)?.vesselId;
       if (!vesselId && known) setWater(null);

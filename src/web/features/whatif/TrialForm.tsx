@@ -12,7 +12,7 @@ export function TrialForm({ tea, recipe, tried, home, newest, words, onDone }: P
   const making = useNewVersion(tea, newest);
   const navigate = useNavigate();
   const save = async () => {
-    if (await making.save({ as: 'trial', recipe: recipeTried(recipe, tried, home), reason: reason.trim(), settles: [] })) navigate(`/book/${tea.id}`);
+    if (await making.save({ as: 'trial', method: tea.method, recipe: recipeTried(recipe, tried, home), reason: reason.trim(), settles: [] })) navigate(`/book/${tea.id}`);
   };
   return (
     <form className="form mt-auto pt-3" onSubmit={(e) => { e.preventDefault(); void save(); }}>
