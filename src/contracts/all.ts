@@ -1,6 +1,7 @@
 import * as book from './book';
 import * as brews from './brews';
 import type { Endpoint } from './endpoint';
+import * as exchange from './exchange';
 import * as history from './history';
 import * as house from './house';
 import * as people from './people';
@@ -11,5 +12,5 @@ const isEndpoint = (v: unknown): v is Endpoint => typeof v === 'object' && v !==
 
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [book, brews, history, house, people, print, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
+  [book, brews, exchange, history, house, people, print, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

@@ -8,6 +8,7 @@ import type { Deps } from './deps';
 import { accountRoutes, accounts, cookieOf } from './features/accounts';
 import { book, bookRoutes } from './features/book';
 import { brewing, brewRoutes } from './features/brews';
+import { exchangeBody, exchangeRoutes } from './features/exchange';
 import { historyRoutes } from './features/history';
 import { printRoutes } from './features/print';
 import { shelfRoutes } from './features/shelf';
@@ -32,7 +33,9 @@ export function createApp(deps: AppDeps): Express {
     res.setHeader('cache-control', 'no-store');
     next();
   });
-  app.use('/api', sameOrigin, express.json({ limit: '200kb' }));
+  app.use('/api', sameOrigin);
+  exchangeBody(app);
+  app.use('/api', express.json({ limit: '200kb' }));
 
   const people = accounts(deps);
   const on = routes(app, async (req) => {
@@ -45,6 +48,7 @@ export function createApp(deps: AppDeps): Express {
   brewRoutes(on, brewing(deps));
   printRoutes(on, deps);
   historyRoutes(on, deps);
+  exchangeRoutes(on, deps);
   app.use('/api', () => {
     throw new AppError('notFound', 404, 'There is nothing at this address.');
   });

@@ -9,4 +9,4 @@ export {
   type VolumeUnit,
 } from './convert';
 export { SPOON_KINDS, SPOONS, type Spoon, type SpoonKind } from './spoons';
-export { parseNumber, parseTemperature, parseVolume, parseWithin, type Parsed } from './parse';
+export { parseDuration, parseNumber, parseTemperature, parseVolume, parseWithin, type Parsed } from './parse';

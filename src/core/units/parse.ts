@@ -64,3 +64,18 @@ export function parseTemperature(text: string): Parsed<Celsius> {
   if (n.kind === 'bad') return n;
   return ok((m[2] ?? '').toLowerCase() === 'f' ? fromFahrenheit(n.value) : celsius(n.value));
 }
+
+/** Seconds: "2:30", "150", "150 s", "90 min", "12 h" or "3:30 h". @example parseDuration('2:30') // 150 */
+export function parseDuration(text: string): Parsed<number> {
+  const h = /^\s*(\d{1,2})(?::(\d{2}))?\s*h(?:ours?)?\s*$/i.exec(text.replace(' ', ' '));
+  if (h) return Number(h[2] ?? 0) < 60 ? { kind: 'ok', value: Number(h[1]) * 3600 + Number(h[2] ?? 0) * 60 } : { kind: 'bad', why: `"${text.trim()}" has more than 59 minutes.` };
+  const min = /^\s*([\d.,]+)\s*min(?:utes?)?\.?\s*$/i.exec(text);
+  if (min) {
+    const n = parseNumber(min[1] ?? '');
+    return n.kind === 'bad' ? n : { kind: 'ok', value: n.value * 60 };
+  }
+  const m = /^\s*(\d{1,2}):(\d{2})\s*$/.exec(text);
+  if (m) return Number(m[2]) < 60 ? { kind: 'ok', value: Number(m[1]) * 60 + Number(m[2]) } : { kind: 'bad', why: `"${text.trim()}" has more than 59 seconds.` };
+  const n = parseNumber(text.replace(/\s*s(ec.*)?$/i, ''));
+  return n.kind === 'bad' ? { kind: 'bad', why: `"${text.trim()}" is not a time: write 2:30, 150 for seconds, or 12 h.` } : n;
+}

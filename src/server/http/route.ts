@@ -37,14 +37,14 @@ export function routes(router: Router, readSession: ReadSession) {
       return handle({ ...parse(e, req), who, req, res });
     });
   },
-  /** As `signed`, for an answer that is a file. */
+  /** As `signed`, for an answer that is a file: shown in the page, or saved. */
   file<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
-    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<{ type: string; name: string; body: Buffer }>,
+    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<{ type: string; name: string; body: Buffer; save?: boolean }>,
   ) {
     router[METHODS[e.method]](e.path, async (req, res) => {
       const who = await allowed(e as unknown as Endpoint, req);
-      const { type, name, body } = await handle({ ...parse(e, req), who, req, res });
-      res.type(type).setHeader('content-disposition', `inline; filename*=UTF-8''${encodeURIComponent(name)}`);
+      const { type, name, body, save = false } = await handle({ ...parse(e, req), who, req, res });
+      res.type(type).setHeader('content-disposition', `${save ? 'attachment' : 'inline'}; filename*=UTF-8''${encodeURIComponent(name)}`);
       res.send(body);
     });
   },

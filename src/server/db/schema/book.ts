@@ -36,6 +36,8 @@ export const versions = mysqlTable('recipe_versions', {
   recipe: json<Recipe>('recipe').notNull(),
   reason: varchar('reason', { length: 300 }).notNull(),
   authorId: id('author_id').notNull().references(() => people.id),
+  /** The author's name in the house it was brought from; null for one of this house. */
+  authorThere: varchar('author_there', { length: 60 }),
   at: instant('at').notNull(),
 }, (t) => [unique('version_number').on(t.teaId, t.method, t.number), index('version_state').on(t.teaId, t.state)]);
 /** Leaf of one arrival. */

@@ -1,4 +1,4 @@
-import { index, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
+import { boolean, index, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
 import { id, instant, json } from './columns';
 import { people } from './people';
 import type { Change, Thing } from '#contracts/history';
@@ -12,3 +12,14 @@ export const changes = mysqlTable('changes', {
   personId: id('person_id').notNull().references(() => people.id),
   at: instant('at').notNull(),
 }, (t) => [index('changes_thing').on(t.thing, t.thingId, t.at)]);
+/** What was brought in, with all that is needed to take it back. */
+export const imports = mysqlTable('imports', {
+  id: id('id').primaryKey(),
+  at: instant('at').notNull(),
+  personId: id('person_id').notNull().references(() => people.id),
+  name: varchar('name', { length: 200 }).notNull(),
+  counts: json<{ added: number; changed: number }>('counts').notNull(),
+  /** Steps as they were done, in order. */
+  steps: json<unknown[]>('steps').notNull(),
+  undone: boolean('undone').notNull(),
+});

@@ -1,5 +1,5 @@
 export { house, people, personSites, sessions, signinMisses, sites } from './people';
 export { lots, photos, teas, versions, vessels } from './book';
-export { changes } from './history';
+export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
 export { brewEvents, brews, leadNotes } from './brews';

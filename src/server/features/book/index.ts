@@ -1,3 +1,3 @@
 export { book, type Book } from './service';
 export { bookRoutes } from './routes';
-export { allTeas, lotById, lotsOf, teaById, versionById, versionsOf } from './queries';
+export { allLots, allTeas, allVersions, lotById, lotsOf, teaById, versionById, versionsOf, vocabularyOf } from './queries';

@@ -8,7 +8,7 @@ import { spoonsById } from '../shelf';
 
 type VersionRow = { v: typeof versions.$inferSelect; author: string };
 const asVersion = ({ v, author }: VersionRow): Version => ({
-  id: v.id, teaId: v.teaId, method: v.method, number: v.number, state: v.state, recipe: v.recipe, reason: v.reason, author: { id: v.authorId, name: author }, at: v.at.getTime(),
+  id: v.id, teaId: v.teaId, method: v.method, number: v.number, state: v.state, recipe: v.recipe, reason: v.reason, author: { id: v.authorId, name: v.authorThere ?? author }, at: v.at.getTime(),
 });
 const versionRows = (tx: Tx) => tx.select({ v: versions, author: people.name }).from(versions).innerJoin(people, eq(people.id, versions.authorId));
 
@@ -67,6 +67,11 @@ export async function lotById(tx: Tx, id: string): Promise<Lot | undefined> {
   return row && asLot(row, await spoonsById(tx));
 }
 export const vocabularyOf = async (tx: Tx): Promise<string[]> => (await tx.select({ words: house.vocabulary }).from(house))[0]?.words ?? [];
+export const allVersions = async (tx: Tx): Promise<Version[]> => (await versionRows(tx).orderBy(versions.teaId, versions.method, versions.number)).map(asVersion);
+export async function allLots(tx: Tx): Promise<Lot[]> {
+  const spoons = await spoonsById(tx);
+  return (await lotRows(tx).orderBy(lots.teaId, lots.id)).map((r) => asLot(r, spoons));
+}
 export const versionsOf = async (tx: Tx, teaId: string): Promise<Version[]> =>
   (await versionRows(tx).where(eq(versions.teaId, teaId)).orderBy(desc(versions.number))).map(asVersion);
 export async function versionById(tx: Tx, id: string): Promise<Version | undefined> {

@@ -1,6 +1,6 @@
 import { METHOD_NAMES, startingRecipe, type Method } from '#core/recipes';
-import { grams, millilitres } from '#core/units';
-import { holdText, parseMinutes, recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
+import { grams, millilitres, parseDuration } from '#core/units';
+import { holdText, recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
 
 const recipe = startingRecipe('green-pan');
 const read = (over: Partial<RecipeForm>, scale: 'C' | 'F' = 'C', method: Method = 'pot', from = recipe) => {
@@ -15,9 +15,9 @@ test.each(['C', 'F'] as const)('what a form shows of a recipe reads back as that
   expect(made).toMatchObject({ dose: recipe.dose, window: recipe.window, warm: recipe.warm, lid: recipe.lid, scaling: recipe.scaling });
   expect(made?.temperature).toBeCloseTo(recipe.temperature, 1);
 });
-test.each([['2:30', 150], ['150', 150], ['150 s', 150], ['0:45', 45], ['90 sec', 90]])('"%s" is %i s', (text, s) => expect(parseMinutes(text)).toEqual({ kind: 'ok', value: s }));
-test.each([['12 h', 43_200], ['3:30 h', 12_600], ['10:00 h', 36_000], ['8 hours', 28_800]])('"%s" is %i s', (text, s) => expect(parseMinutes(text)).toEqual({ kind: 'ok', value: s }));
-test.each(['2:75', 'soon', '', '3:80 h'])('"%s" is no time', (text) => expect(parseMinutes(text).kind).toBe('bad'));
+test.each([['2:30', 150], ['150', 150], ['150 s', 150], ['0:45', 45], ['90 sec', 90]])('"%s" is %i s', (text, s) => expect(parseDuration(text)).toEqual({ kind: 'ok', value: s }));
+test.each([['12 h', 43_200], ['3:30 h', 12_600], ['10:00 h', 36_000], ['8 hours', 28_800]])('"%s" is %i s', (text, s) => expect(parseDuration(text)).toEqual({ kind: 'ok', value: s }));
+test.each(['2:75', 'soon', '', '3:80 h'])('"%s" is no time', (text) => expect(parseDuration(text).kind).toBe('bad'));
 test.each<[string, Partial<RecipeForm>, string, RegExp]>([
   ['a dose of nothing', { dose: '0' }, 'dose', /more than/], ['a dose in words', { dose: 'some' }, 'dose', /not a number/], ['Fahrenheit without its F', { temperature: '176' }, 'temperature', /Was it Fahrenheit/], ['ice', { temperature: '0' }, 'temperature', /ice/],
   ['best before earliest', { best: '1:00' }, 'best', /before earliest/], ['latest before best', { latest: '1:40' }, 'latest', /before best/], ['an hour and more', { latest: '61:00' }, 'latest', /hour/], ['a later steep in words', { later: [{ earliest: '2:30', best: 'soon', latest: '3:30' }] }, 'later.0.best', /not a time/], ['a later steep out of order', { later: [{ earliest: '2:30', best: '2:00', latest: '3:30' }] }, 'later.0.best', /before earliest/],

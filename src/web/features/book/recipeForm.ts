@@ -1,6 +1,6 @@
 import { PLAIN_HANDLING, recipeFault, type Method, type Recipe, type ServeOrder, type ServingStyle, type Window } from '#core/recipes';
 import type { KnownPour, School } from '#core/scaling';
-import { celsius, grams, gramsPer100Ml, millilitres, minutesText, numberText, parseNumber, parseTemperature, parseWithin, seconds, toFahrenheit, type Parsed } from '#core/units';
+import { celsius, grams, gramsPer100Ml, millilitres, minutesText, numberText, parseDuration, parseTemperature, parseWithin, seconds, toFahrenheit, type Parsed } from '#core/units';
 
 type WindowForm = { earliest: string; best: string; latest: string };
 /** A recipe as its form holds it: as typed. */
@@ -34,16 +34,6 @@ export function recipeFormOf(r: Recipe, scale: 'C' | 'F'): RecipeForm {
 /** What holds the leaf of a known cup, as the form keeps it. */
 export const holdText = ({ infuser, basket, material, lid }: Omit<KnownPour, 'water' | 'leaf'>): string => JSON.stringify({ infuser, basket, material, lid });
 
-/** "2:30", "150", "150 s", "12 h" or "3:30 h". */
-export function parseMinutes(text: string): Parsed<number> {
-  const h = /^\s*(\d{1,2})(?::(\d{2}))?\s*h(?:ours?)?\s*$/i.exec(text.replace(' ', ' '));
-  if (h) return Number(h[2] ?? 0) < 60 ? { kind: 'ok', value: Number(h[1]) * 3600 + Number(h[2] ?? 0) * 60 } : { kind: 'bad', why: `"${text.trim()}" has more than 59 minutes.` };
-  const m = /^\s*(\d{1,2}):(\d{2})\s*$/.exec(text);
-  if (m) return Number(m[2]) < 60 ? { kind: 'ok', value: Number(m[1]) * 60 + Number(m[2]) } : { kind: 'bad', why: `"${text.trim()}" has more than 59 seconds.` };
-  const n = parseNumber(text.replace(/\s*s(ec.*)?$/i, ''));
-  return n.kind === 'bad' ? { kind: 'bad', why: `"${text.trim()}" is not a time: write 2:30, 150 for seconds, or 12 h.` } : n;
-}
-
 /** Which field of the form a fault of the whole recipe stands beside. */
 const BESIDE = { later: 'later.0.best', temperature: 'temperature', warmStart: 'hotShare', handling: 'stir', glasses: 'glasses.0.extract', bag: 'bag' } as const;
 const windowField = (why: string): keyof WindowForm => (why.startsWith('Best') ? 'best' : why.startsWith('Earliest') ? 'earliest' : 'latest');
@@ -61,7 +51,7 @@ export function recipeOf(v: RecipeForm, method: Method, scale: 'C' | 'F', fault:
     return otherwise;
   };
   const heatOf = (name: string, text: string, otherwise: number) => take(name, parseTemperature(/[cf]\s*$/i.test(text) ? text : `${text}${scale}`), celsius(otherwise));
-  const windowOf = (w: WindowForm, at: string): Window => ({ earliest: seconds(take(`${at}earliest`, parseMinutes(w.earliest), 60)), best: seconds(take(`${at}best`, parseMinutes(w.best), 60)), latest: seconds(take(`${at}latest`, parseMinutes(w.latest), 60)) });
+  const windowOf = (w: WindowForm, at: string): Window => ({ earliest: seconds(take(`${at}earliest`, parseDuration(w.earliest), 60)), best: seconds(take(`${at}best`, parseDuration(w.best), 60)), latest: seconds(take(`${at}latest`, parseDuration(w.latest), 60)) });
   const positive = (name: keyof RecipeForm, what: string, unit: string, max: number, least = 0.1) => take(name, parseWithin(v[name] as string, what, unit, least, max), 1);
   const optional = (name: keyof RecipeForm, what: string, unit: string, max: number) => ((v[name] as string).trim() === '' ? 0 : take(name, parseWithin(v[name] as string, what, unit, 0, max), 0));
 
@@ -83,12 +73,12 @@ export function recipeOf(v: RecipeForm, method: Method, scale: 'C' | 'F', fault:
     large: { water: millilitres(positive('largeWater', 'Water', 'ml', 20_000)), leaf: grams(positive('largeLeaf', 'Leaf', 'g', 2000)) },
   };
   if (good && scaling.school === 'tapered' && scaling.large.water <= scaling.small.water) wrong('largeWater', 'The larger vessel must take more water than the smaller.');
-  const stir = v.stir.split(/[,;]\s*/).filter((t) => t.trim() !== '').map((t) => seconds(take('stir', parseMinutes(t), 60)));
+  const stir = v.stir.split(/[,;]\s*/).filter((t) => t.trim() !== '').map((t) => seconds(take('stir', parseDuration(t), 60)));
   const handling: Recipe['handling'] = {
     ...PLAIN_HANDLING, rinse: seconds(optional('rinse', 'A rinse', 's', 60)), stir, circles: v.circles, root: optional('root', 'A root', '%', 50) / 100, squeeze: v.squeeze, milk: v.milk, order: v.order,
   };
   const leeway = v.leewayTime.trim() === '' && v.leewayLeaf.trim() === '' ? null : { time: seconds(optional('leewayTime', 'Leeway', 's', 3600)), leaf: grams(optional('leewayLeaf', 'Leeway', 'g', 50)) };
-  const warmStart = method !== 'warmThenCold' ? null : { share: positive('hotShare', 'The hot part', '%', 90, 10) / 100, temperature: heatOf('hotHeat', v.hotHeat, 80), time: seconds(take('hotTime', parseMinutes(v.hotTime), 60)) };
+  const warmStart = method !== 'warmThenCold' ? null : { share: positive('hotShare', 'The hot part', '%', 90, 10) / 100, temperature: heatOf('hotHeat', v.hotHeat, 80), time: seconds(take('hotTime', parseDuration(v.hotTime), 60)) };
   const glasses = method !== 'extract' ? [] : v.glasses.map((g, i) => ({
     style: g.style, extract: millilitres(take(`glasses.${i}.extract`, parseWithin(g.extract, 'Extract', 'ml', 5, 1000), 40)), water: millilitres(take(`glasses.${i}.water`, parseWithin(g.water, 'Water', 'ml', 0, 2000), 160)),
   }));
