@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { LotFields, MethodName, RecipeBody, TeaFields, VERSION_STATES } from './book';
 import { endpoint } from './endpoint';
 import { Id, Name, Who } from './primitives';
-import { SpoonFields, VesselFields } from './shelf';
+import { SpoonFields } from './instruments';
+import { VesselFields } from './shelf';
 
 export const ExchangeVersion = z.strictObject({ id: Id, method: MethodName, number: z.number().int().min(1).max(100_000), state: z.enum(VERSION_STATES), recipe: RecipeBody, reason: z.string().max(300), author: z.string().max(60), at: z.number().int() });
 export const ExchangeTea = TeaFields.extend({ id: Id, retired: z.boolean(), lots: z.array(LotFields.extend({ id: Id })), recipes: z.array(ExchangeVersion) });

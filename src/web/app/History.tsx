@@ -3,7 +3,7 @@ import type { Thing } from '#contracts/history';
 import { numberText } from '#core/units';
 import { clockText } from '../features/bar';
 import { dayText } from '../ui/days';
-import { useHistoryQuery } from './records';
+import { useHistoryQuery } from './leadRecords';
 
 const FIELDS: Readonly<Record<string, string>> = {
   allergens: 'allergens', altitudeM: 'altitude, m', ambient: 'room, °C', basket: 'basket, ml', basketDepth: 'basket depth, mm', bestBefore: 'best before', boil: 'boil', brim: 'brim, ml', coldWater: 'cold water, °C', covers: 'covers the leaf, ml',

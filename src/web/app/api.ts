@@ -22,7 +22,7 @@ const baseQuery: BaseQueryFn<Call, unknown, ApiFailure> = async (call, api, extr
 
 /** One API; features inject their endpoints. */
 export const api = createApi({
-  baseQuery, tagTypes: ['House', 'Book', 'Shelf', 'Bar', 'Log', 'People', 'History'], endpoints: () => ({}),
+  baseQuery, tagTypes: ['House', 'Book', 'Shelf', 'Bar', 'Log', 'People', 'History', 'Imports'], endpoints: () => ({}),
   refetchOnReconnect: true,
 });
 

@@ -1,10 +1,9 @@
-import { addLot, addTea, addVersion, changeLot, changeTea, getBook, getTea, moveVersion, settleNote, setVocabulary, type TeaPage } from '#contracts/book';
+import { addTea, addVersion, changeTea, getBook, getTea, settleNote, type TeaPage } from '#contracts/book';
 import { getBar, getBrew, getPulls, listBrews, type Bar, type LogQuery } from '#contracts/brews';
 import { pathOf, type BodyOf, type ResponseOf } from '#contracts/endpoint';
 import { addSite, beginHouse, changeSite, getHouse, signIn, signOut, type House, type Session, type Site } from '#contracts/house';
-import { getHistory, type Thing } from '#contracts/history';
 import { addPerson, changePerson, listNames, listPeople, type Person } from '#contracts/people';
-import { addKettle, addReading, addSpoon, addVessel, changeKettle, changeSpoon, changeVessel, dropReading, listKettles, listSpoons, listVessels, type HouseSpoon, type Kettle, type Vessel } from '#contracts/shelf';
+import { addVessel, changeVessel, listVessels, type Vessel } from '#contracts/shelf';
 import { api } from './api';
 
 type Write<E> = { id: string; body: BodyOf<E> };
@@ -27,23 +26,10 @@ export const recordsApi = api.injectEndpoints({
     addTea: build.mutation<ResponseOf<typeof addTea>, BodyOf<typeof addTea>>({ query: (body) => ({ url: addTea.path, method: 'POST', body }), invalidatesTags: ['Book'] }),
     changeTea: build.mutation<ResponseOf<typeof changeTea>, Write<typeof changeTea>>({ query: ({ id, body }) => ({ url: pathOf(changeTea, { id }), method: 'PATCH', body }), invalidatesTags: ['Book', 'History'] }),
     addVersion: build.mutation<ResponseOf<typeof addVersion>, Write<typeof addVersion>>({ query: ({ id, body }) => ({ url: pathOf(addVersion, { id }), method: 'POST', body }), invalidatesTags: ['Book'] }),
-    moveVersion: build.mutation<ResponseOf<typeof moveVersion>, Write<typeof moveVersion>>({ query: ({ id, body }) => ({ url: pathOf(moveVersion, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
-    addLot: build.mutation<ResponseOf<typeof addLot>, Write<typeof addLot>>({ query: ({ id, body }) => ({ url: pathOf(addLot, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
-    changeLot: build.mutation<ResponseOf<typeof changeLot>, Write<typeof changeLot>>({ query: ({ id, body }) => ({ url: pathOf(changeLot, { id }), method: 'PATCH', body }), invalidatesTags: ['Book', 'History'] }),
-    setVocabulary: build.mutation<ResponseOf<typeof setVocabulary>, BodyOf<typeof setVocabulary>>({ query: (body) => ({ url: setVocabulary.path, method: 'PATCH', body }), invalidatesTags: ['Book', 'History'] }),
-    history: build.query<ResponseOf<typeof getHistory>, { thing: Thing; id: string }>({ query: (q) => ({ url: pathOf(getHistory, q) }), providesTags: ['History'] }),
     settleNote: build.mutation<unknown, string>({ query: (id) => ({ url: pathOf(settleNote, { id }), method: 'POST', body: {} }), invalidatesTags: ['Book'] }),
     vessels: build.query<{ vessels: Vessel[] }, void>({ query: () => ({ url: listVessels.path }), providesTags: ['Shelf'] }),
     addVessel: build.mutation<Vessel, BodyOf<typeof addVessel>>({ query: (body) => ({ url: addVessel.path, method: 'POST', body }), invalidatesTags: ['Shelf'] }),
     changeVessel: build.mutation<Vessel, Write<typeof changeVessel>>({ query: ({ id, body }) => ({ url: pathOf(changeVessel, { id }), method: 'PATCH', body }), invalidatesTags: ['Shelf', 'History'] }),
-    spoons: build.query<{ spoons: HouseSpoon[] }, void>({ query: () => ({ url: listSpoons.path }), providesTags: ['Shelf'] }),
-    addSpoon: build.mutation<HouseSpoon, BodyOf<typeof addSpoon>>({ query: (body) => ({ url: addSpoon.path, method: 'POST', body }), invalidatesTags: ['Shelf', 'History'] }),
-    changeSpoon: build.mutation<HouseSpoon, Write<typeof changeSpoon>>({ query: ({ id, body }) => ({ url: pathOf(changeSpoon, { id }), method: 'PATCH', body }), invalidatesTags: ['Shelf', 'Book', 'History'] }),
-    kettles: build.query<{ kettles: Kettle[] }, void>({ query: () => ({ url: listKettles.path }), providesTags: ['Shelf'] }),
-    addKettle: build.mutation<Kettle, BodyOf<typeof addKettle>>({ query: (body) => ({ url: addKettle.path, method: 'POST', body }), invalidatesTags: ['Shelf', 'History'] }),
-    changeKettle: build.mutation<Kettle, Write<typeof changeKettle>>({ query: ({ id, body }) => ({ url: pathOf(changeKettle, { id }), method: 'PATCH', body }), invalidatesTags: ['Shelf', 'History'] }),
-    addReading: build.mutation<Kettle, Write<typeof addReading>>({ query: ({ id, body }) => ({ url: pathOf(addReading, { id }), method: 'POST', body }), invalidatesTags: ['Shelf'] }),
-    dropReading: build.mutation<Kettle, { id: string; reading: string }>({ query: (p) => ({ url: pathOf(dropReading, p), method: 'DELETE' }), invalidatesTags: ['Shelf', 'History'] }),
     bar: build.query<Bar, void>({ query: () => ({ url: getBar.path }), providesTags: ['Bar'] }),
     brew: build.query<ResponseOf<typeof getBrew>, string>({ query: (id) => ({ url: pathOf(getBrew, { id }) }), providesTags: ['Log'] }),
     pulls: build.query<ResponseOf<typeof getPulls>, string>({ query: (id) => ({ url: pathOf(getPulls, { id }) }), providesTags: ['Log'] }),
@@ -53,7 +39,7 @@ export const recordsApi = api.injectEndpoints({
 
 export const {
   useHouseQuery, useBeginHouseMutation, useNamesQuery, useSignInMutation, useSignOutMutation, usePeopleQuery, useAddPersonMutation, useChangePersonMutation,
-  useAddSiteMutation, useChangeSiteMutation, useBookQuery, useTeaQuery, useAddTeaMutation, useChangeTeaMutation, useAddVersionMutation, useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetVocabularyMutation, useHistoryQuery,
-  useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation, useSettleNoteMutation,
+  useAddSiteMutation, useChangeSiteMutation, useBookQuery, useTeaQuery, useAddTeaMutation, useChangeTeaMutation, useAddVersionMutation,
+  useSettleNoteMutation,
   useVesselsQuery, useAddVesselMutation, useChangeVesselMutation, useBarQuery, useBrewQuery, usePullsQuery, useLogQuery,
 } = recordsApi;

@@ -15,6 +15,7 @@ const VesselPage = lazy(() => import('../features/shelf').then((m) => ({ default
 const KettlePage = lazy(() => import('../features/shelf').then((m) => ({ default: m.KettlePage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
 const BrewPage = lazy(() => import('../features/log').then((m) => ({ default: m.BrewPage })));
+const ExchangePage = lazy(() => import('../features/house/Exchange').then((m) => ({ default: m.ExchangePage })));
 const HousePage = lazy(() => import('../features/house').then((m) => ({ default: m.HousePage })));
 
 /** A part that did not load, or broke: what was started is on the server or in the outbox, and stays. */
@@ -44,6 +45,7 @@ export const router = createBrowserRouter([
       { path: '/shelf/:id', element: <VesselPage /> },
       { path: '/log', element: <LogPage /> },
       { path: '/log/:id', element: <BrewPage /> },
+      { path: '/house/exchange', element: <ExchangePage /> },
       { path: '/house', element: <HousePage /> },
       { path: '*', element: <Navigate to="/" replace /> },
     ],

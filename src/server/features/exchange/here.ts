@@ -1,6 +1,7 @@
 import type { Lot, Tea, Version } from '#contracts/book';
 import type { Site } from '#contracts/house';
-import type { HouseSpoon, Vessel } from '#contracts/shelf';
+import type { HouseSpoon } from '#contracts/instruments';
+import type { Vessel } from '#contracts/shelf';
 import type { Tx } from '../../db/pool';
 import { allSites } from '../accounts';
 import { allLots, allTeas, allVersions, vocabularyOf } from '../book';

@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import type { Lot, LotFields, Tea, TeaFields, Version, WeighingFields } from '#contracts/book';
 import type { ExchangeFile, ExchangeVersion } from '#contracts/exchange';
-import type { HouseSpoon, Vessel, VesselFields } from '#contracts/shelf';
+import type { HouseSpoon } from '#contracts/instruments';
+import type { Vessel, VesselFields } from '#contracts/shelf';
 import type { Here } from './here';
 
 // Records as they are exchanged: no revisions, no resolved spoons, sites by name.

@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { addKettle, addReading, changeKettle, Kettle, KettleReading } from '#contracts/shelf';
+import type { addKettle, addReading, changeKettle, Kettle, KettleReading } from '#contracts/instruments';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';

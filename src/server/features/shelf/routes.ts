@@ -1,4 +1,5 @@
-import { addKettle, addReading, addSpoon, addVessel, changeKettle, changeSpoon, changeVessel, dropReading, listKettles, listSpoons, listVessels } from '#contracts/shelf';
+import { addKettle, addReading, addSpoon, changeKettle, changeSpoon, dropReading, listKettles, listSpoons } from '#contracts/instruments';
+import { addVessel, changeVessel, listVessels } from '#contracts/shelf';
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
 import { kettleShelf } from './kettles';

@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { addSpoon, changeSpoon, HouseSpoon } from '#contracts/shelf';
+import type { addSpoon, changeSpoon, HouseSpoon } from '#contracts/instruments';
 import { millilitres, SPOON_KINDS, SPOONS, type Spoon } from '#core/units';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';

@@ -9,7 +9,7 @@ import { failureOf, fieldFaults } from '../../app/api';
 import { now } from '../../app/clock';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
-import { useAddLotMutation, useChangeLotMutation, useSpoonsQuery } from '../../app/records';
+import { useAddLotMutation, useChangeLotMutation, useSpoonsQuery } from '../../app/leadRecords';
 import { AreaField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';

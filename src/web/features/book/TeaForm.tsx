@@ -8,7 +8,8 @@ import { LEAF_FORM_NAMES, LEAF_FORMS, leafAdvice, missedAllergens, SEASON_NAMES,
 import { numberText, parseNumber } from '#core/units';
 import { failureOf, fieldFaults } from '../../app/api';
 import { newId } from '../../app/ids';
-import { useAddTeaMutation, useBookQuery, useChangeTeaMutation, useSpoonsQuery } from '../../app/records';
+import { useSpoonsQuery } from '../../app/leadRecords';
+import { useAddTeaMutation, useBookQuery, useChangeTeaMutation } from '../../app/records';
 import { useUnits } from '../../app/session';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';

@@ -1,6 +1,6 @@
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
 import type { WeighingFields as Weighed } from '#contracts/book';
-import type { HouseSpoon } from '#contracts/shelf';
+import type { HouseSpoon } from '#contracts/instruments';
 import { densityOf, doubtWeighing, gramsPerSpoon, spoonSpread, weighingOf, type Weighing } from '#core/recipes';
 import { grams, numberText, parseNumber, type Grams } from '#core/units';
 import { SelectField, TextField } from '../../ui/fields';

@@ -1,7 +1,7 @@
 import type { moveVersion, Tea, Version } from '#contracts/book';
 import type { BodyOf } from '#contracts/endpoint';
 import { failureOf } from '../../app/api';
-import { useMoveVersionMutation } from '../../app/records';
+import { useMoveVersionMutation } from '../../app/leadRecords';
 import { useAppDispatch } from '../../app/store';
 import { toastShown } from '../../app/toasts';
 

@@ -4,6 +4,7 @@ import { metres, temperatureText, type Celsius } from '#core/units';
 import { useSession } from '../../app/session';
 import { settingsChanged } from '../../app/settings';
 import { useAppDispatch, useAppSelector } from '../../app/store';
+import { BookKeeping } from './BookKeeping';
 import { People } from './People';
 import { SiteEdit } from './SiteEdit';
 
@@ -28,6 +29,7 @@ export function HousePage() {
           {lead && editing && <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />}
         </section>
         {lead && <People />}
+        {lead && <BookKeeping />}
         <section>
           <h2>This device<small>not anybody’s own</small></h2>
           <div className="flex flex-wrap gap-3 mt-2 items-center">

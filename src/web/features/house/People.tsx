@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { secretFault, type Person, type Role } from '#contracts/people';
 import { failureOf, fieldFaults } from '../../app/api';
+import { History } from '../../app/History';
 import { newId } from '../../app/ids';
 import { useAddPersonMutation, useChangePersonMutation, usePeopleQuery } from '../../app/records';
 import { useSession } from '../../app/session';
@@ -62,6 +63,7 @@ function PersonForm({ person, onDone }: { person: Person | null; onDone: () => v
       {person && <CheckField form={form} name="active" label="Works here" />}
       {error && Object.keys(fieldFaults(error)).length === 0 && <Note bad><b>Not saved.</b> {failureOf(error).message}</Note>}
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{person ? 'Save' : 'Add them'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      {person && <History thing="person" id={person.id} />}
     </form>
   );
 }

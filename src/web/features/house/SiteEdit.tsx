@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Site } from '#contracts/house';
 import { failureOf, fieldFaults } from '../../app/api';
+import { History } from '../../app/History';
 import { newId } from '../../app/ids';
 import { useAddSiteMutation, useChangeSiteMutation } from '../../app/records';
 import { SelectField, showFaults, TextField } from '../../ui/fields';
@@ -34,6 +35,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
       <div className="pair"><SelectField form={form} name="volumeUnit" label="Volumes in" options={[['ml', 'millilitres'], ['usFlOz', 'US fluid ounces'], ['imperialFlOz', 'UK fluid ounces']]} /><SelectField form={form} name="temperatureUnit" label="Heat in" options={[['C', '°C'], ['F', '°F']]} /></div>
       {error && Object.keys(fieldFaults(error)).length === 0 && <Note bad><b>Not saved.</b> {failureOf(error).message}</Note>}
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>Save the site</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      {site && <History thing="site" id={site.id} />}
     </form>
   );
 }

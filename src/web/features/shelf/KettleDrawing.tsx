@@ -1,4 +1,4 @@
-import type { Kettle } from '#contracts/shelf';
+import type { Kettle } from '#contracts/instruments';
 
 /** A kettle in section, from its own proportions: water to where it is usually filled. */
 export function KettleDrawing({ kettle }: { kettle: Pick<Kettle, 'kind' | 'volume' | 'name'> }) {

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { KETTLE_KINDS, type Kettle, type KettleFields } from '#contracts/shelf';
+import { KETTLE_KINDS, type Kettle, type KettleFields } from '#contracts/instruments';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import { celsius, numberText, parseNumber, parseVolume, volumeText } from '#core/units';
 import { failureOf, fieldFaults } from '../../app/api';
 import { newId } from '../../app/ids';
-import { useAddKettleMutation, useChangeKettleMutation } from '../../app/records';
+import { useAddKettleMutation, useChangeKettleMutation } from '../../app/leadRecords';
 import { useSession, useUnits } from '../../app/session';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';

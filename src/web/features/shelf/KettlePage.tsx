@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Kettle } from '#contracts/shelf';
+import type { Kettle } from '#contracts/instruments';
 import type { Site } from '#contracts/house';
 import { MATERIALS, POUR_LOSS } from '#core/heat';
 import { capital, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import { failureOf } from '../../app/api';
 import { History } from '../../app/History';
-import { useChangeSiteMutation, useDropReadingMutation, useKettlesQuery } from '../../app/records';
+import { useDropReadingMutation, useKettlesQuery } from '../../app/leadRecords';
+import { useChangeSiteMutation } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
 import { useAppDispatch } from '../../app/store';
 import { toastShown } from '../../app/toasts';

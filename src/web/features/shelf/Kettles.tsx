@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { volumeText } from '#core/units';
-import { useKettlesQuery } from '../../app/records';
+import { useKettlesQuery } from '../../app/leadRecords';
 import { useSession, useUnits } from '../../app/session';
 import { factsOf } from './kettle';
 import { KettleDrawing } from './KettleDrawing';

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { HouseSpoon } from '#contracts/shelf';
+import type { HouseSpoon } from '#contracts/instruments';
 import { millilitres, numberText, parseWithin } from '#core/units';
 import { failureOf, fieldFaults } from '../../app/api';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
-import { useAddSpoonMutation, useBookQuery, useChangeSpoonMutation, useSpoonsQuery } from '../../app/records';
+import { useAddSpoonMutation, useChangeSpoonMutation, useSpoonsQuery } from '../../app/leadRecords';
+import { useBookQuery } from '../../app/records';
 import { useSession } from '../../app/session';
 import { CheckField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';

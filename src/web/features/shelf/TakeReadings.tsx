@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Kettle } from '#contracts/shelf';
+import type { Kettle } from '#contracts/instruments';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { siteBoiling } from '#core/recipes';
@@ -7,7 +7,7 @@ import { millilitres, minutesText, numberText, parseTemperature, parseVolume, se
 import { failureOf } from '../../app/api';
 import { now, useNow } from '../../app/clock';
 import { newId } from '../../app/ids';
-import { useAddReadingMutation } from '../../app/records';
+import { useAddReadingMutation } from '../../app/leadRecords';
 import { useSession } from '../../app/session';
 
 /** The made-up kettle runs this many times faster, so that half an hour of cooling is a minute. */
@@ -22,7 +22,8 @@ export function TakeReadings({ kettle, practise, onDone }: { kettle: Kettle; pra
   const [wrong, setWrong] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const at = useNow(500);
-  const elapsed = began ? ((at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
+  // The clock is drawn twice a second: it may be a moment behind the start.
+  const elapsed = began ? Math.max(0, (at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
   const water = parseVolume(typed.water, site.volumeUnit);
   const made = useMemo(() => simulatedKettle(seeded(Math.round(kettle.volume) + 7), { volume: millilitres(kettle.volume * 0.85), material: kettle.material, lid: kettle.lid }, { times: 1.2, loss: 0.09, ambient: site.ambient, boiling: siteBoiling(site) }), [kettle.volume, kettle.material, kettle.lid, site]);
   useEffect(() => { if (began) field.current?.focus(); }, [began]);

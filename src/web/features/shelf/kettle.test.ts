@@ -1,4 +1,4 @@
-import type { Kettle } from '#contracts/shelf';
+import type { Kettle } from '#contracts/instruments';
 import type { Site } from '#contracts/house';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';

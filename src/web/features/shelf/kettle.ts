@@ -1,4 +1,4 @@
-import type { Kettle } from '#contracts/shelf';
+import type { Kettle } from '#contracts/instruments';
 import type { Site } from '#contracts/house';
 import { arrivalFor, beforePour, afterPour, cooled, coolingRate, fitCooling, fitPourLoss, POUR_LOSS, splitWater, waitUntil, WARMED_WALL, type CoolingFit, type CoolingRate, type CoolingVessel, type PourLossFit } from '#core/heat';
 import { siteBoiling } from '#core/recipes';

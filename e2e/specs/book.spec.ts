@@ -1,0 +1,172 @@
+import { expect, PEOPLE, test } from '../fixtures/shop';
+import { BarDriver } from '../drivers/BarDriver';
+import { BookDriver } from '../drivers/BookDriver';
+
+test('a new tea in the order it is learnt: packet, weighing, start, card; the packet’s spoon is asked about', async ({ house }) => {
+  await house.signIn(PEOPLE.lead);
+  const book = new BookDriver(house.page);
+  await book.newTea('Quern Dusk');
+  await book.type('What the packet says, word for word', '1 tbsp per cup, 185 F, 2-3 minutes');
+  await book.choose('Style', 'green, pan-fired');
+  await book.expectPacket(/Read as: 1 level tablespoon \(15 ml\), in a cup, 85 °C, 2:00 to 3:00\. Weigh a spoon/);
+  await book.choose('Spoon', 'dessert spoon, 10 ml');
+  await book.type('Weighed', '5,1; 5,3; 5,2');
+  await house.expectSaid('One dessert spoon holds 5.2 g ±0.1, 3 weighed.');
+  // 7.8 g: in a teacup 5.2 g per 100 ml, in a metric cup 3.12; a teaspoon would be a third.
+  await book.expectPacket(/a metric cup likeliest\s*250 ml\s*7\.8 g\s*3\.12/);
+  await book.expectPacket(/2\.3 times the usual 1\.33\. With a teaspoon it would be 1\.04/);
+  await book.press('green, pan-fired, school "light", 2 g per 300 ml');
+  await expect(book.field('Leaf')).toHaveValue('0.667');
+  await book.press('the packet, its cup taken as a metric cup');
+  await expect(book.field('Leaf')).toHaveValue('3.12');
+  await book.type('Leaf', '1,3');
+  await book.type('Blended with', 'almond pieces');
+  await house.expectSaid(/nuts in the blend, and not among the allergens/);
+  await book.press('Add nuts');
+  await book.press('malty');
+  await book.press('Add the tea');
+  await house.expectSaid('Quern Dusk');
+  await house.expectSaid(/From the packet, its cup taken as a metric cup: not dialled in yet/);
+  await expect(house.page.getByText('Allergens: nuts.')).toBeVisible();
+});
+
+test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; its history tells', async ({ house }) => {
+  await house.signIn(PEOPLE.lead);
+  const book = new BookDriver(house.page);
+  await book.open('Tolvane Amber');
+  await book.press('New lot');
+  await book.type('Name', 'Lot 20');
+  await house.page.getByLabel('Best before').fill('2026-01-01');
+  await book.press('Add the lot');
+  await house.expectSaid('Lot 20 is new.');
+  await house.expectSaid(/best before was \d+ days ago/);
+  await house.page.getByRole('link', { name: 'Brew it' }).click();
+  await expect(new BarDriver(house.page).card()).toContainText('Lot 20, new: to be dialled in');
+  await house.page.getByRole('button', { name: /Water on: start/ }).click();
+  await house.expectAllSaved();
+  const started = (await (await house.page.request.get('/api/bar')).json()) as { brews: { lot: { name: string } }[] };
+  expect(started.brews.map((b) => b.lot.name)).toEqual(['Lot 20']);
+  await book.open('Tolvane Amber');
+  await book.press(/It is right on version 2/);
+  await house.expectSaid('dialled in, version 2');
+  await book.press('Edit Lot 20');
+  await book.choose('Stands', 'in use');
+  await house.expectSaid('Lot 19 is then finished.');
+  await book.press('Save the lot');
+  await expect(book.lot('Lot 19')).toContainText('finished');
+  await book.press('Edit Lot 20');
+  await book.openHistory(0);
+  await expect(house.page.locator('.changes').first()).toContainText(/Ilsa V\..*state: dialledIn inUse/s);
+});
+
+test('another method has its own recipe and versions; a draft goes on trial, then to the house', async ({ house }) => {
+  await house.signIn(PEOPLE.lead);
+  const book = new BookDriver(house.page);
+  await book.open('Orrin Hearth');
+  await book.choose('Recipe for another method', 'fridge brew');
+  await expect(book.field('Best')).toHaveValue('10:00 h');
+  await book.type('Best', '9 h');
+  await book.type('Water goes on at', '60');
+  await book.press('Keep as draft');
+  await house.expectSaid(/Cold water goes on here: at most 30 °C/);
+  await book.type('Water goes on at', '6');
+  await book.press('Keep as draft');
+  await house.expectSaid('Orrin Hearth: Fridge brew, version 1 is a draft.'.replace('Fridge', 'fridge'));
+  await house.expectSaid('No house recipe as fridge brew yet.');
+  await book.press('Put on trial');
+  await house.expectSaid(/version 1 is on trial/);
+  await book.press('Make it the house recipe');
+  await house.expectSaid(/In our pitchers/);
+  await expect(house.page.getByRole('row', { name: /Cold pitcher/ })).toContainText('10 g');
+  await house.expectSaid(/The local food code and the site’s own plan decide/);
+  await book.press('Pot');
+  await expect(house.page.getByRole('row', { name: /Grey pot/ })).toBeVisible();
+});
+
+test('a kettle is read, fitted and reckoned with: the made-up one first', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Shelf');
+  await page.getByRole('link', { name: 'New kettle' }).click();
+  await page.getByLabel('Name').fill('Little kettle');
+  await page.getByLabel('Holds, full').fill('50');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await house.expectSaid('A kettle holds 200 ml to 40 l.');
+  await page.getByLabel('Holds, full').fill('500 ml');
+  await page.getByLabel('Its lid stays on while water waits').uncheck();
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await house.expectSaid(/The usual of its kind, not measured\. Two readings/);
+  await page.getByRole('button', { name: 'Practise with a made-up kettle' }).click();
+  await page.getByRole('button', { name: 'It boils: start' }).click();
+  // Thirty times as fast: ten seconds here are five minutes of cooling.
+  for (const reading of [1, 2, 3, 4]) {
+    await expect.poll(async () => Number((await page.getByTestId('off-the-boil').innerText()).split(':')[0]), { timeout: 30_000 }).toBeGreaterThanOrEqual(2 * (reading - 1));
+    await page.getByRole('button', { name: 'Keep the reading' }).click();
+    await expect(page.locator('.readings li b')).toHaveCount(reading);
+  }
+  await page.getByLabel('Thermometer').fill('140');
+  await page.getByRole('button', { name: 'Keep the reading' }).click();
+  await house.expectSaid(/Water boils at 100 °C here: 140 °C cannot be/);
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByTestId('standing')).toContainText(/Fitted to this kettle, its rate good to \d+ %.*It cools \d+ % faster/);
+  await page.getByRole('button', { name: 'Reckon with it at Harbour room' }).click();
+  await house.expectSaid('Harbour room reckons with this kettle.');
+});
+
+test('a vessel weighed once by a scale on a serial port: lines of text become what it holds', async ({ house }) => {
+  const { page } = house;
+  await page.addInitScript(() => {
+    // A scale that sends lines, and takes its weights from the test.
+    const scale = { weight: 0, send: null as ((line: string) => void) | null };
+    Object.assign(window, { theScale: scale });
+    const readable = new ReadableStream<Uint8Array>({
+      start(c) {
+        const timer = setInterval(() => { try { c.enqueue(new TextEncoder().encode(`ST,GS,+ ${scale.weight.toFixed(1)} g\r\n`)); } catch { clearInterval(timer); } }, 60);
+      },
+    });
+    Object.defineProperty(navigator, 'serial', { value: { requestPort: () => Promise.resolve({ open: () => Promise.resolve(), close: () => Promise.resolve(), readable }) } });
+  });
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Shelf');
+  await page.getByRole('link', { name: /White pot/ }).click();
+  await page.getByRole('button', { name: /Weigh it/ }).click();
+  await page.getByRole('button', { name: 'Keep what it holds' }).click();
+  await house.expectSaid('Weigh it empty first.');
+  await page.getByRole('button', { name: 'Choose the scale' }).click();
+  for (const [g, words] of [[412.3, 'empty'], [911.4, 'to the mark'], [1031.2, 'to the brim']] as const) {
+    await page.evaluate((w) => { (window as unknown as { theScale: { weight: number } }).theScale.weight = w; }, g);
+    await expect(page.getByTestId('weight')).toHaveText(String(g));
+    await page.getByRole('button', { name: new RegExp(`Take it: ${words}`) }).click();
+  }
+  // 499.1 g of water at 20 °C are 500.0 ml (0.99820 g/ml, handbook); 618.9 g are 620.0.
+  await page.getByLabel('Water at').fill('20');
+  await expect(page.getByTestId('volume-toMark')).toHaveText('500 ml');
+  await expect(page.getByTestId('volume-toBrim')).toHaveText('620 ml');
+  await page.getByRole('button', { name: 'Keep what it holds' }).click();
+  await house.expectSaid(/412 g · deep basket · weighed/);
+});
+
+test('a table is brought in: faults by row and column, one answered, one left out; then taken back', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('House');
+  await page.getByRole('link', { name: 'Exchange: out and in' }).click();
+  const csv = 'tea;method;leaf;water (ml);heat;best\nSennet Hollow;pot;6,5 g;500;78;2:00\nKestry Pearl;pot;1 tbs;300;82;3:00\nSennet Holow;pot;7 g;500;80;2:00\nCorrow Light;pot;8 g;480;hot;2:30\n';
+  await page.getByLabel('File to bring in').setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await house.expectSaid('4 rows, semicolons, decimal comma: found out by itself');
+  await house.expectSaid('3 faults in 3 rows');
+  await expect(page.getByRole('row', { name: /3 leaf 1 tbs Teaspoon or tablespoon/ })).toContainText('open');
+  await page.keyboard.press('2');
+  await house.expectSaid('2 faults in 2 rows');
+  await page.getByRole('button', { name: 'Leave row 4 out' }).click();
+  await house.expectSaid('1 fault in 1 row');
+  await page.getByRole('button', { name: 'Bring in 2' }).click();
+  await house.expectSaid('autumn.csv is in: 0 added, 2 changed.');
+  const trial = async () => ((await (await page.request.get('/api/book')).json()) as { teas: { name: string; trial: { recipe: { temperature: number } } | null }[] }).teas.find((t) => t.name === 'Sennet Hollow')?.trial;
+  expect((await trial())?.recipe.temperature).toBe(78);
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await house.expectSaid(/taken back/);
+  expect(await trial()).toBeNull();
+  await page.getByLabel('File to bring in').setInputFiles({ name: 'letter.txt', mimeType: 'text/plain', buffer: Buffer.from('Dear Maren,\nhere it is.') });
+  await house.expectSaid(/It cannot be read\..*Nothing was written/);
+});
