@@ -20,15 +20,25 @@ export type Paper = {
   /** An SVG path in mm, placed at a point. */
   path(d: string, x: number, y: number, o: { stroke?: number; fill?: string; dash?: number }): void;
   rect(x: number, y: number, w: number, h: number): void;
+  /** White on black. */
+  reversed(words: string, x: number, y: number, w: number, h: number, size: number): void;
   disc(x: number, y: number, r: number, stops: readonly (readonly [at: number, colour: string])[]): void;
 };
 
-/** Makes one page; the fonts are those that ship, the text stays text. */
-export function onPaper(size: CardSize, info: { title: string; author: string }, draw: (p: Paper) => void): Promise<Buffer> {
+type Info = { readonly title: string; readonly author: string };
+type Draw = (p: Paper) => void;
+/** Cards laid out on A5, one a page, made larger or smaller to fit the paper. */
+export const onCards = (size: CardSize, info: Info, pages: readonly Draw[]): Promise<Buffer> => {
   const [width, height] = PAPERS[size];
-  const k = Math.min(width / A5.width, height / A5.height);
+  return makePdf({ width, height, scale: Math.min(width / A5.width, height / A5.height) }, info, pages);
+};
+/** Pages laid out in the paper's own mm. */
+export const onSheets = (width: number, height: number, info: Info, pages: readonly Draw[]): Promise<Buffer> => makePdf({ width, height, scale: 1 }, info, pages);
+
+/** The fonts are those that ship, the text stays text. */
+function makePdf({ width, height, scale: k }: { width: number; height: number; scale: number }, info: Info, pages: readonly Draw[]): Promise<Buffer> {
   const fonts = join('node_modules', '@fontsource');
-  const doc = new PDFDocument({ size: [width * PT, height * PT], margin: 0, font: join(fonts, FONTS.sans), info: { Title: info.title, Author: info.author } });
+  const doc = new PDFDocument({ size: [width * PT, height * PT], margin: 0, autoFirstPage: false, font: join(fonts, FONTS.sans), info: { Title: info.title, Author: info.author } });
   for (const [name, file] of Object.entries(FONTS)) doc.registerFont(name, join(fonts, file));
   const done = new Promise<Buffer>((resolve, reject) => {
     const parts: Buffer[] = [];
@@ -36,9 +46,8 @@ export function onPaper(size: CardSize, info: { title: string; author: string },
     doc.on('end', () => resolve(Buffer.concat(parts)));
     doc.on('error', reject);
   });
-  doc.scale(k * PT);
   const options = (o: { width?: number; align?: 'left' | 'right'; lineGap?: number }) => ({ width: o.width, align: o.align ?? 'left', lineGap: o.lineGap ?? 0, lineBreak: o.width !== undefined });
-  draw({
+  const paper: Paper = {
     text: (words, x, y, o) => void doc.font(o.face ?? 'sans').fontSize(o.size).fillColor('black').text(words, o.align === 'right' && o.width === undefined ? x - doc.widthOfString(words) : x, y, options(o)),
     widthOf: (words, face, s) => doc.font(face).fontSize(s).widthOfString(words),
     heightOf: (words, o) => doc.font(o.face).fontSize(o.size).heightOfString(words, { width: o.width }),
@@ -52,13 +61,23 @@ export function onPaper(size: CardSize, info: { title: string; author: string },
       else doc.lineWidth(o.stroke ?? 0.3).strokeColor('black').stroke();
       doc.restore();
     },
+    reversed: (words, x, y, w, h, s) => {
+      doc.rect(x, y, w, h).fill('black');
+      doc.font('bold').fontSize(s).fillColor('white').text(words, x + 1.5, y + (h - s) / 2 - 0.3, { lineBreak: false });
+      doc.fillColor('black');
+    },
     rect: (x, y, w, h) => void doc.rect(x, y, w, h).fill('black'),
     disc: (x, y, r, stops) => {
       const shade = doc.radialGradient(x, y, 0, x, y, r);
       for (const [at, colour] of stops) shade.stop(at, colour);
       doc.circle(x, y, r).fill(shade);
     },
-  });
+  };
+  for (const draw of pages) {
+    doc.addPage();
+    doc.scale(k * PT);
+    draw(paper);
+  }
   doc.end();
   return done;
 }

@@ -1,5 +1,5 @@
-import QRCode from 'qrcode';
-import { A5, onPaper, type CardSize, type Paper } from './page';
+import { drawCode } from './code';
+import { A5, onCards, type CardSize, type Paper } from './page';
 import { basketShape, partPaths, penFor, profilePath, solveVessel, spoutPath, type SolvedVessel } from '#core/vessels';
 import { CUP_DEPTH_CM, tint, colourOfBrew } from '#core/colour';
 import { bagsText, handlingWords, houseBrew, leewayWords, methodFor, spoonsText, type Card } from '#core/recipes';
@@ -19,15 +19,16 @@ const VESSEL_SCALE = 0.105;
 const WALL_MM = 3.4;
 
 /** The wall card: heat and time to be read across a room, leaf for each vessel, a code that opens the brew. */
-export async function wallCard(w: WallCard): Promise<Buffer> {
-  const code = QRCode.create(w.brewUrl, { errorCorrectionLevel: 'M' }).modules;
-  return onPaper(w.size, { title: `${w.tea.name}: wall card`, author: w.version.author.name }, (p) => {
-    const below = head(p, w);
-    heatAndTime(p, w, below);
-    steepRule(p, w, below + 33);
-    const rows = vessels(p, w, below + 55);
-    foot(p, w, Math.max(rows + 3, 162), code);
-  });
+export const wallCard = (w: WallCard): Promise<Buffer> => onCards(w.size, { title: `${w.tea.name}: wall card`, author: w.version.author.name }, [(p) => drawCard(p, w)]);
+/** The whole book, a card a page. */
+export const wholeBook = (cards: readonly WallCard[], size: CardSize, title: string): Promise<Buffer> => onCards(size, { title, author: '' }, cards.map((w) => (p: Paper) => drawCard(p, w)));
+
+function drawCard(p: Paper, w: WallCard) {
+  const below = head(p, w);
+  heatAndTime(p, w, below);
+  steepRule(p, w, below + 33);
+  const rows = vessels(p, w, below + 55);
+  foot(p, w, Math.max(rows + 3, 162));
 }
 
 function head(p: Paper, { tea, version }: WallCard): number {
@@ -117,7 +118,7 @@ function drawVessel(p: Paper, v: Vessel, x: number, base: number) {
   }
 }
 
-function foot(p: Paper, w: WallCard, y: number, code: { size: number; data: Uint8Array }) {
+function foot(p: Paper, w: WallCard, y: number) {
   const { tea, version, pours, site } = w;
   const { recipe } = version;
   const first = pours[0]?.card;
@@ -133,9 +134,5 @@ function foot(p: Paper, w: WallCard, y: number, code: { size: number; data: Uint
   if (tea.allergens) line(`Allergens: ${tea.allergens}`, 'heavy');
   const caffeine = styleOf(tea.style).extractable[2] > 0 ? 'Contains caffeine.' : 'No caffeine.';
   p.text([`${tea.caffeine ? `${tea.caffeine}.` : caffeine} ${tea.cautions} Boiling water and steam scald.`, 'Cup as printed: judge by the tea, not by the ink.', `House recipe ${version.number}, ${version.author.name}, ${new Date(version.at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}. Scan to brew.`].join('\n'), LEFT, Math.min(at, A5.height - 24), { size: 3.4, width: room, lineGap: 0.5 });
-  const cell = 24 / code.size;
-  for (let r = 0; r < code.size; r++) for (let c = 0; c < code.size; c++) {
-    // A hair wider than the cell, so that no white shows between two black ones.
-    if (code.data[r * code.size + c]) p.rect(RIGHT - 24 + c * cell, A5.height - 11 - 24 + r * cell, cell + 0.02, cell + 0.02);
-  }
+  drawCode(p, w.brewUrl, RIGHT - 24, A5.height - 11 - 24, 24);
 }

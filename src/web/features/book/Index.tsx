@@ -1,3 +1,4 @@
+import { Printer } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Tea } from '#contracts/book';
@@ -61,6 +62,7 @@ export function TeaIndex({ teas, chosen }: { teas: readonly Tea[]; chosen: strin
             })}
           </ul>
         )}
+        {teas.length > 0 && <p className="small prints pt-4"><Printer size={20} strokeWidth={2} aria-hidden="true" /> To print: <a className="btn quiet slim" href="/api/print/book.pdf" target="_blank" rel="noreferrer">The whole book, A5</a><a className="btn quiet slim" href="/api/print/book.pdf?size=a4" target="_blank" rel="noreferrer">A4</a><a className="btn quiet slim" href="/api/print/spoons.pdf" target="_blank" rel="noreferrer">Spoon sheet</a></p>}
         {retired.length > 0 && <p className="small py-2">Retired: {retired.map((t, i) => <span key={t.id}>{i > 0 && ', '}<Link to={`/book/${t.id}`}>{t.name}</Link></span>)}</p>}
       </div>
     </section>

@@ -70,7 +70,7 @@ export function TeaView({ id }: { id: string }) {
       <ul className="versions">{mine.map((v) => <VersionRow key={v.id} v={v} tea={tea} lead={lead} />)}</ul>
       <Lots page={data} lead={lead} />
       <AboutTea tea={tea} lead={lead} onEdit={() => setEditing('tea')} />
-      {tea.house && <p className="small mt-3 prints"><Printer size={20} strokeWidth={2} aria-hidden="true" /> Wall card to print: {(['a5', 'a4', 'a6'] as const).map((size) => <a key={size} className="btn quiet slim" href={`/api/teas/${id}/wall.pdf?size=${size}`} target="_blank" rel="noreferrer">{size.toUpperCase()}</a>)}</p>}
+      {tea.house && <p className="small mt-3 prints"><Printer size={20} strokeWidth={2} aria-hidden="true" /> Wall card to print: {(['a5', 'a4', 'a6'] as const).map((size) => <a key={size} className="btn quiet slim" href={`/api/teas/${id}/wall.pdf?size=${size}`} target="_blank" rel="noreferrer">{size.toUpperCase()}</a>)} <a className="btn quiet slim" href={`/api/teas/${id}/label.pdf`} target="_blank" rel="noreferrer">Label, 62 mm</a></p>}
       {lead && <History thing="tea" id={tea.id} />}
       <Link className="btn quiet slim mt-3 only-narrow" to="/book">Back to the index</Link>
     </section>

@@ -1,3 +1,4 @@
+import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Vessel } from '#contracts/shelf';
@@ -151,6 +152,7 @@ function LeadActs({ vessel, onEdit, onWeigh }: { vessel: Vessel; onEdit: () => v
   return (
     <>
       {error && <div className="mt-3"><Note bad>{failureOf(error).message}</Note></div>}
+      <p className="small mt-3 prints"><Printer size={20} strokeWidth={2} aria-hidden="true" /> To print: <a className="btn quiet slim" href={`/api/vessels/${vessel.id}/pocket.pdf`} target="_blank" rel="noreferrer">Pocket card</a><a className="btn quiet slim" href={`/api/vessels/${vessel.id}/pocket.pdf?size=label62`} target="_blank" rel="noreferrer">Label, 62 mm</a><a className="btn quiet slim" href={`/api/vessels/${vessel.id}/scaling.pdf`} target="_blank" rel="noreferrer">Scaling sheet</a></p>
       <History thing="vessel" id={vessel.id} />
       <div className="foot"><button type="button" className="btn go" onClick={onWeigh}>Weigh it <kbd>W</kbd></button><button type="button" className="btn" onClick={onEdit}>Edit <kbd>E</kbd></button>{retired ? <button type="button" className="btn" disabled={isLoading} onClick={() => set(false)}>Back on the shelf</button> : <button type="button" className="btn" onClick={() => setAsking(true)}>Retire</button>}</div>
       <Sheet title={`Retire the ${vessel.name}?`} open={asking} onClose={() => setAsking(false)}>
