@@ -6,7 +6,7 @@ import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
 await build({ logLevel: 'warn' });
 await bundle({
   entryPoints: ['src/server/main.ts'], outfile: 'dist/server/main.mjs', bundle: true, platform: 'node', format: 'esm', target: 'node20', minify: false, sourcemap: false, logLevel: 'warning',
-  external: ['@node-rs/argon2', 'pdfkit'],
+  external: ['@node-rs/argon2', 'pdfkit', 'sharp'],
   banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
 });
 

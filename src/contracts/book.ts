@@ -151,3 +151,10 @@ export const setVocabulary = endpoint({
 export const settleNote = endpoint({
   method: 'POST', path: '/api/notes/:id/settle', access: 'lead', params: z.strictObject({ id: Id }), response: z.strictObject({}),
 });
+/** The dry leaf; made small and freed of its metadata before it is kept. One a tea: a new one takes the place. */
+export const setPhoto = endpoint({
+  method: 'POST', path: '/api/teas/:id/photo', access: 'lead', params: z.strictObject({ id: Id }),
+  body: z.strictObject({ id: Id, /** The picture's bytes, base64. */ data: z.string().max(22_000_000) }), response: Tea,
+});
+export const dropPhoto = endpoint({ method: 'DELETE', path: '/api/teas/:id/photo', access: 'lead', params: z.strictObject({ id: Id }), response: Tea });
+export const getPhoto = endpoint({ method: 'GET', path: '/api/photos/:id', access: 'trainee', params: z.strictObject({ id: Id }), response: z.unknown() });

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { Deps } from './deps';
 import { accountRoutes, accounts, cookieOf } from './features/accounts';
-import { book, bookRoutes } from './features/book';
+import { bookRoutes, photoBody } from './features/book';
 import { brewing, brewRoutes } from './features/brews';
 import { exchangeBody, exchangeRoutes } from './features/exchange';
 import { historyRoutes } from './features/history';
@@ -35,6 +35,7 @@ export function createApp(deps: AppDeps): Express {
   });
   app.use('/api', sameOrigin);
   exchangeBody(app);
+  photoBody(app);
   app.use('/api', express.json({ limit: '200kb' }));
 
   const people = accounts(deps);
@@ -43,7 +44,7 @@ export function createApp(deps: AppDeps): Express {
     return token ? people.read(token) : null;
   });
   accountRoutes(on, people);
-  bookRoutes(on, book(deps));
+  bookRoutes(on, deps);
   shelfRoutes(on, deps);
   brewRoutes(on, brewing(deps));
   printRoutes(on, deps);

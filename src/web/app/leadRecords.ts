@@ -1,4 +1,4 @@
-import { addLot, changeLot, moveVersion, setVocabulary } from '#contracts/book';
+import { addLot, changeLot, dropPhoto, moveVersion, setPhoto, setVocabulary, type Tea } from '#contracts/book';
 import { pathOf, type BodyOf, type ResponseOf } from '#contracts/endpoint';
 import { listImports, previewImport, runImport, undoImport, type Import, type Preview } from '#contracts/exchange';
 import { getHistory, type Thing } from '#contracts/history';
@@ -13,6 +13,8 @@ const leadApi = api.injectEndpoints({
     moveVersion: build.mutation<ResponseOf<typeof moveVersion>, Write<typeof moveVersion>>({ query: ({ id, body }) => ({ url: pathOf(moveVersion, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
     addLot: build.mutation<ResponseOf<typeof addLot>, Write<typeof addLot>>({ query: ({ id, body }) => ({ url: pathOf(addLot, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
     changeLot: build.mutation<ResponseOf<typeof changeLot>, Write<typeof changeLot>>({ query: ({ id, body }) => ({ url: pathOf(changeLot, { id }), method: 'PATCH', body }), invalidatesTags: ['Book', 'History'] }),
+    setPhoto: build.mutation<Tea, Write<typeof setPhoto>>({ query: ({ id, body }) => ({ url: pathOf(setPhoto, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
+    dropPhoto: build.mutation<Tea, string>({ query: (id) => ({ url: pathOf(dropPhoto, { id }), method: 'DELETE' }), invalidatesTags: ['Book', 'History'] }),
     setVocabulary: build.mutation<ResponseOf<typeof setVocabulary>, BodyOf<typeof setVocabulary>>({ query: (body) => ({ url: setVocabulary.path, method: 'PATCH', body }), invalidatesTags: ['Book', 'History'] }),
     history: build.query<ResponseOf<typeof getHistory>, { thing: Thing; id: string }>({ query: (q) => ({ url: pathOf(getHistory, q) }), providesTags: ['History'] }),
     spoons: build.query<{ spoons: HouseSpoon[] }, void>({ query: () => ({ url: listSpoons.path }), providesTags: ['Shelf'] }),
@@ -31,6 +33,6 @@ const leadApi = api.injectEndpoints({
 });
 
 export const {
-  useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
+  useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
   useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation,
 } = leadApi;

@@ -166,4 +166,3 @@ export function book({ db, now }: Deps) {
     },
   };
 }
-export type Book = ReturnType<typeof book>;

@@ -17,6 +17,7 @@ import { STANDING } from '../../ui/standing';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { clockText, houseCup, liquorAfter } from '../bar';
 import { InOurVessels } from './InOurVessels';
+import { LeafPhoto } from './LeafPhoto';
 import { Lots } from './Lots';
 import { ColdRecipe } from './ColdRecipe';
 import { MeasuredColour } from './MeasuredColour';
@@ -96,6 +97,7 @@ function AboutTea({ tea, lead, onEdit }: { tea: Tea; lead: boolean; onEdit: () =
   return (
     <section aria-label="The leaf">
       <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">The leaf</h2>{lead && <button type="button" className="btn slim" onClick={onEdit}>Edit the tea</button>}</div>
+      <LeafPhoto tea={tea} lead={lead} />
       {tea.packet && <><p>The packet: “{tea.packet}”</p><PacketReading packet={tea.packet} style={tea.style} weighing={measureOf(tea).weighing} /></>}
       {tea.blend && <p>Blended with {tea.blend}.</p>}
       {tea.allergens && <p><b>Allergens:</b> {tea.allergens}.</p>}
