@@ -41,7 +41,15 @@ export const phaseOf = (brew: Brew, now: EpochMs): Phase => phaseAt(brew.state, 
 /** The liquor of a recipe so many seconds on, where no vessel is meant. */
 export const liquorAfter = (style: Brew['tea']['style'], recipe: Recipe, s: Seconds): Liquor => colourOfBrew(houseBrew(style, recipe), seconds(Math.max(0, s)));
 /** The house cup of a recipe: the colour that is right. */
-export const houseCup = (style: Brew['tea']['style'], recipe: Recipe): Liquor => liquorAfter(style, recipe, recipe.window.best);
+export function houseCup(style: Brew['tea']['style'], recipe: Recipe): Liquor {
+  const there = houseCups.get(recipe);
+  if (there?.style === style) return there.liquor;
+  const liquor = liquorAfter(style, recipe, recipe.window.best);
+  houseCups.set(recipe, { style, liquor });
+  return liquor;
+}
+/** A recipe's cup is worked out once: lists draw many. */
+const houseCups = new WeakMap<Recipe, { style: Brew['tea']['style']; liquor: Liquor }>();
 /** Seconds on the leaf until now, or until it was pulled; null before the water is on. */
 export function steepedBy({ state }: Brew, now: EpochMs): Seconds | null {
   if (state.kind === 'warming' || state.kind === 'abandoned') return null;
