@@ -11,7 +11,7 @@ import type { VesselFields } from '../src/contracts/shelf';
 import { startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
 
-export const SITE = { name: 'Test room', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' }, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields;
+export const SITE = { name: 'Test room', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields;
 export const POT = { name: 'White pot', kind: 'pot', brim: 620, mark: 500, infuser: 'deep', basket: 230, material: 'porcelain', wallGrams: null, lid: true, cosy: false, strainer: 'liftsOut', dead: 0, covers: null, basketDepth: null, weighed: null } as VesselFields;
 /** What a tea says when nobody has said anything. */
 export const PLAIN_TEA = { words: '', allergens: '', note: '', leaf: { form: null, season: null, traits: [] }, blend: '', packet: '', caffeine: '', cautions: '', colour: null };

@@ -77,7 +77,7 @@ test('a taken port is said and the next free one used; an empty house is real an
   const empty = await start(['--empty'], { PORT: String(port) });
   expect(empty.said).toContain(`Port ${port} is taken`);
   expect(await house(empty.address)).toMatchObject({ state: 'empty', demo: false });
-  const site = { name: 'Loft', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1000, material: 'stainless', lid: true }, volumeUnit: 'ml', temperatureUnit: 'C' };
+  const site = { name: 'Loft', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1000, material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' };
   const made = await fetch(`${empty.address}/api/house`, { method: 'POST', headers: { 'content-type': 'application/json', origin: empty.address }, body: JSON.stringify({ site, siteId: '01890000-0000-7000-8000-000000000001', lead: { id: '01890000-0000-7000-8000-000000000002', name: 'Brae', secret: 'a long passphrase' } }) });
   expect(made.status).toBe(200);
   empty.child.kill('SIGTERM');

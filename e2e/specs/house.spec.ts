@@ -45,9 +45,9 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await page.getByLabel('Lead’s passphrase').fill('long enough now');
   await page.getByRole('button', { name: 'Begin the house' }).click();
   await house.expectSaid('Nothing on the bar.');
-
-  await house.goTo('Shelf');
-  await page.getByRole('link', { name: 'New vessel' }).first().click();
+  // The empty bar says what comes first; each step is ticked off by what is there.
+  const steps = page.getByRole('region', { name: 'First steps' });
+  await steps.getByRole('link', { name: /1\. Put a vessel on the shelf/ }).click();
   await page.getByLabel('Name').fill('Round pot');
   await page.getByLabel('To the brim').fill('500');
   await page.getByLabel('To the fill mark').fill('600');
@@ -57,8 +57,9 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('heading', { name: /Round pot/ })).toBeVisible();
 
-  await house.goTo('Book');
-  await page.getByRole('link', { name: 'New tea' }).click();
+  await house.goTo('Bar');
+  await expect(steps).toContainText('Put a vessel on the shelf done');
+  await steps.getByRole('link', { name: /2\. Add a tea from its packet/ }).click();
   await page.getByLabel('Name').fill('Quern Dusk');
   await page.getByLabel('Spoon', { exact: true }).selectOption('metricTeaspoon');
   await page.getByLabel('How many').fill('1');
@@ -76,6 +77,9 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await expect(page.getByRole('heading', { name: 'Quern Dusk' })).toBeVisible();
   await expect(page.locator('.grid-table')).toContainText('Round pot');
 
+  await house.goTo('Bar');
+  await expect(steps).toContainText('Weigh a spoon of it done');
+  await expect(steps.getByRole('link', { name: /5\. Print its card/ })).toHaveAttribute('href', /wall\.pdf$/);
   await house.goTo('House');
   await page.getByRole('button', { name: 'Someone new' }).click();
   await page.getByLabel('Name').fill('Oda F.');
@@ -91,6 +95,24 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await house.expectAllSaved();
   await page.close();
   await shop.stop();
+});
+
+test('a person reads in their own units, on every device; the wall stays as the site', async ({ house, tablet }) => {
+  await house.signIn(PEOPLE.brewer);
+  await house.goTo('House');
+  await house.page.getByRole('button', { name: 'Heat: °F' }).click();
+  await house.page.getByRole('button', { name: 'Volumes: US fl oz' }).click();
+  const other = new HouseDriver(await tablet());
+  await other.signIn(PEOPLE.brewer);
+  await other.goTo('Book');
+  await other.page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await other.expectSaid(/^176°F$/);
+  await expect(other.page.getByRole('row', { name: /White pot/ })).toContainText('16.9 fl oz');
+  const lead = new HouseDriver(await tablet());
+  await lead.signIn(PEOPLE.lead);
+  await lead.goTo('Book');
+  await lead.page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await lead.expectSaid(/^80°C$/);
 });
 
 test('vessels are edited and retired, never deleted; two leads on one vessel: the second is told', async ({ house, tablet }) => {

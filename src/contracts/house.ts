@@ -8,6 +8,7 @@ import { Id, Name, quantity } from './primitives';
 export const VolumeChoice = z.enum(['ml', 'usFlOz', 'imperialFlOz']);
 export type VolumeChoice = z.infer<typeof VolumeChoice>;
 
+export const HARDNESS = ['unknown', 'soft', 'medium', 'hard'] as const;
 /** A site: what the working needs of a place, and the units its people read. */
 export const SiteFields = z.strictObject({
   name: Name,
@@ -20,6 +21,8 @@ export const SiteFields = z.strictObject({
   kettle: z.strictObject({ volume: quantity<Millilitres>({ min: 200, max: 20_000 }), material: z.enum(MATERIAL_NAMES as readonly [Material, ...Material[]]), lid: z.boolean(),
     /** Of the house's usual kettle, once it is fitted; null: by its kind. */
     rate: z.strictObject({ a: z.number().positive(), b: z.number().min(0) }).nullable(), name: z.string().max(60) }),
+  /** What comes from the tap here; very hard water mutes aroma and dulls colour. */
+  water: z.strictObject({ hardness: z.enum(HARDNESS), filtered: z.boolean() }),
   volumeUnit: VolumeChoice,
   temperatureUnit: z.enum(['C', 'F']),
 });
@@ -27,7 +30,9 @@ export const Site = SiteFields.extend({ id: Id });
 export type Site = z.infer<typeof Site>;
 export type SiteFields = z.infer<typeof SiteFields>;
 
-export const Session = z.strictObject({ personId: Id, name: z.string(), role: Role, site: Site, sites: z.array(Site) });
+/** What a person reads in; null: as the site does. */
+export const OwnUnits = z.strictObject({ volume: VolumeChoice.nullable(), temperature: z.enum(['C', 'F']).nullable() });
+export const Session = z.strictObject({ personId: Id, name: z.string(), role: Role, site: Site, sites: z.array(Site), units: OwnUnits.nullable() });
 export type Session = z.infer<typeof Session>;
 
 export const getHouse = endpoint({
@@ -59,4 +64,5 @@ export const signIn = endpoint({
   body: z.strictObject({ personId: Id, siteId: Id, secret: z.string().min(1, 'Type the PIN.').max(200) }),
   response: Session,
 });
+export const setMyUnits = endpoint({ method: 'PATCH', path: '/api/me/units', access: 'trainee', body: OwnUnits, response: OwnUnits });
 export const signOut = endpoint({ method: 'DELETE', path: '/api/session', access: 'trainee', response: z.strictObject({}) });

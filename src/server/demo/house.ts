@@ -10,8 +10,8 @@ import type { SpoonKind } from '#core/units';
 export type DemoSite = { key: 'harbour' | 'hut'; fields: SiteFields };
 const kettle = { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' } as SiteFields['kettle'];
 export const SITES: readonly DemoSite[] = [
-  { key: 'harbour', fields: { name: 'Harbour room', altitudeM: 4, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: 0.06, kettle, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields },
-  { key: 'hut', fields: { name: 'Ridge hut', altitudeM: 1650, measuredBoiling: null, coldWater: 7, ambient: 17, pourLoss: null, kettle, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields },
+  { key: 'harbour', fields: { name: 'Harbour room', altitudeM: 4, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: 0.06, water: { hardness: 'medium', filtered: true }, kettle, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields },
+  { key: 'hut', fields: { name: 'Ridge hut', altitudeM: 1650, measuredBoiling: null, coldWater: 7, ambient: 17, pourLoss: null, water: { hardness: 'soft', filtered: false }, kettle, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields },
 ];
 
 /** `slip` seconds late on average, `spread` their scatter, `spoon` the scatter of their leaf. */

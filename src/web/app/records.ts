@@ -1,7 +1,7 @@
 import { addTea, addVersion, changeTea, getBook, getTea, settleNote, type TeaPage } from '#contracts/book';
 import { getBar, getBrew, getPulls, listBrews, type Bar, type LogQuery } from '#contracts/brews';
 import { pathOf, type BodyOf, type ResponseOf } from '#contracts/endpoint';
-import { addSite, beginHouse, changeSite, getHouse, signIn, signOut, type House, type Session, type Site } from '#contracts/house';
+import { addSite, beginHouse, changeSite, getHouse, setMyUnits, signIn, signOut, type House, type Session, type Site } from '#contracts/house';
 import { addPerson, changePerson, listNames, listPeople, type Person } from '#contracts/people';
 import { addVessel, changeVessel, listVessels, type Vessel } from '#contracts/shelf';
 import { api } from './api';
@@ -16,6 +16,7 @@ export const recordsApi = api.injectEndpoints({
     names: build.query<ResponseOf<typeof listNames>, string>({ query: (siteId) => ({ url: pathOf(listNames, { siteId }) }), providesTags: ['People'] }),
     signIn: build.mutation<Session, BodyOf<typeof signIn>>({ query: (body) => ({ url: signIn.path, method: 'POST', body }), invalidatesTags: ['House', 'Bar', 'People'] }),
     signOut: build.mutation<unknown, void>({ query: () => ({ url: signOut.path, method: 'DELETE' }), invalidatesTags: ['House'] }),
+    setMyUnits: build.mutation<unknown, BodyOf<typeof setMyUnits>>({ query: (body) => ({ url: setMyUnits.path, method: 'PATCH', body }), invalidatesTags: ['House'] }),
     people: build.query<{ people: Person[] }, void>({ query: () => ({ url: listPeople.path }), providesTags: ['People'] }),
     addPerson: build.mutation<Person, BodyOf<typeof addPerson>>({ query: (body) => ({ url: addPerson.path, method: 'POST', body }), invalidatesTags: ['People'] }),
     changePerson: build.mutation<Person, Write<typeof changePerson>>({ query: ({ id, body }) => ({ url: pathOf(changePerson, { id }), method: 'PATCH', body }), invalidatesTags: ['People', 'History'] }),
@@ -38,7 +39,7 @@ export const recordsApi = api.injectEndpoints({
 });
 
 export const {
-  useHouseQuery, useBeginHouseMutation, useNamesQuery, useSignInMutation, useSignOutMutation, usePeopleQuery, useAddPersonMutation, useChangePersonMutation,
+  useHouseQuery, useBeginHouseMutation, useNamesQuery, useSignInMutation, useSignOutMutation, useSetMyUnitsMutation, usePeopleQuery, useAddPersonMutation, useChangePersonMutation,
   useAddSiteMutation, useChangeSiteMutation, useBookQuery, useTeaQuery, useAddTeaMutation, useChangeTeaMutation, useAddVersionMutation,
   useSettleNoteMutation,
   useVesselsQuery, useAddVesselMutation, useChangeVesselMutation, useBarQuery, useBrewQuery, usePullsQuery, useLogQuery,

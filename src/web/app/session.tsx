@@ -10,8 +10,8 @@ export function useSession(): Session {
   if (!session) throw new Error('nobody is signed in here');
   return session;
 }
-/** The units this site's people read. */
+/** What this person reads in: their own choice, else the site's. */
 export function useUnits() {
-  const { site } = useSession();
-  return { volume: site.volumeUnit, temperature: site.temperatureUnit };
+  const { site, units } = useSession();
+  return { volume: units?.volume ?? site.volumeUnit, temperature: units?.temperature ?? site.temperatureUnit };
 }

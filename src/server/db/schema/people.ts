@@ -1,6 +1,6 @@
 import { boolean, double, index, int, mysqlEnum, mysqlTable, primaryKey, tinyint, varchar } from 'drizzle-orm/mysql-core';
 import { id, instant, json, name } from './columns';
-import type { SiteFields } from '#contracts/house';
+import type { Session, SiteFields } from '#contracts/house';
 
 /** One row: what is true of the whole house. */
 export const house = mysqlTable('house', {
@@ -19,6 +19,7 @@ export const sites = mysqlTable('sites', {
   ambient: double('ambient_c').notNull(),
   pourLoss: double('pour_loss'),
   kettle: json<SiteFields['kettle']>('kettle').notNull(),
+  water: json<SiteFields['water']>('water').notNull(),
   volumeUnit: mysqlEnum('volume_unit', ['ml', 'usFlOz', 'imperialFlOz']).notNull(),
   temperatureUnit: mysqlEnum('temperature_unit', ['C', 'F']).notNull(),
 });
@@ -28,6 +29,8 @@ export const people = mysqlTable('people', {
   role: mysqlEnum('role', ['trainee', 'brewer', 'lead']).notNull(),
   secretHash: varchar('secret_hash', { length: 200 }).notNull(),
   active: boolean('active').notNull(),
+  /** What this person reads in, where it differs from the site. */
+  units: json<NonNullable<Session['units']>>('units'),
 });
 export const personSites = mysqlTable('person_sites', {
   personId: id('person_id').notNull().references(() => people.id),

@@ -31,3 +31,6 @@ export async function namesAt(tx: Tx, siteId: string) {
     .where(and(eq(personSites.siteId, siteId), eq(people.active, true))).groupBy(people.id, people.name, people.role).orderBy(people.name);
   return rows.map((r) => ({ ...r, lastSeen: r.lastSeen ? r.lastSeen.getTime() : null }));
 }
+
+/** What a person reads in, where they said so. */
+export const unitsOf = async (tx: Tx, personId: string) => (await tx.select({ units: people.units }).from(people).where(eq(people.id, personId)))[0]?.units ?? null;

@@ -1,5 +1,5 @@
 import type { Request, Response } from 'express';
-import { addSite, beginHouse, changeSite, getHouse, signIn, signOut } from '#contracts/house';
+import { addSite, beginHouse, changeSite, getHouse, setMyUnits, signIn, signOut } from '#contracts/house';
 import { addPerson, changePerson, listNames, listPeople } from '#contracts/people';
 import type { routes } from '../../http/route';
 import type { Accounts } from './service';
@@ -34,6 +34,7 @@ export function accountRoutes(on: ReturnType<typeof routes>, accounts: Accounts)
     return {};
   });
   on.signed(listPeople, async () => ({ people: await accounts.people() }));
+  on.signed(setMyUnits, ({ body, who }) => accounts.setUnits(body, who));
   on.signed(addPerson, ({ body, who }) => accounts.addPerson(body, who));
   on.signed(changePerson, ({ params, body, who }) => accounts.changePerson(params.id, body, who));
   on.signed(addSite, ({ body, who }) => accounts.addSite(body, who));

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { addPerson, changePerson, secretFault, type Person } from '#contracts/people';
-import { beginHouse, signIn, type House, type Session, type SiteFields } from '#contracts/house';
+import { beginHouse, signIn, type House, type OwnUnits, type Session, type SiteFields } from '#contracts/house';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
@@ -9,7 +9,7 @@ import { house, people, personSites, sessions, sites } from '../../db/schema/ind
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { addressKey, countMiss, forgetMisses, personKey, readDelay } from './delay';
-import { allPeople, allSites, namesAt, sessionByHash, siteById, siteIdsOf } from './queries';
+import { allPeople, allSites, namesAt, sessionByHash, siteById, siteIdsOf, unitsOf } from './queries';
 import { keepChange } from '../history';
 import { FIRST_VOCABULARY } from '#core/teas';
 import { hashSecret, newToken, secretMatches, tokenHash } from './secrets';
@@ -23,7 +23,7 @@ export function accounts({ db, now }: Deps) {
     if (!site) throw notFound('That site');
     const token = newToken();
     await tx.insert(sessions).values({ tokenHash: tokenHash(token), personId: person.id, siteId, begun: new Date(now()), expires: new Date(now() + SESSION_DAYS * 86_400_000) });
-    return { token, session: { personId: person.id, name: person.name, role: person.role, site, sites: await allSites(tx) } };
+    return { token, session: { personId: person.id, name: person.name, role: person.role, site, sites: await allSites(tx), units: await unitsOf(tx, person.id) } };
   }
 
   return {
@@ -40,7 +40,7 @@ export function accounts({ db, now }: Deps) {
       return {
         now: now(), state: row ? 'ready' : 'empty', demo: row?.demo ?? false,
         sites: all.map(({ id, name, altitudeM }) => ({ id, name, altitudeM })),
-        session: who && site ? { personId: who.personId, name: who.name, role: who.role, site, sites: all } : null,
+        session: who && site ? { personId: who.personId, name: who.name, role: who.role, site, sites: all, units: await unitsOf(db, who.personId) } : null,
       };
     },
     async begin(given: z.infer<typeof beginHouse.body>): Promise<SignedIn> {
@@ -79,6 +79,10 @@ export function accounts({ db, now }: Deps) {
     },
     async signOut(who: Signed): Promise<void> {
       await db.delete(sessions).where(eq(sessions.tokenHash, who.tokenHash));
+    },
+    async setUnits(units: z.infer<typeof OwnUnits>, who: Signed) {
+      await db.update(people).set({ units }).where(eq(people.id, who.personId));
+      return units;
     },
     people: () => allPeople(db),
     async addPerson(given: z.infer<typeof addPerson.body>, who: Signed): Promise<Person> {

@@ -1,6 +1,6 @@
 import { recipeFor } from '#contracts/book';
 import { methodFor } from '#core/recipes';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useNow } from '../../app/clock';
 import { useBookQuery, useVesselsQuery } from '../../app/records';
@@ -133,11 +133,15 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
   );
 }
 
+const FirstSteps = lazy(() => import('../../app/FirstSteps').then((m) => ({ default: m.FirstSteps })));
+/** A house that has brewed less than this is shown its first steps. */
+const FEW_BREWS = 3;
+
 function EmptyBar({ recent }: { recent: Recent }) {
   const navigate = useNavigate();
-  const { site } = useSession();
+  const { site, role } = useSession();
   const { data: shelf, isLoading: shelfLoads } = useVesselsQuery();
-  const { isLoading: bookLoads } = useBookQuery();
+  const { data: book, isLoading: bookLoads } = useBookQuery();
   // Whole or not yet: a button that moves as the shelf arrives loses the touch on its way down.
   if (shelfLoads || bookLoads) return <main className="page"><Loading what="the bar" /></main>;
   const vessels = (shelf?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired).slice(0, 5);
@@ -151,6 +155,7 @@ function EmptyBar({ recent }: { recent: Recent }) {
       <div><h1 className="text-[21px] font-bold">Nothing on the bar.</h1><p>{vessels.length ? 'Start a brew, or press N.' : 'Put the first vessel on the Shelf, then start a brew.'}</p></div>
       <div><button type="button" className="btn go" onClick={() => navigate('/start')}>Start a brew <kbd>N</kbd></button></div>
       <Unsaved />
+      {role === 'lead' && recent.length < FEW_BREWS && book ? <Suspense fallback={null}><FirstSteps teas={book.teas} vessels={vessels} brewed={recent.length > 0} /></Suspense> : null}
       <Again recent={recent} most={6} />
     </main>
   );

@@ -5,6 +5,7 @@ import { useSession } from '../../app/session';
 import { settingsChanged } from '../../app/settings';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { BookKeeping } from './BookKeeping';
+import { MyUnits } from './MyUnits';
 import { People } from './People';
 import { SiteEdit } from './SiteEdit';
 
@@ -30,6 +31,7 @@ export function HousePage() {
         </section>
         {lead && <People />}
         {lead && <BookKeeping />}
+        <MyUnits />
         <section>
           <h2>This device<small>not anybody’s own</small></h2>
           <div className="flex flex-wrap gap-3 mt-2 items-center">

@@ -5,7 +5,7 @@ import { failureOf, fieldFaults } from '../../app/api';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
 import { useAddSiteMutation, useChangeSiteMutation } from '../../app/records';
-import { SelectField, showFaults, TextField } from '../../ui/fields';
+import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';
 import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from '../../ui/siteForm';
 
@@ -32,6 +32,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
       <h3>{site ? site.name : 'New site'}</h3>
       <div className="pair"><TextField form={form} name="name" label="Name" /><TextField form={form} name="altitude" label="Altitude" unit="m" /><TextField form={form} name="boiling" label="Boils at, measured" unit="°C" hint="Empty: from the altitude." /></div>
       <div className="pair"><TextField form={form} name="cold" label="Cold water" unit="°C" /><TextField form={form} name="ambient" label="Room" unit="°C" /><TextField form={form} name="pourLoss" label="Pour loses" unit="%" hint="Of the difference to the air; one thermometer reading of just-poured water tells." /></div>
+      <div className="pair"><SelectField form={form} name="hardness" label="Tap water" options={[['unknown', 'not known'], ['soft', 'soft'], ['medium', 'medium'], ['hard', 'hard']]} hint="Very hard water mutes aroma and dulls colour." /><CheckField form={form} name="filtered" label="Filtered before it is boiled" /></div>
       <div className="pair"><SelectField form={form} name="volumeUnit" label="Volumes in" options={[['ml', 'millilitres'], ['usFlOz', 'US fluid ounces'], ['imperialFlOz', 'UK fluid ounces']]} /><SelectField form={form} name="temperatureUnit" label="Heat in" options={[['C', '°C'], ['F', '°F']]} /></div>
       {error && Object.keys(fieldFaults(error)).length === 0 && <Note bad><b>Not saved.</b> {failureOf(error).message}</Note>}
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>Save the site</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>

@@ -5,7 +5,7 @@ import { seeded } from '#core/numeric';
 import { celsius, millilitres, seconds } from '#core/units';
 import { factsOf, waitTable } from './kettle';
 
-const site = { id: 's', name: 'Room', altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' }, volumeUnit: 'ml', temperatureUnit: 'C' } as Site;
+const site = { id: 's', name: 'Room', altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as Site;
 const kettle = (readings: Kettle['readings'] = []): Kettle => ({ id: 'k', siteId: 's', rev: 1, retired: false, name: 'Tall kettle', kind: 'kettle', volume: millilitres(1200), material: 'stainless', lid: false, setPoints: null, note: '', readings });
 const read = (times: number, loss: number): Kettle['readings'] => {
   const k = simulatedKettle(seeded(3), { volume: millilitres(1000), material: 'stainless', lid: false }, { times, loss });

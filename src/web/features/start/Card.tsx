@@ -99,11 +99,13 @@ function handsWords(recipe: Recipe, vessel: Vessel): string {
 }
 
 function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {
+  const { site } = useSession();
   return (
     <div className="cautions">
       {tea.allergens && <p><b className="strong">Allergens:</b> {tea.allergens}.</p>}
       {card.cautions.includes('crowded') && <p><b>Crowded:</b> opened leaf fills {numberText(card.crowding ?? 0)} of the {vessel.infuser === 'ball' ? 'ball' : 'basket'}: slower and paler.</p>}
       {card.cautions.includes('coolGlass') && <p><b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.</p>}
+      {site.water.hardness === 'hard' && !site.water.filtered && <p><b>Hard water</b> mutes aroma and dulls colour: filter it.</p>}
       <p>Boiling water and steam scald; a hot basket goes on a saucer. {tea.cautions} {tea.note}</p>
     </div>
   );
