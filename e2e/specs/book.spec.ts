@@ -170,3 +170,44 @@ test('a table is brought in: faults by row and column, one answered, one left ou
   await page.getByLabel('File to bring in').setInputFiles({ name: 'letter.txt', mimeType: 'text/plain', buffer: Buffer.from('Dear Maren,\nhere it is.') });
   await house.expectSaid(/It cannot be read\..*Nothing was written/);
 });
+
+test('a tea is found with keys only: letters, arrows, Enter; the list is narrowed and ordered', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Find a tea')).toBeFocused();
+  await page.keyboard.type('lot 11');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.locator('.teas a.lit')).toContainText('Sennet Hollow');
+  await page.keyboard.press('ArrowUp');
+  await expect(page.locator('.teas a.lit')).toContainText('Corrow Light');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Corrow Light' })).toBeVisible();
+  await page.getByLabel('Find a tea').fill('');
+  await page.getByLabel('Show').selectOption({ label: 'with a new lot' });
+  await expect(page.locator('.teas li')).toHaveText([/Sennet Hollow/]);
+  await page.getByLabel('Show').selectOption({ label: 'no caffeine' });
+  await page.getByLabel('Find a tea').fill('malty');
+  await house.expectSaid('No tea, no caffeine, has “malty” in its name, kind, words or lots.');
+});
+
+test('five spoons of a tea on the made-up scale: each is taken when it stands still', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  const book = new BookDriver(page);
+  await book.open('Osk Flower');
+  await book.press('Edit the tea');
+  await book.type('Weighed', '');
+  await book.press('Weigh them on the scale');
+  await book.press('Practise with a made-up scale');
+  await book.press('2 g');
+  await book.press(/Take this spoon/);
+  await expect(book.field('Weighed')).toHaveValue(/^(1\.9|2|2\.1)$/);
+  await book.press('0.5 g');
+  await expect(page.getByTestId('weight')).toHaveText(/^2\.[456]$/);
+  await book.press(/Take this spoon/);
+  await expect(book.field('Weighed')).toHaveValue(/^(1\.9|2|2\.1); 2\.[456]$/);
+  await book.press('Enough spoons');
+  await book.press('Save the tea');
+  await expect(page.getByRole('heading', { name: 'Osk Flower' })).toBeVisible();
+});

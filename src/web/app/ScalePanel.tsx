@@ -10,12 +10,14 @@ type Props = {
   onTake?: (g: number) => void; takeWords?: string;
   /** Pour until so much: a rule fills to its mark. */
   target?: number;
+  /** Spoons of leaf, not vessels, are weighed. */
+  small?: boolean;
   /** Stands under the weight. */
   children?: ReactNode;
 };
 
 /** The scale: its weight large, tare, and "take it" once it stands still; without one, choose it. */
-export function ScalePanel({ onTake, takeWords = 'Take this weight', target, children }: Props) {
+export function ScalePanel({ onTake, takeWords = 'Take this weight', target, small = (target ?? Infinity) <= 60, children }: Props) {
   const now = useScaleHere();
   const [baud, setBaud] = useState<number>(BAUDS[0]);
   const take = () => { if (now.steady && now.weight !== null && now.weight > 0) onTake?.(now.weight); };
@@ -38,7 +40,7 @@ export function ScalePanel({ onTake, takeWords = 'Take this weight', target, chi
       <p className={`weight ${now.steady ? '' : 'moving'}`} aria-live="off"><b data-testid="weight">{now.weight === null ? '–' : numberText(now.weight, 1)}</b> g <span className="small">{now.weight === null ? now.fault || 'waiting for the scale' : now.steady ? 'steady' : 'moving'}</span></p>
       {target !== undefined && pouring && <PourRule target={target} weight={now.weight ?? 0} words={pouring.say === 'there' ? 'There.' : pouring.say === 'over' ? `${numberText(-pouring.left)} g over` : `${numberText(pouring.left)} g more${pouring.say === 'slowly' ? ', slowly' : ''}`} />}
       {children}
-      {now.kind === 'made-up' && <MadeUpLeaf target={target} />}
+      {now.kind === 'made-up' && <MadeUpLeaf small={small} />}
       <div className="flex flex-wrap gap-2 mt-2">
         {onTake && <button type="button" className={`btn go ${now.steady ? '' : 'dashed'}`} disabled={!now.steady || !((now.weight ?? 0) > 0)} onClick={take}>{takeWords} <kbd>Space</kbd></button>}
         <button type="button" className="btn" onClick={() => scale.tare()}>Tare <kbd>T</kbd></button>
@@ -66,12 +68,12 @@ function PourRule({ target, weight, words }: { target: number; weight: number; w
 }
 
 /** Hands of the made-up scale: more, less, or what is wanted. */
-function MadeUpLeaf({ target }: { target?: number }) {
+function MadeUpLeaf({ small }: { small: boolean }) {
   const add = (by: number) => scale.load(scale.loaded + by);
   return (
     <div className="flex flex-wrap gap-2 items-center mt-1" role="group" aria-label="Put on the made-up scale" onMouseDown={(e) => e.preventDefault()}>
       <span className="small">Put on it:</span>
-      {(target === undefined || target > 60 ? [10, 100, 400] : [0.5, 2, 5]).map((g) => <button type="button" key={g} className="btn slim" onClick={() => add(g)}>{g} g</button>)}
+      {(small ? [0.5, 2, 5] : [10, 100, 400]).map((g) => <button type="button" key={g} className="btn slim" onClick={() => add(g)}>{g} g</button>)}
       <button type="button" className="btn slim" onClick={() => scale.load(0)}>Empty it</button>
     </div>
   );

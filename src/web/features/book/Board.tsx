@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { measureOf, type Tea, type Version } from '#contracts/book';
 import type { Vessel } from '#contracts/shelf';
 import { cardFaultWords } from '#contracts/plan';
-import { boardOf, planServing, quartersText, type BoardAsk, type BoardVessel } from '#core/recipes';
+import { boardOf, isCold, METHODS, planServing, quartersText, type BoardAsk, type BoardVessel } from '#core/recipes';
 import { epochMs, numberText, parseVolume, parseWithin, temperatureText, volumeText, type Millilitres } from '#core/units';
 import { useBookQuery, useVesselsQuery } from '../../app/records';
 import { now } from '../../app/clock';
@@ -19,16 +19,20 @@ import { LeafMakes, Takes } from './BoardTakes';
 /** The scaling board: a recipe in every vessel of the site, and what it takes to serve so many cups by a time. */
 export function BoardPage() {
   const { teaId = '' } = useParams();
+  const [params] = useSearchParams();
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const { site } = useSession();
   if (!book || !shelf) return <main className="page"><Loading what="the board" /></main>;
-  const teas = book.teas.filter((t) => !t.retired && t.house);
+  const teas = book.teas.filter((t) => !t.retired && hotRecipes(t).length > 0);
   const tea = teas.find((t) => t.id === teaId);
+  const chosen = tea && (hotRecipes(tea).find((r) => r.method === params.get('method')) ?? hotRecipes(tea).find((r) => r.method === tea.method) ?? hotRecipes(tea)[0]);
   const vessels = shelf.vessels.filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher');
-  if (!tea?.house || vessels.length === 0) return <main className="page p-6"><Nothing action={<Link className="btn" to="/book">To the book</Link>}>{tea?.house ? `No vessel at ${site.name} yet.` : 'This tea has no house recipe.'}</Nothing></main>;
-  return <Board tea={tea} house={tea.house} teas={teas} vessels={vessels} />;
+  if (!tea || !chosen?.house || vessels.length === 0) return <main className="page p-6"><Nothing action={<Link className="btn" to="/book">To the book</Link>}>{tea ? `No vessel at ${site.name} yet.` : 'This tea has no hot house recipe.'}</Nothing></main>;
+  return <Board key={chosen.house.id} tea={tea} house={chosen.house} teas={teas} vessels={vessels} />;
 }
+/** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
+const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));
 
 const MINUTE = 60_000;
 /** The next quarter of an hour that leaves time to brew. */
@@ -50,7 +54,7 @@ function Board({ tea, house, teas, vessels }: { tea: Tea; house: Version; teas: 
   const [asked, setAsked] = useState<Asked>(() => ({ kind: 'cups', cups: 12, cup: 180, by: soon() }));
   const [price, setPrice] = useState<number | null>(null);
   useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => navigate(`/book/${tea.id}`) }]);
-  const ask: BoardAsk = { tea: { style: tea.style, ...measureOf(tea) }, recipe: house.recipe, method: 'pot', site, warmed: house.recipe.warm };
+  const ask: BoardAsk = { tea: { style: tea.style, ...measureOf(tea) }, recipe: house.recipe, method: isCold(house.method) ? 'pot' : house.method, site, warmed: house.recipe.warm };
   const shelf: BoardVessel[] = vessels.map((v) => ({ id: v.id, facts: v }));
   const vesselOf = (b: BoardVessel) => vessels.find((v) => v.id === b.id) as Vessel;
   const serving = asked.kind === 'cups' ? planServing(ask, shelf, { cups: asked.cups, cup: asked.cup as Millilitres, by: epochMs(asked.by) }) : null;
@@ -61,11 +65,12 @@ function Board({ tea, house, teas, vessels }: { tea: Tea; house: Version; teas: 
         {asked.kind === 'cups' ? (
           <>
             <span>Pour</span><TypedPick label="Cups" text={`${asked.cups} cups`} typed={String(asked.cups)} read={(t) => parseWithin(t.replace(/\s*cups?$/i, ''), 'A service', 'cups', 1, 200)} onValue={(cups) => setAsked({ ...asked, cups: Math.round(cups) })} />
-            <span>of</span><TypedPick label="Cup" text={volumeText(asked.cup as Millilitres, units.volume)} typed={volumeText(asked.cup as Millilitres, units.volume)} read={(t) => { const v = parseVolume(t, units.volume); return v.kind === 'ok' && (v.value < 20 || v.value > 2000) ? { kind: 'bad', why: 'A cup holds 20 to 2000 ml.' } : v; }} onValue={(cup) => setAsked({ ...asked, cup })} />
+            <span>of</span><TypedPick label="Cup" text={volumeText(asked.cup as Millilitres, units.volume)} typed={volumeText(asked.cup as Millilitres, units.volume)} read={(t) => { const v = parseVolume(t, units.volume); return v.kind === 'ok' && (v.value < 20 || v.value > 20_000) ? { kind: 'bad', why: 'A cup or jug holds 20 ml to 20 l.' } : v; }} onValue={(cup) => setAsked({ ...asked, cup })} />
           </>
         ) : <><span>I have</span><TypedPick label="Leaf" text={`${numberText(asked.leaf)} g`} typed={numberText(asked.leaf)} read={(t) => parseWithin(t.replace(/\s*g$/i, ''), 'Leaf', 'g', 0.1, 5000)} onValue={(leaf) => setAsked({ kind: 'leaf', leaf })} /></>}
         <span>of</span>
         <PickList label="Tea" className="tea" filter="Type a name" shown={tea.name} chosen={tea.id} choices={teas.map((t) => ({ value: t.id, text: t.name }))} onPick={(id) => navigate(`/book/${id}/board`, { replace: true })} />
+        {hotRecipes(tea).length > 1 && <><span>as</span><PickList label="Method" shown={METHODS[house.method].label} chosen={house.method} choices={hotRecipes(tea).map((r) => ({ value: r.method, text: METHODS[r.method].label }))} onPick={(m) => navigate(`/book/${tea.id}/board?method=${m}`, { replace: true })} /></>}
         {asked.kind === 'cups' && <><span>by</span><TypedPick label="By" text={clockText(asked.by)} typed={clockText(asked.by)} read={readClock} onValue={(by) => setAsked({ ...asked, by })} /></>}
         <span className="gap" />
         <button type="button" className="btn quiet" onClick={() => setAsked(asked.kind === 'cups' ? { kind: 'leaf', leaf: 11 } : { kind: 'cups', cups: 12, cup: 180, by: soon() })}>{asked.kind === 'cups' ? 'I have so many grams' : 'So many cups'}</button>

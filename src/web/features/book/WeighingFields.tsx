@@ -1,8 +1,10 @@
+import { useState } from 'react';
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
 import type { WeighingFields as Weighed } from '#contracts/book';
 import type { HouseSpoon } from '#contracts/instruments';
 import { densityOf, doubtWeighing, gramsPerSpoon, spoonSpread, weighingOf, type Weighing } from '#core/recipes';
 import { grams, numberText, parseNumber, type Grams } from '#core/units';
+import { ScalePanel } from '../../app/ScalePanel';
 import { SelectField, TextField } from '../../ui/fields';
 
 /** A weighing as typed: one figure for all, or each spoon by itself. */
@@ -43,11 +45,16 @@ export function WeighingFields<F extends FieldValues>({ form, spoons, legend }: 
   const spread = read.kind === 'ok' ? spoonSpread(read.weighing) : null;
   const hint = read.kind !== 'ok' ? 'One weight, or each spoon by itself: 2.4; 2.6; 2.5. Empty: by the scale only.'
     : `One ${read.weighing.spoon.name} holds ${numberText(gramsPerSpoon(densityOf(read.weighing), read.weighing.spoon), 2)} g${spread ? ` ±${numberText(spread.sd, 2)}, ${read.weighing.singles.length} weighed` : ''}.`;
+  const [onScale, setOnScale] = useState(false);
+  /** One spoon after another, each put on an emptied scale. */
+  const take = (g: number) => form.setValue(n('weighed'), [...String(weighed ?? '').split(';').map((t) => t.trim()).filter(Boolean), numberText(g, 2)].join('; ') as never, { shouldDirty: true });
   return (
-    <fieldset className="pair"><legend className="text-[15px] font-semibold mb-2">{legend}</legend>
+    <fieldset><legend className="text-[15px] font-semibold mb-2">{legend}</legend><div className="pair">
       <SelectField form={form} name={n('spoon')} label="Spoon" options={spoons.filter((s) => !s.retired || s.id === spoon).map((s) => [s.id, `${s.name}, ${numberText(s.ml)} ml${s.heaped ? ', heaped' : ''}`] as const)} />
       <TextField form={form} name={n('spoons')} label="How many" />
       <TextField form={form} name={n('weighed')} label="Weighed" unit="g" ask={doubt && <><b>Is that so?</b> {doubt.words}</>} hint={hint} />
+      </div>
+      {onScale ? <><ScalePanel small onTake={take} takeWords="Take this spoon" /><button type="button" className="btn quiet slim mt-2" onClick={() => setOnScale(false)}>Enough spoons</button></> : <button type="button" className="btn quiet slim mt-2" onClick={() => setOnScale(true)}>Weigh them on the scale</button>}
     </fieldset>
   );
 }

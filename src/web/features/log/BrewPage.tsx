@@ -25,7 +25,7 @@ export function BrewPage() {
   const { brew } = data;
   return (
     <main className="page split" style={{ gridTemplateColumns: undefined }}>
-      <div className="say"><h1 className="tea text-[25px]">{brew.tea.name}</h1><span className="small text-[16px]">{brew.plan.vessel.name}, {weekdayText(brew.startedAt)} {clockText(brew.startedAt)}, {brew.startedBy.name}, recipe version {brew.versionNumber}</span><span className="gap" /><Link className="btn quiet" to="/log">Back to the list <kbd>Esc</kbd></Link></div>
+      <div className="say"><h1 className="tea text-[25px]">{brew.tea.name}</h1><span className="small text-[16px]">{brew.plan.vessel.name}, {weekdayText(brew.startedAt)} {clockText(brew.startedAt)}, {brew.startedBy.name}, {brew.lot ? `${brew.lot.name}, ` : ''}recipe version {brew.versionNumber}</span><span className="gap" /><Link className="btn quiet" to="/log">Back to the list <kbd>Esc</kbd></Link></div>
       <section className="work">
         <TimeLine brew={brew} />
         <div className="grid gap-6 mt-4 items-start" style={{ gridTemplateColumns: 'auto 1fr' }}>
