@@ -113,9 +113,14 @@ try {
     say('wall-card.png');
   }
   await place('Shelf');
+  await shot('shelf');
   await role('link', /White pot/).click();
   await settle();
-  await shot('shelf');
+  await shot('vessel');
+  await place('Shelf');
+  await role('link', /Tall kettle/).click();
+  await settle();
+  await shot('kettle');
   await place('Log');
   await shot('log');
   await page.locator('a[href^="/log/"]').nth(9).click();
@@ -123,6 +128,11 @@ try {
   await shot('brew');
   await place('House');
   await shot('house');
+  await role('link', 'Exchange: out and in').click();
+  await settle();
+  await page.getByLabel('File to bring in').setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from('tea;method;leaf;water (ml);heat;earliest;best;latest\nSennet Hollow;pot;6,5 g;500;208;1:30;2:00;2:30\nKestry Pearl;pot;1 tbs;300;82;2:30;3,30;4:00\nSennet Holow;pot;7 g;500;80;1:30;2:00;2:30\nCorrow Light;pot;8 g;480;92;2:45;2:30;2:00\nTolvane Amber;pot;5 g;500;92;3:00;4:00;5:00\nVennick Gold;bowl;6 g;500;90;3:00;3:45;4:30\n') });
+  await settle(1200);
+  await shot('import');
 } finally {
   await browser.close();
   server.kill('SIGTERM');

@@ -37,7 +37,7 @@ test('tea by two letters, vessel from the shelf, amount in ounces; the card rewo
   await bar.typeAmount('0,4 l');
   await expect(bar.leaf()).toHaveText('4.8g');
   await expect(bar.card()).toContainText('2 level dessert spoons');
-  await house.page.getByRole('button', { name: 'How this was worked out' }).click();
+  await house.page.getByRole('button', { name: 'The working' }).click();
   await expect(house.page.getByRole('dialog')).toContainText('1.2 g per 100 ml × 400 ml = 4.8 g');
 });
 

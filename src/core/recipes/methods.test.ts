@@ -60,9 +60,11 @@ describe('where a recipe begins', () => {
     const text = '1 tbsp per 8 fl oz, 185 F, 2-3 minutes';
     const [m] = packetMeanings(readPacket(text), { density: (2.1 / 10) as never, usual: gramsPer100Ml(1.333) });
     const start = packetStart('green-pan', text, m ?? null);
-    expect(start?.recipe).toMatchObject({ dose: 1.33, temperature: expect.closeTo(85, 6) as number, window: { earliest: 120, best: 150, latest: 180 }, origin: 'the packet', lid: false });
+    expect(start?.recipe).toMatchObject({ dose: 1.33, temperature: 80, window: { earliest: 120, best: 150, latest: 180 }, origin: 'the packet', lid: false });
     expect(packetStart('green-pan', 'A fine tea', null)).toBeNull();
   });
+  // P13: boiling water into a warmed pot stays above 90.
+  test('boiling on the packet is about 94 on the leaf', () => expect(packetStart('black-whole', 'Boiling water, 4 minutes', null)?.recipe.temperature).toBe(94));
   test('one time on the packet becomes a window about it', () => expect(packetStart('black-whole', '4 minutes', null)?.recipe.window).toEqual({ earliest: 205, best: 240, latest: 290 }));
   test('a vessel that is known good gives its dose', () => {
     expect(knownGoodStart(startingRecipe('oolong-light'), 6, 450, 'Grey pot').recipe).toMatchObject({ dose: 1.33, origin: '6 g in 450 ml, the Grey pot', scaling: { school: 'linear' } });

@@ -2,7 +2,8 @@ import { PLAIN_HANDLING } from './handling';
 import { isCold, type Method, type Recipe, type Window } from './recipe';
 import { styleOf, type StyleId } from '#core/styles';
 import { readPacket, type PacketMeaning } from '#core/teas';
-import { celsius, grams, gramsPer100Ml, millilitres, seconds, type GramsPer100Ml } from '#core/units';
+import { afterPour, POUR_LOSS } from '#core/heat';
+import { celsius, grams, gramsPer100Ml, millilitres, seconds, type Celsius, type GramsPer100Ml } from '#core/units';
 
 const HOUR = 3600;
 const window = (earliest: number, best: number, latest: number): Window => ({ earliest: seconds(earliest), best: seconds(best), latest: seconds(latest) });
@@ -53,14 +54,18 @@ export function styleStarts(style: StyleId, method: Method = 'pot'): StartingPoi
   });
 }
 
+/** What a packet's heat comes to on the leaf of a warmed pot, whole degrees: boiling water lands at about 94 (P13). */
+export const packetOnLeaf = (kettle: Celsius): Celsius => celsius(Math.round(afterPour(kettle, celsius(20), POUR_LOSS)));
+
 /** Rounded as a clock is read. */
 const to5 = (s: number) => seconds(Math.round(s / 5) * 5);
 /**
- * The packet's own figures as a recipe; what it does not say is the style's. Its heat is taken for the water on the leaf:
- * packets mean the kettle, which arrives some degrees lower. Null when the packet gives neither dose, heat nor time.
+ * The packet's own figures as a recipe; what it does not say is the style's. Packets mean the heat in the kettle: on the
+ * leaf it is what a usual pour leaves of it. Null when the packet gives neither dose, heat nor time.
  */
 export function packetStart(style: StyleId, packet: string, meaning: PacketMeaning | null): StartingPoint | null {
-  const { heat, time } = readPacket(packet);
+  const { heat: kettle, time } = readPacket(packet);
+  const heat = kettle === null ? null : packetOnLeaf(kettle);
   if (!meaning && heat === null && time === null) return null;
   const base = startingRecipe(style);
   const best = time ? to5((time.from + time.to) / 2) : base.window.best;

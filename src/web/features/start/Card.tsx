@@ -33,7 +33,7 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
       </div>
       {good ? (
         <dl className="spec">
-          <dt>Leaf</dt><dd><span className="big" data-testid="leaf">{numberText(card.leaf)}<span className="u">g</span></span><Spoons card={card} tea={tea} lot={lot} /><button type="button" className="btn quiet slim" onClick={() => setOnScale(true)}>On the scale</button></dd>
+          <dt>Leaf</dt><dd><span className="big" data-testid="leaf">{numberText(card.leaf)}<span className="u">g</span></span><Spoons card={card} tea={tea} lot={lot} /></dd>
           <dt>Water</dt><dd><WaterLine water={water} card={card} vessel={vessel} /></dd>
           <dt>Heat</dt><dd><span className="mid">{degrees(card.temperature, units.temperature)}<span className="u">°{units.temperature}</span></span><HeatWords card={card} /></dd>
           <dd className="full">
@@ -47,7 +47,7 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
       <div className="flex items-center gap-3 justify-between">
       {recipe.warm || warmed ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Vessel warmed first</label>
         : good && card.prewarmNeeded ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Warm the vessel: cold, it cannot reach the heat</label> : <span />}
-      <button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOpen(true)}>How this was worked out</button>
+      <span className="flex"><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOnScale(true)}>On the scale</button><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOpen(true)}>The working</button></span>
       </div>
       {why && good && <p className="font-semibold text-warn" role="alert">{why}</p>}
       <div className="foot">
