@@ -1,6 +1,5 @@
 import { eq } from 'drizzle-orm';
 import express, { type Express } from 'express';
-import sharp from 'sharp';
 import type { Tea } from '#contracts/book';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
@@ -20,6 +19,8 @@ const MOST_PIXELS = 120_000_000;
 
 /** Turned the right way up, made small, and without what a camera writes beside the picture. */
 async function madeSmall(bytes: Buffer): Promise<Buffer> {
+  // Loaded with the first photo: a server starts without it.
+  const { default: sharp } = await import('sharp');
   try {
     return await sharp(bytes, { limitInputPixels: MOST_PIXELS }).rotate().resize({ ...SIDE, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();
   } catch (error) {

@@ -1,4 +1,3 @@
-import PDFDocument from 'pdfkit';
 import { join } from 'node:path';
 
 /** Points to the millimetre: everything here is laid out in mm on an A5. */
@@ -36,7 +35,9 @@ export const onCards = (size: CardSize, info: Info, pages: readonly Draw[]): Pro
 export const onSheets = (width: number, height: number, info: Info, pages: readonly Draw[]): Promise<Buffer> => makePdf({ width, height, scale: 1 }, info, pages);
 
 /** The fonts are those that ship, the text stays text. */
-function makePdf({ width, height, scale: k }: { width: number; height: number; scale: number }, info: Info, pages: readonly Draw[]): Promise<Buffer> {
+async function makePdf({ width, height, scale: k }: { width: number; height: number; scale: number }, info: Info, pages: readonly Draw[]): Promise<Buffer> {
+  // Loaded when something is printed: a server starts without it.
+  const { default: PDFDocument } = await import('pdfkit');
   const fonts = join('node_modules', '@fontsource');
   const doc = new PDFDocument({ size: [width * PT, height * PT], margin: 0, autoFirstPage: false, font: join(fonts, FONTS.sans), info: { Title: info.title, Author: info.author } });
   for (const [name, file] of Object.entries(FONTS)) doc.registerFont(name, join(fonts, file));
