@@ -211,3 +211,17 @@ test('five spoons of a tea on the made-up scale: each is taken when it stands st
   await book.press('Save the tea');
   await expect(page.getByRole('heading', { name: 'Osk Flower' })).toBeVisible();
 });
+
+test('a cup that was judged off becomes the reason of a version', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  const teas = ((await (await page.request.get('/api/brews?verdict=off')).json()) as { brews: { tea: { name: string } }[] }).brews;
+  const book = new BookDriver(page);
+  await book.open(teas[0]?.tea.name ?? '');
+  await book.press(/New version/);
+  await book.field('From a tasted cup').selectOption({ index: 1 });
+  await expect(book.field('Why')).toHaveValue(/^Tasted \d+ \w+ \d\d:\d\d, .+: .+/);
+  await book.press('Put on trial');
+  await house.expectSaid(/version \d+ is on trial/);
+  await expect(page.locator('.versions li').first()).toContainText('Tasted');
+});

@@ -37,11 +37,16 @@ export type FillFault =
   | { readonly kind: 'overBrim'; readonly brim: Millilitres }
   | { readonly kind: 'belowBasket'; readonly least: Millilitres };
 
+/** The least that covers so much opened leaf: as measured, else worked out. `swell` in ml/g. */
+export function leastToCover(v: VesselFacts, leaf: Grams, swell: number): Millilitres {
+  const hung = v.infuser === 'deep' || v.infuser === 'shallow';
+  return v.covers ?? coveringVolume(v.kind, v.brim, hung || v.kind === 'release' ? basketVolume(v) : null, leaf, swell);
+}
+
 /** Null when so much water can be poured over so much leaf; else what is wrong with it. `swell` in ml/g. */
 export function fillFault(v: VesselFacts, water: Millilitres, leaf: Grams, swell: number): FillFault | null {
   if (water > v.brim) return { kind: 'overBrim', brim: v.brim };
-  const hung = v.infuser === 'deep' || v.infuser === 'shallow';
-  const least = v.covers ?? coveringVolume(v.kind, v.brim, hung || v.kind === 'release' ? basketVolume(v) : null, leaf, swell);
+  const least = leastToCover(v, leaf, swell);
   return water < least ? { kind: 'belowBasket', least } : null;
 }
 

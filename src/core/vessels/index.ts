@@ -1,7 +1,7 @@
 export { basketShape, coveringVolume, RELEASE_FLOOR, type BasketShape } from './basket';
 export { PROFILES, solveVessel, VESSEL_KINDS, type Profile, type SolvedVessel, type VesselKind } from './profile';
 export {
-  basketCrowding, basketVolume, fillFault, heldWater, INFUSER_KINDS, INFUSERS, liquorYield, mostLeaf,
+  basketCrowding, basketVolume, fillFault, leastToCover, heldWater, INFUSER_KINDS, INFUSERS, liquorYield, mostLeaf,
   type FillFault, type InfuserKind, type VesselFacts,
 } from './fill';
 export { bowlPath, extent, lidPaths, partPaths, penFor, profilePath, spoutPath, type Pen } from './paths';

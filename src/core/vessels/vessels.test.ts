@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { celsius, grams, millilitres, millimetres } from '#core/units';
-import { basketCrowding, basketShape, coveringVolume, fillFault, liquorYield, mostLeaf, solveVessel, VESSEL_KINDS, type VesselFacts, type VesselKind } from '#core/vessels';
+import { basketCrowding, basketShape, coveringVolume, fillFault, leastToCover, liquorYield, mostLeaf, solveVessel, VESSEL_KINDS, type VesselFacts, type VesselKind } from '#core/vessels';
 
 // brim ml = c R^3 with R in cm: worked by frusta when the profiles were drawn.
 test.each<[VesselKind, number]>([['pot', 3.925], ['mug', 6.346], ['release', 4.551], ['lidded', 2.865], ['pitcher', 12.017], ['tasting', 5.201]])('a %s holds %f R cubed', (kind, c) => {
@@ -51,4 +51,11 @@ test('a vessel holds something', () => expect(() => solveVessel('pot', millilitr
 test('celsius is not part of a vessel', () => {
   // @ts-expect-error -- a brim is a volume
   expect(() => solveVessel('pot', celsius(90))).not.toThrow();
+});
+
+test('what covers the leaf: as measured where it was, else worked out from basket and leaf', () => {
+  const pot: VesselFacts = { kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true };
+  expect(leastToCover(pot, grams(6), 5)).toBe(coveringVolume('pot', millilitres(620), millilitres(230), grams(6), 5));
+  expect(leastToCover({ ...pot, covers: millilitres(180) }, grams(6), 5)).toBe(180);
+  expect(fillFault({ ...pot, covers: millilitres(180) }, millilitres(170), grams(6), 5)).toEqual({ kind: 'belowBasket', least: 180 });
 });

@@ -2,9 +2,13 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { measureOf, type LeadNote, type Tea, type Version } from '#contracts/book';
 import { METHODS, startingRecipe, type Method } from '#core/recipes';
+import { verdictWords } from '#core/correction';
 import { styleOf } from '#core/styles';
 import { NotMade, useNewVersion } from '../../app/newVersion';
+import { useLogQuery } from '../../app/records';
 import { useUnits } from '../../app/session';
+import { dayText } from '../../ui/days';
+import { clockText } from '../bar';
 import { TextField } from '../../ui/fields';
 import { RecipeFields } from './RecipeFields';
 import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
@@ -34,6 +38,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
       <p>{from ? `From version ${from.number}${from.method === tea.method ? '' : `, ${METHODS[method].label}`}.` : `Its first recipe as ${METHODS[method].label}.`} {stands ? `As the house recipe everyone brews it from now on; version ${stands.number} is retired and stays on the brews that used it.` : ''}</p>
       <StartFrom style={tea.style} method={method} packet={tea.packet} weighing={measureOf(tea).weighing} now={from?.recipe ?? null} except={tea.id} taken={form.watch('origin')} onTake={(r) => form.reset({ ...form.getValues(), ...recipeFormOf(r, temperature) }, { keepDefaultValues: true })} />
       <RecipeFields form={form} method={method} usual={from?.recipe.dose ?? styleOf(tea.style).start.dose} />
+      <Tasted tea={tea} onPick={(words) => form.setValue('reason', words, { shouldDirty: true })} />
       <TextField form={form} name="reason" label="Why" hint="In a line: what was found, what should be better." />
       {notes.length > 0 && (
         <fieldset className="grid gap-1"><legend className="text-[15px] font-semibold">Settles these notes</legend>
@@ -48,5 +53,20 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
         <button type="button" className="btn quiet" onClick={onDone}>Leave it</button>
       </div>
     </form>
+  );
+}
+
+/** The last cups of this tea that were judged off: one of them can be the reason. */
+function Tasted({ tea, onPick }: { tea: Tea; onPick: (words: string) => void }) {
+  const { data } = useLogQuery({ teaId: tea.id, verdict: 'off' });
+  const cups = (data?.brews ?? []).filter((b) => b.verdict).slice(0, 8).map((b) => {
+    const found = b.verdict ? verdictWords(b.verdict) : '';
+    return { id: b.id, words: `Tasted ${dayText(b.startedAt)} ${clockText(b.startedAt)}, ${b.plan.vessel.name}, ${b.judgedBy?.name ?? b.startedBy.name}: ${found}`.slice(0, 300) };
+  });
+  if (cups.length === 0) return null;
+  return (
+    <label className="field-row"><span className="as-label">From a tasted cup</span>
+      <select className="box" aria-label="From a tasted cup" value="" onChange={(e) => { const cup = cups.find((c) => c.id === e.target.value); if (cup) onPick(cup.words); }}><option value="">a cup that was judged</option>{cups.map((c) => <option key={c.id} value={c.id}>{c.words}</option>)}</select>
+    </label>
   );
 }

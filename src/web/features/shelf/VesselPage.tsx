@@ -5,7 +5,7 @@ import type { Vessel } from '#contracts/shelf';
 import { cardOf } from '#contracts/plan';
 import { engagedHeatCapacity, firstContact, MATERIALS } from '#core/heat';
 import { siteBoiling } from '#core/recipes';
-import { basketVolume, INFUSERS, PROFILES, type SolvedVessel } from '#core/vessels';
+import { basketVolume, INFUSERS, leastToCover, PROFILES, type SolvedVessel } from '#core/vessels';
 import { celsius, fromMl, grams, millilitres, numberText, temperatureText, volumeText } from '#core/units';
 import { failureOf } from '../../app/api';
 import { useBookQuery, useChangeVesselMutation, useVesselsQuery } from '../../app/records';
@@ -54,11 +54,15 @@ function Section({ vessel }: { vessel: Vessel }) {
     </div>
   );
 }
+/** A usual pot of leaf: 1.2 g per 100 ml, each gram taking up 5 ml as it opens. */
+const USUAL_DOSE = 1.2;
+const USUAL_SWELL = 5;
 function MlScale({ solved, scale, vessel, step, unit }: { solved: SolvedVessel; scale: number; vessel: Vessel; step: number; unit: 'ml' | 'usFlOz' | 'imperialFlOz' }) {
   const x = solved.radius * (vessel.kind === 'pot' ? 1.62 : 1.25) * scale;
   const y = (ml: number) => -solved.levelOf(millilitres(ml)) * scale;
   const ticks = Array.from({ length: Math.floor(vessel.brim / step) + 1 }, (_, i) => i * step);
-  const words: [number, string, string][] = [[vessel.brim, volumeText(vessel.brim, unit), 'to the brim'], [vessel.mark, volumeText(vessel.mark, unit), 'to the mark'], ...(vessel.covers ? [[vessel.covers, volumeText(vessel.covers, unit), 'covers the leaf'] as [number, string, string]] : []), ...(vessel.dead > 0 ? [[vessel.dead, volumeText(vessel.dead, unit), 'stays in it'] as [number, string, string]] : [])];
+  const covers = leastToCover(vessel, grams((vessel.mark * USUAL_DOSE) / 100), USUAL_SWELL);
+  const words: [number, string, string][] = [[vessel.brim, volumeText(vessel.brim, unit), 'to the brim'], [vessel.mark, volumeText(vessel.mark, unit), 'to the mark'], [covers, volumeText(covers, unit), vessel.covers === null ? 'covers a usual leaf' : 'covers the leaf'] as [number, string, string], ...(vessel.dead > 0 ? [[vessel.dead, volumeText(vessel.dead, unit), 'stays in it'] as [number, string, string]] : [])];
   const apart = Math.max(0, 22 - (y(vessel.mark) - y(vessel.brim)));
   const shift = (i: number) => (i === 0 ? -apart / 2 : i === 1 ? apart / 2 : 0);
   const named = ticks.filter((ml, i) => i % 2 === 0 && ticks.slice(0, i).every((o) => o % (2 * step) !== 0 || y(o) - y(ml) > 13));
