@@ -66,6 +66,21 @@ describe('the whole book as JSON', () => {
     expect(p.counts).toMatchObject({ added: 0, changed: 1, refused: 3 });
     expect(p.changes).toMatchObject([{ what: 'changed', thing: 'tea', how: 'words' }]);
   });
+  test('what may stand once stands once: lots in use, house versions, and nothing comes twice', async () => {
+    await fillBook();
+    const file = JSON.parse(await book());
+    const tea = file.teas.find((t: { id: string }) => t.id === h.ids.tea);
+    tea.lots.push({ ...tea.lots[0], id: newId(), name: 'Lot 20' });
+    const house = tea.recipes.find((r: { state: string; method: string }) => r.state === 'house' && r.method === 'pot');
+    tea.recipes.push({ ...house, id: newId(), number: 7 }, { ...house, id: newId(), number: 8 });
+    file.vessels.push(file.vessels[0]);
+    const p = await preview(JSON.stringify(file));
+    expect(p.faults.map((f) => [f.column, f.why])).toEqual([['teas.lots.state', expect.stringMatching(/one is at a time/)], ['vessels.id', 'It stands in the file twice.']]);
+    expect(p.changes.map((c) => c.how)).toEqual(['version 7, trial', 'version 8, draft']);
+    await bring(JSON.stringify(file)).expect(200);
+    const [, now] = (await h.callers.lead.get('/api/book').expect(200)).body.teas;
+    expect([now.house.number, now.trial.number, now.lots.filter((l: { state: string }) => l.state === 'inUse').length]).toEqual([2, 7, 1]);
+  });
   test('a version that is here is never changed by a file', async () => {
     const file = JSON.parse(await book());
     file.teas[0].recipes[0].recipe.dose = 9;

@@ -3,7 +3,7 @@ import { MATERIAL_NAMES, type Material } from '#core/heat';
 import type { Celsius, Millilitres } from '#core/units';
 import { endpoint } from './endpoint';
 import { Role } from './people';
-import { Id, Name, quantity } from './primitives';
+import { Id, Name, oneOf, quantity } from './primitives';
 
 export const VolumeChoice = z.enum(['ml', 'usFlOz', 'imperialFlOz']);
 export type VolumeChoice = z.infer<typeof VolumeChoice>;
@@ -18,7 +18,7 @@ export const SiteFields = z.strictObject({
   ambient: quantity<Celsius>({ min: 5, max: 40 }),
   /** Share of the difference to the air lost in the pour; null until measured. */
   pourLoss: z.number().min(0).max(0.25).nullable(),
-  kettle: z.strictObject({ volume: quantity<Millilitres>({ min: 200, max: 20_000 }), material: z.enum(MATERIAL_NAMES as readonly [Material, ...Material[]]), lid: z.boolean(),
+  kettle: z.strictObject({ volume: quantity<Millilitres>({ min: 200, max: 40_000 }), material: oneOf<Material>(MATERIAL_NAMES), lid: z.boolean(),
     /** Of the house's usual kettle, once it is fitted; null: by its kind. */
     rate: z.strictObject({ a: z.number().positive(), b: z.number().min(0) }).nullable(), name: z.string().max(60) }),
   /** What comes from the tap here; very hard water mutes aroma and dulls colour. */

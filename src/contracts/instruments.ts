@@ -3,7 +3,7 @@ import { MATERIAL_NAMES, type Material } from '#core/heat';
 import type { Celsius, Millilitres, Seconds } from '#core/units';
 import { SpoonBody } from './book';
 import { endpoint } from './endpoint';
-import { Id, Instant, Name, quantity, Text, Who } from './primitives';
+import { Id, Instant, Name, oneOf, quantity, Text, Who } from './primitives';
 
 export const SpoonFields = z.strictObject({ name: Name, ml: quantity<Millilitres>({ min: 0.5, max: 500 }), heaped: z.boolean() });
 export const HouseSpoon = SpoonBody.extend({ rev: z.number().int(), retired: z.boolean(), own: z.boolean() });
@@ -19,7 +19,7 @@ export const KETTLE_KINDS = ['kettle', 'urn', 'jug'] as const;
 const Heat = quantity<Celsius>({ min: 0, max: 102 });
 export const KettleFields = z.strictObject({
   name: Name, kind: z.enum(KETTLE_KINDS), volume: quantity<Millilitres>({ min: 200, max: 40_000 }),
-  material: z.enum(MATERIAL_NAMES as readonly [Material, ...Material[]]), lid: z.boolean(),
+  material: oneOf<Material>(MATERIAL_NAMES), lid: z.boolean(),
   /** The heats it can be set to; null when it only boils. */
   setPoints: z.strictObject({ from: Heat, to: Heat, step: z.number().min(0.5).max(20) }).nullable(),
   note: Text(200),

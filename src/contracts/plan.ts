@@ -12,7 +12,7 @@ type PourOf = {
 };
 /** The core's question for one pour, from the records both sides hold. */
 export const askedOf = ({ tea, lot, version, vessel, site, water, warmed }: PourOf): Asked => ({
-  tea: { style: tea.style, ...measureOf(tea, lot ?? undefined) }, recipe: version.recipe, method: methodFor(vessel), vessel, site, water, warmed,
+  tea: { style: tea.style, ...measureOf(tea, lot) }, recipe: version.recipe, method: methodFor(vessel), vessel, site, water, warmed,
 });
 export const cardOf = (pour: PourOf): Card | CardFault => workOutCard(askedOf(pour));
 

@@ -3,17 +3,17 @@ import { MATERIAL_NAMES, type Material } from '#core/heat';
 import { INFUSER_KINDS, VESSEL_KINDS, type InfuserKind, type VesselKind } from '#core/vessels';
 import type { Celsius, Grams, Millilitres, Millimetres } from '#core/units';
 import { endpoint } from './endpoint';
-import { Id, Name, quantity } from './primitives';
+import { Id, Name, oneOf, quantity } from './primitives';
 
 const Weight = quantity<Grams>({ min: 1, max: 40_000 });
 export const VesselFields = z.strictObject({
   name: Name,
-  kind: z.enum(VESSEL_KINDS as readonly [VesselKind, ...VesselKind[]]),
+  kind: oneOf<VesselKind>(VESSEL_KINDS),
   brim: quantity<Millilitres>({ min: 30, max: 20_000 }),
   mark: quantity<Millilitres>({ min: 20, max: 20_000 }),
-  infuser: z.enum(INFUSER_KINDS as readonly [InfuserKind, ...InfuserKind[]]),
+  infuser: oneOf<InfuserKind>(INFUSER_KINDS),
   basket: quantity<Millilitres>({ min: 5, max: 20_000 }).nullable(),
-  material: z.enum(MATERIAL_NAMES as readonly [Material, ...Material[]]),
+  material: oneOf<Material>(MATERIAL_NAMES),
   wallGrams: quantity<Grams>({ min: 5, max: 20_000 }).nullable(),
   lid: z.boolean(),
   cosy: z.boolean(),

@@ -71,3 +71,7 @@ test('any service is enough and wastes less than half a vessel', () => fc.assert
   expect(s.liquor).toBeLessThanOrEqual(cups * cup + 400);
   expect(s.leaf).toBeGreaterThan(0);
 }), { seed: 20260701, numRuns: 150 }));
+test('what stays in a vessel when it is poured empty is poured on top, for the last pot too', () => {
+  const dead = SHELF.map((v) => ({ ...v, facts: { ...v.facts, dead: millilitres(40) } }));
+  for (const cups of [1, 2, 3, 7]) expect(planned(cups, 180, dead).liquor).toBeGreaterThanOrEqual(cups * 180 * 0.985);
+});

@@ -97,7 +97,7 @@ function lastPour(ask: BoardAsk, p: Pour, liquor: Millilitres): Pour {
   // Leaf takes its share of the water, and more water takes more leaf: a few turns settle it.
   for (let i = 0; i < 8; i++) {
     const leaf = scaling.school === 'match' ? grams((p.card.leaf * water) / p.water) : leafFor(millilitres(water), dose, scaling);
-    water = liquor + heldWater(leaf, held, millilitres(water));
+    water = liquor + heldWater(leaf, held, millilitres(water)) + (p.vessel.facts.dead ?? 0);
   }
   const up = millilitres(Math.min(p.water, Math.ceil(water / 5) * 5));
   const card = cardIn(ask, p.vessel, up);

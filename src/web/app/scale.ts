@@ -5,7 +5,7 @@ import { grams, type Grams } from '#core/units';
 
 // The scale on this counter: one a page, whichever it is. Its readings are not records until somebody takes one.
 
-export type ScaleKind = 'none' | 'serial' | 'made-up';
+type ScaleKind = 'none' | 'serial' | 'made-up';
 export type ScaleNow = { readonly kind: ScaleKind; readonly weight: Grams | null; readonly steady: boolean; readonly fault: string };
 
 /** The part of Web Serial that is used. */
@@ -103,7 +103,7 @@ const subscribe = (l: () => void) => {
   return () => { listeners.delete(l); };
 };
 /** What the scale shows now. Several times a second while one is connected. */
-export const useScale = (): ScaleNow => useSyncExternalStore(subscribe, () => now);
+const useScale = (): ScaleNow => useSyncExternalStore(subscribe, () => now);
 
 /** Puts nothing on the made-up scale once the page that used it is left. */
 export function useScaleHere(): ScaleNow {

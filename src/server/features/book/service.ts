@@ -1,6 +1,6 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
-import { lotInUse, type addLot, type addTea, type addVersion, type changeLot, type changeTea, type Lot, type moveVersion, type Tea, type TeaFields, type TeaPage, type Version, type WeighingFields } from '#contracts/book';
+import { lotInUse, type addLot, type addTea, type addVersion, type changeLot, type changeTea, type Lot, type moveVersion, type Tea, type TeaPage, type Version, type WeighingFields } from '#contracts/book';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
@@ -10,6 +10,7 @@ import type { Signed } from '../../http/route';
 import { keepChange } from '../history';
 import { spoonsById } from '../shelf';
 import { doubtWeighing, METHODS, recipeFault, type Method, type Recipe } from '#core/recipes';
+import { lotRecord, teaRecord } from './records';
 import { allTeas, lotById, lotsOf, newestNumber, openNotes, teaById, usesOf, versionById, versionsOf, vocabularyOf } from './queries';
 
 /** A weighing ten times off any leaf is refused outright; a factor of three is asked about on the page. */
@@ -27,9 +28,6 @@ function checkRecipe(recipe: Recipe, method: Method) {
   const fault = recipeFault(recipe, method);
   if (fault) throw invalid({ [`recipe.${fault.field}`]: fault.why });
 }
-const TEA_FIELDS = ['name', 'style', 'method', 'words', 'allergens', 'note', 'leaf', 'blend', 'packet', 'caffeine', 'cautions', 'colour', 'weighing', 'spoon'] as const satisfies readonly (keyof TeaFields)[];
-const fieldsOf = (t: Tea) => ({ ...Object.fromEntries(TEA_FIELDS.map((f) => [f, t[f]])), retired: t.retired });
-const lotFields = ({ versionNumber: _number, weighing, ...l }: Lot) => ({ ...l, weighing: weighing && { ...weighing, spoon: weighing.spoon.id } });
 
 export function book({ db, now }: Deps) {
   const readTea = async (id: string): Promise<Tea> => {
@@ -83,7 +81,7 @@ export function book({ db, now }: Deps) {
         if (!before) throw notFound('That tea');
         const [result] = await tx.update(teas).set({ ...tea, rev: rev + 1 }).where(and(eq(teas.id, id), eq(teas.rev, rev)));
         if (result.affectedRows === 0) throw recordChanged(before.name, before.rev);
-        await keepChange(tx, { thing: 'tea', id, before: fieldsOf(before), after: tea, by: who.personId, now: now() });
+        await keepChange(tx, { thing: 'tea', id, before: teaRecord(before), after: tea, by: who.personId, now: now() });
       });
       return readTea(id);
     },
@@ -148,7 +146,7 @@ export function book({ db, now }: Deps) {
         if (given.state === 'inUse' && before.state !== 'inUse') await finishFormer(tx, tea, id, who);
         const [result] = await tx.update(lots).set({ ...given, rev: rev + 1 }).where(and(eq(lots.id, id), eq(lots.rev, rev)));
         if (result.affectedRows === 0) throw recordChanged(before.name, before.rev);
-        await keepChange(tx, { thing: 'lot', id, before: lotFields(before), after: given, by: who.personId, now: now() });
+        await keepChange(tx, { thing: 'lot', id, before: lotRecord(before), after: given, by: who.personId, now: now() });
         return (await lotById(tx, id)) ?? before;
       });
     },

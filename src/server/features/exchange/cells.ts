@@ -30,7 +30,7 @@ export function readCells(text: string): Cells | { readonly kind: 'bad'; readonl
 }
 
 /** A column's name without its unit, and the unit: "leaf (g)", "heat [F]", "water, ml". */
-export function columnOf(header: string): { readonly name: string; readonly unit: string } {
+function columnOf(header: string): { readonly name: string; readonly unit: string } {
   const m = /^\s*(.*?)\s*(?:[([]\s*([^)\]]+)\s*[)\]]|,\s*([^,]+))?\s*$/.exec(header);
   return { name: (m?.[1] ?? header).toLowerCase().replace(/[_-]+/g, ' ').trim(), unit: (m?.[2] ?? m?.[3] ?? '').trim() };
 }

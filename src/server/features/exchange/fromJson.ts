@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { ExchangeFile, ExchangeSpoon, ExchangeTea, ExchangeVessel, type Fault } from '#contracts/exchange';
 import { vesselFaults } from '#contracts/shelf';
 import { recipeFault } from '#core/recipes';
-import { alike, lotRecord, spoonRecord, teaRecord, vesselRecord, type VesselRecord } from './records';
+import { lotRecord, teaRecord } from '../book';
+import { alike, spoonRecord, vesselRecord, type VesselRecord } from './records';
 import type { Here } from './here';
 import type { Step } from './steps';
 
@@ -42,6 +43,14 @@ export function planJson(text: string, here: Here): Planned | { readonly kind: '
     else steps.push((found ? { thing, what: 'changed', id, name, row, rev: found.rev, before: found.record, after } : { thing, what: 'added', id, name, row, after }) as unknown as Step);
   };
 
+  const seen = new Set<string>();
+  /** True, and said, when the file brings a thing twice. */
+  const twice = (row: number, column: string, key: string): boolean => {
+    if (seen.has(`${column} ${key}`)) note(row, column, key, 'It stands in the file twice.');
+    const again = seen.has(`${column} ${key}`);
+    seen.add(`${column} ${key}`);
+    return again;
+  };
   const words = z.array(z.string().max(30)).max(80).safeParse(file.vocabulary);
   if (!words.success) faults.push(...issuesOf(words.error, file.vocabulary, 1, 'vocabulary'));
   else if (!alike(words.data, here.vocabulary)) steps.push({ thing: 'vocabulary', id: 'house', name: 'the list of words', row: 1, what: 'changed', before: here.vocabulary, after: words.data });
@@ -50,6 +59,7 @@ export function planJson(text: string, here: Here): Planned | { readonly kind: '
   file.spoons.forEach((given, i) => {
     const s = entry(ExchangeSpoon, given, i, 'spoons');
     if (!s) return;
+    if (twice(i + 1, 'spoons.id', s.id)) return;
     const { id, ...record } = s;
     const found = here.spoons.find((x) => x.id === id && x.own);
     put('spoon', i + 1, id, s.name, found ? { rev: found.rev, record: spoonRecord(found) } : null, record);
@@ -60,6 +70,7 @@ export function planJson(text: string, here: Here): Planned | { readonly kind: '
     if (!t) return;
     const { id, lots, recipes, ...record } = t;
     const row = i + 1;
+    if (twice(row, 'teas.id', id) || twice(row, 'teas.name', t.name.toLowerCase())) return;
     const found = here.teas.find((x) => x.id === id);
     if (!found && here.teas.some((x) => x.name.toLowerCase() === t.name.toLowerCase())) return note(row, 'teas.name', t.name, 'Another tea of this name is here. Rename one of them.');
     const spoon = [record.spoon, record.weighing?.spoon, ...lots.map((l) => l.weighing?.spoon)].find((s) => s !== undefined && !spoonIds.has(s));
@@ -68,7 +79,9 @@ export function planJson(text: string, here: Here): Planned | { readonly kind: '
     if (wrong?.fault) return note(row, `teas.recipes.${wrong.n}.recipe.${wrong.fault.field}`, '', wrong.fault.why);
     put('tea', row, id, t.name, found ? { rev: found.rev, record: teaRecord(found) } : null, record);
     // Recipes before lots: a lot names the version it was dialled in with.
+    const standing = new Set(here.versions.filter((x) => x.teaId === id).map((x) => `${x.method} ${x.state}`));
     for (const v of recipes) {
+      if (twice(row, 'teas.recipes.id', v.id) || twice(row, `teas.recipes.${v.method}.${v.number}`, id)) continue;
       const known = here.versions.find((x) => x.id === v.id);
       if (known) {
         if (known.teaId !== id || !alike(known.recipe, v.recipe)) note(row, `teas.recipes.${v.method}.${v.number}`, `version ${v.number}`, 'This version is here with another recipe. A version is never changed: give it an id of its own.');
@@ -79,14 +92,23 @@ export function planJson(text: string, here: Here): Planned | { readonly kind: '
         note(row, `teas.recipes.${v.method}.${v.number}`, `version ${v.number}`, 'Another version with this number is here.');
         continue;
       }
-      const stands = (state: 'house' | 'trial') => here.versions.find((x) => x.teaId === id && x.method === v.method && x.state === state);
+      // One of the house and one on trial stand, of what is here and what the file brings together.
+      const stands = (state: 'house' | 'trial') => standing.has(`${v.method} ${state}`);
       const state = v.state === 'house' && stands('house') ? (stands('trial') ? 'draft' : 'trial') : v.state === 'trial' && stands('trial') ? 'draft' : v.state;
+      standing.add(`${v.method} ${state}`);
       steps.push({ thing: 'version', what: 'added', id: v.id, name: `${t.name}, version ${v.number}`, row, retires: [], after: { teaId: id, method: v.method, number: v.number, state, recipe: v.recipe, reason: v.reason, author: v.author, at: v.at } });
     }
     const versionIds = new Set([...recipes.map((r) => r.id), ...here.versions.filter((v) => v.teaId === id).map((v) => v.id)]);
     for (const { id: lotId, ...l } of lots) {
       if (l.versionId !== null && !versionIds.has(l.versionId)) {
         note(row, 'teas.lots.versionId', l.name, 'It names a version of this tea that is neither here nor in the file.');
+        continue;
+      }
+      if (twice(row, 'teas.lots.id', lotId)) continue;
+      // One the file leaves alone, or names before this one.
+      const other = l.state === 'inUse' && (here.lots.some((x) => x.teaId === id && x.state === 'inUse' && !lots.some((y) => y.id === x.id)) || lots.find((y) => y.state === 'inUse')?.id !== lotId);
+      if (other) {
+        note(row, 'teas.lots.state', l.name, 'Another lot of this tea is in use: one is at a time.');
         continue;
       }
       const lot = here.lots.find((x) => x.id === lotId);
@@ -96,6 +118,7 @@ export function planJson(text: string, here: Here): Planned | { readonly kind: '
   file.vessels.forEach((given, i) => {
     const v = entry(ExchangeVessel, given, i, 'vessels');
     if (!v) return;
+    if (twice(i + 1, 'vessels.id', v.id)) return;
     const { id, site: siteName, retired, ...facts } = v;
     const site = here.sites.find((s) => s.name === siteName);
     if (!site) return note(i + 1, 'vessels.site', siteName, `No site of this name: here are ${here.sites.map((s) => s.name).join(', ')}.`);

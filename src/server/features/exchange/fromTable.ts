@@ -9,7 +9,8 @@ import { dayFault, LEAF_FORM_NAMES, LEAF_FORMS, LOT_STATES, LOT_WORDS, missedAll
 import { celsius, grams, gramsPer100Ml, millilitres, numberText, parseNumber, seconds } from '#core/units';
 import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
 import { findColumns, nearest, RowReader, type Cells, type Columns } from './cells';
-import { alike, lotRecord, teaRecord, vesselRecord } from './records';
+import { lotRecord, teaRecord } from '../book';
+import { alike, vesselRecord } from './records';
 import type { Planned } from './fromJson';
 import type { Here } from './here';
 import type { Step } from './steps';

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import type { Lot, LotFields, Tea, TeaFields, Version, WeighingFields } from '#contracts/book';
+import type { Version } from '#contracts/book';
+import { lotRecord, teaRecord } from '../book';
 import type { ExchangeFile, ExchangeVersion } from '#contracts/exchange';
 import type { HouseSpoon } from '#contracts/instruments';
 import type { Vessel, VesselFields } from '#contracts/shelf';
@@ -7,16 +8,11 @@ import type { Here } from './here';
 
 // Records as they are exchanged: no revisions, no resolved spoons, sites by name.
 
-const TEA_FIELDS = ['name', 'style', 'method', 'words', 'allergens', 'note', 'leaf', 'blend', 'packet', 'caffeine', 'cautions', 'colour', 'weighing', 'spoon'] as const satisfies readonly (keyof TeaFields)[];
-export type TeaRecord = TeaFields & { retired: boolean };
-export const teaRecord = (t: Tea): TeaRecord => ({ ...(Object.fromEntries(TEA_FIELDS.map((f) => [f, t[f]])) as TeaFields), retired: t.retired });
-const idOf = (w: Lot['weighing']): WeighingFields | null => w && { spoon: w.spoon.id, spoons: w.spoons, weighed: w.weighed, singles: w.singles };
-export const lotRecord = ({ name, arrived, bestBefore, harvest, note, state, weighing, versionId }: Lot): LotFields => ({ name, arrived, bestBefore, harvest, note, state, weighing: idOf(weighing), versionId });
 export type VesselRecord = { facts: VesselFields; retired: boolean; siteId: string };
 export const vesselRecord = ({ id: _id, siteId, rev: _rev, retired, ...facts }: Vessel): VesselRecord => ({ facts, retired, siteId });
 export type SpoonRecord = Pick<HouseSpoon, 'name' | 'ml' | 'heaped' | 'retired'>;
 export const spoonRecord = ({ name, ml, heaped, retired }: HouseSpoon): SpoonRecord => ({ name, ml, heaped, retired });
-export const versionRecord = ({ id, method, number, state, recipe, reason, author, at }: Version): z.infer<typeof ExchangeVersion> => ({ id, method, number, state, recipe, reason, author: author.name, at });
+const versionRecord = ({ id, method, number, state, recipe, reason, author, at }: Version): z.infer<typeof ExchangeVersion> => ({ id, method, number, state, recipe, reason, author: author.name, at });
 
 /** Keys in one order all the way down, so that two copies of a thing read the same. */
 const ordered = (v: unknown): unknown =>

@@ -5,8 +5,8 @@ import type { Tx } from '../../db/pool';
 import { brews, house, lots, photos, spoons, teas, versions, vessels } from '../../db/schema/index';
 import { AppError } from '../../http/errors';
 import { keepChange } from '../history';
-import { vocabularyOf } from '../book';
-import type { SpoonRecord, TeaRecord, VesselRecord } from './records';
+import { vocabularyOf, type TeaRecord } from '../book';
+import type { SpoonRecord, VesselRecord } from './records';
 
 type Add<T> = { readonly what: 'added'; readonly after: T };
 type Change<T> = { readonly what: 'changed'; readonly rev: number; readonly before: T; readonly after: T };

@@ -9,6 +9,7 @@ import { failureOf, fieldFaults } from '../../app/api';
 import { now } from '../../app/clock';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
+import { NotSaved } from '../../app/NotSaved';
 import { useAddLotMutation, useChangeLotMutation, useSpoonsQuery } from '../../app/leadRecords';
 import { AreaField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { dateText } from '../../ui/days';
@@ -72,8 +73,6 @@ function LotForm({ tea, lot, versions, onDone }: { tea: Tea; lot: Lot | null; ve
   const [add, adding] = useAddLotMutation();
   const [change, changing] = useChangeLotMutation();
   const error = adding.error ?? changing.error;
-  const failure = error ? failureOf(error) : null;
-  const theirs = failure?.kind === 'answer' && failure.code === 'record.changed' ? Number(failure.details?.rev) : null;
   const former = lotInUse(tea);
   const save = form.handleSubmit(async (v) => {
     const read = readWeighing(v, spoons);
@@ -99,7 +98,7 @@ function LotForm({ tea, lot, versions, onDone }: { tea: Tea; lot: Lot | null; ve
       {state !== 'new' && <SelectField form={form} name="versionId" label="Dialled in with" options={[['', 'no version'], ...versions.map((v) => [v.id, `${METHODS[v.method].label}, version ${v.number}, ${v.state}`] as const)]} />}
       <WeighingFields form={form} spoons={spoons} legend="Its own weighing" />
       <AreaField form={form} name="note" label="Supplier’s note, or ours" />
-      {failure && Object.keys(fieldFaults(error)).length === 0 && <Note bad action={theirs !== null && <button type="button" className="btn slim" onClick={() => setRev(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>}
+      <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{lot ? 'Save the lot' : 'Add the lot'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
       {lot && <History thing="lot" id={lot.id} />}
     </form>

@@ -6,13 +6,13 @@ import { METHODS, METHOD_NAMES, startingRecipe } from '#core/recipes';
 import { STYLE_IDS, styleOf, type StyleId } from '#core/styles';
 import { LEAF_FORM_NAMES, LEAF_FORMS, leafAdvice, missedAllergens, SEASON_NAMES, SEASONS, TRAIT_NAMES, TRAITS, type LeafForm, type Season, type Trait } from '#core/teas';
 import { numberText, parseNumber } from '#core/units';
-import { failureOf, fieldFaults } from '../../app/api';
+import { fieldFaults } from '../../app/api';
 import { newId } from '../../app/ids';
+import { NotSaved } from '../../app/NotSaved';
 import { useSpoonsQuery } from '../../app/leadRecords';
 import { useAddTeaMutation, useBookQuery, useChangeTeaMutation } from '../../app/records';
 import { useUnits } from '../../app/session';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { Note } from '../../ui/Note';
 import { PacketReading } from './Packet';
 import { RecipeFields } from './RecipeFields';
 import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
@@ -57,7 +57,6 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
   const [add, adding] = useAddTeaMutation();
   const [change, changing] = useChangeTeaMutation();
   const error = adding.error ?? changing.error;
-  const failure = error ? failureOf(error) : null;
   const v = form.watch();
   const read = readWeighing(v, spoons);
   const weighing = read.kind === 'ok' ? read.weighing : null;
@@ -92,7 +91,6 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
       showFaults(form, fieldFaults(e), { name: 'name', 'weighing.weighed': 'weighed', 'weighing.spoon': 'spoon', words: 'words', packet: 'packet', blend: 'blend', allergens: 'allergens' });
     }
   });
-  const theirs = failure?.kind === 'answer' && failure.code === 'record.changed' ? Number(failure.details?.rev) : null;
   const said = v.words.split(/,\s*/).filter(Boolean);
   const toggleWord = (w: string) => form.setValue('words', (said.includes(w) ? said.filter((x) => x !== w) : [...said, w]).join(', '));
   return (
@@ -129,7 +127,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
         </div>
       </details>
       {tea && <CheckField form={form} name="retired" label="Retired: not brewed any more, kept for the brews that used it" />}
-      {failure && Object.keys(fieldFaults(error)).length === 0 && <Note bad action={theirs !== null && <button type="button" className="btn slim" onClick={() => setRev(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>}
+      <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{tea ? 'Save the tea' : 'Add the tea'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
     </form>
   );

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { secretFault, type Person, type Role } from '#contracts/people';
-import { failureOf, fieldFaults } from '../../app/api';
+import { fieldFaults } from '../../app/api';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
+import { NotSaved } from '../../app/NotSaved';
 import { useAddPersonMutation, useChangePersonMutation, usePeopleQuery } from '../../app/records';
 import { useSession } from '../../app/session';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
@@ -61,7 +62,7 @@ function PersonForm({ person, onDone }: { person: Person | null; onDone: () => v
       </div>
       <fieldset><legend className="text-[15px] font-semibold">Works at</legend><div className="flex flex-wrap gap-4">{sites.map((s) => <label className="check" key={s.id}><input type="checkbox" value={s.id} {...form.register('sites')} />{s.name}</label>)}</div>{siteFault && <p className="text-warn font-semibold text-[14px]" role="alert">{siteFault}</p>}</fieldset>
       {person && <CheckField form={form} name="active" label="Works here" />}
-      {error && Object.keys(fieldFaults(error)).length === 0 && <Note bad><b>Not saved.</b> {failureOf(error).message}</Note>}
+      <NotSaved error={error} />
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{person ? 'Save' : 'Add them'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
       {person && <History thing="person" id={person.id} />}
     </form>

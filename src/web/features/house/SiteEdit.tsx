@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Site } from '#contracts/house';
-import { failureOf, fieldFaults } from '../../app/api';
+import { fieldFaults } from '../../app/api';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
+import { NotSaved } from '../../app/NotSaved';
 import { useAddSiteMutation, useChangeSiteMutation } from '../../app/records';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { Note } from '../../ui/Note';
 import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from '../../ui/siteForm';
 
 /** Add or change a site. */
@@ -34,7 +34,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
       <div className="pair"><TextField form={form} name="cold" label="Cold water" unit="°C" /><TextField form={form} name="ambient" label="Room" unit="°C" /><TextField form={form} name="pourLoss" label="Pour loses" unit="%" hint="Of the difference to the air; one thermometer reading of just-poured water tells." /></div>
       <div className="pair"><SelectField form={form} name="hardness" label="Tap water" options={[['unknown', 'not known'], ['soft', 'soft'], ['medium', 'medium'], ['hard', 'hard']]} hint="Very hard water mutes aroma and dulls colour." /><CheckField form={form} name="filtered" label="Filtered before it is boiled" /></div>
       <div className="pair"><SelectField form={form} name="volumeUnit" label="Volumes in" options={[['ml', 'millilitres'], ['usFlOz', 'US fluid ounces'], ['imperialFlOz', 'UK fluid ounces']]} /><SelectField form={form} name="temperatureUnit" label="Heat in" options={[['C', '°C'], ['F', '°F']]} /></div>
-      {error && Object.keys(fieldFaults(error)).length === 0 && <Note bad><b>Not saved.</b> {failureOf(error).message}</Note>}
+      <NotSaved error={error} />
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>Save the site</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
       {site && <History thing="site" id={site.id} />}
     </form>

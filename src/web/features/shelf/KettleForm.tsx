@@ -4,12 +4,12 @@ import { useNavigate } from 'react-router';
 import { KETTLE_KINDS, type Kettle, type KettleFields } from '#contracts/instruments';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import { celsius, numberText, parseNumber, parseVolume, volumeText } from '#core/units';
-import { failureOf, fieldFaults } from '../../app/api';
+import { fieldFaults } from '../../app/api';
 import { newId } from '../../app/ids';
+import { NotSaved } from '../../app/NotSaved';
 import { useAddKettleMutation, useChangeKettleMutation } from '../../app/leadRecords';
 import { useSession, useUnits } from '../../app/session';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { Note } from '../../ui/Note';
 
 type Form = { name: string; kind: KettleFields['kind']; volume: string; material: KettleFields['material']; lid: boolean; points: string; note: string; retired: boolean };
 /** "60 to 100 by 5"; null when it only boils. */
@@ -31,8 +31,6 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
   const [add, adding] = useAddKettleMutation();
   const [change, changing] = useChangeKettleMutation();
   const error = adding.error ?? changing.error;
-  const failure = error ? failureOf(error) : null;
-  const theirs = failure?.kind === 'answer' && failure.code === 'record.changed' ? Number(failure.details?.rev) : null;
   const save = form.handleSubmit(async (v) => {
     const [volume, points] = [parseVolume(v.volume, units.volume), readPoints(v.points)];
     if (v.name.trim() === '') form.setError('name', { message: 'Give it a name.' });
@@ -58,7 +56,7 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
       <CheckField form={form} name="lid" label="Its lid stays on while water waits" />
       <AreaField form={form} name="note" label="Note" />
       {kettle && <CheckField form={form} name="retired" label="Retired" />}
-      {failure && Object.keys(fieldFaults(error)).length === 0 && <Note bad action={theirs !== null && <button type="button" className="btn slim" onClick={() => setRev(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>}
+      <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{kettle ? 'Save the kettle' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
     </form>
   );

@@ -113,7 +113,7 @@ function UseHere({ kettle, facts, site }: { kettle: Kettle; facts: KettleFacts; 
   const used = site.kettle.name === kettle.name && sameRate && (site.pourLoss === loss || near(site.pourLoss ?? 0, loss ?? 0));
   const use = () => {
     const { id, ...fields } = site;
-    void change({ id, body: { ...fields, pourLoss: loss, kettle: { volume: facts.usual.volume, material: kettle.material, lid: kettle.lid, rate, name: kettle.name } } }).unwrap().then(
+    void change({ id, body: { ...fields, pourLoss: loss, kettle: { volume: kettle.volume, material: kettle.material, lid: kettle.lid, rate, name: kettle.name } } }).unwrap().then(
       () => dispatch(toastShown({ text: `${site.name} reckons with the ${kettle.name} from now on.` })), () => undefined);
   };
   if (used) return <p className="small" role="status">{capital(site.name)} reckons with this kettle.</p>;

@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { HouseSpoon } from '#contracts/instruments';
 import { millilitres, numberText, parseWithin } from '#core/units';
-import { failureOf, fieldFaults } from '../../app/api';
+import { fieldFaults } from '../../app/api';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
+import { NotSaved } from '../../app/NotSaved';
 import { useAddSpoonMutation, useChangeSpoonMutation, useSpoonsQuery } from '../../app/leadRecords';
 import { useBookQuery } from '../../app/records';
 import { useSession } from '../../app/session';
 import { CheckField, showFaults, TextField } from '../../ui/fields';
-import { Note } from '../../ui/Note';
 
 /** The trade's spoons and the house's own scoops, each drawn by what it holds, with the teas it measures. */
 export function Spoons() {
@@ -54,8 +54,6 @@ function SpoonForm({ spoon, onDone }: { spoon: HouseSpoon | null; onDone: () => 
   const [add, adding] = useAddSpoonMutation();
   const [change, changing] = useChangeSpoonMutation();
   const error = adding.error ?? changing.error;
-  const failure = error ? failureOf(error) : null;
-  const theirs = failure?.kind === 'answer' && failure.code === 'record.changed' ? Number(failure.details?.rev) : null;
   const save = form.handleSubmit(async (v) => {
     const ml = parseWithin(v.ml, 'A spoon', 'ml', 0.5, 500);
     if (v.name.trim() === '') form.setError('name', { message: 'Give it a name.' });
@@ -76,7 +74,7 @@ function SpoonForm({ spoon, onDone }: { spoon: HouseSpoon | null; onDone: () => 
       <div className="pair"><TextField form={form} name="name" label="Name" /><TextField form={form} name="ml" label="Holds" unit="ml" hint="Fill it with water on the scale: 1 g is 1 ml." /></div>
       <CheckField form={form} name="heaped" label="Used heaped: less even than level" />
       {spoon && <CheckField form={form} name="retired" label="Retired" />}
-      {failure && Object.keys(fieldFaults(error)).length === 0 && <Note bad action={theirs !== null && <button type="button" className="btn slim" onClick={() => setRev(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>}
+      <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{spoon ? 'Save the scoop' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
       {spoon && <History thing="spoon" id={spoon.id} />}
     </form>

@@ -5,12 +5,12 @@ import type { Vessel } from '#contracts/shelf';
 import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import { parseVolume } from '#core/units';
-import { failureOf, fieldFaults } from '../../app/api';
+import { fieldFaults } from '../../app/api';
 import { newId } from '../../app/ids';
+import { NotSaved } from '../../app/NotSaved';
 import { useAddVesselMutation, useChangeVesselMutation } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { Note } from '../../ui/Note';
 import { VesselDrawing } from '../../ui/vessel';
 import { emptyVessel, vesselFieldsOf, vesselFormOf, type VesselForm } from './vesselForm';
 
@@ -25,8 +25,6 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
   const [add, adding] = useAddVesselMutation();
   const [change, changing] = useChangeVesselMutation();
   const error = adding.error ?? changing.error;
-  const failure = error ? failureOf(error) : null;
-  const theirs = failure?.kind === 'answer' && failure.code === 'record.changed' ? Number(failure.details?.rev) : null;
   const typed = form.watch();
   const [brim, mark, basket] = [parseVolume(typed.brim, volume), parseVolume(typed.mark, volume), parseVolume(typed.basket, volume)];
   const save = form.handleSubmit(async (v) => {
@@ -75,7 +73,7 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
         {typed.infuser !== 'free' && <TextField form={form} name="depth" label="Basket is deep" unit="mm" />}
       </div>
       <div className="flex gap-4"><CheckField form={form} name="lid" label="Has a lid" /><CheckField form={form} name="cosy" label="Stands in a cosy" /></div>
-      {failure && Object.keys(fieldFaults(error)).length === 0 && <Note bad action={theirs !== null && <button type="button" className="btn slim" onClick={() => setRev(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>}
+      <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{vessel ? 'Save the vessel' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
     </form>
   );

@@ -64,7 +64,7 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
 
 function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | null }) {
   if (card.bags) return <p>{bagsText(card.bags)}<em>of {numberText(card.leaf / card.bags, 2)} g each</em></p>;
-  if (!card.spoons || !measureOf(tea, lot ?? undefined).weighing) return <p>by the scale<em>no spoon of this tea weighed yet</em></p>;
+  if (!card.spoons || !measureOf(tea, lot).weighing) return <p>by the scale<em>no spoon of this tea weighed yet</em></p>;
   const { total, perSpoon, error, spoon } = card.spoons;
   const other = spoon.id === SPOONS.metricTablespoon.id ? 'Tablespoon, not teaspoon.' : spoon.id === SPOONS.metricTeaspoon.id ? 'Teaspoon, not tablespoon.' : '';
   return <p>{spoonsText(card.spoons)}<em>of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}{numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}</em></p>;
