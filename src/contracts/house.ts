@@ -64,5 +64,5 @@ export const signIn = endpoint({
   body: z.strictObject({ personId: Id, siteId: Id, secret: z.string().min(1, 'Type the PIN.').max(200) }),
   response: Session,
 });
-export const setMyUnits = endpoint({ method: 'PATCH', path: '/api/me/units', access: 'trainee', body: OwnUnits, response: OwnUnits });
+export const setMyUnits = endpoint({ method: 'PATCH', path: '/api/me/units', access: 'trainee', body: OwnUnits.partial(), response: OwnUnits });
 export const signOut = endpoint({ method: 'DELETE', path: '/api/session', access: 'trainee', response: z.strictObject({}) });

@@ -80,10 +80,13 @@ export function accounts({ db, now }: Deps) {
     async signOut(who: Signed): Promise<void> {
       await db.delete(sessions).where(eq(sessions.tokenHash, who.tokenHash));
     },
-    async setUnits(units: z.infer<typeof OwnUnits>, who: Signed) {
-      await db.update(people).set({ units }).where(eq(people.id, who.personId));
+    /** What is not named stays: two picks one after the other keep both. */
+    setUnits: (given: Partial<z.infer<typeof OwnUnits>>, who: Signed) => inTransaction(db, async (tx) => {
+      await tx.select({ id: people.id }).from(people).where(eq(people.id, who.personId)).for('update');
+      const units = { volume: null, temperature: null, ...(await unitsOf(tx, who.personId)), ...given };
+      await tx.update(people).set({ units }).where(eq(people.id, who.personId));
       return units;
-    },
+    }),
     people: () => allPeople(db),
     async addPerson(given: z.infer<typeof addPerson.body>, who: Signed): Promise<Person> {
       const fault = secretFault(given.role, given.secret);

@@ -12,7 +12,7 @@ export function MyUnits() {
   const { name, units } = useSession();
   const [set, { error }] = useSetMyUnitsMutation();
   const mine: z.infer<typeof OwnUnits> = units ?? { volume: null, temperature: null };
-  const pick = (over: Partial<typeof mine>) => void set({ ...mine, ...over });
+  const pick = (over: Partial<typeof mine>) => void set(over);
   return (
     <section>
       <h2>{name} reads<small>on every device; cards on the wall stay as the site</small></h2>
