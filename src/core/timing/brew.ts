@@ -9,7 +9,7 @@ export type BrewState =
   | { readonly kind: 'judged'; readonly waterOn: EpochMs; readonly pulled: EpochMs; readonly judged: EpochMs }
   | { readonly kind: 'abandoned'; readonly at: EpochMs };
 
-export type BrewEventKind = 'waterOn' | 'pull' | 'undoPull' | 'judge' | 'abandon';
+export type BrewEventKind = 'waterOn' | 'pull' | 'undoPull' | 'judge' | 'close' | 'abandon';
 export type BrewEvent = { readonly kind: BrewEventKind; readonly at: EpochMs };
 
 /** What became of an event: the new state, or why the brew could not take it. */
@@ -37,6 +37,8 @@ export function advance(state: BrewState, event: BrewEvent): Step {
     case 'undoPull':
       if (state.kind === 'judged') return refused('alreadyJudged');
       return state.kind === 'pulled' ? moved({ kind: 'steeping', waterOn: state.waterOn }) : refused('notPulled');
+    // Off the bar without a verdict: served, nobody had time to taste.
+    case 'close':
     case 'judge':
       if (state.kind === 'judged') return refused('alreadyJudged');
       return state.kind === 'pulled' ? moved({ ...state, kind: 'judged', judged: event.at }) : refused('notPulled');
@@ -72,3 +74,13 @@ export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
 export type PullTiming = 'early' | 'inWindow' | 'late';
 /** How a real steep lies against its window. */
 export const pullTiming = (steeped: Seconds, w: Window): PullTiming => (steeped < w.earliest ? 'early' : steeped > w.latest ? 'late' : 'inWindow');
+
+/** How a pull is kept: a late one that nobody came for is told apart from one that was a little late. */
+export const PULL_KINDS = ['early', 'inWindow', 'late', 'forgotten'] as const;
+export type PullKind = (typeof PULL_KINDS)[number];
+/** Past latest by more than this, or by half the best time where that is more, it was forgotten (from memory). */
+const FORGOTTEN = 60;
+export function pullKind(steeped: Seconds, w: Window): PullKind {
+  const timing = pullTiming(steeped, w);
+  return timing === 'late' && steeped - w.latest > Math.max(FORGOTTEN, w.best / 2) ? 'forgotten' : timing;
+}

@@ -1,26 +1,127 @@
-import type { Card } from '#core/recipes';
-import { later, seconds, type EpochMs, type Seconds } from '#core/units';
+import type { BrewState } from './brew';
+import type { Handling, Window } from '#core/recipes';
+import { millilitres, minutesText, numberText, seconds, temperatureText, volumeText, type Celsius, type EpochMs, type Grams, type Millilitres, type Seconds, type VolumeUnit } from '#core/units';
 
 /** Warm the vessel at least so long: common practice. */
 export const WARMING = seconds(15);
-
-export type StepKind = 'warm' | 'leafIn' | 'waterOn' | 'earliest' | 'pull' | 'latest' | 'judge';
-/** One thing to do or pass, with its instant. */
-export type BrewStep = { readonly kind: StepKind; readonly at: EpochMs; readonly text: string };
-
 /** A cup is cool enough to taste so long after the pull: common practice. */
 export const COOL_TO_JUDGE: Seconds = seconds(90);
+/** A stir is asked for so long before its moment, and no longer after it than this. */
+const STIR_EARLY = 5;
+const STIR_LATE = 25;
 
-/** The steps of a brew counted from the instant the water goes on. */
-export function stepsOf(card: Card, waterOn: EpochMs): BrewStep[] {
-  const steps: BrewStep[] = [];
-  const before = (s: number) => later(waterOn, seconds(-s));
-  if (card.warmed) steps.push({ kind: 'warm', at: before(WARMING + 10), text: 'Warm the vessel, a third full, 15 s or more' });
-  steps.push({ kind: 'leafIn', at: before(5), text: `${card.warmed ? 'Empty it, leaf' : 'Leaf'} in, shaken flat` });
-  steps.push({ kind: 'waterOn', at: waterOn, text: `Pour ${Math.round(card.water)} ml` });
-  steps.push({ kind: 'earliest', at: later(waterOn, card.window.earliest), text: 'Its window opens' });
-  steps.push({ kind: 'pull', at: later(waterOn, card.window.best), text: card.pull.act });
-  steps.push({ kind: 'latest', at: later(waterOn, card.window.latest), text: 'Its window closes' });
-  steps.push({ kind: 'judge', at: later(waterOn, seconds(card.window.best + COOL_TO_JUDGE)), text: 'Judge the cup' });
-  return steps;
+/** A classic teacup, ml: common practice. */
+const TEACUP = 150;
+
+/** What hands do to one brew, in their order. `pour` starts the clock, `pull` stops it. */
+export const STEP_KINDS = ['warm', 'weigh', 'heat', 'rinse', 'pour', 'stir', 'pull', 'drain', 'serve', 'judge'] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+/** Those the clock itself asks for: they have instants of their own and need no mark. */
+export const CLOCK_STEPS: ReadonlySet<StepKind> = new Set(['pour', 'pull', 'judge']);
+/** One thing to do. `key` is the kind, with a number where there are several: "stir2". */
+export type BrewStep = { readonly key: string; readonly kind: StepKind; /** Seconds from water on at which it is due; null: before it, in its turn. */ readonly due: Seconds | null };
+/** A step that was confirmed or left out, by a touch. */
+export type StepMark = { readonly key: string; readonly at: EpochMs; readonly outcome: 'done' | 'skipped'; readonly grams?: Grams; readonly celsius?: Celsius };
+
+/** What of a plan its steps follow from. */
+export type Planned = {
+  readonly leaf: Grams; readonly water: Millilitres; readonly liquor: Millilitres; readonly warmed: boolean; readonly kettle: Celsius; readonly reachable: boolean;
+  /** Cold water that goes in first, so that boiling water on it makes the heat; null: set the kettle. */
+  readonly splash?: Millilitres | null;
+  readonly spoons: string | null;
+  readonly recipe: { readonly window: Window; readonly handling: Handling };
+  readonly pull: { readonly act: string; readonly done: string };
+  /** Which steep of its leaf; 1 is the first. */
+  readonly steep?: { readonly number: number } | null;
+};
+
+/** The steps of a brew. A later steep of the same leaf has nothing to warm, weigh or rinse. */
+export function stepsOf(p: Planned): BrewStep[] {
+  const { handling, window } = p.recipe;
+  const again = (p.steep?.number ?? 1) > 1;
+  const step = (kind: StepKind, due: number | null, key: string = kind): BrewStep => ({ key, kind, due: due === null ? null : seconds(due) });
+  return [
+    ...(p.warmed && !again ? [step('warm', null)] : []),
+    ...(again ? [] : [step('weigh', null)]),
+    step('heat', null),
+    ...(handling.rinse > 0 && !again ? [step('rinse', null)] : []),
+    step('pour', 0),
+    ...handling.stir.map((s, i) => step('stir', s, `stir${i + 1}`)),
+    step('pull', window.best),
+    step('drain', window.best),
+    step('serve', window.best),
+    step('judge', window.best + COOL_TO_JUDGE),
+  ];
 }
+
+export type Standing = 'done' | 'skipped' | 'now' | 'ahead';
+export type StoodStep = BrewStep & { readonly standing: Standing; /** When it was done, as far as anybody said. */ readonly at: EpochMs | null; readonly mark: StepMark | null };
+
+const instantsOf = (state: BrewState): Partial<Record<StepKind, EpochMs>> => ({
+  ...('waterOn' in state ? { pour: state.waterOn } : {}), ...('pulled' in state ? { pull: state.pulled } : {}), ...('judged' in state ? { judge: state.judged } : {}),
+});
+
+/**
+ * How each step stands. A step counts as done by its own touch or by the next one's; what was left out says so. Only
+ * one step is `now`: the first that nothing after it has overtaken.
+ */
+export function standingOf(steps: readonly BrewStep[], state: BrewState, marks: readonly StepMark[]): StoodStep[] {
+  const instants = instantsOf(state);
+  const stood = steps.map((s) => {
+    const mark = [...marks].reverse().find((m) => m.key === s.key) ?? null;
+    const at = instants[s.kind] ?? mark?.at ?? null;
+    return { ...s, mark, at, touched: at !== null };
+  });
+  const last = stood.reduce((found, s, i) => (s.touched ? i : found), -1);
+  return stood.map(({ touched: _touched, ...s }, i) => ({
+    ...s, standing: s.mark?.outcome === 'skipped' && instants[s.kind] === undefined ? 'skipped' : i <= last ? 'done' : i === last + 1 ? 'now' : 'ahead',
+  }));
+}
+
+/** The step that wants a hand now beside the clock's own; null when there is none. A stir only at its moment. */
+export function stepNow(p: Planned, state: BrewState, marks: readonly StepMark[], now: EpochMs): BrewStep | null {
+  const stood = standingOf(stepsOf(p), state, marks);
+  if (state.kind === 'steeping') {
+    const s = (now - state.waterOn) / 1000;
+    return stood.find((x) => x.kind === 'stir' && x.mark === null && s >= (x.due ?? 0) - STIR_EARLY && s <= (x.due ?? 0) + STIR_LATE) ?? null;
+  }
+  const current = stood.find((x) => x.standing === 'now') ?? null;
+  return current && CLOCK_STEPS.has(current.kind) ? null : current;
+}
+
+type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
+/** A step in the words of whoever does it, and the word for having done it. */
+export function stepWords(step: BrewStep, p: Planned, units: Units): { readonly act: string; readonly done: string } {
+  const { handling } = p.recipe;
+  switch (step.kind) {
+    case 'warm': return { act: `Warm it, a third full, ${WARMING} s`, done: 'Warmed' };
+    case 'weigh': return { act: `Leaf ${numberText(p.leaf)} g${p.spoons ? `, ${p.spoons}` : ''}`, done: 'Leaf in' };
+    case 'heat': return { act: `${p.reachable ? `Kettle to ${temperatureText(p.kettle, units.temperature)}` : 'Straight off the boil'}${p.splash ? `, or ${volumeText(p.splash, units.volume)} cold first` : ''}`, done: 'Water ready' };
+    case 'rinse': return { act: `Rinse ${Math.round(handling.rinse)} s, pour it away`, done: 'Rinsed' };
+    case 'pour': return { act: `Pour ${volumeText(p.water, units.volume)}${handling.circles ? ', slowly, in circles' : ''}`, done: 'Water on' };
+    case 'stir': return { act: `Stir at ${minutesText(step.due ?? 0)}`, done: 'Stirred' };
+    case 'pull': return { act: p.pull.act, done: p.pull.done };
+    case 'drain': return handling.root > 0
+      ? { act: `Keep a root, ${volumeText(rootOf(p), units.volume)}`, done: 'Root kept' }
+      : { act: 'Drain to the last drop', done: 'Drained' };
+    case 'serve': return handling.order === 'turns'
+      ? { act: `Serve in turns, ${turnsOf(p.liquor).cups} cups`, done: 'Served' }
+      : { act: handling.order === 'jug' ? 'Through a jug, then serve' : 'Serve it', done: 'Served' };
+    case 'judge': return { act: 'Judge the cup', done: 'Judged' };
+  }
+}
+
+/** Liquor that stays under the leaf for the next steep, ml. */
+const rootOf = (p: Pick<Planned, 'liquor' | 'recipe'>): Millilitres => millilitres(p.liquor * p.recipe.handling.root);
+
+/** Pouring in turns: so many cups, filled half in order and half back, `each` ml a time. */
+export type Turns = { readonly cups: number; readonly each: Millilitres; readonly order: readonly number[] };
+/**
+ * The order that makes cups of one pot alike: 1, 2, 3, then 3, 2, 1, half a cup each (common practice).
+ * @param cups how many; without it, teacups of 150 ml, at least two.
+ */
+export function turnsOf(liquor: Millilitres, cups: number = Math.max(2, Math.round(liquor / TEACUP))): Turns {
+  const there = Array.from({ length: cups }, (_, i) => i + 1);
+  return { cups, each: millilitres(liquor / cups / 2), order: [...there, ...[...there].reverse()] };
+}
+

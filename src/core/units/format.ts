@@ -27,4 +27,6 @@ export function volumeText(v: Millilitres, unit: VolumeUnit): string {
 }
 /** Whole degrees in the reader's scale. */
 export const degrees = (t: Celsius, scale: 'C' | 'F'): number => Math.round(scale === 'F' ? toFahrenheit(t) : t);
+/** A thermometer's reading, to a tenth. */
+export const readingText = (t: Celsius, scale: 'C' | 'F'): string => `${numberText(scale === 'F' ? toFahrenheit(t) : t)}${NBSP}°${scale}`;
 export const temperatureText = (t: Celsius, scale: 'C' | 'F'): string => `${degrees(t, scale)}${NBSP}°${scale}`;
