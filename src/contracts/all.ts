@@ -5,6 +5,7 @@ import * as exchange from './exchange';
 import * as history from './history';
 import * as house from './house';
 import * as instruments from './instruments';
+import * as live from './live';
 import * as people from './people';
 import * as print from './print';
 import * as shelf from './shelf';
@@ -13,5 +14,5 @@ const isEndpoint = (v: unknown): v is Endpoint => typeof v === 'object' && v !==
 
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [book, brews, exchange, history, house, instruments, people, print, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
+  [book, brews, exchange, history, house, instruments, live, people, print, shelf].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

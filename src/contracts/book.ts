@@ -6,6 +6,7 @@ import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds, Spoon } from 
 import { MATERIAL_NAMES, type Material } from '#core/heat';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
 import { Id, Name, oneOf, quantity, Text, Who } from './primitives';
 
 export const Style = oneOf<StyleId>(STYLE_IDS);
@@ -96,65 +97,50 @@ export const Tea = TeaFields.extend({
   photoId: Id.nullable(),
 });
 export type Tea = z.infer<typeof Tea>;
-/** The lot brewed unless another is asked for. */
-export const lotInUse = (tea: Pick<Tea, 'lots'>): Lot | null => tea.lots.find((l) => l.state === 'inUse') ?? null;
-/** Spoon and weighing to reckon with: the lot's own weighing, else the tea's. */
-export const measureOf = (tea: Pick<Tea, 'measure' | 'lots'>, lot?: Lot | null): Tea['measure'] => ({ spoon: tea.measure.spoon, weighing: (lot ?? lotInUse(tea))?.weighing ?? tea.measure.weighing });
-/** The recipe a vessel's method is brewed by: its own where the tea has one, else the tea's usual. */
-export const recipeFor = (tea: Tea, method: Method): MethodRecipe | null => tea.recipes.find((r) => r.method === method && r.house) ?? tea.recipes.find((r) => r.method === tea.method && r.house) ?? null;
-
 /** A brewer's accepted correction, waiting for a lead. */
 export const LeadNote = z.strictObject({
   id: Id, teaId: Id, brewId: Id, by: Who, at: z.number(), headline: z.string(), change: z.string(), found: z.string(), fromTrainee: z.boolean(),
 });
 export type LeadNote = z.infer<typeof LeadNote>;
 
-export const getBook = endpoint({ method: 'GET', path: '/api/book', access: 'trainee', response: z.strictObject({ teas: z.array(Tea), vocabulary: z.array(z.string()) }) });
-export const getTea = endpoint({
-  method: 'GET', path: '/api/teas/:id', access: 'trainee', params: z.strictObject({ id: Id }),
+export const getBook = endpoint(ROUTES.getBook, { response: z.strictObject({ teas: z.array(Tea), vocabulary: z.array(z.string()) }) });
+export const getTea = endpoint(ROUTES.getTea, { params: z.strictObject({ id: Id }),
   response: z.strictObject({
     tea: Tea, versions: z.array(Version), notes: z.array(LeadNote),
     /** Every lot, the finished too, newest first. */
     lots: z.array(Lot),
-    /** Brews by the version they used; one without is not there. */
+    /** Brews by the version they used, counted up to `USES_COUNTED` (limits.ts); one without is not there. */
     uses: z.record(Id, z.number().int()),
   }),
 });
 export type TeaPage = z.infer<typeof getTea.response>;
-export const addTea = endpoint({
-  method: 'POST', path: '/api/teas', access: 'lead',
+export const addTea = endpoint(ROUTES.addTea, {
   body: TeaFields.extend({ id: Id, versionId: Id, recipe: RecipeBody }), response: Tea,
 });
-export const changeTea = endpoint({
-  method: 'PATCH', path: '/api/teas/:id', access: 'lead', params: z.strictObject({ id: Id }),
+export const changeTea = endpoint(ROUTES.changeTea, { params: z.strictObject({ id: Id }),
   body: TeaFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: Tea,
 });
 /** A new version of a method's recipe, for the house, on trial beside it or as a draft; `basedOn` is the number the lead was looking at, 0 for a method's first. */
-export const addVersion = endpoint({
-  method: 'POST', path: '/api/teas/:id/versions', access: 'lead', params: z.strictObject({ id: Id }),
+export const addVersion = endpoint(ROUTES.addVersion, { params: z.strictObject({ id: Id }),
   body: z.strictObject({
     id: Id, method: MethodName, basedOn: z.number().int(), as: z.enum(['house', 'trial', 'draft']), recipe: RecipeBody, reason: Text(300).min(1, 'Say why: the next lead reads it.'), settles: z.array(Id).max(50),
   }),
   response: Version,
 });
 /** A draft goes on trial, a trial that was right becomes the house recipe, either is set aside; what it takes the place of is retired. Done twice it is done once. */
-export const moveVersion = endpoint({
-  method: 'POST', path: '/api/versions/:id/state', access: 'lead', params: z.strictObject({ id: Id }), body: z.strictObject({ to: z.enum(['trial', 'house', 'retired']) }), response: Version,
+export const moveVersion = endpoint(ROUTES.moveVersion, { params: z.strictObject({ id: Id }), body: z.strictObject({ to: z.enum(['trial', 'house', 'retired']) }), response: Version,
 });
-export const addLot = endpoint({ method: 'POST', path: '/api/teas/:id/lots', access: 'lead', params: z.strictObject({ id: Id }), body: LotFields.extend({ id: Id }), response: Lot });
+export const addLot = endpoint(ROUTES.addLot, { params: z.strictObject({ id: Id }), body: LotFields.extend({ id: Id }), response: Lot });
 /** A lot put in use finishes the one before it. */
-export const changeLot = endpoint({ method: 'PATCH', path: '/api/lots/:id', access: 'lead', params: z.strictObject({ id: Id }), body: LotFields.extend({ rev: z.number().int() }), response: Lot });
+export const changeLot = endpoint(ROUTES.changeLot, { params: z.strictObject({ id: Id }), body: LotFields.extend({ rev: z.number().int() }), response: Lot });
 /** The house's tasting words, in its order. */
-export const setVocabulary = endpoint({
-  method: 'PATCH', path: '/api/vocabulary', access: 'lead', body: z.strictObject({ words: z.array(z.string().trim().min(1).max(30)).max(80) }), response: z.strictObject({ words: z.array(z.string()) }),
+export const setVocabulary = endpoint(ROUTES.setVocabulary, { body: z.strictObject({ words: z.array(z.string().trim().min(1).max(30)).max(80) }), response: z.strictObject({ words: z.array(z.string()) }),
 });
-export const settleNote = endpoint({
-  method: 'POST', path: '/api/notes/:id/settle', access: 'lead', params: z.strictObject({ id: Id }), response: z.strictObject({}),
+export const settleNote = endpoint(ROUTES.settleNote, { params: z.strictObject({ id: Id }), response: z.strictObject({}),
 });
 /** The dry leaf; made small and freed of its metadata before it is kept. One a tea: a new one takes the place. */
-export const setPhoto = endpoint({
-  method: 'POST', path: '/api/teas/:id/photo', access: 'lead', params: z.strictObject({ id: Id }),
+export const setPhoto = endpoint(ROUTES.setPhoto, { params: z.strictObject({ id: Id }),
   body: z.strictObject({ id: Id, /** The picture's bytes, base64. */ data: z.string().max(22_000_000) }), response: Tea,
 });
-export const dropPhoto = endpoint({ method: 'DELETE', path: '/api/teas/:id/photo', access: 'lead', params: z.strictObject({ id: Id }), response: Tea });
-export const getPhoto = endpoint({ method: 'GET', path: '/api/photos/:id', access: 'trainee', params: z.strictObject({ id: Id }), response: z.unknown() });
+export const dropPhoto = endpoint(ROUTES.dropPhoto, { params: z.strictObject({ id: Id }), response: Tea });
+export const getPhoto = endpoint(ROUTES.getPhoto, { params: z.strictObject({ id: Id }), response: z.unknown() });

@@ -1,11 +1,15 @@
 import { z } from 'zod';
 import type { StyleId } from '#core/styles';
-import type { BrewState } from '#core/timing';
+import { PULL_KINDS, type BrewState, type PullKind, type StepMark } from '#core/timing';
+import { METHOD_NAMES, type Method } from '#core/recipes';
+import type { Chart, Drift, GroupRow } from '#core/trends';
 import { PROPOSED_LEVERS, TURNED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
-import type { Celsius, EpochMs, Grams, Millilitres } from '#core/units';
+import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
 import { RecipeBody, Style } from './book';
 import { endpoint } from './endpoint';
-import { Id, Instant, quantity, Text, Who } from './primitives';
+import { PLACES } from './limits';
+import { ROUTES } from './routes';
+import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
 import { VesselFields } from './shelf';
 
 const Mark_ = z.union([z.literal(-2), z.literal(-1), z.literal(0), z.literal(1), z.literal(2)]) satisfies z.ZodType<Mark>;
@@ -41,6 +45,10 @@ export const Plan = z.strictObject({
   onLeaf: quantity<Celsius>({ min: -20, max: 100 }),
   ambient: quantity<Celsius>({ min: -20, max: 60 }),
   kettle: quantity<Celsius>({ min: -20, max: 400 }),
+  /** Cold water that goes in first, so that boiling water on it makes the heat; null or absent: set the kettle. */
+  splash: quantity<Millilitres>({ min: 0, max: 20_000 }).nullable().optional(),
+  /** A later steep of its leaf: which, and how long each before it was. */
+  steep: z.strictObject({ number: z.number().int().min(2), past: z.array(quantity<Seconds>({ min: 0, max: 260_000 })), by: z.enum(['recipe', 'model']) }).nullable().optional(),
   reachable: z.boolean(),
   warmed: z.boolean(),
   crowding: z.number().nullable(),
@@ -50,8 +58,15 @@ export const Plan = z.strictObject({
 });
 export type Plan = z.infer<typeof Plan>;
 
+const MarkOfStep = z.strictObject({ key: z.string().max(12), at: at, outcome: z.enum(['done', 'skipped']), grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(), celsius: quantity<Celsius>({ min: -20, max: 110 }).optional() }) satisfies z.ZodType<StepMark>;
+/** A thermometer in it. */
+const Reading = z.strictObject({ at, celsius: quantity<Celsius>({ min: -20, max: 110 }) });
+/** What came of a proposed correction. */
+export const CORRECTIONS = ['none', 'taken', 'notTaken'] as const;
+
 export const Brew = z.strictObject({
-  id: Id, siteId: Id, place: z.number().int(),
+  id: Id, siteId: Id, place: z.number().int(), leafId: Id, pairedId: Id.nullable(), method: oneOf<Method>(METHOD_NAMES), kettle: z.string(),
+  marks: z.array(MarkOfStep), readings: z.array(Reading), pulledDevice: z.string().nullable(), timing: oneOf<PullKind>(PULL_KINDS).nullable(),
   tea: z.strictObject({ id: Id, name: z.string(), style: Style as z.ZodType<StyleId, StyleId> }),
   lot: z.strictObject({ id: Id, name: z.string() }).nullable(), vesselId: Id, versionId: Id, versionNumber: z.number().int(),
   plan: Plan, state: State, startedBy: Who, startedAt: z.number(), pulledBy: Who.nullable(), judgedBy: Who.nullable(),
@@ -59,20 +74,28 @@ export const Brew = z.strictObject({
 });
 export type Brew = z.infer<typeof Brew>;
 
-/** The site's bar: every brew not yet judged, and what was brewed last in what. */
-export const getBar = endpoint({
-  method: 'GET', path: '/api/bar', access: 'trainee',
-  response: z.strictObject({ now: z.number(), brews: z.array(Brew), recent: z.array(z.strictObject({ teaId: Id, vesselId: Id, water: z.number() })) }),
+/** What waits to be brewed: a tea, for somebody, perhaps in a vessel. */
+export const Order = z.strictObject({
+  id: Id, siteId: Id, teaId: Id, teaName: z.string(), vesselId: Id.nullable(), water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(), forWhom: Text(60), rank: z.number(), at: z.number(), by: Who,
+});
+export type Order = z.infer<typeof Order>;
+
+/** The site's bar: every brew not yet judged, what waits, and what was brewed last in what. `seq` is the last thing told of. */
+export const getBar = endpoint(ROUTES.getBar, {
+  response: z.strictObject({ now: z.number(), seq: z.number(), brews: z.array(Brew), orders: z.array(Order), recent: z.array(z.strictObject({ teaId: Id, vesselId: Id, water: z.number() })) }),
 });
 export type Bar = z.infer<typeof getBar.response>;
-export const startBrew = endpoint({
-  method: 'POST', path: '/api/brews', access: 'trainee',
+export const startBrew = endpoint(ROUTES.startBrew, {
   body: z.strictObject({
     id: Id, siteId: Id, teaId: Id,
     /** Null: whichever is in use. A device that has not heard of lots sends none. */
     lotId: Id.nullable().default(null),
     versionId: Id, vesselId: Id, water: quantity<Millilitres>({ min: 1, max: 20_000 }),
-    warmed: z.boolean(), warming: z.boolean(), place: z.number().int().min(1).max(12), at: Instant,
+    warmed: z.boolean(), warming: z.boolean(), place: z.number().int().min(1).max(PLACES), at: Instant,
+    /** The steep before it, of the same leaf. */
+    after: Id.nullable().default(null),
+    /** The order it fills. */
+    orderId: Id.nullable().default(null),
   }),
   response: Brew,
 });
@@ -82,35 +105,85 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('waterOn') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('pull') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undoPull') }),
+  /** Off the bar without a verdict. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('close') }),
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('step'), key: z.string().max(12), outcome: z.enum(['done', 'skipped']), grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(), celsius: quantity<Celsius>({ min: -20, max: 110 }).optional() }),
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('reading'), celsius: quantity<Celsius>({ min: -20, max: 110 }) }),
+  /** Pulled and judged together with another of the same tea. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('pair'), with: Id }),
+  /** Pulled on a shared tablet: it was me. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('claim') }),
+  /** Takes the last thing that was done to it back. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('undo'), of: Id }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('abandon'), reason: Text(200) }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('judge'), verdict: VerdictBody, proposal: ProposalBody, accepted: z.boolean(), remark: Text(200) }),
 ]);
 export type BrewEventBody = z.infer<typeof BrewEventBody>;
-export const addBrewEvent = endpoint({
-  method: 'POST', path: '/api/brews/:id/events', access: 'trainee', params: z.strictObject({ id: Id }), body: BrewEventBody, response: Brew,
+export const addBrewEvent = endpoint(ROUTES.addBrewEvent, { params: z.strictObject({ id: Id }), body: BrewEventBody, response: Brew,
 });
-export const getBrew = endpoint({
-  method: 'GET', path: '/api/brews/:id', access: 'trainee', params: z.strictObject({ id: Id }),
-  response: z.strictObject({ brew: Brew, next: z.strictObject({ id: Id, at: z.number(), verdict: z.string() }).nullable() }),
+/** One thing that happened, as the brew's page tells it. */
+export const Happened = z.strictObject({ id: Id, at: z.number(), by: z.string(), undone: z.boolean(), what: z.custom<BrewEventBody | { kind: 'start' }>() });
+export type Happened = z.infer<typeof Happened>;
+export const getBrew = endpoint(ROUTES.getBrew, {
+  params: z.strictObject({ id: Id }),
+  response: z.strictObject({ brew: Brew, events: z.array(Happened), steeps: z.array(z.strictObject({ id: Id, number: z.number(), steeped: z.number().nullable() })), next: z.strictObject({ id: Id, at: z.number(), verdict: z.string() }).nullable() }),
 });
 
 export const VERDICT_FILTERS = ['right', 'off', 'unjudged'] as const;
-export const LogQuery = z.strictObject({
-  siteId: Id.optional(), teaId: Id.optional(), personId: Id.optional(), verdict: z.enum(VERDICT_FILTERS).optional(),
+/** `outside`: not in its window, whichever way. */
+export const PULL_FILTERS = [...PULL_KINDS, 'outside'] as const;
+export const LogFilters = z.strictObject({
+  siteId: Id.optional(), teaId: Id.optional(), lotId: Id.optional(), vesselId: Id.optional(), personId: Id.optional(), method: oneOf<Method>(METHOD_NAMES).optional(),
+  verdict: z.enum(VERDICT_FILTERS).optional(), pull: z.enum(PULL_FILTERS).optional(), correction: z.enum(CORRECTIONS).optional(),
+  /** Started at or after, and before. */
+  from: z.coerce.number().int().optional(), to: z.coerce.number().int().optional(),
+});
+export type LogFilters = z.infer<typeof LogFilters>;
+export const LogQuery = LogFilters.extend({
   /** Keyset: the last row's start and id. */
   before: z.string().regex(/^\d{12,14}_[0-9a-f-]{36}$/).optional(),
 });
 export type LogQuery = z.infer<typeof LogQuery>;
-export const listBrews = endpoint({
-  method: 'GET', path: '/api/brews', access: 'trainee', query: LogQuery,
+export const listBrews = endpoint(ROUTES.listBrews, {
+  query: LogQuery,
   response: z.strictObject({
     brews: z.array(Brew), next: z.string().nullable(),
-    counts: z.strictObject({ all: z.number(), inWindow: z.number(), late: z.number(), early: z.number() }),
+    /** Of the newest `COUNTED` (limits.ts) that match; null on later pages. */
+    counts: z.strictObject({ all: z.number(), inWindow: z.number(), late: z.number(), early: z.number(), forgotten: z.number() }).nullable(),
     people: z.array(Who),
   }),
 });
+/** The filtered log as a file; rows stream. */
+export const exportBrews = endpoint(ROUTES.exportBrews, { params: z.strictObject({ form: z.enum(['csv', 'json']) }), query: LogFilters, response: z.unknown() });
+
+export const MEASURES = ['pull', 'colour', 'verdict'] as const;
+export type Measure = (typeof MEASURES)[number];
+export type TrendPoint = { id: string; at: number; value: number; teaId: string; tea: string; vessel: string };
+export type Trends = {
+  measure: Measure; points: TrendPoint[]; chart: Chart | null;
+  /** What has moved at the site, out of so many brews since an instant. */
+  drifts: Drift[]; looked: number; since: number | null;
+  tables: { tea: GroupRow[]; vessel: GroupRow[]; kettle: GroupRow[]; hour: GroupRow[] };
+};
+/** The last brews in order, their limits, and what drifts. A person's own figures are theirs and their leads'. */
+export const getTrends = endpoint(ROUTES.getTrends, {
+  query: z.strictObject({
+    siteId: Id, measure: z.enum(MEASURES).default('pull'), last: z.coerce.number().int().min(8).max(600).default(60), zone: z.string().max(60).default('UTC'),
+    teaId: Id.optional(), lotId: Id.optional(), vesselId: Id.optional(), personId: Id.optional(), kettle: z.string().max(60).optional(), hour: z.coerce.number().int().min(0).max(23).optional(),
+  }),
+  response: z.custom<Trends>(),
+});
+
+export const addOrder = endpoint(ROUTES.addOrder, {
+  body: z.strictObject({ id: Id, siteId: Id, teaId: Id, vesselId: Id.nullable(), water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(), forWhom: Text(60), rank: z.number(), at: Instant }), response: z.strictObject({ orders: z.array(Order) }),
+});
+/** Moved, changed or dropped; a dropped one may wait again. */
+export const changeOrder = endpoint(ROUTES.changeOrder, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({ rank: z.number().optional(), forWhom: Text(60).optional(), state: z.enum(['waiting', 'dropped']).optional() }), response: z.strictObject({ orders: z.array(Order) }),
+});
 
 /** How the last brews of a tea were pulled at the signed person's site: seconds from best, signed. Nobody is named. */
-export const getPulls = endpoint({
-  method: 'GET', path: '/api/teas/:id/pulls', access: 'trainee', params: z.strictObject({ id: Id }), response: z.strictObject({ errors: z.array(z.number()) }),
+export const getPulls = endpoint(ROUTES.getPulls, {
+  params: z.strictObject({ id: Id }), response: z.strictObject({ errors: z.array(z.number()) }),
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LotFields, MethodName, RecipeBody, TeaFields, VERSION_STATES } from './book';
 import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
 import { Id, Name, Who } from './primitives';
 import { SpoonFields } from './instruments';
 import { VesselFields } from './shelf';
@@ -50,14 +51,13 @@ export const Import = z.strictObject({ id: Id, at: z.number(), by: Who, name: z.
 export type Import = z.infer<typeof Import>;
 
 /** Reads a file and tells what it would do; nothing is written. */
-export const previewImport = endpoint({ method: 'POST', path: '/api/exchange/preview', access: 'lead', body: z.strictObject(Given), response: Preview });
+export const previewImport = endpoint(ROUTES.previewImport, { body: z.strictObject(Given), response: Preview });
 /** Does it, in one transaction. A repeated id does it once. */
-export const runImport = endpoint({ method: 'POST', path: '/api/exchange/imports', access: 'lead', body: z.strictObject({ ...Given, id: Id }), response: Import });
-export const listImports = endpoint({ method: 'GET', path: '/api/exchange/imports', access: 'lead', response: z.strictObject({ imports: z.array(Import) }) });
+export const runImport = endpoint(ROUTES.runImport, { body: z.strictObject({ ...Given, id: Id }), response: Import });
+export const listImports = endpoint(ROUTES.listImports, { response: z.strictObject({ imports: z.array(Import) }) });
 /** Takes a whole import back, while nothing it brought was brewed or changed. */
-export const undoImport = endpoint({ method: 'POST', path: '/api/exchange/imports/:id/undo', access: 'lead', params: z.strictObject({ id: Id }), response: Import });
-export const exportBook = endpoint({ method: 'GET', path: '/api/exchange/book.json', access: 'lead', response: z.unknown() });
-export const exportTable = endpoint({
-  method: 'GET', path: '/api/exchange/:table.csv', access: 'lead', params: z.strictObject({ table: z.enum(TABLES) }),
+export const undoImport = endpoint(ROUTES.undoImport, { params: z.strictObject({ id: Id }), response: Import });
+export const exportBook = endpoint(ROUTES.exportBook, { response: z.unknown() });
+export const exportTable = endpoint(ROUTES.exportTable, { params: z.strictObject({ table: z.enum(TABLES) }),
   query: z.strictObject({ comma: z.enum(['point', 'comma']).default('point') }), response: z.unknown(),
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
 import { Id, Who } from './primitives';
 
 /** What a lead can change, and whose changes are kept. */
@@ -11,7 +12,6 @@ const Line = z.strictObject({ field: z.string(), before: z.unknown(), after: z.u
 export const Change = z.strictObject({ id: Id, at: z.number(), by: Who, lines: z.array(Line) });
 export type Change = z.infer<typeof Change>;
 
-export const getHistory = endpoint({
-  method: 'GET', path: '/api/history/:thing/:id', access: 'brewer', params: z.strictObject({ thing: z.enum(THINGS), id: z.string().max(36) }),
+export const getHistory = endpoint(ROUTES.getHistory, { params: z.strictObject({ thing: z.enum(THINGS), id: z.string().max(36) }),
   response: z.strictObject({ changes: z.array(Change) }),
 });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MATERIAL_NAMES, type Material } from '#core/heat';
 import type { Celsius, Millilitres } from '#core/units';
 import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
 import { Role } from './people';
 import { Id, Name, oneOf, quantity } from './primitives';
 
@@ -32,11 +33,12 @@ export type SiteFields = z.infer<typeof SiteFields>;
 
 /** What a person reads in; null: as the site does. */
 export const OwnUnits = z.strictObject({ volume: VolumeChoice.nullable(), temperature: z.enum(['C', 'F']).nullable() });
-export const Session = z.strictObject({ personId: Id, name: z.string(), role: Role, site: Site, sites: z.array(Site), units: OwnUnits.nullable() });
+export const Session = z.strictObject({ personId: Id, name: z.string(), role: Role, site: Site, sites: z.array(Site), units: OwnUnits.nullable(),
+  /** The shared tablet's name while nobody is signed in on it: it shows the bar and lets a steep be pulled. */
+  lockedAs: z.string().nullable() });
 export type Session = z.infer<typeof Session>;
 
-export const getHouse = endpoint({
-  method: 'GET', path: '/api/house', access: 'public',
+export const getHouse = endpoint(ROUTES.getHouse, {
   response: z.strictObject({
     now: z.number(),
     state: z.enum(['empty', 'ready']),
@@ -48,21 +50,19 @@ export const getHouse = endpoint({
 export type House = z.infer<typeof getHouse.response>;
 
 /** The first site and lead of an empty house; refused ever after. */
-export const beginHouse = endpoint({
-  method: 'POST', path: '/api/house', access: 'public',
+export const beginHouse = endpoint(ROUTES.beginHouse, {
   body: z.strictObject({ site: SiteFields, siteId: Id, lead: z.strictObject({ id: Id, name: Name, secret: z.string() }) }),
   response: Session,
 });
-export const addSite = endpoint({
-  method: 'POST', path: '/api/sites', access: 'lead', body: SiteFields.extend({ id: Id }), response: Site,
+export const addSite = endpoint(ROUTES.addSite, { body: SiteFields.extend({ id: Id }), response: Site,
 });
-export const changeSite = endpoint({
-  method: 'PATCH', path: '/api/sites/:id', access: 'lead', params: z.strictObject({ id: Id }), body: SiteFields, response: Site,
+export const changeSite = endpoint(ROUTES.changeSite, { params: z.strictObject({ id: Id }), body: SiteFields, response: Site,
 });
-export const signIn = endpoint({
-  method: 'POST', path: '/api/session', access: 'public',
+export const signIn = endpoint(ROUTES.signIn, {
   body: z.strictObject({ personId: Id, siteId: Id, secret: z.string().min(1, 'Type the PIN.').max(200) }),
   response: Session,
 });
-export const setMyUnits = endpoint({ method: 'PATCH', path: '/api/me/units', access: 'trainee', body: OwnUnits.partial(), response: OwnUnits });
-export const signOut = endpoint({ method: 'DELETE', path: '/api/session', access: 'trainee', response: z.strictObject({}) });
+export const setMyUnits = endpoint(ROUTES.setMyUnits, { body: OwnUnits.partial(), response: OwnUnits });
+export const signOut = endpoint(ROUTES.signOut, { response: z.strictObject({}) });
+/** Leaves the session on the tablet, as the tablet's: whoever comes next types a PIN. Done twice it is done once. */
+export const lockSession = endpoint(ROUTES.lockSession, { body: z.strictObject({ device: Name }), response: z.strictObject({}) });

@@ -3,16 +3,16 @@ import { MATERIAL_NAMES, type Material } from '#core/heat';
 import type { Celsius, Millilitres, Seconds } from '#core/units';
 import { SpoonBody } from './book';
 import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
 import { Id, Instant, Name, oneOf, quantity, Text, Who } from './primitives';
 
 export const SpoonFields = z.strictObject({ name: Name, ml: quantity<Millilitres>({ min: 0.5, max: 500 }), heaped: z.boolean() });
 export const HouseSpoon = SpoonBody.extend({ rev: z.number().int(), retired: z.boolean(), own: z.boolean() });
 export type HouseSpoon = z.infer<typeof HouseSpoon>;
 /** The trade's spoons and the house's own. */
-export const listSpoons = endpoint({ method: 'GET', path: '/api/spoons', access: 'trainee', response: z.strictObject({ spoons: z.array(HouseSpoon) }) });
-export const addSpoon = endpoint({ method: 'POST', path: '/api/spoons', access: 'lead', body: SpoonFields.extend({ id: Id }), response: HouseSpoon });
-export const changeSpoon = endpoint({
-  method: 'PATCH', path: '/api/spoons/:id', access: 'lead', params: z.strictObject({ id: Id }), body: SpoonFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: HouseSpoon,
+export const listSpoons = endpoint(ROUTES.listSpoons, { response: z.strictObject({ spoons: z.array(HouseSpoon) }) });
+export const addSpoon = endpoint(ROUTES.addSpoon, { body: SpoonFields.extend({ id: Id }), response: HouseSpoon });
+export const changeSpoon = endpoint(ROUTES.changeSpoon, { params: z.strictObject({ id: Id }), body: SpoonFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: HouseSpoon,
 });
 
 export const KETTLE_KINDS = ['kettle', 'urn', 'jug'] as const;
@@ -34,13 +34,11 @@ export const Kettle = KettleFields.extend({
   id: Id, siteId: Id, rev: z.number().int(), retired: z.boolean(), readings: z.array(KettleReading.extend({ at: z.number(), by: Who })),
 });
 export type Kettle = z.infer<typeof Kettle>;
-export const listKettles = endpoint({ method: 'GET', path: '/api/kettles', access: 'trainee', response: z.strictObject({ kettles: z.array(Kettle) }) });
-export const addKettle = endpoint({ method: 'POST', path: '/api/kettles', access: 'lead', body: KettleFields.extend({ id: Id, siteId: Id }), response: Kettle });
-export const changeKettle = endpoint({
-  method: 'PATCH', path: '/api/kettles/:id', access: 'lead', params: z.strictObject({ id: Id }), body: KettleFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: Kettle,
+export const listKettles = endpoint(ROUTES.listKettles, { response: z.strictObject({ kettles: z.array(Kettle) }) });
+export const addKettle = endpoint(ROUTES.addKettle, { body: KettleFields.extend({ id: Id, siteId: Id }), response: Kettle });
+export const changeKettle = endpoint(ROUTES.changeKettle, { params: z.strictObject({ id: Id }), body: KettleFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: Kettle,
 });
 /** One thermometer reading; a repeated id gets the same answer. */
-export const addReading = endpoint({
-  method: 'POST', path: '/api/kettles/:id/readings', access: 'brewer', params: z.strictObject({ id: Id }), body: KettleReading.extend({ at: Instant }), response: Kettle,
+export const addReading = endpoint(ROUTES.addReading, { params: z.strictObject({ id: Id }), body: KettleReading.extend({ at: Instant }), response: Kettle,
 });
-export const dropReading = endpoint({ method: 'DELETE', path: '/api/kettles/:id/readings/:reading', access: 'lead', params: z.strictObject({ id: Id, reading: Id }), response: Kettle });
+export const dropReading = endpoint(ROUTES.dropReading, { params: z.strictObject({ id: Id, reading: Id }), response: Kettle });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
 import { Id, Name } from './primitives';
 
 export const ROLES = ['trainee', 'brewer', 'lead'] as const;
@@ -19,19 +20,16 @@ export const Person = z.strictObject({ id: Id, name: Name, role: Role, siteIds: 
 export type Person = z.infer<typeof Person>;
 
 /** The names to pick from before signing in; nothing else of a person is told there. */
-export const listNames = endpoint({
-  method: 'GET', path: '/api/sites/:siteId/names', access: 'public',
+export const listNames = endpoint(ROUTES.listNames, {
   params: z.strictObject({ siteId: Id }),
   response: z.strictObject({ people: z.array(z.strictObject({ id: Id, name: z.string(), role: Role, lastSeen: z.number().nullable() })) }),
 });
-export const listPeople = endpoint({ method: 'GET', path: '/api/people', access: 'lead', response: z.strictObject({ people: z.array(Person) }) });
-export const addPerson = endpoint({
-  method: 'POST', path: '/api/people', access: 'lead',
+export const listPeople = endpoint(ROUTES.listPeople, { response: z.strictObject({ people: z.array(Person) }) });
+export const addPerson = endpoint(ROUTES.addPerson, {
   body: z.strictObject({ id: Id, name: Name, role: Role, siteIds: z.array(Id).min(1, 'At least one site.'), secret: z.string() }),
   response: Person,
 });
-export const changePerson = endpoint({
-  method: 'PATCH', path: '/api/people/:id', access: 'lead',
+export const changePerson = endpoint(ROUTES.changePerson, {
   params: z.strictObject({ id: Id }),
   body: z.strictObject({ role: Role.optional(), active: z.boolean().optional(), secret: z.string().optional(), siteIds: z.array(Id).min(1).optional() }),
   response: Person,

@@ -1,9 +1,10 @@
 import type { ColouredBrew } from '#core/colour';
-import { bagsText, brewingOf, methodFor, spoonsText, workOutCard, type Asked, type Card, type CardFault } from '#core/recipes';
+import { bagsText, brewingOf, characterAfter, methodFor, nextSteep, spoonsText, workOutCard, type Asked, type Card, type CardFault, type NextSteep } from '#core/recipes';
 import type { StyleId } from '#core/styles';
-import type { Millilitres, Seconds } from '#core/units';
+import { celsius, millilitres, type Millilitres, type Seconds } from '#core/units';
 import type { Plan } from './brews';
-import { measureOf, type Lot, type Tea, type Version } from './book';
+import type { Lot, Tea, Version } from './book';
+import { measureOf } from './chosen';
 import type { Site } from './house';
 import type { Vessel } from './shelf';
 
@@ -21,13 +22,39 @@ export function planOf(card: Card, { version, vessel, site }: PourOf): Plan {
   const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
   return {
     water: card.water, leaf: card.leaf, spoons: card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons) : null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
-    kettle: card.heat.kettleSetting, reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
+    kettle: card.heat.kettleSetting, splash: splashOf(card), reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
     recipe: version.recipe, vessel: facts, pull: card.pull,
   };
 }
 
-/** A kept plan as the models need it, so many seconds on the leaf. */
-export const brewOf = (plan: Plan, style: StyleId, time: Seconds): ColouredBrew => brewingOf({ style, recipe: plan.recipe, vessel: plan.vessel, leaf: plan.leaf, water: plan.water, onLeaf: plan.onLeaf, time, ambient: plan.ambient });
+/** Less cold water than this is not worth a splash, ml (from memory). */
+const SPLASH = 5;
+function splashOf({ heat }: Card): Millilitres | null {
+  const cold = heat.kind === 'reachable' ? heat.splash?.cold : undefined;
+  return cold !== undefined && cold >= SPLASH ? millilitres(Math.round(cold)) : null;
+}
+
+/** The pour of a kept plan as it was first made, whichever steep of its leaf the plan is for. */
+const firstPour = (plan: Plan, style: StyleId, time: Seconds): ColouredBrew => brewingOf({ style, recipe: plan.recipe, vessel: plan.vessel, leaf: plan.leaf, water: plan.water, onLeaf: plan.onLeaf, time, ambient: plan.ambient });
+const used = new WeakMap<Plan, ColouredBrew['character']>();
+/** A kept plan as the models need it, so many seconds on the leaf; a later steep with the leaf as the earlier ones left it. */
+export function brewOf(plan: Plan, style: StyleId, time: Seconds): ColouredBrew {
+  const brew = firstPour(plan, style, time);
+  if (!plan.steep) return brew;
+  const character = used.get(plan) ?? characterAfter(brew, plan.recipe, plan.steep.past);
+  used.set(plan, character);
+  return { ...brew, character };
+}
+
+/** The next steep of the same leaf after a brew of this plan that took `steeped`: its plan, or why there is none. */
+export function planAgain(plan: Plan, style: StyleId, steeped: Seconds): { readonly next: NextSteep; readonly plan: Plan | null } {
+  const past = [...(plan.steep?.past ?? []), steeped];
+  const next = nextSteep(firstPour(plan, style, steeped), plan.recipe, past);
+  if (next.kind === 'spent') return { next, plan: null };
+  const recipe = { ...plan.recipe, window: next.window };
+  // The vessel is warm and the leaf holds its water: what is poured on comes off again.
+  return { next, plan: { ...plan, recipe, warmed: true, spoons: null, splash: null, kettle: celsius(Math.min(plan.kettle, 100)), liquor: plan.water, steep: { number: next.number, past, by: next.by } } };
+}
 
 /** A fault in the words of whoever pours. */
 export function cardFaultWords(f: CardFault): string {

@@ -3,6 +3,7 @@ import { MATERIAL_NAMES, type Material } from '#core/heat';
 import { INFUSER_KINDS, VESSEL_KINDS, type InfuserKind, type VesselKind } from '#core/vessels';
 import type { Celsius, Grams, Millilitres, Millimetres } from '#core/units';
 import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
 import { Id, Name, oneOf, quantity } from './primitives';
 
 const Weight = quantity<Grams>({ min: 1, max: 40_000 });
@@ -41,9 +42,8 @@ export const Vessel = VesselFields.extend({ id: Id, siteId: Id, rev: z.number().
 export type Vessel = z.infer<typeof Vessel>;
 
 /** Every vessel of every site; the shelf shows the site's own. */
-export const listVessels = endpoint({ method: 'GET', path: '/api/vessels', access: 'trainee', response: z.strictObject({ vessels: z.array(Vessel) }) });
-export const addVessel = endpoint({ method: 'POST', path: '/api/vessels', access: 'lead', body: VesselFields.extend({ id: Id, siteId: Id }), response: Vessel });
-export const changeVessel = endpoint({
-  method: 'PATCH', path: '/api/vessels/:id', access: 'lead', params: z.strictObject({ id: Id }),
+export const listVessels = endpoint(ROUTES.listVessels, { response: z.strictObject({ vessels: z.array(Vessel) }) });
+export const addVessel = endpoint(ROUTES.addVessel, { body: VesselFields.extend({ id: Id, siteId: Id }), response: Vessel });
+export const changeVessel = endpoint(ROUTES.changeVessel, { params: z.strictObject({ id: Id }),
   body: VesselFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: Vessel,
 });

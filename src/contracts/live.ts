@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import type { Brew, Order } from './brews';
+import { endpoint } from './endpoint';
+import { ROUTES } from './routes';
+
+/** What every open page of a site is told of: a brew, the queue, or records to be read again. */
+export const FEED_KINDS = ['brew', 'queue', 'records'] as const;
+export type FeedKind = (typeof FEED_KINDS)[number];
+
+/** What comes down the stream, each under the name of its kind; the number of an event is its id. */
+export type Told =
+  | { readonly kind: 'hello'; readonly now: number; readonly seq: number }
+  | { readonly kind: 'brew'; readonly brew: Brew }
+  | { readonly kind: 'queue'; readonly orders: readonly Order[] }
+  | { readonly kind: 'records' }
+  /** Too much was missed to tell it one by one: read the bar again. */
+  | { readonly kind: 'reread'; readonly seq: number };
+
+/** A stream of server-sent events; `after` as `Last-Event-ID`, for those that cannot send the header. */
+export const getLive = endpoint(ROUTES.getLive, { query: z.strictObject({ after: z.coerce.number().int().min(0).optional() }), response: z.unknown() });
