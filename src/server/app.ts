@@ -7,14 +7,15 @@ import type { Logger } from 'pino';
 import type { Deps } from './deps';
 import { accountRoutes, accounts, cookieOf } from './features/accounts';
 import { bookRoutes, photoBody } from './features/book';
-import { brewing, brewRoutes } from './features/brews';
+import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { exchangeBody, exchangeRoutes } from './features/exchange';
 import { historyRoutes } from './features/history';
+import { liveHub, liveRoutes, tellAll } from './features/live';
 import { printRoutes } from './features/print';
 import { shelfRoutes } from './features/shelf';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
-import { routes } from './http/route';
+import { routes, type ReadSession } from './http/route';
 
 export type AppDeps = Deps & { readonly log: Logger; readonly webFolder: string | null };
 
@@ -33,20 +34,26 @@ export function createApp(deps: AppDeps): Express {
     res.setHeader('cache-control', 'no-store');
     next();
   });
+  // For clocks: nothing but the header, and no look at the database.
+  app.get('/api/time', (_req, res) => void res.status(204).end());
   app.use('/api', sameOrigin);
   exchangeBody(app);
   photoBody(app);
   app.use('/api', express.json({ limit: '200kb' }));
 
   const people = accounts(deps);
-  const on = routes(app, async (req) => {
+  const live = liveHub(deps, { brewsByIds: (ids) => brewsByIds(deps.db, ids), ordersAt: (siteId) => waitingOrders(deps.db, siteId) });
+  const readSession: ReadSession = async (req) => {
     const token = cookieOf(req);
     return token ? people.read(token) : null;
-  });
+  };
+  // What a lead changes is read by every bar: all open pages are told to read it again.
+  const on = routes(app, readSession, async (e) => { if (e.access === 'lead' && e.method !== 'GET') await tellAll(deps.db, deps.now()).catch(() => undefined); });
   accountRoutes(on, people);
   bookRoutes(on, deps);
   shelfRoutes(on, deps);
-  brewRoutes(on, brewing(deps));
+  brewRoutes(on, deps, live);
+  liveRoutes(on, live, readSession);
   printRoutes(on, deps);
   historyRoutes(on, deps);
   exchangeRoutes(on, deps);

@@ -5,7 +5,8 @@ import type { Vessel } from '#contracts/shelf';
 import { isRight, JUDGED, predict, propose, type Mark, type Verdict } from '#core/correction';
 import type { Brewing } from '#core/cup';
 import { normal, pick, type Random } from '#core/numeric';
-import { pullTiming } from '#core/timing';
+import { pullKind } from '#core/timing';
+import { methodFor } from '#core/recipes';
 import { MARK } from '#core/taste';
 import { celsius, grams, seconds } from '#core/units';
 import type { brews } from '../db/schema/index';
@@ -24,6 +25,11 @@ function tasted(random: Random, brewed: Brewing, wanted: Brewing): Verdict {
   const [got, house] = [predict(brewed), predict(wanted)];
   return Object.fromEntries(JUDGED.map((j) => [j, toMark((got[j] - house[j]) / MARK + normal(random, 0, SCATTER))])) as Verdict;
 }
+
+/** How much later a pull comes when two are due at once, and of the pot that stands farthest off, s. */
+const CROWDED_S = 14;
+const FAR_POT = 'Grey pot';
+const FAR_S = 12;
 
 /** A day's opening hours in ms from UTC midnight, busier in the afternoon. */
 const OPEN_H = 8;
@@ -49,7 +55,10 @@ function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) 
   const plan = planOf(card, pour);
   const short = Math.min(1, window.best / 120);
   const forgotten = random() < (maker.person.role === 'trainee' ? 0.09 : 0.025) ? 40 + random() * 110 : 0;
-  const steeped = Math.max(5, window.best + short * (normal(random, maker.person.slip, maker.person.spread) + forgotten));
+  // Two due at once, and a pot that stands far from the jug, are lifted late: so that the trends have something true to find.
+  const crowded = random() < 0.2;
+  const held = (crowded ? CROWDED_S : 0) + (vessel.name === FAR_POT ? FAR_S : 0);
+  const steeped = Math.max(5, window.best + short * (normal(random, maker.person.slip + held, maker.person.spread) + forgotten));
   const heatError = normal(random, 0.5, 2.2) + (warmed || !version.recipe.warm ? 0 : -6);
   const leafError = normal(random, 0, maker.person.spoon);
   const wanted = brewOf(plan, tea.style, window.best);
@@ -58,12 +67,15 @@ function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) 
   const proposal = judged ? propose({ verdict, recipe: version.recipe, style: tea.style, brew: brewOf(plan, tea.style, seconds(steeped)), warmed, crowding: card.crowding }) : null;
   const waterOn = at + 40_000;
   const pulled = waterOn + Math.round(steeped * 1000);
+  const id = makeId(at);
+  const accepted = proposal && proposal.lever !== 'keep' ? random() > 0.35 : null;
   return {
-    id: makeId(at), siteId: stage.site.id, teaId: tea.id, lotId: tea.lots[0]?.id ?? null, vesselId: vessel.id, versionId: version.id, place: 1, plan,
+    id, siteId: stage.site.id, teaId: tea.id, lotId: tea.lots[0]?.id ?? null, vesselId: vessel.id, versionId: version.id, method: methodFor(vessel), leafId: id, pairedId: null, kettle: stage.site.kettle.name, place: 1, plan,
     state: 'judged', open: false, startedAt: new Date(at), startedBy: maker.id, waterOn: new Date(waterOn), pulled: new Date(pulled), pulledBy: maker.id,
-    ended: new Date(pulled + 95_000), judgedBy: judged ? maker.id : null, timing: pullTiming(seconds(steeped), window),
+    ended: new Date(pulled + 95_000), judgedBy: judged ? maker.id : null, timing: pullKind(seconds(steeped), window), error: Math.round((steeped - window.best) * 10) / 10, crowded,
+    marks: [], readings: [],
     verdictKind: !judged ? 'unjudged' : isRight(verdict) ? 'right' : 'off', verdict: judged ? verdict : null, proposal,
-    accepted: proposal && proposal.lever !== 'keep' ? random() > 0.35 : null, remark: '',
+    accepted, correction: accepted === null ? 'none' : accepted ? 'taken' : 'notTaken', remark: '',
   };
 }
 

@@ -1,11 +1,12 @@
 import type { Request, Response, Router } from 'express';
 import type { z } from 'zod';
-import type { Access, Endpoint } from '#contracts/endpoint';
+import type { Endpoint } from '#contracts/endpoint';
+import type { Access } from '#contracts/routes';
 import { ROLES, type Role } from '#contracts/people';
 import { AppError } from './errors';
 
 /** Who is signed in, and where. */
-export type Signed = { readonly personId: string; readonly name: string; readonly role: Role; readonly siteId: string; readonly tokenHash: string };
+export type Signed = { readonly personId: string; readonly name: string; readonly role: Role; readonly siteId: string; readonly tokenHash: string; /** The shared tablet's name while nobody is signed in on it. */ readonly lockedAs: string | null };
 /** Reads the session of a request; null when there is none. */
 export type ReadSession = (req: Request) => Promise<Signed | null>;
 
@@ -15,15 +16,18 @@ type Given<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A> = {
 const METHODS = { GET: 'get', POST: 'post', PATCH: 'patch', DELETE: 'delete' } as const;
 const mayCall = (access: Access, role: Role) => access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
 
-/** Authorises, parses, calls, sends: the whole of a route. */
-export function routes(router: Router, readSession: ReadSession) {
+/** Authorises, parses, calls, sends: the whole of a route. `written` is told of every call that went well. */
+export function routes(router: Router, readSession: ReadSession, written: (e: Endpoint) => Promise<void> = async () => undefined) {
   const mount = (e: Endpoint, answer: (req: Request, res: Response) => Promise<unknown>) =>
     router[METHODS[e.method]](e.path, async (req, res) => {
-      res.json(await answer(req, res));
+      const body = await answer(req, res);
+      await written(e);
+      res.json(body);
     });
   const allowed = async (e: Endpoint, req: Request): Promise<Signed> => {
     const who = await readSession(req);
     if (!who) throw new AppError('session.none', 401, 'Sign in first.');
+    if (who.lockedAs !== null && !e.whenLocked) throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
     if (!mayCall(e.access, who.role)) throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
     return who;
   };
@@ -46,6 +50,15 @@ export function routes(router: Router, readSession: ReadSession) {
       const { type, name, body, save = false } = await handle({ ...parse(e, req), who, req, res });
       res.type(type).setHeader('content-disposition', `${save ? 'attachment' : 'inline'}; filename*=UTF-8''${encodeURIComponent(name)}`);
       res.send(body);
+    });
+  },
+  /** As `signed`, for an answer that writes itself and goes on. */
+  stream<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<void>,
+  ) {
+    router[METHODS[e.method]](e.path, async (req, res) => {
+      const who = await allowed(e as unknown as Endpoint, req);
+      await handle({ ...parse(e, req), who, req, res });
     });
   },
   /** For anybody. */

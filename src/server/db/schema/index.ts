@@ -2,4 +2,4 @@ export { house, people, personSites, sessions, signinMisses, sites } from './peo
 export { lots, photos, teas, versions, vessels } from './book';
 export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
-export { brewEvents, brews, leadNotes } from './brews';
+export { brewEvents, brews, feed, feedHeads, leadNotes, orders } from './brews';

@@ -43,6 +43,8 @@ export const sessions = mysqlTable('sessions', {
   siteId: id('site_id').notNull().references(() => sites.id),
   begun: instant('begun').notNull(),
   expires: instant('expires').notNull(),
+  /** A shared tablet nobody is at: it shows the bar and lets a steep be pulled, as the tablet so named. */
+  lockedAs: varchar('locked_as', { length: 60 }),
 }, (t) => [index('sessions_person').on(t.personId, t.begun)]);
 /** Wrong secrets, by person and by address. */
 export const signinMisses = mysqlTable('signin_misses', {

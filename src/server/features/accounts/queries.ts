@@ -8,7 +8,7 @@ export const allSites = async (tx: Tx): Promise<Site[]> => (await tx.select().fr
 export const siteById = async (tx: Tx, id: string): Promise<Site | undefined> => (await tx.select().from(sites).where(eq(sites.id, id)))[0] as Site | undefined;
 
 export async function sessionByHash(tx: Tx, hash: string, now: Date) {
-  const [row] = await tx.select({ personId: people.id, name: people.name, role: people.role, siteId: sessions.siteId })
+  const [row] = await tx.select({ personId: people.id, name: people.name, role: people.role, siteId: sessions.siteId, lockedAs: sessions.lockedAs })
     .from(sessions).innerJoin(people, eq(people.id, sessions.personId))
     .where(and(eq(sessions.tokenHash, hash), gt(sessions.expires, now), eq(people.active, true)));
   return row;

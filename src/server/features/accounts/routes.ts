@@ -1,5 +1,5 @@
 import type { Request, Response } from 'express';
-import { addSite, beginHouse, changeSite, getHouse, setMyUnits, signIn, signOut } from '#contracts/house';
+import { addSite, beginHouse, changeSite, getHouse, lockSession, setMyUnits, signIn, signOut } from '#contracts/house';
 import { addPerson, changePerson, listNames, listPeople } from '#contracts/people';
 import type { routes } from '../../http/route';
 import type { Accounts } from './service';
@@ -31,6 +31,10 @@ export function accountRoutes(on: ReturnType<typeof routes>, accounts: Accounts)
   on.signed(signOut, async ({ who, res }) => {
     await accounts.signOut(who);
     res.clearCookie(COOKIE, { path: '/' });
+    return {};
+  });
+  on.signed(lockSession, async ({ body, who }) => {
+    await accounts.lock(body.device, who);
     return {};
   });
   on.signed(listPeople, async () => ({ people: await accounts.people() }));

@@ -23,7 +23,7 @@ export function accounts({ db, now }: Deps) {
     if (!site) throw notFound('That site');
     const token = newToken();
     await tx.insert(sessions).values({ tokenHash: tokenHash(token), personId: person.id, siteId, begun: new Date(now()), expires: new Date(now() + SESSION_DAYS * 86_400_000) });
-    return { token, session: { personId: person.id, name: person.name, role: person.role, site, sites: await allSites(tx), units: await unitsOf(tx, person.id) } };
+    return { token, session: { personId: person.id, name: person.name, role: person.role, site, sites: await allSites(tx), units: await unitsOf(tx, person.id), lockedAs: null } };
   }
 
   return {
@@ -40,7 +40,7 @@ export function accounts({ db, now }: Deps) {
       return {
         now: now(), state: row ? 'ready' : 'empty', demo: row?.demo ?? false,
         sites: all.map(({ id, name, altitudeM }) => ({ id, name, altitudeM })),
-        session: who && site ? { personId: who.personId, name: who.name, role: who.role, site, sites: all, units: await unitsOf(db, who.personId) } : null,
+        session: who && site ? { personId: who.personId, name: who.name, role: who.role, site, sites: all, units: await unitsOf(db, who.personId), lockedAs: who.lockedAs } : null,
       };
     },
     async begin(given: z.infer<typeof beginHouse.body>): Promise<SignedIn> {
@@ -79,6 +79,10 @@ export function accounts({ db, now }: Deps) {
     },
     async signOut(who: Signed): Promise<void> {
       await db.delete(sessions).where(eq(sessions.tokenHash, who.tokenHash));
+    },
+    /** Nobody is at the tablet any more: its session shows the bar and lets a steep be pulled, until somebody signs in. */
+    async lock(device: string, who: Signed): Promise<void> {
+      if (who.lockedAs === null) await db.update(sessions).set({ lockedAs: device }).where(eq(sessions.tokenHash, who.tokenHash));
     },
     /** What is not named stays: two picks one after the other keep both. */
     setUnits: (given: Partial<z.infer<typeof OwnUnits>>, who: Signed) => inTransaction(db, async (tx) => {

@@ -1,4 +1,5 @@
 import { and, count, desc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
+import { USES_COUNTED } from '#contracts/limits';
 import type { Tx } from '../../db/pool';
 import { brews, house, leadNotes, lots, people, photos, teas, versions } from '../../db/schema/index';
 import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/book';
@@ -90,8 +91,13 @@ export async function openNotes(tx: Tx, teaId: string): Promise<LeadNote[]> {
   }));
 }
 
-/** How many brews used each version of a tea. */
+/** How many brews used each version of a tea; no more than `USES_COUNTED` of each are looked at. */
 export async function usesOf(tx: Tx, teaId: string): Promise<Record<string, number>> {
-  const rows = await tx.select({ id: brews.versionId, n: count() }).from(brews).innerJoin(versions, eq(versions.id, brews.versionId)).where(eq(versions.teaId, teaId)).groupBy(brews.versionId);
-  return Object.fromEntries(rows.map((r) => [r.id, r.n]));
+  const ids = await tx.select({ id: versions.id }).from(versions).where(eq(versions.teaId, teaId));
+  const counted = await Promise.all(ids.map(async ({ id }) => {
+    const some = tx.select({ id: brews.id }).from(brews).where(eq(brews.versionId, id)).limit(USES_COUNTED).as('some');
+    const [row] = await tx.select({ n: count() }).from(some);
+    return [id, row?.n ?? 0] as const;
+  }));
+  return Object.fromEntries(counted.filter(([, n]) => n > 0));
 }

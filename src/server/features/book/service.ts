@@ -1,6 +1,7 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
-import { lotInUse, type addLot, type addTea, type addVersion, type changeLot, type changeTea, type Lot, type moveVersion, type Tea, type TeaPage, type Version, type WeighingFields } from '#contracts/book';
+import type { addLot, addTea, addVersion, changeLot, changeTea, Lot, moveVersion, Tea, TeaPage, Version, WeighingFields } from '#contracts/book';
+import { lotInUse } from '#contracts/chosen';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';

@@ -1,2 +1,3 @@
-export { brewing, type Brewing } from './service';
 export { brewRoutes } from './routes';
+export { brewsByIds } from './queries';
+export { waitingOrders } from './orders';

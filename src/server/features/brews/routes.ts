@@ -1,12 +1,47 @@
-import { addBrewEvent, getBar, getBrew, getPulls, listBrews, startBrew } from '#contracts/brews';
-import type { routes } from '../../http/route';
-import type { Brewing } from './service';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { addBrewEvent, addOrder, changeOrder, exportBrews, getBar, getBrew, getPulls, getTrends, listBrews, startBrew } from '#contracts/brews';
+import type { Deps } from '../../deps';
+import { AppError } from '../../http/errors';
+import type { routes, Signed } from '../../http/route';
+import type { LiveHub } from '../live';
+import { countsOf, exported, logCounts, logPage, trendsOf } from './log';
+import { queueing } from './orders';
+import { brewers } from './queries';
+import { brewing } from './service';
 
-export function brewRoutes(on: ReturnType<typeof routes>, brewing: Brewing) {
-  on.signed(getBar, ({ who }) => brewing.bar(who.siteId));
-  on.signed(startBrew, ({ body, who }) => brewing.start(body, who));
-  on.signed(addBrewEvent, ({ params, body, who }) => brewing.event(params.id, body, who));
-  on.signed(getPulls, ({ params, who }) => brewing.pulls(params.id, who.siteId));
-  on.signed(getBrew, ({ params }) => brewing.one(params.id));
-  on.signed(listBrews, ({ query }) => brewing.log(query));
+/** What one person did, picked out, is for that person and for leads. @throws 403 for anybody else. */
+function mustBeOwn(personId: string | undefined, who: Signed): void {
+  if (personId && personId !== who.personId && who.role !== 'lead') throw new AppError('session.forbidden', 403, 'Somebody’s own figures are for them and for their lead.');
+}
+
+export function brewRoutes(on: ReturnType<typeof routes>, deps: Deps, live: Pick<LiveHub, 'nudge'>) {
+  const { db, now } = deps;
+  const brews = brewing(deps, live);
+  const queue = queueing(deps, live);
+  on.signed(getBar, ({ who }) => brews.bar(who.siteId));
+  on.signed(startBrew, ({ body, who }) => brews.start(body, who));
+  on.signed(addBrewEvent, ({ params, body, who }) => brews.event(params.id, body, who));
+  on.signed(getPulls, ({ params, who }) => brews.pulls(params.id, who.siteId));
+  on.signed(getBrew, ({ params }) => brews.one(params.id));
+  on.signed(listBrews, async ({ query, who }) => {
+    mustBeOwn(query.personId, who);
+    const [page, people] = await Promise.all([logPage(db, query), brewers(db)]);
+    // A page that is all there is counts itself: nothing more is to be found, and looking for it takes longest.
+    const counts = query.before ? null : page.next === null ? countsOf(page.brews) : await logCounts(db, query);
+    return { ...page, counts, people };
+  });
+  on.stream(exportBrews, async ({ params, query, res, who }) => {
+    mustBeOwn(query.personId, who);
+    res.type(params.form === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8');
+    res.setHeader('content-disposition', `attachment; filename="brews.${params.form}"`);
+    // Somebody who leaves in the middle ends it; nothing is read that nobody takes.
+    await pipeline(Readable.from(exported(db, query, params.form), { highWaterMark: 1 }), res).catch((error: unknown) => { if (!res.destroyed) throw error; });
+  });
+  on.signed(getTrends, ({ query, who }) => {
+    mustBeOwn(query.personId, who);
+    return trendsOf(db, query, now());
+  });
+  on.signed(addOrder, ({ body, who }) => queue.add(body, who));
+  on.signed(changeOrder, ({ params, body }) => queue.change(params.id, body));
 }

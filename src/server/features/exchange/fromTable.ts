@@ -1,5 +1,6 @@
 import { v7 } from 'uuid';
-import { measureOf, VERSION_STATES, type LotFields, type Tea, type TeaFields, type Version } from '#contracts/book';
+import { VERSION_STATES, type LotFields, type Tea, type TeaFields, type Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import { TABLES, type Fault, type TableName } from '#contracts/exchange';
 import { vesselFaults, type VesselFields } from '#contracts/shelf';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';

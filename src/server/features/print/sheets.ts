@@ -1,6 +1,7 @@
 import { onSheets, type Face, type Paper } from './page';
 import { drawCode } from './code';
-import { measureOf, recipeFor, type Tea } from '#contracts/book';
+import type { Tea } from '#contracts/book';
+import { measureOf, recipeFor } from '#contracts/chosen';
 import type { Site } from '#contracts/house';
 import { cardOf } from '#contracts/plan';
 import type { Vessel } from '#contracts/shelf';

@@ -1,0 +1,3 @@
+export { tell, tellAll } from './tell';
+export { liveHub, type LiveHub } from './hub';
+export { liveRoutes } from './routes';
