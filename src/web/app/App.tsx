@@ -1,9 +1,10 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { RouterProvider } from 'react-router/dom';
 import type { House } from '#contracts/house';
 import { Loading, Note } from '../ui/Note';
 import { failureOf } from './api';
 import { useHouseQuery } from './records';
+import { SIGNED_IN_HERE } from './early';
 import { router } from './router';
 import { SessionProvider } from './session';
 
@@ -18,6 +19,11 @@ export function App() {
   if (data && data !== last) setLast(data);
   // A server that is gone for a while takes nobody off the bar.
   const house = data ?? last;
+  useEffect(() => {
+    if (!house) return;
+    if (house.session) localStorage.setItem(SIGNED_IN_HERE, '1');
+    else localStorage.removeItem(SIGNED_IN_HERE);
+  }, [house]);
   // A touch shows its effect at once: the bar's clock draws five times a second and would hold a transition back.
   if (house?.session) return <SessionProvider session={house.session}><RouterProvider router={router} useTransitions={false} /></SessionProvider>;
   if (house) return <Suspense fallback={null}>{house.state === 'empty' ? <FirstHousePage /> : <SignInPage house={house} />}</Suspense>;

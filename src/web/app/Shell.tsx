@@ -1,27 +1,37 @@
-import { Suspense, useState } from 'react';
-import { Link, Outlet, useLocation, useNavigate } from 'react-router';
-import { BarWatch, clockText, RunningStrip } from '../features/bar';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
+import { BarWatch, clockText, RunningStrip, ScannerWedge } from '../features/bar';
 import { Sheet } from '../ui/Dialog';
 import { useBoundKeys, useKeys } from '../ui/keys';
 import { Loading } from '../ui/Note';
 import { DrawingPatterns } from '../ui/vessel';
 import { useNow } from './clock';
 import { useSession } from './session';
-import { settingsChanged } from './settings';
-import { useAppDispatch, useAppSelector } from './store';
+import { useAppSelector } from './store';
 import { Toasts } from './ToastList';
-import { useSignOutMutation } from './records';
+import { useListening } from './useListening';
+import { useLock } from './useLock';
 
+const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
+const Device = lazy(() => import('./Device').then((m) => ({ default: m.Device })));
 const PLACES = [
   { path: '/', name: 'Bar', also: ['/start', '/judge'] }, { path: '/book', name: 'Book', also: [] }, { path: '/shelf', name: 'Shelf', also: [] },
   { path: '/log', name: 'Log', also: [] }, { path: '/house', name: 'House', also: [] },
 ] as const;
 const isAt = (p: (typeof PLACES)[number], path: string) => (p.path === '/' ? path === '/' : path.startsWith(p.path)) || p.also.some((a) => path.startsWith(a));
 const KEY_NAMES: Record<string, string> = { ' ': 'Space', Escape: 'Esc', ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'left', ArrowRight: 'right' };
+const keyName = (key: string) => KEY_NAMES[key] ?? (key.length > 1 ? key : key.toUpperCase());
 
+/** What is kept, and calmly what is not yet. */
 function Saved() {
-  const waiting = useAppSelector((s) => s.outbox.waiting.length);
-  return waiting === 0 ? <span className="small sync">All saved</span> : <span className="small unsaved" role="status">{waiting} not saved yet</span>;
+  const { waiting, awaySince, needsSignIn, storageFails } = useAppSelector((s) => s.outbox);
+  const away = awaySince === null || needsSignIn ? null : <b>No connection since {clockText(awaySince)}. The bar goes on.</b>;
+  if (waiting.length === 0) return away ? <span className="small away" role="status">{away}</span> : <span className="small sync">All saved</span>;
+  return (
+    <span className="small unsaved" role="status">
+      {away}{needsSignIn && <b>Signed out: sign in and they are kept.</b>} {waiting.length} not saved yet{storageFails ? '; this device cannot keep them when it is closed' : ''}
+    </span>
+  );
 }
 function Clock() {
   return <span className="clock">{clockText(useNow(1000))}</span>;
@@ -33,15 +43,24 @@ export function Shell() {
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const [keys, setKeys] = useState(false);
-  const [leaving, setLeaving] = useState(false);
+  const [device, setDevice] = useState(false);
+  const { locked, lock, asking, stay } = useLock();
+  const [unlocking, setUnlocking] = useState(false);
+  useListening();
+  // Whoever signed in is past the names; the next lock begins with the bar.
+  useEffect(() => { if (!locked) setUnlocking(false); }, [locked]);
   const bound = useBoundKeys();
   const at = PLACES.find((p) => isAt(p, pathname));
-  const fullScreen = pathname === '/' || pathname.startsWith('/start') || pathname.startsWith('/judge');
+  const onBar = pathname === '/';
+  const fullScreen = onBar || pathname.startsWith('/start') || pathname.startsWith('/judge');
   useKeys([
-    ...PLACES.map((p, i) => ({ key: String(i + 1), does: p.name, run: () => navigate(p.path) })),
-    { key: '/', does: 'Find a tea', run: () => navigate('/book?find=1') },
+    // On the bar the plain figures pick a vessel.
+    ...PLACES.flatMap((p, i) => [{ key: `Shift ${i + 1}`, does: p.name, run: () => navigate(p.path) }, ...(onBar ? [] : [{ key: String(i + 1), does: p.name, run: () => navigate(p.path) }])]),
+    { key: '/', does: 'Find a tea', run: () => navigate(onBar ? '/start?find=1' : '/book?find=1') },
+    { key: 'l', does: 'Lock this tablet', run: lock },
     { key: '?', does: 'All keys', run: () => setKeys(true) },
   ], 0);
+  if (locked && !onBar) return <Navigate to="/" replace />;
   return (
     <div className="shell">
       <DrawingPatterns />
@@ -50,39 +69,25 @@ export function Shell() {
         {pathname.startsWith('/start') && <span className="small crumb">Start a brew</span>}
         {pathname.startsWith('/judge') && <span className="small crumb">Judge the cup</span>}
         <span className="gap" /><Saved /><Clock />
-        <button type="button" className="who" onClick={() => setLeaving(true)}>{name}<small>Not you?</small></button>
+        {locked ? <button type="button" className="who" onClick={() => setUnlocking(true)}>Locked<small>Type a PIN</small></button> : <button type="button" className="who" onClick={() => setDevice(true)}>{name}<small>Not you?</small></button>}
       </header>
       <Suspense fallback={<main className="page"><Loading what="this place" /></main>}><Outlet /></Suspense>
       <nav className="counter" aria-label="Places">
         {!fullScreen && <RunningStrip />}
         <div className="edge">
-          {PLACES.map((p, i) => <Link key={p.path} to={p.path} aria-current={p === at ? 'page' : undefined}><i>{i + 1}</i>{p.name}</Link>)}
-          <span className="tools"><Link className="btn quiet slim" to="/book?find=1">Find <kbd>/</kbd></Link><button type="button" className="btn quiet slim keys" onClick={() => setKeys(true)}>Keys <kbd>?</kbd></button></span>
+          {locked ? <p className="locked-words">Locked. A steep can still be lifted; for the rest, type a PIN.</p> : PLACES.map((p, i) => <Link key={p.path} to={p.path} aria-current={p === at ? 'page' : undefined}><i>{onBar ? '' : i + 1}</i>{p.name}</Link>)}
+          {!locked && <span className="tools"><Link className="btn quiet slim" to={onBar ? '/start?find=1' : '/book?find=1'}>Find <kbd>/</kbd></Link><button type="button" className="btn quiet slim keys" onClick={() => setKeys(true)}>Keys <kbd>?</kbd></button></span>}
         </div>
       </nav>
       <Toasts />
       <BarWatch place={at?.name ?? 'Limnos'} />
+      {!locked && <ScannerWedge />}
+      {locked && unlocking && <Suspense fallback={null}><Unlock onLeave={() => setUnlocking(false)} /></Suspense>}
+      {asking && <div className="asking" role="alertdialog" aria-label="This tablet locks in a moment"><p>Nobody here? It locks in a moment.</p><button type="button" className="btn go" onClick={stay}>Stay</button></div>}
       <Sheet title="Keys here" open={keys} onClose={() => setKeys(false)}>
-        <dl className="grid grid-cols-[90px_1fr] gap-y-2">{bound.map((b) => [<dt key={`${b.key}k`}><kbd>{KEY_NAMES[b.key] ?? b.key.toUpperCase()}</kbd></dt>, <dd key={b.key}>{b.does}</dd>])}</dl>
+        <dl className="grid grid-cols-[90px_1fr] gap-y-2">{bound.map((b) => [<dt key={`${b.key}k`}><kbd>{keyName(b.key)}</kbd></dt>, <dd key={b.key}>{b.does}</dd>])}</dl>
       </Sheet>
-      <Leave open={leaving} onClose={() => setLeaving(false)} name={name} />
+      <Sheet title={`${name}, on this device`} open={device} onClose={() => setDevice(false)}><Suspense fallback={null}><Device onLock={() => { setDevice(false); lock(); }} onClose={() => setDevice(false)} /></Suspense></Sheet>
     </div>
-  );
-}
-
-function Leave({ open, onClose, name }: { open: boolean; onClose: () => void; name: string }) {
-  const [signOut, { isLoading, isError }] = useSignOutMutation();
-  const dispatch = useAppDispatch();
-  const { theme } = useAppSelector((s) => s.settings);
-  return (
-    <Sheet title={`Not ${name}?`} open={open} onClose={onClose}>
-      <p>Running brews stay on the bar. Whoever signs in next goes on with them.</p>
-      {isError && <p className="fault">Sign-out did not reach the server. Try again.</p>}
-      <div className="flex flex-wrap gap-2 mt-4">
-        <button type="button" className="btn go" disabled={isLoading} onClick={() => void signOut().unwrap().then(onClose, () => undefined)}>Sign out</button>
-        <button type="button" className="btn" onClick={() => dispatch(settingsChanged({ theme: theme === 'dim' ? 'light' : 'dim' }))}>{theme === 'dim' ? 'Light room' : 'Dim room'}</button>
-        <button type="button" className="btn quiet" onClick={onClose}>Stay</button>
-      </div>
-    </Sheet>
   );
 }

@@ -1,27 +1,28 @@
 import { useEffect, useRef } from 'react';
-import { useHands, useBar } from '../features/bar';
+import { useHands } from '../features/bar';
+import { takeNewer } from './offline';
 import { useKeys } from '../ui/keys';
 import { useAppDispatch, useAppSelector } from './store';
 import { toastGone, type Toast } from './toasts';
 
-/** A pull can be taken back for so long. */
+/** Whatever was done can be taken back for so long. */
 const UNDO_MS = 10_000;
 const READ_MS = 6000;
+/** One at a time, over the counter's edge: it covers no button of the bar. */
+const MOST = 1;
 
 /** What was just done, with Undo where it can be undone; stays while it is touched. */
 export function Toasts() {
   const toasts = useAppSelector((s) => s.toasts);
   const last = [...toasts].reverse().find((t) => t.undo);
   const dispatch = useAppDispatch();
-  const { brews } = useBar();
-  const { send } = useHands();
+  const hands = useHands();
   const undo = (t: Toast) => {
-    const brew = brews.find((b) => b.id === t.undo?.brewId);
-    if (brew) send(brew, { kind: 'undoPull' });
+    if (t.undo) hands.undo(t.undo);
     dispatch(toastGone(t.id));
   };
   useKeys(last ? [{ key: 'z', does: 'Undo', run: () => undo(last) }] : []);
-  return <div className="toasts" role="status">{toasts.map((t) => <OneToast key={t.id} toast={t} onUndo={() => undo(t)} />)}</div>;
+  return <div className="toasts" role="status">{toasts.slice(-MOST).map((t) => <OneToast key={t.id} toast={t} onUndo={() => undo(t)} />)}</div>;
 }
 
 function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
@@ -33,12 +34,15 @@ function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
       if (held.current) timer = setTimeout(go, 1000);
       else dispatch(toastGone(toast.id));
     };
+    // Something to decide stays until it is decided.
+    if (toast.act) return;
     timer = setTimeout(go, toast.undo ? UNDO_MS : READ_MS);
     return () => clearTimeout(timer);
-  }, [dispatch, toast.id, toast.undo]);
+  }, [dispatch, toast.id, toast.undo, toast.act]);
   return (
     <div className="toast" onPointerEnter={() => { held.current = true; }} onPointerLeave={() => { held.current = false; }}>
       <p>{toast.text}</p>
+      {toast.act && <button type="button" className="btn quiet" onClick={takeNewer}>{toast.act.words}</button>}
       {toast.undo ? <button type="button" className="btn quiet" onClick={onUndo}>Undo <kbd>Z</kbd></button> : <button type="button" className="btn quiet" onClick={() => dispatch(toastGone(toast.id))}>Close</button>}
     </div>
   );

@@ -1,19 +1,16 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import type { ErrorBody } from '#contracts/errors';
-import { setClock } from './clock';
+import { fetchEarly } from './early';
 
 /** Every failure is one of these: the server's own words, or no answer at all. */
 export type ApiFailure = (ErrorBody & { kind: 'answer'; status: number }) | { kind: 'away'; message: string };
 export type Call = { url: string; method?: string; body?: unknown; params?: Record<string, string | undefined> };
 
-const raw = fetchBaseQuery({ baseUrl: '/', credentials: 'same-origin', timeout: 8000 });
+const raw = fetchBaseQuery({ baseUrl: '/', credentials: 'same-origin', timeout: 8000, fetchFn: fetchEarly });
 const AWAY = 'No connection to the house’s server.';
 
 const baseQuery: BaseQueryFn<Call, unknown, ApiFailure> = async (call, api, extra) => {
-  const asked = performance.now();
   const answer = await raw(call, api, extra);
-  const told = Number(answer.meta?.response?.headers.get('x-limnos-now'));
-  if (told) setClock(told, performance.now() - asked);
   if (!answer.error) return { data: answer.data };
   const { status, data } = answer.error;
   if (typeof status === 'number' && data && typeof data === 'object' && 'code' in data) return { error: { kind: 'answer', status, ...(data as ErrorBody) } };

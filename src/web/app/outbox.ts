@@ -1,18 +1,34 @@
-import { createListenerMiddleware, createSlice, type PayloadAction, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
-import { addBrewEvent, startBrew, type Brew, type BrewEventBody, type StartBrew } from '#contracts/brews';
-import { pathOf } from '#contracts/endpoint';
+import { createListenerMiddleware, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { addOrder, Brew, BrewEventBody, changeOrder, Order, StartBrew } from '#contracts/brews';
+import type { BodyOf } from '#contracts/endpoint';
+import { pathOf, ROUTES } from '#contracts/routes';
 import type { Who } from '#contracts/primitives';
+import type { Send } from './dispatch';
 import { api, failureOf, type ApiFailure, type Call } from './api';
 import { recordsApi } from './records';
+import { allHere, dropHere, keepHere } from './storage';
 import { toastShown } from './toasts';
 
+type Common = { readonly id: string; readonly seq: number };
 /** A write that has happened here and waits to be kept there. Sent in order, each until it is answered. */
-export type Waiting =
-  | { readonly kind: 'start'; readonly id: string; readonly seq: number; readonly body: StartBrew; readonly brew: Brew }
-  | { readonly kind: 'event'; readonly id: string; readonly seq: number; readonly brewId: string; readonly body: BrewEventBody; readonly by: Who };
-type Outbox = { readonly waiting: readonly Waiting[]; readonly awaySince: number | null; readonly needsSignIn: boolean };
+export type Waiting = Common & (
+  | { readonly kind: 'start'; readonly body: StartBrew; readonly brew: Brew }
+  /** `restores`: the brew as it was before what is taken back. */
+  | { readonly kind: 'event'; readonly brewId: string; readonly body: BrewEventBody; readonly by: Who; readonly restores?: Brew }
+  | { readonly kind: 'order'; readonly body: BodyOf<typeof addOrder>; readonly order: Order }
+  | { readonly kind: 'orderChange'; readonly orderId: string; readonly body: BodyOf<typeof changeOrder>; readonly order: Order }
+  /** Nobody is at this tablet: after what was done by whoever was. */
+  | { readonly kind: 'lock'; readonly device: string }
+);
+export type Outbox = {
+  readonly waiting: readonly Waiting[];
+  readonly awaySince: number | null;
+  readonly needsSignIn: boolean;
+  /** This device's own storage took one of them not: closing the tablet would lose it. */
+  readonly storageFails: boolean;
+};
 
-const empty: Outbox = { waiting: [], awaySince: null, needsSignIn: false };
+const empty: Outbox = { waiting: [], awaySince: null, needsSignIn: false, storageFails: false };
 const slice = createSlice({
   name: 'outbox',
   initialState: empty,
@@ -21,34 +37,52 @@ const slice = createSlice({
     restored: (s, { payload }: PayloadAction<readonly Waiting[]>) => ({ ...s, waiting: [...payload, ...s.waiting.filter((w) => !payload.some((p) => p.id === w.id))].sort((a, b) => a.seq - b.seq) }),
     settled: (s, { payload }: PayloadAction<string>) => ({ ...s, waiting: s.waiting.filter((w) => w.id !== payload), awaySince: null, needsSignIn: false }),
     wentAway: (s, { payload }: PayloadAction<number>) => ({ ...s, awaySince: s.awaySince ?? payload }),
+    cameBack: (s) => ({ ...s, awaySince: null }),
     mustSignIn: (s) => ({ ...s, needsSignIn: true, awaySince: null }),
+    storageFailed: (s) => ({ ...s, storageFails: true }),
   },
 });
-export const { queued, restored } = slice.actions;
-const { settled, wentAway, mustSignIn } = slice.actions;
+export const { queued, restored, wentAway, cameBack } = slice.actions;
+const { settled, mustSignIn, storageFailed } = slice.actions;
 export const outboxReducer = slice.reducer;
 
-// One storage key a write, so that two tabs never overwrite each other's; a repeat is harmless by its id.
-const PREFIX = 'limnos.waiting.';
-const keep = (w: Waiting) => localStorage.setItem(PREFIX + w.id, JSON.stringify(w));
-const drop = (id: string) => localStorage.removeItem(PREFIX + id);
-/** What an earlier page left unsent. */
-export function leftUnsent(): Waiting[] {
-  return Object.keys(localStorage).filter((k) => k.startsWith(PREFIX)).flatMap((k) => {
+/** The order of writes of this device: a clock set back does not turn it round. */
+let lastSeq = 0;
+export const nextSeq = (): number => (lastSeq = Math.max(lastSeq + 1, Date.now() * 1000));
+
+/** Where versions of this application before IndexedDB kept theirs. */
+const OLD_PREFIX = 'limnos.waiting.';
+/** What an earlier page left unsent, in order. One record a write, so that two tabs never overwrite each other's; a repeat is harmless by its id. */
+export async function leftUnsent(): Promise<Waiting[]> {
+  const old = Object.keys(localStorage).filter((k) => k.startsWith(OLD_PREFIX)).flatMap((k) => {
     try {
       return [JSON.parse(localStorage.getItem(k) ?? '') as Waiting];
     } catch {
       return [];
     }
-  }).sort((a, b) => a.seq - b.seq);
+  });
+  for (const w of old) {
+    await keepHere('waiting', w.id, w);
+    localStorage.removeItem(OLD_PREFIX + w.id);
+  }
+  const left = ((await allHere('waiting')) as Waiting[]).sort((a, b) => a.seq - b.seq);
+  lastSeq = Math.max(lastSeq, left.at(-1)?.seq ?? 0);
+  return left;
 }
 
-const callOf = (w: Waiting): Call =>
-  w.kind === 'start' ? { url: startBrew.path, method: 'POST', body: w.body } : { url: pathOf(addBrewEvent, { id: w.brewId }), method: 'POST', body: w.body };
-const sendApi = api.injectEndpoints({ endpoints: (build) => ({ send: build.mutation<Brew, Call>({ query: (c) => c }) }) });
+function callOf(w: Waiting): Call {
+  switch (w.kind) {
+    case 'start': return { url: ROUTES.startBrew.path, method: 'POST', body: w.body };
+    case 'event': return { url: pathOf(ROUTES.addBrewEvent, { id: w.brewId }), method: 'POST', body: w.body };
+    case 'order': return { url: ROUTES.addOrder.path, method: 'POST', body: w.body };
+    case 'orderChange': return { url: pathOf(ROUTES.changeOrder, { id: w.orderId }), method: 'PATCH', body: w.body };
+    case 'lock': return { url: ROUTES.lockSession.path, method: 'POST', body: { device: w.device } };
+  }
+}
+const sendApi = api.injectEndpoints({ endpoints: (build) => ({ send: build.mutation<unknown, Call>({ query: (c) => c }) }) });
 
 const RETRY_MS = [500, 1000, 2000, 3000];
-type State = { outbox: Outbox };
+type State = { outbox: Outbox; live: { readonly on: boolean } };
 export const outboxListener = createListenerMiddleware<State>();
 const isLost = (f: ApiFailure) => f.kind === 'away' || f.status >= 500 || f.status === 429;
 
@@ -61,19 +95,19 @@ outboxListener.startListening({
       const next = listener.getState().outbox.waiting[0];
       if (!next) break;
       const sent = await listener.dispatch(sendApi.endpoints.send.initiate(callOf(next)));
-      if ('data' in sent && sent.data) {
-        settle(listener.dispatch, next, sent.data);
+      if ('data' in sent) {
+        settle(listener.dispatch, next, sent.data, listener.getState().live.on);
         tries = 0;
         continue;
       }
       const failure = failureOf(sent.error);
-      if (failure.kind === 'answer' && failure.status === 401) {
+      if (failure.kind === 'answer' && (failure.status === 401 || failure.status === 423)) {
         listener.dispatch(mustSignIn());
         break;
       }
       if (!isLost(failure)) {
         // The server has refused it for good: say so, and let its own record stand.
-        drop(next.id);
+        void dropHere('waiting', next.id).catch(() => undefined);
         listener.dispatch(settled(next.id));
         listener.dispatch(toastShown({ text: failure.message }));
         listener.dispatch(api.util.invalidateTags(['Bar', 'Log']));
@@ -85,18 +119,24 @@ outboxListener.startListening({
     listener.subscribe();
   },
 });
-outboxListener.startListening({ actionCreator: queued, effect: ({ payload }) => keep(payload) });
+outboxListener.startListening({ actionCreator: queued, effect: ({ payload }, { dispatch }) => keepHere('waiting', payload.id, payload).catch(() => { dispatch(storageFailed()); }) });
 
 /** The server's answer first takes the write's place, so that nothing flickers. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the slice is injected into a store whose whole state it does not know
-function settle(send: ThunkDispatch<any, unknown, UnknownAction>, sent: Waiting, brew: Brew) {
+function settle(send: Send, sent: Waiting, answer: unknown, live: boolean) {
   // A reading of the bar asked for before this was kept may not know of it: it is given up, and asked for again below.
   send(recordsApi.util.getRunningQueryThunk('bar', undefined))?.abort();
-  send(recordsApi.util.updateQueryData('bar', undefined, (bar) => {
-    const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
-    bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
-  }));
-  drop(sent.id);
+  if (sent.kind === 'start' || sent.kind === 'event') send(brewKept(answer as Brew));
+  else if (sent.kind !== 'lock') send(ordersKept((answer as { orders: Order[] }).orders));
+  void dropHere('waiting', sent.id).catch(() => undefined);
   send(settled(sent.id));
-  send(api.util.invalidateTags(['Bar', 'Log']));
+  // While the stream is up the bar is told of what else happened; without it, it is asked for.
+  send(api.util.invalidateTags(sent.kind === 'lock' ? ['House'] : live ? ['Log'] : ['Bar', 'Log']));
 }
+
+/** A brew as the server has it takes its place on the bar, or leaves it. */
+export const brewKept = (brew: Brew) => recordsApi.util.updateQueryData('bar', undefined, (bar) => {
+  const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
+  bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
+});
+/** The queue as the server has it. */
+export const ordersKept = (orders: readonly Order[]) => recordsApi.util.updateQueryData('bar', undefined, (bar) => { bar.orders = [...orders]; });

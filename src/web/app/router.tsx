@@ -14,6 +14,7 @@ const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default:
 const VesselPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.VesselPage })));
 const KettlePage = lazy(() => import('../features/shelf').then((m) => ({ default: m.KettlePage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
+const TrendPage = lazy(() => import('../features/log').then((m) => ({ default: m.TrendPage })));
 const BrewPage = lazy(() => import('../features/log').then((m) => ({ default: m.BrewPage })));
 const ExchangePage = lazy(() => import('../features/house/Exchange').then((m) => ({ default: m.ExchangePage })));
 const HousePage = lazy(() => import('../features/house').then((m) => ({ default: m.HousePage })));
@@ -44,6 +45,7 @@ export const router = createBrowserRouter([
       { path: '/shelf/kettles/:id', element: <KettlePage /> },
       { path: '/shelf/:id', element: <VesselPage /> },
       { path: '/log', element: <LogPage /> },
+      { path: '/log/trends', element: <TrendPage /> },
       { path: '/log/:id', element: <BrewPage /> },
       { path: '/house/exchange', element: <ExchangePage /> },
       { path: '/house', element: <HousePage /> },

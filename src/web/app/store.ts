@@ -2,17 +2,18 @@ import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api';
-import { leftUnsent, outboxListener, outboxReducer, restored } from './outbox';
+import { liveListener, liveReducer } from './live';
+import { outboxListener, outboxReducer } from './outbox';
+import { rememberListener } from './remembered';
 import { applySettings, settingsListener, settingsReducer } from './settings';
 import { toastsReducer } from './toasts';
 
 export const store = configureStore({
-  reducer: { [api.reducerPath]: api.reducer, outbox: outboxReducer, toasts: toastsReducer, settings: settingsReducer },
-  middleware: (defaults) => defaults().prepend(outboxListener.middleware, settingsListener.middleware).concat(api.middleware),
+  reducer: { [api.reducerPath]: api.reducer, outbox: outboxReducer, live: liveReducer, toasts: toastsReducer, settings: settingsReducer },
+  middleware: (defaults) => defaults().prepend(outboxListener.middleware, settingsListener.middleware, liveListener.middleware, rememberListener.middleware).concat(api.middleware),
 });
 setupListeners(store.dispatch);
 applySettings(store.getState().settings);
-store.dispatch(restored(leftUnsent()));
 
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();

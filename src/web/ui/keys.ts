@@ -18,7 +18,9 @@ function pressed(e: KeyboardEvent) {
   if ((e.key === ' ' || e.key === 'Enter') && e.target instanceof HTMLElement && e.target.closest('a, button, summary, [role="option"]')) return;
   // A key held down does its act once; only arrows run on.
   if (e.repeat && !e.key.startsWith('Arrow')) return;
-  const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  // A figure with Shift is a key of its own, whatever sign the layout has there.
+  const figure = e.shiftKey ? /^Digit(\d)$/.exec(e.code)?.[1] : undefined;
+  const key = figure ? `Shift ${figure}` : e.key.length === 1 ? e.key.toLowerCase() : e.key;
   for (const layer of [...layers].reverse()) {
     const found = layer.bindings.find((b) => b.key === key);
     if (found) {

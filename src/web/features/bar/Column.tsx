@@ -1,16 +1,17 @@
 import { MoreHorizontal } from 'lucide-react';
-import { lazy, Suspense } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { grams, type EpochMs } from '#core/units';
 import type { Phase } from '#core/timing';
 import { oneTap } from '../../ui/keys';
-import { Tube, VesselDrawing, type Axis } from '../../ui/vessel';
+import { Tube, VesselDrawing } from '../../ui/vessel';
 import type { ColumnActs } from './acts';
 import { Reach } from './Reach';
-import { liquorOf, tint, type BarBrew, type Saying } from './brews';
+import type { Liquor } from '#core/colour';
+import { liquorOf, tint, type Saying, type Shown } from './brews';
+import type { BarLayout } from './useLayout';
 
 const MoreMenu = lazy(() => import('./MoreMenu').then((m) => ({ default: m.MoreMenu })));
 
-export type Shown = { readonly brew: BarBrew; readonly phase: Phase; readonly saying: Saying };
 const TOO_LONG = 5;
 
 /** A brew's own plate: the word over it, the time. Read at two metres. */
@@ -24,41 +25,78 @@ export function Plate({ saying }: { saying: Saying }) {
 }
 
 const leftOf = (phase: Phase): number | null => ('left' in phase ? phase.left : null);
+/** The whole seconds a drawing shows: between them nothing is drawn anew. */
+const secondOf = (phase: Phase): number => ('left' in phase ? Math.floor(phase.elapsed) : 0);
+/** Whose hand was last at it, where it was said. */
+function whoOf({ state, startedBy, pulledBy }: Shown['brew']): string {
+  const who = state.kind === 'pulled' ? pulledBy : startedBy;
+  return who?.name ? ` · ${who.name}` : '';
+}
+type Drawn = { shown: Shown; layout: BarLayout; now: EpochMs };
 
-/** The drawn part: tube under the pull line, vessel on the shelf, name. */
-export function Field({ shown: { brew, phase, saying }, axis, scale, now, narrow }: { shown: Shown; axis: Axis; scale: number; now: EpochMs; narrow: number }) {
+/** The vessel with its liquor: drawn anew only when a shade of it changes. */
+const Standing = memo(function Standing({ plan, scale, liquor, drained }: { plan: Shown['brew']['plan']; scale: number; liquor: Liquor | null; drained: boolean }) {
+  return (
+    <VesselDrawing vessel={plan.vessel} scale={scale} fill={liquor ? (drained ? plan.liquor : plan.water) : undefined} liquor={liquor}
+      leaf={liquor && !drained ? plan.leaf : grams(0)} lid={plan.vessel.lid && plan.recipe.lid && liquor !== null && !drained} level bowl={false} label="" />
+  );
+}, (a, b) => a.plan === b.plan && a.scale === b.scale && a.drained === b.drained && shadeOf(a.liquor) === shadeOf(b.liquor));
+/** The darkest shade moves first. */
+const shadeOf = (liquor: Liquor | null) => (liquor ? tint(liquor, 5) : '');
+
+/** The drawn part: tube under the pull line, vessel on the shelf, name. Drawn anew once a second. */
+export const Field = memo(function Field({ shown: { brew, phase, saying }, layout: { axis, scale, vesselLeft }, now }: Drawn) {
   const liquor = liquorOf(brew, now);
   const drained = brew.state.kind === 'pulled';
-  const vessel = (
-    <VesselDrawing vessel={brew.plan.vessel} scale={scale} fill={liquor ? (drained ? brew.plan.liquor : brew.plan.water) : undefined} liquor={liquor}
-      leaf={liquor && !drained ? brew.plan.leaf : grams(0)} lid={brew.plan.vessel.lid && brew.plan.recipe.lid && liquor !== null && !drained} level bowl={false}
-      label={`${brew.plan.vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(brew.plan.vessel.brim)} ml, ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`} />
-  );
+  const { vessel } = brew.plan;
+  const together = brew.partners.length ? ` + ${brew.partners.map((p) => p.plan.vessel.name).join(', ')}` : '';
+  const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
   return (
     <div className={`field ${saying.name}`} style={{ height: axis.height }}>
       {!drained && <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true"><Tube axis={axis} window={brew.plan.recipe.window} left={leftOf(phase)} colour={liquor ? tint(liquor) : null} /></svg>}
-      <div className="standing" style={{ position: 'absolute', left: narrow, right: 0, bottom: 0, display: 'flex', justifyContent: 'center', alignItems: 'flex-end' }}>{vessel}</div>
+      <div className="standing" style={{ position: 'absolute', left: vesselLeft, right: 0, bottom: 0, display: 'flex', justifyContent: 'center', alignItems: 'flex-end' }}>
+        <span role="img" aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}><Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} /></span>
+      </div>
       <div className="label">
         <span className="tea">{brew.tea.name}</span>
-        <span className="where">{brew.place} · {brew.plan.vessel.name}{brew.unsaved ? ' · not saved yet' : ''}</span>
+        <span className="where">{brew.place} · {vessel.name}{together}{steep}{whoOf(brew)}{brew.unsaved ? ' · not saved yet' : ''}</span>
       </div>
     </div>
   );
-}
+}, (a, b) => a.shown.brew === b.shown.brew && a.layout === b.layout && secondOf(a.shown.phase) === secondOf(b.shown.phase) && a.shown.saying.name === b.shown.saying.name && a.shown.saying.figure === b.shown.saying.figure);
 
-/** Under the shelf: plate, the next step in words, detail, the button. */
-export function Under({ shown: { brew, saying }, acts, now }: { shown: Shown; acts: ColumnActs; now: EpochMs }) {
+/** What is seldom done: a plain button until it is touched, for twelve menus are a lot to keep ready. */
+const More = memo(function More({ brew, acts }: { brew: Shown['brew']; acts: ColumnActs }) {
+  const [asked, setAsked] = useState(false);
+  const button = <button type="button" className="btn more" aria-haspopup="menu" aria-label={`More for ${brew.tea.name}`} onClick={() => setAsked(true)}><MoreHorizontal size={20} strokeWidth={2} /></button>;
+  return asked ? <Suspense fallback={button}><MoreMenu brew={brew} acts={acts} /></Suspense> : button;
+});
+
+/** Under the shelf: plate, the next step in words, detail, the buttons. Drawn anew when a word of it changes. */
+export const Under = memo(function Under({ shown, layout, acts, now, locked, picked }: Drawn & { acts: ColumnActs; locked: boolean; picked: boolean }) {
+  const { brew, saying, step } = shown;
   const look = saying.name === 'late' ? 'late' : saying.name === 'window' || saying.name === 'past' || saying.name === 'warming' ? 'go' : '';
+  const stir = !locked && step?.step.kind === 'stir';
+  const beside = step && !stir && !locked ? step : null;
+  const name = <span className="visually-hidden">: {brew.tea.name}</span>;
+  const pulled = brew.state.kind === 'pulled';
   return (
-    <div className={`under ${saying.name}`} data-brew={brew.tea.name}>
+    <div className={`under ${saying.name} ${picked ? 'picked' : ''}`} data-brew={brew.tea.name} data-place={brew.place}>
       <Plate saying={saying} />
-      <p className="step">{saying.step}</p>
-      {brew.state.kind === 'steeping' && <Reach brew={brew} now={now} />}
-      <p className="detail">{saying.detail}</p>
+      <p className="step">{stir ? `${step.act}, now` : layout.full ? (beside && saying.name !== 'warming' ? beside.act : saying.brief) : saying.step}</p>
+      {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={now} />}
+      {!layout.full && (!beside || pulled) && <p className="detail">{saying.detail}</p>}
+      {!layout.full && beside && (
+        <div className="step-beside"><span>{beside.act}</span><button type="button" className="btn slim" onClick={oneTap(() => acts.step(brew, beside.step.key, 'done', beside.done))}>{beside.done}{name}</button></div>
+      )}
       <div className="act">
-        <button type="button" className={`btn ${look}`} onClick={oneTap(() => acts.next(brew))}>{saying.act}<span className="visually-hidden">: {brew.tea.name}</span></button>
-        <Suspense fallback={<button type="button" className="btn more" aria-label={`More for ${brew.tea.name}`}><MoreHorizontal size={20} strokeWidth={2} /></button>}><MoreMenu brew={brew} acts={acts} /></Suspense>
+        {stir ? <button type="button" className="btn go" onClick={oneTap(() => acts.next(shown))}>{step.done}{name}</button>
+          : pulled && !locked ? <><button type="button" className="btn" onClick={oneTap(() => acts.right(brew))}>Right{name}</button><button type="button" className="btn" onClick={oneTap(() => acts.next(shown))}>Judge{name}</button></>
+            : pulled ? <p className="small self-center flex-1">PIN to judge it</p>
+              : <button type="button" className={`btn ${look}`} disabled={locked && brew.state.kind === 'warming'} onClick={oneTap(() => acts.next(shown))}>{saying.act}{name}</button>}
+        {!locked && <More brew={brew} acts={acts} />}
       </div>
     </div>
   );
-}
+}, (a, b) => a.shown.brew === b.shown.brew && a.layout === b.layout && a.locked === b.locked && a.picked === b.picked && a.acts === b.acts
+  && a.shown.saying.figure === b.shown.saying.figure && a.shown.saying.name === b.shown.saying.name && a.shown.saying.step === b.shown.saying.step && a.shown.saying.detail === b.shown.saying.detail && a.shown.step?.step.key === b.shown.step?.step.key);

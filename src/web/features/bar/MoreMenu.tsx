@@ -1,20 +1,39 @@
 import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
+import { planAgain } from '#contracts/plan';
+import { minutesText, secondsBetween } from '#core/units';
 import type { ColumnActs } from './acts';
 import type { BarBrew } from './brews';
 
 /** What is done seldom to a brew. */
 export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: ColumnActs }) {
+  // It is mounted by the touch that asks for it.
+  const [open, setOpen] = useState(true);
+  const { state } = brew;
+  const pulled = state.kind === 'pulled';
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root open={open} onOpenChange={setOpen}>
       <DropdownMenu.Trigger className="btn more" aria-label={`More for ${brew.tea.name}`}><MoreHorizontal size={20} strokeWidth={2} /></DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content className="pop" sideOffset={6} align="end">
+          <DropdownMenu.Item onSelect={() => acts.steps(brew)}>Steps and readings</DropdownMenu.Item>
           <DropdownMenu.Item onSelect={() => acts.working(brew)}>How this was worked out</DropdownMenu.Item>
-          {brew.state.kind === 'pulled' && <DropdownMenu.Item onSelect={() => acts.undo(brew)}>Not lifted: steep on</DropdownMenu.Item>}
+          {open && state.kind === 'pulled' && <Again brew={brew} steeped={secondsBetween(state.waterOn, state.pulled)} acts={acts} />}
+          {open && brew.partners.length === 0 && acts.alike(brew).map((other) => <DropdownMenu.Item key={other.id} onSelect={() => acts.pair(brew, other)}>Put together with {other.plan.vessel.name}</DropdownMenu.Item>)}
+          {pulled && brew.pulledBy === null && <DropdownMenu.Item onSelect={() => acts.claim(brew)}>It was me who {brew.plan.pull.done.toLowerCase()} it</DropdownMenu.Item>}
+          {pulled && <DropdownMenu.Item onSelect={() => acts.close(brew)}>Off the bar, not judged</DropdownMenu.Item>}
+          {pulled && <DropdownMenu.Item onSelect={() => acts.steepOn(brew)}>Not {brew.plan.pull.done.toLowerCase()}: steep on</DropdownMenu.Item>}
           <DropdownMenu.Item onSelect={() => acts.giveUp(brew)}>Give it up</DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
+}
+
+/** The next steep of its leaf, or why there is none. */
+function Again({ brew, steeped, acts }: { brew: BarBrew; steeped: Parameters<typeof planAgain>[2]; acts: ColumnActs }) {
+  const { next } = planAgain(brew.plan, brew.tea.style, steeped);
+  if (next.kind === 'spent') return <DropdownMenu.Item disabled className="small">{next.why}</DropdownMenu.Item>;
+  return <DropdownMenu.Item onSelect={() => acts.again(brew)}>Steep again: {next.number}. in {minutesText(next.window.best)}{next.by === 'model' ? ', by the model' : ''}{next.strength < 0.85 ? `, about ${Math.round(next.strength * 100)} % as strong` : ''}</DropdownMenu.Item>;
 }

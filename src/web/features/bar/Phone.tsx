@@ -1,24 +1,25 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { grams, type EpochMs } from '#core/units';
 import { oneTap } from '../../ui/keys';
 import { Tube, VesselDrawing } from '../../ui/vessel';
-import { liquorOf, tint } from './brews';
+import { liquorOf, tint, type Shown } from './brews';
 import type { ColumnActs } from './acts';
-import type { Shown } from './Column';
 import { Unsaved } from './Unsaved';
 import type { BarLayout } from './useLayout';
 
 /** The bar on a phone: a row a vessel, the next hand with its button over the edge. */
-export function PhoneRows({ shown, layout, now, first, acts }: { shown: Shown[]; layout: BarLayout; now: EpochMs; first: Shown | undefined; acts: ColumnActs }) {
+export function PhoneRows({ shown, layout, now, first, acts, locked, queue }: { shown: Shown[]; layout: BarLayout; now: EpochMs; first: Shown | undefined; acts: ColumnActs; locked: boolean; queue: ReactNode }) {
   return (
     <>
       <Unsaved />
       <div className="rows">
-        {shown.map(({ brew, phase, saying }) => {
+        {shown.map((s) => {
+          const { brew, phase, saying, step } = s;
           const liquor = liquorOf(brew, now);
           const drained = brew.state.kind === 'pulled';
           return (
-            <button type="button" className={`row ${saying.name}`} key={brew.id} onClick={oneTap(() => acts.next(brew))} aria-label={`${saying.act}: ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}>
+            <button type="button" className={`row ${saying.name}`} key={brew.id} onClick={oneTap(() => acts.next(s))} aria-label={`${saying.act}: ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}>
               <span style={{ position: 'relative', width: 130, height: layout.axis.height, display: 'block' }}>
                 <svg width={48} height={layout.axis.height} viewBox={`0 0 48 ${layout.axis.height}`} style={{ position: 'absolute' }} aria-hidden="true">
                   {!drained && <Tube axis={layout.axis} window={brew.plan.recipe.window} left={'left' in phase ? phase.left : null} colour={liquor ? tint(liquor) : null} x={18} width={12} />}
@@ -28,7 +29,7 @@ export function PhoneRows({ shown, layout, now, first, acts }: { shown: Shown[];
                   <VesselDrawing vessel={brew.plan.vessel} scale={layout.scale} fill={liquor ? brew.plan.water : undefined} liquor={liquor} leaf={liquor && !drained ? brew.plan.leaf : grams(0)} lid={brew.plan.vessel.lid && !drained} bowl={false} label="" />
                 </span>
               </span>
-              <span className="w"><span className="tea">{brew.tea.name}</span><span className="pos">{saying.step}{brew.unsaved ? ' · not saved yet' : ''}</span></span>
+              <span className="w"><span className="tea">{brew.tea.name}</span><span className="pos">{step?.step.kind === 'stir' ? `${step.act}, now` : saying.step}{brew.unsaved ? ' · not saved yet' : ''}</span></span>
               <span className="plate"><span>{saying.short}</span><b className={saying.figure.length + (saying.late ? 1 : 0) > 4 ? 'long' : ''}>{saying.late && <i>+</i>}{saying.figure}</b></span>
             </button>
           );
@@ -36,8 +37,9 @@ export function PhoneRows({ shown, layout, now, first, acts }: { shown: Shown[];
       </div>
       <div className="do-next">
         {first && <p><b>{first.saying.step}</b><br /><span className="tea">{first.brew.tea.name}</span>, place {first.brew.place}</p>}
-        {first && <button type="button" className={`btn ${first.saying.name === 'late' ? 'late' : first.saying.name === 'steeping' ? '' : 'go'}`} onClick={oneTap(() => acts.next(first.brew))}>{first.saying.act}</button>}
-        <Link className="btn" to="/start">New</Link>
+        {first && <button type="button" className={`btn ${first.saying.name === 'late' ? 'late' : first.saying.name === 'steeping' ? '' : 'go'}`} onClick={oneTap(() => acts.next(first))}>{first.step?.step.kind === 'stir' ? first.step.done : first.saying.act}</button>}
+        {queue}
+        {!locked && <Link className="btn" to="/start">New</Link>}
       </div>
     </>
   );

@@ -2,8 +2,9 @@ import { Link } from 'react-router';
 import { useMemo } from 'react';
 import { useNow } from '../../app/clock';
 import { VesselDrawing } from '../../ui/vessel';
-import { liquorOf, nextHands, phaseOf, sayingOf } from './brews';
-import { useBar, usePourWords } from './useBar';
+import { liquorOf, nextHands, shownAt } from './brews';
+import { useUnits } from '../../app/session';
+import { useBar } from './useBar';
 
 const WORD = { window: 'window', past: 'window', late: 'late', warming: 'waits', pulled: 'judge', steeping: '' } as const;
 const MOST = 6;
@@ -12,11 +13,8 @@ const MOST = 6;
 export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; words?: boolean }) {
   const { brews } = useBar();
   const now = useNow(500);
-  const pour = usePourWords();
-  const shown = useMemo(() => brews.map((brew) => {
-    const phase = phaseOf(brew, now);
-    return { brew, phase, saying: sayingOf(brew, phase, pour) };
-  }), [brews, now, pour]);
+  const { volume, temperature } = useUnits();
+  const shown = useMemo(() => shownAt(brews, now, { volume, temperature }), [brews, now, volume, temperature]);
   if (shown.length === 0) return null;
   const next = nextHands(shown)[0];
   return (

@@ -1,30 +1,31 @@
 import { useEffect, useMemo } from 'react';
 import { useNow } from '../../app/clock';
+import { useUnits } from '../../app/session';
+import { useAppSelector } from '../../app/store';
 import { allowSound, useAlarms, useWakeLock } from './alarms';
-import { nextHands, phaseOf, sayingOf } from './brews';
-import { useBar, usePourWords } from './useBar';
+import { nextHands, shownAt } from './brews';
+import { useBar } from './useBar';
 
 /** Works in every place: rings, tells the screen reader, keeps the screen on, shows the time in the tab. */
 export function BarWatch({ place }: { place: string }) {
   const { brews } = useBar();
-  const now = useNow(250);
-  const pour = usePourWords();
+  const now = useNow(500);
+  const { volume, temperature } = useUnits();
+  const frame = useAppSelector((s) => s.settings.frame);
   const said = useAlarms(brews, now);
   useWakeLock(brews.some((b) => b.state.kind === 'steeping' || b.state.kind === 'warming'));
   useEffect(() => {
     addEventListener('pointerdown', allowSound, { once: true });
     addEventListener('keydown', allowSound, { once: true });
   }, []);
+  const shown = useMemo(() => shownAt(brews, now, { volume, temperature }), [brews, now, volume, temperature]);
   const title = useMemo(() => {
-    const shown = brews.map((brew) => {
-      const phase = phaseOf(brew, now);
-      return { brew, phase, saying: sayingOf(brew, phase, pour) };
-    });
     const next = nextHands(shown.filter((s) => s.saying.name !== 'pulled'))[0];
     return next ? `${next.saying.late ? '+' : ''}${next.saying.figure} ${next.brew.tea.name} · Limnos` : `${place} · Limnos`;
-  }, [brews, now, pour, place]);
+  }, [shown, place]);
   useEffect(() => {
     document.title = title;
   }, [title]);
-  return <div className="visually-hidden" role="status" aria-live="assertive">{said}</div>;
+  const due = shown.some((s) => s.saying.name === 'late') ? 'late' : shown.some((s) => s.saying.name === 'past' || s.saying.name === 'window') ? 'due' : null;
+  return <>{frame && due && <div className={`across ${due}`} data-testid="across" aria-hidden="true" />}<div className="visually-hidden" role="status" aria-live="assertive">{said}</div></>;
 }

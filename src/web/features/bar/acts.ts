@@ -1,4 +1,18 @@
-import type { BarBrew } from './brews';
+import type { BarBrew, Shown } from './brews';
 
 /** What a hand can do to a brew on the bar. */
-export type ColumnActs = { next: (b: BarBrew) => void; undo: (b: BarBrew) => void; giveUp: (b: BarBrew) => void; working: (b: BarBrew) => void };
+export type ColumnActs = {
+  next: (s: Shown) => void;
+  right: (b: BarBrew) => void;
+  step: (b: BarBrew, key: string, outcome: 'done' | 'skipped', words: string) => void;
+  steps: (b: BarBrew) => void;
+  again: (b: BarBrew) => void;
+  pair: (b: BarBrew, lead: BarBrew) => void;
+  /** The other pots of the same that it can go together with. */
+  alike: (b: BarBrew) => readonly BarBrew[];
+  claim: (b: BarBrew) => void;
+  close: (b: BarBrew) => void;
+  steepOn: (b: BarBrew) => void;
+  giveUp: (b: BarBrew) => void;
+  working: (b: BarBrew) => void;
+};

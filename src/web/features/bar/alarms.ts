@@ -57,7 +57,8 @@ function saysBetween(brew: Brew, from: number, to: number): string | null {
 
 /** Rings for every brew as its moments pass; returns the sentence for the live region. */
 export function useAlarms(brews: readonly Brew[], now: EpochMs): string {
-  const loudness = LOUDNESS[useAppSelector((s) => s.settings.sound)];
+  const { sound, vibrate } = useAppSelector((s) => s.settings);
+  const loudness = LOUDNESS[sound];
   const last = useRef<number>(now);
   const [said, setSaid] = useState('');
   useEffect(() => {
@@ -66,14 +67,13 @@ export function useAlarms(brews: readonly Brew[], now: EpochMs): string {
     if (now <= from) return;
     for (const brew of brews) {
       const kind = ringsBetween(brew, from, now);
-      if (kind && loudness > 0) {
-        ring(kind, brew.place, loudness);
-        if (kind !== 'knock') navigator.vibrate?.(kind === 'tap' ? 120 : [120, 90, 120]);
-      }
+      if (kind && loudness > 0) ring(kind, brew.place, loudness);
+      // In the quiet mode it still shakes, where it can.
+      if (kind && kind !== 'knock' && vibrate) navigator.vibrate?.(kind === 'tap' ? 120 : [120, 90, 120]);
       const words = saysBetween(brew, from, now);
       if (words) setSaid(words);
     }
-  }, [brews, now, loudness]);
+  }, [brews, now, loudness, vibrate]);
   return said;
 }
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { measureOf, type Tea, type Version } from '#contracts/book';
+import type { Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import type { Vessel } from '#contracts/shelf';
 import { cardFaultWords } from '#contracts/plan';
 import { boardOf, isCold, METHODS, planServing, quartersText, type BoardAsk, type BoardVessel } from '#core/recipes';

@@ -1,4 +1,5 @@
-import { measureOf, type Tea, type Version } from '#contracts/book';
+import type { Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import type { Vessel } from '#contracts/shelf';
 import { cardOf } from '#contracts/plan';
 import { densityOf, spoonsFor, spoonsText, waterForLeaf, type BoardAsk, type BoardVessel, type Serving } from '#core/recipes';

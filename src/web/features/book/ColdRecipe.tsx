@@ -1,4 +1,5 @@
-import { measureOf, type Tea, type Version } from '#contracts/book';
+import type { Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import { cardFaultWords } from '#contracts/plan';
 import { glassWords, handlingWords, leewayWords, quartersText, warmStartWords, workOutCold } from '#core/recipes';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';

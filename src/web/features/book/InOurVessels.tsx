@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
-import { measureOf, type Tea, type Version } from '#contracts/book';
+import type { Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import type { Vessel } from '#contracts/shelf';
 import { askedOf, cardFaultWords, cardOf } from '#contracts/plan';
 import { bagsText, densityOf, gramsPerSpoon, matchedCup, quartersText } from '#core/recipes';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
-import { lotInUse, type Lot, type LotFields, type Tea, type TeaPage } from '#contracts/book';
+import type { Lot, LotFields, Tea, TeaPage } from '#contracts/book';
+import { lotInUse } from '#contracts/chosen';
 import { densityOf, gramsPerSpoon, METHODS } from '#core/recipes';
 import { dayFault, lotNow, LOT_STATES, LOT_WORDS, type LotState } from '#core/teas';
 import { numberText } from '#core/units';

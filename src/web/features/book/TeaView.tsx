@@ -1,7 +1,8 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { measureOf, type LeadNote, type Tea, type Version } from '#contracts/book';
+import type { LeadNote, Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import { isCold, handlingWords, leewayWords, METHODS, METHOD_NAMES, type Method } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { styleOf } from '#core/styles';

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import { measureOf, type Tea, type Version } from '#contracts/book';
+import type { Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes';
 import { numberText } from '#core/units';
 import { attentionOf, USUAL, type ErrorSource, type Scatter, type Study } from '#core/tolerance';

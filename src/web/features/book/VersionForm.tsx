@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { measureOf, type LeadNote, type Tea, type Version } from '#contracts/book';
+import type { LeadNote, Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import { METHODS, startingRecipe, type Method } from '#core/recipes';
 import { verdictWords } from '#core/correction';
 import { styleOf } from '#core/styles';

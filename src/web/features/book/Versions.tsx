@@ -1,3 +1,4 @@
+import { USES_COUNTED } from '#contracts/limits';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Tea, TeaPage, Version } from '#contracts/book';
@@ -56,7 +57,7 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
   if (!left || !right) return <main className="page p-6"><Nothing action={<Link className="btn" to={`/book/${tea.id}`}>To the tea</Link>}>There is one version of it yet: nothing to compare.</Nothing></main>;
   const lines = recipeLines(left.recipe, right.recipe, units.temperature);
   const differing = lines.filter(lineDiffers).length;
-  const used = (v: Version) => { const n = uses[v.id] ?? 0; return n === 0 ? `none version ${v.number}` : `${n} ${n === 1 ? 'brew' : 'brews'} used version ${v.number}`; };
+  const used = (v: Version) => { const n = uses[v.id] ?? 0; return n === 0 ? `none version ${v.number}` : n >= USES_COUNTED ? `${USES_COUNTED.toLocaleString('en')} brews or more used version ${v.number}` : `${n} ${n === 1 ? 'brew' : 'brews'} used version ${v.number}`; };
   return (
     <main className="page split compare">
       <section className="work">

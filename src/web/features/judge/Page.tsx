@@ -1,21 +1,20 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { brewOf } from '#contracts/plan';
-import { ALL_RIGHT, COLOUR_STEPS, isRight, propose, verdictWords, type Attribute, type Mark, type Proposal, type Verdict } from '#core/correction';
+import { ALL_RIGHT, COLOUR_STEPS, isRight, verdictWords, type Attribute, type Mark, type Proposal, type Verdict } from '#core/correction';
 import { diluted, type ColouredBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
 import { capital, grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres, type Seconds } from '#core/units';
 import { now } from '../../app/clock';
 import { useUnits } from '../../app/session';
-import { useAppDispatch } from '../../app/store';
-import { toastShown } from '../../app/toasts';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { STANDING } from '../../ui/standing';
 import { LevelMark, VesselDrawing } from '../../ui/vessel';
 import { liquorOf, RunningStrip, useBar, useHands, type BarBrew } from '../bar';
 import { ColourCups, TasteBoard } from './Marks';
+import { proposalFor } from '../../app/proposal';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
 export function JudgePage() {
@@ -32,14 +31,13 @@ export function JudgePage() {
 function Judge({ brew }: { brew: BarBrew }) {
   const [verdict, setVerdict] = useState<Verdict>(ALL_RIGHT);
   const [remark, setRemark] = useState('');
-  const { send } = useHands();
-  const dispatch = useAppDispatch();
+  const hands = useHands();
   const navigate = useNavigate();
   const units = useUnits();
   const { plan, state } = brew;
   const steeped = state.kind === 'pulled' ? secondsBetween(state.waterOn, state.pulled) : secondsBetween(now(), now());
   const brewed = useMemo(() => brewOf(plan, brew.tea.style, steeped), [plan, brew.tea.style, steeped]);
-  const proposing = (v: Verdict) => propose({ verdict: v, recipe: plan.recipe, style: brew.tea.style, brew: brewed, warmed: plan.warmed, crowding: plan.crowding });
+  const proposing = (v: Verdict) => proposalFor(brew, v, brewed);
   // A few milliseconds of model: once a verdict, not once a draw.
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the brew does not change under the judge
   const proposal = useMemo(() => proposing(verdict), [verdict, brewed]);
@@ -47,8 +45,7 @@ function Judge({ brew }: { brew: BarBrew }) {
   const mark = (what: Attribute | 'colour', m: Mark) => setVerdict((v) => ({ ...v, [what]: m }));
   const keep = (v: Verdict, accepted: boolean) => {
     const p = v === verdict ? proposal : proposing(v);
-    send(brew, { kind: 'judge', verdict: v, proposal: p, accepted, remark });
-    dispatch(toastShown({ text: isRight(v) ? `${brew.tea.name}: right. Kept.` : `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}` }));
+    hands.judge(brew, { verdict: v, proposal: p, accepted, remark }, isRight(v) ? `${brew.tea.name}: right. Kept.` : `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}`);
     navigate('/');
   };
   useKeys([

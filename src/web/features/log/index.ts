@@ -1,2 +1,3 @@
 export { LogPage } from './Page';
 export { BrewPage } from './BrewPage';
+export { TrendPage } from './TrendPage';

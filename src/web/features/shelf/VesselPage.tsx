@@ -140,7 +140,7 @@ function Facts({ vessel }: { vessel: Vessel }) {
         <dt>cold</dt><dd><span className="mid">{temperatureText(cold, units.temperature)}</span><p>on the leaf<em>the wall takes {numberText(boiling - cold, 0)} °C of {temperatureText(boiling, units.temperature)}</em></p></dd>
         <dt>warmed</dt><dd><span className="mid">{temperatureText(at(75), units.temperature)}</span><p>on the leaf<em>wall at about 75 °C: from memory</em></p></dd>
       </dl>
-      <p className="small mt-2">A {PROFILES[vessel.kind].label} of {MATERIALS[vessel.material].label}: the wall takes up {numberText(engagedHeatCapacity(vessel.material, vessel.brim, vessel.wallGrams ?? undefined), 0)} J a degree{vessel.wallGrams ? ', weighed' : ', the usual for its size'}. Water keeps {volumeText(millilitres(vessel.brim - vessel.mark), units.volume)} below the brim at the mark.</p>
+      <p className="small mt-2">A {PROFILES[vessel.kind].label} of {MATERIALS[vessel.material].label}: the wall takes up {numberText(engagedHeatCapacity(vessel.material, vessel.brim, vessel.wallGrams ?? undefined), 0)} J a degree{vessel.wallGrams ? ', weighed' : ', the usual for its size'}. Water keeps {volumeText(millilitres(vessel.brim - vessel.mark), units.volume)} below the brim at the mark.{vessel.basketDepth === null ? '' : ` Its basket hangs ${numberText(vessel.basketDepth, 0)} mm deep.`}</p>
       {vessel.material === 'glass' && <p className="cautions"><span><b className="strong">Glass</b> breaks from sudden heat: warm it first, cold liquid first.</span></p>}
     </>
   );

@@ -18,7 +18,7 @@ function seen(at: number | null): string {
 }
 
 /** Pick your name, type your PIN. */
-export function SignInPage({ house }: { house: House }) {
+export function SignInPage({ house, onLeave }: { house: House; onLeave?: () => void }) {
   const dispatch = useAppDispatch();
   const kept = useAppSelector((s) => s.settings.siteId);
   const waiting = useAppSelector((s) => s.outbox.waiting.length);
@@ -28,8 +28,8 @@ export function SignInPage({ house }: { house: House }) {
   const others = house.sites.filter((s) => s.id !== site?.id);
   return (
     <div className="shell">
-      <header className="head"><span className="place">Limnos</span><span className="site">{site?.name}</span><span className="gap" /><span className="small">{house.demo ? 'Demo house: invented teas and people' : ''}</span></header>
-      <main className="page split" style={{ gridTemplateRows: 'minmax(0,1fr)', gridTemplateColumns: undefined }}>
+      <header className="head"><span className="place">Limnos</span><span className="site">{site?.name}</span><span className="gap" />{onLeave && <button type="button" className="btn quiet" onClick={onLeave}>Back to the bar</button>}<span className="small">{house.demo ? 'Demo house: invented teas and people' : ''}</span></header>
+      <main className={`page split sign-in ${who ? 'chosen' : ''}`}>
         <section className="work">
           <h1 className="text-[30px] leading-tight">Who is brewing?</h1>
           <p className="small text-[16px]">Touch a name. The bar stays as it is whoever signs in.</p>

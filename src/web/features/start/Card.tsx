@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { askedOf, cardFaultWords } from '#contracts/plan';
-import { measureOf, type Lot, type Tea, type Version } from '#contracts/book';
+import type { Lot, Tea, Version } from '#contracts/book';
+import { measureOf } from '#contracts/chosen';
 import { LOT_WORDS } from '#core/teas';
 import type { Vessel } from '#contracts/shelf';
 import { bagsText, brewingOf, handlingWords, leewayWords, methodFor, roundingWords, spoonsText, workingOf, type Card, type CardFault, type Recipe } from '#core/recipes';
@@ -13,17 +14,20 @@ import { Note } from '../../ui/Note';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { houseCup, liquorAfter } from '../bar';
 
-type Props = { tea: Tea; lot: Lot | null; trial: Version | null; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void; onTrial: (trial: boolean) => void; onLot: (l: Lot) => void };
+type Props = { tea: Tea; lot: Lot | null; trial: Version | null; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void; onTrial: (trial: boolean) => void; onLot: (l: Lot) => void;
+  /** Whose moment it would meet if it were poured now. */
+  meets: { wait: number; name: string; place: number; at: string } | null; barFull: boolean; onQueue: (forWhom: string) => void };
 
 /** The card worked out for this pour, and the act at its foot. */
-export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card, busyWith, onWarmed, onStart, onTrial, onLot }: Props) {
+export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card, busyWith, onWarmed, onStart, onTrial, onLot, meets, barFull, onQueue }: Props) {
   const units = useUnits();
   const { site } = useSession();
   const [open, setOpen] = useState(false);
   const [onScale, setOnScale] = useState(false);
+  const [queueing, setQueueing] = useState(false);
   const good = card.kind === 'card';
   const { recipe } = version;
-  const why = !good ? cardFaultWords(card) : busyWith ? `${vessel.name} is in use: ${busyWith}.` : null;
+  const why = !good ? cardFaultWords(card) : busyWith ? `${vessel.name} is in use: ${busyWith}.` : barFull ? 'Twelve are on the bar: judge one or clear it first.' : null;
   return (
     <section className="paper" aria-label="The card">
       <div className="card-title">
@@ -49,16 +53,30 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
         : good && card.prewarmNeeded ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Warm the vessel: cold, it cannot reach the heat</label> : <span />}
       <span className="flex"><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOnScale(true)}>On the scale</button><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOpen(true)}>The working</button></span>
       </div>
+      {meets && good && !why && <p className="meets" role="status">Poured now, it meets <span className="tea">{meets.name}</span>, place {meets.place}, at {meets.at}. {meets.wait > 0 ? <button type="button" className="btn slim" onClick={() => onStart(true)}>Get it ready, pour in {minutesText(meets.wait)}</button> : 'Another hand then.'}</p>}
       {why && good && <p className="font-semibold text-warn" role="alert">{why}</p>}
       <div className="foot">
         {warmed && <button type="button" className="btn go" disabled={why !== null} onClick={() => onStart(true)}>Warm the {vessel.kind === 'pot' ? 'pot' : 'vessel'} <kbd>Space</kbd></button>}
         <button type="button" className={`btn ${warmed ? '' : 'go'}`} disabled={why !== null} onClick={() => onStart(false)}>Water on: start <kbd>Enter</kbd></button>
+        <button type="button" className="btn quiet slim" disabled={!good} onClick={() => setQueueing(true)}>Up next, for ...</button>
       </div>
+      <Sheet title={`${tea.name} is up next`} open={queueing} onClose={() => setQueueing(false)}><ForWhom vessel={vessel.name} onAdd={(forWhom) => { setQueueing(false); onQueue(forWhom); }} /></Sheet>
       {good && <Sheet title={`${numberText(card.leaf)} g of ${tea.name}`} open={onScale} onClose={() => setOnScale(false)}><ScalePanel target={card.leaf} onTake={() => setOnScale(false)} takeWords="That is it" /></Sheet>}
       <Sheet title={`${tea.name} in the ${vessel.name}`} open={open} onClose={() => setOpen(false)}>
         {good && <div className="working">{workingOf(askedOf({ tea, lot, version, vessel, site, water, warmed }), card).map((l) => <p key={l.of}><b>{l.of}</b> {l.text}.</p>)}<p className="small">Leaf is rounded to 0.1 g, as a scale shows it. Heat: standard physics; wall and pour loss from memory unless measured here.</p></div>}
       </Sheet>
     </section>
+  );
+}
+
+/** For whom it waits: a table, a name, or nothing. */
+function ForWhom({ vessel, onAdd }: { vessel: string; onAdd: (forWhom: string) => void }) {
+  const [typed, setTyped] = useState('');
+  return (
+    <form onSubmit={(e) => { e.preventDefault(); onAdd(typed.trim()); }}>
+      <p>It waits in the queue, for the {vessel}.</p>
+      <div className="field-row mt-3"><label htmlFor="for-whom">For whom</label><div className="with-unit"><input id="for-whom" className="box" maxLength={60} value={typed} placeholder="Window table, two" autoFocus onChange={(e) => setTyped(e.target.value)} /><button type="submit" className="btn go">Put it in the queue</button></div></div>
+    </form>
   );
 }
 

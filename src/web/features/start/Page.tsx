@@ -1,12 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { PLACES } from '#contracts/limits';
 import { cardOf } from '#contracts/plan';
 import { useSession } from '../../app/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Cup } from '../../ui/vessel';
-import { houseCup, useHands } from '../bar';
+import { useNow } from '../../app/clock';
+import { allOf, apartFrom, clockText, handsOf, houseCup, useHands } from '../bar';
 import { Amount } from './Amount';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
@@ -23,18 +25,27 @@ export function StartPage() {
   const navigate = useNavigate();
   const { tea, lot, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
-  const [finding, setFinding] = useState(false);
+  const [finding, setFinding] = useState(choice.find);
+  const [full, setFull] = useState(false);
   const [letters, setLetters] = useState('');
   useEffect(() => setWarmChoice(null), [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
   const card = tea && version && vessel ? cardOf({ tea, lot, version, vessel, site, water, warmed }) : null;
   const busyBrew = vessel ? busy.get(vessel.id) : undefined;
+  const taken = allOf(brews).length;
+  // Whom it would meet if it were poured now, looked at again as time goes.
+  const at = useNow(1000);
+  const apart = version && !busyBrew ? apartFrom(handsOf(version.recipe), brews, at) : null;
+  const met = apart?.meets ? { wait: apart.wait, name: apart.meets.tea.name, place: apart.meets.place, at: clockText(at + (version?.recipe.window.best ?? 0) * 1000) } : null;
   const started = useRef(false);
   const start = (warming: boolean) => {
     if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
     // A double tap starts one brew.
-    started.current = hands.start({ tea, lot, version, vessel, water, warmed, warming }, brews);
-    if (started.current) navigate('/');
+    const brew = hands.start({ tea, lot, version, vessel, water, warmed, warming, orderId: choice.orderId }, brews);
+    started.current = brew !== null;
+    if (!brew) return setFull(true);
+    hands.said(brew);
+    navigate('/');
   };
   // Two letters find a tea: any letter opens the list with it, but for the keys of the card.
   useEffect(() => {
@@ -84,7 +95,8 @@ export function StartPage() {
         ))}</div>
         <VesselShelves choice={choice} recipe={version.recipe} leaf={card.kind === 'card' ? card.leaf : null} />
       </section>
-      <PourCard tea={tea} lot={lot} version={version} trial={choice.trial} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} onTrial={choice.setOnTrial} onLot={choice.pickLot} />
+      <PourCard tea={tea} lot={lot} version={version} trial={choice.trial} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} onTrial={choice.setOnTrial} onLot={choice.pickLot}
+        meets={met} barFull={full || taken >= PLACES} onQueue={(forWhom) => { hands.order.add({ tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom }, choice.orders); navigate('/'); }} />
     </main>
   );
 }

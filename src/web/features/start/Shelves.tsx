@@ -18,7 +18,7 @@ const LARGE = 900;
 export function VesselShelves({ choice, recipe, leaf }: { choice: Choice; recipe: Recipe | null; leaf: Grams | null }) {
   const units = useUnits();
   const { vessels, vessel: chosen, busy, tea, water } = choice;
-  const phone = useBarLayout().kind === 'phone';
+  const phone = useBarLayout(1).kind === 'phone';
   const perShelf = phone ? PER_PHONE_SHELF : PER_SHELF;
   const scale = phone ? PHONE_SCALE : vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2) ? 0.66 : SCALE;
   const rows = [vessels.filter((v) => v.kind === 'pot'), vessels.filter((v) => v.kind !== 'pot')]
@@ -53,7 +53,7 @@ const cupsWord = (v: Vessel) => {
   return `${n} ${n === 1 ? 'cup' : 'cups'}`;
 };
 function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
-  const s = sayingOf(brew, phaseOf(brew, now()), () => '');
+  const s = sayingOf(brew, phaseOf(brew, now()), { volume: 'ml', temperature: 'C' });
   return s.name === 'late' ? 'late' : s.name === 'warming' ? 'warming' : s.figure;
 }
 

@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { lotInUse, recipeFor, type Lot, type Tea } from '#contracts/book';
+import type { Lot, Tea } from '#contracts/book';
+import { lotInUse, recipeFor } from '#contracts/chosen';
 import { isCold, methodFor } from '#core/recipes';
 import type { Vessel } from '#contracts/shelf';
 import { millilitres, type Millilitres } from '#core/units';
 import { useBookQuery, useVesselsQuery } from '../../app/records';
 import { useSession } from '../../app/session';
-import { useBar } from '../bar';
+import { useBar, vesselsInUse } from '../bar';
 
 const CUP_VESSELS = new Set(['lidded', 'tasting']);
 /** A vessel that suits a tea: short steeps go in cups, the rest in pots and mugs. */
@@ -18,7 +19,7 @@ export function useChoice() {
   const { site } = useSession();
   const book = useBookQuery();
   const shelf = useVesselsQuery();
-  const { brews, recent } = useBar();
+  const { brews, orders, recent } = useBar();
   const [teaId, setTeaId] = useState<string | null>(params.get('tea'));
   const [onTrial, setOnTrial] = useState(params.get('trial') !== null);
   const [lotId, setLotId] = useState<string | null>(params.get('lot'));
@@ -27,7 +28,7 @@ export function useChoice() {
 
   const teas = useMemo(() => (book.data?.teas ?? []).filter((t) => !t.retired && t.recipes.some((r) => r.house && !isCold(r.method))), [book.data]);
   const vessels = useMemo(() => (shelf.data?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher'), [shelf.data, site.id]);
-  const busy = useMemo(() => new Map(brews.filter((b) => b.state.kind === 'warming' || b.state.kind === 'steeping').map((b) => [b.vesselId, b])), [brews]);
+  const busy = useMemo(() => vesselsInUse(brews), [brews]);
   const tea = teas.find((t) => t.id === teaId) ?? teas.find((t) => t.id === recent[0]?.teaId) ?? teas[0] ?? null;
   const lastVessel = recent.find((r) => r.teaId === tea?.id)?.vesselId;
   const free = vessels.filter((v) => !busy.has(v.id));
@@ -36,6 +37,7 @@ export function useChoice() {
   const lot: Lot | null = tea ? (tea.lots.find((l) => l.id === lotId) ?? lotInUse(tea)) : null;
   return {
     trial: recipe?.trial ?? null, version: (onTrial ? recipe?.trial : null) ?? recipe?.house ?? null, setOnTrial, lot, pickLot: (l: Lot) => setLotId(l.id),
+    orderId: params.get('order'), find: params.get('find') !== null, orders,
     loading: book.isLoading || shelf.isLoading, teas, vessels, busy, brews, tea, vessel, recent,
     water: water ?? vessel?.mark ?? millilitres(0), atMark: water === null || water === vessel?.mark,
     pickTea: (t: Tea) => {

@@ -45,9 +45,11 @@ export function VesselDrawing({ vessel, scale, label, fill = millilitres(0), liq
   const box = extent(solved, wall, lid, bowl && kind === 'tasting');
   const stroke = Math.max(1.6, wall * scale);
   const shades = liquor ? [tint(liquor, 1.2), tint(liquor, 3.5), tint(liquor, 5)] : ['var(--water)', 'var(--water)', 'var(--water)'];
-  const inside = profilePath(pen, solved, 0, true);
-  const outside = profilePath(pen, solved, wall / 2, false);
-  const spout = kind === 'pot' ? spoutPath(pen, solved, wall) : null;
+  // What does not move is worked out once: a bar draws its vessels again every second.
+  const { inside, outside, spout, parts } = useMemo(() => {
+    const p = penFor(scale);
+    return { inside: profilePath(p, solved, 0, true), outside: profilePath(p, solved, wall / 2, false), spout: kind === 'pot' ? spoutPath(p, solved, wall) : null, parts: partPaths(p, solved, wall) };
+  }, [kind, solved, scale, wall]);
   const [w, h] = [px(box.left + box.right) + 2 * pad, px(box.top + box.bottom) + pad];
   const markLevel = solved.levelOf(vessel.mark);
   const markAt = solved.radiusAt(markLevel) + wall;
@@ -65,7 +67,7 @@ export function VesselDrawing({ vessel, scale, label, fill = millilitres(0), liq
       {spout && <path className="part" d={spout} />}
       {spout && full && <g clipPath={`url(#${key}s)`}><rect x="0" y={y(surface)} width={px(R * 2)} height={px(surface)} fill={shades[1]} /></g>}
       {spout && <path className="spout-line" d={spout} />}
-      {partPaths(pen, solved, wall).map((d) => <path className="part" d={d} key={d} />)}
+      {parts.map((d) => <path className="part" d={d} key={d} />)}
       <path className="air" d={inside} />
       {full && <g clipPath={`url(#${key}i)`}><rect x={x(-R * 1.1)} y={y(surface)} width={px(R * 2.2)} height={px(surface)} fill={`url(#${key}g)`} /></g>}
       <LeafAndBasket vessel={vessel} solved={solved} scale={scale} leaf={leaf} wet={wet} clip={`${key}i`} />

@@ -1,0 +1,38 @@
+// A card's code holds the address of its card: whichever reader reads it, the brew is opened from the path alone.
+
+/** Where in the application a read code leads; null when it is not one of ours. Only the path counts: a code printed before the server moved still opens. */
+export function placeOfCode(text: string): string | null {
+  const trimmed = text.trim();
+  const path = URL.canParse(trimmed) ? new URL(trimmed).pathname + new URL(trimmed).search : trimmed.startsWith('/') ? trimmed : '';
+  return /^\/(start|book|log|shelf|judge)(\/|\?|$)/.test(path) ? path : null;
+}
+
+/** A scanner types so much faster than hands that it can be told: ms from one letter to the next. */
+const FAST_MS = 35;
+const LEAST = 6;
+/** What holds a letter up while it is typed is no letter. */
+const HELD = new Set(['Shift', 'Control', 'Alt', 'Meta', 'CapsLock']);
+
+/**
+ * Gathers keys as they come: whether one belongs to a code (an address, so it begins with h), and the whole code when
+ * its Enter comes fast. Pure but for what it holds.
+ */
+export function wedgeReader(): (key: string, at: number) => { readonly ofCode: boolean; readonly whole: string | null } {
+  let text = '';
+  let last = 0;
+  return (key, at) => {
+    if (HELD.has(key)) return { ofCode: false, whole: null };
+    const fast = at - last < FAST_MS;
+    last = at;
+    // An arrow, say, is of no code.
+    if (!fast || (key.length > 1 && key !== 'Enter')) text = '';
+    const ofCode = fast && text.startsWith('h');
+    if (key === 'Enter') {
+      const whole = text;
+      text = '';
+      return { ofCode, whole: ofCode && whole.length >= LEAST ? whole : null };
+    }
+    if (key.length === 1) text += key.toLowerCase() === 'h' && text === '' ? 'h' : key;
+    return { ofCode, whole: null };
+  };
+}

@@ -1,0 +1,29 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { useAppDispatch } from '../../app/store';
+import { toastShown } from '../../app/toasts';
+import { placeOfCode, wedgeReader } from './codes';
+
+/** Listens for a scanner that types, in every place: a card's code opens its card. */
+export function ScannerWedge() {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const read = wedgeReader();
+    const onKey = (e: KeyboardEvent) => {
+      if (e.repeat || (e.target instanceof HTMLElement && e.target.matches('input, textarea, select'))) return;
+      const { whole, ofCode } = read(e.key, e.timeStamp);
+      // Letters of a code are not keys of the bar.
+      if (ofCode) e.stopImmediatePropagation();
+      if (whole === null) return;
+      e.preventDefault();
+      const place = placeOfCode(whole);
+      if (place) navigate(place);
+      else dispatch(toastShown({ text: 'That code is not of a card here.' }));
+    };
+    // Before any other key: the Enter at its end starts no brew.
+    document.addEventListener('keydown', onKey, true);
+    return () => document.removeEventListener('keydown', onKey, true);
+  }, [navigate, dispatch]);
+  return null;
+}

@@ -1,0 +1,27 @@
+import type { Brew, Happened } from '#contracts/brews';
+import { verdictWords } from '#core/correction';
+import { stepsOf, stepWords } from '#core/timing';
+import { numberText, readingText } from '#core/units';
+import type { useUnits } from '../../app/session';
+
+/** One thing that was done to a brew, in a few words and the reader's units. */
+export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<typeof useUnits>): string {
+  switch (what.kind) {
+    case 'start': return brew.plan.warmed && !brew.plan.steep ? 'put on the bar, to be warmed' : 'put on the bar';
+    case 'step': {
+      const step = stepsOf(brew.plan).find((s) => s.key === what.key);
+      const words = step ? stepWords(step, brew.plan, units).done.toLowerCase() : what.key;
+      return `${words}${what.outcome === 'skipped' ? ', left out' : ''}${what.grams === undefined ? '' : `, ${numberText(what.grams)} g`}`;
+    }
+    case 'reading': return `${readingText(what.celsius, units.temperature)} in it`;
+    case 'abandon': return `given up: ${what.reason.toLowerCase()}`;
+    case 'waterOn': return 'water on';
+    case 'pull': return brew.plan.pull.done.toLowerCase();
+    case 'undoPull': return `not ${brew.plan.pull.done.toLowerCase()} after all`;
+    case 'undo': return 'the last taken back';
+    case 'close': return 'off the bar, not judged';
+    case 'judge': return `judged ${verdictWords(what.verdict)}`;
+    case 'pair': return 'put together with another of the same';
+    case 'claim': return `said that it was them who ${brew.plan.pull.done.toLowerCase()} it`;
+  }
+}
