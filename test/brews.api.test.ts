@@ -24,7 +24,7 @@ test('a brew from start to verdict, found again in the log with its card', async
   expect((await h.callers.brewer.get('/api/bar').expect(200)).body.brews).toEqual([]);
   const log = (await h.callers.trainee.get('/api/brews').expect(200)).body;
   expect(log.brews).toHaveLength(1);
-  expect(log.counts).toEqual({ all: 1, inWindow: 1, late: 0, early: 0 });
+  expect(log.counts).toEqual({ all: 1, inWindow: 1, late: 0, early: 0, forgotten: 0 });
   expect((await h.callers.lead.get(`/api/teas/${h.ids.tea}`).expect(200)).body.notes).toMatchObject([{ headline: proposal.headline, found: 'bitter', by: { name: 'Brewer B.' } }]);
 });
 test('how a tea is pulled here: seconds from best, of this site only, nobody named', async () => {
@@ -95,13 +95,14 @@ test('the log filters, and pages by key without gaps or repeats', async () => {
   for (let i = 0; i < 53; i++) {
     const b = await start({ at: h.now() - 1_000_000 - Math.floor(i / 3) * 1000 });
     await event(b.id, { kind: 'pull', at: h.now() - 500_000 }).expect(200);
-    if (i % 2) await event(b.id, { kind: 'judge', verdict: i % 4 === 1 ? ALL_RIGHT : bitter, proposal, accepted: false, remark: '' }).expect(200);
+    await event(b.id, i % 2 ? { kind: 'judge', verdict: i % 4 === 1 ? ALL_RIGHT : bitter, proposal, accepted: false, remark: '' } : { kind: 'close' }).expect(200);
   }
   const one = (await h.callers.brewer.get('/api/brews').expect(200)).body;
   const two = (await h.callers.brewer.get(`/api/brews?before=${one.next}`).expect(200)).body;
   expect([one.brews.length, two.brews.length, two.next]).toEqual([50, 3, null]);
   expect(new Set([...one.brews, ...two.brews].map((b: { id: string }) => b.id)).size).toBe(53);
   const count = async (q: string) => (await h.callers.brewer.get(`/api/brews?${q}`).expect(200)).body.counts.all;
-  expect([await count('verdict=right'), await count('verdict=off'), await count('verdict=unjudged'), await count(`personId=${h.ids.trainee}`), await count(`teaId=${h.ids.tea}`)]).toEqual([13, 13, 27, 0, 53]);
+  expect([await count('verdict=right'), await count('verdict=off'), await count('verdict=unjudged'), await count(`personId=${h.ids.brewer}`), await count(`teaId=${h.ids.tea}`)]).toEqual([13, 13, 27, 53, 53]);
+  expect((await h.callers.lead.get(`/api/brews?personId=${h.ids.trainee}`).expect(200)).body.counts.all).toBe(0);
   await h.callers.brewer.get('/api/brews?before=zzz').expect(422);
 });

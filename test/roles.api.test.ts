@@ -6,7 +6,8 @@ let h: Begun;
 beforeAll(async () => { h = await begunHouse(); });
 afterAll(() => h.close());
 
-const all = Object.entries(ENDPOINTS).filter(([name]) => name !== 'signOut');
+// Those that end or change the session itself, and the stream that never ends, have tests of their own.
+const all = Object.entries(ENDPOINTS).filter(([name]) => !['signOut', 'lockSession', 'getLive'].includes(name));
 const path = (p: string) => p.replace(/:(\w+)/g, () => newId());
 const call = (who: ReturnType<typeof from>, method: string, p: string) => who[method.toLowerCase() as 'get'](path(p), method === 'GET' ? undefined : {});
 

@@ -35,16 +35,73 @@ export class BarDriver {
     await this.page.getByRole('button', { name: warm ? /^Warm the/ : /^Water on: start/ }).click();
     await this.expectOnBar(tea);
   }
-  /** A brew that another tablet started so many seconds ago. */
-  async standsSince(ago: number, { tea, vessel }: Pour): Promise<void> {
-    const get = async (path: string) => (await (await this.page.request.get(path)).json()) as { teas: { id: string; name: string; house: { id: string } }[]; vessels: { id: string; name: string; siteId: string; mark: number }[] };
-    const [book, shelf] = [await get('/api/book'), await get('/api/vessels')];
+  /** The one button that does what a brew wants next. */
+  hand(tea: string) {
+    return this.column(tea).locator('.act').getByRole('button').first();
+  }
+  private async records(path: string) {
+    return (await (await this.page.request.get(path)).json()) as { teas: { id: string; name: string; house: { id: string } }[]; vessels: { id: string; name: string; siteId: string; mark: number }[] };
+  }
+  private async send(path: string, data: object): Promise<void> {
+    const answer = await this.page.request.post(path, { data, headers: { origin: new URL(this.page.url()).origin } });
+    expect(answer.status(), await answer.text()).toBe(200);
+  }
+  /** A brew that another tablet started so many seconds ago; negative: that is being made ready. Its id. */
+  async began(ago: number, { tea, vessel }: Pour, place = 1): Promise<string> {
+    const [book, shelf] = [await this.records('/api/book'), await this.records('/api/vessels')];
     const [t, v] = [book.teas.find((x) => x.name === tea), shelf.vessels.find((x) => x.name === vessel)];
     if (!t || !v) throw new Error(`no ${tea} or ${vessel}`);
-    const body = { id: v7(), siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: true, warming: false, place: 1, at: Date.now() - ago * 1000 };
-    expect((await this.page.request.post('/api/brews', { data: body, headers: { origin: new URL(this.page.url()).origin } })).status()).toBe(200);
+    const id = v7();
+    await this.send('/api/brews', { id, siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: true, warming: ago < 0, place, at: Date.now() - Math.abs(ago) * 1000 });
+    return id;
+  }
+  async standsSince(ago: number, pour: Pour): Promise<void> {
+    await this.began(ago, pour);
     await this.page.reload();
-    await this.expectOnBar(tea);
+    await this.expectOnBar(pour.tea);
+  }
+  /** More vessels of a kind that is there, over the house's own interface. */
+  async needVessels(like: string, names: readonly string[]): Promise<void> {
+    const found = (await this.records('/api/vessels')).vessels.find((v) => v.name === like) as unknown as Record<string, unknown>;
+    const { id: _id, rev: _rev, retired: _retired, siteId, ...facts } = found;
+    for (const name of names) await this.send('/api/vessels', { ...facts, name, id: v7(), siteId });
+  }
+  /** Something seldom, from a brew's menu. */
+  async more(tea: string, what: string | RegExp): Promise<void> {
+    await this.column(tea).getByRole('button', { name: `More for ${tea}` }).click();
+    await this.page.getByRole('menuitem', { name: what }).click();
+  }
+  async right(tea: string): Promise<void> {
+    await this.column(tea).getByRole('button', { name: /^Right/ }).click();
+  }
+  /** The step beside the clock's own: its words, and the touch that confirms it. */
+  step(tea: string) {
+    return this.column(tea).locator('.step-beside');
+  }
+  async confirmStep(tea: string): Promise<void> {
+    await this.step(tea).getByRole('button').click();
+  }
+  expectPlaces(n: number) {
+    return expect(this.page.locator('.under')).toHaveCount(n);
+  }
+  /** Nothing of the bar lies outside the screen. */
+  async expectAllInSight(): Promise<void> {
+    const outside = await this.page.evaluate(() => [...document.querySelectorAll('.under, .field')].filter((e) => { const r = e.getBoundingClientRect(); return r.bottom > (document.querySelector('.counter')?.getBoundingClientRect().top ?? innerHeight) + 1 || r.right > innerWidth + 1 || r.top < 0; }).length);
+    expect(outside).toBe(0);
+  }
+
+  // The queue.
+  async putInQueue(forWhom: string): Promise<void> {
+    await this.page.getByRole('button', { name: /^Up next, for/ }).click();
+    await this.page.getByLabel('For whom').fill(forWhom);
+    await this.page.getByRole('button', { name: 'Put it in the queue' }).click();
+  }
+  async expectQueue(teas: readonly string[]): Promise<void> {
+    await expect(this.page.locator('.queue li')).toHaveCount(teas.length);
+    await expect.poll(() => this.page.locator('.queue li').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-order')))).toEqual(teas);
+  }
+  queued(tea: string) {
+    return this.page.locator(`.queue li[data-order="${tea}"]`);
   }
   leaf() {
     return this.page.getByTestId('leaf');
@@ -53,7 +110,7 @@ export class BarDriver {
     return this.page.getByRole('region', { name: 'The card' });
   }
   async pull(tea: string): Promise<void> {
-    await this.column(tea).getByRole('button').first().click();
+    await this.hand(tea).click();
   }
   async undo(): Promise<void> {
     await this.page.getByRole('button', { name: /^Undo/ }).click();

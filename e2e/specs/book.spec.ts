@@ -174,6 +174,7 @@ test('a table is brought in: faults by row and column, one answered, one left ou
 test('a tea is found with keys only: letters, arrows, Enter; the list is narrowed and ordered', async ({ house }) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
+  await house.goTo('Book');
   await page.keyboard.press('/');
   await expect(page.getByLabel('Find a tea')).toBeFocused();
   await page.keyboard.type('lot 11');

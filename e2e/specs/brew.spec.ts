@@ -27,7 +27,7 @@ test('tea by two letters, vessel from the shelf, amount in ounces; the card rewo
   await house.signIn(PEOPLE.brewer);
   await house.page.keyboard.press('n');
   await expect(bar.card()).toBeVisible();
-  await house.page.keyboard.type('to');
+  await house.page.keyboard.type('to', { delay: 60 });
   await house.page.keyboard.press('Enter');
   await expect(bar.card()).toContainText('Tolvane Amber');
   await house.page.getByRole('button', { name: 'White pot', exact: true }).click();
@@ -129,6 +129,11 @@ test('keys alone: start, pull, undo, judge, and the list of keys', async ({ hous
   await keyboard.press('?');
   await expect(house.page.getByRole('dialog')).toContainText('Start a brew');
   await keyboard.press('Escape');
-  await keyboard.press('4');
+  await keyboard.press('/');
+  await expect(house.page.getByRole('combobox', { name: 'Type a name' })).toBeFocused();
+  await keyboard.press('Escape');
+  await keyboard.press('Escape');
+  await expect(house.page).toHaveURL(/\/$/);
+  await keyboard.press('Shift+Digit4');
   await expect(house.page).toHaveURL(/\/log/);
 });

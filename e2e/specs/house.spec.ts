@@ -17,6 +17,15 @@ test('a wrong PIN is said, five bring a wait, and "not you" signs out', async ({
   await expect(house.page.getByRole('button', { name: 'Sign in' })).toBeDisabled();
 });
 
+test('on a phone: a name, then its PIN, each with the screen to itself', async ({ tablet }) => {
+  const page = await tablet({ viewport: { width: 390, height: 844 } });
+  const house = new HouseDriver(page);
+  await page.goto('/');
+  await house.pick(PEOPLE.brewer.name);
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeInViewport({ ratio: 1 });
+  await house.type(PEOPLE.brewer.secret);
+  await expect(page.getByText('Nothing on the bar.')).toBeVisible();
+});
 test('sign in, sign out, and a trainee is not offered what a lead is', async ({ house }) => {
   await house.signIn(PEOPLE.trainee);
   await house.goTo('Book');
@@ -185,9 +194,10 @@ for (const theme of ['light', 'dim'] as const) {
     await bar.judge('Tolvane Amber');
     await bar.mark('Bitter: bitter');
     await check('judge');
-    for (const path of ['/start', '/book', '/shelf', '/shelf/new', '/log', '/house', '/house/exchange', '/shelf/kettles/new', '/book/new']) {
+    for (const path of ['/start', '/book', '/shelf', '/shelf/new', '/log', '/log?pull=outside', '/log/trends', '/house', '/house/exchange', '/shelf/kettles/new', '/book/new']) {
       await page.goto(path);
-      await page.waitForLoadState('networkidle');
+      await expect(page.locator('main')).toBeVisible();
+      await expect(page.getByText(/^Fetching/)).toHaveCount(0);
       await check(path);
     }
     await page.goto('/shelf');
@@ -206,6 +216,17 @@ for (const theme of ['light', 'dim'] as const) {
     await page.locator('a.log-row').nth(4).click();
     await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
     await check('brew');
+    await page.goto('/');
+    await bar.more('Ostrey Deep', 'Steps and readings');
+    await expect(page.getByRole('dialog')).toContainText('Thermometer in it');
+    await check('steps');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /Not you/ }).click();
+    await expect(page.getByRole('dialog')).toContainText('Sound at the pull');
+    await check('device');
+    await page.getByRole('button', { name: /^Lock it/ }).click();
+    await house.expectSaid(/Locked\. A steep can still be lifted/);
+    await check('locked bar');
   });
 }
 

@@ -1,0 +1,117 @@
+import { appendFileSync, cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { BarDriver } from '../drivers/BarDriver';
+import { HouseDriver } from '../drivers/HouseDriver';
+import { ShopServer } from '../fixtures/server';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+/** The application is kept on the device: from then on it opens without a server. */
+const kept = (page: Page) => page.waitForFunction(() => navigator.serviceWorker.controller !== null && caches.keys().then((k) => k.length > 0), undefined, { timeout: 20_000 });
+/** A brewer's tablet with the application kept on it and one brew running and saved. */
+async function brewingOn(page: Page) {
+  const [house, bar] = [new HouseDriver(page), new BarDriver(page)];
+  await house.signIn(PEOPLE.brewer);
+  await kept(page);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+  await house.expectAllSaved();
+  return { house, bar };
+}
+
+test('with the server gone the bar starts, brews, pulls and judges; closed and opened again it still has it all, and each arrives once', async ({ tablet, shop }) => {
+  const page = await tablet({ serviceWorkers: 'allow' });
+  const { house, bar } = await brewingOn(page);
+  await shop.kill();
+  await page.reload();
+  await bar.expectState('Tolvane Amber', 'Steeping, left');
+  await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
+  await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
+  await bar.pull('Tolvane Amber');
+  await bar.judge('Tolvane Amber');
+  await page.getByRole('button', { name: 'All as it should be' }).click();
+  await bar.expectGone('Tolvane Amber');
+  await bar.openStart();
+  await bar.chooseTea('Iveline First');
+  await bar.putInQueue('window table');
+  await house.expectUnsaved(4);
+  const again = await page.context().newPage();
+  await page.close();
+  await again.goto('/');
+  const [houseAgain, barAgain] = [new HouseDriver(again), new BarDriver(again)];
+  await houseAgain.expectUnsaved(4);
+  await barAgain.expectState('Marrowick Broken', 'Steeping, left');
+  await barAgain.expectQueue(['Iveline First']);
+  await shop.start();
+  await houseAgain.expectAllSaved();
+  await again.reload();
+  await barAgain.expectState('Marrowick Broken', 'Steeping, left');
+  await barAgain.expectQueue(['Iveline First']);
+  await houseAgain.goTo('Log');
+  await expect(again.locator('a.log-row', { hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).first()).toContainText('Dov R.');
+  await expect(again.locator('a.log-row').filter({ hasText: 'on the bar' })).toHaveCount(1);
+});
+
+test('what a version before kept in the page’s small storage is brought over and sent', async ({ house }) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  const id = await bar.began(200, { tea: 'Tolvane Amber', vessel: 'White pot' });
+  await bar.expectOnBar('Tolvane Amber');
+  await house.page.evaluate((brewId) => {
+    const event = '01890000-0000-7000-8000-000000000001';
+    localStorage.setItem(`limnos.waiting.${event}`, JSON.stringify({ kind: 'event', id: event, seq: 1, brewId, by: { id: 'x', name: 'Dov R.' }, body: { id: event, at: Date.now(), kind: 'pull' } }));
+  }, id);
+  await house.page.reload();
+  await bar.expectState('Tolvane Amber', 'Lifted at');
+  await house.expectAllSaved();
+  expect(await house.page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('limnos.waiting')))).toEqual([]);
+});
+
+test('a newer version asks before it is taken up, and what is not saved is still there after it', async ({ browser }) => {
+  // A copy of the application, so that its next version can be put in its place.
+  const web = mkdtempSync(join(tmpdir(), 'limnos-web-'));
+  cpSync('dist/web', web, { recursive: true });
+  const shop = new ShopServer('demo', null, web);
+  await shop.start();
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: shop.address, serviceWorkers: 'allow' });
+  try {
+    const page = await context.newPage();
+    const { house, bar } = await brewingOn(page);
+    appendFileSync(join(web, 'sw.js'), '\n// newer');
+    await page.evaluate(() => navigator.serviceWorker.getRegistration().then((r) => r?.update()));
+    const load = page.getByRole('button', { name: 'Load it' });
+    await expect(load).toBeVisible({ timeout: 20_000 });
+    await bar.expectState('Tolvane Amber', 'Steeping, left');
+    await page.route('**/api/brews/**', (r) => r.abort());
+    await bar.pull('Tolvane Amber');
+    await house.expectUnsaved(1);
+    await expect(load).toBeVisible({ timeout: 15_000 });
+    await Promise.all([page.waitForEvent('load'), load.click()]);
+    await page.unroute('**/api/brews/**');
+    await bar.expectState('Tolvane Amber', 'Lifted at');
+    await house.expectAllSaved();
+  } finally {
+    await context.close();
+    await shop.stop();
+    rmSync(web, { recursive: true, force: true });
+  }
+});
+
+test('the clock of the tablet is moved by seven minutes and the page loaded again without a server: the time left is right', async ({ tablet, shop }) => {
+  const page = await tablet({ serviceWorkers: 'allow' });
+  // The tablet's own clock is seven minutes ahead, before the server is gone and after.
+  await page.addInitScript(() => {
+    const real = Date.now;
+    Date.now = () => real() + 7 * 60_000;
+  });
+  const { bar } = await brewingOn(page);
+  const left = await bar.figure('Tolvane Amber');
+  const then = Date.now();
+  expect(left).toBeGreaterThan(230);
+  await shop.kill();
+  await page.reload();
+  await bar.expectState('Tolvane Amber', 'Steeping, left');
+  const after = await bar.figure('Tolvane Amber');
+  // By as much less as has gone by, on whatever clock.
+  expect(Math.abs(left - after - (Date.now() - then) / 1000)).toBeLessThan(4);
+});
