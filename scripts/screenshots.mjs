@@ -1,7 +1,7 @@
 // npm run screenshots: one picture per main view, from a demo of its own, into docs/screenshots/.
 // Look at every one before committing it.
-import { fork, spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { fork } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
@@ -19,7 +19,7 @@ const database = await startMariadb(folder, ['limnos_shots']);
 const server = fork(join(ROOT, 'dist/server/main.mjs'), { cwd: ROOT, env: cleanEnv({ DATABASE_URL: database.url('limnos_shots'), PORT: '0', LIMNOS_SEED: 'demo', LOG_LEVEL: 'silent' }), stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
 const { port } = await new Promise((resolve) => server.once('message', resolve));
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking'] });
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: `http://127.0.0.1:${port}`, reducedMotion: 'reduce' });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', serviceWorkers: 'block', baseURL: `http://127.0.0.1:${port}`, reducedMotion: 'reduce' });
 const page = await context.newPage();
 page.setDefaultTimeout(15_000);
 page.on('pageerror', (e) => say(`page error: ${e.message}`));
@@ -35,39 +35,58 @@ async function shot(name, size) {
   if (size) await page.setViewportSize({ width: 1280, height: 800 });
 }
 const records = async (path) => (await page.request.get(path)).json();
+async function post(path, data) {
+  const answer = await page.request.post(path, { data, headers: { origin: `http://127.0.0.1:${port}` } });
+  if (!answer.ok()) throw new Error(`${path}: ${await answer.text()}`);
+}
 /** A brew that another tablet started so many seconds ago. */
 async function stands(tea, vessel, ago, place, warming = false) {
   const t = (await records('/api/book')).teas.find((x) => x.name === tea);
   const v = (await records('/api/vessels')).vessels.find((x) => x.name === vessel);
   const body = { id: v7(), siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: t.house.recipe.warm, warming, place, at: Date.now() - ago * 1000 };
-  const answer = await page.request.post('/api/brews', { data: body, headers: { origin: `http://127.0.0.1:${port}` } });
-  if (!answer.ok()) throw new Error(await answer.text());
+  await post('/api/brews', body);
 }
 
 try {
   await page.goto('/');
   await settle();
   await role('button', /^Ilsa V/).click();
-  await shot('sign-in');
   await page.getByLabel('Passphrase').fill('grey pot first');
   await role('button', 'Sign in').click();
   await settle();
   await page.keyboard.press('n');
   await settle();
   await shot('start');
-  await stands('Ostrey Deep', 'Lidded cup', 26, 1);
+  // One, then six with one of them late, then twelve with three waiting.
   await stands('Tolvane Amber', 'White pot', 150, 2);
-  await stands('Quillorn Steam', 'Small pot', 94, 3);
-  await stands('Sennet Hollow', 'Release steeper', 158, 4);
-  await stands('Corrow Light', 'Glass pot', 20, 5, true);
   await page.goto('/');
   await settle(1500);
+  await shot('bar-one');
+  await stands('Ostrey Deep', 'Lidded cup', 24, 1);
+  await stands('Quillorn Steam', 'Small pot', 94, 3);
+  await stands('Sennet Hollow', 'Release steeper', 156, 4);
+  await stands('Corrow Light', 'Glass pot', 20, 5, true);
+  await stands('Ullash White Bud', 'Lidded mug', 58, 6);
+  await settle(1200);
   await shot('bar');
-  await shot('bar-tablet', [820, 1180]);
   await shot('bar-phone', [390, 844]);
-  await page.locator('.under[data-brew="Quillorn Steam"]').getByRole('button').first().click();
-  await settle(7000);
-  await page.locator('.under[data-brew="Quillorn Steam"]').getByRole('button').first().click();
+  const like = (await records('/api/vessels')).vessels.find((v) => v.name === 'White pot');
+  const { id: _id, rev: _rev, retired: _retired, ...facts } = like;
+  for (const name of ['Blue pot', 'Tall pot', 'Oval pot', 'Pot by the window']) await post('/api/vessels', { ...facts, id: v7(), name });
+  for (const [i, [tea, vessel, ago]] of [['Marrowick Broken', 'Grey pot', 73], ['Dunvarrow Roast', 'Ball mug', 150], ['Osk Flower', 'Blue pot', 40], ['Iveline First', 'Tall pot', 148], ['Corrow Roast', 'Oval pot', 96], ['Vennick Gold', 'Pot by the window', 148]].entries()) await stands(tea, vessel, ago, i + 7);
+  const teas = (await records('/api/book')).teas;
+  for (const [i, [tea, forWhom]] of [['Mereth Mint', 'window table'], ['Haldrin Shade', 'two at the bar'], ['Orrin Hearth', 'to take out']].entries()) await post('/api/orders', { id: v7(), siteId: like.siteId, teaId: teas.find((t) => t.name === tea).id, vesselId: null, water: null, forWhom, rank: i, at: Date.now() });
+  await settle(1200);
+  await shot('bar-twelve');
+  await shot('bar-tablet', [820, 1180]);
+  await context.setOffline(true);
+  await page.locator('.under[data-brew="Quillorn Steam"] .act .btn').first().click();
+  await settle(5000);
+  await shot('bar-offline');
+  await context.setOffline(false);
+  await page.goto('/');
+  await settle(4000);
+  await page.locator('.under[data-brew="Quillorn Steam"]').getByRole('button', { name: /^Judge/ }).click();
   await settle();
   await role('radio', '4 · darker').click();
   await role('radio', 'Bitter: bitter').click();
@@ -75,15 +94,13 @@ try {
   await role('radio', 'Sweet: little').click();
   await settle();
   await shot('judge');
+  for (const b of (await records('/api/bar')).brews.filter((x) => x.place > 6 || x.tea.name === 'Sennet Hollow')) await post(`/api/brews/${b.id}/events`, { id: v7(), at: Date.now(), kind: 'abandon', reason: 'Spilled' });
   await page.goto('/');
   await settle();
   await place('Book');
   await role('link', /Tolvane Amber/).click();
   await settle();
   await shot('book');
-  await page.getByTestId('tolerance').scrollIntoViewIfNeeded();
-  await settle(900);
-  await shot('tolerance');
   await page.keyboard.press('i');
   await settle(1200);
   for (const name of ['Heat', 'Time']) {
@@ -94,24 +111,9 @@ try {
   await shot('what-if');
   await page.keyboard.press('Escape');
   await settle();
-  await page.keyboard.press('b');
-  await settle();
-  await role('button', 'Cups: change').click();
-  await page.getByRole('textbox', { name: 'Cups' }).fill('18');
-  await page.keyboard.press('Enter');
-  await settle();
-  await shot('scaling-board');
-  await page.keyboard.press('Escape');
-  await settle();
   await page.keyboard.press('v');
   await settle();
   await shot('versions');
-  if (!only.length || only.includes('wall-card')) {
-    const tea = (await records('/api/book')).teas.find((x) => x.name === 'Sennet Hollow');
-    writeFileSync(join(folder, 'card.pdf'), await (await page.request.get(`/api/teas/${tea.id}/wall.pdf`)).body());
-    spawnSync('pdftoppm', ['-r', '110', '-png', '-singlefile', join(folder, 'card.pdf'), join(out, 'wall-card')]);
-    say('wall-card.png');
-  }
   await place('Shelf');
   await shot('shelf');
   await role('link', /White pot/).click();
@@ -123,7 +125,23 @@ try {
   await shot('kettle');
   await place('Log');
   await shot('log');
-  await page.locator('a[href^="/log/"]').nth(9).click();
+  await page.goto('/log/trends');
+  await settle(1500);
+  await shot('trends');
+  // One brew with all there is to tell of it: steps, a weighing, a thermometer, a late lift.
+  const told = v7();
+  const on = Date.now() - 420_000;
+  const tea = teas.find((t) => t.name === 'Sennet Hollow');
+  const happened = (at, body) => post(`/api/brews/${told}/events`, { id: v7(), at: on + at * 1000, ...body });
+  await post('/api/brews', { id: told, siteId: like.siteId, teaId: tea.id, versionId: tea.house.id, vesselId: (await records('/api/vessels')).vessels.find((v) => v.name === 'Grey pot').id, water: 800, warmed: true, warming: true, place: 8, at: on - 95_000 });
+  await happened(-70, { kind: 'step', key: 'warm', outcome: 'done' });
+  await happened(-42, { kind: 'step', key: 'weigh', outcome: 'done', grams: 10.9 });
+  await happened(0, { kind: 'waterOn' });
+  for (const [at, celsius] of [[10, 84.5], [70, 83], [140, 81.5], [220, 76]]) await happened(at, { kind: 'reading', celsius });
+  await happened(171, { kind: 'pull' });
+  await happened(178, { kind: 'step', key: 'drain', outcome: 'skipped' });
+  await happened(300, { kind: 'close' });
+  await page.goto(`/log/${told}`);
   await settle();
   await shot('brew');
   await place('House');

@@ -1,6 +1,6 @@
 // npm test: sets up what is missing, then type check, lint, boundaries, Jest and Playwright.
 // Ends with one line over all of them. A check that finds nothing to check fails.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -19,25 +19,35 @@ const count = (name, ok, why = '') => {
   else failed += 1;
   say(`${ok ? 'passed' : 'FAILED'}  ${name}${ok ? '' : `\n${why}`}`);
 };
-const run = (command, args) => spawnSync(command, args, { cwd: ROOT, env: cleanEnv(), encoding: 'utf8', maxBuffer: 1e8 });
+const run = (command, args) => new Promise((resolve) => {
+  const child = spawn(command, args, { cwd: ROOT, env: cleanEnv(), stdio: ['ignore', 'pipe', 'pipe'] });
+  const out = { stdout: '', stderr: '' };
+  for (const where of ['stdout', 'stderr']) child[where].setEncoding('utf8').on('data', (text) => { out[where] += text; });
+  child.once('error', (e) => resolve({ ...out, status: -1, stderr: String(e) }));
+  child.once('close', (status) => resolve({ ...out, status }));
+});
+const parsed = (text) => { try { return JSON.parse(text); } catch { return null; } };
 /** Files a TypeScript project looks at; none is a failure. */
-function typeCheck(project) {
-  const done = run(bin('tsc'), ['-p', project, '--listFilesOnly']);
-  const own = (done.stdout ?? '').split('\n').filter((f) => f.startsWith(ROOT) && !f.includes('node_modules')).length;
-  const check = run(bin('tsc'), ['-p', project]);
+async function typeCheck(project) {
+  const list = await run(bin('tsc'), ['-p', project, '--listFilesOnly']);
+  const own = list.stdout.split('\n').filter((f) => f.startsWith(ROOT) && !f.includes('node_modules')).length;
+  const check = await run(bin('tsc'), ['-p', project]);
   count(`types, ${project}: ${own} files`, own > 5 && check.status === 0, check.stdout || 'no files to check');
 }
-
-for (const project of ['tsconfig.json', 'tsconfig.core.json', 'tsconfig.server.json', 'tsconfig.web.json']) typeCheck(project);
-
-const lint = run(bin('eslint'), ['.', '--format', 'json']);
-const linted = (() => { try { return JSON.parse(lint.stdout); } catch { return []; } })();
-const faults = linted.flatMap((f) => f.messages.map((m) => `${f.filePath.slice(ROOT.length + 1)}:${m.line} ${m.message}`));
-count(`lint: ${linted.length} files`, linted.length > 100 && lint.status === 0, faults.join('\n') || lint.stderr || 'no files to lint');
-
-const cruise = run(bin('depcruise'), ['--config', '.dependency-cruiser.cjs', '-T', 'json', 'src']);
-const summary = (() => { try { return JSON.parse(cruise.stdout).summary; } catch { return null; } })();
-count(`boundaries: ${summary?.totalCruised ?? 0} modules`, summary !== null && summary.totalCruised > 100 && summary.error === 0, summary ? summary.violations.map((v) => `${v.rule.name}: ${v.from} to ${v.to}`).join('\n') || 'nothing to check' : cruise.stderr);
+async function typeChecks() {
+  for (const project of ['tsconfig.json', 'tsconfig.core.json', 'tsconfig.server.json', 'tsconfig.web.json']) await typeCheck(project);
+}
+async function lintAndBoundaries() {
+  const lint = await run(bin('eslint'), ['.', '--format', 'json']);
+  const linted = parsed(lint.stdout) ?? [];
+  const faults = linted.flatMap((f) => f.messages.map((m) => `${f.filePath.slice(ROOT.length + 1)}:${m.line} ${m.message}`));
+  count(`lint: ${linted.length} files`, linted.length > 100 && lint.status === 0, faults.join('\n') || lint.stderr || 'no files to lint');
+  const cruise = await run(bin('depcruise'), ['--config', '.dependency-cruiser.cjs', '-T', 'json', 'src']);
+  const summary = parsed(cruise.stdout)?.summary ?? null;
+  count(`boundaries: ${summary?.totalCruised ?? 0} modules`, summary !== null && summary.totalCruised > 100 && summary.error === 0, summary ? summary.violations.map((v) => `${v.rule.name}: ${v.from} to ${v.to}`).join('\n') || 'nothing to check' : cruise.stderr);
+}
+// Two lanes: most machines have two processors.
+await Promise.all([typeChecks(), lintAndBoundaries()]);
 
 needBuild();
 const folder = mkdtempSync(join(tmpdir(), 'limnos-test-'));

@@ -3,7 +3,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, connect } from 'node:net';
-import { tmpdir } from 'node:os';
+import { tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';
 import { cleanEnv } from './prepare.mjs';
 
@@ -18,6 +18,9 @@ export function freePort(wish = 0) {
     });
   });
 }
+
+/** An eighth of the machine's memory, between what MariaDB takes by itself and a gigabyte: a log of a million brews is read from it. */
+const POOL_MB = Math.round(Math.min(1024, Math.max(128, totalmem() / 8 / 1_048_576)));
 
 export const wait = (ms) => new Promise((r) => setTimeout(r, ms));
 /** True for a live process whose command line names `mark`; a zombie has none. */
@@ -67,7 +70,7 @@ async function endOrphan(folder, data) {
  * Starts it and makes the databases. Returns urls by name, `stop` and `kill`.
  * The password is made anew each time; it lives in a 0600 file of a temporary folder until the stop.
  */
-export async function startMariadb(folder, databases, { port: wish = 0 } = {}) {
+export async function startMariadb(folder, databases, { port: wish = 0, extra = [] } = {}) {
   mkdirSync(folder, { recursive: true });
   const data = install(folder);
   await endOrphan(folder, data);
@@ -83,7 +86,7 @@ export async function startMariadb(folder, databases, { port: wish = 0 } = {}) {
   const root = process.getuid?.() === 0 ? ['--user=root'] : [];
   const server = spawn('mariadbd', [
     '--no-defaults', ...root, `--datadir=${data}`, `--socket=${run}/s`, `--pid-file=${run}/pid`, `--port=${port}`, '--bind-address=127.0.0.1', '--skip-name-resolve',
-    '--character-set-server=utf8mb4', '--default-time-zone=+00:00', '--innodb-flush-log-at-trx-commit=1', `--init-file=${init}`,
+    '--character-set-server=utf8mb4', '--default-time-zone=+00:00', '--innodb-flush-log-at-trx-commit=1', `--innodb-buffer-pool-size=${POOL_MB}M`, '--innodb-log-file-size=256M', `--init-file=${init}`, ...extra,
   ], { detached: true, stdio: ['ignore', 'ignore', 'pipe'], env: cleanEnv() });
   let told = '';
   server.stderr.on('data', (d) => { told = (told + d).slice(-4000); });

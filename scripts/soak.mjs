@@ -1,0 +1,9 @@
+// npm run soak -- live|crash|offline [...]: long runs under load, printing JSON. Never part of the tests.
+const [what = '', ...rest] = process.argv.slice(2);
+process.env.LIMNOS_SAY = 'stderr';
+if (!['live', 'crash', 'offline'].includes(what)) {
+  process.stderr.write('npm run soak -- live [seconds] [clients] [writes a second] | crash [rounds] | offline [brews]\n');
+  process.exit(2);
+}
+process.argv.splice(2, process.argv.length, ...rest);
+await import(`./soak/${what}.mjs`);

@@ -1,0 +1,64 @@
+// npm run soak -- live [seconds] [clients] [writes a second]: event-stream clients hear every write once, and how soon.
+// Prints JSON. Ten minutes: node scripts/soak.mjs live 600. Clients run in a process of their own.
+import { fork } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { needVessels, openHouse, percentile, round, signIn, startBody } from '../lib/house.mjs';
+
+const [seconds = 60, clients = 200, perSecond = 50] = process.argv.slice(2).map(Number);
+const house = await openHouse();
+const server = await house.serve();
+const me = await signIn(server.address);
+const vessels = await needVessels(me, 20);
+const teas = me.teas.filter((t) => t.house && t.method === 'pot');
+const brews = [];
+for (let i = 0; i < 12; i++) {
+  const body = startBody(me, teas[i], vessels.filter((v) => v.kind === 'pot')[i], { place: i + 1 });
+  const res = await me.post('/api/brews', body);
+  if (res.ok) brews.push(body.id);
+}
+const ears = fork(new URL('./ears.mjs', import.meta.url), { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+ears.send({ address: server.address, cookie: me.headers.cookie, clients });
+await new Promise((r) => ears.once('message', r));
+
+const rss = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.child.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
+const memory = [];
+const written = [];
+const delays = [];
+let refused = 0;
+const begun = performance.now();
+const pending = new Set();
+/** The step of each brew that stands. */
+const stands = new Map();
+for (let n = 0; (performance.now() - begun) / 1000 < seconds; n++) {
+  const due = begun + (n * 1000) / perSecond;
+  const wait = due - performance.now();
+  if (wait > 0) await new Promise((r) => setTimeout(r, wait));
+  const brew = brews[n % brews.length];
+  const id = me.id();
+  const asked = Date.now();
+  // A drain, then its taking back: the record stays as large as it was.
+  const last = stands.get(brew);
+  stands.set(brew, last ? null : id);
+  const one = me.post(`/api/brews/${brew}/events`, last ? { id, at: asked, kind: 'undo', of: last } : { id, at: asked, kind: 'step', key: 'drain', outcome: 'done' }).then(async (res) => {
+    if (!res.ok) { refused += 1; return; }
+    await res.arrayBuffer();
+    written.push(brew);
+    delays.push(Date.now() - asked);
+  });
+  pending.add(one);
+  one.finally(() => pending.delete(one));
+  if (n % (perSecond * 5) === 0) memory.push(round(rss()));
+}
+await Promise.all(pending);
+await new Promise((r) => setTimeout(r, 2500));
+const heard = await new Promise((r) => { ears.once('message', r); ears.send('tell'); });
+const settled = memory.slice(Math.floor(memory.length / 4));
+const mean = settled.reduce((a, b) => a + b, 0) / settled.length;
+console.log(JSON.stringify({
+  run: 'live', seconds, clients, wanted: perSecond, written: written.length, refused, perSecond: round(written.length / seconds),
+  eventsEach: heard.each, everyClientEveryEvent: heard.missing === 0, missing: heard.missing, twice: heard.twice,
+  delayMs: heard.delay, wantedP99: 300, writeMs: { p50: percentile(delays, 0.5), p99: percentile(delays, 0.99) },
+  serverMemoryMb: { first: memory[0], last: memory.at(-1), mean: round(mean), spread: round(((Math.max(...settled) - Math.min(...settled)) / mean) * 100) + ' %' },
+}, null, 2));
+ears.kill();
+await house.close();
