@@ -1,8 +1,11 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './scripts/lib/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e/specs',
   workers: 2,
+  // Every test has a shop of its own.
+  fullyParallel: true,
   retries: 0,
   timeout: 45_000,
   expect: { timeout: 8000 },
@@ -12,9 +15,6 @@ export default defineConfig({
     locale: 'en-GB',
     // What a page asks for goes past no worker but in the tests of the worker itself.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-    },
+    launchOptions: CHROMIUM,
   },
 });

@@ -1,5 +1,8 @@
 // Builds the page (Vite) and the server (one file; native modules stay outside).
 import { build as bundle } from 'esbuild';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { build } from 'vite';
 import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
 
@@ -9,6 +12,15 @@ await bundle({
   external: ['@node-rs/argon2', 'pdfkit', 'sharp'],
   banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
 });
+
+// Packed here, once; the server only hands them out. Fonts and pictures are packed already.
+for (const name of readdirSync('dist/web', { recursive: true })) {
+  if (!/\.(js|css|html|webmanifest|svg)$/.test(name)) continue;
+  const path = join('dist/web', name);
+  const text = readFileSync(path);
+  writeFileSync(`${path}.br`, brotliCompressSync(text));
+  writeFileSync(`${path}.gz`, gzipSync(text, { level: 9 }));
+}
 
 const { bytes } = barRoute('dist/web');
 if (bytes > BAR_ROUTE_BYTES) throw new Error(`The Bar's route loads ${Math.round(bytes / 1000)} kB gzip, over ${BAR_ROUTE_BYTES / 1000} kB: load what it does not need at once later.`);

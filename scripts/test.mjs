@@ -4,11 +4,12 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { CHROMIUM_PACKAGE } from './lib/chromium.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prepare.mjs';
 import { say } from './lib/say.mjs';
 
-needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium', pdftotext: 'poppler-utils' });
+needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', ...CHROMIUM_PACKAGE, pdftotext: 'poppler-utils' });
 needModules();
 
 const bin = (name) => join(ROOT, 'node_modules/.bin', name);

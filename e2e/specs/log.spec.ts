@@ -1,5 +1,13 @@
 import { BarDriver } from '../drivers/BarDriver';
+import type { Locator } from '@playwright/test';
 import { expect, PEOPLE, test } from '../fixtures/shop';
+
+/** There are rows, and every one of them is like that: waited for, since a new view comes over the network. */
+async function expectEvery(rows: Locator, like: { hasText?: string | RegExp; has?: Locator }) {
+  const others = { ...(like.hasText ? { hasNotText: like.hasText } : {}), ...(like.has ? { hasNot: like.has } : {}) };
+  await expect(rows.filter(others)).toHaveCount(0);
+  await expect(rows.filter(like).first()).toBeVisible();
+}
 
 test('the log’s filters are its sentence and its address; the view is exported as it stands', async ({ house }) => {
   const { page } = house;
@@ -12,10 +20,10 @@ test('the log’s filters are its sentence and its address; the view is exported
   await expect(page).toHaveURL(/pull=outside/);
   await expect(page.locator('a.log-row .error em').first()).toBeVisible();
   const rows = page.locator('a.log-row');
-  await expect(rows.filter({ has: page.locator('.error em') })).toHaveCount(await rows.count());
+  await expectEvery(rows, { has: page.locator('.error em') });
   await page.getByRole('button', { name: 'Person: change' }).click();
   await page.getByRole('option', { name: 'Pela M.' }).click();
-  await expect(rows.filter({ hasText: 'Pela M.' })).toHaveCount(await rows.count());
+  await expectEvery(rows, { hasText: 'Pela M.' });
   await page.reload();
   await expect(page.getByRole('button', { name: 'Pull: change' })).toHaveText('out of its window');
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'As CSV' }).click()]);
@@ -30,6 +38,28 @@ test('the log’s filters are its sentence and its address; the view is exported
   await expect(page).toHaveURL(/since=\d{4}-\d\d-\d\d/);
 });
 
+test('the log filters by tea, person, site and verdict', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Log');
+  await page.getByRole('button', { name: 'Tea: change' }).click();
+  await page.getByRole('combobox').fill('tolv');
+  await page.keyboard.press('Enter');
+  await expectEvery(page.locator('a.log-row'), { hasText: 'Tolvane Amber' });
+  await page.getByRole('button', { name: 'Tea: change' }).click();
+  await page.getByRole('option', { name: 'any tea' }).click();
+  await page.getByRole('button', { name: 'Person: change' }).click();
+  await page.getByRole('option', { name: 'Pela M.' }).click();
+  await page.getByRole('button', { name: 'Verdict: change' }).click();
+  await page.getByRole('option', { name: 'right', exact: true }).click();
+  await expect(page).toHaveURL(/verdict=right/);
+  await expect(page.getByText(/\d+ brews?, /)).toBeVisible();
+  await expectEvery(page.locator('a.log-row'), { hasText: /Pela M\..*right/s });
+  await page.getByRole('button', { name: 'Site: change' }).click();
+  await page.getByRole('option', { name: 'Ridge hut' }).click();
+  await house.expectSaid('No brew is like that.');
+});
+
 test('what one person did, picked out, is offered to that person and to leads', async ({ house }) => {
   const { page } = house;
   await house.signIn(PEOPLE.brewer);
@@ -37,8 +67,7 @@ test('what one person did, picked out, is offered to that person and to leads', 
   await page.getByRole('button', { name: 'Person: change' }).click();
   await expect(page.getByRole('option')).toHaveText(['anyone', 'Dov R., my own']);
   await page.getByRole('option', { name: /my own/ }).click();
-  await expect(page.locator('a.log-row').first()).toContainText('Dov R.');
-  await expect(page.locator('a.log-row').filter({ hasText: 'Dov R.' })).toHaveCount(await page.locator('a.log-row').count());
+  await expectEvery(page.locator('a.log-row'), { hasText: 'Dov R.' });
 });
 
 test('nothing like that: it says so, and one touch shows every brew again', async ({ house }) => {

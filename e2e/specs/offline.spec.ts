@@ -1,6 +1,7 @@
-import { appendFileSync, cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
@@ -77,7 +78,8 @@ test('a newer version asks before it is taken up, and what is not saved is still
   try {
     const page = await context.newPage();
     const { house, bar } = await brewingOn(page);
-    appendFileSync(join(web, 'sw.js'), '\n// newer');
+    const newer = `${readFileSync(join(web, 'sw.js'), 'utf8')}\n// newer`;
+    for (const [end, bytes] of [['', newer], ['.br', brotliCompressSync(newer)], ['.gz', gzipSync(newer)]] as const) writeFileSync(join(web, `sw.js${end}`), bytes);
     await page.evaluate(() => navigator.serviceWorker.getRegistration().then((r) => r?.update()));
     const load = page.getByRole('button', { name: 'Load it' });
     await expect(load).toBeVisible({ timeout: 20_000 });

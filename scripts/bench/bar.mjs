@@ -1,14 +1,13 @@
 // npm run bench:bar: the bar in the page, with twelve vessels running. Touch to drawn effect and long tasks at a 4x slower
 // processor, work while idle, first load, and how far the shown time is from the server's. Prints JSON.
 import { fork } from 'node:child_process';
-import { chromium } from '@playwright/test';
+import { openChromium } from '../lib/chromium.mjs';
 import { openHouse, needVessels, percentile, round, signIn, startBody } from '../lib/house.mjs';
-import { cleanEnv, needPackages, ROOT } from '../lib/prepare.mjs';
+import { cleanEnv, ROOT } from '../lib/prepare.mjs';
 import { join } from 'node:path';
 import { barRoute } from '../lib/bundle.mjs';
 
 process.env.LIMNOS_SAY = 'stderr';
-needPackages({ chromium: 'chromium' });
 const house = await openHouse({ days: 3, name: 'limnos_bar' });
 const server = await house.serve();
 const me = await signIn(server.address);
@@ -23,7 +22,7 @@ async function fillBar(caller, ago = (i) => 20 + i * 9) {
   return ids;
 }
 await fillBar(me);
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking'] });
+const browser = await openChromium();
 const open = async (address, slow = 1, script) => {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: address, serviceWorkers: 'block' });
   const [name, value] = me.headers.cookie.split('=');

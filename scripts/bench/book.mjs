@@ -3,13 +3,13 @@ import { fork } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { openChromium } from '../lib/chromium.mjs';
 import { v7 } from 'uuid';
 import { startMariadb } from '../lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from '../lib/prepare.mjs';
 
 process.env.LIMNOS_SAY = 'stderr';
-needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium' });
+needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' });
 needModules();
 needBuild();
 const folder = mkdtempSync(join(tmpdir(), 'limnos-bench-'));
@@ -17,7 +17,7 @@ const database = await startMariadb(folder, ['limnos_bench']);
 const server = fork(join(ROOT, 'dist/server/main.mjs'), { cwd: ROOT, env: cleanEnv({ DATABASE_URL: database.url('limnos_bench'), PORT: '0', LIMNOS_SEED: 'demo', LIMNOS_DEMO_DAYS: '2', LOG_LEVEL: 'silent' }), stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
 const { port } = await new Promise((resolve) => server.once('message', resolve));
 const address = `http://127.0.0.1:${port}`;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking'] });
+const browser = await openChromium();
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 const percentile = (sorted, p) => Number(sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * p))].toFixed(1));
 

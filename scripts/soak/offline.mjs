@@ -1,15 +1,13 @@
 // npm run soak -- offline [brews]: brews in the browser with the network cut at random moments, and the page closed and opened
 // in between. Each brew must arrive once, whole. Prints JSON.
-import { chromium } from '@playwright/test';
+import { openChromium } from '../lib/chromium.mjs';
 import mysql from 'mysql2/promise';
 import { openHouse, round } from '../lib/house.mjs';
-import { needPackages } from '../lib/prepare.mjs';
 
 const [wanted = 40] = process.argv.slice(2).map(Number);
-needPackages({ chromium: 'chromium' });
 const house = await openHouse({ days: 1, name: 'limnos_offline' });
 const server = await house.serve();
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking'] });
+const browser = await openChromium();
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: server.address });
 let page = await context.newPage();
 await page.goto('/');
