@@ -61,7 +61,7 @@ out.firstLoad = { lcpMs: mid('lcp'), wantedLcp: 1500, cls: mid('cls'), wantedCls
   const { context, page } = await open(server.address, 4, () => {
     window.took = [];
     window.long = [];
-    new PerformanceObserver((l) => { for (const e of l.getEntries()) if (e.interactionId && (e.name === 'pointerup' || e.name === 'click' || e.name === 'keydown')) window.took.push({ name: e.name, ms: e.duration }); }).observe({ type: 'event', durationThreshold: 16, buffered: true });
+    new PerformanceObserver((l) => { for (const e of l.getEntries()) if (e.interactionId && (e.name === 'pointerup' || e.name === 'click' || e.name === 'keydown')) window.took.push({ touch: e.interactionId, ms: e.duration }); }).observe({ type: 'event', durationThreshold: 16, buffered: true });
     new PerformanceObserver((l) => { for (const e of l.getEntries()) window.long.push(e.duration); }).observe({ type: 'longtask', buffered: false });
   });
   await page.goto('/');
@@ -70,22 +70,23 @@ out.firstLoad = { lcpMs: mid('lcp'), wantedLcp: 1500, cls: mid('cls'), wantedCls
   await page.evaluate(() => { window.took = []; window.long = []; });
   // What hands do: pull, take back, pick by key. Each is measured by the browser itself, from the touch to the next paint.
   let touches = 0;
+  // By the place on the screen: the driver's own looking for a button runs in the page, and would be counted.
+  const middle = async (locator) => { const r = await locator.boundingBox(); return [r.x + r.width / 2, r.y + r.height / 2]; };
+  const touch = async (locator) => { const at = await middle(locator); await page.waitForTimeout(150); await page.mouse.click(...at); await page.waitForTimeout(350); };
   for (let i = 0; i < 12; i++) {
-    const column = page.locator('.under').nth(i);
-    await column.locator('.act .btn').first().click();
-    await page.waitForTimeout(350);
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await page.waitForTimeout(350);
+    await touch(page.locator('.under').nth(i).locator('.act .btn').first());
+    await touch(page.locator('.toast button', { hasText: 'Undo' }).last());
     await page.keyboard.press(['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '-', '='][i]);
     await page.waitForTimeout(250);
     touches += 3;
   }
-  const { took } = await page.evaluate(() => ({ took: window.took }));
+  // One touch is several events: the longest of them is the touch.
+  const took = Object.values(await page.evaluate(() => window.took.reduce((by, t) => ({ ...by, [t.touch]: Math.max(by[t.touch] ?? 0, t.ms) }), {})));
   await page.evaluate(() => { window.long = []; });
   await page.waitForTimeout(20_000);
   const long = await page.evaluate(() => window.long);
   // An act under 16 ms is not reported: it counts as 16.
-  const ms = [...took.map((t) => t.ms), ...Array.from({ length: Math.max(0, touches - took.length) }, () => 16)];
+  const ms = [...took, ...Array.from({ length: Math.max(0, touches - took.length) }, () => 16)];
   out.touch = { touches, reported: took.length, p50: percentile(ms, 0.5), p95: percentile(ms, 0.95), most: Math.max(...ms), wantedP95: 100, slow: '4x' };
   out.longTasksOver100msIn20s = { n: long.filter((d) => d > 100).length, longest: long.length ? Math.max(...long) : 0, wanted: 0, slow: '4x' };
   await context.close();
