@@ -1,0 +1,57 @@
+/** One cup of an exercise: how it is made. */
+export type PlannedCup = { readonly grams: number; readonly water: number; readonly celsius: number; readonly seconds: number };
+export type Moment = { readonly cup: number; readonly act: 'pour' | 'pull'; readonly at: number };
+export type Schedule = {
+  /** `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the same moment. */
+  readonly kind: 'oneClock' | 'together';
+  /** In order of time, seconds from the start. */
+  readonly moments: readonly Moment[];
+  readonly length: number;
+  /** Moments of one hand that lie nearer than it needs. */
+  readonly tight: readonly Moment[];
+};
+/** A hand needs so long from one pour or pull to the next, s (from memory). */
+export const HAND_SECONDS = 10;
+
+/**
+ * One schedule for all cups. A ladder of time runs on one clock: all poured on in turn, each lifted at its own time after its own water.
+ * Other exercises count the starts back, so that all are lifted one hand apart and tasted together.
+ */
+export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']): Schedule {
+  const moments: Moment[] = [];
+  if (kind === 'oneClock') {
+    cups.forEach((c, cup) => moments.push({ cup, act: 'pour', at: 0 }, { cup, act: 'pull', at: c.seconds }));
+  } else {
+    const longest = [...cups.keys()].sort((a, b) => (cups[b] as PlannedCup).seconds - (cups[a] as PlannedCup).seconds);
+    const end = Math.max(0, ...cups.map((c) => c.seconds));
+    longest.forEach((cup, i) => {
+      const pull = end + i * HAND_SECONDS;
+      moments.push({ cup, act: 'pour', at: pull - (cups[cup] as PlannedCup).seconds }, { cup, act: 'pull', at: pull });
+    });
+  }
+  moments.sort((a, b) => a.at - b.at || a.cup - b.cup);
+  // A ladder's water goes on in one pass of the kettle: that is one act.
+  const tight = moments.filter((m, i) => i > 0 && m.at - (moments[i - 1] as Moment).at < HAND_SECONDS && !(kind === 'oneClock' && m.act === 'pour'));
+  return { kind, moments, length: Math.max(0, ...moments.map((m) => m.at)), tight };
+}
+
+export const WAYS = ['grams', 'water', 'celsius', 'seconds'] as const;
+export type Way = (typeof WAYS)[number];
+/** Differences smaller than these are the hand's, not the exercise's: 0.05 g, 3 ml, 1 C, 2 s (common practice, from memory). */
+const ALIKE: Readonly<Record<Way, number>> = { grams: 0.05, water: 3, celsius: 1, seconds: 2 };
+export type LikeForLike = { readonly differs: readonly Way[]; readonly spread: Readonly<Record<Way, number>>; readonly meant: Way; readonly alsoDiffers: readonly Way[]; readonly same: boolean };
+
+/** Does one thing differ, and only that? */
+export function likeForLike(cups: readonly PlannedCup[], meant: Way): LikeForLike {
+  const of = (w: Way) => cups.map((c) => c[w]);
+  const spread = Object.fromEntries(WAYS.map((w) => [w, cups.length ? Math.max(...of(w)) - Math.min(...of(w)) : 0])) as Record<Way, number>;
+  const differs = WAYS.filter((w) => spread[w] > ALIKE[w]);
+  return { differs, spread, meant, alsoDiffers: differs.filter((w) => w !== meant), same: !differs.includes(meant) };
+}
+
+/** Rungs of a ladder around a middle: even in proportion, since that is how strength is tasted, rounded to what a hand does. */
+export function rungs(way: Way, from: number, to: number, n: number): number[] {
+  const round = { grams: 0.1, water: 5, celsius: 1, seconds: 5 }[way];
+  const at = (i: number) => (way === 'celsius' ? from + ((to - from) * i) / (n - 1) : from * (to / from) ** (i / (n - 1)));
+  return Array.from({ length: n }, (_, i) => Number((Math.round(at(i) / round) * round).toFixed(1)));
+}
