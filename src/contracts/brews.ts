@@ -12,8 +12,8 @@ import { ROUTES } from './routes';
 import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
 import { VesselFields } from './shelf';
 
-const Mark_ = z.union([z.literal(-2), z.literal(-1), z.literal(0), z.literal(1), z.literal(2)]) satisfies z.ZodType<Mark>;
-export const VerdictBody = z.strictObject({ colour: Mark_, strength: Mark_, bitterness: Mark_, astringency: Mark_, sweetness: Mark_, aroma: Mark_ }) satisfies z.ZodType<Verdict>;
+export const MarkBody = z.union([z.literal(-2), z.literal(-1), z.literal(0), z.literal(1), z.literal(2)]) satisfies z.ZodType<Mark>;
+export const VerdictBody = z.strictObject({ colour: MarkBody, strength: MarkBody, bitterness: MarkBody, astringency: MarkBody, sweetness: MarkBody, aroma: MarkBody }) satisfies z.ZodType<Verdict>;
 const Index = z.number().min(0).max(10);
 const IndicesBody = z.strictObject({ strength: Index, bitterness: Index, astringency: Index, sweetness: Index, aroma: Index, colour: Index });
 /** A correction as it was proposed and what was expected of it, kept with the brew. */

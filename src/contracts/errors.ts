@@ -4,7 +4,7 @@ import { z } from 'zod';
 export const ERROR_CODES = [
   'input.invalid', 'notFound', 'internal', 'database.away', 'record.duplicate', 'reference.missing', 'record.changed',
   'session.none', 'session.forbidden', 'session.locked', 'session.origin', 'signin.wrong', 'signin.wait', 'house.notEmpty',
-  'brew.alreadyPulled', 'brew.refused', 'brew.vesselInUse', 'brew.cannot', 'brew.barFull', 'brew.spent', 'version.newer', 'vessel.inUse',
+  'brew.alreadyPulled', 'brew.refused', 'brew.vesselInUse', 'brew.cannot', 'brew.barFull', 'brew.spent', 'version.newer', 'vessel.inUse', 'table.refused',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];
 

@@ -14,6 +14,7 @@ import { historyRoutes } from './features/history';
 import { liveHub, liveRoutes, tellAll } from './features/live';
 import { printRoutes } from './features/print';
 import { shelfRoutes } from './features/shelf';
+import { tastingRoutes } from './features/tastings';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
 import { routes, type ReadSession } from './http/route';
@@ -54,6 +55,7 @@ export function createApp(deps: AppDeps): Express {
   bookRoutes(on, deps);
   shelfRoutes(on, deps);
   brewRoutes(on, deps, live);
+  tastingRoutes(on, deps, live);
   liveRoutes(on, live, readSession);
   printRoutes(on, deps);
   historyRoutes(on, deps);

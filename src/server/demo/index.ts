@@ -48,7 +48,7 @@ export async function resetDemo(db: Db, when: When): Promise<SignIn[]> {
 
 /** Also clears what a killed seeding left: the house's own row is written last. */
 async function wipe(db: Db): Promise<void> {
-  for (const table of ['feed', 'feed_heads', 'orders', 'changes', 'lead_notes', 'brew_events', 'brews', 'kettle_readings', 'kettles', 'spoons', 'vessels', 'photos', 'lots', 'recipe_versions', 'teas', 'signin_misses', 'sessions', 'person_sites', 'people', 'sites', 'house']) {
+  for (const table of ['feed', 'feed_heads', 'tasting_events', 'tastings', 'orders', 'changes', 'lead_notes', 'brew_events', 'brews', 'kettle_readings', 'kettles', 'spoons', 'vessels', 'photos', 'lots', 'recipe_versions', 'teas', 'signin_misses', 'sessions', 'person_sites', 'people', 'sites', 'house']) {
     await db.execute(sql.raw(`delete from \`${table}\``));
   }
 }

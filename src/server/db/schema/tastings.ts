@@ -1,0 +1,35 @@
+import { index, int, mysqlEnum, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import type { Exercise, ExerciseKind, TastingAct } from '#core/tasting';
+import type { VesselFields } from '#contracts/shelf';
+import { lots, teas, versions } from './book';
+import { id, instant, json } from './columns';
+import { people, sites } from './people';
+
+export const STAGES = ['set', 'running', 'tasting', 'revealed', 'stopped'] as const;
+export const tastings = mysqlTable('tastings', {
+  id: id('id').primaryKey(),
+  siteId: id('site_id').notNull().references(() => sites.id),
+  teaId: id('tea_id').notNull().references(() => teas.id),
+  lotId: id('lot_id').references(() => lots.id),
+  versionId: id('version_id').notNull().references(() => versions.id),
+  kind: varchar('kind', { length: 20 }).$type<ExerciseKind>().notNull(),
+  /** Cups, codes, tasters and their orders, as drawn when it was set up. */
+  exercise: json<Exercise>('exercise').notNull(),
+  /** The vessel as it was then. */
+  vessel: json<VesselFields>('vessel').notNull(),
+  /** Follows from the events; kept for lists. */
+  stage: mysqlEnum('stage', STAGES).notNull(),
+  handedIn: int('handed_in').notNull(),
+  setBy: id('set_by').notNull().references(() => people.id),
+  at: instant('at').notNull(),
+}, (t) => [index('tastings_site').on(t.siteId, t.at), index('tastings_tea').on(t.teaId, t.stage)]);
+/** Everything that happened at a table, once each and in order. */
+export const tastingEvents = mysqlTable('tasting_events', {
+  id: id('id').primaryKey(),
+  tastingId: id('tasting_id').notNull().references(() => tastings.id),
+  seq: int('seq').notNull(),
+  at: instant('at').notNull(),
+  received: instant('received').notNull(),
+  personId: id('person_id').notNull().references(() => people.id),
+  act: json<TastingAct>('act').notNull(),
+}, (t) => [uniqueIndex('tasting_events_order').on(t.tastingId, t.seq)]);

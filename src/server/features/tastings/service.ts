@@ -1,0 +1,104 @@
+import { randomBytes } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import type { SetUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
+import { seeded } from '#core/numeric';
+import { EXERCISES, missing, refusalOf, setUp, tastingOf, type Exercise, type Refusal, type TastingAct, type TastingEvent } from '#core/tasting';
+import type { Deps } from '../../deps';
+import { inTransaction } from '../../db/inTransaction';
+import type { Tx } from '../../db/pool';
+import { tastingEvents, tastings } from '../../db/schema/index';
+import { AppError, invalid, notFound } from '../../http/errors';
+import type { Signed } from '../../http/route';
+import { allPeople, siteById } from '../accounts';
+import { lotById, teaById, versionById } from '../book';
+import { tell, type LiveHub } from '../live';
+import { vesselById } from '../shelf';
+import { eventsAt, lockTasting, runsIt, tastingById, tastingsAt, viewFor, type Found } from './queries';
+
+/** A device's clock may run this far ahead before it is held back to ours, ms. */
+const AHEAD = 2000;
+
+function words(why: Refusal, act: TastingAct, e: Exercise, events: readonly TastingEvent[]): string {
+  const now = tastingOf(e, events);
+  const name = 'taster' in act ? (now.tasters.find((t) => t.id === act.taster)?.name ?? 'That taster') : '';
+  switch (why) {
+    case 'over': return now.stage === 'revealed' ? 'It is revealed: nothing is changed after that.' : 'This tasting was stopped.';
+    case 'notStarted': return 'The water is not on yet.';
+    case 'alreadyStarted': return `${events.find((x) => x.act.kind === 'start')?.by.name ?? 'Somebody'} started the clock before you.`;
+    case 'noSuchCup': return 'There is no such cup.';
+    case 'noSuchTaster': return 'That person does not taste here.';
+    case 'noSuchCode': return 'No bowl of yours has that code.';
+    case 'notYours': return 'That is for whoever runs this tasting.';
+    case 'alreadyHandedIn': return `${name} has handed in. The sheet that was handed in first stands.`;
+    case 'notPoured': return 'There is no water on that cup yet.';
+    case 'alreadyPulled': return 'It is poured off already.';
+    case 'sheetsMissing': return `Still missing: ${missing(now).map((t) => t.name).join(', ')}.`;
+    case 'orderIncomplete': return 'Put every cup in its place first.';
+    case 'choiceMissing': return 'Choose one of your bowls first.';
+    case 'nothingHandedIn': return 'Nobody has handed in: there is nothing to reveal.';
+    case 'cannotUndo': return 'That cannot be taken back.';
+  }
+}
+
+export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
+  const found = async (tx: Tx, id: string): Promise<Found> => {
+    const f = await tastingById(tx, id);
+    if (!f) throw notFound('That tasting');
+    return f;
+  };
+  return {
+    list: async (siteId: string, who: Signed) => ({ tastings: await tastingsAt(db, siteId, who) }),
+    async one(id: string, who: Signed): Promise<TastingView> {
+      const f = await found(db, id);
+      return viewFor(f, await eventsAt(db, id), who);
+    },
+    /** Everything of a revealed one. @throws 409 before the reveal. */
+    async revealed(id: string): Promise<{ found: Found; events: TastingEvent[] }> {
+      const f = await found(db, id);
+      if (f.t.stage !== 'revealed') throw new AppError('table.refused', 409, 'It is not revealed yet.', { details: { why: 'notRevealed' } });
+      return { found: f, events: await eventsAt(db, id) };
+    },
+    /** Draws codes and orders, once: the same id again gets what was drawn the first time. */
+    async setUp(given: SetUpTasting, who: Signed): Promise<TastingView> {
+      const of = EXERCISES[given.kind];
+      if (given.cups.length < of.fewestCups || given.cups.length > of.mostCups) throw invalid({ cups: `${of.label}: ${of.fewestCups === of.mostCups ? `${of.fewestCups}` : `${of.fewestCups} to ${of.mostCups}`} cups.` });
+      const there = await tastingById(db, given.id);
+      if (there) return viewFor(there, await eventsAt(db, given.id), who);
+      const [tea, version, vessel, site, people] = await Promise.all([teaById(db, given.teaId), versionById(db, given.versionId), vesselById(db, given.vesselId), siteById(db, given.siteId), allPeople(db)]);
+      if (!tea || !version || version.teaId !== tea.id) throw notFound('That tea');
+      if (!vessel) throw notFound('That vessel');
+      if (!site) throw notFound('That site');
+      if (given.lotId && (await lotById(db, given.lotId))?.teaId !== tea.id) throw notFound('That lot');
+      const tasters = given.tasterIds.map((id) => people.find((p) => p.id === id && p.active));
+      if (tasters.includes(undefined)) throw invalid({ tasterIds: 'Somebody of these does not work here any more.' });
+      if (new Set(given.tasterIds).size < given.tasterIds.length) throw invalid({ tasterIds: 'Each taster once.' });
+      const exercise = setUp({ kind: given.kind, way: given.way, asks: given.asks, cups: given.cups, tasters: tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])) }, seeded(randomBytes(4).readUInt32LE()));
+      const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
+      await inTransaction(db, async (tx) => {
+        await tx.insert(tastings).values({ id: given.id, siteId: site.id, teaId: tea.id, lotId: given.lotId, versionId: version.id, kind: given.kind, exercise, vessel: facts, stage: 'set', handedIn: 0, setBy: who.personId, at: new Date(Math.min(given.at, now() + AHEAD)) });
+        await tell(tx, site.id, [['table', given.id]], now());
+      });
+      live.nudge(site.id);
+      return this.one(given.id, who);
+    },
+    /** One thing done at the table: allowed or refused by what has happened so far, under its lock. */
+    async event(id: string, { id: eventId, at, act }: TastingEventBody, who: Signed): Promise<TastingView> {
+      const answer = await inTransaction(db, async (tx) => {
+        const f = await found(tx, id);
+        await lockTasting(tx, id);
+        const events = await eventsAt(tx, id);
+        if (events.some((e) => e.id === eventId)) return { view: viewFor(f, events, who), siteId: f.t.siteId };
+        const why = refusalOf(f.t.exercise, events, act, { id: who.personId, runs: runsIt(f, who) });
+        if (why) throw new AppError('table.refused', why === 'notYours' ? 403 : 409, words(why, act, f.t.exercise, events), { details: { why } });
+        const made: TastingEvent = { id: eventId, at: Math.min(at, now() + AHEAD), by: { id: who.personId, name: who.name }, act };
+        await tx.insert(tastingEvents).values({ id: eventId, tastingId: id, seq: events.length + 1, at: new Date(made.at), received: new Date(now()), personId: who.personId, act });
+        const after = tastingOf(f.t.exercise, [...events, made]);
+        await tx.update(tastings).set({ stage: after.stage, handedIn: after.tasters.filter((t) => t.handedIn !== null).length }).where(eq(tastings.id, id));
+        await tell(tx, f.t.siteId, [['table', id]], now());
+        return { view: viewFor(f, [...events, made], who), siteId: f.t.siteId };
+      });
+      live.nudge(answer.siteId);
+      return answer.view;
+    },
+  };
+}
