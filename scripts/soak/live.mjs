@@ -52,13 +52,16 @@ for (let n = 0; (performance.now() - begun) / 1000 < seconds; n++) {
 await Promise.all(pending);
 await new Promise((r) => setTimeout(r, 2500));
 const heard = await new Promise((r) => { ears.once('message', r); ears.send('tell'); });
+// Twelve samples a minute: its mean is without the sawtooth of the garbage collector.
+const minutes = Array.from({ length: Math.floor(memory.length / 12) }, (_, i) => round(memory.slice(i * 12, i * 12 + 12).reduce((a, b) => a + b, 0) / 12));
+const minuteMean = minutes.slice(1).reduce((a, b) => a + b, 0) / Math.max(1, minutes.length - 1);
 const settled = memory.slice(Math.floor(memory.length / 4));
 const mean = settled.reduce((a, b) => a + b, 0) / settled.length;
 console.log(JSON.stringify({
   run: 'live', seconds, clients, wanted: perSecond, written: written.length, refused, perSecond: round(written.length / seconds),
   eventsEach: heard.each, everyClientEveryEvent: heard.missing === 0, missing: heard.missing, twice: heard.twice,
   delayMs: heard.delay, wantedP99: 300, writeMs: { p50: percentile(delays, 0.5), p99: percentile(delays, 0.99) },
-  serverMemoryMb: { first: memory[0], last: memory.at(-1), mean: round(mean), spread: round(((Math.max(...settled) - Math.min(...settled)) / mean) * 100) + ' %' },
+  serverMemoryMb: { first: memory[0], last: memory.at(-1), mean: round(mean), spread: round(((Math.max(...settled) - Math.min(...settled)) / mean) * 100) + ' %', byMinute: minutes, afterTheFirstMinute: minutes.length > 2 ? `${round(-100 * (1 - Math.min(...minutes.slice(1)) / minuteMean))} % to +${round(100 * (Math.max(...minutes.slice(1)) / minuteMean - 1))} %` : null },
 }, null, 2));
 ears.kill();
 await house.close();

@@ -121,7 +121,7 @@ describe('what it showed', () => {
   test('bitterness begins between two rungs; the target stays where half call it right', () => {
     const r = tasted().result();
     expect(r.attributes.bitterness.begins).toEqual({ kind: 'between', from: 121, to: 181 });
-    expect(headlineOf(r.attributes.bitterness, 'bitterness', 'seconds', 180, U)).toEqual({ strong: 'Bitterness begins between 2:01 and 3:01', rest: ' for this table. The house target, 3:00, stays: two of four call it right.' });
+    expect(headlineOf(r.attributes.bitterness, 'bitterness', 'seconds', 180, U)).toEqual({ strong: 'Bitterness begins between 2:01 and 3:01', rest: ' for this table. The house target, 3:00, stays: two of four call it right at 3:01.' });
     expect(adviceOf(r, 'seconds', { target: 180, latest: 240 }, U)).toMatchObject({ kind: 'keep', latest: null });
     expect(adviceOf(r, 'seconds', { target: 120, latest: 240 }, U)).toMatchObject({ kind: 'keep', latest: 150, headline: 'Keep 2:00. Tighten latest from 4:00 to 2:30.' });
     expect(adviceOf(r, 'seconds', { target: 300, latest: 360 }, U)).toMatchObject({ kind: 'less', to: 181 });

@@ -34,10 +34,12 @@ export function headlineOf(r: AttributeResult, a: Attribute, way: Way, target: n
   const name = NAMES[a];
   const text = (v: number) => valueText(way, v, u);
   const near = atTarget(r, way, target);
+  // A rung beside the target speaks for it, and is named.
+  const at = near && text(near.value) !== text(target) ? ` at ${text(near.value)}` : '';
   const house = !near ? ` The house target, ${text(target)}, was no rung of this ladder.`
-    : near.right * 2 >= near.n ? ` The house target, ${text(target)}, stays: ${figure(near.right)} of ${figure(near.n)} ${near.right === 1 ? 'calls' : 'call'} it right.`
-      : near.much > near.little ? ` The house target, ${text(target)}, is over for this table: ${figure(near.much)} of ${figure(near.n)} mark it so.`
-        : ` The house target, ${text(target)}, is under for this table: ${figure(near.little)} of ${figure(near.n)} mark it so.`;
+    : near.right * 2 >= near.n ? ` The house target, ${text(target)}, stays: ${figure(near.right)} of ${figure(near.n)} ${near.right === 1 ? 'calls' : 'call'} it right${at}.`
+      : near.much > near.little ? ` The house target, ${text(target)}, is over for this table: ${figure(near.much)} of ${figure(near.n)} mark it so${at}.`
+        : ` The house target, ${text(target)}, is under for this table: ${figure(near.little)} of ${figure(near.n)} mark it so${at}.`;
   switch (r.begins.kind) {
     case 'between': return { strong: `${capital(name)} begins between ${text(r.begins.from)} and ${text(r.begins.to)}`, rest: ` for this table.${house}` };
     case 'already': return { strong: `${capital(name)} is there already at ${text(r.begins.at)}`, rest: `, the first rung.${house}` };

@@ -13,6 +13,7 @@ import { hashSecret } from '../features/accounts';
 import type { Db } from '../db/pool';
 import * as t from '../db/schema/index';
 import { pastBrews, type Cast, type Stage } from './brews';
+import { pastTastings } from './tastings';
 import { PEOPLE, SITES, TEAS, VESSELS } from './house';
 import { KETTLES, paperOf, PAPERS, SCOOPS } from './papers';
 
@@ -117,6 +118,12 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
       }))));
   }
   await papers(db, { now, teas, lead, siteId, makeId });
+  const [harbour] = sites;
+  if (harbour) {
+    const tasted = pastTastings(seeded(SEED + 1), { site: harbour, teas, vessels: vessels.filter((v) => v.siteId === harbour.id), people: cast.filter((c) => c.person.sites.includes('harbour')).slice(0, 4).map((c) => ({ id: c.id, name: c.person.name })), now, makeId });
+    await db.insert(t.tastings).values(tasted.tastings);
+    await inChunks(tasted.events, (part) => db.insert(t.tastingEvents).values(part));
+  }
   await db.insert(t.house).values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });
 }
 

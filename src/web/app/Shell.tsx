@@ -15,7 +15,7 @@ import { useLock } from './useLock';
 const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
 const Device = lazy(() => import('./Device').then((m) => ({ default: m.Device })));
 const PLACES = [
-  { path: '/', name: 'Bar', also: ['/start', '/judge'] }, { path: '/book', name: 'Book', also: [] }, { path: '/shelf', name: 'Shelf', also: [] },
+  { path: '/', name: 'Bar', also: ['/start', '/judge'] }, { path: '/book', name: 'Book', also: [] }, { path: '/shelf', name: 'Shelf', also: [] }, { path: '/table', name: 'Table', also: [] },
   { path: '/log', name: 'Log', also: [] }, { path: '/house', name: 'House', also: [] },
 ] as const;
 const isAt = (p: (typeof PLACES)[number], path: string) => (p.path === '/' ? path === '/' : path.startsWith(p.path)) || p.also.some((a) => path.startsWith(a));

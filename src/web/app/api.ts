@@ -19,7 +19,7 @@ const baseQuery: BaseQueryFn<Call, unknown, ApiFailure> = async (call, api, extr
 
 /** One API; features inject their endpoints. */
 export const api = createApi({
-  baseQuery, tagTypes: ['House', 'Book', 'Shelf', 'Bar', 'Log', 'People', 'History', 'Imports'], endpoints: () => ({}),
+  baseQuery, tagTypes: ['House', 'Book', 'Shelf', 'Bar', 'Log', 'People', 'History', 'Imports', 'Table'], endpoints: () => ({}),
   refetchOnReconnect: true,
 });
 

@@ -3,12 +3,13 @@ import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { listImports, previewImport, runImport, Import, Preview } from '#contracts/exchange';
 import type { getHistory, Thing } from '#contracts/history';
+import type { listTastings, SetUpTasting, TastingView } from '#contracts/tastings';
 import type { addKettle, addReading, addSpoon, changeKettle, changeSpoon, HouseSpoon, Kettle } from '#contracts/instruments';
 import { api } from './api';
 
 type Write<E> = { id: string; body: BodyOf<E> };
 
-/** Records that the bar does not need: lots, instruments, history, exchange. Loaded with the places that do. */
+/** Records that the bar does not need: lots, instruments, tastings, history, exchange. Loaded with the places that do. */
 const leadApi = api.injectEndpoints({
   endpoints: (build) => ({
     moveVersion: build.mutation<ResponseOf<typeof moveVersion>, Write<typeof moveVersion>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.moveVersion, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
@@ -26,6 +27,8 @@ const leadApi = api.injectEndpoints({
     changeKettle: build.mutation<Kettle, Write<typeof changeKettle>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.changeKettle, { id }), method: 'PATCH', body }), invalidatesTags: ['Shelf', 'History'] }),
     addReading: build.mutation<Kettle, Write<typeof addReading>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.addReading, { id }), method: 'POST', body }), invalidatesTags: ['Shelf'] }),
     dropReading: build.mutation<Kettle, { id: string; reading: string }>({ query: (p) => ({ url: pathOf(ROUTES.dropReading, p), method: 'DELETE' }), invalidatesTags: ['Shelf', 'History'] }),
+    tastings: build.query<ResponseOf<typeof listTastings>, string>({ query: (siteId) => ({ url: ROUTES.listTastings.path, params: { siteId } }), providesTags: ['Table'] }),
+    setUpTasting: build.mutation<TastingView, SetUpTasting>({ query: (body) => ({ url: ROUTES.setUpTasting.path, method: 'POST', body }), invalidatesTags: ['Table'] }),
     previewImport: build.mutation<Preview, BodyOf<typeof previewImport>>({ query: (body) => ({ url: ROUTES.previewImport.path, method: 'POST', body }) }),
     runImport: build.mutation<Import, BodyOf<typeof runImport>>({ query: (body) => ({ url: ROUTES.runImport.path, method: 'POST', body }), invalidatesTags: ['Book', 'Shelf', 'History', 'Imports'] }),
     imports: build.query<ResponseOf<typeof listImports>, void>({ query: () => ({ url: ROUTES.listImports.path }), providesTags: ['Imports'] }),
@@ -35,5 +38,5 @@ const leadApi = api.injectEndpoints({
 
 export const {
   useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
-  useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation,
+  useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation, useTastingsQuery, useSetUpTastingMutation,
 } = leadApi;

@@ -66,8 +66,9 @@ export function listen(dispatch: Send): () => void {
       dispatch(api.util.invalidateTags(['Log']));
     });
     on('queue', ({ orders }) => { dispatch(ordersKept(orders)); });
+    on('table', () => { dispatch(api.util.invalidateTags(['Table'])); });
     on('records', () => { dispatch(api.util.invalidateTags(['Book', 'Shelf', 'House'])); });
-    on('reread', () => { dispatch(api.util.invalidateTags(['Bar', 'Log', 'Book', 'Shelf', 'House'])); });
+    on('reread', () => { dispatch(api.util.invalidateTags(['Bar', 'Log', 'Book', 'Shelf', 'House', 'Table'])); });
     source.addEventListener('beat', alive);
     // The browser tries again by itself, with the number it heard last; a closed one is opened here.
     source.onerror = () => {

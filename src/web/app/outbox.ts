@@ -3,6 +3,7 @@ import type { addOrder, Brew, BrewEventBody, changeOrder, Order, StartBrew } fro
 import type { BodyOf } from '#contracts/endpoint';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { Who } from '#contracts/primitives';
+import type { TastingEventBody, TastingView } from '#contracts/tastings';
 import type { Send } from './dispatch';
 import { api, failureOf, type ApiFailure, type Call } from './api';
 import { recordsApi } from './records';
@@ -17,6 +18,7 @@ export type Waiting = Common & (
   | { readonly kind: 'event'; readonly brewId: string; readonly body: BrewEventBody; readonly by: Who; readonly restores?: Brew }
   | { readonly kind: 'order'; readonly body: BodyOf<typeof addOrder>; readonly order: Order }
   | { readonly kind: 'orderChange'; readonly orderId: string; readonly body: BodyOf<typeof changeOrder>; readonly order: Order }
+  | { readonly kind: 'table'; readonly tastingId: string; readonly body: TastingEventBody; readonly by: Who }
   /** Nobody is at this tablet: after what was done by whoever was. */
   | { readonly kind: 'lock'; readonly device: string }
 );
@@ -76,6 +78,7 @@ function callOf(w: Waiting): Call {
     case 'event': return { url: pathOf(ROUTES.addBrewEvent, { id: w.brewId }), method: 'POST', body: w.body };
     case 'order': return { url: ROUTES.addOrder.path, method: 'POST', body: w.body };
     case 'orderChange': return { url: pathOf(ROUTES.changeOrder, { id: w.orderId }), method: 'PATCH', body: w.body };
+    case 'table': return { url: pathOf(ROUTES.addTastingEvent, { id: w.tastingId }), method: 'POST', body: w.body };
     case 'lock': return { url: ROUTES.lockSession.path, method: 'POST', body: { device: w.device } };
   }
 }
@@ -110,7 +113,7 @@ outboxListener.startListening({
         void dropHere('waiting', next.id).catch(() => undefined);
         listener.dispatch(settled(next.id));
         listener.dispatch(toastShown({ text: failure.message }));
-        listener.dispatch(api.util.invalidateTags(['Bar', 'Log']));
+        listener.dispatch(api.util.invalidateTags(next.kind === 'table' ? ['Table'] : ['Bar', 'Log']));
         continue;
       }
       listener.dispatch(wentAway(Date.now()));
@@ -123,6 +126,14 @@ outboxListener.startListening({ actionCreator: queued, effect: ({ payload }, { d
 
 /** The server's answer first takes the write's place, so that nothing flickers. */
 function settle(send: Send, sent: Waiting, answer: unknown, live: boolean) {
+  if (sent.kind === 'table') {
+    // At once: between what waits and what is known there is no moment without it. A reading under way may not know of it.
+    send(recordsApi.util.getRunningQueryThunk('tasting', sent.tastingId))?.abort();
+    send(recordsApi.util.updateQueryData('tasting', sent.tastingId, () => answer as TastingView));
+    void dropHere('waiting', sent.id).catch(() => undefined);
+    send(settled(sent.id));
+    return;
+  }
   // A reading of the bar asked for before this was kept may not know of it: it is given up, and asked for again below.
   send(recordsApi.util.getRunningQueryThunk('bar', undefined))?.abort();
   if (sent.kind === 'start' || sent.kind === 'event') send(brewKept(answer as Brew));

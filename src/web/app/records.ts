@@ -5,6 +5,7 @@ import { pathOf, ROUTES } from '#contracts/routes';
 import type { addSite, beginHouse, changeSite, setMyUnits, signIn, House, Session, Site } from '#contracts/house';
 import type { addPerson, changePerson, listNames, Person } from '#contracts/people';
 import type { addVessel, changeVessel, Vessel } from '#contracts/shelf';
+import type { TastingView } from '#contracts/tastings';
 import type { z } from 'zod';
 import { api } from './api';
 
@@ -37,6 +38,7 @@ export const recordsApi = api.injectEndpoints({
     brew: build.query<ResponseOf<typeof getBrew>, string>({ query: (id) => ({ url: pathOf(ROUTES.getBrew, { id }) }), providesTags: ['Log'] }),
     pulls: build.query<ResponseOf<typeof getPulls>, string>({ query: (id) => ({ url: pathOf(ROUTES.getPulls, { id }) }), providesTags: ['Log'] }),
     trends: build.query<Trends, z.input<(typeof getTrends)['query']>>({ query: (q) => ({ url: ROUTES.getTrends.path, params: Object.fromEntries(Object.entries(q).map(([k, v]) => [k, String(v)])) }) }),
+    tasting: build.query<TastingView, string>({ query: (id) => ({ url: pathOf(ROUTES.getTasting, { id }) }), providesTags: ['Table'] }),
     log: build.query<ResponseOf<typeof listBrews>, LogQuery>({ query: (q) => ({ url: ROUTES.listBrews.path, params: Object.fromEntries(Object.entries(q).filter(([, v]) => v !== undefined).map(([k, v]) => [k, String(v)])) }), providesTags: ['Log'] }),
   }),
 });
@@ -45,5 +47,5 @@ export const {
   useHouseQuery, useBeginHouseMutation, useNamesQuery, useSignInMutation, useSignOutMutation, useSetMyUnitsMutation, usePeopleQuery, useAddPersonMutation, useChangePersonMutation,
   useAddSiteMutation, useChangeSiteMutation, useBookQuery, useTeaQuery, useAddTeaMutation, useChangeTeaMutation, useAddVersionMutation,
   useSettleNoteMutation,
-  useVesselsQuery, useAddVesselMutation, useChangeVesselMutation, useBarQuery, useBrewQuery, usePullsQuery, useLogQuery, useTrendsQuery,
+  useVesselsQuery, useAddVesselMutation, useChangeVesselMutation, useBarQuery, useBrewQuery, usePullsQuery, useLogQuery, useTrendsQuery, useTastingQuery,
 } = recordsApi;

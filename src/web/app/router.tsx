@@ -13,6 +13,10 @@ const WhatIfPage = lazy(() => import('../features/whatif').then((m) => ({ defaul
 const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.ShelfPage })));
 const VesselPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.VesselPage })));
 const KettlePage = lazy(() => import('../features/shelf').then((m) => ({ default: m.KettlePage })));
+const TablePage = lazy(() => import('../features/table').then((m) => ({ default: m.TablePage })));
+const SetUpPage = lazy(() => import('../features/table').then((m) => ({ default: m.SetUpPage })));
+const TastingPage = lazy(() => import('../features/table').then((m) => ({ default: m.TastingPage })));
+const TastePage = lazy(() => import('../features/table').then((m) => ({ default: m.TastePage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
 const TrendPage = lazy(() => import('../features/log').then((m) => ({ default: m.TrendPage })));
 const BrewPage = lazy(() => import('../features/log').then((m) => ({ default: m.BrewPage })));
@@ -44,6 +48,10 @@ export const router = createBrowserRouter([
       { path: '/shelf', element: <ShelfPage /> },
       { path: '/shelf/kettles/:id', element: <KettlePage /> },
       { path: '/shelf/:id', element: <VesselPage /> },
+      { path: '/table', element: <TablePage /> },
+      { path: '/table/new', element: <SetUpPage /> },
+      { path: '/table/:id', element: <TastingPage /> },
+      { path: '/table/:id/taste', element: <TastePage /> },
       { path: '/log', element: <LogPage /> },
       { path: '/log/trends', element: <TrendPage /> },
       { path: '/log/:id', element: <BrewPage /> },

@@ -13,7 +13,8 @@ import { Loading, Nothing } from '../../ui/Note';
 import { STANDING } from '../../ui/standing';
 import { LevelMark, VesselDrawing } from '../../ui/vessel';
 import { liquorOf, RunningStrip, useBar, useHands, type BarBrew } from '../bar';
-import { ColourCups, TasteBoard } from './Marks';
+import { TasteBoard } from '../../ui/TasteBoard';
+import { ColourCups } from './ColourCups';
 import { proposalFor } from '../../app/proposal';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */

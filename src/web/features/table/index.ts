@@ -1,0 +1,4 @@
+export { TablePage } from './ListPage';
+export { SetUpPage } from './SetUpPage';
+export { TastingPage } from './TastingPage';
+export { TastePage } from './TastePage';

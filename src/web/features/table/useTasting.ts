@@ -1,0 +1,45 @@
+import { useMemo } from 'react';
+import type { BlindTasting, OpenTasting, TastingView } from '#contracts/tastings';
+import { tastingOf, type Tasting, type TastingAct, type TastingEvent } from '#core/tasting';
+import { now } from '../../app/clock';
+import { newId } from '../../app/ids';
+import { nextSeq, queued, type Waiting } from '../../app/outbox';
+import { useTastingQuery } from '../../app/records';
+import { useSession } from '../../app/session';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+
+/** Asked for so often while the stream is down, ms. */
+const POLL_MS = 3000;
+type Written = Extract<Waiting, { kind: 'table' }>;
+
+/** What this device has done and the server does not know of yet, on top of what it knows. */
+function withWaiting(view: TastingView, waiting: readonly Written[]): TastingView {
+  if (view.sees === 'all') {
+    const known = new Set(view.events.map((e) => e.id));
+    return { ...view, events: [...view.events, ...waiting.filter((w) => !known.has(w.id)).map((w): TastingEvent => ({ id: w.id, at: w.body.at, by: w.by, act: w.body.act }))] };
+  }
+  return waiting.reduce<BlindTasting>((v, { body: { act, at } }) => {
+    if (v.handedIn !== null) return v;
+    if (act.kind === 'keep') return { ...v, sheets: { ...v.sheets, [act.code]: act.sheet } };
+    if (act.kind === 'handIn') return { ...v, order: act.order, choice: act.choice, handedIn: at };
+    return v;
+  }, view);
+}
+
+/** A tasting as it stands, with what this device has done since; and the hand that does something at it. */
+export function useTasting(id: string) {
+  const live = useAppSelector((s) => s.live.on);
+  const { data, isLoading, isError } = useTastingQuery(id, { pollingInterval: live ? 0 : POLL_MS, skip: id === '' });
+  const outbox = useAppSelector((s) => s.outbox.waiting);
+  const me = useSession();
+  const dispatch = useAppDispatch();
+  const waiting = useMemo(() => outbox.filter((w): w is Written => w.kind === 'table' && w.tastingId === id), [outbox, id]);
+  const view = useMemo(() => (data ? withWaiting(data, waiting) : null), [data, waiting]);
+  const does = (act: TastingAct): string => {
+    const body = { id: newId(), at: Math.round(now()), act };
+    dispatch(queued({ kind: 'table', id: body.id, seq: nextSeq(), tastingId: id, body, by: { id: me.personId, name: me.name } }));
+    return body.id;
+  };
+  return { view, isLoading, isError: isError && !data, does, unsaved: waiting.length };
+}
+export const useFolded = (view: OpenTasting): Tasting => useMemo(() => tastingOf(view.exercise, view.events), [view.exercise, view.events]);
