@@ -1,3 +1,7 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { SetUpTasting, BlindTasting, OpenTasting, TastingRow } from '../src/contracts/tastings';
 import { feed, tastingEvents } from '../src/server/db/schema/index';
 import { resultOf, tastingOf, type TastingAct } from '../src/core/tasting/index';
@@ -118,4 +122,30 @@ test('every open page of the site is told; the list says who still owes a sheet'
   await does(t.id, { kind: 'stop', reason: 'no water' }).expect(200);
   expect((await list(h.callers.brewer))[0]).toMatchObject({ stage: 'stopped', owed: false });
   await does(newId(), { kind: 'start' }).expect(404);
+});
+
+test('papers: tents and sheets for whoever runs it, the report when it is revealed; read back by another program', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'limnos-table-'));
+  const words = async (path: string, who: Caller = h.callers.lead) => {
+    const res = await who.get(path).buffer(true).parse((r, done) => { const parts: Buffer[] = []; r.on('data', (d: Buffer) => parts.push(d)); r.on('end', () => done(null, Buffer.concat(parts))); });
+    if (res.status !== 200) return String(res.status);
+    writeFileSync(join(folder, 'a.pdf'), res.body as Buffer);
+    return execFileSync('pdftotext', ['-layout', join(folder, 'a.pdf'), '-'], { encoding: 'utf8' });
+  };
+  const t = await brewed();
+  const tents = await words(`/api/tastings/${t.id}/tents.pdf`);
+  for (const code of order(t)) expect(tents.split(code)).toHaveLength(3);
+  expect(tents).not.toContain('Tolvane');
+  const sheets = await words(`/api/tastings/${t.id}/sheets.pdf`);
+  expect(sheets).toContain('Brewer B.');
+  expect(sheets).toMatch(/puckering/);
+  expect(await words(`/api/tastings/${t.id}/sheets.pdf`, h.callers.brewer)).toBe('403');
+  expect(await words(`/api/tastings/${t.id}/report.pdf`)).toBe('409');
+  for (const [i, mark] of ([-1, 0, 1, 2] as const).entries()) await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, i), sheet: { marks: { bitterness: mark }, words: [] } }, h.callers.brewer).expect(200);
+  await does(t.id, { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null }, h.callers.brewer).expect(200);
+  await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: '' }).expect(200);
+  await does(t.id, { kind: 'reveal' }).expect(200);
+  const report = await words(`/api/tastings/${t.id}/report.pdf`, h.callers.trainee);
+  for (const w of ['Tolvane Amber', 'Bitterness begins between', 'How sure', 'One taster can prove nothing', '1 of 2 tasters']) expect(report.replace(/\s+/g, ' ')).toContain(w);
+  rmSync(folder, { recursive: true, force: true });
 });

@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
+import { TableDriver } from '../drivers/TableDriver';
 import { ShopServer } from '../fixtures/server';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
@@ -189,7 +190,7 @@ test('no accessibility violations at the bar, light and dim: signing in, running
   await checkAxe(page, 'locked bar');
 });
 
-for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']], ['book', ['/book', '/book/new']], ['log and house', ['/log', '/log?pull=outside', '/log/trends', '/house', '/house/exchange']]] as const) {
+for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']], ['book', ['/book', '/book/new']], ['table', ['/table', '/table/new']], ['log and house', ['/log', '/log?pull=outside', '/log/trends', '/house', '/house/exchange']]] as const) {
   test(`no accessibility violations in ${places}, light and dim`, async ({ house }) => {
     test.slow();
     const { page } = house;
@@ -215,6 +216,22 @@ for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/
       await page.keyboard.press('i');
       await expect(page.locator('.recharts-surface')).toBeVisible();
       await checkAxe(page, 'what if');
+    }
+    if (places === 'table') {
+      const table = new TableDriver(page);
+      await table.taster('Dov R.');
+      await table.setUp();
+      await checkAxe(page, 'running');
+      await page.getByRole('link', { name: 'Taste', exact: true }).click();
+      await expect(page.getByRole('tab', { name: /Look$/ })).toBeVisible();
+      await table.step('Taste');
+      await checkAxe(page, 'sheet');
+      await page.getByRole('button', { name: 'Order them' }).click();
+      await checkAxe(page, 'order');
+      await page.goto('/table');
+      await page.getByRole('link', { name: /Ladder of time.*revealed/ }).click();
+      await expect(page.getByRole('tab', { name: 'Bitter' })).toBeVisible();
+      await checkAxe(page, 'result');
     }
     if (places === 'log and house') {
       await page.goto('/log');

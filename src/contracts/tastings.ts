@@ -63,3 +63,8 @@ export type TastingRow = Common & { readonly tasters: number; readonly handedIn:
 export const listTastings = endpoint(ROUTES.listTastings, { query: z.strictObject({ siteId: Id }), response: z.strictObject({ tastings: z.array(z.custom<TastingRow>()) }) });
 /** A revealed tasting as a file: every mark a row, or everything with its statistics. */
 export const exportTasting = endpoint(ROUTES.exportTasting, { params: z.strictObject({ id: Id, form: z.enum(['csv', 'json']) }), response: z.unknown() });
+/** Codes to fold and stand beside the bowls, and a paper sheet for each taster: for whoever runs it. */
+export const printTents = endpoint(ROUTES.printTents, { params: z.strictObject({ id: Id }), response: z.unknown() });
+export const printSheets = endpoint(ROUTES.printSheets, { params: z.strictObject({ id: Id }), response: z.unknown() });
+/** The result on one page. */
+export const printReport = endpoint(ROUTES.printReport, { params: z.strictObject({ id: Id }), response: z.unknown() });

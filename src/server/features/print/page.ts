@@ -21,6 +21,8 @@ export type Paper = {
   rect(x: number, y: number, w: number, h: number): void;
   /** White on black. */
   reversed(words: string, x: number, y: number, w: number, h: number, size: number): void;
+  /** Draws upside down about a point: the other side of a fold. */
+  halfTurn(x: number, y: number, draw: () => void): void;
   disc(x: number, y: number, r: number, stops: readonly (readonly [at: number, colour: string])[]): void;
 };
 
@@ -68,6 +70,11 @@ async function makePdf({ width, height, scale: k }: { width: number; height: num
       doc.fillColor('black');
     },
     rect: (x, y, w, h) => void doc.rect(x, y, w, h).fill('black'),
+    halfTurn: (x, y, draw) => {
+      doc.save().rotate(180, { origin: [x, y] });
+      draw();
+      doc.restore();
+    },
     disc: (x, y, r, stops) => {
       const shade = doc.radialGradient(x, y, 0, x, y, r);
       for (const [at, colour] of stops) shade.stop(at, colour);

@@ -52,6 +52,12 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       const f = await found(db, id);
       return viewFor(f, await eventsAt(db, id), who);
     },
+    /** One that somebody runs. @throws 403 for anybody else: papers name codes in every order. */
+    async mustRun(id: string, who: Signed): Promise<Found> {
+      const f = await found(db, id);
+      if (!runsIt(f, who)) throw new AppError('table.refused', 403, 'That is for whoever runs this tasting.', { details: { why: 'notYours' } });
+      return f;
+    },
     /** Everything of a revealed one. @throws 409 before the reveal. */
     async revealed(id: string): Promise<{ found: Found; events: TastingEvent[] }> {
       const f = await found(db, id);

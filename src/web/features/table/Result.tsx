@@ -26,7 +26,7 @@ export function Result({ view, now }: Props) {
     <main className="page split result-page">
       <div className="say">
         <h1 className="font-normal">Result: <span className="tea text-[25px]">{view.tea.name}</span></h1><span className="small text-[16px]">{exerciseName(view.kind, view.way).toLowerCase()}, {cupsWords(view.exercise.cups.length)}, {sat} {sat === 1 ? 'taster' : 'tasters'}, {clockText(from)} to {clockText(to)}</span>
-        <span className="gap" /><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'csv' })} download>As CSV</a><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'json' })} download>As JSON</a>
+        <span className="gap" /><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'csv' })} download>As CSV</a><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'json' })} download>As JSON</a><a className="btn" href={pathOf(ROUTES.printReport, { id: view.id })} target="_blank" rel="noreferrer">Report, one page</a>
       </div>
       {result.kind === 'ladder' ? <Ladder view={view} now={now} result={result} /> : <Chosen view={view} now={now} result={result} />}
     </main>

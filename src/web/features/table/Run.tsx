@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
 import { likeForLike, missing, nextMoment, refusalOf, scheduleFor, valueText, type Tasting, type TastingAct } from '#core/tasting';
 import { millilitres, minutesText, numberText, volumeText } from '#core/units';
@@ -91,6 +92,7 @@ export function Run({ view, now, does }: Props) {
                 {x.left === null && <button type="button" className="btn quiet slim" onClick={() => act({ kind: 'leave', taster: x.id, reason: '' })}>Left</button>}</span>}
           </li>
         ))}</ul>
+        <p className="prints mt-2"><a className="underline" href={pathOf(ROUTES.printTents, { id: view.id })} target="_blank" rel="noreferrer">Table tents</a><a className="underline" href={pathOf(ROUTES.printSheets, { id: view.id })} target="_blank" rel="noreferrer">Paper sheets</a></p>
         {e.tasters.length > 1 && <div className="foot"><Link className="btn" to={`/table/${view.id}/taste`}>Pass this tablet round</Link></div>}
       </section>
       <Sheet title="Which one was spilled?" open={asking === 'spilled'} onClose={() => setAsking(null)}><Spilled codes={now.cups.map((c, i) => ({ cup: i, code: codeOf(i), out: c.excluded }))} onOut={(cup, reason) => { act({ kind: 'exclude', cup, reason }); setAsking(null); }} /></Sheet>
