@@ -51,6 +51,19 @@ describe('taken back', () => {
     // A repeat of the taking back changes nothing.
     expect((await undo(given.id)).state.kind).toBe('pulled');
   });
+  test('a colour reading stands in the story of a lifted brew, and changes nothing else of it', async () => {
+    const brew = await start();
+    const colour = { kind: 'colour', way: 'reference', strength: 1.14, low: 1.08, high: 1.2, depthCm: 3.5 };
+    await event(brew.id, colour).expect(409);
+    const pulled = (await event(brew.id, { kind: 'pull' }).expect(200)).body as Brew;
+    const id = newId();
+    expect((await event(brew.id, { ...colour, id }).expect(200)).body).toEqual(pulled);
+    const page = async () => (await h.callers.brewer.get(`/api/brews/${brew.id}`).expect(200)).body.events as { id: string; undone: boolean; what: object }[];
+    expect((await page()).find((e) => e.id === id)?.what).toMatchObject({ kind: 'colour', strength: 1.14 });
+    await event(brew.id, { kind: 'undo', of: id }).expect(200);
+    expect((await page()).find((e) => e.id === id)?.undone).toBe(true);
+    await event(brew.id, { ...colour, strength: -1 }).expect(422);
+  });
   test('only the last thing done, and only of this brew', async () => {
     const brew = await start();
     const pull = newId();

@@ -73,7 +73,8 @@ out.firstLoad = { lcpMs: mid('lcp'), wantedLcp: 1500, cls: mid('cls'), wantedCls
   // By the place on the screen: the driver's own looking for a button runs in the page, and would be counted.
   const middle = async (locator) => { const r = await locator.boundingBox(); return [r.x + r.width / 2, r.y + r.height / 2]; };
   const touch = async (locator) => { const at = await middle(locator); await page.waitForTimeout(150); await page.mouse.click(...at); await page.waitForTimeout(350); };
-  for (let i = 0; i < 12; i++) {
+  // Three rounds over the twelve: one touch that meets something else is not the twentieth of so few.
+  for (let round = 0; round < 3; round++) for (let i = 0; i < 12; i++) {
     await touch(page.locator('.under').nth(i).locator('.act .btn').first());
     await touch(page.locator('.toast button', { hasText: 'Undo' }).last());
     await page.keyboard.press(['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '-', '='][i]);

@@ -100,6 +100,8 @@ export const startBrew = endpoint(ROUTES.startBrew, {
   response: Brew,
 });
 export type StartBrew = z.input<typeof startBrew.body>;
+export const COLOUR_WAYS = ['reference', 'rim', 'instrument'] as const;
+const Strength = z.number().min(0.01).max(20);
 /** One thing that happened to a brew. A repeated id gets the same answer again. */
 export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('waterOn') }),
@@ -109,6 +111,8 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('close') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('step'), key: z.string().max(12), outcome: z.enum(['done', 'skipped']), grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(), celsius: quantity<Celsius>({ min: -20, max: 110 }).optional() }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('reading'), celsius: quantity<Celsius>({ min: -20, max: 110 }) }),
+  /** How strong its colour says it is, against the house cup: from a picture or an instrument. The picture is not kept. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('colour'), way: z.enum(COLOUR_WAYS), strength: Strength, low: Strength, high: Strength, depthCm: z.number().min(0.3).max(20) }),
   /** Pulled and judged together with another of the same tea. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('pair'), with: Id }),
   /** Pulled on a shared tablet: it was me. */

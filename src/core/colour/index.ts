@@ -8,3 +8,5 @@ export {
 export { checkPhoto, linearOf, readAgainst, rimCorrected, type LinearRgb, type PhotoCheck, type PhotoFacts, type PhotoFault } from './photo';
 export { colourLadder, ladderLabel, scoreLadder, type LadderScore } from './ladder';
 export { PIGMENTS, type Pigment, type PigmentAmounts } from './pigments';
+export { findCups, linearMedian, liquorPatch, LIQUOR_SHARE, rimPatch, type CupAt, type Patch, type Pixels } from './patch';
+export { readableDepth, readPhoto, timeOfColour, type Checked, type CheckName, type PhotoAsk, type PhotoReading } from './photoReading';

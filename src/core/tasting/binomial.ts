@@ -1,11 +1,11 @@
-import jStat from 'jstat';
+import { betaAt, binomialUpTo } from './distributions';
 
 /** The chance of a right answer by guessing: which of two, or which is the odd one of three. */
 export const GUESSING = { pair: 1 / 2, duoTrio: 1 / 2, triangle: 1 / 3 } as const;
 export type ChoiceTest = keyof typeof GUESSING;
 
 /** The chance of `right` or more of `n` by guessing alone: the one-sided exact binomial tail (ISO 4120 for triangles). 1 for n = 0. */
-export const chanceOfAtLeast = (right: number, n: number, guess: number): number => (right <= 0 ? 1 : 1 - jStat.binomial.cdf(right - 1, n, guess));
+export const chanceOfAtLeast = (right: number, n: number, guess: number): number => (right <= 0 ? 1 : 1 - binomialUpTo(right - 1, n, guess));
 /** Two-sided, for a preference, where either cup may win: both tails of p = 1/2. */
 export const chanceOfSplit = (right: number, n: number): number => Math.min(1, 2 * chanceOfAtLeast(Math.max(right, n - right), n, 1 / 2));
 
@@ -33,7 +33,7 @@ export type Interval = readonly [low: number, high: number];
 export function shareInterval(right: number, n: number, level = 0.95): Interval {
   if (n === 0) return [0, 1];
   const a = (1 - level) / 2;
-  return [right === 0 ? 0 : jStat.beta.inv(a, right, n - right + 1), right === n ? 1 : jStat.beta.inv(1 - a, right + 1, n - right)];
+  return [right === 0 ? 0 : betaAt(a, right, n - right + 1), right === n ? 1 : betaAt(1 - a, right + 1, n - right)];
 }
 /** The share able to tell in a triangle or pair: what is over guessing, 0..1, with its exact interval. pd = (pc - g) / (1 - g). */
 export function shareAble(right: number, n: number, test: ChoiceTest): { share: number; interval: Interval } {

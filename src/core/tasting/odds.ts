@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { Matrix, solve, inverse } from 'ml-matrix';
+import { chiSquareUpTo, normalUpTo } from './distributions';
 
 export type Effect = {
   /** Log odds of a higher mark, its error, Wald's z and chance. */
@@ -111,9 +111,9 @@ export function oddsOf(marks: readonly number[], levers: readonly (readonly numb
   return {
     effects: beta.map((log, j) => {
       const error = Math.sqrt(covariance.get(q + j, q + j));
-      return { log, error, chance: 2 * (1 - jStat.normal.cdf(Math.abs(log / error), 0, 1)), odds: Math.exp(log), interval: profile(y, levers, q, full, j, error).map(Math.exp) as [number, number] };
+      return { log, error, chance: 2 * (1 - normalUpTo(Math.abs(log / error), 0, 1)), odds: Math.exp(log), interval: profile(y, levers, q, full, j, error).map(Math.exp) as [number, number] };
     }),
     thresholds: full.theta, logLik: full.logLik,
-    chanceOfAll: 1 - jStat.chisquare.cdf(2 * (full.logLik - none.logLik), effects),
+    chanceOfAll: 1 - chiSquareUpTo(2 * (full.logLik - none.logLik), effects),
   };
 }

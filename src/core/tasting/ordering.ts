@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { normalUpTo } from './distributions';
 
 export type Ordering = {
   /** Kendall's tau, 1 = the true order, -1 = it reversed. */
@@ -35,7 +35,7 @@ export function orderingOf<T>(given: readonly T[], truth: readonly T[]): Orderin
     const counts = inversionCounts(n);
     return { tau, inversions, chance: counts.slice(0, inversions + 1).reduce((a, b) => a + b, 0) / counts.reduce((a, b) => a + b, 0) };
   }
-  return { tau, inversions, chance: 1 - jStat.normal.cdf(tau, 0, Math.sqrt((2 * (2 * n + 5)) / (9 * n * (n - 1)))) };
+  return { tau, inversions, chance: 1 - normalUpTo(tau, 0, Math.sqrt((2 * (2 * n + 5)) / (9 * n * (n - 1)))) };
 }
 /** The chance that shuffling gives the true order itself. @example chanceOfTrueOrder(4) // 1 / 24 */
 export const chanceOfTrueOrder = (n: number): number => 1 / Array.from({ length: n }, (_, i) => i + 1).reduce((a, b) => a * b, 1);

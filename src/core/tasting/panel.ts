@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { rankSum } from './ranks';
+import { chiSquareUpTo } from './distributions';
 
 export type Agreement = {
   /** Friedman's chi-square with ties, its degrees of freedom and chance. */
@@ -25,5 +25,5 @@ export function agreementOf(marks: readonly (readonly number[])[]): Agreement | 
   const below = judges * items * (items + 1) - ties / (items - 1);
   if (below <= 0) return null;
   const chi2 = (12 * sums.reduce((a, s) => a + (s - middle) ** 2, 0)) / below;
-  return { chi2, df: items - 1, chance: 1 - jStat.chisquare.cdf(chi2, items - 1), w: chi2 / (judges * (items - 1)) };
+  return { chi2, df: items - 1, chance: 1 - chiSquareUpTo(chi2, items - 1), w: chi2 / (judges * (items - 1)) };
 }

@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { mean, sampleStandardDeviation } from 'simple-statistics';
+import { studentAt } from './distributions';
 
 export type Against = {
   readonly n: number;
@@ -25,7 +25,7 @@ export function tasterAgainst(pairs: readonly { mark: number; reference: number 
   const off = pairs.map((p) => p.mark - p.reference);
   const bias = mean(off);
   const spread = n > 1 ? sampleStandardDeviation(off) : null;
-  const half = spread === null ? null : (jStat.studentt.inv(0.975, n - 1) * spread) / Math.sqrt(n);
+  const half = spread === null ? null : (studentAt(0.975, n - 1) * spread) / Math.sqrt(n);
   // Each duplicate has one degree of freedom: its variance is half its squared difference.
   const repeatability = duplicates.length ? Math.sqrt(mean(duplicates.map(([a, b]) => (a - b) ** 2 / 2))) : null;
   return {

@@ -16,6 +16,7 @@ const KettlePage = lazy(() => import('../features/shelf').then((m) => ({ default
 const TablePage = lazy(() => import('../features/table').then((m) => ({ default: m.TablePage })));
 const SetUpPage = lazy(() => import('../features/table').then((m) => ({ default: m.SetUpPage })));
 const TastingPage = lazy(() => import('../features/table').then((m) => ({ default: m.TastingPage })));
+const ColourPage = lazy(() => import('../features/table/ColourPage').then((m) => ({ default: m.ColourPage })));
 const TastePage = lazy(() => import('../features/table').then((m) => ({ default: m.TastePage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
 const TrendPage = lazy(() => import('../features/log').then((m) => ({ default: m.TrendPage })));
@@ -50,6 +51,7 @@ export const router = createBrowserRouter([
       { path: '/shelf/:id', element: <VesselPage /> },
       { path: '/table', element: <TablePage /> },
       { path: '/table/new', element: <SetUpPage /> },
+      { path: '/table/colour', element: <ColourPage /> },
       { path: '/table/:id', element: <TastingPage /> },
       { path: '/table/:id/taste', element: <TastePage /> },
       { path: '/log', element: <LogPage /> },

@@ -106,7 +106,7 @@ export async function* exported(tx: Tx, q: LogFilters, form: 'csv' | 'json'): As
 
 /** Drift is looked for in so much of the past, and in no more brews. */
 const DRIFT_DAYS = 90;
-const DRIFT_BREWS = 4000;
+const DRIFT_BREWS = 2000;
 const DAY = 86_400_000;
 type TrendAsk = { siteId: string; measure: Measure; last: number; zone: string; teaId?: string; lotId?: string; vesselId?: string; personId?: string; kettle?: string; hour?: number };
 
@@ -122,9 +122,12 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
   const [teaNames, lotNames] = [await names(teas), await names(lots)];
   const vesselNames = new Map((await tx.select({ id: vessels.id, facts: vessels.facts }).from(vessels)).map((r) => [r.id, r.facts.name]));
   const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', hourCycle: 'h23', timeZone: knownZone(q.zone) });
+  // Every zone's hours begin at a quarter of ours: one look at the calendar a quarter, not one a brew.
+  const hours = new Map<number, number>();
+  const hourOf = (at: Date) => { const quarter = Math.floor(at.getTime() / 900_000); const known = hours.get(quarter) ?? Number(clock.format(at)); hours.set(quarter, known); return known; };
   const facts = rows.reverse().map((r) => ({
     id: r.id, at: epochMs(r.at.getTime()), tea: { id: r.teaId, name: teaNames.get(r.teaId) ?? '' }, lot: r.lotId ? { id: r.lotId, name: lotNames.get(r.lotId) ?? '' } : null, vessel: { id: r.vesselId, name: vesselNames.get(r.vesselId) ?? '' },
-    kettle: r.kettle, hour: Number(clock.format(r.at)), error: r.error === null ? null : seconds(r.error), crowded: r.crowded, colour: r.verdict?.colour ?? null, right: r.verdict ? offBy(r.verdict) === 0 : null, off: offBy(r.verdict), by: r.by,
+    kettle: r.kettle, hour: hourOf(r.at), error: r.error === null ? null : seconds(r.error), crowded: r.crowded, colour: r.verdict?.colour ?? null, right: r.verdict ? offBy(r.verdict) === 0 : null, off: offBy(r.verdict), by: r.by,
   }));
   const asked = (f: BrewFact & { by: string }) => (!q.teaId || f.tea.id === q.teaId) && (!q.lotId || f.lot?.id === q.lotId) && (!q.vesselId || f.vessel.id === q.vesselId) && (!q.personId || f.by === q.personId) && (q.kettle === undefined || f.kettle === q.kettle) && (q.hour === undefined || f.hour === q.hour);
   const value = (f: (typeof facts)[number]) => (q.measure === 'pull' ? f.error : q.measure === 'colour' ? f.colour : f.off);

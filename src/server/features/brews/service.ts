@@ -166,7 +166,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       } else {
         const set = await changed(tx, row, given, at, who);
         await tx.insert(brewEvents).values({ ...kept, before: snapshotOf(row) });
-        await tx.update(brews).set(set).where(eq(brews.id, id));
+        if (Object.keys(set).length > 0) await tx.update(brews).set(set).where(eq(brews.id, id));
         if (given.kind === 'judge' && given.accepted && given.proposal.lever !== 'keep') {
           await tx.insert(leadNotes).values({ id: given.id, teaId: row.teaId, brewId: id, personId: who.personId, at: new Date(at), headline: given.proposal.headline, change: given.proposal.change, found: verdictWords(given.verdict) });
         }
@@ -197,6 +197,10 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       }
       case 'reading':
         return { readings: [...row.readings, { at, celsius: e.celsius }] };
+      case 'colour':
+        // It stands in the brew's story; nothing of the brew itself changes by it.
+        if (row.pulled === null || row.state === 'abandoned') throw refusal('notPulled', await brew());
+        return {};
       case 'pair': {
         const other = await brewById(tx, e.with);
         if (!other || other.siteId !== row.siteId || other.id === row.id) throw notFound('The other pot');

@@ -18,7 +18,7 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
     case 'reading': return { ...brew, readings: [...brew.readings, { at, celsius: event.celsius }] };
     case 'pair': return { ...brew, pairedId: event.with };
     case 'claim': return { ...brew, pulledBy: by };
-    case 'undo': return brew;
+    case 'undo': case 'colour': return brew;
   }
   const step = advance(brew.state, { kind: event.kind, at });
   if (step.kind === 'refused') return brew;

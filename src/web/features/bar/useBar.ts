@@ -132,6 +132,7 @@ export function useHands() {
     steepOn: (brew: BarBrew) => { for (const b of allOf([brew])) send(b, { kind: 'undoPull' }); },
     claim: (brew: BarBrew) => { for (const b of allOf([brew])) if (b.pulledBy === null && b.pulledDevice !== null) send(b, { kind: 'claim' }); },
     reading: (brew: BarBrew, celsius: Extract<BrewEventBody, { kind: 'reading' }>['celsius']) => both({ ...brew, partners: [] }, { kind: 'reading', celsius }, `${brew.tea.name}: reading kept.`),
+    colour: (brew: Brew, what: Without<Extract<Done, { kind: 'colour' }>, 'kind'>) => both({ ...brew, unsaved: false, partners: [] }, { kind: 'colour', ...what }, `${brew.tea.name}: colour kept.`),
     pair: (brew: BarBrew, lead: BarBrew) => both({ ...brew, partners: [] }, { kind: 'pair', with: lead.id }, `${brew.plan.vessel.name} goes with ${lead.plan.vessel.name}: pulled and judged together.`),
 
     order: {

@@ -1,5 +1,5 @@
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Brew } from '#contracts/brews';
+import type { Brew, Happened } from '#contracts/brews';
 import { verdictWords, COLOUR_STEPS } from '#core/correction';
 import { minutesText, readingText, secondsBetween, volumeText } from '#core/units';
 import { now } from '../../app/clock';
@@ -9,7 +9,7 @@ import { weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { Cup, VesselDrawing } from '../../ui/vessel';
-import { happenedWords } from './happened';
+import { colourWords, happenedWords } from './happened';
 import { HeatCourse, plannedHeat, TimeLine } from './TimeLine';
 import { BrewWorking, clockText, houseCup, liquorOf, swatchOf } from '../bar';
 
@@ -36,7 +36,7 @@ export function BrewPage() {
             {events.length > 0 && <details className="mt-3"><summary>Everything that was done to it, {events.length}</summary><ol className="events">{events.map((e) => <li key={e.id} className={e.undone ? 'undone' : ''}><span>{clockSeconds(e.at)}</span><span>{happenedWords(e, brew, units)}{e.undone ? ', taken back' : ''}</span><span className="small">{e.by}</span></li>)}</ol></details>}</div>
         </div>
       </section>
-      <section className="paper" aria-label="What happened"><WhatHappened brew={brew} next={next ?? null} steeps={steeps} /></section>
+      <section className="paper" aria-label="What happened"><WhatHappened brew={brew} next={next ?? null} steeps={steeps} events={events} /></section>
     </main>
   );
 }
@@ -45,7 +45,7 @@ const clockSeconds = (at: number): string => `${clockText(at)}:${String(new Date
 /** Heat further from the plan than this is worth a word, °C (a thermometer in a pot reads to about 1). */
 const HEAT_WORTH_SAYING = 3;
 
-function WhatHappened({ brew, next, steeps }: { brew: Brew; next: { id: string; at: number; verdict: string } | null; steeps: readonly { id: string; number: number; steeped: number | null }[] }) {
+function WhatHappened({ brew, next, steeps, events }: { brew: Brew; events: readonly Happened[]; next: { id: string; at: number; verdict: string } | null; steeps: readonly { id: string; number: number; steeped: number | null }[] }) {
   const units = useUnits();
   const { state, verdict, proposal, plan } = brew;
   const { window } = plan.recipe;
@@ -55,6 +55,7 @@ function WhatHappened({ brew, next, steeps }: { brew: Brew; next: { id: string; 
   const heat = off.length ? off.reduce((a, b) => a + b, 0) / off.length : 0;
   const heatWords = Math.abs(heat) >= HEAT_WORTH_SAYING ? `${Math.round(Math.abs(heat) * (units.temperature === 'F' ? 1.8 : 1))} °${units.temperature} ${heat > 0 ? 'hotter' : 'cooler'} than planned. ` : '';
   const weighed = brew.marks.find((m) => m.grams !== undefined)?.grams;
+  const colour = [...events].reverse().flatMap((e) => (e.what.kind === 'colour' && !e.undone ? [e.what] : []))[0];
   const strength = COLOUR_STEPS.find((c) => c.mark === verdict?.colour)?.strength ?? 1;
   return (
     <>
@@ -68,6 +69,7 @@ function WhatHappened({ brew, next, steeps }: { brew: Brew; next: { id: string; 
       )}
       <div className="working mt-3">
         <p><b>Verdict</b> {verdict ? `${verdictWords(verdict)}${brew.judgedBy ? `, ${brew.judgedBy.name}` : ''}` : state.kind === 'judged' ? 'none kept' : 'not judged yet'}{brew.remark && state.kind !== 'abandoned' ? `. ${brew.remark}` : ''}</p>
+        {colour && <p><b>Colour</b> {colourWords(colour)}. It says how strong, not why.</p>}
         {weighed !== undefined && Math.abs(weighed / plan.leaf - 1) > 0.02 && <p><b>Leaf</b> {weighed} g on the scale, {plan.leaf} g planned</p>}
         {brew.readings.length > 0 && <p><b>Thermometer</b> {brew.readings.map((r) => `${readingText(r.celsius, units.temperature)} at ${clockText(r.at)}`).join(', ')}</p>}
         {brew.pulledDevice && <p><b>Pulled</b> on the {brew.pulledDevice}, nobody signed in{brew.pulledBy ? `; ${brew.pulledBy.name} says it was them` : ''}</p>}
@@ -79,6 +81,7 @@ function WhatHappened({ brew, next, steeps }: { brew: Brew; next: { id: string; 
       </div>
       <div className="foot">
         {state.kind === 'pulled' && <Link className="btn go" to={`/judge/${brew.id}`}>Judge the cup</Link>}
+        {s !== null && state.kind !== 'abandoned' && <Link className="btn" to={`/table/colour?brew=${brew.id}`}>Read its colour</Link>}
         {next && <Link className="btn" to={`/log/${next.id}`}>Next of it <kbd>K</kbd></Link>}
         <Link className="btn" to={`/start?tea=${brew.tea.id}&vessel=${brew.vesselId}&water=${plan.water}`}>Brew it again</Link>
       </div>

@@ -14,6 +14,7 @@ export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<
       return `${words}${what.outcome === 'skipped' ? ', left out' : ''}${what.grams === undefined ? '' : `, ${numberText(what.grams)} g`}`;
     }
     case 'reading': return `${readingText(what.celsius, units.temperature)} in it`;
+    case 'colour': return `colour read: ${colourWords(what)}`;
     case 'abandon': return `given up: ${what.reason.toLowerCase()}`;
     case 'waterOn': return 'water on';
     case 'pull': return brew.plan.pull.done.toLowerCase();
@@ -25,3 +26,9 @@ export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<
     case 'claim': return `said that it was them who ${brew.plan.pull.done.toLowerCase()} it`;
   }
 }
+
+const WAYS = { reference: 'by a picture beside the house cup', rim: 'by a picture and its white rim', instrument: 'by an instrument' } as const;
+const signed = (s: number) => `${s >= 1 ? '+' : '−'}${Math.round(Math.abs(s - 1) * 100)}`;
+/** A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm deep". */
+export const colourWords = (c: Extract<Happened['what'], { kind: 'colour' }>): string =>
+  `${Math.round(Math.abs(c.strength - 1) * 100)} % ${c.strength >= 1 ? 'stronger' : 'weaker'} than the house cup (${signed(c.low)} to ${signed(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;

@@ -1,0 +1,107 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import sharp from 'sharp';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+const answer = (page: Page) => page.getByRole('region', { name: 'Reading' }).locator('.answer');
+/** Two poured bowls on a table, as a camera might have them. */
+function drawn(width: number, height: number) {
+  const [r, y] = [height * 0.28, height / 2];
+  const bowl = (x: number, colour: string) => `<circle cx="${x}" cy="${y}" r="${r * 1.32}" fill="#d8d8d6"/><circle cx="${x}" cy="${y}" r="${r}" fill="${colour}"/>`;
+  return sharp({ create: { width, height, channels: 3, background: '#7d766c' } }).composite([{ input: Buffer.from(`<svg width="${width}" height="${height}">${bowl(width * 0.27, '#bf6d12')}${bowl(width * 0.73, '#b96510')}</svg>`) }]);
+}
+const choose = (page: Page, file: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0]) => page.getByLabel('Picture', { exact: true }).setInputFiles(file);
+
+test.beforeEach(async ({ house }) => {
+  await house.signIn(PEOPLE.brewer);
+  await house.page.goto('/table/colour');
+});
+
+test('made-up photos: read beside the house cup, read by the rim, refused with a reason and a way out', async ({ house }) => {
+  const { page } = house;
+  await page.getByRole('button', { name: /^Golden black, a little strong/ }).click();
+  await expect(answer(page)).toContainText(/stronger$|As it should be/);
+  await house.expectSaid(/Says how strong, not why/);
+  await page.getByRole('button', { name: /^Malty black, weak/ }).click();
+  await expect(answer(page)).toContainText(/2\d %|3\d % weaker/);
+  await house.expectSaid(/as strong as about \d:\d\d at the recipe/);
+  await page.getByRole('button', { name: 'Swap the two' }).click();
+  await expect(answer(page)).toContainText(/stronger$/);
+  await page.getByRole('button', { name: /^Chamomile alone/ }).click();
+  await house.expectSaid('by its white rim');
+  await page.getByRole('button', { name: /too dark$/ }).click();
+  await expect(answer(page)).toHaveText('Too dark to tell');
+  await house.expectSaid(/Pour both cups \d+ mm deep/);
+  await page.getByRole('button', { name: /too pale$/ }).click();
+  await expect(answer(page)).toHaveText('Too pale to tell');
+  await page.getByRole('button', { name: /burnt out$/ }).click();
+  await expect(answer(page)).toHaveText('Not this picture');
+  await house.expectSaid(/Burnt out: the rim is 255 of 255\. Less exposure/);
+});
+
+test('files: no picture, HEIC, one that is broken; each says what to do; then a good one, its circles moved by key', async ({ house }) => {
+  const { page } = house;
+  await choose(page, { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('tea') });
+  await house.expectSaid('“notes.txt” is not a picture.');
+  await choose(page, { name: 'IMG_1.HEIC', mimeType: '', buffer: Buffer.from('x') });
+  await house.expectSaid(/That is a HEIC picture.*most compatible/);
+  await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not really') });
+  await house.expectSaid(/“cup.jpg” could not be read as a picture\. Take it as a JPEG or PNG\./);
+  await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: await drawn(900, 560).jpeg({ quality: 92 }).toBuffer() });
+  await expect(answer(page)).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  const sample = page.getByRole('slider', { name: /^Sample/ });
+  const before = await sample.getAttribute('aria-valuetext');
+  await sample.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(sample).not.toHaveAttribute('aria-valuetext', before ?? '');
+});
+
+test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both find their cups', async ({ house }) => {
+  const { page } = house;
+  const folder = mkdtempSync(join(tmpdir(), 'limnos-photo-'));
+  const [turned, large] = [join(folder, 'turned.jpg'), join(folder, 'large.png')];
+  await sharp(await drawn(900, 560).png().toBuffer()).rotate(270).withMetadata({ orientation: 6 }).jpeg().toFile(turned);
+  await drawn(4000, 3400).png({ compressionLevel: 0 }).toFile(large);
+  const where = async (which: RegExp) => (/(\d+) across, (\d+) down/.exec((await page.getByRole('slider', { name: which }).getAttribute('aria-valuetext')) ?? '') ?? []).slice(1).map(Number);
+  for (const [path, width] of [[turned, 900], [large, 1280]] as const) {
+    await choose(page, path);
+    await expect.poll(async () => { const [x] = await where(/^Sample/); return Math.round(((x ?? 0) / width) * 100); }, { timeout: 15_000 }).toBeGreaterThan(70);
+    const [[rx, ry], [, sy]] = [await where(/^Reference/), await where(/^Sample/)];
+    expect(Math.abs((rx ?? 0) / width - 0.27)).toBeLessThan(0.03);
+    expect(Math.abs((ry ?? 0) - (sy ?? 0))).toBeLessThan(6);
+    await expect(answer(page)).toBeVisible();
+  }
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('a reading is kept with its brew, by a picture and by an instrument; made-up photos are not', async ({ house }) => {
+  const { page } = house;
+  await page.goto('/log');
+  await page.locator('a.log-row').nth(3).click();
+  await page.getByRole('link', { name: 'Read its colour' }).click();
+  await page.getByRole('button', { name: /^Golden black, a little strong/ }).click();
+  await expect(page.locator('.photo')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep with this brew' })).toHaveCount(0);
+  await page.reload();
+  const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec((await page.getByText(/is expected at/).textContent()) ?? '') ?? []).slice(1);
+  for (const [i, name] of ['L*', 'a*', 'b*'].entries()) await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
+  await page.getByRole('button', { name: 'Keep with this brew' }).click();
+  await expect(page.getByRole('region', { name: 'What happened' })).toContainText(/0 % (stronger|weaker) than the house cup \(.*by an instrument, 3\.5 cm deep/);
+  await house.expectAllSaved();
+});
+
+test('an instrument’s figures: read, off the tea’s curve, or nothing to be told', async ({ house }) => {
+  const { page } = house;
+  await page.getByRole('button', { name: 'Tea: change' }).click();
+  await page.getByRole('combobox').fill('tolv');
+  await page.keyboard.press('Enter');
+  const expected = (await page.getByText(/^The house cup of Tolvane Amber is expected at/).textContent()) ?? '';
+  const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(expected) ?? []).slice(1);
+  for (const [i, name] of ['L*', 'a*', 'b*'].entries()) await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
+  await expect(answer(page)).toHaveText('As it should be');
+  await page.getByLabel('b*', { exact: true }).fill('-40');
+  await house.expectSaid(/Not this tea’s colour/);
+});

@@ -1,0 +1,253 @@
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import type { Tea } from '#contracts/book';
+import type { Brew } from '#contracts/brews';
+import { SAMPLE_PHOTOS } from '#core/camera';
+import { colourOfBrew, deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, strengthVerdict, timeOfColour, type CupAt, type Lab, type PhotoReading } from '#core/colour';
+import { houseBrew } from '#core/recipes';
+import { minutesText, numberText, parseWithin, seconds } from '#core/units';
+import { useBookQuery, useBrewQuery } from '../../app/records';
+import { useKeys } from '../../ui/keys';
+import { Loading, Nothing, Note } from '../../ui/Note';
+import { PickList } from '../../ui/PickList';
+import { TypedPick } from '../../ui/TypedPick';
+import { LevelMark } from '../../ui/vessel';
+import { photoWorker } from '../../workers/photo';
+import { houseCup, useHands } from '../bar';
+
+type Range3 = { readonly strength: number; readonly low: number; readonly high: number };
+const MADE_UP = 'made-up photo';
+/** Larger files are no photo of a cup. */
+const MOST_BYTES = 60_000_000;
+type Cups = { readonly sample: CupAt; readonly reference: CupAt };
+type Picture = { readonly bitmap: ImageBitmap; readonly width: number; readonly height: number; readonly from: string };
+
+/** How strong is this cup, by its colour: beside the house cup in one picture, by its rim, or by an instrument's figures. */
+export function ColourPage() {
+  const { data: book } = useBookQuery();
+  const [params] = useSearchParams();
+  const wanted = params.get('brew');
+  const { data, isLoading } = useBrewQuery(wanted ?? '', { skip: wanted === null });
+  if (!book) return <main className="page"><Loading what="the book" /></main>;
+  const teas = book.teas.filter((t) => !t.retired && t.house);
+  if (!teas[0]) return <main className="page p-6"><Nothing>The book has no tea with a house recipe yet.</Nothing></main>;
+  if (wanted && isLoading) return <main className="page"><Loading what="the brew" /></main>;
+  const brew = data?.brew ?? null;
+  return <Colour teas={teas} brew={brew} first={teas.find((t) => t.id === (brew?.tea.id ?? params.get('tea'))) ?? teas[0]} />;
+}
+
+function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew: Brew | null }) {
+  const [tea, setTea] = useState(first);
+  const [beside, setBeside] = useState(true);
+  const [depth, setDepth] = useState<number | null>(3.5);
+  const [picture, setPicture] = useState<Picture | null>(null);
+  const [cups, setCups] = useState<Cups | null>(null);
+  const [reading, setReading] = useState<PhotoReading | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const file = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const recipe = tea.house?.recipe;
+  useEffect(() => {
+    if (!cups || !recipe) return;
+    let gone = false;
+    void photoWorker().read({ sample: cups.sample, reference: beside ? cups.reference : null, target: houseCup(tea.style, recipe), depthCm: depth }).then((r) => { if (!gone) setReading(r); });
+    return () => { gone = true; };
+  }, [cups, beside, depth, tea, recipe]);
+  const show = async (open: ReturnType<ReturnType<typeof photoWorker>['open']>, from: string, what: string) => {
+    setBusy(true);
+    const got = await open;
+    setBusy(false);
+    if (!got.ok) return setTrouble(`${what} could not be read as a picture. Take it as a JPEG or PNG.`);
+    setTrouble(null);
+    const { width, height, bitmap } = got;
+    const [a, b] = got.cups;
+    const guess = (x: number): CupAt => ({ x: width * x, y: height / 2, r: Math.min(width, height) * 0.2 });
+    setPicture({ bitmap, width, height, from });
+    setCups({ reference: a ?? guess(0.3), sample: b ?? (beside ? guess(0.7) : (a ?? guess(0.5))) });
+    if (got.cups.length < (beside ? 2 : 1)) setTrouble('The cups were not found by themselves: drag the circles onto the liquor.');
+  };
+  const take = (f: File | undefined) => {
+    if (!f) return;
+    if (/\.(heic|heif)$/i.test(f.name) || /hei[cf]/.test(f.type)) return setTrouble('That is a HEIC picture, which browsers do not read. On the phone choose “most compatible” for the camera, or send the picture as JPEG.');
+    if (!f.type.startsWith('image/')) return setTrouble(`“${f.name}” is not a picture.`);
+    if (f.size > MOST_BYTES) return setTrouble(`“${f.name}” has ${Math.round(f.size / 1e6)} MB. Take it smaller: 60 MB at most.`);
+    void show(photoWorker().open(f), f.name, `“${f.name}”`);
+  };
+  const sample = (i: number) => {
+    const s = SAMPLE_PHOTOS[i];
+    if (!s) return;
+    const suits = brew ? undefined : teas.find((t) => t.style === s.style);
+    if (suits) setTea(suits);
+    setBeside(!s.alone);
+    setDepth(s.depthCm);
+    const of = suits ?? tea;
+    if (of.house) void show(photoWorker().sample(i, houseCup(of.style, of.house.recipe)), MADE_UP, s.name);
+  };
+  const hands = useHands();
+  const keep = (way: 'reference' | 'rim' | 'instrument', { strength, low, high }: Range3, depthCm: number) => {
+    if (!brew) return;
+    hands.colour(brew, { way, strength, low, high, depthCm });
+    navigate(`/log/${brew.id}`);
+  };
+  useKeys([{ key: 'p', does: 'Take or choose a picture', run: () => file.current?.click() }, { key: 'Escape', does: 'Back to the table', run: () => navigate('/table') }]);
+  return (
+    <main className="page split colour-page" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); take(e.dataTransfer.files[0]); }}>
+      <h1 className="visually-hidden">Colour reading</h1>
+      <div className="say">
+        {brew ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{brew.tea.name}</span></h2><span className="small text-[16px]">{brew.plan.vessel.name}{'pulled' in brew.state ? `, ${brew.plan.pull.done.toLowerCase()} ${minutesText((brew.state.pulled - brew.state.waterOn) / 1000)}` : ''}</span></> : <><span>Colour of</span><PickList label="Tea" shown={tea.name} className="tea" filter="Type a name" chosen={tea} choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))} onPick={setTea} /></>}
+        <TypedPick label="Depth" text={depth === null ? 'depth unknown' : `${numberText(depth)} cm deep`} typed={depth === null ? '' : numberText(depth)} read={(t) => parseWithin(t.replace(/\s*cm$/i, ''), 'Liquor in a cup', 'cm', 0.3, 10)} onValue={setDepth} />
+        <PickList label="Way" shown={beside ? 'beside the house cup' : 'by its white rim'} chosen={beside} choices={[{ value: true, text: 'beside the house cup' }, { value: false, text: 'by its white rim' }]} onPick={setBeside} />
+        <span className="gap" /><button type="button" className={picture ? 'btn' : 'btn go'} onClick={() => file.current?.click()}>{picture ? 'Another picture' : 'Take or choose a picture'} <kbd>P</kbd></button>
+        <input ref={file} type="file" accept="image/*" capture="environment" className="visually-hidden" aria-label="Picture" tabIndex={-1} onChange={(e) => { take(e.target.files?.[0]); e.target.value = ''; }} />
+      </div>
+      <section className="work">
+        {trouble && <Note bad>{trouble}</Note>}
+        {busy && <p className="small" role="status">Looking at the picture.</p>}
+        {picture && cups ? (
+          <>
+            <Photo picture={picture} cups={cups} beside={beside} onMove={setCups} />
+            <div className="photo-foot"><p>Drag a dashed line if it is off the liquor; keep clear of the rim and the bright spot.<span className="small"> Arrow keys move the chosen line by a pixel, + and − size it, Tab takes the other. The picture stays on this device and is not kept.</span></p>
+              {beside && <button type="button" className="btn" onClick={() => setCups({ sample: cups.reference, reference: cups.sample })}>Swap the two</button>}</div>
+          </>
+        ) : (
+          <div className="no-photo">
+            <p className="text-[19px] font-semibold">Both cups in one picture, from above: the house cup left, yours right.</p>
+            <ul className="small"><li>Same white bowls, same depth, standing side by side in one light, no lamp mirrored in them.</li><li>Filters, night and HDR modes off. Drop the picture here, or take it.</li></ul>
+            <h2 className="mt-4 font-bold text-[15px]">Made-up photos to try it with</h2>
+          </div>
+        )}
+        <div className="samples">{SAMPLE_PHOTOS.map((s, i) => <button type="button" key={s.name} className="btn slim" onClick={() => sample(i)}>{s.name}</button>)}</div>
+      </section>
+      <section className="paper" aria-label="Reading">
+        {reading && picture && recipe ? <Answer reading={reading} tea={tea} onKeep={brew && picture.from !== MADE_UP && depth !== null ? (r) => keep(r.way, r, depth) : null} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={brew ? (r) => keep('instrument', r, depth ?? 3.5) : null} />}
+      </section>
+    </main>
+  );
+}
+
+/** The picture with its circles: dragged, or moved by keys. */
+function Photo({ picture, cups, beside, onMove }: { picture: Picture; cups: Cups; beside: boolean; onMove: (c: Cups) => void }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const held = useRef<keyof Cups | null>(null);
+  useEffect(() => { canvas.current?.getContext('2d')?.drawImage(picture.bitmap, 0, 0); }, [picture]);
+  const at = (e: PointerEvent<SVGElement>) => { const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect() ?? e.currentTarget.getBoundingClientRect(); return { x: ((e.clientX - box.left) / box.width) * picture.width, y: ((e.clientY - box.top) / box.height) * picture.height }; };
+  const put = (which: keyof Cups, c: Partial<CupAt>) => { const next = { ...cups[which], ...c }; onMove({ ...cups, [which]: { x: Math.max(0, Math.min(picture.width, next.x)), y: Math.max(0, Math.min(picture.height, next.y)), r: Math.max(20, Math.min(picture.height, next.r)) } }); };
+  const keyed = (which: keyof Cups) => (e: KeyboardEvent) => {
+    const c = cups[which];
+    const step = { ArrowLeft: { x: c.x - 1 }, ArrowRight: { x: c.x + 1 }, ArrowUp: { y: c.y - 1 }, ArrowDown: { y: c.y + 1 }, '+': { r: c.r + 2 }, '-': { r: c.r - 2 } }[e.key];
+    if (!step) return;
+    e.preventDefault();
+    e.stopPropagation();
+    put(which, step);
+  };
+  const line = picture.width / 400;
+  return (
+    <div className="photo">
+      <canvas ref={canvas} width={picture.width} height={picture.height} aria-hidden="true" />
+      <svg viewBox={`0 0 ${picture.width} ${picture.height}`}>
+        {(beside ? (['reference', 'sample'] as const) : (['sample'] as const)).map((which) => {
+          const c = cups[which];
+          return (
+            <g key={which} tabIndex={0} role="slider" aria-label={which === 'reference' ? 'Reference: the house cup' : 'Sample: this cup'} aria-valuenow={Math.round(c.x)} aria-valuetext={`${Math.round(c.x)} across, ${Math.round(c.y)} down, ${Math.round(c.r)} wide`} onKeyDown={keyed(which)}
+              onPointerDown={(e) => { held.current = which; e.currentTarget.setPointerCapture(e.pointerId); }} onPointerMove={(e) => { if (held.current === which) put(which, at(e)); }} onPointerUp={() => { held.current = null; }}>
+              <circle cx={c.x} cy={c.y} r={c.r * LIQUOR_SHARE} fill="transparent" stroke="#fff" strokeWidth={line * 2.4} /><circle cx={c.x} cy={c.y} r={c.r * LIQUOR_SHARE} fill="none" stroke="#14191d" strokeWidth={line * 1.6} strokeDasharray={`${line * 5} ${line * 4}`} />
+              <rect x={c.x - line * 44} y={c.y + c.r * 1.36} width={line * 88} height={line * 13} fill="#14191d" /><text x={c.x} y={c.y + c.r * 1.36 + line * 9.4} fontSize={line * 8.4} fill="#fff" textAnchor="middle">{which === 'reference' ? 'reference: house' : 'sample: this cup'}</text>
+            </g>
+          );
+        })}
+      </svg>
+    </div>
+  );
+}
+
+const VERDICTS = { onTarget: 'As it should be', slightlyWeaker: 'a little weaker', slightlyStronger: 'a little stronger', clearlyWeaker: 'weaker', clearlyStronger: 'stronger' } as const;
+const percentText = (s: number) => `${Math.round(Math.abs(s - 1) * 100)} %`;
+const signed = (s: number) => `${s >= 1 ? '+' : '−'}${Math.round(Math.abs(s - 1) * 100)}`;
+const REFUSED = { checks: ['Not this picture', 'One thing must be put right first.'], tooDark: ['Too dark to tell', 'At this depth the tea looks the same from house strength to double.'], tooPale: ['Too pale to tell', 'There is too little colour in it for a figure.'], offCurve: ['Not this tea’s colour', 'It lies off every strength of it: another tea, another light, or the circle is not on the liquor.'] } as const;
+
+function Answer({ reading, tea, onKeep }: { reading: PhotoReading; tea: Tea; onKeep: ((r: Extract<PhotoReading, { kind: 'read' }>) => void) | null }) {
+  const recipe = tea.house?.recipe;
+  if (!recipe) return null;
+  const checks = <Checks checks={reading.checks} />;
+  if (reading.kind === 'refused') {
+    const [head, why] = REFUSED[reading.why];
+    const shallow = readableDepth(houseCup(tea.style, recipe));
+    return (
+      <>
+        <h2>No reading</h2>
+        <p className="answer">{head}</p><p className="text-[18px] font-semibold">{why}</p>
+        {reading.why === 'tooDark' && <><h2 className="mt-3">What to do</h2><Shallow depth={shallow ?? 0.5} colour={reading.swatch ?? '#28201e'} /><p>Pour both cups <b>{numberText((shallow ?? 0.5) * 10, 0)} mm deep</b>, say so above, and take the picture again. Or one part with three of hot water, both cups alike.</p></>}
+        {reading.why === 'tooPale' && <><h2 className="mt-3">What to do</h2><p>A deeper layer tells more: fill both cups higher. Or judge it by taste.</p></>}
+        <h2 className="mt-3">Checks</h2>{checks}
+      </>
+    );
+  }
+  const time = timeOfColour(reading.lab, (s) => colourOfBrew(houseBrew(tea.style, recipe), seconds(s)), recipe.window.best);
+  const on = reading.verdict === 'onTarget';
+  return (
+    <>
+      <h2>Reading<small>{reading.way === 'reference' ? 'against the cup beside it' : 'by its white rim'}</small></h2>
+      <p className="answer">{on ? VERDICTS.onTarget : `${percentText(reading.strength)} ${reading.strength > 1 ? 'stronger' : 'weaker'}`}</p>
+      <p className="text-[18px] font-semibold">{on ? `within what colour can tell (${signed(reading.strength)} %)` : `than ${reading.way === 'reference' ? 'the reference' : 'the house cup'}`}{time !== null ? `: as strong as about ${minutesText(Math.round(time / 5) * 5)} at the recipe` : ''}</p>
+      <Range {...reading} />
+      <p className="small">Says how strong, not why: more leaf, heat or time look alike. The bracket holds it about two times in three.</p>
+      <div className="swatches"><span style={{ background: reading.referenceSwatch }} /><span style={{ background: reading.swatch }} /></div>
+      <p className="swatch-names"><span>{reading.way === 'reference' ? 'reference' : 'house cup'}</span><span>sample, {numberText(reading.apart)} apart (1 is just seen)</span></p>
+      <h2 className="mt-3">Accepted</h2>{checks}
+      {onKeep && <div className="foot"><button type="button" className="btn go" onClick={() => onKeep(reading)}>Keep with this brew</button></div>}
+    </>
+  );
+}
+const STATES = { inOrder: 'in order', minded: 'minded', notMet: 'not met' } as const;
+const Checks = ({ checks }: { checks: PhotoReading['checks'] }) => <ul className="checks">{checks.map((c) => <li key={c.name} className={c.state}><span>{STATES[c.state]}</span><span>{c.words}</span></li>)}</ul>;
+
+/** The reading on a rule: the line is the house cup. Half either way, or as far as it takes. */
+function Range({ strength, low, high }: Range3) {
+  const wide = Math.max(Math.abs(low - 1), Math.abs(high - 1)) > 0.5;
+  const span = wide ? Math.max(1, Math.ceil((high - 1) * 1.05)) : 0.5;
+  const x = (s: number) => 180 + Math.max(-1, Math.min(1, (s - 1) / span)) * 165;
+  const ticks = wide ? [1 - span / 2, 1, 1 + span / 2, 1 + span].filter((s) => s > 0) : [0.6, 0.8, 1, 1.2, 1.4];
+  return (
+    <svg width="360" height="62" viewBox="0 0 360 62" className="flex-none" role="img" aria-label={`${signed(strength)} %, likely between ${signed(low)} and ${signed(high)} %`}>
+      <text x={Math.max(84, Math.min(276, x(strength)))} y="13" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--ink)">{signed(strength)}, between {signed(low)} and {signed(high)}</text>
+      <path d={`M${x(low)} 32v-9H${x(high)}v9`} fill="none" stroke="var(--accent)" strokeWidth="3" /><path d="M8 33H352" stroke="var(--ink)" strokeWidth="2" /><LevelMark x={x(strength)} y={33} size={13} />
+      {ticks.map((s) => <g key={s}><path d={`M${x(s)} 33v6`} stroke="var(--ink)" /><text x={Math.min(336, x(s))} y="54" fontSize="13" textAnchor="middle" fill="var(--ink-2)">{s === 1 ? 'as it should be' : `${signed(s)} %`}</text></g>)}
+    </svg>
+  );
+}
+const Shallow = ({ depth, colour }: { depth: number; colour: string }) => {
+  const bowl = 'M8 12c2 28 10 40 34 40s32-12 34-40';
+  const top = 52 - Math.max(6, depth * 9);
+  return (
+    <svg width="320" height="66" aria-hidden="true">
+      <path d="M12 22c4 22 12 29 30 29s26-7 30-29z" fill={colour} /><path d={bowl} fill="none" stroke="var(--ink)" strokeWidth="2.5" />
+      <path d="M112 36h40m-10-8 10 8-10 8" fill="none" stroke="var(--ink)" strokeWidth="2" />
+      <g transform="translate(176 0)"><clipPath id="shallow-bowl"><path d={`${bowl}z`} /></clipPath><rect x="0" y={top} width="90" height="60" fill={colour} clipPath="url(#shallow-bowl)" /><path d={bowl} fill="none" stroke="var(--ink)" strokeWidth="2.5" /></g>
+      <path d="M0 53H320" stroke="var(--ink)" strokeWidth="2" />
+    </svg>
+  );
+};
+
+/** A colour reader's own figures instead of a picture. */
+function Instrument({ tea, depth, onKeep }: { tea: Tea; depth: number; onKeep: ((r: Range3) => void) | null }) {
+  const [typed, setTyped] = useState(['', '', '']);
+  const lab = typed.map((t) => Number(t.replace(',', '.'))) as unknown as Lab;
+  const given = typed.every((t) => t.trim() !== '') && lab.every(Number.isFinite) && lab[0] >= 0 && lab[0] <= 100;
+  const recipe = tea.house?.recipe;
+  const target = recipe ? houseCup(tea.style, recipe) : null;
+  const model = target ? labOf(target, depth) : null;
+  const r = given && target ? strengthFromColour(target, lab, depth) : null;
+  const verdict = r ? strengthVerdict(r) : null;
+  return (
+    <>
+      <h2>From an instrument</h2>
+      <p className="small">Lab under D65, 2°, of the liquor at the depth above.</p>
+      <div className="flex gap-2 mt-2">{['L*', 'a*', 'b*'].map((name, i) => <label key={name} className="grid gap-1"><span className="text-[15px] font-semibold">{name}</span><input className="box w-[96px]" inputMode="decimal" value={typed[i]} aria-label={name} onChange={(e) => setTyped((t) => t.map((v, j) => (j === i ? e.target.value : v)))} /></label>)}</div>
+      {r && verdict && model && (verdict === 'refuse' ? <p className="mt-3 text-[18px] font-semibold">Not this tea’s colour: {numberText(r.residual)} off every strength of it.</p>
+        : verdict === 'uninformative' ? <p className="mt-3 text-[18px] font-semibold">Colour says nothing here: {lab[0] < 45 ? 'take a shallower layer' : 'take a deeper layer'}.</p>
+          : <><p className="answer mt-3">{verdict === 'onTarget' ? VERDICTS.onTarget : `${percentText(r.value)} ${r.value > 1 ? 'stronger' : 'weaker'}`}</p><Range strength={r.value} low={r.value * Math.exp(-r.error)} high={r.value * Math.exp(r.error)} /><div className="swatches"><span style={{ background: hexOf(model) }} /><span style={{ background: hexOf(lab) }} /></div><p className="swatch-names"><span>house cup</span><span>measured, {numberText(deltaE00(lab, model))} apart</span></p><p className="small">Says how strong, not why.</p>{onKeep && <button type="button" className="btn go mt-3" onClick={() => onKeep({ strength: r.value, low: r.value * Math.exp(-r.error), high: r.value * Math.exp(r.error) })}>Keep with this brew</button>}</>)}
+      {model && <p className="small mt-3">The house cup of {tea.name} is expected at {model.map((v) => numberText(v)).join(', ')} (style default, not measured).</p>}
+    </>
+  );
+}

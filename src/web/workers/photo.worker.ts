@@ -1,0 +1,50 @@
+import { expose, transfer } from 'comlink';
+import { renderSample, SAMPLE_PHOTOS } from '#core/camera';
+import { findCups, readPhoto, type CupAt, type Liquor, type PhotoAsk, type PhotoReading, type Pixels } from '#core/colour';
+
+/** Pictures are worked at most so wide or high, px: more tells no more of a colour. */
+const MOST = 1280;
+export type Opened = { readonly ok: true; readonly width: number; readonly height: number; readonly bitmap: ImageBitmap; readonly cups: readonly CupAt[] } | { readonly ok: false };
+
+let picture: Pixels | null = null;
+async function shown(p: Pixels, cups: readonly CupAt[]): Promise<Opened> {
+  picture = p;
+  const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(p.data), p.width, p.height));
+  return transfer({ ok: true as const, width: p.width, height: p.height, bitmap, cups }, [bitmap]);
+}
+
+const worker = {
+  /** Decodes a picture, upright and made small, and keeps its pixels here. */
+  async open(file: Blob): Promise<Opened> {
+    try {
+      const whole = await createImageBitmap(file, { imageOrientation: 'from-image' });
+      const k = Math.min(1, MOST / Math.max(whole.width, whole.height));
+      const [width, height] = [Math.max(1, Math.round(whole.width * k)), Math.max(1, Math.round(whole.height * k))];
+      const canvas = new OffscreenCanvas(width, height);
+      const pen = canvas.getContext('2d', { willReadFrequently: true });
+      if (!pen) return { ok: false };
+      pen.drawImage(whole, 0, 0, width, height);
+      whole.close();
+      const { data } = pen.getImageData(0, 0, width, height);
+      const p = { data, width, height };
+      return await shown(p, findCups(p));
+    } catch {
+      return { ok: false };
+    }
+  },
+  /** A made-up photo. */
+  sample(i: number, house: Liquor): Promise<Opened> {
+    const s = SAMPLE_PHOTOS[i];
+    if (!s) return Promise.resolve({ ok: false });
+    const { picture: p, at } = renderSample(s, house);
+    return shown(p, at);
+  },
+  read(ask: Omit<PhotoAsk, 'picture'>): PhotoReading | null {
+    return picture ? readPhoto({ ...ask, picture }) : null;
+  },
+  find(): readonly CupAt[] {
+    return picture ? findCups(picture) : [];
+  },
+};
+export type PhotoWorker = typeof worker;
+expose(worker);
