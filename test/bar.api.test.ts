@@ -51,6 +51,20 @@ describe('taken back', () => {
     // A repeat of the taking back changes nothing.
     expect((await undo(given.id)).state.kind).toBe('pulled');
   });
+  test('what came of corrections: the next judged cup of the tea, taken and not', async () => {
+    const judged = async (verdict: typeof ALL_RIGHT, accepted: boolean) => {
+      const brew = await start();
+      await event(brew.id, { kind: 'pull' }).expect(200);
+      await event(brew.id, { kind: 'judge', verdict, proposal: proposed(verdict), accepted, remark: '' }).expect(200);
+      h.time.ahead += 600_000;
+    };
+    await judged(bitter, true);
+    await judged(ALL_RIGHT, false);
+    await judged(bitter, false);
+    await judged(bitter, true);
+    const { record, looked } = (await h.callers.brewer.get(`/api/corrections?siteId=${h.ids.site}`).expect(200)).body;
+    expect([looked, record.taken.n, record.taken.better, record.notTaken.n, record.notTaken.same, record.waiting]).toEqual([4, 1, 1, 1, 1, 1]);
+  });
   test('a colour reading stands in the story of a lifted brew, and changes nothing else of it', async () => {
     const brew = await start();
     const colour = { kind: 'colour', way: 'reference', strength: 1.14, low: 1.08, high: 1.2, depthCm: 3.5 };

@@ -190,7 +190,7 @@ test('no accessibility violations at the bar, light and dim: signing in, running
   await checkAxe(page, 'locked bar');
 });
 
-for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']], ['book', ['/book', '/book/new']], ['table', ['/table', '/table/new']], ['log and house', ['/log', '/log?pull=outside', '/log/trends', '/house', '/house/exchange']]] as const) {
+for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']], ['book', ['/book', '/book/new']], ['table', ['/table', '/table/colour', '/table/new']], ['log and house', ['/log', '/log?pull=outside', '/log/trends', '/log/corrections', '/house', '/house/exchange']]] as const) {
   test(`no accessibility violations in ${places}, light and dim`, async ({ house }) => {
     test.slow();
     const { page } = house;

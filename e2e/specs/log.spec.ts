@@ -115,3 +115,12 @@ test('a brew’s page tells its story: planned against real, the steeps of its l
   await house.page.getByRole('link', { name: /^2\. steeping/ }).click();
   await expect(house.page).not.toHaveURL(new RegExp(id));
 });
+
+test('what came of corrections: told in words with its counts, by tea and by what was turned', async ({ house }) => {
+  await house.signIn(PEOPLE.brewer);
+  await house.page.goto('/log/trends');
+  await house.page.getByRole('link', { name: 'Corrections' }).click();
+  await expect(house.page.getByText(/^(Of \d+ corrections taken, the next cup|Too few to say: \d)/)).toBeVisible();
+  await expect(house.page.getByRole('table', { name: 'Taken, and not' }).getByRole('row', { name: /^taken/ })).toBeVisible();
+  await house.expectSaid(/Whether the next cup was really brewed as proposed is not known/);
+});

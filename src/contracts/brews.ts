@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { StyleId } from '#core/styles';
 import { PULL_KINDS, type BrewState, type PullKind, type StepMark } from '#core/timing';
 import { METHOD_NAMES, type Method } from '#core/recipes';
-import type { Chart, Drift, GroupRow } from '#core/trends';
+import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
 import { PROPOSED_LEVERS, TURNED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
 import { RecipeBody, Style } from './book';
@@ -177,6 +177,9 @@ export const getTrends = endpoint(ROUTES.getTrends, {
   }),
   response: z.custom<Trends>(),
 });
+
+/** What came of the corrections of a site's last judged brews. Nobody is named. */
+export const getCorrections = endpoint(ROUTES.getCorrections, { query: z.strictObject({ siteId: Id }), response: z.custom<{ record: CorrectionRecord; looked: number; since: number | null }>() });
 
 export const addOrder = endpoint(ROUTES.addOrder, {
   body: z.strictObject({ id: Id, siteId: Id, teaId: Id, vesselId: Id.nullable(), water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(), forWhom: Text(60), rank: z.number(), at: Instant }), response: z.strictObject({ orders: z.array(Order) }),

@@ -24,6 +24,7 @@ export const ROUTES = {
   getBrew: { method: 'GET', path: '/api/brews/:id', access: 'trainee' },
   exportBrews: { method: 'GET', path: '/api/log/brews.:form', access: 'trainee' },
   getTrends: { method: 'GET', path: '/api/trends', access: 'trainee' },
+  getCorrections: { method: 'GET', path: '/api/corrections', access: 'trainee' },
   addOrder: { method: 'POST', path: '/api/orders', access: 'trainee' },
   changeOrder: { method: 'PATCH', path: '/api/orders/:id', access: 'trainee' },
   listBrews: { method: 'GET', path: '/api/brews', access: 'trainee' },

@@ -1,11 +1,12 @@
-import { betaAt, binomialUpTo } from './distributions';
+import { atLeast } from '#core/numeric';
+import { betaAt } from './distributions';
 
 /** The chance of a right answer by guessing: which of two, or which is the odd one of three. */
 export const GUESSING = { pair: 1 / 2, duoTrio: 1 / 2, triangle: 1 / 3 } as const;
 export type ChoiceTest = keyof typeof GUESSING;
 
 /** The chance of `right` or more of `n` by guessing alone: the one-sided exact binomial tail (ISO 4120 for triangles). 1 for n = 0. */
-export const chanceOfAtLeast = (right: number, n: number, guess: number): number => (right <= 0 ? 1 : 1 - binomialUpTo(right - 1, n, guess));
+export const chanceOfAtLeast = (right: number, n: number, guess: number): number => atLeast(right, n, guess);
 /** Two-sided, for a preference, where either cup may win: both tails of p = 1/2. */
 export const chanceOfSplit = (right: number, n: number): number => Math.min(1, 2 * chanceOfAtLeast(Math.max(right, n - right), n, 1 / 2));
 

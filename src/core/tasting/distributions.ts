@@ -4,8 +4,6 @@ import jStat from 'jstat';
 
 // The distributions that the statistics of a table need, from jstat.
 
-/** P(X <= k) of n draws with chance p. */
-export const binomialUpTo = (k: number, n: number, p: number): number => jStat.binomial.cdf(k, n, p);
 export const betaAt = (p: number, a: number, b: number): number => jStat.beta.inv(p, a, b);
 export const chiSquareUpTo = (x: number, df: number): number => jStat.chisquare.cdf(x, df);
 export const normalUpTo = (x: number, mean = 0, sd = 1): number => jStat.normal.cdf(x, mean, sd);

@@ -2,9 +2,8 @@
 declare module 'jstat' {
   const jStat: {
     readonly beta: { inv(p: number, alpha: number, beta: number): number };
-    readonly binomial: { cdf(k: number, n: number, p: number): number };
     readonly chisquare: { cdf(x: number, df: number): number };
-    readonly normal: { cdf(x: number, mean: number, sd: number): number; inv(p: number, mean: number, sd: number): number };
+    readonly normal: { cdf(x: number, mean: number, sd: number): number };
     readonly studentt: { inv(p: number, df: number): number };
   };
   export = jStat;

@@ -1,4 +1,5 @@
 import { mean, median } from 'simple-statistics';
+import { atLeast } from '#core/numeric';
 import { minutesText, type EpochMs, type Seconds } from '#core/units';
 
 // What has moved, in words: each line says what, how much, out of how many, and where to look.
@@ -41,22 +42,6 @@ const STRANGE = 0.005;
 /** A pull error smaller than this is nobody's business, s. */
 const WORTH_SAYING = 8;
 
-/** Chance that `hits` or more of `n` fall where each falls by `share`: exact binomial tail. */
-export function atLeast(hits: number, n: number, share: number): number {
-  if (hits <= 0) return 1;
-  if (share <= 0) return 0;
-  if (share >= 1) return 1;
-  // Summed in logs from the first term on: n runs to thousands.
-  let log = 0;
-  for (let i = 1; i <= hits; i++) log += Math.log((n - hits + i) / i);
-  let term = Math.exp(log + hits * Math.log(share) + (n - hits) * Math.log(1 - share));
-  let sum = 0;
-  for (let k = hits; k <= n; k++) {
-    sum += term;
-    term *= ((n - k) / (k + 1)) * (share / (1 - share));
-  }
-  return Math.min(1, sum);
-}
 
 type Named = { readonly key: string; readonly name: string };
 type Group = Named & { readonly brews: readonly BrewFact[] };

@@ -1,4 +1,5 @@
 import type { addLot, changeLot, moveVersion, setPhoto, setVocabulary, Tea } from '#contracts/book';
+import type { getCorrections } from '#contracts/brews';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { listImports, previewImport, runImport, Import, Preview } from '#contracts/exchange';
@@ -27,6 +28,7 @@ const leadApi = api.injectEndpoints({
     changeKettle: build.mutation<Kettle, Write<typeof changeKettle>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.changeKettle, { id }), method: 'PATCH', body }), invalidatesTags: ['Shelf', 'History'] }),
     addReading: build.mutation<Kettle, Write<typeof addReading>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.addReading, { id }), method: 'POST', body }), invalidatesTags: ['Shelf'] }),
     dropReading: build.mutation<Kettle, { id: string; reading: string }>({ query: (p) => ({ url: pathOf(ROUTES.dropReading, p), method: 'DELETE' }), invalidatesTags: ['Shelf', 'History'] }),
+    corrections: build.query<ResponseOf<typeof getCorrections>, string>({ query: (siteId) => ({ url: ROUTES.getCorrections.path, params: { siteId } }), providesTags: ['Log'] }),
     tastings: build.query<ResponseOf<typeof listTastings>, string>({ query: (siteId) => ({ url: ROUTES.listTastings.path, params: { siteId } }), providesTags: ['Table'] }),
     setUpTasting: build.mutation<TastingView, SetUpTasting>({ query: (body) => ({ url: ROUTES.setUpTasting.path, method: 'POST', body }), invalidatesTags: ['Table'] }),
     previewImport: build.mutation<Preview, BodyOf<typeof previewImport>>({ query: (body) => ({ url: ROUTES.previewImport.path, method: 'POST', body }) }),
@@ -38,5 +40,5 @@ const leadApi = api.injectEndpoints({
 
 export const {
   useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
-  useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation, useTastingsQuery, useSetUpTastingMutation,
+  useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation, useTastingsQuery, useCorrectionsQuery, useSetUpTastingMutation,
 } = leadApi;

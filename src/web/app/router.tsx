@@ -20,6 +20,7 @@ const ColourPage = lazy(() => import('../features/table/ColourPage').then((m) =>
 const TastePage = lazy(() => import('../features/table').then((m) => ({ default: m.TastePage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
 const TrendPage = lazy(() => import('../features/log').then((m) => ({ default: m.TrendPage })));
+const CorrectionsPage = lazy(() => import('../features/log').then((m) => ({ default: m.CorrectionsPage })));
 const BrewPage = lazy(() => import('../features/log').then((m) => ({ default: m.BrewPage })));
 const ExchangePage = lazy(() => import('../features/house/Exchange').then((m) => ({ default: m.ExchangePage })));
 const HousePage = lazy(() => import('../features/house').then((m) => ({ default: m.HousePage })));
@@ -56,6 +57,7 @@ export const router = createBrowserRouter([
       { path: '/table/:id/taste', element: <TastePage /> },
       { path: '/log', element: <LogPage /> },
       { path: '/log/trends', element: <TrendPage /> },
+      { path: '/log/corrections', element: <CorrectionsPage /> },
       { path: '/log/:id', element: <BrewPage /> },
       { path: '/house/exchange', element: <ExchangePage /> },
       { path: '/house', element: <HousePage /> },

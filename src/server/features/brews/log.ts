@@ -5,7 +5,7 @@ import { COUNTED } from '#contracts/limits';
 import { verdictWords, JUDGED } from '#core/correction';
 import { METHODS } from '#core/recipes';
 import { secondsBetween } from '#core/units';
-import { controlChart, driftsOf, groupRows, type BrewFact } from '#core/trends';
+import { controlChart, correctionRecord, driftsOf, groupRows, type BrewFact } from '#core/trends';
 import { epochMs, seconds } from '#core/units';
 import type { Tx } from '../../db/pool';
 import { brews, lots, teas, vessels } from '../../db/schema/index';
@@ -143,6 +143,13 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
       kettle: groupRows(own, (b) => (b.kettle ? { key: b.kettle, name: b.kettle } : null)), hour: groupRows(own, (b) => ({ key: String(b.hour), name: `${String(b.hour).padStart(2, '0')}:00` })).sort((a, b) => Number(a.key) - Number(b.key)),
     },
   };
+}
+/** What came of the corrections of a site's last judged brews. */
+export async function correctionsOf(tx: Tx, siteId: string, now: number) {
+  const rows = (await tx.select({ id: brews.id, at: brews.startedAt, teaId: brews.teaId, tea: teas.name, verdict: brews.verdict, proposal: brews.proposal, accepted: brews.accepted })
+    .from(brews, { forceIndex: 'log_site' }).innerJoin(teas, eq(teas.id, brews.teaId)).where(and(eq(brews.siteId, siteId), gte(brews.startedAt, new Date(now - DRIFT_DAYS * DAY)), ne(brews.verdictKind, 'unjudged'))).orderBy(desc(brews.startedAt), desc(brews.id)).limit(DRIFT_BREWS)).reverse();
+  const judged = rows.flatMap((r) => (r.verdict ? [{ id: r.id, tea: { id: r.teaId, name: r.tea }, verdict: r.verdict, lever: r.proposal?.lever ?? ('keep' as const), taken: r.accepted === true }] : []));
+  return { record: correctionRecord(judged), looked: judged.length, since: rows[0]?.at.getTime() ?? null };
 }
 /** A time zone this machine knows, else UTC. */
 function knownZone(zone: string): string {

@@ -1,11 +1,11 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { addBrewEvent, addOrder, changeOrder, exportBrews, getBar, getBrew, getPulls, getTrends, listBrews, startBrew } from '#contracts/brews';
+import { addBrewEvent, addOrder, changeOrder, exportBrews, getBar, getBrew, getCorrections, getPulls, getTrends, listBrews, startBrew } from '#contracts/brews';
 import type { Deps } from '../../deps';
 import { AppError } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';
 import type { LiveHub } from '../live';
-import { countsOf, exported, logCounts, logPage, trendsOf } from './log';
+import { correctionsOf, countsOf, exported, logCounts, logPage, trendsOf } from './log';
 import { queueing } from './orders';
 import { brewers } from './queries';
 import { brewing } from './service';
@@ -42,6 +42,7 @@ export function brewRoutes(on: ReturnType<typeof routes>, deps: Deps, live: Pick
     mustBeOwn(query.personId, who);
     return trendsOf(db, query, now());
   });
+  on.signed(getCorrections, ({ query }) => correctionsOf(db, query.siteId, now()));
   on.signed(addOrder, ({ body, who }) => queue.add(body, who));
   on.signed(changeOrder, ({ params, body }) => queue.change(params.id, body));
 }

@@ -61,7 +61,7 @@ export function TrendPage() {
         <span>at</span><PickList label="Hour" shown={wordsOf(hours, of('hour'))} choices={hours} chosen={of('hour')} onPick={(v) => set({ hour: v })} />
         <span>by</span><PickList label="Person" shown={wordsOf(who, of('by'))} choices={who} chosen={of('by')} onPick={(v) => set({ by: v })} />
         <span>, last</span><PickList label="How many" shown={wordsOf(LASTS, String(last))} choices={LASTS} chosen={String(last)} onPick={(v) => set({ last: v === '60' ? '' : v })} />
-        <span className="gap" /><button type="button" className="btn quiet" aria-pressed={table} onClick={() => setTable((t) => !t)}>{table ? 'As a chart' : 'As a table'} <kbd>B</kbd></button><Link className="btn quiet" to="/log">List <kbd>Esc</kbd></Link>
+        <span className="gap" /><button type="button" className="btn quiet" aria-pressed={table} onClick={() => setTable((t) => !t)}>{table ? 'As a chart' : 'As a table'} <kbd>B</kbd></button><Link className="btn quiet" to="/log/corrections">Corrections</Link><Link className="btn quiet" to="/log">List <kbd>Esc</kbd></Link>
       </div>
       <section className="work">
         {isError && <Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}>The trends cannot be read just now.</Note>}

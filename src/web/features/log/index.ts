@@ -1,3 +1,4 @@
 export { LogPage } from './Page';
 export { BrewPage } from './BrewPage';
 export { TrendPage } from './TrendPage';
+export { CorrectionsPage } from './CorrectionsPage';
