@@ -113,9 +113,6 @@ try {
   await settle();
   await place('Shelf');
   await shot('shelf');
-  await role('link', /Tall kettle/).click();
-  await settle();
-  await shot('kettle');
   await place('Log');
   await shot('log');
   await page.goto('/log/trends');
