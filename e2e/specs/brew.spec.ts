@@ -134,6 +134,6 @@ test('keys alone: start, pull, undo, judge, and the list of keys', async ({ hous
   await keyboard.press('Escape');
   await keyboard.press('Escape');
   await expect(house.page).toHaveURL(/\/$/);
-  await keyboard.press('Shift+Digit4');
+  await keyboard.press('Shift+Digit5');
   await expect(house.page).toHaveURL(/\/log/);
 });

@@ -29,7 +29,7 @@ test('on a phone: a name, then its PIN, each with the screen to itself', async (
   await expect(page.getByText('Nothing on the bar.')).toBeVisible();
 });
 test('sign in, sign out, and a trainee is not offered what a lead is', async ({ house }) => {
-  await house.signIn(PEOPLE.trainee);
+  await house.signInByHand(PEOPLE.trainee);
   await house.goTo('Book');
   await house.page.getByRole('link', { name: /Sennet Hollow/ }).click();
   await expect(house.page.getByRole('heading', { name: 'Versions' })).toBeVisible();
@@ -101,7 +101,7 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await page.getByRole('button', { name: 'Add them' }).click();
   await expect(page.getByRole('cell', { name: 'Oda F.', exact: true })).toBeVisible();
   await house.signOut();
-  await house.signIn({ name: 'Oda F.', secret: '9081' });
+  await house.signInByHand({ name: 'Oda F.', secret: '9081' });
   await bar.start({ tea: 'Quern Dusk', vessel: 'Round pot' });
   await house.expectAllSaved();
   await page.close();

@@ -46,6 +46,11 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
   await house.signIn(PEOPLE.lead);
   const table = await ladder(house.page);
   await expect(house.page.getByText('Only the time differs.')).toBeVisible();
+  // Somebody who does not taste here is told so, and sees no code.
+  const guest = new HouseDriver(await tablet(PHONE));
+  await guest.signIn(PEOPLE.trainee);
+  await guest.page.goto(`/table/${house.page.url().split('/').at(-1) ?? ''}/taste`);
+  await guest.expectSaid('You do not taste at this one.');
   const phone = new HouseDriver(await tablet(PHONE));
   await phone.signIn(PEOPLE.brewer);
   await phone.page.goto('/table');

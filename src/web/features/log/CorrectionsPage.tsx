@@ -19,7 +19,7 @@ export function CorrectionsPage() {
   return (
     <main className="page corrections-page" aria-label="Corrections">
       <div className="say"><h1 className="text-[22px] font-normal">What came of corrections at {site.name}</h1>{data.since !== null && <span className="small">{data.looked} judged brews since {dayText(data.since)}</span>}<span className="gap" /><Link className="btn quiet" to="/log/trends">To the trends <kbd>Esc</kbd></Link></div>
-      <section className="work">
+      <section className="work" tabIndex={0} aria-label="What came of them">
         <p className="headline">{r.words}</p>
         {r.taken.n === 0 ? <Nothing>No correction was taken and judged again yet.</Nothing> : (
           <>

@@ -15,7 +15,7 @@ import { useTasting } from './useTasting';
 
 /** What one taster needs, from either view: codes in order, what is out, what was kept. */
 function seatOf(view: TastingView, taster: string) {
-  if (view.sees === 'own') return { ...view, name: '', served: view.codes };
+  if (view.sees === 'own') return view.codes.length > 0 ? { ...view, name: '', served: view.codes } : null;
   const now = tastingOf(view.exercise, view.events);
   const me = now.tasters.find((t) => t.id === taster);
   const served = view.exercise.servings[taster];
