@@ -1,4 +1,4 @@
-import { diluted, findCups, linearOf, liquorPatch, readableDepth, readPhoto, rimPatch, standardCup, timeOfColour, labOf, type PhotoReading } from '#core/colour';
+import { diluted, findCups, linearOf, liquorPatch, readableDepth, readPhoto, rimPatch, standardCup, strengthFromColour, strengthVerdict, timeOfColour, labOf, type PhotoReading } from '#core/colour';
 import { seeded } from '#core/numeric';
 import type { StyleId } from '#core/styles';
 import { D65 } from '../colour/tables';
@@ -64,8 +64,18 @@ test('refused with its reason: too dark, too pale, burnt out, in the dark, no de
   expect(readPhoto({ ...ask, depthCm: 3.5, sample: { x: 2, y: 2, r: 20 } })).toMatchObject({ kind: 'refused', checks: [{ name: 'size', state: 'notMet' }] });
 });
 test('what can be read shallower; and the time that a colour stands for', () => {
-  expect(readableDepth(standardCup('dark-ripe'))).toBeLessThanOrEqual(2);
-  expect(readableDepth(standardCup('black-whole'))).toBe(3.5);
+  for (const style of ['dark-ripe', 'black-broken'] as const) {
+    const depth = readableDepth(standardCup(style), 3.5);
+    expect(depth === null || depth < 3.5).toBe(true);
+  }
+  // What could not be told at 35 mm can be told there, at the strength that could not.
+  const house = diluted(standardCup('dark-ripe'), 0.4);
+  const depth = readableDepth(house, 3.5) ?? NaN;
+  expect(depth).toBeLessThan(2);
+  const read = strengthFromColour(house, labOf(diluted(house, 5), depth), depth);
+  expect(read.value).toBeCloseTo(5, 0);
+  expect(read.error).toBeLessThan(0.1);
+  expect(strengthVerdict(strengthFromColour(house, labOf(diluted(house, 5))))).toBe('uninformative');
   const after = (s: number) => diluted(standardCup('black-whole'), Math.min(2, s / 210));
   expect(timeOfColour(labOf(after(180)), after, 210)).toBeCloseTo(180, -1);
   expect(timeOfColour(labOf(after(9999)), after, 210)).not.toBe(null);

@@ -1,6 +1,6 @@
 import { Matrix, solve } from 'ml-matrix';
 import type { Random } from '#core/numeric';
-import { CUP_DEPTH_CM, spectrumOf, type CupAt, type Liquor, type Pixels } from '#core/colour';
+import { CUP_DEPTH_CM, linearOfXyz, spectrumOf, type CupAt, type Liquor, type Pixels } from '#core/colour';
 import { D65, WAVELENGTHS, X_BAR, Y_BAR, Z_BAR } from '../colour/tables';
 
 // A camera that never was: for teaching, demo and tests. Sensor, tone curve and lamps are plausible, not measured.
@@ -32,7 +32,7 @@ const raw = (reflectance: readonly number[], power: readonly number[]) => SENSOR
 const linearRgb = (reflectance: readonly number[]) => {
   const [x, y, z] = [X_BAR, Y_BAR, Z_BAR].map((bar) => bar.reduce((sum, v, i) => sum + v * (D65[i] ?? 0) * (reflectance[i] ?? 0), 0)) as [number, number, number];
   const whole = Y_BAR.reduce((sum, v, i) => sum + v * (D65[i] ?? 0), 0);
-  return [3.2404542 * x - 1.5371385 * y - 0.4985314 * z, -0.969266 * x + 1.8760108 * y + 0.041556 * z, 0.0556434 * x - 0.2040259 * y + 1.0572252 * z].map((v) => v / whole);
+  return linearOfXyz(x / whole, y / whole, z / whole);
 };
 const WHITE = WAVELENGTHS.map(() => 1);
 const DAY_WHITE = raw(WHITE, D65);

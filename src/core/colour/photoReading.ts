@@ -92,16 +92,9 @@ export function readPhoto({ picture, sample, reference, target, depthCm }: Photo
 const DEPTHS = [3.5, 3, 2.5, 2, 1.5, 1.2, 1, 0.8, 0.6, 0.5] as const;
 /** A reading so sure is worth taking. */
 const GOOD = 0.1;
-/** The deepest layer at which such a cup can be read from the house strength to double; null when none can. cm */
-export function readableDepth(target: Liquor): number | null {
-  return DEPTHS.find((d) => [1, 1.4, 2].every((s) => { const r = strengthFromColour(target, labOf(diluted(target, s), d), d); return !r.edge && r.error * REFERENCE_NOISE < GOOD; })) ?? null;
-}
-
-const TIMES = 200;
-/** The time at which a brew has a colour: "as strong as 3:20 at the recipe". Null past where it can be told. @param after the liquor after so many seconds. */
-export function timeOfColour(lab: Lab, after: (seconds: number) => Liquor, best: number, depthCm = CUP_DEPTH_CM): number | null {
-  const at = (i: number) => (best / 8) * 32 ** (i / TIMES);
-  let [found, near] = [0, Infinity];
-  for (let i = 0; i <= TIMES; i++) { const d = distance(labOf(after(at(i)), depthCm), lab); if (d < near) [found, near] = [i, d]; }
-  return found === 0 || found === TIMES ? null : at(found);
+/** Strengths that a shallow layer should tell apart: the house cup, and cups far too dark for a deep one. */
+const DARK_CUPS = [1, 2, 4, 6] as const;
+/** The deepest layer under `below` at which the house cup and cups far over it can be read; null when none is. cm */
+export function readableDepth(target: Liquor, below: number): number | null {
+  return DEPTHS.find((d) => d < below && DARK_CUPS.every((s) => { const r = strengthFromColour(target, labOf(diluted(target, s), d), d); return !r.edge && r.error * REFERENCE_NOISE < GOOD; })) ?? null;
 }

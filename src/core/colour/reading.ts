@@ -61,6 +61,12 @@ export function timeFromColour(style: StyleId, lab: Lab, depthCm = CUP_DEPTH_CM)
   return nearest(lab, [TIMES[0] * t0, TIMES[1] * t0], (t) => labOf(liquorAt(style, { time: seconds(t), temperature, leafRatio: 1 }), depthCm));
 }
 
+/** The time at which a brew has a colour: "as strong as 3:20 at the recipe". Null past where it can be told. @param after the liquor after so many seconds. */
+export function timeOfColour(lab: Lab, after: (seconds: number) => Liquor, best: number, depthCm = CUP_DEPTH_CM): number | null {
+  const found = nearest(lab, [best / 8, best * 4], (t) => labOf(after(t), depthCm));
+  return found.edge ? null : found.value;
+}
+
 export type ColourVerdict = 'refuse' | 'uninformative' | 'onTarget' | 'slightlyWeaker' | 'slightlyStronger' | 'clearlyWeaker' | 'clearlyStronger';
 const ON_TARGET = 0.12;
 /** Past this error a number would pretend to know. */

@@ -1,4 +1,4 @@
-export { ALL_RIGHT, ATTRIBUTE_NAMES, ATTRIBUTES, COLOUR_STEPS, isRight, MARKS, verdictWords, type Attribute, type Mark, type Verdict } from './marks';
+export { ALL_RIGHT, ATTRIBUTE_NAMES, ATTRIBUTES, COLOUR_STEPS, isRight, MARKS, offBy, verdictWords, type Attribute, type Mark, type Verdict } from './marks';
 export { CORRECTION_TABLE, LEVER_REASONS, type CorrectionRow, type Rescue } from './table';
 export { EFFORT, MODEL_LEVERS, turned, valueOf, type ModelLever, type RecipePoint, type Turns } from './levers';
 export { JUDGED, predict, searchCorrection, type Answer, type Indices, type JudgedIndex, type Marks, type Question, type Search } from './search';

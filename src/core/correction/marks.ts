@@ -26,8 +26,10 @@ export const COLOUR_STEPS: readonly { readonly mark: Mark; readonly word: string
 export type Verdict = { readonly colour: Mark } & { readonly [A in Attribute]: Mark };
 export const ALL_RIGHT: Verdict = { colour: 0, strength: 0, bitterness: 0, astringency: 0, sweetness: 0, aroma: 0 };
 
+/** How far a cup is off, all marks together. */
+export const offBy = (v: Verdict): number => Math.abs(v.colour) + ATTRIBUTE_NAMES.reduce((s, a) => s + Math.abs(v[a]), 0);
 /** True when nothing is off. */
-export const isRight = (v: Verdict): boolean => v.colour === 0 && ATTRIBUTE_NAMES.every((a) => v[a] === 0);
+export const isRight = (v: Verdict): boolean => offBy(v) === 0;
 
 /** The verdict in words, worst first: "darker, bitter". "right" when nothing is off. */
 export function verdictWords(v: Verdict): string {

@@ -2,7 +2,7 @@ import { ATTRIBUTES, type Attribute, type Mark } from '#core/correction';
 import type { Random } from '#core/numeric';
 import { blindCodes } from './codes';
 import { servingOrders, triangleOrders } from './orders';
-import { HAND_SECONDS, scheduleOf, type PlannedCup, type Schedule, type Way } from './schedule';
+import { scheduleOf, type PlannedCup, type Schedule, type Way } from './schedule';
 
 export const EXERCISES = {
   ladder: { label: 'Ladder', asks: 'marks', fewestCups: 3, mostCups: 6 },
@@ -162,5 +162,3 @@ export function nextMoment(e: Exercise, t: Tasting): { readonly cup: number; rea
   const due = open.map((m) => { const c = t.cups[m.cup]; return { ...m, at: m.act === 'pull' && c && c.poured !== null ? c.poured + (e.cups[m.cup]?.plan.seconds ?? 0) * 1000 : (t.started as number) + m.at * 1000 }; });
   return due.sort((a, b) => a.at - b.at)[0] ?? null;
 }
-/** A lift so much off its time is named in the result, s. */
-export const OFF_PLAN_SECONDS = HAND_SECONDS;

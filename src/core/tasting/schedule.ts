@@ -1,5 +1,9 @@
+import type { Recipe } from '#core/recipes';
+
 /** One cup of an exercise: how it is made. */
 export type PlannedCup = { readonly grams: number; readonly water: number; readonly celsius: number; readonly seconds: number };
+/** The house cup with so much water: what a recipe asks for. */
+export const houseCupOf = ({ dose, temperature, window }: Pick<Recipe, 'dose' | 'temperature' | 'window'>, water: number): PlannedCup => ({ grams: Number(((dose * water) / 100).toFixed(2)), water, celsius: temperature, seconds: window.best });
 export type Moment = { readonly cup: number; readonly act: 'pour' | 'pull'; readonly at: number };
 export type Schedule = {
   /** `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the same moment. */

@@ -1,7 +1,7 @@
 import { ATTRIBUTES, predict, type Attribute } from '#core/correction';
 import type { Brewing } from '#core/cup';
 import { MARK } from '#core/taste';
-import { celsius, grams, millilitres, minutesText, numberText, seconds, temperatureText, volumeText, type VolumeUnit } from '#core/units';
+import { capital, celsius, countWord as figure, grams, millilitres, minutesText, numberText, seconds, temperatureText, volumeText, type VolumeUnit } from '#core/units';
 import { chanceOfTrueOrder } from './ordering';
 import { fewestTasters, shareInterval, tastersNeeded } from './binomial';
 import type { AttributeResult, LadderResult } from './result';
@@ -18,9 +18,6 @@ export function valueText(way: Way, v: number, u: TastingUnits): string {
   }
 }
 const NAMES: Readonly<Record<Attribute, string>> = { strength: 'too much strength', bitterness: 'bitterness', astringency: 'dryness', sweetness: 'too much sweetness', aroma: 'too much aroma' };
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
-const FIGURES = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
-const figure = (n: number) => FIGURES[n] ?? String(n);
 
 /** The counts of the rung next to a target: the one within a seventh of it, in proportion (heat: 2 C); null when no rung is so near. */
 function atTarget(r: AttributeResult, way: Way, target: number) {

@@ -1,4 +1,4 @@
-import { JUDGED, type Lever, type ProposedLever, type Verdict } from '#core/correction';
+import { offBy, type Lever, type ProposedLever, type Verdict } from '#core/correction';
 import { shareInterval, type Interval } from '#core/tasting';
 
 // What came after a correction: told honestly, also when it is bad.
@@ -18,8 +18,6 @@ export type CorrectionRecord = {
   readonly words: string;
 };
 
-/** How far a cup is off, all marks together. */
-const off = (v: Verdict): number => JUDGED.reduce((s, j) => s + Math.abs(v[j]), 0);
 const asks = (l: ProposedLever): l is Lever | 'two' | 'followRecipe' => l !== 'keep' && l !== 'none';
 
 function tally(list: readonly Outcome[]): Tally {
@@ -43,7 +41,7 @@ export function correctionRecord(brews: readonly JudgedBrew[]): CorrectionRecord
   for (const brew of [...brews].reverse()) {
     const after = next.get(brew.tea.id);
     if (asks(brew.lever)) {
-      const by = after ? off(after.verdict) - off(brew.verdict) : null;
+      const by = after ? offBy(after.verdict) - offBy(brew.verdict) : null;
       followed.push({ brew, outcome: by === null ? null : by < 0 ? 'better' : by > 0 ? 'worse' : 'same' });
     }
     next.set(brew.tea.id, brew);

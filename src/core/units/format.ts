@@ -13,6 +13,10 @@ export function minutesText(s: number): string {
 /** With its first letter large, as a sentence begins. @example capital('less leaf') // 'Less leaf' */
 export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
+const COUNTS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
+/** A small count as a sentence has it, a larger one in figures. @example countWord(3) // 'three' */
+export const countWord = (n: number): string => COUNTS[n] ?? String(n);
+
 /** At most `digits` decimals, no trailing zeros. */
 export const numberText = (n: number, digits = 1): string => String(Number(n.toFixed(digits)));
 

@@ -4,7 +4,7 @@ import type { Vessel } from '#contracts/shelf';
 import { ATTRIBUTE_NAMES, type Mark } from '#core/correction';
 import { normal, pick, type Random } from '#core/numeric';
 import { brewingOf } from '#core/recipes';
-import { expectedMarks, rungs, scheduleFor, setUp, shuffled, tastingOf, type ExerciseKind, type PlannedCup, type TastingAct, type TastingEvent, type Taster, type Way } from '#core/tasting';
+import { expectedMarks, houseCupOf, rungs, scheduleFor, setUp, shuffled, tastingOf, type ExerciseKind, type PlannedCup, type TastingAct, type TastingEvent, type Taster, type Way } from '#core/tasting';
 import { grams, millilitres, seconds } from '#core/units';
 import { FIRST_VOCABULARY } from '#core/teas';
 import type { tastingEvents, tastings } from '../db/schema/index';
@@ -27,7 +27,7 @@ export function pastTastings(random: Random, { site, teas, vessels, people, now,
     const recipe = tea?.house?.recipe;
     const [setBy] = people;
     if (!tea?.house || !recipe || !vessel || !setBy) continue;
-    const house: PlannedCup = { grams: Number(((recipe.dose * vessel.mark) / 100).toFixed(2)), water: vessel.mark, celsius: recipe.temperature, seconds: recipe.window.best };
+    const house = houseCupOf(recipe, vessel.mark);
     const cups = kind !== 'ladder' ? [house, { ...house, [way]: Number((house[way] * 1.2).toFixed(2)) }]
       : (way === 'seconds' ? rungs(way, house.seconds * 0.25, house.seconds * 1.7, 4) : rungs(way, house.celsius - 10, Math.min(98, house.celsius + 11), 4)).map((v) => ({ ...house, [way]: v }));
     const exercise = setUp({ kind, way, asks: 'strength', cups, tasters: people }, random);

@@ -126,22 +126,20 @@ outboxListener.startListening({ actionCreator: queued, effect: ({ payload }, { d
 
 /** The server's answer first takes the write's place, so that nothing flickers. */
 function settle(send: Send, sent: Waiting, answer: unknown, live: boolean) {
+  const { getRunningQueryThunk, updateQueryData } = recordsApi.util;
+  // A reading asked for before this was kept may not know of it: it is given up, and what is known is known at once.
   if (sent.kind === 'table') {
-    // At once: between what waits and what is known there is no moment without it. A reading under way may not know of it.
-    send(recordsApi.util.getRunningQueryThunk('tasting', sent.tastingId))?.abort();
-    send(recordsApi.util.updateQueryData('tasting', sent.tastingId, () => answer as TastingView));
-    void dropHere('waiting', sent.id).catch(() => undefined);
-    send(settled(sent.id));
-    return;
+    send(getRunningQueryThunk('tasting', sent.tastingId))?.abort();
+    send(updateQueryData('tasting', sent.tastingId, () => answer as TastingView));
+  } else {
+    send(getRunningQueryThunk('bar', undefined))?.abort();
+    if (sent.kind === 'start' || sent.kind === 'event') send(brewKept(answer as Brew));
+    else if (sent.kind !== 'lock') send(ordersKept((answer as { orders: Order[] }).orders));
   }
-  // A reading of the bar asked for before this was kept may not know of it: it is given up, and asked for again below.
-  send(recordsApi.util.getRunningQueryThunk('bar', undefined))?.abort();
-  if (sent.kind === 'start' || sent.kind === 'event') send(brewKept(answer as Brew));
-  else if (sent.kind !== 'lock') send(ordersKept((answer as { orders: Order[] }).orders));
   void dropHere('waiting', sent.id).catch(() => undefined);
   send(settled(sent.id));
   // While the stream is up the bar is told of what else happened; without it, it is asked for.
-  send(api.util.invalidateTags(sent.kind === 'lock' ? ['House'] : live ? ['Log'] : ['Bar', 'Log']));
+  if (sent.kind !== 'table') send(api.util.invalidateTags(sent.kind === 'lock' ? ['House'] : live ? ['Log'] : ['Bar', 'Log']));
 }
 
 /** A brew as the server has it takes its place on the bar, or leaves it. */

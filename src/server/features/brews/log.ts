@@ -2,11 +2,10 @@ import { and, desc, eq, gte, inArray, isNotNull, lt, lte, ne, or, sql, type SQL 
 import { unparse } from 'papaparse';
 import type { Brew, LogFilters, LogQuery, Measure, Trends, TrendPoint } from '#contracts/brews';
 import { COUNTED } from '#contracts/limits';
-import { verdictWords, JUDGED } from '#core/correction';
+import { isRight, offBy, verdictWords } from '#core/correction';
 import { METHODS } from '#core/recipes';
-import { secondsBetween } from '#core/units';
 import { controlChart, correctionRecord, driftsOf, groupRows, type BrewFact } from '#core/trends';
-import { epochMs, seconds } from '#core/units';
+import { epochMs, seconds, secondsBetween } from '#core/units';
 import type { Tx } from '../../db/pool';
 import { brews, lots, teas, vessels } from '../../db/schema/index';
 import { brewsByIds, idsInOrder } from './queries';
@@ -110,9 +109,6 @@ const DRIFT_BREWS = 2000;
 const DAY = 86_400_000;
 type TrendAsk = { siteId: string; measure: Measure; last: number; zone: string; teaId?: string; lotId?: string; vesselId?: string; personId?: string; kettle?: string; hour?: number };
 
-/** Off by how much, all marks together. */
-const offBy = (v: Record<string, number> | null) => (v ? JUDGED.reduce((s, j) => s + Math.abs(v[j] ?? 0), 0) : null);
-
 /** The last brews in order with their limits, and what drifts at the site. */
 export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends> {
   const since = now - DRIFT_DAYS * DAY;
@@ -127,7 +123,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
   const hourOf = (at: Date) => { const quarter = Math.floor(at.getTime() / 900_000); const known = hours.get(quarter) ?? Number(clock.format(at)); hours.set(quarter, known); return known; };
   const facts = rows.reverse().map((r) => ({
     id: r.id, at: epochMs(r.at.getTime()), tea: { id: r.teaId, name: teaNames.get(r.teaId) ?? '' }, lot: r.lotId ? { id: r.lotId, name: lotNames.get(r.lotId) ?? '' } : null, vessel: { id: r.vesselId, name: vesselNames.get(r.vesselId) ?? '' },
-    kettle: r.kettle, hour: hourOf(r.at), error: r.error === null ? null : seconds(r.error), crowded: r.crowded, colour: r.verdict?.colour ?? null, right: r.verdict ? offBy(r.verdict) === 0 : null, off: offBy(r.verdict), by: r.by,
+    kettle: r.kettle, hour: hourOf(r.at), error: r.error === null ? null : seconds(r.error), crowded: r.crowded, colour: r.verdict?.colour ?? null, right: r.verdict ? isRight(r.verdict) : null, off: r.verdict ? offBy(r.verdict) : null, by: r.by,
   }));
   const asked = (f: BrewFact & { by: string }) => (!q.teaId || f.tea.id === q.teaId) && (!q.lotId || f.lot?.id === q.lotId) && (!q.vesselId || f.vessel.id === q.vesselId) && (!q.personId || f.by === q.personId) && (q.kettle === undefined || f.kettle === q.kettle) && (q.hour === undefined || f.hour === q.hour);
   const value = (f: (typeof facts)[number]) => (q.measure === 'pull' ? f.error : q.measure === 'colour' ? f.colour : f.off);

@@ -1,4 +1,4 @@
-export { onSheets, type Paper } from './page';
+export { dayOnPaper, onSheets, type Paper } from './page';
 import { caddyLabel, pocketCard, poursIn, scalingSheet, spoonSheet } from './sheets';
 import { wallCard, wholeBook } from './wallCard';
 import type { Request } from 'express';

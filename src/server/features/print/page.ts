@@ -26,6 +26,9 @@ export type Paper = {
   disc(x: number, y: number, r: number, stops: readonly (readonly [at: number, colour: string])[]): void;
 };
 
+/** A day as papers have it: "27 November 2026". */
+export const dayOnPaper = (at: Date | number): string => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+
 type Info = { readonly title: string; readonly author: string };
 type Draw = (p: Paper) => void;
 /** Cards laid out on A5, one a page, made larger or smaller to fit the paper. */

@@ -1,4 +1,4 @@
-import { onSheets, type Face, type Paper } from './page';
+import { dayOnPaper, onSheets, type Face, type Paper } from './page';
 import { drawCode } from './code';
 import type { Tea } from '#contracts/book';
 import { measureOf, recipeFor } from '#contracts/chosen';
@@ -49,7 +49,6 @@ export const poursIn = (teas: readonly Tea[], vessel: Vessel, site: Site, water 
   return card?.kind === 'card' ? [{ tea, card }] : [];
 });
 const counted = (c: Card) => (c.bags ? bagsText(c.bags) : c.spoons ? `${quartersText(c.spoons.quarters)} ${c.spoons.spoon.name.replace(/ spoon$/, '')}` : 'weigh');
-const today = (now: number) => new Date(now).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
 export type PocketSize = 'a6' | 'label62';
 /** For the pocket or the shelf edge: every tea in one vessel to its mark. */
@@ -64,7 +63,7 @@ export function pocketCard(vessel: Vessel, site: Site, teas: readonly Tea[], siz
   const rows = pours.map(({ tea, card }) => (wide ? [tea.name, numberText(card.leaf), counted(card), String(degrees(card.temperature, t)), minutesText(card.window.best)] : [tea.name, numberText(card.leaf), String(degrees(card.temperature, t)), minutesText(card.window.best)]));
   const row = wide ? 5.4 : 4;
   const height = wide ? 148 : Math.max(30, margin * 2 + s * 4.5 + rows.length * row + s * 4);
-  return tableSheet({ width, height, margin, size: s, row, title: vessel.name, under: `to the mark, ${volumeText(vessel.mark, site.volumeUnit)}`, columns, rows, foot: `${CAUTION} ${site.name}, ${today(now)}.` });
+  return tableSheet({ width, height, margin, size: s, row, title: vessel.name, under: `to the mark, ${volumeText(vessel.mark, site.volumeUnit)}`, columns, rows, foot: `${CAUTION} ${site.name}, ${dayOnPaper(now)}.` });
 }
 
 /** A vessel filled in steps: leaf for each tea at each. */
@@ -77,7 +76,7 @@ export function scalingSheet(vessel: Vessel, site: Site, teas: readonly Tea[], n
     const any = at.map((m) => m.get(tea.id)).find((c) => c !== undefined);
     return [tea.name, ...at.map((m) => { const c = m.get(tea.id); return c ? `${numberText(c.leaf)} g` : '–'; }), any ? String(degrees(any.temperature, site.temperatureUnit)) : '', any ? minutesText(any.window.best) : ''];
   });
-  return tableSheet({ width: 210, height: 297, margin: 14, size: 4.2, row: 8.4, title: `${vessel.name}: leaf by the water`, under: `brim ${volumeText(vessel.brim, site.volumeUnit)}, mark ${volumeText(vessel.mark, site.volumeUnit)}; – is too little to cover the leaf, or too much for the basket`, columns, rows, foot: `${CAUTION} House recipes of ${today(now)}, ${site.name}.` });
+  return tableSheet({ width: 210, height: 297, margin: 14, size: 4.2, row: 8.4, title: `${vessel.name}: leaf by the water`, under: `brim ${volumeText(vessel.brim, site.volumeUnit)}, mark ${volumeText(vessel.mark, site.volumeUnit)}; – is too little to cover the leaf, or too much for the basket`, columns, rows, foot: `${CAUTION} House recipes of ${dayOnPaper(now)}, ${site.name}.` });
 }
 
 /** What a spoon of each tea weighs: a spoon measures one tea, not tea. */
@@ -90,7 +89,7 @@ export function spoonSheet(site: Site, teas: readonly Tea[], now: number): Promi
     return [tea.name, `${spoon.heaped ? 'heaped' : 'level'} ${spoon.name}`, `${numberText(each, 2)} g`, ...[2, 3, 4].map((n) => `${numberText(each * n)} g`), dose ? volumeText(millilitres((100 * each) / dose), site.volumeUnit) : '–'];
   });
   const columns: Column[] = [{ title: 'tea', x: 14, width: 56, face: 'book' }, { title: 'spoon', x: 72, width: 44 }, { title: 'one holds', x: 116, width: 20, right: true, face: 'bold' }, { title: 'two', x: 138, width: 14, right: true }, { title: 'three', x: 153, width: 14, right: true }, { title: 'four', x: 168, width: 12, right: true }, { title: 'one is for', x: 181, width: 15, right: true }];
-  return tableSheet({ width: 210, height: 297, margin: 14, size: 4, row: 8, title: 'Spoons', under: 'weighed here; a teaspoon is 5 ml, a dessert spoon 10, a tablespoon 15: three times the leaf of a teaspoon', columns, rows, foot: `${site.name}, ${today(now)}. Weigh again with each new lot.` });
+  return tableSheet({ width: 210, height: 297, margin: 14, size: 4, row: 8, title: 'Spoons', under: 'weighed here; a teaspoon is 5 ml, a dessert spoon 10, a tablespoon 15: three times the leaf of a teaspoon', columns, rows, foot: `${site.name}, ${dayOnPaper(now)}. Weigh again with each new lot.` });
 }
 
 /** A label for a caddy, 62 mm wide, black only: name, heat, time, leaf for up to three vessels, a code. */

@@ -1,5 +1,5 @@
 import { drawCode } from './code';
-import { A5, onCards, type CardSize, type Paper } from './page';
+import { dayOnPaper, A5, onCards, type CardSize, type Paper } from './page';
 import { basketShape, partPaths, penFor, profilePath, solveVessel, spoutPath, type SolvedVessel } from '#core/vessels';
 import { CUP_DEPTH_CM, tint, colourOfBrew } from '#core/colour';
 import { bagsText, handlingWords, houseBrew, leewayWords, methodFor, spoonsText, type Card } from '#core/recipes';
@@ -133,6 +133,6 @@ function foot(p: Paper, w: WallCard, y: number) {
   line([`${handling}.`, ...handlingWords(recipe), recipe.note, recipe.later.length ? `Then again ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.` : '', leewayWords(recipe)].filter(Boolean).join(' '), 'sans');
   if (tea.allergens) line(`Allergens: ${tea.allergens}`, 'heavy');
   const caffeine = styleOf(tea.style).extractable[2] > 0 ? 'Contains caffeine.' : 'No caffeine.';
-  p.text([`${tea.caffeine ? `${tea.caffeine}.` : caffeine} ${tea.cautions} Boiling water and steam scald.`, 'Cup as printed: judge by the tea, not by the ink.', `House recipe ${version.number}, ${version.author.name}, ${new Date(version.at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}. Scan to brew.`].join('\n'), LEFT, Math.min(at, A5.height - 24), { size: 3.4, width: room, lineGap: 0.5 });
+  p.text([`${tea.caffeine ? `${tea.caffeine}.` : caffeine} ${tea.cautions} Boiling water and steam scald.`, 'Cup as printed: judge by the tea, not by the ink.', `House recipe ${version.number}, ${version.author.name}, ${dayOnPaper(version.at)}. Scan to brew.`].join('\n'), LEFT, Math.min(at, A5.height - 24), { size: 3.4, width: room, lineGap: 0.5 });
   drawCode(p, w.brewUrl, RIGHT - 24, A5.height - 11 - 24, 24);
 }

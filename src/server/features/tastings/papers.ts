@@ -1,13 +1,12 @@
 import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/correction';
-import { adviceOf, EXERCISES, headlineOf, howSure, resultOf, tastingOf, valueText, type ChoiceResult, type LadderResult, type TastingEvent, type TastingUnits } from '#core/tasting';
+import { adviceOf, EXERCISES, headlineOf, houseCupOf, howSure, resultOf, tastingOf, valueText, type ChoiceResult, type LadderResult, type TastingEvent, type TastingUnits } from '#core/tasting';
 import { numberText } from '#core/units';
-import { onSheets, type Paper } from '../print';
+import { dayOnPaper, onSheets, type Paper } from '../print';
 import type { Found } from './queries';
 
 const [WIDTH, HEIGHT, MARGIN] = [210, 297, 14];
 const RIGHT = WIDTH - MARGIN;
 const info = (title: string) => ({ title, author: '' });
-const dayOf = (d: Date) => d.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
 /** Table tents: a code twice, head to head, so that a fold down the middle line stands it up. Nothing else is on it. */
 export function tentsOf({ t }: Found): Promise<Buffer> {
@@ -31,7 +30,7 @@ export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
   return onSheets(WIDTH, HEIGHT, info(`Score sheets, ${tea.name}`), e.tasters.map((taster) => (p: Paper) => {
     const served = e.servings[taster.id] ?? [];
     p.text(tea.name, MARGIN, MARGIN, { face: 'book', size: 8 });
-    p.text(`${taster.name}, ${dayOf(t.at)}. ${choosing ? 'Taste from left to right, water between.' : 'Look first, then leaf, smell, taste. Tick one word a row; leave a row empty if you are not sure.'}`, MARGIN, MARGIN + 11, { size: 3.6, width: RIGHT - MARGIN });
+    p.text(`${taster.name}, ${dayOnPaper(t.at)}. ${choosing ? 'Taste from left to right, water between.' : 'Look first, then leaf, smell, taste. Tick one word a row; leave a row empty if you are not sure.'}`, MARGIN, MARGIN + 11, { size: 3.6, width: RIGHT - MARGIN });
     if (choosing) {
       const wide = (RIGHT - MARGIN) / served.length;
       served.forEach((code, i) => { p.text(code, MARGIN + i * wide + 6, 60, { face: 'heavy', size: 16 }); p.path('M0 0h10v10h-10z', MARGIN + i * wide + 12, 84, { stroke: 0.5 }); });
@@ -69,7 +68,7 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
       y += p.heightOf(words, { face, size: o.size, width: RIGHT - MARGIN }) + (o.after ?? 2);
     };
     para(f.tea.name, { face: 'book', size: 9 });
-    para(`${label}${f.lot ? `, ${f.lot}` : ''}, ${dayOf(f.t.at)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${now.tasters.filter((x) => x.handedIn !== null).length} of ${now.tasters.length} tasters handed in.`, { size: 3.6, after: 5 });
+    para(`${label}${f.lot ? `, ${f.lot}` : ''}, ${dayOnPaper(f.t.at)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${now.tasters.filter((x) => x.handedIn !== null).length} of ${now.tasters.length} tasters handed in.`, { size: 3.6, after: 5 });
     const table = (heads: readonly string[], rows: readonly (readonly string[])[], xs: readonly number[]) => {
       heads.forEach((h, i) => p.text(h, xs[i] ?? MARGIN, y, { size: 3.1 }));
       y += 5;
@@ -86,7 +85,7 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
     para('Marks are against the house cup as the tasters know it. It says what this table marked, and no more.', { size: 2.9 });
 
     function ladder(l: LadderResult) {
-      const target = way === 'seconds' ? f.version.recipe.window.best : way === 'celsius' ? f.version.recipe.temperature : way === 'grams' ? (f.version.recipe.dose * (f.t.exercise.cups[0]?.plan.water ?? 100)) / 100 : (f.t.exercise.cups[0]?.plan.water ?? 100);
+      const target = houseCupOf(f.version.recipe, f.t.exercise.cups[0]?.plan.water ?? 100)[way];
       const head = headlineOf(l.attributes.bitterness, 'bitterness', way, target, units);
       para(`${head.strong}${head.rest}`, { face: 'bold', size: 5.4, after: 4 });
       const advice = adviceOf(l, way, { target, latest: way === 'seconds' ? f.version.recipe.window.latest : null }, units);

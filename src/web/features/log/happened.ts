@@ -3,6 +3,7 @@ import { verdictWords } from '#core/correction';
 import { stepsOf, stepWords } from '#core/timing';
 import { numberText, readingText } from '#core/units';
 import type { useUnits } from '../../app/session';
+import { signedPercent, strengthWords } from '../../ui/strength';
 
 /** One thing that was done to a brew, in a few words and the reader's units. */
 export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<typeof useUnits>): string {
@@ -28,7 +29,6 @@ export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<
 }
 
 const WAYS = { reference: 'by a picture beside the house cup', rim: 'by a picture and its white rim', instrument: 'by an instrument' } as const;
-const signed = (s: number) => `${s >= 1 ? '+' : '−'}${Math.round(Math.abs(s - 1) * 100)}`;
 /** A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm deep". */
 export const colourWords = (c: Extract<Happened['what'], { kind: 'colour' }>): string =>
-  `${Math.round(Math.abs(c.strength - 1) * 100)} % ${c.strength >= 1 ? 'stronger' : 'weaker'} than the house cup (${signed(c.low)} to ${signed(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;
+  `${strengthWords(c.strength)} than the house cup (${signedPercent(c.low)} to ${signedPercent(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;

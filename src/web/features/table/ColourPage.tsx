@@ -10,6 +10,7 @@ import { useBookQuery, useBrewQuery } from '../../app/records';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
+import { signedPercent, strengthWords } from '../../ui/strength';
 import { TypedPick } from '../../ui/TypedPick';
 import { LevelMark } from '../../ui/vessel';
 import { photoWorker } from '../../workers/photo';
@@ -120,7 +121,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
         <div className="samples">{SAMPLE_PHOTOS.map((s, i) => <button type="button" key={s.name} className="btn slim" onClick={() => sample(i)}>{s.name}</button>)}</div>
       </section>
       <section className="paper" aria-label="Reading">
-        {reading && picture && recipe ? <Answer reading={reading} tea={tea} onKeep={brew && picture.from !== MADE_UP && depth !== null ? (r) => keep(r.way, r, depth) : null} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={brew ? (r) => keep('instrument', r, depth ?? 3.5) : null} />}
+        {reading && picture && recipe ? <Answer reading={reading} tea={tea} depth={depth ?? 3.5} onKeep={brew && picture.from !== MADE_UP && depth !== null ? (r) => keep(r.way, r, depth) : null} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={brew ? (r) => keep('instrument', r, depth ?? 3.5) : null} />}
       </section>
     </main>
   );
@@ -161,23 +162,23 @@ function Photo({ picture, cups, beside, onMove }: { picture: Picture; cups: Cups
   );
 }
 
-const VERDICTS = { onTarget: 'As it should be', slightlyWeaker: 'a little weaker', slightlyStronger: 'a little stronger', clearlyWeaker: 'weaker', clearlyStronger: 'stronger' } as const;
-const percentText = (s: number) => `${Math.round(Math.abs(s - 1) * 100)} %`;
-const signed = (s: number) => `${s >= 1 ? '+' : '−'}${Math.round(Math.abs(s - 1) * 100)}`;
-const REFUSED = { checks: ['Not this picture', 'One thing must be put right first.'], tooDark: ['Too dark to tell', 'At this depth the tea looks the same from house strength to double.'], tooPale: ['Too pale to tell', 'There is too little colour in it for a figure.'], offCurve: ['Not this tea’s colour', 'It lies off every strength of it: another tea, another light, or the circle is not on the liquor.'] } as const;
+const ON_TARGET = 'As it should be';
+/** No layer is easily poured thinner, cm (from memory). */
+const SHALLOWEST = 0.5;
+const REFUSED = { checks: ['Not this picture', 'One thing must be put right first.'], tooDark: ['Too dark to tell', 'At this depth a cup so dark looks the same when it is stronger still.'], tooPale: ['Too pale to tell', 'There is too little colour in it for a figure.'], offCurve: ['Not this tea’s colour', 'It lies off every strength of it: another tea, another light, or the circle is not on the liquor.'] } as const;
 
-function Answer({ reading, tea, onKeep }: { reading: PhotoReading; tea: Tea; onKeep: ((r: Extract<PhotoReading, { kind: 'read' }>) => void) | null }) {
+function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: Tea; depth: number; onKeep: ((r: Extract<PhotoReading, { kind: 'read' }>) => void) | null }) {
   const recipe = tea.house?.recipe;
   if (!recipe) return null;
   const checks = <Checks checks={reading.checks} />;
   if (reading.kind === 'refused') {
     const [head, why] = REFUSED[reading.why];
-    const shallow = readableDepth(houseCup(tea.style, recipe));
+    const shallow = readableDepth(houseCup(tea.style, recipe), depth) ?? SHALLOWEST;
     return (
       <>
         <h2>No reading</h2>
         <p className="answer">{head}</p><p className="text-[18px] font-semibold">{why}</p>
-        {reading.why === 'tooDark' && <><h2 className="mt-3">What to do</h2><Shallow depth={shallow ?? 0.5} colour={reading.swatch ?? '#28201e'} /><p>Pour both cups <b>{numberText((shallow ?? 0.5) * 10, 0)} mm deep</b>, say so above, and take the picture again. Or one part with three of hot water, both cups alike.</p></>}
+        {reading.why === 'tooDark' && <><h2 className="mt-3">What to do</h2><Shallow depth={shallow} colour={reading.swatch ?? '#28201e'} /><p>Pour both cups <b>{numberText(shallow * 10, 0)} mm deep</b>, say so above, and take the picture again. Or one part with three of hot water, both cups alike.</p></>}
         {reading.why === 'tooPale' && <><h2 className="mt-3">What to do</h2><p>A deeper layer tells more: fill both cups higher. Or judge it by taste.</p></>}
         <h2 className="mt-3">Checks</h2>{checks}
       </>
@@ -188,8 +189,8 @@ function Answer({ reading, tea, onKeep }: { reading: PhotoReading; tea: Tea; onK
   return (
     <>
       <h2>Reading<small>{reading.way === 'reference' ? 'against the cup beside it' : 'by its white rim'}</small></h2>
-      <p className="answer">{on ? VERDICTS.onTarget : `${percentText(reading.strength)} ${reading.strength > 1 ? 'stronger' : 'weaker'}`}</p>
-      <p className="text-[18px] font-semibold">{on ? `within what colour can tell (${signed(reading.strength)} %)` : `than ${reading.way === 'reference' ? 'the reference' : 'the house cup'}`}{time !== null ? `: as strong as about ${minutesText(Math.round(time / 5) * 5)} at the recipe` : ''}</p>
+      <p className="answer">{on ? ON_TARGET : strengthWords(reading.strength)}</p>
+      <p className="text-[18px] font-semibold">{on ? `within what colour can tell (${signedPercent(reading.strength)} %)` : `than ${reading.way === 'reference' ? 'the reference' : 'the house cup'}`}{time !== null ? `: as strong as about ${minutesText(Math.round(time / 5) * 5)} at the recipe` : ''}</p>
       <Range {...reading} />
       <p className="small">Says how strong, not why: more leaf, heat or time look alike. The bracket holds it about two times in three.</p>
       <div className="swatches"><span style={{ background: reading.referenceSwatch }} /><span style={{ background: reading.swatch }} /></div>
@@ -209,10 +210,10 @@ function Range({ strength, low, high }: Range3) {
   const x = (s: number) => 180 + Math.max(-1, Math.min(1, (s - 1) / span)) * 165;
   const ticks = wide ? [1 - span / 2, 1, 1 + span / 2, 1 + span].filter((s) => s > 0) : [0.6, 0.8, 1, 1.2, 1.4];
   return (
-    <svg width="360" height="62" viewBox="0 0 360 62" className="flex-none" role="img" aria-label={`${signed(strength)} %, likely between ${signed(low)} and ${signed(high)} %`}>
-      <text x={Math.max(84, Math.min(276, x(strength)))} y="13" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--ink)">{signed(strength)}, between {signed(low)} and {signed(high)}</text>
+    <svg width="360" height="62" viewBox="0 0 360 62" className="flex-none" role="img" aria-label={`${signedPercent(strength)} %, likely between ${signedPercent(low)} and ${signedPercent(high)} %`}>
+      <text x={Math.max(84, Math.min(276, x(strength)))} y="13" fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--ink)">{signedPercent(strength)}, between {signedPercent(low)} and {signedPercent(high)}</text>
       <path d={`M${x(low)} 32v-9H${x(high)}v9`} fill="none" stroke="var(--accent)" strokeWidth="3" /><path d="M8 33H352" stroke="var(--ink)" strokeWidth="2" /><LevelMark x={x(strength)} y={33} size={13} />
-      {ticks.map((s) => <g key={s}><path d={`M${x(s)} 33v6`} stroke="var(--ink)" /><text x={Math.min(336, x(s))} y="54" fontSize="13" textAnchor="middle" fill="var(--ink-2)">{s === 1 ? 'as it should be' : `${signed(s)} %`}</text></g>)}
+      {ticks.map((s) => <g key={s}><path d={`M${x(s)} 33v6`} stroke="var(--ink)" /><text x={Math.min(336, x(s))} y="54" fontSize="13" textAnchor="middle" fill="var(--ink-2)">{s === 1 ? 'as it should be' : `${signedPercent(s)} %`}</text></g>)}
     </svg>
   );
 }
@@ -246,7 +247,7 @@ function Instrument({ tea, depth, onKeep }: { tea: Tea; depth: number; onKeep: (
       <div className="flex gap-2 mt-2">{['L*', 'a*', 'b*'].map((name, i) => <label key={name} className="grid gap-1"><span className="text-[15px] font-semibold">{name}</span><input className="box w-[96px]" inputMode="decimal" value={typed[i]} aria-label={name} onChange={(e) => setTyped((t) => t.map((v, j) => (j === i ? e.target.value : v)))} /></label>)}</div>
       {r && verdict && model && (verdict === 'refuse' ? <p className="mt-3 text-[18px] font-semibold">Not this tea’s colour: {numberText(r.residual)} off every strength of it.</p>
         : verdict === 'uninformative' ? <p className="mt-3 text-[18px] font-semibold">Colour says nothing here: {lab[0] < 45 ? 'take a shallower layer' : 'take a deeper layer'}.</p>
-          : <><p className="answer mt-3">{verdict === 'onTarget' ? VERDICTS.onTarget : `${percentText(r.value)} ${r.value > 1 ? 'stronger' : 'weaker'}`}</p><Range strength={r.value} low={r.value * Math.exp(-r.error)} high={r.value * Math.exp(r.error)} /><div className="swatches"><span style={{ background: hexOf(model) }} /><span style={{ background: hexOf(lab) }} /></div><p className="swatch-names"><span>house cup</span><span>measured, {numberText(deltaE00(lab, model))} apart</span></p><p className="small">Says how strong, not why.</p>{onKeep && <button type="button" className="btn go mt-3" onClick={() => onKeep({ strength: r.value, low: r.value * Math.exp(-r.error), high: r.value * Math.exp(r.error) })}>Keep with this brew</button>}</>)}
+          : <><p className="answer mt-3">{verdict === 'onTarget' ? ON_TARGET : strengthWords(r.value)}</p><Range strength={r.value} low={r.value * Math.exp(-r.error)} high={r.value * Math.exp(r.error)} /><div className="swatches"><span style={{ background: hexOf(model) }} /><span style={{ background: hexOf(lab) }} /></div><p className="swatch-names"><span>house cup</span><span>measured, {numberText(deltaE00(lab, model))} apart</span></p><p className="small">Says how strong, not why.</p>{onKeep && <button type="button" className="btn go mt-3" onClick={() => onKeep({ strength: r.value, low: r.value * Math.exp(-r.error), high: r.value * Math.exp(r.error) })}>Keep with this brew</button>}</>)}
       {model && <p className="small mt-3">The house cup of {tea.name} is expected at {model.map((v) => numberText(v)).join(', ')} (style default, not measured).</p>}
     </>
   );

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import type { OpenTasting } from '#contracts/tastings';
 import { ATTRIBUTES, MARKS, type Attribute } from '#core/correction';
-import { expectedMarks, valueText, type LadderResult } from '#core/tasting';
+import { expectedMarks, valueText, houseCupOf, type LadderResult } from '#core/tasting';
 import { useUnits } from '../../app/session';
 import { Cup } from '../../ui/vessel';
-import { brewOfCup, houseCupIn, liquorOfCup } from './cups';
+import { brewOfCup, liquorOfCup } from './cups';
 
 const WIDTH = 824;
 const [LEFT, RIGHT] = [112, 22];
@@ -25,7 +25,7 @@ export function MarksChart({ view, result, attribute, target }: { view: OpenTast
   const x = (v: number) => LEFT + ((v - low) / (high - low || 1)) * (WIDTH - LEFT - RIGHT);
   const y = (m: number) => TOP + (2 - m) * LEVEL;
   const of = { style: view.tea.style, recipe: view.version.recipe, vessel: view.vessel };
-  const house = useMemo(() => brewOfCup(of, houseCupIn(of, cups[0]?.plan.water ?? view.vessel.mark)), [view.id]); // eslint-disable-line react-hooks/exhaustive-deps -- a tasting's recipe and vessel never change
+  const house = useMemo(() => brewOfCup(of, houseCupOf(view.version.recipe, cups[0]?.plan.water ?? view.vessel.mark)), [view.id]); // eslint-disable-line react-hooks/exhaustive-deps -- a tasting's recipe and vessel never change
   const line = useMemo(() => {
     const vs = Array.from({ length: POINTS + 1 }, (_, i) => Math.max(low + ((high - low) * i) / POINTS, way === 'seconds' ? 1 : 0.1));
     return expectedMarks(house, way, attribute, vs).map((m, i) => ({ v: vs[i] ?? 0, m }));
@@ -45,7 +45,7 @@ export function MarksChart({ view, result, attribute, target }: { view: OpenTast
   };
   const begins = at.begins.kind === 'between' ? at.begins : null;
   return (
-    <div className="marks-chart" style={{ width: WIDTH }}>
+    <div className="marks-chart" tabIndex={0} role="group" aria-label="Marks of every taster" style={{ width: WIDTH }}>
       <div className="porcelain-strip">{used.map((c) => { const plan = cups[c.cup]?.plan; return plan ? <span key={c.cup} style={{ left: x(c.value) }}><Cup size={50} liquor={liquorOfCup(of, plan, c.seconds ?? plan.seconds)} /><em><b>{c.code}</b> {valueText(way, c.value, units)}</em></span> : null; })}</div>
       <svg width={WIDTH} height={BASE + 40} viewBox={`0 0 ${WIDTH} ${BASE + 40}`} role="img" aria-label={label}>
         {MARKS.map((m) => <g key={m}><path d={`M${LEFT - 4} ${y(m)}H${WIDTH}`} stroke={m === 0 ? 'var(--ink)' : 'var(--line)'} strokeWidth={m === 0 ? 2 : 1} /><text x={LEFT - 12} y={y(m) + 5} fontSize="15" fontWeight={m === 0 ? 700 : 400} textAnchor="end" fill="var(--ink)">{ATTRIBUTES[attribute].words[m]}</text></g>)}

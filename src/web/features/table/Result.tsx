@@ -4,7 +4,7 @@ import type { TeaPage } from '#contracts/book';
 import type { OpenTasting } from '#contracts/tastings';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { adviceOf, headlineOf, howSure, resultOf, valueText, type Advice, type ChoiceResult, type LadderResult, type Tasting } from '#core/tasting';
+import { adviceOf, headlineOf, howSure, resultOf, valueText, houseCupOf, type Advice, type ChoiceResult, type LadderResult, type Tasting } from '#core/tasting';
 import { numberText, type Celsius, type GramsPer100Ml, type Seconds } from '#core/units';
 import type { Recipe } from '#core/recipes';
 import { NotMade, useNewVersion } from '../../app/newVersion';
@@ -12,7 +12,7 @@ import { useTeaQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
 import { useKeys } from '../../ui/keys';
 import { clockText } from '../bar';
-import { cupsWords, exerciseName, houseCupIn } from './cups';
+import { cupsWords, exerciseName } from './cups';
 import { MarksChart } from './MarksChart';
 
 type Props = { view: OpenTasting; now: Tasting };
@@ -38,7 +38,7 @@ function Ladder({ view, now, result }: Props & { result: LadderResult }) {
   const { role } = useSession();
   const { way } = view.exercise;
   const { recipe } = view.version;
-  const target = way === 'seconds' ? recipe.window.best : houseCupIn({ recipe }, view.exercise.cups[0]?.plan.water ?? 100)[way];
+  const target = way === 'seconds' ? recipe.window.best : houseCupOf(recipe, view.exercise.cups[0]?.plan.water ?? 100)[way];
   const [shown, setShown] = useState<Attribute>(() => (result.attributes.bitterness.marks.length > 0 ? 'bitterness' : ATTRIBUTE_NAMES.find((a) => result.attributes[a].marks.length > 0) ?? 'bitterness'));
   const head = headlineOf(result.attributes[shown], shown, way, target, units);
   const advice = adviceOf(result, way, { target, latest: way === 'seconds' ? recipe.window.latest : null }, units);

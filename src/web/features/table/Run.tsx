@@ -81,7 +81,7 @@ export function Run({ view, now, does }: Props) {
           <thead><tr><th className="l">code</th><th>leaf</th><th>water</th><th>{schedule.kind === 'oneClock' ? 'pour at' : 'time'}</th><th>poured</th></tr></thead>
           <tbody>{now.cups.map((c, i) => <WeighedRow key={i} code={codeOf(i)} c={c} at={minutesText(e.cups[i]?.plan.seconds ?? 0)} volume={units.volume} onWeigh={(grams, water) => act({ kind: 'weigh', cup: i, grams, water })} />)}</tbody>
         </table>
-        <p className="mt-2"><b>Like for like:</b> {alike.alsoDiffers.length === 0 ? `leaf within ${numberText(alike.spread.grams * (e.way === 'grams' ? 0 : 1), 2)} g, water within ${numberText(alike.spread.water, 0)} ml. Only the ${WAY_WORDS[e.way]} differs.` : <span className="text-warn">the {alike.alsoDiffers.map((w) => `${WAY_WORDS[w]} (by ${valueText(w, alike.spread[w], units)})`).join(' and the ')} differs too: the result cannot lay it to one of them.</span>}</p>
+        <p className="mt-2"><b>Like for like:</b> {alike.alsoDiffers.length === 0 ? `${e.way === 'grams' ? '' : `leaf within ${numberText(alike.spread.grams, 2)} g, `}water within ${numberText(alike.spread.water, 0)} ml. Only the ${WAY_WORDS[e.way]} differs.` : <span className="text-warn">the {alike.alsoDiffers.map((w) => `${WAY_WORDS[w]} (by ${valueText(w, alike.spread[w], units)})`).join(' and the ')} differs too: the result cannot lay it to one of them.</span>}</p>
         {now.swaps.length > 0 && <p className="small">Codes swapped: {now.swaps.map((s) => `${s.a} and ${s.b}, ${clockText(s.at)}, ${s.by.name}`).join('; ')}.</p>}
         <h2 className="mt-3">Tasters<small>codes stay hidden from their sheets until all are in</small></h2>
         <ul className="sitting">{now.tasters.map((x) => (

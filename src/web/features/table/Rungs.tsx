@@ -39,7 +39,7 @@ export function Rungs({ view, now, t, next, codeOf }: { view: OpenTasting; now: 
   const since = now.started === null ? null : (t - now.started) / 1000;
   const step = end > 420 ? 120 : 60;
   return (
-    <div className="rung-field" style={{ height: onClock ? 288 : 250 }}>
+    <div className="rung-field" tabIndex={0} role="group" aria-label="The cups" style={{ height: onClock ? 288 : 250 }}>
       {e.cups.map((c, i) => {
         const s = now.cups[i];
         const steeped = s && s.poured !== null ? ((s.pulled ?? t) - s.poured) / 1000 : 0;

@@ -5,8 +5,8 @@ import { lotInUse, recipeFor } from '#contracts/chosen';
 import type { Vessel } from '#contracts/shelf';
 import { methodFor } from '#core/recipes';
 import { ATTRIBUTES } from '#core/correction';
-import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, scheduleOf, valueText, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
-import { minutesText, parseWithin, temperatureText, celsius, volumeText, millilitres } from '#core/units';
+import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, valueText, houseCupOf, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
+import { minutesText, parseDuration, parseWithin, type Parsed, temperatureText, celsius, volumeText, millilitres } from '#core/units';
 import { failureOf } from '../../app/api';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
@@ -17,7 +17,7 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Cup } from '../../ui/vessel';
-import { houseCupIn, liquorOfCup, WAY_WORDS } from './cups';
+import { liquorOfCup, WAY_WORDS } from './cups';
 
 type Exercise = { readonly kind: ExerciseKind; readonly way: Way };
 const KINDS: readonly { value: Exercise; text: string }[] = [
@@ -66,7 +66,7 @@ function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readon
   const { kind, way } = exercise;
   // Only teas with a house recipe are offered.
   const version = (recipeFor(tea, methodFor(vessel))?.house ?? tea.house) as Version;
-  const house = useMemo(() => houseCupIn(version, vessel.mark), [version, vessel]);
+  const house = useMemo(() => houseCupOf(version.recipe, vessel.mark), [version, vessel]);
   const cups = useMemo(() => own ?? cupsFor(house, exercise, n), [own, house, exercise, n]);
   const lot = lotInUse(tea);
   const of = { style: tea.style, recipe: version.recipe, vessel };
@@ -118,7 +118,7 @@ function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readon
         <p className="text-[19px]">{cups.map((c) => `${c.grams} g`).join(', ')}. Together {Number(cups.reduce((a, c) => a + c.grams, 0).toFixed(1))} g of leaf and {volumeText(millilitres(cups.reduce((a, c) => a + c.water, 0)), units.volume)} of water at {temperatureText(celsius(Math.max(...cups.map((c) => c.celsius))), units.temperature)}.</p>
         <h2 className="mt-3">One clock</h2>
         <p>{schedule.kind === 'oneClock' ? `Water on all ${cups.length} in one pass; each is poured off at its own time, the last at ${minutesText(schedule.length)}.` : `Starts are counted back, so that all are lifted ${HAND_SECONDS} s apart and tasted together, ${minutesText(schedule.length)} from the start.`}{schedule.tight.length > 0 ? ` ${schedule.tight.length === 1 ? 'One moment lies' : `${schedule.tight.length} moments lie`} closer than ${HAND_SECONDS} s to the one before: take a second hand.` : ''}</p>
-        {scheduleOf(cups, schedule.kind).kind === 'together' && <p className="small">Taste when all are near 55 °C.</p>}
+        {schedule.kind === 'together' && <p className="small">Taste when all are near 55 °C.</p>}
         <h2 className="mt-3">Like for like</h2>
         {!asksWhy && <p>Only the {WAY_WORDS[way]} differs.</p>}
         {asksWhy && <Note bad>{alike.same ? <>The {WAY_WORDS[way]} is the same in every cup: there is nothing to tell.</> : <>Besides the {WAY_WORDS[way]}, the {alike.alsoDiffers.map((w) => WAY_WORDS[w]).join(' and the ')} differs: what is tasted cannot be laid to one of them.</>}</Note>}
@@ -130,13 +130,12 @@ function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readon
     </main>
   );
 }
-const readSeconds = (t: string): { kind: 'ok'; value: number } | { kind: 'bad'; why: string } => {
-  const m = /^\s*(?:(\d{1,2})[:.])?(\d{1,4})\s*s?\s*$/.exec(t);
-  const s = m ? Number(m[1] ?? 0) * 60 + Number(m[2]) : NaN;
-  return s >= 5 && s <= 3600 ? { kind: 'ok', value: s } : { kind: 'bad', why: 'A time from 0:05 to 60:00, such as 2:30.' };
+const readSeconds = (t: string): Parsed<number> => {
+  const r = parseDuration(t);
+  return r.kind === 'bad' || (r.value >= 5 && r.value <= 3600) ? r : { kind: 'bad', why: 'A time from 0:05 to 60:00, such as 2:30.' };
 };
 
-type FigureProps = { label: string; value: number; text: string; read: (t: string) => { kind: 'ok'; value: number } | { kind: 'bad'; why: string }; onValue: (v: number) => void; strong: boolean };
+type FigureProps = { label: string; value: number; text: string; read: (t: string) => Parsed<number>; onValue: (v: number) => void; strong: boolean };
 /** A figure of the table that is typed over in place; what is wrong stands under it. */
 function Figure({ label, value, text, read, onValue, strong }: FigureProps) {
   const [typed, setTyped] = useState<string | null>(null);

@@ -2,7 +2,7 @@ import { colourOfBrew, type ColouredBrew, type Liquor } from '#core/colour';
 import { brewingOf, type Recipe } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import type { Exercise, PlannedCup, Way } from '#core/tasting';
-import { celsius, grams, millilitres, minutesText, numberText, seconds, temperatureText } from '#core/units';
+import { celsius, countWord, grams, millilitres, minutesText, numberText, seconds, temperatureText } from '#core/units';
 import type { VesselFields } from '#contracts/shelf';
 
 export type MadeOf = { readonly style: StyleId; readonly recipe: Recipe; readonly vessel: VesselFields };
@@ -11,14 +11,10 @@ export const brewOfCup = ({ style, recipe, vessel }: MadeOf, c: PlannedCup): Col
   brewingOf({ style, recipe, vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: celsius(c.celsius), time: seconds(c.seconds) });
 /** Its colour after so many seconds. */
 export const liquorOfCup = (of: MadeOf, c: PlannedCup, s: number): Liquor => colourOfBrew(brewOfCup(of, c), seconds(Math.max(0, s)));
-/** The house cup in the same vessel with the same water. */
-export const houseCupIn = ({ recipe }: Pick<MadeOf, 'recipe'>, water: number): PlannedCup => ({ grams: Number(((recipe.dose * water) / 100).toFixed(2)), water, celsius: recipe.temperature, seconds: recipe.window.best });
-
 export const WAY_WORDS: Readonly<Record<Way, string>> = { seconds: 'time', grams: 'leaf', celsius: 'temperature', water: 'water' };
 /** The name of an exercise: "Ladder of time". */
 export const exerciseName = (kind: Exercise['kind'], way: Way): string => ({ ladder: `Ladder of ${WAY_WORDS[way]}`, pair: `Pair, ${WAY_WORDS[way]}`, triangle: `Triangle, ${WAY_WORDS[way]}`, duoTrio: `Duo-trio, ${WAY_WORDS[way]}` })[kind];
-const COUNT = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
-export const cupsWords = (n: number): string => `${COUNT[n] ?? n} ${n === 1 ? 'cup' : 'cups'}`;
+export const cupsWords = (n: number): string => `${countWord(n)} ${n === 1 ? 'cup' : 'cups'}`;
 /** What is alike in all cups, in words. */
 export function alikeWords(e: Pick<Exercise, 'way' | 'cups'>, scale: 'C' | 'F'): string {
   const c = e.cups[0]?.plan;
