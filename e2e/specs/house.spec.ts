@@ -254,12 +254,13 @@ test('six vessels fit the bar at 1280x800, 820x1180 and 390x844, with targets of
   for (const [width, height] of [[1280, 800], [820, 1180], [390, 844]] as const) {
     await page.setViewportSize({ width, height });
     await expect(page.locator('.plate')).toHaveCount(6);
-    const fits = await page.evaluate(() => {
+    const fits = () => page.evaluate(() => {
       const bar = document.querySelector('main.bar');
       const edge = document.querySelector('.counter')?.getBoundingClientRect().top ?? 0;
       const plates = [...document.querySelectorAll('.plate, .act .btn, .row, .do-next .btn')].map((e) => e.getBoundingClientRect());
       return { sideways: document.documentElement.scrollWidth <= innerWidth, under: plates.every((r) => r.bottom <= edge + 1), scrolls: (bar?.scrollHeight ?? 0) - (bar?.clientHeight ?? 0), small: [...document.querySelectorAll('.act .btn, .do-next .btn, .edge a, .head button')].filter((b) => b.getClientRects().length > 0 && b.getBoundingClientRect().height < 43.5).map((b) => `${b.textContent} ${b.getBoundingClientRect().height}`) };
     });
-    expect({ at: width, ...fits }).toEqual({ at: width, sideways: true, under: true, scrolls: 0, small: [] });
+    // The page lays itself out anew a moment after it is turned.
+    await expect.poll(async () => ({ at: width, ...(await fits()) })).toEqual({ at: width, sideways: true, under: true, scrolls: 0, small: [] });
   }
 });

@@ -135,7 +135,8 @@ function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boolean }) {
       <details open={v.state === 'trial' || v.state === 'draft'}><summary className="small">What it says</summary><p>{numberText(recipe.dose, 2)} g per 100 ml{recipe.scaling.school === 'linear' ? '' : `, ${SCHOOL_WORDS[recipe.scaling.school]}`}; {temperatureText(recipe.temperature, units.temperature)} on the leaf; {minutesText(recipe.window.earliest)} to {minutesText(recipe.window.latest)}, best {minutesText(recipe.window.best)}; vessel {recipe.warm ? 'warmed' : 'not warmed'}, lid {recipe.lid ? 'on' : 'off'}. {handlingWords(recipe).join(' ')} {recipe.note}</p>{!isCold(v.method) && <Cup liquor={houseCup(tea.style, recipe)} size={40} label="Predicted cup, style default" />}
         {v.state === 'trial' && <span className="flex gap-2">{v.method === tea.method && !isCold(v.method) && <Link className="btn slim" to={`/start?tea=${tea.id}&trial`}>Brew the trial</Link>}{lead && <Moves v={v} moving={moving} />}</span>}
         {v.state === 'draft' && lead && <span className="flex gap-2"><Moves v={v} moving={moving} /></span>}
-        {moving.failure && <Note bad><b>Not taken.</b> {moving.failure.message}</Note>}</details>
+      </details>
+      {moving.failure && <Note bad><b>Not taken.</b> {moving.failure.message}</Note>}
     </li>
   );
 }
