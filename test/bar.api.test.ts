@@ -16,7 +16,7 @@ const startBody = (over: object = {}) => ({ id: newId(), siteId: h.ids.site, tea
 const start = async (over: object = {}): Promise<Brew> => (await h.callers.brewer.post('/api/brews', startBody(over)).expect(200)).body;
 const event = (id: string, body: object, who: Caller = h.callers.brewer) => who.post(`/api/brews/${id}/events`, { id: newId(), at: h.now(), ...body });
 const bitter = { ...ALL_RIGHT, bitterness: 1 as const };
-const proposed = (verdict: typeof ALL_RIGHT) => propose({ verdict, recipe: startingRecipe('black-whole'), style: 'black-whole', warmed: true, crowding: 0.1, brew: houseBrew('black-whole', startingRecipe('black-whole')) });
+const proposed = (verdict: typeof ALL_RIGHT) => propose({ verdict, recipe: startingRecipe('black-whole'), style: 'black-whole', warmed: true, crowding: 0.1, brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')) });
 const proposal = proposed(bitter);
 const otherPot = async (name = 'Other pot') => {
   const id = newId();

@@ -12,7 +12,7 @@ const start = async (over: object = {}) => (await h.callers.brewer.post('/api/br
 const event = (id: string, body: object, who = h.callers.brewer) => who.post(`/api/brews/${id}/events`, { id: newId(), at: h.now(), ...body });
 const bitter = { ...ALL_RIGHT, bitterness: 1 as const };
 const proposal = propose({
-  verdict: bitter, recipe: startingRecipe('black-whole'), style: 'black-whole', warmed: true, crowding: 0.1, brew: houseBrew('black-whole', startingRecipe('black-whole')),
+  verdict: bitter, recipe: startingRecipe('black-whole'), style: 'black-whole', warmed: true, crowding: 0.1, brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
 });
 
 test('a brew from start to verdict, found again in the log with its card', async () => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STYLE_IDS, type StyleId } from '#core/styles';
+import { STYLE_IDS, type Multipliers, type StyleId } from '#core/styles';
 import { METHOD_NAMES, SERVE_ORDER_NAMES, SERVING_STYLE_NAMES, type Handling, type Method, type Recipe, type ServeOrder, type ServingStyle, type Weighing } from '#core/recipes';
 import { dayFault, LEAF_FORM_NAMES, LOT_STATES, SEASON_NAMES, TRAIT_NAMES, type LeafFacts, type LeafForm, type Season, type Trait } from '#core/teas';
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds, Spoon } from '#core/units';
@@ -82,6 +82,15 @@ export const TeaFields = z.strictObject({
 export type TeaFields = z.infer<typeof TeaFields>;
 /** The recipe of one method: what is brewed, and what is on trial. */
 export const MethodRecipe = z.strictObject({ method: MethodName, house: Version.nullable(), trial: Version.nullable() });
+/** Colours of this house's own cups along the steep, measured through one depth under one light. */
+export const TeaSwatches = z.strictObject({
+  depthCm: z.number().min(0.3).max(20), light: z.enum(LIGHTS), at: z.number(), by: z.string(),
+  rungs: z.array(z.strictObject({ seconds: z.number().min(5).max(3600), lab: MeasuredColour.shape.lab })).min(2, 'Two cups at least.').max(8, 'At most eight cups.'),
+});
+export type TeaSwatches = z.infer<typeof TeaSwatches>;
+/** A tea's own multipliers on its style, found by fitting it to cups of this house. */
+const Multiplier = z.number().min(0.1).max(10);
+export const MultipliersBody = z.strictObject({ rate: Multiplier, pool: Multiplier, bite: Multiplier, sensitivity: Multiplier }) satisfies z.ZodType<Multipliers>;
 export type MethodRecipe = z.infer<typeof MethodRecipe>;
 export const Tea = TeaFields.extend({
   id: Id, rev: z.number().int(), retired: z.boolean(),
@@ -91,6 +100,10 @@ export const Tea = TeaFields.extend({
   house: Version.nullable(), trial: Version.nullable(),
   /** The spoon and the weighing of the tea itself; a lot's own weighing goes before it (`measureOf`). */
   measure: z.strictObject({ spoon: SpoonBody, weighing: WeighingBody.nullable() }),
+  /** Cups of a ladder of this house, measured: they stand for the predicted colours. */
+  swatches: TeaSwatches.nullable().default(null),
+  /** In use for this tea; null: the style's own values. What a device kept from before fits were known has none. */
+  fitted: MultipliersBody.nullable().default(null),
   /** Lots that are not finished. */
   lots: z.array(Lot),
   /** Stored photo of the dry leaf; null without one. */

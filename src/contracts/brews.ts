@@ -5,7 +5,7 @@ import { METHOD_NAMES, type Method } from '#core/recipes';
 import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
 import { PROPOSED_LEVERS, TURNED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
-import { RecipeBody, Style } from './book';
+import { MultipliersBody, RecipeBody, Style } from './book';
 import { endpoint } from './endpoint';
 import { PLACES } from './limits';
 import { ROUTES } from './routes';
@@ -55,6 +55,8 @@ export const Plan = z.strictObject({
   recipe: RecipeBody,
   vessel: VesselFields,
   pull: z.strictObject({ act: z.string(), done: z.string() }),
+  /** The tea's own multipliers, where it was fitted to this house by then. */
+  fitted: MultipliersBody.nullable().optional(),
 });
 export type Plan = z.infer<typeof Plan>;
 
@@ -113,6 +115,8 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('reading'), celsius: quantity<Celsius>({ min: -20, max: 110 }) }),
   /** How strong its colour says it is, against the house cup: from a picture or an instrument. The picture is not kept. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('colour'), way: z.enum(COLOUR_WAYS), strength: Strength, low: Strength, high: Strength, depthCm: z.number().min(0.3).max(20) }),
+  /** Dissolved solids of it by refractometer, cooled and zeroed on its water. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('solids'), gramsPerLitre: z.number().min(0.1).max(60) }),
   /** Pulled and judged together with another of the same tea. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('pair'), with: Id }),
   /** Pulled on a shared tablet: it was me. */

@@ -1,6 +1,6 @@
 import type { ColouredBrew } from '#core/colour';
 import { bagsText, brewingOf, characterAfter, methodFor, nextSteep, spoonsText, workOutCard, type Asked, type Card, type CardFault, type NextSteep } from '#core/recipes';
-import type { StyleId } from '#core/styles';
+import type { KnownTea, StyleId } from '#core/styles';
 import { celsius, millilitres, type Millilitres, type Seconds } from '#core/units';
 import type { Plan } from './brews';
 import type { Lot, Tea, Version } from './book';
@@ -9,21 +9,21 @@ import type { Site } from './house';
 import type { Vessel } from './shelf';
 
 type PourOf = {
-  tea: Pick<Tea, 'style' | 'measure' | 'lots'>; lot?: Lot | null; version: Pick<Version, 'recipe'>; vessel: Vessel; site: Site; water: Millilitres; warmed: boolean;
+  tea: Pick<Tea, 'style' | 'fitted' | 'measure' | 'lots'>; lot?: Lot | null; version: Pick<Version, 'recipe'>; vessel: Vessel; site: Site; water: Millilitres; warmed: boolean;
 };
 /** The core's question for one pour, from the records both sides hold. */
 export const askedOf = ({ tea, lot, version, vessel, site, water, warmed }: PourOf): Asked => ({
-  tea: { style: tea.style, ...measureOf(tea, lot) }, recipe: version.recipe, method: methodFor(vessel), vessel, site, water, warmed,
+  tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea, lot) }, recipe: version.recipe, method: methodFor(vessel), vessel, site, water, warmed,
 });
 export const cardOf = (pour: PourOf): Card | CardFault => workOutCard(askedOf(pour));
 
 /** What of a card is kept with its brew. */
-export function planOf(card: Card, { version, vessel, site }: PourOf): Plan {
+export function planOf(card: Card, { tea, version, vessel, site }: PourOf): Plan {
   const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
   return {
     water: card.water, leaf: card.leaf, spoons: card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons) : null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
     kettle: card.heat.kettleSetting, splash: splashOf(card), reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
-    recipe: version.recipe, vessel: facts, pull: card.pull,
+    recipe: version.recipe, vessel: facts, pull: card.pull, fitted: tea.fitted,
   };
 }
 
@@ -34,8 +34,10 @@ function splashOf({ heat }: Card): Millilitres | null {
   return cold !== undefined && cold >= SPLASH ? millilitres(Math.round(cold)) : null;
 }
 
+/** The tea of a kept plan, as it was known when it was worked out. */
+export const knownFrom = (plan: Plan, style: StyleId): KnownTea => ({ style, fitted: plan.fitted ?? null });
 /** The pour of a kept plan as it was first made, whichever steep of its leaf the plan is for. */
-const firstPour = (plan: Plan, style: StyleId, time: Seconds): ColouredBrew => brewingOf({ style, recipe: plan.recipe, vessel: plan.vessel, leaf: plan.leaf, water: plan.water, onLeaf: plan.onLeaf, time, ambient: plan.ambient });
+const firstPour = (plan: Plan, style: StyleId, time: Seconds): ColouredBrew => brewingOf({ tea: knownFrom(plan, style), recipe: plan.recipe, vessel: plan.vessel, leaf: plan.leaf, water: plan.water, onLeaf: plan.onLeaf, time, ambient: plan.ambient });
 const used = new WeakMap<Plan, ColouredBrew['character']>();
 /** A kept plan as the models need it, so many seconds on the leaf; a later steep with the leaf as the earlier ones left it. */
 export function brewOf(plan: Plan, style: StyleId, time: Seconds): ColouredBrew {

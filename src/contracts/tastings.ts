@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { ATTRIBUTE_NAMES, type Attribute, type Mark } from '#core/correction';
+import type { KnownTea } from '#core/styles';
 import { EXERCISE_KINDS, PAIR_ASKS, WAYS, type Exercise, type ExerciseKind, type PairAsks, type PlannedCup, type Sheet, type Stage, type TastingAct, type TastingEvent, type Way } from '#core/tasting';
-import { RecipeBody, Style } from './book';
+import { RecipeBody } from './book';
 import { MarkBody } from './brews';
 import { endpoint } from './endpoint';
 import { ROUTES } from './routes';
@@ -39,7 +40,7 @@ export type TastingEventBody = z.infer<typeof TastingEventBody>;
 
 /** What everybody may know of a tasting. */
 type Common = {
-  readonly id: string; readonly siteId: string; readonly tea: { id: string; name: string; style: z.infer<typeof Style> }; readonly lot: string | null; readonly kind: ExerciseKind; readonly way: Way; readonly asks: PairAsks; readonly stage: Stage;
+  readonly id: string; readonly siteId: string; readonly tea: { readonly id: string; readonly name: string } & KnownTea; readonly lot: string | null; readonly kind: ExerciseKind; readonly way: Way; readonly asks: PairAsks; readonly stage: Stage;
   readonly setBy: Who; readonly at: number;
 };
 /** Whoever runs it, a lead, and after the reveal everybody, sees all of it. */

@@ -10,6 +10,7 @@ import { accountRoutes, accounts, cookieOf } from './features/accounts';
 import { bookRoutes, photoBody } from './features/book';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { exchangeBody, exchangeRoutes } from './features/exchange';
+import { fitRoutes } from './features/fits';
 import { historyRoutes } from './features/history';
 import { liveHub, liveRoutes, tellAll } from './features/live';
 import { printRoutes } from './features/print';
@@ -56,6 +57,7 @@ export function createApp(deps: AppDeps): Express {
   shelfRoutes(on, deps);
   brewRoutes(on, deps, live);
   tastingRoutes(on, deps, live);
+  fitRoutes(on, deps);
   liveRoutes(on, live, readSession);
   printRoutes(on, deps);
   historyRoutes(on, deps);

@@ -13,6 +13,10 @@ export type Tasted = {
   readonly strength?: number;
   readonly bitterness?: number;
   readonly astringency?: number;
+  /** A score from the end of a taster's scale is a bound: none of it, or harsh, may be any amount beyond. */
+  readonly bounds?: Readonly<Partial<Record<'strength' | 'bitterness' | 'astringency', 'atMost' | 'atLeast'>>>;
+  /** How strong its colour is against another brew of the tea: 1.14 is 14 % stronger. `sd` of its logarithm. */
+  readonly colour?: { readonly ratio: number; readonly sd: number; readonly against: Omit<Brewing, 'character'> };
 };
 export const FITTED = ['rate', 'pool', 'bite', 'sensitivity'] as const;
 export type FittedName = (typeof FITTED)[number];
@@ -48,13 +52,18 @@ const HEAT_APART = 5;
 
 const SCORES = [['strength', CUP.strength], ['bitterness', CUP.bitterness], ['astringency', CUP.astringency]] as const;
 const cup = newCup();
+/** What colours a cup, g/L: the dose behind the model's own colour index. */
+function colourDose(b: Brewing): number {
+  quickCup(b, cup);
+  return Math.max(1e-9, (cup[CUP.solutes + 5] as number) + 0.08 * (cup[CUP.solutes + 4] as number));
+}
 
 /**
  * Fits a tea's own multipliers to cups of this house, from the style default as prior. Sensitivity is free only when
  * the cups were brewed at two heats. Least squares by Levenberg-Marquardt (ml-levenberg-marquardt).
  */
 export function fitToHouse(style: StyleId, cups: readonly Tasted[], grade?: Grade): Fit {
-  const measured = cups.filter((c) => c.tds !== undefined || c.strength !== undefined || c.bitterness !== undefined || c.astringency !== undefined);
+  const measured = cups.filter((c) => c.tds !== undefined || c.strength !== undefined || c.bitterness !== undefined || c.astringency !== undefined || c.colour !== undefined);
   if (measured.length < NEED) return { kind: 'tooFewCups', got: measured.length, need: NEED };
   const heats = measured.map((c) => c.brew.temperature);
   const free = FITTED.filter((f) => f !== 'sensitivity' || Math.max(...heats) - Math.min(...heats) >= HEAT_APART);
@@ -63,6 +72,7 @@ export function fitToHouse(style: StyleId, cups: readonly Tasted[], grade?: Grad
   for (const c of measured) {
     if (c.tds !== undefined) wants.push(Math.log(c.tds) / SOLIDS_ERROR);
     for (const [name] of SCORES) if (c[name] !== undefined) wants.push(c[name] / SCORE_ERROR[name]);
+    if (c.colour) wants.push(Math.log(c.colour.ratio) / c.colour.sd);
   }
   const data = wants.length;
   free.forEach(() => wants.push(0));
@@ -75,7 +85,13 @@ export function fitToHouse(style: StyleId, cups: readonly Tasted[], grade?: Grad
     for (const c of measured) {
       quickCup({ ...c.brew, character }, cup);
       if (c.tds !== undefined) rows.push(Math.log(Math.max(1e-6, cup[CUP.tds] as number)) / SOLIDS_ERROR);
-      for (const [name, place] of SCORES) if (c[name] !== undefined) rows.push((cup[place] as number) / SCORE_ERROR[name]);
+      for (const [name, place] of SCORES) {
+        const [score, found, bound] = [c[name], cup[place] as number, c.bounds?.[name]];
+        if (score === undefined) continue;
+        const kept = (bound === 'atMost' && found <= score) || (bound === 'atLeast' && found >= score);
+        rows.push((kept ? score : found) / SCORE_ERROR[name]);
+      }
+      if (c.colour) rows.push(Math.log(colourDose({ ...c.brew, character }) / colourDose({ ...c.colour.against, character })) / c.colour.sd);
     }
     free.forEach((f, i) => rows.push((logs[i] ?? 0) / PRIOR[f]));
     return rows;

@@ -1,5 +1,6 @@
 import { brewCup, type Brewing } from '#core/cup';
-import { fitToHouse, type Tasted } from '#core/fitting';
+import { fitToHouse, learntWords, tastedOf, teachMore, type Seen, type Tasted } from '#core/fitting';
+import { MARK } from '#core/taste';
 import { normal, seeded } from '#core/numeric';
 import { characterOf, type Multipliers } from '#core/styles';
 import { celsius, grams, millilitres, seconds } from '#core/units';
@@ -66,4 +67,57 @@ test('cups that say what the style says leave it where it was', () => {
   const fit = fitToHouse('black-whole', cups);
   if (fit.kind !== 'fitted') throw new Error(fit.kind);
   for (const v of Object.values(fit.multipliers)) expect(v).toBeCloseTo(1, 2);
+});
+
+describe('cups of a house', () => {
+  const house = brew(240);
+  const right = (({ strength, bitterness, astringency }) => ({ strength, bitterness, astringency }))(cupOf({ ...truth, rate: 1, pool: 1, bite: 1 }, house).taste);
+  const markOf = (score: number, of: number) => Math.max(-2, Math.min(2, (score - of) / MARK));
+  const seen = (m: Multipliers, time: number, over: Partial<Seen> = {}): Seen => {
+    const { taste } = cupOf(m, brew(time));
+    return { brew: brew(time), marks: { strength: markOf(taste.strength, right.strength), bitterness: markOf(taste.bitterness, right.bitterness), astringency: markOf(taste.astringency, right.astringency) }, ...over };
+  };
+  const fitOf = (cups: readonly Seen[]) => {
+    const fit = fitToHouse('black-whole', cups.map((c) => tastedOf(c, right, house)));
+    if (fit.kind !== 'fitted') throw new Error(fit.kind);
+    return fit;
+  };
+
+  test('a right cup is the house cup of its style; one mark is 0.8 points; a mark at the end is a bound', () => {
+    expect(tastedOf({ brew: house, marks: { bitterness: 0, strength: 1, astringency: -2 } }, right, house)).toMatchObject({
+      bitterness: right.bitterness, strength: right.strength + 0.8, astringency: right.astringency - 1.6, bounds: { astringency: 'atMost' },
+    });
+    expect(tastedOf({ brew: house, marks: { bitterness: 0 } }, right, house).bounds).toEqual({});
+  });
+  test('a tea that is its style stays there, though a ladder’s first cups are marked no further than "none of it"', () => {
+    const fit = fitOf([20, 45, 90, 240, 480].map((t) => seen({ rate: 1, pool: 1, bite: 1, sensitivity: 1 }, t)));
+    for (const v of Object.values(fit.multipliers)) expect(v).toBeCloseTo(1, 1);
+    expect(fit.rmse).toBeLessThan(0.1);
+  });
+  test('marks alone find which way a tea differs', () => {
+    const fit = fitOf(SIX.map((t) => seen({ rate: 1, pool: 1, bite: 1.5, sensitivity: 1 }, t)));
+    expect(fit.multipliers.bite).toBeGreaterThan(1.15);
+    expect(fit.learnt.bite).toBeGreaterThan(0.5);
+    expect(fit.multipliers.rate).toBeGreaterThan(0.8);
+    expect(fit.multipliers.rate).toBeLessThan(1.25);
+  });
+  test('a colour reading teaches how fast, not how much; a sure one more than an unsure one', () => {
+    const read = (spread: number): Seen[] => [60, 120, 240, 480].map((t) => ({ brew: brew(t), marks: {}, colour: { strength: t < 240 ? 0.9 : 1, low: 1 - spread, high: 1 + spread } }));
+    const [sure, unsure] = [fitOf(read(0.05)), fitOf(read(0.4))];
+    expect(sure.multipliers.rate).toBeGreaterThan(1.1);
+    expect(sure.learnt.rate).toBeGreaterThan(unsure.learnt.rate);
+    expect(sure.learnt.pool).toBeLessThan(0.2);
+  });
+  test('a refractometer teaches how much', () => {
+    const fit = fitOf(SIX.map((t) => ({ brew: brew(t), marks: {}, solids: cupOf({ rate: 1, pool: 1.3, bite: 1, sensitivity: 1 }, brew(t)).tds })));
+    expect(fit.multipliers.pool * fit.multipliers.bite ** 0.4).toBeGreaterThan(1.15);
+    expect(fit.learnt.pool).toBeGreaterThan(0.5);
+  });
+  test('what is not learnt is called so, and what would teach it is named', () => {
+    expect(learntWords(1, 0, 0.15)).toBe('as its style: nothing learnt yet');
+    expect(learntWords(1.2, 0.4, 0.2)).toMatch(/^mostly the style default; 0.98 to 1.47 times/);
+    expect(teachMore({ rate: 0.2, pool: 0.2, bite: 0.2, sensitivity: 0 })).toMatch(/ladder of time/);
+    expect(teachMore({ rate: 0.9, pool: 0.9, bite: 0.9, sensitivity: 0 })).toMatch(/ladder of temperature/);
+    expect(teachMore({ rate: 0.9, pool: 0.9, bite: 0.9, sensitivity: 0.7 })).toBeNull();
+  });
 });

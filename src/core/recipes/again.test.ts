@@ -7,7 +7,7 @@ import { celsius, grams, millilitres, seconds, type Seconds } from '#core/units'
 /** Three grams to a hundred, as small vessels have it. */
 function pour(style: StyleId, over: Partial<Recipe> = {}) {
   const recipe = { ...startingRecipe(style), later: [], ...over } as Recipe;
-  const brew = brewingOf({ style, recipe, vessel: { infuser: 'free', basket: null, material: 'porcelain', lid: true }, leaf: grams(3.6), water: millilitres(120), onLeaf: celsius(95), time: recipe.window.best });
+  const brew = brewingOf({ tea: { style, fitted: null }, recipe, vessel: { infuser: 'free', basket: null, material: 'porcelain', lid: true }, leaf: grams(3.6), water: millilitres(120), onLeaf: celsius(95), time: recipe.window.best });
   return { recipe, brew };
 }
 const past = (...s: number[]) => s.map((x) => seconds(x));

@@ -5,7 +5,7 @@ import type { VesselKind } from '#core/vessels';
 
 const vessel = (id: string, mark: number, kind: VesselKind = 'pot'): BoardVessel => ({ id, facts: { kind, brim: millilitres(mark * 1.2), mark: millilitres(mark), infuser: 'deep', basket: millilitres(mark * 0.4), material: 'porcelain', wallGrams: null, lid: true } });
 const ask: BoardAsk = {
-  tea: { style: 'green-pan', weighing: null, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe('green-pan'), method: 'pot', warmed: false,
+  tea: { style: 'green-pan', fitted: null, weighing: null, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe('green-pan'), method: 'pot', warmed: false,
   site: { altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true } },
 };
 const SHELF = [vessel('white', 500), vessel('grey', 800), vessel('small', 300), vessel('glass', 600)];

@@ -4,7 +4,7 @@ import { densityOf, spoonsFor, type SpoonCount, type Weighing } from './measure'
 import { METHODS, type Method, type Recipe, type Window } from './recipe';
 import { afterPour, boilingAt, firstContact, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type CoolingRate, type Material, type WaterPlan } from '#core/heat';
 import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
-import { styleOf, type StyleId } from '#core/styles';
+import { styleOf, type KnownTea } from '#core/styles';
 import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type Seconds, type Spoon } from '#core/units';
 
 /** What of a site the working needs. */
@@ -17,7 +17,7 @@ export type SiteFacts = {
   readonly pourLoss: number | null;
   readonly kettle: { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean; readonly rate?: CoolingRate | null };
 };
-export type TeaFacts = { readonly style: StyleId; readonly weighing: Weighing | null; readonly spoon: Spoon };
+export type TeaFacts = KnownTea & { readonly weighing: Weighing | null; readonly spoon: Spoon };
 
 export type Asked = {
   readonly tea: TeaFacts;
@@ -100,7 +100,7 @@ const reached = (a: Asked, leaf: Grams, boiling: Celsius): Celsius => celsius(Ma
 function matching(a: Asked, known: KnownPour) {
   const boiling = siteBoiling(a.site);
   const as = (vessel: KnownPour | VesselFacts, water: Millilitres): Omit<Pour, 'onLeaf'> => {
-    const { style: _style, leaf: _leaf, temperature: _t, time: _time, ...rest } = brewingOf({ style: a.tea.style, recipe: a.recipe, vessel, leaf: grams(1), water, onLeaf: a.recipe.temperature, time: a.recipe.window.best, ambient: a.site.ambient });
+    const { style: _style, leaf: _leaf, temperature: _t, time: _time, ...rest } = brewingOf({ tea: a.tea, recipe: a.recipe, vessel, leaf: grams(1), water, onLeaf: a.recipe.temperature, time: a.recipe.window.best, ambient: a.site.ambient });
     return rest;
   };
   return {

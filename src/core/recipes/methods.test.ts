@@ -5,7 +5,7 @@ import { STYLE_IDS } from '#core/styles';
 import type { VesselFacts } from '#core/vessels';
 
 const pitcher: VesselFacts = { kind: 'pitcher', brim: millilitres(1150), mark: millilitres(1000), infuser: 'deep', basket: millilitres(300), material: 'glass', wallGrams: null, lid: true };
-const tea = { style: 'green-pan' as const, weighing: null, spoon: SPOONS.dessertSpoon };
+const tea = { style: 'green-pan' as const, fitted: null, weighing: null, spoon: SPOONS.dessertSpoon };
 
 test('every style has a sound starting recipe for every method', () => {
   for (const style of STYLE_IDS) for (const method of METHOD_NAMES) expect([style, method, recipeFault(startingRecipe(style, method), method)]).toEqual([style, method, null]);

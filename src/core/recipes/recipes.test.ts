@@ -8,7 +8,7 @@ import type { VesselFacts } from '#core/vessels';
 const pot: VesselFacts = { kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true };
 const sea = { altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless' as const, lid: true } };
 const ask = (over: Partial<Asked> = {}): Asked => ({
-  tea: { style: 'black-whole', weighing: { spoon: SPOONS.dessertSpoon, spoons: 5, weighed: grams(12.5), singles: [] }, spoon: SPOONS.dessertSpoon },
+  tea: { style: 'black-whole', fitted: null, weighing: { spoon: SPOONS.dessertSpoon, spoons: 5, weighed: grams(12.5), singles: [] }, spoon: SPOONS.dessertSpoon },
   recipe: startingRecipe('black-whole'), method: 'pot', vessel: pot, site: sea, water: millilitres(500), warmed: true, ...over,
 });
 
@@ -91,7 +91,7 @@ describe('the card', () => {
   });
   test('every style’s starting recipe can be brewed in a warmed pot at sea level, but for those near boiling', () => {
     for (const style of STYLE_IDS) {
-      const c = workOutCard(ask({ tea: { style, weighing: null, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe(style) }));
+      const c = workOutCard(ask({ tea: { style, fitted: null, weighing: null, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe(style) }));
       expect(c.kind).toBe('card');
       expect(windowFault(startingRecipe(style).window)).toBeNull();
       const { start, range } = styleOf(style);

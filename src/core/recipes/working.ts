@@ -17,7 +17,7 @@ export function workingOf(a: Asked, c: Card): WorkingLine[] {
   if (s.school === 'linear') {
     lines.push({ of: 'Leaf', text: `${n(a.recipe.dose, 2)} g per 100 ml × ${n(a.water, 0)} ml = ${n(c.leaf)} g, in step with the water` });
   } else if (s.school === 'match') {
-    lines.push({ of: 'Leaf', text: `${n(s.known.leaf)} g in ${n(s.known.water, 0)} ml is the known cup; ${n(c.leaf)} g gives its strength in this vessel, by the brewing model (style default)` });
+    lines.push({ of: 'Leaf', text: `${n(s.known.leaf)} g in ${n(s.known.water, 0)} ml is the known cup; ${n(c.leaf)} g gives its strength in this vessel, by the brewing model (${a.tea.fitted ? 'fitted to this house' : 'style default'})` });
   } else {
     const b = taperExponent(s.small, s.large);
     lines.push({ of: 'Leaf', text: `${n(s.small.leaf)} g in ${n(s.small.water, 0)} ml and ${n(s.large.leaf)} g in ${n(s.large.water, 0)} ml are known good: leaf goes with water to the power ${n(b, 2)}, so ${n(c.leaf)} g` });

@@ -13,6 +13,9 @@ export type Character = Pick<Style, 'rate' | 'wetting' | 'held' | 'swell' | 'ste
 export type Multipliers = { readonly rate: number; readonly pool: number; readonly bite: number; readonly sensitivity: number };
 export const STYLE_DEFAULT: Multipliers = { rate: 1, pool: 1, bite: 1, sensitivity: 1 };
 
+/** A tea as the models know it: its style, and its own multipliers where it was fitted to this house. */
+export type KnownTea = { readonly style: StyleId; readonly fitted: Multipliers | null };
+
 /** Caffeine, catechins and tannins: what bites. Places in the list of classes. */
 const BITES = [2, 3, 4];
 
@@ -32,3 +35,5 @@ export function characterOf(id: StyleId, grade?: Grade, by: Multipliers = STYLE_
     sensitivity: by.sensitivity,
   };
 }
+/** The leaf of a tea as far as this house knows it. */
+export const characterOfTea = ({ style, fitted }: KnownTea): Character => characterOf(style, undefined, fitted ?? STYLE_DEFAULT);

@@ -181,7 +181,7 @@ describe('what it showed', () => {
   });
   test('the model’s line passes the house cup at "right" and rises with time', () => {
     const recipe = startingRecipe('black-broken');
-    const house = houseBrew('black-broken', recipe);
+    const house = houseBrew({ style: 'black-broken', fitted: null }, recipe);
     const marks = expectedMarks(house, 'seconds', 'bitterness', [30, house.time, 600]);
     expect(marks[1]).toBeCloseTo(0, 9);
     expect(marks[0]).toBeLessThan(-0.5);

@@ -11,4 +11,5 @@ export {
   type TasterState, type Tasting, type TastingAct, type TastingEvent,
 } from './exercise';
 export { realCups, resultOf, type AttributeResult, type Begins, type ChoiceResult, type LadderResult, type MarkAt, type RealCup } from './result';
+export { cupsSeen } from './seen';
 export { adviceOf, expectedMarks, headlineOf, howSure, valueText, type Advice, type TastingUnits } from './words';

@@ -11,6 +11,7 @@ import { MARK } from '#core/taste';
 import { celsius, grams, seconds } from '#core/units';
 import type { brews } from '../db/schema/index';
 import type { DemoPerson } from './house';
+import { LEAVES } from './leaves';
 
 export type Cast = { readonly id: string; readonly person: DemoPerson };
 export type Stage = { readonly site: Site; readonly teas: readonly Tea[]; readonly vessels: readonly Vessel[]; readonly cast: readonly Cast[]; readonly perDay: number };
@@ -61,7 +62,7 @@ function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) 
   const steeped = Math.max(5, window.best + short * (normal(random, maker.person.slip + held, maker.person.spread) + forgotten));
   const heatError = normal(random, 0.5, 2.2) + (warmed || !version.recipe.warm ? 0 : -6);
   const leafError = normal(random, 0, maker.person.spoon);
-  const wanted = brewOf(plan, tea.style, window.best);
+  const wanted = brewOf({ ...plan, fitted: LEAVES[tea.name] ?? null }, tea.style, window.best);
   const verdict = tasted(random, { ...wanted, leaf: grams(plan.leaf * (1 + leafError)), temperature: celsius(Math.min(99, plan.onLeaf + heatError)), time: seconds(steeped) }, wanted);
   const judged = random() > 0.1;
   const proposal = judged ? propose({ verdict, recipe: version.recipe, style: tea.style, brew: brewOf(plan, tea.style, seconds(steeped)), warmed, crowding: card.crowding }) : null;

@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import { seeded, type Random } from '#core/numeric';
 import { fitCooling, fitPourLoss, simulatedKettle } from '#core/heat';
 import { METHODS, startingRecipe, weighingOf, type Recipe } from '#core/recipes';
+import { fits } from '../features/fits';
 import { FIRST_VOCABULARY } from '#core/teas';
 import { celsius, grams, millilitres, seconds, SPOONS } from '#core/units';
 import type { Tea, Version } from '#contracts/book';
@@ -49,7 +50,7 @@ export async function resetDemo(db: Db, when: When): Promise<SignIn[]> {
 
 /** Also clears what a killed seeding left: the house's own row is written last. */
 async function wipe(db: Db): Promise<void> {
-  for (const table of ['feed', 'feed_heads', 'tasting_events', 'tastings', 'orders', 'changes', 'lead_notes', 'brew_events', 'brews', 'kettle_readings', 'kettles', 'spoons', 'vessels', 'photos', 'lots', 'recipe_versions', 'teas', 'signin_misses', 'sessions', 'person_sites', 'people', 'sites', 'house']) {
+  for (const table of ['feed', 'feed_heads', 'tasting_events', 'tastings', 'tea_fits', 'orders', 'changes', 'lead_notes', 'brew_events', 'brews', 'kettle_readings', 'kettles', 'spoons', 'vessels', 'photos', 'lots', 'recipe_versions', 'teas', 'signin_misses', 'sessions', 'person_sites', 'people', 'sites', 'house']) {
     await db.execute(sql.raw(`delete from \`${table}\``));
   }
 }
@@ -59,6 +60,7 @@ function recipeOf(tea: (typeof TEAS)[number]): Recipe {
   return { ...startingRecipe(tea.style), dose: tea.dose, temperature: tea.heat, window: { earliest, best, latest }, later: (tea.later ?? []).map((s) => ({ earliest: Math.round(s * 0.85), best: s, latest: Math.round(s * 1.2) })), origin: '' } as unknown as Recipe;
 }
 
+const FITTED_TEA = 'Iveline First';
 const DAY = 86_400_000;
 const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);
 /** A tea's spoon and its weighing, five spoons one by one, a little uneven. */
@@ -96,11 +98,11 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
     versions.push(...[first, house].map(({ author, at, ...v }) => ({ ...v, authorId: author.id, at: new Date(at) })));
     teas.push({
       id: teaId, name: demo.name, style: demo.style, method: demo.method, words: demo.words, allergens: demo.allergens ?? '', note: demo.note ?? '', ...paperOf(demo.name), recipes: [{ method: demo.method, house, trial: null }],
-      ...measured(demo), rev: 1, retired: false, house, trial: null, photoId: null,
+      ...measured(demo), rev: 1, retired: false, house, trial: null, photoId: null, fitted: null, swatches: null,
       lots: [{ id: makeId(long + 2), teaId, name: demo.lot, arrived: dayOf(now - 120 * DAY), bestBefore: dayOf(now + 300 * DAY), harvest: '', note: '', state: 'inUse', weighing: null, versionId: house.id, versionNumber: 2, rev: 1 }],
     });
   }
-  await db.insert(t.teas).values(teas.map(({ house: _house, trial: _trial, recipes: _recipes, lots: _lots, measure: _measure, photoId: _photo, ...tea }) => tea));
+  await db.insert(t.teas).values(teas.map(({ house: _house, trial: _trial, recipes: _recipes, lots: _lots, measure: _measure, photoId: _photo, fitted: _fitted, ...tea }) => tea));
   await db.insert(t.versions).values(versions);
   await db.insert(t.lots).values(teas.flatMap((tea) => tea.lots.map(({ versionNumber: _n, weighing: _w, ...lot }) => ({ ...lot, weighing: null }))));
   const vessels = VESSELS.map((v) => ({ id: makeId(long), siteId: siteId.get(v.site) ?? '', ...v.fields, rev: 1, retired: false }));
@@ -124,6 +126,9 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
     await db.insert(t.tastings).values(tasted.tastings);
     await inChunks(tasted.events, (part) => db.insert(t.tastingEvents).values(part));
   }
+  // One tea is fitted to its cups already, so that what rests on a fit can be seen.
+  const fitted = teas.find((tea) => tea.name === FITTED_TEA);
+  if (fitted) await fits({ db, now: () => now }).use(fitted.id, makeId(now - DAY), [], lead);
   await db.insert(t.house).values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });
 }
 

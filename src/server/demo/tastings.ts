@@ -6,6 +6,7 @@ import { normal, pick, type Random } from '#core/numeric';
 import { brewingOf } from '#core/recipes';
 import { expectedMarks, houseCupOf, rungs, scheduleFor, setUp, shuffled, tastingOf, type ExerciseKind, type PlannedCup, type TastingAct, type TastingEvent, type Taster, type Way } from '#core/tasting';
 import { grams, millilitres, seconds } from '#core/units';
+import { LEAVES } from './leaves';
 import { FIRST_VOCABULARY } from '#core/teas';
 import type { tastingEvents, tastings } from '../db/schema/index';
 
@@ -39,7 +40,7 @@ export function pastTastings(random: Random, { site, teas, vessels, people, now,
     const does = (by: Taster, act: TastingAct, after: number) => { at = Math.max(at, start + after * 1000); events.push({ id: makeId(at), at: Math.round(at), by, act }); };
     does(setBy, { kind: 'start' }, 0);
     for (const m of scheduleFor(exercise).moments) if (!(scheduleFor(exercise).kind === 'oneClock' && m.act === 'pour')) does(setBy, { kind: m.act, cup: m.cup }, m.at + Math.abs(normal(random, 1.5, 1)));
-    const of = (c: PlannedCup) => brewingOf({ style: tea.style, recipe, vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: c.celsius as never, time: seconds(c.seconds) });
+    const of = (c: PlannedCup) => brewingOf({ tea: { style: tea.style, fitted: LEAVES[tea.name] ?? null }, recipe, vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: c.celsius as never, time: seconds(c.seconds) });
     const truth = tastingOf(exercise, events);
     for (const [i, taster] of people.entries()) {
       const habit = normal(random, 0, TASTER_SD);

@@ -1,6 +1,7 @@
 import type { addLot, changeLot, moveVersion, setPhoto, setVocabulary, Tea } from '#contracts/book';
 import type { getCorrections } from '#contracts/brews';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
+import type { moveFit, TeaFitPage, useFit } from '#contracts/fits';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { listImports, previewImport, runImport, Import, Preview } from '#contracts/exchange';
 import type { getHistory, Thing } from '#contracts/history';
@@ -28,6 +29,9 @@ const leadApi = api.injectEndpoints({
     changeKettle: build.mutation<Kettle, Write<typeof changeKettle>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.changeKettle, { id }), method: 'PATCH', body }), invalidatesTags: ['Shelf', 'History'] }),
     addReading: build.mutation<Kettle, Write<typeof addReading>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.addReading, { id }), method: 'POST', body }), invalidatesTags: ['Shelf'] }),
     dropReading: build.mutation<Kettle, { id: string; reading: string }>({ query: (p) => ({ url: pathOf(ROUTES.dropReading, p), method: 'DELETE' }), invalidatesTags: ['Shelf', 'History'] }),
+    fit: build.query<TeaFitPage, { id: string; without: readonly string[] }>({ query: ({ id, without }) => ({ url: pathOf(ROUTES.getFit, { id }), params: without.length ? { without: without.join(',') } : {} }), providesTags: ['Book', 'Log', 'Table'] }),
+    useFit: build.mutation<TeaFitPage, Write<typeof useFit>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.useFit, { id }), method: 'POST', body }), invalidatesTags: ['Book'] }),
+    moveFit: build.mutation<TeaFitPage, Write<typeof moveFit>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.moveFit, { id }), method: 'POST', body }), invalidatesTags: ['Book'] }),
     corrections: build.query<ResponseOf<typeof getCorrections>, string>({ query: (siteId) => ({ url: ROUTES.getCorrections.path, params: { siteId } }), providesTags: ['Log'] }),
     tastings: build.query<ResponseOf<typeof listTastings>, string>({ query: (siteId) => ({ url: ROUTES.listTastings.path, params: { siteId } }), providesTags: ['Table'] }),
     setUpTasting: build.mutation<TastingView, SetUpTasting>({ query: (body) => ({ url: ROUTES.setUpTasting.path, method: 'POST', body }), invalidatesTags: ['Table'] }),
@@ -39,6 +43,6 @@ const leadApi = api.injectEndpoints({
 });
 
 export const {
-  useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
+  useFitQuery, useUseFitMutation, useMoveFitMutation, useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
   useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation, useTastingsQuery, useCorrectionsQuery, useSetUpTastingMutation,
 } = leadApi;

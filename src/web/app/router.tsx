@@ -9,6 +9,7 @@ const JudgePage = lazy(() => import('../features/judge').then((m) => ({ default:
 const BookPage = lazy(() => import('../features/book').then((m) => ({ default: m.BookPage })));
 const BoardPage = lazy(() => import('../features/book').then((m) => ({ default: m.BoardPage })));
 const VersionsPage = lazy(() => import('../features/book').then((m) => ({ default: m.VersionsPage })));
+const FitPage = lazy(() => import('../features/fit').then((m) => ({ default: m.FitPage })));
 const WhatIfPage = lazy(() => import('../features/whatif').then((m) => ({ default: m.WhatIfPage })));
 const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.ShelfPage })));
 const VesselPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.VesselPage })));
@@ -47,6 +48,7 @@ export const router = createBrowserRouter([
       { path: '/book/:teaId/board', element: <BoardPage /> },
       { path: '/book/:teaId/versions', element: <VersionsPage /> },
       { path: '/book/:teaId/whatif', element: <WhatIfPage /> },
+      { path: '/book/:id/fit', element: <FitPage /> },
       { path: '/shelf', element: <ShelfPage /> },
       { path: '/shelf/kettles/:id', element: <KettlePage /> },
       { path: '/shelf/:id', element: <VesselPage /> },

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { brewCup, outsideLimits, type Brewing } from '#core/cup';
 import { caffeineWords, plusMinus, tasteWord } from '#core/taste';
-import { STANDING } from './standing';
 import { LevelMark } from './vessel';
 
 const SHOWN = [['Strength', 'strength'], ['Bitter', 'bitterness'], ['Sweet', 'sweetness']] as const;
@@ -9,7 +8,7 @@ const WIDTH = 124;
 const LINE = 12;
 
 /** What this pour should taste of: words, a mark on 0 to 10 with what it is good for, caffeine as a rough range. */
-export function CupForecast({ brew }: { brew: Brewing }) {
+export function CupForecast({ brew, standing }: { brew: Brewing; standing: string }) {
   const outside = outsideLimits(brew);
   const cup = useMemo(() => brewCup(brew), [brew]);
   if (outside) return <p className="small" data-testid="forecast">No forecast. {outside}</p>;
@@ -30,7 +29,7 @@ export function CupForecast({ brew }: { brew: Brewing }) {
           </div>
         );
       })}
-      <p className="about">{caffeineWords(cup.caffeineMg)} Blue: ±0.5 of 10, ±1 at the ends. {STANDING}.</p>
+      <p className="about">{caffeineWords(cup.caffeineMg)} Blue: ±0.5 of 10, ±1 at the ends. {standing}.</p>
     </div>
   );
 }

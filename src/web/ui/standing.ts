@@ -1,2 +1,4 @@
-/** What a prediction rests on; said wherever one is shown. No tea is fitted to a house yet. */
-export const STANDING = 'Style default, not fitted yet';
+import type { KnownTea } from '#core/styles';
+
+/** On what a prediction of a tea rests. */
+export const standingOf = ({ fitted }: Pick<KnownTea, 'fitted'>): string => (fitted ? 'Fitted to this house' : 'Style default, not fitted yet');

@@ -1,7 +1,7 @@
 import { boolean, customType, date, index, int, mysqlEnum, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core';
 import { id, instant, json, name } from './columns';
 import { people, sites } from './people';
-import type { LotFields, TeaFields } from '#contracts/book';
+import type { LotFields, TeaFields, TeaSwatches } from '#contracts/book';
 import type { VesselFields } from '#contracts/shelf';
 import type { Recipe } from '#core/recipes';
 
@@ -21,6 +21,7 @@ export const teas = mysqlTable('teas', {
   caffeine: varchar('caffeine', { length: 120 }).notNull(),
   cautions: varchar('cautions', { length: 300 }).notNull(),
   colour: json<NonNullable<TeaFields['colour']>>('colour'),
+  swatches: json<TeaSwatches>('swatches'),
   weighing: json<NonNullable<TeaFields['weighing']>>('weighing'),
   spoon: varchar('spoon', { length: 36 }).notNull(),
   rev: int('rev').notNull(),

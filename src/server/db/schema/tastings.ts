@@ -4,6 +4,7 @@ import type { VesselFields } from '#contracts/shelf';
 import { lots, teas, versions } from './book';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
+import type { KeptFit } from '#contracts/fits';
 
 export const STAGES = ['set', 'running', 'tasting', 'revealed', 'stopped'] as const;
 export const tastings = mysqlTable('tastings', {
@@ -15,6 +16,8 @@ export const tastings = mysqlTable('tastings', {
   kind: varchar('kind', { length: 20 }).$type<ExerciseKind>().notNull(),
   /** Cups, codes, tasters and their orders, as drawn when it was set up. */
   exercise: json<Exercise>('exercise').notNull(),
+  /** The round of a dial-in before it. */
+  afterId: id('after_id'),
   /** The vessel as it was then. */
   vessel: json<VesselFields>('vessel').notNull(),
   /** Follows from the events; kept for lists. */
@@ -33,3 +36,12 @@ export const tastingEvents = mysqlTable('tasting_events', {
   personId: id('person_id').notNull().references(() => people.id),
   act: json<TastingAct>('act').notNull(),
 }, (t) => [uniqueIndex('tasting_events_order').on(t.tastingId, t.seq)]);
+/** Fits of a tea to this house, each with what it was drawn from; at most one of a tea is in use. */
+export const teaFits = mysqlTable('tea_fits', {
+  id: id('id').primaryKey(),
+  teaId: id('tea_id').notNull().references(() => teas.id),
+  state: mysqlEnum('state', ['inUse', 'aside']).notNull(),
+  fit: json<KeptFit['fit']>('fit').notNull(),
+  personId: id('person_id').notNull().references(() => people.id),
+  at: instant('at').notNull(),
+}, (t) => [index('fits_tea').on(t.teaId, t.state)]);

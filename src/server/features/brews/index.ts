@@ -1,3 +1,3 @@
 export { brewRoutes } from './routes';
-export { brewsByIds } from './queries';
+export { brewsByIds, idsInOrder } from './queries';
 export { waitingOrders } from './orders';

@@ -197,7 +197,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       }
       case 'reading':
         return { readings: [...row.readings, { at, celsius: e.celsius }] };
-      case 'colour':
+      case 'colour': case 'solids':
         // It stands in the brew's story; nothing of the brew itself changes by it.
         if (row.pulled === null || row.state === 'abandoned') throw refusal('notPulled', await brew());
         return {};

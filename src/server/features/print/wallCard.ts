@@ -38,7 +38,7 @@ function head(p: Paper, { tea, version }: WallCard): number {
   p.text(tea.name, LEFT, 9, { face: 'book', size, width: room, lineGap: -2.5 });
   const under = 9 + p.heightOf(tea.name, { face: 'book', size, width: room }) - 1;
   p.text([styleOf(tea.style).kind, tea.words].filter(Boolean).join(', '), LEFT, under, { size: 4.4, width: room });
-  const brew = houseBrew(tea.style, version.recipe);
+  const brew = houseBrew(tea, version.recipe);
   const liquor = colourOfBrew(brew, brew.time);
   const [x, y, r] = [RIGHT - 13.5, 25, 13.5];
   p.path(`M${-r} 0A${r} ${r} 0 1 0 ${r} 0A${r} ${r} 0 1 0 ${-r} 0Z`, x, y, { stroke: 0.3, fill: '#f7f8f8' });

@@ -7,6 +7,7 @@ import { reportOf, sheetsOf, tentsOf } from './papers';
 import { tastingTable } from './service';
 import { siteById } from '../accounts';
 
+export { eventsAt, tastingById } from './queries';
 export function tastingRoutes(on: ReturnType<typeof routes>, deps: Deps, live: Pick<LiveHub, 'nudge'>) {
   const table = tastingTable(deps, live);
   on.signed(listTastings, ({ query, who }) => table.list(query.siteId, who));

@@ -1,14 +1,14 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq } from 'drizzle-orm';
 import type { OpenTasting, TastingRow, TastingView } from '#contracts/tastings';
 import { missing, tastingOf, type Exercise, type Tasting, type TastingEvent } from '#core/tasting';
 import type { Tx } from '../../db/pool';
-import { lots, people, tastingEvents, tastings, teas, versions } from '../../db/schema/index';
+import { lots, people, tastingEvents, tastings, teaFits, teas, versions } from '../../db/schema/index';
 import type { Signed } from '../../http/route';
 
 const LISTED = 100;
 
-const rows = (tx: Tx) => tx.select({ t: tastings, tea: { id: teas.id, name: teas.name, style: teas.style }, lot: lots.name, version: { id: versions.id, number: versions.number, recipe: versions.recipe }, setBy: { id: people.id, name: people.name } })
-  .from(tastings).innerJoin(teas, eq(teas.id, tastings.teaId)).leftJoin(lots, eq(lots.id, tastings.lotId)).innerJoin(versions, eq(versions.id, tastings.versionId)).innerJoin(people, eq(people.id, tastings.setBy)).$dynamic();
+const rows = (tx: Tx) => tx.select({ t: tastings, tea: { id: teas.id, name: teas.name, style: teas.style }, fit: teaFits.fit, lot: lots.name, version: { id: versions.id, number: versions.number, recipe: versions.recipe }, setBy: { id: people.id, name: people.name } })
+  .from(tastings).innerJoin(teas, eq(teas.id, tastings.teaId)).leftJoin(teaFits, and(eq(teaFits.teaId, tastings.teaId), eq(teaFits.state, 'inUse'))).leftJoin(lots, eq(lots.id, tastings.lotId)).innerJoin(versions, eq(versions.id, tastings.versionId)).innerJoin(people, eq(people.id, tastings.setBy)).$dynamic();
 export type Found = Awaited<ReturnType<typeof rows>>[number];
 
 export const tastingById = async (tx: Tx, id: string): Promise<Found | undefined> => (await rows(tx).where(eq(tastings.id, id)))[0];
@@ -19,7 +19,7 @@ export const eventsAt = async (tx: Tx, id: string): Promise<TastingEvent[]> =>
     .map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by, act: e.act }));
 
 export const runsIt = (f: Pick<Found, 'setBy'>, who: Pick<Signed, 'personId' | 'role'>): boolean => f.setBy.id === who.personId || who.role === 'lead';
-const commonOf = ({ t, tea, lot, setBy }: Found) => ({ id: t.id, siteId: t.siteId, tea, lot, kind: t.kind, way: t.exercise.way, asks: t.exercise.asks, stage: t.stage, setBy, at: t.at.getTime() });
+const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({ id: t.id, siteId: t.siteId, tea: { ...tea, fitted: fit?.multipliers ?? null }, lot, kind: t.kind, way: t.exercise.way, asks: t.exercise.asks, stage: t.stage, setBy, at: t.at.getTime() });
 
 /** Until the reveal nobody reads what another wrote: that it was written is told, and by whom. */
 const veiled = (events: readonly TastingEvent[], me: string): TastingEvent[] => events.map((e) => (e.by.id === me ? e

@@ -196,7 +196,7 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
       <h2>Again</h2>
       {list.map(({ tea, house, vessel, water }) => (
         <button type="button" key={tea.id} onClick={() => navigate(busy.has(vessel.id) ? `/start?tea=${tea.id}` : `/start?tea=${tea.id}&vessel=${vessel.id}&water=${water}`)}>
-          <Cup liquor={houseCup(tea.style, house.recipe)} size={34} />
+          <Cup liquor={houseCup(tea, house.recipe)} size={34} />
           <span><span className="tea">{tea.name}</span><span className="small">{vessel.name}{busy.has(vessel.id) ? ' is in use' : `, ${minutesText(house.recipe.window.best)}`}</span></span>
         </button>
       ))}

@@ -50,7 +50,7 @@ function Row({ order, onKeyDown, onStart, onDrop }: { order: Order; onKeyDown: (
   return (
     <li ref={setNodeRef} style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }} data-order={order.teaName}>
       <button type="button" className="take" onClick={onStart} onKeyDown={onKeyDown} aria-label={`Start ${order.teaName}${order.forWhom ? `, ${order.forWhom}` : ''}. Shift with up and down moves it`}>
-        {tea?.house ? <Cup liquor={houseCup(tea.style, tea.house.recipe)} size={30} /> : <span />}
+        {tea?.house ? <Cup liquor={houseCup(tea, tea.house.recipe)} size={30} /> : <span />}
         <span><span className="tea">{order.teaName}</span><span className="small">{[order.forWhom, vessel?.name].filter(Boolean).join(', ') || 'any vessel'}</span></span>
       </button>
       <button type="button" className="grip" ref={setActivatorNodeRef} {...attributes} {...listeners} aria-label={`Drag ${order.teaName}`}><GripVertical size={20} strokeWidth={2} /></button>

@@ -117,7 +117,7 @@ test('the next hand: late first, then past, then in its window, then soonest; ju
 describe('its liquor', () => {
   test('none before the water; deeper with time; still after the pull', () => {
     expect(liquorOf(brew({ state: { kind: 'warming', since: epochMs(T0) } }), at(50))).toBeNull();
-    const shade = (s: number) => parseInt(tint(liquorOf(brew(), at(s)) ?? houseCup('white', recipe)).slice(3, 5), 16);
+    const shade = (s: number) => parseInt(tint(liquorOf(brew(), at(s)) ?? houseCup({ style: 'white', fitted: null }, recipe)).slice(3, 5), 16);
     expect(shade(200)).toBeLessThan(shade(40));
     const pulled = brew({ state: { kind: 'pulled', waterOn: epochMs(T0), pulled: at(120) } });
     expect(liquorOf(pulled, at(130))).toEqual(liquorOf(pulled, at(900)));
@@ -125,7 +125,7 @@ describe('its liquor', () => {
   });
   test('at best in a plain pot it is near the house cup', () => {
     const green = (hex: string) => parseInt(hex.slice(3, 5), 16);
-    expect(Math.abs(green(tint(liquorOf(brew(), at(recipe.window.best)) ?? houseCup('white', recipe))) - green(tint(houseCup('black-whole', recipe))))).toBeLessThan(14);
+    expect(Math.abs(green(tint(liquorOf(brew(), at(recipe.window.best)) ?? houseCup({ style: 'white', fitted: null }, recipe))) - green(tint(houseCup({ style: 'black-whole', fitted: null }, recipe))))).toBeLessThan(14);
   });
   test('a second step the machine refuses leaves the state', () => expect(advance(brew().state, { kind: 'judge', at: at(10) })).toEqual({ kind: 'refused', why: 'notPulled' }));
 });

@@ -6,6 +6,7 @@ import type { Who } from '#contracts/primitives';
 import type { Waiting } from '../../app/outbox';
 import { epochMs, minutesText, seconds, volumeText, temperatureText, type EpochMs, type Seconds, type VolumeUnit } from '#core/units';
 import { houseBrew, type Recipe } from '#core/recipes';
+import type { KnownTea } from '#core/styles';
 
 /** A brew on the bar; `unsaved` while something of it waits to be sent, `partners` what is pulled and judged with it. */
 export type BarBrew = Brew & { readonly unsaved: boolean; readonly partners: readonly BarBrew[] };
@@ -18,7 +19,7 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
     case 'reading': return { ...brew, readings: [...brew.readings, { at, celsius: event.celsius }] };
     case 'pair': return { ...brew, pairedId: event.with };
     case 'claim': return { ...brew, pulledBy: by };
-    case 'undo': case 'colour': return brew;
+    case 'undo': case 'colour': case 'solids': return brew;
   }
   const step = advance(brew.state, { kind: event.kind, at });
   if (step.kind === 'refused') return brew;
@@ -78,17 +79,17 @@ export function ordersOf(kept: readonly Order[], waiting: readonly Waiting[]): O
 export const phaseOf = (brew: Brew, now: EpochMs): Phase => phaseAt(brew.state, brew.plan.recipe.window, now);
 
 /** The liquor of a recipe so many seconds on, where no vessel is meant. */
-export const liquorAfter = (style: Brew['tea']['style'], recipe: Recipe, s: Seconds): Liquor => colourOfBrew(houseBrew(style, recipe), seconds(Math.max(0, s)));
+export const liquorAfter = (tea: KnownTea, recipe: Recipe, s: Seconds): Liquor => colourOfBrew(houseBrew(tea, recipe), seconds(Math.max(0, s)));
 /** The house cup of a recipe: the colour that is right. */
-export function houseCup(style: Brew['tea']['style'], recipe: Recipe): Liquor {
+export function houseCup({ style, fitted }: KnownTea, recipe: Recipe): Liquor {
   const there = houseCups.get(recipe);
-  if (there?.style === style) return there.liquor;
-  const liquor = liquorAfter(style, recipe, recipe.window.best);
-  houseCups.set(recipe, { style, liquor });
+  if (there?.style === style && there.fitted === fitted) return there.liquor;
+  const liquor = liquorAfter({ style, fitted }, recipe, recipe.window.best);
+  houseCups.set(recipe, { style, fitted, liquor });
   return liquor;
 }
 /** A recipe's cup is worked out once: lists draw many. */
-const houseCups = new WeakMap<Recipe, { style: Brew['tea']['style']; liquor: Liquor }>();
+const houseCups = new WeakMap<Recipe, KnownTea & { liquor: Liquor }>();
 /** Seconds on the leaf until now, or until it was pulled; null before the water is on. */
 export function steepedBy({ state }: Brew, now: EpochMs): Seconds | null {
   if (state.kind === 'warming' || state.kind === 'abandoned') return null;
@@ -101,7 +102,7 @@ export function liquorOf(brew: Brew, now: EpochMs): Liquor | null {
   const whole = seconds(brew.state.kind === 'steeping' ? Math.floor(s) : s);
   return colourOfBrew(brewOf(brew.plan, brew.tea.style, whole), whole);
 }
-export const swatchOf = (style: Brew['tea']['style'], recipe: Recipe, strength: number): Liquor => diluted(houseCup(style, recipe), strength);
+export const swatchOf = (tea: KnownTea, recipe: Recipe, strength: number): Liquor => diluted(houseCup(tea, recipe), strength);
 export { tint };
 
 export type PhaseName = 'warming' | 'steeping' | 'window' | 'past' | 'late' | 'pulled';

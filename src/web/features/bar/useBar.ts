@@ -7,7 +7,7 @@ import type { Vessel } from '#contracts/shelf';
 import { ALL_RIGHT } from '#core/correction';
 import { methodFor } from '#core/recipes';
 import { begin, pullTiming } from '#core/timing';
-import { epochMs, minutesText, secondsBetween, type Millilitres } from '#core/units';
+import { epochMs, minutesText, numberText, secondsBetween, type Millilitres } from '#core/units';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
 import { nextSeq, queued } from '../../app/outbox';
@@ -133,6 +133,7 @@ export function useHands() {
     claim: (brew: BarBrew) => { for (const b of allOf([brew])) if (b.pulledBy === null && b.pulledDevice !== null) send(b, { kind: 'claim' }); },
     reading: (brew: BarBrew, celsius: Extract<BrewEventBody, { kind: 'reading' }>['celsius']) => both({ ...brew, partners: [] }, { kind: 'reading', celsius }, `${brew.tea.name}: reading kept.`),
     colour: (brew: Brew, what: Without<Extract<Done, { kind: 'colour' }>, 'kind'>) => both({ ...brew, unsaved: false, partners: [] }, { kind: 'colour', ...what }, `${brew.tea.name}: colour kept.`),
+    solids: (brew: Brew, gramsPerLitre: number) => both({ ...brew, unsaved: false, partners: [] }, { kind: 'solids', gramsPerLitre }, `${brew.tea.name}: ${numberText(gramsPerLitre / 10, 2)} % kept.`),
     pair: (brew: BarBrew, lead: BarBrew) => both({ ...brew, partners: [] }, { kind: 'pair', with: lead.id }, `${brew.plan.vessel.name} goes with ${lead.plan.vessel.name}: pulled and judged together.`),
 
     order: {

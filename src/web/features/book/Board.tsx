@@ -55,7 +55,7 @@ function Board({ tea, house, teas, vessels }: { tea: Tea; house: Version; teas: 
   const [asked, setAsked] = useState<Asked>(() => ({ kind: 'cups', cups: 12, cup: 180, by: soon() }));
   const [price, setPrice] = useState<number | null>(null);
   useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => navigate(`/book/${tea.id}`) }]);
-  const ask: BoardAsk = { tea: { style: tea.style, ...measureOf(tea) }, recipe: house.recipe, method: isCold(house.method) ? 'pot' : house.method, site, warmed: house.recipe.warm };
+  const ask: BoardAsk = { tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea) }, recipe: house.recipe, method: isCold(house.method) ? 'pot' : house.method, site, warmed: house.recipe.warm };
   const shelf: BoardVessel[] = vessels.map((v) => ({ id: v.id, facts: v }));
   const vesselOf = (b: BoardVessel) => vessels.find((v) => v.id === b.id) as Vessel;
   const serving = asked.kind === 'cups' ? planServing(ask, shelf, { cups: asked.cups, cup: asked.cup as Millilitres, by: epochMs(asked.by) }) : null;
@@ -82,7 +82,7 @@ function Board({ tea, house, teas, vessels }: { tea: Tea; house: Version; teas: 
             <div><b>Round {i + 1}</b><span className="small">pour on</span><b className="t">{clockText(r.pourFrom)}</b>{r.pours.length > 1 && <span className="small">then each 0:30</span>}<span className="small">lift from</span><b className="t">{clockText(r.liftFrom)}</b></div>
             <div className="shelfline">{r.pours.map((p) => (
               <div key={p.vessel.id}>
-                <VesselDrawing vessel={vesselOf(p.vessel)} scale={0.56} label="" bowl={false} fill={p.water} leaf={p.card.leaf} liquor={houseCup(tea.style, house.recipe)} level />
+                <VesselDrawing vessel={vesselOf(p.vessel)} scale={0.56} label="" bowl={false} fill={p.water} leaf={p.card.leaf} liquor={houseCup(tea, house.recipe)} level />
                 <p><b>{numberText(p.card.leaf)} g</b> <span className="small">{vesselOf(p.vessel).name}{Math.abs(p.water - vesselOf(p.vessel).mark) > 1 ? ` to ${volumeText(p.water, units.volume)}` : ''}, {numberText(p.card.liquor / (asked as { cup: number }).cup)} cups</span></p>
               </div>
             ))}</div>
@@ -92,7 +92,7 @@ function Board({ tea, house, teas, vessels }: { tea: Tea; house: Version; teas: 
           <thead><tr><th colSpan={2} className="l">one round of each</th><th>water</th><th>leaf</th><th>spoons</th><th>rounding</th><th>pours</th><th className="l">{asked.kind === 'leaf' ? `with ${numberText(asked.leaf)} g` : 'for this tea'}</th></tr></thead>
           <tbody>{boardOf(ask, shelf).map(({ vessel, card }) => {
             const v = vesselOf(vessel);
-            const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={card.kind === 'card' ? v.mark : undefined} liquor={houseCup(tea.style, house.recipe)} /></td>;
+            const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={card.kind === 'card' ? v.mark : undefined} liquor={houseCup(tea, house.recipe)} /></td>;
             if (card.kind !== 'card') return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td colSpan={5} className="fault">{cardFaultWords(card)}</td></tr>;
             const words = asked.kind === 'leaf' ? withLeaf(asked.leaf, card.leaf, card.water, card.liquor) : (card.crowding ?? 0) > 1 ? 'crowded: slower and paler' : card.heat.kind === 'outOfReach' ? (card.prewarmNeeded ? 'warm it first' : `at most ${temperatureText(card.onLeaf, units.temperature)} on the leaf`) : 'good';
             return (

@@ -41,7 +41,7 @@ function ColdVessels({ tea, house }: { tea: Tea; house: Version }) {
       <table className="grid-table">
         <thead><tr><th colSpan={2} className="l">vessel</th><th>water</th><th>leaf</th><th>spoons</th><th>hot first</th><th>pours</th></tr></thead>
         <tbody>{pitchers.map((v) => {
-          const card = workOutCold({ style: tea.style, ...measureOf(tea) }, house.recipe, v, v.mark);
+          const card = workOutCold({ style: tea.style, fitted: tea.fitted, ...measureOf(tea) }, house.recipe, v, v.mark);
           const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={v.mark} water /></td>;
           if (card.kind !== 'coldCard') return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td colSpan={4} className="fault">{cardFaultWords(card)}</td></tr>;
           return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(card.water, units.volume)}</td><td><b>{numberText(card.leaf)}</b> g</td><td>{card.spoons ? quartersText(card.spoons.quarters) : '–'}</td><td>{card.hotFirst ? `${volumeText(card.hotFirst.water, units.volume)} at ${temperatureText(card.hotFirst.temperature, units.temperature)}` : 'none'}</td><td>{volumeText(card.liquor, units.volume)}</td></tr>;

@@ -9,7 +9,7 @@ import { minutesText, numberText, temperatureText, volumeText, type Grams } from
 import { useVesselsQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
 import { Nothing } from '../../ui/Note';
-import { STANDING } from '../../ui/standing';
+import { standingOf } from '../../ui/standing';
 import { VesselDrawing } from '../../ui/vessel';
 import { houseCup } from '../bar';
 
@@ -39,7 +39,7 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
           <thead><tr><th colSpan={2} className="l">vessel</th><th>water</th><th>leaf</th><th>spoons</th><th className="opt">kettle</th><th>best</th><th className="opt l">other schools</th></tr></thead>
           <tbody>{vessels.map((v) => {
             const card = cardOf({ tea, version: house, vessel: v, site, water: v.mark, warmed: house.recipe.warm });
-            const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={card.kind === 'card' ? v.mark : undefined} liquor={houseCup(tea.style, house.recipe)} /></td>;
+            const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={card.kind === 'card' ? v.mark : undefined} liquor={houseCup(tea, house.recipe)} /></td>;
             if (card.kind !== 'card') return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td colSpan={5} className="fault">{cardFaultWords(card)}</td></tr>;
             return (
               <tr key={v.id}>{drawn}<td className="l">{v.name}{(card.crowding ?? 0) > 1 ? <span className="small"> crowded</span> : null}</td><td>{volumeText(v.mark, units.volume)}</td><td><b>{numberText(card.leaf)}</b> g</td>
@@ -49,7 +49,7 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
           })}</tbody>
         </table>
       )}
-      {vessels.length > 0 && <p className="small mt-1">Matched: leaf and time that give {known.words} in that vessel’s own heat, by the model ({STANDING.toLowerCase()}). {vessels.some((v) => v.infuser === 'free') ? `${SCHOOL_REASON.lifted} ${SCHOOL_REASON.leftIn}` : SCHOOL_REASON.lifted}</p>}
+      {vessels.length > 0 && <p className="small mt-1">Matched: leaf and time that give {known.words} in that vessel’s own heat, by the model ({standingOf(tea).toLowerCase()}). {vessels.some((v) => v.infuser === 'free') ? `${SCHOOL_REASON.lifted} ${SCHOOL_REASON.leftIn}` : SCHOOL_REASON.lifted}</p>}
     </>
   );
 }

@@ -25,7 +25,7 @@ const BY_NAME = new Intl.Collator('en');
 /** Brewed last comes first; what was not brewed lately stays in order of name. */
 const lastAt = (recent: readonly { teaId: string }[], t: Tea) => { const i = recent.findIndex((r) => r.teaId === t.id); return i < 0 ? recent.length : i; };
 const familyOf = (t: Tea) => FAMILIES.indexOf(styleOf(t.style).family);
-const lightness = (t: Tea) => (t.house ? labOf(houseCup(t.style, t.house.recipe))[0] : 100);
+const lightness = (t: Tea) => (t.house ? labOf(houseCup(t, t.house.recipe))[0] : 100);
 
 /** So many are drawn at once; the rest as they are scrolled to. */
 const PAGE = 24;
@@ -48,7 +48,7 @@ const Line = memo(function Line({ tea, heading, on, lit, scale }: LineProps) {
     <li>
       {heading && <h3>{heading}</h3>}
       <Link id={`tea-${tea.id}`} to={`/book/${tea.id}`} className={lit ? 'lit' : undefined} aria-current={on ? 'true' : undefined}>
-        {tea.house ? <Cup liquor={houseCup(tea.style, tea.house.recipe)} size={32} /> : <span />}
+        {tea.house ? <Cup liquor={houseCup(tea, tea.house.recipe)} size={32} /> : <span />}
         <span className="tea">{tea.name}</span>
         <span className="n">{tea.house ? `${degrees(tea.house.recipe.temperature, scale)}°  ${minutesText(tea.house.recipe.window.best)}` : tea.recipes.length > 0 ? 'cold' : 'no recipe'}</span>
       </Link>

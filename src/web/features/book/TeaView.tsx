@@ -14,7 +14,7 @@ import { useSession, useUnits } from '../../app/session';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { STANDING } from '../../ui/standing';
+import { standingOf } from '../../ui/standing';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { clockText, houseCup, liquorAfter } from '../bar';
 import { InOurVessels } from './InOurVessels';
@@ -57,7 +57,7 @@ export function TeaView({ id }: { id: string }) {
   return (
     <section className="tea-page" aria-label={tea.name}>
       <div className="flex gap-4 items-center">
-        {tea.house && <Cup liquor={houseCup(tea.style, tea.house.recipe)} size={68} />}
+        {tea.house && <Cup liquor={houseCup(tea, tea.house.recipe)} size={68} />}
         <div className="flex-1"><h1>{tea.name}</h1><p className="small">{[styleOf(tea.style).kind, leafWords(tea.leaf), tea.lots.find((l) => l.state === 'inUse')?.name, tea.words].filter(Boolean).join(' · ')}{tea.retired ? ' · retired' : ''}</p></div>
         {tea.house && <Link className="btn" to={`/book/${id}/whatif`}>What if <kbd>I</kbd></Link>}
         <button type="button" className="btn go" onClick={brew} disabled={!tea.house || tea.retired}>Brew <kbd>N</kbd></button>
@@ -66,6 +66,7 @@ export function TeaView({ id }: { id: string }) {
       {house ? (isCold(at) ? <ColdRecipe tea={tea} house={house} /> : <HouseRecipe tea={tea} house={house} />) : <Nothing action={lead && <button type="button" className="btn" onClick={() => setEditing('version')}>Make its first recipe</button>}>No house recipe as {METHODS[at].label} yet.</Nothing>}
       {at === tea.method && <Notes notes={notes} lead={lead} onVersion={() => setEditing('version')} />}
       {house && !isCold(at) && <InOurVessels tea={tea} house={house} />}
+      {tea.house && at === tea.method && <p className="small mt-2">{standingOf(tea)}. <Link className="underline" to={`/book/${id}/fit`}>{tea.fitted ? 'What its own cups say' : 'Fit it to this house'}</Link></p>}
       {house && !isCold(at) && <ToleranceOf tea={tea} version={house} />}
       <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Versions{tea.recipes.length > 1 && <small>{METHODS[at].label}</small>}</h2>{mine.length > 1 && <Link className="btn slim" to={`/book/${id}/versions${at === tea.method ? '' : `?method=${at}`}`}>Compare <kbd>V</kbd></Link>}
         {lead && <button type="button" className="btn slim" onClick={() => setEditing('version')}>New version <kbd>E</kbd></button>}</div>
@@ -119,8 +120,8 @@ function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
         <div>best at<b>{minutesText(recipe.window.best)}</b></div>
         <div>steeps<b>{1 + recipe.later.length}</b></div>
       </div>
-      <SteepRule window={recipe.window} width={619} height={18} liquorAfter={(s) => liquorAfter(tea.style, recipe, s)} />
-      <p className="small">Cup colour: {STANDING.toLowerCase()}. {recipe.later.length > 0 && `Later steeps at ${recipe.later.map((w) => minutesText(w.best)).join(', ')}. `}{recipe.warm ? 'Vessel warmed. ' : ''}{recipe.lid ? 'Lid on. ' : 'Lid off. '}{handlingWords(recipe).join(' ')} {recipe.note} {leewayWords(recipe)}{recipe.origin && ` From ${recipe.origin}: not dialled in yet.`}</p>
+      <SteepRule window={recipe.window} width={619} height={18} liquorAfter={(s) => liquorAfter(tea, recipe, s)} />
+      <p className="small">Cup colour: {standingOf(tea).toLowerCase()}. {recipe.later.length > 0 && `Later steeps at ${recipe.later.map((w) => minutesText(w.best)).join(', ')}. `}{recipe.warm ? 'Vessel warmed. ' : ''}{recipe.lid ? 'Lid on. ' : 'Lid off. '}{handlingWords(recipe).join(' ')} {recipe.note} {leewayWords(recipe)}{recipe.origin && ` From ${recipe.origin}: not dialled in yet.`}</p>
     </>
   );
 }
@@ -132,7 +133,7 @@ function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boolean }) {
   return (
     <li className={v.state === 'retired' ? 'old' : ''}>
       <span>{v.number}</span><b className={v.state === 'house' ? 'font-semibold' : 'font-normal'}>{v.state}</b><span>{v.reason}</span><span className="small">{v.author.name}, {dayText(v.at)}</span>
-      <details open={v.state === 'trial' || v.state === 'draft'}><summary className="small">What it says</summary><p>{numberText(recipe.dose, 2)} g per 100 ml{recipe.scaling.school === 'linear' ? '' : `, ${SCHOOL_WORDS[recipe.scaling.school]}`}; {temperatureText(recipe.temperature, units.temperature)} on the leaf; {minutesText(recipe.window.earliest)} to {minutesText(recipe.window.latest)}, best {minutesText(recipe.window.best)}; vessel {recipe.warm ? 'warmed' : 'not warmed'}, lid {recipe.lid ? 'on' : 'off'}. {handlingWords(recipe).join(' ')} {recipe.note}</p>{!isCold(v.method) && <Cup liquor={houseCup(tea.style, recipe)} size={40} label="Predicted cup, style default" />}
+      <details open={v.state === 'trial' || v.state === 'draft'}><summary className="small">What it says</summary><p>{numberText(recipe.dose, 2)} g per 100 ml{recipe.scaling.school === 'linear' ? '' : `, ${SCHOOL_WORDS[recipe.scaling.school]}`}; {temperatureText(recipe.temperature, units.temperature)} on the leaf; {minutesText(recipe.window.earliest)} to {minutesText(recipe.window.latest)}, best {minutesText(recipe.window.best)}; vessel {recipe.warm ? 'warmed' : 'not warmed'}, lid {recipe.lid ? 'on' : 'off'}. {handlingWords(recipe).join(' ')} {recipe.note}</p>{!isCold(v.method) && <Cup liquor={houseCup(tea, recipe)} size={40} label={`Predicted cup, ${standingOf(tea).toLowerCase()}`} />}
         {v.state === 'trial' && <span className="flex gap-2">{v.method === tea.method && !isCold(v.method) && <Link className="btn slim" to={`/start?tea=${tea.id}&trial`}>Brew the trial</Link>}{lead && <Moves v={v} moving={moving} />}</span>}
         {v.state === 'draft' && lead && <span className="flex gap-2"><Moves v={v} moving={moving} /></span>}
       </details>

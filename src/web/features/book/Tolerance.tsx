@@ -5,7 +5,7 @@ import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes'
 import { numberText } from '#core/units';
 import { attentionOf, USUAL, type ErrorSource, type Scatter, type Study } from '#core/tolerance';
 import { usePullsQuery } from '../../app/records';
-import { STANDING } from '../../ui/standing';
+import { standingOf } from '../../ui/standing';
 import { LevelMark } from '../../ui/vessel';
 import { studyTolerance } from '../../workers/tolerance';
 
@@ -38,7 +38,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
   useEffect(() => {
     if (!time) return;
     let over = false;
-    const brew = houseBrew(tea.style, recipe);
+    const brew = houseBrew(tea, recipe);
     setShown({ studies: [], share: 0 });
     setSlow(false);
     const timer = setTimeout(() => setSlow(true), 300);
@@ -49,7 +49,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
       clearTimeout(timer);
       runs.forEach((r) => r.stop());
     };
-  }, [tea.style, recipe, time, ways]);
+  }, [tea, recipe, time, ways]);
   const [spoon, scale] = shown.studies;
   return (
     <div className="mt-4" data-testid="tolerance">
@@ -58,7 +58,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
         <>
           <p className="text-[17px] font-semibold">{spoonWords}{verdictOf(spoon, scale)}</p>
           <div className="spreads">{ways.map(([name], i) => <SpreadRow key={name} name={name} study={(i ? scale : spoon)} />)}</div>
-          <p className="small">Bracket: two cups in three. {STANDING}; spoon {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of strength is just noticed.</p>
+          <p className="small">Bracket: two cups in three. {standingOf(tea)}; spoon {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of strength is just noticed.</p>
         </>
       )}
     </div>

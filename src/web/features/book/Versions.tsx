@@ -12,7 +12,7 @@ import { DifferenceBars, differenceSentence } from '../../ui/DifferenceBars';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { STANDING } from '../../ui/standing';
+import { standingOf } from '../../ui/standing';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { liquorAfter } from '../bar';
 import { BackForm } from './BackForm';
@@ -77,7 +77,7 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
             <tbody>{lines.map((l) => (
               <tr key={l.name} className={lineDiffers(l) ? 'differs' : ''}><th scope="row">{l.name}</th><td>{l.left}</td><td>{lineDiffers(l) ? <b>{l.right}</b> : l.right}{l.change && <span className="small"> {l.change}</span>}</td></tr>
             ))}
-            {!isCold(method) && <tr><th scope="row">Steep</th>{[left, right].map((v) => <td key={v.id}><SteepRule window={v.recipe.window} width={214} height={16} liquorAfter={(s) => liquorAfter(tea.style, v.recipe, s)} /></td>)}</tr>}
+            {!isCold(method) && <tr><th scope="row">Steep</th>{[left, right].map((v) => <td key={v.id}><SteepRule window={v.recipe.window} width={214} height={16} liquorAfter={(s) => liquorAfter(tea, v.recipe, s)} /></td>)}</tr>}
             </tbody>
           </table>
           <p className="small mt-2">{capital(used(left))}, {used(right)}. A version that was brewed stays as it was.</p>
@@ -96,12 +96,12 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
 }
 
 function Head({ tea, v }: { tea: Tea; v: Version }) {
-  const liquor = isCold(v.method) ? null : liquorAfter(tea.style, v.recipe, v.recipe.window.best);
+  const liquor = isCold(v.method) ? null : liquorAfter(tea, v.recipe, v.recipe.window.best);
   return <th scope="col"><span className="flex gap-3 items-center">{liquor && <Cup liquor={liquor} size={48} />}<span><b className="block text-[24px] leading-[1.1]">Version {v.number}</b><span className="small">{v.state}, {dayText(v.at)}</span></span></span></th>;
 }
 
 function TwoCups({ tea, left, right, children }: { tea: Tea; left: Version; right: Version; children: React.ReactNode }) {
-  const [a, b] = [left, right].map((v) => houseBrew(tea.style, v.recipe)) as [ReturnType<typeof houseBrew>, ReturnType<typeof houseBrew>];
+  const [a, b] = [left, right].map((v) => houseBrew(tea, v.recipe)) as [ReturnType<typeof houseBrew>, ReturnType<typeof houseBrew>];
   const [cupA, cupB] = [brewCup(a).taste, brewCup(b).taste];
   return (
     <section className="paper" aria-label="The two cups">
@@ -109,7 +109,7 @@ function TwoCups({ tea, left, right, children }: { tea: Tea; left: Version; righ
       <div className="beside">{([[left, a], [right, b]] as const).map(([v, brew]) => <figure key={v.id}><Cup liquor={colourOfBrew(brew, brew.time)} size={92} /><figcaption>{v.number}, {v.state}</figcaption></figure>)}</div>
       <h2 className="mt-3">{right.number} against {left.number}<small>the line is version {left.number}</small></h2>
       <DifferenceBars cup={cupB} held={cupA} what={`version ${left.number}`} />
-      <p className="text-[17px]" data-testid="versions-words">{differenceSentence(cupB, cupA)} <span className="small">{STANDING}.</span></p></>}
+      <p className="text-[17px]" data-testid="versions-words">{differenceSentence(cupB, cupA)} <span className="small">{standingOf(tea)}.</span></p></>}
       <hr />
       <h2>Reason<small>for {right.number}</small></h2>
       <p>{right.reason}. <span className="small">{right.author.name}, {dayText(right.at)}</span></p>

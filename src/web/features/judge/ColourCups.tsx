@@ -1,18 +1,18 @@
 import { COLOUR_STEPS, type Mark, type Verdict } from '#core/correction';
 import type { Recipe } from '#core/recipes';
-import type { StyleId } from '#core/styles';
+import type { KnownTea } from '#core/styles';
 import { Cup } from '../../ui/vessel';
 import { swatchOf } from '../bar';
 
-type Props = { verdict: Verdict; onMark: (what: 'colour', mark: Mark) => void; style: StyleId; recipe: Recipe };
+type Props = { verdict: Verdict; onMark: (what: 'colour', mark: Mark) => void; tea: KnownTea; recipe: Recipe };
 
 /** Five cups on porcelain, numbered and named; the house cup carries the mark. */
-export function ColourCups({ verdict, onMark, style, recipe }: Props) {
+export function ColourCups({ verdict, onMark, tea, recipe }: Props) {
   return (
     <div className="cups" role="radiogroup" aria-label="Colour">
       {COLOUR_STEPS.map((s, i) => (
         <button type="button" role="radio" key={s.mark} className={s.mark === 0 ? 'house' : ''} aria-checked={verdict.colour === s.mark} onClick={() => onMark('colour', s.mark)}>
-          <Cup liquor={swatchOf(style, recipe, s.strength)} size={114} /><span>{i + 1} · {s.word}</span>
+          <Cup liquor={swatchOf(tea, recipe, s.strength)} size={114} /><span>{i + 1} · {s.word}</span>
         </button>
       ))}
     </div>

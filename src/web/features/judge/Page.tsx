@@ -1,16 +1,17 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { brewOf } from '#contracts/plan';
+import { brewOf, knownFrom } from '#contracts/plan';
 import { ALL_RIGHT, COLOUR_STEPS, isRight, verdictWords, type Attribute, type Mark, type Proposal, type Verdict } from '#core/correction';
 import { diluted, type ColouredBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
+import type { KnownTea } from '#core/styles';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
 import { capital, grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres, type Seconds } from '#core/units';
 import { now } from '../../app/clock';
 import { useUnits } from '../../app/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { STANDING } from '../../ui/standing';
+import { standingOf } from '../../ui/standing';
 import { LevelMark, VesselDrawing } from '../../ui/vessel';
 import { liquorOf, RunningStrip, useBar, useHands, type BarBrew } from '../bar';
 import { TasteBoard } from '../../ui/TasteBoard';
@@ -62,7 +63,7 @@ function Judge({ brew }: { brew: BarBrew }) {
       </div>
       <section className="work">
         <h2>Colour<small>hold the white cup beside the screen, touch the nearest. Judge under the lamp, not by this screen’s light</small></h2>
-        <ColourCups verdict={verdict} onMark={mark} style={brew.tea.style} recipe={plan.recipe} />
+        <ColourCups verdict={verdict} onMark={mark} tea={knownFrom(plan, brew.tea.style)} recipe={plan.recipe} />
         <h2 className="mt-3">Taste<small>only what is off: touch above the line for more, below for less</small></h2>
         <TasteBoard verdict={verdict} onMark={mark} />
         <div className="foot"><button type="button" className={`btn ${right ? 'go' : ''}`} onClick={() => keep(ALL_RIGHT, false)}>All as it should be</button><input className="box fault-box" aria-label="Cloudy, or another fault" maxLength={200} placeholder="Cloudy, or another fault" value={remark} onChange={(e) => setRemark(e.target.value)} /><Link className="btn quiet" to="/">Judge later</Link></div>
@@ -72,9 +73,9 @@ function Judge({ brew }: { brew: BarBrew }) {
         <div className="change" data-testid="change">{proposal.headline}</div>
         <p className="text-[19px] font-semibold">{proposal.change}</p>
         {proposal.reason && <p className="mt-1">{proposal.reason}{proposal.partly ? ' This answers only part of it.' : ''}</p>}
-        {right && <Expect brewed={brewed} best={plan.recipe.window.best} />}
+        {right && <Expect brewed={brewed} best={plan.recipe.window.best} fitted={plan.fitted ?? null} />}
         {!right && <Marks verdict={verdict} proposal={proposal} />}
-        {!right && <p className="small">{proposal.expected ? `Solid: this cup. Outlined: what the change should give. ${STANDING}. ` : 'Rule of the trade, not a prediction. '}{proposal.second ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).` : ''}</p>}
+        {!right && <p className="small">{proposal.expected ? `Solid: this cup. Outlined: what the change should give. ${standingOf({ fitted: plan.fitted ?? null })}. ` : 'Rule of the trade, not a prediction. '}{proposal.second ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).` : ''}</p>}
         {!right && (
           <div className="foot" style={{ marginTop: 0 }}>
             <button type="button" className="btn go" onClick={() => keep(verdict, true)}>Keep, tell the lead</button>
@@ -89,14 +90,14 @@ function Judge({ brew }: { brew: BarBrew }) {
 }
 
 /** What this pull should have made of the cup, before it is tasted. */
-function Expect({ brewed, best }: { brewed: ColouredBrew; best: Seconds }) {
+function Expect({ brewed, best, fitted }: { brewed: ColouredBrew; best: Seconds; fitted: KnownTea['fitted'] }) {
   const [now, house] = useMemo(() => [brewCup(brewed).taste, brewCup({ ...brewed, time: best }).taste], [brewed, best]);
   const off = differenceWords(now, house);
   return (
     <div className="mt-3" data-testid="expect">
       <h2>To expect</h2>
       <p className="text-[19px] font-semibold">{off.length ? capital(`${off.join(', ')} than its house cup.`) : 'As the house cup.'}</p>
-      <p>{capital(cupWords(now))}. <span className="small">{STANDING}.</span></p>
+      <p>{capital(cupWords(now))}. <span className="small">{standingOf({ fitted })}.</span></p>
     </div>
   );
 }

@@ -1,7 +1,9 @@
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Brew, Happened } from '#contracts/brews';
+import { knownFrom } from '#contracts/plan';
 import { verdictWords, COLOUR_STEPS } from '#core/correction';
-import { minutesText, readingText, secondsBetween, volumeText } from '#core/units';
+import { minutesText, numberText, parseWithin, readingText, secondsBetween, volumeText } from '#core/units';
 import { now } from '../../app/clock';
 import { useBrewQuery } from '../../app/records';
 import { useUnits } from '../../app/session';
@@ -11,7 +13,7 @@ import { Loading, Nothing } from '../../ui/Note';
 import { Cup, VesselDrawing } from '../../ui/vessel';
 import { colourWords, happenedWords } from './happened';
 import { HeatCourse, plannedHeat, TimeLine } from './TimeLine';
-import { BrewWorking, clockText, houseCup, liquorOf, swatchOf } from '../bar';
+import { BrewWorking, clockText, houseCup, liquorOf, swatchOf, useHands } from '../bar';
 
 /** One brew's story: planned above the line, real below it, the liquor, the verdict and what was done. */
 export function BrewPage() {
@@ -56,6 +58,7 @@ function WhatHappened({ brew, next, steeps, events }: { brew: Brew; events: read
   const heatWords = Math.abs(heat) >= HEAT_WORTH_SAYING ? `${Math.round(Math.abs(heat) * (units.temperature === 'F' ? 1.8 : 1))} °${units.temperature} ${heat > 0 ? 'hotter' : 'cooler'} than planned. ` : '';
   const weighed = brew.marks.find((m) => m.grams !== undefined)?.grams;
   const colour = [...events].reverse().flatMap((e) => (e.what.kind === 'colour' && !e.undone ? [e.what] : []))[0];
+  const solids = [...events].reverse().flatMap((e) => (e.what.kind === 'solids' && !e.undone ? [e.what] : []))[0];
   const strength = COLOUR_STEPS.find((c) => c.mark === verdict?.colour)?.strength ?? 1;
   return (
     <>
@@ -63,12 +66,13 @@ function WhatHappened({ brew, next, steeps, events }: { brew: Brew; events: read
       <p className="text-[20px] font-semibold leading-tight mt-1">{heatWords}{words}{brew.timing === 'forgotten' ? ' Forgotten.' : ''}</p>
       {verdict && (
         <div className="cups mt-3" style={{ gridTemplateColumns: '1fr 1fr' }}>
-          <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]"><Cup liquor={swatchOf(brew.tea.style, plan.recipe, strength)} size={92} />judged: {COLOUR_STEPS.find((c) => c.mark === verdict.colour)?.word}</div>
-          <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]"><Cup liquor={houseCup(brew.tea.style, plan.recipe)} size={92} />house</div>
+          <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]"><Cup liquor={swatchOf(knownFrom(plan, brew.tea.style), plan.recipe, strength)} size={92} />judged: {COLOUR_STEPS.find((c) => c.mark === verdict.colour)?.word}</div>
+          <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]"><Cup liquor={houseCup(knownFrom(plan, brew.tea.style), plan.recipe)} size={92} />house</div>
         </div>
       )}
       <div className="working mt-3">
         <p><b>Verdict</b> {verdict ? `${verdictWords(verdict)}${brew.judgedBy ? `, ${brew.judgedBy.name}` : ''}` : state.kind === 'judged' ? 'none kept' : 'not judged yet'}{brew.remark && state.kind !== 'abandoned' ? `. ${brew.remark}` : ''}</p>
+        {solids && <p><b>Refractometer</b> {numberText(solids.gramsPerLitre / 10, 2)} % dissolved</p>}
         {colour && <p><b>Colour</b> {colourWords(colour)}. It says how strong, not why.</p>}
         {weighed !== undefined && Math.abs(weighed / plan.leaf - 1) > 0.02 && <p><b>Leaf</b> {weighed} g on the scale, {plan.leaf} g planned</p>}
         {brew.readings.length > 0 && <p><b>Thermometer</b> {brew.readings.map((r) => `${readingText(r.celsius, units.temperature)} at ${clockText(r.at)}`).join(', ')}</p>}
@@ -82,9 +86,32 @@ function WhatHappened({ brew, next, steeps, events }: { brew: Brew; events: read
       <div className="foot">
         {state.kind === 'pulled' && <Link className="btn go" to={`/judge/${brew.id}`}>Judge the cup</Link>}
         {s !== null && state.kind !== 'abandoned' && <Link className="btn" to={`/table/colour?brew=${brew.id}`}>Read its colour</Link>}
+        {s !== null && state.kind !== 'abandoned' && <Refractometer brew={brew} />}
         {next && <Link className="btn" to={`/log/${next.id}`}>Next of it <kbd>K</kbd></Link>}
         <Link className="btn" to={`/start?tea=${brew.tea.id}&vessel=${brew.vesselId}&water=${plan.water}`}>Brew it again</Link>
       </div>
     </>
+  );
+}
+
+/** Dissolved solids typed from a refractometer: part of what a tea is fitted by. */
+function Refractometer({ brew }: { brew: Brew }) {
+  const hands = useHands();
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState('');
+  const read = parseWithin(typed.replace(/\s*%$/, ''), 'What a refractometer shows of tea', '%', 0.02, 6);
+  const fault = typed.trim() !== '' && read.kind === 'bad' ? read.why : null;
+  if (!open) return <button type="button" className="btn quiet" onClick={() => setOpen(true)}>Refractometer</button>;
+  const keep = () => {
+    if (read.kind === 'bad') return;
+    hands.solids(brew, Math.round(read.value * 1000) / 100);
+    setOpen(false);
+  };
+  return (
+    <form className="solids-form" onSubmit={(e) => { e.preventDefault(); keep(); }}>
+      <label>Dissolved, % <input className="box" inputMode="decimal" value={typed} onChange={(e) => setTyped(e.target.value)} autoFocus /></label>
+      <button type="submit" className="btn" disabled={read.kind === 'bad'}>Keep</button><button type="button" className="btn quiet" onClick={() => setOpen(false)}>Leave</button>
+      <p className={fault ? 'fault' : 'small'} role={fault ? 'alert' : undefined}>{fault ?? 'Strained, cooled to the room, zeroed on the same water.'}</p>
+    </form>
   );
 }

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { Brew } from '#contracts/brews';
+import { knownFrom } from '#contracts/plan';
 import { verdictWords } from '#core/correction';
 import { grams, minutesText, secondsBetween } from '#core/units';
 import { degrees } from '#core/units';
@@ -44,7 +45,7 @@ export function FromBest({ brew }: { brew: Brew }) {
 export function LogRow({ brew }: { brew: Brew }) {
   const units = useUnits();
   const { plan } = brew;
-  const liquor = liquorOf(brew, now()) ?? houseCup(brew.tea.style, plan.recipe);
+  const liquor = liquorOf(brew, now()) ?? houseCup(knownFrom(plan, brew.tea.style), plan.recipe);
   const verdict = brew.verdict ? verdictWords(brew.verdict) : 'not judged';
   return (
     <Link className="log-row" to={`/log/${brew.id}`}>

@@ -31,7 +31,7 @@ export function TrendChart({ data, at, onPoint }: { data: Trends; at: number | n
   const { chart, measure } = data;
   const words = WORDS[measure];
   const { points, by } = useMemo(() => thinned(data.points, (p) => p.value, MOST), [data.points]);
-  const colours = useMemo(() => new Map((book?.teas ?? []).flatMap((t) => (t.house ? [[t.id, tint(houseCup(t.style, t.house.recipe))]] : []))), [book]);
+  const colours = useMemo(() => new Map((book?.teas ?? []).flatMap((t) => (t.house ? [[t.id, tint(houseCup(t, t.house.recipe))]] : []))), [book]);
   const values = points.map((p) => p.value);
   const [high, low] = [Math.max(0, ...values, chart?.upper ?? 0), Math.min(0, ...values, chart?.lower ?? 0)];
   const span = Math.max(high - low, measure === 'pull' ? 40 : 2);

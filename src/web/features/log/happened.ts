@@ -16,6 +16,7 @@ export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<
     }
     case 'reading': return `${readingText(what.celsius, units.temperature)} in it`;
     case 'colour': return `colour read: ${colourWords(what)}`;
+    case 'solids': return `refractometer: ${numberText(what.gramsPerLitre / 10, 2)} % dissolved`;
     case 'abandon': return `given up: ${what.reason.toLowerCase()}`;
     case 'waterOn': return 'water on';
     case 'pull': return brew.plan.pull.done.toLowerCase();

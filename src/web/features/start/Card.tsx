@@ -11,6 +11,7 @@ import { ScalePanel } from '../../app/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
 import { CupForecast } from '../../ui/Forecast';
 import { Note } from '../../ui/Note';
+import { standingOf } from '../../ui/standing';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { houseCup, liquorAfter } from '../bar';
 
@@ -31,7 +32,7 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
   return (
     <section className="paper" aria-label="The card">
       <div className="card-title">
-        <Cup liquor={houseCup(tea.style, recipe)} size={56} />
+        <Cup liquor={houseCup(tea, recipe)} size={56} />
         <div><div className="tea">{tea.name}</div><p className="small">{tea.lots.length > 1 ? <select className="lot-pick" aria-label="Lot" value={lot?.id ?? ''} onChange={(e) => { const l = tea.lots.find((x) => x.id === e.target.value); if (l) onLot(l); }}>{!lot && <option value="">no lot</option>}{tea.lots.map((l) => <option key={l.id} value={l.id}>{l.name}{l.state === 'inUse' ? '' : `, ${LOT_WORDS[l.state]}`}</option>)}</select> : null}{[tea.lots.length > 1 ? '' : lot?.name, tea.words, version.state === 'trial' ? `on trial, version ${version.number}` : `house recipe, version ${version.number}`, recipe.origin && `from ${recipe.origin}, not dialled in`].filter(Boolean).join(' · ')}
           {trial && <button type="button" className="btn quiet slim" onClick={() => onTrial(version.state !== 'trial')}>{version.state === 'trial' ? 'Back to the house recipe' : `Try version ${trial.number}`}</button>}</p></div>
       </div>
@@ -41,9 +42,9 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
           <dt>Water</dt><dd><WaterLine water={water} card={card} vessel={vessel} /></dd>
           <dt>Heat</dt><dd><span className="mid">{degrees(card.temperature, units.temperature)}<span className="u">°{units.temperature}</span></span><HeatWords card={card} /></dd>
           <dd className="full">
-            <SteepRule window={recipe.window} width={420} liquorAfter={(s) => liquorAfter(tea.style, recipe, s)} />
+            <SteepRule window={recipe.window} width={420} liquorAfter={(s) => liquorAfter(tea, recipe, s)} />
             <p>{handsWords(recipe, vessel)}</p>
-            <CupForecast brew={brewingOf({ style: tea.style, recipe, vessel, leaf: card.leaf, water, onLeaf: card.onLeaf, time: recipe.window.best, ambient: site.ambient })} />
+            <CupForecast brew={brewingOf({ tea, recipe, vessel, leaf: card.leaf, water, onLeaf: card.onLeaf, time: recipe.window.best, ambient: site.ambient })} standing={standingOf(tea)} />
           </dd>
         </dl>
       ) : <div className="mt-4"><Note bad><b>This pour cannot be brewed.</b> {cardFaultWords(card)}</Note></div>}

@@ -79,7 +79,7 @@ export function StartPage() {
       <div className="say">
         <span>Brew</span>
         <PickList label="Tea" className="tea" filter="Type a name" firstLetters={letters} open={finding} onOpen={(o) => { setFinding(o); if (!o) setLetters(''); }} shown={tea.name} chosen={tea.id}
-          choices={teas.map((t) => ({ value: t.id, text: t.name, words: `${styleOf(t.style).kind} ${t.words}`, show: <>{t.house && <Cup liquor={houseCup(t.style, t.house.recipe)} size={28} />}<span className="tea">{t.name}</span><span className="small ml-auto">{styleOf(t.style).kind}</span></> }))}
+          choices={teas.map((t) => ({ value: t.id, text: t.name, words: `${styleOf(t.style).kind} ${t.words}`, show: <>{t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={28} />}<span className="tea">{t.name}</span><span className="small ml-auto">{styleOf(t.style).kind}</span></> }))}
           onPick={(id) => { const t = teas.find((x) => x.id === id); if (t) choice.pickTea(t); }} />
         <span>in the</span>
         <PickList label="Vessel" shown={vessel.name} chosen={vessel.id} choices={vessels.map((v) => ({ value: v.id, text: busy.has(v.id) ? `${v.name}, in use` : v.name }))} onPick={(id) => { const v = vessels.find((x) => x.id === id); if (v) choice.pickVessel(v); }} />
@@ -91,7 +91,7 @@ export function StartPage() {
       <section className="work">
         <h2>Tea<small>brewed last here, or type two letters</small></h2>
         <div className="recent">{recentTeas.map((t) => (
-          <button type="button" key={t.id} aria-pressed={t.id === tea.id} onClick={() => choice.pickTea(t)}>{t.house && <Cup liquor={houseCup(t.style, t.house.recipe)} size={42} />}<span>{t.name}</span></button>
+          <button type="button" key={t.id} aria-pressed={t.id === tea.id} onClick={() => choice.pickTea(t)}>{t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={42} />}<span>{t.name}</span></button>
         ))}</div>
         <VesselShelves choice={choice} recipe={version.recipe} leaf={card.kind === 'card' ? card.leaf : null} />
       </section>

@@ -59,7 +59,7 @@ function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
 
 type StandingProps = { v: Vessel; scale: number; on: boolean; brew: ReturnType<Choice['busy']['get']>; tea: Tea | null; recipe: Recipe | null; leaf: Grams | null; water: Choice['water']; onPick: () => void };
 function Standing({ v, scale, on, brew, tea, recipe, leaf, water, onPick }: StandingProps) {
-  const liquor = on && tea && recipe ? houseCup(tea.style, recipe) : brew ? liquorOf(brew, now()) : null;
+  const liquor = on && tea && recipe ? houseCup(tea, recipe) : brew ? liquorOf(brew, now()) : null;
   const fill = on ? water : brew?.plan.water;
   return (
     <button type="button" aria-label={`${v.name}${brew ? ', in use' : ''}`} disabled={brew !== undefined && !on} onClick={onPick}>

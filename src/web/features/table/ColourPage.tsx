@@ -12,6 +12,7 @@ import { Loading, Nothing, Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { signedPercent, strengthWords } from '../../ui/strength';
 import { TypedPick } from '../../ui/TypedPick';
+import { standingOf } from '../../ui/standing';
 import { LevelMark } from '../../ui/vessel';
 import { photoWorker } from '../../workers/photo';
 import { houseCup, useHands } from '../bar';
@@ -52,7 +53,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
   useEffect(() => {
     if (!cups || !recipe) return;
     let gone = false;
-    void photoWorker().read({ sample: cups.sample, reference: beside ? cups.reference : null, target: houseCup(tea.style, recipe), depthCm: depth }).then((r) => { if (!gone) setReading(r); });
+    void photoWorker().read({ sample: cups.sample, reference: beside ? cups.reference : null, target: houseCup(tea, recipe), depthCm: depth }).then((r) => { if (!gone) setReading(r); });
     return () => { gone = true; };
   }, [cups, beside, depth, tea, recipe]);
   const show = async (open: ReturnType<ReturnType<typeof photoWorker>['open']>, from: string, what: string) => {
@@ -83,7 +84,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
     setBeside(!s.alone);
     setDepth(s.depthCm);
     const of = suits ?? tea;
-    if (of.house) void show(photoWorker().sample(i, houseCup(of.style, of.house.recipe)), MADE_UP, s.name);
+    if (of.house) void show(photoWorker().sample(i, houseCup(of, of.house.recipe)), MADE_UP, s.name);
   };
   const hands = useHands();
   const keep = (way: 'reference' | 'rim' | 'instrument', { strength, low, high }: Range3, depthCm: number) => {
@@ -173,7 +174,7 @@ function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: T
   const checks = <Checks checks={reading.checks} />;
   if (reading.kind === 'refused') {
     const [head, why] = REFUSED[reading.why];
-    const shallow = readableDepth(houseCup(tea.style, recipe), depth) ?? SHALLOWEST;
+    const shallow = readableDepth(houseCup(tea, recipe), depth) ?? SHALLOWEST;
     return (
       <>
         <h2>No reading</h2>
@@ -184,7 +185,7 @@ function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: T
       </>
     );
   }
-  const time = timeOfColour(reading.lab, (s) => colourOfBrew(houseBrew(tea.style, recipe), seconds(s)), recipe.window.best);
+  const time = timeOfColour(reading.lab, (s) => colourOfBrew(houseBrew(tea, recipe), seconds(s)), recipe.window.best);
   const on = reading.verdict === 'onTarget';
   return (
     <>
@@ -236,7 +237,7 @@ function Instrument({ tea, depth, onKeep }: { tea: Tea; depth: number; onKeep: (
   const lab = typed.map((t) => Number(t.replace(',', '.'))) as unknown as Lab;
   const given = typed.every((t) => t.trim() !== '') && lab.every(Number.isFinite) && lab[0] >= 0 && lab[0] <= 100;
   const recipe = tea.house?.recipe;
-  const target = recipe ? houseCup(tea.style, recipe) : null;
+  const target = recipe ? houseCup(tea, recipe) : null;
   const model = target ? labOf(target, depth) : null;
   const r = given && target ? strengthFromColour(target, lab, depth) : null;
   const verdict = r ? strengthVerdict(r) : null;
@@ -248,7 +249,7 @@ function Instrument({ tea, depth, onKeep }: { tea: Tea; depth: number; onKeep: (
       {r && verdict && model && (verdict === 'refuse' ? <p className="mt-3 text-[18px] font-semibold">Not this tea’s colour: {numberText(r.residual)} off every strength of it.</p>
         : verdict === 'uninformative' ? <p className="mt-3 text-[18px] font-semibold">Colour says nothing here: {lab[0] < 45 ? 'take a shallower layer' : 'take a deeper layer'}.</p>
           : <><p className="answer mt-3">{verdict === 'onTarget' ? ON_TARGET : strengthWords(r.value)}</p><Range strength={r.value} low={r.value * Math.exp(-r.error)} high={r.value * Math.exp(r.error)} /><div className="swatches"><span style={{ background: hexOf(model) }} /><span style={{ background: hexOf(lab) }} /></div><p className="swatch-names"><span>house cup</span><span>measured, {numberText(deltaE00(lab, model))} apart</span></p><p className="small">Says how strong, not why.</p>{onKeep && <button type="button" className="btn go mt-3" onClick={() => onKeep({ strength: r.value, low: r.value * Math.exp(-r.error), high: r.value * Math.exp(r.error) })}>Keep with this brew</button>}</>)}
-      {model && <p className="small mt-3">The house cup of {tea.name} is expected at {model.map((v) => numberText(v)).join(', ')} (style default, not measured).</p>}
+      {model && <p className="small mt-3">The house cup of {tea.name} is expected at {model.map((v) => numberText(v)).join(', ')} ({standingOf(tea).toLowerCase()}, not measured).</p>}
     </>
   );
 }

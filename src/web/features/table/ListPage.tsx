@@ -45,7 +45,7 @@ function Row({ t, taste = false }: { t: TastingRow; taste?: boolean }) {
   const tea = book?.teas.find((x) => x.id === t.tea.id);
   return (
     <Link className="tasting-row" to={taste ? `/table/${t.id}/taste` : `/table/${t.id}`}>
-      {tea?.house ? <Cup liquor={houseCup(tea.style, tea.house.recipe)} size={32} /> : <span />}
+      {tea?.house ? <Cup liquor={houseCup(tea, tea.house.recipe)} size={32} /> : <span />}
       <span className="tea">{t.tea.name}{t.lot && <small>, {t.lot}</small>}</span>
       <span>{exerciseName(t.kind, t.way)}</span>
       <span className="small">{dayText(t.at)} {clockText(t.at)}, {t.setBy.name}</span>

@@ -3,6 +3,7 @@ import type { OpenTasting } from '#contracts/tastings';
 import { ATTRIBUTES, MARKS, type Attribute } from '#core/correction';
 import { expectedMarks, valueText, houseCupOf, type LadderResult } from '#core/tasting';
 import { useUnits } from '../../app/session';
+import { standingOf } from '../../ui/standing';
 import { Cup } from '../../ui/vessel';
 import { brewOfCup, liquorOfCup } from './cups';
 
@@ -24,7 +25,7 @@ export function MarksChart({ view, result, attribute, target }: { view: OpenTast
   const [low, high] = way === 'seconds' ? [0, Math.max(...values) * 1.06] : [Math.min(...values) - (Math.max(...values) - Math.min(...values)) * 0.15, Math.max(...values) + (Math.max(...values) - Math.min(...values)) * 0.12];
   const x = (v: number) => LEFT + ((v - low) / (high - low || 1)) * (WIDTH - LEFT - RIGHT);
   const y = (m: number) => TOP + (2 - m) * LEVEL;
-  const of = { style: view.tea.style, recipe: view.version.recipe, vessel: view.vessel };
+  const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
   const house = useMemo(() => brewOfCup(of, houseCupOf(view.version.recipe, cups[0]?.plan.water ?? view.vessel.mark)), [view.id]); // eslint-disable-line react-hooks/exhaustive-deps -- a tasting's recipe and vessel never change
   const line = useMemo(() => {
     const vs = Array.from({ length: POINTS + 1 }, (_, i) => Math.max(low + ((high - low) * i) / POINTS, way === 'seconds' ? 1 : 0.1));
@@ -57,7 +58,7 @@ export function MarksChart({ view, result, attribute, target }: { view: OpenTast
         {begins && <g><path d={`M${x(begins.from)} ${BASE - 2}v-9H${x(begins.to)}v9`} fill="none" stroke="var(--accent)" strokeWidth="3" /><text x={(x(begins.from) + x(begins.to)) / 2} y={BASE - 17} fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--ink)">begins in here</text></g>}
         <path d={`M${x(target)} ${BASE}l-7 -11h14z`} fill="var(--ink)" /><text x={x(target)} y={BASE + 24} fontSize="13" fontWeight="700" textAnchor="middle" fill="var(--ink)">{valueText(way, target, units)}, house</text>
       </svg>
-      <p className="small">{result.tasters.map((t) => `${t.name.charAt(0)} for ${t.name}`).join(', ')} Each block is one mark at the cup as it really was. Line: the model, style default, not fitted yet; dashed: half a mark either way.</p>
+      <p className="small">{result.tasters.map((t) => `${t.name.charAt(0)} for ${t.name}`).join(', ')} Each block is one mark at the cup as it really was. Line: the model, {standingOf(view.tea).toLowerCase()}; dashed: half a mark either way.</p>
     </div>
   );
 }

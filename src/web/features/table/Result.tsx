@@ -62,7 +62,7 @@ function Ladder({ view, now, result }: Props & { result: LadderResult }) {
           <tbody>{result.tasters.map((t) => { const first = t.firstOver[shown]; return <tr key={t.id}><td className="l">{t.name}</td><td className="l">{t.ordering === null ? 'none' : t.ordering.inversions === 0 ? 'all right' : `${t.ordering.inversions} ${t.ordering.inversions === 1 ? 'pair' : 'pairs'} swapped`}</td><td>{first === null || first === undefined ? 'never' : valueText(way, first, units)}</td></tr>; })}</tbody></table>
         <h2 className="mt-4">How sure</h2>
         <p className="how-sure">{howSure(result, shown, way, target, units).join(' ')}{now.tasters.some((t) => t.handedIn === null) ? ` Not handed in: ${now.tasters.filter((t) => t.handedIn === null).map((t) => t.name).join(', ')}.` : ''}{now.swaps.length > 0 ? ` Codes put right before the reveal: ${now.swaps.map((s) => `${s.a} and ${s.b}`).join('; ')}.` : ''}</p>
-        <div className="foot"><Link className="btn" to={`/table/new?tea=${view.tea.id}`}>Taste it again</Link><Link className="btn quiet" to={`/book/${view.tea.id}`}>To the book</Link></div>
+        <div className="foot"><Link className="btn" to={`/table/new?tea=${view.tea.id}`}>Taste it again</Link>{role !== 'trainee' && <Link className="btn" to={`/book/${view.tea.id}/fit`}>Fit this tea</Link>}<Link className="btn quiet" to={`/book/${view.tea.id}`}>To the book</Link></div>
       </section>
     </>
   );

@@ -10,6 +10,7 @@ import { useAppDispatch } from '../../app/store';
 import { toastShown } from '../../app/toasts';
 import { Sheet } from '../../ui/Dialog';
 import { useKeys } from '../../ui/keys';
+import { standingOf } from '../../ui/standing';
 import { clockText } from '../bar';
 import { alikeWords, cupsWords, exerciseName, WAY_WORDS } from './cups';
 import { Rungs } from './Rungs';
@@ -73,7 +74,7 @@ export function Run({ view, now, does }: Props) {
           <button type="button" className="btn" onClick={() => setAsking('codes')}>Wrong code</button>
           {lastHand && <button type="button" className="btn quiet" onClick={undo}>Undo <kbd>Z</kbd></button>}
         </div>
-        <p className="small">The strip is this tea’s colour as it steeps, by the style default. Open marks are poured; the stroke is when it really was. The result uses the real times.</p>
+        <p className="small">The strip is this tea’s colour as it steeps, {standingOf(view.tea).toLowerCase()}. Open marks are poured; the stroke is when it really was. The result uses the real times.</p>
       </section>
       <section className="paper" aria-label="Weights and tasters">
         <h2>Weighed out<small>{now.started ? `water on from ${clockText(now.started)}` : 'type what the scale said'}</small></h2>

@@ -26,7 +26,7 @@ function apart(places: readonly number[]): number[] {
 export function Rungs({ view, now, t, next, codeOf }: { view: OpenTasting; now: Tasting; t: number; next: number | null; codeOf: (cup: number) => string }) {
   const units = useUnits();
   const { exercise: e, vessel } = view;
-  const of = useMemo(() => ({ style: view.tea.style, recipe: view.version.recipe, vessel }), [view.tea.style, view.version.recipe, vessel]);
+  const of = useMemo(() => ({ tea: view.tea, recipe: view.version.recipe, vessel }), [view.tea, view.version.recipe, vessel]);
   const schedule = scheduleFor(e);
   const onClock = schedule.kind === 'oneClock';
   const end = Math.max(60, ...e.cups.map((c) => c.plan.seconds)) * 1.1;

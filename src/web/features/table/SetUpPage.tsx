@@ -69,7 +69,7 @@ function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readon
   const house = useMemo(() => houseCupOf(version.recipe, vessel.mark), [version, vessel]);
   const cups = useMemo(() => own ?? cupsFor(house, exercise, n), [own, house, exercise, n]);
   const lot = lotInUse(tea);
-  const of = { style: tea.style, recipe: version.recipe, vessel };
+  const of = { tea, recipe: version.recipe, vessel };
   const alike = likeForLike(cups, way);
   const schedule = scheduleFor({ kind, way, cups: cups.map((plan) => ({ plan, codes: [] })) });
   const fresh = () => { setOwn(null); setSaidSo(false); };

@@ -1,14 +1,14 @@
 import { colourOfBrew, type ColouredBrew, type Liquor } from '#core/colour';
 import { brewingOf, type Recipe } from '#core/recipes';
-import type { StyleId } from '#core/styles';
+import type { KnownTea } from '#core/styles';
 import type { Exercise, PlannedCup, Way } from '#core/tasting';
 import { celsius, countWord, grams, millilitres, minutesText, numberText, seconds, temperatureText } from '#core/units';
 import type { VesselFields } from '#contracts/shelf';
 
-export type MadeOf = { readonly style: StyleId; readonly recipe: Recipe; readonly vessel: VesselFields };
+export type MadeOf = { readonly tea: KnownTea; readonly recipe: Recipe; readonly vessel: VesselFields };
 /** A cup of a table as the models need it. */
-export const brewOfCup = ({ style, recipe, vessel }: MadeOf, c: PlannedCup): ColouredBrew =>
-  brewingOf({ style, recipe, vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: celsius(c.celsius), time: seconds(c.seconds) });
+export const brewOfCup = ({ tea, recipe, vessel }: MadeOf, c: PlannedCup): ColouredBrew =>
+  brewingOf({ tea, recipe, vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: celsius(c.celsius), time: seconds(c.seconds) });
 /** Its colour after so many seconds. */
 export const liquorOfCup = (of: MadeOf, c: PlannedCup, s: number): Liquor => colourOfBrew(brewOfCup(of, c), seconds(Math.max(0, s)));
 export const WAY_WORDS: Readonly<Record<Way, string>> = { seconds: 'time', grams: 'leaf', celsius: 'temperature', water: 'water' };

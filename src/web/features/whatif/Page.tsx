@@ -14,7 +14,7 @@ import { DifferenceBars, differenceSentence } from '../../ui/DifferenceBars';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
-import { STANDING } from '../../ui/standing';
+import { standingOf } from '../../ui/standing';
 import { Cup } from '../../ui/vessel';
 import { Rule } from './Rule';
 import { TrialForm } from './TrialForm';
@@ -52,8 +52,8 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
   const [held, setHeld] = useState<Trying | null>(null);
   const [keeping, setKeeping] = useState(false);
   const against = held ?? home;
-  const brew = useMemo(() => brewTried(tea.style, recipe, tried, site), [tea.style, recipe, tried, site]);
-  const other = useMemo(() => brewTried(tea.style, recipe, against, site), [tea.style, recipe, against, site]);
+  const brew = useMemo(() => brewTried(tea, recipe, tried, site), [tea, recipe, tried, site]);
+  const other = useMemo(() => brewTried(tea, recipe, against, site), [tea, recipe, against, site]);
   const [cup, held_] = useMemo(() => [brewCup(brew), brewCup(other)], [brew, other]);
   const set = (change: Partial<Trying>) => setTried((t) => ({ ...t, ...change }));
   const back = () => setTried(home);
@@ -101,7 +101,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
           <>
             <p className="text-[19px] font-semibold mt-2" data-testid="whatif-words" aria-live="polite">{differenceSentence(cup.taste, held_.taste)}</p>
             <DifferenceBars cup={cup.taste} held={held_.taste} />
-            <p className="small">The line is the held cup; one step is a taster’s mark. {STANDING}, ±0.5. {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg)}</p>
+            <p className="small">The line is the held cup; one step is a taster’s mark. {standingOf(tea)}, ±0.5. {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg)}</p>
           </>
         )}
         {keeping ? <TrialForm tea={tea} recipe={recipe} tried={tried} home={home} newest={newest} words={unlike} onDone={() => setKeeping(false)} /> : (

@@ -8,7 +8,7 @@ import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } fro
 const site = { id: 's', name: 'Room', altitudeM: 4, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as Site;
 const vessel = (over: Partial<Vessel> = {}): Vessel => ({ id: 'v', siteId: 's', rev: 1, retired: false, name: 'White pot', kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true, cosy: false, strainer: 'liftsOut', dead: millilitres(0), covers: null, basketDepth: null, weighed: null, ...over });
 const recipe = startingRecipe('black-whole');
-const tea = { style: 'black-whole' as const, measure: { weighing: null, spoon: SPOONS.dessertSpoon }, lots: [] };
+const tea = { style: 'black-whole' as const, fitted: null, measure: { weighing: null, spoon: SPOONS.dessertSpoon }, lots: [] };
 const home = houseIn(tea, recipe, vessel(), site);
 
 test('trying starts at the house recipe in the vessel', () => expect(home).toMatchObject({ leaf: 6, temperature: 90, time: 240, water: 500, infuser: 'deep', agitation: 'still', altitudeM: 4 }));
@@ -22,8 +22,8 @@ test('heat that cannot be reached is what can', () => {
   const high = { ...home, altitudeM: 3000, temperature: 98 };
   const most = hottestOnLeaf(high, site);
   expect(most).toBeLessThan(88);
-  expect(brewTried('black-whole', recipe, high, site).temperature).toBe(most);
-  expect(brewTried('black-whole', recipe, { ...home, temperature: 80 }, site).temperature).toBe(80);
+  expect(brewTried(tea, recipe, high, site).temperature).toBe(most);
+  expect(brewTried(tea, recipe, { ...home, temperature: 80 }, site).temperature).toBe(80);
 });
 test('a measured boiling point is used at home, not where one pretends to be', () => {
   const measured = { ...site, measuredBoiling: celsius(95) } as Site;
@@ -31,8 +31,8 @@ test('a measured boiling point is used at home, not where one pretends to be', (
   expect(hottestOnLeaf({ ...home, altitudeM: 100 }, measured)).toBeGreaterThan(hottestOnLeaf(home, measured));
 });
 test('another infuser takes its own usual room, the vessel’s own stays with its own', () => {
-  expect(brewTried('white', recipe, { ...home, infuser: 'ball' }, site).basket).toBeNull();
-  expect(brewTried('white', recipe, home, site).basket).toBe(230);
+  expect(brewTried({ ...tea, style: 'white' }, recipe, { ...home, infuser: 'ball' }, site).basket).toBeNull();
+  expect(brewTried({ ...tea, style: 'white' }, recipe, home, site).basket).toBe(230);
 });
 test('as a recipe: dose by the water, the window moved with its best, in order', () => {
   const made = recipeTried(recipe, { ...home, leaf: 7.5, temperature: 86, time: 200 }, home);

@@ -3,7 +3,7 @@ import type { ColouredBrew } from '#core/colour';
 import { boilingAt } from '#core/heat';
 import { brewingOf, mostOnLeaf, recipeLeaf, siteBoiling, type Recipe } from '#core/recipes';
 import { leafFor, type KnownGood, type Scaling } from '#core/scaling';
-import { styleOf, type StyleId } from '#core/styles';
+import { styleOf, type KnownTea, type StyleId } from '#core/styles';
 import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, type Celsius } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
 import type { Tea } from '#contracts/book';
@@ -18,7 +18,7 @@ export type Trying = {
 };
 
 /** The house recipe in a vessel: where trying starts, and goes back to. */
-export function houseIn(tea: Pick<Tea, 'style' | 'measure' | 'lots'>, recipe: Recipe, vessel: Vessel, site: Site): Trying {
+export function houseIn(tea: Pick<Tea, 'style' | 'fitted' | 'measure' | 'lots'>, recipe: Recipe, vessel: Vessel, site: Site): Trying {
   const leaf = recipeLeaf(askedOf({ tea, version: { recipe }, vessel, site, water: vessel.mark, warmed: true })) ?? leafFor(vessel.mark, recipe.dose, { school: 'linear' });
   return { vessel, leaf: Math.round(leaf * 10) / 10, temperature: recipe.temperature, time: recipe.window.best, water: vessel.mark, infuser: vessel.infuser, agitation: 'still', altitudeM: site.altitudeM };
 }
@@ -30,11 +30,11 @@ export function hottestOnLeaf(t: Trying, site: Site): Celsius {
 }
 
 /** The cup as the models need it; heat that cannot be reached there is what can. */
-export function brewTried(style: StyleId, recipe: Recipe, t: Trying, site: Site): ColouredBrew {
+export function brewTried(tea: KnownTea, recipe: Recipe, t: Trying, site: Site): ColouredBrew {
   const sameInfuser = t.infuser === t.vessel.infuser;
   return {
     ...brewingOf({
-      style, recipe, vessel: { ...t.vessel, infuser: t.infuser, basket: sameInfuser ? t.vessel.basket : null }, leaf: grams(t.leaf), water: millilitres(t.water),
+      tea, recipe, vessel: { ...t.vessel, infuser: t.infuser, basket: sameInfuser ? t.vessel.basket : null }, leaf: grams(t.leaf), water: millilitres(t.water),
       onLeaf: celsius(Math.min(t.temperature, hottestOnLeaf(t, site))), time: seconds(t.time), ambient: site.ambient,
     }),
     agitation: t.agitation,

@@ -1,0 +1,56 @@
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+test('a tea is fitted to this house: a cup left out, used by the card from then on, set aside again', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Book');
+  await page.getByRole('link', { name: /Marrowick Broken/ }).click();
+  const tea = page.url();
+  await page.getByRole('link', { name: 'Fit it to this house' }).click();
+  await expect(page.getByTestId('fit-words')).toContainText(/say \w+ cups of this house/);
+  const words = await page.getByTestId('fit-words').textContent();
+  await page.getByRole('button', { name: 'Leave out' }).first().click();
+  await expect(page.getByTestId('fit-words')).not.toHaveText(words ?? '');
+  await expect(page.locator('.fit-cups tr.out')).toHaveCount(1);
+  await page.keyboard.press('Shift+1');
+  await expect(page.getByRole('tab', { name: 'Strength' })).toHaveAttribute('aria-selected', 'true');
+  await page.getByRole('button', { name: 'Use from now on' }).click();
+  await house.expectSaid(/Marrowick Broken is fitted to this house, by \w+ cups\./);
+  await expect(page.getByTestId('in-use')).toContainText('This fit is in use');
+  const id = /book\/([^/]+)/.exec(tea)?.[1] ?? '';
+  const vessels = ((await (await page.request.get('/api/vessels')).json()) as { vessels: { id: string; name: string }[] }).vessels;
+  await page.goto(`/start?tea=${id}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`);
+  await expect(page.getByTestId('forecast')).toContainText('Fitted to this house');
+  await page.goto(tea);
+  await expect(page.getByText(/Cup colour: fitted to this house/)).toBeVisible();
+  await page.getByRole('link', { name: 'What its own cups say' }).click();
+  await page.getByRole('button', { name: 'Set aside' }).click();
+  await house.expectSaid(/set aside: its style again/);
+  await page.getByText(/Fits taken, 1/).click();
+  await page.getByRole('button', { name: 'Use it again' }).click();
+  await house.expectSaid(/rests on the fit of/);
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(tea);
+});
+
+test('a brewer reads what the cups say and cannot use it; a refractometer’s figure is typed at the brew', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.brewer);
+  await page.goto('/log');
+  await page.locator('a.log-row').nth(6).click();
+  await page.getByRole('button', { name: 'Refractometer' }).click();
+  await page.getByLabel('Dissolved, %').fill('32');
+  await expect(page.getByRole('alert')).toContainText(/at most 6 %/);
+  await page.getByLabel('Dissolved, %').fill('0,32 %');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await house.expectSaid(/0\.32 % kept/);
+  await house.expectAllSaved();
+  await expect(page.locator('.paper')).toContainText('0.32 % dissolved');
+  const name = (await page.locator('h1.tea').textContent()) ?? '';
+  await house.goTo('Book');
+  await page.getByRole('link', { name: new RegExp(name) }).click();
+  await page.getByRole('link', { name: /Fit it to this house|What its own cups say/ }).click();
+  await expect(page.getByTestId('fit-words')).toBeVisible();
+  await expect(page.getByRole('cell', { name: '0.32 %' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Use from now on' })).toHaveCount(0);
+});

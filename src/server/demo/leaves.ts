@@ -1,0 +1,7 @@
+import type { Multipliers } from '#core/styles';
+
+/** What these made-up leaves really are beside their style: the house finds it by its cups. */
+export const LEAVES: Readonly<Record<string, Multipliers>> = {
+  'Marrowick Broken': { rate: 1.15, pool: 0.95, bite: 1.3, sensitivity: 1 },
+  'Iveline First': { rate: 0.8, pool: 1.1, bite: 0.85, sensitivity: 1 },
+};

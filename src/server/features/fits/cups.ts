@@ -1,0 +1,58 @@
+import { and, desc, eq, inArray, ne, isNull, or } from 'drizzle-orm';
+import { brewOf } from '#contracts/plan';
+import type { Tea } from '#contracts/book';
+import { FIT_SCORES, type Seen } from '#core/fitting';
+import { cupsSeen, EXERCISES, tastingOf } from '#core/tasting';
+import { capital, seconds, secondsBetween } from '#core/units';
+import { verdictWords } from '#core/correction';
+import type { Tx } from '../../db/pool';
+import { brewEvents, brews, lots, tastings } from '../../db/schema/index';
+import { brewsByIds, idsInOrder } from '../brews';
+import { eventsAt, tastingById } from '../tastings';
+
+/** So many tables and brews are looked at, the newest first: an older cup says less of the leaf that is brewed now. */
+const TABLES = 8;
+const BREWS = 40;
+
+export type FoundCup = Seen & { readonly id: string; readonly from: 'table' | 'bar'; readonly at: number; readonly words: string; readonly n: number };
+
+/** Cups of a table whose tasters marked every bowl. */
+async function fromTables(tx: Tx, tea: Tea): Promise<FoundCup[]> {
+  const ids = await tx.select({ id: tastings.id }).from(tastings).leftJoin(lots, eq(lots.id, tastings.lotId))
+    .where(and(eq(tastings.teaId, tea.id), eq(tastings.stage, 'revealed'), or(isNull(lots.id), ne(lots.state, 'finished')))).orderBy(desc(tastings.at)).limit(TABLES);
+  const found: FoundCup[] = [];
+  for (const { id } of ids) {
+    const f = await tastingById(tx, id);
+    if (!f || EXERCISES[f.t.kind].asks !== 'marks') continue;
+    const t = tastingOf(f.t.exercise, await eventsAt(tx, id));
+    for (const c of cupsSeen(f.t.exercise, t, { tea, recipe: f.version.recipe, vessel: f.t.vessel })) {
+      found.push({ ...c, id: `${id}:${c.code.slice(0, 3)}`, from: 'table', at: f.t.at.getTime(), words: `${EXERCISES[f.t.kind].label}, bowl ${c.code}` });
+    }
+  }
+  return found;
+}
+
+/** Brews of the bar that were judged or measured; first steeps only, for a later one says what the first left. */
+async function fromBar(tx: Tx, tea: Tea): Promise<FoundCup[]> {
+  const ids = (await idsInOrder(tx, 'log_tea', and(eq(brews.teaId, tea.id), eq(brews.method, tea.method), inArray(brews.state, ['pulled', 'judged'])), BREWS)).map((b) => b.id);
+  const all = await brewsByIds(tx, ids);
+  const open = new Set((await tx.select({ id: lots.id }).from(lots).where(and(eq(lots.teaId, tea.id), ne(lots.state, 'finished')))).map((l) => l.id));
+  const measured = ids.length === 0 ? [] : await tx.select({ brewId: brewEvents.brewId, body: brewEvents.body }).from(brewEvents).where(and(inArray(brewEvents.brewId, ids), inArray(brewEvents.kind, ['colour', 'solids']), eq(brewEvents.undone, false))).orderBy(brewEvents.at);
+  return all.flatMap((b): FoundCup[] => {
+    if (!('pulled' in b.state) || b.plan.steep || (b.lot && !open.has(b.lot.id))) return [];
+    const mine = measured.filter((m) => m.brewId === b.id).map((m) => m.body);
+    const colour = mine.flatMap((e) => ('kind' in e && e.kind === 'colour' ? [e] : [])).at(-1);
+    const solids = mine.flatMap((e) => ('kind' in e && e.kind === 'solids' ? [e] : [])).at(-1);
+    if (!b.verdict && !colour && !solids) return [];
+    const { character: _character, ...brew } = brewOf({ ...b.plan, fitted: null }, b.tea.style, seconds(secondsBetween(b.state.waterOn, b.state.pulled)));
+    const { verdict } = b;
+    return [{
+      id: b.id, from: 'bar', at: b.startedAt, brew, n: verdict ? 1 : 0, words: [verdict ? capital(verdictWords(verdict)) : 'Measured', b.plan.vessel.name].join(', '),
+      marks: verdict ? Object.fromEntries(FIT_SCORES.map((k) => [k, verdict[k]])) : {},
+      ...(colour && { colour: { strength: colour.strength, low: colour.low, high: colour.high } }), ...(solids && { solids: solids.gramsPerLitre }),
+    }];
+  });
+}
+
+/** Every cup of this house that says something of a tea as it is now, the newest first. */
+export const cupsOf = async (tx: Tx, tea: Tea): Promise<FoundCup[]> => [...await fromTables(tx, tea), ...await fromBar(tx, tea)].sort((a, b) => b.at - a.at || (a.id < b.id ? 1 : -1));
