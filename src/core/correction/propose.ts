@@ -20,6 +20,8 @@ export type Judged = {
   readonly warmed: boolean;
   /** Opened leaf against its basket; null when free. */
   readonly crowding: number | null;
+  /** A lot that is being dialled in: where its house recipe stands. Only leaf, heat and time are turned, and nothing is looked for first: the lot is new. */
+  readonly dialIn?: RecipePoint;
 };
 /** One correction for the next brew, with what the model expects of it. */
 export type Proposal = {
@@ -107,13 +109,15 @@ const marksOf = (v: Verdict): Marks => Object.fromEntries(JUDGED.filter((k) => k
 const worthTwo = (found: Search, brew: Brewing, style: StyleId, home: RecipePoint): boolean =>
   !found.partlyMet || found.best.levers.every((l) => nearsRecipe(brew, turned(brew, style, found.best.turns), l.lever, home));
 
+/** What a recipe itself says. */
+const RECIPE_LEVERS = ['leafGrams', 'temperatureC', 'seconds'] as const;
 /** Seconds from best that a hand does not tell apart. */
 const BACK_TO_BEST = 5;
 
 function byModel(j: Judged): Proposal {
   const { brew, style, recipe } = j;
-  const home = { leafGrams: (recipe.dose * brew.water) / 100, temperatureC: recipe.temperature, seconds: recipe.window.best };
-  const found = searchCorrection({ style, brew, marks: marksOf(j.verdict), stillAlready: (brew.agitation ?? 'still') === 'still', recipe: home });
+  const home = j.dialIn ?? { leafGrams: (recipe.dose * brew.water) / 100, temperatureC: recipe.temperature, seconds: recipe.window.best };
+  const found = searchCorrection({ style, brew, marks: marksOf(j.verdict), stillAlready: (brew.agitation ?? 'still') === 'still', recipe: home, ...(j.dialIn && { levers: RECIPE_LEVERS }) });
   const row = CORRECTION_TABLE.find((r) => fits(r, j));
   const cup = rescueOf(row?.rescue ?? 'none', brew, overOf(j.verdict));
   const done = (a: Answer) => asTheBarCan(brew, style, a.turns);
@@ -151,7 +155,7 @@ function byModel(j: Judged): Proposal {
  */
 export function propose(j: Judged): Proposal {
   if (isRight(j.verdict)) return plain({ rowId: 'right', lever: 'keep', headline: 'Keep it so', change: 'As it should be. The recipe stays.', reason: '', cup: NO_RESCUE });
-  const first = strayed(j) ?? lookFirst(j);
+  const first = strayed(j) ?? (j.dialIn ? null : lookFirst(j));
   if (first) return first;
   const outside = outsideLimits(j.brew);
   if (outside) {

@@ -19,6 +19,8 @@ export type Question = {
   readonly marks: Marks;
   /** Nobody can stir less than not at all: a still brew's contact goes up only. */
   readonly stillAlready?: boolean;
+  /** What may be turned; all of them when absent. */
+  readonly levers?: readonly ModelLever[];
 };
 /** A way to turn the levers and what it is worth. Cost is J: misfit plus effort. */
 export type Answer = { readonly levers: readonly { readonly lever: ModelLever; readonly value: number }[]; readonly cost: number; readonly turns: Turns };
@@ -131,8 +133,8 @@ function bestSingleOf(lever: ModelLever, cost: Cost): Found {
   const found = grid(cost.reach[lever], SINGLE_POINTS).map((u) => ({ turns: { [lever]: u }, cost: cost.total({ [lever]: u }) }));
   return follow(least(found), [lever], cost);
 }
-function bestPairOf(cost: Cost): Found {
-  const rough = MODEL_LEVERS.flatMap((a, i) => MODEL_LEVERS.slice(i + 1).map((b) => {
+function bestPairOf(levers: readonly ModelLever[], cost: Cost): Found {
+  const rough = levers.flatMap((a, i) => levers.slice(i + 1).map((b) => {
     let start: Found = { turns: {}, cost: Infinity };
     for (const u of grid(cost.reach[a], PAIR_POINTS)) for (const v of grid(cost.reach[b], PAIR_POINTS)) {
       const turns = { [a]: u, [b]: v };
@@ -158,7 +160,8 @@ export function searchCorrection(q: Question): Search {
     return { ...f, levers: MODEL_LEVERS.filter((l) => Math.abs(valueOf(after, l) - valueOf(q.brew, l)) > 1e-6).map((lever) => ({ lever, value: valueOf(after, lever) })) };
   };
   const costNone = cost.total({});
-  const singles = MODEL_LEVERS.map((lever) => ({ lever, ...bestSingleOf(lever, cost) })).sort((a, b) => a.cost - b.cost);
+  const levers = q.levers ?? MODEL_LEVERS;
+  const singles = levers.map((lever) => ({ lever, ...bestSingleOf(lever, cost) })).sort((a, b) => a.cost - b.cost);
   const home = (s: (typeof singles)[number]) => nearsRecipe(q.brew, turned(q.brew, q.style, s.turns), s.lever, q.recipe);
   const first = singles[0] as (typeof singles)[number];
   if (!home(first)) {
@@ -166,7 +169,7 @@ export function searchCorrection(q: Question): Search {
     if (better > 0) singles.unshift(...singles.splice(better, 1));
   }
   const single = singles[0] as (typeof singles)[number];
-  const pair = bestPairOf(cost);
+  const pair = bestPairOf(levers, cost);
   const best: Found = costNone <= Math.min(single.cost, pair.cost + PAIR_PENALTY) ? { turns: {}, cost: costNone }
     : pair.cost + PAIR_PENALTY < PAIR_MUST_BEAT * single.cost ? pair : single;
   const second = singles[1];

@@ -13,6 +13,7 @@ export { workingOf, type WorkingLine } from './working';
 export { knownGoodStart, packetOnLeaf, packetStart, startingRecipe, styleStarts, type StartingPoint } from './start';
 export { methodFor } from './methods';
 export { brewingOf, houseBrew } from './brewing';
+export { movedRecipe } from './moved';
 export { characterAfter, nextSteep, type NextSteep } from './again';
 export { lineDiffers, recipeLines, type RecipeLine } from './compare';
 export { boardOf, planServing, waterForLeaf, type BoardAsk, type BoardVessel, type Pour, type Round, type Serving } from './board';

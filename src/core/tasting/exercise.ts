@@ -2,13 +2,19 @@ import { ATTRIBUTES, type Attribute, type Mark } from '#core/correction';
 import type { Random } from '#core/numeric';
 import { blindCodes } from './codes';
 import { servingOrders, triangleOrders } from './orders';
-import { scheduleOf, type PlannedCup, type Schedule, type Way } from './schedule';
+import { scheduleOf, type Compared, type PlannedCup, type Schedule, type Way } from './schedule';
 
 export const EXERCISES = {
-  ladder: { label: 'Ladder', asks: 'marks', fewestCups: 3, mostCups: 6 },
-  pair: { label: 'Pair', asks: 'choice', fewestCups: 2, mostCups: 2 },
-  triangle: { label: 'Triangle', asks: 'choice', fewestCups: 2, mostCups: 2 },
-  duoTrio: { label: 'Duo-trio', asks: 'choice', fewestCups: 2, mostCups: 2 },
+  ladder: { label: 'Ladder', asks: 'marks', orders: true, fewestCups: 3, mostCups: 6 },
+  pair: { label: 'Pair', asks: 'choice', orders: false, fewestCups: 2, mostCups: 2 },
+  triangle: { label: 'Triangle', asks: 'choice', orders: false, fewestCups: 2, mostCups: 2 },
+  duoTrio: { label: 'Duo-trio', asks: 'choice', orders: false, fewestCups: 2, mostCups: 2 },
+  /** Infusers side by side, a bag beside loose leaf, or one leaf steeped again. */
+  comparison: { label: 'Comparison', asks: 'marks', orders: false, fewestCups: 2, mostCups: 4 },
+  /** A round of it: the new lot as it is brewed now, from the second round beside the cup before. */
+  dialIn: { label: 'Dial-in', asks: 'marks', orders: false, fewestCups: 1, mostCups: 2 },
+  /** Each cup in two bowls, so that a taster meets it twice without knowing. */
+  calibration: { label: 'Calibration', asks: 'scores', orders: false, fewestCups: 1, mostCups: 3 },
 } as const;
 export type ExerciseKind = keyof typeof EXERCISES;
 export const EXERCISE_KINDS = Object.keys(EXERCISES) as readonly ExerciseKind[];
@@ -24,14 +30,16 @@ export type Exercise = {
   /** What differs between the cups. */
   readonly way: Way;
   readonly asks: PairAsks;
+  /** What a comparison compares, where no figure differs. */
+  readonly compares?: Compared | undefined;
   readonly cups: readonly ExerciseCup[];
   readonly tasters: readonly Taster[];
   /** By taster: the codes in the order they are to be tasted. */
   readonly servings: Readonly<Record<string, readonly string[]>>;
 };
-export type ExerciseAsk = { readonly kind: ExerciseKind; readonly way: Way; readonly asks: PairAsks; readonly cups: readonly PlannedCup[]; readonly tasters: readonly Taster[] };
+export type ExerciseAsk = { readonly kind: ExerciseKind; readonly way: Way; readonly asks: PairAsks; readonly compares?: Compared | undefined; readonly cups: readonly PlannedCup[]; readonly tasters: readonly Taster[] };
 /** How many bowls hold each cup, so that nobody can tell by a code seen before. */
-const BOWLS: Readonly<Record<ExerciseKind, number>> = { ladder: 1, pair: 1, triangle: 2, duoTrio: 1 };
+const BOWLS: Readonly<Record<ExerciseKind, number>> = { ladder: 1, pair: 1, triangle: 2, duoTrio: 1, comparison: 1, dialIn: 1, calibration: 2 };
 
 /** Draws codes and each taster's order. The same draw for the same chance. */
 export function setUp(ask: ExerciseAsk, random: Random): Exercise {
@@ -41,16 +49,19 @@ export function setUp(ask: ExerciseAsk, random: Random): Exercise {
   const code = (cup: number, bowl: number) => cups[cup]?.codes[bowl] ?? '';
   const orders: string[][] = ask.kind === 'triangle'
     ? triangleOrders(ask.tasters.length, random).map((t) => { const seen = [0, 0]; return [...t].map((l) => { const cup = l === 'A' ? 0 : 1; const bowl = seen[cup] ?? 0; seen[cup] = bowl + 1; return code(cup, bowl); }); })
-    : servingOrders(cups.map((c) => c.codes[0] ?? ''), ask.tasters.length, random);
+    : servingOrders(cups.flatMap((c) => c.codes), ask.tasters.length, random);
   return { ...ask, cups, servings: Object.fromEntries(ask.tasters.map((t, i) => [t.id, orders[i] ?? []])) };
 }
 
-/** Ladders of time run on one clock; all else is lifted together. */
-export const scheduleFor = (e: Pick<Exercise, 'kind' | 'way' | 'cups'>): Schedule => scheduleOf(e.cups.map((c) => c.plan), e.kind === 'ladder' && e.way === 'seconds' ? 'oneClock' : 'together');
+/** Ladders of time run on one clock, steeps of one leaf in turn; all else is lifted together. */
+export const scheduleFor = (e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compares'>): Schedule =>
+  scheduleOf(e.cups.map((c) => c.plan), e.kind === 'ladder' && e.way === 'seconds' ? 'oneClock' : e.compares === 'steep' ? 'inTurn' : 'together');
 
 export type Sheet = {
   readonly marks: Readonly<Partial<Record<Attribute | 'colour', Mark>>>;
   readonly words: readonly string[];
+  /** 0 to 10, where the exercise asks for amounts. */
+  readonly scores?: Readonly<Partial<Record<Attribute, number>>> | undefined;
 };
 export type TastingAct =
   | { readonly kind: 'start' }
@@ -145,6 +156,7 @@ export function refusalOf(e: Exercise, events: readonly TastingEvent[], act: Tas
       const served = e.servings[x.id] ?? [];
       if (act.kind === 'keep') return served.includes(act.code) ? null : 'noSuchCode';
       if (EXERCISES[e.kind].asks === 'choice') return act.choice !== null && served.includes(act.choice) ? null : 'choiceMissing';
+      if (!EXERCISES[e.kind].orders) return null;
       const wanted = served.filter((c) => t.cups[t.cupOf[c] ?? -1]?.excluded === null);
       return act.order !== null && new Set(act.order).size === act.order.length && wanted.every((c) => act.order?.includes(c)) ? null : 'orderIncomplete';
     }

@@ -5,11 +5,14 @@ export { oddsOf, type Effect, type OddsModel } from './odds';
 export { justAboutRight, penaltyOf, tasterAgainst, type Against, type JustAboutRight } from './taster';
 export { blindCodes, shuffled } from './codes';
 export { servingOrders, triangleOrders, TRIANGLES, williamsSquare, type Triangle } from './orders';
-export { HAND_SECONDS, houseCupOf, likeForLike, rungs, scheduleOf, WAYS, type LikeForLike, type PlannedCup, type Schedule, type Way } from './schedule';
+export { COMPARED, HAND_SECONDS, houseCupOf, likeForLike, rungs, scheduleOf, WAYS, type Compared, type LikeForLike, type PlannedCup, type Schedule, type Way } from './schedule';
 export {
   EXERCISE_KINDS, EXERCISES, missing, nextMoment, PAIR_ASKS, refusalOf, scheduleFor, setUp, tastingOf, type CupState, type Exercise, type ExerciseAsk, type ExerciseKind, type PairAsks, type Refusal, type Sheet, type Stage, type Taster,
   type TasterState, type Tasting, type TastingAct, type TastingEvent,
 } from './exercise';
-export { realCups, resultOf, type AttributeResult, type Begins, type ChoiceResult, type LadderResult, type MarkAt, type RealCup } from './result';
+export { realCups, type RealCup } from './real';
+export { resultOf, type AttributeResult, type Begins, type ChoiceResult, type LadderResult, type MarkAt } from './result';
+export type { Beside, CalibrationResult, CupMarked, CupsResult, TasterFound } from './cups';
+export { cupWords, dialledIn, marksWords, offIn, recipeAt, roundOf, storyOf, turnedCup, verdictOf, WITHIN, type Round } from './dialIn';
 export { cupsSeen } from './seen';
-export { adviceOf, expectedMarks, headlineOf, howSure, valueText, type Advice, type TastingUnits } from './words';
+export { calibrationWords, chanceText, comparedWords, adviceOf, expectedMarks, headlineOf, howSure, valueText, type Advice, type TastingUnits } from './words';

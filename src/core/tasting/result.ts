@@ -1,22 +1,12 @@
 import { ATTRIBUTE_NAMES, type Attribute, type Mark } from '#core/correction';
 import { chanceOfAtLeast, chanceOfSplit, fewestTasters, GUESSING, shareAble, shareInterval, tastersNeeded, type Interval } from './binomial';
+import { calibrationOf, cupsOf, type CalibrationResult, type CupsResult } from './cups';
 import { EXERCISES, type Exercise, type Tasting } from './exercise';
 import { oddsOf, type Effect } from './odds';
 import { orderingOf, type Ordering } from './ordering';
 import { agreementOf, type Agreement } from './panel';
+import { realCups, type RealCup } from './real';
 import { justAboutRight, type JustAboutRight } from './taster';
-
-/** A cup as it was really made: what differs, in its own unit; the time from its own water. */
-export type RealCup = { readonly cup: number; readonly code: string; readonly value: number; readonly seconds: number | null; readonly excluded: string | null };
-export function realCups(e: Exercise, t: Tasting): RealCup[] {
-  return e.cups.map(({ plan }, cup) => {
-    const c = t.cups[cup];
-    const steeped = c && c.poured !== null && c.pulled !== null ? (c.pulled - c.poured) / 1000 : null;
-    const value = e.way === 'seconds' ? (steeped ?? plan.seconds) : e.way === 'grams' ? (c?.grams ?? plan.grams) : e.way === 'water' ? (c?.water ?? plan.water) : plan.celsius;
-    const code = Object.keys(t.cupOf).filter((k) => t.cupOf[k] === cup).join(', ');
-    return { cup, code, value, seconds: steeped, excluded: c?.excluded ?? null };
-  });
-}
 
 /** Where half of the table first marks it as too much: between which two cups. */
 export type Begins =
@@ -113,4 +103,7 @@ function choiceOf(e: Exercise, t: Tasting): ChoiceResult {
 }
 
 /** What an exercise showed. What was spilled or left out does not count, and is named. */
-export const resultOf = (e: Exercise, t: Tasting): LadderResult | ChoiceResult => (EXERCISES[e.kind].asks === 'choice' ? choiceOf(e, t) : ladderOf(e, t));
+export function resultOf(e: Exercise, t: Tasting): LadderResult | ChoiceResult | CupsResult | CalibrationResult {
+  const { asks, orders } = EXERCISES[e.kind];
+  return asks === 'choice' ? choiceOf(e, t) : asks === 'scores' ? calibrationOf(e, t) : orders ? ladderOf(e, t) : cupsOf(e, t);
+}

@@ -1,13 +1,21 @@
 import type { Recipe } from '#core/recipes';
+import type { InfuserKind } from '#core/vessels';
 
 /** One cup of an exercise: how it is made. */
-export type PlannedCup = { readonly grams: number; readonly water: number; readonly celsius: number; readonly seconds: number };
+export type PlannedCup = {
+  readonly grams: number; readonly water: number; readonly celsius: number; readonly seconds: number;
+  /** Another infuser than the vessel's own. */
+  readonly infuser?: InfuserKind | undefined;
+  /** Which steep of the same leaf; the first when absent. */
+  readonly steep?: number | undefined;
+};
 /** The house cup with so much water: what a recipe asks for. */
 export const houseCupOf = ({ dose, temperature, window }: Pick<Recipe, 'dose' | 'temperature' | 'window'>, water: number): PlannedCup => ({ grams: Number(((dose * water) / 100).toFixed(2)), water, celsius: temperature, seconds: window.best });
 export type Moment = { readonly cup: number; readonly act: 'pour' | 'pull'; readonly at: number };
 export type Schedule = {
   /** `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the same moment. */
-  readonly kind: 'oneClock' | 'together';
+  /** `inTurn`: the same leaf again, water on once the steep before is poured off. */
+  readonly kind: 'oneClock' | 'together' | 'inTurn';
   /** In order of time, seconds from the start. */
   readonly moments: readonly Moment[];
   readonly length: number;
@@ -19,12 +27,15 @@ export const HAND_SECONDS = 10;
 
 /**
  * One schedule for all cups. A ladder of time runs on one clock: all poured on in turn, each lifted at its own time after its own water.
- * Other exercises count the starts back, so that all are lifted one hand apart and tasted together.
+ * Steeps of one leaf go in turn. Other exercises count the starts back, so that all are lifted one hand apart and tasted together.
  */
 export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']): Schedule {
   const moments: Moment[] = [];
   if (kind === 'oneClock') {
     cups.forEach((c, cup) => moments.push({ cup, act: 'pour', at: 0 }, { cup, act: 'pull', at: c.seconds }));
+  } else if (kind === 'inTurn') {
+    let at = 0;
+    cups.forEach((c, cup) => { moments.push({ cup, act: 'pour', at }, { cup, act: 'pull', at: at + c.seconds }); at += c.seconds + HAND_SECONDS; });
   } else {
     const longest = [...cups.keys()].sort((a, b) => (cups[b] as PlannedCup).seconds - (cups[a] as PlannedCup).seconds);
     const end = Math.max(0, ...cups.map((c) => c.seconds));
@@ -45,11 +56,15 @@ export type Way = (typeof WAYS)[number];
 const ALIKE: Readonly<Record<Way, number>> = { grams: 0.05, water: 3, celsius: 1, seconds: 2 };
 export type LikeForLike = { readonly differs: readonly Way[]; readonly spread: Readonly<Record<Way, number>>; readonly meant: Way; readonly alsoDiffers: readonly Way[]; readonly same: boolean };
 
-/** Does one thing differ, and only that? */
-export function likeForLike(cups: readonly PlannedCup[], meant: Way): LikeForLike {
+/** What a comparison is of: the infuser (a bag is one), or the steeps of one leaf. */
+export const COMPARED = ['infuser', 'steep'] as const;
+export type Compared = (typeof COMPARED)[number];
+/** Does one thing differ, and only that? A comparison's cups differ in no figure; a later steep has its own time. */
+export function likeForLike(cups: readonly PlannedCup[], meant: Way, compares?: Compared): LikeForLike {
   const of = (w: Way) => cups.map((c) => c[w]);
   const spread = Object.fromEntries(WAYS.map((w) => [w, cups.length ? Math.max(...of(w)) - Math.min(...of(w)) : 0])) as Record<Way, number>;
   const differs = WAYS.filter((w) => spread[w] > ALIKE[w]);
+  if (compares) return { differs, spread, meant, alsoDiffers: differs.filter((w) => compares !== 'steep' || w !== 'seconds'), same: compares === 'infuser' && new Set(cups.map((c) => c.infuser)).size < cups.length };
   return { differs, spread, meant, alsoDiffers: differs.filter((w) => w !== meant), same: !differs.includes(meant) };
 }
 

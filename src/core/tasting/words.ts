@@ -4,6 +4,7 @@ import { MARK } from '#core/taste';
 import { capital, celsius, countWord as figure, grams, millilitres, minutesText, numberText, seconds, temperatureText, volumeText, type VolumeUnit } from '#core/units';
 import { chanceOfTrueOrder } from './ordering';
 import { fewestTasters, shareInterval, tastersNeeded } from './binomial';
+import type { CalibrationResult, CupsResult } from './cups';
 import type { AttributeResult, LadderResult } from './result';
 import type { Way } from './schedule';
 
@@ -108,4 +109,33 @@ const LEVER = { seconds: (b: Brewing, v: number) => ({ ...b, time: seconds(v) })
 export function expectedMarks(house: Brewing, way: Way, a: Attribute, values: readonly number[]): number[] {
   const right = predict(house)[a];
   return values.map((v) => (predict(LEVER[way](house, v))[a] - right) / MARK);
+}
+
+/** The chance of a result, as it is written. */
+export const chanceText = (p: number): string => (p < 0.001 ? 'under 0.001' : numberText(p, 3));
+/** What a comparison showed beside its first cup: the clearest difference, then whether chance could do that. */
+export function comparedWords(r: CupsResult, nameOf: (cup: number) => string): { strong: string; rest: string } {
+  const first = r.cups.find((c) => c.excluded === null);
+  const told = [...r.beside].filter((b) => b.higher + b.lower > 0).sort((a, b) => a.chance - b.chance || Math.abs(b.by) - Math.abs(a.by))[0];
+  if (!first || r.beside.length === 0) return { strong: 'Too little was marked to compare.', rest: '' };
+  if (!told) return { strong: 'Nobody marked any of them differently', rest: `: ${figure(r.n)} ${r.n === 1 ? 'taster' : 'tasters'}, every mark alike.` };
+  const more = told.by > 0;
+  const [side, of] = [more ? told.higher : told.lower, told.higher + told.lower + told.alike];
+  return {
+    strong: `${capital(nameOf(told.cup))}: ${more ? 'more' : 'less'} ${ATTRIBUTES[told.attribute].label.toLowerCase()} than ${nameOf(first.cup)}`,
+    rest: ` for ${figure(side)} of ${figure(of)}${told.alike > 0 ? `, ${figure(told.alike)} marked them alike` : ''}: ${told.chance <= 0.05 ? 'more than chance' : 'chance could do that'}.`,
+  };
+}
+const marksText = (m: number): string => `${numberText(m)} ${numberText(m) === '1' ? 'mark' : 'marks'}`;
+/** Whom a calibration asks to look again, in what; or that nobody is far off. */
+export function calibrationWords(r: CalibrationResult): { strong: string; rest: string } {
+  const off = r.tasters.flatMap((t) => Object.entries(t.against).flatMap(([a, x]) => (x ? x.flags.map((flag) => ({ name: t.name, a: a as Attribute, flag, x, by: flag === 'bias' ? Math.abs(x.bias) : x.repeatability ?? 0 })) : []))).sort((p, q) => q.by - p.by);
+  const worst = off[0];
+  if (r.n < 2) return { strong: 'One taster has nobody to be held against.', rest: '' };
+  if (!worst) return { strong: 'Nobody is far off', rest: ': within half a mark of the others, and within one of themselves.' };
+  const what = ATTRIBUTES[worst.a].label.toLowerCase();
+  return {
+    strong: worst.flag === 'bias' ? `${worst.name} scores ${what} ${marksText(Math.abs(worst.x.bias))} ${worst.x.bias > 0 ? 'above' : 'below'} the others` : `${worst.name} scored ${what} of one cup ${marksText(worst.by)} apart`,
+    rest: off.length > 1 ? `; ${figure(off.length - 1)} more ${off.length === 2 ? 'is' : 'are'} marked below.` : '. All else is within bounds.',
+  };
 }

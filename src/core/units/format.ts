@@ -19,6 +19,11 @@ export const countWord = (n: number): string => COUNTS[n] ?? String(n);
 
 /** At most `digits` decimals, no trailing zeros. */
 export const numberText = (n: number, digits = 1): string => String(Number(n.toFixed(digits)));
+/** With its sign, nothing for none. @example signedText(-0.04) // '0' */
+export function signedText(n: number, digits = 1): string {
+  const size = numberText(Math.abs(n), digits);
+  return size === '0' ? '0' : `${n > 0 ? '+' : '−'}${size}`;
+}
 
 const VOLUME_TEXT: Partial<Record<VolumeUnit, string>> = { ml: 'ml', usFlOz: 'fl oz', imperialFlOz: 'UK fl oz' };
 /** A volume's figure and unit in the reader's unit: whole ml, tenths of an ounce. */

@@ -1,4 +1,4 @@
-export { capital, countWord, degrees, minutesText, numberText, readingText, temperatureText, volumeParts, volumeText } from './format';
+export { capital, countWord, degrees, minutesText, numberText, readingText, signedText, temperatureText, volumeParts, volumeText } from './format';
 export {
   celsius, epochMs, grams, gramsPer100Ml, gramsPerMl, kilopascals, metres, millilitres, millimetres, seconds,
   type Celsius, type EpochMs, type Grams, type GramsPer100Ml, type GramsPerMl, type Kilopascals, type Metres,

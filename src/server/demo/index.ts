@@ -122,7 +122,8 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   await papers(db, { now, teas, lead, siteId, makeId });
   const [harbour] = sites;
   if (harbour) {
-    const tasted = pastTastings(seeded(SEED + 1), { site: harbour, teas, vessels: vessels.filter((v) => v.siteId === harbour.id), people: cast.filter((c) => c.person.sites.includes('harbour')).slice(0, 4).map((c) => ({ id: c.id, name: c.person.name })), now, makeId });
+    const newLots = new Map((await db.select({ id: t.lots.id, teaId: t.lots.teaId }).from(t.lots).where(eq(t.lots.state, 'new'))).map((l) => [l.teaId, l.id]));
+    const tasted = pastTastings(seeded(SEED + 1), { site: harbour, teas, vessels: vessels.filter((v) => v.siteId === harbour.id), people: cast.filter((c) => c.person.sites.includes('harbour')).slice(0, 4).map((c) => ({ id: c.id, name: c.person.name })), newLots, now, makeId });
     await db.insert(t.tastings).values(tasted.tastings);
     await inChunks(tasted.events, (part) => db.insert(t.tastingEvents).values(part));
   }

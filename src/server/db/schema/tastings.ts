@@ -1,7 +1,7 @@
 import { index, int, mysqlEnum, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import type { Exercise, ExerciseKind, TastingAct } from '#core/tasting';
 import type { VesselFields } from '#contracts/shelf';
-import { lots, teas, versions } from './book';
+import { lots, teas, versions, vessels } from './book';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
 import type { KeptFit } from '#contracts/fits';
@@ -18,6 +18,8 @@ export const tastings = mysqlTable('tastings', {
   exercise: json<Exercise>('exercise').notNull(),
   /** The round of a dial-in before it. */
   afterId: id('after_id'),
+  /** Null: set up before it was kept. */
+  vesselId: id('vessel_id').references(() => vessels.id),
   /** The vessel as it was then. */
   vessel: json<VesselFields>('vessel').notNull(),
   /** Follows from the events; kept for lists. */

@@ -1,6 +1,7 @@
 import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/correction';
-import { adviceOf, EXERCISES, headlineOf, houseCupOf, howSure, resultOf, tastingOf, valueText, type ChoiceResult, type LadderResult, type TastingEvent, type TastingUnits } from '#core/tasting';
-import { numberText } from '#core/units';
+import { adviceOf, EXERCISES, headlineOf, houseCupOf, howSure, resultOf, tastingOf, valueText, type ChoiceResult, type LadderResult, type TastingEvent, type TastingUnits, calibrationWords, chanceText, comparedWords, cupWords, dialledIn, marksWords, roundOf, type CalibrationResult, type CupsResult } from '#core/tasting';
+import { INFUSERS } from '#core/vessels';
+import { capital, numberText } from '#core/units';
 import { dayOnPaper, onSheets, type Paper } from '../print';
 import type { Found } from './queries';
 
@@ -26,11 +27,13 @@ export function tentsOf({ t }: Found): Promise<Buffer> {
 /** A score sheet for each taster, cups in that taster's own order, for houses that taste on paper. */
 export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
   const e = t.exercise;
-  const choosing = EXERCISES[e.kind].asks === 'choice';
+  const { asks, orders } = EXERCISES[e.kind];
+  const choosing = asks === 'choice';
+  const scoring = asks === 'scores';
   return onSheets(WIDTH, HEIGHT, info(`Score sheets, ${tea.name}`), e.tasters.map((taster) => (p: Paper) => {
     const served = e.servings[taster.id] ?? [];
     p.text(tea.name, MARGIN, MARGIN, { face: 'book', size: 8 });
-    p.text(`${taster.name}, ${dayOnPaper(t.at)}. ${choosing ? 'Taste from left to right, water between.' : 'Look first, then leaf, smell, taste. Tick one word a row; leave a row empty if you are not sure.'}`, MARGIN, MARGIN + 11, { size: 3.6, width: RIGHT - MARGIN });
+    p.text(`${taster.name}, ${dayOnPaper(t.at)}. ${choosing ? 'Taste from left to right, water between.' : `${scoring ? 'Circle how much of it there is, whether you like it or not' : 'Look first, then leaf, smell, taste. Tick one word a row'}; leave a row empty if you are not sure.`}`, MARGIN, MARGIN + 11, { size: 3.6, width: RIGHT - MARGIN });
     if (choosing) {
       const wide = (RIGHT - MARGIN) / served.length;
       served.forEach((code, i) => { p.text(code, MARGIN + i * wide + 6, 60, { face: 'heavy', size: 16 }); p.path('M0 0h10v10h-10z', MARGIN + i * wide + 12, 84, { stroke: 0.5 }); });
@@ -44,11 +47,12 @@ export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
         ATTRIBUTE_NAMES.forEach((a, j) => {
           const row = y + 2.5 + j * ((high - 4) / 5);
           p.text(ATTRIBUTES[a].label, 44, row, { face: 'bold', size: 3.4 });
-          [...MARKS].reverse().forEach((m, k) => { p.path('M0 0h3v3h-3z', 68 + k * 26, row, { stroke: 0.25 }); p.text(ATTRIBUTES[a].words[m], 72.5 + k * 26, row - 0.2, { size: 3.2 }); });
+          if (scoring) p.text('0   1   2   3   4   5   6   7   8   9   10', 68, row, { size: 3.4 });
+          else [...MARKS].reverse().forEach((m, k) => { p.path('M0 0h3v3h-3z', 68 + k * 26, row, { stroke: 0.25 }); p.text(ATTRIBUTES[a].words[m], 72.5 + k * 26, row - 0.2, { size: 3.2 }); });
         });
       });
-      p.text('From weakest to strongest:', MARGIN, HEIGHT - MARGIN - 18, { face: 'bold', size: 4.2 });
-      served.forEach((_, i) => p.line(MARGIN + i * 30, HEIGHT - MARGIN - 2, MARGIN + i * 30 + 24, HEIGHT - MARGIN - 2, 0.4));
+      if (orders) p.text('From weakest to strongest:', MARGIN, HEIGHT - MARGIN - 18, { face: 'bold', size: 4.2 });
+      if (orders) served.forEach((_, i) => p.line(MARGIN + i * 30, HEIGHT - MARGIN - 2, MARGIN + i * 30 + 24, HEIGHT - MARGIN - 2, 0.4));
     }
     p.text('Hot liquor scalds. Ask about allergens before tasting.', MARGIN, HEIGHT - MARGIN + 2, { size: 2.9 });
   }));
@@ -81,7 +85,9 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
       y += 5;
     };
     if (r.kind === 'ladder') ladder(r);
-    else choice(r);
+    else if (r.kind === 'choice') choice(r);
+    else if (r.kind === 'cups') cups(r);
+    else calibration(r);
     para('Marks are against the house cup as the tasters know it. It says what this table marked, and no more.', { size: 2.9 });
 
     function ladder(l: LadderResult) {
@@ -95,6 +101,34 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
       table(['taster', 'order by strength', 'Kendall tau', 'first bitter at'], l.tasters.map((x) => { const first = x.firstOver.bitterness; return [x.name, x.ordering === null ? 'none' : x.ordering.inversions === 0 ? 'all right' : `${x.ordering.inversions} swapped`, x.ordering ? numberText(x.ordering.tau, 2) : '', first === null || first === undefined ? 'never' : valueText(way, first, units)]; }), [14, 64, 118, 150]);
       para('How sure', { face: 'bold', size: 4.2, after: 1 });
       para(howSure(l, 'bitterness', way, target, units).join(' '), { size: 3.6, after: 5 });
+    }
+    function nameOf(i: number): string {
+      const plan = f.t.exercise.cups[i]?.plan;
+      return plan?.steep !== undefined ? `steep ${plan.steep}` : plan?.infuser ? INFUSERS[plan.infuser].label : `cup ${i + 1}`;
+    }
+    function cups(c: CupsResult) {
+      if (kind === 'dialIn') {
+        const round = roundOf(f.t.exercise, now);
+        para(dialledIn(round) ? 'Right: every mark within half a step.' : capital(`${marksWords(round)}.`), { face: 'bold', size: 5.4, after: 4 });
+      } else {
+        const head = comparedWords(c, nameOf);
+        para(`${head.strong}${head.rest}`, { face: 'bold', size: 5.4, after: 4 });
+      }
+      table(['cup', 'what', ...ATTRIBUTE_NAMES.map((a) => ATTRIBUTES[a].label)], c.cups.map((x) => [x.code, x.excluded ?? (kind === 'dialIn' ? cupWords(roundCup(x.cup), units.temperature) : nameOf(x.cup)), ...ATTRIBUTE_NAMES.map((a) => { const m = x.marks[a]; return m ? `${numberText(m.mean)} (${m.little}/${m.right}/${m.much})` : ''; })]), [14, 28, 86, 110, 134, 158, 180]);
+      para('Mean mark against the house cup, 0 is right; in brackets how many called it too little, right, too much.', { size: 2.9, after: 5 });
+      const told = c.beside.filter((b) => b.higher + b.lower > 0).sort((a, b) => a.chance - b.chance).slice(0, 8);
+      if (kind !== 'dialIn' && told.length > 0) table(['beside the first', 'in', 'more', 'less', 'p, exact sign test'], told.map((b) => [nameOf(b.cup), ATTRIBUTES[b.attribute].label.toLowerCase(), String(b.higher), String(b.lower), chanceText(b.chance)]), [14, 64, 104, 124, 144]);
+    }
+    function roundCup(i: number) {
+      const [plan, made] = [f.t.exercise.cups[i]?.plan, now.cups[i]];
+      return { grams: made?.grams ?? 0, water: made?.water ?? 1, celsius: plan?.celsius ?? 0, seconds: made && made.poured !== null && made.pulled !== null ? (made.pulled - made.poured) / 1000 : plan?.seconds ?? 0 };
+    }
+    function calibration(c: CalibrationResult) {
+      const head = calibrationWords(c);
+      para(`${head.strong}${head.rest}`, { face: 'bold', size: 5.4, after: 4 });
+      table(['taster', ...ATTRIBUTE_NAMES.map((a) => ATTRIBUTES[a].label)], c.tasters.map((x) => [x.name, ...ATTRIBUTE_NAMES.map((a) => { const v = x.against[a]; return v ? `${numberText(v.bias)}${v.repeatability === null ? '' : ` / ${numberText(v.repeatability)}`}` : ''; })]), [14, 54, 84, 114, 144, 170]);
+      para('Marks from the mean of the others / how far apart the two bowls of one cup were scored. A mark is 0.8 of the 0 to 10 scale.', { size: 2.9, after: 5 });
+      table(['cup', ...ATTRIBUTE_NAMES.map((a) => ATTRIBUTES[a].label)], c.cups.map((x) => [x.excluded ? `${x.code}, ${x.excluded}` : x.code, ...ATTRIBUTE_NAMES.map((a) => (x.means[a] === null ? '' : numberText(x.means[a] ?? 0)))]), [14, 54, 84, 114, 144, 170]);
     }
     function choice(c: ChoiceResult) {
       para(`${c.right} of ${c.n} chose right; by guessing as many or more: p = ${numberText(c.chance, 3)} (exact binomial).`, { face: 'bold', size: 5.4, after: 4 });

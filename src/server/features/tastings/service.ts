@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
-import type { SetUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
+import type { z } from 'zod';
+import type { setUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
 import { seeded } from '#core/numeric';
 import { EXERCISES, missing, refusalOf, setUp, tastingOf, type Exercise, type Refusal, type TastingAct, type TastingEvent } from '#core/tasting';
 import type { Deps } from '../../deps';
@@ -13,7 +14,7 @@ import { allPeople, siteById } from '../accounts';
 import { lotById, teaById, versionById } from '../book';
 import { tell, type LiveHub } from '../live';
 import { vesselById } from '../shelf';
-import { eventsAt, lockTasting, runsIt, tastingById, tastingsAt, viewFor, type Found } from './queries';
+import { eventsAt, lockTasting, roundAfter, runsIt, tastingById, tastingsAt, viewFor, type Found } from './queries';
 
 /** A device's clock may run this far ahead before it is held back to ours, ms. */
 const AHEAD = 2000;
@@ -50,7 +51,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     list: async (siteId: string, who: Signed) => ({ tastings: await tastingsAt(db, siteId, who) }),
     async one(id: string, who: Signed): Promise<TastingView> {
       const f = await found(db, id);
-      return viewFor(f, await eventsAt(db, id), who);
+      return viewFor(db, f, await eventsAt(db, id), who);
     },
     /** One that somebody runs. @throws 403 for anybody else: papers name codes in every order. */
     async mustRun(id: string, who: Signed): Promise<Found> {
@@ -58,18 +59,19 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       if (!runsIt(f, who)) throw new AppError('table.refused', 403, 'That is for whoever runs this tasting.', { details: { why: 'notYours' } });
       return f;
     },
-    /** Everything of a revealed one. @throws 409 before the reveal. */
-    async revealed(id: string): Promise<{ found: Found; events: TastingEvent[] }> {
+    /** Everything of a revealed one. @throws 409 before the reveal; 403 on a calibration's scores by name. */
+    async revealed(id: string, who: Signed): Promise<{ found: Found; events: TastingEvent[] }> {
       const f = await found(db, id);
+      if (f.t.kind === 'calibration' && who.role !== 'lead') throw new AppError('session.forbidden', 403, 'Everybody’s scores by name are for a lead.');
       if (f.t.stage !== 'revealed') throw new AppError('table.refused', 409, 'It is not revealed yet.', { details: { why: 'notRevealed' } });
       return { found: f, events: await eventsAt(db, id) };
     },
     /** Draws codes and orders, once: the same id again gets what was drawn the first time. */
-    async setUp(given: SetUpTasting, who: Signed): Promise<TastingView> {
+    async setUp(given: z.output<typeof setUpTasting.body>, who: Signed): Promise<TastingView> {
       const of = EXERCISES[given.kind];
       if (given.cups.length < of.fewestCups || given.cups.length > of.mostCups) throw invalid({ cups: `${of.label}: ${of.fewestCups === of.mostCups ? `${of.fewestCups}` : `${of.fewestCups} to ${of.mostCups}`} cups.` });
       const there = await tastingById(db, given.id);
-      if (there) return viewFor(there, await eventsAt(db, given.id), who);
+      if (there) return viewFor(db, there, await eventsAt(db, given.id), who);
       const [tea, version, vessel, site, people] = await Promise.all([teaById(db, given.teaId), versionById(db, given.versionId), vesselById(db, given.vesselId), siteById(db, given.siteId), allPeople(db)]);
       if (!tea || !version || version.teaId !== tea.id) throw notFound('That tea');
       if (!vessel) throw notFound('That vessel');
@@ -78,10 +80,18 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       const tasters = given.tasterIds.map((id) => people.find((p) => p.id === id && p.active));
       if (tasters.includes(undefined)) throw invalid({ tasterIds: 'Somebody of these does not work here any more.' });
       if (new Set(given.tasterIds).size < given.tasterIds.length) throw invalid({ tasterIds: 'Each taster once.' });
-      const exercise = setUp({ kind: given.kind, way: given.way, asks: given.asks, cups: given.cups, tasters: tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])) }, seeded(randomBytes(4).readUInt32LE()));
+      const exercise = setUp({ kind: given.kind, way: given.way, asks: given.asks, compares: given.compares, cups: given.cups, tasters: tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])) }, seeded(randomBytes(4).readUInt32LE()));
+      const before = given.afterId === null ? null : await tastingById(db, given.afterId);
+      if (given.afterId !== null && (!before || before.t.kind !== 'dialIn' || given.kind !== 'dialIn' || before.t.teaId !== tea.id || before.t.stage !== 'revealed')) throw new AppError('table.refused', 409, 'A next round follows one of the same dial-in that was revealed.', { details: { why: 'notRevealed' } });
       const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
       await inTransaction(db, async (tx) => {
-        await tx.insert(tastings).values({ id: given.id, siteId: site.id, teaId: tea.id, lotId: given.lotId, versionId: version.id, kind: given.kind, exercise, vessel: facts, stage: 'set', handedIn: 0, setBy: who.personId, at: new Date(Math.min(given.at, now() + AHEAD)) });
+        if (given.afterId !== null) {
+          // Two hands on the next round: the first one's stands.
+          await lockTasting(tx, given.afterId);
+          const other = await roundAfter(tx, given.afterId);
+          if (other !== null) throw new AppError('table.refused', 409, 'The next round was set up already.', { details: { why: 'roundThere', id: other } });
+        }
+        await tx.insert(tastings).values({ id: given.id, siteId: site.id, teaId: tea.id, lotId: given.lotId, versionId: version.id, kind: given.kind, afterId: given.afterId, exercise, vesselId: vessel.id, vessel: facts, stage: 'set', handedIn: 0, setBy: who.personId, at: new Date(Math.min(given.at, now() + AHEAD)) });
         await tell(tx, site.id, [['table', given.id]], now());
       });
       live.nudge(site.id);
@@ -93,7 +103,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         const f = await found(tx, id);
         await lockTasting(tx, id);
         const events = await eventsAt(tx, id);
-        if (events.some((e) => e.id === eventId)) return { view: viewFor(f, events, who), siteId: f.t.siteId };
+        if (events.some((e) => e.id === eventId)) return { view: await viewFor(tx, f, events, who), siteId: f.t.siteId };
         const why = refusalOf(f.t.exercise, events, act, { id: who.personId, runs: runsIt(f, who) });
         if (why) throw new AppError('table.refused', why === 'notYours' ? 403 : 409, words(why, act, f.t.exercise, events), { details: { why } });
         const made: TastingEvent = { id: eventId, at: Math.min(at, now() + AHEAD), by: { id: who.personId, name: who.name }, act };
@@ -101,7 +111,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         const after = tastingOf(f.t.exercise, [...events, made]);
         await tx.update(tastings).set({ stage: after.stage, handedIn: after.tasters.filter((t) => t.handedIn !== null).length }).where(eq(tastings.id, id));
         await tell(tx, f.t.siteId, [['table', id]], now());
-        return { view: viewFor(f, [...events, made], who), siteId: f.t.siteId };
+        return { view: await viewFor(tx, f, [...events, made], who), siteId: f.t.siteId };
       });
       live.nudge(answer.siteId);
       return answer.view;

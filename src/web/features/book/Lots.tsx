@@ -10,12 +10,13 @@ import { failureOf, fieldFaults } from '../../app/api';
 import { now } from '../../app/clock';
 import { History } from '../../app/History';
 import { newId } from '../../app/ids';
+import { sentWeighing, useDialledIn } from '../../app/lots';
 import { NotSaved } from '../../app/NotSaved';
 import { useAddLotMutation, useChangeLotMutation, useSpoonsQuery } from '../../app/leadRecords';
 import { AreaField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';
-import { readWeighing, sentWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
+import { readWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
 
 const today = () => new Date(now()).toISOString().slice(0, 10);
 /** What a lot's best-before asks, in words; null when it asks nothing. */
@@ -51,12 +52,10 @@ export function Lots({ page: { tea, lots, versions }, lead }: { page: TeaPage; l
 
 /** A new lot is brewed on the house recipe first; when its cup is right it is dialled in. */
 function DialIn({ tea, lot, lead }: { tea: Tea; lot: Lot; lead: boolean }) {
-  const [change, { isLoading, error }] = useChangeLotMutation();
-  const { id, teaId: _t, versionNumber: _n, rev, weighing, ...fields } = lot;
-  const done = () => void change({ id, body: { ...fields, weighing: weighing && sentWeighing(weighing), state: 'dialledIn', versionId: tea.house?.id ?? null, rev } });
+  const [dialledIn, { isLoading, error }] = useDialledIn();
   return (
-    <Note action={<span className="flex flex-wrap gap-1"><Link className="btn slim go" to={`/start?tea=${tea.id}&lot=${lot.id}`}>Brew it</Link>{lead && <button type="button" className="btn slim" disabled={isLoading} onClick={done}>It is right on version {tea.house?.number}</button>}</span>}>
-      <b>{lot.name} is new.</b> Brew it on the house recipe and judge it; where it differs, make a trial for it. {error ? <span className="fault">{failureOf(error).message}</span> : null}
+    <Note action={<span className="flex flex-wrap gap-1"><Link className="btn slim go" to={`/table/new?tea=${tea.id}&lot=${lot.id}`}>Dial it in</Link><Link className="btn slim" to={`/start?tea=${tea.id}&lot=${lot.id}`}>Brew it</Link>{lead && <button type="button" className="btn slim" disabled={isLoading} onClick={() => void dialledIn(lot, tea.house?.id ?? null)}>It is right on version {tea.house?.number}</button>}</span>}>
+      <b>{lot.name} is new.</b> Taste it on the house recipe; what is off is corrected round by round until it is right. {error ? <span className="fault">{failureOf(error).message}</span> : null}
     </Note>
   );
 }

@@ -12,12 +12,13 @@ import { NotSaved } from '../../app/NotSaved';
 import { useSpoonsQuery } from '../../app/leadRecords';
 import { useAddTeaMutation, useBookQuery, useChangeTeaMutation } from '../../app/records';
 import { useUnits } from '../../app/session';
+import { sentWeighing } from '../../app/lots';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { PacketReading } from './Packet';
 import { RecipeFields } from './RecipeFields';
 import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
 import { StartFrom } from './StartFrom';
-import { readWeighing, sentWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
+import { readWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
 
 type Form = RecipeForm & WeighingForm & {
   name: string; style: StyleId; method: TeaFields['method']; words: string; allergens: string; teaNote: string; retired: boolean;

@@ -33,9 +33,6 @@ export function readWeighing(v: WeighingForm, spoons: readonly HouseSpoon[]): Re
   if (n.kind === 'bad' || !(n.value >= 0.25 && n.value <= 100)) return { kind: 'bad', why: 'Say how many spoons that were, a quarter at least.' };
   return { kind: 'ok', weighing: { spoon: bare, spoons: n.value, weighed: figures[0] as Grams, singles: [] } };
 }
-/** As it is sent: the spoon by its id. */
-export const sentWeighing = (w: Weighing): Weighed => ({ spoon: w.spoon.id, spoons: w.spoons, weighed: grams(Math.round(w.weighed * 100) / 100), singles: w.singles });
-
 /** Spoon, number and weight, with what one spoon holds and how even they are. */
 export function WeighingFields<F extends FieldValues>({ form, spoons, legend }: { form: UseFormReturn<F>; spoons: readonly HouseSpoon[]; legend: string }) {
   const n = (name: keyof WeighingForm) => name as unknown as Path<F>;

@@ -4,8 +4,8 @@ import type { TeaPage } from '#contracts/book';
 import type { OpenTasting } from '#contracts/tastings';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { adviceOf, headlineOf, howSure, resultOf, valueText, houseCupOf, type Advice, type ChoiceResult, type LadderResult, type Tasting } from '#core/tasting';
-import { numberText, type Celsius, type GramsPer100Ml, type Seconds } from '#core/units';
+import { adviceOf, chanceText, headlineOf, howSure, resultOf, valueText, houseCupOf, type Advice, type ChoiceResult, type LadderResult, type Tasting } from '#core/tasting';
+import { type Celsius, type GramsPer100Ml, type Seconds } from '#core/units';
 import type { Recipe } from '#core/recipes';
 import { NotMade, useNewVersion } from '../../app/newVersion';
 import { useTeaQuery } from '../../app/records';
@@ -13,6 +13,9 @@ import { useSession, useUnits } from '../../app/session';
 import { useKeys } from '../../ui/keys';
 import { clockText } from '../bar';
 import { cupsWords, exerciseName } from './cups';
+import { Calibrated } from './Calibrated';
+import { Compared } from './Compared';
+import { DialIn } from './DialIn';
 import { MarksChart } from './MarksChart';
 
 type Props = { view: OpenTasting; now: Tasting };
@@ -21,14 +24,16 @@ type Props = { view: OpenTasting; now: Tasting };
 export function Result({ view, now }: Props) {
   const result = useMemo(() => resultOf(view.exercise, now), [view.exercise, now]);
   const sat = now.tasters.filter((t) => t.handedIn !== null).length;
+  const me = useSession();
+  const mayHave = view.kind !== 'calibration' || me.role === 'lead';
   const [from, to] = [now.started ?? view.at, now.revealed ?? view.at];
   return (
     <main className="page split result-page">
       <div className="say">
-        <h1 className="font-normal">Result: <span className="tea text-[25px]">{view.tea.name}</span></h1><span className="small text-[16px]">{exerciseName(view.kind, view.way).toLowerCase()}, {cupsWords(view.exercise.cups.length)}, {sat} {sat === 1 ? 'taster' : 'tasters'}, {clockText(from)} to {clockText(to)}</span>
-        <span className="gap" /><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'csv' })} download>As CSV</a><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'json' })} download>As JSON</a><a className="btn" href={pathOf(ROUTES.printReport, { id: view.id })} target="_blank" rel="noreferrer">Report, one page</a>
+        <h1 className="font-normal">{view.kind === 'dialIn' ? `Dial-in, round ${view.rounds.length + 1}` : 'Result'}: <span className="tea text-[25px]">{view.tea.name}</span></h1><span className="small text-[16px]">{view.kind === 'dialIn' ? view.lot ?? 'no lot' : exerciseName(view).toLowerCase()}, {cupsWords(view.exercise.cups.length)}, {sat} {sat === 1 ? 'taster' : 'tasters'}, {clockText(from)} to {clockText(to)}</span>
+        <span className="gap" />{mayHave && <><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'csv' })} download>As CSV</a><a className="btn quiet" href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'json' })} download>As JSON</a><a className="btn" href={pathOf(ROUTES.printReport, { id: view.id })} target="_blank" rel="noreferrer">Report, one page</a></>}
       </div>
-      {result.kind === 'ladder' ? <Ladder view={view} now={now} result={result} /> : <Chosen view={view} now={now} result={result} />}
+      {result.kind === 'ladder' ? <Ladder view={view} now={now} result={result} /> : result.kind === 'choice' ? <Chosen view={view} now={now} result={result} /> : result.kind === 'calibration' ? <Calibrated view={view} result={result} /> : view.kind === 'dialIn' ? <DialIn view={view} now={now} /> : <Compared view={view} result={result} />}
     </main>
   );
 }
@@ -93,12 +98,12 @@ function Drafting({ view, advice, head, page }: { view: OpenTasting; advice: Adv
   return (
     <>
       <NotMade making={making} />
-      <div className="flex gap-2 mt-3"><button type="button" className="btn go" disabled={making.isSaving} onClick={() => void making.save({ as: 'draft', method: of.method, recipe: changed(), reason: `${exerciseName(view.kind, view.way)}, ${view.exercise.tasters.length} tasters. ${head}`.slice(0, 300), settles: [] }).then((ok) => setMade(Boolean(ok)))}>Draft version {newest + 1}</button></div>
+      <div className="flex gap-2 mt-3"><button type="button" className="btn go" disabled={making.isSaving} onClick={() => void making.save({ as: 'draft', method: of.method, recipe: changed(), reason: `${exerciseName(view)}, ${view.exercise.tasters.length} tasters. ${head}`.slice(0, 300), settles: [] }).then((ok) => setMade(Boolean(ok)))}>Draft version {newest + 1}</button></div>
     </>
   );
 }
 
-const TELLS = { pair: 'tell the two apart', triangle: 'find the odd one', duoTrio: 'match the reference', ladder: '' } as const;
+const TELLS = { pair: 'tell the two apart', triangle: 'find the odd one', duoTrio: 'match the reference' } as const;
 function Chosen({ view, result }: Props & { result: ChoiceResult }) {
   const units = useUnits();
   const { kind, asks, way } = view.exercise;
@@ -109,13 +114,13 @@ function Chosen({ view, result }: Props & { result: ChoiceResult }) {
   return (
     <>
       <section className="work">
-        <p className="headline">{result.n === 0 ? <b>Nobody chose.</b> : liked ? <><b>{result.right} of {result.n} liked the one with more {way === 'celsius' ? 'heat' : way === 'grams' ? 'leaf' : 'time'} better</b>{sure ? ': more than chance.' : ': chance could do that.'}</> : <><b>{result.right} of {result.n} could {TELLS[kind]}</b>{sure ? ', more than guessing would.' : '; guessing alone could do that.'}</>}</p>
+        <p className="headline">{result.n === 0 ? <b>Nobody chose.</b> : liked ? <><b>{result.right} of {result.n} liked the one with more {way === 'celsius' ? 'heat' : way === 'grams' ? 'leaf' : 'time'} better</b>{sure ? ': more than chance.' : ': chance could do that.'}</> : <><b>{result.right} of {result.n} could {TELLS[kind as keyof typeof TELLS]}</b>{sure ? ', more than guessing would.' : '; guessing alone could do that.'}</>}</p>
         <div className="chosen-cups">{[a, b].map((c, i) => c && <div key={c.cup}><b>{c.code}</b><span>{i === 0 ? 'first cup' : 'second cup'}: {valueText(way, c.value, units)}</span></div>)}</div>
         <table className="grid-table plain"><thead><tr><th className="l">taster</th><th className="l">chose</th><th className="l">{liked ? 'that is' : 'answer'}</th></tr></thead><tbody>{result.tasters.map((t) => <tr key={t.id}><td className="l">{t.name}</td><td className="l">{t.choice}</td><td className="l">{liked ? (t.right ? 'the one with more' : 'the one with less') : t.right ? 'right' : 'not this'}</td></tr>)}</tbody></table>
       </section>
       <section className="paper" aria-label="How sure">
         <h2>How sure</h2>
-        <p className="how-sure">n = {result.n}, p = {result.chance < 0.001 ? 'under 0.001' : numberText(result.chance, 3)} (exact binomial, {liked ? 'two-sided' : 'one-sided'}). Share right: {percent(result.interval[0])} to {percent(result.interval[1])} (95 %, exact).{result.able ? ` Able to tell beyond guessing: ${percent(result.able.share)} (${percent(result.able.interval[0])} to ${percent(result.able.interval[1])}).` : ''}{result.n < result.fewest ? ` So few can prove nothing: at least ${result.fewest} must all agree.` : ''}{!sure && result.needed !== null ? ` With as many right, about ${result.needed} tasters would have been needed.` : ''}</p>
+        <p className="how-sure">n = {result.n}, p = {chanceText(result.chance)} (exact binomial, {liked ? 'two-sided' : 'one-sided'}). Share right: {percent(result.interval[0])} to {percent(result.interval[1])} (95 %, exact).{result.able ? ` Able to tell beyond guessing: ${percent(result.able.share)} (${percent(result.able.interval[0])} to ${percent(result.able.interval[1])}).` : ''}{result.n < result.fewest ? ` So few can prove nothing: at least ${result.fewest} must all agree.` : ''}{!sure && result.needed !== null ? ` With as many right, about ${result.needed} tasters would have been needed.` : ''}</p>
         <div className="foot"><Link className="btn" to={`/table/new?tea=${view.tea.id}`}>Taste it again</Link></div>
       </section>
     </>

@@ -50,12 +50,13 @@ export function Run({ view, now, does }: Props) {
   const open = missing(now);
   const poured = now.cups.filter((c) => c.pulled !== null).length;
   const after = next ? schedule.moments.filter((m) => m.cup !== next.cup && (m.act === 'pour' ? now.cups[m.cup]?.poured === null : now.cups[m.cup]?.pulled === null) && now.cups[m.cup]?.excluded === null)[0] : undefined;
-  const asMade = now.cups.map((c, i) => ({ grams: c.grams, water: c.water, celsius: e.cups[i]?.plan.celsius ?? 0, seconds: e.cups[i]?.plan.seconds ?? 0 }));
-  const alike = likeForLike(asMade, e.way);
+  const asMade = now.cups.map((c, i) => ({ ...(e.cups[i]?.plan ?? { celsius: 0, seconds: 0 }), grams: c.grams, water: c.water }));
+  const alike = likeForLike(asMade, e.way, e.compares);
+  const bound = e.kind !== 'dialIn' && e.kind !== 'calibration';
   return (
     <main className="page split run-page">
       <div className="say">
-        <h1 className="font-normal">{exerciseName(e.kind, e.way)}: <span className="tea text-[25px]">{view.tea.name}</span></h1><span className="small text-[16px]">{cupsWords(e.cups.length)}, {schedule.kind === 'oneClock' ? 'one clock' : 'lifted together'}, {alikeWords(e, units.temperature)}</span>
+        <h1 className="font-normal">{exerciseName(e)}: <span className="tea text-[25px]">{view.tea.name}</span></h1><span className="small text-[16px]">{cupsWords(e.cups.length)}, {{ oneClock: 'one clock', together: 'lifted together', inTurn: 'one leaf, steep after steep' }[schedule.kind]}{e.kind === 'dialIn' ? `, ${view.lot ?? 'no lot'}, round ${view.rounds.length + 1}` : ''}{alikeWords(e, units.temperature) && ', '}{alikeWords(e, units.temperature)}</span>
         <span className="gap" /><button type="button" className="btn quiet" onClick={() => setAsking('stop')}>Stop it</button>
       </div>
       <section className="work">
@@ -82,7 +83,7 @@ export function Run({ view, now, does }: Props) {
           <thead><tr><th className="l">code</th><th>leaf</th><th>water</th><th>{schedule.kind === 'oneClock' ? 'pour at' : 'time'}</th><th>poured</th></tr></thead>
           <tbody>{now.cups.map((c, i) => <WeighedRow key={i} code={codeOf(i)} c={c} at={minutesText(e.cups[i]?.plan.seconds ?? 0)} volume={units.volume} onWeigh={(grams, water) => act({ kind: 'weigh', cup: i, grams, water })} />)}</tbody>
         </table>
-        <p className="mt-2"><b>Like for like:</b> {alike.alsoDiffers.length === 0 ? `${e.way === 'grams' ? '' : `leaf within ${numberText(alike.spread.grams, 2)} g, `}water within ${numberText(alike.spread.water, 0)} ml. Only the ${WAY_WORDS[e.way]} differs.` : <span className="text-warn">the {alike.alsoDiffers.map((w) => `${WAY_WORDS[w]} (by ${valueText(w, alike.spread[w], units)})`).join(' and the ')} differs too: the result cannot lay it to one of them.</span>}</p>
+        {bound && <p className="mt-2"><b>Like for like:</b> {alike.alsoDiffers.length === 0 ? `${e.way === 'grams' ? '' : `leaf within ${numberText(alike.spread.grams, 2)} g, `}water within ${numberText(alike.spread.water, 0)} ml. Only the ${e.compares ?? WAY_WORDS[e.way]} differs.` : <span className="text-warn">the {alike.alsoDiffers.map((w) => `${WAY_WORDS[w]} (by ${valueText(w, alike.spread[w], units)})`).join(' and the ')} differs too: the result cannot lay it to one of them.</span>}</p>}
         {now.swaps.length > 0 && <p className="small">Codes swapped: {now.swaps.map((s) => `${s.a} and ${s.b}, ${clockText(s.at)}, ${s.by.name}`).join('; ')}.</p>}
         <h2 className="mt-3">Tasters<small>codes stay hidden from their sheets until all are in</small></h2>
         <ul className="sitting">{now.tasters.map((x) => (

@@ -5,7 +5,7 @@ import { scheduleFor, valueText, type Tasting } from '#core/tasting';
 import { grams, millilitres, minutesText } from '#core/units';
 import { useUnits } from '../../app/session';
 import { Cup, VesselDrawing } from '../../ui/vessel';
-import { liquorOfCup } from './cups';
+import { cupName, liquorOfCup } from './cups';
 
 const WIDTH = 824;
 const [LEFT, RIGHT] = [54, 40];
@@ -48,7 +48,7 @@ export function Rungs({ view, now, t, next, codeOf }: { view: OpenTasting; now: 
         return (
           <div key={i} className={`rung ${s?.excluded ? 'out' : ''}`} style={{ left: places[i], height: LINE }}>
             <b>{codeOf(i)}</b>
-            <span className={next === i ? 'font-bold' : ''}>{s?.excluded ? s.excluded : s?.pulled !== null ? `poured ${minutesText(steeped)}${off ? `, ${off > 0 ? '+' : '−'}${Math.abs(off)} s` : ''}` : onClock ? `pour at ${minutesText(c.plan.seconds)}` : `${valueText(e.way, c.plan[e.way], units)}, ${minutesText(c.plan.seconds)}`}</span>
+            <span className={next === i ? 'font-bold' : ''}>{s?.excluded ? s.excluded : s?.pulled !== null ? `poured ${minutesText(steeped)}${off ? `, ${off > 0 ? '+' : '−'}${Math.abs(off)} s` : ''}` : onClock ? `pour at ${minutesText(c.plan.seconds)}` : [cupName(c.plan) || (e.kind === 'dialIn' ? (i === e.cups.length - 1 ? 'this round' : 'the round before') : e.kind === 'calibration' || e.way === 'seconds' ? '' : valueText(e.way, c.plan[e.way], units)), minutesText(c.plan.seconds)].filter(Boolean).join(', ')}</span>
             <i>{s?.pulled !== null && liquor ? <Cup liquor={liquor} size={gap >= NEAR ? 84 : 56} label={`${codeOf(i)}, poured off`} /> : <VesselDrawing vessel={vessel} scale={small} label={`${codeOf(i)}${liquor ? ', steeping' : ', dry'}`} fill={liquor ? millilitres(c.plan.water) : millilitres(0)} liquor={liquor} leaf={grams(c.plan.grams)} wet={liquor !== null} lid={liquor !== null && vessel.lid} bowl={false} mark={false} />}</i>
           </div>
         );

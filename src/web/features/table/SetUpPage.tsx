@@ -3,10 +3,12 @@ import { useNavigate, useSearchParams } from 'react-router';
 import type { Tea, Version } from '#contracts/book';
 import { lotInUse, recipeFor } from '#contracts/chosen';
 import type { Vessel } from '#contracts/shelf';
-import { methodFor } from '#core/recipes';
+import { methodFor, type Recipe } from '#core/recipes';
+import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { ATTRIBUTES } from '#core/correction';
-import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, valueText, houseCupOf, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
-import { minutesText, parseDuration, parseWithin, type Parsed, temperatureText, celsius, volumeText, millilitres } from '#core/units';
+import { LOT_WORDS } from '#core/teas';
+import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
+import { minutesText, temperatureText, celsius, volumeText, millilitres } from '#core/units';
 import { failureOf } from '../../app/api';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
@@ -17,11 +19,17 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Cup } from '../../ui/vessel';
-import { liquorOfCup, WAY_WORDS } from './cups';
+import { CupFigures } from './CupFigures';
+import { cupName, cupsWords, liquorOfCup, WAY_WORDS } from './cups';
 
-type Exercise = { readonly kind: ExerciseKind; readonly way: Way };
+type Exercise = { readonly kind: ExerciseKind; readonly way: Way; readonly compares?: Compared; readonly infusers?: readonly InfuserKind[] };
 const KINDS: readonly { value: Exercise; text: string }[] = [
   { value: { kind: 'ladder', way: 'seconds' }, text: 'Ladder of time' }, { value: { kind: 'ladder', way: 'grams' }, text: 'Ladder of leaf' }, { value: { kind: 'ladder', way: 'celsius' }, text: 'Ladder of temperature' },
+  { value: { kind: 'dialIn', way: 'seconds' }, text: 'Dial-in of a lot' },
+  { value: { kind: 'comparison', way: 'seconds', compares: 'infuser', infusers: ['free', 'deep', 'ball', 'shallow'] }, text: 'Infusers side by side' },
+  { value: { kind: 'comparison', way: 'seconds', compares: 'infuser', infusers: ['free', 'flatbag', 'tetra', 'deep'] }, text: 'A bag beside loose leaf' },
+  { value: { kind: 'comparison', way: 'seconds', compares: 'steep' }, text: 'Steeps of one leaf' },
+  { value: { kind: 'calibration', way: 'seconds' }, text: 'Calibration of tasters' },
   ...(['pair', 'triangle', 'duoTrio'] as const).flatMap((kind) => (['seconds', 'grams', 'celsius'] as const).map((way) => ({ value: { kind, way }, text: `${EXERCISES[kind].label}: ${WAY_WORDS[way]} differs` }))),
 ];
 /** A ladder around the house cup: from well under it to well over. Heat stays within what tea water is. */
@@ -32,7 +40,22 @@ function ladderAround(house: PlannedCup, way: Way, n: number): PlannedCup[] {
 }
 /** The house cup beside one with a fifth more: the step most tables can just tell. */
 const pairOf = (house: PlannedCup, way: Way): PlannedCup[] => [house, { ...house, [way]: way === 'celsius' ? Math.max(2, house.celsius - 8) : way === 'seconds' ? Math.round((house.seconds * 1.3) / 5) * 5 : Number((house[way] * 1.2).toFixed(1)) }];
-const cupsFor = (house: PlannedCup, { kind, way }: Exercise, n: number) => (kind === 'ladder' ? ladderAround(house, way, n) : pairOf(house, way));
+/** How many cups may be chosen; one number where there is no choice. */
+const COUNTS: Readonly<Partial<Record<ExerciseKind, readonly number[]>>> = { ladder: [3, 4, 5, 6], comparison: [2, 3, 4], calibration: [1, 2, 3] };
+const USUAL_COUNT: Readonly<Partial<Record<ExerciseKind, number>>> = { ladder: 4, comparison: 2, calibration: 2 };
+/** A later steep without a time of its own in the recipe takes a quarter longer than the one before. */
+const LONGER = 1.25;
+const five = (s: number) => Math.round(s / 5) * 5;
+/** Calibration: the house cup, then a longer and a shorter one, so that there is something to tell. */
+const APART = [1, 1.5, 0.6] as const;
+function cupsFor(house: PlannedCup, recipe: Recipe, { kind, way, compares, infusers }: Exercise, n: number): PlannedCup[] {
+  if (kind === 'ladder') return ladderAround(house, way, n);
+  if (kind === 'dialIn') return [house];
+  if (kind === 'calibration') return APART.slice(0, n).map((by) => ({ ...house, seconds: five(house.seconds * by) }));
+  if (compares === 'infuser') return (infusers ?? []).slice(0, n).map((infuser) => ({ ...house, infuser }));
+  if (compares === 'steep') return Array.from({ length: n }, (_, i) => ({ ...house, steep: i + 1, seconds: i === 0 ? house.seconds : recipe.later[i - 1]?.best ?? five(house.seconds * LONGER ** i) }));
+  return pairOf(house, way);
+}
 
 /** A tasting in a minute: kind, tea, vessel and people; leaf, water and one clock for all cups are worked out. */
 export function SetUpPage() {
@@ -45,10 +68,10 @@ export function SetUpPage() {
   const own = shelf.vessels.filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher');
   const vessels = [...own].sort((a, b) => Number(b.kind === 'tasting') - Number(a.kind === 'tasting') || a.mark - b.mark);
   if (teas.length === 0 || vessels.length === 0) return <main className="page p-6"><Nothing>{teas.length === 0 ? 'The book has no tea with a house recipe yet.' : 'No vessel stands here yet.'}</Nothing></main>;
-  return <SetUp teas={teas} vessels={vessels} first={teas.find((t) => t.id === params.get('tea')) ?? teas[0] as Tea} />;
+  return <SetUp teas={teas} vessels={vessels} first={teas.find((t) => t.id === params.get('tea')) ?? teas[0] as Tea} lotId={params.get('lot')} />;
 }
 
-function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readonly Vessel[]; first: Tea }) {
+function SetUp({ teas, vessels, first, lotId }: { teas: readonly Tea[]; vessels: readonly Vessel[]; first: Tea; lotId: string | null }) {
   const { site, personId } = useSession();
   const units = useUnits();
   const navigate = useNavigate();
@@ -56,29 +79,32 @@ function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readon
   const [save, { isLoading: isSaving, error }] = useSetUpTastingMutation();
   const [tea, setTea] = useState(first);
   const [vessel, setVessel] = useState(vessels[0] as Vessel);
-  const [exercise, setExercise] = useState<Exercise>({ kind: 'ladder', way: 'seconds' });
+  const [exercise, setExercise] = useState<Exercise>({ kind: lotId ? 'dialIn' : 'ladder', way: 'seconds' });
   const [asks, setAsks] = useState<PairAsks>('strength');
   const [n, setN] = useState(4);
+  const [ofLot, setOfLot] = useState(lotId);
   const [own, setOwn] = useState<readonly PlannedCup[] | null>(null);
   const [tasters, setTasters] = useState<readonly string[]>([personId]);
   const [saidSo, setSaidSo] = useState(false);
   const [id] = useState(newId);
-  const { kind, way } = exercise;
+  const { kind, way, compares } = exercise;
   // Only teas with a house recipe are offered.
   const version = (recipeFor(tea, methodFor(vessel))?.house ?? tea.house) as Version;
   const house = useMemo(() => houseCupOf(version.recipe, vessel.mark), [version, vessel]);
-  const cups = useMemo(() => own ?? cupsFor(house, exercise, n), [own, house, exercise, n]);
-  const lot = lotInUse(tea);
+  const cups = useMemo(() => own ?? cupsFor(house, version.recipe, exercise, n), [own, house, version, exercise, n]);
+  // What is dialled in is the lot that came last; all else is tasted of the one in use.
+  const lot = tea.lots.find((l) => l.id === ofLot) ?? (kind === 'dialIn' ? tea.lots.find((l) => l.state === 'new') : undefined) ?? lotInUse(tea);
   const of = { tea, recipe: version.recipe, vessel };
-  const alike = likeForLike(cups, way);
-  const schedule = scheduleFor({ kind, way, cups: cups.map((plan) => ({ plan, codes: [] })) });
+  const alike = likeForLike(cups, way, compares);
+  const schedule = scheduleFor({ kind, way, compares, cups: cups.map((plan) => ({ plan, codes: [] })) });
   const fresh = () => { setOwn(null); setSaidSo(false); };
   const change = (i: number, what: Way, v: number) => { setOwn(cups.map((c, j) => (j === i ? { ...c, [what]: v } : c))); setSaidSo(false); };
-  const asksWhy = alike.alsoDiffers.length > 0 || alike.same;
+  const bound = kind !== 'dialIn' && kind !== 'calibration';
+  const asksWhy = bound && (alike.alsoDiffers.length > 0 || alike.same);
   const ready = tasters.length > 0 && (!asksWhy || saidSo) && !isSaving;
   const set = async () => {
     if (!ready) return;
-    const made = await save({ id, siteId: site.id, teaId: tea.id, lotId: lot?.id ?? null, versionId: version.id, vesselId: vessel.id, kind, way, asks, cups: [...cups], tasterIds: [...tasters], at: Math.round(now()) });
+    const made = await save({ id, siteId: site.id, teaId: tea.id, lotId: lot?.id ?? null, versionId: version.id, vesselId: vessel.id, kind, way, asks, ...(compares && { compares }), cups: [...cups], tasterIds: [...tasters], at: Math.round(now()) });
     if ('data' in made) navigate(`/table/${id}`);
   };
   useKeys([{ key: 'Enter', does: 'Set it up', run: () => void set() }, { key: 'Escape', does: 'Back to the table', run: () => navigate('/table') }]);
@@ -87,23 +113,23 @@ function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readon
     <main className="page split set-up">
       <h1 className="visually-hidden">Set up a tasting</h1>
       <div className="say">
-        <PickList label="Exercise" shown={KINDS.find((k) => k.value.kind === kind && k.value.way === way)?.text ?? ''} choices={KINDS} onPick={(e) => { setExercise(e); fresh(); }} />
-        <span>of</span><PickList label="Tea" shown={tea.name} className="tea" filter="Type a name" chosen={tea} choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))} onPick={(t) => { setTea(t); fresh(); }} />
+        <PickList label="Exercise" shown={KINDS.find((k) => k.value === exercise || (k.value.kind === kind && k.value.way === way && !compares))?.text ?? ''} choices={KINDS} onPick={(e) => { setExercise(e); setN(USUAL_COUNT[e.kind] ?? 2); fresh(); }} />
+        <span>of</span><PickList label="Tea" shown={tea.name} className="tea" filter="Type a name" chosen={tea} choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))} onPick={(t) => { setTea(t); setOfLot(null); fresh(); }} />
+        {kind === 'dialIn' && tea.lots.length > 0 && <PickList label="Lot" shown={lot?.name ?? 'no lot'} chosen={lot ?? undefined} choices={tea.lots.map((l) => ({ value: l, text: `${l.name}, ${LOT_WORDS[l.state]}` }))} onPick={(l) => setOfLot(l.id)} />}
         <span>in the</span><PickList label="Vessel" shown={vessel.name} chosen={vessel} choices={vessels.map((v) => ({ value: v, text: `${v.name}, ${volumeText(millilitres(v.mark), units.volume)}` }))} onPick={(v) => { setVessel(v); fresh(); }} />
-        {kind === 'ladder' && <><span>with</span><PickList label="Cups" shown={`${n} cups`} chosen={n} choices={[3, 4, 5, 6].map((k) => ({ value: k, text: `${k} cups` }))} onPick={(k) => { setN(k); fresh(); }} /></>}
+        {COUNTS[kind] && <><span>with</span><PickList label="Cups" shown={cupsWords(cups.length)} chosen={n} choices={(COUNTS[kind] ?? []).map((k) => ({ value: k, text: cupsWords(k) }))} onPick={(k) => { setN(k); fresh(); }} /></>}
         {kind === 'pair' && <><span>asking</span><PickList label="Asks" shown={asks === 'preferred' ? 'which is liked better' : `which has more: ${ATTRIBUTES[asks].label.toLowerCase()}`} chosen={asks} choices={PAIR_ASKS.map((a) => ({ value: a, text: a === 'preferred' ? 'which is liked better' : `which has more: ${ATTRIBUTES[a].label.toLowerCase()}` }))} onPick={setAsks} /></>}
       </div>
       <section className="work">
-        <h2>Cups<small>touch a figure to change it; the house cup is {text(house[way])}</small></h2>
+        <h2>{kind === 'dialIn' ? 'First round' : 'Cups'}<small>{kind === 'dialIn' ? `${lot?.name ?? 'the lot'} on the house recipe` : kind === 'calibration' ? 'each in two bowls, so that everybody meets it twice without knowing' : compares ? 'touch what differs to change it' : `touch a figure to change it; the house cup is ${text(house[way])}`}</small></h2>
         <table className="grid-table plain rungs">
-          <thead><tr><th className="l">expected colour</th><th>leaf</th><th>water</th><th>heat</th><th>time</th></tr></thead>
+          <thead><tr><th className="l">expected colour</th>{compares && <th className="l">{compares === 'steep' ? 'steep' : 'infuser'}</th>}<th>leaf</th><th>water</th><th>heat</th><th>time</th></tr></thead>
           <tbody>{cups.map((c, i) => (
             <tr key={i}>
               <td className="l"><Cup liquor={liquorOfCup(of, c, c.seconds)} size={46} /></td>
-              <td><Figure label={`Cup ${i + 1}, leaf`} value={c.grams} text={`${c.grams} g`} read={(t) => parseWithin(t.replace(/\s*g$/, ''), 'A cup’s leaf', 'g', 0.1, 200)} onValue={(v) => change(i, 'grams', v)} strong={way === 'grams'} /></td>
-              <td><Figure label={`Cup ${i + 1}, water`} value={c.water} text={volumeText(millilitres(c.water), units.volume)} read={(t) => parseWithin(t.replace(/\s*ml$/, ''), 'A cup’s water', 'ml', 10, 5000)} onValue={(v) => change(i, 'water', v)} strong={way === 'water'} /></td>
-              <td><Figure label={`Cup ${i + 1}, heat`} value={c.celsius} text={temperatureText(celsius(c.celsius), units.temperature)} read={(t) => parseWithin(t.replace(/\s*°?C$/i, ''), 'Its heat', '°C', 2, 100)} onValue={(v) => change(i, 'celsius', v)} strong={way === 'celsius'} /></td>
-              <td><Figure label={`Cup ${i + 1}, time`} value={c.seconds} text={minutesText(c.seconds)} read={readSeconds} onValue={(v) => change(i, 'seconds', v)} strong={way === 'seconds'} /></td>
+              {compares === 'steep' && <td className="l">{cupName(c)}</td>}
+              {compares === 'infuser' && <td className="l"><PickList label={`Cup ${i + 1}, infuser`} shown={cupName(c)} chosen={c.infuser} choices={INFUSER_KINDS.map((k) => ({ value: k, text: INFUSERS[k].label }))} onPick={(k) => { setOwn(cups.map((x, j) => (j === i ? { ...x, infuser: k } : x))); setSaidSo(false); }} /></td>}
+              <CupFigures n={i + 1} cup={c} strong={compares || kind === 'dialIn' || kind === 'calibration' ? null : way} onValue={(what, v) => change(i, what, v)} />
             </tr>
           ))}</tbody>
         </table>
@@ -117,41 +143,18 @@ function SetUp({ teas, vessels, first }: { teas: readonly Tea[]; vessels: readon
         <h2>Weigh out</h2>
         <p className="text-[19px]">{cups.map((c) => `${c.grams} g`).join(', ')}. Together {Number(cups.reduce((a, c) => a + c.grams, 0).toFixed(1))} g of leaf and {volumeText(millilitres(cups.reduce((a, c) => a + c.water, 0)), units.volume)} of water at {temperatureText(celsius(Math.max(...cups.map((c) => c.celsius))), units.temperature)}.</p>
         <h2 className="mt-3">One clock</h2>
-        <p>{schedule.kind === 'oneClock' ? `Water on all ${cups.length} in one pass; each is poured off at its own time, the last at ${minutesText(schedule.length)}.` : `Starts are counted back, so that all are lifted ${HAND_SECONDS} s apart and tasted together, ${minutesText(schedule.length)} from the start.`}{schedule.tight.length > 0 ? ` ${schedule.tight.length === 1 ? 'One moment lies' : `${schedule.tight.length} moments lie`} closer than ${HAND_SECONDS} s to the one before: take a second hand.` : ''}</p>
+        <p>{schedule.kind === 'inTurn' ? `One leaf, one vessel: each steep is poured off into its own bowl and water goes on again at once, ${minutesText(schedule.length)} in all. The first bowls are kept covered.` : schedule.kind === 'oneClock' ? `Water on all ${cups.length} in one pass; each is poured off at its own time, the last at ${minutesText(schedule.length)}.` : cups.length === 1 ? `One cup, lifted ${minutesText(schedule.length)} from the start.` : `Starts are counted back, so that all are lifted ${HAND_SECONDS} s apart and tasted together, ${minutesText(schedule.length)} from the start.`}{schedule.tight.length > 0 ? ` ${schedule.tight.length === 1 ? 'One moment lies' : `${schedule.tight.length} moments lie`} closer than ${HAND_SECONDS} s to the one before: take a second hand.` : ''}</p>
         {schedule.kind === 'together' && <p className="small">Taste when all are near 55 °C.</p>}
-        <h2 className="mt-3">Like for like</h2>
-        {!asksWhy && <p>Only the {WAY_WORDS[way]} differs.</p>}
-        {asksWhy && <Note bad>{alike.same ? <>The {WAY_WORDS[way]} is the same in every cup: there is nothing to tell.</> : <>Besides the {WAY_WORDS[way]}, the {alike.alsoDiffers.map((w) => WAY_WORDS[w]).join(' and the ')} differs: what is tasted cannot be laid to one of them.</>}</Note>}
+        {kind === 'dialIn' && <><h2 className="mt-3">Round by round</h2><p>Everybody marks this cup against the house cup as they know it. What is off is corrected, and the corrected cup stands beside this one in the next round, until every mark is within half a step. It may take days; the lot waits.</p></>}
+        {kind === 'calibration' && <><h2 className="mt-3">What it shows</h2><p>Each taster scores every bowl 0 to 10. Told are how far each lies from the others, and how far apart the two bowls of one cup were scored.</p></>}
+        {bound && <h2 className="mt-3">Like for like</h2>}
+        {bound && !asksWhy && <p>Only the {compares === 'steep' ? 'steep' : compares ?? WAY_WORDS[way]} differs.</p>}
+        {asksWhy && <Note bad>{alike.same ? <>The {compares ?? WAY_WORDS[way]} is the same in every cup: there is nothing to tell.</> : <>Besides the {compares ?? WAY_WORDS[way]}, the {alike.alsoDiffers.map((w) => WAY_WORDS[w]).join(' and the ')} differs: what is tasted cannot be laid to one of them.</>}</Note>}
         {asksWhy && <label className="check"><input type="checkbox" checked={saidSo} onChange={(e) => setSaidSo(e.target.checked)} />It is meant so</label>}
         <p className="cautions mt-3"><span><b>Scalds:</b> pour with the cups on the table, not in the hand.</span>{tea.allergens && <span className="strong"><b>Allergens: {tea.allergens}.</b> Ask every taster.</span>}</p>
         {error && <Note bad>{failureOf(error).message}</Note>}
         <div className="foot"><button type="button" className="btn go" disabled={!ready} onClick={() => void set()}>{tasters.length === 0 ? 'Choose who tastes' : 'Set it up'} <kbd>Enter</kbd></button></div>
       </section>
     </main>
-  );
-}
-const readSeconds = (t: string): Parsed<number> => {
-  const r = parseDuration(t);
-  return r.kind === 'bad' || (r.value >= 5 && r.value <= 3600) ? r : { kind: 'bad', why: 'A time from 0:05 to 60:00, such as 2:30.' };
-};
-
-type FigureProps = { label: string; value: number; text: string; read: (t: string) => Parsed<number>; onValue: (v: number) => void; strong: boolean };
-/** A figure of the table that is typed over in place; what is wrong stands under it. */
-function Figure({ label, value, text, read, onValue, strong }: FigureProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [wrong, setWrong] = useState<string | null>(null);
-  if (typed === null) return <button type="button" className={`figure ${strong ? 'strong' : ''}`} aria-label={`${label}: ${text}, change`} onClick={() => setTyped(text.includes(':') ? text : String(value))}>{text}</button>;
-  const done = () => {
-    const r = read(typed);
-    if (r.kind === 'bad') return setWrong(r.why);
-    onValue(r.value);
-    setTyped(null);
-    setWrong(null);
-  };
-  return (
-    <form className="figure-form" onSubmit={(e) => { e.preventDefault(); done(); }}>
-      <input className="box" aria-label={label} autoFocus value={typed} onChange={(e) => setTyped(e.target.value)} onBlur={done} aria-invalid={wrong !== null} onKeyDown={(e) => { if (e.key === 'Escape') { setTyped(null); setWrong(null); } }} />
-      {wrong && <span className="fault" role="alert">{wrong}</span>}
-    </form>
   );
 }

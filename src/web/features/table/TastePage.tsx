@@ -3,6 +3,7 @@ import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import type { TastingView } from '#contracts/tastings';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, COLOUR_STEPS, type Attribute, type Mark } from '#core/correction';
 import { EXERCISES, tastingOf, type Sheet } from '#core/tasting';
+import { numberText } from '#core/units';
 import { useBookQuery } from '../../app/records';
 import { useSession } from '../../app/session';
 import { useKeys } from '../../ui/keys';
@@ -41,7 +42,7 @@ export function TastePage() {
     if (!seat || open.length > 1) {
       return (
         <main className="page p-6 taste-page"><h1 className="text-[26px] font-bold">Whose sheet?</h1>
-          <p className="small">{exerciseName(view.kind, view.way)}, {view.tea.name}. Hand the tablet over, one after another.</p>
+          <p className="small">{exerciseName(view)}, {view.tea.name}. Hand the tablet over, one after another.</p>
           <div className="toggles mt-4">{open.map((t) => <button type="button" key={t.id} className="btn" disabled={t.handedIn !== null} onClick={() => setParams({ for: t.id })}>{t.name}{t.handedIn !== null ? ', handed in' : ''}</button>)}</div><div className="mt-6">{back}</div></main>
       );
     }
@@ -56,6 +57,9 @@ export function TastePage() {
 
 type Seat = NonNullable<ReturnType<typeof seatOf>>;
 const STEPS = ['Look', 'Leaf', 'Smell', 'Taste'] as const;
+type Step = (typeof STEPS)[number];
+/** Where amounts are asked, colour is not: it would tell the bowls of one cup. */
+const SCORED: readonly Step[] = ['Smell', 'Taste'];
 const EMPTY: Sheet = { marks: {}, words: [] };
 const draftKey = (id: string, taster: string) => `limnos.sheet.${id}.${taster}`;
 /** What is on the sheet and not kept yet stays on this device. */
@@ -72,10 +76,14 @@ function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; v
   const key = draftKey(id, taster);
   const [drafts, setDrafts] = useState(() => draftsOf(key));
   const [at, setAt] = useState(() => Math.max(0, cups.findIndex((c) => !seat.sheets[c])));
-  const [step, setStep] = useState<(typeof STEPS)[number]>('Look');
+  const [step, setStep] = useState<Step>(EXERCISES[view.kind].asks === 'scores' ? 'Smell' : 'Look');
   const [ordering, setOrdering] = useState(false);
   const { data: book } = useBookQuery();
-  const choosing = EXERCISES[view.kind].asks === 'choice';
+  const { asks, orders } = EXERCISES[view.kind];
+  const choosing = asks === 'choice';
+  const scoring = asks === 'scores';
+  const steps = scoring ? SCORED : STEPS;
+  const firstStep = steps[0] ?? 'Look';
   const code = cups[Math.min(at, cups.length - 1)] ?? '';
   const sheet = drafts[code] ?? seat.sheets[code] ?? EMPTY;
   const write = (next: Sheet) => {
@@ -89,6 +97,7 @@ function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; v
     else marks[what] = m;
     write({ ...sheet, marks });
   };
+  const score = (what: Attribute, v: number) => write({ ...sheet, scores: { ...sheet.scores, [what]: v } });
   const toggle = (w: string) => write({ ...sheet, words: sheet.words.includes(w) ? sheet.words.filter((x) => x !== w) : [...sheet.words, w] });
   const nextCode = cups.find((c, i) => i !== at && !seat.sheets[c] && !(drafts[c] && i < at)) ?? null;
   const keep = () => {
@@ -99,7 +108,7 @@ function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; v
     localStorage.setItem(key, JSON.stringify(rest));
     const next = cups.findIndex((c) => c !== code && !seat.sheets[c]);
     if (next === -1) setOrdering(true);
-    else { setAt(next); setStep('Look'); }
+    else { setAt(next); setStep(firstStep); }
   };
   const handIn = (order: readonly string[] | null, choice: string | null) => {
     // What was marked and not kept goes in with it.
@@ -107,10 +116,10 @@ function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; v
     does({ kind: 'handIn', taster, order, choice });
     localStorage.removeItem(key);
   };
-  const open = ATTRIBUTE_NAMES.filter((a) => sheet.marks[a] === undefined).map((a) => ATTRIBUTES[a].label.toLowerCase());
+  const open = ATTRIBUTE_NAMES.filter((a) => (scoring ? sheet.scores?.[a] : sheet.marks[a]) === undefined).map((a) => ATTRIBUTES[a].label.toLowerCase());
   useKeys(choosing || ordering ? [] : [
     { key: 'Enter', does: 'Keep this cup', run: keep },
-    ...STEPS.map((s, i) => ({ key: `Shift ${i + 1}`, does: s, run: () => setStep(s) })),
+    ...steps.map((s, i) => ({ key: `Shift ${i + 1}`, does: s, run: () => setStep(s) })),
     { key: 'ArrowRight', does: 'The next cup', run: () => setAt((i) => Math.min(cups.length - 1, i + 1)) }, { key: 'ArrowLeft', does: 'The cup before', run: () => setAt((i) => Math.max(0, i - 1)) },
   ]);
   const head = (
@@ -118,20 +127,22 @@ function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; v
       {cups.map((c, i) => <button type="button" role="tab" key={c} aria-selected={!choosing && !ordering && i === at} onClick={() => { setOrdering(false); setAt(i); }}><span className="bowl" aria-hidden="true" /><b>{c}</b><small>{seat.sheets[c] ? 'kept' : drafts[c] ? 'begun' : !choosing && i === at && !ordering ? 'this cup' : 'to taste'}</small></button>)}
     </div>
   );
-  const title = <p className="sheet-title"><span className="tea">{view.tea.name}</span><span className="what">, {exerciseName(view.kind, view.way).toLowerCase()}</span>{forOther ? <b> · {seat.name}</b> : ''}{!choosing && !ordering && <> · cup {at + 1} of {cups.length}</>}</p>;
+  const title = <p className="sheet-title"><span className="tea">{view.tea.name}</span><span className="what">, {exerciseName(view).toLowerCase()}</span>{forOther ? <b> · {seat.name}</b> : ''}{!choosing && !ordering && <> · cup {at + 1} of {cups.length}</>}</p>;
   if (choosing) return <main className="page taste-page" aria-label="My sheet">{title}<Choose view={view} codes={cups} onHandIn={(c) => handIn(null, c)} /></main>;
+  if (ordering && !orders) return <main className="page taste-page" aria-label="My sheet">{title}{head}<HandIn unkept={cups.filter((c) => !seat.sheets[c] && !drafts[c])} onBack={() => setOrdering(false)} onHandIn={() => handIn(null, null)} /></main>;
   if (ordering) return <main className="page taste-page" aria-label="My sheet">{title}{head}<OrderCups codes={cups} unkept={cups.filter((c) => !seat.sheets[c] && !drafts[c])} onBack={() => setOrdering(false)} onHandIn={(order) => handIn(order, null)} /></main>;
   return (
     <main className="page taste-page" aria-label="My sheet">
       {title}{head}
-      <div className="steps" role="tablist" aria-label="Steps">{STEPS.map((s, i) => <button type="button" role="tab" key={s} aria-selected={step === s} onClick={() => setStep(s)}>{i + 1} {s}</button>)}</div>
+      <div className="steps" role="tablist" aria-label="Steps">{steps.map((s, i) => <button type="button" role="tab" key={s} aria-selected={step === s} onClick={() => setStep(s)}>{i + 1} {s}</button>)}</div>
       <section className="sheet-body">
         {step === 'Look' && <><p className="small">Side by side, from above, on white. Against the house cup as you know it.</p><div className="look" role="radiogroup" aria-label="Colour">{COLOUR_STEPS.map((s) => <button type="button" role="radio" key={s.mark} aria-checked={sheet.marks.colour === s.mark} onClick={() => mark('colour', s.mark)}>{s.word}</button>)}</div></>}
         {step === 'Leaf' && <><p className="small">The opened leaf: its size, its colour, what it gives off. Words of this house, any that fit.</p><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
         {step === 'Smell' && <><p className="small">Over the bowl, before the spoon. Words of this house, any that fit.</p><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
-        {step === 'Taste' && <><TasteBoard verdict={sheet.marks} onMark={mark} /><p className="small">Spoon, slurp, wait. Mark against the house cup{open.length > 0 && open.length < ATTRIBUTE_NAMES.length ? `; ${open.join(', ')} ${open.length === 1 ? 'is' : 'are'} open` : open.length ? '; nothing is marked yet' : ''}.</p><h3 className="text-[15px] font-semibold mt-2">Words<small> of this house, any that fit</small></h3><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
+        {step === 'Taste' && scoring && <><p className="small">Spoon, slurp, wait. How much of it, whether you like it or not{open.length > 0 ? `; ${open.join(', ')} ${open.length === 1 ? 'is' : 'are'} open` : ''}.</p><ScoreBoard scores={sheet.scores ?? {}} onScore={score} /></>}
+        {step === 'Taste' && !scoring && <><TasteBoard verdict={sheet.marks} onMark={mark} />{open.length > 0 && <button type="button" className="btn quiet slim" onClick={() => write({ ...sheet, marks: { ...Object.fromEntries(ATTRIBUTE_NAMES.map((a) => [a, 0 as Mark])), ...sheet.marks } })}>{open.length === ATTRIBUTE_NAMES.length ? 'All of it is right' : 'The rest is right'}</button>}<p className="small">Spoon, slurp, wait. Mark against the house cup{open.length > 0 && open.length < ATTRIBUTE_NAMES.length ? `; ${open.join(', ')} ${open.length === 1 ? 'is' : 'are'} open` : open.length ? '; nothing is marked yet' : ''}.</p><h3 className="text-[15px] font-semibold mt-2">Words<small> of this house, any that fit</small></h3><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
       </section>
-      <div className="foot"><button type="button" className="btn go" onClick={keep}>{nextCode ? `Keep, next ${nextCode}` : 'Keep, then order them'}</button><button type="button" className="btn" onClick={() => setOrdering(true)}>Order them</button></div>
+      <div className="foot"><button type="button" className="btn go" onClick={keep}>{nextCode ? `Keep, next ${nextCode}` : orders ? 'Keep, then order them' : 'Keep, then hand in'}</button><button type="button" className="btn" onClick={() => setOrdering(true)}>{orders ? 'Order them' : 'To hand in'}</button></div>
     </main>
   );
 }
@@ -144,6 +155,29 @@ function Words({ words, chosen, onToggle }: { words: readonly string[]; chosen: 
       {all.map((w) => <button type="button" key={w} className="toggle" aria-pressed={chosen.includes(w)} onClick={() => onToggle(w)}>{w}</button>)}
       {own === null ? <button type="button" className="toggle" onClick={() => setOwn('')}>another</button>
         : <form onSubmit={(e) => { e.preventDefault(); if (own.trim()) onToggle(own.trim().slice(0, 40)); setOwn(null); }}><input className="box w-[140px]" aria-label="Another word" autoFocus value={own} maxLength={40} onChange={(e) => setOwn(e.target.value)} onBlur={() => { if (own.trim()) onToggle(own.trim().slice(0, 40)); setOwn(null); }} /></form>}
+    </div>
+  );
+}
+
+/** The last look before a sheet without an order goes in, once. */
+function HandIn({ unkept, onBack, onHandIn }: { unkept: readonly string[]; onBack: () => void; onHandIn: () => void }) {
+  return (
+    <>
+      <section className="sheet-body"><h1 className="text-[22px] font-bold">Hand in your sheet</h1><p>{unkept.length > 0 ? `Not marked: ${unkept.join(', ')}. ${unkept.length === 1 ? 'It goes' : 'They go'} in without marks.` : 'Every cup is marked.'} After that nothing is changed.</p></section>
+      <div className="foot"><button type="button" className="btn go" onClick={onHandIn}>Hand in, once</button><button type="button" className="btn" onClick={onBack}>Back to the cups</button></div>
+    </>
+  );
+}
+
+/** Amounts from none to a great deal, half a point at a time; a row untouched is not scored. */
+function ScoreBoard({ scores, onScore }: { scores: Readonly<Partial<Record<Attribute, number>>>; onScore: (what: Attribute, v: number) => void }) {
+  return (
+    <div className="scores">
+      {ATTRIBUTE_NAMES.map((a) => {
+        const v = scores[a];
+        return <label key={a} className={v === undefined ? 'open' : ''}><span>{ATTRIBUTES[a].label}</span><input type="range" min="0" max="10" step="0.5" value={v ?? 5} aria-label={`${ATTRIBUTES[a].label}, 0 to 10`} aria-valuetext={v === undefined ? 'not scored' : numberText(v)} onChange={(e) => onScore(a, Number(e.target.value))} onPointerDown={(e) => { if (v === undefined) onScore(a, Number(e.currentTarget.value)); }} /><b>{v === undefined ? '–' : numberText(v)}</b></label>;
+      })}
+      <p className="scale" aria-hidden="true"><span>none</span><span>some</span><span>a great deal</span></p>
     </div>
   );
 }

@@ -1,23 +1,34 @@
 import { colourOfBrew, type ColouredBrew, type Liquor } from '#core/colour';
 import { brewingOf, type Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
-import type { Exercise, PlannedCup, Way } from '#core/tasting';
+import { EXERCISES, type Compared, type Exercise, type PlannedCup, type Way } from '#core/tasting';
+import { INFUSERS } from '#core/vessels';
 import { celsius, countWord, grams, millilitres, minutesText, numberText, seconds, temperatureText } from '#core/units';
 import type { VesselFields } from '#contracts/shelf';
 
 export type MadeOf = { readonly tea: KnownTea; readonly recipe: Recipe; readonly vessel: VesselFields };
 /** A cup of a table as the models need it. */
 export const brewOfCup = ({ tea, recipe, vessel }: MadeOf, c: PlannedCup): ColouredBrew =>
-  brewingOf({ tea, recipe, vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: celsius(c.celsius), time: seconds(c.seconds) });
+  brewingOf({ tea, recipe, vessel: c.infuser ? { ...vessel, infuser: c.infuser, basket: null } : vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: celsius(c.celsius), time: seconds(c.seconds) });
 /** Its colour after so many seconds. */
 export const liquorOfCup = (of: MadeOf, c: PlannedCup, s: number): Liquor => colourOfBrew(brewOfCup(of, c), seconds(Math.max(0, s)));
 export const WAY_WORDS: Readonly<Record<Way, string>> = { seconds: 'time', grams: 'leaf', celsius: 'temperature', water: 'water' };
 /** The name of an exercise: "Ladder of time". */
-export const exerciseName = (kind: Exercise['kind'], way: Way): string => ({ ladder: `Ladder of ${WAY_WORDS[way]}`, pair: `Pair, ${WAY_WORDS[way]}`, triangle: `Triangle, ${WAY_WORDS[way]}`, duoTrio: `Duo-trio, ${WAY_WORDS[way]}` })[kind];
+export function exerciseName({ kind, way, compares }: { kind: Exercise['kind']; way: Way; compares?: Compared | null | undefined }): string {
+  switch (kind) {
+    case 'ladder': return `Ladder of ${WAY_WORDS[way]}`;
+    case 'pair': case 'triangle': case 'duoTrio': return `${EXERCISES[kind].label}, ${WAY_WORDS[way]}`;
+    case 'comparison': return compares === 'steep' ? 'Steeps of one leaf' : 'Infusers side by side';
+    case 'dialIn': return 'Dial-in of a lot';
+    case 'calibration': return 'Calibration of tasters';
+  }
+}
+/** What a cup of a comparison is: its infuser, or which steep. */
+export const cupName = (c: PlannedCup): string => (c.steep !== undefined ? `steep ${c.steep}` : c.infuser ? INFUSERS[c.infuser].label : '');
 export const cupsWords = (n: number): string => `${countWord(n)} ${n === 1 ? 'cup' : 'cups'}`;
 /** What is alike in all cups, in words. */
-export function alikeWords(e: Pick<Exercise, 'way' | 'cups'>, scale: 'C' | 'F'): string {
+export function alikeWords(e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compares'>, scale: 'C' | 'F'): string {
   const c = e.cups[0]?.plan;
-  if (!c) return '';
-  return [e.way === 'grams' ? null : `${numberText((c.grams / c.water) * 100, 2)} g per 100 ml`, e.way === 'celsius' ? null : temperatureText(celsius(c.celsius), scale), e.way === 'seconds' ? null : minutesText(c.seconds)].filter(Boolean).join(', ');
+  if (!c || e.kind === 'dialIn' || e.kind === 'calibration') return '';
+  return [e.way === 'grams' && !e.compares ? null : `${numberText((c.grams / c.water) * 100, 2)} g per 100 ml`, e.way === 'celsius' && !e.compares ? null : temperatureText(celsius(c.celsius), scale), e.compares === 'steep' || (e.way === 'seconds' && !e.compares) ? null : minutesText(c.seconds)].filter(Boolean).join(', ');
 }

@@ -1,8 +1,8 @@
 import type { Agitation } from '#core/extraction';
 import type { ColouredBrew } from '#core/colour';
 import { boilingAt } from '#core/heat';
-import { brewingOf, mostOnLeaf, recipeLeaf, siteBoiling, type Recipe } from '#core/recipes';
-import { leafFor, type KnownGood, type Scaling } from '#core/scaling';
+import { brewingOf, mostOnLeaf, movedRecipe, recipeLeaf, siteBoiling, type Recipe } from '#core/recipes';
+import { leafFor } from '#core/scaling';
 import { styleOf, type KnownTea, type StyleId } from '#core/styles';
 import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, type Celsius } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
@@ -50,15 +50,6 @@ export function differs(a: Trying, b: Trying): string[] {
   return list.filter(([is]) => is).map(([, word]) => word);
 }
 
-/** How leaf follows the vessel, with so much more leaf in what is known. */
-function scalingBy(scaling: Scaling, more: number): Scaling {
-  const by = <K extends KnownGood>(k: K): K => ({ ...k, leaf: grams(Math.round(k.leaf * more * 10) / 10) });
-  switch (scaling.school) {
-    case 'linear': return scaling;
-    case 'tapered': return { ...scaling, small: by(scaling.small), large: by(scaling.large) };
-    case 'match': return { ...scaling, known: by(scaling.known) };
-  }
-}
 /**
  * A recipe of what was tried: dose, heat and window moved with the time; the rest as the house has it, its school of
  * scaling too. `home` is the house recipe in the same vessel.
@@ -66,12 +57,7 @@ function scalingBy(scaling: Scaling, more: number): Scaling {
 export function recipeTried(recipe: Recipe, t: Trying, home: Trying): Recipe {
   const more = t.leaf / t.water / (home.leaf / home.water);
   const dose = recipe.scaling.school === 'linear' ? (100 * t.leaf) / t.water : recipe.dose * more;
-  const by = t.time / recipe.window.best;
-  const five = (s: number) => seconds(Math.max(5, Math.round(s / 5) * 5));
-  return {
-    ...recipe, dose: gramsPer100Ml(Number(dose.toFixed(3))), temperature: celsius(t.temperature), scaling: scalingBy(recipe.scaling, more),
-    window: { earliest: five(Math.min(t.time, recipe.window.earliest * by)), best: seconds(t.time), latest: five(Math.max(t.time, recipe.window.latest * by)) },
-  };
+  return movedRecipe(recipe, { dose: gramsPer100Ml(Number(dose.toFixed(3))), temperature: celsius(t.temperature), best: seconds(t.time) });
 }
 
 /** The ranges of the three rules, from the style's working range with room around it. */

@@ -1,0 +1,140 @@
+import type { Page } from '@playwright/test';
+import { v7 } from 'uuid';
+import type { OpenTasting } from '../../src/contracts/tastings';
+import { HouseDriver } from '../drivers/HouseDriver';
+import { TableDriver } from '../drivers/TableDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+const idOf = (page: Page): string => /table\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
+/** Every cup brewed to its plan, some minutes ago. */
+async function brewedBefore(page: Page): Promise<OpenTasting> {
+  const id = idOf(page);
+  const view = (await (await page.request.get(`/api/tastings/${id}`)).json()) as OpenTasting;
+  const start = Date.now() - 900_000;
+  const does = async (act: object, at: number) => expect((await page.request.post(`/api/tastings/${id}/events`, { data: { id: v7(), at: Math.round(at), act }, headers: { origin: new URL(page.url()).origin } })).status()).toBe(200);
+  await does({ kind: 'start' }, start);
+  for (const [cup, c] of view.exercise.cups.entries()) {
+    await does({ kind: 'pour', cup }, start + 1000);
+    await does({ kind: 'pull', cup }, start + 1000 + c.plan.seconds * 1000);
+  }
+  return view;
+}
+
+test('a lot is dialled in: the corrected cup beside the old, until it is right; it ends in a version with the story, and the lot on it', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  const table = new TableDriver(page);
+  await table.open();
+  await page.locator('a.tasting-row', { hasText: 'Dial-in of a lot, round 1' }).click();
+  await expect(page.getByTestId('dial-in-words')).toContainText(/(Strength|Bitter) \+/);
+  await expect(page.getByRole('heading', { name: 'Proposed' })).toBeVisible();
+  // A figure may be changed first; the round before is left as it was made.
+  await table.figure(2, 'time', '1:45');
+  await page.getByRole('button', { name: 'Set up round 2' }).click();
+  await expect(page.getByText(/Lot 11, spring, round 2/)).toBeVisible();
+  const first = page.url();
+  const view = await brewedBefore(page);
+  expect(view.exercise.cups).toHaveLength(2);
+  expect(view.exercise.cups[1]?.plan.seconds).toBe(105);
+  for (const name of ['Wen K.', 'Dov R.', 'Tam O.']) await page.locator('.sitting li', { hasText: name }).getByRole('button', { name: 'Left' }).click();
+  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  for (let i = 0; i < 2; i++) {
+    const code = (await page.locator('.cups-strip [aria-selected=true] b').textContent()) ?? '';
+    await table.step('Taste');
+    if (view.exercise.cups[0]?.codes.includes(code)) await table.mark('Bitter: bitter');
+    await page.getByRole('button', { name: /is right$/ }).click();
+    await table.keep();
+  }
+  // No order is asked for.
+  await expect(page.getByRole('heading', { name: 'Hand in your sheet' })).toBeVisible();
+  await table.handIn();
+  await table.expectHandedIn();
+  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.keyboard.press(' ');
+  await expect(page.getByTestId('dial-in-words')).toContainText('Right: every mark within half a step, after two rounds');
+  await page.getByRole('button', { name: /Make it version \d, the house’s/ }).click();
+  await expect(page.getByText(/Version \d, and Lot 11, spring is dialled in on it/)).toBeVisible();
+  await page.getByRole('link', { name: 'See it beside the one before' }).click();
+  await expect(page.getByText(/Dial-in of Lot 11, spring, 2 rounds/).first()).toBeVisible();
+  // The round before says that it was gone on from, and leads there.
+  await table.open();
+  await expect(page.locator('a.tasting-row', { hasText: 'Dial-in of a lot' })).toHaveCount(1);
+  await page.goto(first);
+  await page.goto(`/table/${view.rounds[0]?.id ?? ''}`);
+  await page.getByRole('link', { name: 'To round 2' }).click();
+  await expect(page).toHaveURL(first);
+});
+
+test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and steeps of one leaf, are set up as what they are', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Book');
+  await page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await page.getByRole('link', { name: 'Dial it in' }).click();
+  await expect(page.getByRole('button', { name: 'Exercise: change' })).toHaveText('Dial-in of a lot');
+  await expect(page.getByRole('button', { name: 'Lot: change' })).toContainText('Lot 11, spring');
+  const table = new TableDriver(page);
+  await table.pick('Exercise', 'A bag beside loose leaf');
+  await expect(page.getByText('Only the infuser differs.')).toBeVisible();
+  await table.pick('Cup 2, infuser', 'loose leaf');
+  await expect(page.getByText(/The infuser is the same in every cup/)).toBeVisible();
+  await table.pick('Cup 2, infuser', 'tetrahedral bag');
+  await table.pick('Exercise', 'Steeps of one leaf');
+  await expect(page.getByText(/each steep is poured off into its own bowl/)).toBeVisible();
+  await table.setUp();
+  const view = await brewedBefore(page);
+  expect(view.exercise.cups.map((c) => c.plan.steep)).toEqual([1, 2]);
+  await page.reload();
+  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  for (let i = 0; i < 2; i++) {
+    await table.step('Taste');
+    await table.mark(i === 0 ? 'Strength: right' : 'Strength: light');
+    await table.keep();
+  }
+  await table.handIn();
+  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.keyboard.press(' ');
+  await expect(page.locator('.headline')).toContainText(/Steep 2: (less|more) strength than steep 1 for one of one: chance could do that/);
+});
+
+test('a calibration on a phone: scores by finger and by key, and afterwards one’s own name alone', async ({ house, tablet }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  const table = new TableDriver(page);
+  await table.open();
+  await page.keyboard.press('n');
+  await table.pick('Exercise', 'Calibration of tasters');
+  await table.taster(PEOPLE.brewer.name);
+  await table.setUp();
+  const view = await brewedBefore(page);
+  const phone = new HouseDriver(await tablet({ viewport: { width: 390, height: 844 } }));
+  await phone.signIn(PEOPLE.brewer);
+  await phone.page.goto(`/table/${view.id}/taste`);
+  const sheet = new TableDriver(phone.page);
+  expect(await sheet.served()).toHaveLength(4);
+  const scored = async (t: TableDriver, up: number) => {
+    for (let i = 0; i < 4; i++) {
+      await t.step('Taste');
+      const bitter = t.page.getByRole('slider', { name: /^Bitter/ });
+      await expect(bitter).toHaveAttribute('aria-valuetext', 'not scored');
+      await bitter.focus();
+      for (let k = 0; k < up; k++) await t.page.keyboard.press('ArrowRight');
+      await expect(bitter).toHaveAttribute('aria-valuetext', String(5 + up / 2));
+      await t.keep();
+    }
+    await t.handIn();
+    await t.expectHandedIn();
+  };
+  await scored(sheet, 4);
+  await page.reload();
+  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  await scored(table, 1);
+  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.keyboard.press(' ');
+  await expect(page.locator('.headline')).toContainText(/scores bitter 1\.9 marks (above|below) the others/);
+  await expect(page.getByRole('row', { name: /Dov R\./ })).toBeVisible();
+  await phone.page.reload();
+  await expect(phone.page.locator('.headline')).toContainText('Your own scores');
+  await expect(phone.page.getByRole('row', { name: /Dov R\./ })).toBeVisible();
+  await expect(phone.page.getByText('Ilsa V.')).toHaveCount(0);
+});
