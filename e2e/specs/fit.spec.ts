@@ -54,3 +54,32 @@ test('a brewer reads what the cups say and cannot use it; a refractometer’s fi
   await expect(page.getByRole('cell', { name: '0.32 %' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Use from now on' })).toHaveCount(0);
 });
+
+test('a cup to rescue: the answer first, then what it comes to before anything is poured; the next one is another', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.trainee);
+  await page.goto('/table/rescue?seed=4');
+  await page.getByRole('button', { name: 'Fault: change' }).click();
+  await page.getByRole('option', { name: 'over-steeped' }).click();
+  await expect(page.getByText('How much hot water goes in?')).toBeVisible();
+  await expect(page.getByTestId('rescue-said')).toHaveCount(0);
+  const rule = page.getByRole('slider', { name: 'Water' });
+  await rule.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('rescue-said')).toContainText('Off');
+  // What would have been right is told, and the rule goes on showing what it would come to.
+  const best = Number(/about (\d+) ml comes/.exec((await page.locator('.paper').textContent()) ?? '')?.[1]);
+  expect(best).toBeGreaterThan(0);
+  for (let i = 0; i < best / 5; i++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: new RegExp(`With ${best} ml`) })).toBeVisible();
+  await expect(page.locator('.paper [aria-live]')).not.toContainText(/stronger|lighter/);
+  await page.getByRole('button', { name: /^The next cup/ }).click();
+  await expect(page.getByTestId('rescue-said')).toHaveCount(0);
+  await expect(page.getByText('0 of 1 right')).toBeVisible();
+  for (const kind of ['too weak', 'two to blend', 'an extract to let down']) {
+    await page.getByRole('button', { name: 'Fault: change' }).click();
+    await page.getByRole('option', { name: kind }).click();
+    await page.getByRole('button', { name: /that is my answer/ }).click();
+    await expect(page.getByTestId('rescue-said')).toBeVisible();
+  }
+});

@@ -17,6 +17,7 @@ const KettlePage = lazy(() => import('../features/shelf').then((m) => ({ default
 const TablePage = lazy(() => import('../features/table').then((m) => ({ default: m.TablePage })));
 const SetUpPage = lazy(() => import('../features/table').then((m) => ({ default: m.SetUpPage })));
 const TastingPage = lazy(() => import('../features/table').then((m) => ({ default: m.TastingPage })));
+const RescuePage = lazy(() => import('../features/table').then((m) => ({ default: m.RescuePage })));
 const ColourPage = lazy(() => import('../features/table/ColourPage').then((m) => ({ default: m.ColourPage })));
 const TastePage = lazy(() => import('../features/table').then((m) => ({ default: m.TastePage })));
 const LogPage = lazy(() => import('../features/log').then((m) => ({ default: m.LogPage })));
@@ -55,6 +56,7 @@ export const router = createBrowserRouter([
       { path: '/table', element: <TablePage /> },
       { path: '/table/new', element: <SetUpPage /> },
       { path: '/table/colour', element: <ColourPage /> },
+      { path: '/table/rescue', element: <RescuePage /> },
       { path: '/table/:id', element: <TastingPage /> },
       { path: '/table/:id/taste', element: <TastePage /> },
       { path: '/log', element: <LogPage /> },

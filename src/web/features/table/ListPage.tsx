@@ -18,7 +18,7 @@ export function TablePage() {
   const navigate = useNavigate();
   const { data, isLoading, isError, refetch } = useTastingsQuery(site.id);
   const maySet = role !== 'trainee';
-  useKeys([{ key: 'c', does: 'Read a colour', run: () => navigate('/table/colour') }, ...(maySet ? [{ key: 'n', does: 'Set up a tasting', run: () => navigate('/table/new') }] : [])]);
+  useKeys([{ key: 'c', does: 'Read a colour', run: () => navigate('/table/colour') }, { key: 'r', does: 'Rescue a cup', run: () => navigate('/table/rescue') }, ...(maySet ? [{ key: 'n', does: 'Set up a tasting', run: () => navigate('/table/new') }] : [])]);
   if (isLoading) return <main className="page"><Loading what="the table" /></main>;
   const all = data?.tastings ?? [];
   const owed = all.filter((t) => t.owed);
@@ -26,7 +26,7 @@ export function TablePage() {
   const shown = all.filter((t) => !t.superseded);
   return (
     <main className="page table-page" aria-label="Table">
-      <div className="say"><h1 className="text-[22px] font-normal">Tastings at {site.name}</h1><span className="gap" /><Link className="btn" to="/table/colour">Read a colour <kbd>C</kbd></Link>{maySet && <Link className="btn go" to="/table/new">Set up a tasting <kbd>N</kbd></Link>}</div>
+      <div className="say"><h1 className="text-[22px] font-normal">Tastings at {site.name}</h1><span className="gap" /><Link className="btn" to="/table/rescue">Rescue a cup <kbd>R</kbd></Link><Link className="btn" to="/table/colour">Read a colour <kbd>C</kbd></Link>{maySet && <Link className="btn go" to="/table/new">Set up a tasting <kbd>N</kbd></Link>}</div>
       <section className="work">
         {isError && !data && <Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}>The tastings could not be fetched.</Note>}
         {owed.length > 0 && <div className="owed"><h2>Waits for your sheet</h2>{owed.map((t) => <Row key={t.id} t={t} taste />)}</div>}

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
 import { likeForLike, missing, nextMoment, refusalOf, scheduleFor, valueText, type Tasting, type TastingAct } from '#core/tasting';
-import { millilitres, minutesText, numberText, volumeText } from '#core/units';
+import { celsius, millilitres, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import { useNow } from '../../app/clock';
 import { useSession, useUnits } from '../../app/session';
 import { useAppDispatch } from '../../app/store';
@@ -52,6 +52,8 @@ export function Run({ view, now, does }: Props) {
   const after = next ? schedule.moments.filter((m) => m.cup !== next.cup && (m.act === 'pour' ? now.cups[m.cup]?.poured === null : now.cups[m.cup]?.pulled === null) && now.cups[m.cup]?.excluded === null)[0] : undefined;
   const asMade = now.cups.map((c, i) => ({ ...(e.cups[i]?.plan ?? { celsius: 0, seconds: 0 }), grams: c.grams, water: c.water }));
   const alike = likeForLike(asMade, e.way, e.compares);
+  // Said where the cups differ in it: whoever pours has to know.
+  const heats = new Set(e.cups.map((c) => c.plan.celsius)).size > 1 ? e.cups.map((c) => temperatureText(celsius(c.plan.celsius), units.temperature)) : null;
   const bound = e.kind !== 'dialIn' && e.kind !== 'calibration';
   return (
     <main className="page split run-page">
@@ -62,7 +64,7 @@ export function Run({ view, now, does }: Props) {
       <section className="work">
         <div className="run-next" role="timer" aria-live="off">
           {now.started === null ? <><b className="run-figure">0:00</b><p><b>Water on{schedule.kind === 'oneClock' ? ` all ${e.cups.length}` : ' the first'}</b> in one pass, then start the clock.<small>Leaf in, cups warmed, one kettle. Weights below are kept as you type them.</small></p></>
-            : next ? <><b className={`run-figure ${left !== null && left < 0 ? 'late' : ''}`}>{left !== null && left < 0 ? '+' : ''}{minutesText(left !== null && left > 0 ? Math.ceil(left) : Math.floor(Math.abs(left ?? 0)))}</b><p>{left !== null && left < 0 ? 'now ' : 'then '}<b>{next.act === 'pour' ? `water on ${codeOf(next.cup)}` : `pour off ${codeOf(next.cup)}`}</b>{next.act === 'pull' ? ' to the last drop.' : '.'}<small>{after ? `After it ${codeOf(after.cup)}, at ${minutesText(after.at)}. ` : ''}{poured === 0 ? 'None is poured off yet.' : poured === 1 ? 'One is poured off.' : `${poured} are poured off.`}</small></p></>
+            : next ? <><b className={`run-figure ${left !== null && left < 0 ? 'late' : ''}`}>{left !== null && left < 0 ? '+' : ''}{minutesText(left !== null && left > 0 ? Math.ceil(left) : Math.floor(Math.abs(left ?? 0)))}</b><p>{left !== null && left < 0 ? 'now ' : 'then '}<b>{next.act === 'pour' ? `water on ${codeOf(next.cup)}${heats ? `, ${heats[next.cup]}` : ''}` : `pour off ${codeOf(next.cup)}`}</b>{next.act === 'pull' ? ' to the last drop.' : '.'}<small>{after ? `After it ${codeOf(after.cup)}, at ${minutesText(after.at)}. ` : ''}{poured === 0 ? 'None is poured off yet.' : poured === 1 ? 'One is poured off.' : `${poured} are poured off.`}</small></p></>
               : <><b className="run-figure">{minutesText((t - (now.started ?? t)) / 1000)}</b><p>{open.length > 0 ? <><b>Taste.</b> Look first, then leaf, smell, taste.</> : <b>All have handed in.</b>}<small>{open.length > 0 ? `Still out: ${open.map((x) => x.name).join(', ')}.` : 'Reveal shows every code and every mark, and ends all editing.'}</small></p></>}
           <button type="button" className="btn go run-act" disabled={now.started !== null && !next && open.length > 0} onClick={hand}>
             {now.started === null ? 'Start the clock' : next ? (next.act === 'pour' ? `Water on ${codeOf(next.cup)}` : `Poured off ${codeOf(next.cup)}`) : open.length > 0 ? `${open.length} out` : 'Reveal'} <kbd>Space</kbd>
@@ -75,13 +77,13 @@ export function Run({ view, now, does }: Props) {
           <button type="button" className="btn" onClick={() => setAsking('codes')}>Wrong code</button>
           {lastHand && <button type="button" className="btn quiet" onClick={undo}>Undo <kbd>Z</kbd></button>}
         </div>
-        <p className="small">The strip is this tea’s colour as it steeps, {standingOf(view.tea).toLowerCase()}. Open marks are poured; the stroke is when it really was. The result uses the real times.</p>
+        <p className="small">{schedule.kind === 'oneClock' ? `The strip is this tea’s colour as it steeps, ${standingOf(view.tea).toLowerCase()}. Open marks are poured; the stroke is when it really was. ` : ''}The result uses the real times.</p>
       </section>
       <section className="paper" aria-label="Weights and tasters">
         <h2>Weighed out<small>{now.started ? `water on from ${clockText(now.started)}` : 'type what the scale said'}</small></h2>
         <table className="grid-table plain weighed">
-          <thead><tr><th className="l">code</th><th>leaf</th><th>water</th><th>{schedule.kind === 'oneClock' ? 'pour at' : 'time'}</th><th>poured</th></tr></thead>
-          <tbody>{now.cups.map((c, i) => <WeighedRow key={i} code={codeOf(i)} c={c} at={minutesText(e.cups[i]?.plan.seconds ?? 0)} volume={units.volume} onWeigh={(grams, water) => act({ kind: 'weigh', cup: i, grams, water })} />)}</tbody>
+          <thead><tr><th className="l">code</th><th>leaf</th><th>water</th>{heats && <th>heat</th>}<th>{schedule.kind === 'oneClock' ? 'pour at' : 'time'}</th><th>poured</th></tr></thead>
+          <tbody>{now.cups.map((c, i) => <WeighedRow key={i} code={codeOf(i)} c={c} heat={heats?.[i] ?? null} at={minutesText(e.cups[i]?.plan.seconds ?? 0)} volume={units.volume} onWeigh={(grams, water) => act({ kind: 'weigh', cup: i, grams, water })} />)}</tbody>
         </table>
         {bound && <p className="mt-2"><b>Like for like:</b> {alike.alsoDiffers.length === 0 ? `${e.way === 'grams' ? '' : `leaf within ${numberText(alike.spread.grams, 2)} g, `}water within ${numberText(alike.spread.water, 0)} ml. Only the ${e.compares ?? WAY_WORDS[e.way]} differs.` : <span className="text-warn">the {alike.alsoDiffers.map((w) => `${WAY_WORDS[w]} (by ${valueText(w, alike.spread[w], units)})`).join(' and the ')} differs too: the result cannot lay it to one of them.</span>}</p>}
         {now.swaps.length > 0 && <p className="small">Codes swapped: {now.swaps.map((s) => `${s.a} and ${s.b}, ${clockText(s.at)}, ${s.by.name}`).join('; ')}.</p>}
@@ -105,9 +107,9 @@ export function Run({ view, now, does }: Props) {
   );
 }
 
-type WeighedProps = { code: string; c: Tasting['cups'][number]; at: string; volume: ReturnType<typeof useUnits>['volume']; onWeigh: (grams: number, water: number) => void };
+type WeighedProps = { code: string; heat: string | null; c: Tasting['cups'][number]; at: string; volume: ReturnType<typeof useUnits>['volume']; onWeigh: (grams: number, water: number) => void };
 /** What the scale said of one cup; kept when the field is left. */
-function WeighedRow({ code, c, at, volume, onWeigh }: WeighedProps) {
+function WeighedRow({ code, heat, c, at, volume, onWeigh }: WeighedProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const done = () => {
     const g = Number((typed ?? '').replace(',', '.'));
@@ -119,7 +121,7 @@ function WeighedRow({ code, c, at, volume, onWeigh }: WeighedProps) {
     <tr className={c.excluded ? 'out' : ''}>
       <td className="l"><b>{code}</b></td>
       <td><input className="weigh" aria-label={`${code}, leaf in grams`} inputMode="decimal" value={typed ?? String(c.grams)} onChange={(e) => setTyped(e.target.value)} onBlur={done} onKeyDown={(e) => { if (e.key === 'Enter') e.currentTarget.blur(); }} /> g</td>
-      <td>{volumeText(millilitres(c.water), volume)}</td><td>{at}</td><td>{c.excluded ?? (steeped === null ? '' : minutesText(steeped))}</td>
+      <td>{volumeText(millilitres(c.water), volume)}</td>{heat && <td>{heat}</td>}<td>{at}</td><td>{c.excluded ?? (steeped === null ? '' : minutesText(steeped))}</td>
     </tr>
   );
 }

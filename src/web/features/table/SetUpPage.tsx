@@ -8,7 +8,7 @@ import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { ATTRIBUTES } from '#core/correction';
 import { LOT_WORDS } from '#core/teas';
 import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
-import { minutesText, temperatureText, celsius, volumeText, millilitres } from '#core/units';
+import { minutesText, numberText, temperatureText, celsius, volumeText, millilitres } from '#core/units';
 import { failureOf } from '../../app/api';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
@@ -141,7 +141,7 @@ function SetUp({ teas, vessels, first, lotId }: { teas: readonly Tea[]; vessels:
       </section>
       <section className="paper" aria-label="What is to be done">
         <h2>Weigh out</h2>
-        <p className="text-[19px]">{cups.map((c) => `${c.grams} g`).join(', ')}. Together {Number(cups.reduce((a, c) => a + c.grams, 0).toFixed(1))} g of leaf and {volumeText(millilitres(cups.reduce((a, c) => a + c.water, 0)), units.volume)} of water at {temperatureText(celsius(Math.max(...cups.map((c) => c.celsius))), units.temperature)}.</p>
+        <p className="text-[19px]">{compares === 'steep' ? `${cups[0]?.grams} g, once` : cups.map((c) => `${c.grams} g`).join(', ')}. {cups.length > 1 && compares !== 'steep' ? `Together ${numberText(cups.reduce((a, c) => a + c.grams, 0), 2)} g of leaf and` : 'With'} {volumeText(millilitres(cups.reduce((a, c) => a + c.water, 0)), units.volume)} of water at {temperatureText(celsius(Math.max(...cups.map((c) => c.celsius))), units.temperature)}.</p>
         <h2 className="mt-3">One clock</h2>
         <p>{schedule.kind === 'inTurn' ? `One leaf, one vessel: each steep is poured off into its own bowl and water goes on again at once, ${minutesText(schedule.length)} in all. The first bowls are kept covered.` : schedule.kind === 'oneClock' ? `Water on all ${cups.length} in one pass; each is poured off at its own time, the last at ${minutesText(schedule.length)}.` : cups.length === 1 ? `One cup, lifted ${minutesText(schedule.length)} from the start.` : `Starts are counted back, so that all are lifted ${HAND_SECONDS} s apart and tasted together, ${minutesText(schedule.length)} from the start.`}{schedule.tight.length > 0 ? ` ${schedule.tight.length === 1 ? 'One moment lies' : `${schedule.tight.length} moments lie`} closer than ${HAND_SECONDS} s to the one before: take a second hand.` : ''}</p>
         {schedule.kind === 'together' && <p className="small">Taste when all are near 55 °C.</p>}

@@ -1,3 +1,4 @@
+export { RescuePage } from './RescuePage';
 export { TablePage } from './ListPage';
 export { SetUpPage } from './SetUpPage';
 export { TastingPage } from './TastingPage';

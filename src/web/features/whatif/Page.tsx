@@ -16,7 +16,7 @@ import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { standingOf } from '../../ui/standing';
 import { Cup } from '../../ui/vessel';
-import { Rule } from './Rule';
+import { Rule } from '../../ui/Rule';
 import { TrialForm } from './TrialForm';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, type Trying } from './trying';
 

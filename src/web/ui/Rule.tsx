@@ -1,9 +1,12 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { LevelMark } from '../../ui/vessel';
+import { LevelMark } from './vessel';
 
 type Props = {
   name: string; value: number; range: readonly [number, number]; step: number; tick: number; text: (v: number) => string; figure: string; unit: string;
-  house: number; window?: readonly [number, number]; onValue: (v: number) => void;
+  /** Where the open mark stands; null: none is shown. */
+  house: number | null; window?: readonly [number, number];
+  /** A rule from 0 stops one step short of it, unless nothing at all is an answer. */
+  zero?: boolean; onValue: (v: number) => void;
 };
 const WIDTH = 452;
 const LINE = 26;
@@ -11,10 +14,10 @@ const LINE = 26;
 const PAD = 18;
 
 /** One control as a rule: filled mark now, open mark house, bracket its window. Arrows move it, with Shift by ten. */
-export function Rule({ name, value, range: [low, high], step, tick, text, figure, unit, house, window: w, onValue }: Props) {
+export function Rule({ name, value, range: [low, high], step, tick, text, figure, unit, house, window: w, zero = false, onValue }: Props) {
   const line = useRef<SVGSVGElement>(null);
   const x = (v: number) => PAD + ((Math.min(high, Math.max(low, v)) - low) / (high - low)) * (WIDTH - 2 * PAD);
-  const set = (v: number) => onValue(Number((Math.min(high, Math.max(low === 0 ? step : low, Math.round(v / step) * step))).toFixed(3)));
+  const set = (v: number) => onValue(Number((Math.min(high, Math.max(low === 0 && zero === false ? step : low, Math.round(v / step) * step))).toFixed(3)));
   const at = (e: PointerEvent) => {
     const box = line.current?.getBoundingClientRect();
     if (box) set(low + ((e.clientX - box.left) / box.width * WIDTH - PAD) / (WIDTH - 2 * PAD) * (high - low));
@@ -36,7 +39,7 @@ export function Rule({ name, value, range: [low, high], step, tick, text, figure
         {w && <path d={`M${x(w[0])} ${LINE - 1}v-9H${x(w[1])}v9`} fill="none" stroke="var(--accent)" strokeWidth="3" />}
         <path d={`M0 ${LINE}H${WIDTH}`} stroke="var(--ink)" strokeWidth="2" />
         {ticks.map((t) => <g key={t}><path d={`M${x(t)} ${LINE}v5`} stroke="var(--ink)" strokeWidth="1" /><text x={x(t)} y={LINE + 20} fontSize="13" textAnchor="middle" fill="var(--ink-2)">{text(t)}</text></g>)}
-        {house !== value && <LevelMark x={x(house)} y={LINE - 1} size={12} className="open" />}
+        {house !== null && house !== value && <LevelMark x={x(house)} y={LINE - 1} size={12} className="open" />}
         <LevelMark x={x(value)} y={LINE - 1} size={18} />
       </svg>
       <button type="button" className="btn step" aria-label={`Less ${name.toLowerCase()}`} onClick={() => set(value - step)}>−</button>
