@@ -8,7 +8,7 @@ const version = (over: object = {}) => ({ id: newId(), method: 'pot', basedOn: 1
 
 /** The first tea as a lead sends it back. */
 async function teaBody() {
-  const { id: _i, house: _h, trial: _t, recipes: _r, measure: _m, lots: _l, photoId: _p, ...tea } = (await h.callers.lead.get('/api/book').expect(200)).body.teas[0];
+  const { id: _i, house: _h, trial: _t, recipes: _r, measure: _m, lots: _l, photoId: _p, fitted: _f, swatches: _s, ...tea } = (await h.callers.lead.get('/api/book').expect(200)).body.teas[0];
   return tea;
 }
 

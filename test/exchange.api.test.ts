@@ -193,7 +193,7 @@ describe('one transaction, and back', () => {
   test('what was brewed or changed since cannot be taken back, and nothing of it is', async () => {
     const id = (await bring(teasCsv).expect(200)).body.id as string;
     const [fresh] = (await h.callers.lead.get('/api/book').expect(200)).body.teas;
-    const { id: tea, house: _h, trial: _t, recipes: _r, measure: _m, lots: _l, photoId: _p, ...fields } = fresh;
+    const { id: tea, house: _h, trial: _t, recipes: _r, measure: _m, lots: _l, photoId: _p, fitted: _f, swatches: _s, ...fields } = fresh;
     await h.callers.lead.patch(`/api/teas/${tea}`, { ...fields, words: 'mine' }).expect(200);
     expect((await h.callers.lead.post(`/api/exchange/imports/${id}/undo`, {}).expect(409)).body.message).toMatch(/New Leaf was changed since/);
     expect((await h.callers.lead.get('/api/book').expect(200)).body.teas.map((t: { words: string }) => t.words)).toEqual(['mine', 'smoky']);

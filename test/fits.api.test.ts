@@ -111,3 +111,23 @@ test('cups of a finished lot and later steeps say nothing of the leaf that is br
   await h.callers.lead.patch(`/api/teas/${h.ids.tea}`, { name, method, words, allergens, note, leaf, blend, packet, caffeine, cautions, colour, weighing, spoon, style: 'white', rev: tea.rev, retired: false }).expect(200);
   expect((await teaOf()).fitted).toBeNull();
 });
+
+const lab = (l: number): [number, number, number] => [l, 20, 60];
+const measured = (swatches: object | null, who: Caller = h.callers.lead) => who.post(`/api/teas/${h.ids.tea}/swatches`, { swatches });
+test('measured colours are the tea’s from then on, in the plan of its next brew and on paper; null goes back to predicted', async () => {
+  await measured({ depthCm: 3.5, rungs: [{ seconds: 240, lab: lab(55) }, { seconds: 90, lab: lab(75) }] }, h.callers.brewer).expect(403);
+  const tea = (await measured({ depthCm: 3.5, rungs: [{ seconds: 240, lab: lab(55) }, { seconds: 90, lab: lab(75) }] }).expect(200)).body as Tea;
+  expect(tea.swatches).toMatchObject({ depthCm: 3.5, by: 'Lead L.', dose: tea.house?.recipe.dose, rungs: [{ seconds: 90 }, { seconds: 240 }] });
+  expect((await brewed(null)).plan.swatches).toMatchObject({ rungs: [{ seconds: 90, lab: lab(75) }, { seconds: 240, lab: lab(55) }] });
+  const pdf = await h.callers.trainee.get(`/api/teas/${h.ids.tea}/swatches.pdf`).expect(200);
+  expect(pdf.headers['content-type']).toContain('application/pdf');
+  expect(((await measured(null).expect(200)).body as Tea).swatches).toBeNull();
+  expect((await brewed(null)).plan.swatches).toBeUndefined();
+});
+test('figures that are no colours, one cup alone, a time twice: refused in words, nothing changed', async () => {
+  for (const bad of [{ depthCm: 3.5, rungs: [{ seconds: 90, lab: lab(75) }] }, { depthCm: 3.5, rungs: [{ seconds: 90, lab: lab(175) }, { seconds: 120, lab: lab(50) }] }, { depthCm: 3.5, rungs: [{ seconds: 90, lab: lab(75) }, { seconds: 90, lab: lab(50) }] }, { depthCm: 0, rungs: [{ seconds: 90, lab: lab(75) }, { seconds: 120, lab: lab(50) }] }]) {
+    const answer = await measured(bad).expect(422);
+    expect(answer.body.message).not.toBe('');
+  }
+  expect((await teaOf()).swatches).toBeNull();
+});

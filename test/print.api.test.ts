@@ -50,7 +50,7 @@ test('its code opens this brew, ready, and is read by another program', async ()
 });
 test.each([['a4', [210, 297]], ['a5', [148, 210]], ['a6', [105, 148]]] as const)('%s is %j mm', async (size, mm) => expect(pageSize((await card(`?size=${size}`)).path)).toEqual(mm));
 test('allergens stand on it; a vessel that is named is the one drawn', async () => {
-  const { house: _h, trial: _t, id: _i, recipes: _r, measure: _m, lots: _l, photoId: _p, ...tea } = (await h.callers.lead.get('/api/book').expect(200)).body.teas[0];
+  const { house: _h, trial: _t, id: _i, recipes: _r, measure: _m, lots: _l, photoId: _p, fitted: _f, swatches: _s, ...tea } = (await h.callers.lead.get('/api/book').expect(200)).body.teas[0];
   await h.callers.lead.patch(`/api/teas/${h.ids.tea}`, { ...tea, allergens: 'Almond, milk' }).expect(200);
   const mug = { ...POT, id: newId(), siteId: h.ids.site, name: 'Blue mug', kind: 'mug', brim: 380, mark: 300, basket: 150 };
   await h.callers.lead.post('/api/vessels', mug).expect(200);

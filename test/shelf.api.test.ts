@@ -13,7 +13,7 @@ describe('spoons', () => {
     expect(all.filter((s) => !s.own)).toHaveLength(5);
     await h.callers.lead.patch('/api/spoons/dessertSpoon', { name: 'x', ml: 10, heaped: false, rev: 0, retired: false }).expect(422);
     const [before] = (await h.callers.lead.get('/api/book').expect(200)).body.teas;
-    const { id: _i, house: _h, trial: _t, recipes: _r, measure: _m, lots: _l, photoId: _p, ...tea } = before;
+    const { id: _i, house: _h, trial: _t, recipes: _r, measure: _m, lots: _l, photoId: _p, fitted: _f, swatches: _s, ...tea } = before;
     const after = (await h.callers.lead.patch(`/api/teas/${h.ids.tea}`, { ...tea, spoon: scoop.id, weighing: { spoon: scoop.id, spoons: 3, weighed: 12.9, singles: [4.2, 4.4, 4.3] } }).expect(200)).body;
     expect(after.measure.weighing.spoon).toMatchObject({ name: 'green scoop', ml: 18 });
     const brew = { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId: h.ids.version, vesselId: h.ids.pot, water: 500, warmed: true, warming: false, place: 1, at: h.now() };

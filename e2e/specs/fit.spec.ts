@@ -83,3 +83,60 @@ test('a cup to rescue: the answer first, then what it comes to before anything i
     await expect(page.getByTestId('rescue-said')).toBeVisible();
   }
 });
+
+test('colours of a tea: predicted, then measured with what is wrong said beside its row, drawn so from then on, and back', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Book');
+  await page.getByRole('link', { name: /Marrowick Broken/ }).click();
+  const cup = () => page.locator('main svg[width="68"] radialGradient stop').first().getAttribute('stop-color');
+  const before = await cup();
+  await page.getByRole('link', { name: 'Its colours' }).click();
+  await expect(page.getByTestId('colours-words')).toContainText('Predicted, not measured');
+  const [pdf] = await Promise.all([page.request.get((await page.getByRole('link', { name: 'Swatch strip to print' }).getAttribute('href')) ?? '')]);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Type what was measured' }).click();
+  for (const [i, l] of [78, 60, 160].entries()) {
+    await page.getByLabel(`Cup ${i + 1}, L*`).fill(String(l));
+    await page.getByLabel(`Cup ${i + 1}, a*`).fill('12,5');
+    await page.getByLabel(`Cup ${i + 1}, b*`).fill('58');
+  }
+  await page.getByRole('button', { name: 'Keep these' }).click();
+  await expect(page.getByRole('alert')).toHaveText('L* is 0 to 100.');
+  await page.getByLabel('Cup 3, L*').fill('45');
+  await page.getByRole('button', { name: 'Keep these' }).click();
+  await house.expectSaid(/drawn in its measured colours/);
+  await expect(page.getByTestId('colours-words')).toContainText('Measured in this house by Ilsa V.');
+  await expect(page.locator('.swatch-strip figure')).toHaveCount(3);
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/Cup colour: as measured here/)).toBeVisible();
+  expect(await cup()).not.toBe(before);
+  await page.getByRole('link', { name: 'Its measured colours' }).click();
+  await page.getByRole('button', { name: 'Measure again' }).click();
+  await page.getByRole('button', { name: 'Practise: a made-up reader' }).click();
+  await expect(page.getByLabel('Cup 1, L*')).not.toHaveValue('78');
+  await page.getByRole('button', { name: 'Leave' }).click();
+  await page.getByRole('button', { name: 'Back to predicted' }).click();
+  await expect(page.getByTestId('colours-words')).toContainText('Predicted, not measured');
+});
+
+test('a screen is checked by eye: greys, then eight patches, kept on the device', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.trainee);
+  await page.goto('/table/screen');
+  await expect(page.getByRole('button', { name: 'Look at the greys first' })).toBeDisabled();
+  await page.getByRole('button', { name: 'All three are plain grey' }).click();
+  const patches = page.getByRole('group', { name: 'Patches' }).getByRole('button');
+  await expect(patches).toHaveCount(8);
+  // An eye that sees every square.
+  const squares = await patches.evaluateAll((all) => all.flatMap((b, i) => (getComputedStyle(b).backgroundColor !== getComputedStyle(b.querySelector('i') as Element).backgroundColor ? [i] : [])));
+  expect(squares).toHaveLength(5);
+  for (const i of squares) await page.keyboard.press(String(i + 1));
+  await page.getByRole('button', { name: 'That is all: 5 with a square' }).click();
+  await expect(page.getByTestId('screen-said')).toHaveText('It will do.');
+  await page.reload();
+  await expect(page.getByText(/it would do, 8 of 8/)).toBeVisible();
+  await page.getByRole('button', { name: 'One looks pink, green or blue' }).click();
+  await page.getByRole('button', { name: /^That is all: 0/ }).click();
+  await expect(page.getByTestId('screen-said')).toHaveText('Do not judge colours on it.');
+});

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STYLE_IDS, type Multipliers, type StyleId } from '#core/styles';
+import { STYLE_IDS, type Multipliers, type StyleId, type Swatches } from '#core/styles';
 import { METHOD_NAMES, SERVE_ORDER_NAMES, SERVING_STYLE_NAMES, type Handling, type Method, type Recipe, type ServeOrder, type ServingStyle, type Weighing } from '#core/recipes';
 import { dayFault, LEAF_FORM_NAMES, LOT_STATES, SEASON_NAMES, TRAIT_NAMES, type LeafFacts, type LeafForm, type Season, type Trait } from '#core/teas';
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds, Spoon } from '#core/units';
@@ -83,10 +83,13 @@ export type TeaFields = z.infer<typeof TeaFields>;
 /** The recipe of one method: what is brewed, and what is on trial. */
 export const MethodRecipe = z.strictObject({ method: MethodName, house: Version.nullable(), trial: Version.nullable() });
 /** Colours of this house's own cups along the steep, measured through one depth under one light. */
-export const TeaSwatches = z.strictObject({
-  depthCm: z.number().min(0.3).max(20), light: z.enum(LIGHTS), at: z.number(), by: z.string(),
-  rungs: z.array(z.strictObject({ seconds: z.number().min(5).max(3600), lab: MeasuredColour.shape.lab })).min(2, 'Two cups at least.').max(8, 'At most eight cups.'),
-});
+const SwatchFields = {
+  depthCm: z.number().min(0.3).max(20),
+  rungs: z.array(z.strictObject({ seconds: z.number().min(5).max(3600), lab: MeasuredColour.shape.lab })).min(2, 'Two cups at least.').max(8, 'At most eight cups.').readonly(),
+};
+/** As the models and a kept plan need them. */
+export const SwatchesBody = z.strictObject({ ...SwatchFields, dose: z.number().min(0.05).max(20), temperature: z.number().min(2).max(100) }) satisfies z.ZodType<Swatches>;
+export const TeaSwatches = SwatchesBody.extend({ at: z.number(), by: z.string() });
 export type TeaSwatches = z.infer<typeof TeaSwatches>;
 /** A tea's own multipliers on its style, found by fitting it to cups of this house. */
 const Multiplier = z.number().min(0.1).max(10);
@@ -155,5 +158,7 @@ export const settleNote = endpoint(ROUTES.settleNote, { params: z.strictObject({
 export const setPhoto = endpoint(ROUTES.setPhoto, { params: z.strictObject({ id: Id }),
   body: z.strictObject({ id: Id, /** The picture's bytes, base64. */ data: z.string().max(22_000_000) }), response: Tea,
 });
+/** A ladder of the house recipe as a colour reader saw it, or null to go back to what is predicted. */
+export const setSwatches = endpoint(ROUTES.setSwatches, { params: z.strictObject({ id: Id }), body: z.strictObject({ swatches: z.strictObject(SwatchFields).nullable() }), response: Tea });
 export const dropPhoto = endpoint(ROUTES.dropPhoto, { params: z.strictObject({ id: Id }), response: Tea });
 export const getPhoto = endpoint(ROUTES.getPhoto, { params: z.strictObject({ id: Id }), response: z.unknown() });

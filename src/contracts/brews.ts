@@ -5,7 +5,7 @@ import { METHOD_NAMES, type Method } from '#core/recipes';
 import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
 import { PROPOSED_LEVERS, TURNED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
-import { MultipliersBody, RecipeBody, Style } from './book';
+import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './book';
 import { endpoint } from './endpoint';
 import { PLACES } from './limits';
 import { ROUTES } from './routes';
@@ -57,6 +57,8 @@ export const Plan = z.strictObject({
   pull: z.strictObject({ act: z.string(), done: z.string() }),
   /** The tea's own multipliers, where it was fitted to this house by then. */
   fitted: MultipliersBody.nullable().optional(),
+  /** Its own colours, where they were measured by then. */
+  swatches: SwatchesBody.nullable().optional(),
 });
 export type Plan = z.infer<typeof Plan>;
 

@@ -9,7 +9,7 @@ import type { Site } from './house';
 import type { Vessel } from './shelf';
 
 type PourOf = {
-  tea: Pick<Tea, 'style' | 'fitted' | 'measure' | 'lots'>; lot?: Lot | null; version: Pick<Version, 'recipe'>; vessel: Vessel; site: Site; water: Millilitres; warmed: boolean;
+  tea: Pick<Tea, 'style' | 'fitted' | 'swatches' | 'measure' | 'lots'>; lot?: Lot | null; version: Pick<Version, 'recipe'>; vessel: Vessel; site: Site; water: Millilitres; warmed: boolean;
 };
 /** The core's question for one pour, from the records both sides hold. */
 export const askedOf = ({ tea, lot, version, vessel, site, water, warmed }: PourOf): Asked => ({
@@ -24,6 +24,7 @@ export function planOf(card: Card, { tea, version, vessel, site }: PourOf): Plan
     water: card.water, leaf: card.leaf, spoons: card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons) : null, liquor: card.liquor, temperature: card.temperature, onLeaf: card.onLeaf, ambient: site.ambient,
     kettle: card.heat.kettleSetting, splash: splashOf(card), reachable: card.heat.kind === 'reachable', warmed: card.warmed, crowding: card.crowding,
     recipe: version.recipe, vessel: facts, pull: card.pull, fitted: tea.fitted,
+    ...(tea.swatches && { swatches: { depthCm: tea.swatches.depthCm, dose: tea.swatches.dose, temperature: tea.swatches.temperature, rungs: tea.swatches.rungs } }),
   };
 }
 
@@ -35,7 +36,7 @@ function splashOf({ heat }: Card): Millilitres | null {
 }
 
 /** The tea of a kept plan, as it was known when it was worked out. */
-export const knownFrom = (plan: Plan, style: StyleId): KnownTea => ({ style, fitted: plan.fitted ?? null });
+export const knownFrom = (plan: Plan, style: StyleId): KnownTea => ({ style, fitted: plan.fitted ?? null, swatches: plan.swatches });
 /** The pour of a kept plan as it was first made, whichever steep of its leaf the plan is for. */
 const firstPour = (plan: Plan, style: StyleId, time: Seconds): ColouredBrew => brewingOf({ tea: knownFrom(plan, style), recipe: plan.recipe, vessel: plan.vessel, leaf: plan.leaf, water: plan.water, onLeaf: plan.onLeaf, time, ambient: plan.ambient });
 const used = new WeakMap<Plan, ColouredBrew['character']>();

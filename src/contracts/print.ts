@@ -9,6 +9,8 @@ export const printWallCard = endpoint(ROUTES.printWallCard, { params: z.strictOb
   query: z.strictObject({ size: z.enum(CARD_SIZES).default('a5'), vessels: z.string().regex(/^[0-9a-f-]{36}(,[0-9a-f-]{36}){0,3}$/).optional() }),
   response: z.unknown(),
 });
+/** Its colours along the steep, to lay beside a cup. */
+export const printSwatches = endpoint(ROUTES.printSwatches, { params: z.strictObject({ id: Id }), response: z.unknown() });
 export const printLabel = endpoint(ROUTES.printLabel, { params: z.strictObject({ id: Id }), response: z.unknown() });
 /** Every tea's card, one a page. */
 export const printBook = endpoint(ROUTES.printBook, { query: z.strictObject({ size: z.enum(CARD_SIZES).default('a5') }), response: z.unknown() });

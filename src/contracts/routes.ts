@@ -17,6 +17,8 @@ export const ROUTES = {
   settleNote: { method: 'POST', path: '/api/notes/:id/settle', access: 'lead' },
   setPhoto: { method: 'POST', path: '/api/teas/:id/photo', access: 'lead' },
   dropPhoto: { method: 'DELETE', path: '/api/teas/:id/photo', access: 'lead' },
+  setSwatches: { method: 'POST', path: '/api/teas/:id/swatches', access: 'lead' },
+  printSwatches: { method: 'GET', path: '/api/teas/:id/swatches.pdf', access: 'trainee' },
   getFit: { method: 'GET', path: '/api/teas/:id/fit', access: 'brewer' },
   useFit: { method: 'POST', path: '/api/teas/:id/fit', access: 'lead' },
   moveFit: { method: 'POST', path: '/api/fits/:id/state', access: 'lead' },

@@ -6,7 +6,11 @@ import { PIGMENTS, SPECTRA, type PigmentAmounts } from './pigments';
 export type Lab = readonly [L: number, a: number, b: number];
 
 /** A liquor: pigment g/L and turbidity 1/cm (back-scatter at 550 nm). Strength multiplies both. */
-export type Liquor = { readonly amounts: PigmentAmounts; readonly turbidity: number };
+export type Liquor = {
+  readonly amounts: PigmentAmounts; readonly turbidity: number;
+  /** Measured less predicted Lab of a cup of the usual depth, where a house measured its own: added to what the pigments make. */
+  readonly shift?: Lab | undefined;
+};
 
 /** Plain water: no pigment, no haze. */
 export const PLAIN_WATER: Liquor = { amounts: {}, turbidity: 0 };
@@ -91,7 +95,12 @@ export function labOf(liquor: Liquor, depthCm: number = CUP_DEPTH_CM): Lab {
     y += (WY[i] as number) * v;
     z += (WZ[i] as number) * v;
   }
-  return labOfXyz((100 * x) / Y_SUM, (100 * y) / Y_SUM, (100 * z) / Y_SUM, WHITE);
+  const lab = labOfXyz((100 * x) / Y_SUM, (100 * y) / Y_SUM, (100 * z) / Y_SUM, WHITE);
+  const { shift } = liquor;
+  if (!shift) return lab;
+  // A thinner layer differs by less.
+  const by = Math.min(1, depthCm / CUP_DEPTH_CM);
+  return [Math.min(100, Math.max(0, lab[0] + by * shift[0])), lab[1] + by * shift[1], lab[2] + by * shift[2]];
 }
 /** XYZ to Lab against a white in the same units (CIE 15). */
 export function labOfXyz(x: number, y: number, z: number, white: readonly [number, number, number]): Lab {

@@ -1,5 +1,5 @@
 import { COLOUR_STYLES, PIGMENTS, PLATEAU_ENERGY, RATE_ENERGY, type Pigment, type PigmentAmounts } from './pigments';
-import type { Liquor } from './appearance';
+import type { Lab, Liquor } from './appearance';
 import { GAS, greenLoss, inverse } from './liquor';
 import { contactFactor, heatedPanels, type Panel } from '#core/extraction';
 import { heatOf, type Brewing } from '#core/cup';
@@ -81,5 +81,6 @@ export function blendLiquors(parts: readonly { liquor: Liquor; ml: number }[]): 
     const g = parts.reduce((sum, part) => sum + (part.liquor.amounts[p] ?? 0) * part.ml, 0) / ml;
     if (g > 0) amounts[p] = g;
   }
-  return { amounts, turbidity: parts.reduce((sum, p) => sum + p.liquor.turbidity * p.ml, 0) / ml };
+  const shift = parts.some((p) => p.liquor.shift) ? ([0, 1, 2] as const).map((i) => parts.reduce((sum, p) => sum + (p.liquor.shift?.[i] ?? 0) * p.ml, 0) / ml) as unknown as Lab : undefined;
+  return { amounts, turbidity: parts.reduce((sum, p) => sum + p.liquor.turbidity * p.ml, 0) / ml, ...(shift && { shift }) };
 }

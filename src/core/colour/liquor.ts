@@ -1,4 +1,4 @@
-import type { Liquor } from './appearance';
+import type { Lab, Liquor } from './appearance';
 import { COLOUR_STYLES, PIGMENTS, PLATEAU_ENERGY, RATE_ENERGY, type Pigment } from './pigments';
 import type { StyleId } from '#core/styles';
 import { seconds, type Celsius, type Seconds } from '#core/units';
@@ -15,8 +15,9 @@ export const standardCup = (style: StyleId, strength = 1): Liquor => diluted({ a
 export function diluted(liquor: Liquor, strength: number): Liquor {
   const amounts: Partial<Record<Pigment, number>> = {};
   for (const p of PIGMENTS) if (liquor.amounts[p]) amounts[p] = liquor.amounts[p] * strength;
-  return { amounts, turbidity: liquor.turbidity * strength };
+  return { amounts, turbidity: liquor.turbidity * strength, ...(liquor.shift && { shift: scaled(liquor.shift, Math.min(1, strength)) }) };
 }
+const scaled = ([l, a, b]: Lab, by: number): Lab => [l * by, a * by, b * by];
 
 export type SteepColour = { readonly time: Seconds; readonly temperature: Celsius; readonly leafRatio: number };
 

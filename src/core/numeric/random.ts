@@ -23,3 +23,13 @@ export function pick<T>(random: Random, list: readonly T[]): T {
   if (found === undefined) throw new RangeError('nothing to pick from');
   return found;
 }
+
+/** A shuffled copy (Fisher and Yates). */
+export function shuffled<T>(list: readonly T[], random: Random): T[] {
+  const out = [...list];
+  for (let i = out.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [out[i], out[j]] = [out[j] as T, out[i] as T];
+  }
+  return out;
+}

@@ -1,7 +1,7 @@
 import type { Recipe } from './recipe';
-import type { ColouredBrew } from '#core/colour';
-import { characterOfTea, type KnownTea } from '#core/styles';
-import { celsius, grams, millilitres, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
+import { colourOfBrew, shiftAt, shiftsOf, type ColouredBrew, type Liquor, type Shift } from '#core/colour';
+import { characterOfTea, type KnownTea, type Multipliers, type Swatches } from '#core/styles';
+import { celsius, grams, gramsPer100Ml, millilitres, seconds, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
 
 type Poured = {
@@ -19,3 +19,18 @@ const SHOWN = millilitres(500);
 export const houseBrew = (tea: KnownTea, recipe: Recipe, time: Seconds = recipe.window.best): ColouredBrew => brewingOf({
   tea, recipe, vessel: { infuser: 'free', basket: null, material: 'porcelain', lid: true }, leaf: grams((recipe.dose * SHOWN) / 100), water: SHOWN, onLeaf: recipe.temperature, time,
 });
+
+/** Differences of a tea's measured cups from the model, worked out once for each fit of it. */
+const known = new WeakMap<Swatches, { fitted: Multipliers | null; shifts: readonly Shift[] }>();
+function shiftsFor({ style, fitted }: KnownTea, swatches: Swatches, recipe: Recipe): readonly Shift[] {
+  const there = known.get(swatches);
+  if (there && there.fitted === fitted) return there.shifts;
+  const as = { ...recipe, dose: gramsPer100Ml(swatches.dose), temperature: celsius(swatches.temperature) };
+  const shifts = shiftsOf(swatches, (s) => colourOfBrew(houseBrew({ style, fitted }, as), seconds(s)));
+  known.set(swatches, { fitted, shifts });
+  return shifts;
+}
+/** A predicted liquor of a tea, so many seconds on, in the colours that were measured in this house where there are any. */
+export const asMeasured = (tea: KnownTea, recipe: Recipe, time: number, liquor: Liquor): Liquor => (tea.swatches ? { ...liquor, shift: shiftAt(shiftsFor(tea, tea.swatches, recipe), time) } : liquor);
+/** The liquor of a recipe so many seconds on, where no vessel is meant. */
+export const houseLiquor = (tea: KnownTea, recipe: Recipe, time: Seconds): Liquor => asMeasured(tea, recipe, time, colourOfBrew(houseBrew(tea, recipe), time));

@@ -13,8 +13,10 @@ export type Character = Pick<Style, 'rate' | 'wetting' | 'held' | 'swell' | 'ste
 export type Multipliers = { readonly rate: number; readonly pool: number; readonly bite: number; readonly sensitivity: number };
 export const STYLE_DEFAULT: Multipliers = { rate: 1, pool: 1, bite: 1, sensitivity: 1 };
 
-/** A tea as the models know it: its style, and its own multipliers where it was fitted to this house. */
-export type KnownTea = { readonly style: StyleId; readonly fitted: Multipliers | null };
+/** Colours of this house's own cups along a steep, measured (Lab, D65) through one depth; brewed with so much leaf (g per 100 ml) at such heat (C). */
+export type Swatches = { readonly depthCm: number; readonly dose: number; readonly temperature: number; readonly rungs: readonly { readonly seconds: number; readonly lab: readonly [number, number, number] }[] };
+/** A tea as the models know it: its style, its own multipliers where it was fitted to this house, its own colours where they were measured. */
+export type KnownTea = { readonly style: StyleId; readonly fitted: Multipliers | null; readonly swatches?: Swatches | null | undefined };
 
 /** Caffeine, catechins and tannins: what bites. Places in the list of classes. */
 const BITES = [2, 3, 4];

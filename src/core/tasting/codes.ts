@@ -1,4 +1,4 @@
-import type { Random } from '#core/numeric';
+import { shuffled, type Random } from '#core/numeric';
 
 /** Three figures, none of them twice, none running (123, 321, 890): nothing that a taster reads a meaning into. */
 function plain(code: string): boolean {
@@ -14,14 +14,4 @@ export function blindCodes(n: number, random: Random, taken: readonly string[] =
   const left = ALL.filter((c) => !taken.includes(c));
   if (n > left.length) throw new RangeError(`there are ${left.length} codes left`);
   return shuffled(left, random).slice(0, n);
-}
-
-/** A shuffled copy (Fisher and Yates). */
-export function shuffled<T>(list: readonly T[], random: Random): T[] {
-  const out = [...list];
-  for (let i = out.length - 1; i > 0; i--) {
-    const j = Math.floor(random() * (i + 1));
-    [out[i], out[j]] = [out[j] as T, out[i] as T];
-  }
-  return out;
 }

@@ -3,7 +3,7 @@ export { chanceOfTrueOrder, orderingOf, type Ordering } from './ordering';
 export { agreementOf, type Agreement } from './panel';
 export { oddsOf, type Effect, type OddsModel } from './odds';
 export { justAboutRight, penaltyOf, tasterAgainst, type Against, type JustAboutRight } from './taster';
-export { blindCodes, shuffled } from './codes';
+export { blindCodes } from './codes';
 export { servingOrders, triangleOrders, TRIANGLES, williamsSquare, type Triangle } from './orders';
 export { COMPARED, HAND_SECONDS, houseCupOf, likeForLike, rungs, scheduleOf, WAYS, type Compared, type LikeForLike, type PlannedCup, type Schedule, type Way } from './schedule';
 export {

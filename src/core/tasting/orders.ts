@@ -1,5 +1,4 @@
-import type { Random } from '#core/numeric';
-import { shuffled } from './codes';
+import { shuffled, type Random } from '#core/numeric';
 
 /**
  * A Williams Latin square: each cup stands at each place, and follows each other cup, equally often (Williams 1949).

@@ -1,4 +1,4 @@
-import type { addLot, changeLot, moveVersion, setPhoto, setVocabulary, Tea } from '#contracts/book';
+import type { addLot, changeLot, moveVersion, setPhoto, setSwatches, setVocabulary, Tea } from '#contracts/book';
 import type { getCorrections } from '#contracts/brews';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import type { moveFit, TeaFitPage, useFit } from '#contracts/fits';
@@ -18,6 +18,7 @@ const leadApi = api.injectEndpoints({
     addLot: build.mutation<ResponseOf<typeof addLot>, Write<typeof addLot>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.addLot, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
     changeLot: build.mutation<ResponseOf<typeof changeLot>, Write<typeof changeLot>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.changeLot, { id }), method: 'PATCH', body }), invalidatesTags: ['Book', 'History'] }),
     setPhoto: build.mutation<Tea, Write<typeof setPhoto>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.setPhoto, { id }), method: 'POST', body }), invalidatesTags: ['Book', 'History'] }),
+    setSwatches: build.mutation<Tea, Write<typeof setSwatches>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.setSwatches, { id }), method: 'POST', body }), invalidatesTags: ['Book'] }),
     dropPhoto: build.mutation<Tea, string>({ query: (id) => ({ url: pathOf(ROUTES.dropPhoto, { id }), method: 'DELETE' }), invalidatesTags: ['Book', 'History'] }),
     setVocabulary: build.mutation<ResponseOf<typeof setVocabulary>, BodyOf<typeof setVocabulary>>({ query: (body) => ({ url: ROUTES.setVocabulary.path, method: 'PATCH', body }), invalidatesTags: ['Book', 'History'] }),
     history: build.query<ResponseOf<typeof getHistory>, { thing: Thing; id: string }>({ query: (q) => ({ url: pathOf(ROUTES.getHistory, q) }), providesTags: ['History'] }),
@@ -43,6 +44,6 @@ const leadApi = api.injectEndpoints({
 });
 
 export const {
-  useFitQuery, useUseFitMutation, useMoveFitMutation, useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
+  useSetSwatchesMutation, useFitQuery, useUseFitMutation, useMoveFitMutation, useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
   useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation, useTastingsQuery, useCorrectionsQuery, useSetUpTastingMutation,
 } = leadApi;

@@ -9,6 +9,7 @@ const JudgePage = lazy(() => import('../features/judge').then((m) => ({ default:
 const BookPage = lazy(() => import('../features/book').then((m) => ({ default: m.BookPage })));
 const BoardPage = lazy(() => import('../features/book').then((m) => ({ default: m.BoardPage })));
 const VersionsPage = lazy(() => import('../features/book').then((m) => ({ default: m.VersionsPage })));
+const ColoursPage = lazy(() => import('../features/fit').then((m) => ({ default: m.ColoursPage })));
 const FitPage = lazy(() => import('../features/fit').then((m) => ({ default: m.FitPage })));
 const WhatIfPage = lazy(() => import('../features/whatif').then((m) => ({ default: m.WhatIfPage })));
 const ShelfPage = lazy(() => import('../features/shelf').then((m) => ({ default: m.ShelfPage })));
@@ -17,6 +18,7 @@ const KettlePage = lazy(() => import('../features/shelf').then((m) => ({ default
 const TablePage = lazy(() => import('../features/table').then((m) => ({ default: m.TablePage })));
 const SetUpPage = lazy(() => import('../features/table').then((m) => ({ default: m.SetUpPage })));
 const TastingPage = lazy(() => import('../features/table').then((m) => ({ default: m.TastingPage })));
+const ScreenPage = lazy(() => import('../features/table').then((m) => ({ default: m.ScreenPage })));
 const RescuePage = lazy(() => import('../features/table').then((m) => ({ default: m.RescuePage })));
 const ColourPage = lazy(() => import('../features/table/ColourPage').then((m) => ({ default: m.ColourPage })));
 const TastePage = lazy(() => import('../features/table').then((m) => ({ default: m.TastePage })));
@@ -50,12 +52,14 @@ export const router = createBrowserRouter([
       { path: '/book/:teaId/versions', element: <VersionsPage /> },
       { path: '/book/:teaId/whatif', element: <WhatIfPage /> },
       { path: '/book/:id/fit', element: <FitPage /> },
+      { path: '/book/:id/colours', element: <ColoursPage /> },
       { path: '/shelf', element: <ShelfPage /> },
       { path: '/shelf/kettles/:id', element: <KettlePage /> },
       { path: '/shelf/:id', element: <VesselPage /> },
       { path: '/table', element: <TablePage /> },
       { path: '/table/new', element: <SetUpPage /> },
       { path: '/table/colour', element: <ColourPage /> },
+      { path: '/table/screen', element: <ScreenPage /> },
       { path: '/table/rescue', element: <RescuePage /> },
       { path: '/table/:id', element: <TastingPage /> },
       { path: '/table/:id/taste', element: <TastePage /> },

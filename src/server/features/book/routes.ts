@@ -1,4 +1,4 @@
-import { addLot, addTea, addVersion, changeLot, changeTea, getBook, getTea, dropPhoto, getPhoto, moveVersion, setPhoto, settleNote, setVocabulary } from '#contracts/book';
+import { addLot, addTea, addVersion, changeLot, changeTea, getBook, getTea, dropPhoto, getPhoto, moveVersion, setPhoto, setSwatches, settleNote, setVocabulary } from '#contracts/book';
 import type { routes } from '../../http/route';
 import type { Deps } from '../../deps';
 import { teaPhotos } from './photo';
@@ -11,6 +11,7 @@ export function bookRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   on.signed(addTea, ({ body, who }) => book.add(body, who));
   on.signed(changeTea, ({ params, body, who }) => book.change(params.id, body, who));
   on.signed(addVersion, ({ params, body, who }) => book.addVersion(params.id, body, who));
+  on.signed(setSwatches, ({ params, body, who }) => book.setSwatches(params.id, body.swatches, who));
   on.signed(setPhoto, ({ params, body, who }) => photos.set(params.id, body, who));
   on.signed(dropPhoto, ({ params, who }) => photos.drop(params.id, who));
   on.file(getPhoto, async ({ params }) => ({ type: 'image/jpeg', name: 'leaf.jpg', body: await photos.bytes(params.id) }));

@@ -1,6 +1,6 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { addLot, addTea, addVersion, changeLot, changeTea, Lot, moveVersion, Tea, TeaPage, Version, WeighingFields } from '#contracts/book';
+import type { addLot, addTea, addVersion, changeLot, changeTea, Lot, moveVersion, setSwatches, Tea, TeaPage, Version, WeighingFields } from '#contracts/book';
 import { lotInUse } from '#contracts/chosen';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
@@ -86,6 +86,15 @@ export function book({ db, now }: Deps) {
         if (before.style !== tea.style) await tx.update(teaFits).set({ state: 'aside' }).where(eq(teaFits.teaId, id));
         await keepChange(tx, { thing: 'tea', id, before: teaRecord(before), after: tea, by: who.personId, now: now() });
       });
+      return readTea(id);
+    },
+    /** Measured cups of the recipe as it is now; null goes back to what is predicted. */
+    async setSwatches(id: string, swatches: z.infer<typeof setSwatches.body>['swatches'], who: Signed): Promise<Tea> {
+      const tea = await readTea(id);
+      const recipe = tea.house?.recipe;
+      if (!recipe) throw invalid({ swatches: `${tea.name} has no hot house recipe whose cups these could be.` });
+      if (swatches && new Set(swatches.rungs.map((r) => r.seconds)).size < swatches.rungs.length) throw invalid({ swatches: 'Each time once.' });
+      await db.update(teas).set({ swatches: swatches && { ...swatches, rungs: [...swatches.rungs].sort((a, b) => a.seconds - b.seconds), dose: recipe.dose, temperature: recipe.temperature, at: now(), by: who.name } }).where(eq(teas.id, id));
       return readTea(id);
     },
     /** Makes a version. The one it takes the place of, of the house or on trial, is retired and stays on the brews that used it. */

@@ -1,5 +1,6 @@
 export { dayOnPaper, onSheets, type Paper } from './page';
 import { caddyLabel, pocketCard, poursIn, scalingSheet, spoonSheet } from './sheets';
+import { swatchStrip } from './swatchStrip';
 import { wallCard, wholeBook } from './wallCard';
 import type { Request } from 'express';
 import type { Deps } from '../../deps';
@@ -11,7 +12,7 @@ import { vesselById, vesselsAt } from '../shelf';
 import type { Tea } from '#contracts/book';
 import type { Site } from '#contracts/house';
 import { cardOf } from '#contracts/plan';
-import { printBook, printLabel, printPocket, printScaling, printSpoons, printWallCard } from '#contracts/print';
+import { printBook, printLabel, printPocket, printScaling, printSpoons, printSwatches, printWallCard } from '#contracts/print';
 import type { Vessel } from '#contracts/shelf';
 
 /** Vessels on a card when none are named. */
@@ -60,6 +61,11 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
   on.file(printLabel, async ({ params, who, req }) => {
     const { tea, site, pours } = await one(params.id, who.siteId);
     return { type: PDF, name: `${tea.name} label.pdf`, body: await caddyLabel(tea, site, pours, brewAddress(req, tea, pours[0]?.vessel)) };
+  });
+  on.file(printSwatches, async ({ params, who }) => {
+    const [tea, site] = [await teaById(db, params.id), await siteOf(who.siteId)];
+    if (!tea?.house) throw notFound('That recipe');
+    return { type: PDF, name: `${tea.name} colours.pdf`, body: await swatchStrip(tea, tea.house, site, now()) };
   });
   on.file(printBook, async ({ query, who, req }) => {
     const [site, shelf] = [await siteOf(who.siteId), await vesselsAt(db, who.siteId)];

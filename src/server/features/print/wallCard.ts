@@ -1,8 +1,8 @@
 import { drawCode } from './code';
 import { dayOnPaper, A5, onCards, type CardSize, type Paper } from './page';
 import { basketShape, partPaths, penFor, profilePath, solveVessel, spoutPath, type SolvedVessel } from '#core/vessels';
-import { CUP_DEPTH_CM, tint, colourOfBrew } from '#core/colour';
-import { bagsText, handlingWords, houseBrew, leewayWords, methodFor, spoonsText, type Card } from '#core/recipes';
+import { CUP_DEPTH_CM, tint } from '#core/colour';
+import { bagsText, handlingWords, houseLiquor, leewayWords, methodFor, spoonsText, type Card } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import type { Tea, Version } from '#contracts/book';
@@ -38,8 +38,7 @@ function head(p: Paper, { tea, version }: WallCard): number {
   p.text(tea.name, LEFT, 9, { face: 'book', size, width: room, lineGap: -2.5 });
   const under = 9 + p.heightOf(tea.name, { face: 'book', size, width: room }) - 1;
   p.text([styleOf(tea.style).kind, tea.words].filter(Boolean).join(', '), LEFT, under, { size: 4.4, width: room });
-  const brew = houseBrew(tea, version.recipe);
-  const liquor = colourOfBrew(brew, brew.time);
+  const liquor = houseLiquor(tea, version.recipe, version.recipe.window.best);
   const [x, y, r] = [RIGHT - 13.5, 25, 13.5];
   p.path(`M${-r} 0A${r} ${r} 0 1 0 ${r} 0A${r} ${r} 0 1 0 ${-r} 0Z`, x, y, { stroke: 0.3, fill: '#f7f8f8' });
   p.disc(x, y, r - 1, Array.from({ length: 11 }, (_, i) => [i / 10, tint(liquor, CUP_DEPTH_CM * Math.sqrt(Math.max(0.02, 1 - (0.96 * (i / 10)) ** 4)))] as const));

@@ -1,11 +1,11 @@
 import { advance, clashesAhead, meetsNow, phaseAt, stepNow, stepWords, waitToPour, type BrewStep, type Clash, type Moment, type Phase } from '#core/timing';
 import { colourOfBrew, diluted, tint, type Liquor } from '#core/colour';
-import { brewOf } from '#contracts/plan';
+import { brewOf, knownFrom } from '#contracts/plan';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { Waiting } from '../../app/outbox';
 import { epochMs, minutesText, seconds, volumeText, temperatureText, type EpochMs, type Seconds, type VolumeUnit } from '#core/units';
-import { houseBrew, type Recipe } from '#core/recipes';
+import { asMeasured, houseLiquor, type Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
 
 /** A brew on the bar; `unsaved` while something of it waits to be sent, `partners` what is pulled and judged with it. */
@@ -79,13 +79,13 @@ export function ordersOf(kept: readonly Order[], waiting: readonly Waiting[]): O
 export const phaseOf = (brew: Brew, now: EpochMs): Phase => phaseAt(brew.state, brew.plan.recipe.window, now);
 
 /** The liquor of a recipe so many seconds on, where no vessel is meant. */
-export const liquorAfter = (tea: KnownTea, recipe: Recipe, s: Seconds): Liquor => colourOfBrew(houseBrew(tea, recipe), seconds(Math.max(0, s)));
+export const liquorAfter = (tea: KnownTea, recipe: Recipe, s: Seconds): Liquor => houseLiquor(tea, recipe, seconds(Math.max(0, s)));
 /** The house cup of a recipe: the colour that is right. */
-export function houseCup({ style, fitted }: KnownTea, recipe: Recipe): Liquor {
+export function houseCup({ style, fitted, swatches }: KnownTea, recipe: Recipe): Liquor {
   const there = houseCups.get(recipe);
-  if (there?.style === style && there.fitted === fitted) return there.liquor;
-  const liquor = liquorAfter({ style, fitted }, recipe, recipe.window.best);
-  houseCups.set(recipe, { style, fitted, liquor });
+  if (there?.style === style && there.fitted === fitted && there.swatches === swatches) return there.liquor;
+  const liquor = liquorAfter({ style, fitted, swatches }, recipe, recipe.window.best);
+  houseCups.set(recipe, { style, fitted, swatches, liquor });
   return liquor;
 }
 /** A recipe's cup is worked out once: lists draw many. */
@@ -100,7 +100,10 @@ export function liquorOf(brew: Brew, now: EpochMs): Liquor | null {
   const s = steepedBy(brew, now);
   if (s === null) return null;
   const whole = seconds(brew.state.kind === 'steeping' ? Math.floor(s) : s);
-  return colourOfBrew(brewOf(brew.plan, brew.tea.style, whole), whole);
+  const { plan, tea } = brew;
+  const liquor = colourOfBrew(brewOf(plan, tea.style, whole), whole);
+  // A later steep has lost what the measured cups had.
+  return plan.steep ? liquor : asMeasured(knownFrom(plan, tea.style), plan.recipe, whole, liquor);
 }
 export const swatchOf = (tea: KnownTea, recipe: Recipe, strength: number): Liquor => diluted(houseCup(tea, recipe), strength);
 export { tint };

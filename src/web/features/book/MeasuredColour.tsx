@@ -5,7 +5,7 @@ import { houseCup } from '../bar';
 
 /** The house's own measured colour beside the predicted one, at the same depth, with how far apart they are. */
 export function MeasuredColour({ tea, colour: { lab, depthCm, light } }: { tea: Tea; colour: Measured }) {
-  const predicted = tea.house && light === 'D65' ? labOf(houseCup(tea, tea.house.recipe), depthCm) : null;
+  const predicted = tea.house && light === 'D65' ? labOf(houseCup({ style: tea.style, fitted: tea.fitted }, tea.house.recipe), depthCm) : null;
   return (
     <p className="flex items-center gap-3" data-testid="measured-colour">
       <span className="swatch-pair" aria-hidden="true"><i style={{ background: hexOf(lab) }} />{predicted && <i style={{ background: hexOf(predicted) }} />}</span>

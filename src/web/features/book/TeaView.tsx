@@ -66,7 +66,7 @@ export function TeaView({ id }: { id: string }) {
       {house ? (isCold(at) ? <ColdRecipe tea={tea} house={house} /> : <HouseRecipe tea={tea} house={house} />) : <Nothing action={lead && <button type="button" className="btn" onClick={() => setEditing('version')}>Make its first recipe</button>}>No house recipe as {METHODS[at].label} yet.</Nothing>}
       {at === tea.method && <Notes notes={notes} lead={lead} onVersion={() => setEditing('version')} />}
       {house && !isCold(at) && <InOurVessels tea={tea} house={house} />}
-      {tea.house && at === tea.method && <p className="small mt-2">{standingOf(tea)}. <Link className="underline" to={`/book/${id}/fit`}>{tea.fitted ? 'What its own cups say' : 'Fit it to this house'}</Link></p>}
+      {tea.house && at === tea.method && <p className="small mt-2">{standingOf(tea)}. <Link className="underline" to={`/book/${id}/fit`}>{tea.fitted ? 'What its own cups say' : 'Fit it to this house'}</Link>. <Link className="underline" to={`/book/${id}/colours`}>{tea.swatches ? 'Its measured colours' : 'Its colours'}</Link></p>}
       {house && !isCold(at) && <ToleranceOf tea={tea} version={house} />}
       <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Versions{tea.recipes.length > 1 && <small>{METHODS[at].label}</small>}</h2>{mine.length > 1 && <Link className="btn slim" to={`/book/${id}/versions${at === tea.method ? '' : `?method=${at}`}`}>Compare <kbd>V</kbd></Link>}
         {lead && <button type="button" className="btn slim" onClick={() => setEditing('version')}>New version <kbd>E</kbd></button>}</div>
@@ -121,7 +121,7 @@ function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
         <div>steeps<b>{1 + recipe.later.length}</b></div>
       </div>
       <SteepRule window={recipe.window} width={619} height={18} liquorAfter={(s) => liquorAfter(tea, recipe, s)} />
-      <p className="small">Cup colour: {standingOf(tea).toLowerCase()}. {recipe.later.length > 0 && `Later steeps at ${recipe.later.map((w) => minutesText(w.best)).join(', ')}. `}{recipe.warm ? 'Vessel warmed. ' : ''}{recipe.lid ? 'Lid on. ' : 'Lid off. '}{handlingWords(recipe).join(' ')} {recipe.note} {leewayWords(recipe)}{recipe.origin && ` From ${recipe.origin}: not dialled in yet.`}</p>
+      <p className="small">Cup colour: {tea.swatches ? 'as measured here' : standingOf(tea).toLowerCase()}. {recipe.later.length > 0 && `Later steeps at ${recipe.later.map((w) => minutesText(w.best)).join(', ')}. `}{recipe.warm ? 'Vessel warmed. ' : ''}{recipe.lid ? 'Lid on. ' : 'Lid off. '}{handlingWords(recipe).join(' ')} {recipe.note} {leewayWords(recipe)}{recipe.origin && ` From ${recipe.origin}: not dialled in yet.`}</p>
     </>
   );
 }

@@ -1,1 +1,2 @@
+export { ColoursPage } from './Colours';
 export { FitPage } from './Page';

@@ -1,12 +1,14 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Tea } from '#contracts/book';
 import type { Brew } from '#contracts/brews';
 import { SAMPLE_PHOTOS } from '#core/camera';
-import { colourOfBrew, deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, strengthVerdict, timeOfColour, type CupAt, type Lab, type PhotoReading } from '#core/colour';
-import { houseBrew } from '#core/recipes';
+import { deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, strengthVerdict, timeOfColour, type CupAt, type Lab, type PhotoReading } from '#core/colour';
+import { houseLiquor } from '#core/recipes';
 import { minutesText, numberText, parseWithin, seconds } from '#core/units';
+import { screenCheck } from '../../app/screen';
 import { useBookQuery, useBrewQuery } from '../../app/records';
+import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
@@ -185,7 +187,7 @@ function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: T
       </>
     );
   }
-  const time = timeOfColour(reading.lab, (s) => colourOfBrew(houseBrew(tea, recipe), seconds(s)), recipe.window.best);
+  const time = timeOfColour(reading.lab, (s) => houseLiquor(tea, recipe, seconds(s)), recipe.window.best);
   const on = reading.verdict === 'onTarget';
   return (
     <>
@@ -196,10 +198,16 @@ function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: T
       <p className="small">Says how strong, not why: more leaf, heat or time look alike. The bracket holds it about two times in three.</p>
       <div className="swatches"><span style={{ background: reading.referenceSwatch }} /><span style={{ background: reading.swatch }} /></div>
       <p className="swatch-names"><span>{reading.way === 'reference' ? 'reference' : 'house cup'}</span><span>sample, {numberText(reading.apart)} apart (1 is just seen)</span></p>
+      <ScreenWords />
       <h2 className="mt-3">Accepted</h2>{checks}
       {onKeep && <div className="foot"><button type="button" className="btn go" onClick={() => onKeep(reading)}>Keep with this brew</button></div>}
     </>
   );
+}
+/** What is known of the screen that the swatches stand on. */
+function ScreenWords() {
+  const screen = screenCheck();
+  return <p className="small">{screen?.passed ? `This screen was checked ${dayText(screen.at)}: it will do.` : <>{screen ? 'This screen failed its check' : 'This screen was not checked'}: the figure stands, the swatches may mislead. <Link className="underline" to="/table/screen">Check it</Link></>}</p>;
 }
 const STATES = { inOrder: 'in order', minded: 'minded', notMet: 'not met' } as const;
 const Checks = ({ checks }: { checks: PhotoReading['checks'] }) => <ul className="checks">{checks.map((c) => <li key={c.name} className={c.state}><span>{STATES[c.state]}</span><span>{c.words}</span></li>)}</ul>;

@@ -1,3 +1,4 @@
+export { ScreenPage } from './ScreenPage';
 export { RescuePage } from './RescuePage';
 export { TablePage } from './ListPage';
 export { SetUpPage } from './SetUpPage';

@@ -8,7 +8,7 @@ import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } fro
 const site = { id: 's', name: 'Room', altitudeM: 4, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as Site;
 const vessel = (over: Partial<Vessel> = {}): Vessel => ({ id: 'v', siteId: 's', rev: 1, retired: false, name: 'White pot', kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true, cosy: false, strainer: 'liftsOut', dead: millilitres(0), covers: null, basketDepth: null, weighed: null, ...over });
 const recipe = startingRecipe('black-whole');
-const tea = { style: 'black-whole' as const, fitted: null, measure: { weighing: null, spoon: SPOONS.dessertSpoon }, lots: [] };
+const tea = { style: 'black-whole' as const, fitted: null, swatches: null, measure: { weighing: null, spoon: SPOONS.dessertSpoon }, lots: [] };
 const home = houseIn(tea, recipe, vessel(), site);
 
 test('trying starts at the house recipe in the vessel', () => expect(home).toMatchObject({ leaf: 6, temperature: 90, time: 240, water: 500, infuser: 'deep', agitation: 'still', altitudeM: 4 }));

@@ -18,7 +18,7 @@ export type Trying = {
 };
 
 /** The house recipe in a vessel: where trying starts, and goes back to. */
-export function houseIn(tea: Pick<Tea, 'style' | 'fitted' | 'measure' | 'lots'>, recipe: Recipe, vessel: Vessel, site: Site): Trying {
+export function houseIn(tea: Pick<Tea, 'style' | 'fitted' | 'swatches' | 'measure' | 'lots'>, recipe: Recipe, vessel: Vessel, site: Site): Trying {
   const leaf = recipeLeaf(askedOf({ tea, version: { recipe }, vessel, site, water: vessel.mark, warmed: true })) ?? leafFor(vessel.mark, recipe.dose, { school: 'linear' });
   return { vessel, leaf: Math.round(leaf * 10) / 10, temperature: recipe.temperature, time: recipe.window.best, water: vessel.mark, infuser: vessel.infuser, agitation: 'still', altitudeM: site.altitudeM };
 }
