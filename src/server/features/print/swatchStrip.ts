@@ -21,7 +21,7 @@ export function swatchStrip(tea: Tea, version: Version, site: Site, now: number)
   return onSheets(WIDTH, HEIGHT, { title: `${tea.name}: colours`, author: '' }, [(p: Paper) => {
     const right = WIDTH - MARGIN;
     p.text(tea.name, MARGIN, MARGIN - 3, { face: 'book', size: 6.4 });
-    p.text(`${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, site.temperatureUnit)} on the leaf, ${numberText(depth, 1)} cm deep in white. ${measured ? `Measured by ${measured.by}, ${dayOnPaper(measured.at)}.` : 'Predicted, not measured.'} ${dayOnPaper(now)}.`, MARGIN, MARGIN + 5.4, { size: 3.1, width: right - MARGIN });
+    p.text(`${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, site.temperatureUnit)} on the leaf, ${numberText(depth, 1)} cm deep in white. ${measured ? `Measured by ${measured.by}, ${dayOnPaper(measured.at)}.` : `Predicted, not measured; ${dayOnPaper(now)}.`}`, MARGIN, MARGIN + 5.4, { size: 3.1, width: right - MARGIN });
     const wide = (right - MARGIN) / rungs.length;
     rungs.forEach((r, i) => {
       const x = MARGIN + i * wide;
