@@ -39,3 +39,22 @@ test('a photo over the limit is refused; nothing is the empty picture', async ()
   await put(Buffer.alloc(0)).expect(422);
   expect([400, 413, 422]).toContain((await put(Buffer.alloc(18_000_000, 1))).status);
 });
+
+test('the picture of a cup is kept with its brew only when it is sent: small, without metadata; whoever kept it or a lead takes it away', async () => {
+  const brew = (await h.callers.brewer.post('/api/brews', { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId: h.ids.version, vesselId: h.ids.pot, water: 500, warmed: true, warming: false, place: 1, at: h.now() - 240_000 }).expect(200)).body as { id: string };
+  const read = async () => (await h.callers.brewer.get(`/api/brews/${brew.id}`).expect(200)).body.photo as { id: string; by: string } | null;
+  expect(await read()).toBeNull();
+  const keep = (bytes: Buffer, id = newId(), who = h.callers.trainee) => who.post(`/api/brews/${brew.id}/photo`, { id, data: bytes.toString('base64') });
+  const id = newId();
+  for (let i = 0; i < 2; i++) await keep(await photo(), id).expect(200);
+  expect(await read()).toEqual({ id, by: h.ids.trainee });
+  const kept = (await h.callers.brewer.get(`/api/brew-photos/${id}`).buffer(true).expect(200)).body as Buffer;
+  expect((await sharp(kept).metadata()).exif).toBeUndefined();
+  expect(kept.includes(Buffer.from('Secret place'))).toBe(false);
+  expect((await keep(Buffer.from('Dear Maren')).expect(422)).body.message).toMatch(/not a picture/);
+  await h.callers.brewer.delete(`/api/brews/${brew.id}/photo`).expect(403);
+  await h.callers.trainee.delete(`/api/brews/${brew.id}/photo`).expect(200);
+  expect(await read()).toBeNull();
+  await h.callers.brewer.get(`/api/brew-photos/${id}`).expect(404);
+  await h.callers.trainee.post(`/api/brews/${newId()}/photo`, { id: newId(), data: (await photo(300, 200)).toString('base64') }).expect(404);
+});

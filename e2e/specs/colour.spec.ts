@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
+import { hexOf, type Lab } from '../../src/core/colour/index';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 const answer = (page: Page) => page.getByRole('region', { name: 'Reading' }).locator('.answer');
@@ -12,6 +13,8 @@ function drawn(width: number, height: number) {
   const bowl = (x: number, colour: string) => `<circle cx="${x}" cy="${y}" r="${r * 1.32}" fill="#d8d8d6"/><circle cx="${x}" cy="${y}" r="${r}" fill="${colour}"/>`;
   return sharp({ create: { width, height, channels: 3, background: '#7d766c' } }).composite([{ input: Buffer.from(`<svg width="${width}" height="${height}">${bowl(width * 0.27, '#bf6d12')}${bowl(width * 0.73, '#b96510')}</svg>`) }]);
 }
+/** White porcelain as the reading takes it: 85 % of white. */
+const RIM = '#ededed';
 const choose = (page: Page, file: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0]) => page.getByLabel('Picture', { exact: true }).setInputFiles(file);
 
 test.beforeEach(async ({ house }) => {
@@ -24,11 +27,11 @@ test('made-up photos: read beside the house cup, read by the rim, refused with a
   await page.getByRole('button', { name: /^Golden black, a little strong/ }).click();
   await expect(answer(page)).toContainText(/stronger$|As it should be/);
   await house.expectSaid(/Says how strong, not why/);
+  await page.getByRole('button', { name: 'Swap the two' }).click();
+  await expect(answer(page)).toContainText(/weaker$|As it should be/);
   await page.getByRole('button', { name: /^Malty black, weak/ }).click();
   await expect(answer(page)).toContainText(/2\d %|3\d % weaker/);
   await house.expectSaid(/as strong as about \d:\d\d at the recipe/);
-  await page.getByRole('button', { name: 'Swap the two' }).click();
-  await expect(answer(page)).toContainText(/stronger$/);
   await page.getByRole('button', { name: /^Chamomile alone/ }).click();
   await house.expectSaid('by its white rim');
   await page.getByRole('button', { name: /too dark$/ }).click();
@@ -40,7 +43,7 @@ test('made-up photos: read beside the house cup, read by the rim, refused with a
   await expect(answer(page)).toHaveText('Too pale to tell');
   await page.getByRole('button', { name: /burnt out$/ }).click();
   await expect(answer(page)).toHaveText('Not this picture');
-  await house.expectSaid(/Burnt out: the rim is 255 of 255\. Less exposure/);
+  await house.expectSaid(/Burnt out: the rim is 25\d of 255\. Less exposure/);
 });
 
 test('files: no picture, HEIC, one that is broken; each says what to do; then a good one, its circles moved by key', async ({ house }) => {
@@ -93,6 +96,30 @@ test('a reading is kept with its brew, by a picture and by an instrument; made-u
   await page.getByRole('button', { name: 'Keep with this brew' }).click();
   await expect(page.getByRole('region', { name: 'What happened' })).toContainText(/0 % (stronger|weaker) than the house cup \(.*by an instrument, 3\.5 cm deep/);
   await house.expectAllSaved();
+});
+
+test('a picture is kept only when asked for, and taken away again', async ({ house }) => {
+  const { page } = house;
+  await page.goto('/log');
+  await page.locator('a.log-row').nth(5).click();
+  await page.getByRole('link', { name: 'Read its colour' }).click();
+  // The house cup twice in one picture, in the colour that is expected of it: on target.
+  const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec((await page.getByText(/is expected at/).textContent()) ?? '') ?? []).slice(1).map(Number) as unknown as Lab;
+  const bowl = (x: number) => `<circle cx="${x}" cy="280" r="207" fill="${RIM}"/><circle cx="${x}" cy="280" r="157" fill="${hexOf(lab)}"/>`;
+  const twice = await sharp({ create: { width: 900, height: 560, channels: 3, background: '#7d766c' } }).composite([{ input: Buffer.from(`<svg width="900" height="560">${bowl(243)}${bowl(657)}</svg>`) }]).jpeg({ quality: 92 }).withExif({ IFD0: { ImageDescription: 'Secret place' } }).toBuffer();
+  await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: twice });
+  await expect(answer(page)).toHaveText('As it should be');
+  const box = page.getByRole('checkbox', { name: /Keep the picture too/ });
+  await expect(box).not.toBeChecked();
+  await box.check();
+  await page.getByRole('button', { name: 'Keep with this brew' }).click();
+  const picture = page.getByRole('img', { name: 'The cups as they were read' });
+  await expect(picture).toBeVisible();
+  const bytes = await (await page.request.get((await picture.getAttribute('src')) ?? '')).body();
+  expect(bytes.includes(Buffer.from('Secret place'))).toBe(false);
+  expect((await sharp(bytes).metadata()).width).toBeLessThanOrEqual(1280);
+  await page.getByRole('button', { name: 'Take the picture away' }).click();
+  await expect(picture).toHaveCount(0);
 });
 
 test('an instrument’s figures: read, off the tea’s curve, or nothing to be told', async ({ house }) => {

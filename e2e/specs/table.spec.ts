@@ -70,6 +70,11 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
   await expect(house.page.getByText(/Bitterness begins between 0:0\d and 0:\d\d/)).toBeVisible();
   await expect(house.page.getByRole('row', { name: /Dov R\./ })).toContainText('all right');
   await house.expectSaid(/two of two in true order; by chance one in 24 each/i);
+  // The taster’s own page: every cup beside what the others found.
+  await house.page.getByRole('link', { name: 'Dov R.' }).click();
+  await house.expectSaid('Every cup in its true order.');
+  await expect(house.page.locator('.compared tbody tr')).toHaveCount(4);
+  await house.page.keyboard.press('Escape');
   const [file] = await Promise.all([house.page.waitForEvent('download'), house.page.getByRole('link', { name: 'As CSV' }).click()]);
   const lines = (await (await file.createReadStream()).toArray()).join('').split('\r\n');
   expect(lines).toHaveLength(9);

@@ -136,8 +136,13 @@ export const Happened = z.strictObject({ id: Id, at: z.number(), by: z.string(),
 export type Happened = z.infer<typeof Happened>;
 export const getBrew = endpoint(ROUTES.getBrew, {
   params: z.strictObject({ id: Id }),
-  response: z.strictObject({ brew: Brew, events: z.array(Happened), steeps: z.array(z.strictObject({ id: Id, number: z.number(), steeped: z.number().nullable() })), next: z.strictObject({ id: Id, at: z.number(), verdict: z.string() }).nullable() }),
+  response: z.strictObject({ brew: Brew, events: z.array(Happened), steeps: z.array(z.strictObject({ id: Id, number: z.number(), steeped: z.number().nullable() })), next: z.strictObject({ id: Id, at: z.number(), verdict: z.string() }).nullable(), /** A picture kept with it, and who kept it. */ photo: z.strictObject({ id: Id, by: Id }).nullable() }),
 });
+/** The picture of a colour reading, where somebody asked for it to be kept. One a brew: a new one takes the place. */
+export const setBrewPhoto = endpoint(ROUTES.setBrewPhoto, { params: z.strictObject({ id: Id }), body: z.strictObject({ id: Id, /** The picture's bytes, base64. */ data: z.string().max(22_000_000) }), response: z.strictObject({ id: Id }) });
+/** For whoever kept it, and for a lead. */
+export const dropBrewPhoto = endpoint(ROUTES.dropBrewPhoto, { params: z.strictObject({ id: Id }), response: z.strictObject({}) });
+export const getBrewPhoto = endpoint(ROUTES.getBrewPhoto, { params: z.strictObject({ id: Id }), response: z.unknown() });
 
 export const VERDICT_FILTERS = ['right', 'off', 'unjudged'] as const;
 /** `outside`: not in its window, whichever way. */

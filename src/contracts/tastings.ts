@@ -25,7 +25,7 @@ export type SetUpTasting = z.input<typeof setUpTasting.body>;
 
 const Code = z.string().regex(/^\d{3}$/);
 const CupNumber = z.number().int().min(0).max(11);
-const SheetBody = z.strictObject({ marks: z.partialRecord(oneOf<Attribute | 'colour'>(['colour', ...ATTRIBUTE_NAMES]), MarkBody as z.ZodType<Mark>), words: z.array(Text(40)).max(30).readonly(), scores: z.partialRecord(oneOf<Attribute>(ATTRIBUTE_NAMES), z.number().min(0).max(10)).optional() }) satisfies z.ZodType<Sheet>;
+const SheetBody = z.strictObject({ marks: z.partialRecord(oneOf<Attribute | 'colour'>(['colour', ...ATTRIBUTE_NAMES]), MarkBody as z.ZodType<Mark>), words: z.array(Text(40)).max(30).readonly(), leafWords: z.array(Text(40)).max(30).readonly().optional(), liking: z.number().min(0).max(10).optional(), scores: z.partialRecord(oneOf<Attribute>(ATTRIBUTE_NAMES), z.number().min(0).max(10)).optional() }) satisfies z.ZodType<Sheet>;
 const ActBody = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('start') }),
   z.strictObject({ kind: z.enum(['pour', 'pull']), cup: CupNumber }),

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { Deps } from './deps';
 import { accountRoutes, accounts, cookieOf } from './features/accounts';
-import { bookRoutes, photoBody } from './features/book';
+import { bookRoutes } from './features/book';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { exchangeBody, exchangeRoutes } from './features/exchange';
 import { fitRoutes } from './features/fits';
@@ -18,6 +18,7 @@ import { shelfRoutes } from './features/shelf';
 import { tastingRoutes } from './features/tastings';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
+import { pictureBody } from './http/pictures';
 import { routes, type ReadSession } from './http/route';
 
 export type AppDeps = Deps & { readonly log: Logger; readonly webFolder: string | null };
@@ -41,7 +42,7 @@ export function createApp(deps: AppDeps): Express {
   app.get('/api/time', (_req, res) => void res.status(204).end());
   app.use('/api', sameOrigin);
   exchangeBody(app);
-  photoBody(app);
+  pictureBody(app);
   app.use('/api', express.json({ limit: '200kb' }));
 
   const people = accounts(deps);

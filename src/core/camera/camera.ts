@@ -71,15 +71,18 @@ const encode = (v: number) => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.
 /** A gentle S, as phones put on every picture. */
 const toned = (v: number) => v - 0.05 * Math.sin(2 * Math.PI * v);
 const RINGS = 24;
+const PICTURE = { width: 640, height: 400 } as const;
 /** By their own names: the loop over pixels asks for them millions of times. */
 const { floor, min, round, sin, sqrt } = Math;
 const TRIANGLE = Math.sqrt(6);
 
+/** Where the cups of such a picture stand. */
+export const cupsAt = (n: number, size: { readonly width: number; readonly height: number } = PICTURE): CupAt[] => { const r = min(size.height * 0.3, (size.width / n) * 0.3); return Array.from({ length: n }, (_, i) => ({ x: (size.width * (i + 0.5)) / n, y: size.height * 0.5, r })); };
 /** A picture of one or two poured cups from above, white bowls on a wooden table. The same chance, the same picture. */
-export function renderCups(cups: readonly Poured[], shot: Shot, random: Random, size = { width: 640, height: 400 }): { picture: Pixels; at: CupAt[] } {
+export function renderCups(cups: readonly Poured[], shot: Shot, random: Random, size: { readonly width: number; readonly height: number } = PICTURE): { picture: Pixels; at: CupAt[] } {
   const see = seenBy(shot);
-  const r = Math.min(size.height * 0.3, (size.width / cups.length) * 0.3);
-  const at = cups.map((_, i) => ({ x: (size.width * (i + 0.5)) / cups.length, y: size.height * 0.5, r }));
+  const at = cupsAt(cups.length, size);
+  const r = at[0]?.r ?? 0;
   const rings = cups.map(({ liquor, depthCm = CUP_DEPTH_CM }) => Array.from({ length: RINGS + 1 }, (_, i) => see(spectrumOf(liquor, depthCm * Math.sqrt(Math.max(0.02, 1 - (0.96 * (i / RINGS)) ** 4))))));
   const [rim, table] = [see(RIM), see(TABLE)];
   const data = new Uint8ClampedArray(size.width * size.height * 4);

@@ -1,4 +1,4 @@
-import { diluted, standardCup, type CupAt, type Liquor, type Pixels } from '#core/colour';
+import { diluted, standardCup, type CupAt, type Pixels } from '#core/colour';
 import { seeded } from '#core/numeric';
 import type { StyleId } from '#core/styles';
 import { renderCups, type Shot } from './camera';
@@ -6,6 +6,8 @@ import { renderCups, type Shot } from './camera';
 /** A made-up photo: reference left, sample right, or one cup alone. */
 export type SamplePhoto = { readonly name: string; readonly style: StyleId; readonly strength: number; readonly alone: boolean; readonly depthCm: number; readonly shot: Shot };
 const shot = (lamp: Shot['lamp'], exposure = -0.3, toneCurve = false): Shot => ({ lamp, exposure, toneCurve, noise: 1.5 });
+/** The file of one that ships, under the web's root; made by `npm run samples`. */
+export const sampleFile = (i: number): string => `/samples/${i + 1}.jpg`;
 /** Ten photos to try it with: good ones, weak and strong, other lamps, and four that must be refused or doubted. */
 export const SAMPLE_PHOTOS: readonly SamplePhoto[] = [
   { name: 'Golden black, a little strong, by the window', style: 'black-whole', strength: 1.15, alone: false, depthCm: 3.5, shot: shot('daylight') },
@@ -19,8 +21,9 @@ export const SAMPLE_PHOTOS: readonly SamplePhoto[] = [
   { name: 'Golden black, burnt out', style: 'black-whole', strength: 1, alone: false, depthCm: 3.5, shot: shot('daylight', 1) },
   { name: 'Steamed green in the dark', style: 'green-steamed', strength: 1, alone: false, depthCm: 3.5, shot: shot('led', -4) },
 ];
-/** The picture of one, always the same. @param house what stands beside it: the house cup, else its style's standard one. */
-export function renderSample(s: SamplePhoto, house: Liquor = standardCup(s.style), seed = 11): { picture: Pixels; at: CupAt[] } {
+/** The picture of one, always the same: its style's standard cup, and the sample beside it. */
+export function renderSample(s: SamplePhoto, seed = 11): { picture: Pixels; at: CupAt[] } {
+  const house = standardCup(s.style);
   const cup = { liquor: diluted(house, s.strength), depthCm: s.depthCm };
   return renderCups(s.alone ? [cup] : [{ liquor: house, depthCm: s.depthCm }, cup], s.shot, seeded(seed));
 }

@@ -60,6 +60,10 @@ export const scheduleFor = (e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compare
 export type Sheet = {
   readonly marks: Readonly<Partial<Record<Attribute | 'colour', Mark>>>;
   readonly words: readonly string[];
+  /** Of the opened leaf; the others are of smell and taste. */
+  readonly leafWords?: readonly string[] | undefined;
+  /** How much it is liked, 0 to 10; asked of everybody, answered by who wants to. */
+  readonly liking?: number | undefined;
   /** 0 to 10, where the exercise asks for amounts. */
   readonly scores?: Readonly<Partial<Record<Attribute, number>>> | undefined;
 };

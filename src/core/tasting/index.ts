@@ -14,5 +14,6 @@ export { realCups, type RealCup } from './real';
 export { resultOf, type AttributeResult, type Begins, type ChoiceResult, type LadderResult, type MarkAt } from './result';
 export type { Beside, CalibrationResult, CupMarked, CupsResult, TasterFound } from './cups';
 export { cupWords, dialledIn, marksWords, offIn, recipeAt, roundOf, storyOf, turnedCup, verdictOf, WITHIN, type Round } from './dialIn';
+export { ownResult, type OwnCup, type OwnResult } from './own';
 export { cupsSeen } from './seen';
 export { calibrationWords, chanceText, comparedWords, adviceOf, expectedMarks, headlineOf, howSure, valueText, type Advice, type TastingUnits } from './words';

@@ -6,7 +6,7 @@ import { oddsOf, type Effect } from './odds';
 import { orderingOf, type Ordering } from './ordering';
 import { agreementOf, type Agreement } from './panel';
 import { realCups, type RealCup } from './real';
-import { justAboutRight, type JustAboutRight } from './taster';
+import { justAboutRight, penaltyOf, type JustAboutRight } from './taster';
 
 /** Where half of the table first marks it as too much: between which two cups. */
 export type Begins =
@@ -21,6 +21,8 @@ export type AttributeResult = {
   readonly marks: readonly MarkAt[];
   readonly counts: readonly (JustAboutRight & { readonly cup: number; readonly value: number })[];
   readonly begins: Begins;
+  /** What too little and too much of it cost in liking; null where too few said so. */
+  readonly penalty: { readonly little: number | null; readonly much: number | null; readonly n: number };
   /** Do tasters who marked every cup order them alike? */
   readonly agreement: Agreement | null;
   /** Odds of a higher mark for each doubling (a ladder of heat: each 10 C more). */
@@ -69,9 +71,10 @@ function ladderOf(e: Exercise, t: Tasting): LadderResult {
   const attributes = Object.fromEntries(ATTRIBUTE_NAMES.map((a): [Attribute, AttributeResult] => {
     const marks = used.flatMap((c) => sat.flatMap((x) => Object.entries(x.sheets).flatMap(([code, s]): MarkAt[] => (t.cupOf[code] === c.cup && s.marks[a] !== undefined ? [{ cup: c.cup, value: c.value, tasterId: x.id, mark: s.marks[a] }] : []))));
     const counts = used.map((c) => ({ cup: c.cup, value: c.value, ...justAboutRight(marks.filter((m) => m.cup === c.cup).map((m) => m.mark)) }));
+    const liked = sat.flatMap((x) => Object.entries(x.sheets).flatMap(([code, s]) => { const mark = s.marks[a]; return mark === undefined || s.liking === undefined || !truth.includes(t.cupOf[code] ?? -1) ? [] : [{ mark, liking: s.liking }]; }));
     const rows = sat.map((x) => used.map((c) => marks.find((m) => m.tasterId === x.id && m.cup === c.cup)?.mark)).filter((r): r is Mark[] => r.every((m) => m !== undefined));
     const dose = (v: number) => (e.way === 'celsius' ? v / 10 : Math.log2(v));
-    return [a, { marks, counts, begins: beginsOf(counts), agreement: agreementOf(rows), effect: oddsOf(marks.map((m) => m.mark), marks.map((m) => [dose(m.value)]))?.effects[0] ?? null }];
+    return [a, { marks, counts, begins: beginsOf(counts), penalty: { little: penaltyOf(liked, 'little'), much: penaltyOf(liked, 'much'), n: liked.length }, agreement: agreementOf(rows), effect: oddsOf(marks.map((m) => m.mark), marks.map((m) => [dose(m.value)]))?.effects[0] ?? null }];
   })) as Record<Attribute, AttributeResult>;
   const orderOf = (x: Tasting['tasters'][number]) => (x.order ?? []).map((code) => t.cupOf[code]).filter((c): c is number => c !== undefined && truth.includes(c));
   const tasters = sat.map((x) => {

@@ -3,7 +3,7 @@ import { predict as taste, propose } from '#core/correction';
 import { brewingOf, startingRecipe } from '#core/recipes';
 import { seeded } from '#core/numeric';
 import {
-  calibrationWords, comparedWords, cupsSeen, dialledIn, houseCupOf, likeForLike, marksWords, offIn, recipeAt, refusalOf, resultOf, roundOf, scheduleOf, setUp, storyOf, tastingOf, turnedCup, verdictOf,
+  calibrationWords, comparedWords, cupsSeen, dialledIn, houseCupOf, likeForLike, marksWords, offIn, ownResult, recipeAt, refusalOf, resultOf, roundOf, scheduleOf, setUp, storyOf, tastingOf, turnedCup, verdictOf,
   type CalibrationResult, type CupsResult, type Exercise, type PlannedCup, type Round, type Sheet, type TastingAct, type TastingEvent,
 } from '#core/tasting';
 import { celsius, grams, millilitres, seconds } from '#core/units';
@@ -178,5 +178,36 @@ describe('a calibration', () => {
       const sum = r.tasters.reduce((s, t) => s + (t.against.bitterness?.bias ?? 0), 0);
       expect(Math.abs(sum)).toBeLessThan(1e-9);
     }), { seed: 11, numRuns: 40 });
+  });
+});
+
+describe('a taster’s own page', () => {
+  const ladder = exerciseOf({ kind: 'ladder', cups: [60, 150, 300].map((s) => ({ ...house, seconds: s })) });
+  /** As `held`, with an order by cup for each taster. */
+  function ordered(orders: readonly (readonly number[])[], mark: (taster: number, cup: number) => -2 | -1 | 0 | 1 | 2) {
+    const code = (cup: number) => ladder.cups[cup]?.codes[0] ?? '';
+    const at = 5_000_000;
+    const events: TastingEvent[] = [{ id: 's', at, by: lead, act: { kind: 'start' } }, ...ladder.cups.map((c, cup) => ({ id: `p${cup}`, at: at + c.plan.seconds * 1000, by: lead, act: { kind: 'pull' as const, cup } }))];
+    tasters.forEach((t, i) => {
+      ladder.cups.forEach((_, cup) => events.push({ id: `k${i}${cup}`, at: at + 400_000, by: t, act: { kind: 'keep', taster: t.id, code: code(cup), sheet: { marks: { bitterness: mark(i, cup) }, words: ['brisk'], leafWords: ['torn'], liking: 6 } } }));
+      events.push({ id: `h${i}`, at: at + 500_000, by: t, act: { kind: 'handIn', taster: t.id, order: (orders[i] ?? [0, 1, 2]).map(code), choice: null } });
+    });
+    return tastingOf(ladder, [...events, { id: 'r', at: at + 600_000, by: lead, act: { kind: 'reveal' } }]);
+  }
+  test('each cup beside the mean of the others, the order beside how they were made', () => {
+    const own = ownResult(ladder, ordered([[0, 2, 1]], (i, cup) => (i === 0 ? 1 : cup === 2 ? 1 : 0)), 'Ada');
+    expect(own?.ordering).toMatchObject({ inversions: 1 });
+    expect(own?.cups.map((c) => [c.place, c.truePlace, c.mine.bitterness, c.others.bitterness])).toEqual([[1, 1, 1, 0], [3, 2, 1, 0], [2, 3, 1, 1]]);
+    expect(own?.against.bitterness).toMatchObject({ n: 3, bias: 2 / 3, flags: ['bias'] });
+    expect(own?.cups[0]).toMatchObject({ words: ['brisk'], leafWords: ['torn'] });
+    expect(own?.against.sweetness).toBeNull();
+  });
+  test('who handed nothing in has no page', () => expect(ownResult(ladder, ordered([], () => 0), 'Eve')).toBeNull());
+  test('what too much costs in liking is told from ten marks on', () => {
+    const r = resultOf(ladder, ordered([], (_, cup) => (cup === 2 ? 1 : 0)));
+    if (r.kind !== 'ladder') throw new Error(r.kind);
+    // Twelve marks, a third of them too much, and everybody likes all alike.
+    expect(r.attributes.bitterness.penalty).toEqual({ little: null, much: 0, n: 12 });
+    expect(r.attributes.sweetness.penalty).toEqual({ little: null, much: null, n: 0 });
   });
 });

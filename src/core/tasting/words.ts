@@ -85,6 +85,9 @@ export function howSure(r: LadderResult, a: Attribute, way: Way, target: number,
   if (near) { const [low, high] = shareInterval(near.much, near.n); out.push(`${ATTRIBUTES[a].label} over at ${valueText(way, near.value, u)}: ${near.much} of ${near.n} (95 %: ${percent(low)} to ${percent(high)} %, exact).`); }
   if (at.agreement) out.push(`Tasters agree on the order of marks: W = ${numberText(at.agreement.w, 2)}, p = ${at.agreement.chance < 0.001 ? 'under 0.001' : numberText(at.agreement.chance, 3)} (Friedman, n = ${at.marks.length / (at.agreement.df + 1) | 0}).`);
   if (at.effect) out.push(`Odds of a higher mark x${numberText(at.effect.odds, 1)} for each ${way === 'celsius' ? '10 degrees' : 'doubling'} (95 %: ${numberText(at.effect.interval[0], 1)} to ${numberText(at.effect.interval[1], 1)}).`);
+  const over = ATTRIBUTES[a].label.toLowerCase();
+  if (at.penalty.much !== null) out.push(`Liked ${numberText(at.penalty.much)} less of 10 where it has too much ${over} (n = ${at.penalty.n}).`);
+  if (at.penalty.little !== null) out.push(`Liked ${numberText(at.penalty.little)} less of 10 where it has too little ${over} (n = ${at.penalty.n}).`);
   const n = r.tasters.length;
   const least = fewestTasters('pair');
   out.push(n < least ? `${capital(figure(n))} ${n === 1 ? 'taster' : 'tasters'} can prove nothing at 0.05: in a pair at least ${figure(least)} must all agree.` : `${capital(figure(n))} tasters can show a large step only.`);

@@ -32,6 +32,8 @@ export function leafAdvice(l: LeafFacts): string[] {
   return lines;
 }
 
+/** Words for the opened leaf: size, make, colour, how far it has opened. Common practice. */
+export const LEAF_WORDS = ['whole', 'torn', 'broken', 'even', 'uneven', 'buds', 'stems', 'dust', 'still rolled', 'half open', 'fully open', 'bright', 'coppery', 'green', 'olive', 'dark', 'dull', 'spotted', 'supple', 'leathery'] as const;
 /** Words of the trade for a cup; a house keeps and orders its own. Common practice. */
 export const FIRST_VOCABULARY = [
   'thin', 'watery', 'mellow', 'bright', 'brisk', 'malty', 'biscuity', 'floral', 'fruity', 'vegetal', 'grassy', 'savoury', 'honey', 'stewed', 'dusty', 'dry', 'puckering', 'clear', 'cloudy', 'body', 'length',

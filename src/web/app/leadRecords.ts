@@ -1,5 +1,5 @@
 import type { addLot, changeLot, moveVersion, setPhoto, setSwatches, setVocabulary, Tea } from '#contracts/book';
-import type { getCorrections } from '#contracts/brews';
+import type { getCorrections, setBrewPhoto } from '#contracts/brews';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import type { moveFit, TeaFitPage, useFit } from '#contracts/fits';
 import { pathOf, ROUTES } from '#contracts/routes';
@@ -33,6 +33,8 @@ const leadApi = api.injectEndpoints({
     fit: build.query<TeaFitPage, { id: string; without: readonly string[] }>({ query: ({ id, without }) => ({ url: pathOf(ROUTES.getFit, { id }), params: without.length ? { without: without.join(',') } : {} }), providesTags: ['Book', 'Log', 'Table'] }),
     useFit: build.mutation<TeaFitPage, Write<typeof useFit>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.useFit, { id }), method: 'POST', body }), invalidatesTags: ['Book'] }),
     moveFit: build.mutation<TeaFitPage, Write<typeof moveFit>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.moveFit, { id }), method: 'POST', body }), invalidatesTags: ['Book'] }),
+    setBrewPhoto: build.mutation<unknown, Write<typeof setBrewPhoto>>({ query: ({ id, body }) => ({ url: pathOf(ROUTES.setBrewPhoto, { id }), method: 'POST', body }), invalidatesTags: ['Log'] }),
+    dropBrewPhoto: build.mutation<unknown, string>({ query: (id) => ({ url: pathOf(ROUTES.dropBrewPhoto, { id }), method: 'DELETE' }), invalidatesTags: ['Log'] }),
     corrections: build.query<ResponseOf<typeof getCorrections>, string>({ query: (siteId) => ({ url: ROUTES.getCorrections.path, params: { siteId } }), providesTags: ['Log'] }),
     tastings: build.query<ResponseOf<typeof listTastings>, string>({ query: (siteId) => ({ url: ROUTES.listTastings.path, params: { siteId } }), providesTags: ['Table'] }),
     setUpTasting: build.mutation<TastingView, SetUpTasting>({ query: (body) => ({ url: ROUTES.setUpTasting.path, method: 'POST', body }), invalidatesTags: ['Table'] }),
@@ -44,6 +46,6 @@ const leadApi = api.injectEndpoints({
 });
 
 export const {
-  useSetSwatchesMutation, useFitQuery, useUseFitMutation, useMoveFitMutation, useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
+  useSetBrewPhotoMutation, useDropBrewPhotoMutation, useSetSwatchesMutation, useFitQuery, useUseFitMutation, useMoveFitMutation, useMoveVersionMutation, useAddLotMutation, useChangeLotMutation, useSetPhotoMutation, useDropPhotoMutation, useSetVocabularyMutation, useHistoryQuery, usePreviewImportMutation, useRunImportMutation, useImportsQuery, useUndoImportMutation,
   useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation, useKettlesQuery, useAddKettleMutation, useChangeKettleMutation, useAddReadingMutation, useDropReadingMutation, useTastingsQuery, useCorrectionsQuery, useSetUpTastingMutation,
 } = leadApi;

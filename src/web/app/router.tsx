@@ -19,6 +19,7 @@ const TablePage = lazy(() => import('../features/table').then((m) => ({ default:
 const SetUpPage = lazy(() => import('../features/table').then((m) => ({ default: m.SetUpPage })));
 const TastingPage = lazy(() => import('../features/table').then((m) => ({ default: m.TastingPage })));
 const ScreenPage = lazy(() => import('../features/table').then((m) => ({ default: m.ScreenPage })));
+const TasterPage = lazy(() => import('../features/table').then((m) => ({ default: m.TasterPage })));
 const RescuePage = lazy(() => import('../features/table').then((m) => ({ default: m.RescuePage })));
 const ColourPage = lazy(() => import('../features/table/ColourPage').then((m) => ({ default: m.ColourPage })));
 const TastePage = lazy(() => import('../features/table').then((m) => ({ default: m.TastePage })));
@@ -62,6 +63,7 @@ export const router = createBrowserRouter([
       { path: '/table/screen', element: <ScreenPage /> },
       { path: '/table/rescue', element: <RescuePage /> },
       { path: '/table/:id', element: <TastingPage /> },
+      { path: '/table/:id/tasters/:taster', element: <TasterPage /> },
       { path: '/table/:id/taste', element: <TastePage /> },
       { path: '/log', element: <LogPage /> },
       { path: '/log/trends', element: <TrendPage /> },

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
-import { renderSample, SAMPLE_PHOTOS } from '#core/camera';
-import { findCups, readPhoto, type CupAt, type Liquor, type PhotoAsk, type PhotoReading, type Pixels } from '#core/colour';
+import { cupsAt, sampleFile, SAMPLE_PHOTOS } from '#core/camera';
+import { findCups, readPhoto, type CupAt, type PhotoAsk, type PhotoReading, type Pixels } from '#core/colour';
 
 /** Pictures are worked at most so wide or high, px: more tells no more of a colour. */
 const MOST = 1280;
@@ -32,15 +32,24 @@ const worker = {
       return { ok: false };
     }
   },
-  /** A made-up photo. */
-  sample(i: number, house: Liquor): Promise<Opened> {
-    const s = SAMPLE_PHOTOS[i];
-    if (!s) return Promise.resolve({ ok: false });
-    const { picture: p, at } = renderSample(s, house);
-    return shown(p, at);
+  /** One of the made-up photos that ship, read as any other; where its cups stand is known. */
+  async sample(i: number): Promise<Opened> {
+    try {
+      const got = await worker.open(await (await fetch(sampleFile(i))).blob());
+      return got.ok ? { ...got, cups: cupsAt(SAMPLE_PHOTOS[i]?.alone ? 1 : 2, got) } : got;
+    } catch {
+      return { ok: false };
+    }
   },
   read(ask: Omit<PhotoAsk, 'picture'>): PhotoReading | null {
     return picture ? readPhoto({ ...ask, picture }) : null;
+  },
+  /** The picture as it was worked: at most so large, and nothing beside its pixels. Null when there is none. */
+  async small(): Promise<Blob | null> {
+    if (!picture) return null;
+    const canvas = new OffscreenCanvas(picture.width, picture.height);
+    canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height), 0, 0);
+    return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
   },
   find(): readonly CupAt[] {
     return picture ? findCups(picture) : [];

@@ -1,11 +1,9 @@
-import { boolean, customType, date, index, int, mysqlEnum, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core';
-import { id, instant, json, name } from './columns';
+import { boolean, date, index, int, mysqlEnum, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core';
+import { bytes, id, instant, json, name } from './columns';
 import { people, sites } from './people';
 import type { LotFields, TeaFields, TeaSwatches } from '#contracts/book';
 import type { VesselFields } from '#contracts/shelf';
 import type { Recipe } from '#core/recipes';
-
-const bytes = customType<{ data: Buffer }>({ dataType: () => 'mediumblob' });
 
 export const teas = mysqlTable('teas', {
   id: id('id').primaryKey(),

@@ -1,6 +1,6 @@
-import { bigint, boolean, double, index, mysqlEnum, mysqlTable, primaryKey, tinyint, varchar } from 'drizzle-orm/mysql-core';
+import { bigint, boolean, double, index, mysqlEnum, mysqlTable, primaryKey, tinyint, unique, varchar } from 'drizzle-orm/mysql-core';
 import { lots, teas, versions, vessels } from './book';
-import { id, instant, json } from './columns';
+import { bytes, id, instant, json } from './columns';
 import { people, sites } from './people';
 import { CORRECTIONS, type Brew, type BrewEventBody, type Plan, type StartBrew } from '#contracts/brews';
 import type { FeedKind } from '#contracts/live';
@@ -77,6 +77,13 @@ export const brewEvents = mysqlTable('brew_events', {
   before: json<Record<string, unknown>>('before'),
   undone: boolean('undone').notNull(),
 }, (t) => [index('events_brew').on(t.brewId, t.at)]);
+/** A picture somebody asked to be kept with a brew: made small, and without what a camera writes beside it. */
+export const brewPhotos = mysqlTable('brew_photos', {
+  id: id('id').primaryKey(),
+  brewId: id('brew_id').notNull().references(() => brews.id),
+  personId: id('person_id').notNull().references(() => people.id),
+  body: bytes('body').notNull(),
+}, (t) => [unique('photo_brew').on(t.brewId)]);
 export const leadNotes = mysqlTable('lead_notes', {
   id: id('id').primaryKey(),
   teaId: id('tea_id').notNull().references(() => teas.id),

@@ -12,3 +12,5 @@ export const id = (name: string) => char(name, { length: 36 });
 /** An instant to the millisecond, UTC. */
 export const instant = (name: string) => datetime(name, { fsp: 3, mode: 'date' });
 export const name = (column: string) => varchar(column, { length: 60 });
+/** Bytes, to 16 MB. */
+export const bytes = customType<{ data: Buffer }>({ dataType: () => 'mediumblob' });

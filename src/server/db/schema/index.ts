@@ -2,5 +2,5 @@ export { house, people, personSites, sessions, signinMisses, sites } from './peo
 export { lots, photos, teas, versions, vessels } from './book';
 export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
-export { brewEvents, brews, feed, feedHeads, leadNotes, orders } from './brews';
+export { brewEvents, brewPhotos, brews, feed, feedHeads, leadNotes, orders } from './brews';
 export { STAGES, teaFits, tastingEvents, tastings } from './tastings';

@@ -1,4 +1,3 @@
-export { photoBody } from './photo';
 export { lotRecord, teaRecord, type TeaRecord } from './records';
 export { bookRoutes } from './routes';
 export { allLots, allTeas, allVersions, lotById, lotsOf, teaById, versionById, versionsOf, vocabularyOf } from './queries';

@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { addBrewEvent, addOrder, changeOrder, exportBrews, getBar, getBrew, getCorrections, getPulls, getTrends, listBrews, startBrew } from '#contracts/brews';
+import { addBrewEvent, addOrder, changeOrder, exportBrews, dropBrewPhoto, getBar, getBrew, getBrewPhoto, getCorrections, getPulls, getTrends, listBrews, setBrewPhoto, startBrew } from '#contracts/brews';
 import type { Deps } from '../../deps';
 import { AppError } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';
@@ -8,6 +8,7 @@ import type { LiveHub } from '../live';
 import { correctionsOf, countsOf, exported, logCounts, logPage, trendsOf } from './log';
 import { queueing } from './orders';
 import { brewers } from './queries';
+import { brewPictures } from './photo';
 import { brewing } from './service';
 
 /** What one person did, picked out, is for that person and for leads. @throws 403 for anybody else. */
@@ -24,6 +25,10 @@ export function brewRoutes(on: ReturnType<typeof routes>, deps: Deps, live: Pick
   on.signed(addBrewEvent, ({ params, body, who }) => brews.event(params.id, body, who));
   on.signed(getPulls, ({ params, who }) => brews.pulls(params.id, who.siteId));
   on.signed(getBrew, ({ params }) => brews.one(params.id));
+  const pictures = brewPictures(deps);
+  on.signed(setBrewPhoto, ({ params, body, who }) => pictures.set(params.id, body, who));
+  on.signed(dropBrewPhoto, ({ params, who }) => pictures.drop(params.id, who));
+  on.file(getBrewPhoto, async ({ params }) => ({ type: 'image/jpeg', name: 'cup.jpg', body: await pictures.bytes(params.id) }));
   on.signed(listBrews, async ({ query, who }) => {
     mustBeOwn(query.personId, who);
     const [page, people] = await Promise.all([logPage(db, query), brewers(db)]);

@@ -18,6 +18,7 @@ import { siteById } from '../accounts';
 import { lotById, teaById, versionById } from '../book';
 import { tell, type LiveHub } from '../live';
 import { vesselById } from '../shelf';
+import { photoOf } from './photo';
 import { brewById, busyIn, eventById, eventsOf, headOf, lastEvent, lockSite, nextOfTea, openBrews, pullErrors, recentPours, stateOf, steepingAt, steepsOf, takenPlaces, type BrewRow } from './queries';
 import { waitingOrders } from './orders';
 
@@ -182,7 +183,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       const next = await nextOfTea(db, brew);
       const steeps = (await steepsOf(db, brew.leafId)).map((s, i) => ({ id: s.id, number: s.plan.steep?.number ?? i + 1, steeped: s.waterOn && s.pulled ? (s.pulled.getTime() - s.waterOn.getTime()) / 1000 : null }));
       const events: Happened[] = (await eventsOf(db, id)).map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by: by ?? e.device ?? '', undone: e.undone, what: 'kind' in e.body ? e.body : { kind: 'start' as const } }));
-      return { brew, events, steeps, next: next ? { id: next.id, at: next.startedAt, verdict: next.verdict ? verdictWords(next.verdict) : 'not judged' } : null };
+      return { brew, events, steeps, next: next ? { id: next.id, at: next.startedAt, verdict: next.verdict ? verdictWords(next.verdict) : 'not judged' } : null, photo: await photoOf(db, id) };
     },
     pulls: async (teaId: string, siteId: string) => ({ errors: await pullErrors(db, teaId, siteId, PULLS) }),
   };

@@ -1,16 +1,11 @@
 import { useRef, useState } from 'react';
 import type { Tea } from '#contracts/book';
 import { failureOf } from '../../app/api';
+import { base64 } from '../../app/base64';
 import { newId } from '../../app/ids';
 import { useDropPhotoMutation, useSetPhotoMutation } from '../../app/leadRecords';
 
 const MOST_BYTES = 16_000_000;
-const base64 = (f: File) => new Promise<string>((resolve, reject) => {
-  const reader = new FileReader();
-  reader.onload = () => resolve(String(reader.result).replace(/^data:[^,]*,/, ''));
-  reader.onerror = () => reject(new Error('unread'));
-  reader.readAsDataURL(f);
-});
 
 /** The dry leaf: kept small and without what the camera wrote beside it. */
 export function LeafPhoto({ tea, lead }: { tea: Tea; lead: boolean }) {

@@ -9,7 +9,7 @@ import { houseLiquor, type Recipe } from '#core/recipes';
 import { celsius, minutesText, numberText, parseDuration, seconds, temperatureText } from '#core/units';
 import { failureOf } from '../../app/api';
 import { useSetSwatchesMutation } from '../../app/leadRecords';
-import { useBookQuery } from '../../app/records';
+import { useBookQuery, useHouseQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
 import { useAppDispatch } from '../../app/store';
 import { toastShown } from '../../app/toasts';
@@ -102,6 +102,9 @@ function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onDone: ()
   const [rows, setRows] = useState<readonly Typed[]>(() => tea.swatches?.rungs.map(typedOf) ?? [0.3, 0.6, 1, 1.6].map((by) => ({ ...EMPTY, time: minutesText(five(recipe.window.best * by)) })));
   const [depth, setDepth] = useState(numberText(tea.swatches?.depthCm ?? CUP_DEPTH_CM));
   const [tried, setTried] = useState(false);
+  const [madeUp, setMadeUp] = useState(false);
+  const { data: house } = useHouseQuery();
+  const notKept = madeUp && house?.demo !== true;
   const change = (i: number, what: keyof Typed, v: string) => setRows((all) => all.map((r, j) => (j === i ? { ...r, [what]: v } : r)));
   const used = rows.filter((r) => r.l.trim() + r.a.trim() + r.b.trim() !== '');
   const deep = figure(depth);
@@ -111,6 +114,7 @@ function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onDone: ()
   const twice = new Set(times).size < times.length ? 'Each time once.' : null;
   const save = async () => {
     setTried(true);
+    if (notKept) return;
     if (few || twice || depthFault || used.some((r) => faultOf(r))) return;
     const rungs = used.map((r, i) => ({ seconds: times[i] ?? 0, lab: [figure(r.l), figure(r.a), figure(r.b)] as [number, number, number] }));
     const made = await set({ id: tea.id, body: { swatches: { depthCm: deep, rungs } } });
@@ -121,6 +125,7 @@ function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onDone: ()
   };
   /** For practice: a reader that does not exist looks at cups that do not exist. */
   const practise = () => {
+    setMadeUp(true);
     const reader = simulatedReader(seeded(Date.now() % 100_000));
     setRows((all) => all.map((r) => { const t = parseDuration(r.time); if (t.kind === 'bad') return r; const lab = reader(houseLiquor({ style: tea.style, fitted: tea.fitted }, recipe, seconds(t.value)), Number.isFinite(deep) && deep > 0 ? deep : CUP_DEPTH_CM); return { ...r, l: numberText(lab[0]), a: numberText(lab[1]), b: numberText(lab[2]) }; }));
   };
@@ -135,8 +140,9 @@ function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onDone: ()
         ]; })}</tbody></table>
       {rows.length < 8 && <button type="button" className="btn quiet slim" onClick={() => setRows((all) => [...all, EMPTY])}>Another cup</button>}
       {tried && (few ?? twice) && <p className="fault" role="alert">{few ?? twice}</p>}
+      {madeUp && <p className="small mt-1">{notKept ? 'These figures are made up, for practice: they are not kept. Leave, and type what a reader said.' : 'These figures are made up. The demo may keep them; a real house may not.'}</p>}
       {error && <Note bad>{failureOf(error).message}</Note>}
-      <div className="flex flex-wrap gap-2 mt-3"><button type="submit" className="btn go" disabled={isLoading}>Keep these</button><button type="button" className="btn" onClick={practise}>Practise: a made-up reader</button><button type="button" className="btn quiet" onClick={onDone}>Leave</button></div>
+      <div className="flex flex-wrap gap-2 mt-3"><button type="submit" className="btn go" disabled={isLoading || notKept}>Keep these</button><button type="button" className="btn" onClick={practise}>Practise: a made-up reader</button><button type="button" className="btn quiet" onClick={onDone}>Leave</button></div>
     </form>
   );
 }

@@ -1,12 +1,15 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Brew, Happened } from '#contracts/brews';
 import { knownFrom } from '#contracts/plan';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { verdictWords, COLOUR_STEPS } from '#core/correction';
 import { minutesText, numberText, parseWithin, readingText, secondsBetween, volumeText } from '#core/units';
 import { now } from '../../app/clock';
+import { failureOf } from '../../app/api';
+import { useDropBrewPhotoMutation } from '../../app/leadRecords';
 import { useBrewQuery } from '../../app/records';
-import { useUnits } from '../../app/session';
+import { useSession, useUnits } from '../../app/session';
 import { weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
@@ -38,7 +41,7 @@ export function BrewPage() {
             {events.length > 0 && <details className="mt-3"><summary>Everything that was done to it, {events.length}</summary><ol className="events">{events.map((e) => <li key={e.id} className={e.undone ? 'undone' : ''}><span>{clockSeconds(e.at)}</span><span>{happenedWords(e, brew, units)}{e.undone ? ', taken back' : ''}</span><span className="small">{e.by}</span></li>)}</ol></details>}</div>
         </div>
       </section>
-      <section className="paper" aria-label="What happened"><WhatHappened brew={brew} next={next ?? null} steeps={steeps} events={events} /></section>
+      <section className="paper" aria-label="What happened"><WhatHappened brew={brew} next={next ?? null} steeps={steeps} events={events} photo={data.photo ? <CupPhoto brewId={brew.id} photo={data.photo} /> : null} /></section>
     </main>
   );
 }
@@ -47,7 +50,7 @@ const clockSeconds = (at: number): string => `${clockText(at)}:${String(new Date
 /** Heat further from the plan than this is worth a word, °C (a thermometer in a pot reads to about 1). */
 const HEAT_WORTH_SAYING = 3;
 
-function WhatHappened({ brew, next, steeps, events }: { brew: Brew; events: readonly Happened[]; next: { id: string; at: number; verdict: string } | null; steeps: readonly { id: string; number: number; steeped: number | null }[] }) {
+function WhatHappened({ brew, next, steeps, events, photo }: { photo: ReactNode; brew: Brew; events: readonly Happened[]; next: { id: string; at: number; verdict: string } | null; steeps: readonly { id: string; number: number; steeped: number | null }[] }) {
   const units = useUnits();
   const { state, verdict, proposal, plan } = brew;
   const { window } = plan.recipe;
@@ -73,6 +76,7 @@ function WhatHappened({ brew, next, steeps, events }: { brew: Brew; events: read
       <div className="working mt-3">
         <p><b>Verdict</b> {verdict ? `${verdictWords(verdict)}${brew.judgedBy ? `, ${brew.judgedBy.name}` : ''}` : state.kind === 'judged' ? 'none kept' : 'not judged yet'}{brew.remark && state.kind !== 'abandoned' ? `. ${brew.remark}` : ''}</p>
         {solids && <p><b>Refractometer</b> {numberText(solids.gramsPerLitre / 10, 2)} % dissolved</p>}
+        {photo}
         {colour && <p><b>Colour</b> {colourWords(colour)}. It says how strong, not why.</p>}
         {weighed !== undefined && Math.abs(weighed / plan.leaf - 1) > 0.02 && <p><b>Leaf</b> {weighed} g on the scale, {plan.leaf} g planned</p>}
         {brew.readings.length > 0 && <p><b>Thermometer</b> {brew.readings.map((r) => `${readingText(r.celsius, units.temperature)} at ${clockText(r.at)}`).join(', ')}</p>}
@@ -94,6 +98,15 @@ function WhatHappened({ brew, next, steeps, events }: { brew: Brew; events: read
   );
 }
 
+/** The picture that was kept with its colour reading; whoever kept it, or a lead, takes it away again. */
+function CupPhoto({ brewId, photo }: { brewId: string; photo: { id: string; by: string } }) {
+  const me = useSession();
+  const [drop, { isLoading, error }] = useDropBrewPhotoMutation();
+  return (
+    <figure className="cup-photo"><img src={pathOf(ROUTES.getBrewPhoto, { id: photo.id })} alt="The cups as they were read" />
+      {(photo.by === me.personId || me.role === 'lead') && <button type="button" className="btn quiet slim" disabled={isLoading} onClick={() => void drop(brewId)}>Take the picture away</button>}{error && <p className="fault" role="alert">{failureOf(error).message}</p>}</figure>
+  );
+}
 /** Dissolved solids typed from a refractometer: part of what a tea is fitted by. */
 function Refractometer({ brew }: { brew: Brew }) {
   const hands = useHands();

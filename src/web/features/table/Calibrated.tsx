@@ -22,7 +22,7 @@ export function Calibrated({ view, result }: { view: OpenTasting; result: Calibr
         <table className="grid-table plain compared">
           <thead><tr><th className="l">taster</th>{ATTRIBUTE_NAMES.map((a) => <th key={a}>{ATTRIBUTES[a].label.toLowerCase()}</th>)}</tr></thead>
           <tbody>{shown.map((t) => (
-            <tr key={t.id}><td className="l">{t.name}</td>{ATTRIBUTE_NAMES.map((a) => { const x = t.against[a]; return (
+            <tr key={t.id}><td className="l"><Link className="underline" to={`/table/${view.id}/tasters/${t.id}`}>{t.name}</Link></td>{ATTRIBUTE_NAMES.map((a) => { const x = t.against[a]; return (
               <td key={a}>{x && <><b className={x.flags.includes('bias') ? 'text-warn' : ''}>{signedText(x.bias)}</b>{x.interval && <span className="small"> ({signedText(x.interval[0])} to {signedText(x.interval[1])})</span>}<span className={`small block ${x.flags.includes('repeatability') ? 'text-warn font-bold' : ''}`}>{x.repeatability === null ? 'once only' : `twice: ${numberText(x.repeatability)}`}, n = {x.n}</span></>}</td>
             ); })}</tr>
           ))}</tbody>

@@ -1,11 +1,17 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Tea } from '#contracts/book';
 import type { Brew } from '#contracts/brews';
 import { SAMPLE_PHOTOS } from '#core/camera';
-import { deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, strengthVerdict, timeOfColour, type CupAt, type Lab, type PhotoReading } from '#core/colour';
+import { deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, standardCup, strengthVerdict, timeFromColour, timeOfColour, type CupAt, type Lab, type Liquor, type PhotoReading } from '#core/colour';
 import { houseLiquor } from '#core/recipes';
+import type { StyleId } from '#core/styles';
 import { minutesText, numberText, parseWithin, seconds } from '#core/units';
+import { base64 } from '../../app/base64';
+import { newId } from '../../app/ids';
+import { useSetBrewPhotoMutation } from '../../app/leadRecords';
+import { useAppDispatch } from '../../app/store';
+import { toastShown } from '../../app/toasts';
 import { screenCheck } from '../../app/screen';
 import { useBookQuery, useBrewQuery } from '../../app/records';
 import { dayText } from '../../ui/days';
@@ -20,11 +26,10 @@ import { photoWorker } from '../../workers/photo';
 import { houseCup, useHands } from '../bar';
 
 type Range3 = { readonly strength: number; readonly low: number; readonly high: number };
-const MADE_UP = 'made-up photo';
 /** Larger files are no photo of a cup. */
 const MOST_BYTES = 60_000_000;
 type Cups = { readonly sample: CupAt; readonly reference: CupAt };
-type Picture = { readonly bitmap: ImageBitmap; readonly width: number; readonly height: number; readonly from: string };
+type Picture = { readonly bitmap: ImageBitmap; readonly width: number; readonly height: number; /** The style of a made-up photo; null: a real one. */ readonly madeUp: StyleId | null; };
 
 /** How strong is this cup, by its colour: beside the house cup in one picture, by its rim, or by an instrument's figures. */
 export function ColourPage() {
@@ -52,13 +57,16 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
   const file = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const recipe = tea.house?.recipe;
+  // A made-up photo holds its style’s standard cup, not this house’s.
+  const madeUp = picture?.madeUp ?? null;
+  const target = useMemo(() => (madeUp ? standardCup(madeUp) : recipe ? houseCup(tea, recipe) : null), [madeUp, tea, recipe]);
   useEffect(() => {
-    if (!cups || !recipe) return;
+    if (!cups || !target) return;
     let gone = false;
-    void photoWorker().read({ sample: cups.sample, reference: beside ? cups.reference : null, target: houseCup(tea, recipe), depthCm: depth }).then((r) => { if (!gone) setReading(r); });
+    void photoWorker().read({ sample: cups.sample, reference: beside ? cups.reference : null, target, depthCm: depth }).then((r) => { if (!gone) setReading(r); });
     return () => { gone = true; };
-  }, [cups, beside, depth, tea, recipe]);
-  const show = async (open: ReturnType<ReturnType<typeof photoWorker>['open']>, from: string, what: string) => {
+  }, [cups, beside, depth, target]);
+  const show = async (open: ReturnType<ReturnType<typeof photoWorker>['open']>, what: string, of: StyleId | null = null) => {
     setBusy(true);
     const got = await open;
     setBusy(false);
@@ -67,7 +75,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
     const { width, height, bitmap } = got;
     const [a, b] = got.cups;
     const guess = (x: number): CupAt => ({ x: width * x, y: height / 2, r: Math.min(width, height) * 0.2 });
-    setPicture({ bitmap, width, height, from });
+    setPicture({ bitmap, width, height, madeUp: of });
     setCups({ reference: a ?? guess(0.3), sample: b ?? (beside ? guess(0.7) : (a ?? guess(0.5))) });
     if (got.cups.length < (beside ? 2 : 1)) setTrouble('The cups were not found by themselves: drag the circles onto the liquor.');
   };
@@ -76,7 +84,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
     if (/\.(heic|heif)$/i.test(f.name) || /hei[cf]/.test(f.type)) return setTrouble('That is a HEIC picture, which browsers do not read. On the phone choose “most compatible” for the camera, or send the picture as JPEG.');
     if (!f.type.startsWith('image/')) return setTrouble(`“${f.name}” is not a picture.`);
     if (f.size > MOST_BYTES) return setTrouble(`“${f.name}” has ${Math.round(f.size / 1e6)} MB. Take it smaller: 60 MB at most.`);
-    void show(photoWorker().open(f), f.name, `“${f.name}”`);
+    void show(photoWorker().open(f), `“${f.name}”`);
   };
   const sample = (i: number) => {
     const s = SAMPLE_PHOTOS[i];
@@ -85,13 +93,24 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
     if (suits) setTea(suits);
     setBeside(!s.alone);
     setDepth(s.depthCm);
-    const of = suits ?? tea;
-    if (of.house) void show(photoWorker().sample(i, houseCup(of, of.house.recipe)), MADE_UP, s.name);
+    void show(photoWorker().sample(i), s.name, s.style);
   };
   const hands = useHands();
+  const dispatch = useAppDispatch();
+  const [savePicture] = useSetBrewPhotoMutation();
+  const [keepPicture, setKeepPicture] = useState(false);
+  const sendPicture = async (brewId: string) => {
+    try {
+      const small = await photoWorker().small();
+      if (small) await savePicture({ id: brewId, body: { id: newId(), data: await base64(small) } }).unwrap();
+    } catch {
+      dispatch(toastShown({ text: 'The reading is kept. Its picture could not be sent, and is not.' }));
+    }
+  };
   const keep = (way: 'reference' | 'rim' | 'instrument', { strength, low, high }: Range3, depthCm: number) => {
     if (!brew) return;
     hands.colour(brew, { way, strength, low, high, depthCm });
+    if (keepPicture && way !== 'instrument') void sendPicture(brew.id);
     navigate(`/log/${brew.id}`);
   };
   useKeys([{ key: 'p', does: 'Take or choose a picture', run: () => file.current?.click() }, { key: 'Escape', does: 'Back to the table', run: () => navigate('/table') }]);
@@ -111,7 +130,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
         {picture && cups ? (
           <>
             <Photo picture={picture} cups={cups} beside={beside} onMove={setCups} />
-            <div className="photo-foot"><p>Drag a dashed line if it is off the liquor; keep clear of the rim and the bright spot.<span className="small"> Arrow keys move the chosen line by a pixel, + and − size it, Tab takes the other. The picture stays on this device and is not kept.</span></p>
+            <div className="photo-foot"><p>Drag a dashed line if it is off the liquor; keep clear of the rim and the bright spot.<span className="small"> Arrow keys move the chosen line by a pixel, + and − size it, Tab takes the other. The picture stays on this device, unless you keep it with its brew.</span></p>
               {beside && <button type="button" className="btn" onClick={() => setCups({ sample: cups.reference, reference: cups.sample })}>Swap the two</button>}</div>
           </>
         ) : (
@@ -124,7 +143,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
         <div className="samples">{SAMPLE_PHOTOS.map((s, i) => <button type="button" key={s.name} className="btn slim" onClick={() => sample(i)}>{s.name}</button>)}</div>
       </section>
       <section className="paper" aria-label="Reading">
-        {reading && picture && recipe ? <Answer reading={reading} tea={tea} depth={depth ?? 3.5} onKeep={brew && picture.from !== MADE_UP && depth !== null ? (r) => keep(r.way, r, depth) : null} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={brew ? (r) => keep('instrument', r, depth ?? 3.5) : null} />}
+        {reading && picture && recipe && target ? <Answer reading={reading} tea={tea} target={target} madeUp={madeUp} depth={depth ?? 3.5} onKeep={brew && madeUp === null && depth !== null ? (r) => keep(r.way, r, depth) : null} picture={<label className="check mt-2"><input type="checkbox" checked={keepPicture} onChange={(e) => setKeepPicture(e.target.checked)} />Keep the picture too: made small, without its place and time</label>} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={brew ? (r) => keep('instrument', r, depth ?? 3.5) : null} />}
       </section>
     </main>
   );
@@ -170,13 +189,13 @@ const ON_TARGET = 'As it should be';
 const SHALLOWEST = 0.5;
 const REFUSED = { checks: ['Not this picture', 'One thing must be put right first.'], tooDark: ['Too dark to tell', 'At this depth a cup so dark looks the same when it is stronger still.'], tooPale: ['Too pale to tell', 'There is too little colour in it for a figure.'], offCurve: ['Not this tea’s colour', 'It lies off every strength of it: another tea, another light, or the circle is not on the liquor.'] } as const;
 
-function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: Tea; depth: number; onKeep: ((r: Extract<PhotoReading, { kind: 'read' }>) => void) | null }) {
+function Answer({ reading, tea, target, madeUp, depth, onKeep, picture }: { picture: ReactNode; reading: PhotoReading; tea: Tea; target: Liquor; madeUp: StyleId | null; depth: number; onKeep: ((r: Extract<PhotoReading, { kind: 'read' }>) => void) | null }) {
   const recipe = tea.house?.recipe;
   if (!recipe) return null;
   const checks = <Checks checks={reading.checks} />;
   if (reading.kind === 'refused') {
     const [head, why] = REFUSED[reading.why];
-    const shallow = readableDepth(houseCup(tea, recipe), depth) ?? SHALLOWEST;
+    const shallow = readableDepth(target, depth) ?? SHALLOWEST;
     return (
       <>
         <h2>No reading</h2>
@@ -187,7 +206,8 @@ function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: T
       </>
     );
   }
-  const time = timeOfColour(reading.lab, (s) => houseLiquor(tea, recipe, seconds(s)), recipe.window.best);
+  const standard = madeUp ? timeFromColour(madeUp, reading.lab, depth) : null;
+  const time = standard ? (standard.edge ? null : standard.value) : timeOfColour(reading.lab, (s) => houseLiquor(tea, recipe, seconds(s)), recipe.window.best);
   const on = reading.verdict === 'onTarget';
   return (
     <>
@@ -200,6 +220,7 @@ function Answer({ reading, tea, depth, onKeep }: { reading: PhotoReading; tea: T
       <p className="swatch-names"><span>{reading.way === 'reference' ? 'reference' : 'house cup'}</span><span>sample, {numberText(reading.apart)} apart (1 is just seen)</span></p>
       <ScreenWords />
       <h2 className="mt-3">Accepted</h2>{checks}
+      {onKeep && picture}
       {onKeep && <div className="foot"><button type="button" className="btn go" onClick={() => onKeep(reading)}>Keep with this brew</button></div>}
     </>
   );

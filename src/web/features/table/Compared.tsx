@@ -38,6 +38,7 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
           <table className="grid-table plain"><thead><tr><th className="l">cup</th><th className="l">in</th><th>more</th><th>less</th><th>p</th></tr></thead>
             <tbody>{told.slice(0, 8).map((b) => <tr key={`${b.cup}${b.attribute}`}><td className="l">{nameOf(b.cup)}</td><td className="l">{ATTRIBUTES[b.attribute].label.toLowerCase()}</td><td>{b.higher}</td><td>{b.lower}</td><td>{chanceText(b.chance)}</td></tr>)}</tbody></table>
         )}
+        <p className="mt-3">Sheets: {view.exercise.tasters.map((t, i) => <span key={t.id}>{i > 0 && ', '}<Link className="underline" to={`/table/${view.id}/tasters/${t.id}`}>{t.name}</Link></span>)}</p>
         <h2 className="mt-4">How sure</h2>
         <p className="how-sure">n = {result.n}. p by the exact sign test, two-sided; tasters who marked both alike say nothing in it. {result.n < least ? `So few can prove nothing at 0.05: at least ${least} must all mark it the same way. ` : ''}{told.length > 1 ? `${told.length} things were compared: of twenty such, chance alone makes one look sure. ` : ''}{ATTRIBUTE_NAMES.flatMap((a) => { const w = result.agreement[a]; return w ? [`${capital(ATTRIBUTES[a].label.toLowerCase())}: tasters agree W = ${numberText(w.w, 2)}, p = ${chanceText(w.chance)}.`] : []; }).slice(0, 2).join(' ')}</p>
         <div className="foot"><Link className="btn" to={`/table/new?tea=${view.tea.id}`}>Taste it again</Link></div>

@@ -3,6 +3,7 @@ import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import type { TastingView } from '#contracts/tastings';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, COLOUR_STEPS, type Attribute, type Mark } from '#core/correction';
 import { EXERCISES, tastingOf, type Sheet } from '#core/tasting';
+import { LEAF_WORDS } from '#core/teas';
 import { numberText } from '#core/units';
 import { useBookQuery } from '../../app/records';
 import { useSession } from '../../app/session';
@@ -98,7 +99,8 @@ function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; v
     write({ ...sheet, marks });
   };
   const score = (what: Attribute, v: number) => write({ ...sheet, scores: { ...sheet.scores, [what]: v } });
-  const toggle = (w: string) => write({ ...sheet, words: sheet.words.includes(w) ? sheet.words.filter((x) => x !== w) : [...sheet.words, w] });
+  const turned = (list: readonly string[], w: string) => (list.includes(w) ? list.filter((x) => x !== w) : [...list, w]);
+  const toggle = (w: string) => write({ ...sheet, words: turned(sheet.words, w) });
   const nextCode = cups.find((c, i) => i !== at && !seat.sheets[c] && !(drafts[c] && i < at)) ?? null;
   const keep = () => {
     does({ kind: 'keep', taster, code, sheet });
@@ -137,10 +139,10 @@ function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; v
       <div className="steps" role="tablist" aria-label="Steps">{steps.map((s, i) => <button type="button" role="tab" key={s} aria-selected={step === s} onClick={() => setStep(s)}>{i + 1} {s}</button>)}</div>
       <section className="sheet-body">
         {step === 'Look' && <><p className="small">Side by side, from above, on white. Against the house cup as you know it.</p><div className="look" role="radiogroup" aria-label="Colour">{COLOUR_STEPS.map((s) => <button type="button" role="radio" key={s.mark} aria-checked={sheet.marks.colour === s.mark} onClick={() => mark('colour', s.mark)}>{s.word}</button>)}</div></>}
-        {step === 'Leaf' && <><p className="small">The opened leaf: its size, its colour, what it gives off. Words of this house, any that fit.</p><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
+        {step === 'Leaf' && <><p className="small">The opened leaf: its size, its colour, how far it has opened. Any words that fit.</p><Words words={LEAF_WORDS} chosen={sheet.leafWords ?? []} onToggle={(w) => write({ ...sheet, leafWords: turned(sheet.leafWords ?? [], w) })} /></>}
         {step === 'Smell' && <><p className="small">Over the bowl, before the spoon. Words of this house, any that fit.</p><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
         {step === 'Taste' && scoring && <><p className="small">Spoon, slurp, wait. How much of it, whether you like it or not{open.length > 0 ? `; ${open.join(', ')} ${open.length === 1 ? 'is' : 'are'} open` : ''}.</p><ScoreBoard scores={sheet.scores ?? {}} onScore={score} /></>}
-        {step === 'Taste' && !scoring && <><TasteBoard verdict={sheet.marks} onMark={mark} />{open.length > 0 && <button type="button" className="btn quiet slim" onClick={() => write({ ...sheet, marks: { ...Object.fromEntries(ATTRIBUTE_NAMES.map((a) => [a, 0 as Mark])), ...sheet.marks } })}>{open.length === ATTRIBUTE_NAMES.length ? 'All of it is right' : 'The rest is right'}</button>}<p className="small">Spoon, slurp, wait. Mark against the house cup{open.length > 0 && open.length < ATTRIBUTE_NAMES.length ? `; ${open.join(', ')} ${open.length === 1 ? 'is' : 'are'} open` : open.length ? '; nothing is marked yet' : ''}.</p><h3 className="text-[15px] font-semibold mt-2">Words<small> of this house, any that fit</small></h3><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
+        {step === 'Taste' && !scoring && <><TasteBoard verdict={sheet.marks} onMark={mark} />{open.length > 0 && <button type="button" className="btn quiet slim" onClick={() => write({ ...sheet, marks: { ...Object.fromEntries(ATTRIBUTE_NAMES.map((a) => [a, 0 as Mark])), ...sheet.marks } })}>{open.length === ATTRIBUTE_NAMES.length ? 'All of it is right' : 'The rest is right'}</button>}<p className="small">Spoon, slurp, wait. Mark against the house cup{open.length > 0 && open.length < ATTRIBUTE_NAMES.length ? `; ${open.join(', ')} ${open.length === 1 ? 'is' : 'are'} open` : open.length ? '; nothing is marked yet' : ''}.</p><Liking value={sheet.liking} onValue={(liking) => write({ ...sheet, liking })} /><h3 className="text-[15px] font-semibold mt-2">Words<small> of this house, any that fit</small></h3><Words words={book?.vocabulary ?? []} chosen={sheet.words} onToggle={toggle} /></>}
       </section>
       <div className="foot"><button type="button" className="btn go" onClick={keep}>{nextCode ? `Keep, next ${nextCode}` : orders ? 'Keep, then order them' : 'Keep, then hand in'}</button><button type="button" className="btn" onClick={() => setOrdering(true)}>{orders ? 'Order them' : 'To hand in'}</button></div>
     </main>
@@ -169,6 +171,10 @@ function HandIn({ unkept, onBack, onHandIn }: { unkept: readonly string[]; onBac
   );
 }
 
+/** How much it is liked: nobody has to say. */
+const Liking = ({ value, onValue }: { value: number | undefined; onValue: (v: number) => void }) => (
+  <div className="scores"><label className={value === undefined ? 'open' : ''}><span>I like it</span><input type="range" min="0" max="10" step="0.5" value={value ?? 5} aria-label="How much you like it, 0 to 10" aria-valuetext={value === undefined ? 'not said' : numberText(value)} onChange={(e) => onValue(Number(e.target.value))} onPointerDown={(e) => { if (value === undefined) onValue(Number(e.currentTarget.value)); }} /><b>{value === undefined ? '–' : numberText(value)}</b></label></div>
+);
 /** Amounts from none to a great deal, half a point at a time; a row untouched is not scored. */
 function ScoreBoard({ scores, onScore }: { scores: Readonly<Partial<Record<Attribute, number>>>; onScore: (what: Attribute, v: number) => void }) {
   return (

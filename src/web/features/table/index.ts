@@ -1,3 +1,4 @@
+export { TasterPage } from './TasterPage';
 export { ScreenPage } from './ScreenPage';
 export { RescuePage } from './RescuePage';
 export { TablePage } from './ListPage';
