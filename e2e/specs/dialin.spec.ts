@@ -85,6 +85,22 @@ test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and
   const view = await brewedBefore(page);
   expect(view.exercise.cups.map((c) => c.plan.steep)).toEqual([1, 2]);
   await page.reload();
+  // What instruments say is kept with its cup.
+  await page.getByRole('button', { name: 'Measured' }).click();
+  const code = view.exercise.cups[0]?.codes[0] ?? '';
+  await page.getByLabel(`${code}, dissolved, %`).fill('9');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('at most 6 %');
+  await page.getByLabel(`${code}, dissolved, %`).fill('0.31');
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).first().click();
+  await house.expectAllSaved();
+  await page.getByRole('dialog').getByRole('link', { name: 'Read its colour' }).first().click();
+  const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec((await page.getByText(/is expected at/).textContent()) ?? '') ?? []).slice(1);
+  for (const [i, name] of ['L*', 'a*', 'b*'].entries()) await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
+  await page.getByRole('button', { name: 'Keep with this cup' }).click();
+  await page.getByRole('button', { name: 'Measured' }).click();
+  await expect(page.getByLabel(`${code}, dissolved, %`)).toHaveValue('0.31');
+  await expect(page.getByRole('dialog').getByRole('link', { name: /^Colour [+−]0 %/ })).toBeVisible();
+  await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Taste', exact: true }).click();
   for (let i = 0; i < 2; i++) {
     await table.step('Taste');

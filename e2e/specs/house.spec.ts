@@ -190,7 +190,7 @@ test('no accessibility violations at the bar, light and dim: signing in, running
   await checkAxe(page, 'locked bar');
 });
 
-for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']], ['book', ['/book', '/book/new']], ['table', ['/table', '/table/colour', '/table/new']], ['log and house', ['/log', '/log?pull=outside', '/log/trends', '/log/corrections', '/house', '/house/exchange']]] as const) {
+for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']], ['book', ['/book', '/book/new']], ['table', ['/table', '/table/colour', '/table/rescue', '/table/screen', '/table/new']], ['log and house', ['/log', '/log?pull=outside', '/log/trends', '/log/corrections', '/house', '/house/exchange']]] as const) {
   test(`no accessibility violations in ${places}, light and dim`, async ({ house }) => {
     test.slow();
     const { page } = house;
@@ -213,6 +213,14 @@ for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/
       await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
       await expect(page.getByTestId('tolerance')).toContainText('strength');
       await checkAxe(page, 'tea');
+      const tea = page.url();
+      for (const [where, seen] of [['fit', 'fit-words'], ['colours', 'colours-words']] as const) {
+        await page.goto(`${tea}/${where}`);
+        await expect(page.getByTestId(seen)).toBeVisible();
+        await checkAxe(page, where);
+      }
+      await page.goto(tea);
+      await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
       await page.keyboard.press('i');
       await expect(page.locator('.recharts-surface')).toBeVisible();
       await checkAxe(page, 'what if');
@@ -232,6 +240,15 @@ for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/
       await page.getByRole('link', { name: /Ladder of time.*revealed/ }).click();
       await expect(page.getByRole('tab', { name: 'Bitter' })).toBeVisible();
       await checkAxe(page, 'result');
+      await page.getByRole('link', { name: 'Ilsa V.' }).click();
+      await expect(page.getByRole('heading', { name: /^Beside the others/ })).toBeVisible();
+      await checkAxe(page, 'taster');
+      for (const [row, seen] of [['Dial-in of a lot', 'Proposed'], ['Infusers side by side', 'How sure'], ['Calibration of tasters', 'How to read it']] as const) {
+        await page.goto('/table');
+        await page.locator('a.tasting-row', { hasText: row }).click();
+        await expect(page.getByRole('heading', { name: seen })).toBeVisible();
+        await checkAxe(page, row);
+      }
     }
     if (places === 'log and house') {
       await page.goto('/log');

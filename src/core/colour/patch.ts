@@ -60,24 +60,19 @@ const PORCELAIN = { bright: 0.55, grey: 0.28 } as const;
 const ROUND = [0.62, 0.88] as const;
 const LEAST_SHARE = 0.008;
 
-/**
- * A first guess at the cups: dark or coloured discs shut in by white. At most `most`, from left to right; the hand moves them.
- * Pale liquors look like porcelain and are not found: then the list is empty.
- */
-export function findCups(p: Pixels, most = 2): CupAt[] {
-  const step = max(1, Math.ceil(max(p.width, p.height) / SMALL));
-  const [w, h] = [floor(p.width / step), floor(p.height / step)];
-  const code = (i: number, k: number) => p.data[((floor(i / w) * step) * p.width + (i % w) * step) * 4 + k] ?? 0;
-  const brightness = Array.from({ length: w * h }, (_, i) => (code(i, 0) + code(i, 1) + code(i, 2)) / 3);
-  const top = [...brightness].sort((a, b) => a - b)[floor(w * h * 0.985)] ?? 255;
-  const white = brightness.map((v, i) => v > top * PORCELAIN.bright && (max(code(i, 0), code(i, 1), code(i, 2)) - min(code(i, 0), code(i, 1), code(i, 2))) / max(1, v) < PORCELAIN.grey);
-  // What is not white is parted into regions; those that touch the picture's edge are the table.
-  const region = new Int32Array(w * h).fill(-1);
+/** A white bowl is about so much wider than its liquor: a first guess where the liquor is too pale to have an edge. */
+const BOWL = 1.32;
+/** What is so near to the brightest is bowl or pale liquor, and no table. */
+const PALE = 0.68;
+
+/** Round regions of a mask that do not touch its edge, with their middle and the radius of a disc as large. */
+function discsOf(inside: readonly boolean[], w: number, h: number): CupAt[] {
+  const seen = new Uint8Array(w * h);
   const found: CupAt[] = [];
   for (let start = 0; start < w * h; start++) {
-    if (white[start] || region[start] !== -1) continue;
+    if (!inside[start] || seen[start]) continue;
     const stack = [start];
-    region[start] = start;
+    seen[start] = 1;
     let [n, sx, sy, edge] = [0, 0, 0, false];
     let [x0, x1, y0, y1] = [w, 0, h, 0];
     while (stack.length > 0) {
@@ -86,10 +81,28 @@ export function findCups(p: Pixels, most = 2): CupAt[] {
       n += 1; sx += x; sy += y;
       [x0, x1, y0, y1] = [min(x0, x), max(x1, x), min(y0, y), max(y1, y)];
       if (x === 0 || y === 0 || x === w - 1 || y === h - 1) edge = true;
-      for (const j of [x > 0 ? i - 1 : -1, x < w - 1 ? i + 1 : -1, y > 0 ? i - w : -1, y < h - 1 ? i + w : -1]) if (j >= 0 && !white[j] && region[j] === -1) { region[j] = start; stack.push(j); }
+      for (const j of [x > 0 ? i - 1 : -1, x < w - 1 ? i + 1 : -1, y > 0 ? i - w : -1, y < h - 1 ? i + w : -1]) if (j >= 0 && inside[j] && !seen[j]) { seen[j] = 1; stack.push(j); }
     }
     const fill = n / ((x1 - x0 + 1) * (y1 - y0 + 1));
-    if (!edge && n > w * h * LEAST_SHARE && fill > ROUND[0] && fill < ROUND[1]) found.push({ x: (sx / n + 0.5) * step, y: (sy / n + 0.5) * step, r: Math.sqrt(n / Math.PI) * step });
+    if (!edge && n > w * h * LEAST_SHARE && fill > ROUND[0] && fill < ROUND[1]) found.push({ x: sx / n + 0.5, y: sy / n + 0.5, r: Math.sqrt(n / Math.PI) });
   }
-  return found.sort((a, b) => b.r - a.r).slice(0, most).sort((a, b) => a.x - b.x);
+  return found;
+}
+
+/**
+ * A first guess at the cups: dark or coloured discs shut in by white; where those are too few, white discs on a table that is
+ * not, whose liquor is too pale to have an edge. At most `most`, from left to right; the hand moves them.
+ */
+export function findCups(p: Pixels, most = 2): CupAt[] {
+  const step = max(1, Math.ceil(max(p.width, p.height) / SMALL));
+  const [w, h] = [floor(p.width / step), floor(p.height / step)];
+  const code = (i: number, k: number) => p.data[((floor(i / w) * step) * p.width + (i % w) * step) * 4 + k] ?? 0;
+  const brightness = Array.from({ length: w * h }, (_, i) => (code(i, 0) + code(i, 1) + code(i, 2)) / 3);
+  const top = [...brightness].sort((a, b) => a - b)[floor(w * h * 0.985)] ?? 255;
+  const white = brightness.map((v, i) => v > top * PORCELAIN.bright && (max(code(i, 0), code(i, 1), code(i, 2)) - min(code(i, 0), code(i, 1), code(i, 2))) / max(1, v) < PORCELAIN.grey);
+  // A pale liquor has no edge, or one only where it is deep: then the bowl tells how wide it is.
+  const bowls = discsOf(brightness.map((v) => v > top * PALE), w, h).map((b) => ({ ...b, r: b.r / BOWL }));
+  const within = (l: CupAt, b: CupAt) => Math.hypot(l.x - b.x, l.y - b.y) < b.r;
+  const liquors = discsOf(white.map((is) => !is), w, h).filter((l) => !bowls.some((b) => within(l, b)));
+  return [...liquors.sort((a, b) => b.r - a.r), ...bowls.sort((a, b) => b.r - a.r)].slice(0, most).map((c) => ({ x: c.x * step, y: c.y * step, r: c.r * step })).sort((a, b) => a.x - b.x);
 }

@@ -71,6 +71,8 @@ export type TastingAct =
   | { readonly kind: 'start' }
   | { readonly kind: 'pour' | 'pull'; readonly cup: number }
   | { readonly kind: 'weigh'; readonly cup: number; readonly grams: number; readonly water: number }
+  /** An instrument's word of a cup: dissolved solids in g/L, or strength by colour against the house cup. */
+  | { readonly kind: 'measure'; readonly cup: number; readonly solids?: number | undefined; readonly colour?: CupColour | undefined }
   | { readonly kind: 'exclude'; readonly cup: number; readonly reason: string }
   | { readonly kind: 'swap'; readonly a: string; readonly b: string }
   | { readonly kind: 'leave'; readonly taster: string; readonly reason: string }
@@ -81,7 +83,8 @@ export type TastingAct =
   | { readonly kind: 'undo'; readonly of: string };
 export type TastingEvent = { readonly id: string; readonly at: number; readonly by: Taster; readonly act: TastingAct };
 
-export type CupState = { readonly grams: number; readonly water: number; readonly poured: number | null; readonly pulled: number | null; readonly excluded: string | null };
+export type CupColour = { readonly strength: number; readonly low: number; readonly high: number };
+export type CupState = { readonly grams: number; readonly water: number; readonly poured: number | null; readonly pulled: number | null; readonly excluded: string | null; readonly solids: number | null; readonly colour: CupColour | null };
 export type TasterState = Taster & { readonly sheets: Readonly<Record<string, Sheet>>; readonly order: readonly string[] | null; readonly choice: string | null; readonly handedIn: number | null; readonly enteredBy: Taster | null; readonly left: string | null };
 export type Stage = 'set' | 'running' | 'tasting' | 'revealed' | 'stopped';
 export type Tasting = {
@@ -99,7 +102,7 @@ export type Tasting = {
 /** An exercise as what happened has left it. Pure: the server and every page fold the same list to the same table. */
 export function tastingOf(e: Exercise, events: readonly TastingEvent[]): Tasting {
   const undone = new Set(events.flatMap((x) => (x.act.kind === 'undo' ? [x.act.of] : [])));
-  const cups = e.cups.map((c): CupState => ({ grams: c.plan.grams, water: c.plan.water, poured: null, pulled: null, excluded: null }));
+  const cups = e.cups.map((c): CupState => ({ grams: c.plan.grams, water: c.plan.water, poured: null, pulled: null, excluded: null, solids: null, colour: null }));
   const tasters = e.tasters.map((t): TasterState => ({ ...t, sheets: {}, order: null, choice: null, handedIn: null, enteredBy: null, left: null }));
   const cupOf: Record<string, number> = Object.fromEntries(e.cups.flatMap((c, i) => c.codes.map((code) => [code, i])));
   const swaps: Tasting['swaps'][number][] = [];
@@ -114,6 +117,7 @@ export function tastingOf(e: Exercise, events: readonly TastingEvent[]): Tasting
       case 'pour': cup(act.cup, { poured: at }); break;
       case 'pull': cup(act.cup, { pulled: at }); break;
       case 'weigh': cup(act.cup, { grams: act.grams, water: act.water }); break;
+      case 'measure': cup(act.cup, { ...(act.solids !== undefined && { solids: act.solids }), ...(act.colour && { colour: act.colour }) }); break;
       case 'exclude': cup(act.cup, { excluded: act.reason }); break;
       case 'swap': { const [a, b] = [cupOf[act.a], cupOf[act.b]]; if (a !== undefined && b !== undefined) { cupOf[act.a] = b; cupOf[act.b] = a; swaps.push({ a: act.a, b: act.b, at, by }); } break; }
       case 'leave': taster(act.taster, () => ({ left: act.reason })); break;
@@ -133,7 +137,7 @@ export function tastingOf(e: Exercise, events: readonly TastingEvent[]): Tasting
 export const missing = (t: Tasting): readonly TasterState[] => t.tasters.filter((x) => x.handedIn === null && x.left === null);
 
 export type Refusal =
-  | 'over' | 'notStarted' | 'alreadyStarted' | 'noSuchCup' | 'noSuchTaster' | 'noSuchCode' | 'notYours' | 'alreadyHandedIn' | 'notPoured' | 'alreadyPulled' | 'sheetsMissing' | 'orderIncomplete' | 'choiceMissing' | 'nothingHandedIn' | 'cannotUndo';
+  | 'over' | 'notStarted' | 'alreadyStarted' | 'noSuchCup' | 'noSuchTaster' | 'noSuchCode' | 'notYours' | 'alreadyHandedIn' | 'notPoured' | 'notPulled' | 'alreadyPulled' | 'sheetsMissing' | 'orderIncomplete' | 'choiceMissing' | 'nothingHandedIn' | 'cannotUndo';
 /** Why something may not be done at a table; null when it may. `runs`: the one who set it up, or a lead. */
 export function refusalOf(e: Exercise, events: readonly TastingEvent[], act: TastingAct, who: { readonly id: string; readonly runs: boolean }): Refusal | null {
   const t = tastingOf(e, events);
@@ -149,6 +153,7 @@ export function refusalOf(e: Exercise, events: readonly TastingEvent[], act: Tas
       if (act.kind === 'pull') return c.poured === null ? 'notPoured' : c.pulled === null ? null : 'alreadyPulled';
       return null;
     }
+    case 'measure': { const c = t.cups[act.cup]; return !c ? 'noSuchCup' : c.pulled === null ? 'notPulled' : null; }
     case 'weigh': case 'exclude': return t.cups[act.cup] ? null : 'noSuchCup';
     case 'swap': return t.cupOf[act.a] === undefined || t.cupOf[act.b] === undefined || act.a === act.b ? 'noSuchCode' : null;
     case 'leave': { const x = t.tasters.find((p) => p.id === act.taster); return !x ? 'noSuchTaster' : x.handedIn !== null ? 'alreadyHandedIn' : null; }

@@ -7,7 +7,7 @@ export { blindCodes } from './codes';
 export { servingOrders, triangleOrders, TRIANGLES, williamsSquare, type Triangle } from './orders';
 export { COMPARED, HAND_SECONDS, houseCupOf, likeForLike, rungs, scheduleOf, WAYS, type Compared, type LikeForLike, type PlannedCup, type Schedule, type Way } from './schedule';
 export {
-  EXERCISE_KINDS, EXERCISES, missing, nextMoment, PAIR_ASKS, refusalOf, scheduleFor, setUp, tastingOf, type CupState, type Exercise, type ExerciseAsk, type ExerciseKind, type PairAsks, type Refusal, type Sheet, type Stage, type Taster,
+  EXERCISE_KINDS, EXERCISES, missing, nextMoment, PAIR_ASKS, refusalOf, scheduleFor, setUp, tastingOf, type CupColour, type CupState, type Exercise, type ExerciseAsk, type ExerciseKind, type PairAsks, type Refusal, type Sheet, type Stage, type Taster,
   type TasterState, type Tasting, type TastingAct, type TastingEvent,
 } from './exercise';
 export { realCups, type RealCup } from './real';

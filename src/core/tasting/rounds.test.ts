@@ -113,6 +113,20 @@ function marksOf(got: Parameters<typeof taste>[0], right: Parameters<typeof tast
   return Object.fromEntries((['strength', 'bitterness', 'astringency', 'sweetness', 'aroma'] as const).map((k) => [k, Math.max(-2, Math.min(2, Math.round((a[k] - b[k]) / 0.8)))])) as Sheet['marks'];
 }
 
+test('what an instrument said of a cup goes into the fit, with marks or without; not before the cup is poured off, and only by whoever runs it', () => {
+  const e = exerciseOf({ cups: [house] });
+  const tea = { tea: { style: 'black-whole' as const, fitted: null }, recipe, vessel: { infuser: 'free' as const, basket: null, material: 'porcelain' as const, lid: true } };
+  const measured = held(e, () => null, [{ kind: 'measure', cup: 0, solids: 3.2 }, { kind: 'measure', cup: 0, colour: { strength: 1.1, low: 1, high: 1.2 } }]);
+  expect(cupsSeen(e, measured, tea)).toMatchObject([{ solids: 3.2, colour: { strength: 1.1 }, n: 0, marks: {} }]);
+  expect(cupsSeen(e, held(e, () => null), tea)).toEqual([]);
+  const started: TastingEvent[] = [{ id: 'a', at: 1, by: lead, act: { kind: 'start' } }, { id: 'b', at: 2, by: lead, act: { kind: 'pour', cup: 0 } }];
+  const runs = { id: 'lead', runs: true };
+  expect(refusalOf(e, started, { kind: 'measure', cup: 0, solids: 3 }, runs)).toBe('notPulled');
+  expect(refusalOf(e, [...started, { id: 'c', at: 3, by: lead, act: { kind: 'pull', cup: 0 } }], { kind: 'measure', cup: 0, solids: 3 }, runs)).toBeNull();
+  expect(refusalOf(e, started, { kind: 'measure', cup: 4, solids: 3 }, runs)).toBe('noSuchCup');
+  expect(refusalOf(e, started, { kind: 'measure', cup: 0, solids: 3 }, { id: 'Ada', runs: false })).toBe('notYours');
+});
+
 describe('a comparison', () => {
   const infusers = exerciseOf({ kind: 'comparison', compares: 'infuser', cups: [{ ...house, infuser: 'free' }, { ...house, infuser: 'ball' }] });
   const name = (c: number) => ['loose leaf', 'small ball'][c] ?? '';

@@ -17,8 +17,8 @@ export function cupsSeen(e: Exercise, t: Tasting, of: { readonly tea: KnownTea; 
       const given = sheets.flatMap((m) => m[k] ?? []);
       return given.length === 0 ? [] : [[k, given.reduce<number>((s, m) => s + m, 0) / given.length]];
     }));
-    if (Object.keys(marks).length === 0) return [];
+    if (Object.keys(marks).length === 0 && made.solids === null && made.colour === null) return [];
     const { character: _character, ...brew } = brewingOf({ ...of, vessel: plan.infuser ? { ...of.vessel, infuser: plan.infuser, basket: null } : of.vessel, leaf: grams(made.grams), water: millilitres(made.water), onLeaf: celsius(plan.celsius), time: seconds(c.seconds ?? plan.seconds) });
-    return [{ code: c.code, n: sheets.length, brew, marks }];
+    return [{ code: c.code, n: sheets.length, brew, marks, ...(made.solids !== null && { solids: made.solids }), ...(made.colour && { colour: made.colour }) }];
   });
 }

@@ -17,9 +17,9 @@ const BREWS = 40;
 export type FoundCup = Seen & { readonly id: string; readonly from: 'table' | 'bar'; readonly at: number; readonly words: string; readonly n: number };
 
 /** Cups of a table whose tasters marked every bowl. */
-async function fromTables(tx: Tx, tea: Tea): Promise<FoundCup[]> {
-  const ids = await tx.select({ id: tastings.id }).from(tastings).leftJoin(lots, eq(lots.id, tastings.lotId))
-    .where(and(eq(tastings.teaId, tea.id), eq(tastings.stage, 'revealed'), or(isNull(lots.id), ne(lots.state, 'finished')))).orderBy(desc(tastings.at)).limit(TABLES);
+async function fromTables(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<FoundCup[]> {
+  const ids = await tx.select({ id: tastings.id }).from(tastings)
+    .where(and(eq(tastings.teaId, tea.id), eq(tastings.stage, 'revealed'), or(isNull(tastings.lotId), lotIds.length > 0 ? inArray(tastings.lotId, [...lotIds]) : undefined))).orderBy(desc(tastings.at)).limit(TABLES);
   const found: FoundCup[] = [];
   for (const { id } of ids) {
     const f = await tastingById(tx, id);
@@ -33,13 +33,12 @@ async function fromTables(tx: Tx, tea: Tea): Promise<FoundCup[]> {
 }
 
 /** Brews of the bar that were judged or measured; first steeps only, for a later one says what the first left. */
-async function fromBar(tx: Tx, tea: Tea): Promise<FoundCup[]> {
+async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<FoundCup[]> {
   const ids = (await idsInOrder(tx, 'log_tea', and(eq(brews.teaId, tea.id), eq(brews.method, tea.method), inArray(brews.state, ['pulled', 'judged'])), BREWS)).map((b) => b.id);
   const all = await brewsByIds(tx, ids);
-  const open = new Set((await tx.select({ id: lots.id }).from(lots).where(and(eq(lots.teaId, tea.id), ne(lots.state, 'finished')))).map((l) => l.id));
   const measured = ids.length === 0 ? [] : await tx.select({ brewId: brewEvents.brewId, body: brewEvents.body }).from(brewEvents).where(and(inArray(brewEvents.brewId, ids), inArray(brewEvents.kind, ['colour', 'solids']), eq(brewEvents.undone, false))).orderBy(brewEvents.at);
   return all.flatMap((b): FoundCup[] => {
-    if (!('pulled' in b.state) || b.plan.steep || (b.lot && !open.has(b.lot.id))) return [];
+    if (!('pulled' in b.state) || b.plan.steep || (b.lot && !lotIds.includes(b.lot.id))) return [];
     const mine = measured.filter((m) => m.brewId === b.id).map((m) => m.body);
     const colour = mine.flatMap((e) => ('kind' in e && e.kind === 'colour' ? [e] : [])).at(-1);
     const solids = mine.flatMap((e) => ('kind' in e && e.kind === 'solids' ? [e] : [])).at(-1);
@@ -54,5 +53,14 @@ async function fromBar(tx: Tx, tea: Tea): Promise<FoundCup[]> {
   });
 }
 
+/** The leaf that is brewed now: the lot in use; before one is, whatever is not finished. Another lot is another leaf. */
+async function lotsNow(tx: Tx, teaId: string): Promise<string[]> {
+  const open = await tx.select({ id: lots.id, state: lots.state }).from(lots).where(and(eq(lots.teaId, teaId), ne(lots.state, 'finished')));
+  const inUse = open.filter((l) => l.state === 'inUse');
+  return (inUse.length > 0 ? inUse : open).map((l) => l.id);
+}
 /** Every cup of this house that says something of a tea as it is now, the newest first. */
-export const cupsOf = async (tx: Tx, tea: Tea): Promise<FoundCup[]> => [...await fromTables(tx, tea), ...await fromBar(tx, tea)].sort((a, b) => b.at - a.at || (a.id < b.id ? 1 : -1));
+export async function cupsOf(tx: Tx, tea: Tea): Promise<FoundCup[]> {
+  const now = await lotsNow(tx, tea.id);
+  return [...await fromTables(tx, tea, now), ...await fromBar(tx, tea, now)].sort((a, b) => b.at - a.at || (a.id < b.id ? 1 : -1));
+}

@@ -10,7 +10,7 @@ export function marksTable({ t, tea, setBy }: Found, events: readonly TastingEve
     const c = now.cups[cup(code)];
     const plan = t.exercise.cups[cup(code)]?.plan;
     return {
-      tasting: t.id, at: t.at.toISOString(), tea: tea.name, exercise: t.kind, run_by: setBy.name, taster: x.name, code, cup: cup(code) + 1, leaf_g: c?.grams ?? '', water_ml: c?.water ?? '', heat_c: plan?.celsius ?? '', infuser: plan?.infuser ?? t.vessel.infuser, steep: plan?.steep ?? 1, planned_s: plan?.seconds ?? '',
+      tasting: t.id, at: t.at.toISOString(), tea: tea.name, exercise: t.kind, run_by: setBy.name, taster: x.name, code, cup: cup(code) + 1, leaf_g: c?.grams ?? '', water_ml: c?.water ?? '', heat_c: plan?.celsius ?? '', infuser: plan?.infuser ?? t.vessel.infuser, steep: plan?.steep ?? 1, solids_g_l: c?.solids ?? '', colour_strength: c?.colour?.strength ?? '', planned_s: plan?.seconds ?? '',
       steeped_s: c && c.poured !== null && c.pulled !== null ? (c.pulled - c.poured) / 1000 : '', attribute, mark, score, words: s.words.join('; '), leaf_words: (s.leafWords ?? []).join('; '), liking: s.liking ?? '', place_by_strength: x.order ? x.order.indexOf(code) + 1 : '', choice: x.choice ?? '', left_out: c?.excluded ?? '', entered_by: x.enteredBy?.name ?? '',
     };
   })));

@@ -31,6 +31,7 @@ function words(why: Refusal, act: TastingAct, e: Exercise, events: readonly Tast
     case 'noSuchCode': return 'No bowl of yours has that code.';
     case 'notYours': return 'That is for whoever runs this tasting.';
     case 'alreadyHandedIn': return `${name} has handed in. The sheet that was handed in first stands.`;
+    case 'notPulled': return 'It is not poured off yet.';
     case 'notPoured': return 'There is no water on that cup yet.';
     case 'alreadyPulled': return 'It is poured off already.';
     case 'sheetsMissing': return `Still missing: ${missing(now).map((t) => t.name).join(', ')}.`;

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerE
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Tea } from '#contracts/book';
 import type { Brew } from '#contracts/brews';
+import type { OpenTasting } from '#contracts/tastings';
 import { SAMPLE_PHOTOS } from '#core/camera';
 import { deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, standardCup, strengthVerdict, timeFromColour, timeOfColour, type CupAt, type Lab, type Liquor, type PhotoReading } from '#core/colour';
 import { houseLiquor } from '#core/recipes';
@@ -24,6 +25,8 @@ import { standingOf } from '../../ui/standing';
 import { LevelMark } from '../../ui/vessel';
 import { photoWorker } from '../../workers/photo';
 import { houseCup, useHands } from '../bar';
+import { exerciseName } from './cups';
+import { useTasting } from './useTasting';
 
 type Range3 = { readonly strength: number; readonly low: number; readonly high: number };
 /** Larger files are no photo of a cup. */
@@ -37,15 +40,22 @@ export function ColourPage() {
   const [params] = useSearchParams();
   const wanted = params.get('brew');
   const { data, isLoading } = useBrewQuery(wanted ?? '', { skip: wanted === null });
+  const table = useTasting(params.get('table') ?? '');
+  const cup = Number(params.get('cup'));
   if (!book) return <main className="page"><Loading what="the book" /></main>;
   const teas = book.teas.filter((t) => !t.retired && t.house);
   if (!teas[0]) return <main className="page p-6"><Nothing>The book has no tea with a house recipe yet.</Nothing></main>;
   if (wanted && isLoading) return <main className="page"><Loading what="the brew" /></main>;
   const brew = data?.brew ?? null;
-  return <Colour teas={teas} brew={brew} first={teas.find((t) => t.id === (brew?.tea.id ?? params.get('tea'))) ?? teas[0]} />;
+  const view = table.view?.sees === 'all' && table.view.stage !== 'revealed' && table.view.exercise.cups[cup] ? table.view : null;
+  const of = brew ? { kind: 'brew' as const, brew } : view ? { kind: 'cup' as const, view, cup, keep: (colour: Range3) => table.does({ kind: 'measure', cup, colour }) } : null;
+  return <Colour teas={teas} of={of} first={teas.find((t) => t.id === (brew?.tea.id ?? view?.tea.id ?? params.get('tea'))) ?? teas[0]} />;
 }
 
-function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew: Brew | null }) {
+/** What a reading is kept with: a brew, or a cup of a table that is not revealed yet. */
+type Of = { readonly kind: 'brew'; readonly brew: Brew } | { readonly kind: 'cup'; readonly view: OpenTasting; readonly cup: number; readonly keep: (colour: Range3) => void };
+function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of | null }) {
+  const brew = of?.kind === 'brew' ? of.brew : null;
   const [tea, setTea] = useState(first);
   const [beside, setBeside] = useState(true);
   const [depth, setDepth] = useState<number | null>(3.5);
@@ -89,12 +99,13 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
   const sample = (i: number) => {
     const s = SAMPLE_PHOTOS[i];
     if (!s) return;
-    const suits = brew ? undefined : teas.find((t) => t.style === s.style);
+    const suits = of ? undefined : teas.find((t) => t.style === s.style);
     if (suits) setTea(suits);
     setBeside(!s.alone);
     setDepth(s.depthCm);
     void show(photoWorker().sample(i), s.name, s.style);
   };
+  const keeps = of?.kind === 'cup' ? 'Keep with this cup' : 'Keep with this brew';
   const hands = useHands();
   const dispatch = useAppDispatch();
   const [savePicture] = useSetBrewPhotoMutation();
@@ -108,6 +119,10 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
     }
   };
   const keep = (way: 'reference' | 'rim' | 'instrument', { strength, low, high }: Range3, depthCm: number) => {
+    if (of?.kind === 'cup') {
+      of.keep({ strength, low, high });
+      navigate(`/table/${of.view.id}`);
+    }
     if (!brew) return;
     hands.colour(brew, { way, strength, low, high, depthCm });
     if (keepPicture && way !== 'instrument') void sendPicture(brew.id);
@@ -118,7 +133,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
     <main className="page split colour-page" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); take(e.dataTransfer.files[0]); }}>
       <h1 className="visually-hidden">Colour reading</h1>
       <div className="say">
-        {brew ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{brew.tea.name}</span></h2><span className="small text-[16px]">{brew.plan.vessel.name}{'pulled' in brew.state ? `, ${brew.plan.pull.done.toLowerCase()} ${minutesText((brew.state.pulled - brew.state.waterOn) / 1000)}` : ''}</span></> : <><span>Colour of</span><PickList label="Tea" shown={tea.name} className="tea" filter="Type a name" chosen={tea} choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))} onPick={setTea} /></>}
+        {brew ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{brew.tea.name}</span></h2><span className="small text-[16px]">{brew.plan.vessel.name}{'pulled' in brew.state ? `, ${brew.plan.pull.done.toLowerCase()} ${minutesText((brew.state.pulled - brew.state.waterOn) / 1000)}` : ''}</span></> : of?.kind === 'cup' ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{tea.name}</span></h2><span className="small text-[16px]">{exerciseName(of.view).toLowerCase()}, bowl {of.view.exercise.cups[of.cup]?.codes.join(' and ')}</span></> : <><span>Colour of</span><PickList label="Tea" shown={tea.name} className="tea" filter="Type a name" chosen={tea} choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))} onPick={setTea} /></>}
         <TypedPick label="Depth" text={depth === null ? 'depth unknown' : `${numberText(depth)} cm deep`} typed={depth === null ? '' : numberText(depth)} read={(t) => parseWithin(t.replace(/\s*cm$/i, ''), 'Liquor in a cup', 'cm', 0.3, 10)} onValue={setDepth} />
         <PickList label="Way" shown={beside ? 'beside the house cup' : 'by its white rim'} chosen={beside} choices={[{ value: true, text: 'beside the house cup' }, { value: false, text: 'by its white rim' }]} onPick={setBeside} />
         <span className="gap" /><button type="button" className={picture ? 'btn' : 'btn go'} onClick={() => file.current?.click()}>{picture ? 'Another picture' : 'Take or choose a picture'} <kbd>P</kbd></button>
@@ -143,7 +158,7 @@ function Colour({ teas, first, brew }: { teas: readonly Tea[]; first: Tea; brew:
         <div className="samples">{SAMPLE_PHOTOS.map((s, i) => <button type="button" key={s.name} className="btn slim" onClick={() => sample(i)}>{s.name}</button>)}</div>
       </section>
       <section className="paper" aria-label="Reading">
-        {reading && picture && recipe && target ? <Answer reading={reading} tea={tea} target={target} madeUp={madeUp} depth={depth ?? 3.5} onKeep={brew && madeUp === null && depth !== null ? (r) => keep(r.way, r, depth) : null} picture={<label className="check mt-2"><input type="checkbox" checked={keepPicture} onChange={(e) => setKeepPicture(e.target.checked)} />Keep the picture too: made small, without its place and time</label>} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={brew ? (r) => keep('instrument', r, depth ?? 3.5) : null} />}
+        {reading && picture && recipe && target ? <Answer reading={reading} tea={tea} target={target} madeUp={madeUp} depth={depth ?? 3.5} onKeep={of && madeUp === null && depth !== null ? (r) => keep(r.way, r, depth) : null} keeps={keeps} picture={brew && <label className="check mt-2"><input type="checkbox" checked={keepPicture} onChange={(e) => setKeepPicture(e.target.checked)} />Keep the picture too: made small, without its place and time</label>} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={of ? (r) => keep('instrument', r, depth ?? 3.5) : null} keeps={keeps} />}
       </section>
     </main>
   );
@@ -189,7 +204,7 @@ const ON_TARGET = 'As it should be';
 const SHALLOWEST = 0.5;
 const REFUSED = { checks: ['Not this picture', 'One thing must be put right first.'], tooDark: ['Too dark to tell', 'At this depth a cup so dark looks the same when it is stronger still.'], tooPale: ['Too pale to tell', 'There is too little colour in it for a figure.'], offCurve: ['Not this tea’s colour', 'It lies off every strength of it: another tea, another light, or the circle is not on the liquor.'] } as const;
 
-function Answer({ reading, tea, target, madeUp, depth, onKeep, picture }: { picture: ReactNode; reading: PhotoReading; tea: Tea; target: Liquor; madeUp: StyleId | null; depth: number; onKeep: ((r: Extract<PhotoReading, { kind: 'read' }>) => void) | null }) {
+function Answer({ reading, tea, target, madeUp, depth, onKeep, keeps, picture }: { keeps: string; picture: ReactNode; reading: PhotoReading; tea: Tea; target: Liquor; madeUp: StyleId | null; depth: number; onKeep: ((r: Extract<PhotoReading, { kind: 'read' }>) => void) | null }) {
   const recipe = tea.house?.recipe;
   if (!recipe) return null;
   const checks = <Checks checks={reading.checks} />;
@@ -221,7 +236,7 @@ function Answer({ reading, tea, target, madeUp, depth, onKeep, picture }: { pict
       <ScreenWords />
       <h2 className="mt-3">Accepted</h2>{checks}
       {onKeep && picture}
-      {onKeep && <div className="foot"><button type="button" className="btn go" onClick={() => onKeep(reading)}>Keep with this brew</button></div>}
+      {onKeep && <div className="foot"><button type="button" className="btn go" onClick={() => onKeep(reading)}>{keeps}</button></div>}
     </>
   );
 }
@@ -261,7 +276,7 @@ const Shallow = ({ depth, colour }: { depth: number; colour: string }) => {
 };
 
 /** A colour reader's own figures instead of a picture. */
-function Instrument({ tea, depth, onKeep }: { tea: Tea; depth: number; onKeep: ((r: Range3) => void) | null }) {
+function Instrument({ tea, depth, onKeep, keeps }: { tea: Tea; depth: number; keeps: string; onKeep: ((r: Range3) => void) | null }) {
   const [typed, setTyped] = useState(['', '', '']);
   const lab = typed.map((t) => Number(t.replace(',', '.'))) as unknown as Lab;
   const given = typed.every((t) => t.trim() !== '') && lab.every(Number.isFinite) && lab[0] >= 0 && lab[0] <= 100;
@@ -277,7 +292,7 @@ function Instrument({ tea, depth, onKeep }: { tea: Tea; depth: number; onKeep: (
       <div className="flex gap-2 mt-2">{['L*', 'a*', 'b*'].map((name, i) => <label key={name} className="grid gap-1"><span className="text-[15px] font-semibold">{name}</span><input className="box w-[96px]" inputMode="decimal" value={typed[i]} aria-label={name} onChange={(e) => setTyped((t) => t.map((v, j) => (j === i ? e.target.value : v)))} /></label>)}</div>
       {r && verdict && model && (verdict === 'refuse' ? <p className="mt-3 text-[18px] font-semibold">Not this tea’s colour: {numberText(r.residual)} off every strength of it.</p>
         : verdict === 'uninformative' ? <p className="mt-3 text-[18px] font-semibold">Colour says nothing here: {lab[0] < 45 ? 'take a shallower layer' : 'take a deeper layer'}.</p>
-          : <><p className="answer mt-3">{verdict === 'onTarget' ? ON_TARGET : strengthWords(r.value)}</p><Range strength={r.value} low={r.value * Math.exp(-r.error)} high={r.value * Math.exp(r.error)} /><div className="swatches"><span style={{ background: hexOf(model) }} /><span style={{ background: hexOf(lab) }} /></div><p className="swatch-names"><span>house cup</span><span>measured, {numberText(deltaE00(lab, model))} apart</span></p><p className="small">Says how strong, not why.</p>{onKeep && <button type="button" className="btn go mt-3" onClick={() => onKeep({ strength: r.value, low: r.value * Math.exp(-r.error), high: r.value * Math.exp(r.error) })}>Keep with this brew</button>}</>)}
+          : <><p className="answer mt-3">{verdict === 'onTarget' ? ON_TARGET : strengthWords(r.value)}</p><Range strength={r.value} low={r.value * Math.exp(-r.error)} high={r.value * Math.exp(r.error)} /><div className="swatches"><span style={{ background: hexOf(model) }} /><span style={{ background: hexOf(lab) }} /></div><p className="swatch-names"><span>house cup</span><span>measured, {numberText(deltaE00(lab, model))} apart</span></p><p className="small">Says how strong, not why.</p>{onKeep && <button type="button" className="btn go mt-3" onClick={() => onKeep({ strength: r.value, low: r.value * Math.exp(-r.error), high: r.value * Math.exp(r.error) })}>{keeps}</button>}</>)}
       {model && <p className="small mt-3">The house cup of {tea.name} is expected at {model.map((v) => numberText(v)).join(', ')} ({standingOf(tea).toLowerCase()}, not measured).</p>}
     </>
   );

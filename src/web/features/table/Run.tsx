@@ -2,21 +2,22 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
-import { likeForLike, missing, nextMoment, refusalOf, scheduleFor, valueText, type Tasting, type TastingAct } from '#core/tasting';
-import { celsius, millilitres, minutesText, numberText, temperatureText, volumeText } from '#core/units';
+import { type CupColour, likeForLike, missing, nextMoment, refusalOf, scheduleFor, valueText, type Tasting, type TastingAct } from '#core/tasting';
+import { celsius, millilitres, minutesText, numberText, parseWithin, temperatureText, volumeText } from '#core/units';
 import { useNow } from '../../app/clock';
 import { useSession, useUnits } from '../../app/session';
 import { useAppDispatch } from '../../app/store';
 import { toastShown } from '../../app/toasts';
 import { Sheet } from '../../ui/Dialog';
 import { useKeys } from '../../ui/keys';
+import { signedPercent } from '../../ui/strength';
 import { standingOf } from '../../ui/standing';
 import { clockText } from '../bar';
 import { alikeWords, cupsWords, exerciseName, WAY_WORDS } from './cups';
 import { Rungs } from './Rungs';
 
 type Props = { view: OpenTasting; now: Tasting; does: (act: TastingAct) => string };
-type Asking = 'spilled' | 'codes' | 'other' | 'stop' | null;
+type Asking = 'measured' | 'spilled' | 'codes' | 'other' | 'stop' | null;
 const SPILLS = ['spilled', 'over-steeped by a slip', 'wrong leaf', 'leaf in the cup'];
 
 /** The table while it is brewed and tasted: one big clock, every cup, who has handed in. */
@@ -75,6 +76,7 @@ export function Run({ view, now, does }: Props) {
           {next && e.cups.length - poured > 1 && <button type="button" className="btn" onClick={() => setAsking('other')}>Poured another one</button>}
           <button type="button" className="btn" onClick={() => setAsking('spilled')}>Spilled one <kbd>X</kbd></button>
           <button type="button" className="btn" onClick={() => setAsking('codes')}>Wrong code</button>
+          {poured > 0 && <button type="button" className="btn" onClick={() => setAsking('measured')}>Measured</button>}
           {lastHand && <button type="button" className="btn quiet" onClick={undo}>Undo <kbd>Z</kbd></button>}
         </div>
         <p className="small">{schedule.kind === 'oneClock' ? `The strip is this tea’s colour as it steeps, ${standingOf(view.tea).toLowerCase()}. Open marks are poured; the stroke is when it really was. ` : ''}The result uses the real times.</p>
@@ -100,6 +102,7 @@ export function Run({ view, now, does }: Props) {
         {e.tasters.length > 1 && <div className="foot"><Link className="btn" to={`/table/${view.id}/taste`}>Pass this tablet round</Link></div>}
       </section>
       <Sheet title="Which one was spilled?" open={asking === 'spilled'} onClose={() => setAsking(null)}><Spilled codes={now.cups.map((c, i) => ({ cup: i, code: codeOf(i), out: c.excluded }))} onOut={(cup, reason) => { act({ kind: 'exclude', cup, reason }); setAsking(null); }} /></Sheet>
+      <Sheet title="What an instrument said" open={asking === 'measured'} onClose={() => setAsking(null)}><Measured id={view.id} cups={now.cups.flatMap((c, i) => (c.pulled !== null && c.excluded === null ? [{ cup: i, code: codeOf(i), solids: c.solids, colour: c.colour }] : []))} onSolids={(cup, solids) => act({ kind: 'measure', cup, solids })} /></Sheet>
       <Sheet title="Which codes were mixed up?" open={asking === 'codes'} onClose={() => setAsking(null)}><Mixed codes={Object.keys(now.cupOf)} onSwap={(a, b) => { act({ kind: 'swap', a, b }); setAsking(null); }} /></Sheet>
       <Sheet title="Which one was poured off?" open={asking === 'other'} onClose={() => setAsking(null)}><div className="toggles">{now.cups.map((c, i) => (c.pulled === null && c.poured !== null && c.excluded === null ? <button type="button" key={i} className="btn" onClick={() => { act({ kind: 'pull', cup: i }); setAsking(null); }}>{codeOf(i)}</button> : null))}</div></Sheet>
       <Sheet title="Stop this tasting?" open={asking === 'stop'} onClose={() => setAsking(null)}><p>Nothing more can be done at it. What was handed in is kept.</p><div className="flex gap-2 mt-4"><button type="button" className="btn" onClick={() => { act({ kind: 'stop', reason: '' }); setAsking(null); }}>Stop it</button><button type="button" className="btn quiet" onClick={() => setAsking(null)}>Go on</button></div></Sheet>
@@ -133,6 +136,33 @@ function Spilled({ codes, onOut }: { codes: readonly { cup: number; code: string
       <div className="toggles" role="group" aria-label="Cup">{codes.filter((c) => c.out === null).map((c) => <button type="button" key={c.cup} className="toggle" aria-pressed={cup === c.cup} onClick={() => setCup(c.cup)}>{c.code}</button>)}</div>
       <p>It is left out of the result, and the result says so.</p>
       <div className="flex flex-wrap gap-2">{SPILLS.map((r) => <button type="button" key={r} className="btn" disabled={cup === null} onClick={() => cup !== null && onOut(cup, r)}>{r}</button>)}</div>
+    </div>
+  );
+}
+/** Refractometer and colour of the cups that are poured off: what a tea is fitted by, beside the marks. */
+function Measured({ id, cups, onSolids }: { id: string; cups: readonly { cup: number; code: string; solids: number | null; colour: CupColour | null }[]; onSolids: (cup: number, gramsPerLitre: number) => void }) {
+  const [typed, setTyped] = useState<Readonly<Record<number, string>>>({});
+  const read = (t: string) => parseWithin(t.replace(/\s*%$/, ''), 'What a refractometer shows of tea', '%', 0.02, 6);
+  const keep = (cup: number) => {
+    const r = read(typed[cup] ?? '');
+    if (r.kind === 'bad') return;
+    onSolids(cup, Math.round(r.value * 1000) / 100);
+    setTyped((all) => Object.fromEntries(Object.entries(all).filter(([k]) => Number(k) !== cup)));
+  };
+  return (
+    <div className="grid gap-3">
+      <p className="small">Dissolved, %: strained, cooled to the room, zeroed on the same water. Colour: against the house cup.</p>
+      {cups.map((c) => {
+        const t = typed[c.cup];
+        const r = t === undefined || t.trim() === '' ? null : read(t);
+        return (
+          <form key={c.cup} className="measured-row" onSubmit={(e) => { e.preventDefault(); keep(c.cup); }}>
+            <b>{c.code}</b><input className="box" inputMode="decimal" aria-label={`${c.code}, dissolved, %`} value={t ?? (c.solids === null ? '' : numberText(c.solids / 10, 2))} onChange={(e) => setTyped((all) => ({ ...all, [c.cup]: e.target.value }))} />
+            <button type="submit" className="btn slim" disabled={r === null || r.kind === 'bad'}>Keep</button><Link className="btn slim" to={`/table/colour?table=${id}&cup=${c.cup}`}>{c.colour ? `Colour ${signedPercent(c.colour.strength)} %` : 'Read its colour'}</Link>
+            {r?.kind === 'bad' && <p className="fault" role="alert">{r.why}</p>}
+          </form>
+        );
+      })}
     </div>
   );
 }
