@@ -5,6 +5,7 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
+import { TableDriver } from '../drivers/TableDriver';
 import { ShopServer } from '../fixtures/server';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
@@ -51,6 +52,37 @@ test('with the server gone the bar starts, brews, pulls and judges; closed and o
   await houseAgain.goTo('Log');
   await expect(again.locator('a.log-row', { hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).first()).toContainText('Dov R.');
   await expect(again.locator('a.log-row').filter({ hasText: 'on the bar' })).toHaveCount(1);
+});
+
+test('a ladder goes on when the server is gone and the page is loaded again; what was poured off arrives once', async ({ tablet, shop }) => {
+  const page = await tablet({ serviceWorkers: 'allow' });
+  const house = new HouseDriver(page);
+  await house.signIn(PEOPLE.lead);
+  await kept(page);
+  const table = new TableDriver(page);
+  await table.open();
+  await page.keyboard.press('n');
+  for (const [i, t] of ['0:05', '0:06', '5:00', '6:00'].entries()) await table.figure(i + 1, 'time', t);
+  await table.setUp();
+  const codes = await table.codes();
+  await page.keyboard.press(' ');
+  await expect(table.act()).toContainText(`Poured off ${codes[0]}`);
+  await house.expectAllSaved();
+  await shop.kill();
+  await page.reload();
+  await expect(table.act()).toContainText(`Poured off ${codes[0]}`);
+  await page.keyboard.press(' ');
+  await table.poured(codes[0] ?? '');
+  await page.keyboard.press(' ');
+  await table.poured(codes[1] ?? '');
+  await house.expectUnsaved(2);
+  await page.reload();
+  await table.poured(codes[1] ?? '');
+  await shop.start();
+  await house.expectAllSaved();
+  await expect(table.act()).toContainText(`Poured off ${codes[2]}`);
+  const view = (await (await page.request.get(`/api/tastings/${page.url().split('/').at(-1) ?? ''}`)).json()) as { events: { act: { kind: string } }[] };
+  expect(view.events.map((e) => e.act.kind)).toEqual(['start', 'pull', 'pull']);
 });
 
 test('what a version before kept in the page’s small storage is brought over and sent', async ({ house }) => {

@@ -1,11 +1,12 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import type { BlindTasting, OpenTasting, TastingView } from '#contracts/tastings';
 import { tastingOf, type Tasting, type TastingAct, type TastingEvent } from '#core/tasting';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
 import { nextSeq, queued, type Waiting } from '../../app/outbox';
-import { useTastingQuery } from '../../app/records';
+import { recordsApi, useTastingQuery } from '../../app/records';
 import { useSession } from '../../app/session';
+import { keepHere, readHere } from '../../app/storage';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 
 /** Asked for so often while the stream is down, ms. */
@@ -26,6 +27,22 @@ function withWaiting(view: TastingView, waiting: readonly Written[]): TastingVie
   }, view);
 }
 
+type Kept = { readonly personId: string; readonly data: TastingView };
+/** The table that was open last, as this person last read it, takes the place of an answer on a device opened without a server. */
+function useKept(id: string, data: TastingView | undefined, failed: boolean, personId: string): void {
+  const dispatch = useAppDispatch();
+  useEffect(() => { if (data) void keepHere('read', 'tasting', { personId, data } satisfies Kept).catch(() => undefined); }, [data, personId]);
+  useEffect(() => {
+    if (!failed || data) return;
+    let gone = false;
+    void readHere('read', 'tasting').then((k) => {
+      const there = k as Kept | undefined;
+      if (!gone && there && there.data.id === id && there.personId === personId) void dispatch(recordsApi.util.upsertQueryData('tasting', id, there.data));
+    }, () => undefined);
+    return () => { gone = true; };
+  }, [id, data, failed, personId, dispatch]);
+}
+
 /** A tasting as it stands, with what this device has done since; and the hand that does something at it. */
 export function useTasting(id: string) {
   const live = useAppSelector((s) => s.live.on);
@@ -34,6 +51,7 @@ export function useTasting(id: string) {
   const me = useSession();
   const dispatch = useAppDispatch();
   const waiting = useMemo(() => outbox.filter((w): w is Written => w.kind === 'table' && w.tastingId === id), [outbox, id]);
+  useKept(id, data, isError, me.personId);
   const view = useMemo(() => (data ? withWaiting(data, waiting) : null), [data, waiting]);
   const does = (act: TastingAct): string => {
     const body = { id: newId(), at: Math.round(now()), act };
