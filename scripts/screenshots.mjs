@@ -5,6 +5,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openChromium } from './lib/chromium.mjs';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { startMariadb } from './lib/mariadb.mjs';
 import { cleanEnv, needBuild, ROOT } from './lib/prepare.mjs';
@@ -34,6 +35,21 @@ async function shot(name, size) {
   say(`${name}.png`);
   if (size) await page.setViewportSize({ width: 1280, height: 800 });
 }
+/** Two states of one view on one picture: the first is held until the second is there. */
+const held = new Map();
+async function half(name, size, across = false) {
+  if (size) { await page.setViewportSize({ width: size[0], height: size[1] }); await settle(400); }
+  const picture = await page.screenshot();
+  if (size) await page.setViewportSize({ width: 1280, height: 800 });
+  const first = held.get(name);
+  if (!first) { held.set(name, picture); return; }
+  if (only.length && !only.includes(name)) return;
+  const [a, b] = await Promise.all([first, picture].map((x) => sharp(x).metadata()));
+  const gap = 16;
+  const [width, height] = across ? [a.width + gap + b.width, Math.max(a.height, b.height)] : [Math.max(a.width, b.width), a.height + gap + b.height];
+  await sharp({ create: { width, height, channels: 3, background: '#8a969d' } }).composite([{ input: first, left: 0, top: 0 }, { input: picture, left: across ? a.width + gap : 0, top: across ? 0 : a.height + gap }]).png({ compressionLevel: 9 }).toFile(join(out, `${name}.png`));
+  say(`${name}.png`);
+}
 const records = async (path) => (await page.request.get(path)).json();
 async function post(path, data) {
   const answer = await page.request.post(path, { data, headers: { origin: `http://127.0.0.1:${port}` } });
@@ -61,7 +77,7 @@ try {
   await stands('Tolvane Amber', 'White pot', 150, 2);
   await page.goto('/');
   await settle(1500);
-  await shot('bar-one');
+  await half('bar-one');
   await stands('Ostrey Deep', 'Lidded cup', 24, 1);
   await stands('Quillorn Steam', 'Small pot', 94, 3);
   await stands('Sennet Hollow', 'Release steeper', 156, 4);
@@ -69,7 +85,6 @@ try {
   await stands('Ullash White Bud', 'Lidded mug', 58, 6);
   await settle(1200);
   await shot('bar');
-  await shot('bar-phone', [390, 844]);
   const like = (await records('/api/vessels')).vessels.find((v) => v.name === 'White pot');
   const { id: _id, rev: _rev, retired: _retired, ...facts } = like;
   for (const name of ['Blue pot', 'Tall pot', 'Oval pot', 'Pot by the window']) await post('/api/vessels', { ...facts, id: v7(), name });
@@ -78,11 +93,12 @@ try {
   for (const [i, [tea, forWhom]] of [['Mereth Mint', 'window table'], ['Haldrin Shade', 'two at the bar'], ['Orrin Hearth', 'to take out']].entries()) await post('/api/orders', { id: v7(), siteId: like.siteId, teaId: teas.find((t) => t.name === tea).id, vesselId: null, water: null, forWhom, rank: i, at: Date.now() });
   await settle(1200);
   await shot('bar-twelve');
-  await shot('bar-tablet', [820, 1180]);
+  await half('bar-small', [820, 1180], true);
+  await half('bar-small', [390, 844], true);
   await context.setOffline(true);
   await page.locator('.under[data-brew="Quillorn Steam"] .act .btn').first().click();
   await settle(5000);
-  await shot('bar-offline');
+  await half('bar-one');
   await context.setOffline(false);
   await page.goto('/');
   await settle(4000);
@@ -114,10 +130,10 @@ try {
   await place('Shelf');
   await shot('shelf');
   await place('Log');
-  await shot('log');
+  await half('log');
   await page.goto('/log/trends');
   await settle(1500);
-  await shot('trends');
+  await half('log');
   // One brew with all there is to tell of it: steps, a weighing, a thermometer, a late lift.
   const told = v7();
   const on = Date.now() - 420_000;
@@ -143,6 +159,7 @@ try {
   await page.getByRole('combobox').fill('marrow');
   await page.keyboard.press('Enter');
   for (const name of ['Dov R.', 'Pela M.', 'Tam O.']) await role('button', name).click();
+  await shot('table-setup');
   await role('button', /^Set it up/).click();
   await settle();
   const [ladder] = (await records(`/api/tastings?siteId=${like.siteId}`)).tastings;
@@ -160,7 +177,9 @@ try {
   await role('radio', 'Strength: right').click();
   await role('radio', 'Sweet: little').click();
   await role('button', 'malty').click();
-  await shot('table-sheet', [390, 844]);
+  await half('table-sheet', [390, 844], true);
+  await role('button', 'Order them').click();
+  await half('table-sheet', [390, 844], true);
   await page.goto('/table');
   await settle();
   await role('link', /Ladder of time.*revealed/).click();
@@ -170,7 +189,34 @@ try {
   await settle();
   await role('button', /^Malty black, weak/).click();
   await settle(1800);
-  await shot('colour');
+  await half('colour');
+  await role('button', /too dark$/).click();
+  await settle(1800);
+  await half('colour');
+  // A dial-in after its second round.
+  await page.goto('/table');
+  await settle();
+  await page.locator('a.tasting-row', { hasText: 'Dial-in of a lot' }).click();
+  await settle();
+  await role('button', 'Set up round 2').click();
+  await settle();
+  const second = page.url().split('/').at(-1);
+  const round = (at, act) => post(`/api/tastings/${second}/events`, { id: v7(), at, act });
+  const { exercise } = await records(`/api/tastings/${second}`);
+  const from = Date.now() - 900_000;
+  await round(from, { kind: 'start' });
+  for (const [cup, c] of exercise.cups.entries()) { await round(from, { kind: 'pour', cup }); await round(from + c.plan.seconds * 1000, { kind: 'pull', cup }); }
+  for (const [i, t] of exercise.tasters.entries()) {
+    for (const [cup, c] of exercise.cups.entries()) await round(Date.now(), { kind: 'keep', taster: t.id, code: c.codes[0], sheet: { marks: cup === 0 ? { strength: i > 0 ? 1 : 0, bitterness: 1, astringency: 0, sweetness: -1, aroma: 0 } : { strength: 0, bitterness: i === 0 ? 1 : 0, astringency: i === 1 ? -1 : 0, sweetness: 0, aroma: i > 1 ? -1 : 0 }, words: [] } });
+    await round(Date.now(), { kind: 'handIn', taster: t.id, order: null, choice: null });
+  }
+  await round(Date.now(), { kind: 'reveal' });
+  await page.reload();
+  await settle(1200);
+  await shot('dial-in');
+  await page.goto(`/book/${teas.find((t) => t.name === 'Marrowick Broken').id}/fit`);
+  await settle(1500);
+  await shot('fit');
 } finally {
   await browser.close();
   server.kill('SIGTERM');
