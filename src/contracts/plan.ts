@@ -46,7 +46,8 @@ export function brewOf(plan: Plan, style: StyleId, time: Seconds): ColouredBrew 
   if (!plan.steep) return brew;
   const character = used.get(plan) ?? characterAfter(brew, plan.recipe, plan.steep.past);
   used.set(plan, character);
-  return { ...brew, character };
+  // A later steep has lost what the measured cups had.
+  return { ...brew, character, measured: undefined };
 }
 
 /** The next steep of the same leaf after a brew of this plan that took `steeped`: its plan, or why there is none. */

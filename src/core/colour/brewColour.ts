@@ -1,6 +1,7 @@
 import { COLOUR_STYLES, PIGMENTS, PLATEAU_ENERGY, RATE_ENERGY, type Pigment, type PigmentAmounts } from './pigments';
 import type { Lab, Liquor } from './appearance';
 import { GAS, greenLoss, inverse } from './liquor';
+import { shiftAt, type Shift } from './swatches';
 import { contactFactor, heatedPanels, type Panel } from '#core/extraction';
 import { heatOf, type Brewing } from '#core/cup';
 import { GRADES, styleOf, type StyleId } from '#core/styles';
@@ -9,7 +10,11 @@ import type { Celsius, Seconds } from '#core/units';
 /** What earlier steeps did: pigment that has left the leaf, and what lies under it, in g per litre of the whole water. */
 export type SpentColour = { readonly left: PigmentAmounts; readonly kept: PigmentAmounts; readonly keptTurbidity: number };
 /** A brew with the style whose colours it takes. */
-export type ColouredBrew = Brewing & { readonly style: StyleId };
+export type ColouredBrew = Brewing & {
+  readonly style: StyleId;
+  /** How this house's measured cups of it differ from the model, where there are any: first steeps are drawn so. */
+  readonly measured?: readonly Shift[] | undefined;
+};
 
 /** Contact against the style's own leaf, free and still: the colour constants already hold that. */
 function relativeContact(b: ColouredBrew): number {
@@ -24,7 +29,8 @@ function relativeContact(b: ColouredBrew): number {
  */
 export function colourOfBrew(b: ColouredBrew, time: Seconds, spent?: SpentColour): Liquor {
   const panels = heatedPanels(heatOf(b), b.water, time);
-  return colourAlong(b, panels, time, spent);
+  const liquor = colourAlong(b, panels, time, spent);
+  return b.measured && !spent ? { ...liquor, shift: shiftAt(b.measured, time) } : liquor;
 }
 
 function colourAlong(b: ColouredBrew, panels: readonly (Panel & { at: Celsius })[], time: Seconds, spent?: SpentColour): Liquor {

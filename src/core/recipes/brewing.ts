@@ -1,5 +1,5 @@
 import type { Recipe } from './recipe';
-import { colourOfBrew, shiftAt, shiftsOf, type ColouredBrew, type Liquor, type Shift } from '#core/colour';
+import { colourOfBrew, shiftsOf, type ColouredBrew, type Liquor, type Shift } from '#core/colour';
 import { characterOfTea, type KnownTea, type Multipliers, type Swatches } from '#core/styles';
 import { celsius, grams, gramsPer100Ml, millilitres, seconds, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
@@ -12,6 +12,7 @@ type Poured = {
 export const brewingOf = ({ tea, recipe, vessel, leaf, water, onLeaf, time, ambient = celsius(20) }: Poured): ColouredBrew => ({
   style: tea.style, character: characterOfTea(tea), leaf, water, temperature: onLeaf, time, ambient,
   material: vessel.material, lid: vessel.lid && recipe.lid, cosy: vessel.cosy, infuser: vessel.infuser, basket: vessel.basket,
+  ...(tea.swatches && { measured: shiftsFor(tea, tea.swatches, recipe) }),
 });
 
 /** The pour a recipe is shown by where no vessel is meant: a plain pot of half a litre, loose leaf. */
@@ -30,7 +31,5 @@ function shiftsFor({ style, fitted }: KnownTea, swatches: Swatches, recipe: Reci
   known.set(swatches, { fitted, shifts });
   return shifts;
 }
-/** A predicted liquor of a tea, so many seconds on, in the colours that were measured in this house where there are any. */
-export const asMeasured = (tea: KnownTea, recipe: Recipe, time: number, liquor: Liquor): Liquor => (tea.swatches ? { ...liquor, shift: shiftAt(shiftsFor(tea, tea.swatches, recipe), time) } : liquor);
 /** The liquor of a recipe so many seconds on, where no vessel is meant. */
-export const houseLiquor = (tea: KnownTea, recipe: Recipe, time: Seconds): Liquor => asMeasured(tea, recipe, time, colourOfBrew(houseBrew(tea, recipe), time));
+export const houseLiquor = (tea: KnownTea, recipe: Recipe, time: Seconds): Liquor => colourOfBrew(houseBrew(tea, recipe), time);

@@ -3,7 +3,7 @@ import { predict as taste, propose } from '#core/correction';
 import { brewingOf, startingRecipe } from '#core/recipes';
 import { seeded } from '#core/numeric';
 import {
-  calibrationWords, comparedWords, cupsSeen, dialledIn, houseCupOf, likeForLike, marksWords, offIn, ownResult, recipeAt, refusalOf, resultOf, roundOf, scheduleOf, setUp, storyOf, tastingOf, turnedCup, verdictOf,
+  calibrationWords, comparedWords, cupsSeen, dialledIn, houseCupOf, likeForLike, marksWords, offIn, ownResult, recipeAt, refusalOf, resultOf, roundOf, scheduleOf, setUp, standardPreparation, storyOf, tastingOf, turnedCup, verdictOf,
   type CalibrationResult, type CupsResult, type Exercise, type PlannedCup, type Round, type Sheet, type TastingAct, type TastingEvent,
 } from '#core/tasting';
 import { celsius, grams, millilitres, seconds } from '#core/units';
@@ -194,6 +194,8 @@ describe('a calibration', () => {
     }), { seed: 11, numRuns: 40 });
   });
 });
+
+test('the standard preparation is 2 g to 100 ml for six minutes', () => expect(standardPreparation(150, 96.4)).toEqual({ grams: 3, water: 150, celsius: 96, seconds: 360 }));
 
 describe('a taster’s own page', () => {
   const ladder = exerciseOf({ kind: 'ladder', cups: [60, 150, 300].map((s) => ({ ...house, seconds: s })) });

@@ -11,6 +11,10 @@ export type PlannedCup = {
 };
 /** The house cup with so much water: what a recipe asks for. */
 export const houseCupOf = ({ dose, temperature, window }: Pick<Recipe, 'dose' | 'temperature' | 'window'>, water: number): PlannedCup => ({ grams: Number(((dose * water) / 100).toFixed(2)), water, celsius: temperature, seconds: window.best });
+/** Standard preparation: 2 g to 100 ml, boiling water, six minutes, white porcelain (ISO 3103, from memory). g per 100 ml. */
+export const STANDARD_DOSE = 2;
+/** A cup by it; `onLeaf` is what boiling water comes to in its vessel, C. */
+export const standardPreparation = (water: number, onLeaf: number): PlannedCup => ({ grams: Number(((STANDARD_DOSE * water) / 100).toFixed(1)), water, celsius: Math.round(onLeaf), seconds: 360 });
 export type Moment = { readonly cup: number; readonly act: 'pour' | 'pull'; readonly at: number };
 export type Schedule = {
   /** `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the same moment. */

@@ -9,7 +9,7 @@ const LISTED = 100;
 /** A dial-in takes two or three rounds; one that goes on is looked back so far. */
 const MOST_ROUNDS = 12;
 
-const rows = (tx: Tx) => tx.select({ t: tastings, tea: { id: teas.id, name: teas.name, style: teas.style }, fit: teaFits.fit, lot: lots.name, version: { id: versions.id, number: versions.number, recipe: versions.recipe }, setBy: { id: people.id, name: people.name } })
+const rows = (tx: Tx) => tx.select({ t: tastings, tea: { id: teas.id, name: teas.name, style: teas.style, swatches: teas.swatches }, fit: teaFits.fit, lot: lots.name, version: { id: versions.id, number: versions.number, recipe: versions.recipe }, setBy: { id: people.id, name: people.name } })
   .from(tastings).innerJoin(teas, eq(teas.id, tastings.teaId)).leftJoin(teaFits, and(eq(teaFits.teaId, tastings.teaId), eq(teaFits.state, 'inUse'))).leftJoin(lots, eq(lots.id, tastings.lotId)).innerJoin(versions, eq(versions.id, tastings.versionId)).innerJoin(people, eq(people.id, tastings.setBy)).$dynamic();
 export type Found = Awaited<ReturnType<typeof rows>>[number];
 

@@ -1,11 +1,11 @@
 import { advance, clashesAhead, meetsNow, phaseAt, stepNow, stepWords, waitToPour, type BrewStep, type Clash, type Moment, type Phase } from '#core/timing';
 import { colourOfBrew, diluted, tint, type Liquor } from '#core/colour';
-import { brewOf, knownFrom } from '#contracts/plan';
+import { brewOf } from '#contracts/plan';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { Waiting } from '../../app/outbox';
 import { epochMs, minutesText, seconds, volumeText, temperatureText, type EpochMs, type Seconds, type VolumeUnit } from '#core/units';
-import { asMeasured, houseLiquor, type Recipe } from '#core/recipes';
+import { houseLiquor, type Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
 
 /** A brew on the bar; `unsaved` while something of it waits to be sent, `partners` what is pulled and judged with it. */
@@ -100,10 +100,7 @@ export function liquorOf(brew: Brew, now: EpochMs): Liquor | null {
   const s = steepedBy(brew, now);
   if (s === null) return null;
   const whole = seconds(brew.state.kind === 'steeping' ? Math.floor(s) : s);
-  const { plan, tea } = brew;
-  const liquor = colourOfBrew(brewOf(plan, tea.style, whole), whole);
-  // A later steep has lost what the measured cups had.
-  return plan.steep ? liquor : asMeasured(knownFrom(plan, tea.style), plan.recipe, whole, liquor);
+  return colourOfBrew(brewOf(brew.plan, brew.tea.style, whole), whole);
 }
 export const swatchOf = (tea: KnownTea, recipe: Recipe, strength: number): Liquor => diluted(houseCup(tea, recipe), strength);
 export { tint };

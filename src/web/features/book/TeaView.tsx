@@ -66,7 +66,7 @@ export function TeaView({ id }: { id: string }) {
       {house ? (isCold(at) ? <ColdRecipe tea={tea} house={house} /> : <HouseRecipe tea={tea} house={house} />) : <Nothing action={lead && <button type="button" className="btn" onClick={() => setEditing('version')}>Make its first recipe</button>}>No house recipe as {METHODS[at].label} yet.</Nothing>}
       {at === tea.method && <Notes notes={notes} lead={lead} onVersion={() => setEditing('version')} />}
       {house && !isCold(at) && <InOurVessels tea={tea} house={house} />}
-      {tea.house && at === tea.method && <p className="small mt-2">{standingOf(tea)}. <Link className="underline" to={`/book/${id}/fit`}>{tea.fitted ? 'What its own cups say' : 'Fit it to this house'}</Link>. <Link className="underline" to={`/book/${id}/colours`}>{tea.swatches ? 'Its measured colours' : 'Its colours'}</Link></p>}
+      {tea.house && at === tea.method && <p className="small mt-2">{standingOf(tea)}. {role !== 'trainee' && <><Link className="underline" to={`/book/${id}/fit`}>{tea.fitted ? 'What its own cups say' : 'Fit it to this house'}</Link>. </>}<Link className="underline" to={`/book/${id}/colours`}>{tea.swatches ? 'Its measured colours' : 'Its colours'}</Link></p>}
       {house && !isCold(at) && <ToleranceOf tea={tea} version={house} />}
       <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Versions{tea.recipes.length > 1 && <small>{METHODS[at].label}</small>}</h2>{mine.length > 1 && <Link className="btn slim" to={`/book/${id}/versions${at === tea.method ? '' : `?method=${at}`}`}>Compare <kbd>V</kbd></Link>}
         {lead && <button type="button" className="btn slim" onClick={() => setEditing('version')}>New version <kbd>E</kbd></button>}</div>

@@ -3,12 +3,12 @@ import { useNavigate, useSearchParams } from 'react-router';
 import type { Tea, Version } from '#contracts/book';
 import { lotInUse, recipeFor } from '#contracts/chosen';
 import type { Vessel } from '#contracts/shelf';
-import { methodFor, type Recipe } from '#core/recipes';
+import { methodFor, mostOnLeaf, siteBoiling, type Recipe } from '#core/recipes';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { ATTRIBUTES } from '#core/correction';
 import { LOT_WORDS } from '#core/teas';
-import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
-import { minutesText, numberText, temperatureText, celsius, volumeText, millilitres } from '#core/units';
+import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, STANDARD_DOSE, standardPreparation, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
+import { grams, minutesText, numberText, temperatureText, celsius, volumeText, millilitres } from '#core/units';
 import { failureOf } from '../../app/api';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
@@ -82,6 +82,7 @@ function SetUp({ teas, vessels, first, lotId }: { teas: readonly Tea[]; vessels:
   const [exercise, setExercise] = useState<Exercise>({ kind: lotId ? 'dialIn' : 'ladder', way: 'seconds' });
   const [asks, setAsks] = useState<PairAsks>('strength');
   const [n, setN] = useState(4);
+  const [standard, setStandard] = useState(false);
   const [ofLot, setOfLot] = useState(lotId);
   const [own, setOwn] = useState<readonly PlannedCup[] | null>(null);
   const [tasters, setTasters] = useState<readonly string[]>([personId]);
@@ -90,7 +91,7 @@ function SetUp({ teas, vessels, first, lotId }: { teas: readonly Tea[]; vessels:
   const { kind, way, compares } = exercise;
   // Only teas with a house recipe are offered.
   const version = (recipeFor(tea, methodFor(vessel))?.house ?? tea.house) as Version;
-  const house = useMemo(() => houseCupOf(version.recipe, vessel.mark), [version, vessel]);
+  const house = useMemo(() => (standard ? standardPreparation(vessel.mark, mostOnLeaf({ water: vessel.mark, vessel, site, warmed: false }, grams(vessel.mark * STANDARD_DOSE / 100), siteBoiling(site))) : houseCupOf(version.recipe, vessel.mark)), [standard, version, vessel, site]);
   const cups = useMemo(() => own ?? cupsFor(house, version.recipe, exercise, n), [own, house, version, exercise, n]);
   // What is dialled in is the lot that came last; all else is tasted of the one in use.
   const lot = tea.lots.find((l) => l.id === ofLot) ?? (kind === 'dialIn' ? tea.lots.find((l) => l.state === 'new') : undefined) ?? lotInUse(tea);
@@ -118,10 +119,11 @@ function SetUp({ teas, vessels, first, lotId }: { teas: readonly Tea[]; vessels:
         {kind === 'dialIn' && tea.lots.length > 0 && <PickList label="Lot" shown={lot?.name ?? 'no lot'} chosen={lot ?? undefined} choices={tea.lots.map((l) => ({ value: l, text: `${l.name}, ${LOT_WORDS[l.state]}` }))} onPick={(l) => setOfLot(l.id)} />}
         <span>in the</span><PickList label="Vessel" shown={vessel.name} chosen={vessel} choices={vessels.map((v) => ({ value: v, text: `${v.name}, ${volumeText(millilitres(v.mark), units.volume)}` }))} onPick={(v) => { setVessel(v); fresh(); }} />
         {COUNTS[kind] && <><span>with</span><PickList label="Cups" shown={cupsWords(cups.length)} chosen={n} choices={(COUNTS[kind] ?? []).map((k) => ({ value: k, text: cupsWords(k) }))} onPick={(k) => { setN(k); fresh(); }} /></>}
+        {kind !== 'dialIn' && <><span>made by</span><PickList label="Made by" shown={standard ? 'standard preparation' : 'the house recipe'} chosen={standard} choices={[{ value: false, text: 'the house recipe' }, { value: true, text: 'standard preparation: 2 g per 100 ml, boiling, 6:00' }]} onPick={(v) => { setStandard(v); fresh(); }} /></>}
         {kind === 'pair' && <><span>asking</span><PickList label="Asks" shown={asks === 'preferred' ? 'which is liked better' : `which has more: ${ATTRIBUTES[asks].label.toLowerCase()}`} chosen={asks} choices={PAIR_ASKS.map((a) => ({ value: a, text: a === 'preferred' ? 'which is liked better' : `which has more: ${ATTRIBUTES[a].label.toLowerCase()}` }))} onPick={setAsks} /></>}
       </div>
       <section className="work">
-        <h2>{kind === 'dialIn' ? 'First round' : 'Cups'}<small>{kind === 'dialIn' ? `${lot?.name ?? 'the lot'} on the house recipe` : kind === 'calibration' ? 'each in two bowls, so that everybody meets it twice without knowing' : compares ? 'touch what differs to change it' : `touch a figure to change it; the house cup is ${text(house[way])}`}</small></h2>
+        <h2>{kind === 'dialIn' ? 'First round' : 'Cups'}<small>{kind === 'dialIn' ? `${lot?.name ?? 'the lot'} on the house recipe` : kind === 'calibration' ? 'each in two bowls, so that everybody meets it twice without knowing' : compares ? 'touch what differs to change it' : `touch a figure to change it; the ${standard ? 'standard' : 'house'} cup is ${text(house[way])}`}</small></h2>
         <table className="grid-table plain rungs">
           <thead><tr><th className="l">expected colour</th>{compares && <th className="l">{compares === 'steep' ? 'steep' : 'infuser'}</th>}<th>leaf</th><th>water</th><th>heat</th><th>time</th></tr></thead>
           <tbody>{cups.map((c, i) => (
