@@ -110,6 +110,9 @@ test('cups of a finished lot and later steeps say nothing of the leaf that is br
   const { name, method, words, allergens, note, leaf, blend, packet, caffeine, cautions, colour, weighing, spoon } = tea;
   await h.callers.lead.patch(`/api/teas/${h.ids.tea}`, { name, method, words, allergens, note, leaf, blend, packet, caffeine, cautions, colour, weighing, spoon, style: 'white', rev: tea.rev, retired: false }).expect(200);
   expect((await teaOf()).fitted).toBeNull();
+  // Nor is it taken up again for that style.
+  const [old] = (await fitOf()).kept;
+  expect((await h.callers.lead.post(`/api/fits/${old?.id}/state`, { to: 'inUse' }).expect(409)).body.message).toMatch(/another style/);
 });
 
 const lab = (l: number): [number, number, number] => [l, 20, 60];

@@ -149,3 +149,20 @@ test('papers: tents and sheets for whoever runs it, the report when it is reveal
   for (const w of ['Tolvane Amber', 'Bitterness begins between', 'How sure', 'One taster can prove nothing', '1 of 2 tasters']) expect(report.replace(/\s+/g, ' ')).toContain(w);
   rmSync(folder, { recursive: true, force: true });
 });
+
+test('a taster’s device is lost half way: what was kept is there, the rest is entered for them; what the lost one sends later changes nothing', async () => {
+  const t = await brewed();
+  const sheet = (bitterness: -2 | -1 | 0 | 1 | 2) => ({ marks: { bitterness }, words: ['brisk'] });
+  for (const cup of [0, 1]) await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, cup), sheet: sheet(-1) }, h.callers.brewer).expect(200);
+  // Whoever runs it sees that two were kept, not what they say.
+  const lead = (await h.callers.lead.get(`/api/tastings/${t.id}`).expect(200)).body as OpenTasting;
+  expect(tastingOf(lead.exercise, lead.events).tasters.find((x) => x.id === h.ids.brewer)?.sheets[codeOf(t, 0)]).toEqual({ marks: {}, words: [] });
+  for (const cup of [2, 3]) await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, cup), sheet: sheet(1) }).expect(200);
+  await does(t.id, { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null }).expect(200);
+  expect((await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, 0), sheet: sheet(2) }, h.callers.brewer).expect(409)).body.message).toMatch(/has handed in/);
+  await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: '' }).expect(200);
+  const open = (await does(t.id, { kind: 'reveal' }).expect(200)).body as OpenTasting;
+  const found = tastingOf(open.exercise, open.events).tasters.find((x) => x.id === h.ids.brewer);
+  expect(found?.enteredBy?.name).toBe('Lead L.');
+  expect([0, 1, 2, 3].map((c) => found?.sheets[codeOf(t, c)]?.marks.bitterness)).toEqual([-1, -1, 1, 1]);
+});

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Fit, FitScore, Scores } from '#core/fitting';
+import type { StyleId } from '#core/styles';
 import { endpoint } from './endpoint';
 import { Id, type Who } from './primitives';
 import { ROUTES } from './routes';
@@ -16,7 +17,7 @@ export type FitCup = {
 };
 type Fitted = Extract<Fit, { kind: 'fitted' }>;
 /** A fit that was taken, with how many cups it was drawn from. */
-export type KeptFit = { readonly id: string; readonly state: 'inUse' | 'aside'; readonly by: z.infer<typeof Who>; readonly at: number; readonly fit: Omit<Fitted, 'kind' | 'iterations'> & { readonly cups: number } };
+export type KeptFit = { readonly id: string; readonly state: 'inUse' | 'aside'; readonly by: z.infer<typeof Who>; readonly at: number; /** Of another style it says nothing: it rests while the tea has one. */ readonly fit: Omit<Fitted, 'kind' | 'iterations'> & { readonly cups: number; readonly style: StyleId } };
 /** What is known of a tea in this house: its cups, what they teach now, what was taken before. */
 export type TeaFitPage = { readonly cups: readonly FitCup[]; readonly right: Scores; readonly fit: Fit; readonly kept: readonly KeptFit[] };
 

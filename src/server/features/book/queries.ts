@@ -3,8 +3,8 @@ import { USES_COUNTED } from '#contracts/limits';
 import type { Tx } from '../../db/pool';
 import { brews, house, leadNotes, lots, people, photos, teaFits, teas, versions } from '../../db/schema/index';
 import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/book';
+import type { KeptFit } from '#contracts/fits';
 import { isCold, METHOD_NAMES, type Weighing } from '#core/recipes';
-import type { Multipliers } from '#core/styles';
 import { SPOONS, type Spoon } from '#core/units';
 import { spoonsById } from '../shelf';
 
@@ -24,15 +24,17 @@ type LotRow = { l: typeof lots.$inferSelect; number: number | null };
 const asLot = ({ l, number }: LotRow, spoons: Spoons): Lot => ({ ...l, weighing: weighedBy(spoons, l.weighing ?? null), versionNumber: number });
 const lotRows = (tx: Tx) => tx.select({ l: lots, number: versions.number }).from(lots).leftJoin(versions, eq(versions.id, lots.versionId));
 
-type Around = { readonly standing: readonly Version[]; readonly lots: readonly Lot[]; readonly photoId: string | null; readonly fitted: Multipliers | null; readonly spoons: Spoons };
-function asTea(row: typeof teas.$inferSelect, { standing, lots: own, photoId, fitted, spoons }: Around): Tea {
+type Around = { readonly standing: readonly Version[]; readonly lots: readonly Lot[]; readonly photoId: string | null; readonly fit: KeptFit['fit'] | null; readonly spoons: Spoons };
+function asTea(row: typeof teas.$inferSelect, { standing, lots: own, photoId, fit, spoons }: Around): Tea {
   const of = (method: Version['method'], state: Version['state']) => standing.find((v) => v.method === method && v.state === state) ?? null;
   const recipes: MethodRecipe[] = METHOD_NAMES.map((method) => ({ method, house: of(method, 'house'), trial: of(method, 'trial') })).filter((r) => r.house ?? r.trial);
   const mine = isCold(row.method) ? undefined : recipes.find((r) => r.method === row.method);
   const weighing = row.weighing ?? null;
   return {
     ...row, weighing, colour: row.colour ?? null, swatches: row.swatches ?? null, recipes, house: mine?.house ?? null, trial: mine?.trial ?? null,
-    measure: { spoon: spoonOf(spoons, row.spoon), weighing: weighedBy(spoons, weighing) }, lots: [...own], photoId, fitted,
+    measure: { spoon: spoonOf(spoons, row.spoon), weighing: weighedBy(spoons, weighing) }, lots: [...own], photoId,
+    // Of another style it says nothing.
+    fitted: fit && fit.style === row.style ? fit.multipliers : null,
   };
 }
 function grouped<T>(all: readonly T[], by: (x: T) => string): ReadonlyMap<string, readonly T[]> {
@@ -51,8 +53,8 @@ export async function allTeas(tx: Tx): Promise<Tea[]> {
   const standing = grouped((await versionRows(tx).where(inArray(versions.state, [...STANDING]))).map(asVersion), (v) => v.teaId);
   const open = grouped((await lotRows(tx).where(ne(lots.state, 'finished')).orderBy(desc(lots.arrived))).map((r) => asLot(r, spoons)), (l) => l.teaId);
   const pictures = new Map((await tx.select({ id: photos.id, teaId: photos.teaId }).from(photos)).map((p) => [p.teaId, p.id]));
-  const fits = new Map((await fitsInUse(tx)).map((f) => [f.teaId, f.fit.multipliers]));
-  return rows.map((r) => asTea(r, { standing: standing.get(r.id) ?? [], lots: open.get(r.id) ?? [], fitted: fits.get(r.id) ?? null, photoId: pictures.get(r.id) ?? null, spoons }));
+  const fits = new Map((await fitsInUse(tx)).map((f) => [f.teaId, f.fit]));
+  return rows.map((r) => asTea(r, { standing: standing.get(r.id) ?? [], lots: open.get(r.id) ?? [], fit: fits.get(r.id) ?? null, photoId: pictures.get(r.id) ?? null, spoons }));
 }
 export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
   const [row] = await tx.select().from(teas).where(eq(teas.id, id));
@@ -60,7 +62,7 @@ export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
   const [picture] = await tx.select({ id: photos.id }).from(photos).where(eq(photos.teaId, id));
   return asTea(row, {
     standing: (await versionRows(tx).where(and(eq(versions.teaId, id), inArray(versions.state, [...STANDING])))).map(asVersion),
-    lots: (await lotsOf(tx, id)).filter((l) => l.state !== 'finished'), photoId: picture?.id ?? null, fitted: (await fitsInUse(tx, id))[0]?.fit.multipliers ?? null, spoons: await spoonsById(tx),
+    lots: (await lotsOf(tx, id)).filter((l) => l.state !== 'finished'), photoId: picture?.id ?? null, fit: (await fitsInUse(tx, id))[0]?.fit ?? null, spoons: await spoonsById(tx),
   });
 }
 /** All lots of a tea, the newest first. */

@@ -61,16 +61,19 @@ export function fits({ db, now }: Deps) {
         if (fit.kind !== 'fitted') throw new AppError('fit.tooFew', 409, `Two cups at least, that were marked or measured: ${fit.got === 0 ? 'none' : 'only one'} here.`);
         await onlyInUse(tx, teaId);
         const { kind: _kind, iterations: _iterations, ...kept } = fit;
-        await tx.insert(teaFits).values({ id, teaId, state: 'inUse', fit: { ...kept, cups: cups.filter((c) => !c.left).length }, personId: by, at: new Date(now()) });
+        await tx.insert(teaFits).values({ id, teaId, state: 'inUse', fit: { ...kept, cups: cups.filter((c) => !c.left).length, style: tea.style }, personId: by, at: new Date(now()) });
       });
       return page(teaId, without);
     },
     async move(id: string, to: KeptFit['state']): Promise<TeaFitPage> {
       const teaId = await inTransaction(db, async (tx) => {
-        const [there] = await tx.select({ teaId: teaFits.teaId }).from(teaFits).where(eq(teaFits.id, id));
+        const [there] = await tx.select({ teaId: teaFits.teaId, fit: teaFits.fit }).from(teaFits).where(eq(teaFits.id, id));
         if (!there) throw notFound('That fit');
         await lock(tx, there.teaId);
-        if (to === 'inUse') await onlyInUse(tx, there.teaId);
+        if (to === 'inUse') {
+          if ((await teaOf(tx, there.teaId)).style !== there.fit.style) throw new AppError('fit.tooFew', 409, 'That fit was of another style: fit the tea anew.');
+          await onlyInUse(tx, there.teaId);
+        }
         await tx.update(teaFits).set({ state: to }).where(eq(teaFits.id, id));
         return there.teaId;
       });

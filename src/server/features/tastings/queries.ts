@@ -21,7 +21,7 @@ export const eventsAt = async (tx: Tx, id: string): Promise<TastingEvent[]> =>
     .map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by, act: e.act }));
 
 export const runsIt = (f: Pick<Found, 'setBy'>, who: Pick<Signed, 'personId' | 'role'>): boolean => f.setBy.id === who.personId || who.role === 'lead';
-const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({ id: t.id, siteId: t.siteId, tea: { ...tea, fitted: fit?.multipliers ?? null }, lot, lotId: t.lotId, compares: t.exercise.compares ?? null, kind: t.kind, way: t.exercise.way, asks: t.exercise.asks, stage: t.stage, setBy, at: t.at.getTime() });
+const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({ id: t.id, siteId: t.siteId, tea: { ...tea, fitted: fit && fit.style === tea.style ? fit.multipliers : null }, lot, lotId: t.lotId, compares: t.exercise.compares ?? null, kind: t.kind, way: t.exercise.way, asks: t.exercise.asks, stage: t.stage, setBy, at: t.at.getTime() });
 
 /** Until the reveal nobody reads what another wrote: that it was written is told, and by whom. */
 const veiled = (events: readonly TastingEvent[], me: string): TastingEvent[] => events.map((e) => (e.by.id === me ? e
