@@ -176,7 +176,7 @@ try {
   await role('radio', 'Bitter: bitter').click();
   await role('radio', 'Strength: right').click();
   await role('radio', 'Sweet: little').click();
-  await role('button', 'malty').click();
+  await page.locator('.sheet-body').evaluate((e) => e.scrollTo(0, 0));
   await half('table-sheet', [390, 844], true);
   await role('button', 'Order them').click();
   await half('table-sheet', [390, 844], true);
@@ -192,6 +192,7 @@ try {
   await half('colour');
   await role('button', /too dark$/).click();
   await settle(1800);
+  await page.locator('.work').evaluate((e) => e.scrollTo(0, 0));
   await half('colour');
   // A dial-in after its second round.
   await page.goto('/table');

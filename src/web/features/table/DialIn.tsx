@@ -53,7 +53,7 @@ function Next({ view, round, rounds, right }: NextProps) {
     dialIn: { leafGrams: house.grams, temperatureC: house.celsius, seconds: house.seconds },
   }), [view.id, round]); // eslint-disable-line react-hooks/exhaustive-deps -- a tasting's recipe and vessel never change
   const last = view.exercise.cups.at(-1)?.plan ?? house;
-  const proposed = round.lost ? last : turnedCup({ ...round.cup, grams: Number(round.cup.grams.toFixed(1)) }, proposal.turns);
+  const proposed = round.lost ? last : turnedCup({ ...round.cup, grams: Number(round.cup.grams.toFixed(2)) }, proposal.turns);
   if (view.nextId) return <><h2>Gone on</h2><p>Round {rounds.length + 1} was set up after this one.</p><div className="foot"><Link className="btn go" to={`/table/${view.nextId}`}>To round {rounds.length + 1}</Link></div></>;
   const done = right && data && role === 'lead';
   return (
@@ -79,7 +79,7 @@ function Again({ view, before, proposed, number }: { view: OpenTasting; before: 
   const failure = error ? failureOf(error) : null;
   const there = failure?.kind === 'answer' && failure.details?.why === 'roundThere' ? String(failure.details.id) : null;
   const set = async () => {
-    const old = before && { ...before, grams: Number(before.grams.toFixed(1)), seconds: Math.max(5, Math.round(before.seconds / 5) * 5) };
+    const old = before && { ...before, grams: Number(before.grams.toFixed(2)), seconds: Math.max(5, Math.round(before.seconds / 5) * 5) };
     const made = await save({
       id, siteId: site.id, teaId: view.tea.id, lotId: view.lotId, versionId: view.version.id, vesselId: view.vesselId ?? '', kind: 'dialIn', way: 'seconds', asks: 'strength', afterId: view.id,
       cups: old ? [old, cup] : [cup], tasterIds: view.exercise.tasters.map((t) => t.id), at: Math.round(clock()),

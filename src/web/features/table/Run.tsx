@@ -73,7 +73,7 @@ export function Run({ view, now, does }: Props) {
         </div>
         <Rungs view={view} now={now} t={t} next={next?.cup ?? null} codeOf={codeOf} />
         <div className="run-odd">
-          {next && e.cups.length - poured > 1 && <button type="button" className="btn" onClick={() => setAsking('other')}>Poured another one</button>}
+          {next && e.cups.length - poured > 1 && <button type="button" className="btn" onClick={() => setAsking('other')}>Poured another</button>}
           <button type="button" className="btn" onClick={() => setAsking('spilled')}>Spilled one <kbd>X</kbd></button>
           <button type="button" className="btn" onClick={() => setAsking('codes')}>Wrong code</button>
           {poured > 0 && <button type="button" className="btn" onClick={() => setAsking('measured')}>Measured</button>}
