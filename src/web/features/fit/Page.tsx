@@ -66,7 +66,7 @@ function Cups({ cups, recipe, onLeave }: { cups: readonly FitCup[]; recipe: Reci
   const units = useUnits();
   if (cups.length === 0) return null;
   return (
-    <table className="grid-table plain fit-cups">
+    <div className="wide-table" tabIndex={0} role="group" aria-label="Cups"><table className="grid-table plain fit-cups">
       <caption className="sr-only">Cups it is fitted to</caption>
       <thead><tr><th className="l">cup</th><th>g/100 ml</th><th>heat</th><th>time</th>{FIT_SCORES.map((s) => <th key={s}>{ATTRIBUTES[s].label.toLowerCase()}</th>)}<th>measured</th><th aria-label="Used" /></tr></thead>
       <tbody>{cups.map((c) => (
@@ -78,7 +78,7 @@ function Cups({ cups, recipe, onLeave }: { cups: readonly FitCup[]; recipe: Reci
           <td><button type="button" className="btn slim quiet" aria-pressed={c.left} onClick={() => onLeave(c.id)}>{c.left ? 'Use' : 'Leave out'}</button></td>
         </tr>
       ))}</tbody>
-    </table>
+    </table></div>
   );
 }
 

@@ -19,7 +19,7 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
     <>
       <section className="work">
         <p className="headline"><b>{head.strong}</b>{head.rest}</p>
-        <table className="grid-table plain compared">
+        <div className="wide-table" tabIndex={0} role="group" aria-label="Marks of each cup"><table className="grid-table plain compared">
           <thead><tr><th className="l" colSpan={2}>cup</th><th>steeped</th>{ATTRIBUTE_NAMES.map((a) => <th key={a}>{ATTRIBUTES[a].label.toLowerCase()}</th>)}</tr></thead>
           <tbody>{result.cups.map((c) => { const plan = view.exercise.cups[c.cup]?.plan; return (
             <tr key={c.cup} className={c.excluded ? 'out' : ''}>
@@ -28,7 +28,7 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
               {ATTRIBUTE_NAMES.map((a) => { const m = c.marks[a]; return <td key={a}>{m && <><b>{signedText(m.mean)}</b><span className="small block">{m.little} / {m.right} / {m.much}</span></>}</td>; })}
             </tr>
           ); })}</tbody>
-        </table>
+        </table></div>
         <Means means={result.cups.map((c) => Object.fromEntries(ATTRIBUTE_NAMES.map((a) => [a, c.marks[a]?.mean ?? null])) as Record<Attribute, number | null>)} names={result.cups.map((c) => nameOf(c.cup))} />
         <p className="small mt-1">Mean mark against the house cup, 0 is right; under it how many called it too little, right, too much.</p>
       </section>

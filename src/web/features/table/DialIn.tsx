@@ -33,7 +33,7 @@ export function DialIn({ view, now }: { view: OpenTasting; now: Tasting }) {
     <>
       <section className="work">
         <p className="headline" data-testid="dial-in-words">{round.lost ? <><b>The cup of this round was lost:</b> {round.lost}. Brew it again.</> : right ? <><b>Right: every mark within half a step,</b> after {countWord(rounds.length)} {rounds.length === 1 ? 'round' : 'rounds'}.</> : off.length === 0 ? <><b>Nothing is off, but not all was marked:</b> {unmarked.join(', ')} {unmarked.length === 1 ? 'is' : 'are'} open.</> : <><b>{capital(marksWords(round))}</b> in round {rounds.length}; all else is within half a step{unmarked.length > 0 ? `, ${unmarked.join(', ')} not marked` : ''}.</>}</p>
-        <div className="porcelain-strip dial-strip">{rounds.map((r, i) => <span key={i} style={{ left: ((i + 0.5) / rounds.length) * 800 + 12 }}><Cup size={50} liquor={liquorOfCup(of, r.cup, r.cup.seconds)} /><em><b>{i + 1}</b> {cupWords(r.cup, units.temperature)}</em></span>)}</div>
+        <div className="porcelain-strip dial-strip">{rounds.map((r, i) => <span key={i} style={{ left: `${((i + 0.5) / rounds.length) * 100}%` }}><Cup size={50} liquor={liquorOfCup(of, r.cup, r.cup.seconds)} /><em><b>{i + 1}</b> {cupWords(r.cup, units.temperature)}</em></span>)}</div>
         <Means means={rounds.map((r) => r.means)} names={rounds.map((_, i) => `round ${i + 1}`)} joined />
         <p className="small">Blocks: the mean mark of each round, by its number. Between the dashes is right: half a step either way. Colours: expected, {standingOf(view.tea).toLowerCase()}.</p>
       </section>

@@ -17,7 +17,7 @@ export function Means({ means, names, joined = false }: Props) {
   const label = ATTRIBUTE_NAMES.map((a) => `${ATTRIBUTES[a].label}: ${means.map((m, i) => `${names[i]} ${m[a] === null ? 'not marked' : numberText(m[a] ?? 0)}`).join(', ')}`).join('; ');
   return (
     <div className="means-chart" tabIndex={0} role="group" aria-label="Mean marks">
-      <svg width={WIDTH} height={high} viewBox={`0 0 ${WIDTH} ${high}`} role="img" aria-label={label}>
+      <svg style={{ maxWidth: '100%', height: 'auto' }} width={WIDTH} height={high} viewBox={`0 0 ${WIDTH} ${high}`} role="img" aria-label={label}>
         {[-WITHIN, WITHIN].map((m) => <path key={m} d={`M${x(m)} ${TOP}V${high - 26}`} stroke="var(--ink-2)" strokeWidth="1.2" strokeDasharray="5 4" />)}
         <path d={`M${x(0)} ${TOP}V${high - 26}`} stroke="var(--ink)" strokeWidth="2" />
         {([[-2, 'too little'], [0, 'right'], [2, 'too much']] as const).map(([m, words]) => <text key={m} x={x(m)} y={high - 6} fontSize="14" textAnchor={m === -2 ? 'start' : m === 2 ? 'end' : 'middle'} fill="var(--ink-2)">{words}</text>)}

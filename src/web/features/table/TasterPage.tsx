@@ -37,7 +37,7 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
       <div className="say"><h1 className="font-normal">{own.name} at <span className="tea text-[25px]">{view.tea.name}</span></h1><span className="small text-[16px]">{exerciseName(view).toLowerCase()}</span><span className="gap" />{back}</div>
       <section className="work">
         <p className="headline">{own.ordering ? <><b>{own.ordering.inversions === 0 ? 'Every cup in its true order.' : `${own.ordering.inversions} ${own.ordering.inversions === 1 ? 'pair' : 'pairs'} swapped.`}</b> Kendall tau {numberText(own.ordering.tau, 2)}. </> : null}{off.length > 0 ? <>Marks beside the others’: <b>{off.join(', ')}</b>.</> : own.others === 0 ? 'Nobody else handed in to be held against.' : 'Marks within half a step of the others’.'}</p>
-        <table className="grid-table plain compared">
+        <div className="wide-table" tabIndex={0} role="group" aria-label="Each cup"><table className="grid-table plain compared">
           <thead><tr><th className="l" colSpan={2}>cup</th><th>as it was</th>{own.ordering && <th>place</th>}{ATTRIBUTE_NAMES.map((a) => <th key={a}>{label(a)}</th>)}<th className="l">words</th></tr></thead>
           <tbody>{own.cups.map((c) => { const plan = view.exercise.cups[c.cup]?.plan; return (
             <tr key={c.code} className={c.excluded ? 'out' : ''}>
@@ -47,7 +47,7 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
               <td className="l small">{[...c.words, ...c.leafWords].join(', ')}</td>
             </tr>
           ); })}</tbody>
-        </table>
+        </table></div>
       </section>
       <section className="paper" aria-label="Beside the others">
         <h2>Beside the others<small>mean of marks less theirs, 95 %</small></h2>
