@@ -4,7 +4,7 @@ import type { Tea } from '#contracts/book';
 import type { Brew } from '#contracts/brews';
 import type { OpenTasting } from '#contracts/tastings';
 import { SAMPLE_PHOTOS } from '#core/camera';
-import { deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, standardCup, strengthVerdict, timeFromColour, timeOfColour, type CupAt, type Lab, type Liquor, type PhotoReading } from '#core/colour';
+import { CUP_DEPTH_CM, deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, standardCup, strengthVerdict, timeFromColour, timeOfColour, type CupAt, type Lab, type Liquor, type PhotoReading } from '#core/colour';
 import { houseLiquor } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { minutesText, numberText, parseWithin, seconds } from '#core/units';
@@ -52,13 +52,15 @@ export function ColourPage() {
   return <Colour teas={teas} of={of} first={teas.find((t) => t.id === (brew?.tea.id ?? view?.tea.id ?? params.get('tea'))) ?? teas[0]} />;
 }
 
+/** How deep this house reads a tea, where that is on record; else the usual cup. */
+const depthOf = (t: Tea): number => t.swatches?.depthCm ?? t.colour?.depthCm ?? CUP_DEPTH_CM;
 /** What a reading is kept with: a brew, or a cup of a table that is not revealed yet. */
 type Of = { readonly kind: 'brew'; readonly brew: Brew } | { readonly kind: 'cup'; readonly view: OpenTasting; readonly cup: number; readonly keep: (colour: Range3) => void };
 function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of | null }) {
   const brew = of?.kind === 'brew' ? of.brew : null;
   const [tea, setTea] = useState(first);
   const [beside, setBeside] = useState(true);
-  const [depth, setDepth] = useState<number | null>(3.5);
+  const [depth, setDepth] = useState<number | null>(depthOf(first));
   const [picture, setPicture] = useState<Picture | null>(null);
   const [cups, setCups] = useState<Cups | null>(null);
   const [reading, setReading] = useState<PhotoReading | null>(null);
@@ -133,7 +135,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
     <main className="page split colour-page" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); take(e.dataTransfer.files[0]); }}>
       <h1 className="visually-hidden">Colour reading</h1>
       <div className="say">
-        {brew ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{brew.tea.name}</span></h2><span className="small text-[16px]">{brew.plan.vessel.name}{'pulled' in brew.state ? `, ${brew.plan.pull.done.toLowerCase()} ${minutesText((brew.state.pulled - brew.state.waterOn) / 1000)}` : ''}</span></> : of?.kind === 'cup' ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{tea.name}</span></h2><span className="small text-[16px]">{exerciseName(of.view).toLowerCase()}, bowl {of.view.exercise.cups[of.cup]?.codes.join(' and ')}</span></> : <><span>Colour of</span><PickList label="Tea" shown={tea.name} className="tea" filter="Type a name" chosen={tea} choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))} onPick={setTea} /></>}
+        {brew ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{brew.tea.name}</span></h2><span className="small text-[16px]">{brew.plan.vessel.name}{'pulled' in brew.state ? `, ${brew.plan.pull.done.toLowerCase()} ${minutesText((brew.state.pulled - brew.state.waterOn) / 1000)}` : ''}</span></> : of?.kind === 'cup' ? <><h2 className="font-normal">Colour of <span className="tea text-[25px]">{tea.name}</span></h2><span className="small text-[16px]">{exerciseName(of.view).toLowerCase()}, bowl {of.view.exercise.cups[of.cup]?.codes.join(' and ')}</span></> : <><span>Colour of</span><PickList label="Tea" shown={tea.name} className="tea" filter="Type a name" chosen={tea} choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))} onPick={(t) => { setTea(t); setDepth(depthOf(t)); }} /></>}
         <TypedPick label="Depth" text={depth === null ? 'depth unknown' : `${numberText(depth)} cm deep`} typed={depth === null ? '' : numberText(depth)} read={(t) => parseWithin(t.replace(/\s*cm$/i, ''), 'Liquor in a cup', 'cm', 0.3, 10)} onValue={setDepth} />
         <PickList label="Way" shown={beside ? 'beside the house cup' : 'by its white rim'} chosen={beside} choices={[{ value: true, text: 'beside the house cup' }, { value: false, text: 'by its white rim' }]} onPick={setBeside} />
         <span className="gap" /><button type="button" className={picture ? 'btn' : 'btn go'} onClick={() => file.current?.click()}>{picture ? 'Another picture' : 'Take or choose a picture'} <kbd>P</kbd></button>
@@ -158,7 +160,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
         <div className="samples">{SAMPLE_PHOTOS.map((s, i) => <button type="button" key={s.name} className="btn slim" onClick={() => sample(i)}>{s.name}</button>)}</div>
       </section>
       <section className="paper" aria-label="Reading">
-        {reading && picture && recipe && target ? <Answer reading={reading} tea={tea} target={target} madeUp={madeUp} depth={depth ?? 3.5} onKeep={of && madeUp === null && depth !== null ? (r) => keep(r.way, r, depth) : null} keeps={keeps} picture={brew && <label className="check mt-2"><input type="checkbox" checked={keepPicture} onChange={(e) => setKeepPicture(e.target.checked)} />Keep the picture too: made small, without its place and time</label>} /> : <Instrument tea={tea} depth={depth ?? 3.5} onKeep={of ? (r) => keep('instrument', r, depth ?? 3.5) : null} keeps={keeps} />}
+        {reading && picture && recipe && target ? <Answer reading={reading} tea={tea} target={target} madeUp={madeUp} depth={depth ?? CUP_DEPTH_CM} onKeep={of && madeUp === null && depth !== null ? (r) => keep(r.way, r, depth) : null} keeps={keeps} picture={brew && <label className="check mt-2"><input type="checkbox" checked={keepPicture} onChange={(e) => setKeepPicture(e.target.checked)} />Keep the picture too: made small, without its place and time</label>} /> : <Instrument tea={tea} depth={depth ?? CUP_DEPTH_CM} onKeep={of ? (r) => keep('instrument', r, depth ?? CUP_DEPTH_CM) : null} keeps={keeps} />}
       </section>
     </main>
   );
