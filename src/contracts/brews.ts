@@ -105,7 +105,8 @@ export const startBrew = endpoint(ROUTES.startBrew, {
 });
 export type StartBrew = z.input<typeof startBrew.body>;
 export const COLOUR_WAYS = ['reference', 'rim', 'instrument'] as const;
-const Strength = z.number().min(0.01).max(20);
+export const Strength = z.number().min(0.01).max(20);
+export const SolidsBody = z.number().min(0.1).max(60);
 /** One thing that happened to a brew. A repeated id gets the same answer again. */
 export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('waterOn') }),
@@ -118,7 +119,7 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   /** How strong its colour says it is, against the house cup: from a picture or an instrument. The picture is not kept. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('colour'), way: z.enum(COLOUR_WAYS), strength: Strength, low: Strength, high: Strength, depthCm: z.number().min(0.3).max(20) }),
   /** Dissolved solids of it by refractometer, cooled and zeroed on its water. */
-  z.strictObject({ id: Id, at: Instant, kind: z.literal('solids'), gramsPerLitre: z.number().min(0.1).max(60) }),
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('solids'), gramsPerLitre: SolidsBody }),
   /** Pulled and judged together with another of the same tea. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('pair'), with: Id }),
   /** Pulled on a shared tablet: it was me. */

@@ -17,7 +17,9 @@ export type FitCup = {
 };
 type Fitted = Extract<Fit, { kind: 'fitted' }>;
 /** A fit that was taken, with how many cups it was drawn from. */
-export type KeptFit = { readonly id: string; readonly state: 'inUse' | 'aside'; readonly by: z.infer<typeof Who>; readonly at: number; /** Of another style it says nothing: it rests while the tea has one. */ readonly fit: Omit<Fitted, 'kind' | 'iterations'> & { readonly cups: number; readonly style: StyleId } };
+export type KeptFit = { readonly id: string; readonly state: 'inUse' | 'aside'; readonly by: z.infer<typeof Who>; readonly at: number; readonly fit: Omit<Fitted, 'kind' | 'iterations'> & { readonly cups: number; readonly style: StyleId } };
+/** The multipliers a tea goes by: a fit of another style says nothing of it, whoever changed that, and rests. */
+export const fittedBy = (fit: KeptFit['fit'] | null | undefined, style: StyleId): KeptFit['fit']['multipliers'] | null => (fit && fit.style === style ? fit.multipliers : null);
 /** What is known of a tea in this house: its cups, what they teach now, what was taken before. */
 export type TeaFitPage = { readonly cups: readonly FitCup[]; readonly right: Scores; readonly fit: Fit; readonly kept: readonly KeptFit[] };
 

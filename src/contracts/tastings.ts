@@ -4,7 +4,7 @@ import type { KnownTea } from '#core/styles';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { COMPARED, EXERCISE_KINDS, PAIR_ASKS, WAYS, type Compared, type Exercise, type ExerciseKind, type PairAsks, type PlannedCup, type Round, type Sheet, type Stage, type TastingAct, type TastingEvent, type Way } from '#core/tasting';
 import { RecipeBody } from './book';
-import { MarkBody } from './brews';
+import { MarkBody, SolidsBody, Strength } from './brews';
 import { endpoint } from './endpoint';
 import { ROUTES } from './routes';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
@@ -23,7 +23,6 @@ export const setUpTasting = endpoint(ROUTES.setUpTasting, {
 });
 export type SetUpTasting = z.input<typeof setUpTasting.body>;
 
-const Strength = z.number().min(0.01).max(20);
 const Code = z.string().regex(/^\d{3}$/);
 const CupNumber = z.number().int().min(0).max(11);
 const SheetBody = z.strictObject({ marks: z.partialRecord(oneOf<Attribute | 'colour'>(['colour', ...ATTRIBUTE_NAMES]), MarkBody as z.ZodType<Mark>), words: z.array(Text(40)).max(30).readonly(), leafWords: z.array(Text(40)).max(30).readonly().optional(), liking: z.number().min(0).max(10).optional(), scores: z.partialRecord(oneOf<Attribute>(ATTRIBUTE_NAMES), z.number().min(0).max(10)).optional() }) satisfies z.ZodType<Sheet>;
@@ -31,7 +30,7 @@ const ActBody = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('start') }),
   z.strictObject({ kind: z.enum(['pour', 'pull']), cup: CupNumber }),
   z.strictObject({ kind: z.literal('weigh'), cup: CupNumber, grams: z.number().min(0.1).max(200), water: z.number().min(10).max(5000) }),
-  z.strictObject({ kind: z.literal('measure'), cup: CupNumber, solids: z.number().min(0.1).max(60).optional(), colour: z.strictObject({ strength: Strength, low: Strength, high: Strength }).optional() }),
+  z.strictObject({ kind: z.literal('measure'), cup: CupNumber, solids: SolidsBody.optional(), colour: z.strictObject({ strength: Strength, low: Strength, high: Strength }).optional() }),
   z.strictObject({ kind: z.literal('exclude'), cup: CupNumber, reason: Text(100).min(1, 'Say why.') }),
   z.strictObject({ kind: z.literal('swap'), a: Code, b: Code }),
   z.strictObject({ kind: z.literal('leave'), taster: Id, reason: Text(100) }),

@@ -14,6 +14,18 @@ const own: KnownTea = { ...plain, swatches };
 test('at its own times a measured cup is drawn exactly as it was measured', () => {
   for (const r of swatches.rungs) labOf(houseLiquor(own, recipe, seconds(r.seconds))).forEach((v, i) => expect(v).toBeCloseTo(r.lab[i] ?? 0, 9));
 });
+test('measured through a thinner layer it is drawn so through that layer, and further off through the usual one', () => {
+  const thin: Swatches = { ...swatches, depthCm: 2 };
+  const cup = houseLiquor({ ...plain, swatches: thin }, recipe, seconds(240));
+  labOf(cup, 2).forEach((v, i) => expect(v).toBeCloseTo(swatches.rungs[0]?.lab[i] ?? 0, 9));
+  const [deep, model] = [labOf(cup), labOf(predicted(240))];
+  expect((deep[1] - model[1]) / ((swatches.rungs[0]?.lab[1] ?? 0) - labOf(predicted(240), 2)[1])).toBeCloseTo(CUP_DEPTH_CM / 2, 6);
+});
+test('another recipe, or another style, works them out anew', () => {
+  const open = { ...recipe, lid: false };
+  for (const r of [recipe, open, recipe]) expect(labOf(houseLiquor(own, r, seconds(240)))[0]).toBeCloseTo(55, 9);
+  expect(labOf(houseLiquor({ ...own, style: 'green-pan' }, recipe, seconds(240)))[0]).toBeCloseTo(55, 9);
+});
 test('between two cups the difference goes over in proportion; from none at no time; after the last it stays', () => {
   const shifts = shiftsOf(swatches, predicted);
   expect(shifts.map((s) => s.seconds)).toEqual([90, 240]);

@@ -1,4 +1,4 @@
-import { labOf, type Lab, type Liquor } from './appearance';
+import { CUP_DEPTH_CM, labOf, type Lab, type Liquor } from './appearance';
 import type { Swatches } from '#core/styles';
 
 export type Shift = { readonly seconds: number; readonly shift: Lab };
@@ -6,7 +6,9 @@ export type Shift = { readonly seconds: number; readonly shift: Lab };
 export const shiftsOf = (s: Swatches, predicted: (seconds: number) => Liquor): Shift[] =>
   [...s.rungs].sort((a, b) => a.seconds - b.seconds).map(({ seconds, lab }) => {
     const model = labOf(predicted(seconds), s.depthCm);
-    return { seconds, shift: [lab[0] - model[0], lab[1] - model[1], lab[2] - model[2]] };
+    // Kept for a cup of the usual depth: a thinner layer showed less of it.
+    const by = Math.min(1, s.depthCm / CUP_DEPTH_CM);
+    return { seconds, shift: [(lab[0] - model[0]) / by, (lab[1] - model[1]) / by, (lab[2] - model[2]) / by] };
   });
 /** The difference at a time: in proportion between two measured cups, grown from none at no time, held after the last. */
 export function shiftAt(shifts: readonly Shift[], seconds: number): Lab {

@@ -2,8 +2,12 @@ import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { inverse, Matrix } from 'ml-matrix';
 import type { Brewing } from '#core/cup';
 import { CUP, newCup, quickCup } from '#core/quick';
+import { doseOf, MAPS } from '#core/taste';
 import { characterOf, STYLE_DEFAULT, type Grade, type Multipliers, type StyleId } from '#core/styles';
 
+/** What a fit reads of a cup's taste. */
+export const FIT_SCORES = ['strength', 'bitterness', 'astringency'] as const;
+export type FitScore = (typeof FIT_SCORES)[number];
 /** One tasted or measured cup of a tea. What was not measured is absent. */
 export type Tasted = {
   readonly brew: Omit<Brewing, 'character'>;
@@ -14,7 +18,7 @@ export type Tasted = {
   readonly bitterness?: number;
   readonly astringency?: number;
   /** A score from the end of a taster's scale is a bound: none of it, or harsh, may be any amount beyond. */
-  readonly bounds?: Readonly<Partial<Record<'strength' | 'bitterness' | 'astringency', 'atMost' | 'atLeast'>>>;
+  readonly bounds?: Readonly<Partial<Record<FitScore, 'atMost' | 'atLeast'>>>;
   /** How strong its colour is against another brew of the tea: 1.14 is 14 % stronger. `sd` of its logarithm. */
   readonly colour?: { readonly ratio: number; readonly sd: number; readonly against: Omit<Brewing, 'character'> };
 };
@@ -50,12 +54,12 @@ const NEED = 2;
 /** Two heats this far apart teach sensitivity. */
 const HEAT_APART = 5;
 
-const SCORES = [['strength', CUP.strength], ['bitterness', CUP.bitterness], ['astringency', CUP.astringency]] as const;
+const SCORES = FIT_SCORES.map((s) => [s, CUP[s]] as const);
 const cup = newCup();
 /** What colours a cup, g/L: the dose behind the model's own colour index. */
 function colourDose(b: Brewing): number {
   quickCup(b, cup);
-  return Math.max(1e-9, (cup[CUP.solutes + 5] as number) + 0.08 * (cup[CUP.solutes + 4] as number));
+  return doseOf(Math.min(9.999, Math.max(1e-6, cup[CUP.colour] as number)), MAPS.colour);
 }
 
 /**
@@ -63,7 +67,7 @@ function colourDose(b: Brewing): number {
  * the cups were brewed at two heats. Least squares by Levenberg-Marquardt (ml-levenberg-marquardt).
  */
 export function fitToHouse(style: StyleId, cups: readonly Tasted[], grade?: Grade): Fit {
-  const measured = cups.filter((c) => c.tds !== undefined || c.strength !== undefined || c.bitterness !== undefined || c.astringency !== undefined || c.colour !== undefined);
+  const measured = cups.filter((c) => c.tds !== undefined || c.colour !== undefined || FIT_SCORES.some((s) => c[s] !== undefined));
   if (measured.length < NEED) return { kind: 'tooFewCups', got: measured.length, need: NEED };
   const heats = measured.map((c) => c.brew.temperature);
   const free = FITTED.filter((f) => f !== 'sensitivity' || Math.max(...heats) - Math.min(...heats) >= HEAT_APART);

@@ -1,3 +1,3 @@
-export { FITTED, fitToHouse, MOSTLY_LEARNT, type Fit, type FittedName, type Tasted } from './fit';
-export { FIT_SCORES, tastedOf, type FitScore, type Scores, type Seen } from './seen';
+export { FIT_SCORES, FITTED, fitToHouse, MOSTLY_LEARNT, type Fit, type FitScore, type FittedName, type Tasted } from './fit';
+export { tastedOf, type ColourStrength, type Scores, type Seen } from './seen';
 export { fittedName, learntWords, teachMore } from './words';

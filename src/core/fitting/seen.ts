@@ -1,10 +1,9 @@
-import type { Tasted } from './fit';
+import { FIT_SCORES, type FitScore, type Tasted } from './fit';
 import { MARK } from '#core/taste';
 
-/** What a fit reads of a cup's taste. */
-export const FIT_SCORES = ['strength', 'bitterness', 'astringency'] as const;
-export type FitScore = (typeof FIT_SCORES)[number];
 export type Scores = Readonly<Record<FitScore, number>>;
+/** A strength read from a colour: 1.14 is 14 % stronger than the house cup; likely between `low` and `high`. */
+export type ColourStrength = { readonly strength: number; readonly low: number; readonly high: number };
 /** A cup of this house as it was really made, and what was found of it. Marks are means over tasters, -2..2; + is too much. */
 export type Seen = {
   readonly brew: Tasted['brew'];
@@ -12,7 +11,7 @@ export type Seen = {
   /** Dissolved solids by refractometer, g/L. */
   readonly solids?: number;
   /** Strength by colour against the house cup, with its interval of one standard error either way. */
-  readonly colour?: { readonly strength: number; readonly low: number; readonly high: number };
+  readonly colour?: ColourStrength;
 };
 /** A colour reading is never surer than this (log): its own error of 6 to 15 % and the model's. */
 const LEAST_COLOUR_SD = 0.1;

@@ -12,7 +12,7 @@ export { matchedCup, mostOnLeaf, recipeLeaf, siteBoiling, workOutCard, type Aske
 export { workingOf, type WorkingLine } from './working';
 export { knownGoodStart, packetOnLeaf, packetStart, startingRecipe, styleStarts, type StartingPoint } from './start';
 export { methodFor } from './methods';
-export { brewingOf, houseBrew, houseLiquor } from './brewing';
+export { brewingOf, colourRungs, houseBrew, houseLiquor, type ColourRung } from './brewing';
 export { movedRecipe } from './moved';
 export { characterAfter, nextSteep, type NextSteep } from './again';
 export { lineDiffers, recipeLines, type RecipeLine } from './compare';

@@ -3,7 +3,7 @@ import { movedRecipe, type Recipe } from '#core/recipes';
 import { capital, celsius, gramsPer100Ml, minutesText, numberText, seconds, signedText, temperatureText } from '#core/units';
 import { cupsOf } from './cups';
 import type { Exercise, Tasting } from './exercise';
-import type { PlannedCup } from './schedule';
+import { houseCupOf, type PlannedCup } from './schedule';
 
 /** A mean mark within this of right is right (common practice of this exercise, from memory). */
 export const WITHIN = 0.5;
@@ -12,11 +12,10 @@ export type Round = { readonly cup: PlannedCup; readonly lost: string | null; re
 
 export function roundOf(e: Exercise, t: Tasting): Round {
   const { cups, n } = cupsOf(e, t);
-  const newest = cups.length - 1;
-  const [found, plan, made] = [cups[newest], e.cups[newest]?.plan, t.cups[newest]];
-  if (!found || !plan || !made) throw new RangeError('a round has a cup');
+  const found = cups.at(-1);
+  if (!found) throw new RangeError('a round has a cup');
   return {
-    cup: { ...plan, grams: made.grams, water: made.water, seconds: found.seconds ?? plan.seconds }, lost: found.excluded, n,
+    cup: found.made, lost: found.excluded, n,
     means: Object.fromEntries(ATTRIBUTE_NAMES.map((a) => [a, found.marks[a]?.mean ?? null])) as Record<Attribute, number | null>,
   };
 }
@@ -29,8 +28,11 @@ export const verdictOf = (r: Round): Verdict => ({
   ...ALL_RIGHT,
   ...Object.fromEntries(ATTRIBUTE_NAMES.map((a) => { const m = r.means[a] ?? 0; return [a, Math.abs(m) <= WITHIN ? 0 : Math.sign(m) * Math.max(1, Math.min(2, Math.round(Math.abs(m)))) as Mark]; })),
 });
-/** The recipe a cup stands for. */
-export const recipeAt = (recipe: Recipe, c: PlannedCup): Recipe => movedRecipe(recipe, { dose: gramsPer100Ml(Number(((100 * c.grams) / c.water).toFixed(2))), temperature: celsius(c.celsius), best: seconds(Math.round(c.seconds / 5) * 5) });
+/** The recipe a cup stands for; leaf that is the recipe's own stays to the last figure. */
+export const recipeAt = (recipe: Recipe, c: PlannedCup): Recipe => movedRecipe(recipe, {
+  dose: c.grams === houseCupOf(recipe, c.water).grams ? recipe.dose : gramsPer100Ml(Number(((100 * c.grams) / c.water).toFixed(2))),
+  temperature: celsius(c.celsius), best: seconds(Math.round(c.seconds / 5) * 5),
+});
 /** The cup of a round with what was proposed turned, as the bar can do it. */
 export function turnedCup(c: PlannedCup, turns: readonly Turn[]): PlannedCup {
   return turns.reduce<PlannedCup>((cup, { lever, to }) => {

@@ -1,4 +1,5 @@
 import { ATTRIBUTES, type Attribute, type Mark } from '#core/correction';
+import type { ColourStrength } from '#core/fitting';
 import type { Random } from '#core/numeric';
 import { blindCodes } from './codes';
 import { servingOrders, triangleOrders } from './orders';
@@ -72,7 +73,7 @@ export type TastingAct =
   | { readonly kind: 'pour' | 'pull'; readonly cup: number }
   | { readonly kind: 'weigh'; readonly cup: number; readonly grams: number; readonly water: number }
   /** An instrument's word of a cup: dissolved solids in g/L, or strength by colour against the house cup. */
-  | { readonly kind: 'measure'; readonly cup: number; readonly solids?: number | undefined; readonly colour?: CupColour | undefined }
+  | { readonly kind: 'measure'; readonly cup: number; readonly solids?: number | undefined; readonly colour?: ColourStrength | undefined }
   | { readonly kind: 'exclude'; readonly cup: number; readonly reason: string }
   | { readonly kind: 'swap'; readonly a: string; readonly b: string }
   | { readonly kind: 'leave'; readonly taster: string; readonly reason: string }
@@ -83,8 +84,7 @@ export type TastingAct =
   | { readonly kind: 'undo'; readonly of: string };
 export type TastingEvent = { readonly id: string; readonly at: number; readonly by: Taster; readonly act: TastingAct };
 
-export type CupColour = { readonly strength: number; readonly low: number; readonly high: number };
-export type CupState = { readonly grams: number; readonly water: number; readonly poured: number | null; readonly pulled: number | null; readonly excluded: string | null; readonly solids: number | null; readonly colour: CupColour | null };
+export type CupState = { readonly grams: number; readonly water: number; readonly poured: number | null; readonly pulled: number | null; readonly excluded: string | null; readonly solids: number | null; readonly colour: ColourStrength | null };
 export type TasterState = Taster & { readonly sheets: Readonly<Record<string, Sheet>>; readonly order: readonly string[] | null; readonly choice: string | null; readonly handedIn: number | null; readonly enteredBy: Taster | null; readonly left: string | null };
 export type Stage = 'set' | 'running' | 'tasting' | 'revealed' | 'stopped';
 export type Tasting = {

@@ -7,7 +7,7 @@ export { blindCodes } from './codes';
 export { servingOrders, triangleOrders, TRIANGLES, williamsSquare, type Triangle } from './orders';
 export { COMPARED, HAND_SECONDS, houseCupOf, likeForLike, rungs, scheduleOf, STANDARD_DOSE, standardPreparation, WAYS, type Compared, type LikeForLike, type PlannedCup, type Schedule, type Way } from './schedule';
 export {
-  EXERCISE_KINDS, EXERCISES, missing, nextMoment, PAIR_ASKS, refusalOf, scheduleFor, setUp, tastingOf, type CupColour, type CupState, type Exercise, type ExerciseAsk, type ExerciseKind, type PairAsks, type Refusal, type Sheet, type Stage, type Taster,
+  EXERCISE_KINDS, EXERCISES, missing, nextMoment, PAIR_ASKS, refusalOf, scheduleFor, setUp, tastingOf, type CupState, type Exercise, type ExerciseAsk, type ExerciseKind, type PairAsks, type Refusal, type Sheet, type Stage, type Taster,
   type TasterState, type Tasting, type TastingAct, type TastingEvent,
 } from './exercise';
 export { realCups, type RealCup } from './real';
@@ -15,5 +15,6 @@ export { resultOf, type AttributeResult, type Begins, type ChoiceResult, type La
 export type { Beside, CalibrationResult, CupMarked, CupsResult, TasterFound } from './cups';
 export { cupWords, dialledIn, marksWords, offIn, recipeAt, roundOf, storyOf, turnedCup, verdictOf, WITHIN, type Round } from './dialIn';
 export { ownResult, type OwnCup, type OwnResult } from './own';
+export { brewOfCup, cupName, type MadeOf } from './brew';
 export { cupsSeen } from './seen';
 export { calibrationWords, chanceText, comparedWords, adviceOf, expectedMarks, headlineOf, howSure, valueText, type Advice, type TastingUnits } from './words';

@@ -99,6 +99,9 @@ describe('a dial-in', () => {
     expect(moved).toMatchObject({ dose: 1.6, temperature: 86, window: { best: 185 } });
     expect(moved.window.earliest).toBeLessThan(185);
     expect(moved.later).toEqual(recipe.later);
+    // Nobody turned the leaf: it stays to the last figure.
+    const fine = { ...recipe, dose: 1.2345 as typeof recipe.dose };
+    expect(recipeAt(fine, { ...houseCupOf(fine, 150), seconds: 200 })).toMatchObject({ dose: 1.2345, window: { best: 200 } });
     const round: Round = { cup: house, lost: null, n: 4, means: { strength: 1, bitterness: 1.25, astringency: 0, sweetness: -0.75, aroma: 0 } };
     expect(storyOf('Lot 11', [round])).toMatch(/^Dial-in of Lot 11, 1 round, 4 tasting\. 1: .*: bitter \+1\.3, strength \+1, sweet −0\.8\.$/);
     for (let n = 1; n <= 12; n++) {

@@ -3,7 +3,7 @@ import { USES_COUNTED } from '#contracts/limits';
 import type { Tx } from '../../db/pool';
 import { brews, house, leadNotes, lots, people, photos, teaFits, teas, versions } from '../../db/schema/index';
 import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/book';
-import type { KeptFit } from '#contracts/fits';
+import { fittedBy, type KeptFit } from '#contracts/fits';
 import { isCold, METHOD_NAMES, type Weighing } from '#core/recipes';
 import { SPOONS, type Spoon } from '#core/units';
 import { spoonsById } from '../shelf';
@@ -33,8 +33,7 @@ function asTea(row: typeof teas.$inferSelect, { standing, lots: own, photoId, fi
   return {
     ...row, weighing, colour: row.colour ?? null, swatches: row.swatches ?? null, recipes, house: mine?.house ?? null, trial: mine?.trial ?? null,
     measure: { spoon: spoonOf(spoons, row.spoon), weighing: weighedBy(spoons, weighing) }, lots: [...own], photoId,
-    // Of another style it says nothing.
-    fitted: fit && fit.style === row.style ? fit.multipliers : null,
+    fitted: fittedBy(fit, row.style),
   };
 }
 function grouped<T>(all: readonly T[], by: (x: T) => string): ReadonlyMap<string, readonly T[]> {

@@ -5,7 +5,7 @@ import { lotInUse } from '#contracts/chosen';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
-import { house, leadNotes, lots, teaFits, teas, versions } from '../../db/schema/index';
+import { house, leadNotes, lots, teas, versions } from '../../db/schema/index';
 import { AppError, invalid, notFound, recordChanged } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { keepChange } from '../history';
@@ -82,8 +82,6 @@ export function book({ db, now }: Deps) {
         if (!before) throw notFound('That tea');
         const [result] = await tx.update(teas).set({ ...tea, rev: rev + 1 }).where(and(eq(teas.id, id), eq(teas.rev, rev)));
         if (result.affectedRows === 0) throw recordChanged(before.name, before.rev);
-        // A fit is what a tea differs from its style by: of another style it says nothing.
-        if (before.style !== tea.style) await tx.update(teaFits).set({ state: 'aside' }).where(eq(teaFits.teaId, id));
         await keepChange(tx, { thing: 'tea', id, before: teaRecord(before), after: tea, by: who.personId, now: now() });
       });
       return readTea(id);

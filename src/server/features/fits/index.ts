@@ -1,6 +1,6 @@
 import { and, desc, eq } from 'drizzle-orm';
 import type { Tea } from '#contracts/book';
-import { getFit, moveFit, useFit, type FitCup, type KeptFit, type TeaFitPage } from '#contracts/fits';
+import { fittedBy, getFit, moveFit, useFit, type FitCup, type KeptFit, type TeaFitPage } from '#contracts/fits';
 import { FIT_SCORES, fitToHouse, tastedOf, type Scores } from '#core/fitting';
 import { predict } from '#core/correction';
 import { houseBrew } from '#core/recipes';
@@ -15,14 +15,14 @@ import { teaById } from '../book';
 import { cupsOf } from './cups';
 
 const scoresOf = (b: Parameters<typeof predict>[0]): Scores => { const all = predict(b); return Object.fromEntries(FIT_SCORES.map((k) => [k, all[k]])) as Scores; };
-const keptOf = async (tx: Tx, teaId: string): Promise<KeptFit[]> =>
+const keptOf = async (tx: Tx, { id: teaId, style }: Tea): Promise<KeptFit[]> =>
   (await tx.select({ f: teaFits, by: people.name }).from(teaFits).innerJoin(people, eq(people.id, teaFits.personId)).where(eq(teaFits.teaId, teaId)).orderBy(desc(teaFits.at), desc(teaFits.id)))
-    .map(({ f, by }) => ({ id: f.id, state: f.state, by: { id: f.personId, name: by }, at: f.at.getTime(), fit: f.fit }));
+    .map(({ f, by }) => ({ id: f.id, state: fittedBy(f.fit, style) ? f.state : 'aside', by: { id: f.personId, name: by }, at: f.at.getTime(), fit: f.fit }));
 
 /** A tea fitted to this house: from its tables, its judged and measured brews. */
 async function pageOf(tx: Tx, tea: Tea, without: readonly string[]): Promise<TeaFitPage> {
   const recipe = tea.house?.recipe;
-  const kept = await keptOf(tx, tea.id);
+  const kept = await keptOf(tx, tea);
   if (!recipe) return { cups: [], right: { strength: 0, bitterness: 0, astringency: 0 }, fit: { kind: 'tooFewCups', got: 0, need: 2 }, kept };
   const style: KnownTea = { style: tea.style, fitted: null };
   const { character: plain, ...house } = houseBrew(style, recipe);
@@ -71,7 +71,7 @@ export function fits({ db, now }: Deps) {
         if (!there) throw notFound('That fit');
         await lock(tx, there.teaId);
         if (to === 'inUse') {
-          if ((await teaOf(tx, there.teaId)).style !== there.fit.style) throw new AppError('fit.tooFew', 409, 'That fit was of another style: fit the tea anew.');
+          if (!fittedBy(there.fit, (await teaOf(tx, there.teaId)).style)) throw new AppError('fit.tooFew', 409, 'That fit was of another style: fit the tea anew.');
           await onlyInUse(tx, there.teaId);
         }
         await tx.update(teaFits).set({ state: to }).where(eq(teaFits.id, id));

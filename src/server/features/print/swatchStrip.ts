@@ -1,23 +1,20 @@
 import { dayOnPaper, onSheets, type Paper } from './page';
 import type { Tea, Version } from '#contracts/book';
-import { hexOf, labOf, CUP_DEPTH_CM } from '#core/colour';
-import { houseLiquor } from '#core/recipes';
-import { minutesText, numberText, seconds, temperatureText } from '#core/units';
+import { hexOf, CUP_DEPTH_CM } from '#core/colour';
+import { colourRungs } from '#core/recipes';
+import { minutesText, numberText, temperatureText } from '#core/units';
 import type { Site } from '#contracts/house';
 
 const [WIDTH, HEIGHT, MARGIN] = [210, 99, 10];
-/** Times of a strip without measured cups, against the house's best. */
-const ALONG = [0.25, 0.5, 0.75, 1, 1.25, 1.5, 2] as const;
 /** Greys that must print without a tint, L*. */
 const GREYS = [85, 70, 55, 40] as const;
 
 /** A third of an A4: the colours of a tea along its steep, with their figures, greys to check the printer by, and what to make of it. */
 export function swatchStrip(tea: Tea, version: Version, site: Site, now: number): Promise<Buffer> {
   const { recipe } = version;
-  const { best } = recipe.window;
   const measured = tea.swatches;
   const depth = measured?.depthCm ?? CUP_DEPTH_CM;
-  const rungs = measured ? measured.rungs.map((r) => ({ seconds: r.seconds, lab: r.lab })) : ALONG.map((by) => { const s = seconds(Math.round((best * by) / 5) * 5); return { seconds: s as number, lab: labOf(houseLiquor(tea, recipe, s), depth) }; });
+  const rungs = colourRungs(tea, recipe, depth);
   return onSheets(WIDTH, HEIGHT, { title: `${tea.name}: colours`, author: '' }, [(p: Paper) => {
     const right = WIDTH - MARGIN;
     p.text(tea.name, MARGIN, MARGIN - 3, { face: 'book', size: 6.4 });
@@ -26,8 +23,7 @@ export function swatchStrip(tea: Tea, version: Version, site: Site, now: number)
     rungs.forEach((r, i) => {
       const x = MARGIN + i * wide;
       p.path(`M0 0h${wide - 1.5}v34h${1.5 - wide}z`, x, 22, { fill: hexOf(r.lab), stroke: 0.2 });
-      const house = Math.abs(r.seconds - best) < 3;
-      p.text(`${minutesText(r.seconds)}${house ? ', house' : ''}`, x, 57, { face: house ? 'bold' : 'sans', size: 3.6 });
+      p.text(`${minutesText(r.seconds)}${r.house ? ', house' : ''}`, x, 57, { face: r.house ? 'bold' : 'sans', size: 3.6 });
       p.text(r.lab.map((v) => numberText(v, 0)).join('  '), x, 61.4, { size: 2.8 });
     });
     p.text('L* a* b*', right, 65.4, { size: 2.5, align: 'right' });

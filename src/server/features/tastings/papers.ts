@@ -1,6 +1,5 @@
 import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/correction';
-import { adviceOf, EXERCISES, headlineOf, houseCupOf, howSure, resultOf, tastingOf, valueText, type ChoiceResult, type LadderResult, type TastingEvent, type TastingUnits, calibrationWords, chanceText, comparedWords, cupWords, dialledIn, marksWords, roundOf, type CalibrationResult, type CupsResult } from '#core/tasting';
-import { INFUSERS } from '#core/vessels';
+import { adviceOf, EXERCISES, headlineOf, houseCupOf, howSure, resultOf, tastingOf, valueText, type ChoiceResult, type LadderResult, type TastingEvent, type TastingUnits, calibrationWords, chanceText, comparedWords, cupName, cupWords, dialledIn, marksWords, roundOf, type CalibrationResult, type CupsResult } from '#core/tasting';
 import { capital, numberText } from '#core/units';
 import { dayOnPaper, onSheets, type Paper } from '../print';
 import type { Found } from './queries';
@@ -102,10 +101,7 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
       para('How sure', { face: 'bold', size: 4.2, after: 1 });
       para(howSure(l, 'bitterness', way, target, units).join(' '), { size: 3.6, after: 5 });
     }
-    function nameOf(i: number): string {
-      const plan = f.t.exercise.cups[i]?.plan;
-      return plan?.steep !== undefined ? `steep ${plan.steep}` : plan?.infuser ? INFUSERS[plan.infuser].label : `cup ${i + 1}`;
-    }
+    const nameOf = (i: number): string => { const plan = f.t.exercise.cups[i]?.plan; return (plan && cupName(plan)) || `cup ${i + 1}`; };
     function cups(c: CupsResult) {
       if (kind === 'dialIn') {
         const round = roundOf(f.t.exercise, now);
@@ -114,14 +110,10 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
         const head = comparedWords(c, nameOf);
         para(`${head.strong}${head.rest}`, { face: 'bold', size: 5.4, after: 4 });
       }
-      table(['cup', 'what', ...ATTRIBUTE_NAMES.map((a) => ATTRIBUTES[a].label)], c.cups.map((x) => [x.code, x.excluded ?? (kind === 'dialIn' ? cupWords(roundCup(x.cup), units.temperature) : nameOf(x.cup)), ...ATTRIBUTE_NAMES.map((a) => { const m = x.marks[a]; return m ? `${numberText(m.mean)} (${m.little}/${m.right}/${m.much})` : ''; })]), [14, 28, 86, 110, 134, 158, 180]);
+      table(['cup', 'what', ...ATTRIBUTE_NAMES.map((a) => ATTRIBUTES[a].label)], c.cups.map((x) => [x.code, x.excluded ?? (kind === 'dialIn' ? cupWords(x.made, units.temperature) : nameOf(x.cup)), ...ATTRIBUTE_NAMES.map((a) => { const m = x.marks[a]; return m ? `${numberText(m.mean)} (${m.little}/${m.right}/${m.much})` : ''; })]), [14, 28, 86, 110, 134, 158, 180]);
       para('Mean mark against the house cup, 0 is right; in brackets how many called it too little, right, too much.', { size: 2.9, after: 5 });
       const told = c.beside.filter((b) => b.higher + b.lower > 0).sort((a, b) => a.chance - b.chance).slice(0, 8);
       if (kind !== 'dialIn' && told.length > 0) table(['beside the first', 'in', 'more', 'less', 'p, exact sign test'], told.map((b) => [nameOf(b.cup), ATTRIBUTES[b.attribute].label.toLowerCase(), String(b.higher), String(b.lower), chanceText(b.chance)]), [14, 64, 104, 124, 144]);
-    }
-    function roundCup(i: number) {
-      const [plan, made] = [f.t.exercise.cups[i]?.plan, now.cups[i]];
-      return { grams: made?.grams ?? 0, water: made?.water ?? 1, celsius: plan?.celsius ?? 0, seconds: made && made.poured !== null && made.pulled !== null ? (made.pulled - made.poured) / 1000 : plan?.seconds ?? 0 };
     }
     function calibration(c: CalibrationResult) {
       const head = calibrationWords(c);

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, ne } from 'drizzle-orm';
+import { fittedBy } from '#contracts/fits';
 import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts/tastings';
 import { missing, roundOf, tastingOf, type Exercise, type Tasting, type TastingEvent } from '#core/tasting';
 import type { Tx } from '../../db/pool';
@@ -21,7 +22,7 @@ export const eventsAt = async (tx: Tx, id: string): Promise<TastingEvent[]> =>
     .map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by, act: e.act }));
 
 export const runsIt = (f: Pick<Found, 'setBy'>, who: Pick<Signed, 'personId' | 'role'>): boolean => f.setBy.id === who.personId || who.role === 'lead';
-const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({ id: t.id, siteId: t.siteId, tea: { ...tea, fitted: fit && fit.style === tea.style ? fit.multipliers : null }, lot, lotId: t.lotId, compares: t.exercise.compares ?? null, kind: t.kind, way: t.exercise.way, asks: t.exercise.asks, stage: t.stage, setBy, at: t.at.getTime() });
+const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({ id: t.id, siteId: t.siteId, tea: { ...tea, fitted: fittedBy(fit, tea.style) }, lot, lotId: t.lotId, compares: t.exercise.compares ?? null, kind: t.kind, way: t.exercise.way, asks: t.exercise.asks, stage: t.stage, setBy, at: t.at.getTime() });
 
 /** Until the reveal nobody reads what another wrote: that it was written is told, and by whom. */
 const veiled = (events: readonly TastingEvent[], me: string): TastingEvent[] => events.map((e) => (e.by.id === me ? e

@@ -5,7 +5,7 @@ import { pathOf, ROUTES } from '#contracts/routes';
 import { simulatedReader } from '#core/camera';
 import { CUP_DEPTH_CM, deltaE00, hexOf, labOf, type Lab } from '#core/colour';
 import { seeded } from '#core/numeric';
-import { houseLiquor, type Recipe } from '#core/recipes';
+import { colourRungs, houseLiquor, type Recipe } from '#core/recipes';
 import { celsius, minutesText, numberText, parseDuration, seconds, temperatureText } from '#core/units';
 import { failureOf } from '../../app/api';
 import { useSetSwatchesMutation } from '../../app/leadRecords';
@@ -18,8 +18,6 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
 import { standingOf } from '../../ui/standing';
 
-/** Times shown where nothing was measured, against the house's best. */
-const ALONG = [0.25, 0.5, 0.75, 1, 1.25, 1.5, 2] as const;
 const five = (s: number) => Math.max(5, Math.round(s / 5) * 5);
 
 /** The colours of a tea along its steep: predicted, until a house ladder was measured. */
@@ -42,7 +40,7 @@ function Colours({ tea, recipe }: { tea: Tea; recipe: Recipe }) {
   const depth = swatches?.depthCm ?? CUP_DEPTH_CM;
   const plain = { style: tea.style, fitted: tea.fitted };
   const predicted = (s: number): Lab => labOf(houseLiquor(plain, recipe, seconds(s)), depth);
-  const rungs = swatches ? swatches.rungs.map((r) => ({ seconds: r.seconds, lab: r.lab as Lab, apart: deltaE00(r.lab, predicted(r.seconds)) })) : ALONG.map((by) => { const s = five(recipe.window.best * by); return { seconds: s, lab: predicted(s), apart: null }; });
+  const rungs = colourRungs(tea, recipe, depth).map((r) => ({ ...r, apart: swatches ? deltaE00(r.lab, predicted(r.seconds)) : null }));
   const furthest = Math.max(0, ...rungs.map((r) => r.apart ?? 0));
   const moved = swatches && (Math.abs(swatches.dose - recipe.dose) > 0.02 || Math.abs(swatches.temperature - recipe.temperature) > 0.5);
   return (
@@ -51,7 +49,7 @@ function Colours({ tea, recipe }: { tea: Tea; recipe: Recipe }) {
       <section className="work">
         <p className="headline" data-testid="colours-words">{swatches ? <><b>Measured in this house</b> by {swatches.by}, {dayText(swatches.at)}: at most {numberText(furthest)} from what was predicted (1 is just seen).</> : <><b>Predicted, not measured.</b> {standingOf(tea)}. A colour reader’s figures of four cups put this house’s own in their place.</>}</p>
         <div className="swatch-strip">{rungs.map((r) => (
-          <figure key={r.seconds} className={Math.abs(r.seconds - recipe.window.best) < 3 ? 'house' : ''}>
+          <figure key={r.seconds} className={r.house ? 'house' : ''}>
             <div style={{ background: hexOf(r.lab) }}>{r.apart !== null && <i style={{ background: hexOf(predicted(r.seconds)) }} />}</div>
             <figcaption><b>{minutesText(r.seconds)}</b><span>{r.lab.map((v) => numberText(v, 0)).join('  ')}</span>{r.apart !== null && <span>{numberText(r.apart)} apart</span>}</figcaption>
           </figure>

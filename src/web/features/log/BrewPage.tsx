@@ -4,7 +4,7 @@ import type { Brew, Happened } from '#contracts/brews';
 import { knownFrom } from '#contracts/plan';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { verdictWords, COLOUR_STEPS } from '#core/correction';
-import { minutesText, numberText, parseWithin, readingText, secondsBetween, volumeText } from '#core/units';
+import { minutesText, numberText, readingText, secondsBetween, volumeText } from '#core/units';
 import { now } from '../../app/clock';
 import { failureOf } from '../../app/api';
 import { useDropBrewPhotoMutation } from '../../app/leadRecords';
@@ -13,6 +13,7 @@ import { useSession, useUnits } from '../../app/session';
 import { weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
+import { readSolids, REFRACTOMETER } from '../../ui/refractometer';
 import { Cup, VesselDrawing } from '../../ui/vessel';
 import { colourWords, happenedWords } from './happened';
 import { HeatCourse, plannedHeat, TimeLine } from './TimeLine';
@@ -112,19 +113,19 @@ function Refractometer({ brew }: { brew: Brew }) {
   const hands = useHands();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
-  const read = parseWithin(typed.replace(/\s*%$/, ''), 'What a refractometer shows of tea', '%', 0.02, 6);
+  const read = readSolids(typed);
   const fault = typed.trim() !== '' && read.kind === 'bad' ? read.why : null;
   if (!open) return <button type="button" className="btn quiet" onClick={() => setOpen(true)}>Refractometer</button>;
   const keep = () => {
     if (read.kind === 'bad') return;
-    hands.solids(brew, Math.round(read.value * 1000) / 100);
+    hands.solids(brew, read.value);
     setOpen(false);
   };
   return (
     <form className="solids-form" onSubmit={(e) => { e.preventDefault(); keep(); }}>
       <label>Dissolved, % <input className="box" inputMode="decimal" value={typed} onChange={(e) => setTyped(e.target.value)} autoFocus /></label>
       <button type="submit" className="btn" disabled={read.kind === 'bad'}>Keep</button><button type="button" className="btn quiet" onClick={() => setOpen(false)}>Leave</button>
-      <p className={fault ? 'fault' : 'small'} role={fault ? 'alert' : undefined}>{fault ?? 'Strained, cooled to the room, zeroed on the same water.'}</p>
+      <p className={fault ? 'fault' : 'small'} role={fault ? 'alert' : undefined}>{fault ?? REFRACTOMETER}</p>
     </form>
   );
 }

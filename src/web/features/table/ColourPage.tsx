@@ -5,6 +5,7 @@ import type { Brew } from '#contracts/brews';
 import type { OpenTasting } from '#contracts/tastings';
 import { SAMPLE_PHOTOS } from '#core/camera';
 import { CUP_DEPTH_CM, deltaE00, hexOf, labOf, LIQUOR_SHARE, readableDepth, strengthFromColour, standardCup, strengthVerdict, timeFromColour, timeOfColour, type CupAt, type Lab, type Liquor, type PhotoReading } from '#core/colour';
+import type { ColourStrength } from '#core/fitting';
 import { houseLiquor } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { minutesText, numberText, parseWithin, seconds } from '#core/units';
@@ -28,7 +29,6 @@ import { houseCup, useHands } from '../bar';
 import { exerciseName } from './cups';
 import { useTasting } from './useTasting';
 
-type Range3 = { readonly strength: number; readonly low: number; readonly high: number };
 /** Larger files are no photo of a cup. */
 const MOST_BYTES = 60_000_000;
 type Cups = { readonly sample: CupAt; readonly reference: CupAt };
@@ -48,14 +48,14 @@ export function ColourPage() {
   if (wanted && isLoading) return <main className="page"><Loading what="the brew" /></main>;
   const brew = data?.brew ?? null;
   const view = table.view?.sees === 'all' && table.view.stage !== 'revealed' && table.view.exercise.cups[cup] ? table.view : null;
-  const of = brew ? { kind: 'brew' as const, brew } : view ? { kind: 'cup' as const, view, cup, keep: (colour: Range3) => table.does({ kind: 'measure', cup, colour }) } : null;
+  const of = brew ? { kind: 'brew' as const, brew } : view ? { kind: 'cup' as const, view, cup, keep: (colour: ColourStrength) => table.does({ kind: 'measure', cup, colour }) } : null;
   return <Colour teas={teas} of={of} first={teas.find((t) => t.id === (brew?.tea.id ?? view?.tea.id ?? params.get('tea'))) ?? teas[0]} />;
 }
 
 /** How deep this house reads a tea, where that is on record; else the usual cup. */
 const depthOf = (t: Tea): number => t.swatches?.depthCm ?? t.colour?.depthCm ?? CUP_DEPTH_CM;
 /** What a reading is kept with: a brew, or a cup of a table that is not revealed yet. */
-type Of = { readonly kind: 'brew'; readonly brew: Brew } | { readonly kind: 'cup'; readonly view: OpenTasting; readonly cup: number; readonly keep: (colour: Range3) => void };
+type Of = { readonly kind: 'brew'; readonly brew: Brew } | { readonly kind: 'cup'; readonly view: OpenTasting; readonly cup: number; readonly keep: (colour: ColourStrength) => void };
 function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of | null }) {
   const brew = of?.kind === 'brew' ? of.brew : null;
   const [tea, setTea] = useState(first);
@@ -120,7 +120,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
       dispatch(toastShown({ text: 'The reading is kept. Its picture could not be sent, and is not.' }));
     }
   };
-  const keep = (way: 'reference' | 'rim' | 'instrument', { strength, low, high }: Range3, depthCm: number) => {
+  const keep = (way: 'reference' | 'rim' | 'instrument', { strength, low, high }: ColourStrength, depthCm: number) => {
     if (of?.kind === 'cup') {
       of.keep({ strength, low, high });
       navigate(`/table/${of.view.id}`);
@@ -251,7 +251,7 @@ const STATES = { inOrder: 'in order', minded: 'minded', notMet: 'not met' } as c
 const Checks = ({ checks }: { checks: PhotoReading['checks'] }) => <ul className="checks">{checks.map((c) => <li key={c.name} className={c.state}><span>{STATES[c.state]}</span><span>{c.words}</span></li>)}</ul>;
 
 /** The reading on a rule: the line is the house cup. Half either way, or as far as it takes. */
-function Range({ strength, low, high }: Range3) {
+function Range({ strength, low, high }: ColourStrength) {
   const wide = Math.max(Math.abs(low - 1), Math.abs(high - 1)) > 0.5;
   const span = wide ? Math.max(1, Math.ceil((high - 1) * 1.05)) : 0.5;
   const x = (s: number) => 180 + Math.max(-1, Math.min(1, (s - 1) / span)) * 165;
@@ -278,7 +278,7 @@ const Shallow = ({ depth, colour }: { depth: number; colour: string }) => {
 };
 
 /** A colour reader's own figures instead of a picture. */
-function Instrument({ tea, depth, onKeep, keeps }: { tea: Tea; depth: number; keeps: string; onKeep: ((r: Range3) => void) | null }) {
+function Instrument({ tea, depth, onKeep, keeps }: { tea: Tea; depth: number; keeps: string; onKeep: ((r: ColourStrength) => void) | null }) {
   const [typed, setTyped] = useState(['', '', '']);
   const lab = typed.map((t) => Number(t.replace(',', '.'))) as unknown as Lab;
   const given = typed.every((t) => t.trim() !== '') && lab.every(Number.isFinite) && lab[0] >= 0 && lab[0] <= 100;

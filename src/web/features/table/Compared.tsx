@@ -1,10 +1,10 @@
 import { Link } from 'react-router';
 import type { OpenTasting } from '#contracts/tastings';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { chanceText, comparedWords, fewestTasters, type CupsResult } from '#core/tasting';
+import { cupName, chanceText, comparedWords, fewestTasters, type CupsResult } from '#core/tasting';
 import { capital, minutesText, numberText, signedText } from '#core/units';
 import { Cup } from '../../ui/vessel';
-import { cupName, liquorOfCup } from './cups';
+import { liquorOfCup } from './cups';
 import { Means } from './Means';
 
 /** What a comparison found: each cup's mean marks, then each beside the first with the chance of that. */

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { TeaPage } from '#contracts/book';
 import type { OpenTasting } from '#contracts/tastings';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, propose } from '#core/correction';
-import { cupWords, dialledIn, houseCupOf, marksWords, offIn, recipeAt, roundOf, storyOf, turnedCup, verdictOf, type PlannedCup, type Round, type Tasting, type Way } from '#core/tasting';
+import { brewOfCup, cupWords, dialledIn, houseCupOf, marksWords, offIn, recipeAt, roundOf, storyOf, turnedCup, verdictOf, type PlannedCup, type Round, type Tasting, type Way } from '#core/tasting';
 import { capital, countWord } from '#core/units';
 import { failureOf } from '../../app/api';
 import { now as clock } from '../../app/clock';
@@ -18,7 +18,7 @@ import { standingOf } from '../../ui/standing';
 import { Cup } from '../../ui/vessel';
 import { CupFigures } from './CupFigures';
 import { Means } from './Means';
-import { brewOfCup, liquorOfCup } from './cups';
+import { liquorOfCup } from './cups';
 
 /** A lot on its way to right: every round's marks along the steps, what to turn next, and in the end a version with the story. */
 export function DialIn({ view, now }: { view: OpenTasting; now: Tasting }) {

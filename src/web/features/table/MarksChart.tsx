@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import type { OpenTasting } from '#contracts/tastings';
 import { ATTRIBUTES, MARKS, type Attribute } from '#core/correction';
-import { expectedMarks, valueText, houseCupOf, type LadderResult } from '#core/tasting';
+import { brewOfCup, expectedMarks, valueText, houseCupOf, type LadderResult } from '#core/tasting';
 import { useUnits } from '../../app/session';
 import { standingOf } from '../../ui/standing';
 import { Cup } from '../../ui/vessel';
-import { brewOfCup, liquorOfCup } from './cups';
+import { liquorOfCup } from './cups';
 
 const WIDTH = 824;
 const [LEFT, RIGHT] = [112, 22];

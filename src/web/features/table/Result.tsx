@@ -4,8 +4,8 @@ import type { TeaPage } from '#contracts/book';
 import type { OpenTasting } from '#contracts/tastings';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { adviceOf, chanceText, headlineOf, howSure, resultOf, valueText, houseCupOf, type Advice, type ChoiceResult, type LadderResult, type Tasting } from '#core/tasting';
-import { type Celsius, type GramsPer100Ml, type Seconds } from '#core/units';
+import { adviceOf, chanceText, headlineOf, howSure, recipeAt, resultOf, valueText, houseCupOf, type Advice, type ChoiceResult, type LadderResult, type Tasting } from '#core/tasting';
+import type { Seconds } from '#core/units';
 import type { Recipe } from '#core/recipes';
 import { NotMade, useNewVersion } from '../../app/newVersion';
 import { useTeaQuery } from '../../app/records';
@@ -90,11 +90,9 @@ function Drafting({ view, advice, head, page }: { view: OpenTasting; advice: Adv
   const { way, cups } = view.exercise;
   const changed = (): Recipe => {
     const r = view.version.recipe;
-    if (advice.to !== null && way === 'celsius') return { ...r, temperature: Math.round(advice.to) as Celsius };
-    if (advice.to !== null && way === 'grams') return { ...r, dose: Number(((advice.to * 100) / (cups[0]?.plan.water ?? 100)).toFixed(2)) as GramsPer100Ml };
-    const best = (advice.to !== null ? Math.round(advice.to / 5) * 5 : r.window.best) as Seconds;
-    const shift = best - r.window.best;
-    return { ...r, window: { earliest: Math.max(5, r.window.earliest + shift) as Seconds, best, latest: (advice.latest ?? r.window.latest + shift) as Seconds } };
+    const { to } = advice;
+    const moved = to === null ? r : recipeAt(r, { ...houseCupOf(r, cups[0]?.plan.water ?? 100), [way]: to });
+    return advice.latest === null ? moved : { ...moved, window: { ...moved.window, latest: advice.latest as Seconds } };
   };
   if (made) return <p className="mt-2 font-semibold">Kept as a draft. <Link className="underline" to={`/book/${view.tea.id}/versions`}>See it beside the house recipe</Link></p>;
   return (

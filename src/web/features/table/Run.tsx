@@ -2,14 +2,16 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
-import { type CupColour, likeForLike, missing, nextMoment, refusalOf, scheduleFor, valueText, type Tasting, type TastingAct } from '#core/tasting';
-import { celsius, millilitres, minutesText, numberText, parseWithin, temperatureText, volumeText } from '#core/units';
+import { likeForLike, missing, nextMoment, refusalOf, scheduleFor, valueText, type Tasting, type TastingAct } from '#core/tasting';
+import type { ColourStrength } from '#core/fitting';
+import { celsius, millilitres, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import { useNow } from '../../app/clock';
 import { useSession, useUnits } from '../../app/session';
 import { useAppDispatch } from '../../app/store';
 import { toastShown } from '../../app/toasts';
 import { Sheet } from '../../ui/Dialog';
 import { useKeys } from '../../ui/keys';
+import { readSolids, REFRACTOMETER } from '../../ui/refractometer';
 import { signedPercent } from '../../ui/strength';
 import { standingOf } from '../../ui/standing';
 import { clockText } from '../bar';
@@ -140,21 +142,20 @@ function Spilled({ codes, onOut }: { codes: readonly { cup: number; code: string
   );
 }
 /** Refractometer and colour of the cups that are poured off: what a tea is fitted by, beside the marks. */
-function Measured({ id, cups, onSolids }: { id: string; cups: readonly { cup: number; code: string; solids: number | null; colour: CupColour | null }[]; onSolids: (cup: number, gramsPerLitre: number) => void }) {
+function Measured({ id, cups, onSolids }: { id: string; cups: readonly { cup: number; code: string; solids: number | null; colour: ColourStrength | null }[]; onSolids: (cup: number, gramsPerLitre: number) => void }) {
   const [typed, setTyped] = useState<Readonly<Record<number, string>>>({});
-  const read = (t: string) => parseWithin(t.replace(/\s*%$/, ''), 'What a refractometer shows of tea', '%', 0.02, 6);
   const keep = (cup: number) => {
-    const r = read(typed[cup] ?? '');
+    const r = readSolids(typed[cup] ?? '');
     if (r.kind === 'bad') return;
-    onSolids(cup, Math.round(r.value * 1000) / 100);
+    onSolids(cup, r.value);
     setTyped((all) => Object.fromEntries(Object.entries(all).filter(([k]) => Number(k) !== cup)));
   };
   return (
     <div className="grid gap-3">
-      <p className="small">Dissolved, %: strained, cooled to the room, zeroed on the same water. Colour: against the house cup.</p>
+      <p className="small">Dissolved, %, by refractometer. {REFRACTOMETER} Colour: against the house cup.</p>
       {cups.map((c) => {
         const t = typed[c.cup];
-        const r = t === undefined || t.trim() === '' ? null : read(t);
+        const r = t === undefined || t.trim() === '' ? null : readSolids(t);
         return (
           <form key={c.cup} className="measured-row" onSubmit={(e) => { e.preventDefault(); keep(c.cup); }}>
             <b>{c.code}</b><input className="box" inputMode="decimal" aria-label={`${c.code}, dissolved, %`} value={t ?? (c.solids === null ? '' : numberText(c.solids / 10, 2))} onChange={(e) => setTyped((all) => ({ ...all, [c.cup]: e.target.value }))} />

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import type { OpenTasting } from '#contracts/tastings';
 import { tint } from '#core/colour';
-import { scheduleFor, valueText, type Tasting } from '#core/tasting';
+import { cupName, scheduleFor, valueText, type Tasting } from '#core/tasting';
 import { grams, millilitres, minutesText } from '#core/units';
 import { useUnits } from '../../app/session';
 import { Cup, VesselDrawing } from '../../ui/vessel';
-import { cupName, liquorOfCup } from './cups';
+import { liquorOfCup } from './cups';
 
 const WIDTH = 824;
 const [LEFT, RIGHT] = [54, 40];

@@ -7,7 +7,7 @@ import { methodFor, mostOnLeaf, siteBoiling, type Recipe } from '#core/recipes';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { ATTRIBUTES } from '#core/correction';
 import { LOT_WORDS } from '#core/teas';
-import { EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, STANDARD_DOSE, standardPreparation, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
+import { cupName, EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, STANDARD_DOSE, standardPreparation, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
 import { grams, minutesText, numberText, temperatureText, celsius, volumeText, millilitres } from '#core/units';
 import { failureOf } from '../../app/api';
 import { now } from '../../app/clock';
@@ -20,7 +20,7 @@ import { Loading, Nothing, Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Cup } from '../../ui/vessel';
 import { CupFigures } from './CupFigures';
-import { cupName, cupsWords, liquorOfCup, WAY_WORDS } from './cups';
+import { cupsWords, liquorOfCup, WAY_WORDS } from './cups';
 
 type Exercise = { readonly kind: ExerciseKind; readonly way: Way; readonly compares?: Compared; readonly infusers?: readonly InfuserKind[] };
 const KINDS: readonly { value: Exercise; text: string }[] = [

@@ -2,13 +2,13 @@ import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { OpenTasting } from '#contracts/tastings';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { ownResult, valueText } from '#core/tasting';
+import { cupName, ownResult, valueText } from '#core/tasting';
 import { numberText, signedText } from '#core/units';
 import { useUnits } from '../../app/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { Cup } from '../../ui/vessel';
-import { cupName, exerciseName, liquorOfCup } from './cups';
+import { exerciseName, liquorOfCup } from './cups';
 import { useFolded, useTasting } from './useTasting';
 
 /** One taster's own sheet beside the table's, after the reveal. */

@@ -1,15 +1,7 @@
-import { colourOfBrew, type ColouredBrew, type Liquor } from '#core/colour';
-import { brewingOf, type Recipe } from '#core/recipes';
-import type { KnownTea } from '#core/styles';
-import { EXERCISES, type Compared, type Exercise, type PlannedCup, type Way } from '#core/tasting';
-import { INFUSERS } from '#core/vessels';
-import { celsius, countWord, grams, millilitres, minutesText, numberText, seconds, temperatureText } from '#core/units';
-import type { VesselFields } from '#contracts/shelf';
+import { colourOfBrew, type Liquor } from '#core/colour';
+import { brewOfCup, EXERCISES, type Compared, type Exercise, type MadeOf, type PlannedCup, type Way } from '#core/tasting';
+import { celsius, countWord, minutesText, numberText, seconds, temperatureText } from '#core/units';
 
-export type MadeOf = { readonly tea: KnownTea; readonly recipe: Recipe; readonly vessel: VesselFields };
-/** A cup of a table as the models need it. */
-export const brewOfCup = ({ tea, recipe, vessel }: MadeOf, c: PlannedCup): ColouredBrew =>
-  brewingOf({ tea, recipe, vessel: c.infuser ? { ...vessel, infuser: c.infuser, basket: null } : vessel, leaf: grams(c.grams), water: millilitres(c.water), onLeaf: celsius(c.celsius), time: seconds(c.seconds) });
 /** Its colour after so many seconds. */
 export const liquorOfCup = (of: MadeOf, c: PlannedCup, s: number): Liquor => colourOfBrew(brewOfCup(of, c), seconds(Math.max(0, s)));
 export const WAY_WORDS: Readonly<Record<Way, string>> = { seconds: 'time', grams: 'leaf', celsius: 'temperature', water: 'water' };
@@ -23,8 +15,6 @@ export function exerciseName({ kind, way, compares }: { kind: Exercise['kind']; 
     case 'calibration': return 'Calibration of tasters';
   }
 }
-/** What a cup of a comparison is: its infuser, or which steep. */
-export const cupName = (c: PlannedCup): string => (c.steep !== undefined ? `steep ${c.steep}` : c.infuser ? INFUSERS[c.infuser].label : '');
 export const cupsWords = (n: number): string => `${countWord(n)} ${n === 1 ? 'cup' : 'cups'}`;
 /** What is alike in all cups, in words. */
 export function alikeWords(e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compares'>, scale: 'C' | 'F'): string {
