@@ -4,7 +4,7 @@ import type { TeaFitPage } from '../src/contracts/fits';
 import type { OpenTasting } from '../src/contracts/tastings';
 import { ALL_RIGHT, propose, type Verdict } from '../src/core/correction/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
-import { begunHouse, newId, type Begun, type Caller } from './house';
+import { begunHouse, newId, POT, type Begun, type Caller } from './house';
 
 let h: Begun;
 beforeEach(async () => { h = await begunHouse(); });
@@ -93,6 +93,24 @@ test('a cup left out does not count; a colour and a refractometer do', async () 
   expect(without.cups.find((c) => c.id === one.id)?.left).toBe(true);
   expect(without.fit).toEqual({ kind: 'tooFewCups', got: 1, need: 2 });
   await h.callers.lead.get(`/api/teas/${h.ids.tea}/fit?without=drop%20table`).expect(422);
+});
+
+test('a brew in another vessel counts when it went by the same recipe; one by another method’s own recipe does not', async () => {
+  const mug = newId();
+  await h.callers.lead.post('/api/vessels', { ...POT, id: mug, siteId: h.ids.site, name: 'Blue mug', kind: 'mug', brim: 600, mark: 500 }).expect(200);
+  const inMug = async (versionId: string) => {
+    const at = h.now() - 900_000;
+    const brew = (await h.callers.brewer.post('/api/brews', { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId, vesselId: mug, water: 500, warmed: true, warming: false, place: 1, at }).expect(200)).body as Brew;
+    for (const body of [{ kind: 'pull' }, { kind: 'judge', verdict: ALL_RIGHT, proposal: proposalOf(ALL_RIGHT), accepted: false, remark: '' }]) await h.callers.brewer.post(`/api/brews/${brew.id}/events`, { id: newId(), at: at + 240_000, ...body }).expect(200);
+    return brew;
+  };
+  const first = await inMug(h.ids.version);
+  expect(first.method).not.toBe('pot');
+  expect((await fitOf()).cups.map((c) => c.id)).toEqual([first.id]);
+  const own = newId();
+  await h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, { id: own, method: first.method, basedOn: 0, as: 'house', recipe: startingRecipe('black-whole', first.method), reason: 'Its own in a mug', settles: [] }).expect(200);
+  await inMug(own);
+  expect((await fitOf()).cups.map((c) => c.id)).toEqual([first.id]);
 });
 
 test('cups of a finished lot and later steeps say nothing of the leaf that is brewed now; another style sets the fit aside', async () => {

@@ -6,7 +6,7 @@ import { cupsSeen, EXERCISES, tastingOf } from '#core/tasting';
 import { capital, seconds, secondsBetween } from '#core/units';
 import { verdictWords } from '#core/correction';
 import type { Tx } from '../../db/pool';
-import { brewEvents, brews, lots, tastings } from '../../db/schema/index';
+import { brewEvents, brews, lots, tastings, versions } from '../../db/schema/index';
 import { brewsByIds, idsInOrder } from '../brews';
 import { eventsAt, tastingById } from '../tastings';
 
@@ -34,11 +34,13 @@ async function fromTables(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<
 
 /** Brews of the bar that were judged or measured; first steeps only, for a later one says what the first left. */
 async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<FoundCup[]> {
-  const ids = (await idsInOrder(tx, 'log_tea', and(eq(brews.teaId, tea.id), eq(brews.method, tea.method), inArray(brews.state, ['pulled', 'judged'])), BREWS)).map((b) => b.id);
+  const ids = (await idsInOrder(tx, 'log_tea', and(eq(brews.teaId, tea.id), inArray(brews.state, ['pulled', 'judged'])), BREWS)).map((b) => b.id);
   const all = await brewsByIds(tx, ids);
+  // Whatever it stood in: the vessel and its infuser are the model's own matter. But by the recipe that says what is right here.
+  const recipes = new Set((await tx.select({ id: versions.id }).from(versions).where(and(eq(versions.teaId, tea.id), eq(versions.method, tea.method)))).map((v) => v.id));
   const measured = ids.length === 0 ? [] : await tx.select({ brewId: brewEvents.brewId, body: brewEvents.body }).from(brewEvents).where(and(inArray(brewEvents.brewId, ids), inArray(brewEvents.kind, ['colour', 'solids']), eq(brewEvents.undone, false))).orderBy(brewEvents.at);
   return all.flatMap((b): FoundCup[] => {
-    if (!('pulled' in b.state) || b.plan.steep || (b.lot && !lotIds.includes(b.lot.id))) return [];
+    if (!('pulled' in b.state) || b.plan.steep || !recipes.has(b.versionId) || (b.lot && !lotIds.includes(b.lot.id))) return [];
     const mine = measured.filter((m) => m.brewId === b.id).map((m) => m.body);
     const colour = mine.flatMap((e) => ('kind' in e && e.kind === 'colour' ? [e] : [])).at(-1);
     const solids = mine.flatMap((e) => ('kind' in e && e.kind === 'solids' ? [e] : [])).at(-1);
