@@ -4,6 +4,7 @@ import { searchCorrection, type Answer } from '#core/correction';
 import { brewAgain, brewCup, brewInStages, type Brewing, type Cup } from '#core/cup';
 import { at, SOLUTES } from '#core/extraction';
 import { afterPour, boilingAt, cooled, coolingRate, firstContact, mixWater, planWater, pressureAt, splitWater, waitUntil } from '#core/heat';
+import { readPacket, type TimeRange } from '#core/packets';
 import { matchCup, matchStrength, type Pour } from '#core/scaling';
 import { characterOf } from '#core/styles';
 import { celsius, grams, metres, millilitres, seconds, type Grams } from '#core/units';
@@ -44,6 +45,18 @@ function planned(i: CaseInput<'plans'>) {
   return {
     boilingC: boiling, arriveC: plan.arrive, reachable: there !== null,
     splash: there?.splash ? { hotGrams: there.splash.hot, coldGrams: there.splash.cold } : null, waitSeconds: there?.wait ?? null,
+  };
+}
+
+const pair = (time: TimeRange | null) => time && [time.from, time.to];
+function readWords(text: string) {
+  const { leaf, water, heat, wait, time } = readPacket(text);
+  return {
+    leaf: leaf && { low: leaf.low, high: leaf.high, unit: leaf.unit, heaped: leaf.heaped },
+    water: water && (water.kind === 'ml' ? { ml: water.ml } : water.kind === 'cups' ? { cups: water.cups } : { vessels: water.vessels }),
+    heatC: heat && [heat.low, heat.high],
+    waitSeconds: pair(wait),
+    steepSeconds: pair(time),
   };
 }
 
@@ -91,6 +104,7 @@ export const ANSWERS: { readonly [K in CaseKind]: (i: CaseInput<K>) => unknown }
   plans: planned,
   strength: (i) => colourOf(labOf(standardCup(i.style, i.strength), i.depthMm / 10)),
   difference: (i) => ({ deltaE00: deltaE00(i.a, i.b) }),
+  packets: (i) => readWords(i.text),
 };
 export const answerColourSteep = (i: ColourSteepInput): unknown =>
   colourOf(labOf(liquorAt(i.style, { time: seconds(i.seconds), temperature: celsius(i.temperatureC), leafRatio: i.leafRatio }), i.depthMm / 10));

@@ -59,10 +59,18 @@ test.each<[string, unknown, RegExp]>([
   ['no colour', { difference: [{ in: { a: [50, 0], b: [50, 0, 0] } }] }, /difference\[0\]/],
   ['a kind unknown', { brews: [] }, /"brews" is not a kind of case known here/], ['no list', { steep: {} }, /steep: a list of cases is wanted/], ['no in', { steep: [{}] }, /steep\[0\]: a case has an "in"/], ['no object', [1], /one JSON object/],
 ])('%s is named', (_name, document, words) => expect(why(document)).toMatch(words));
+test('a packet’s words: every field, null where the packet does not say it', () => {
+  const cases = done({ packets: [{ in: { text: 'Boil, let it stand one minute, then steep 1 1/2 minutes' } }, { in: { text: '2 heaped tsp per pot, overnight' } }, { in: { text: '' } }] }).packets;
+  expect(cases?.map((c) => c.out)).toEqual([
+    { leaf: null, water: null, heatC: [100, 100], waitSeconds: [60, 60], steepSeconds: [90, 90] },
+    { leaf: { low: 2, high: 2, unit: 'teaspoon', heaped: true }, water: { vessels: 1 }, heatC: null, waitSeconds: null, steepSeconds: null },
+    { leaf: null, water: null, heatC: null, waitSeconds: null, steepSeconds: null },
+  ]);
+});
 test('the schema beside the document is the one in use, and names every kind', () => {
   expect(JSON.parse(readFileSync('docs/formats/predict.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(PredictDocument, { io: 'input' }))));
   for (const name of ['brew', 'water', 'colour']) expect(PredictDocument.safeParse(read(name)).success).toBe(true);
-  expect(Object.keys(CASE_INPUTS)).toHaveLength(15);
+  expect(Object.keys(CASE_INPUTS)).toHaveLength(16);
 });
 
 describe('the command', () => {

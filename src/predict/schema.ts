@@ -58,11 +58,12 @@ const strength = z.strictObject({ style, strength: number(0, 100), depthMm });
 // The colour model extrapolates a little past boiling; its checks go there.
 const colourSteep = z.strictObject({ style, seconds, temperatureC: number(0, 120), leafRatio: number(0, 100), depthMm });
 const difference = z.strictObject({ a: lab, b: lab });
+const packets = z.strictObject({ text: z.string().max(2000) });
 
 /** A steep of the colour model has a leaf ratio, one of the brewing model leaf and water. */
 const anySteep = z.union([steep, colourSteep]);
 /** What goes in by kind of case. */
-export const CASE_INPUTS = { steep, resteeps, cold, hybrid, scaling, corrections, boiling, mix, split, contact, cooling, wait, plans, strength, difference } as const;
+export const CASE_INPUTS = { steep, resteeps, cold, hybrid, scaling, corrections, boiling, mix, split, contact, cooling, wait, plans, strength, difference, packets } as const;
 export const COLOUR_STEEP = colourSteep;
 export type CaseKind = keyof typeof CASE_INPUTS;
 export type CaseInput<K extends CaseKind> = z.infer<(typeof CASE_INPUTS)[K]>;

@@ -69,7 +69,7 @@ const CROWDED = 1;
 const round1 = (g: number): Grams => grams(Math.round(g * 10) / 10);
 
 /** Boiling point of a site: measured, else from its altitude. */
-export const siteBoiling = (site: SiteFacts): Celsius => site.measuredBoiling ?? boilingAt(metres(site.altitudeM));
+export const siteBoiling = (site: Pick<SiteFacts, 'altitudeM' | 'measuredBoiling'>): Celsius => site.measuredBoiling ?? boilingAt(metres(site.altitudeM));
 
 function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): WaterPlan {
   // Poured by volume at about 20 C; 1 ml is 1 g within 0.2 % there.

@@ -10,7 +10,7 @@ export { glassWords, handlingWords, leewayWords, PLAIN_HANDLING, warmStartWords 
 export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
 export { matchedCup, mostOnLeaf, recipeLeaf, siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
 export { workingOf, type WorkingLine } from './working';
-export { knownGoodStart, packetOnLeaf, packetStart, startingRecipe, styleStarts, type StartingPoint } from './start';
+export { knownGoodStart, packetKettle, packetOnLeaf, packetStart, startingRecipe, styleStarts, type KettleFacts, type StartingPoint } from './start';
 export { methodFor } from './methods';
 export { brewingOf, colourRungs, houseBrew, houseLiquor, type ColourRung } from './brewing';
 export { movedRecipe } from './moved';

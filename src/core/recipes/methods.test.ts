@@ -1,6 +1,7 @@
-import { celsius, grams, gramsPer100Ml, millilitres, seconds, SPOONS } from '#core/units';
-import { glassWords, handlingWords, knownGoodStart, leewayWords, METHOD_NAMES, packetStart, PLAIN_HANDLING, recipeFault, spoonSpread, startingRecipe, styleStarts, warmStartWords, weighingOf, workOutCard, workOutCold, type Recipe } from '#core/recipes';
-import { packetMeanings, readPacket } from '#core/teas';
+import { boilingAt, cooled, coolingRate } from '#core/heat';
+import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, SPOONS } from '#core/units';
+import { glassWords, handlingWords, knownGoodStart, leewayWords, METHOD_NAMES, packetKettle, packetStart, PLAIN_HANDLING, recipeFault, spoonSpread, startingRecipe, styleStarts, warmStartWords, weighingOf, workOutCard, workOutCold, type KettleFacts, type Recipe } from '#core/recipes';
+import { packetMeanings, readPacket } from '#core/packets';
 import { STYLE_IDS } from '#core/styles';
 import type { VesselFacts } from '#core/vessels';
 
@@ -48,6 +49,7 @@ describe('bags are counted', () => {
   });
 });
 
+const SITE: KettleFacts = { altitudeM: 0, measuredBoiling: null, ambient: celsius(20), kettle: { volume: millilitres(1000), material: 'stainless', lid: false } };
 describe('where a recipe begins', () => {
   test('both schools where practitioners disagree, each named', () => {
     const starts = styleStarts('green-pan');
@@ -59,13 +61,32 @@ describe('where a recipe begins', () => {
   test('the packet: its dose, heat and time; the rest is the style’s', () => {
     const text = '1 tbsp per 8 fl oz, 185 F, 2-3 minutes';
     const [m] = packetMeanings(readPacket(text), { density: (2.1 / 10) as never, usual: gramsPer100Ml(1.333) });
-    const start = packetStart('green-pan', text, m ?? null);
+    const start = packetStart('green-pan', readPacket(text), m ?? null, SITE);
     expect(start?.recipe).toMatchObject({ dose: 1.33, temperature: 80, window: { earliest: 120, best: 150, latest: 180 }, origin: 'the packet', lid: false });
-    expect(packetStart('green-pan', 'A fine tea', null)).toBeNull();
+    expect(packetStart('green-pan', readPacket('A fine tea'), null, SITE)).toBeNull();
   });
   // P13: boiling water into a warmed pot stays above 90.
-  test('boiling on the packet is about 94 on the leaf', () => expect(packetStart('black-whole', 'Boiling water, 4 minutes', null)?.recipe.temperature).toBe(94));
-  test('one time on the packet becomes a window about it', () => expect(packetStart('black-whole', '4 minutes', null)?.recipe.window).toEqual({ earliest: 205, best: 240, latest: 290 }));
+  test('boiling on the packet is about 94 on the leaf', () => expect(packetStart('black-whole', readPacket('Boiling water, 4 minutes'), null, SITE)?.recipe.temperature).toBe(94));
+  test('one time on the packet becomes a window about it', () => expect(packetStart('black-whole', readPacket('4 minutes'), null, SITE)?.recipe.window).toEqual({ earliest: 205, best: 240, latest: 290 }));
+  test('a wait off the boil is worked out by the kettle: its own cooling, and what boils at the site', () => {
+    const waited = readPacket('Boil, let it stand for 5 minutes, then steep 3 minutes');
+    const expected = cooled(boilingAt(metres(0)), celsius(20), coolingRate(SITE.kettle), seconds(300));
+    expect(packetKettle(waited, SITE)).toBeCloseTo(expected, 9);
+    expect(expected).toBeLessThan(93);
+    // A kettle fitted to fall by a tenth of its heat over the room in five minutes.
+    const fitted: KettleFacts = { ...SITE, kettle: { ...SITE.kettle, rate: { a: -Math.log(0.9) / 300, b: 0 } } };
+    expect(packetKettle(waited, fitted)).toBeCloseTo(20 + 80 * 0.9, 1);
+    expect(packetStart('green-pan', waited, null, fitted)?.recipe.temperature).toBeLessThan(90);
+    const hut: KettleFacts = { ...SITE, altitudeM: 1650 };
+    expect(packetKettle(readPacket('boiling water'), hut)).toBeCloseTo(94.5, 0);
+  });
+  test('a cold method takes the packet’s hours, a hot one its minutes', () => {
+    const cold = readPacket('10 g per litre, 6-8 hours in the fridge');
+    const [m] = packetMeanings(cold, { density: null, usual: gramsPer100Ml(1) });
+    expect(packetStart('green-pan', cold, m ?? null, SITE, 'fridge')?.recipe).toMatchObject({ dose: 1, window: { earliest: 21600, latest: 28800 }, warm: false });
+    expect(packetStart('green-pan', readPacket('2 minutes'), null, SITE, 'fridge')).toBeNull();
+    expect(packetStart('green-pan', cold, null, SITE)).toBeNull();
+  });
   test('a vessel that is known good gives its dose', () => {
     expect(knownGoodStart(startingRecipe('oolong-light'), 6, 450, 'Grey pot').recipe).toMatchObject({ dose: 1.33, origin: '6 g in 450 ml, the Grey pot', scaling: { school: 'linear' } });
     expect(() => knownGoodStart(startingRecipe('oolong-light'), 0, 450, '')).toThrow(RangeError);

@@ -1,8 +1,9 @@
 import { PLAIN_HANDLING } from './handling';
 import { isCold, type Method, type Recipe, type Window } from './recipe';
 import { styleOf, type StyleId } from '#core/styles';
-import { readPacket, type PacketMeaning } from '#core/teas';
-import { afterPour, POUR_LOSS } from '#core/heat';
+import type { Packet, PacketMeaning, TimeRange } from '#core/packets';
+import { afterPour, cooled, coolingRate, POUR_LOSS } from '#core/heat';
+import { siteBoiling, type SiteFacts } from './card';
 import { celsius, grams, gramsPer100Ml, millilitres, seconds, type Celsius, type GramsPer100Ml } from '#core/units';
 
 const HOUR = 3600;
@@ -59,20 +60,56 @@ export const packetOnLeaf = (kettle: Celsius): Celsius => celsius(Math.round(aft
 
 /** Rounded as a clock is read. */
 const to5 = (s: number) => seconds(Math.round(s / 5) * 5);
+/** The room and the kettle of a site: what its boiled water comes to while it stands. */
+export type KettleFacts = Pick<SiteFacts, 'altitudeM' | 'measuredBoiling' | 'ambient' | 'kettle'>;
+
+/**
+ * The heat a packet means, in the kettle as the water is poured: boiling is what boils at the site, and a wait off the
+ * boil is worked out by the kettle's own cooling. Null where the packet does not say.
+ * @example packetKettle(readPacket('90 C'), site) // 90
+ */
+export function packetKettle(packet: Pick<Packet, 'heat' | 'wait'>, site: KettleFacts): Celsius | null {
+  const { heat, wait } = packet;
+  if (heat === null) return null;
+  const asked = celsius((heat.low + heat.high) / 2);
+  if (asked < 100) return asked;
+  const boiling = celsius(Math.min(100, siteBoiling(site)));
+  if (wait === null) return boiling;
+  const rate = site.kettle.rate ?? coolingRate(site.kettle);
+  return cooled(boiling, site.ambient, rate, seconds((wait.from + wait.to) / 2));
+}
+
+/** A packet's time as a window: its own range, or the room that is usual about a single time. */
+function packetWindow({ from, to }: TimeRange): Window {
+  const best = to5((from + to) / 2);
+  return to > from ? window(from, best, to) : window(to5(best * 0.85), best, to5(best * 1.2));
+}
+
 /**
  * The packet's own figures as a recipe; what it does not say is the style's. Packets mean the heat in the kettle: on the
  * leaf it is what a usual pour leaves of it. Null when the packet gives neither dose, heat nor time.
  */
-export function packetStart(style: StyleId, packet: string, meaning: PacketMeaning | null): StartingPoint | null {
-  const { heat: kettle, time } = readPacket(packet);
+export function packetStart(
+  style: StyleId,
+  packet: Pick<Packet, 'heat' | 'wait' | 'time'>,
+  meaning: PacketMeaning | null,
+  site: KettleFacts,
+  method: Method = 'pot',
+): StartingPoint | null {
+  // A cold method takes no heat from the packet, and hours only; a hot one takes minutes only.
+  const cold = isCold(method);
+  const kettle = cold ? null : packetKettle(packet, site);
   const heat = kettle === null ? null : packetOnLeaf(kettle);
+  const time = packet.time && packet.time.to > HOUR === cold ? packet.time : null;
   if (!meaning && heat === null && time === null) return null;
-  const base = startingRecipe(style);
-  const best = time ? to5((time.from + time.to) / 2) : base.window.best;
-  const timed = time && time.to <= HOUR ? (time.to > time.from ? window(time.from, best, time.to) : window(to5(best * 0.85), best, to5(best * 1.2))) : base.window;
+  const base = startingRecipe(style, method);
   const recipe: Recipe = {
-    ...base, dose: meaning ? gramsPer100Ml(Math.round(meaning.dose * 100) / 100) : base.dose, temperature: heat ?? base.temperature, window: timed, warm: (heat ?? base.temperature) >= 85,
-    origin: `the packet${meaning?.cup ? `, its cup taken as ${meaning.cup}` : ''}`,
+    ...base,
+    dose: meaning ? gramsPer100Ml(Math.round(meaning.dose * 100) / 100) : base.dose,
+    temperature: heat ?? base.temperature,
+    window: time ? packetWindow(time) : base.window,
+    warm: !cold && (heat ?? base.temperature) >= 85,
+    origin: ['the packet', meaning?.cup && `its cup taken as ${meaning.cup}`, meaning?.scoop && `its scoop as ${meaning.scoop}`].filter(Boolean).join(', '),
   };
   return { name: recipe.origin, recipe };
 }

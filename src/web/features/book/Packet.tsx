@@ -1,41 +1,249 @@
-import { densityOf, packetOnLeaf, styleStarts, type Weighing } from '#core/recipes';
-import { packetMeanings, readPacket, type Packet as Read, type PacketMeaning } from '#core/teas';
+import { useState } from 'react';
+import type { Vessel } from '#contracts/shelf';
+import type { Packet, PacketLeaf, PacketMeaning, PacketWater, TimeRange } from '#core/packets';
+import { packetOnLeaf, type Method, type Recipe, type Weighing } from '#core/recipes';
 import { styleOf, type StyleId } from '#core/styles';
-import { gramsPer100Ml, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import { useUnits } from '../../app/session';
+import { minutesText, numberText, temperatureText, volumeText, type Grams } from '#core/units';
+import { useSpoonsQuery } from '../../app/leadRecords';
+import { useVesselsQuery } from '../../app/records';
+import { useSession, useUnits } from '../../app/session';
+import { viewPacket, type PacketView } from './packetModel';
 
-/** What a packet means for one tea: every reading of its cup, the likeliest first told. */
-export const meaningsOf = (packet: string, style: StyleId, weighing: Weighing | null): PacketMeaning[] =>
-  packetMeanings(readPacket(packet), { density: weighing && densityOf(weighing), usual: gramsPer100Ml(styleStarts(style)[0]?.recipe.dose ?? styleOf(style).start.dose) });
-
-const SPOON_WORDS = { teaspoon: 'teaspoon (5 ml)', dessertSpoon: 'dessert spoon (10 ml)', tablespoon: 'tablespoon (15 ml)' } as const;
-const leafWords = (l: NonNullable<Read['leaf']>) => {
-  const count = l.low === l.high ? numberText(l.low, 2) : `${numberText(l.low, 2)} to ${numberText(l.high, 2)}`;
-  return l.unit === 'spoon' ? `${count} ${l.heaped ? 'heaped' : 'level'} ${SPOON_WORDS[l.spoon]}` : `${count} ${l.unit === 'gram' ? 'g' : l.unit === 'bag' ? (l.high === 1 ? 'bag' : 'bags') : l.high === 1 ? 'scoop' : 'scoops'}`;
+type Units = ReturnType<typeof useUnits>;
+type Facts = {
+  packet: string;
+  style: StyleId;
+  method: Method;
+  weighing: Weighing | null;
+  bag: Grams | null;
 };
 
-/** The supplier's words read for this tea: which spoon, which cup, how many grams; where teaspoon and tablespoon may be mixed up it says so. */
-export function PacketReading({ packet, style, weighing }: { packet: string; style: StyleId; weighing: Weighing | null }) {
+/** A packet read with this site's kettle, pots and scoops; the pot and the meaning are chosen by hand. */
+export function usePacket(facts: Facts) {
+  const { site } = useSession();
+  const { data: shelf } = useSpoonsQuery();
+  const { data: records } = useVesselsQuery();
+  const [vesselId, setVesselId] = useState<string | null>(null);
+  const [meaning, setMeaning] = useState<number | null>(null);
+  const vessels = (records?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired);
+  const spoons = shelf?.spoons ?? [];
+  const view = viewPacket({ ...facts, site, spoons, vessels, vesselId, meaning });
+  const pots = vessels.filter((v) => v.kind === 'pot' || v.kind === 'pitcher');
+  return {
+    view,
+    vessels: pots.length > 0 ? pots : vessels,
+    vesselId,
+    setVesselId: (id: string | null) => {
+      setVesselId(id);
+      setMeaning(null);
+    },
+    setMeaning,
+  };
+}
+
+const ONE_LEAF: Readonly<Record<PacketLeaf['unit'], string>> = {
+  g: 'g',
+  teaspoon: 'teaspoon (5 ml)',
+  dessertSpoon: 'dessert spoon (10 ml)',
+  tablespoon: 'tablespoon (15 ml)',
+  scoop: 'scoop',
+  bag: 'bag',
+  pinch: 'pinch (about 1 g)',
+};
+const SPOONS = new Set<PacketLeaf['unit']>(['teaspoon', 'dessertSpoon', 'tablespoon']);
+const rangeText = (low: number, high: number, say: (v: number) => string): string =>
+  low === high ? say(low) : `${say(low)} to ${say(high)}`;
+
+function leafText(leaf: PacketLeaf): string {
+  const count = rangeText(leaf.low, leaf.high, (v) => numberText(v, 2));
+  const [noun = '', ...size] = ONE_LEAF[leaf.unit].split(' (');
+  const named = leaf.high === 1 || leaf.unit === 'g' ? noun : plural(noun);
+  const how = leaf.heaped ? 'heaped ' : SPOONS.has(leaf.unit) ? 'level ' : '';
+  const weighs = leaf.weighs === null ? '' : `, ${numberText(leaf.weighs, 1)} g`;
+  return `${count} ${how}${[named, ...size].join(' (')}${weighs}`;
+}
+const plural = (noun: string): string => (noun.endsWith('ch') ? `${noun}es` : `${noun}s`);
+
+function waterText(water: PacketWater, units: Units): string {
+  if (water.kind === 'ml') return volumeText(water.ml, units.volume);
+  const [count, noun] =
+    water.kind === 'cups' ? [water.cups, 'cup'] : ([water.vessels, 'pot'] as const);
+  return count === 1 ? `a ${noun}` : `${numberText(count, 2)} ${noun}s`;
+}
+
+const timeText = (time: TimeRange): string => rangeText(time.from, time.to, minutesText);
+
+function heatText({ read, kettle }: PacketView, units: Units): string | null {
+  if (read.heat === null || kettle === null) return null;
+  const say = (v: typeof kettle) => temperatureText(v, units.temperature);
+  const printed = rangeText(read.heat.low, read.heat.high, (v) => say(v as typeof kettle));
+  const poured = `about ${say(packetOnLeaf(kettle))} on the leaf`;
+  if (read.wait === null) return `${printed} in the kettle, ${poured}`;
+  return `boiled, left ${timeText(read.wait)}: about ${say(kettle)} in this kettle, ${poured}`;
+}
+
+/** The five things a recipe needs, each as it was read or as not understood. */
+function rowsOf(view: PacketView, units: Units): readonly (readonly [string, string | null])[] {
+  const { read } = view;
+  return [
+    ['Leaf', read.leaf && leafText(read.leaf)],
+    ['Water', read.water && waterText(read.water, units)],
+    ['Heat', heatText(view, units)],
+    ['First steep', read.time && timeText(read.time)],
+  ];
+}
+
+const MISSING: Readonly<Record<NonNullable<PacketView['missing']>, string>> = {
+  weighing: 'Weigh a spoon of this tea: then the packet’s spoons become grams.',
+  bag: 'Type what one bag holds in the bag recipe: then the packet’s bags become grams.',
+  scoop: 'Put the house’s scoop on the Shelf: then the packet’s scoops become grams.',
+  vessel: 'Choose the pot that the packet means.',
+};
+
+/** What of the packet's text nothing was read from. */
+const unreadOf = (read: Packet): string[] => read.parts.filter((p) => !p.read).map((p) => p.text);
+
+type Props = {
+  packet: ReturnType<typeof usePacket>;
+  style: StyleId;
+  /** Puts what was read into the first recipe; null where there is none to fill. */
+  onTake: ((recipe: Recipe) => void) | null;
+};
+
+/** The supplier's words read for this tea: figures, which spoon, cup or pot, and what was not understood. */
+export function PacketReading({ packet, style, onTake }: Props) {
   const units = useUnits();
-  if (packet.trim() === '') return null;
-  const read = readPacket(packet);
-  const meanings = meaningsOf(packet, style, weighing);
-  const usual = styleOf(style).start.dose;
-  const parts = [
-    read.leaf && leafWords(read.leaf), read.water && (read.water.kind === 'ml' ? `in ${volumeText(read.water.ml, units.volume)}` : `in ${read.water.cups === 1 ? 'a cup' : `${numberText(read.water.cups, 2)} cups`}`),
-    read.heat !== null && `${temperatureText(read.heat, units.temperature)} in the kettle, about ${temperatureText(packetOnLeaf(read.heat), units.temperature)} on the leaf`, read.time && (read.time.from === read.time.to ? minutesText(read.time.from) : `${minutesText(read.time.from)} to ${minutesText(read.time.to)}`),
-  ].filter(Boolean);
-  if (parts.length === 0) return <p className="small" data-testid="packet">No figures found in it. It is kept as printed.</p>;
+  const { view } = packet;
+  const { read, meanings, missing, start } = view;
+  if (read.parts.length === 0) return null;
+  const rows = rowsOf(view, units);
+  if (rows.every(([, text]) => text === null)) {
+    return (
+      <p className="small" data-testid="packet">
+        No figures found in the packet’s words. The words are kept as printed.
+      </p>
+    );
+  }
+  const unread = unreadOf(read);
   return (
     <div className="packet" data-testid="packet">
-      <p className="small">Read as: {parts.join(', ')}.{read.leaf?.unit === 'spoon' && !weighing ? ' Weigh a spoon of this tea to know the grams.' : ''}</p>
-      {meanings.length > 0 && (
-        <table className="grid-table"><thead><tr><th className="l">{read.water?.kind === 'cups' ? 'if its cup is' : 'of this tea'}</th><th>water</th><th>leaf</th><th>g per 100 ml</th></tr></thead>
-          <tbody>{meanings.map((m) => <tr key={m.cup || 'as said'}><td className="l">{m.cup || 'as printed'}{m.likeliest && meanings.length > 1 ? <span className="font-semibold"> likeliest</span> : ''}</td><td>{volumeText(m.water, units.volume)}</td><td><b>{numberText(m.leaf, 2)}</b> g</td><td>{numberText(m.dose, 2)}</td></tr>)}</tbody></table>
+      <dl className="packet-rows">
+        {rows.map(([name, text]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd className={text === null ? 'small' : ''}>{text ?? 'not said'}</dd>
+          </div>
+        ))}
+      </dl>
+      {unread.length > 0 && (
+        <p className="small">
+          Not understood: <q>{unread.join(' ')}</q>
+        </p>
       )}
-      {meanings.filter((m) => m.slip && m.likeliest).map((m) => (
-        <p key="slip" className="ask"><b>Is that so?</b> {numberText(m.dose, 2)} g per 100 ml is {m.dose > usual ? `${numberText(m.dose / usual)} times` : `only ${numberText((100 * m.dose) / usual, 0)} % of`} the usual {numberText(usual, 2)}. With a {m.slip?.spoon} it would be {numberText(m.slip?.dose ?? 0, 2)}. Packets mix the two up.</p>
-      ))}
+      {read.water?.kind === 'vessels' && <PotPick packet={packet} />}
+      {missing && missing !== 'vessel' && <p className="small">{MISSING[missing]}</p>}
+      {missing === 'vessel' && packet.vessels.length === 0 && (
+        <p className="small">{MISSING.vessel}</p>
+      )}
+      {meanings.length > 0 && <Meanings packet={packet} units={units} />}
+      <SlipQuestion view={view} style={style} />
+      {onTake && start && (
+        <button type="button" className="btn slim" onClick={() => onTake(start.recipe)}>
+          Take it into the first recipe
+        </button>
+      )}
     </div>
+  );
+}
+
+const potOption = (v: Vessel, units: Units): string =>
+  `${v.name}, ${volumeText(v.mark, units.volume)}`;
+
+function PotPick({ packet }: { packet: Props['packet'] }) {
+  const units = useUnits();
+  if (packet.vessels.length === 0) return null;
+  return (
+    <label className="field-row">
+      <span className="as-label">The packet’s pot is</span>
+      <select
+        className="box"
+        value={packet.vesselId ?? ''}
+        onChange={(e) => packet.setVesselId(e.target.value || null)}
+      >
+        <option value="">choose a vessel</option>
+        {packet.vessels.map((v) => (
+          <option key={v.id} value={v.id}>
+            {potOption(v, units)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+const meaningName = (m: PacketMeaning): string =>
+  [m.cup, m.scoop && `scoop: ${m.scoop}`].filter(Boolean).join(', ') || 'as printed';
+
+/** Every meaning the words can have; one is taken, the likeliest unless another is picked. */
+function Meanings({ packet, units }: { packet: Props['packet']; units: Units }) {
+  const { meanings, taken, read } = packet.view;
+  const several = meanings.length > 1;
+  const what = read.water?.kind === 'cups' ? 'if the packet’s cup is' : 'for this tea';
+  return (
+    <table className="grid-table">
+      <thead>
+        <tr>
+          <th className="l">{what}</th>
+          <th>water</th>
+          <th>leaf</th>
+          <th>g per 100 ml</th>
+        </tr>
+      </thead>
+      <tbody>
+        {meanings.map((m, i) => (
+          <tr key={meaningName(m)}>
+            <td className="l">
+              {several ? (
+                <label className="check">
+                  <input
+                    type="radio"
+                    name="packet-meaning"
+                    checked={m === taken}
+                    onChange={() => packet.setMeaning(i)}
+                  />
+                  {meaningName(m)}
+                  {m.likeliest && <span className="font-semibold"> likeliest</span>}
+                </label>
+              ) : (
+                meaningName(m)
+              )}
+            </td>
+            <td>{volumeText(m.water, units.volume)}</td>
+            <td>
+              <b>{numberText(m.leaf, 2)}</b> g
+            </td>
+            <td>{numberText(m.dose, 2)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** A dose far off the usual one that the other spoon would explain is asked about. */
+function SlipQuestion({ view, style }: { view: PacketView; style: StyleId }) {
+  const { taken } = view;
+  if (!taken?.slip) return null;
+  const usual = styleOf(style).start.dose;
+  const off =
+    taken.dose > usual
+      ? `${numberText(taken.dose / usual)} times`
+      : `only ${numberText((100 * taken.dose) / usual, 0)} % of`;
+  return (
+    <p className="ask">
+      <b>Is that so?</b> {numberText(taken.dose, 2)} g per 100 ml is {off} the usual{' '}
+      {numberText(usual, 2)}. With a {taken.slip.spoon} it would be {numberText(taken.slip.dose, 2)}
+      . Packets mix the two up.
+    </p>
   );
 }

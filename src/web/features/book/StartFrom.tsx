@@ -1,21 +1,18 @@
 import { useState } from 'react';
 import type { Tea } from '#contracts/book';
-import { knownGoodStart, packetStart, startingRecipe, styleStarts, isCold, METHODS, type Method, type Recipe, type Weighing } from '#core/recipes';
+import { knownGoodStart, startingRecipe, styleStarts, METHODS, type Method, type Recipe, type StartingPoint } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { parseWithin } from '#core/units';
 import { useBookQuery } from '../../app/records';
-import { meaningsOf } from './Packet';
 
-type Props = { style: StyleId; method: Method; packet: string; weighing: Weighing | null; now: Recipe | null; except?: string; taken: string; onTake: (r: Recipe) => void };
+type Props = { style: StyleId; method: Method; /** What the packet says, as a recipe. */ packet: StartingPoint | null; now: Recipe | null; except?: string; taken: string; onTake: (r: Recipe) => void };
 
 /** Where a recipe begins: the packet, the style (both schools where there are two), another tea, another vessel's known-good. */
-export function StartFrom({ style, method, packet, weighing, now, except, taken, onTake }: Props) {
+export function StartFrom({ style, method, packet, now, except, taken, onTake }: Props) {
   const { data } = useBookQuery();
   const [known, setKnown] = useState({ leaf: '', water: '' });
   const [wrong, setWrong] = useState('');
-  const meaning = meaningsOf(packet, style, weighing).find((m) => m.likeliest) ?? null;
-  const byPacket = isCold(method) ? null : packetStart(style, packet, meaning);
-  const points = [...(byPacket ? [byPacket] : []), ...styleStarts(style, method)];
+  const points = [...(packet ? [packet] : []), ...styleStarts(style, method)];
   const others = (data?.teas ?? []).filter((t) => t.id !== except && !t.retired && t.recipes.some((r) => r.method === method && r.house));
   const fromTea = (t: Tea | undefined) => {
     const recipe = t?.recipes.find((r) => r.method === method)?.house?.recipe;
@@ -35,7 +32,7 @@ export function StartFrom({ style, method, packet, weighing, now, except, taken,
         <span className="small">or a vessel that is right:</span>
         <input className="box w-[80px]" aria-label="Known-good leaf in grams" placeholder="6 g" value={known.leaf} onChange={(e) => setKnown({ ...known, leaf: e.target.value })} /><span className="small">g in</span>
         <input className="box w-[90px]" aria-label="Known-good water in ml" placeholder="450 ml" value={known.water} onChange={(e) => setKnown({ ...known, water: e.target.value })} /><span className="small">ml</span>
-        <button type="button" className="btn slim" onClick={fromVessel}>Take it</button>
+        <button type="button" className="btn slim" onClick={fromVessel}>Use this vessel</button>
       </div>
       {wrong && <p className="fault" role="alert">{wrong}</p>}
       {taken && <p className="small">From {taken}.</p>}

@@ -2,10 +2,11 @@ import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { LIGHTS, type MeasuredColour, type Tea, type TeaFields } from '#contracts/book';
-import { METHODS, METHOD_NAMES, startingRecipe } from '#core/recipes';
+import { METHODS, METHOD_NAMES, startingRecipe, type Recipe } from '#core/recipes';
 import { STYLE_IDS, styleOf, type StyleId } from '#core/styles';
 import { LEAF_FORM_NAMES, LEAF_FORMS, leafAdvice, missedAllergens, SEASON_NAMES, SEASONS, TRAIT_NAMES, TRAITS, type LeafForm, type Season, type Trait } from '#core/teas';
-import { numberText, parseNumber } from '#core/units';
+import { grams, numberText, parseNumber } from '#core/units';
+import { bagOf } from '#contracts/chosen';
 import { fieldFaults } from '../../app/api';
 import { newId } from '../../app/ids';
 import { NotSaved } from '../../app/NotSaved';
@@ -14,7 +15,7 @@ import { useAddTeaMutation, useBookQuery, useChangeTeaMutation } from '../../app
 import { useUnits } from '../../app/session';
 import { sentWeighing } from '../../app/lots';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { PacketReading } from './Packet';
+import { PacketReading, usePacket } from './Packet';
 import { RecipeFields } from './RecipeFields';
 import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
 import { StartFrom } from './StartFrom';
@@ -70,6 +71,10 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
     began.current = recipeFormOf(startingRecipe(v.style, v.method), temperature);
     form.reset({ ...values, ...began.current }, { keepDefaultValues: true });
   }, [form, tea, temperature, v.style, v.method]);
+  const bagTyped = parseNumber(v.bag);
+  const bag = tea ? bagOf(tea) : v.method === 'bag' && bagTyped.kind === 'ok' && bagTyped.value > 0 ? grams(bagTyped.value) : null;
+  const packet = usePacket({ packet: v.packet, style: v.style, method: v.method, weighing, bag });
+  const take = (r: Recipe) => form.reset({ ...form.getValues(), ...recipeFormOf(r, temperature) }, { keepDefaultValues: true });
   const missed = missedAllergens(`${v.blend} ${v.name}`, v.allergens);
   const save = form.handleSubmit(async (given) => {
     const fault = (name: string, message: string) => form.setError(name as keyof Form, { message });
@@ -99,7 +104,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
       <h1>{tea ? tea.name : 'New tea'}</h1>
       <TextField form={form} name="name" label="Name" />
       <AreaField form={form} name="packet" label="What the packet says, word for word" hint="For instance: 1 tsp per cup, 80 °C, 2-3 minutes." />
-      <PacketReading packet={v.packet} style={v.style} weighing={weighing} />
+      <PacketReading packet={packet} style={v.style} onTake={tea ? null : take} />
       <div className="pair">
         <SelectField form={form} name="style" label="Style" options={STYLE_IDS.map((s) => [s, styleOf(s).kind] as const)} hint={styleOf(v.style).label} />
         <SelectField form={form} name="method" label="Usually brewed as" options={METHOD_NAMES.map((m) => [m, METHODS[m].label] as const)} />
@@ -114,7 +119,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
       {!tea && (
         <>
           <h2>Its first recipe<small>as {METHODS[v.method].label}</small></h2>
-          <StartFrom style={v.style} method={v.method} packet={v.packet} weighing={weighing} now={null} taken={v.origin} onTake={(r) => form.reset({ ...form.getValues(), ...recipeFormOf(r, temperature) }, { keepDefaultValues: true })} />
+          <StartFrom style={v.style} method={v.method} packet={packet.view.start} now={null} taken={v.origin} onTake={take} />
           <RecipeFields form={form} method={v.method} usual={startingRecipe(v.style, v.method).dose} />
         </>
       )}

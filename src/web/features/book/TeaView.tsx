@@ -2,7 +2,7 @@ import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { LeadNote, Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
+import { bagOf, measureOf } from '#contracts/chosen';
 import { isCold, handlingWords, leewayWords, METHODS, METHOD_NAMES, type Method } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { styleOf } from '#core/styles';
@@ -22,7 +22,7 @@ import { LeafPhoto } from './LeafPhoto';
 import { Lots } from './Lots';
 import { ColdRecipe } from './ColdRecipe';
 import { MeasuredColour } from './MeasuredColour';
-import { PacketReading } from './Packet';
+import { PacketReading, usePacket } from './Packet';
 import { TeaForm } from './TeaForm';
 import { ToleranceOf } from './Tolerance';
 import { useMove } from './useMove';
@@ -96,11 +96,12 @@ function MethodTabs({ tea, at, lead, onPick, onNew }: { tea: Tea; at: Method; le
 /** What is known of the leaf itself: the packet beside what it means here, the blend, cautions. */
 function AboutTea({ tea, lead, onEdit }: { tea: Tea; lead: boolean; onEdit: () => void }) {
   const advice = leafAdvice(tea.leaf).join(' ');
+  const packet = usePacket({ packet: tea.packet, style: tea.style, method: tea.method, weighing: measureOf(tea).weighing, bag: bagOf(tea) });
   return (
     <section aria-label="The leaf">
       <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">The leaf</h2>{lead && <button type="button" className="btn slim" onClick={onEdit}>Edit the tea</button>}</div>
       <LeafPhoto tea={tea} lead={lead} />
-      {tea.packet && <><p>The packet: “{tea.packet}”</p><PacketReading packet={tea.packet} style={tea.style} weighing={measureOf(tea).weighing} /></>}
+      {tea.packet && <><p>The packet: “{tea.packet}”</p><PacketReading packet={packet} style={tea.style} onTake={null} /></>}
       {tea.blend && <p>Blended with {tea.blend}.</p>}
       {tea.allergens && <p><b>Allergens:</b> {tea.allergens}.</p>}
       {tea.colour && <MeasuredColour tea={tea} colour={tea.colour} />}

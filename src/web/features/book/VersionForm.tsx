@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { LeadNote, Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
+import { bagOf, measureOf } from '#contracts/chosen';
+import { usePacket } from './Packet';
 import { METHODS, startingRecipe, type Method } from '#core/recipes';
 import { verdictWords } from '#core/correction';
 import { styleOf } from '#core/styles';
@@ -25,6 +26,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
   // What is dialled in is the house's own: it no longer says where it began.
   const form = useForm<Form>({ defaultValues: { ...recipeFormOf({ ...base, origin: from ? '' : base.origin }, temperature), reason: notes[0] ? `${notes[0].headline}: ${notes[0].found}`.slice(0, 200) : from ? '' : `First recipe as ${METHODS[method].label}` } });
   const [settled, setSettled] = useState<readonly string[]>(notes[0] ? [notes[0].id] : []);
+  const packet = usePacket({ packet: tea.packet, style: tea.style, method, weighing: measureOf(tea).weighing, bag: bagOf(tea) });
   const making = useNewVersion(tea, newest);
   const saveAs = (as: 'house' | 'trial' | 'draft') => form.handleSubmit(async (v) => {
     const recipe = recipeOf(v, method, temperature, (name, message) => form.setError(name as keyof Form, { message }));
@@ -37,7 +39,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
     <form className="form" onSubmit={(e) => void saveAs('house')(e)} noValidate>
       <h1>{tea.name}</h1>
       <p>{from ? `From version ${from.number}${from.method === tea.method ? '' : `, ${METHODS[method].label}`}.` : `Its first recipe as ${METHODS[method].label}.`} {stands ? `As the house recipe everyone brews it from now on; version ${stands.number} is retired and stays on the brews that used it.` : ''}</p>
-      <StartFrom style={tea.style} method={method} packet={tea.packet} weighing={measureOf(tea).weighing} now={from?.recipe ?? null} except={tea.id} taken={form.watch('origin')} onTake={(r) => form.reset({ ...form.getValues(), ...recipeFormOf(r, temperature) }, { keepDefaultValues: true })} />
+      <StartFrom style={tea.style} method={method} packet={packet.view.start} now={from?.recipe ?? null} except={tea.id} taken={form.watch('origin')} onTake={(r) => form.reset({ ...form.getValues(), ...recipeFormOf(r, temperature) }, { keepDefaultValues: true })} />
       <RecipeFields form={form} method={method} usual={from?.recipe.dose ?? styleOf(tea.style).start.dose} />
       <Tasted tea={tea} onPick={(words) => form.setValue('reason', words, { shouldDirty: true })} />
       <TextField form={form} name="reason" label="Why" hint="In a line: what was found, what should be better." />

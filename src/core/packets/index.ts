@@ -1,0 +1,18 @@
+export {
+  packetMeanings,
+  PACKET_SPOON_ML,
+  PINCH_GRAMS,
+  type HouseScoop,
+  type PacketFacts,
+  type PacketMeaning,
+  type PacketSpoon,
+} from './meanings';
+export {
+  readPacket,
+  type Packet,
+  type PacketLeaf,
+  type PacketPart,
+  type PacketWater,
+  type TimeRange,
+} from './readPacket';
+export { type LeafUnit } from './vocabulary';
