@@ -70,6 +70,12 @@ function seenBy({ lamp, exposure }: Shot): (reflectance: readonly number[]) => [
 const encode = (v: number) => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
 /** A gentle S, as phones put on every picture. */
 const toned = (v: number) => v - 0.05 * Math.sin(2 * Math.PI * v);
+/** The sRGB codes (0..255, not rounded) of a surface by its reflectance, 400 to 700 nm, under one lamp and exposure. */
+export function photographed(shot: Shot): (reflectance: readonly number[]) => [number, number, number] {
+  const see = seenBy(shot);
+  const code = (v: number) => { const e = encode(Math.min(1, Math.max(0, v))); return 255 * (shot.toneCurve ? toned(e) : e); };
+  return (reflectance) => see(reflectance).map(code) as [number, number, number];
+}
 const RINGS = 24;
 const PICTURE = { width: 640, height: 400 } as const;
 /** By their own names: the loop over pixels asks for them millions of times. */

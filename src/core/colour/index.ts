@@ -10,5 +10,6 @@ export { colourLadder, ladderLabel, scoreLadder, type LadderScore } from './ladd
 export { shiftAt, shiftsOf, type Shift } from './swatches';
 export { SCREEN_GREYS, scoreScreen, screenPatches, type Patch8 } from './screenCheck';
 export { PIGMENTS, type Pigment, type PigmentAmounts } from './pigments';
-export { findCups, linearMedian, liquorPatch, LIQUOR_SHARE, rimPatch, type CupAt, type Patch, type Pixels } from './patch';
+export { findCups, snapCup } from './findCups';
+export { linearMedian, liquorPatch, LIQUOR_SHARE, rimPatch, type CupAt, type Patch, type Pixels } from './patch';
 export { readableDepth, readPhoto, type Checked, type CheckName, type PhotoAsk, type PhotoReading } from './photoReading';

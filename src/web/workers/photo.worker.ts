@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
-import { cupsAt, sampleFile, SAMPLE_PHOTOS } from '#core/camera';
-import { findCups, readPhoto, type CupAt, type PhotoAsk, type PhotoReading, type Pixels } from '#core/colour';
+import { sampleFile } from '#core/camera';
+import { findCups, readPhoto, snapCup, type CupAt, type PhotoAsk, type PhotoReading, type Pixels } from '#core/colour';
 
 /** Pictures are worked at most so wide or high, px: more tells no more of a colour. */
 const MOST = 1280;
@@ -32,11 +32,10 @@ const worker = {
       return { ok: false };
     }
   },
-  /** One of the made-up photos that ship, read as any other; where its cups stand is known. */
+  /** One of the made-up photos that ship, read as any other. */
   async sample(i: number): Promise<Opened> {
     try {
-      const got = await worker.open(await (await fetch(sampleFile(i))).blob());
-      return got.ok ? { ...got, cups: cupsAt(SAMPLE_PHOTOS[i]?.alone ? 1 : 2, got) } : got;
+      return await worker.open(await (await fetch(sampleFile(i))).blob());
     } catch {
       return { ok: false };
     }
@@ -51,8 +50,9 @@ const worker = {
     canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height), 0, 0);
     return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
   },
-  find(): readonly CupAt[] {
-    return picture ? findCups(picture) : [];
+  /** A circle drawn by hand, moved onto the liquor's edge; as it was drawn where there is none near it. */
+  snap(drawn: CupAt): CupAt {
+    return (picture && snapCup(picture, drawn)) ?? drawn;
   },
 };
 export type PhotoWorker = typeof worker;

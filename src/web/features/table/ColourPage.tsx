@@ -89,7 +89,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
     const guess = (x: number): CupAt => ({ x: width * x, y: height / 2, r: Math.min(width, height) * 0.2 });
     setPicture({ bitmap, width, height, madeUp: of });
     setCups({ reference: a ?? guess(0.3), sample: b ?? (beside ? guess(0.7) : (a ?? guess(0.5))) });
-    if (got.cups.length < (beside ? 2 : 1)) setTrouble('The cups were not found by themselves: drag the circles onto the liquor.');
+    if (got.cups.length < (beside ? 2 : 1)) setTrouble(got.cups.length === 0 ? 'No cup was found for sure. Drag each dashed circle onto its liquor.' : 'Only one cup was found for sure. Drag the other dashed circle onto its liquor.');
   };
   const take = (f: File | undefined) => {
     if (!f) return;
@@ -147,7 +147,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
         {picture && cups ? (
           <>
             <Photo picture={picture} cups={cups} beside={beside} onMove={setCups} />
-            <div className="photo-foot"><p>Drag a dashed line if it is off the liquor; keep clear of the rim and the bright spot.<span className="small"> Arrow keys move the chosen line by a pixel, + and − size it, Tab takes the other. The picture stays on this device, unless you keep it with its brew.</span></p>
+            <div className="photo-foot"><p>Drag a dashed circle that is off the liquor: let go, it lies down on the liquor’s edge.<span className="small"> Arrow keys move the chosen circle by a pixel, + and − size it, Tab takes the other. The picture stays on this device, unless you keep it with its brew.</span></p>
               {beside && <button type="button" className="btn" onClick={() => setCups({ sample: cups.reference, reference: cups.sample })}>Swap the two</button>}</div>
           </>
         ) : (
@@ -172,7 +172,12 @@ function Photo({ picture, cups, beside, onMove }: { picture: Picture; cups: Cups
   const held = useRef<keyof Cups | null>(null);
   useEffect(() => { canvas.current?.getContext('2d')?.drawImage(picture.bitmap, 0, 0); }, [picture]);
   const at = (e: PointerEvent<SVGElement>) => { const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect() ?? e.currentTarget.getBoundingClientRect(); return { x: ((e.clientX - box.left) / box.width) * picture.width, y: ((e.clientY - box.top) / box.height) * picture.height }; };
-  const put = (which: keyof Cups, c: Partial<CupAt>) => { const next = { ...cups[which], ...c }; onMove({ ...cups, [which]: { x: Math.max(0, Math.min(picture.width, next.x)), y: Math.max(0, Math.min(picture.height, next.y)), r: Math.max(20, Math.min(picture.height, next.r)) } }); };
+  const put = (which: keyof Cups, c: Partial<CupAt>) => { const next = { ...cups[which], ...c }; onMove({ ...cups, [which]: { x: Math.max(0, Math.min(picture.width, next.x)), y: Math.max(0, Math.min(picture.height, next.y)), r: Math.max(20, Math.min(picture.height, next.r)), rim: null } }); };
+  // A circle let go near a liquor lies down on its edge; moved by key it stays where it is put.
+  const drop = (which: keyof Cups) => {
+    held.current = null;
+    void photoWorker().snap(cups[which]).then((c) => onMove({ ...cups, [which]: c }));
+  };
   const keyed = (which: keyof Cups) => (e: KeyboardEvent) => {
     const c = cups[which];
     const step = { ArrowLeft: { x: c.x - 1 }, ArrowRight: { x: c.x + 1 }, ArrowUp: { y: c.y - 1 }, ArrowDown: { y: c.y + 1 }, '+': { r: c.r + 2 }, '-': { r: c.r - 2 } }[e.key];
@@ -190,7 +195,7 @@ function Photo({ picture, cups, beside, onMove }: { picture: Picture; cups: Cups
           const c = cups[which];
           return (
             <g key={which} tabIndex={0} role="slider" aria-label={which === 'reference' ? 'Reference: the house cup' : 'Sample: this cup'} aria-valuenow={Math.round(c.x)} aria-valuetext={`${Math.round(c.x)} across, ${Math.round(c.y)} down, ${Math.round(c.r)} wide`} onKeyDown={keyed(which)}
-              onPointerDown={(e) => { held.current = which; e.currentTarget.setPointerCapture(e.pointerId); }} onPointerMove={(e) => { if (held.current === which) put(which, at(e)); }} onPointerUp={() => { held.current = null; }}>
+              onPointerDown={(e) => { held.current = which; e.currentTarget.setPointerCapture(e.pointerId); }} onPointerMove={(e) => { if (held.current === which) put(which, at(e)); }} onPointerUp={() => drop(which)}>
               <circle cx={c.x} cy={c.y} r={c.r * LIQUOR_SHARE} fill="transparent" stroke="#fff" strokeWidth={line * 2.4} /><circle cx={c.x} cy={c.y} r={c.r * LIQUOR_SHARE} fill="none" stroke="#14191d" strokeWidth={line * 1.6} strokeDasharray={`${line * 5} ${line * 4}`} />
               <rect x={c.x - line * 44} y={c.y + c.r * 1.36} width={line * 88} height={line * 13} fill="#14191d" /><text x={c.x} y={c.y + c.r * 1.36 + line * 9.4} fontSize={line * 8.4} fill="#fff" textAnchor="middle">{which === 'reference' ? 'reference: house' : 'sample: this cup'}</text>
             </g>
