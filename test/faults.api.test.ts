@@ -1,3 +1,4 @@
+import { TEST_INSTANT, testClock } from './clock';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -17,7 +18,7 @@ test('the database killed and started again: said as such, and what was acknowle
   const open = () => openPool(database.url('limnos_x'));
   let pool = open();
   await migrateDb(pool, openDb(pool), 'drizzle');
-  const app = () => createApp({ db: openDb(pool), now: () => Date.now(), log: pino({ level: 'silent' }), webFolder: null });
+  const app = () => createApp({ db: openDb(pool), now: testClock(), log: pino({ level: 'silent' }), webFolder: null });
   await from(app()).post('/api/house', { site: SITE, siteId: newId(), lead: { id: newId(), name: 'Lead L.', secret: 'a long passphrase' } }).expect(200);
   await database.kill();
   const away = await from(app()).get('/api/house');
@@ -33,7 +34,7 @@ test('the database killed and started again: said as such, and what was acknowle
 
 test('the demo is seeded once, renewed on request, and a real house is never touched', async () => {
   const f = await freshHouse();
-  const when = { now: Date.now(), days: 2 };
+  const when = { now: TEST_INSTANT, days: 2 };
   expect(await seedDemo(f.db, when)).toHaveLength(6);
   const count = await f.db.$count(brews);
   expect(count).toBeGreaterThan(60);
@@ -51,7 +52,7 @@ test('the demo is seeded once, renewed on request, and a real house is never tou
 
 test('a seeding that was killed half way is done again, whole', async () => {
   const f = await freshHouse();
-  const when = { now: Date.now(), days: 1 };
+  const when = { now: TEST_INSTANT, days: 1 };
   await seedDemo(f.db, when);
   await f.db.delete(house);
   await seedDemo(f.db, when);

@@ -3,6 +3,7 @@ import mysql from 'mysql2/promise';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v7 } from 'uuid';
+import { testClock } from './clock';
 import { createApp } from '../src/server/app';
 import { migrateDb, openDb, openPool, type Db } from '../src/server/db/pool';
 import type { SiteFields } from '../src/contracts/house';
@@ -76,7 +77,8 @@ export async function freshHouse() {
   await one.query('set foreign_key_checks = 1');
   one.release();
   const time = { ahead: 0 };
-  const now = () => Date.now() + time.ahead;
+  const clock = testClock();
+  const now = () => clock() + time.ahead;
   const app = createApp({ db, now, log: pino({ level: 'silent' }), webFolder: null });
   return { app, db, pool, now, time, close };
 }

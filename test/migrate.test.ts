@@ -1,3 +1,4 @@
+import { TEST_INSTANT, testClock } from './clock';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -30,18 +31,18 @@ test('a house of the first version is carried over: lots from its teas, windows 
     const vessel = { name: 'White pot', kind: 'pot', brim: 620, mark: 500, infuser: 'deep', basket: 230, material: 'porcelain', wallGrams: null, lid: true };
     const kettle = { volume: 1700, material: 'stainless', lid: true };
     const put = (table: string, row: Record<string, unknown>) => pool.query(`insert into ${table} set ?`, [Object.fromEntries(Object.entries(row).map(([k, v]) => [k, v !== null && typeof v === 'object' && !(v instanceof Date) ? JSON.stringify(v) : v]))]);
-    await put('house', { id: 1, demo: false, begun: new Date() });
+    await put('house', { id: 1, demo: false, begun: new Date(TEST_INSTANT) });
     await put('sites', { id: site, name: 'Old room', altitude_m: 3, cold_water_c: 12, ambient_c: 20, kettle, volume_unit: 'ml', temperature_unit: 'C' });
     await put('people', { id: lead, name: 'Lead L.', role: 'lead', secret_hash: await hashSecret(SECRETS.lead), active: true });
     await put('person_sites', { person_id: lead, site_id: site });
     await put('teas', { id: tea, name: 'Sennet Hollow', style: 'green-pan', method: 'pot', lot: 'Lot 10, spring', words: 'bright', allergens: '', note: '', weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: 10.5 }, spoon: 'dessertSpoon', rev: 3, retired: false });
-    await put('recipe_versions', { id: version, tea_id: tea, number: 1, state: 'house', recipe, reason: 'From the packet', author_id: lead, at: new Date() });
+    await put('recipe_versions', { id: version, tea_id: tea, number: 1, state: 'house', recipe, reason: 'From the packet', author_id: lead, at: new Date(TEST_INSTANT) });
     await put('vessels', { id: pot, site_id: site, facts: vessel, rev: 1, retired: false });
-    await put('brews', { id: brew, site_id: site, tea_id: tea, vessel_id: pot, version_id: version, place: 1, state: 'pulled', open: true, started_at: new Date(), started_by: lead, water_on: new Date(), pulled: new Date(), pulled_by: lead, timing: 'inWindow', verdict_kind: 'unjudged', remark: '',
+    await put('brews', { id: brew, site_id: site, tea_id: tea, vessel_id: pot, version_id: version, place: 1, state: 'pulled', open: true, started_at: new Date(TEST_INSTANT), started_by: lead, water_on: new Date(TEST_INSTANT), pulled: new Date(TEST_INSTANT), pulled_by: lead, timing: 'inWindow', verdict_kind: 'unjudged', remark: '',
       plan: { water: 500, leaf: 6.5, spoons: null, liquor: 478, temperature: 80, onLeaf: 80, ambient: 20, kettle: 86, reachable: true, warmed: false, crowding: 0.1, recipe, vessel, pull: { act: 'Lift the basket', done: 'Lifted' } } });
 
     await migrateDb(pool, db, 'drizzle');
-    const app = createApp({ db, now: () => Date.now(), log: pino({ level: 'silent' }), webFolder: null });
+    const app = createApp({ db, now: testClock(), log: pino({ level: 'silent' }), webFolder: null });
     const signed = await from(app).post('/api/session', { personId: lead, siteId: site, secret: SECRETS.lead }).expect(200);
     const caller = from(app, String((signed.headers['set-cookie'] as unknown as string[])[0]?.split(';')[0]));
     const [carried] = (await caller.get('/api/book').expect(200)).body.teas as unknown[];

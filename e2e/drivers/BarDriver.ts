@@ -52,8 +52,28 @@ export class BarDriver {
     const [t, v] = [book.teas.find((x) => x.name === tea), shelf.vessels.find((x) => x.name === vessel)];
     if (!t || !v) throw new Error(`no ${tea} or ${vessel}`);
     const id = v7();
-    await this.send('/api/brews', { id, siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: true, warming: ago < 0, place, at: Date.now() - Math.abs(ago) * 1000 });
+    const at = (await this.now()) - Math.abs(ago) * 1000;
+    await this.send('/api/brews', { id, siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: true, warming: ago < 0, place, at });
     return id;
+  }
+  /** The shop's own time. */
+  private async now(): Promise<number> {
+    return ((await (await this.page.request.get('/api/house')).json()) as { now: number }).now;
+  }
+  /** A brew that was poured, pulled at its best and judged right, some minutes ago. Its id. */
+  async finished(pour: Pour): Promise<string> {
+    const id = await this.began(600, pour);
+    const now = await this.now();
+    const happened = (ago: number, body: object) =>
+      this.send(`/api/brews/${id}/events`, { id: v7(), at: now - ago * 1000, ...body });
+    await happened(360, { kind: 'pull' });
+    await happened(200, { kind: 'close' });
+    return id;
+  }
+  /** Opens the page of a brew that is finished. */
+  async openFinished(pour: Pour): Promise<void> {
+    await this.page.goto(`/log/${await this.finished(pour)}`);
+    await expect(this.page.getByRole('heading', { name: 'What happened' })).toBeVisible();
   }
   async standsSince(ago: number, pour: Pour): Promise<void> {
     await this.began(ago, pour);

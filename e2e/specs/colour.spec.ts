@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { hexOf, type Lab } from '../../src/core/colour/index';
+import { BarDriver } from '../drivers/BarDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 const answer = (page: Page) => page.getByRole('region', { name: 'Reading' }).locator('.answer');
@@ -84,8 +85,7 @@ test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both fin
 
 test('a reading is kept with its brew, by a picture and by an instrument; made-up photos are not', async ({ house }) => {
   const { page } = house;
-  await page.goto('/log');
-  await page.locator('a.log-row').nth(3).click();
+  await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
   await page.getByRole('link', { name: 'Read its colour' }).click();
   await page.getByRole('button', { name: /^Golden black, a little strong/ }).click();
   await expect(page.locator('.photo')).toBeVisible();
@@ -98,10 +98,9 @@ test('a reading is kept with its brew, by a picture and by an instrument; made-u
   await house.expectAllSaved();
 });
 
-test('a picture is kept only when asked for, and taken away again', async ({ house }) => {
+for (const [tea, vessel] of [['Tolvane Amber', 'White pot'], ['Ullash White Bud', 'Lidded mug']] as const) test(`a picture of ${tea} is kept only when asked for, and taken away again`, async ({ house }) => {
   const { page } = house;
-  await page.goto('/log');
-  await page.locator('a.log-row').nth(5).click();
+  await new BarDriver(page).openFinished({ tea, vessel });
   await page.getByRole('link', { name: 'Read its colour' }).click();
   // The house cup twice in one picture, in the colour that is expected of it: on target.
   const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec((await page.getByText(/is expected at/).textContent()) ?? '') ?? []).slice(1).map(Number) as unknown as Lab;

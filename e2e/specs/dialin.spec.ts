@@ -10,7 +10,8 @@ const idOf = (page: Page): string => /table\/([0-9a-f-]+)/.exec(page.url())?.[1]
 async function brewedBefore(page: Page): Promise<OpenTasting> {
   const id = idOf(page);
   const view = (await (await page.request.get(`/api/tastings/${id}`)).json()) as OpenTasting;
-  const start = Date.now() - 900_000;
+  const { now } = (await (await page.request.get('/api/house')).json()) as { now: number };
+  const start = now - 900_000;
   const does = async (act: object, at: number) => expect((await page.request.post(`/api/tastings/${id}/events`, { data: { id: v7(), at: Math.round(at), act }, headers: { origin: new URL(page.url()).origin } })).status()).toBe(200);
   await does({ kind: 'start' }, start);
   for (const [cup, c] of view.exercise.cups.entries()) {

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { ShopServer } from '../fixtures/server';
-import { expect, PEOPLE, test } from '../fixtures/shop';
+import { deviceIn, expect, PEOPLE, test } from '../fixtures/shop';
 // @ts-expect-error -- plain JavaScript of the start command
 import { startMariadb } from '../../scripts/lib/mariadb.mjs';
 
@@ -121,7 +121,8 @@ test('the database killed and started again under a running server and page', as
   let database = await startMariadb(folder, ['limnos_d']);
   const shop = new ShopServer('demo', database.url('limnos_d'));
   await shop.start();
-  const page = await browser.newPage({ baseURL: shop.address });
+  const context = await deviceIn(browser, shop);
+  const page = await context.newPage();
   const [house, bar] = [new HouseDriver(page), new BarDriver(page)];
   await house.signIn(PEOPLE.brewer);
   await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
@@ -136,7 +137,7 @@ test('the database killed and started again under a running server and page', as
   await house.expectAllSaved();
   await page.reload();
   await bar.expectState('Tolvane Amber', 'Lifted at');
-  await page.close();
+  await context.close();
   await shop.stop();
   await database.stop();
   rmSync(folder, { recursive: true, force: true });

@@ -1,3 +1,4 @@
+import { BarDriver } from '../drivers/BarDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 test('a tea is fitted to this house: a cup left out, used by the card from then on, set aside again', async ({ house }) => {
@@ -36,8 +37,7 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
 test('a brewer reads what the cups say and cannot use it; a refractometer’s figure is typed at the brew', async ({ house }) => {
   const { page } = house;
   await house.signIn(PEOPLE.brewer);
-  await page.goto('/log');
-  await page.locator('a.log-row').nth(6).click();
+  await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
   await page.getByRole('button', { name: 'Refractometer' }).click();
   await page.getByLabel('Dissolved, %').fill('32');
   await expect(page.getByRole('alert')).toContainText(/at most 6 %/);

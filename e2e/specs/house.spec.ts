@@ -251,9 +251,7 @@ for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/
       }
     }
     if (places === 'log and house') {
-      await page.goto('/log');
-      await page.locator('a.log-row').nth(4).click();
-      await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
+      await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
       await checkAxe(page, 'brew');
     }
   });

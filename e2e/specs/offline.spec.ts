@@ -7,7 +7,7 @@ import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { TableDriver } from '../drivers/TableDriver';
 import { ShopServer } from '../fixtures/server';
-import { expect, PEOPLE, test } from '../fixtures/shop';
+import { deviceIn, expect, PEOPLE, test } from '../fixtures/shop';
 
 /** The application is kept on the device: from then on it opens without a server. */
 const kept = (page: Page) => page.waitForFunction(() => navigator.serviceWorker.controller !== null && caches.keys().then((k) => k.length > 0), undefined, { timeout: 20_000 });
@@ -106,7 +106,7 @@ test('a newer version asks before it is taken up, and what is not saved is still
   cpSync('dist/web', web, { recursive: true });
   const shop = new ShopServer('demo', null, web);
   await shop.start();
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: shop.address, serviceWorkers: 'allow' });
+  const context = await deviceIn(browser, shop, { serviceWorkers: 'allow' });
   try {
     const page = await context.newPage();
     const { house, bar } = await brewingOn(page);

@@ -6,6 +6,8 @@ const Env = z.object({
   LIMNOS_WEB: z.string().default('dist/web'),
   LIMNOS_MIGRATIONS: z.string().default('drizzle'),
   LIMNOS_DEMO_DAYS: z.coerce.number().int().min(0).max(400).default(21),
+  /** For tests and pictures: the instant at which this server's clock starts; it runs on from there. */
+  LIMNOS_CLOCK: z.iso.datetime().optional(),
   LIMNOS_SEED: z.enum(['demo', 'empty', 'reset-demo']).default('demo'),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });

@@ -10,7 +10,9 @@ const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
 const pool = openPool(config.DATABASE_URL);
 const db = openDb(pool);
-const now = () => Date.now();
+const started = Date.now();
+const clockStart = config.LIMNOS_CLOCK === undefined ? started : Date.parse(config.LIMNOS_CLOCK);
+const now = () => clockStart + (Date.now() - started);
 
 await migrateDb(pool, db, resolve(config.LIMNOS_MIGRATIONS));
 const signIns = config.LIMNOS_SEED === 'empty' ? [] : await (config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo)(db, { now: now(), days: config.LIMNOS_DEMO_DAYS });
