@@ -1,5 +1,6 @@
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
+import { callAfterDeclaration } from './scripts/lint/callAfterDeclaration.mjs';
 
 export default ts.config(
   { ignores: ['node_modules', 'dist', '.data', 'test-results', 'playwright-report'] },
@@ -9,6 +10,16 @@ export default ts.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-console': 'off',
       eqeqeq: 'error',
+    },
+  },
+  {
+    // What is used before it is declared fails when it runs. Functions may stand below the code that uses them, but not
+    // within a function, where constants may lie between.
+    files: ['**/*.ts', '**/*.tsx'],
+    plugins: { limnos: { rules: { 'call-after-declaration': callAfterDeclaration } } },
+    rules: {
+      'limnos/call-after-declaration': 'error',
+      '@typescript-eslint/no-use-before-define': ['error', { functions: false, classes: true, variables: true, typedefs: false, ignoreTypeReferences: true }],
     },
   },
   {

@@ -15,7 +15,6 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
   await h.close();
 });
-const card = (query = '') => pdf(`/api/teas/${h.ids.tea}/wall.pdf${query}`);
 const pdf = async (address: string) => {
   const res = await h.callers.trainee.get(address).buffer(true).parse((r, done) => {
     const parts: Buffer[] = [];
@@ -26,6 +25,7 @@ const pdf = async (address: string) => {
   if (res.status === 200) writeFileSync(path, res.body as Buffer);
   return { res, path };
 };
+const card = (query = '') => pdf(`/api/teas/${h.ids.tea}/wall.pdf${query}`);
 const text = (path: string) => execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
 const pageSize = (path: string) => (/Page size:\s+([\d.]+) x ([\d.]+)/.exec(execFileSync('pdfinfo', [path], { encoding: 'utf8' })) ?? []).slice(1).map((pt) => Math.round((Number(pt) * 25.4) / 72));
 const decode = (path: string) => {

@@ -113,6 +113,8 @@ function fromF(f: number): number {
   const cube = f * f * f;
   return cube > 216 / 24389 ? cube : ((116 * f - 16) * 27) / 24389;
 }
+/** XYZ (D65 white at Y = 1) to linear sRGB, unclipped (IEC 61966-2-1 matrix). */
+export const linearOfXyz = (x: number, y: number, z: number): [number, number, number] => [3.2404542 * x - 1.5371385 * y - 0.4985314 * z, -0.969266 * x + 1.8760108 * y + 0.041556 * z, 0.0556434 * x - 0.2040259 * y + 1.0572252 * z];
 /** Linear sRGB of a Lab colour, each channel clipped to 0..1 (IEC 61966-2-1 matrix). */
 function clippedRgb(lab: Lab): [number, number, number] {
   const fy = (lab[0] + 16) / 116;
@@ -121,8 +123,6 @@ function clippedRgb(lab: Lab): [number, number, number] {
   const z = 1.08883 * fromF(fy - lab[2] / 200);
   return linearOfXyz(x, y, z).map(clip) as [number, number, number];
 }
-/** XYZ (D65 white at Y = 1) to linear sRGB, unclipped (IEC 61966-2-1 matrix). */
-export const linearOfXyz = (x: number, y: number, z: number): [number, number, number] => [3.2404542 * x - 1.5371385 * y - 0.4985314 * z, -0.969266 * x + 1.8760108 * y + 0.041556 * z, 0.0556434 * x - 0.2040259 * y + 1.0572252 * z];
 const FROM_LINEAR_RGB = [
   [0.4124564, 0.3575761, 0.1804375],
   [0.2126729, 0.7151522, 0.072175],

@@ -33,6 +33,11 @@ export function colourOfBrew(b: ColouredBrew, time: Seconds, spent?: SpentColour
   return b.measured && !spent ? { ...liquor, shift: shiftAt(b.measured, time) } : liquor;
 }
 
+/** Pigment pool of a fitted tea against its style's. Place 5 of the solutes is pigment. */
+const poolOf = (b: ColouredBrew): number => b.character.extractable[5] / styleOf(b.style).extractable[5];
+
+const HAZE_ENERGY = 20_000;
+
 function colourAlong(b: ColouredBrew, panels: readonly (Panel & { at: Celsius })[], time: Seconds, spent?: SpentColour): Liquor {
   const s = COLOUR_STYLES[b.style];
   const t0 = s.brew.seconds;
@@ -60,9 +65,6 @@ function colourAlong(b: ColouredBrew, panels: readonly (Panel & { at: Celsius })
   const haze = (1 - Math.exp((-1.5 / t0) * along(HAZE_ENERGY))) / (1 - Math.exp(-1.5));
   return { amounts, turbidity: s.turbidity * ratio * haze + (spent?.keptTurbidity ?? 0) };
 }
-const HAZE_ENERGY = 20_000;
-/** Pigment pool of a fitted tea against its style's. Place 5 of the solutes is pigment. */
-const poolOf = (b: ColouredBrew): number => b.character.extractable[5] / styleOf(b.style).extractable[5];
 
 /** What a pour leaves for the next steep: `poured` is the share of the liquor that left. */
 export function spentBy(before: SpentColour | undefined, liquor: Liquor, poured: number): SpentColour {

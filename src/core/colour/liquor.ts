@@ -11,13 +11,14 @@ export const greenLoss = (t: number) => (1 / 700) * Math.exp((-90000 / GAS) * (i
 /** The standard cup of a style, times a strength. */
 export const standardCup = (style: StyleId, strength = 1): Liquor => diluted({ amounts: COLOUR_STYLES[style].amounts, turbidity: COLOUR_STYLES[style].turbidity }, strength);
 
+const scaled = ([l, a, b]: Lab, by: number): Lab => [l * by, a * by, b * by];
+
 /** A liquor made weaker (below 1) or stronger (above 1): everything in it times `strength`. */
 export function diluted(liquor: Liquor, strength: number): Liquor {
   const amounts: Partial<Record<Pigment, number>> = {};
   for (const p of PIGMENTS) if (liquor.amounts[p]) amounts[p] = liquor.amounts[p] * strength;
   return { amounts, turbidity: liquor.turbidity * strength, ...(liquor.shift && { shift: scaled(liquor.shift, Math.min(1, strength)) }) };
 }
-const scaled = ([l, a, b]: Lab, by: number): Lab => [l * by, a * by, b * by];
 
 export type SteepColour = { readonly time: Seconds; readonly temperature: Celsius; readonly leafRatio: number };
 

@@ -64,6 +64,7 @@ export function predict(b: Brewing): Indices {
 }
 
 type Cost = { readonly reach: Reach; readonly total: (turns: Turns) => number; readonly fit: (turns: Turns) => number };
+const reachOf = (q: Question): Reach => (q.stillAlready ? { ...EFFORT, contactFactor: { from: 0, to: EFFORT.contactFactor.to } } : EFFORT);
 function costOf(q: Question, before: Indices): Cost {
   const { style, brew, recipe, marks } = q;
   const wants = JUDGED.map((j) => {
@@ -99,7 +100,6 @@ function costOf(q: Question, before: Indices): Cost {
 
 /** How far each lever may be turned for one question. */
 type Reach = Readonly<Record<ModelLever, { readonly from: number; readonly to: number }>>;
-const reachOf = (q: Question): Reach => (q.stillAlready ? { ...EFFORT, contactFactor: { from: 0, to: EFFORT.contactFactor.to } } : EFFORT);
 const grid = ({ from, to }: { from: number; to: number }, points: number): number[] => Array.from({ length: points }, (_, i) => from + ((to - from) * i) / (points - 1));
 type Found = { turns: Turns; cost: number };
 
@@ -129,6 +129,8 @@ function follow(start: Found, levers: readonly ModelLever[], cost: Cost, first =
   return best;
 }
 
+const least = (found: readonly Found[]): Found => found.reduce((a, b) => (b.cost < a.cost ? b : a));
+
 function bestSingleOf(lever: ModelLever, cost: Cost): Found {
   const found = grid(cost.reach[lever], SINGLE_POINTS).map((u) => ({ turns: { [lever]: u }, cost: cost.total({ [lever]: u }) }));
   return follow(least(found), [lever], cost);
@@ -145,7 +147,6 @@ function bestPairOf(levers: readonly ModelLever[], cost: Cost): Found {
   })).sort((x, y) => x.found.cost - y.found.cost);
   return least(rough.slice(0, POLISHED).map(({ levers, found }) => follow(found, levers, cost, ROUGH_STEP)));
 }
-const least = (found: readonly Found[]): Found => found.reduce((a, b) => (b.cost < a.cost ? b : a));
 
 /**
  * The least correction that answers the marks: one lever if it does, two if one is clearly not enough, none if nothing

@@ -178,6 +178,14 @@ export function timeRole(context: Context, q: Quantity): TimeRole {
   return 'steep';
 }
 
+const DRINK_WORDS = wordsOf(
+  'drink, drinking, serving, serve, tasting, sipping, trinken, genuss, servieren, boire, servir, deguster, beber, tomar',
+);
+
+/** "Let the tea cool 5 minutes before drinking." */
+const isBeforeDrinking = ({ tokens }: Context, q: Quantity): boolean =>
+  tokens.slice(q.end, q.end + 4).some((t) => DRINK_WORDS.has(t.text));
+
 /** "Let it stand" is a wait while the water is in the kettle and a steep once it is on the leaf. */
 function settled(role: TimeRole, context: Context, q: Quantity, near: readonly string[]): TimeRole {
   if (role === 'cool') return isBeforeDrinking(context, q) ? 'other' : 'cool';
@@ -189,13 +197,6 @@ function settled(role: TimeRole, context: Context, q: Quantity, near: readonly s
   if (near.some((w) => roleOf(w) === 'steep')) return 'steep';
   return waterStandsOffBoil(context, q) || waterIsLeft(context, q) ? 'cool' : 'steep';
 }
-
-const DRINK_WORDS = wordsOf(
-  'drink, drinking, serving, serve, tasting, sipping, trinken, genuss, servieren, boire, servir, deguster, beber, tomar',
-);
-/** "Let the tea cool 5 minutes before drinking." */
-const isBeforeDrinking = ({ tokens }: Context, q: Quantity): boolean =>
-  tokens.slice(q.end, q.end + 4).some((t) => DRINK_WORDS.has(t.text));
 
 const WATER_WORDS = wordsOf('water, kettle, wasser, wasserkocher, eau, bouilloire, agua');
 const WITHIN_WORDS = wordsOf('in, with, on, into, over, im, mit, dans, avec, en, con');

@@ -68,6 +68,9 @@ function enoughOf(strengthOf: (t: Seconds) => number, longest: number): number {
   return high;
 }
 
+/** Leaf that lies open wets at once, s. */
+const OPENED = 0.1;
+
 /**
  * Leaf as earlier steeps left it, as a character to reckon the next with: what is still in it and in the liquor it holds
  * counts as extractable, and it lies open. Colour follows through its pigment.
@@ -81,5 +84,3 @@ export function characterAfter(brew: ColouredBrew, recipe: Recipe, past: readonl
     wetting: Math.max(OPENED, brew.character.wetting * Math.exp(-left.opened)),
   };
 }
-/** Leaf that lies open wets at once, s. */
-const OPENED = 0.1;

@@ -13,6 +13,12 @@ const school = ({ scaling: s }: Recipe): string => {
 };
 const steep = (w: Window) => `${minutesText(w.best)}, from ${minutesText(w.earliest)} to ${minutesText(w.latest)}`;
 
+const laterOf = (r: Recipe) => (r.later.length ? r.later.map(steep).join('; ') : 'none');
+
+const hands = (r: Recipe) => [...handlingWords({ ...r, later: [] }), r.note].filter(Boolean).join(' ') || 'none';
+
+const glasses = (r: Recipe) => r.glasses.map((g) => `${SERVING_STYLES[g.style]} ${Math.round(g.extract)} + ${Math.round(g.water)} ml`).join(', ');
+
 /** Every line of two recipes side by side, temperatures in the reader's scale. The order is that of a card. */
 export function recipeLines(a: Recipe, b: Recipe, scale: 'C' | 'F'): RecipeLine[] {
   const dose = (r: Recipe) => `${numberText(r.dose, 2)} g per 100 ml`;
@@ -35,9 +41,6 @@ export function recipeLines(a: Recipe, b: Recipe, scale: 'C' | 'F'): RecipeLine[
   // Lines that neither recipe has are left out.
   return lines.filter((l) => l.left !== '' || l.right !== '');
 }
-const laterOf = (r: Recipe) => (r.later.length ? r.later.map(steep).join('; ') : 'none');
-const hands = (r: Recipe) => [...handlingWords({ ...r, later: [] }), r.note].filter(Boolean).join(' ') || 'none';
-const glasses = (r: Recipe) => r.glasses.map((g) => `${SERVING_STYLES[g.style]} ${Math.round(g.extract)} + ${Math.round(g.water)} ml`).join(', ');
 
 /** True for a line that reads differently. */
 export const lineDiffers = (l: RecipeLine): boolean => l.left !== l.right;

@@ -90,6 +90,8 @@ export function stepNow(p: Planned, state: BrewState, marks: readonly StepMark[]
 }
 
 type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
+/** Liquor that stays under the leaf for the next steep, ml. */
+const rootOf = (p: Pick<Planned, 'liquor' | 'recipe'>): Millilitres => millilitres(p.liquor * p.recipe.handling.root);
 /** A step in the words of whoever does it, and the word for having done it. */
 export function stepWords(step: BrewStep, p: Planned, units: Units): { readonly act: string; readonly done: string } {
   const { handling } = p.recipe;
@@ -110,9 +112,6 @@ export function stepWords(step: BrewStep, p: Planned, units: Units): { readonly 
     case 'judge': return { act: 'Judge the cup', done: 'Judged' };
   }
 }
-
-/** Liquor that stays under the leaf for the next steep, ml. */
-const rootOf = (p: Pick<Planned, 'liquor' | 'recipe'>): Millilitres => millilitres(p.liquor * p.recipe.handling.root);
 
 /** Pouring in turns: so many cups, filled half in order and half back, `each` ml a time. */
 export type Turns = { readonly cups: number; readonly each: Millilitres; readonly order: readonly number[] };

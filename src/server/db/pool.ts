@@ -17,12 +17,14 @@ export function openPool(url: string): Pool {
 
 export const openDb = (pool: Pool): Db => drizzle(pool as never, { schema, mode: 'planetscale' }) as unknown as Db;
 
+/** Where the migrations keep which of them were run. */
+export const MIGRATIONS_TABLE = '__drizzle_migrations';
 /** Brings the schema up to date; one process at a time. */
 export async function migrateDb(pool: Pool, db: Db, folder: string): Promise<void> {
   const lock = await pool.getConnection();
   try {
     await lock.query("select get_lock('limnos.migrate', 60)");
-    await migrate(db as never, { migrationsFolder: folder });
+    await migrate(db as never, { migrationsFolder: folder, migrationsTable: MIGRATIONS_TABLE });
     await lock.query("select release_lock('limnos.migrate')");
   } finally {
     lock.release();

@@ -11,7 +11,8 @@ import type { Site } from '#contracts/house';
 import { VERDICT_FILTERS } from '#contracts/brews';
 import { verdictWords } from '#core/correction';
 import { hashSecret } from '../features/accounts';
-import type { Db } from '../db/pool';
+import { inTransaction } from '../db/inTransaction';
+import { MIGRATIONS_TABLE, type Db, type Tx } from '../db/pool';
 import * as t from '../db/schema/index';
 import { pastBrews, type Cast, type Stage } from './brews';
 import { pastTastings } from './tastings';
@@ -34,8 +35,7 @@ async function inChunks<T>(rows: readonly T[], write: (part: T[]) => Promise<unk
 export async function seedDemo(db: Db, when: When): Promise<SignIn[]> {
   const [there] = await db.select().from(t.house);
   if (there) return there.demo ? signIns() : [];
-  await wipe(db);
-  await fill(db, when);
+  await makeNew(db, when);
   return signIns();
 }
 
@@ -43,15 +43,30 @@ export async function seedDemo(db: Db, when: When): Promise<SignIn[]> {
 export async function resetDemo(db: Db, when: When): Promise<SignIn[]> {
   const [there] = await db.select().from(t.house);
   if (there && !there.demo) throw new Error('This is a real house, not the demo: nothing was touched.');
-  await wipe(db);
-  await fill(db, when);
+  await makeNew(db, when);
   return signIns();
 }
 
-/** Also clears what a killed seeding left: the house's own row is written last. */
-async function wipe(db: Db): Promise<void> {
-  for (const table of ['feed', 'feed_heads', 'tasting_events', 'tastings', 'tea_fits', 'orders', 'changes', 'lead_notes', 'brew_photos', 'brew_events', 'brews', 'kettle_readings', 'kettles', 'spoons', 'vessels', 'photos', 'lots', 'recipe_versions', 'teas', 'signin_misses', 'sessions', 'person_sites', 'people', 'sites', 'house']) {
-    await db.execute(sql.raw(`delete from \`${table}\``));
+/** Empties the house and fills it in one transaction: what fails, or is killed, leaves the house as it was. */
+async function makeNew(db: Db, when: When): Promise<void> {
+  await inTransaction(db, async (tx) => {
+    await wipe(tx);
+    await fill(tx as unknown as Db, when);
+  });
+}
+
+/** Every table but the migrations' own: the database itself says which there are. */
+async function wipe(tx: Tx): Promise<void> {
+  const [tables] = (await tx.execute(sql`
+    select table_name as name from information_schema.tables
+    where table_schema = database() and table_type = 'BASE TABLE' and table_name <> ${MIGRATIONS_TABLE}
+  `)) as unknown as [{ name: string }[]];
+  await tx.execute(sql`set foreign_key_checks = 0`);
+  try {
+    for (const { name } of tables) await tx.execute(sql.raw(`delete from \`${name}\``));
+  } finally {
+    // The connection goes back to the pool.
+    await tx.execute(sql`set foreign_key_checks = 1`);
   }
 }
 

@@ -26,6 +26,7 @@ const ASKS = 4;
 const ASK_EVERY_MS = 400;
 const AGAIN_MS = 60_000;
 let asks = 0;
+const TIME_PATH = '/api/time';
 /** Asks the server the time. The browser's own record of the request counts, not when a busy page came to look at it. */
 async function askTime(): Promise<void> {
   const path = `${TIME_PATH}?n=${(asks += 1)}`;
@@ -41,7 +42,6 @@ async function askTime(): Promise<void> {
   if (entry && entry.requestStart > 0 && entry.responseStart >= entry.requestStart) setClock(told, entry.responseStart - entry.requestStart, entry.responseStart);
   else setClock(told, answered - asked, answered);
 }
-const TIME_PATH = '/api/time';
 /** Keeps the clock at the server's: a few times at first, then every minute. Without a server it runs on as it was set. */
 export function keepTime(): void {
   const ask = () => void askTime().catch(() => undefined);
@@ -56,6 +56,10 @@ export function now(): EpochMs {
   clock = afterPause(clock, performance.now(), Date.now());
   return nowBy(clock, performance.now());
 }
+
+const MIN_MS = 40;
+
+const AFTER_MS = 4;
 
 /** Redraws at the moment `until` names, again and again: so many ms from a given instant. */
 export function useNowAt(until: (now: EpochMs) => number): EpochMs {
@@ -80,8 +84,6 @@ export function useNowAt(until: (now: EpochMs) => number): EpochMs {
   }, []);
   return at;
 }
-const MIN_MS = 40;
-const AFTER_MS = 4;
 
 /** Redraws every `every` ms with the time; a hidden page keeps its instants and draws again when it is seen. */
 export function useNow(every = 200): EpochMs {

@@ -3,6 +3,8 @@ import { store } from './store';
 
 const CHECK_MS = 30 * 60_000;
 
+let newer: ServiceWorker | null = null;
+
 /**
  * Keeps the application itself on this device, so that it opens without a server. A newer one waits until it is asked
  * for: what is not sent lies in the device's own storage and is sent by whichever version comes next.
@@ -26,8 +28,6 @@ export function newerVersions(): void {
     setInterval(() => void registration.update().catch(() => undefined), CHECK_MS);
   }, () => undefined); // not over https: the application works as long as the server answers
 }
-
-let newer: ServiceWorker | null = null;
 /** Takes the newer version up: the page is loaded anew once it has the page. */
 export function takeNewer(): void {
   navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true });

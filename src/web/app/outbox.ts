@@ -124,6 +124,15 @@ outboxListener.startListening({
 });
 outboxListener.startListening({ actionCreator: queued, effect: ({ payload }, { dispatch }) => keepHere('waiting', payload.id, payload).catch(() => { dispatch(storageFailed()); }) });
 
+/** A brew as the server has it takes its place on the bar, or leaves it. */
+export const brewKept = (brew: Brew) => recordsApi.util.updateQueryData('bar', undefined, (bar) => {
+  const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
+  bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
+});
+
+/** The queue as the server has it. */
+export const ordersKept = (orders: readonly Order[]) => recordsApi.util.updateQueryData('bar', undefined, (bar) => { bar.orders = [...orders]; });
+
 /** The server's answer first takes the write's place, so that nothing flickers. */
 function settle(send: Send, sent: Waiting, answer: unknown, live: boolean) {
   const { getRunningQueryThunk, updateQueryData } = recordsApi.util;
@@ -141,11 +150,3 @@ function settle(send: Send, sent: Waiting, answer: unknown, live: boolean) {
   // While the stream is up the bar is told of what else happened; without it, it is asked for.
   if (sent.kind !== 'table') send(api.util.invalidateTags(sent.kind === 'lock' ? ['House'] : live ? ['Log'] : ['Bar', 'Log']));
 }
-
-/** A brew as the server has it takes its place on the bar, or leaves it. */
-export const brewKept = (brew: Brew) => recordsApi.util.updateQueryData('bar', undefined, (bar) => {
-  const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
-  bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
-});
-/** The queue as the server has it. */
-export const ordersKept = (orders: readonly Order[]) => recordsApi.util.updateQueryData('bar', undefined, (bar) => { bar.orders = [...orders]; });

@@ -20,6 +20,8 @@ for (const name of NAMES) {
   });
 }
 
+const signedIn = (h: unknown) => Boolean(h && typeof h === 'object' && 'session' in h && h.session);
+
 /** Puts what was last read in its place, and asks for it anew. */
 export async function remember(dispatch: Send): Promise<void> {
   const kept = await Promise.all(NAMES.map((n) => readHere('read', n))).catch(() => []);
@@ -30,4 +32,3 @@ export async function remember(dispatch: Send): Promise<void> {
   }
   for (const name of NAMES) if (kept[NAMES.indexOf(name)] !== undefined && (name === 'house' || signedIn(kept[0]))) void dispatch(recordsApi.endpoints[name].initiate(undefined, { forceRefetch: true, subscribe: false }) as never);
 }
-const signedIn = (h: unknown) => Boolean(h && typeof h === 'object' && 'session' in h && h.session);

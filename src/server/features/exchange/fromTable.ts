@@ -52,40 +52,6 @@ type Doing = { readonly here: Here; readonly by: string; readonly now: number };
 type Out = { readonly steps: Step[]; readonly faults: Fault[]; same: number };
 type Read = RowReader<string>;
 
-/** What a table would do; a row with a fault that is not merely read otherwise is left out as a whole. */
-export function planTable(table: TableName, cells: Cells, answers: Readonly<Record<string, string>>, doing: Doing): Planned & { readonly unknown: readonly string[] } {
-  const { columns, unknown } = findColumns(cells.header, NAMES[table] as Readonly<Record<string, readonly string[]>>);
-  const out: Out = { steps: [], faults: [], same: 0 };
-  const one = { teas: teaRows(doing, out), lots: lotRows(doing, out), recipes: recipeRows(doing, out), vessels: vesselRows(doing, out) }[table];
-  const left = new Set(Object.entries(answers).filter(([, says]) => says === '').map(([key]) => Number(key.split(':')[0])));
-  for (const { row, cells: c } of cells.rows) {
-    if (left.has(row)) continue;
-    const faults: Fault[] = [];
-    const reader: Read = new RowReader(row, c, columns as Columns<string>, answers, faults);
-    const go = one(reader);
-    out.faults.push(...faults);
-    if (go && !faults.some((f) => f.will !== 'read')) go();
-  }
-  return { ...out, rows: cells.rows.length, unknown };
-}
-
-/** The tea a row names; a near name is asked about. */
-function teaNamed(r: Read, here: Here): Tea | null {
-  const says = r.says('tea');
-  const tea = here.teas.find((t) => t.name.toLowerCase() === says.toLowerCase());
-  if (tea) return tea;
-  const near = nearest(says, here.teas.map((t) => t.name));
-  if (says === '') r.fault('tea', 'Nothing stands here.');
-  else if (near) r.fault('tea', `No such tea. Nearest: ${near}.`, 'open', '', [{ words: near, says: near }]);
-  else r.fault('tea', 'No such tea in the book. Bring the teas in first.');
-  return null;
-}
-function twice(r: Read, column: string, seen: Map<string, number>, key: string): void {
-  const before = seen.get(key);
-  if (before !== undefined) r.fault(column, `The same as row ${before}.`);
-  else seen.set(key, r.row);
-}
-
 const teaRows = ({ here }: Doing, out: Out) => {
   const seen = new Map<string, number>();
   return (r: Read) => {
@@ -158,35 +124,6 @@ const lotRows = ({ here }: Doing, out: Out) => {
     };
   };
 };
-
-const SPOON_CELL = /^(.*?)\s*(level|heaped)?\s*(tsps?|teaspoons?|tbsps?|tablespoons?|dsps?|dessert ?spoons?|tbs|spoons?|scoops?)\.?$/i;
-/** Grams of leaf in a cell: by weight, or by spoons of this tea; a spoon that may be either is asked about. */
-function leafIn(r: Read, tea: Tea, water: number): number | null {
-  const says = r.says('leaf');
-  const m = SPOON_CELL.exec(says);
-  if (!m) return r.number('leaf', { min: 0.1, max: 2000, unit: 'g', required: true });
-  const count = parseNumber(m[1] || '1');
-  if (count.kind === 'bad') {
-    r.fault('leaf', count.why);
-    return null;
-  }
-  const { weighing } = measureOf(tea);
-  if (!weighing) {
-    r.fault('leaf', `${tea.name} has not been weighed: how many grams a spoon holds is not known.`);
-    return null;
-  }
-  const held = (s: PacketSpoon) => Math.round(count.value * densityOf(weighing) * PACKET_SPOON_ML[s] * 10) / 10;
-  const word = (m[3] ?? '').toLowerCase();
-  const kind: PacketSpoon | null = /^(tsp|tea)/.test(word) ? 'teaspoon' : /^(tbsp|table)/.test(word) ? 'tablespoon' : /^d/.test(word) ? 'dessertSpoon' : null;
-  if (kind) {
-    r.fault('leaf', `Spoons of this tea: one ${kind === 'dessertSpoon' ? 'dessert spoon' : kind} holds ${numberText(held(kind) / count.value, 2)} g.`, 'read', `read as ${numberText(held(kind))} g`);
-    return held(kind);
-  }
-  r.fault('leaf', `Teaspoon or tablespoon? For this tea ${numberText(held('teaspoon'))} g or ${numberText(held('tablespoon'))} g in ${Math.round(water)} ml.`, 'open', '', [
-    { words: `Teaspoon, ${numberText(held('teaspoon'))} g`, says: `${numberText(held('teaspoon'))} g` }, { words: `Tablespoon, ${numberText(held('tablespoon'))} g`, says: `${numberText(held('tablespoon'))} g` },
-  ]);
-  return null;
-}
 
 const recipeRows = ({ here, now }: Doing, out: Out) => {
   const taken = new Map<string, number>();
@@ -278,3 +215,66 @@ const vesselRows = ({ here }: Doing, out: Out) => {
     };
   };
 };
+
+/** What a table would do; a row with a fault that is not merely read otherwise is left out as a whole. */
+export function planTable(table: TableName, cells: Cells, answers: Readonly<Record<string, string>>, doing: Doing): Planned & { readonly unknown: readonly string[] } {
+  const { columns, unknown } = findColumns(cells.header, NAMES[table] as Readonly<Record<string, readonly string[]>>);
+  const out: Out = { steps: [], faults: [], same: 0 };
+  const one = { teas: teaRows(doing, out), lots: lotRows(doing, out), recipes: recipeRows(doing, out), vessels: vesselRows(doing, out) }[table];
+  const left = new Set(Object.entries(answers).filter(([, says]) => says === '').map(([key]) => Number(key.split(':')[0])));
+  for (const { row, cells: c } of cells.rows) {
+    if (left.has(row)) continue;
+    const faults: Fault[] = [];
+    const reader: Read = new RowReader(row, c, columns as Columns<string>, answers, faults);
+    const go = one(reader);
+    out.faults.push(...faults);
+    if (go && !faults.some((f) => f.will !== 'read')) go();
+  }
+  return { ...out, rows: cells.rows.length, unknown };
+}
+
+/** The tea a row names; a near name is asked about. */
+function teaNamed(r: Read, here: Here): Tea | null {
+  const says = r.says('tea');
+  const tea = here.teas.find((t) => t.name.toLowerCase() === says.toLowerCase());
+  if (tea) return tea;
+  const near = nearest(says, here.teas.map((t) => t.name));
+  if (says === '') r.fault('tea', 'Nothing stands here.');
+  else if (near) r.fault('tea', `No such tea. Nearest: ${near}.`, 'open', '', [{ words: near, says: near }]);
+  else r.fault('tea', 'No such tea in the book. Bring the teas in first.');
+  return null;
+}
+function twice(r: Read, column: string, seen: Map<string, number>, key: string): void {
+  const before = seen.get(key);
+  if (before !== undefined) r.fault(column, `The same as row ${before}.`);
+  else seen.set(key, r.row);
+}
+
+const SPOON_CELL = /^(.*?)\s*(level|heaped)?\s*(tsps?|teaspoons?|tbsps?|tablespoons?|dsps?|dessert ?spoons?|tbs|spoons?|scoops?)\.?$/i;
+/** Grams of leaf in a cell: by weight, or by spoons of this tea; a spoon that may be either is asked about. */
+function leafIn(r: Read, tea: Tea, water: number): number | null {
+  const says = r.says('leaf');
+  const m = SPOON_CELL.exec(says);
+  if (!m) return r.number('leaf', { min: 0.1, max: 2000, unit: 'g', required: true });
+  const count = parseNumber(m[1] || '1');
+  if (count.kind === 'bad') {
+    r.fault('leaf', count.why);
+    return null;
+  }
+  const { weighing } = measureOf(tea);
+  if (!weighing) {
+    r.fault('leaf', `${tea.name} has not been weighed: how many grams a spoon holds is not known.`);
+    return null;
+  }
+  const held = (s: PacketSpoon) => Math.round(count.value * densityOf(weighing) * PACKET_SPOON_ML[s] * 10) / 10;
+  const word = (m[3] ?? '').toLowerCase();
+  const kind: PacketSpoon | null = /^(tsp|tea)/.test(word) ? 'teaspoon' : /^(tbsp|table)/.test(word) ? 'tablespoon' : /^d/.test(word) ? 'dessertSpoon' : null;
+  if (kind) {
+    r.fault('leaf', `Spoons of this tea: one ${kind === 'dessertSpoon' ? 'dessert spoon' : kind} holds ${numberText(held(kind) / count.value, 2)} g.`, 'read', `read as ${numberText(held(kind))} g`);
+    return held(kind);
+  }
+  r.fault('leaf', `Teaspoon or tablespoon? For this tea ${numberText(held('teaspoon'))} g or ${numberText(held('tablespoon'))} g in ${Math.round(water)} ml.`, 'open', '', [
+    { words: `Teaspoon, ${numberText(held('teaspoon'))} g`, says: `${numberText(held('teaspoon'))} g` }, { words: `Tablespoon, ${numberText(held('tablespoon'))} g`, says: `${numberText(held('tablespoon'))} g` },
+  ]);
+  return null;
+}

@@ -83,12 +83,6 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
       }
       y += 5;
     };
-    if (r.kind === 'ladder') ladder(r);
-    else if (r.kind === 'choice') choice(r);
-    else if (r.kind === 'cups') cups(r);
-    else calibration(r);
-    para('Marks are against the house cup as the tasters know it. It says what this table marked, and no more.', { size: 2.9 });
-
     function ladder(l: LadderResult) {
       const target = houseCupOf(f.version.recipe, f.t.exercise.cups[0]?.plan.water ?? 100)[way];
       const head = headlineOf(l.attributes.bitterness, 'bitterness', way, target, units);
@@ -128,5 +122,11 @@ export function reportOf(f: Found, events: readonly TastingEvent[], units: Tasti
       table(['taster', 'chose', ''], c.tasters.map((x) => [x.name, x.choice, x.right ? 'right' : 'not this']), [14, 64, 100]);
       para(`Share right, 95 %, exact: ${Math.round(c.interval[0] * 100)} to ${Math.round(c.interval[1] * 100)} %. Fewer than ${c.fewest} can prove nothing at 0.05.`, { size: 3.6, after: 5 });
     }
+
+    if (r.kind === 'ladder') ladder(r);
+    else if (r.kind === 'choice') choice(r);
+    else if (r.kind === 'cups') cups(r);
+    else calibration(r);
+    para('Marks are against the house cup as the tasters know it. It says what this table marked, and no more.', { size: 2.9 });
   }]);
 }

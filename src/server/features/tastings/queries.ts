@@ -29,6 +29,11 @@ const veiled = (events: readonly TastingEvent[], me: string): TastingEvent[] => 
   : e.act.kind === 'keep' ? { ...e, act: { ...e.act, sheet: { marks: {}, words: [] } } }
     : e.act.kind === 'handIn' ? { ...e, act: { ...e.act, order: null, choice: null } } : e));
 
+/** The round that goes on from one; one that was stopped does not count. */
+export const roundAfter = async (tx: Tx, id: string): Promise<string | null> => (await tx.select({ id: tastings.id }).from(tastings).where(and(eq(tastings.afterId, id), ne(tastings.stage, 'stopped'))))[0]?.id ?? null;
+
+const outOf = (t: Tasting, code: string): boolean => (t.cups[t.cupOf[code] ?? -1]?.excluded ?? null) !== null;
+
 /** A tasting as somebody may see it. */
 export async function viewFor(tx: Tx, f: Found, events: readonly TastingEvent[], who: Pick<Signed, 'personId' | 'role'>): Promise<TastingView> {
   const now = tastingOf(f.t.exercise, events);
@@ -64,9 +69,6 @@ async function roundsBefore(tx: Tx, f: Found): Promise<PastRound[]> {
   }
   return rounds;
 }
-/** The round that goes on from one; one that was stopped does not count. */
-export const roundAfter = async (tx: Tx, id: string): Promise<string | null> => (await tx.select({ id: tastings.id }).from(tastings).where(and(eq(tastings.afterId, id), ne(tastings.stage, 'stopped'))))[0]?.id ?? null;
-const outOf = (t: Tasting, code: string): boolean => (t.cups[t.cupOf[code] ?? -1]?.excluded ?? null) !== null;
 
 export async function tastingsAt(tx: Tx, siteId: string, who: Pick<Signed, 'personId'>): Promise<TastingRow[]> {
   const found = await rows(tx).where(eq(tastings.siteId, siteId)).orderBy(desc(tastings.at)).limit(LISTED);

@@ -34,6 +34,9 @@ function whoOf({ state, startedBy, pulledBy }: Shown['brew']): string {
 }
 type Drawn = { shown: Shown; layout: BarLayout; now: EpochMs };
 
+/** The darkest shade moves first. */
+const shadeOf = (liquor: Liquor | null) => (liquor ? tint(liquor, 5) : '');
+
 /** The vessel with its liquor: drawn anew only when a shade of it changes. */
 const Standing = memo(function Standing({ plan, scale, liquor, drained }: { plan: Shown['brew']['plan']; scale: number; liquor: Liquor | null; drained: boolean }) {
   return (
@@ -41,8 +44,6 @@ const Standing = memo(function Standing({ plan, scale, liquor, drained }: { plan
       leaf={liquor && !drained ? plan.leaf : grams(0)} lid={plan.vessel.lid && plan.recipe.lid && liquor !== null && !drained} level bowl={false} label="" />
   );
 }, (a, b) => a.plan === b.plan && a.scale === b.scale && a.drained === b.drained && shadeOf(a.liquor) === shadeOf(b.liquor));
-/** The darkest shade moves first. */
-const shadeOf = (liquor: Liquor | null) => (liquor ? tint(liquor, 5) : '');
 
 /** The drawn part: tube under the pull line, vessel on the shelf, name. Drawn anew once a second. */
 export const Field = memo(function Field({ shown: { brew, phase, saying }, layout: { axis, scale, vesselLeft }, now }: Drawn) {

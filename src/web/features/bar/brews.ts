@@ -80,6 +80,8 @@ export const phaseOf = (brew: Brew, now: EpochMs): Phase => phaseAt(brew.state, 
 
 /** The liquor of a recipe so many seconds on, where no vessel is meant. */
 export const liquorAfter = (tea: KnownTea, recipe: Recipe, s: Seconds): Liquor => houseLiquor(tea, recipe, seconds(Math.max(0, s)));
+/** A recipe's cup is worked out once: lists draw many. */
+const houseCups = new WeakMap<Recipe, KnownTea & { liquor: Liquor }>();
 /** The house cup of a recipe: the colour that is right. */
 export function houseCup({ style, fitted, swatches }: KnownTea, recipe: Recipe): Liquor {
   const there = houseCups.get(recipe);
@@ -88,8 +90,6 @@ export function houseCup({ style, fitted, swatches }: KnownTea, recipe: Recipe):
   houseCups.set(recipe, { style, fitted, swatches, liquor });
   return liquor;
 }
-/** A recipe's cup is worked out once: lists draw many. */
-const houseCups = new WeakMap<Recipe, KnownTea & { liquor: Liquor }>();
 /** Seconds on the leaf until now, or until it was pulled; null before the water is on. */
 export function steepedBy({ state }: Brew, now: EpochMs): Seconds | null {
   if (state.kind === 'warming' || state.kind === 'abandoned') return null;
@@ -176,6 +176,8 @@ export function apartFrom(own: readonly Seconds[], brews: readonly Brew[], now: 
   return { wait: met ? waitToPour(own, others, now) : seconds(0), meets: met ? (brews.find((b) => b.id === met.id) ?? null) : null };
 }
 
+const TOGETHER_MS = 60;
+
 /** ms until the next figure on any of them changes: each counts its own seconds. */
 export function untilNextFigure(brews: readonly Brew[], now: EpochMs): number {
   const waits = brews.flatMap(({ state, plan }) => {
@@ -188,7 +190,6 @@ export function untilNextFigure(brews: readonly Brew[], now: EpochMs): number {
   // What comes within a blink of it is drawn with it.
   return rest.reduce((until, w) => (w - first < TOGETHER_MS ? w : until), first);
 }
-const TOGETHER_MS = 60;
 
 /** Every brew as it stands now, in its place. */
 export function shownAt(brews: readonly BarBrew[], now: EpochMs, units: Units): Shown[] {

@@ -17,6 +17,9 @@ import { VesselDrawing } from '../../ui/vessel';
 import { clockText, houseCup } from '../bar';
 import { LeafMakes, Takes } from './BoardTakes';
 
+/** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
+const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));
+
 /** The scaling board: a recipe in every vessel of the site, and what it takes to serve so many cups by a time. */
 export function BoardPage() {
   const { teaId = '' } = useParams();
@@ -32,8 +35,6 @@ export function BoardPage() {
   if (!tea || !chosen?.house || vessels.length === 0) return <main className="page p-6"><Nothing action={<Link className="btn" to="/book">To the book</Link>}>{tea ? `No vessel at ${site.name} yet.` : 'This tea has no hot house recipe.'}</Nothing></main>;
   return <Board key={chosen.house.id} tea={tea} house={chosen.house} teas={teas} vessels={vessels} />;
 }
-/** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
-const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));
 
 const MINUTE = 60_000;
 /** The next quarter of an hour that leaves time to brew. */

@@ -13,6 +13,11 @@ import { standingOf } from '../../ui/standing';
 import { VesselDrawing } from '../../ui/vessel';
 import { houseCup } from '../bar';
 
+/** A school is told apart where its leaf differs by this share, or its time by so many seconds. */
+const LEAF_APART = 0.03;
+
+const TIME_APART = 5;
+
 /** The scaling table: every vessel of the site to its mark, or what keeps it from being brewed there. */
 export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
   const { data } = useVesselsQuery();
@@ -53,10 +58,6 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
     </>
   );
 }
-
-/** A school is told apart where its leaf differs by this share, or its time by so many seconds. */
-const LEAF_APART = 0.03;
-const TIME_APART = 5;
 /** The cup that a match starts from: the recipe's own known one, or its plain dose in a pot of about half a litre. */
 function knownOf({ recipe }: Version, vessels: readonly Vessel[]): { pour: KnownPour; words: string } | null {
   if (recipe.scaling.school === 'match') return { pour: recipe.scaling.known, words: `the known cup of ${numberText(recipe.scaling.known.leaf)} g in ${Math.round(recipe.scaling.known.water)} ml` };

@@ -54,6 +54,8 @@ const SPOONS = new Set<PacketLeaf['unit']>(['teaspoon', 'dessertSpoon', 'tablesp
 const rangeText = (low: number, high: number, say: (v: number) => string): string =>
   low === high ? say(low) : `${say(low)} to ${say(high)}`;
 
+const plural = (noun: string): string => (noun.endsWith('ch') ? `${noun}es` : `${noun}s`);
+
 function leafText(leaf: PacketLeaf): string {
   const count = rangeText(leaf.low, leaf.high, (v) => numberText(v, 2));
   const [noun = '', ...size] = ONE_LEAF[leaf.unit].split(' (');
@@ -62,7 +64,6 @@ function leafText(leaf: PacketLeaf): string {
   const weighs = leaf.weighs === null ? '' : `, ${numberText(leaf.weighs, 1)} g`;
   return `${count} ${how}${[named, ...size].join(' (')}${weighs}`;
 }
-const plural = (noun: string): string => (noun.endsWith('ch') ? `${noun}es` : `${noun}s`);
 
 function waterText(water: PacketWater, units: Units): string {
   if (water.kind === 'ml') return volumeText(water.ml, units.volume);

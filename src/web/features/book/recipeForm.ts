@@ -15,6 +15,8 @@ export type RecipeForm = WindowForm & {
 };
 
 const windowForm = (w: Window): WindowForm => ({ earliest: minutesText(w.earliest), best: minutesText(w.best), latest: minutesText(w.latest) });
+/** What holds the leaf of a known cup, as the form keeps it. */
+export const holdText = ({ infuser, basket, material, lid }: Omit<KnownPour, 'water' | 'leaf'>): string => JSON.stringify({ infuser, basket, material, lid });
 export function recipeFormOf(r: Recipe, scale: 'C' | 'F'): RecipeForm {
   const t = r.scaling.school === 'tapered' ? r.scaling : null;
   const m = r.scaling.school === 'match' ? r.scaling.known : null;
@@ -30,9 +32,6 @@ export function recipeFormOf(r: Recipe, scale: 'C' | 'F'): RecipeForm {
     glasses: r.glasses.map((g) => ({ style: g.style, extract: numberText(g.extract), water: numberText(g.water) })),
   };
 }
-
-/** What holds the leaf of a known cup, as the form keeps it. */
-export const holdText = ({ infuser, basket, material, lid }: Omit<KnownPour, 'water' | 'leaf'>): string => JSON.stringify({ infuser, basket, material, lid });
 
 /** Which field of the form a fault of the whole recipe stands beside. */
 const BESIDE = { later: 'later.0.best', temperature: 'temperature', warmStart: 'hotShare', handling: 'stir', glasses: 'glasses.0.extract', bag: 'bag' } as const;

@@ -123,6 +123,8 @@ function RowShown({ preview, fault }: { preview: Preview; fault: Fault }) {
 }
 
 const COUNTS = [['added', 'added'], ['changed', 'changed; a recipe as a new version on trial'], ['same', 'the same as here, left alone'], ['open', 'open, left out till answered'], ['refused', 'refused']] as const;
+const quoted = (t: string) => `"${(/^[=+\-@]/.test(t) ? ` ${t}` : t).replaceAll('"', '""')}"`;
+const faultsCsv = (faults: readonly Fault[]) => ['row,column,it says,what is wrong,will be', ...faults.map((f) => [String(f.row), quoted(f.column), quoted(f.says), quoted(f.why), quoted(f.as || f.will)].join(','))].join('\r\n');
 function Outcome({ preview, file, table, answers, busy, onDone }: { preview: Preview; file: File_; table: TableName | null; answers: Record<string, string>; busy: boolean; onDone: () => void }) {
   const [run, { isLoading, error }] = useRunImportMutation();
   const [id] = useState(newId);
@@ -147,8 +149,6 @@ function Outcome({ preview, file, table, answers, busy, onDone }: { preview: Pre
     </>
   );
 }
-const quoted = (t: string) => `"${(/^[=+\-@]/.test(t) ? ` ${t}` : t).replaceAll('"', '""')}"`;
-const faultsCsv = (faults: readonly Fault[]) => ['row,column,it says,what is wrong,will be', ...faults.map((f) => [String(f.row), quoted(f.column), quoted(f.says), quoted(f.why), quoted(f.as || f.will)].join(','))].join('\r\n');
 
 /** The ways out, the way in, and what was brought in before. */
 function OutAndIn({ onChoose, wrong }: { onChoose: () => void; wrong: string }) {

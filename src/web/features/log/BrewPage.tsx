@@ -19,6 +19,8 @@ import { colourWords, happenedWords } from './happened';
 import { HeatCourse, plannedHeat, TimeLine } from './TimeLine';
 import { BrewWorking, clockText, houseCup, liquorOf, swatchOf, useHands } from '../bar';
 
+const clockSeconds = (at: number): string => `${clockText(at)}:${String(new Date(at).getSeconds()).padStart(2, '0')}`;
+
 /** One brew's story: planned above the line, real below it, the liquor, the verdict and what was done. */
 export function BrewPage() {
   const { id } = useParams();
@@ -46,8 +48,6 @@ export function BrewPage() {
     </main>
   );
 }
-
-const clockSeconds = (at: number): string => `${clockText(at)}:${String(new Date(at).getSeconds()).padStart(2, '0')}`;
 /** Heat further from the plan than this is worth a word, °C (a thermometer in a pot reads to about 1). */
 const HEAT_WORTH_SAYING = 3;
 

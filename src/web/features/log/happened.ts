@@ -5,6 +5,12 @@ import { numberText, readingText } from '#core/units';
 import type { useUnits } from '../../app/session';
 import { signedPercent, strengthWords } from '../../ui/strength';
 
+const WAYS = { reference: 'by a picture beside the house cup', rim: 'by a picture and its white rim', instrument: 'by an instrument' } as const;
+
+/** A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm deep". */
+export const colourWords = (c: Extract<Happened['what'], { kind: 'colour' }>): string =>
+  `${strengthWords(c.strength)} than the house cup (${signedPercent(c.low)} to ${signedPercent(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;
+
 /** One thing that was done to a brew, in a few words and the reader's units. */
 export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<typeof useUnits>): string {
   switch (what.kind) {
@@ -28,8 +34,3 @@ export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<
     case 'claim': return `said that it was them who ${brew.plan.pull.done.toLowerCase()} it`;
   }
 }
-
-const WAYS = { reference: 'by a picture beside the house cup', rim: 'by a picture and its white rim', instrument: 'by an instrument' } as const;
-/** A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm deep". */
-export const colourWords = (c: Extract<Happened['what'], { kind: 'colour' }>): string =>
-  `${strengthWords(c.strength)} than the house cup (${signedPercent(c.low)} to ${signedPercent(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;

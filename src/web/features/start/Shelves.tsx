@@ -14,6 +14,11 @@ const PER_SHELF = 5;
 const PER_PHONE_SHELF = 3;
 const LARGE = 900;
 
+const cupsWord = (v: Vessel) => {
+  const n = Math.max(1, Math.round(v.mark / 150));
+  return `${n} ${n === 1 ? 'cup' : 'cups'}`;
+};
+
 /** The site's vessels on shelves, at one scale: the chosen one with its predicted liquor, those in use with theirs. */
 export function VesselShelves({ choice, recipe, leaf }: { choice: Choice; recipe: Recipe | null; leaf: Grams | null }) {
   const units = useUnits();
@@ -48,10 +53,6 @@ export function VesselShelves({ choice, recipe, leaf }: { choice: Choice; recipe
     </>
   );
 }
-const cupsWord = (v: Vessel) => {
-  const n = Math.max(1, Math.round(v.mark / 150));
-  return `${n} ${n === 1 ? 'cup' : 'cups'}`;
-};
 function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
   const s = sayingOf(brew, phaseOf(brew, now()), { volume: 'ml', temperature: 'C' });
   return s.name === 'late' ? 'late' : s.name === 'warming' ? 'warming' : s.figure;

@@ -4,6 +4,10 @@ import { celsius, millilitres, minutesText, parseDuration, parseWithin, temperat
 import { useUnits } from '../../app/session';
 
 type Props = { n: number; cup: PlannedCup; /** What differs in the exercise. */ strong: Way | null; onValue: (what: Way, v: number) => void };
+const readSeconds = (t: string): Parsed<number> => {
+  const r = parseDuration(t);
+  return r.kind === 'bad' || (r.value >= 5 && r.value <= 3600) ? r : { kind: 'bad', why: 'A time from 0:05 to 60:00, such as 2:30.' };
+};
 /** The four figures of a cup, as cells of a row; each is typed over in place. */
 export function CupFigures({ n, cup: c, strong, onValue }: Props) {
   const units = useUnits();
@@ -17,10 +21,6 @@ export function CupFigures({ n, cup: c, strong, onValue }: Props) {
     </>
   );
 }
-const readSeconds = (t: string): Parsed<number> => {
-  const r = parseDuration(t);
-  return r.kind === 'bad' || (r.value >= 5 && r.value <= 3600) ? r : { kind: 'bad', why: 'A time from 0:05 to 60:00, such as 2:30.' };
-};
 
 type FigureProps = { label: string; value: number; text: string; read: (t: string) => Parsed<number>; onValue: (v: number) => void; strong: boolean };
 /** A figure of the table that is typed over in place; what is wrong stands under it. */

@@ -72,6 +72,11 @@ function draftsOf(key: string): Record<string, Sheet> {
   }
 }
 
+/** How much it is liked: nobody has to say. */
+const Liking = ({ value, onValue }: { value: number | undefined; onValue: (v: number) => void }) => (
+  <div className="scores"><label className={value === undefined ? 'open' : ''}><span>I like it</span><input type="range" min="0" max="10" step="0.5" value={value ?? 5} aria-label="How much you like it, 0 to 10" aria-valuetext={value === undefined ? 'not said' : numberText(value)} onChange={(e) => onValue(Number(e.target.value))} onPointerDown={(e) => { if (value === undefined) onValue(Number(e.currentTarget.value)); }} /><b>{value === undefined ? '–' : numberText(value)}</b></label></div>
+);
+
 function TasterSheet({ id, view, taster, seat, forOther, does }: { id: string; view: TastingView; taster: string; seat: Seat; forOther: boolean; does: ReturnType<typeof useTasting>['does'] }) {
   const cups = seat.served.filter((c) => !seat.out.includes(c));
   const key = draftKey(id, taster);
@@ -170,11 +175,6 @@ function HandIn({ unkept, onBack, onHandIn }: { unkept: readonly string[]; onBac
     </>
   );
 }
-
-/** How much it is liked: nobody has to say. */
-const Liking = ({ value, onValue }: { value: number | undefined; onValue: (v: number) => void }) => (
-  <div className="scores"><label className={value === undefined ? 'open' : ''}><span>I like it</span><input type="range" min="0" max="10" step="0.5" value={value ?? 5} aria-label="How much you like it, 0 to 10" aria-valuetext={value === undefined ? 'not said' : numberText(value)} onChange={(e) => onValue(Number(e.target.value))} onPointerDown={(e) => { if (value === undefined) onValue(Number(e.currentTarget.value)); }} /><b>{value === undefined ? '–' : numberText(value)}</b></label></div>
-);
 /** Amounts from none to a great deal, half a point at a time; a row untouched is not scored. */
 function ScoreBoard({ scores, onScore }: { scores: Readonly<Partial<Record<Attribute, number>>>; onScore: (what: Attribute, v: number) => void }) {
   return (

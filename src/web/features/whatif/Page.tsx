@@ -67,6 +67,8 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
   const outside = outsideLimits(brew);
   const f = units.temperature === 'F';
   const heat = (c: number) => String(f ? Math.round(toFahrenheit(celsius(c))) : Math.round(c));
+  const sayOf = (t: Trying) =>
+    `${numberText(t.leaf)} g, ${temperatureText(celsius(t.temperature), units.temperature)}, ${minutesText(t.time)}`;
   return (
     <main className="page split whatif">
       <h1 className="visually-hidden">What if: {tea.name}</h1>
@@ -113,9 +115,6 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
       </section>
     </main>
   );
-  function sayOf(t: Trying) {
-    return `${numberText(t.leaf)} g, ${temperatureText(celsius(t.temperature), units.temperature)}, ${minutesText(t.time)}`;
-  }
 }
 
 /** A field in the head of the chart: shows its value, reads what is typed, says what is wrong with it. */

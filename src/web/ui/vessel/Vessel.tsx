@@ -30,6 +30,10 @@ export type VesselDrawingProps = {
   extra?: (drawn: { solved: SolvedVessel; scale: number }) => ReactNode;
 };
 
+/** The level mark: a triangle standing on its point on the line. */
+export const LevelMark = ({ x, y, size = 10, className = '' }: { x: number; y: number; size?: number; className?: string }) =>
+  <path className={`level ${className}`} d={`M${x.toFixed(1)} ${y.toFixed(1)}l${-size / 2} ${-size * 0.8}h${size}z`} />;
+
 /** A vessel in section, true to its measurements: the level is solved from the volume, in the spout as in the pot. */
 export function VesselDrawing({ vessel, scale, label, fill = millilitres(0), liquor = null, water = false, leaf, wet = true, lid = false, bowl = true, mark = true, level = false, pad = 3, extra }: VesselDrawingProps) {
   const key = useId();
@@ -84,10 +88,6 @@ export function VesselDrawing({ vessel, scale, label, fill = millilitres(0), liq
     </svg>
   );
 }
-
-/** The level mark: a triangle standing on its point on the line. */
-export const LevelMark = ({ x, y, size = 10, className = '' }: { x: number; y: number; size?: number; className?: string }) =>
-  <path className={`level ${className}`} d={`M${x.toFixed(1)} ${y.toFixed(1)}l${-size / 2} ${-size * 0.8}h${size}z`} />;
 
 function LeafAndBasket({ vessel, solved, scale, leaf, wet, clip }: Pick<VesselDrawingProps, 'vessel' | 'scale' | 'leaf' | 'wet'> & { solved: SolvedVessel; clip: string }) {
   const { x, y, px } = penFor(scale);
