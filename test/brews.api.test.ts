@@ -10,6 +10,11 @@ afterEach(() => h.close());
 const startBody = (over: object = {}) => ({ id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId: h.ids.version, vesselId: h.ids.pot, water: 500, warmed: true, warming: false, place: 1, at: h.now() - 240_000, ...over });
 const start = async (over: object = {}) => (await h.callers.brewer.post('/api/brews', startBody(over)).expect(200)).body;
 const event = (id: string, body: object, who = h.callers.brewer) => who.post(`/api/brews/${id}/events`, { id: newId(), at: h.now(), ...body });
+async function anotherPot(): Promise<string> {
+  const id = newId();
+  await h.callers.lead.post('/api/vessels', { ...POT, id, siteId: h.ids.site, name: 'Grey pot' }).expect(200);
+  return id;
+}
 const bitter = { ...ALL_RIGHT, bitterness: 1 as const };
 const proposal = propose({
   verdict: bitter, recipe: startingRecipe('black-whole'), style: 'black-whole', warmed: true, crowding: 0.1, brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
@@ -33,6 +38,27 @@ test('how a tea is pulled here: seconds from best, of this site only, nobody nam
   const { errors } = (await h.callers.trainee.get(`/api/teas/${h.ids.tea}/pulls`).expect(200)).body;
   expect(errors).toHaveLength(1);
   expect(Math.abs(errors[0] - 10)).toBeLessThan(1);
+});
+test('the same start six times at once gives six times the same answer, and one brew', async () => {
+  const body = startBody();
+  const answers = await Promise.all(Array.from({ length: 6 }, () => h.callers.brewer.post('/api/brews', body)));
+  expect(answers.map((a) => [a.status, (a.body as { id: string }).id])).toEqual(Array(6).fill([200, body.id]));
+  expect(await h.db.select().from(brews)).toHaveLength(1);
+  const order = { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, vesselId: null, water: null, forWhom: 'window', rank: 1, at: h.now() };
+  const orders = await Promise.all(Array.from({ length: 6 }, () => h.callers.brewer.post('/api/orders', order)));
+  expect(orders.map((a) => [a.status, (a.body as { orders: object[] }).orders.length])).toEqual(Array(6).fill([200, 1]));
+});
+test('an event’s id that was used on another brew, or for another thing, is refused and changes nothing', async () => {
+  const [one, other] = [await start(), await start({ vesselId: await anotherPot() })];
+  const id = newId();
+  await event(one.id, { id, kind: 'pull' }).expect(200);
+  const again = await event(one.id, { id, kind: 'pull' }).expect(200);
+  expect(again.body.state.kind).toBe('pulled');
+  expect((await event(other.id, { id, kind: 'pull' }).expect(409)).body).toMatchObject({ code: 'brew.refused', details: { why: 'idTaken' } });
+  expect((await event(one.id, { id, kind: 'close' }).expect(409)).body.details.why).toBe('idTaken');
+  expect((await event(other.id, { id: one.id, kind: 'pull' }).expect(409)).body.details.why).toBe('idTaken');
+  const { brews: onBar } = (await h.callers.brewer.get('/api/bar').expect(200)).body as { brews: { id: string; state: { kind: string } }[] };
+  expect(onBar.find((b) => b.id === other.id)?.state.kind).toBe('steeping');
 });
 test('two tablets pull the same steep: the first wins, the second is told by whom', async () => {
   const brew = await start();

@@ -1,4 +1,4 @@
-import { and, eq, gt, inArray, max } from 'drizzle-orm';
+import { and, eq, gt, inArray, max, sql } from 'drizzle-orm';
 import type { Tx } from '../../db/pool';
 import { people, personSites, sessions, sites } from '../../db/schema/index';
 import type { Person } from '#contracts/people';
@@ -6,6 +6,9 @@ import type { Site } from '#contracts/house';
 
 export const allSites = async (tx: Tx): Promise<Site[]> => (await tx.select().from(sites).orderBy(sites.altitudeM, sites.name)) as Site[];
 export const siteById = async (tx: Tx, id: string): Promise<Site | undefined> => (await tx.select().from(sites).where(eq(sites.id, id)))[0] as Site | undefined;
+
+/** One writer of a site's bar, queue or tables at a time; held until the transaction ends. */
+export const lockSite = (tx: Tx, siteId: string) => tx.execute(sql`select id from sites where id = ${siteId} for update`);
 
 export async function sessionByHash(tx: Tx, hash: string, now: Date) {
   const [row] = await tx.select({ personId: people.id, name: people.name, role: people.role, siteId: sessions.siteId, lockedAs: sessions.lockedAs })

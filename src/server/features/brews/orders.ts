@@ -9,6 +9,7 @@ import { orders, people, teas } from '../../db/schema/index';
 import { notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { tell, type LiveHub } from '../live';
+import { lockSite } from '../accounts';
 
 /** What waits at a site, first first. */
 export const waitingOrders = async (tx: Tx, siteId: string): Promise<Order[]> =>
@@ -30,6 +31,7 @@ export function queueing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
   }
   return {
     add: ({ at, ...given }: z.infer<typeof addOrder.body>, who: Signed) => told(given.siteId, async (tx) => {
+      await lockSite(tx, given.siteId);
       const [there] = await tx.select({ id: orders.id }).from(orders).where(eq(orders.id, given.id));
       if (!there) await tx.insert(orders).values({ ...given, state: 'waiting', brewId: null, at: new Date(Math.min(at, now())), personId: who.personId });
     }),

@@ -1,5 +1,5 @@
 import { alias } from 'drizzle-orm/mysql-core';
-import { and, asc, desc, eq, gt, inArray, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, ne, type SQL } from 'drizzle-orm';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, feedHeads, lots, people, teas, versions } from '../../db/schema/index';
 import type { Brew } from '#contracts/brews';
@@ -102,7 +102,6 @@ export async function busyIn(tx: Tx, siteId: string, vesselId: string): Promise<
 }
 export const takenPlaces = async (tx: Tx, siteId: string): Promise<number[]> =>
   (await tx.select({ place: brews.place }).from(brews).where(and(eq(brews.siteId, siteId), eq(brews.open, true)))).map((r) => r.place);
-export const lockSite = (tx: Tx, siteId: string) => tx.execute(sql`select id from sites where id = ${siteId} for update`);
 /** Other brews of the site that are steeping: when their water went on, and their windows. */
 export const steepingAt = (tx: Tx, siteId: string, but: string) =>
   tx.select({ id: brews.id, pairedId: brews.pairedId, waterOn: brews.waterOn, plan: brews.plan }).from(brews).where(and(eq(brews.siteId, siteId), eq(brews.open, true), eq(brews.state, 'steeping'), ne(brews.id, but)));

@@ -14,12 +14,12 @@ import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema/index';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
-import { siteById } from '../accounts';
+import { lockSite, siteById } from '../accounts';
 import { lotById, teaById, versionById } from '../book';
 import { tell, type LiveHub } from '../live';
 import { vesselById } from '../shelf';
 import { photoOf } from './photo';
-import { brewById, busyIn, eventById, eventsOf, headOf, lastEvent, lockSite, nextOfTea, openBrews, pullErrors, recentPours, stateOf, steepingAt, steepsOf, takenPlaces, type BrewRow } from './queries';
+import { brewById, busyIn, eventById, eventsOf, headOf, lastEvent, nextOfTea, openBrews, pullErrors, recentPours, stateOf, steepingAt, steepsOf, takenPlaces, type BrewRow } from './queries';
 import { waitingOrders } from './orders';
 
 const RECENT = 6;
@@ -134,9 +134,10 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
 
     /** Starts a brew, or the next steep of one. A repeated id gets the same brew. */
     start: (given: z.infer<typeof startBrew.body>, who: Signed): Promise<Brew> => told(async (tx) => {
+      // Under the lock, so that the same start sent twice at once finds the first one's brew.
+      await lockSite(tx, given.siteId);
       const there = await brewById(tx, given.id);
       if (there) return there;
-      await lockSite(tx, given.siteId);
       const { site, vessel, lotId, versionId, plan, leafId, teaId } = await planned(tx, given);
       const place = await freePlace(tx, site.id, given.place);
       const at = new Date(instant(given.at));
@@ -155,7 +156,9 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     event: (id: string, given: BrewEventBody, who: Signed): Promise<Brew> => told(async (tx) => {
       const [row] = await tx.select().from(brews).where(eq(brews.id, id)).for('update');
       if (!row) throw notFound('That brew');
-      if (await eventById(tx, given.id)) return must(tx, id);
+      const known = await eventById(tx, given.id);
+      if (known && (known.brewId !== id || known.kind !== given.kind)) throw refused(await must(tx, id), 'idTaken', 'That was sent for another brew already. Nothing was changed.');
+      if (known) return must(tx, id);
       if (who.lockedAs !== null && given.kind !== 'pull' && given.kind !== 'undo') throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
       if (who.lockedAs !== null && row.siteId !== who.siteId) throw notFound('That brew');
       const at = instant(given.at);

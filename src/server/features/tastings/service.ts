@@ -10,7 +10,7 @@ import type { Tx } from '../../db/pool';
 import { tastingEvents, tastings } from '../../db/schema/index';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
-import { allPeople, siteById } from '../accounts';
+import { allPeople, lockSite, siteById } from '../accounts';
 import { lotById, teaById, versionById } from '../book';
 import { tell, type LiveHub } from '../live';
 import { vesselById } from '../shelf';
@@ -86,6 +86,8 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       if (given.afterId !== null && (!before || before.t.kind !== 'dialIn' || given.kind !== 'dialIn' || before.t.teaId !== tea.id || before.t.stage !== 'revealed')) throw new AppError('table.refused', 409, 'A next round follows one of the same dial-in that was revealed.', { details: { why: 'notRevealed' } });
       const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
       await inTransaction(db, async (tx) => {
+        await lockSite(tx, site.id);
+        if (await tastingById(tx, given.id)) return;
         if (given.afterId !== null) {
           // Two hands on the next round: the first one's stands.
           await lockTasting(tx, given.afterId);
