@@ -90,10 +90,11 @@ test('what a version before kept in the page’s small storage is brought over a
   await house.signIn(PEOPLE.brewer);
   const id = await bar.began(200, { tea: 'Tolvane Amber', vessel: 'White pot' });
   await bar.expectOnBar('Tolvane Amber');
-  await house.page.evaluate((brewId) => {
+  const { session } = (await (await house.page.request.get('/api/house')).json()) as { session: { personId: string } };
+  await house.page.evaluate(({ brewId, me }) => {
     const event = '01890000-0000-7000-8000-000000000001';
-    localStorage.setItem(`limnos.waiting.${event}`, JSON.stringify({ kind: 'event', id: event, seq: 1, brewId, by: { id: 'x', name: 'Dov R.' }, body: { id: event, at: Date.now(), kind: 'pull' } }));
-  }, id);
+    localStorage.setItem(`limnos.waiting.${event}`, JSON.stringify({ kind: 'event', id: event, seq: 1, brewId, by: { id: me, name: 'Dov R.' }, body: { id: event, at: Date.now(), kind: 'pull' } }));
+  }, { brewId: id, me: session.personId });
   await house.page.reload();
   await bar.expectState('Tolvane Amber', 'Lifted at');
   await house.expectAllSaved();

@@ -10,6 +10,27 @@ export type Signed = { readonly personId: string; readonly name: string; readonl
 /** Reads the session of a request; null when there is none. */
 export type ReadSession = (req: Request) => Promise<Signed | null>;
 
+/**
+ * What waited on a device goes out in the name of who did it. A write that names its person is refused under another's
+ * session; one that names the shared tablet is taken as the tablet's own, which may do no more than a locked one.
+ */
+function inWhoseName(e: Endpoint, req: Request, session: Signed): Signed {
+  const person = req.get('x-limnos-person');
+  if (person !== undefined && person !== session.personId) throw new AppError('session.other', 409, 'That was done by somebody who is not signed in here now. It waits for them.');
+  const device = req.get('x-limnos-device');
+  if (device === undefined || !e.whenLocked || session.lockedAs !== null) return session;
+  return { ...session, lockedAs: deviceName(device) };
+}
+function deviceName(header: string): string {
+  try {
+    const name = decodeURIComponent(header).trim().slice(0, 60);
+    if (name !== '') return name;
+  } catch {
+    // Not as our own pages write it.
+  }
+  throw new AppError('input.invalid', 422, 'The tablet’s name cannot be read.');
+}
+
 type Given<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A> = {
   params: z.infer<P>; query: z.infer<Q>; body: z.infer<B>; who: A; req: Request; res: Response;
 };
@@ -25,8 +46,9 @@ export function routes(router: Router, readSession: ReadSession, written: (e: En
       res.json(body);
     });
   const allowed = async (e: Endpoint, req: Request): Promise<Signed> => {
-    const who = await readSession(req);
-    if (!who) throw new AppError('session.none', 401, 'Sign in first.');
+    const session = await readSession(req);
+    if (!session) throw new AppError('session.none', 401, 'Sign in first.');
+    const who = inWhoseName(e, req, session);
     if (who.lockedAs !== null && !e.whenLocked) throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
     if (!mayCall(e.access, who.role)) throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
     return who;

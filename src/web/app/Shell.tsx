@@ -6,6 +6,7 @@ import { useBoundKeys, useKeys } from '../ui/keys';
 import { Loading } from '../ui/Note';
 import { DrawingPatterns } from '../ui/vessel';
 import { useNow } from './clock';
+import { othersWaiting } from './outbox';
 import { useSession } from './session';
 import { useAppSelector } from './store';
 import { Toasts } from './ToastList';
@@ -13,6 +14,7 @@ import { useListening } from './useListening';
 import { useLock } from './useLock';
 
 const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
+const Unsent = lazy(() => import('./Unsent').then((m) => ({ default: m.Unsent })));
 const Device = lazy(() => import('./Device').then((m) => ({ default: m.Device })));
 const PLACES = [
   { path: '/', name: 'Bar', also: ['/start', '/judge'] }, { path: '/book', name: 'Book', also: [] }, { path: '/shelf', name: 'Shelf', also: [] }, { path: '/table', name: 'Table', also: [] },
@@ -22,14 +24,22 @@ const isAt = (p: (typeof PLACES)[number], path: string) => (p.path === '/' ? pat
 const KEY_NAMES: Record<string, string> = { ' ': 'Space', Escape: 'Esc', ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'left', ArrowRight: 'right' };
 const keyName = (key: string) => KEY_NAMES[key] ?? (key.length > 1 ? key : key.toUpperCase());
 
-/** What is kept, and calmly what is not yet. */
-function Saved() {
+/** What is kept, and calmly what is not yet: how many, whose, and what was set aside. */
+function Saved({ onOpen }: { onOpen: () => void }) {
+  const { personId } = useSession();
   const { waiting, awaySince, needsSignIn, storageFails } = useAppSelector((s) => s.outbox);
   const away = awaySince === null || needsSignIn ? null : <b>No connection since {clockText(awaySince)}. The bar goes on.</b>;
   if (waiting.length === 0) return away ? <span className="small away" role="status">{away}</span> : <span className="small sync">All saved</span>;
+  const aside = waiting.filter((w) => w.aside).length;
+  const others = othersWaiting(waiting, personId);
   return (
     <span className="small unsaved" role="status">
-      {away}{needsSignIn && <b>Signed out: sign in and they are kept.</b>} {waiting.length} not saved yet{storageFails ? '; this device cannot keep them when it is closed' : ''}
+      {away}
+      {needsSignIn && <b>Signed out: sign in and they are kept.</b>} {waiting.length - aside} not saved yet
+      {others.length > 0 && `, some wait for ${others.join(' and ')}`}
+      {aside > 0 && <b>, {aside} set aside</b>}
+      {storageFails ? '; this device cannot keep them when it is closed' : ''}
+      {(aside > 0 || others.length > 0) && <button type="button" className="btn slim quiet" onClick={onOpen}>Show records</button>}
     </span>
   );
 }
@@ -39,11 +49,12 @@ function Clock() {
 
 /** Head, place, the running strip, and the counter's edge with the places. */
 export function Shell() {
-  const { name, site } = useSession();
+  const { name, site, personId } = useSession();
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const [keys, setKeys] = useState(false);
   const [device, setDevice] = useState(false);
+  const [unsent, setUnsent] = useState(false);
   const { locked, lock, asking, stay } = useLock();
   const [unlocking, setUnlocking] = useState(false);
   useListening();
@@ -68,7 +79,7 @@ export function Shell() {
         <span className="place">{at?.name ?? 'Limnos'}</span><span className="site">{site.name}</span>
         {pathname.startsWith('/start') && <span className="small crumb">Start a brew</span>}
         {pathname.startsWith('/judge') && <span className="small crumb">Judge the cup</span>}
-        <span className="gap" /><Saved /><Clock />
+        <span className="gap" /><Saved onOpen={() => setUnsent(true)} /><Clock />
         {locked ? <button type="button" className="who" onClick={() => setUnlocking(true)}>Locked<small>Type a PIN</small></button> : <button type="button" className="who" onClick={() => setDevice(true)}>{name}<small>Not you?</small></button>}
       </header>
       <Suspense fallback={<main className="page"><Loading what="this place" /></main>}><Outlet /></Suspense>
@@ -87,6 +98,7 @@ export function Shell() {
       <Sheet title="Keys here" open={keys} onClose={() => setKeys(false)}>
         <dl className="grid grid-cols-[90px_1fr] gap-y-2">{bound.map((b) => [<dt key={`${b.key}k`}><kbd>{keyName(b.key)}</kbd></dt>, <dd key={b.key}>{b.does}</dd>])}</dl>
       </Sheet>
+      <Sheet title="Records not saved yet" open={unsent} onClose={() => setUnsent(false)}><Suspense fallback={null}><Unsent me={personId} /></Suspense></Sheet>
       <Sheet title={`${name}, on this device`} open={device} onClose={() => setDevice(false)}><Suspense fallback={null}><Device onLock={() => { setDevice(false); lock(); }} onClose={() => setDevice(false)} /></Suspense></Sheet>
     </div>
   );

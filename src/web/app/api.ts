@@ -4,7 +4,7 @@ import { fetchEarly } from './early';
 
 /** Every failure is one of these: the server's own words, or no answer at all. */
 export type ApiFailure = (ErrorBody & { kind: 'answer'; status: number }) | { kind: 'away'; message: string };
-export type Call = { url: string; method?: string; body?: unknown; params?: Record<string, string | undefined> };
+export type Call = { url: string; method?: string; body?: unknown; params?: Record<string, string | undefined>; headers?: Record<string, string> };
 
 const raw = fetchBaseQuery({ baseUrl: '/', credentials: 'same-origin', timeout: 8000, fetchFn: fetchEarly });
 const AWAY = 'No connection to the house’s server.';

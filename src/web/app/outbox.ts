@@ -10,7 +10,17 @@ import { recordsApi } from './records';
 import { allHere, dropHere, keepHere } from './storage';
 import { toastShown } from './toasts';
 
-type Common = { readonly id: string; readonly seq: number };
+/** Who made a write: a person, or the shared tablet itself while nobody was signed in on it. */
+export type Maker = { readonly personId: string; readonly name: string; readonly device: string | null };
+/** Why a write was set aside: the server failed on it again and again. */
+export type Aside = { readonly why: string; readonly at: number };
+type Common = {
+  readonly id: string;
+  readonly seq: number;
+  /** It is sent in this name only. Missing in what earlier versions left: see `makerOf`. */
+  readonly maker?: Maker;
+  readonly aside?: Aside;
+};
 /** A write that has happened here and waits to be kept there. Sent in order, each until it is answered. */
 export type Waiting = Common & (
   | { readonly kind: 'start'; readonly body: StartBrew; readonly brew: Brew }
@@ -36,6 +46,10 @@ const slice = createSlice({
   initialState: empty,
   reducers: {
     queued: (s, { payload }: PayloadAction<Waiting>) => ({ ...s, waiting: [...s.waiting, payload] }),
+    /** Set aside, or taken up again. */
+    moved: (s, { payload: { id, aside } }: PayloadAction<{ id: string; aside: Aside | undefined }>) => ({ ...s, waiting: s.waiting.map((w) => (w.id === id ? { ...w, aside } : w)) }),
+    dropped: (s, { payload }: PayloadAction<string>) => ({ ...s, waiting: s.waiting.filter((w) => w.id !== payload) }),
+    signedInAgain: (s) => ({ ...s, needsSignIn: false }),
     restored: (s, { payload }: PayloadAction<readonly Waiting[]>) => ({ ...s, waiting: [...payload, ...s.waiting.filter((w) => !payload.some((p) => p.id === w.id))].sort((a, b) => a.seq - b.seq) }),
     settled: (s, { payload }: PayloadAction<string>) => ({ ...s, waiting: s.waiting.filter((w) => w.id !== payload), awaySince: null, needsSignIn: false }),
     wentAway: (s, { payload }: PayloadAction<number>) => ({ ...s, awaySince: s.awaySince ?? payload }),
@@ -45,7 +59,7 @@ const slice = createSlice({
   },
 });
 export const { queued, restored, wentAway, cameBack } = slice.actions;
-const { settled, mustSignIn, storageFailed } = slice.actions;
+const { settled, mustSignIn, storageFailed, moved, dropped, signedInAgain } = slice.actions;
 export const outboxReducer = slice.reducer;
 
 /** The order of writes of this device: a clock set back does not turn it round. */
@@ -72,6 +86,12 @@ export async function leftUnsent(): Promise<Waiting[]> {
   return left;
 }
 
+type Unmade<T> = T extends unknown ? Omit<T, 'seq' | 'maker' | 'aside'> : never;
+/** Puts a write into the outbox, in the name of whoever is here now. */
+export const queueWrite = (write: Unmade<Waiting>) => (dispatch: Send, getState: () => unknown) => {
+  dispatch(queued({ ...write, seq: nextSeq(), maker: makerNow(getState()) } as Waiting));
+};
+
 function callOf(w: Waiting): Call {
   switch (w.kind) {
     case 'start': return { url: ROUTES.startBrew.path, method: 'POST', body: w.body };
@@ -85,19 +105,100 @@ function callOf(w: Waiting): Call {
 const sendApi = api.injectEndpoints({ endpoints: (build) => ({ send: build.mutation<unknown, Call>({ query: (c) => c }) }) });
 
 const RETRY_MS = [500, 1000, 2000, 3000];
-type State = { outbox: Outbox; live: { readonly on: boolean } };
+/** A write that the server itself fails on so many times is set aside, so that the rest goes on. */
+const MOST_FAILURES = 5;
+type State = { outbox: Outbox; live: { readonly on: boolean }; settings: { readonly locked: boolean; readonly deviceName: string } };
 export const outboxListener = createListenerMiddleware<State>();
 const isLost = (f: ApiFailure) => f.kind === 'away' || f.status >= 500 || f.status === 429;
+/** The server is there and fails on this write; 503 says that it, or its database, is not there. */
+const isServersFault = (f: ApiFailure) => f.kind === 'answer' && f.status >= 500 && f.status !== 503;
+
+/** Who is at this device, as the server last said; null: nobody. */
+function sessionOf(state: unknown): Maker | null {
+  const session = recordsApi.endpoints.house.select()(state as Parameters<ReturnType<typeof recordsApi.endpoints.house.select>>[0]).data?.session;
+  return session ? { personId: session.personId, name: session.name, device: session.lockedAs } : null;
+}
+/** Who makes a write now: the person, or the tablet where it is locked. */
+export function makerNow(state: unknown): Maker | undefined {
+  const session = sessionOf(state);
+  const { locked, deviceName } = (state as State).settings;
+  return session ? { ...session, device: session.device ?? (locked ? deviceName : null) } : undefined;
+}
+/** Who made a write; earlier versions kept it inside the write. */
+export function makerOf(w: Waiting): Maker | null {
+  if (w.kind === 'lock') return w.maker ? { ...w.maker, device: null } : null;
+  if (w.maker) return w.maker;
+  const by = w.kind === 'start' ? w.brew.startedBy : w.kind === 'order' || w.kind === 'orderChange' ? w.order.by : w.by;
+  return { personId: by.id, name: by.name, device: null };
+}
+
+/** What a write is about: a later write about the same waits for it. */
+function subjectsOf(w: Waiting): readonly string[] {
+  switch (w.kind) {
+    case 'start': return [w.body.id, ...(w.body.after ? [w.body.after] : []), ...(w.body.orderId ? [w.body.orderId] : [])];
+    case 'event': return [w.brewId, ...(w.body.kind === 'pair' ? [w.body.with] : [])];
+    case 'order': return [w.id];
+    case 'orderChange': return [w.orderId];
+    case 'table': return [w.tastingId];
+    case 'lock': return ['session'];
+  }
+}
+/** A tablet's own pulls go out under whoever is at it, in the tablet's name; a person's writes under that person alone. */
+function maySend(w: Waiting, at: Maker): boolean {
+  const maker = makerOf(w);
+  if (maker === null || maker.device !== null) return true;
+  return maker.personId === at.personId && at.device === null;
+}
+/** The names of others whose writes wait on this device until they sign in. */
+export const othersWaiting = (waiting: readonly Waiting[], personId: string): string[] => [
+  ...new Set(waiting.flatMap((w) => {
+    const maker = makerOf(w);
+    return maker !== null && maker.device === null && maker.personId !== personId && !w.aside ? [maker.name] : [];
+  })),
+];
+/** The first write that may go out now: of whoever is here, and about nothing that an earlier one still waits with. */
+export function nextToSend(waiting: readonly Waiting[], at: Maker): Waiting | null {
+  const held = new Set<string>();
+  for (const w of waiting) {
+    const subjects = subjectsOf(w);
+    const blocked = subjects.some((x) => held.has(x));
+    if (!blocked && w.aside === undefined && maySend(w, at)) return w;
+    for (const x of subjects) held.add(x);
+  }
+  return null;
+}
+/** Locking was asked for by somebody who is not here any more, or it is locked already. */
+const isStaleLock = (w: Waiting, at: Maker) => w.kind === 'lock' && w.maker !== undefined && (w.maker.personId !== at.personId || at.device !== null);
+
+const forget = (id: string) => void dropHere('waiting', id).catch(() => undefined);
+/** Sends a write that was set aside once more. */
+export const tryAgain = (w: Waiting) => (dispatch: Send) => {
+  dispatch(moved({ id: w.id, aside: undefined }));
+  void keepHere('waiting', w.id, { ...w, aside: undefined }).catch(() => undefined);
+};
+/** Gives a write up for good. */
+export const giveUp = (w: Waiting) => (dispatch: Send) => {
+  forget(w.id);
+  dispatch(dropped(w.id));
+  dispatch(api.util.invalidateTags(['Bar', 'Log', 'Table']));
+};
 
 outboxListener.startListening({
-  predicate: (action) => queued.match(action) || restored.match(action) || recordsApi.endpoints.signIn.matchFulfilled(action),
+  predicate: (action) => queued.match(action) || restored.match(action) || moved.match(action) || recordsApi.endpoints.signIn.matchFulfilled(action) || recordsApi.endpoints.house.matchFulfilled(action),
   effect: async (_action, listener) => {
     // One sender at a time: a later action only ever finds the list longer.
     listener.unsubscribe();
+    const failures = new Map<string, number>();
     for (let tries = 0; ; ) {
-      const next = listener.getState().outbox.waiting[0];
+      const at = sessionOf(listener.getState());
+      if (!at) break;
+      for (const stale of listener.getState().outbox.waiting.filter((w) => isStaleLock(w, at))) {
+        forget(stale.id);
+        listener.dispatch(dropped(stale.id));
+      }
+      const next = nextToSend(listener.getState().outbox.waiting, at);
       if (!next) break;
-      const sent = await listener.dispatch(sendApi.endpoints.send.initiate(callOf(next)));
+      const sent = await listener.dispatch(sendApi.endpoints.send.initiate({ ...callOf(next), headers: nameOf(next) }));
       if ('data' in sent) {
         settle(listener.dispatch, next, sent.data, listener.getState().live.on);
         tries = 0;
@@ -108,19 +209,47 @@ outboxListener.startListening({
         listener.dispatch(mustSignIn());
         break;
       }
+      if (failure.kind === 'answer' && failure.code === 'session.other') {
+        // Somebody else signed in meanwhile, in another tab: who is here is asked anew.
+        listener.dispatch(api.util.invalidateTags(['House']));
+        break;
+      }
       if (!isLost(failure)) {
         // The server has refused it for good: say so, and let its own record stand.
-        void dropHere('waiting', next.id).catch(() => undefined);
+        forget(next.id);
         listener.dispatch(settled(next.id));
         listener.dispatch(toastShown({ text: failure.message }));
         listener.dispatch(api.util.invalidateTags(next.kind === 'table' ? ['Table'] : ['Bar', 'Log']));
         continue;
       }
-      listener.dispatch(wentAway(Date.now()));
+      if (isServersFault(failure)) {
+        const times = (failures.get(next.id) ?? 0) + 1;
+        failures.set(next.id, times);
+        if (times >= MOST_FAILURES) {
+          const aside = { why: failure.message, at: Date.now() };
+          listener.dispatch(moved({ id: next.id, aside }));
+          listener.dispatch(cameBack());
+          void keepHere('waiting', next.id, { ...next, aside }).catch(() => undefined);
+          tries = 0;
+          continue;
+        }
+      } else {
+        listener.dispatch(wentAway(Date.now()));
+      }
       await listener.delay(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 3000);
     }
     listener.subscribe();
   },
+});
+/** Under whose name a write goes out: the server refuses it under any other. */
+function nameOf(w: Waiting): Record<string, string> {
+  const maker = makerOf(w);
+  if (maker === null) return {};
+  return maker.device === null ? { 'x-limnos-person': maker.personId } : { 'x-limnos-device': encodeURIComponent(maker.device) };
+}
+outboxListener.startListening({
+  predicate: (action) => recordsApi.endpoints.signIn.matchFulfilled(action),
+  effect: (_action, { dispatch }) => { dispatch(signedInAgain()); },
 });
 outboxListener.startListening({ actionCreator: queued, effect: ({ payload }, { dispatch }) => keepHere('waiting', payload.id, payload).catch(() => { dispatch(storageFailed()); }) });
 
@@ -129,7 +258,6 @@ export const brewKept = (brew: Brew) => recordsApi.util.updateQueryData('bar', u
   const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
   bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
 });
-
 /** The queue as the server has it. */
 export const ordersKept = (orders: readonly Order[]) => recordsApi.util.updateQueryData('bar', undefined, (bar) => { bar.orders = [...orders]; });
 

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import { newId } from './ids';
-import { nextSeq, queued } from './outbox';
+import { queueWrite } from './outbox';
 import { useSession } from './session';
 import { settingsChanged } from './settings';
 import { useAppDispatch, useAppSelector } from './store';
@@ -29,7 +29,7 @@ export function useLock() {
     dispatch(settingsChanged({ locked: true }));
     dispatch(toastsCleared());
     // After all that was done by whoever was here: it is theirs.
-    dispatch(queued({ kind: 'lock', id: newId(), seq: nextSeq(), device: deviceName }));
+    dispatch(queueWrite({ kind: 'lock', id: newId(), device: deviceName }));
   }, [dispatch, deviceName, away]);
   useEffect(() => {
     if (lockAfter === 0 || locked) return;

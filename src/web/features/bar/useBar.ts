@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Brew, BrewEventBody, Order } from '#contracts/brews';
+import type { StartBrew, Brew, BrewEventBody, Order } from '#contracts/brews';
 import { PLACES } from '#contracts/limits';
 import { cardOf, planAgain, planOf } from '#contracts/plan';
 import type { Lot, Tea, Version } from '#contracts/book';
@@ -10,7 +10,7 @@ import { begin, pullTiming } from '#core/timing';
 import { epochMs, minutesText, numberText, secondsBetween, type Millilitres } from '#core/units';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
-import { nextSeq, queued } from '../../app/outbox';
+import { queueWrite } from '../../app/outbox';
 import { useBarQuery } from '../../app/records';
 import { useSession } from '../../app/session';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -50,7 +50,7 @@ export function useHands() {
   /** Does it, and returns what takes it back. */
   const send = (brew: Brew, what: Done): { eventId: string; before: Brew } => {
     const body = { id: newId(), at: Math.round(now()), ...what } as BrewEventBody;
-    dispatch(queued({ kind: 'event', id: body.id, seq: nextSeq(), brewId: brew.id, body, by: me }));
+    dispatch(queueWrite({ kind: 'event', id: body.id, brewId: brew.id, body, by: me }));
     return { eventId: body.id, before: brew };
   };
   /** The same to a brew and to all that goes with it; said, with Undo. */
@@ -63,8 +63,8 @@ export function useHands() {
     const places = new Set(allOf(taken).map((b) => b.place));
     return Array.from({ length: PLACES }, (_, i) => i + 1).find((p) => !places.has(p)) ?? null;
   };
-  const begun = (body: Extract<Parameters<typeof queued>[0], { kind: 'start' }>['body'], brew: Brew) => {
-    dispatch(queued({ kind: 'start', id: body.id, seq: nextSeq(), body, brew }));
+  const begun = (body: StartBrew, brew: Brew) => {
+    dispatch(queueWrite({ kind: 'start', id: body.id, body, brew }));
     return brew;
   };
   const fresh = (id: string, at: number) => ({ id, siteId: session.site.id, leafId: id, pairedId: null, kettle: session.site.kettle.name, marks: [], readings: [], pulledDevice: null, timing: null, startedBy: me, startedAt: at, pulledBy: null, judgedBy: null, verdict: null, proposal: null, accepted: null, remark: '' });
@@ -141,11 +141,11 @@ export function useHands() {
         const id = newId();
         const body = { id, siteId: session.site.id, teaId: o.tea.id, vesselId: o.vesselId, water: o.water, forWhom: o.forWhom, rank: rankBetween(queue.at(-1), undefined), at: Math.round(now()) };
         const order: Order = { ...body, teaName: o.tea.name, by: me };
-        dispatch(queued({ kind: 'order', id, seq: nextSeq(), body, order }));
+        dispatch(queueWrite({ kind: 'order', id, body, order }));
         dispatch(toastShown({ text: `${o.tea.name} is up next${o.forWhom ? `, ${o.forWhom}` : ''}.`, undo: { kind: 'order', order, body: { state: 'dropped' } } }));
       },
       change(order: Order, body: { rank?: number; state?: 'waiting' | 'dropped' }): void {
-        dispatch(queued({ kind: 'orderChange', id: newId(), seq: nextSeq(), orderId: order.id, body, order }));
+        dispatch(queueWrite({ kind: 'orderChange', id: newId(), orderId: order.id, body, order }));
       },
       drop(order: Order): void {
         this.change(order, { state: 'dropped' });
@@ -161,7 +161,7 @@ export function useHands() {
     undo(u: Undo): void {
       if (u.kind === 'events') for (const { eventId, before } of u.of) {
         const body: BrewEventBody = { id: newId(), at: Math.round(now()), kind: 'undo', of: eventId };
-        dispatch(queued({ kind: 'event', id: body.id, seq: nextSeq(), brewId: before.id, body, by: me, restores: before }));
+        dispatch(queueWrite({ kind: 'event', id: body.id, brewId: before.id, body, by: me, restores: before }));
       }
       else if (u.kind === 'start') send(u.brew, { kind: 'abandon', reason: 'Started by mistake' });
       else this.order.change(u.order, u.body);

@@ -1,6 +1,7 @@
 import { useEffect, useState, type FormEvent } from 'react';
 import type { House } from '#contracts/house';
 import { failureOf } from '../../app/api';
+import { othersWaiting } from '../../app/outbox';
 import { useNamesQuery, useSignInMutation } from '../../app/records';
 import { settingsChanged } from '../../app/settings';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -21,7 +22,9 @@ function seen(at: number | null): string {
 export function SignInPage({ house, onLeave }: { house: House; onLeave?: () => void }) {
   const dispatch = useAppDispatch();
   const kept = useAppSelector((s) => s.settings.siteId);
-  const waiting = useAppSelector((s) => s.outbox.waiting.length);
+  const outbox = useAppSelector((s) => s.outbox.waiting);
+  const waiting = outbox.length;
+  const names = othersWaiting(outbox, '');
   const site = house.sites.find((s) => s.id === kept) ?? house.sites[0];
   const { data, isError } = useNamesQuery(site?.id ?? '', { skip: !site });
   const [who, setWho] = useState<Named | null>(null);
@@ -33,7 +36,7 @@ export function SignInPage({ house, onLeave }: { house: House; onLeave?: () => v
         <section className="work">
           <h1 className="text-[30px] leading-tight">Who is brewing?</h1>
           <p className="small text-[16px]">Touch a name. The bar stays as it is whoever signs in.</p>
-          {waiting > 0 && <div className="mt-3"><Note><b>{waiting} not saved yet.</b> Sign in and they are kept.</Note></div>}
+          {waiting > 0 && <div className="mt-3"><Note><b>{waiting} not saved yet.</b> {names.length > 0 ? `${names.join(' and ')}: sign in and your records are sent.` : 'Sign in and they are kept.'}</Note></div>}
           {isError && <div className="mt-3"><Note bad>The names cannot be read just now.</Note></div>}
           <div className="names">
             {(data?.people ?? []).map((p) => (

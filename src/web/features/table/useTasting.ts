@@ -3,7 +3,7 @@ import type { BlindTasting, OpenTasting, TastingView } from '#contracts/tastings
 import { tastingOf, type Tasting, type TastingAct, type TastingEvent } from '#core/tasting';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
-import { nextSeq, queued, type Waiting } from '../../app/outbox';
+import { queueWrite, type Waiting } from '../../app/outbox';
 import { recordsApi, useTastingQuery } from '../../app/records';
 import { useSession } from '../../app/session';
 import { keepHere, readHere } from '../../app/storage';
@@ -55,7 +55,7 @@ export function useTasting(id: string) {
   const view = useMemo(() => (data ? withWaiting(data, waiting) : null), [data, waiting]);
   const does = (act: TastingAct): string => {
     const body = { id: newId(), at: Math.round(now()), act };
-    dispatch(queued({ kind: 'table', id: body.id, seq: nextSeq(), tastingId: id, body, by: { id: me.personId, name: me.name } }));
+    dispatch(queueWrite({ kind: 'table', id: body.id, tastingId: id, body, by: { id: me.personId, name: me.name } }));
     return body.id;
   };
   return { view, isLoading, isError: isError && !data, does, unsaved: waiting.length };

@@ -1,0 +1,77 @@
+import { giveUp, makerOf, tryAgain, type Waiting } from './outbox';
+import { recordsApi } from './records';
+import { useAppDispatch, useAppSelector } from './store';
+
+const EVENTS: Readonly<Record<string, string>> = {
+  waterOn: 'Water on',
+  pull: 'End of the steep',
+  undoPull: 'Steep on',
+  judge: 'Judged cup',
+  close: 'Off the bar, not judged',
+  abandon: 'Brew given up',
+  undo: 'Undo',
+  step: 'Step',
+  reading: 'Thermometer reading',
+  colour: 'Colour reading',
+  solids: 'Refractometer reading',
+  pair: 'Two pots together',
+  claim: '“It was me”',
+};
+const two = (n: number) => String(n).padStart(2, '0');
+const timeText = (ms: number) => `${two(new Date(ms).getHours())}:${two(new Date(ms).getMinutes())}`;
+
+/** What a write was, in the words of whoever made it. */
+function writeText(w: Waiting, teaOf: (brewId: string) => string | undefined): string {
+  switch (w.kind) {
+    case 'start':
+      return `Start of ${w.brew.tea.name}, ${timeText(w.body.at)}`;
+    case 'event':
+      return `${EVENTS[w.body.kind] ?? 'Change'} of ${teaOf(w.brewId) ?? 'a brew'}, ${timeText(w.body.at)}`;
+    case 'order':
+    case 'orderChange':
+      return `Queue: ${w.order.teaName}`;
+    case 'table':
+      return `Tasting, ${timeText(w.body.at)}`;
+    case 'lock':
+      return 'Lock of this tablet';
+  }
+}
+
+/** Every record that waits on this device: whose it is, what it waits for, and what can be done. */
+export function Unsent({ me }: { me: string }) {
+  const dispatch = useAppDispatch();
+  const waiting = useAppSelector((s) => s.outbox.waiting);
+  const bar = useAppSelector((s) => recordsApi.endpoints.bar.select()(s as never).data);
+  const started = waiting.flatMap((w) => (w.kind === 'start' ? [w.brew] : []));
+  const teaOf = (id: string) => [...(bar?.brews ?? []), ...started].find((b) => b.id === id)?.tea.name;
+  if (waiting.length === 0) return <p>All records are saved.</p>;
+  return (
+    <ul className="unsent">
+      {waiting.map((w) => {
+        const maker = makerOf(w);
+        const whose = maker?.device ?? maker?.name ?? '';
+        const isOthers = maker !== null && maker.device === null && maker.personId !== me;
+        return (
+          <li key={w.id}>
+            <b>{writeText(w, teaOf)}</b>
+            <span className="small">
+              {w.aside && `${whose}. Set aside: the server failed on this record five times. ${w.aside.why}`}
+              {!w.aside && isOthers && `Waits until ${whose} signs in on this device.`}
+              {!w.aside && !isOthers && `${whose}. Waits for the server.`}
+            </span>
+            {w.aside && (
+              <span className="flex gap-2">
+                <button type="button" className="btn slim" onClick={() => dispatch(tryAgain(w))}>
+                  Try again
+                </button>
+                <button type="button" className="btn slim quiet" onClick={() => dispatch(giveUp(w))}>
+                  Drop this record
+                </button>
+              </span>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
