@@ -22,7 +22,7 @@ test('two tablets pull the same steep: first wins, the second is told by whom', 
   await barOne.pull('Tolvane Amber');
   await one.expectAllSaved();
   await barTwo.pull('Tolvane Amber');
-  await two.expectSaid(/Dov R\. lifted Tolvane Amber at 0:\d\d, before you\./);
+  await two.expectSaid(/Dov R\. ended the steep of Tolvane Amber at 0:\d\d, before you\./);
   await two.page.unroute(/\/api\/(bar|live)/);
   await barTwo.expectState('Tolvane Amber', 'Dov R.');
   await two.expectAllSaved();

@@ -31,7 +31,7 @@ test('the log’s filters are its sentence and its address; the view is exported
   const lines = text.trim().split('\r\n');
   expect(lines[0]).toContain('from_best_s,pull,started_by');
   expect(lines.slice(1).every((l) => l.includes('Pela M.') && /,(early|late|forgotten),/.test(l))).toBe(true);
-  const told = await page.getByText(/\d+ brews?, \d+ lifted in the window/).textContent();
+  const told = await page.getByText(/\d+ brews?, \d+ ended in the window/).textContent();
   expect(lines.length - 1).toBe(Number(/^(\d+)/.exec(told ?? '')?.[1]));
   await page.getByRole('button', { name: 'Since: change' }).click();
   await page.getByRole('option', { name: 'today' }).click();

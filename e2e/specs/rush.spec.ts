@@ -231,7 +231,7 @@ test('a shared tablet locks: the bar is there, a steep can be lifted as the tabl
   await house.page.getByRole('button', { name: /^Locked/ }).click();
   await house.pick(PEOPLE.other.name);
   await house.type(PEOPLE.other.secret);
-  await bar.more('Tolvane Amber', 'It was me who lifted it');
+  await bar.more('Tolvane Amber', 'It was me who ended the steep');
   await bar.expectState('Tolvane Amber', 'Tam O.');
   await house.expectAllSaved();
 });

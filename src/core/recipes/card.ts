@@ -1,9 +1,9 @@
 import { brewingOf } from './brewing';
 import { leafFor, matchCup, matchStrength, type KnownPour, type Pour } from '#core/scaling';
 import { densityOf, spoonsFor, type SpoonCount, type Weighing } from './measure';
-import { METHODS, type Method, type Recipe, type Window } from './recipe';
+import type { Method, Recipe, Window } from './recipe';
 import { afterPour, boilingAt, firstContact, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type CoolingRate, type Material, type WaterPlan } from '#core/heat';
-import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
+import { basketCrowding, fillFault, leafActWords, liquorYield, type VesselFacts } from '#core/vessels';
 import { styleOf, type KnownTea } from '#core/styles';
 import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type Seconds, type Spoon } from '#core/units';
 
@@ -144,6 +144,7 @@ export function workOutCard(a: Asked): Card | CardFault {
   const heat = heatPlan(a, leaf, a.warmed, boiling);
   const prewarmNeeded = !a.warmed && heat.kind === 'outOfReach' && heatPlan(a, leaf, true, boiling).kind === 'reachable';
   const counted = bags === null && a.tea.weighing ? spoonsFor(leaf, densityOf(a.tea.weighing), a.tea.spoon) : null;
+  const pull = leafActWords(a.vessel, a.recipe.handling.root);
   const cautions: Caution[] = ['scald'];
   if (prewarmNeeded) cautions.push('prewarm');
   if (crowding !== null && crowding > CROWDED) cautions.push('crowded');
@@ -164,6 +165,6 @@ export function workOutCard(a: Asked): Card | CardFault {
     window: a.recipe.window,
     crowding,
     cautions,
-    pull: { act: METHODS[a.method].pull, done: METHODS[a.method].done },
+    pull: { act: pull.act, done: pull.done },
   };
 }

@@ -45,7 +45,7 @@ describe('bags are counted', () => {
   const site = { altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless' as const, lid: true } };
   test.each([[150, 1], [320, 2]])('%i ml take %i bags of 2.2 g', (ml, bags) => {
     const card = workOutCard({ tea: { ...tea, style: 'black-broken' }, recipe: { ...startingRecipe('black-broken', 'bag'), bag: grams(2.2) }, method: 'bag', vessel: cup, site, water: millilitres(ml), warmed: true });
-    expect(card).toMatchObject({ kind: 'card', bags, leaf: expect.closeTo(bags * 2.2, 6) as number, spoons: null, pull: { act: 'Lift the bag out' } });
+    expect(card).toMatchObject({ kind: 'card', bags, leaf: expect.closeTo(bags * 2.2, 6) as number, spoons: null, pull: { act: 'Take the bag out' } });
   });
 });
 

@@ -3,16 +3,16 @@ import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds } from '#core/
 
 /** How leaf and water are brought together. One recipe shape serves all; the cold ones are counted in hours. */
 export const METHODS = {
-  pot: { label: 'pot', pull: 'Lift the basket', done: 'Lifted', cold: false },
-  infuserCup: { label: 'infuser cup', pull: 'Lift the infuser', done: 'Lifted', cold: false },
-  release: { label: 'release steeper', pull: 'Set it on the jug', done: 'Released', cold: false },
-  bag: { label: 'bag or pocket', pull: 'Lift the bag out', done: 'Lifted', cold: false },
-  liddedCup: { label: 'lidded cup', pull: 'Pour it off', done: 'Poured', cold: false },
-  tastingSet: { label: 'tasting set', pull: 'Pour it off', done: 'Poured', cold: false },
-  fridge: { label: 'fridge brew', pull: 'Lift the leaf out', done: 'Lifted', cold: true },
-  counter: { label: 'counter brew', pull: 'Lift the leaf out, chill it', done: 'Lifted', cold: true },
-  extract: { label: 'extract', pull: 'Lift the leaf out', done: 'Lifted', cold: true },
-  warmThenCold: { label: 'warm, then cold', pull: 'Lift the leaf out', done: 'Lifted', cold: true },
+  pot: { label: 'pot', cold: false },
+  infuserCup: { label: 'infuser cup', cold: false },
+  release: { label: 'release steeper', cold: false },
+  bag: { label: 'bag or pocket', cold: false },
+  liddedCup: { label: 'lidded cup', cold: false },
+  tastingSet: { label: 'tasting set', cold: false },
+  fridge: { label: 'fridge brew', cold: true },
+  counter: { label: 'counter brew', cold: true },
+  extract: { label: 'extract', cold: true },
+  warmThenCold: { label: 'warm, then cold', cold: true },
 } as const;
 export type Method = keyof typeof METHODS;
 export const METHOD_NAMES = Object.keys(METHODS) as readonly Method[];

@@ -1,4 +1,5 @@
 import type { BrewState } from './brew';
+import { leafAct, leafActWords, type VesselFacts } from '#core/vessels';
 import type { Handling, Window } from '#core/recipes';
 import { millilitres, minutesText, numberText, seconds, temperatureText, volumeText, type Celsius, type EpochMs, type Grams, type Millilitres, type Seconds, type VolumeUnit } from '#core/units';
 
@@ -30,7 +31,7 @@ export type Planned = {
   readonly splash?: Millilitres | null;
   readonly spoons: string | null;
   readonly recipe: { readonly window: Window; readonly handling: Handling };
-  readonly pull: { readonly act: string; readonly done: string };
+  readonly vessel: Pick<VesselFacts, 'kind' | 'infuser' | 'strainer'>;
   /** Which steep of its leaf; 1 is the first. */
   readonly steep?: { readonly number: number } | null;
 };
@@ -39,6 +40,8 @@ export type Planned = {
 export function stepsOf(p: Planned): BrewStep[] {
   const { handling, window } = p.recipe;
   const again = (p.steep?.number ?? 1) > 1;
+  // Leaf that stays in a mug is drunk off: nothing is drained, and to serve it is the end of the steep itself.
+  const drunkOffLeaf = leafAct(p.vessel, handling.root) === 'drinkOff';
   const step = (kind: StepKind, due: number | null, key: string = kind): BrewStep => ({ key, kind, due: due === null ? null : seconds(due) });
   return [
     ...(p.warmed && !again ? [step('warm', null)] : []),
@@ -48,8 +51,7 @@ export function stepsOf(p: Planned): BrewStep[] {
     step('pour', 0),
     ...handling.stir.map((s, i) => step('stir', s, `stir${i + 1}`)),
     step('pull', window.best),
-    step('drain', window.best),
-    step('serve', window.best),
+    ...(drunkOffLeaf ? [] : [step('drain', window.best), step('serve', window.best)]),
     step('judge', window.best + COOL_TO_JUDGE),
   ];
 }
@@ -102,7 +104,7 @@ export function stepWords(step: BrewStep, p: Planned, units: Units): { readonly 
     case 'rinse': return { act: `Rinse ${Math.round(handling.rinse)} s, pour it away`, done: 'Rinsed' };
     case 'pour': return { act: `Pour ${volumeText(p.water, units.volume)}${handling.circles ? ', slowly, in circles' : ''}`, done: 'Water on' };
     case 'stir': return { act: `Stir at ${minutesText(step.due ?? 0)}`, done: 'Stirred' };
-    case 'pull': return { act: p.pull.act, done: p.pull.done };
+    case 'pull': return leafActWords(p.vessel, handling.root);
     case 'drain': return handling.root > 0
       ? { act: `Keep a root, ${volumeText(rootOf(p), units.volume)}`, done: 'Root kept' }
       : { act: 'Drain to the last drop', done: 'Drained' };

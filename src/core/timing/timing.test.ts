@@ -40,7 +40,7 @@ describe('the brew as a state machine over instants', () => {
 });
 
 const plan = (over: Partial<Planned> = {}): Planned => ({
-  leaf: grams(6), water: millilitres(500), liquor: millilitres(480), warmed: true, kettle: celsius(97), reachable: true, spoons: '3 level dessert spoons', pull: { act: 'Lift the basket', done: 'Lifted' },
+  leaf: grams(6), water: millilitres(500), liquor: millilitres(480), warmed: true, kettle: celsius(97), reachable: true, spoons: '3 level dessert spoons', vessel: { kind: 'pot', infuser: 'deep' },
   recipe: { window, handling: { ...PLAIN_HANDLING, stir: [seconds(30), seconds(60)], order: 'turns', root: 0.2 } }, ...over,
 });
 describe('the steps of a brew', () => {

@@ -26,6 +26,8 @@ export type VesselFacts = {
   readonly material: Material;
   readonly wallGrams: Grams | null;
   readonly lid: boolean;
+  /** Whether what holds the leaf comes out of it; unsaid: it does. */
+  readonly strainer?: 'liftsOut' | 'staysIn';
   readonly cosy?: boolean;
   /** What stays in it when it is poured empty. */
   readonly dead?: Millilitres;

@@ -4,4 +4,5 @@ export {
   basketCrowding, basketVolume, fillFault, leastToCover, heldWater, INFUSER_KINDS, INFUSERS, liquorYield, mostLeaf,
   type FillFault, type InfuserKind, type VesselFacts,
 } from './fill';
+export { LEAF_ACT_WORDS, LEAF_ACTS, leafAct, leafActWords, type LeafAct, type LeafActWords, type Strainer } from './leafAct';
 export { bowlPath, extent, lidPaths, partPaths, penFor, profilePath, spoutPath, type Pen } from './paths';

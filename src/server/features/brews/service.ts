@@ -27,7 +27,7 @@ const RECENT = 6;
 const AHEAD = 2000;
 
 const REFUSALS: Record<Extract<Step, { kind: 'refused' }>['why'], string> = {
-  alreadyOn: 'The water is on already.', alreadyPulled: 'It is lifted already.', notSteeping: 'The water is not on yet.', notPulled: 'It is still steeping: lift it first.',
+  alreadyOn: 'The water is on already.', alreadyPulled: 'The steep is over already.', notSteeping: 'The water is not on yet.', notPulled: 'It is still steeping: end the steep first.',
   alreadyJudged: 'It is judged already.', ended: 'This brew was given up.', beforeWater: 'The pull lies before the water.',
 };
 const refused = (brew: Brew, why: string, words: string) => new AppError('brew.refused', 409, `${brew.tea.name}: ${words}`, { details: { why } });
@@ -36,7 +36,7 @@ function refusal(why: Extract<Step, { kind: 'refused' }>['why'], brew: Brew): Ap
   const by = brew.pulledBy?.name ?? brew.pulledDevice;
   if (why === 'alreadyPulled' && (brew.state.kind === 'pulled' || brew.state.kind === 'judged') && by) {
     const s = secondsBetween(brew.state.waterOn, brew.state.pulled);
-    return new AppError('brew.alreadyPulled', 409, `${by} ${brew.plan.pull.done.toLowerCase()} ${brew.tea.name} at ${minutesText(s)}, before you.`, { details: { by, seconds: s } });
+    return new AppError('brew.alreadyPulled', 409, `${by} ended the steep of ${brew.tea.name} at ${minutesText(s)}, before you.`, { details: { by, seconds: s } });
   }
   return refused(brew, why, REFUSALS[why]);
 }

@@ -1,8 +1,8 @@
 import { drawCode } from './code';
 import { dayOnPaper, A5, onCards, type CardSize, type Paper } from './page';
-import { basketShape, partPaths, penFor, profilePath, solveVessel, spoutPath, type SolvedVessel } from '#core/vessels';
+import { basketShape, leafActWords, partPaths, penFor, profilePath, solveVessel, spoutPath, type SolvedVessel } from '#core/vessels';
 import { CUP_DEPTH_CM, tint } from '#core/colour';
-import { bagsText, handlingWords, houseLiquor, leewayWords, methodFor, spoonsText, type Card } from '#core/recipes';
+import { bagsText, handlingWords, houseLiquor, leewayWords, spoonsText, type Card } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import type { Tea, Version } from '#contracts/book';
@@ -47,12 +47,19 @@ function head(p: Paper, { tea, version }: WallCard): number {
   return line;
 }
 
+/** What stands most often in a list; the first of those that stand equally often. */
+function commonest(list: readonly string[]): string | undefined {
+  const times = (x: string) => list.filter((y) => y === x).length;
+  return [...list].sort((a, b) => times(b) - times(a))[0];
+}
+
 function heatAndTime(p: Paper, { version, site, pours }: WallCard, y: number) {
   const { recipe } = version;
   const scale = site.temperatureUnit;
   p.text('water on the leaf', LEFT, y + 3, { size: 4.8 });
-  const method = pours[0] ? methodFor(pours[0].vessel) : 'pot';
-  p.text(method === 'release' ? 'release at' : method === 'liddedCup' || method === 'tastingSet' ? 'pour off at' : 'lift at', RIGHT, y + 3, { size: 4.8, align: 'right' });
+  // One word for all vessels of the card, where they differ the one of most.
+  const headings = pours.map((pour) => leafActWords(pour.vessel, recipe.handling.root).heading);
+  p.text(commonest(headings) ?? 'lift at', RIGHT, y + 3, { size: 4.8, align: 'right' });
   const figure = String(degrees(recipe.temperature, scale));
   p.text(figure, LEFT, y + 5.5, { face: 'bold', size: 23 });
   p.text(`°${scale}`, LEFT + p.widthOf(figure, 'bold', 23) + 1.5, y + 16, { size: 11 });

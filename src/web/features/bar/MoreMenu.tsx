@@ -21,9 +21,9 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: ColumnActs }) {
           <DropdownMenu.Item onSelect={() => acts.working(brew)}>How this was worked out</DropdownMenu.Item>
           {open && state.kind === 'pulled' && <Again brew={brew} steeped={secondsBetween(state.waterOn, state.pulled)} acts={acts} />}
           {open && brew.partners.length === 0 && acts.alike(brew).map((other) => <DropdownMenu.Item key={other.id} onSelect={() => acts.pair(brew, other)}>Put together with {other.plan.vessel.name}</DropdownMenu.Item>)}
-          {pulled && brew.pulledBy === null && <DropdownMenu.Item onSelect={() => acts.claim(brew)}>It was me who {brew.plan.pull.done.toLowerCase()} it</DropdownMenu.Item>}
+          {pulled && brew.pulledBy === null && <DropdownMenu.Item onSelect={() => acts.claim(brew)}>It was me who ended the steep</DropdownMenu.Item>}
           {pulled && <DropdownMenu.Item onSelect={() => acts.close(brew)}>Off the bar, not judged</DropdownMenu.Item>}
-          {pulled && <DropdownMenu.Item onSelect={() => acts.steepOn(brew)}>Not {brew.plan.pull.done.toLowerCase()}: steep on</DropdownMenu.Item>}
+          {pulled && <DropdownMenu.Item onSelect={() => acts.steepOn(brew)}>Not over: steep on</DropdownMenu.Item>}
           <DropdownMenu.Item onSelect={() => acts.giveUp(brew)}>Give it up</DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

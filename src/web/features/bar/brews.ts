@@ -6,6 +6,7 @@ import type { Who } from '#contracts/primitives';
 import type { Waiting } from '../../app/outbox';
 import { epochMs, minutesText, seconds, volumeText, temperatureText, type EpochMs, type Seconds, type VolumeUnit } from '#core/units';
 import { houseLiquor, type Recipe } from '#core/recipes';
+import { leafActWords } from '#core/vessels';
 import type { KnownTea } from '#core/styles';
 
 /** A brew on the bar; `unsaved` while something of it waits to be sent, `partners` what is pulled and judged with it. */
@@ -114,14 +115,8 @@ export const clockText = (at: EpochMs | number): string => {
   return `${String(d.getHours()).padStart(2, '0')}:${String(d.getMinutes()).padStart(2, '0')}`;
 };
 
-type Words = { readonly at: string; readonly now: string; readonly verb: string; readonly early: string; readonly done: string };
-const LIFT = (thing: string, brief: string): Words => ({ at: 'Leave it, lift at', now: `Lift the ${thing}`, verb: brief, early: 'Lift early', done: 'Lifted' });
-const POUR_OFF: Words = { at: 'Leave it, pour at', now: 'Pour it off', verb: 'Pour off', early: 'Pour early', done: 'Poured' };
-const PULLS: Partial<Record<Brew['method'], Words>> = {
-  infuserCup: LIFT('infuser', 'Lift'), bag: LIFT('bag', 'Lift'), liddedCup: POUR_OFF, tastingSet: POUR_OFF,
-  release: { at: 'Leave it, release at', now: 'Set it on the jug', verb: 'Release', early: 'Release early', done: 'Released' },
-};
-const wordsOf = (brew: Brew): Words => PULLS[brew.method] ?? LIFT('basket', 'Lift');
+/** What is done with the leaf when the steep is over, in words: by the vessel as it was then. */
+const wordsOf = ({ plan }: Brew) => leafActWords(plan.vessel, plan.recipe.handling.root);
 
 export type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
 /** "6.5 g in 500 ml, 80 °C." in the reader's units. */
@@ -141,14 +136,14 @@ export function sayingOf(brew: Brew, phase: Phase, units: Units, wait: Seconds =
     case 'steeping': {
       const left = minutesText(Math.ceil(phase.left));
       const at = brew.state.kind === 'steeping' ? clockText(brew.state.waterOn + window.best * 1000) : '';
-      return { name: 'steeping', figure: left, late: false, over: 'Steeping, left', short: 'Left', step: phase.left > 60 ? `${words.at} ${at}` : `${words.now} in ${left}`, brief: phase.left > 60 ? `${words.verb} at ${at}` : `${words.verb} in ${left}`, detail: `${again}${poured}`, act: words.early };
+      return { name: 'steeping', figure: left, late: false, over: 'Steeping, left', short: 'Left', step: phase.left > 60 ? `${words.leave} ${at}` : `${words.act} in ${left}`, brief: phase.left > 60 ? `${words.verb} at ${at}` : `${words.verb} in ${left}`, detail: `${again}${poured}`, act: words.early };
     }
     case 'window':
-      return { name: 'window', figure: minutesText(Math.ceil(phase.left)), late: false, over: 'In its window, best in', short: 'In window', step: `${words.now} soon`, brief: words.now, detail: `${poured} Latest in ${minutesText(Math.ceil(phase.untilLatest))}`, act: words.done };
+      return { name: 'window', figure: minutesText(Math.ceil(phase.left)), late: false, over: 'In its window, best in', short: 'In window', step: `${words.act} soon`, brief: words.act, detail: `${poured} Latest in ${minutesText(Math.ceil(phase.untilLatest))}`, act: words.done };
     case 'past':
-      return { name: 'past', figure: minutesText(Math.floor(-phase.left)), late: true, over: 'In its window, past best by', short: 'Past best', step: `${words.now} now`, brief: `${words.verb}, latest ${minutesText(Math.ceil(phase.untilLatest))}`, detail: `Latest in ${minutesText(Math.ceil(phase.untilLatest))}. ${poured}`, act: words.done };
+      return { name: 'past', figure: minutesText(Math.floor(-phase.left)), late: true, over: 'In its window, past best by', short: 'Past best', step: `${words.act} now`, brief: `${words.verb}, latest ${minutesText(Math.ceil(phase.untilLatest))}`, detail: `Latest in ${minutesText(Math.ceil(phase.untilLatest))}. ${poured}`, act: words.done };
     case 'late':
-      return { name: 'late', figure: minutesText(Math.floor(-phase.untilLatest)), late: true, over: 'Late, past latest by', short: 'Late by', step: `${words.now}, taste`, brief: `${words.verb}, taste it`, detail: 'Likely dark and dry. Split it, top with hot water', act: words.done };
+      return { name: 'late', figure: minutesText(Math.floor(-phase.untilLatest)), late: true, over: 'Late, past latest by', short: 'Late by', step: `${words.act}, taste`, brief: `${words.verb}, taste it`, detail: 'Likely dark and dry. Split it, top with hot water', act: words.done };
     case 'pulled':
     case 'done': {
       const steeped = phase.kind === 'pulled' ? phase.steeped : seconds(0);

@@ -100,7 +100,7 @@ export function LogPage() {
         {!isLoading && !isFetching && shown.length === 0 && !isError && <Nothing action={isFiltered && <button type="button" className="btn" onClick={clear}>Show every brew here</button>}>{isFiltered ? 'No brew is like that.' : 'No brew yet. The first one on the bar is the first one here.'}</Nothing>}
         {counts && shown.length > 0 && (
           <div className="flex flex-wrap items-center gap-3 pt-4">
-            <p className="flex-1 text-[15px]"><b>{many}</b>, {counts.inWindow} lifted in the window, {counts.late} late, {counts.forgotten} far too late, {counts.early} early. <span className="small">Up and down choose, Enter opens.</span></p>
+            <p className="flex-1 text-[15px]"><b>{many}</b>, {counts.inWindow} ended in the window, {counts.late} late, {counts.forgotten} far too late, {counts.early} early. <span className="small">Up and down choose, Enter opens.</span></p>
             {data?.next && <button type="button" className="btn" disabled={isFetching} onClick={more}>Earlier</button>}
             {(['csv', 'json'] as const).map((form) => <a key={form} className="btn quiet" href={`${pathOf(ROUTES.exportBrews, { form })}?${queryOf(filters)}`} download>As {form.toUpperCase()}</a>)}
           </div>

@@ -26,11 +26,11 @@ export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<
     case 'abandon': return `given up: ${what.reason.toLowerCase()}`;
     case 'waterOn': return 'water on';
     case 'pull': return brew.plan.pull.done.toLowerCase();
-    case 'undoPull': return `not ${brew.plan.pull.done.toLowerCase()} after all`;
+    case 'undoPull': return 'not over: steeps on';
     case 'undo': return 'the last taken back';
     case 'close': return 'off the bar, not judged';
     case 'judge': return `judged ${verdictWords(what.verdict)}`;
     case 'pair': return 'put together with another of the same';
-    case 'claim': return `said that it was them who ${brew.plan.pull.done.toLowerCase()} it`;
+    case 'claim': return 'said that they ended the steep';
   }
 }

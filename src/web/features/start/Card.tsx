@@ -4,7 +4,8 @@ import type { Lot, Tea, Version } from '#contracts/book';
 import { measureOf } from '#contracts/chosen';
 import { LOT_WORDS } from '#core/teas';
 import type { Vessel } from '#contracts/shelf';
-import { bagsText, brewingOf, handlingWords, leewayWords, methodFor, roundingWords, spoonsText, workingOf, type Card, type CardFault, type Recipe } from '#core/recipes';
+import { bagsText, brewingOf, handlingWords, leewayWords, roundingWords, spoonsText, workingOf, type Card, type CardFault, type Recipe } from '#core/recipes';
+import { leafActWords } from '#core/vessels';
 import { celsius, degrees, minutesText, numberText, SPOONS, temperatureText, volumeParts, volumeText, type Millilitres } from '#core/units';
 import { useSession, useUnits } from '../../app/session';
 import { ScalePanel } from '../../app/ScalePanel';
@@ -112,7 +113,7 @@ function HeatWords({ card }: { card: Card }) {
 }
 
 function handsWords(recipe: Recipe, vessel: Vessel): string {
-  const pull = { pot: 'Lift the basket, let it drip.', infuserCup: 'Lift the infuser, let it drip.', release: 'Set it on the jug, let it drain.', bag: 'Lift the bag.', liddedCup: 'Pour off to the last drop.', tastingSet: 'Pour off to the last drop.' }[methodFor(vessel)];
+  const pull = leafActWords(vessel, recipe.handling.root).sentence;
   const again = recipe.later.length ? `Then again: ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.` : '';
   return [vessel.lid ? (recipe.lid ? 'Lid on.' : 'Lid off.') : '', pull, ...handlingWords({ ...recipe, later: [] }), again, recipe.note, leewayWords(recipe)].filter(Boolean).join(' ');
 }
