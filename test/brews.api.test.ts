@@ -60,6 +60,20 @@ test('an event’s id that was used on another brew, or for another thing, is re
   const { brews: onBar } = (await h.callers.brewer.get('/api/bar').expect(200)).body as { brews: { id: string; state: { kind: string } }[] };
   expect(onBar.find((b) => b.id === other.id)?.state.kind).toBe('steeping');
 });
+test('leaf back: the clock goes on from where it was, not counting the time out of the water, and asks at the new time; it can be taken back', async () => {
+  const brew = await start({ at: h.now() - 240_000 });
+  await event(brew.id, { kind: 'pull', at: h.now() - 180_000 }).expect(200);
+  const steeped = 60;
+  const id = newId();
+  const back = (await event(brew.id, { id, kind: 'leafBack', seconds: 30 }).expect(200)).body;
+  expect(back.state.kind).toBe('steeping');
+  expect((h.now() - back.state.waterOn) / 1000).toBeCloseTo(steeped, 0);
+  expect(back.plan.recipe.window.best).toBeCloseTo(steeped + 30, 0);
+  expect(back.pulledBy).toBeNull();
+  const undone = (await event(brew.id, { kind: 'undo', of: id }).expect(200)).body;
+  expect([undone.state.kind, undone.plan.recipe.window]).toEqual(['pulled', brew.plan.recipe.window]);
+  await event(brew.id, { kind: 'leafBack', seconds: 5 }).expect(422);
+});
 test('two tablets pull the same steep: the first wins, the second is told by whom', async () => {
   const brew = await start();
   const [a, b] = await Promise.all([event(brew.id, { kind: 'pull' }), event(brew.id, { kind: 'pull' }, h.callers.trainee)]);

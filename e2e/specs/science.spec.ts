@@ -12,7 +12,7 @@ test('the card says what the cup will be, and on what that rests', async ({ hous
   await bar.chooseVessel('White pot');
   const forecast = house.page.getByTestId('forecast');
   await expect(forecast).toContainText(/Strength:\s*full/);
-  await expect(forecast).toContainText(/Caffeine about \d+ to \d+ mg/);
+  await expect(forecast).toContainText(/Caffeine, rough: \d+–\d+ mg in the pot, \d+–\d+ mg a cup of 150 ml/);
   await expect(forecast).toContainText('Style default, not fitted yet');
   await bar.chooseTea('Mereth Mint');
   await expect(forecast).toContainText('No caffeine');

@@ -112,6 +112,8 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('waterOn') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('pull') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undoPull') }),
+  /** The leaf goes back into the cup for so many seconds more. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('leafBack'), seconds: z.number().int().min(10).max(600) }),
   /** Off the bar without a verdict. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('close') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('step'), key: z.string().max(12), outcome: z.enum(['done', 'skipped']), grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(), celsius: quantity<Celsius>({ min: -20, max: 110 }).optional() }),

@@ -50,6 +50,9 @@ export function brewOf(plan: Plan, style: StyleId, time: Seconds): ColouredBrew 
   return { ...brew, character, measured: undefined };
 }
 
+/** A kept plan with another window: the leaf went back. */
+export const withWindow = (plan: Plan, window: Plan['recipe']['window']): Plan => ({ ...plan, recipe: { ...plan.recipe, window } });
+
 /** The next steep of the same leaf after a brew of this plan that took `steeped`: its plan, or why there is none. */
 export function planAgain(plan: Plan, style: StyleId, steeped: Seconds): { readonly next: NextSteep; readonly plan: Plan | null } {
   const past = [...(plan.steep?.past ?? []), steeped];

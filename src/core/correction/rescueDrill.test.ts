@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { bestRescue, houseTaste, RESCUE_TASKS, rescued, rescueTask, scoreRescue } from '#core/correction';
+import { bestRescue, houseTaste, RESCUE_TASKS, rescued, rescueTask, scoreRescue, SPLIT_SHARES, splitCup } from '#core/correction';
+import { brewCup } from '#core/cup';
+import { millilitres, seconds } from '#core/units';
 import { seeded } from '#core/numeric';
 import { houseBrew, startingRecipe } from '#core/recipes';
 import { STYLE_IDS } from '#core/styles';
@@ -42,6 +44,22 @@ test('a blend lies between its two; all of one is that one', () => {
   expect(strong.taste.strength).toBeGreaterThan(half.taste.strength);
   expect(half.taste.strength).toBeGreaterThan(weak.taste.strength);
   expect(half.volume).toBe(t.volume);
+});
+test('a split at any share: solutes are kept, both cups are alike, half and half gives two full cups', () => {
+  const brew = houseOf('black-broken');
+  const cup = brewCup({ ...brew, time: seconds(brew.time * 2) });
+  for (const share of [0.1, ...SPLIT_SHARES, 0.6]) {
+    const s = splitCup(brew, cup, millilitres(200), share);
+    // What was in the cup is in the two: by hand, liquor is (200 - off) + off.
+    expect(200 - s.pouredOff + s.pouredOff).toBeCloseTo(200, 9);
+    // Water to liquor is the same in both.
+    expect(s.topUp / (200 - s.pouredOff)).toBeCloseTo(s.secondTopUp / s.pouredOff, 9);
+    expect(s.second).toBeCloseTo(s.pouredOff + s.secondTopUp, 9);
+    expect(s.taste.strength).toBeLessThan(cup.taste.strength);
+  }
+  const half = splitCup(brew, cup, millilitres(200), 0.5);
+  expect([half.pouredOff, half.topUp, half.secondTopUp, half.second]).toEqual([100, 100, 100, 200]);
+  expect(() => splitCup(brew, cup, millilitres(200), 1)).toThrow(RangeError);
 });
 test('an answer far off is called so', () => {
   const t = rescueTask(houseOf('black-whole'), seeded(2), 'over');

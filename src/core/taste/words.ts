@@ -1,3 +1,4 @@
+import type { Millilitres } from '#core/units';
 import { CAFFEINE_SPREAD } from './maps';
 import type { Taste } from './taste';
 
@@ -18,10 +19,23 @@ export const BITE_INTENSE = 4.4;
 
 /** Caffeine is said to so many mg. */
 const CAFFEINE_STEP = 5;
-/** What is said of caffeine, always as a rough range. @example caffeineWords(50) // 'Caffeine about 30 to 70 mg, rough.' */
-export function caffeineWords(mg: number): string {
-  const [low, high] = [1 - CAFFEINE_SPREAD, 1 + CAFFEINE_SPREAD].map((f) => CAFFEINE_STEP * Math.round((mg * f) / CAFFEINE_STEP));
-  return mg < 1 ? 'No caffeine.' : `Caffeine about ${low} to ${high} mg, rough.`;
+/** A classic teacup, ml: common practice. */
+const TEACUP = 150;
+/** Liquor for more than this is a pot's, ml. */
+const MORE_THAN_A_CUP = 225;
+/**
+ * What is said of caffeine, always as a rough range, and of what: the whole pour and a cup of it.
+ * @param mg in the whole pour. @param liquor of the pour, ml.
+ * @example caffeineWords(110, millilitres(480)) // 'Caffeine, rough: 65–155 mg in the pot, 20–50 mg a cup of 150 ml.'
+ */
+export function caffeineWords(mg: number, liquor: Millilitres): string {
+  if (mg < 1) return 'No caffeine.';
+  const range = (of: number) => {
+    const [low, high] = [1 - CAFFEINE_SPREAD, 1 + CAFFEINE_SPREAD].map((f) => CAFFEINE_STEP * Math.round((of * f) / CAFFEINE_STEP));
+    return `${low}–${high} mg`;
+  };
+  if (liquor <= MORE_THAN_A_CUP) return `Caffeine, rough: ${range(mg)} in this cup of ${Math.round(liquor)} ml.`;
+  return `Caffeine, rough: ${range(mg)} in the pot, ${range((mg * TEACUP) / liquor)} a cup of ${TEACUP} ml.`;
 }
 
 /** A cup in one line: strength, bitterness when there is any, sweetness, stewing when there is any. */

@@ -3,7 +3,7 @@ import { seeded } from '#core/numeric';
 import { houseBrew, startingRecipe } from '#core/recipes';
 import { seconds } from '#core/units';
 import {
-  adviceOf, expectedMarks, headlineOf, howSure, likeForLike, missing, nextMoment, refusalOf, resultOf, rungs, scheduleFor, scheduleOf, setUp, tastingOf, type ExerciseAsk, type LadderResult, type Taster, type TastingAct, type TastingEvent,
+  adviceOf, expectedMarks, headlineOf, howSure, ladderTimes, likeForLike, missing, nextMoment, refusalOf, resultOf, rungs, scheduleFor, scheduleOf, setUp, tastingOf, type ExerciseAsk, type LadderResult, type Taster, type TastingAct, type TastingEvent,
 } from './index';
 
 const TASTERS: Taster[] = [{ id: 'i', name: 'Ilsa V.' }, { id: 'd', name: 'Dov R.' }, { id: 'p', name: 'Pela M.' }, { id: 't', name: 'Tam O.' }];
@@ -58,6 +58,27 @@ describe('setting up', () => {
     expect(rungs('seconds', 45, 300, 4)).toEqual([45, 85, 160, 300]);
     expect(rungs('celsius', 70, 95, 6)).toEqual([70, 75, 80, 85, 90, 95]);
     expect(rungs('grams', 1, 4, 3)).toEqual([1, 2, 4]);
+  });
+  test.each([
+    // As trainers set it up: common practice.
+    [240, 4, [45, 120, 240, 360]],
+    [180, 4, [30, 90, 180, 270]],
+    [300, 4, [60, 150, 300, 480]],
+    [90, 4, [15, 45, 90, 150]],
+    [30, 4, [5, 15, 30, 45]],
+    [240, 3, [120, 240, 360]],
+    [240, 5, [45, 120, 240, 360, 480]],
+  ])('a ladder about %i s in %i cups has round times and the house time', (house, n, times) => expect(ladderTimes(house, n)).toEqual(times));
+  test('whatever the house time: as many cups as asked for, each later than the one before, the house time among them', () => {
+    for (let house = 10; house <= 1200; house += 7) {
+      for (const n of [2, 3, 4, 5, 6]) {
+        const times = ladderTimes(house, n);
+        expect(times).toContain(house);
+        expect(times).toHaveLength(n);
+        times.slice(1).forEach((t, i) => expect(t).toBeGreaterThan(times[i] ?? Infinity));
+      }
+    }
+    expect(() => ladderTimes(240, 7)).toThrow(RangeError);
   });
   test('like for like: only what is meant may differ', () => {
     expect(likeForLike(cupsAt(45, 120), 'seconds')).toMatchObject({ differs: ['seconds'], alsoDiffers: [], same: false });

@@ -5,7 +5,7 @@ export { oddsOf, type Effect, type OddsModel } from './odds';
 export { justAboutRight, penaltyOf, tasterAgainst, type Against, type JustAboutRight } from './taster';
 export { blindCodes } from './codes';
 export { servingOrders, triangleOrders, TRIANGLES, williamsSquare, type Triangle } from './orders';
-export { COMPARED, HAND_SECONDS, houseCupOf, likeForLike, rungs, scheduleOf, STANDARD_DOSE, standardPreparation, WAYS, type Compared, type LikeForLike, type PlannedCup, type Schedule, type Way } from './schedule';
+export { COMPARED, HAND_SECONDS, houseCupOf, ladderTimes, likeForLike, rungs, scheduleOf, STANDARD_DOSE, standardPreparation, WAYS, type Compared, type LikeForLike, type PlannedCup, type Schedule, type Way } from './schedule';
 export {
   EXERCISE_KINDS, EXERCISES, missing, nextMoment, PAIR_ASKS, refusalOf, scheduleFor, setUp, tastingOf, type CupState, type Exercise, type ExerciseAsk, type ExerciseKind, type PairAsks, type Refusal, type Sheet, type Stage, type Taster,
   type TasterState, type Tasting, type TastingAct, type TastingEvent,

@@ -72,6 +72,35 @@ export function likeForLike(cups: readonly PlannedCup[], meant: Way, compares?: 
   return { differs, spread, meant, alsoDiffers: differs.filter((w) => w !== meant), same: !differs.includes(meant) };
 }
 
+/** A ladder's times against the house time, by the number of cups: common practice of trainers, 0:45, 2:00, 4:00, 6:00. */
+const TIMES_OF_HOUSE: Readonly<Record<number, readonly number[]>> = {
+  2: [0.5, 1],
+  3: [0.5, 1, 1.5],
+  4: [0.19, 0.5, 1, 1.5],
+  5: [0.19, 0.5, 1, 1.5, 2],
+  6: [0.19, 0.4, 0.7, 1, 1.5, 2],
+};
+/** A time as a trainer says it: to 5 s below half a minute, 15 s below two minutes, half minutes, then whole minutes. */
+function roundTime(s: number): number {
+  const to = s < 30 ? 5 : s < 120 ? 15 : s < 300 ? 30 : 60;
+  return Math.max(5, Math.round(s / to) * to);
+}
+/**
+ * The times of a ladder of `n` cups, round, each once, in order, the house time itself among them.
+ * @param house best time of the house recipe, s. @param n 2 to 6.
+ * @throws {RangeError} on another number of cups. @example ladderTimes(240, 4) // [45, 120, 240, 360]
+ */
+export function ladderTimes(house: number, n: number): number[] {
+  const shares = TIMES_OF_HOUSE[n];
+  if (!shares) throw new RangeError('a ladder has two to six cups');
+  const at = shares.indexOf(1);
+  const times = shares.map((share) => (share === 1 ? house : roundTime(house * share)));
+  // Short steeps round onto each other: each keeps its distance from the one nearer the house time.
+  for (let i = at - 1; i >= 0; i--) times[i] = Math.max(i + 1, Math.min(times[i] as number, (times[i + 1] as number) - 5));
+  for (let i = at + 1; i < n; i++) times[i] = Math.max(times[i] as number, (times[i - 1] as number) + 5);
+  return times;
+}
+
 /** Rungs of a ladder around a middle: even in proportion, since that is how strength is tasted, rounded to what a hand does. */
 export function rungs(way: Way, from: number, to: number, n: number): number[] {
   const round = { grams: 0.1, water: 5, celsius: 1, seconds: 5 }[way];

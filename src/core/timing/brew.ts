@@ -1,5 +1,5 @@
 import type { Window } from '#core/recipes';
-import { secondsBetween, type EpochMs, type Seconds } from '#core/units';
+import { epochMs, seconds, secondsBetween, type EpochMs, type Seconds } from '#core/units';
 
 /** Where one brew stands. Only instants are kept: what is left is derived, never counted. */
 export type BrewState =
@@ -9,7 +9,7 @@ export type BrewState =
   | { readonly kind: 'judged'; readonly waterOn: EpochMs; readonly pulled: EpochMs; readonly judged: EpochMs }
   | { readonly kind: 'abandoned'; readonly at: EpochMs };
 
-export type BrewEventKind = 'waterOn' | 'pull' | 'undoPull' | 'judge' | 'close' | 'abandon';
+export type BrewEventKind = 'waterOn' | 'pull' | 'undoPull' | 'leafBack' | 'judge' | 'close' | 'abandon';
 export type BrewEvent = { readonly kind: BrewEventKind; readonly at: EpochMs };
 
 /** What became of an event: the new state, or why the brew could not take it. */
@@ -37,6 +37,10 @@ export function advance(state: BrewState, event: BrewEvent): Step {
     case 'undoPull':
       if (state.kind === 'judged') return refused('alreadyJudged');
       return state.kind === 'pulled' ? moved({ kind: 'steeping', waterOn: state.waterOn }) : refused('notPulled');
+    // The leaf goes back: the clock goes on from where it was lifted, not counting the time out of the water.
+    case 'leafBack':
+      if (state.kind === 'judged') return refused('alreadyJudged');
+      return state.kind === 'pulled' ? moved({ kind: 'steeping', waterOn: epochMs(event.at - (state.pulled - state.waterOn)) }) : refused('notPulled');
     // Off the bar without a verdict: served, nobody had time to taste.
     case 'close':
     case 'judge':
@@ -83,4 +87,12 @@ const FORGOTTEN = 60;
 export function pullKind(steeped: Seconds, w: Window): PullKind {
   const timing = pullTiming(steeped, w);
   return timing === 'late' && steeped - w.latest > Math.max(FORGOTTEN, w.best / 2) ? 'forgotten' : timing;
+}
+
+/** A leaf that went back is tasted at its time; this much early or late is no matter, s (common practice: taste every half minute). */
+const LEAF_BACK_LEEWAY = 15;
+/** The window of a steep whose leaf goes back for so many seconds more. @example leafBackWindow(seconds(60), 30).best // 90 */
+export function leafBackWindow(steeped: Seconds, more: number): Window {
+  const best = steeped + more;
+  return { earliest: seconds(Math.max(steeped, best - LEAF_BACK_LEEWAY)), best: seconds(best), latest: seconds(best + LEAF_BACK_LEEWAY) };
 }

@@ -3,7 +3,7 @@ import type { Site } from '#contracts/house';
 import type { Vessel } from '#contracts/shelf';
 import { ATTRIBUTE_NAMES, predict, type Mark } from '#core/correction';
 import { normal, pick, shuffled, type Random } from '#core/numeric';
-import { brewOfCup, houseCupOf, rungs, scheduleFor, setUp, tastingOf, type Compared, type ExerciseKind, type PlannedCup, type Sheet, type TastingAct, type TastingEvent, type Taster, type Way } from '#core/tasting';
+import { brewOfCup, houseCupOf, ladderTimes, rungs, scheduleFor, setUp, tastingOf, type Compared, type ExerciseKind, type PlannedCup, type Sheet, type TastingAct, type TastingEvent, type Taster, type Way } from '#core/tasting';
 import type { Multipliers } from '#core/styles';
 import { MARK } from '#core/taste';
 import { LEAVES } from './leaves';
@@ -24,7 +24,7 @@ type Asked = {
   readonly newLot?: Multipliers;
 };
 const ladderOf = (way: 'seconds' | 'celsius') => (house: PlannedCup) =>
-  (way === 'seconds' ? rungs(way, house.seconds * 0.25, house.seconds * 1.7, 4) : rungs(way, house.celsius - 10, Math.min(98, house.celsius + 11), 4)).map((v) => ({ ...house, [way]: v }));
+  (way === 'seconds' ? ladderTimes(house.seconds, 4) : rungs(way, house.celsius - 10, Math.min(98, house.celsius + 11), 4)).map((v) => ({ ...house, [way]: v }));
 const ASKED: readonly Asked[] = [
   { tea: 'Marrowick Broken', kind: 'ladder', way: 'seconds', daysAgo: 9, cups: ladderOf('seconds') },
   { tea: 'Sennet Hollow', kind: 'ladder', way: 'celsius', daysAgo: 16, cups: ladderOf('celsius') },

@@ -6,6 +6,7 @@ const EVENTS: Readonly<Record<string, string>> = {
   waterOn: 'Water on',
   pull: 'End of the steep',
   undoPull: 'Steep on',
+  leafBack: 'Leaf back',
   judge: 'Judged cup',
   close: 'Off the bar, not judged',
   abandon: 'Brew given up',

@@ -29,7 +29,7 @@ export function CupForecast({ brew, standing }: { brew: Brewing; standing: strin
           </div>
         );
       })}
-      <p className="about">{caffeineWords(cup.caffeineMg)} Blue: ±0.5 of 10, ±1 at the ends. {standing}.</p>
+      <p className="about">{caffeineWords(cup.caffeineMg, cup.liquor)} Blue: ±0.5 of 10, ±1 at the ends. {standing}.</p>
     </div>
   );
 }

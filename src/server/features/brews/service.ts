@@ -1,11 +1,11 @@
 import { and, eq } from 'drizzle-orm';
-import { cardFaultWords, cardOf, planAgain, planOf } from '#contracts/plan';
+import { cardFaultWords, cardOf, planAgain, planOf, withWindow } from '#contracts/plan';
 import type { z } from 'zod';
 import type { Bar, Brew, BrewEventBody, Happened, startBrew } from '#contracts/brews';
 import { lotInUse } from '#contracts/chosen';
 import { PLACES } from '#contracts/limits';
 import { methodFor } from '#core/recipes';
-import { advance, pullKind, type BrewState, type Step } from '#core/timing';
+import { advance, leafBackWindow, pullKind, type BrewState, type Step } from '#core/timing';
 import { isRight, verdictWords } from '#core/correction';
 import { epochMs, minutesText, secondsBetween } from '#core/units';
 import type { Deps } from '../../deps';
@@ -52,8 +52,8 @@ function columnsOf(state: BrewState) {
 const DATES = ['waterOn', 'pulled', 'ended'] as const;
 /** What an event can change of a brew, as it is: kept with the event, to take it back with. */
 function snapshotOf(b: BrewRow) {
-  const { state, open, waterOn, pulled, pulledBy, pulledDevice, ended, judgedBy, timing, error, crowded, marks, readings, verdictKind, verdict, proposal, accepted, correction, remark, pairedId } = b;
-  return { state, open, waterOn, pulled, pulledBy, pulledDevice, ended, judgedBy, timing, error, crowded, marks, readings, verdictKind, verdict, proposal, accepted, correction, remark, pairedId };
+  const { state, open, waterOn, pulled, pulledBy, pulledDevice, ended, judgedBy, timing, error, crowded, plan, marks, readings, verdictKind, verdict, proposal, accepted, correction, remark, pairedId } = b;
+  return { state, open, waterOn, pulled, pulledBy, pulledDevice, ended, judgedBy, timing, error, crowded, plan, marks, readings, verdictKind, verdict, proposal, accepted, correction, remark, pairedId };
 }
 const restored = (kept: Record<string, unknown>) =>
   Object.fromEntries(Object.entries(kept).map(([k, v]) => [k, v !== null && (DATES as readonly string[]).includes(k) ? new Date(v as string) : v])) as ReturnType<typeof snapshotOf>;
@@ -215,6 +215,10 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         if (row.pulledBy !== null || row.pulledDevice === null) throw refused(await brew(), 'claimed', 'Somebody has said already that it was them.');
         return { pulledBy: who.personId };
       default: {
+        if (e.kind === 'leafBack') {
+          const busy = await busyIn(tx, row.siteId, row.vesselId);
+          if (busy && busy.id !== row.id) throw refused(await brew(), 'vesselInUse', `${busy.tea.name} is in its vessel by now.`);
+        }
         const step = advance(stateOf(row), { kind: e.kind, at });
         if (step.kind === 'refused') throw refusal(step.why, await brew());
         return { ...columnsOf(step.state), ...(await extras(tx, row, e, step.state, who)) };
@@ -223,6 +227,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
   }
 }
 
+const NOT_PULLED = { pulledBy: null, pulledDevice: null, timing: null, error: null, crowded: false } as const;
 /** What a step of the state machine sets besides the state. */
 async function extras(tx: Tx, row: BrewRow, e: BrewEventBody, state: BrewState, who: Signed): Promise<Partial<BrewRow>> {
   const { window } = row.plan.recipe;
@@ -236,8 +241,13 @@ async function extras(tx: Tx, row: BrewRow, e: BrewEventBody, state: BrewState, 
       const crowded = others.some((o) => o.waterOn && (state.pulled - o.waterOn.getTime()) / 1000 >= o.plan.recipe.window.earliest);
       return { pulledBy: who.lockedAs === null ? who.personId : null, pulledDevice: who.lockedAs, timing: pullKind(steeped, window), error: Math.round((steeped - window.best) * 10) / 10, crowded };
     }
+    case 'leafBack': {
+      if (row.waterOn === null || row.pulled === null) return {};
+      const steeped = secondsBetween(epochMs(row.waterOn.getTime()), epochMs(row.pulled.getTime()));
+      return { ...NOT_PULLED, plan: withWindow(row.plan, leafBackWindow(steeped, e.seconds)) };
+    }
     case 'undoPull':
-      return { pulledBy: null, pulledDevice: null, timing: null, error: null, crowded: false };
+      return NOT_PULLED;
     case 'judge':
       return {
         judgedBy: who.personId, verdict: e.verdict, verdictKind: isRight(e.verdict) ? 'right' : 'off', proposal: e.proposal, accepted: e.accepted, remark: e.remark,

@@ -23,6 +23,7 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: ColumnActs }) {
           {open && brew.partners.length === 0 && acts.alike(brew).map((other) => <DropdownMenu.Item key={other.id} onSelect={() => acts.pair(brew, other)}>Put together with {other.plan.vessel.name}</DropdownMenu.Item>)}
           {pulled && brew.pulledBy === null && <DropdownMenu.Item onSelect={() => acts.claim(brew)}>It was me who ended the steep</DropdownMenu.Item>}
           {pulled && <DropdownMenu.Item onSelect={() => acts.close(brew)}>Off the bar, not judged</DropdownMenu.Item>}
+          {pulled && <DropdownMenu.Item onSelect={() => acts.leafBack(brew, 30)}>Leaf back for 0:30</DropdownMenu.Item>}
           {pulled && <DropdownMenu.Item onSelect={() => acts.steepOn(brew)}>Not over: steep on</DropdownMenu.Item>}
           <DropdownMenu.Item onSelect={() => acts.giveUp(brew)}>Give it up</DropdownMenu.Item>
         </DropdownMenu.Content>

@@ -65,6 +65,7 @@ export function BarPage() {
       claim: (b) => l().hands.claim(b),
       close: (b) => l().hands.close(b),
       steepOn: (b) => l().hands.steepOn(b),
+      leafBack: (b, more) => l().hands.leafBack(b, more),
       giveUp: (b) => setOpen({ kind: 'giveUp', id: b.id }),
       working: (b) => setOpen({ kind: 'working', id: b.id }),
     };

@@ -13,6 +13,8 @@ export type ColumnActs = {
   claim: (b: BarBrew) => void;
   close: (b: BarBrew) => void;
   steepOn: (b: BarBrew) => void;
+  /** The leaf goes back for so many seconds. */
+  leafBack: (b: BarBrew, more: number) => void;
   giveUp: (b: BarBrew) => void;
   working: (b: BarBrew) => void;
 };

@@ -130,6 +130,8 @@ export function useHands() {
     close: (brew: BarBrew) => both(brew, { kind: 'close' }, `${brew.tea.name} is off the bar, not judged.`),
     giveUp: (brew: BarBrew, reason: string) => both(brew, { kind: 'abandon', reason }, `${brew.tea.name} given up: ${reason.toLowerCase()}.`),
     steepOn: (brew: BarBrew) => { for (const b of allOf([brew])) send(b, { kind: 'undoPull' }); },
+    /** The leaf goes back for so many seconds: the bar's clock asks for it again. */
+    leafBack: (brew: BarBrew, more: number) => both(brew, { kind: 'leafBack', seconds: more }, `${nameOf(brew)}: leaf back for ${minutesText(more)}.`),
     claim: (brew: BarBrew) => { for (const b of allOf([brew])) if (b.pulledBy === null && b.pulledDevice !== null) send(b, { kind: 'claim' }); },
     reading: (brew: BarBrew, celsius: Extract<BrewEventBody, { kind: 'reading' }>['celsius']) => both({ ...brew, partners: [] }, { kind: 'reading', celsius }, `${brew.tea.name}: reading kept.`),
     colour: (brew: Brew, what: Without<Extract<Done, { kind: 'colour' }>, 'kind'>) => both({ ...brew, unsaved: false, partners: [] }, { kind: 'colour', ...what }, `${brew.tea.name}: colour kept.`),

@@ -2,21 +2,22 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { brewOf, knownFrom } from '#contracts/plan';
 import { ALL_RIGHT, COLOUR_STEPS, isRight, verdictWords, type Attribute, type Mark, type Proposal, type Verdict } from '#core/correction';
-import { diluted, type ColouredBrew } from '#core/colour';
+import type { ColouredBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
 import type { KnownTea } from '#core/styles';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
-import { capital, grams, millilitres, minutesText, secondsBetween, volumeText, type Millilitres, type Seconds } from '#core/units';
+import { capital, minutesText, secondsBetween, volumeText, type Seconds } from '#core/units';
 import { now } from '../../app/clock';
 import { useUnits } from '../../app/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { standingOf } from '../../ui/standing';
-import { LevelMark, VesselDrawing } from '../../ui/vessel';
-import { liquorOf, RunningStrip, useBar, useHands, type BarBrew } from '../bar';
+import { LevelMark } from '../../ui/vessel';
+import { RunningStrip, useBar, useHands, type BarBrew } from '../bar';
 import { TasteBoard } from '../../ui/TasteBoard';
 import { ColourCups } from './ColourCups';
 import { proposalFor } from '../../app/proposal';
+import { CupInHand } from './CupInHand';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
 export function JudgePage() {
@@ -25,7 +26,7 @@ export function JudgePage() {
   const brew = brews.find((b) => b.id === id);
   if (isLoading && !brew) return <main className="page"><Loading what="the cup" /></main>;
   if (!brew || brew.state.kind !== 'pulled') {
-    return <main className="page p-6"><Nothing action={<Link className="btn" to={brew ? '/' : `/log/${id ?? ''}`}>{brew ? 'To the bar' : 'See it in the log'}</Link>}>{brew ? 'It is still steeping: lift it first.' : 'This cup is judged already, or given up.'}</Nothing></main>;
+    return <main className="page p-6"><Nothing action={<Link className="btn" to={brew ? '/' : `/log/${id ?? ''}`}>{brew ? 'To the bar' : 'See it in the log'}</Link>}>{brew ? 'This brew is still steeping: end the steep first.' : 'This cup is judged already, or given up.'}</Nothing></main>;
   }
   return <Judge key={brew.id} brew={brew} />;
 }
@@ -48,6 +49,10 @@ function Judge({ brew }: { brew: BarBrew }) {
   const keep = (v: Verdict, accepted: boolean) => {
     const p = v === verdict ? proposal : proposing(v);
     hands.judge(brew, { verdict: v, proposal: p, accepted, remark }, isRight(v) ? `${brew.tea.name}: right. Kept.` : `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}`);
+    navigate('/');
+  };
+  const leafBack = (more: number) => {
+    hands.leafBack(brew, more);
     navigate('/');
   };
   useKeys([
@@ -82,7 +87,7 @@ function Judge({ brew }: { brew: BarBrew }) {
             <button type="button" className="btn" onClick={() => keep(verdict, false)}>Keep as it is</button>
           </div>
         )}
-        {!right && <><hr /><h2>This cup</h2><CupInHand brew={brew} text={proposal.cup.text} water={proposal.cup.water} /></>}
+        {!right && <><hr /><h2>This cup</h2><CupInHand key={proposal.cup.kind} brew={brew} cup={proposal.cup} onLeafBack={leafBack} /></>}
         {right && <p className="mt-4">Touch what is off, colour or taste, and one correction is said here.</p>}
       </section>
     </main>
@@ -122,26 +127,5 @@ function Marks({ verdict, proposal }: { verdict: Verdict; proposal: Proposal }) 
         return <g key={name}>{block(x + 2, verdict[k], true)}{expected && block(x + 25, verdict[k] + (expected.then[k] - expected.now[k]) / MARK, false)}<text x={x + 22} y="108" fontSize="14" textAnchor="middle" fill="var(--ink)">{name}</text></g>;
       })}
     </svg>
-  );
-}
-
-/** The cup in hand with what is to be added drawn in it. */
-function CupInHand({ brew, text, water }: { brew: BarBrew; text: string; water: Millilitres }) {
-  const units = useUnits();
-  const cupful = millilitres(Math.min(250, brew.plan.liquor));
-  const added = millilitres((water / Math.max(1, brew.plan.liquor)) * cupful);
-  const liquor = liquorOf(brew, now());
-  const mug = { kind: 'mug' as const, brim: millilitres(380), mark: cupful, basket: null, infuser: 'free' as const, material: 'porcelain' as const };
-  return (
-    <div className="grid gap-3 items-end mt-1" style={{ gridTemplateColumns: '150px 1fr' }}>
-      <VesselDrawing vessel={mug} scale={0.95} leaf={grams(0)} mark={false} level fill={millilitres(cupful + added)} liquor={liquor && diluted(liquor, cupful / (cupful + added))} label=""
-        extra={({ solved, scale }) => {
-          if (added <= 0) return null;
-          const z0 = -solved.levelOf(cupful) * scale;
-          const r = solved.radiusAt(solved.levelOf(cupful)) * scale;
-          return <><path d={`M${-r} ${z0}H${r}`} stroke="#14191d" strokeWidth="1.6" strokeDasharray="5 4" /><path d={`M${r + 9} ${-solved.levelOf(millilitres(cupful + added)) * scale}V${z0}`} stroke="var(--ink)" strokeWidth="5" /></>;
-        }} />
-      <div><p className="text-[19px] font-semibold" data-testid="rescue">{water > 0 ? `Add ${volumeText(water, units.volume)} hot water` : text.split('.')[0]}</p>{water > 0 ? <p>to the {volumeText(brew.plan.liquor, units.volume)} poured. {text}</p> : <p>{text.split('. ').slice(1).join('. ')}</p>}<p className="small">Hot water scalds: pour low and slowly.</p></div>
-    </div>
   );
 }

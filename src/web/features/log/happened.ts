@@ -1,7 +1,7 @@
 import type { Brew, Happened } from '#contracts/brews';
 import { verdictWords } from '#core/correction';
 import { stepsOf, stepWords } from '#core/timing';
-import { numberText, readingText } from '#core/units';
+import { minutesText, numberText, readingText } from '#core/units';
 import type { useUnits } from '../../app/session';
 import { signedPercent, strengthWords } from '../../ui/strength';
 
@@ -26,6 +26,7 @@ export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<
     case 'abandon': return `given up: ${what.reason.toLowerCase()}`;
     case 'waterOn': return 'water on';
     case 'pull': return brew.plan.pull.done.toLowerCase();
+    case 'leafBack': return `leaf back for ${minutesText(what.seconds)}`;
     case 'undoPull': return 'not over: steeps on';
     case 'undo': return 'the last taken back';
     case 'close': return 'off the bar, not judged';

@@ -7,7 +7,7 @@ import { methodFor, mostOnLeaf, siteBoiling, type Recipe } from '#core/recipes';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { ATTRIBUTES } from '#core/correction';
 import { LOT_WORDS } from '#core/teas';
-import { cupName, EXERCISES, HAND_SECONDS, likeForLike, PAIR_ASKS, rungs, scheduleFor, STANDARD_DOSE, standardPreparation, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
+import { cupName, EXERCISES, HAND_SECONDS, ladderTimes, likeForLike, PAIR_ASKS, rungs, scheduleFor, STANDARD_DOSE, standardPreparation, valueText, houseCupOf, type Compared, type ExerciseKind, type PairAsks, type PlannedCup, type Way } from '#core/tasting';
 import { grams, minutesText, numberText, temperatureText, celsius, volumeText, millilitres } from '#core/units';
 import { failureOf } from '../../app/api';
 import { now } from '../../app/clock';
@@ -34,8 +34,9 @@ const KINDS: readonly { value: Exercise; text: string }[] = [
 ];
 /** A ladder around the house cup: from well under it to well over. Heat stays within what tea water is. */
 function ladderAround(house: PlannedCup, way: Way, n: number): PlannedCup[] {
+  if (way === 'seconds') return ladderTimes(house.seconds, n).map((seconds) => ({ ...house, seconds }));
   const of = house[way];
-  const [from, to] = way === 'celsius' ? [of - 4 * (n - 1), Math.min(98, of + 4)] : way === 'grams' ? [of * 0.6, of * 1.6] : [of * 0.3, of * 1.7];
+  const [from, to] = way === 'celsius' ? [of - 4 * (n - 1), Math.min(98, of + 4)] : [of * 0.6, of * 1.6];
   return rungs(way, from, to, n).map((v) => ({ ...house, [way]: v }));
 }
 /** The house cup beside one with a fifth more: the step most tables can just tell. */

@@ -103,7 +103,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
           <>
             <p className="text-[19px] font-semibold mt-2" data-testid="whatif-words" aria-live="polite">{differenceSentence(cup.taste, held_.taste)}</p>
             <DifferenceBars cup={cup.taste} held={held_.taste} />
-            <p className="small">The line is the held cup; one step is a taster’s mark. {standingOf(tea)}, ±0.5. {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg)}</p>
+            <p className="small">The line is the held cup; one step is a taster’s mark. {standingOf(tea)}, ±0.5. {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg, cup.liquor)}</p>
           </>
         )}
         {keeping ? <TrialForm tea={tea} recipe={recipe} tried={tried} home={home} newest={newest} words={unlike} onDone={() => setKeeping(false)} /> : (
