@@ -7,7 +7,7 @@ const LEAF_SPECIFIC_HEAT = 1.6;
 
 /**
  * Walls: specific heat J/(g K) (handbook), mass of a 500 ml vessel g and the share of it that takes part in the
- * first minutes (from memory, fitted to P13).
+ * first minutes (from memory, fitted to common practice: boiling water into a cold pot peaks below 90 C).
  */
 export const MATERIALS = {
   glass: { label: 'glass', c: 0.84, g500: 320, engaged: 0.85 },

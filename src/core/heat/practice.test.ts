@@ -4,23 +4,23 @@ import { afterPour, arrivalFor, beforePour, cooled, coolingRate, firstContact, m
 
 // Common practice, no published source: bands, not points.
 describe('common practice', () => {
-  test('P10 in a 150 ml pot, 50 ml of cool water, then boiling to the top: about 70 C', () => {
+  test('in a 150 ml pot, 50 ml of cool water, then boiling to the top: about 70 C', () => {
     const mixed = mixWater([{ volume: millilitres(50), temperature: celsius(12) }, { volume: millilitres(100), temperature: afterPour(celsius(99.97), celsius(20), 0.07) }]).temperature;
     expect(Math.abs(mixed - 70)).toBeLessThan(5);
   });
-  test('P11 a cold splash of 5-10 % of just-boiled water: roughly 80-85 C', () => {
+  test('a cold splash of 5-10 % of just-boiled water: roughly 80-85 C', () => {
     const of = (share: number) => mixWater([{ volume: millilitres(share * 100), temperature: celsius(12) }, { volume: millilitres((1 - share) * 100), temperature: afterPour(celsius(99.97), celsius(20), 0.07) }]).temperature;
     expect(of(0.1)).toBeGreaterThan(80);
     expect(of(0.1)).toBeLessThan(88);
     expect(of(0.05)).toBeLessThan(92);
   });
-  test('P12 two minutes off the boil with the lid open alone does not make 80 C', () => {
+  test('two minutes off the boil with the lid open alone does not make 80 C', () => {
     const rate = coolingRate({ volume: millilitres(1000), material: 'stainless', lid: false });
     const after = cooled(celsius(99.97), celsius(20), rate, seconds(120));
     expect(after).toBeGreaterThan(95);
     expect(after).toBeLessThan(98);
   });
-  test.each<[Material, number, number, number]>([['glass', 250, 84, 89], ['porcelain', 250, 81, 86], ['porcelain', 500, 83, 88], ['stoneware', 500, 82, 87], ['castiron', 500, 77, 83]])('P13 boiling water into a cold %s pot of %i ml peaks below 90', (material, ml, least, most) => {
+  test.each<[Material, number, number, number]>([['glass', 250, 84, 89], ['porcelain', 250, 81, 86], ['porcelain', 500, 83, 88], ['stoneware', 500, 82, 87], ['castiron', 500, 77, 83]])('boiling water into a cold %s pot of %i ml peaks below 90', (material, ml, least, most) => {
     const at = (wall: number) => firstContact({ water: grams(ml), waterAt: afterPour(celsius(99.97), celsius(20), 0.07), material, wallAt: celsius(wall), leaf: grams(ml * 0.012), leafAt: celsius(20) });
     expect(at(20)).toBeGreaterThan(least);
     expect(at(20)).toBeLessThan(most);

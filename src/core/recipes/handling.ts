@@ -26,4 +26,4 @@ export const warmStartWords = ({ warmStart: w }: Recipe, scale: 'C' | 'F'): stri
 
 /** "chilled: 40 ml, then 160 ml cold water". Cold goes in the glass first, so that hot water does not crack it. */
 export const glassWords = (g: ServingGlass, unit: VolumeUnit): string =>
-  `${SERVING_STYLES[g.style]}: ${volumeText(g.extract, unit)} in the glass first, then ${volumeText(g.water, unit)} ${g.style === 'hot' ? 'hot water into its middle' : g.style === 'sparkling' ? 'sparkling water' : g.style === 'chilled' ? 'cold water' : 'water'}`;
+  `${SERVING_STYLES[g.style]}: ${volumeText(g.extract, unit)} in the glass first, then ${volumeText(g.water, unit)} ${g.style === 'hot' ? 'hot water poured straight into the extract' : g.style === 'sparkling' ? 'sparkling water' : g.style === 'chilled' ? 'cold water' : 'water'}`;

@@ -67,13 +67,13 @@ export function roundingWords(error: number): string {
   return size < 0.08 ? `a touch ${way}` : size < 0.15 ? way : `clearly ${way}`;
 }
 
-/** The usual range of spoons of leaf: 1.3 to 5.4 g per 10 ml (P05); outside it a weighing is doubtful. */
+/** The usual range of spoons of leaf: 1.3 to 5.4 g per 10 ml (common practice); outside it a weighing is doubtful. */
 const DENSITY_RANGE = [0.1, 0.6] as const;
 
 /** A question to ask about a weighing or a dose, when a teaspoon and a tablespoon seem to be mixed up; else null. */
 export type Doubt = { readonly kind: 'spoonSlip'; readonly factor: number; readonly words: string };
 
-/** Doubts a weighing three times off the usual range: the teaspoon and tablespoon slip is a factor of three (P08). */
+/** Doubts a weighing three times off the usual range: the teaspoon and tablespoon slip is a factor of three (common practice). */
 export function doubtWeighing(w: Weighing): Doubt | null {
   const d = densityOf(w);
   if (d >= DENSITY_RANGE[0] && d <= DENSITY_RANGE[1]) return null;

@@ -12,14 +12,14 @@ test('every style has a sound starting recipe for every method', () => {
   for (const style of STYLE_IDS) for (const method of METHOD_NAMES) expect([style, method, recipeFault(startingRecipe(style, method), method)]).toEqual([style, method, null]);
 });
 describe('cold', () => {
-  // P18: plain fine green, 5 g in up to 500 ml, best at 3 to 5 h.
-  test('P18 fine green in the fridge', () => {
+  // Common practice: plain fine green, 5 g in up to 500 ml, best at 3 to 5 h.
+  test('fine green in the fridge', () => {
     const r = startingRecipe('green-pan', 'fridge');
     expect([r.dose, r.window.earliest / 3600, r.window.latest / 3600]).toEqual([1, 3, 6]);
     expect(workOutCold(tea, r, pitcher, millilitres(500))).toMatchObject({ kind: 'coldCard', leaf: 5, hotFirst: null });
   });
-  // P19: black overnight in the fridge.
-  test('P19 black overnight', () => expect(startingRecipe('black-whole', 'fridge').window.best / 3600).toBe(10));
+  // Common practice: black overnight in the fridge.
+  test('black overnight', () => expect(startingRecipe('black-whole', 'fridge').window.best / 3600).toBe(10));
   // Common practice: 2 g per 100 ml, a third of the water at 80 C on the leaf, lid off, 1 min.
   test('warm, then cold: a third of the water goes on hot', () => {
     const r = startingRecipe('green-pan', 'warmThenCold');
@@ -35,8 +35,8 @@ describe('cold', () => {
     const [all, some] = [pitcher, { ...pitcher, dead: millilitres(40) }].map((v) => workOutCold(tea, r, v, millilitres(1000)));
     expect(all?.kind === 'coldCard' && some?.kind === 'coldCard' && all.liquor - some.liquor).toBe(40);
   });
-  test('extract in the glass: extract first, hot water into its middle', () => {
-    expect(glassWords({ style: 'hot', extract: millilitres(40), water: millilitres(160) }, 'ml')).toBe('hot: 40 ml in the glass first, then 160 ml hot water into its middle');
+  test('extract in the glass: extract first, hot water poured straight into the extract', () => {
+    expect(glassWords({ style: 'hot', extract: millilitres(40), water: millilitres(160) }, 'ml')).toBe('hot: 40 ml in the glass first, then 160 ml hot water poured straight into the extract');
   });
 });
 
@@ -65,7 +65,7 @@ describe('where a recipe begins', () => {
     expect(start?.recipe).toMatchObject({ dose: 1.33, temperature: 80, window: { earliest: 120, best: 150, latest: 180 }, origin: 'the packet', lid: false });
     expect(packetStart('green-pan', readPacket('A fine tea'), null, SITE)).toBeNull();
   });
-  // P13: boiling water into a warmed pot stays above 90.
+  // Common practice: boiling water into a warmed pot stays above 90.
   test('boiling on the packet is about 94 on the leaf', () => expect(packetStart('black-whole', readPacket('Boiling water, 4 minutes'), null, SITE)?.recipe.temperature).toBe(94));
   test('one time on the packet becomes a window about it', () => expect(packetStart('black-whole', readPacket('4 minutes'), null, SITE)?.recipe.window).toEqual({ earliest: 205, best: 240, latest: 290 }));
   test('a wait off the boil is worked out by the kettle: its own cooling, and what boils at the site', () => {

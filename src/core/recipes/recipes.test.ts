@@ -34,13 +34,13 @@ describe('leaf', () => {
 });
 
 describe('spoons, through this tea’s own weighing', () => {
-  // Common practice P01-P03, P05: the same spoon holds from 1.3 to 5.4 g per 10 ml.
+  // Common practice: the same spoon holds from 1.3 to 5.4 g per 10 ml.
   test.each([
-    ['P01 broken black', SPOONS.metricTeaspoon, 1, 2.75, SPOONS.metricTeaspoon, 2.75], ['P02 whole-leaf green', SPOONS.dessertSpoon, 1, 2, SPOONS.dessertSpoon, 2],
-    ['P03 dense pearls', SPOONS.usTablespoon, 0.5, 4, SPOONS.usTablespoon, 8], ['P05 compact dark tea', SPOONS.metricTablespoon, 1, 6, SPOONS.dessertSpoon, 4],
+    ['broken black', SPOONS.metricTeaspoon, 1, 2.75, SPOONS.metricTeaspoon, 2.75], ['whole-leaf green', SPOONS.dessertSpoon, 1, 2, SPOONS.dessertSpoon, 2],
+    ['dense pearls', SPOONS.usTablespoon, 0.5, 4, SPOONS.usTablespoon, 8], ['compact dark tea', SPOONS.metricTablespoon, 1, 6, SPOONS.dessertSpoon, 4],
   ] as const)('%s', (_name, spoon, spoons, weighed, other, each) => expect(gramsPerSpoon(densityOf({ spoon, spoons, weighed: grams(weighed), singles: [] }), other)).toBeCloseTo(each, 6));
-  test('P04 two tablespoons of big twisted black are 4 g', () => expect(spoonsFor(grams(4), densityOf({ spoon: SPOONS.metricTablespoon, spoons: 2, weighed: grams(4), singles: [] }), SPOONS.metricTablespoon).quarters).toBe(8));
-  test('P07 a scoop per 8 fl oz: a 16 fl oz jug takes two', () => expect((16 * ML_PER.usFlOz) / (8 * ML_PER.usFlOz)).toBe(2));
+  test('two tablespoons of big twisted black are 4 g', () => expect(spoonsFor(grams(4), densityOf({ spoon: SPOONS.metricTablespoon, spoons: 2, weighed: grams(4), singles: [] }), SPOONS.metricTablespoon).quarters).toBe(8));
+  test('a scoop per 8 fl oz: a 16 fl oz jug takes two', () => expect((16 * ML_PER.usFlOz) / (8 * ML_PER.usFlOz)).toBe(2));
   test('quarters, with their error', () => {
     const s = spoonsFor(grams(6.5), 0.21 as GramsPerMl, SPOONS.dessertSpoon);
     expect([s.quarters, spoonsText(s), roundingWords(s.error)]).toEqual([12, '3 level dessert spoons', 'a touch lighter']);
@@ -53,7 +53,7 @@ describe('spoons, through this tea’s own weighing', () => {
       if (s.quarters > 1) expect(Math.abs(s.total - g)).toBeLessThanOrEqual(s.perSpoon / 8 + 1e-9);
     }), { seed: 20260114 }));
   test.each([[1, '¼'], [3, '¾'], [4, '1'], [14, '3½']])('%i quarters read %s', (q, t) => expect(quartersText(q)).toBe(t));
-  test('P08 a factor of three raises a question', () => {
+  test('a factor of three raises a question', () => {
     expect(doubtWeighing({ spoon: SPOONS.metricTeaspoon, spoons: 1, weighed: grams(6), singles: [] })?.words).toMatch(/tablespoon/);
     expect(doubtWeighing({ spoon: SPOONS.metricTablespoon, spoons: 1, weighed: grams(1), singles: [] })?.words).toMatch(/teaspoon/);
     expect(doubtWeighing({ spoon: SPOONS.metricTeaspoon, spoons: 1, weighed: grams(2.7), singles: [] })).toBeNull();

@@ -18,7 +18,7 @@ export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
   };
   if (!isCold(method)) return hot;
   const cold: Recipe = { ...hot, warm: false, lid: true, temperature: celsius(8), dose: gramsPer100Ml(1), window: window(3 * HOUR, 4 * HOUR, 6 * HOUR), handling: { ...PLAIN_HANDLING, squeeze: true } };
-  // P17 to P19. Plain fine green is best at 3 to 5 h; blended green, oolong and black stand overnight.
+  // Common practice. Plain fine green is best at 3 to 5 h; blended green, oolong and black stand overnight.
   const overnight = family === 'green' || family === 'white' ? cold.window : window(8 * HOUR, 10 * HOUR, 12 * HOUR);
   switch (method) {
     case 'fridge': return { ...cold, window: overnight };
@@ -55,7 +55,7 @@ export function styleStarts(style: StyleId, method: Method = 'pot'): StartingPoi
   });
 }
 
-/** What a packet's heat comes to on the leaf of a warmed pot, whole degrees: boiling water lands at about 94 (P13). */
+/** What a packet's heat comes to on the leaf of a warmed pot, whole degrees: boiling water lands at about 94 (common practice). */
 export const packetOnLeaf = (kettle: Celsius): Celsius => celsius(Math.round(afterPour(kettle, celsius(20), POUR_LOSS)));
 
 /** Rounded as a clock is read. */

@@ -23,7 +23,7 @@ export const ML_PER = {
   /** "Cup" on a US packet: 8 US fl oz. */
   usCup: ML_PER_US_GALLON / 16,
   metricCup: 250,
-  /** The classic teacup, common practice (P09). */
+  /** The classic teacup, common practice. */
   teacup: 150,
 } as const;
 export type VolumeUnit = keyof typeof ML_PER;
@@ -40,7 +40,7 @@ export const fromMl = (volume: Millilitres, unit: VolumeUnit): number => volume 
 export const toFahrenheit = (t: Celsius): number => (t * 9) / 5 + 32;
 /** @example fromFahrenheit(212) // 100 */
 export const fromFahrenheit = (f: number): Celsius => celsius(((f - 32) * 5) / 9);
-/** A temperature as packets print it: whole Fahrenheit to the nearest 5 (P14). @example packetFahrenheit(celsius(85)) // 185 */
+/** A temperature as packets print it: whole Fahrenheit to the nearest 5 (common practice). @example packetFahrenheit(celsius(85)) // 185 */
 export const packetFahrenheit = (t: Celsius): number => Math.round(toFahrenheit(t) / 5) * 5;
 
 /** From `from` to `to` in seconds; negative when `to` lies before. */

@@ -22,10 +22,10 @@ describe('exact definitions', () => {
 });
 
 describe('common practice', () => {
-  test('P06 a tablespoon to 8 fl oz: 32 take 4, 48 take 6', () => expect([32, 48].map((oz) => oz / 8)).toEqual([4, 6]));
-  test('P08 teaspoon and tablespoon differ by three', () => expect(SPOONS.metricTablespoon.ml / SPOONS.metricTeaspoon.ml).toBe(3));
-  test('P09 a teacup is 150 ml, a US packet cup 8 fl oz, a metric cup 250 ml', () => expect([ML_PER.teacup, ML_PER.usCup / ML_PER.usFlOz, ML_PER.metricCup]).toEqual([150, 8, 250]));
-  test.each([[60, 140], [70, 160], [80, 175], [85, 185], [88, 190], [100, 212]])('P14 packets print %i C as %i F', (c, f) =>
+  test('a tablespoon to 8 fl oz: 32 take 4, 48 take 6', () => expect([32, 48].map((oz) => oz / 8)).toEqual([4, 6]));
+  test('teaspoon and tablespoon differ by three', () => expect(SPOONS.metricTablespoon.ml / SPOONS.metricTeaspoon.ml).toBe(3));
+  test('a teacup is 150 ml, a US packet cup 8 fl oz, a metric cup 250 ml', () => expect([ML_PER.teacup, ML_PER.usCup / ML_PER.usFlOz, ML_PER.metricCup]).toEqual([150, 8, 250]));
+  test.each([[60, 140], [70, 160], [80, 175], [85, 185], [88, 190], [100, 212]])('packets print %i C as %i F', (c, f) =>
     expect(Math.abs(packetFahrenheit(celsius(c)) - f)).toBeLessThanOrEqual(2));
 });
 

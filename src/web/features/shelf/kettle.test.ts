@@ -21,7 +21,7 @@ test('without readings the usual kettle of its make is taken, and says what is m
   const table = waitTable(facts, site);
   expect(table[0]).toMatchObject({ kind: 'outOfReach' });
   const at80 = table.find((l) => l.leaf === 80);
-  // P12: off the boil for a while with the lid open, 80 C on the leaf takes some minutes in a litre kettle.
+  // Common practice: off the boil for a while with the lid open, 80 C on the leaf takes some minutes in a litre kettle.
   expect(at80?.kind === 'reachable' && at80.wait && at80.wait > 240 && at80.wait < 1200).toBe(true);
 });
 test('a kettle that cools faster waits less, and one that loses more in the pour is set higher', () => {
