@@ -226,3 +226,23 @@ test('a cup that was judged off becomes the reason of a version', async ({ house
   await house.expectSaid(/version \d+ is on trial/);
   await expect(page.locator('.versions li').first()).toContainText('Tasted');
 });
+
+test('a packet’s words become figures, with its wait and its pot; they are taken into the first recipe', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await page.goto('/book/new');
+  await page.getByLabel('Name', { exact: true }).fill('Tarrow Mist');
+  await page.getByLabel('What the packet says, word for word').fill('Boil, let it stand 4 minutes. 8 g per pot, steep 1 1/2 minutes. Whisper to the leaf.');
+  const read = page.getByTestId('packet');
+  await expect(read).toContainText('boiled, left 4:00');
+  await expect(read).toContainText('Not understood: Whisper to the leaf.');
+  await page.getByLabel('The packet’s pot is').selectOption({ label: 'White pot, 500 ml' });
+  await expect(read).toContainText('1.6');
+  await page.getByRole('button', { name: 'Take it into the first recipe' }).click();
+  await house.expectSaid('The recipe below has the packet’s figures.');
+  await expect(page.getByLabel('Best', { exact: true })).toHaveValue('1:30');
+  await expect(page.getByLabel('Leaf', { exact: true })).toHaveValue('1.6');
+  const heat = Number(await page.getByLabel('Water on the leaf').inputValue());
+  expect(heat).toBeGreaterThan(80);
+  expect(heat).toBeLessThan(93);
+});

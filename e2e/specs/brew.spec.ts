@@ -137,3 +137,32 @@ test('keys alone: start, pull, undo, judge, and the list of keys', async ({ hous
   await keyboard.press('Shift+Digit5');
   await expect(house.page).toHaveURL(/\/log/);
 });
+
+test('a cup too long on the leaf is split at the share one likes; a thin one gets its leaf back on the bar’s clock', async ({ house }) => {
+  const { page } = house;
+  const bar = new BarDriver(page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.began(700, { tea: 'Marrowick Broken', vessel: 'White pot' });
+  await page.reload();
+  await bar.pull('Marrowick Broken');
+  await bar.judge('Marrowick Broken');
+  await bar.mark('Bitter: harsh');
+  await bar.mark('Drying: puckering');
+  const rescue = page.getByTestId('rescue');
+  await expect(rescue).toContainText(/^Pour off \d+ ml of 250 ml, top up with/);
+  await page.getByRole('button', { name: 'half', exact: true }).click();
+  await expect(rescue).toHaveText('Pour off 125 ml of 250 ml, top up with 125 ml hot water');
+  await house.expectSaid(/with 125 ml hot water it is a second cup of 250 ml/);
+  await page.goto('/');
+  await bar.began(45, { tea: 'Tolvane Amber', vessel: 'Grey pot' }, 2);
+  await page.reload();
+  await bar.pull('Tolvane Amber');
+  await bar.judge('Tolvane Amber');
+  await bar.mark('Strength: light');
+  await page.getByRole('button', { name: 'Leaf back for 0:30' }).click();
+  await bar.expectOnBar('Tolvane Amber');
+  const left = await bar.figure('Tolvane Amber');
+  expect(left).toBeGreaterThan(20);
+  expect(left).toBeLessThanOrEqual(30);
+  await house.expectAllSaved();
+});

@@ -133,3 +133,24 @@ test('an instrument’s figures: read, off the tea’s curve, or nothing to be t
   await page.getByLabel('b*', { exact: true }).fill('-40');
   await house.expectSaid(/Not this tea’s colour/);
 });
+
+test('a circle that is dragged near a liquor lies down on its edge', async ({ house }) => {
+  const { page } = house;
+  await choose(page, { name: 'cup.png', mimeType: 'image/png', buffer: await drawn(900, 560).png().toBuffer() });
+  await expect(answer(page)).toBeVisible();
+  const sample = page.getByRole('slider', { name: /^Sample/ });
+  const placed = await sample.getAttribute('aria-valuetext');
+  const box = await sample.locator('circle').first().boundingBox();
+  if (!box) throw new Error('no circle');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 16, y - 12, { steps: 4 });
+  await expect(sample).not.toHaveAttribute('aria-valuetext', placed ?? '');
+  await page.mouse.up();
+  await expect.poll(async () => {
+    const figures = (await sample.getAttribute('aria-valuetext'))?.match(/\d+/g)?.map(Number) ?? [];
+    const was = placed?.match(/\d+/g)?.map(Number) ?? [];
+    return Math.max(...figures.map((v, i) => Math.abs(v - (was[i] ?? 0))));
+  }).toBeLessThanOrEqual(2);
+});

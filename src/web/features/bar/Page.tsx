@@ -226,7 +226,7 @@ function EmptyBar({ recent, orders, queue, locked, onScan, children }: EmptyProp
         return <path d={`M${-r * scale} ${-z * scale}H${r * scale}`} stroke="var(--line-2)" strokeDasharray="5 4" />;
       }} />)}</div>
       <div><h1 className="text-[21px] font-bold">Nothing on the bar.</h1><p>{vessels.length ? (locked ? 'Type a PIN to start a brew.' : 'Start a brew, or press N.') : 'Put the first vessel on the Shelf, then start a brew.'}</p></div>
-      {!locked && <div className="flex gap-2"><button type="button" className="btn go" onClick={() => navigate('/start')}>Start a brew <kbd>N</kbd></button><button type="button" className="btn" onClick={onScan}>Read a card’s code <kbd>C</kbd></button></div>}
+      {!locked && <div className="flex flex-wrap gap-2"><button type="button" className="btn go" onClick={() => navigate('/start')}>Start a brew <kbd>N</kbd></button><button type="button" className="btn" onClick={onScan}>Read a card’s code <kbd>C</kbd></button></div>}
       <Unsaved />
       {!locked && queue && <div className="up-next"><h2>Up next, {orders.length} {orders.length === 1 ? 'order' : 'orders'} <kbd>U</kbd></h2>{queue}</div>}
       {role === 'lead' && recent.length < FEW_BREWS && book ? <Suspense fallback={null}><FirstSteps teas={book.teas} vessels={vessels} brewed={recent.length > 0} /></Suspense> : null}

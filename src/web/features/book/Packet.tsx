@@ -109,10 +109,11 @@ type Props = {
   style: StyleId;
   /** Puts what was read into the first recipe; null where there is none to fill. */
   onTake: ((recipe: Recipe) => void) | null;
+  taken?: boolean;
 };
 
 /** The supplier's words read for this tea: figures, which spoon, cup or pot, and what was not understood. */
-export function PacketReading({ packet, style, onTake }: Props) {
+export function PacketReading({ packet, style, onTake, taken = false }: Props) {
   const units = useUnits();
   const { view } = packet;
   const { read, meanings, missing, start } = view;
@@ -149,9 +150,12 @@ export function PacketReading({ packet, style, onTake }: Props) {
       {meanings.length > 0 && <Meanings packet={packet} units={units} />}
       <SlipQuestion view={view} style={style} />
       {onTake && start && (
-        <button type="button" className="btn slim" onClick={() => onTake(start.recipe)}>
-          Take it into the first recipe
-        </button>
+        <p>
+          <button type="button" className="btn slim" onClick={() => onTake(start.recipe)}>
+            Take it into the first recipe
+          </button>
+          {taken && <span className="small"> The recipe below has the packet’s figures.</span>}
+        </p>
       )}
     </div>
   );

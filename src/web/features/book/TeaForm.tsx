@@ -104,7 +104,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
       <h1>{tea ? tea.name : 'New tea'}</h1>
       <TextField form={form} name="name" label="Name" />
       <AreaField form={form} name="packet" label="What the packet says, word for word" hint="For instance: 1 tsp per cup, 80 °C, 2-3 minutes." />
-      <PacketReading packet={packet} style={v.style} onTake={tea ? null : take} />
+      <PacketReading packet={packet} style={v.style} onTake={tea ? null : take} taken={v.origin.startsWith('the packet')} />
       <div className="pair">
         <SelectField form={form} name="style" label="Style" options={STYLE_IDS.map((s) => [s, styleOf(s).kind] as const)} hint={styleOf(v.style).label} />
         <SelectField form={form} name="method" label="Usually brewed as" options={METHOD_NAMES.map((m) => [m, METHODS[m].label] as const)} />

@@ -56,9 +56,9 @@ export function TeaView({ id }: { id: string }) {
   if (editing === 'tea') return <section className="tea-page"><TeaForm tea={tea} onDone={() => setEditing(null)} /></section>;
   return (
     <section className="tea-page" aria-label={tea.name}>
-      <div className="flex gap-4 items-center">
+      <div className="tea-head">
         {tea.house && <Cup liquor={houseCup(tea, tea.house.recipe)} size={68} />}
-        <div className="flex-1"><h1>{tea.name}</h1><p className="small">{[styleOf(tea.style).kind, leafWords(tea.leaf), tea.lots.find((l) => l.state === 'inUse')?.name, tea.words].filter(Boolean).join(' · ')}{tea.retired ? ' · retired' : ''}</p></div>
+        <div className="tea-name"><h1>{tea.name}</h1><p className="small">{[styleOf(tea.style).kind, leafWords(tea.leaf), tea.lots.find((l) => l.state === 'inUse')?.name, tea.words].filter(Boolean).join(' · ')}{tea.retired ? ' · retired' : ''}</p></div>
         {tea.house && <Link className="btn" to={`/book/${id}/whatif`}>What if <kbd>I</kbd></Link>}
         <button type="button" className="btn go" onClick={brew} disabled={!tea.house || tea.retired}>Brew <kbd>N</kbd></button>
       </div>

@@ -58,6 +58,7 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
       {meets && good && !why && <p className="meets" role="status">Poured now, it meets <span className="tea">{meets.name}</span>, place {meets.place}, at {meets.at}. {meets.wait > 0 ? <button type="button" className="btn slim" onClick={() => onStart(true)}>Get it ready, pour in {minutesText(meets.wait)}</button> : 'Another hand then.'}</p>}
       {why && good && <p className="font-semibold text-warn" role="alert">{why}</p>}
       <div className="foot">
+        {good && <p className="in-reach"><b>{numberText(card.leaf)} g</b> {card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons) : ''} in {volumeText(water, units.volume)}, {temperatureText(card.temperature, units.temperature)}, {minutesText(recipe.window.best)}</p>}
         {warmed && <button type="button" className="btn go" disabled={why !== null} onClick={() => onStart(true)}>Warm the {vessel.kind === 'pot' ? 'pot' : 'vessel'} <kbd>Space</kbd></button>}
         <button type="button" className={`btn ${warmed ? '' : 'go'}`} disabled={why !== null} onClick={() => onStart(false)}>Water on: start <kbd>Enter</kbd></button>
         <button type="button" className="btn quiet slim" disabled={!good} onClick={() => setQueueing(true)}>Up next, for ...</button>

@@ -74,7 +74,7 @@ export function StartPage() {
   }
   const recentTeas = [...new Set([...recent.map((r) => r.teaId), ...teas.map((t) => t.id)])].slice(0, RECENT).flatMap((id) => teas.filter((t) => t.id === id));
   return (
-    <main className="page split">
+    <main className="page split start-page">
       <h1 className="visually-hidden">Start a brew</h1>
       <div className="say">
         <span>Brew</span>

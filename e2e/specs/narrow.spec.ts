@@ -1,0 +1,99 @@
+import type { Page } from '@playwright/test';
+import { BarDriver } from '../drivers/BarDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+// Every page on a phone and on a tablet: nothing that is touched or read lies outside the screen.
+
+const records = async (page: Page, path: string) =>
+  (await (await page.request.get(path)).json()) as Record<string, { id: string; name: string; siteId: string }[]>;
+
+async function pagesOf(page: Page): Promise<string[]> {
+  const book = await records(page, '/api/book');
+  const shelf = await records(page, '/api/vessels');
+  const log = await records(page, '/api/brews');
+  const kettles = await records(page, '/api/kettles');
+  const tea = book.teas?.find((t) => t.name === 'Tolvane Amber')?.id ?? '';
+  const vessel = shelf.vessels?.find((v) => v.name === 'White pot');
+  const tastings = await records(page, `/api/tastings?siteId=${vessel?.siteId ?? ''}`);
+  const ofTea = ['', '/board', '/versions', '/whatif', '/fit', '/colours'].map((p) => `/book/${tea}${p}`);
+  return [
+    '/',
+    '/start',
+    `/start?tea=${tea}`,
+    '/book',
+    '/book/new',
+    ...ofTea,
+    '/shelf',
+    '/shelf/new',
+    `/shelf/${vessel?.id ?? ''}`,
+    `/shelf/kettles/${kettles.kettles?.[0]?.id ?? ''}`,
+    '/log',
+    '/log/trends',
+    '/log/corrections',
+    `/log/${log.brews?.[0]?.id ?? ''}`,
+    '/table',
+    '/table/new',
+    '/table/colour',
+    '/table/rescue',
+    '/table/screen',
+    ...(tastings.tastings ?? []).map((t) => `/table/${t.id}`),
+    '/house',
+    '/house/exchange',
+  ];
+}
+
+/** What lies beyond the right or left edge and cannot be scrolled to by itself. */
+const outside = (page: Page) =>
+  page.evaluate(() => {
+    const scrollsByItself = (e: Element): boolean => {
+      for (let x = e.parentElement; x && x !== document.body; x = x.parentElement) {
+        const { overflowX } = getComputedStyle(x);
+        if ((overflowX === 'auto' || overflowX === 'scroll') && x.scrollWidth > x.clientWidth + 1) return true;
+      }
+      return false;
+    };
+    const seen = [...document.querySelectorAll('button, a, input, select, textarea, h1, h2, p, td')];
+    return seen.flatMap((e) => {
+      const r = e.getBoundingClientRect();
+      const hidden = r.width === 0 || getComputedStyle(e).visibility === 'hidden' || e.closest('.visually-hidden');
+      if (hidden || (r.right <= innerWidth + 1 && r.left >= -1) || scrollsByItself(e)) return [];
+      return [`${e.tagName} ${(e.textContent ?? '').slice(0, 30)}: ${Math.round(r.left)} to ${Math.round(r.right)}`];
+    });
+  });
+
+for (const [width, height] of [[390, 844], [820, 1180]] as const) {
+  test(`every page at ${width}: nothing lies beyond the edge`, async ({ house }) => {
+    test.setTimeout(120_000);
+    const { page } = house;
+    await house.signIn(PEOPLE.lead);
+    await page.setViewportSize({ width, height });
+    for (const path of await pagesOf(page)) {
+      await page.goto(path);
+      await expect(page.locator('main')).toBeVisible();
+      await expect(page.getByRole('status').filter({ hasText: /^Reading/ })).toHaveCount(0);
+      await expect.poll(async () => ({ path, out: await outside(page) })).toEqual({ path, out: [] });
+    }
+  });
+}
+
+test('on a phone, leaf and start button of a brew, and the Brew button of a tea, are in reach at once', async ({ house }) => {
+  const { page } = house;
+  const bar = new BarDriver(page);
+  await house.signIn(PEOPLE.brewer);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/start');
+  const inReach = page.locator('.in-reach');
+  await expect(inReach).toBeInViewport({ ratio: 1 });
+  await expect(inReach).toContainText(/\d g .* in \d+ ml, \d+ °C, \d:\d\d/);
+  await expect(page.getByRole('button', { name: /^Water on: start/ })).toBeInViewport({ ratio: 1 });
+  // It stays there while the shelves are looked through, and starts the brew.
+  await page.mouse.move(195, 400);
+  await page.mouse.wheel(0, 900);
+  await expect(page.getByRole('button', { name: /^Water on: start/ })).toBeInViewport({ ratio: 1 });
+  await page.getByRole('button', { name: /^Water on: start/ }).click();
+  await expect(page).toHaveURL(/\/$/);
+  await bar.expectPlaces(0);
+  await page.goto('/book');
+  await page.getByRole('link', { name: /Tolvane Amber/ }).click();
+  await expect(page.getByRole('button', { name: /^Brew/ })).toBeInViewport({ ratio: 1 });
+});
