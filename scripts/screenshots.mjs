@@ -15,12 +15,30 @@ needBuild();
 const only = process.argv.slice(2);
 const out = join(ROOT, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
+// Always the same afternoon, so that a picture changes only when a screen does.
+const AFTERNOON = Date.parse('2026-03-11T14:20:00Z');
+const ahead = AFTERNOON - Date.now();
+const now = () => Date.now() + ahead;
+/** Shifts a page's clock to that afternoon. */
+function shiftClock(by) {
+  const RealDate = Date;
+  globalThis.Date = class extends RealDate {
+    constructor(...given) {
+      if (given.length === 0) super(RealDate.now() + by);
+      else super(...given);
+    }
+    static now() {
+      return RealDate.now() + by;
+    }
+  };
+}
 const folder = mkdtempSync(join(tmpdir(), 'limnos-shots-'));
 const database = await startMariadb(folder, ['limnos_shots']);
-const server = fork(join(ROOT, 'dist/server/main.mjs'), { cwd: ROOT, env: cleanEnv({ DATABASE_URL: database.url('limnos_shots'), PORT: '0', LIMNOS_SEED: 'demo', LOG_LEVEL: 'silent' }), stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
+const server = fork(join(ROOT, 'dist/server/main.mjs'), { cwd: ROOT, env: cleanEnv({ DATABASE_URL: database.url('limnos_shots'), PORT: '0', LIMNOS_SEED: 'demo', LIMNOS_CLOCK: new Date(now()).toISOString(), LOG_LEVEL: 'silent' }), stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
 const { port } = await new Promise((resolve) => server.once('message', resolve));
 const browser = await openChromium();
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', serviceWorkers: 'block', baseURL: `http://127.0.0.1:${port}`, reducedMotion: 'reduce' });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'Europe/London', serviceWorkers: 'block', baseURL: `http://127.0.0.1:${port}`, reducedMotion: 'reduce' });
+await context.addInitScript(shiftClock, ahead);
 const page = await context.newPage();
 page.setDefaultTimeout(15_000);
 page.on('pageerror', (e) => say(`page error: ${e.message}`));
@@ -59,7 +77,7 @@ async function post(path, data) {
 async function stands(tea, vessel, ago, place, warming = false) {
   const t = (await records('/api/book')).teas.find((x) => x.name === tea);
   const v = (await records('/api/vessels')).vessels.find((x) => x.name === vessel);
-  const body = { id: v7(), siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: t.house.recipe.warm, warming, place, at: Date.now() - ago * 1000 };
+  const body = { id: v7(), siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: t.house.recipe.warm, warming, place, at: now() - ago * 1000 };
   await post('/api/brews', body);
 }
 
@@ -90,7 +108,7 @@ try {
   for (const name of ['Blue pot', 'Tall pot', 'Oval pot', 'Pot by the window']) await post('/api/vessels', { ...facts, id: v7(), name });
   for (const [i, [tea, vessel, ago]] of [['Marrowick Broken', 'Grey pot', 73], ['Dunvarrow Roast', 'Ball mug', 150], ['Osk Flower', 'Blue pot', 40], ['Iveline First', 'Tall pot', 148], ['Corrow Roast', 'Oval pot', 96], ['Vennick Gold', 'Pot by the window', 148]].entries()) await stands(tea, vessel, ago, i + 7);
   const teas = (await records('/api/book')).teas;
-  for (const [i, [tea, forWhom]] of [['Mereth Mint', 'window table'], ['Haldrin Shade', 'two at the bar'], ['Orrin Hearth', 'to take out']].entries()) await post('/api/orders', { id: v7(), siteId: like.siteId, teaId: teas.find((t) => t.name === tea).id, vesselId: null, water: null, forWhom, rank: i, at: Date.now() });
+  for (const [i, [tea, forWhom]] of [['Mereth Mint', 'window table'], ['Haldrin Shade', 'two at the bar'], ['Orrin Hearth', 'to take out']].entries()) await post('/api/orders', { id: v7(), siteId: like.siteId, teaId: teas.find((t) => t.name === tea).id, vesselId: null, water: null, forWhom, rank: i, at: now() });
   await settle(1200);
   await shot('bar-twelve');
   await half('bar-small', [820, 1180], true);
@@ -110,7 +128,7 @@ try {
   await role('radio', 'Sweet: little').click();
   await settle();
   await shot('judge');
-  for (const b of (await records('/api/bar')).brews.filter((x) => x.place > 6 || x.tea.name === 'Sennet Hollow')) await post(`/api/brews/${b.id}/events`, { id: v7(), at: Date.now(), kind: 'abandon', reason: 'Spilled' });
+  for (const b of (await records('/api/bar')).brews.filter((x) => x.place > 6 || x.tea.name === 'Sennet Hollow')) await post(`/api/brews/${b.id}/events`, { id: v7(), at: now(), kind: 'abandon', reason: 'Spilled' });
   await page.goto('/');
   await settle();
   await place('Book');
@@ -136,7 +154,7 @@ try {
   await half('log');
   // One brew with all there is to tell of it: steps, a weighing, a thermometer, a late lift.
   const told = v7();
-  const on = Date.now() - 420_000;
+  const on = now() - 420_000;
   const tea = teas.find((t) => t.name === 'Sennet Hollow');
   const happened = (at, body) => post(`/api/brews/${told}/events`, { id: v7(), at: on + at * 1000, ...body });
   await post('/api/brews', { id: told, siteId: like.siteId, teaId: tea.id, versionId: tea.house.id, vesselId: (await records('/api/vessels')).vessels.find((v) => v.name === 'Grey pot').id, water: 800, warmed: true, warming: true, place: 8, at: on - 95_000 });
@@ -164,7 +182,7 @@ try {
   await settle();
   const [ladder] = (await records(`/api/tastings?siteId=${like.siteId}`)).tastings;
   const table = (at, act) => post(`/api/tastings/${ladder.id}/events`, { id: v7(), at, act });
-  const began = Date.now() - 134_000;
+  const began = now() - 134_000;
   await table(began, { kind: 'start' });
   const plan = (await records(`/api/tastings/${ladder.id}`)).exercise.cups.map((c) => c.plan.seconds);
   for (const [cup, s] of plan.entries()) if (s < 130) await table(began + s * 1000 + 1200, { kind: 'pull', cup });
@@ -204,14 +222,14 @@ try {
   const second = page.url().split('/').at(-1);
   const round = (at, act) => post(`/api/tastings/${second}/events`, { id: v7(), at, act });
   const { exercise } = await records(`/api/tastings/${second}`);
-  const from = Date.now() - 900_000;
+  const from = now() - 900_000;
   await round(from, { kind: 'start' });
   for (const [cup, c] of exercise.cups.entries()) { await round(from, { kind: 'pour', cup }); await round(from + c.plan.seconds * 1000, { kind: 'pull', cup }); }
   for (const [i, t] of exercise.tasters.entries()) {
-    for (const [cup, c] of exercise.cups.entries()) await round(Date.now(), { kind: 'keep', taster: t.id, code: c.codes[0], sheet: { marks: cup === 0 ? { strength: i > 0 ? 1 : 0, bitterness: 1, astringency: 0, sweetness: -1, aroma: 0 } : { strength: 0, bitterness: i === 0 ? 1 : 0, astringency: i === 1 ? -1 : 0, sweetness: 0, aroma: i > 1 ? -1 : 0 }, words: [] } });
-    await round(Date.now(), { kind: 'handIn', taster: t.id, order: null, choice: null });
+    for (const [cup, c] of exercise.cups.entries()) await round(now(), { kind: 'keep', taster: t.id, code: c.codes[0], sheet: { marks: cup === 0 ? { strength: i > 0 ? 1 : 0, bitterness: 1, astringency: 0, sweetness: -1, aroma: 0 } : { strength: 0, bitterness: i === 0 ? 1 : 0, astringency: i === 1 ? -1 : 0, sweetness: 0, aroma: i > 1 ? -1 : 0 }, words: [] } });
+    await round(now(), { kind: 'handIn', taster: t.id, order: null, choice: null });
   }
-  await round(Date.now(), { kind: 'reveal' });
+  await round(now(), { kind: 'reveal' });
   await page.reload();
   await settle(1200);
   await shot('dial-in');

@@ -221,7 +221,7 @@ describe('a locked tablet', () => {
     const pulled = (await event(brew.id, { id: pull, kind: 'pull' }).expect(200)).body as Brew;
     expect(pulled).toMatchObject({ pulledBy: null, pulledDevice: 'Counter tablet' });
     expect((await h.db.select().from(brewEvents)).find((e) => e.id === pull)).toMatchObject({ personId: null, device: 'Counter tablet' });
-    expect((await event(brew.id, { kind: 'pull' }, h.callers.trainee).expect(409)).body.message).toMatch(/^Counter tablet lifted Tolvane Amber at/);
+    expect((await event(brew.id, { kind: 'pull' }, h.callers.trainee).expect(409)).body.message).toMatch(/^Counter tablet ended the steep of Tolvane Amber at/);
     expect((await event(brew.id, { kind: 'claim' }, h.callers.trainee).expect(200)).body).toMatchObject({ pulledBy: { name: 'Trainee T.' }, pulledDevice: 'Counter tablet' });
     expect((await event(brew.id, { kind: 'claim' }, h.callers.lead).expect(409)).body.details.why).toBe('claimed');
     const back = from(h.app, cookieOf(await h.callers.brewer.post('/api/session', { personId: h.ids.brewer, siteId: h.ids.site, secret: SECRETS.brewer }).expect(200)));

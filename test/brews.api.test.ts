@@ -80,7 +80,7 @@ test('two tablets pull the same steep: the first wins, the second is told by who
   expect([a.status, b.status].sort()).toEqual([200, 409]);
   const [won, lost] = a.status === 200 ? ['Brewer B.', b] : ['Trainee T.', a];
   expect(lost.body).toMatchObject({ code: 'brew.alreadyPulled', details: { by: won } });
-  expect(lost.body.message).toMatch(new RegExp(`^${won} lifted Tolvane Amber at 4:0`));
+  expect(lost.body.message).toMatch(new RegExp(`^${won} ended the steep of Tolvane Amber at 4:0`));
   expect((await h.db.select().from(brewEvents)).filter((e) => e.kind === 'pull')).toHaveLength(1);
 });
 test('a repeated write is harmless and gets the same answer', async () => {

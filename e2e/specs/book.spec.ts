@@ -8,7 +8,7 @@ test('a new tea in the order it is learnt: packet, weighing, start, card; the pa
   await book.newTea('Quern Dusk');
   await book.type('What the packet says, word for word', '1 tbsp per cup, 185 F, 2-3 minutes');
   await book.choose('Style', 'green, pan-fired');
-  await book.expectPacket(/Read as: 1 level tablespoon \(15 ml\), in a cup, 85 °C in the kettle, about 80 °C on the leaf, 2:00 to 3:00\. Weigh a spoon/);
+  await book.expectPacket(/Leaf\s*1 level tablespoon \(15 ml\)\s*Water\s*a cup\s*Heat\s*85 °C in the kettle, about 80 °C on the leaf\s*First steep\s*2:00 to 3:00\s*Weigh a spoon of this tea/);
   await book.choose('Spoon', 'dessert spoon, 10 ml');
   await book.type('Weighed', '5,1; 5,3; 5,2');
   await house.expectSaid('One dessert spoon holds 5.2 g ±0.1, 3 weighed.');

@@ -73,7 +73,7 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
   await expect(house.page.getByText(/^80 to 7\d °C\. Leaf and time stay\.$/)).toBeVisible();
   await expect(house.page.getByRole('img', { name: /Expected after the change: .*bitter less/ })).toBeVisible();
   await house.expectSaid(/Style default, not fitted yet/);
-  await expect(house.page.getByTestId('rescue')).toHaveText(/^Add \d+ ml hot water$/);
+  await expect(house.page.getByTestId('rescue')).toHaveText(/^Pour off \d+ ml of 250 ml, top up with \d+ ml hot water$/);
   await house.page.getByRole('button', { name: 'Keep, tell the lead' }).click();
   await house.expectAllSaved();
 

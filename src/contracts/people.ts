@@ -10,10 +10,17 @@ export type Role = z.infer<typeof Role>;
 /** Brewers and trainees type a PIN, leads a passphrase. */
 export const Pin = z.string().regex(/^\d{4,12}$/, 'A PIN is 4 to 12 digits.');
 export const Passphrase = z.string().min(8, 'A passphrase is 8 letters or more.').max(200);
+/** "4444", "1234", "9876": the first that anybody tries. */
+function isPlain(pin: string): boolean {
+  const steps = [...pin].slice(1).map((d, i) => Number(d) - Number(pin[i]));
+  return [0, 1, -1].some((step) => steps.every((s) => s === step));
+}
 /** Null when the secret suits the role, else why not. */
 export function secretFault(role: Role, secret: string): string | null {
   const checked = (role === 'lead' ? Passphrase : Pin).safeParse(secret);
-  return checked.success ? null : (checked.error.issues[0]?.message ?? 'Not usable.');
+  if (!checked.success) return checked.error.issues[0]?.message ?? 'Not usable.';
+  if (role === 'lead') return secret.trim().length < 8 ? 'A passphrase is 8 letters or more; spaces at its ends do not count.' : null;
+  return isPlain(secret) ? 'Equal or running digits are guessed first: take others.' : null;
 }
 
 export const Person = z.strictObject({ id: Id, name: Name, role: Role, siteIds: z.array(Id), active: z.boolean() });

@@ -21,12 +21,14 @@ import { sameOrigin } from './http/origin';
 import { pictureBody } from './http/pictures';
 import { routes, type ReadSession } from './http/route';
 
-export type AppDeps = Deps & { readonly log: Logger; readonly webFolder: string | null };
+export type AppDeps = Deps & { readonly log: Logger; readonly webFolder: string | null; readonly trustedProxies?: readonly string[] };
 
 /** The pipeline in reading order. */
 export function createApp(deps: AppDeps): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Behind a proxy of the house's own every device has its own address again; nobody else's word is taken.
+  app.set('trust proxy', [...(deps.trustedProxies ?? [])]);
   app.use(helmet({
     contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'worker-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:'] } },
     strictTransportSecurity: false,

@@ -23,7 +23,7 @@ export function accountRoutes(on: ReturnType<typeof routes>, accounts: Accounts)
   });
   on.open(listNames, async ({ params }) => ({ people: await accounts.names(params.siteId) }));
   on.open(signIn, async ({ body, req, res, who }) => {
-    const { token, session } = await accounts.signIn(body, req.socket.remoteAddress ?? 'unknown');
+    const { token, session } = await accounts.signIn(body, req.ip ?? 'unknown');
     if (who) await accounts.signOut(who);
     keep(res, token);
     return session;

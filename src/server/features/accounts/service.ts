@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { addPerson, changePerson, secretFault, type Person } from '#contracts/people';
 import { beginHouse, signIn, type House, type OwnUnits, type Session, type SiteFields } from '#contracts/house';
@@ -8,7 +8,8 @@ import type { Tx } from '../../db/pool';
 import { house, people, personSites, sessions, sites } from '../../db/schema/index';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
-import { addressKey, countMiss, forgetMisses, personKey, readDelay } from './delay';
+import { addressKey, countTry, forgetMisses, personKey, waitNext } from './delay';
+import { verificationGate } from './gate';
 import { allPeople, allSites, namesAt, sessionByHash, siteById, siteIdsOf, unitsOf } from './queries';
 import { keepChange } from '../history';
 import { FIRST_VOCABULARY } from '#core/teas';
@@ -18,6 +19,7 @@ const SESSION_DAYS = 30;
 type SignedIn = { token: string; session: Session };
 
 export function accounts({ db, now }: Deps) {
+  const verified = verificationGate();
   async function open(tx: Tx, person: { id: string; name: string; role: Person['role'] }, siteId: string): Promise<SignedIn> {
     const site = await siteById(tx, siteId);
     if (!site) throw notFound('That site');
@@ -61,19 +63,19 @@ export function accounts({ db, now }: Deps) {
     names: (siteId: string) => namesAt(db, siteId),
     async signIn({ personId, siteId, secret }: z.infer<typeof signIn.body>, address: string): Promise<SignedIn> {
       const subjects = [personKey(personId), addressKey(address)];
-      const delay = await readDelay(db, subjects, now());
-      if (delay.wait > 0) throw new AppError('signin.wait', 429, `Too many wrong tries. Wait ${delay.wait} s, then try again.`, { details: { wait: delay.wait } });
+      // The miss is counted first: of many tries at once none is looked at before the ones before it are counted.
+      const tried = await inTransaction(db, (tx) => countTry(tx, subjects, now()));
+      if (tried.wait > 0) throw new AppError('signin.wait', 429, `Too many wrong tries. Wait ${tried.wait} s, then try again.`, { details: { wait: tried.wait } });
       const [person] = await db.select().from(people).where(eq(people.id, personId));
       const at = person ? await siteIdsOf(db, [person.id]) : new Map<string, string[]>();
       const known = person?.active && at.get(person.id)?.includes(siteId);
-      if (!known || !(await secretMatches(person.secretHash, secret))) {
-        await inTransaction(db, (tx) => countMiss(tx, subjects, now()));
-        const after = await readDelay(db, subjects, now());
+      if (!known || !(await verified(personId, () => secretMatches(person.secretHash, secret)))) {
+        const wait = waitNext(tried);
         const word = person?.role === 'lead' ? 'passphrase' : 'PIN';
-        throw new AppError('signin.wrong', 401, after.wait ? `Not this ${word}. Wait ${after.wait} s before the next try.` : `Not this ${word}. Try again.`, { details: { wait: after.wait, misses: after.misses } });
+        throw new AppError('signin.wrong', 401, wait ? `Not this ${word}. Wait ${wait} s before the next try.` : `Not this ${word}. Try again.`, { details: { wait, misses: tried.misses } });
       }
       return inTransaction(db, async (tx) => {
-        await forgetMisses(tx, personKey(personId));
+        await forgetMisses(tx, subjects);
         return open(tx, person, siteId);
       });
     },
@@ -116,6 +118,10 @@ export function accounts({ db, now }: Deps) {
       }
       const secretHash = given.secret === undefined ? undefined : await hashSecret(given.secret);
       await inTransaction(db, async (tx) => {
+        // Two demotions at once: the second sees what the first left, and one lead always stays.
+        const leads = await tx.select({ id: people.id }).from(people).where(and(eq(people.role, 'lead'), eq(people.active, true))).for('update');
+        const staysLead = role === 'lead' && (given.active ?? before.active);
+        if (!staysLead && !leads.some((l) => l.id !== id)) throw invalid({ role: 'The house would have no lead left: make another lead first.' });
         await tx.update(people).set({ role, active: given.active ?? before.active, ...(secretHash ? { secretHash } : {}) }).where(eq(people.id, id));
         if (given.siteIds) {
           await tx.delete(personSites).where(eq(personSites.personId, id));
