@@ -100,8 +100,11 @@ export function rescueOf(kind: Rescue, brew: Brewing, over: { strength: number; 
   const then = dilute(brew.character, { volume: cup.liquor, gramsPerLitre: cup.gramsPerLitre }, millilitres(water));
   const words = `It restores ${by === 'strength' ? 'strength' : 'less bite'}, not the balance: ${cupWords({ ...then.taste, stewed: cup.taste.stewed })}. Taste again.`;
   if (kind === 'split') {
+    // Half of the bite is not worth half of the strength: a cup gives up one mark of strength for it, and what was too much.
+    const bearable = waterToAdd(brew, cup, 'strength', 1 + Math.max(0, over.strength), MOST_IN_SPLIT);
+    const share = shareFor(Math.min(water, bearable), cup.liquor);
     const text = `Split the cup: pour part off and keep it for a second cup, top both up with hot water. ${words}`;
-    return { kind, water: millilitres(water), text, share: shareFor(water, cup.liquor) };
+    return { kind, water: millilitres(water), text, share };
   }
   const cupful = Math.max(5, to(5, (water / cup.liquor) * TEACUP));
   return { kind, water: millilitres(water), text: `About ${cupful} ml a cup. ${words}` };

@@ -50,41 +50,41 @@ function InHand({
     material: 'porcelain' as const,
   };
   return (
-    <div className="grid gap-3 items-end mt-1" style={{ gridTemplateColumns: '150px 1fr' }}>
-      <VesselDrawing
-        vessel={mug}
-        scale={0.95}
-        leaf={grams(0)}
-        mark={false}
-        level
-        fill={millilitres(cupful + added)}
-        liquor={liquor && diluted(liquor, cupful / (cupful + added))}
-        label=""
-        extra={({ solved, scale }) => {
-          if (added <= 0) return null;
-          const z0 = -solved.levelOf(cupful) * scale;
-          const r = solved.radiusAt(solved.levelOf(cupful)) * scale;
-          return (
-            <>
-              <path
-                d={`M${-r} ${z0}H${r}`}
-                stroke="#14191d"
-                strokeWidth="1.6"
-                strokeDasharray="5 4"
-              />
-              <path
-                d={`M${r + 9} ${-solved.levelOf(millilitres(cupful + added)) * scale}V${z0}`}
-                stroke="var(--ink)"
-                strokeWidth="5"
-              />
-            </>
-          );
-        }}
-      />
+    <div className="grid gap-3 items-start mt-1" style={{ gridTemplateColumns: '112px 1fr' }}>
       <div>
-        {children}
+        <VesselDrawing
+          vessel={mug}
+          scale={0.72}
+          leaf={grams(0)}
+          mark={false}
+          level
+          fill={millilitres(cupful + added)}
+          liquor={liquor && diluted(liquor, cupful / (cupful + added))}
+          label=""
+          extra={({ solved, scale }) => {
+            if (added <= 0) return null;
+            const z0 = -solved.levelOf(cupful) * scale;
+            const r = solved.radiusAt(solved.levelOf(cupful)) * scale;
+            return (
+              <>
+                <path
+                  d={`M${-r} ${z0}H${r}`}
+                  stroke="#14191d"
+                  strokeWidth="1.6"
+                  strokeDasharray="5 4"
+                />
+                <path
+                  d={`M${r + 9} ${-solved.levelOf(millilitres(cupful + added)) * scale}V${z0}`}
+                  stroke="var(--ink)"
+                  strokeWidth="5"
+                />
+              </>
+            );
+          }}
+        />
         <p className="small">Hot water scalds: pour low and slowly.</p>
       </div>
+      <div>{children}</div>
     </div>
   );
 }
@@ -107,11 +107,7 @@ function SplitInHand({ brew, cup }: { brew: BarBrew; cup: Rescued }) {
       <p className="text-[19px] font-semibold" data-testid="rescue">
         Pour off {ml(split.pouredOff)} of {ml(inCup)}, top up with {ml(split.topUp)} hot water
       </p>
-      <p>
-        Keep what was poured off: with {ml(split.secondTopUp)} hot water it is a second cup of{' '}
-        {ml(split.second)}.
-      </p>
-      <div className="flex flex-wrap gap-2 mt-2" role="group" aria-label="Pour off">
+      <div className="flex flex-wrap gap-1 mt-1" role="group" aria-label="Pour off">
         {SPLIT_SHARES.map((s, i) => (
           <button
             type="button"
@@ -124,8 +120,12 @@ function SplitInHand({ brew, cup }: { brew: BarBrew; cup: Rescued }) {
           </button>
         ))}
       </div>
-      <p className="mt-2" aria-live="polite">
-        Both cups then: {cupWords(split.taste)}. Strength comes back, the balance does not.
+      <p className="mt-1">
+        Keep the {ml(split.pouredOff)}: with {ml(split.secondTopUp)} hot water it is a second cup of{' '}
+        {ml(split.second)}.
+      </p>
+      <p className="small" aria-live="polite">
+        Both cups then: {cupWords(split.taste)}. Taste again.
       </p>
     </InHand>
   );
