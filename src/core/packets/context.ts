@@ -1,10 +1,8 @@
 import type { Quantity } from './quantities';
 import type { Token } from './tokens';
+import { wordSet } from './wordSet';
 
 // What the words around an amount say of it.
-
-const wordsOf = (words: string): ReadonlySet<string> =>
-  new Set(words.split(',').map((w) => w.trim()));
 
 /** What a time on a packet can be for. Only `steep` and `wait` are read. */
 export type TimeRole = 'steep' | 'cool' | 'wait' | 'soft' | 'other';
@@ -12,47 +10,47 @@ export type TimeRole = 'steep' | 'cool' | 'wait' | 'soft' | 'other';
 const MARKERS: readonly (readonly [TimeRole, ReadonlySet<string>])[] = [
   [
     'steep',
-    wordsOf(
+    wordSet(
       'steep, steeped, steeping, steeps, brew, brewed, brewing, brews, infuse, infused, infusing, infusion, infusions, mash, draw, cold-brew, refrigerate, fridge, ziehen, zieh, zieht, ziehzeit, gezogen, ziehdauer, aufguss, bruhzeit, bruhen, ausziehen, durchziehen, infuser, infusez, infuse, infusee, infusant, laissez-infuser, infusionar, infusionalo, infusione, infusiona, infundir, infunda, infundalo, reposo, kuhlschrank, refrigerateur, frigo, nevera, frigorifico, nevera',
     ),
   ],
   [
     'cool',
-    wordsOf(
+    wordSet(
       'cool, cools, cooled, cooling, abkuhlen, abgekuhlt, abgekuhltes, auskuhlen, refroidir, refroidi, refroidie, refroidit, tiedir, enfriar, enfrie, enfriarse, enfriado, templar',
     ),
   ],
   [
     'wait',
-    wordsOf(
+    wordSet(
       'wait, waiting, waited, warten, wartet, warte, abwarten, attendre, attendez, attends, patienter, patientez, esperar, espere, espera, esperamos',
     ),
   ],
   [
     'soft',
-    wordsOf(
+    wordSet(
       'stand, stands, standing, sit, sits, rest, rests, resting, leave, left, let, stehen, steht, ruhen, lassen, lasst, reposer, laisser, laissez, laisse, repose, dejar, deje, deja, dejalo, dejelo, dejela, reposar, repose, reposa',
     ),
   ],
   [
     'other',
-    wordsOf(
+    wordSet(
       'rinse, rinsed, rinsing, wash, flush, awaken, stir, stirring, swirl, warm, preheat, prewarm, microwave, keep, keeps, freezer, store, stored, consume, within, serve, drink, chill, chilled, boil, simmer, ready, spulen, abspulen, ruhren, umruhren, vorwarmen, anwarmen, aufbewahren, haltbar, rincer, rincez, rincage, remuer, remuez, rechauffer, prechauffer, conserver, conservez, enjuagar, enjuague, enjuagado, remover, remueva, precalentar, calentar, calentando, conservar, guardar, hervir, hierva, hierve, kochen, kochenlassen, kocheln, bouillir, fremir, mijoter, add, extend, increase, extra',
     ),
   ],
 ];
 
 /** Later steeps of the same leaf: their times are not the recipe's first. */
-const LATER = wordsOf(
+const LATER = wordSet(
   'second, third, fourth, subsequent, further, again, later, next, additional, following, extra, resteep, resteeping, reinfuse, reinfusion, re-steep, re-infuse, weitere, weiteren, weiterer, zweite, zweiten, zweiter, dritte, dritten, folgende, folgenden, nachste, nachsten, deuxieme, troisieme, seconde, suivante, suivantes, suivant, segunda, segundo, tercera, siguiente, siguientes, sucesivas, otra',
 );
-const INFUSIONS = wordsOf(
+const INFUSIONS = wordSet(
   'steep, steeps, infusion, infusions, brew, brews, cup, pot, time, aufguss, aufgusse, infusiones, fois, vez, steeping',
 );
 
 /** Where one thought ends and the next begins. */
 const CLAUSE_SIGNS = new Set([',', ';', '.', '(', ')', '=']);
-const CLAUSE_WORDS = wordsOf(
+const CLAUSE_WORDS = wordSet(
   'and, then, und, dann, danach, anschliessend, et, puis, ensuite, y, luego, despues, entonces, but, aber, mais, pero, before, vor',
 );
 const isEdge = (t: Token): boolean =>
@@ -110,10 +108,10 @@ function clauseAround({ tokens, quantities }: Context, q: Quantity) {
 }
 
 /** The act of boiling; "boiling water" is what is poured. */
-const BOIL_WORDS = wordsOf(
+const BOIL_WORDS = wordSet(
   'boil, boils, kettle, kochen, aufkochen, wasserkocher, bouillir, bouilloire, hervir, hierva, hierve, hervor, ebullition, ebullicion, siede',
 );
-const POUR_WORDS = wordsOf(
+const POUR_WORDS = wordSet(
   'pour, poured, pouring, over, onto, infuse, steep, brew, aufgiessen, ubergiessen, giessen, verser, versez, verter, vierta, vierte, echar, anadir, add, leaves, ubergossen',
 );
 
@@ -178,7 +176,7 @@ export function timeRole(context: Context, q: Quantity): TimeRole {
   return 'steep';
 }
 
-const DRINK_WORDS = wordsOf(
+const DRINK_WORDS = wordSet(
   'drink, drinking, serving, serve, tasting, sipping, trinken, genuss, servieren, boire, servir, deguster, beber, tomar',
 );
 
@@ -198,8 +196,8 @@ function settled(role: TimeRole, context: Context, q: Quantity, near: readonly s
   return waterStandsOffBoil(context, q) || waterIsLeft(context, q) ? 'cool' : 'steep';
 }
 
-const WATER_WORDS = wordsOf('water, kettle, wasser, wasserkocher, eau, bouilloire, agua');
-const WITHIN_WORDS = wordsOf('in, with, on, into, over, im, mit, dans, avec, en, con');
+const WATER_WORDS = wordSet('water, kettle, wasser, wasserkocher, eau, bouilloire, agua');
+const WITHIN_WORDS = wordSet('in, with, on, into, over, im, mit, dans, avec, en, con');
 /** "Let the water stand": the water itself is left, not leaf in water. */
 function waterIsLeft(context: Context, q: Quantity): boolean {
   const before = words(clauseAround(context, q).before);
@@ -208,7 +206,7 @@ function waterIsLeft(context: Context, q: Quantity): boolean {
 }
 
 /** Words that make a figure a limit and not an aim: "never over 5 minutes", "not above 80 C". */
-const LIMITS = wordsOf(
+const LIMITS = wordSet(
   'never, not, don, max, maximum, maximal, hochstens, nie, jamais, pas, maximo, nunca, exceed, exceeding, above, below, over, under, beyond, longer, hotter, than, least, nicht, mehr, plus, uber, unter, ne, no, most, minimum, mindestens, moins, menos',
 );
 /** Whether a figure is only a limit. */
@@ -224,10 +222,10 @@ export function isLimit({ tokens }: Context, q: Quantity): boolean {
 }
 
 /** Words that make an amount no part of the recipe: what the packet holds, sugar, milk, how to store it. */
-const ASIDE = wordsOf(
+const ASIDE = wordSet(
   'net, netto, contents, content, contains, weight, nettogewicht, inhalt, poids, peso, contenido, pack, packet, tin, box, pouch, boite, caja, packung, makes, serves, store, keep, calories, kcal, price, best',
 );
-const OTHER_THINGS = wordsOf(
+const OTHER_THINGS = wordSet(
   'sugar, honey, milk, lemon, ice, cream, ginger, syrup, zucker, honig, milch, zitrone, eis, sucre, miel, lait, citron, gingembre, glace, glacons, azucar, leche, limon, jengibre, hielo',
 );
 /** Whether an amount belongs to something other than the leaf and the water of the recipe. */

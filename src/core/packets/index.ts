@@ -8,11 +8,11 @@ export {
   type PacketSpoon,
 } from './meanings';
 export {
-  readPacket,
   type Packet,
   type PacketLeaf,
   type PacketPart,
   type PacketWater,
   type TimeRange,
-} from './readPacket';
+} from './packet';
+export { readPacket } from './readPacket';
 export { type LeafUnit } from './vocabulary';

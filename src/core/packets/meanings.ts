@@ -1,4 +1,4 @@
-import type { Packet } from './readPacket';
+import type { Packet } from './packet';
 import {
   grams,
   gramsPer100Ml,

@@ -1,4 +1,4 @@
-import { tokensOf, type Token } from './tokens';
+import type { Token } from './tokens';
 import {
   AND_WORDS,
   BETWEEN_WORDS,
@@ -410,4 +410,4 @@ export function quantitiesOf(tokens: readonly Token[]): Quantity[] {
   return found;
 }
 
-export { isSymbol, isWord, tokensOf };
+export { isSymbol, isWord };

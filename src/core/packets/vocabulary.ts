@@ -1,3 +1,4 @@
+import { wordSet } from './wordSet';
 import { GRAMS_PER_OUNCE, ML_PER } from '#core/units';
 
 // The words of packets in English, German, French and Spanish, in small letters without accents.
@@ -154,8 +155,6 @@ const numberWords = new Map(
 );
 /** The value of a number word; undefined where it is none. */
 export const numberWord = (word: string): number | undefined => numberWords.get(word);
-
-const wordSet = (words: string): ReadonlySet<string> => new Set(list(words));
 
 /** Between the two ends of a range. */
 export const RANGE_WORDS = wordSet('to, or, bis, oder, a, ou, o, through, until, hasta, till');
