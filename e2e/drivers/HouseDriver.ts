@@ -43,7 +43,10 @@ export class HouseDriver {
     await expect(this.page.getByRole('heading', { name: 'Who is brewing?' })).toBeVisible();
   }
   async goTo(place: 'Bar' | 'Book' | 'Shelf' | 'Log' | 'House'): Promise<void> {
-    await this.page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`${place}$`) }).click();
+    const link = this.page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`${place}$`) });
+    await link.click();
+    // Until the place has been fetched, the one before stands with its own links.
+    await expect(link).toHaveAttribute('aria-current', 'page');
   }
   expectSaid(words: RegExp | string) {
     return expect(this.page.getByText(words).first()).toBeVisible();

@@ -23,7 +23,12 @@ export const ProposalBody = z.strictObject({
   expected: z.strictObject({ now: IndicesBody, then: IndicesBody }).nullable(),
   second: z.strictObject({ headline: z.string().max(120), change: z.string().max(300) }).nullable(),
   partly: z.boolean(),
-  cup: z.strictObject({ kind: z.enum(['returnLeaf', 'hotWater', 'split', 'none']), water: quantity<Millilitres>({ min: 0, max: 20_000 }), text: z.string().max(500) }),
+  cup: z.strictObject({
+    kind: z.enum(['returnLeaf', 'hotWater', 'split', 'none']),
+    water: quantity<Millilitres>({ min: 0, max: 20_000 }),
+    text: z.string().max(500),
+    share: z.number().min(0.05).max(0.95).optional(),
+  }),
 }) satisfies z.ZodType<Proposal>;
 const at = quantity<EpochMs>({ min: 946_684_800_000, max: 4_102_444_800_000 });
 export const State = z.discriminatedUnion('kind', [
