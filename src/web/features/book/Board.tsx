@@ -90,14 +90,14 @@ function Board({ tea, house, teas, vessels }: { tea: Tea; house: Version; teas: 
           </div>
         ))}
         <table className="grid-table plain">
-          <thead><tr><th colSpan={2} className="l">one round of each</th><th>water</th><th>leaf</th><th>spoons</th><th>rounding</th><th>pours</th><th className="l">{asked.kind === 'leaf' ? `with ${numberText(asked.leaf)} g` : 'for this tea'}</th></tr></thead>
+          <thead><tr><th colSpan={2} className="l">one round of each</th><th>water</th><th>leaf</th><th>spoons</th><th>rounding</th><th className="opt">pours</th><th className="l">{asked.kind === 'leaf' ? `with ${numberText(asked.leaf)} g` : 'for this tea'}</th></tr></thead>
           <tbody>{boardOf(ask, shelf).map(({ vessel, card }) => {
             const v = vesselOf(vessel);
             const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={card.kind === 'card' ? v.mark : undefined} liquor={houseCup(tea, house.recipe)} /></td>;
             if (card.kind !== 'card') return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td colSpan={5} className="fault">{cardFaultWords(card)}</td></tr>;
             const words = asked.kind === 'leaf' ? withLeaf(asked.leaf, card.leaf, card.water, card.liquor) : (card.crowding ?? 0) > 1 ? 'crowded: slower and paler' : card.heat.kind === 'outOfReach' ? (card.prewarmNeeded ? 'warm it first' : `at most ${temperatureText(card.onLeaf, units.temperature)} on the leaf`) : 'good';
             return (
-              <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td><b>{numberText(card.leaf)}</b> g</td><td>{card.spoons ? quartersText(card.spoons.quarters) : '–'}</td><td>{card.spoons ? `${card.spoons.error >= 0 ? '+' : '−'}${Math.abs(Math.round(card.spoons.error * 100))} %` : '–'}</td><td>{volumeText(card.liquor, units.volume)}</td><td className={`l ${words === 'good' ? '' : 'font-semibold'}`}>{words}</td></tr>
+              <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td><b>{numberText(card.leaf)}</b> g</td><td>{card.spoons ? quartersText(card.spoons.quarters) : '–'}</td><td>{card.spoons ? `${card.spoons.error >= 0 ? '+' : '−'}${Math.abs(Math.round(card.spoons.error * 100))} %` : '–'}</td><td className="opt">{volumeText(card.liquor, units.volume)}</td><td className={`l ${words === 'good' ? '' : 'font-semibold'}`}>{words}</td></tr>
             );
           })}</tbody>
         </table>
