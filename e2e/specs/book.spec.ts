@@ -238,7 +238,7 @@ test('a packet’s words become figures, with its wait and its pot; they are tak
   await expect(read).toContainText('Not understood: Whisper to the leaf.');
   await page.getByLabel('The packet’s pot is').selectOption({ label: 'White pot, 500 ml' });
   await expect(read).toContainText('1.6');
-  await page.getByRole('button', { name: 'Take it into the first recipe' }).click();
+  await page.getByRole('button', { name: 'Use the packet’s figures in the first recipe' }).click();
   await house.expectSaid('The recipe below has the packet’s figures.');
   await expect(page.getByLabel('Best', { exact: true })).toHaveValue('1:30');
   await expect(page.getByLabel('Leaf', { exact: true })).toHaveValue('1.6');

@@ -20,7 +20,7 @@ export function secretFault(role: Role, secret: string): string | null {
   const checked = (role === 'lead' ? Passphrase : Pin).safeParse(secret);
   if (!checked.success) return checked.error.issues[0]?.message ?? 'Not usable.';
   if (role === 'lead') return secret.trim().length < 8 ? 'A passphrase is 8 letters or more; spaces at its ends do not count.' : null;
-  return isPlain(secret) ? 'Equal or running digits are guessed first: take others.' : null;
+  return isPlain(secret) ? 'A PIN such as 1111 or 1234 is guessed first. Choose other digits.' : null;
 }
 
 export const Person = z.strictObject({ id: Id, name: Name, role: Role, siteIds: z.array(Id), active: z.boolean() });

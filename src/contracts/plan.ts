@@ -1,6 +1,7 @@
 import type { ColouredBrew } from '#core/colour';
 import { bagsText, brewingOf, characterAfter, methodFor, nextSteep, spoonsText, workOutCard, type Asked, type Card, type CardFault, type NextSteep } from '#core/recipes';
 import type { KnownTea, StyleId } from '#core/styles';
+import { leafBackWindow } from '#core/timing';
 import { celsius, millilitres, type Millilitres, type Seconds } from '#core/units';
 import type { Plan } from './brews';
 import type { Lot, Tea, Version } from './book';
@@ -50,8 +51,8 @@ export function brewOf(plan: Plan, style: StyleId, time: Seconds): ColouredBrew 
   return { ...brew, character, measured: undefined };
 }
 
-/** A kept plan with another window: the leaf went back. */
-export const withWindow = (plan: Plan, window: Plan['recipe']['window']): Plan => ({ ...plan, recipe: { ...plan.recipe, window } });
+/** A kept plan once the leaf went back for so many seconds more: the bar's clock runs to its new window. */
+export const withLeafBack = (plan: Plan, steeped: Seconds, more: number): Plan => ({ ...plan, recipe: { ...plan.recipe, window: leafBackWindow(steeped, more) } });
 
 /** The next steep of the same leaf after a brew of this plan that took `steeped`: its plan, or why there is none. */
 export function planAgain(plan: Plan, style: StyleId, steeped: Seconds): { readonly next: NextSteep; readonly plan: Plan | null } {

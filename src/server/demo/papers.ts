@@ -4,7 +4,8 @@ import { NO_LEAF_FACTS, type LeafFacts } from '#core/teas';
 import type { Method } from '#core/recipes';
 import type { DemoSite } from './house';
 
-// The packets are made up too, and their figures no common recipe. What an invented house wrote down beside its recipes: packets, leaf, blends, other methods, kettles, scoops.
+// What an invented house wrote down beside its recipes: packets, leaf, blends, other methods, kettles, scoops. The
+// packets are made up too, and their figures are no common recipe's.
 
 type Paper = Partial<Pick<TeaFields, 'packet' | 'blend' | 'caffeine' | 'cautions'>> & { readonly leaf?: Partial<LeafFacts>; readonly methods?: readonly Method[]; readonly next?: string };
 export const PAPERS: Readonly<Record<string, Paper>> = {

@@ -16,7 +16,7 @@ export type ReadSession = (req: Request) => Promise<Signed | null>;
  */
 function inWhoseName(e: Endpoint, req: Request, session: Signed): Signed {
   const person = req.get('x-limnos-person');
-  if (person !== undefined && person !== session.personId) throw new AppError('session.other', 409, 'That was done by somebody who is not signed in here now. It waits for them.');
+  if (person !== undefined && person !== session.personId) throw new AppError('session.other', 409, 'Another person made this record. The record waits until that person signs in here.');
   const device = req.get('x-limnos-device');
   if (device === undefined || !e.whenLocked || session.lockedAs !== null) return session;
   return { ...session, lockedAs: deviceName(device) };

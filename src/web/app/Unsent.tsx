@@ -1,3 +1,4 @@
+import { clockText } from '../features/bar';
 import { giveUp, makerOf, tryAgain, type Waiting } from './outbox';
 import { recordsApi } from './records';
 import { useAppDispatch, useAppSelector } from './store';
@@ -18,21 +19,19 @@ const EVENTS: Readonly<Record<string, string>> = {
   pair: 'Two pots together',
   claim: '“It was me”',
 };
-const two = (n: number) => String(n).padStart(2, '0');
-const timeText = (ms: number) => `${two(new Date(ms).getHours())}:${two(new Date(ms).getMinutes())}`;
 
 /** What a write was, in the words of whoever made it. */
 function writeText(w: Waiting, teaOf: (brewId: string) => string | undefined): string {
   switch (w.kind) {
     case 'start':
-      return `Start of ${w.brew.tea.name}, ${timeText(w.body.at)}`;
+      return `Start of ${w.brew.tea.name}, ${clockText(w.body.at)}`;
     case 'event':
-      return `${EVENTS[w.body.kind] ?? 'Change'} of ${teaOf(w.brewId) ?? 'a brew'}, ${timeText(w.body.at)}`;
+      return `${EVENTS[w.body.kind] ?? 'Change'} of ${teaOf(w.brewId) ?? 'a brew'}, ${clockText(w.body.at)}`;
     case 'order':
     case 'orderChange':
       return `Queue: ${w.order.teaName}`;
     case 'table':
-      return `Tasting, ${timeText(w.body.at)}`;
+      return `Tasting, ${clockText(w.body.at)}`;
     case 'lock':
       return 'Lock of this tablet';
   }

@@ -58,7 +58,6 @@ export function now(): EpochMs {
 }
 
 const MIN_MS = 40;
-
 const AFTER_MS = 4;
 
 /** Redraws at the moment `until` names, again and again: so many ms from a given instant. */

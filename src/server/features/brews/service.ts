@@ -1,11 +1,11 @@
 import { and, eq } from 'drizzle-orm';
-import { cardFaultWords, cardOf, planAgain, planOf, withWindow } from '#contracts/plan';
+import { cardFaultWords, cardOf, planAgain, planOf, withLeafBack } from '#contracts/plan';
 import type { z } from 'zod';
 import type { Bar, Brew, BrewEventBody, Happened, startBrew } from '#contracts/brews';
 import { lotInUse } from '#contracts/chosen';
 import { PLACES } from '#contracts/limits';
 import { methodFor } from '#core/recipes';
-import { advance, leafBackWindow, pullKind, type BrewState, type Step } from '#core/timing';
+import { advance, pullKind, type BrewState, type Step } from '#core/timing';
 import { isRight, verdictWords } from '#core/correction';
 import { epochMs, minutesText, secondsBetween } from '#core/units';
 import type { Deps } from '../../deps';
@@ -157,7 +157,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       const [row] = await tx.select().from(brews).where(eq(brews.id, id)).for('update');
       if (!row) throw notFound('That brew');
       const known = await eventById(tx, given.id);
-      if (known && (known.brewId !== id || known.kind !== given.kind)) throw refused(await must(tx, id), 'idTaken', 'That was sent for another brew already. Nothing was changed.');
+      if (known && (known.brewId !== id || known.kind !== given.kind)) throw refused(await must(tx, id), 'idTaken', 'This record belongs to another brew. Nothing was changed.');
       if (known) return must(tx, id);
       if (who.lockedAs !== null && given.kind !== 'pull' && given.kind !== 'undo') throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
       if (who.lockedAs !== null && row.siteId !== who.siteId) throw notFound('That brew');
@@ -244,7 +244,7 @@ async function extras(tx: Tx, row: BrewRow, e: BrewEventBody, state: BrewState, 
     case 'leafBack': {
       if (row.waterOn === null || row.pulled === null) return {};
       const steeped = secondsBetween(epochMs(row.waterOn.getTime()), epochMs(row.pulled.getTime()));
-      return { ...NOT_PULLED, plan: withWindow(row.plan, leafBackWindow(steeped, e.seconds)) };
+      return { ...NOT_PULLED, plan: withLeafBack(row.plan, steeped, e.seconds) };
     }
     case 'undoPull':
       return NOT_PULLED;

@@ -1,6 +1,6 @@
-import { advance, clashesAhead, leafBackWindow, meetsNow, phaseAt, stepNow, stepWords, waitToPour, type BrewStep, type Clash, type Moment, type Phase } from '#core/timing';
+import { advance, clashesAhead, meetsNow, phaseAt, stepNow, stepWords, waitToPour, type BrewStep, type Clash, type Moment, type Phase } from '#core/timing';
 import { colourOfBrew, diluted, tint, type Liquor } from '#core/colour';
-import { brewOf, withWindow } from '#contracts/plan';
+import { brewOf, withLeafBack } from '#contracts/plan';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { Waiting } from '../../app/outbox';
@@ -27,7 +27,7 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
   const state = step.state as Brew['state'];
   switch (event.kind) {
     case 'pull': return { ...brew, state, ...(by.id ? { pulledBy: by } : { pulledDevice: by.name }) };
-    case 'leafBack': return brew.state.kind === 'pulled' ? { ...brew, state, pulledBy: null, pulledDevice: null, plan: withWindow(brew.plan, leafBackWindow(secondsBetween(brew.state.waterOn, brew.state.pulled), event.seconds)) } : brew;
+    case 'leafBack': return brew.state.kind === 'pulled' ? { ...brew, state, pulledBy: null, pulledDevice: null, plan: withLeafBack(brew.plan, secondsBetween(brew.state.waterOn, brew.state.pulled), event.seconds) } : brew;
     case 'undoPull': return { ...brew, state, pulledBy: null, pulledDevice: null };
     case 'judge': return { ...brew, state, judgedBy: by, verdict: event.verdict, proposal: event.proposal, accepted: event.accepted };
     default: return { ...brew, state };

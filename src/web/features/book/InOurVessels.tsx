@@ -15,7 +15,6 @@ import { houseCup } from '../bar';
 
 /** A school is told apart where its leaf differs by this share, or its time by so many seconds. */
 const LEAF_APART = 0.03;
-
 const TIME_APART = 5;
 
 /** The scaling table: every vessel of the site to its mark, or what keeps it from being brewed there. */

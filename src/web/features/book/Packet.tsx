@@ -98,7 +98,7 @@ const MISSING: Readonly<Record<NonNullable<PacketView['missing']>, string>> = {
   weighing: 'Weigh a spoon of this tea: then the packet’s spoons become grams.',
   bag: 'Type what one bag holds in the bag recipe: then the packet’s bags become grams.',
   scoop: 'Put the house’s scoop on the Shelf: then the packet’s scoops become grams.',
-  vessel: 'Choose the pot that the packet means.',
+  vessel: 'Put a pot on the Shelf: then “per pot” becomes ml.',
 };
 
 /** What of the packet's text nothing was read from. */
@@ -152,7 +152,7 @@ export function PacketReading({ packet, style, onTake, taken = false }: Props) {
       {onTake && start && (
         <p>
           <button type="button" className="btn slim" onClick={() => onTake(start.recipe)}>
-            Take it into the first recipe
+            Use the packet’s figures in the first recipe
           </button>
           {taken && <span className="small"> The recipe below has the packet’s figures.</span>}
         </p>
