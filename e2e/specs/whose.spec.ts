@@ -25,7 +25,7 @@ test('a brew that one person started without a network is sent under that person
   await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await expect.poll(async () => (await onBar(house)).map((b) => [b.tea.name, b.startedBy.name])).toEqual([['Marrowick Broken', PEOPLE.other.name]]);
   await page.getByRole('button', { name: 'Show records' }).click();
-  await house.expectSaid('Waits until Dov R. signs in on this device.');
+  await house.expectSaid('This record waits until Dov R. signs in on this device.');
   await page.keyboard.press('Escape');
   // Something done to a brew that the server does not know yet waits with its start.
   await bar.pull('Tolvane Amber');

@@ -35,10 +35,13 @@ function Saved({ onOpen }: { onOpen: () => void }) {
   return (
     <span className="small unsaved" role="status">
       {away}
-      {needsSignIn && <b>Signed out: sign in and they are kept.</b>} {waiting.length - aside} not saved yet
-      {others.length > 0 && `, some wait for ${others.join(' and ')}`}
-      {aside > 0 && <b>, {aside} set aside</b>}
-      {storageFails ? '; this device cannot keep them when it is closed' : ''}
+      {needsSignIn && <b>Signed out: sign in and they are kept. </b>}
+      {[
+        waiting.length > aside && `${waiting.length - aside} not saved yet`,
+        others.length > 0 && `some wait for ${others.join(' and ')}`,
+        aside > 0 && `${aside} set aside`,
+        storageFails && 'this device cannot keep them when it is closed',
+      ].filter(Boolean).join(', ')}
       {(aside > 0 || others.length > 0) && <button type="button" className="btn slim quiet" onClick={onOpen}>Show records</button>}
     </span>
   );

@@ -55,9 +55,9 @@ export function Unsent({ me }: { me: string }) {
           <li key={w.id}>
             <b>{writeText(w, teaOf)}</b>
             <span className="small">
-              {w.aside && `${whose}. Set aside: the server failed on this record five times. ${w.aside.why}`}
-              {!w.aside && isOthers && `Waits until ${whose} signs in on this device.`}
-              {!w.aside && !isOthers && `${whose}. Waits for the server.`}
+              {w.aside && `${whose}: set aside. The server failed five times on this record. ${w.aside.why}`}
+              {!w.aside && isOthers && `This record waits until ${whose} signs in on this device.`}
+              {!w.aside && !isOthers && `${whose}: waits for the server.`}
             </span>
             {w.aside && (
               <span className="flex gap-2">
