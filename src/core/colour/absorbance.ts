@@ -1,4 +1,4 @@
-import { linearOf } from './photo';
+import { LINEAR } from './photo';
 import type { Pixels } from './patch';
 
 const { ceil, floor, log, max } = Math;
@@ -21,7 +21,6 @@ export type Absorbance = {
   readonly smooth: Float32Array;
 };
 
-const LINEAR = Float64Array.from({ length: 256 }, (_, code) => linearOf(code));
 /** Noise of dark places is held down by this much light. */
 const FLOOR = 0.015;
 /** Liquors take blue first; red ones green; only the darkest take red. */

@@ -1,4 +1,4 @@
-import { linearOf, type LinearRgb } from './photo';
+import { LINEAR, type LinearRgb } from './photo';
 
 /** A picture: RGBA codes, row by row. */
 export type Pixels = { readonly data: Uint8ClampedArray; readonly width: number; readonly height: number };
@@ -26,7 +26,6 @@ function rimRing({ r, rim }: CupAt): readonly [inner: number, outer: number] {
 /** Fewer pixels are not a patch. */
 const FEWEST = 500;
 
-const LINEAR = Float64Array.from({ length: 256 }, (_, c) => linearOf(c));
 /** By their own names: the loops over pixels ask for them millions of times. */
 const { cbrt, floor, max, min } = Math;
 const lightness = (y: number) => (y > 216 / 24389 ? 116 * cbrt(y) - 16 : (24389 / 27) * y);

@@ -5,6 +5,8 @@ export type LinearRgb = readonly [r: number, g: number, b: number];
 
 /** Decodes one 8-bit sRGB channel (IEC 61966-2-1). @example linearOf(255) // 1 */
 export const linearOf = (code: number): number => decoded(code / 255);
+/** `linearOf` of every code, for loops over pixels. */
+export const LINEAR: Float64Array = Float64Array.from({ length: 256 }, (_, code) => linearOf(code));
 /** The rim of a white cup reflects so much unless it was measured. */
 const RIM = 0.85;
 

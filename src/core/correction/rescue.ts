@@ -1,7 +1,7 @@
 import type { Rescue } from './table';
 import { brewCup, dilute, type Brewing, type Cup } from '#core/cup';
 import { bitterDoseOf, bodyOf, cupWords, doseOf, MAPS, MARK, type Taste } from '#core/taste';
-import { millilitres, seconds, type Millilitres } from '#core/units';
+import { millilitres, ML_PER, seconds, type Millilitres } from '#core/units';
 
 /** What to do with the cup in hand. */
 export type CupInHand = {
@@ -84,7 +84,6 @@ export function blendShare(strong: Cup, weak: Cup, body: number): number | null 
 /** ml of water to each ml of an extract so that the glass has a wanted body. At least 0. */
 export const waterPerExtract = (extract: Cup, body: number): number => Math.max(0, bodyOf(extract.gramsPerLitre) / body - 1);
 
-const TEACUP = 150;
 const to = (step: number, ml: number) => Math.round(ml / step) * step;
 
 /** A rescue with its figures, predicted. `over` in marks: how much too strong or too bitter it was found. */
@@ -106,6 +105,6 @@ export function rescueOf(kind: Rescue, brew: Brewing, over: { strength: number; 
     const text = `Split the cup: pour part off and keep it for a second cup, top both up with hot water. ${words}`;
     return { kind, water: millilitres(water), text, share };
   }
-  const cupful = Math.max(5, to(5, (water / cup.liquor) * TEACUP));
+  const cupful = Math.max(5, to(5, (water / cup.liquor) * ML_PER.teacup));
   return { kind, water: millilitres(water), text: `About ${cupful} ml a cup. ${words}` };
 }

@@ -1,4 +1,4 @@
-import type { Millilitres } from '#core/units';
+import { ML_PER, type Millilitres } from '#core/units';
 import { CAFFEINE_SPREAD } from './maps';
 import type { Taste } from './taste';
 
@@ -19,8 +19,6 @@ export const BITE_INTENSE = 4.4;
 
 /** Caffeine is said to so many mg. */
 const CAFFEINE_STEP = 5;
-/** A classic teacup, ml: common practice. */
-const TEACUP = 150;
 /** Liquor for more than this is a pot's, ml. */
 const MORE_THAN_A_CUP = 225;
 /**
@@ -35,7 +33,7 @@ export function caffeineWords(mg: number, liquor: Millilitres): string {
     return `${low}–${high} mg`;
   };
   if (liquor <= MORE_THAN_A_CUP) return `Caffeine, rough: ${range(mg)} in this cup of ${Math.round(liquor)} ml.`;
-  return `Caffeine, rough: ${range(mg)} in the pot, ${range((mg * TEACUP) / liquor)} a cup of ${TEACUP} ml.`;
+  return `Caffeine, rough: ${range(mg)} in the pot, ${range((mg * ML_PER.teacup) / liquor)} a cup of ${ML_PER.teacup} ml.`;
 }
 
 /** A cup in one line: strength, bitterness when there is any, sweetness, stewing when there is any. */

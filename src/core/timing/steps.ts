@@ -1,7 +1,7 @@
 import type { BrewState } from './brew';
 import { leafAct, leafActWords, type VesselFacts } from '#core/vessels';
 import type { Handling, Window } from '#core/recipes';
-import { millilitres, minutesText, numberText, seconds, temperatureText, volumeText, type Celsius, type EpochMs, type Grams, type Millilitres, type Seconds, type VolumeUnit } from '#core/units';
+import { millilitres, minutesText, ML_PER, numberText, seconds, temperatureText, volumeText, type Celsius, type EpochMs, type Grams, type Millilitres, type Seconds, type VolumeUnit } from '#core/units';
 
 /** Warm the vessel at least so long: common practice. */
 export const WARMING = seconds(15);
@@ -10,9 +10,6 @@ export const COOL_TO_JUDGE: Seconds = seconds(90);
 /** A stir is asked for so long before its moment, and no longer after it than this. */
 const STIR_EARLY = 5;
 const STIR_LATE = 25;
-
-/** A classic teacup, ml: common practice. */
-const TEACUP = 150;
 
 /** What hands do to one brew, in their order. `pour` starts the clock, `pull` stops it. */
 export const STEP_KINDS = ['warm', 'weigh', 'heat', 'rinse', 'pour', 'stir', 'pull', 'drain', 'serve', 'judge'] as const;
@@ -121,7 +118,7 @@ export type Turns = { readonly cups: number; readonly each: Millilitres; readonl
  * The order that makes cups of one pot alike: 1, 2, 3, then 3, 2, 1, half a cup each (common practice).
  * @param cups how many; without it, teacups of 150 ml, at least two.
  */
-export function turnsOf(liquor: Millilitres, cups: number = Math.max(2, Math.round(liquor / TEACUP))): Turns {
+export function turnsOf(liquor: Millilitres, cups: number = Math.max(2, Math.round(liquor / ML_PER.teacup))): Turns {
   const there = Array.from({ length: cups }, (_, i) => i + 1);
   return { cups, each: millilitres(liquor / cups / 2), order: [...there, ...[...there].reverse()] };
 }

@@ -1,4 +1,4 @@
-import { grams, volumeText, type Grams } from '#core/units';
+import { ML_PER, grams, volumeText, type Grams } from '#core/units';
 import type { Recipe } from '#core/recipes';
 import type { Tea } from '#contracts/book';
 import type { Vessel } from '#contracts/shelf';
@@ -15,7 +15,7 @@ const PER_PHONE_SHELF = 3;
 const LARGE = 900;
 
 const cupsWord = (v: Vessel) => {
-  const n = Math.max(1, Math.round(v.mark / 150));
+  const n = Math.max(1, Math.round(v.mark / ML_PER.teacup));
   return `${n} ${n === 1 ? 'cup' : 'cups'}`;
 };
 
