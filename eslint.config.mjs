@@ -7,7 +7,10 @@ export default ts.config(
   ...ts.configs.recommended,
   {
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
       'no-console': 'off',
       eqeqeq: 'error',
     },
@@ -19,15 +22,26 @@ export default ts.config(
     plugins: { limnos: { rules: { 'call-after-declaration': callAfterDeclaration } } },
     rules: {
       'limnos/call-after-declaration': 'error',
-      '@typescript-eslint/no-use-before-define': ['error', { functions: false, classes: true, variables: true, typedefs: false, ignoreTypeReferences: true }],
+      '@typescript-eslint/no-use-before-define': [
+        'error',
+        {
+          functions: false,
+          classes: true,
+          variables: true,
+          typedefs: false,
+          ignoreTypeReferences: true,
+        },
+      ],
     },
   },
   {
     files: ['src/**/*.ts', 'src/**/*.tsx'],
     rules: {
-      'no-restricted-syntax': ['error',
+      'no-restricted-syntax': [
+        'error',
         { selector: 'ExportAllDeclaration', message: 'Name what leaves: no export *.' },
-        { selector: 'ExportDefaultDeclaration', message: 'No default exports.' }],
+        { selector: 'ExportDefaultDeclaration', message: 'No default exports.' },
+      ],
     },
   },
   {
@@ -35,14 +49,24 @@ export default ts.config(
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
-      'no-restricted-syntax': ['error',
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now' },
+        { object: 'Math', property: 'random' },
+      ],
+      'no-restricted-syntax': [
+        'error',
         { selector: 'NewExpression[callee.name="Date"]', message: 'The clock is an argument.' },
         { selector: 'ExportAllDeclaration', message: 'Name what leaves: no export *.' },
-        { selector: 'ExportDefaultDeclaration', message: 'No default exports.' }],
+        { selector: 'ExportDefaultDeclaration', message: 'No default exports.' },
+      ],
     },
   },
-  { files: ['src/web/**/*.ts', 'src/web/**/*.tsx'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
+  {
+    files: ['src/web/**/*.ts', 'src/web/**/*.tsx'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
   { files: ['e2e/**/*.ts'], rules: { 'no-empty-pattern': 'off' } },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 );

@@ -9,9 +9,16 @@ export default {
   maxWorkers: 2,
   testTimeout: 30_000,
   transform: {
-    '^.+\\.tsx?$': ['@swc/jest', {
-      jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
-      module: { type: 'es6' },
-    }],
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
   },
 };

@@ -4,16 +4,35 @@ import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react(), tailwind(), VitePWA({
-    // Registered by app/offline.ts, which asks before a newer version is taken up.
-    injectRegister: null,
-    registerType: 'prompt',
-    manifest: {
-      name: 'Limnos, the house tea book', short_name: 'Limnos', description: 'House recipes scaled to the vessel, steeps run, cups judged.', start_url: '/', display: 'standalone', background_color: '#eff2f4', theme_color: '#eff2f4',
-      icons: [{ src: '/icon-192.png', sizes: '192x192', type: 'image/png' }, { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' }],
-    },
-    workbox: { globPatterns: ['**/*.{js,css,html,woff2,png}'], navigateFallback: '/index.html', navigateFallbackDenylist: [/^\/api\//], cleanupOutdatedCaches: true, clientsClaim: true },
-  })],
+  plugins: [
+    react(),
+    tailwind(),
+    VitePWA({
+      // Registered by app/offline.ts, which asks before a newer version is taken up.
+      injectRegister: null,
+      registerType: 'prompt',
+      manifest: {
+        name: 'Limnos, the house tea book',
+        short_name: 'Limnos',
+        description: 'House recipes scaled to the vessel, steeps run, cups judged.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#eff2f4',
+        theme_color: '#eff2f4',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,png}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+      },
+    }),
+  ],
   build: { outDir: 'dist/web', emptyOutDir: true, target: 'es2022' },
   worker: { format: 'es' },
 });

@@ -4,5 +4,9 @@ import { needModules, ROOT } from './lib/prepare.mjs';
 
 process.env.LIMNOS_SAY = 'stderr';
 needModules();
-const done = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/bench/main.ts', ...process.argv.slice(2)], { cwd: ROOT, stdio: 'inherit' });
+const done = spawnSync(
+  process.execPath,
+  ['--import', 'tsx', 'scripts/bench/main.ts', ...process.argv.slice(2)],
+  { cwd: ROOT, stdio: 'inherit' },
+);
 process.exit(done.status ?? 1);

@@ -4,5 +4,14 @@ import { needModules, ROOT } from './lib/prepare.mjs';
 
 process.env.LIMNOS_SAY = 'stderr';
 needModules();
-const done = spawnSync(process.execPath, ['--import', 'tsx', '-e', "import('./src/server/features/exchange/fromJson.ts').then((m) => console.log(JSON.stringify(m.exchangeSchema(), null, 1)))"], { cwd: ROOT, stdio: 'inherit' });
+const done = spawnSync(
+  process.execPath,
+  [
+    '--import',
+    'tsx',
+    '-e',
+    "import('./src/server/features/exchange/fromJson.ts').then((m) => console.log(JSON.stringify(m.exchangeSchema(), null, 1)))",
+  ],
+  { cwd: ROOT, stdio: 'inherit' },
+);
 process.exit(done.status ?? 1);

@@ -8,9 +8,19 @@ import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
 
 await build({ logLevel: 'warn' });
 await bundle({
-  entryPoints: ['src/server/main.ts'], outfile: 'dist/server/main.mjs', bundle: true, platform: 'node', format: 'esm', target: 'node20', minify: false, sourcemap: false, logLevel: 'warning',
+  entryPoints: ['src/server/main.ts'],
+  outfile: 'dist/server/main.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  minify: false,
+  sourcemap: false,
+  logLevel: 'warning',
   external: ['@node-rs/argon2', 'pdfkit', 'sharp'],
-  banner: { js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);" },
+  banner: {
+    js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);",
+  },
 });
 
 // Packed here, once; the server only hands them out. Fonts and pictures are packed already.
@@ -23,4 +33,7 @@ for (const name of readdirSync('dist/web', { recursive: true })) {
 }
 
 const { bytes } = barRoute('dist/web');
-if (bytes > BAR_ROUTE_BYTES) throw new Error(`The Bar's route loads ${Math.round(bytes / 1000)} kB gzip, over ${BAR_ROUTE_BYTES / 1000} kB: load what it does not need at once later.`);
+if (bytes > BAR_ROUTE_BYTES)
+  throw new Error(
+    `The Bar's route loads ${Math.round(bytes / 1000)} kB gzip, over ${BAR_ROUTE_BYTES / 1000} kB: load what it does not need at once later.`,
+  );

@@ -3,5 +3,8 @@ import { spawnSync } from 'node:child_process';
 import { needModules, ROOT } from './lib/prepare.mjs';
 
 needModules();
-const done = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/samples.ts'], { cwd: ROOT, stdio: 'inherit' });
+const done = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/samples.ts'], {
+  cwd: ROOT,
+  stdio: 'inherit',
+});
 process.exit(done.status ?? 1);

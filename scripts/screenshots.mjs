@@ -34,10 +34,27 @@ function shiftClock(by) {
 }
 const folder = mkdtempSync(join(tmpdir(), 'limnos-shots-'));
 const database = await startMariadb(folder, ['limnos_shots']);
-const server = fork(join(ROOT, 'dist/server/main.mjs'), { cwd: ROOT, env: cleanEnv({ DATABASE_URL: database.url('limnos_shots'), PORT: '0', LIMNOS_SEED: 'demo', LIMNOS_CLOCK: new Date(now()).toISOString(), LOG_LEVEL: 'silent' }), stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
+const server = fork(join(ROOT, 'dist/server/main.mjs'), {
+  cwd: ROOT,
+  env: cleanEnv({
+    DATABASE_URL: database.url('limnos_shots'),
+    PORT: '0',
+    LIMNOS_SEED: 'demo',
+    LIMNOS_CLOCK: new Date(now()).toISOString(),
+    LOG_LEVEL: 'silent',
+  }),
+  stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+});
 const { port } = await new Promise((resolve) => server.once('message', resolve));
 const browser = await openChromium();
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'Europe/London', serviceWorkers: 'block', baseURL: `http://127.0.0.1:${port}`, reducedMotion: 'reduce' });
+const context = await browser.newContext({
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-GB',
+  timezoneId: 'Europe/London',
+  serviceWorkers: 'block',
+  baseURL: `http://127.0.0.1:${port}`,
+  reducedMotion: 'reduce',
+});
 await context.addInitScript(shiftClock, ahead);
 const page = await context.newPage();
 page.setDefaultTimeout(15_000);
@@ -45,10 +62,19 @@ page.on('pageerror', (e) => say(`page error: ${e.message}`));
 
 const settle = (ms = 700) => page.waitForTimeout(ms);
 const role = (kind, name) => page.getByRole(kind, { name }).first();
-const place = async (name) => { await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`${name}$`) }).click(); await settle(); };
+const place = async (name) => {
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: new RegExp(`${name}$`) })
+    .click();
+  await settle();
+};
 async function shot(name, size) {
   if (only.length && !only.includes(name)) return;
-  if (size) { await page.setViewportSize({ width: size[0], height: size[1] }); await settle(400); }
+  if (size) {
+    await page.setViewportSize({ width: size[0], height: size[1] });
+    await settle(400);
+  }
   await page.screenshot({ path: join(out, `${name}.png`) });
   say(`${name}.png`);
   if (size) await page.setViewportSize({ width: 1280, height: 800 });
@@ -56,28 +82,56 @@ async function shot(name, size) {
 /** Two states of one view on one picture: the first is held until the second is there. */
 const held = new Map();
 async function half(name, size, across = false) {
-  if (size) { await page.setViewportSize({ width: size[0], height: size[1] }); await settle(400); }
+  if (size) {
+    await page.setViewportSize({ width: size[0], height: size[1] });
+    await settle(400);
+  }
   const picture = await page.screenshot();
   if (size) await page.setViewportSize({ width: 1280, height: 800 });
   const first = held.get(name);
-  if (!first) { held.set(name, picture); return; }
+  if (!first) {
+    held.set(name, picture);
+    return;
+  }
   if (only.length && !only.includes(name)) return;
   const [a, b] = await Promise.all([first, picture].map((x) => sharp(x).metadata()));
   const gap = 16;
-  const [width, height] = across ? [a.width + gap + b.width, Math.max(a.height, b.height)] : [Math.max(a.width, b.width), a.height + gap + b.height];
-  await sharp({ create: { width, height, channels: 3, background: '#8a969d' } }).composite([{ input: first, left: 0, top: 0 }, { input: picture, left: across ? a.width + gap : 0, top: across ? 0 : a.height + gap }]).png({ compressionLevel: 9 }).toFile(join(out, `${name}.png`));
+  const [width, height] = across
+    ? [a.width + gap + b.width, Math.max(a.height, b.height)]
+    : [Math.max(a.width, b.width), a.height + gap + b.height];
+  await sharp({ create: { width, height, channels: 3, background: '#8a969d' } })
+    .composite([
+      { input: first, left: 0, top: 0 },
+      { input: picture, left: across ? a.width + gap : 0, top: across ? 0 : a.height + gap },
+    ])
+    .png({ compressionLevel: 9 })
+    .toFile(join(out, `${name}.png`));
   say(`${name}.png`);
 }
 const records = async (path) => (await page.request.get(path)).json();
 async function post(path, data) {
-  const answer = await page.request.post(path, { data, headers: { origin: `http://127.0.0.1:${port}` } });
+  const answer = await page.request.post(path, {
+    data,
+    headers: { origin: `http://127.0.0.1:${port}` },
+  });
   if (!answer.ok()) throw new Error(`${path}: ${await answer.text()}`);
 }
 /** A brew that another tablet started so many seconds ago. */
 async function stands(tea, vessel, ago, place, warming = false) {
   const t = (await records('/api/book')).teas.find((x) => x.name === tea);
   const v = (await records('/api/vessels')).vessels.find((x) => x.name === vessel);
-  const body = { id: v7(), siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: t.house.recipe.warm, warming, place, at: now() - ago * 1000 };
+  const body = {
+    id: v7(),
+    siteId: v.siteId,
+    teaId: t.id,
+    versionId: t.house.id,
+    vesselId: v.id,
+    water: v.mark,
+    warmed: t.house.recipe.warm,
+    warming,
+    place,
+    at: now() - ago * 1000,
+  };
   await post('/api/brews', body);
 }
 
@@ -105,10 +159,33 @@ try {
   await shot('bar');
   const like = (await records('/api/vessels')).vessels.find((v) => v.name === 'White pot');
   const { id: _id, rev: _rev, retired: _retired, ...facts } = like;
-  for (const name of ['Blue pot', 'Tall pot', 'Oval pot', 'Pot by the window']) await post('/api/vessels', { ...facts, id: v7(), name });
-  for (const [i, [tea, vessel, ago]] of [['Marrowick Broken', 'Grey pot', 73], ['Dunvarrow Roast', 'Ball mug', 150], ['Osk Flower', 'Blue pot', 40], ['Iveline First', 'Tall pot', 148], ['Corrow Roast', 'Oval pot', 96], ['Vennick Gold', 'Pot by the window', 148]].entries()) await stands(tea, vessel, ago, i + 7);
+  for (const name of ['Blue pot', 'Tall pot', 'Oval pot', 'Pot by the window'])
+    await post('/api/vessels', { ...facts, id: v7(), name });
+  for (const [i, [tea, vessel, ago]] of [
+    ['Marrowick Broken', 'Grey pot', 73],
+    ['Dunvarrow Roast', 'Ball mug', 150],
+    ['Osk Flower', 'Blue pot', 40],
+    ['Iveline First', 'Tall pot', 148],
+    ['Corrow Roast', 'Oval pot', 96],
+    ['Vennick Gold', 'Pot by the window', 148],
+  ].entries())
+    await stands(tea, vessel, ago, i + 7);
   const teas = (await records('/api/book')).teas;
-  for (const [i, [tea, forWhom]] of [['Mereth Mint', 'window table'], ['Haldrin Shade', 'two at the bar'], ['Orrin Hearth', 'to take out']].entries()) await post('/api/orders', { id: v7(), siteId: like.siteId, teaId: teas.find((t) => t.name === tea).id, vesselId: null, water: null, forWhom, rank: i, at: now() });
+  for (const [i, [tea, forWhom]] of [
+    ['Mereth Mint', 'window table'],
+    ['Haldrin Shade', 'two at the bar'],
+    ['Orrin Hearth', 'to take out'],
+  ].entries())
+    await post('/api/orders', {
+      id: v7(),
+      siteId: like.siteId,
+      teaId: teas.find((t) => t.name === tea).id,
+      vesselId: null,
+      water: null,
+      forWhom,
+      rank: i,
+      at: now(),
+    });
   await settle(1200);
   await shot('bar-twelve');
   await half('bar-small', [820, 1180], true);
@@ -120,7 +197,10 @@ try {
   await context.setOffline(false);
   await page.goto('/');
   await settle(4000);
-  await page.locator('.under[data-brew="Quillorn Steam"]').getByRole('button', { name: /^Judge/ }).click();
+  await page
+    .locator('.under[data-brew="Quillorn Steam"]')
+    .getByRole('button', { name: /^Judge/ })
+    .click();
   await settle();
   await role('radio', '4 · darker').click();
   await role('radio', 'Bitter: bitter').click();
@@ -128,7 +208,15 @@ try {
   await role('radio', 'Sweet: little').click();
   await settle();
   await shot('judge');
-  for (const b of (await records('/api/bar')).brews.filter((x) => x.place > 6 || x.tea.name === 'Sennet Hollow')) await post(`/api/brews/${b.id}/events`, { id: v7(), at: now(), kind: 'abandon', reason: 'Spilled' });
+  for (const b of (await records('/api/bar')).brews.filter(
+    (x) => x.place > 6 || x.tea.name === 'Sennet Hollow',
+  ))
+    await post(`/api/brews/${b.id}/events`, {
+      id: v7(),
+      at: now(),
+      kind: 'abandon',
+      reason: 'Spilled',
+    });
   await page.goto('/');
   await settle();
   await place('Book');
@@ -156,12 +244,30 @@ try {
   const told = v7();
   const on = now() - 420_000;
   const tea = teas.find((t) => t.name === 'Sennet Hollow');
-  const happened = (at, body) => post(`/api/brews/${told}/events`, { id: v7(), at: on + at * 1000, ...body });
-  await post('/api/brews', { id: told, siteId: like.siteId, teaId: tea.id, versionId: tea.house.id, vesselId: (await records('/api/vessels')).vessels.find((v) => v.name === 'Grey pot').id, water: 800, warmed: true, warming: true, place: 8, at: on - 95_000 });
+  const happened = (at, body) =>
+    post(`/api/brews/${told}/events`, { id: v7(), at: on + at * 1000, ...body });
+  await post('/api/brews', {
+    id: told,
+    siteId: like.siteId,
+    teaId: tea.id,
+    versionId: tea.house.id,
+    vesselId: (await records('/api/vessels')).vessels.find((v) => v.name === 'Grey pot').id,
+    water: 800,
+    warmed: true,
+    warming: true,
+    place: 8,
+    at: on - 95_000,
+  });
   await happened(-70, { kind: 'step', key: 'warm', outcome: 'done' });
   await happened(-42, { kind: 'step', key: 'weigh', outcome: 'done', grams: 10.9 });
   await happened(0, { kind: 'waterOn' });
-  for (const [at, celsius] of [[10, 84.5], [70, 83], [140, 81.5], [220, 76]]) await happened(at, { kind: 'reading', celsius });
+  for (const [at, celsius] of [
+    [10, 84.5],
+    [70, 83],
+    [140, 81.5],
+    [220, 76],
+  ])
+    await happened(at, { kind: 'reading', celsius });
   await happened(171, { kind: 'pull' });
   await happened(178, { kind: 'step', key: 'drain', outcome: 'skipped' });
   await happened(300, { kind: 'close' });
@@ -184,8 +290,11 @@ try {
   const table = (at, act) => post(`/api/tastings/${ladder.id}/events`, { id: v7(), at, act });
   const began = now() - 134_000;
   await table(began, { kind: 'start' });
-  const plan = (await records(`/api/tastings/${ladder.id}`)).exercise.cups.map((c) => c.plan.seconds);
-  for (const [cup, s] of plan.entries()) if (s < 130) await table(began + s * 1000 + 1200, { kind: 'pull', cup });
+  const plan = (await records(`/api/tastings/${ladder.id}`)).exercise.cups.map(
+    (c) => c.plan.seconds,
+  );
+  for (const [cup, s] of plan.entries())
+    if (s < 130) await table(began + s * 1000 + 1200, { kind: 'pull', cup });
   await settle(1200);
   await shot('table-run');
   await role('link', 'Taste').click();
@@ -224,9 +333,30 @@ try {
   const { exercise } = await records(`/api/tastings/${second}`);
   const from = now() - 900_000;
   await round(from, { kind: 'start' });
-  for (const [cup, c] of exercise.cups.entries()) { await round(from, { kind: 'pour', cup }); await round(from + c.plan.seconds * 1000, { kind: 'pull', cup }); }
+  for (const [cup, c] of exercise.cups.entries()) {
+    await round(from, { kind: 'pour', cup });
+    await round(from + c.plan.seconds * 1000, { kind: 'pull', cup });
+  }
   for (const [i, t] of exercise.tasters.entries()) {
-    for (const [cup, c] of exercise.cups.entries()) await round(now(), { kind: 'keep', taster: t.id, code: c.codes[0], sheet: { marks: cup === 0 ? { strength: i > 0 ? 1 : 0, bitterness: 1, astringency: 0, sweetness: -1, aroma: 0 } : { strength: 0, bitterness: i === 0 ? 1 : 0, astringency: i === 1 ? -1 : 0, sweetness: 0, aroma: i > 1 ? -1 : 0 }, words: [] } });
+    for (const [cup, c] of exercise.cups.entries())
+      await round(now(), {
+        kind: 'keep',
+        taster: t.id,
+        code: c.codes[0],
+        sheet: {
+          marks:
+            cup === 0
+              ? { strength: i > 0 ? 1 : 0, bitterness: 1, astringency: 0, sweetness: -1, aroma: 0 }
+              : {
+                  strength: 0,
+                  bitterness: i === 0 ? 1 : 0,
+                  astringency: i === 1 ? -1 : 0,
+                  sweetness: 0,
+                  aroma: i > 1 ? -1 : 0,
+                },
+          words: [],
+        },
+      });
     await round(now(), { kind: 'handIn', taster: t.id, order: null, choice: null });
   }
   await round(now(), { kind: 'reveal' });

@@ -2,7 +2,9 @@
 const [what = '', ...rest] = process.argv.slice(2);
 process.env.LIMNOS_SAY = 'stderr';
 if (!['live', 'crash', 'offline'].includes(what)) {
-  process.stderr.write('npm run soak -- live [seconds] [clients] [writes a second] | crash [rounds] | offline [brews]\n');
+  process.stderr.write(
+    'npm run soak -- live [seconds] [clients] [writes a second] | crash [rounds] | offline [brews]\n',
+  );
   process.exit(2);
 }
 process.argv.splice(2, process.argv.length, ...rest);

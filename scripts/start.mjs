@@ -10,7 +10,9 @@ import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prep
 import { giveUp, say } from './lib/say.mjs';
 
 const flags = new Set(process.argv.slice(2));
-for (const f of flags) if (!['--empty', '--demo', '--reset-demo'].includes(f)) giveUp(`${f} is not known here: --empty, --demo or --reset-demo.`);
+for (const f of flags)
+  if (!['--empty', '--demo', '--reset-demo'].includes(f))
+    giveUp(`${f} is not known here: --empty, --demo or --reset-demo.`);
 const FIRST_PORT = 8137;
 const folder = process.env.LIMNOS_DATA || join(ROOT, '.data');
 const own = !process.env.DATABASE_URL;
@@ -25,17 +27,26 @@ const ownerFile = join(folder, 'owner.json');
 const npm = process.env.npm_lifecycle_event ? process.ppid : null;
 if (own && existsSync(ownerFile)) {
   const owner = JSON.parse(readFileSync(ownerFile, 'utf8') || '{}');
-  const there = () => Boolean(owner.pid) && owner.pid !== process.pid && isAlive(owner.pid, 'start.mjs');
+  const there = () =>
+    Boolean(owner.pid) && owner.pid !== process.pid && isAlive(owner.pid, 'start.mjs');
   // One whose npm was killed is stopping by itself.
-  for (let i = 0; i < 100 && there() && owner.npm && !isAlive(owner.npm, 'npm'); i++) await wait(100);
-  if (there()) giveUp(`Limnos is running already on this data (process ${owner.pid}). Stop that one first, or set LIMNOS_DATA to another folder.`);
+  for (let i = 0; i < 100 && there() && owner.npm && !isAlive(owner.npm, 'npm'); i++)
+    await wait(100);
+  if (there())
+    giveUp(
+      `Limnos is running already on this data (process ${owner.pid}). Stop that one first, or set LIMNOS_DATA to another folder.`,
+    );
 }
 if (own) writeFileSync(ownerFile, JSON.stringify({ pid: process.pid, npm }));
 
 const realMark = join(folder, 'real-house');
 if (flags.has('--empty')) writeFileSync(realMark, 'A real house: plain starts open it.\n');
 const real = own && existsSync(realMark) && !flags.has('--demo') && !flags.has('--reset-demo');
-const seed = flags.has('--reset-demo') ? 'reset-demo' : flags.has('--empty') || real ? 'empty' : 'demo';
+const seed = flags.has('--reset-demo')
+  ? 'reset-demo'
+  : flags.has('--empty') || real
+    ? 'empty'
+    : 'demo';
 
 let database = null;
 let server = null;
@@ -62,13 +73,23 @@ try {
   say(error.message);
   await stop(1);
 }
-const wished = process.env.PORT === undefined || process.env.PORT === '' ? FIRST_PORT : Number(process.env.PORT);
+const wished =
+  process.env.PORT === undefined || process.env.PORT === '' ? FIRST_PORT : Number(process.env.PORT);
 const port = wished === 0 ? 0 : await freePort(wished);
 if (wished !== 0 && port !== wished) say(`Port ${wished} is taken, so this is on ${port}.`);
 
 server = fork(join(ROOT, 'dist/server/main.mjs'), {
-  cwd: ROOT, detached: true, stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  env: cleanEnv({ DATABASE_URL: database ? database.url(real || seed === 'empty' ? 'limnos_house' : 'limnos_demo') : process.env.DATABASE_URL, PORT: String(port), LIMNOS_SEED: seed, NODE_ENV: 'production' }),
+  cwd: ROOT,
+  detached: true,
+  stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  env: cleanEnv({
+    DATABASE_URL: database
+      ? database.url(real || seed === 'empty' ? 'limnos_house' : 'limnos_demo')
+      : process.env.DATABASE_URL,
+    PORT: String(port),
+    LIMNOS_SEED: seed,
+    NODE_ENV: 'production',
+  }),
 });
 server.once('exit', (code) => {
   if (!stopping) {
@@ -80,7 +101,9 @@ server.once('message', ({ port: at, signIns }) => {
   say(`\nLimnos is on http://127.0.0.1:${at}`);
   if (signIns.length) {
     say('\nDemo sign-ins (an invented house):');
-    for (const s of signIns) say(`  ${s.name.padEnd(10)} ${s.role.padEnd(8)} ${s.site.padEnd(13)} ${s.secret}`);
-  } else if (seed === 'empty') say('A real house: its first page makes the first site and lead, if that is not done yet.');
+    for (const s of signIns)
+      say(`  ${s.name.padEnd(10)} ${s.role.padEnd(8)} ${s.site.padEnd(13)} ${s.secret}`);
+  } else if (seed === 'empty')
+    say('A real house: its first page makes the first site and lead, if that is not done yet.');
   say('\nCtrl-C stops it.');
 });

@@ -18,8 +18,20 @@ test('the database killed and started again: said as such, and what was acknowle
   const open = () => openPool(database.url('limnos_x'));
   let pool = open();
   await migrateDb(pool, openDb(pool), 'drizzle');
-  const app = () => createApp({ db: openDb(pool), now: testClock(), log: pino({ level: 'silent' }), webFolder: null });
-  await from(app()).post('/api/house', { site: SITE, siteId: newId(), lead: { id: newId(), name: 'Lead L.', secret: 'a long passphrase' } }).expect(200);
+  const app = () =>
+    createApp({
+      db: openDb(pool),
+      now: testClock(),
+      log: pino({ level: 'silent' }),
+      webFolder: null,
+    });
+  await from(app())
+    .post('/api/house', {
+      site: SITE,
+      siteId: newId(),
+      lead: { id: newId(), name: 'Lead L.', secret: 'a long passphrase' },
+    })
+    .expect(200);
   await database.kill();
   const away = await from(app()).get('/api/house');
   expect([away.status, away.body.code]).toEqual([503, 'database.away']);
@@ -41,7 +53,11 @@ test('the demo is seeded once, renewed on request, and a real house is never tou
   await seedDemo(f.db, when);
   expect(await f.db.$count(brews)).toBe(count);
   await resetDemo(f.db, when);
-  expect([await f.db.$count(brews), await f.db.$count(people), await f.db.$count(house)]).toEqual([count, 6, 1]);
+  expect([await f.db.$count(brews), await f.db.$count(people), await f.db.$count(house)]).toEqual([
+    count,
+    6,
+    1,
+  ]);
   await f.close();
   const real = await begunHouse();
   expect(await seedDemo(real.db, when)).toEqual([]);

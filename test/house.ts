@@ -12,16 +12,56 @@ import type { VesselFields } from '../src/contracts/shelf';
 import { startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
 
-export const SITE = { name: 'Test room', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as SiteFields;
-export const POT = { name: 'White pot', kind: 'pot', brim: 620, mark: 500, infuser: 'deep', basket: 230, material: 'porcelain', wallGrams: null, lid: true, cosy: false, strainer: 'liftsOut', dead: 0, covers: null, basketDepth: null, weighed: null } as VesselFields;
+export const SITE = {
+  name: 'Test room',
+  altitudeM: 10,
+  measuredBoiling: null,
+  coldWater: 12,
+  ambient: 20,
+  pourLoss: null,
+  kettle: { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' },
+  water: { hardness: 'unknown', filtered: true },
+  volumeUnit: 'ml',
+  temperatureUnit: 'C',
+} as SiteFields;
+export const POT = {
+  name: 'White pot',
+  kind: 'pot',
+  brim: 620,
+  mark: 500,
+  infuser: 'deep',
+  basket: 230,
+  material: 'porcelain',
+  wallGrams: null,
+  lid: true,
+  cosy: false,
+  strainer: 'liftsOut',
+  dead: 0,
+  covers: null,
+  basketDepth: null,
+  weighed: null,
+} as VesselFields;
 /** What a tea says when nobody has said anything. */
-export const PLAIN_TEA = { words: '', allergens: '', note: '', leaf: { form: null, season: null, traits: [] }, blend: '', packet: '', caffeine: '', cautions: '', colour: null };
+export const PLAIN_TEA = {
+  words: '',
+  allergens: '',
+  note: '',
+  leaf: { form: null, season: null, traits: [] },
+  blend: '',
+  packet: '',
+  caffeine: '',
+  cautions: '',
+  colour: null,
+};
 export const SECRETS = { lead: 'a long passphrase', brewer: '2468', trainee: '1357' };
 
 /** A writing request as our own page sends it. */
 export const from = (app: Express, cookie?: string) => {
   const send = (method: 'get' | 'post' | 'patch' | 'delete') => (path: string, body?: object) => {
-    const r = request(app)[method](path).set('host', 'limnos.test').set('origin', 'http://limnos.test');
+    const r = request(app)
+      [method](path)
+      .set('host', 'limnos.test')
+      .set('origin', 'http://limnos.test');
     if (cookie) r.set('cookie', cookie);
     return body ? r.send(body) : r;
   };
@@ -29,10 +69,12 @@ export const from = (app: Express, cookie?: string) => {
 };
 export type Caller = ReturnType<typeof from>;
 
-export const cookieOf = (res: { headers: Record<string, unknown> }): string => String((res.headers['set-cookie'] as string[] | undefined)?.[0]?.split(';')[0] ?? '');
+export const cookieOf = (res: { headers: Record<string, unknown> }): string =>
+  String((res.headers['set-cookie'] as string[] | undefined)?.[0]?.split(';')[0] ?? '');
 const base = () => {
   const url = process.env.LIMNOS_TEST_DATABASE;
-  if (!url) throw new Error('the tests’ own database is not there: run npm test, or see jest.setup.mjs');
+  if (!url)
+    throw new Error('the tests’ own database is not there: run npm test, or see jest.setup.mjs');
   return url;
 };
 
@@ -59,7 +101,9 @@ async function migratedTables(): Promise<string[]> {
   const [names] = await pool.query<mysql.RowDataPacket[]>('show tables');
   const made: string[] = [];
   for (const row of names) {
-    const [[shown]] = (await pool.query(`show create table \`${String(Object.values(row)[0])}\``)) as unknown as [[Record<string, string>]];
+    const [[shown]] = (await pool.query(
+      `show create table \`${String(Object.values(row)[0])}\``,
+    )) as unknown as [[Record<string, string>]];
     made.push(String(shown['Create Table']));
   }
   await close();
@@ -88,19 +132,58 @@ export type Fresh = Awaited<ReturnType<typeof freshHouse>>;
 export async function begunHouse() {
   const fresh = await freshHouse();
   const { app } = fresh;
-  const ids = { site: v7(), lead: v7(), brewer: v7(), trainee: v7(), tea: v7(), version: v7(), pot: v7() };
-  const begun = await from(app).post('/api/house', { site: SITE, siteId: ids.site, lead: { id: ids.lead, name: 'Lead L.', secret: SECRETS.lead } }).expect(200);
+  const ids = {
+    site: v7(),
+    lead: v7(),
+    brewer: v7(),
+    trainee: v7(),
+    tea: v7(),
+    version: v7(),
+    pot: v7(),
+  };
+  const begun = await from(app)
+    .post('/api/house', {
+      site: SITE,
+      siteId: ids.site,
+      lead: { id: ids.lead, name: 'Lead L.', secret: SECRETS.lead },
+    })
+    .expect(200);
   const lead = from(app, cookieOf(begun));
   const signedIn = async (role: Exclude<Role, 'lead'>, name: string) => {
-    await lead.post('/api/people', { id: ids[role], name, role, siteIds: [ids.site], secret: SECRETS[role] }).expect(200);
-    return from(app, cookieOf(await from(app).post('/api/session', { personId: ids[role], siteId: ids.site, secret: SECRETS[role] }).expect(200)));
+    await lead
+      .post('/api/people', {
+        id: ids[role],
+        name,
+        role,
+        siteIds: [ids.site],
+        secret: SECRETS[role],
+      })
+      .expect(200);
+    return from(
+      app,
+      cookieOf(
+        await from(app)
+          .post('/api/session', { personId: ids[role], siteId: ids.site, secret: SECRETS[role] })
+          .expect(200),
+      ),
+    );
   };
   const brewer = await signedIn('brewer', 'Brewer B.');
   const trainee = await signedIn('trainee', 'Trainee T.');
   await lead.post('/api/vessels', { ...POT, id: ids.pot, siteId: ids.site }).expect(200);
-  await lead.post('/api/teas', {
-    id: ids.tea, versionId: ids.version, name: 'Tolvane Amber', style: 'black-whole', method: 'pot', ...PLAIN_TEA, weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: grams(12.5), singles: [] }, spoon: 'dessertSpoon', recipe: startingRecipe('black-whole'),
-  }).expect(200);
+  await lead
+    .post('/api/teas', {
+      id: ids.tea,
+      versionId: ids.version,
+      name: 'Tolvane Amber',
+      style: 'black-whole',
+      method: 'pot',
+      ...PLAIN_TEA,
+      weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: grams(12.5), singles: [] },
+      spoon: 'dessertSpoon',
+      recipe: startingRecipe('black-whole'),
+    })
+    .expect(200);
   return { ...fresh, ids, callers: { lead, brewer, trainee } };
 }
 export type Begun = Awaited<ReturnType<typeof begunHouse>>;

@@ -16,8 +16,13 @@ import { pino } from 'pino';
 function firstMigrations(n: number): string {
   const folder = mkdtempSync(join(tmpdir(), 'limnos-migrations-'));
   cpSync('drizzle', folder, { recursive: true });
-  const journal = JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as { entries: unknown[] };
-  writeFileSync(join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: journal.entries.slice(0, n) }));
+  const journal = JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as {
+    entries: unknown[];
+  };
+  writeFileSync(
+    join(folder, 'meta/_journal.json'),
+    JSON.stringify({ ...journal, entries: journal.entries.slice(0, n) }),
+  );
   return folder;
 }
 
@@ -26,36 +31,160 @@ test('a house of the first version is carried over: lots from its teas, windows 
   const old = firstMigrations(1);
   try {
     await migrateDb(pool, db, old);
-    const [site, lead, tea, version, pot, brew] = Array.from({ length: 6 }, newId) as [string, string, string, string, string, string];
-    const recipe = { dose: 1.3, scaling: { school: 'linear' }, temperature: 80, window: { earliest: 90, best: 120, latest: 150 }, warm: false, lid: false, later: [180, 300], note: 'Slowly.' };
-    const vessel = { name: 'White pot', kind: 'pot', brim: 620, mark: 500, infuser: 'deep', basket: 230, material: 'porcelain', wallGrams: null, lid: true };
+    const [site, lead, tea, version, pot, brew] = Array.from({ length: 6 }, newId) as [
+      string,
+      string,
+      string,
+      string,
+      string,
+      string,
+    ];
+    const recipe = {
+      dose: 1.3,
+      scaling: { school: 'linear' },
+      temperature: 80,
+      window: { earliest: 90, best: 120, latest: 150 },
+      warm: false,
+      lid: false,
+      later: [180, 300],
+      note: 'Slowly.',
+    };
+    const vessel = {
+      name: 'White pot',
+      kind: 'pot',
+      brim: 620,
+      mark: 500,
+      infuser: 'deep',
+      basket: 230,
+      material: 'porcelain',
+      wallGrams: null,
+      lid: true,
+    };
     const kettle = { volume: 1700, material: 'stainless', lid: true };
-    const put = (table: string, row: Record<string, unknown>) => pool.query(`insert into ${table} set ?`, [Object.fromEntries(Object.entries(row).map(([k, v]) => [k, v !== null && typeof v === 'object' && !(v instanceof Date) ? JSON.stringify(v) : v]))]);
+    const put = (table: string, row: Record<string, unknown>) =>
+      pool.query(`insert into ${table} set ?`, [
+        Object.fromEntries(
+          Object.entries(row).map(([k, v]) => [
+            k,
+            v !== null && typeof v === 'object' && !(v instanceof Date) ? JSON.stringify(v) : v,
+          ]),
+        ),
+      ]);
     await put('house', { id: 1, demo: false, begun: new Date(TEST_INSTANT) });
-    await put('sites', { id: site, name: 'Old room', altitude_m: 3, cold_water_c: 12, ambient_c: 20, kettle, volume_unit: 'ml', temperature_unit: 'C' });
-    await put('people', { id: lead, name: 'Lead L.', role: 'lead', secret_hash: await hashSecret(SECRETS.lead), active: true });
+    await put('sites', {
+      id: site,
+      name: 'Old room',
+      altitude_m: 3,
+      cold_water_c: 12,
+      ambient_c: 20,
+      kettle,
+      volume_unit: 'ml',
+      temperature_unit: 'C',
+    });
+    await put('people', {
+      id: lead,
+      name: 'Lead L.',
+      role: 'lead',
+      secret_hash: await hashSecret(SECRETS.lead),
+      active: true,
+    });
     await put('person_sites', { person_id: lead, site_id: site });
-    await put('teas', { id: tea, name: 'Sennet Hollow', style: 'green-pan', method: 'pot', lot: 'Lot 10, spring', words: 'bright', allergens: '', note: '', weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: 10.5 }, spoon: 'dessertSpoon', rev: 3, retired: false });
-    await put('recipe_versions', { id: version, tea_id: tea, number: 1, state: 'house', recipe, reason: 'From the packet', author_id: lead, at: new Date(TEST_INSTANT) });
+    await put('teas', {
+      id: tea,
+      name: 'Sennet Hollow',
+      style: 'green-pan',
+      method: 'pot',
+      lot: 'Lot 10, spring',
+      words: 'bright',
+      allergens: '',
+      note: '',
+      weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: 10.5 },
+      spoon: 'dessertSpoon',
+      rev: 3,
+      retired: false,
+    });
+    await put('recipe_versions', {
+      id: version,
+      tea_id: tea,
+      number: 1,
+      state: 'house',
+      recipe,
+      reason: 'From the packet',
+      author_id: lead,
+      at: new Date(TEST_INSTANT),
+    });
     await put('vessels', { id: pot, site_id: site, facts: vessel, rev: 1, retired: false });
-    await put('brews', { id: brew, site_id: site, tea_id: tea, vessel_id: pot, version_id: version, place: 1, state: 'pulled', open: true, started_at: new Date(TEST_INSTANT), started_by: lead, water_on: new Date(TEST_INSTANT), pulled: new Date(TEST_INSTANT), pulled_by: lead, timing: 'inWindow', verdict_kind: 'unjudged', remark: '',
-      plan: { water: 500, leaf: 6.5, spoons: null, liquor: 478, temperature: 80, onLeaf: 80, ambient: 20, kettle: 86, reachable: true, warmed: false, crowding: 0.1, recipe, vessel, pull: { act: 'Lift the basket', done: 'Lifted' } } });
+    await put('brews', {
+      id: brew,
+      site_id: site,
+      tea_id: tea,
+      vessel_id: pot,
+      version_id: version,
+      place: 1,
+      state: 'pulled',
+      open: true,
+      started_at: new Date(TEST_INSTANT),
+      started_by: lead,
+      water_on: new Date(TEST_INSTANT),
+      pulled: new Date(TEST_INSTANT),
+      pulled_by: lead,
+      timing: 'inWindow',
+      verdict_kind: 'unjudged',
+      remark: '',
+      plan: {
+        water: 500,
+        leaf: 6.5,
+        spoons: null,
+        liquor: 478,
+        temperature: 80,
+        onLeaf: 80,
+        ambient: 20,
+        kettle: 86,
+        reachable: true,
+        warmed: false,
+        crowding: 0.1,
+        recipe,
+        vessel,
+        pull: { act: 'Lift the basket', done: 'Lifted' },
+      },
+    });
 
     await migrateDb(pool, db, 'drizzle');
-    const app = createApp({ db, now: testClock(), log: pino({ level: 'silent' }), webFolder: null });
-    const signed = await from(app).post('/api/session', { personId: lead, siteId: site, secret: SECRETS.lead }).expect(200);
-    const caller = from(app, String((signed.headers['set-cookie'] as unknown as string[])[0]?.split(';')[0]));
+    const app = createApp({
+      db,
+      now: testClock(),
+      log: pino({ level: 'silent' }),
+      webFolder: null,
+    });
+    const signed = await from(app)
+      .post('/api/session', { personId: lead, siteId: site, secret: SECRETS.lead })
+      .expect(200);
+    const caller = from(
+      app,
+      String((signed.headers['set-cookie'] as unknown as string[])[0]?.split(';')[0]),
+    );
     const [carried] = (await caller.get('/api/book').expect(200)).body.teas as unknown[];
     const now = Tea.parse(carried);
     expect(now.lots.map((l) => [l.name, l.state])).toEqual([['Lot 10, spring', 'inUse']]);
-    expect(now.house?.recipe).toMatchObject({ note: 'Slowly.', later: [{ earliest: 153, best: 180, latest: 216 }, { earliest: 255, best: 300, latest: 360 }], handling: { order: 'plain' } });
+    expect(now.house?.recipe).toMatchObject({
+      note: 'Slowly.',
+      later: [
+        { earliest: 153, best: 180, latest: 216 },
+        { earliest: 255, best: 300, latest: 360 },
+      ],
+      handling: { order: 'plain' },
+    });
     expect(now.measure.weighing).toMatchObject({ spoons: 5, weighed: 10.5, singles: [] });
     const [bar] = (await caller.get('/api/bar').expect(200)).body.brews as unknown[];
     const running = Brew.parse(bar);
     expect(RecipeBody.parse(running.plan.recipe).later).toHaveLength(2);
     expect(running.lot).toBeNull();
-    expect(Vessel.parse(((await caller.get('/api/vessels').expect(200)).body.vessels as unknown[])[0])).toMatchObject({ strainer: 'liftsOut', dead: 0, weighed: null });
-    expect(Site.parse((await caller.get('/api/house').expect(200)).body.session.site).kettle).toEqual({ ...kettle, rate: null, name: '' });
+    expect(
+      Vessel.parse(((await caller.get('/api/vessels').expect(200)).body.vessels as unknown[])[0]),
+    ).toMatchObject({ strainer: 'liftsOut', dead: 0, weighed: null });
+    expect(
+      Site.parse((await caller.get('/api/house').expect(200)).body.session.site).kettle,
+    ).toEqual({ ...kettle, rate: null, name: '' });
   } finally {
     rmSync(old, { recursive: true, force: true });
     await close();

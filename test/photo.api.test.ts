@@ -2,12 +2,24 @@ import sharp from 'sharp';
 import { begunHouse, newId, type Begun } from './house';
 
 let h: Begun;
-beforeAll(async () => { h = await begunHouse(); });
+beforeAll(async () => {
+  h = await begunHouse();
+});
 afterAll(() => h.close());
-const put = (bytes: Buffer, id = newId()) => h.callers.lead.post(`/api/teas/${h.ids.tea}/photo`, { id, data: bytes.toString('base64') });
-const bytesOf = async (id: string) => (await h.callers.trainee.get(`/api/photos/${id}`).buffer(true).expect(200)).body as Buffer;
+const put = (bytes: Buffer, id = newId()) =>
+  h.callers.lead.post(`/api/teas/${h.ids.tea}/photo`, { id, data: bytes.toString('base64') });
+const bytesOf = async (id: string) =>
+  (await h.callers.trainee.get(`/api/photos/${id}`).buffer(true).expect(200)).body as Buffer;
 /** A made-up photo: a gradient, taken lying down, with a place and a camera written beside it. */
-const photo = (width = 3000, height = 2000) => sharp({ create: { width, height, channels: 3, background: '#3a2a18' } }).jpeg().withExif({ IFD0: { Make: 'Camera', ImageDescription: 'Secret place' }, IFD3: { GPSLatitude: '51/1 0/1 0/1' } }).withMetadata({ orientation: 6 }).toBuffer();
+const photo = (width = 3000, height = 2000) =>
+  sharp({ create: { width, height, channels: 3, background: '#3a2a18' } })
+    .jpeg()
+    .withExif({
+      IFD0: { Make: 'Camera', ImageDescription: 'Secret place' },
+      IFD3: { GPSLatitude: '51/1 0/1 0/1' },
+    })
+    .withMetadata({ orientation: 6 })
+    .toBuffer();
 
 test('a photo is kept small, turned the right way up, without what the camera wrote; a new one takes its place', async () => {
   const given = await photo();
@@ -17,18 +29,34 @@ test('a photo is kept small, turned the right way up, without what the camera wr
   const kept = await bytesOf(id);
   const meta = await sharp(kept).metadata();
   // 3000 x 2000 lying on its side stands 2000 x 3000; 900 high is the most.
-  expect([meta.format, meta.width, meta.height, meta.exif, meta.orientation]).toEqual(['jpeg', 600, 900, undefined, undefined]);
+  expect([meta.format, meta.width, meta.height, meta.exif, meta.orientation]).toEqual([
+    'jpeg',
+    600,
+    900,
+    undefined,
+    undefined,
+  ]);
   expect(kept.includes(Buffer.from('Secret place'))).toBe(false);
   const second = newId();
   await put(await photo(400, 300), second).expect(200);
   await h.callers.trainee.get(`/api/photos/${id}`).expect(404);
   expect((await h.callers.lead.get('/api/book').expect(200)).body.teas[0].photoId).toBe(second);
-  expect((await h.callers.lead.delete(`/api/teas/${h.ids.tea}/photo`).expect(200)).body.photoId).toBeNull();
-  const lines = (await h.callers.lead.get(`/api/history/tea/${h.ids.tea}`).expect(200)).body.changes.flatMap((c: { lines: { field: string }[] }) => c.lines.map((l) => l.field));
+  expect(
+    (await h.callers.lead.delete(`/api/teas/${h.ids.tea}/photo`).expect(200)).body.photoId,
+  ).toBeNull();
+  const lines = (
+    await h.callers.lead.get(`/api/history/tea/${h.ids.tea}`).expect(200)
+  ).body.changes.flatMap((c: { lines: { field: string }[] }) => c.lines.map((l) => l.field));
   expect(lines.filter((f: string) => f === 'photo')).toHaveLength(3);
 });
 test.each<[string, Buffer, RegExp]>([
-  ['text', Buffer.from('Dear Maren'), /not a picture/], ['HEIC', Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)]), /HEIC.*JPEG/], ['half a JPEG', Buffer.from('ffd8ffe000104a46', 'hex'), /not a picture/],
+  ['text', Buffer.from('Dear Maren'), /not a picture/],
+  [
+    'HEIC',
+    Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)]),
+    /HEIC.*JPEG/,
+  ],
+  ['half a JPEG', Buffer.from('ffd8ffe000104a46', 'hex'), /not a picture/],
 ])('%s is told as what it is, and the photo that stood stays', async (_n, bytes, words) => {
   const id = newId();
   await put(await photo(300, 200), id).expect(200);
@@ -41,14 +69,35 @@ test('a photo over the limit is refused; nothing is the empty picture', async ()
 });
 
 test('the picture of a cup is kept with its brew only when it is sent: small, without metadata; whoever kept it or a lead takes it away', async () => {
-  const brew = (await h.callers.brewer.post('/api/brews', { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId: h.ids.version, vesselId: h.ids.pot, water: 500, warmed: true, warming: false, place: 1, at: h.now() - 240_000 }).expect(200)).body as { id: string };
-  const read = async () => (await h.callers.brewer.get(`/api/brews/${brew.id}`).expect(200)).body.photo as { id: string; by: string } | null;
+  const brew = (
+    await h.callers.brewer
+      .post('/api/brews', {
+        id: newId(),
+        siteId: h.ids.site,
+        teaId: h.ids.tea,
+        versionId: h.ids.version,
+        vesselId: h.ids.pot,
+        water: 500,
+        warmed: true,
+        warming: false,
+        place: 1,
+        at: h.now() - 240_000,
+      })
+      .expect(200)
+  ).body as { id: string };
+  const read = async () =>
+    (await h.callers.brewer.get(`/api/brews/${brew.id}`).expect(200)).body.photo as {
+      id: string;
+      by: string;
+    } | null;
   expect(await read()).toBeNull();
-  const keep = (bytes: Buffer, id = newId(), who = h.callers.trainee) => who.post(`/api/brews/${brew.id}/photo`, { id, data: bytes.toString('base64') });
+  const keep = (bytes: Buffer, id = newId(), who = h.callers.trainee) =>
+    who.post(`/api/brews/${brew.id}/photo`, { id, data: bytes.toString('base64') });
   const id = newId();
   for (let i = 0; i < 2; i++) await keep(await photo(), id).expect(200);
   expect(await read()).toEqual({ id, by: h.ids.trainee });
-  const kept = (await h.callers.brewer.get(`/api/brew-photos/${id}`).buffer(true).expect(200)).body as Buffer;
+  const kept = (await h.callers.brewer.get(`/api/brew-photos/${id}`).buffer(true).expect(200))
+    .body as Buffer;
   expect((await sharp(kept).metadata()).exif).toBeUndefined();
   expect(kept.includes(Buffer.from('Secret place'))).toBe(false);
   expect((await keep(Buffer.from('Dear Maren')).expect(422)).body.message).toMatch(/not a picture/);
@@ -56,5 +105,10 @@ test('the picture of a cup is kept with its brew only when it is sent: small, wi
   await h.callers.trainee.delete(`/api/brews/${brew.id}/photo`).expect(200);
   expect(await read()).toBeNull();
   await h.callers.brewer.get(`/api/brew-photos/${id}`).expect(404);
-  await h.callers.trainee.post(`/api/brews/${newId()}/photo`, { id: newId(), data: (await photo(300, 200)).toString('base64') }).expect(404);
+  await h.callers.trainee
+    .post(`/api/brews/${newId()}/photo`, {
+      id: newId(),
+      data: (await photo(300, 200)).toString('base64'),
+    })
+    .expect(404);
 });

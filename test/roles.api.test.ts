@@ -3,13 +3,18 @@ import { ROLES } from '../src/contracts/people';
 import { begunHouse, from, newId, type Begun } from './house';
 
 let h: Begun;
-beforeAll(async () => { h = await begunHouse(); });
+beforeAll(async () => {
+  h = await begunHouse();
+});
 afterAll(() => h.close());
 
 // Those that end or change the session itself, and the stream that never ends, have tests of their own.
-const all = Object.entries(ENDPOINTS).filter(([name]) => !['signOut', 'lockSession', 'getLive'].includes(name));
+const all = Object.entries(ENDPOINTS).filter(
+  ([name]) => !['signOut', 'lockSession', 'getLive'].includes(name),
+);
 const path = (p: string) => p.replace(/:(\w+)/g, () => newId());
-const call = (who: ReturnType<typeof from>, method: string, p: string) => who[method.toLowerCase() as 'get'](path(p), method === 'GET' ? undefined : {});
+const call = (who: ReturnType<typeof from>, method: string, p: string) =>
+  who[method.toLowerCase() as 'get'](path(p), method === 'GET' ? undefined : {});
 
 test('there are routes to walk', () => expect(all.length).toBeGreaterThan(20));
 
@@ -27,18 +32,51 @@ describe.each(all)('%s', (_name, e) => {
     expect(res.status).toBeLessThan(500);
   });
 });
-test('an address that is not there says so', async () => expect((await h.callers.lead.get('/api/nothing').expect(404)).body.code).toBe('notFound'));
+test('an address that is not there says so', async () =>
+  expect((await h.callers.lead.get('/api/nothing').expect(404)).body.code).toBe('notFound'));
 
 test('a write that names its person is refused under another’s session, and one that names the tablet may do no more than a locked one', async () => {
-  const order = { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, vesselId: null, water: null, forWhom: '', rank: 1, at: h.now() };
-  const other = await h.callers.trainee.post('/api/orders', order).set('x-limnos-person', h.ids.brewer);
+  const order = {
+    id: newId(),
+    siteId: h.ids.site,
+    teaId: h.ids.tea,
+    vesselId: null,
+    water: null,
+    forWhom: '',
+    rank: 1,
+    at: h.now(),
+  };
+  const other = await h.callers.trainee
+    .post('/api/orders', order)
+    .set('x-limnos-person', h.ids.brewer);
   expect([other.status, other.body.code]).toEqual([409, 'session.other']);
-  await h.callers.brewer.post('/api/orders', order).set('x-limnos-person', h.ids.brewer).expect(200);
-  const brew = { id: newId(), siteId: h.ids.site, teaId: h.ids.tea, versionId: h.ids.version, vesselId: h.ids.pot, water: 500, warmed: true, warming: false, place: 1, at: h.now() - 240_000 };
+  await h.callers.brewer
+    .post('/api/orders', order)
+    .set('x-limnos-person', h.ids.brewer)
+    .expect(200);
+  const brew = {
+    id: newId(),
+    siteId: h.ids.site,
+    teaId: h.ids.tea,
+    versionId: h.ids.version,
+    vesselId: h.ids.pot,
+    water: 500,
+    warmed: true,
+    warming: false,
+    place: 1,
+    at: h.now() - 240_000,
+  };
   await h.callers.brewer.post('/api/brews', brew).expect(200);
-  const event = (body: object) => h.callers.brewer.post(`/api/brews/${brew.id}/events`, { id: newId(), at: h.now(), ...body }).set('x-limnos-device', encodeURIComponent('Left tablet'));
+  const event = (body: object) =>
+    h.callers.brewer
+      .post(`/api/brews/${brew.id}/events`, { id: newId(), at: h.now(), ...body })
+      .set('x-limnos-device', encodeURIComponent('Left tablet'));
   expect((await event({ kind: 'abandon', reason: 'Spilled' })).status).toBe(423);
   const pulled = await event({ kind: 'pull' });
-  expect([pulled.status, pulled.body.pulledDevice, pulled.body.pulledBy]).toEqual([200, 'Left tablet', null]);
+  expect([pulled.status, pulled.body.pulledDevice, pulled.body.pulledBy]).toEqual([
+    200,
+    'Left tablet',
+    null,
+  ]);
   expect((await event({ kind: 'claim' }).set('x-limnos-device', '%E0%A4%A')).status).toBe(422);
 });

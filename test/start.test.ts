@@ -8,10 +8,16 @@ import { join } from 'node:path';
 const folder = mkdtempSync(join(tmpdir(), 'limnos-start-'));
 const running: ChildProcess[] = [];
 const alive = (pid: number, mark: string) => {
-  try { return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(mark); } catch { return false; }
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(mark);
+  } catch {
+    return false;
+  }
 };
-const databasePid = () => (JSON.parse(readFileSync(join(folder, 'mariadb.json'), 'utf8')) as { pid: number }).pid;
-const ownerPid = () => (JSON.parse(readFileSync(join(folder, 'owner.json'), 'utf8')) as { pid: number }).pid;
+const databasePid = () =>
+  (JSON.parse(readFileSync(join(folder, 'mariadb.json'), 'utf8')) as { pid: number }).pid;
+const ownerPid = () =>
+  (JSON.parse(readFileSync(join(folder, 'owner.json'), 'utf8')) as { pid: number }).pid;
 async function until(what: () => boolean) {
   for (let i = 0; i < 300 && !what(); i++) await new Promise((r) => setTimeout(r, 50));
   expect(what()).toBe(true);
@@ -20,7 +26,17 @@ async function until(what: () => boolean) {
 type Started = { address: string; said: string; child: ChildProcess };
 /** `npm start` until it says where it is, or ends. */
 function start(flags: string[] = [], env: Record<string, string> = {}): Promise<Started> {
-  const child = spawn('npm', ['start', '--silent', '--', ...flags], { env: { ...process.env, LIMNOS_DATA: folder, PORT: '0', LIMNOS_DEMO_DAYS: '1', LOG_LEVEL: 'silent', ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn('npm', ['start', '--silent', '--', ...flags], {
+    env: {
+      ...process.env,
+      LIMNOS_DATA: folder,
+      PORT: '0',
+      LIMNOS_DEMO_DAYS: '1',
+      LOG_LEVEL: 'silent',
+      ...env,
+    },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   running.push(child);
   let said = '';
   return new Promise((resolve, reject) => {
@@ -34,11 +50,20 @@ function start(flags: string[] = [], env: Record<string, string> = {}): Promise<
     child.once('exit', (code) => reject(new Error(`ended with ${code}: ${said}`)));
   });
 }
-const ended = (child: ChildProcess) => (child.exitCode !== null || child.signalCode !== null ? Promise.resolve() : new Promise<void>((r) => child.once('exit', () => r())));
-const house = async (address: string) => (await (await fetch(`${address}/api/house`)).json()) as { state: string; demo: boolean; sites: { id: string; name: string }[] };
+const ended = (child: ChildProcess) =>
+  child.exitCode !== null || child.signalCode !== null
+    ? Promise.resolve()
+    : new Promise<void>((r) => child.once('exit', () => r()));
+const house = async (address: string) =>
+  (await (await fetch(`${address}/api/house`)).json()) as {
+    state: string;
+    demo: boolean;
+    sites: { id: string; name: string }[];
+  };
 
 afterAll(async () => {
-  for (const child of running) if (child.exitCode === null && child.signalCode === null) child.kill('SIGTERM');
+  for (const child of running)
+    if (child.exitCode === null && child.signalCode === null) child.kill('SIGTERM');
   await Promise.all(running.map(ended));
   rmSync(folder, { recursive: true, force: true });
 });
@@ -47,7 +72,7 @@ test('serves the demo and says the sign-ins; Ctrl-C stops server, then database;
   const { address, said, child } = await start();
   expect(said).toMatch(/Ilsa V\.\s+lead/);
   expect(await house(address)).toMatchObject({ state: 'ready', demo: true });
-  expect((await (await fetch(address)).text())).toContain('<div id="root">');
+  expect(await (await fetch(address)).text()).toContain('<div id="root">');
   const pid = databasePid();
   child.kill('SIGINT');
   await ended(child);
@@ -77,8 +102,31 @@ test('a taken port is said and the next free one used; an empty house is real an
   const empty = await start(['--empty'], { PORT: String(port) });
   expect(empty.said).toContain(`Port ${port} is taken`);
   expect(await house(empty.address)).toMatchObject({ state: 'empty', demo: false });
-  const site = { name: 'Loft', altitudeM: 10, measuredBoiling: null, coldWater: 12, ambient: 20, pourLoss: null, kettle: { volume: 1000, material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' };
-  const made = await fetch(`${empty.address}/api/house`, { method: 'POST', headers: { 'content-type': 'application/json', origin: empty.address }, body: JSON.stringify({ site, siteId: '01890000-0000-7000-8000-000000000001', lead: { id: '01890000-0000-7000-8000-000000000002', name: 'Brae', secret: 'a long passphrase' } }) });
+  const site = {
+    name: 'Loft',
+    altitudeM: 10,
+    measuredBoiling: null,
+    coldWater: 12,
+    ambient: 20,
+    pourLoss: null,
+    kettle: { volume: 1000, material: 'stainless', lid: true, rate: null, name: '' },
+    water: { hardness: 'unknown', filtered: true },
+    volumeUnit: 'ml',
+    temperatureUnit: 'C',
+  };
+  const made = await fetch(`${empty.address}/api/house`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: empty.address },
+    body: JSON.stringify({
+      site,
+      siteId: '01890000-0000-7000-8000-000000000001',
+      lead: {
+        id: '01890000-0000-7000-8000-000000000002',
+        name: 'Brae',
+        secret: 'a long passphrase',
+      },
+    }),
+  });
   expect(made.status).toBe(200);
   empty.child.kill('SIGTERM');
   await ended(empty.child);
@@ -89,7 +137,11 @@ test('a taken port is said and the next free one used; an empty house is real an
   demo.child.kill('SIGTERM');
   await ended(demo.child);
   const plain = await start();
-  expect(await house(plain.address)).toMatchObject({ state: 'ready', demo: false, sites: [{ name: 'Loft' }] });
+  expect(await house(plain.address)).toMatchObject({
+    state: 'ready',
+    demo: false,
+    sites: [{ name: 'Loft' }],
+  });
   plain.child.kill('SIGTERM');
   await ended(plain.child);
 });
@@ -101,7 +153,9 @@ test('with DATABASE_URL it uses that server and starts none', async () => {
   const root = await mysql.createConnection(base);
   await root.query(`create database ${name} character set utf8mb4 collate utf8mb4_uca1400_ai_ci`);
   await root.end();
-  const { address, child } = await start([], { DATABASE_URL: base.replace(/\/[^/]*$/, `/${name}`) });
+  const { address, child } = await start([], {
+    DATABASE_URL: base.replace(/\/[^/]*$/, `/${name}`),
+  });
   expect(await house(address)).toMatchObject({ state: 'ready', demo: true });
   expect(existsSync(join(folder, 'mariadb.json'))).toBe(false);
   child.kill('SIGINT');

@@ -2,22 +2,49 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { SetUpTasting, BlindTasting, OpenTasting, TastingRow } from '../src/contracts/tastings';
+import type {
+  SetUpTasting,
+  BlindTasting,
+  OpenTasting,
+  TastingRow,
+} from '../src/contracts/tastings';
 import { feed, tastingEvents } from '../src/server/db/schema/index';
 import { resultOf, tastingOf, type TastingAct } from '../src/core/tasting/index';
 import { begunHouse, newId, type Begun, type Caller } from './house';
 
 let h: Begun;
-beforeEach(async () => { h = await begunHouse(); });
+beforeEach(async () => {
+  h = await begunHouse();
+});
 afterEach(() => h.close());
 
-const cups = [45, 120, 180, 300].map((seconds) => ({ grams: 1.8, water: 150, celsius: 96, seconds }));
+const cups = [45, 120, 180, 300].map((seconds) => ({
+  grams: 1.8,
+  water: 150,
+  celsius: 96,
+  seconds,
+}));
 const asked = (over: Partial<SetUpTasting> = {}): SetUpTasting => ({
-  id: newId(), siteId: h.ids.site, teaId: h.ids.tea, lotId: null, versionId: h.ids.version, vesselId: h.ids.pot, kind: 'ladder', way: 'seconds', asks: 'strength', cups, tasterIds: [h.ids.brewer, h.ids.trainee], at: h.now(), ...over,
+  id: newId(),
+  siteId: h.ids.site,
+  teaId: h.ids.tea,
+  lotId: null,
+  versionId: h.ids.version,
+  vesselId: h.ids.pot,
+  kind: 'ladder',
+  way: 'seconds',
+  asks: 'strength',
+  cups,
+  tasterIds: [h.ids.brewer, h.ids.trainee],
+  at: h.now(),
+  ...over,
 });
-const setUp = async (over: Partial<SetUpTasting> = {}): Promise<OpenTasting> => (await h.callers.lead.post('/api/tastings', asked(over)).expect(200)).body;
-const does = (id: string, act: TastingAct, who: Caller = h.callers.lead, eventId = newId()) => who.post(`/api/tastings/${id}/events`, { id: eventId, at: h.now(), act });
-const blind = async (id: string, who: Caller): Promise<BlindTasting> => (await who.get(`/api/tastings/${id}`).expect(200)).body;
+const setUp = async (over: Partial<SetUpTasting> = {}): Promise<OpenTasting> =>
+  (await h.callers.lead.post('/api/tastings', asked(over)).expect(200)).body;
+const does = (id: string, act: TastingAct, who: Caller = h.callers.lead, eventId = newId()) =>
+  who.post(`/api/tastings/${id}/events`, { id: eventId, at: h.now(), act });
+const blind = async (id: string, who: Caller): Promise<BlindTasting> =>
+  (await who.get(`/api/tastings/${id}`).expect(200)).body;
 const codeOf = (t: OpenTasting, cup: number) => t.exercise.cups[cup]?.codes[0] ?? '';
 /** Water on, every cup poured off. */
 async function brewed(over: Partial<SetUpTasting> = {}) {
@@ -33,9 +60,21 @@ test('set up once: the same id again draws no new codes; what is wrong is said b
   const first = (await h.callers.lead.post('/api/tastings', body).expect(200)).body as OpenTasting;
   const again = (await h.callers.lead.post('/api/tastings', body).expect(200)).body as OpenTasting;
   expect(again.exercise).toEqual(first.exercise);
-  expect((await h.callers.lead.post('/api/tastings', asked({ cups: cups.slice(0, 2) })).expect(422)).body.fields).toEqual({ cups: 'Ladder: 3 to 6 cups.' });
-  expect((await h.callers.lead.post('/api/tastings', asked({ tasterIds: [] })).expect(422)).body.fields.tasterIds).toBe('Who tastes?');
-  expect((await h.callers.lead.post('/api/tastings', asked({ tasterIds: [h.ids.brewer, h.ids.brewer] })).expect(422)).body.fields.tasterIds).toBe('Each taster once.');
+  expect(
+    (await h.callers.lead.post('/api/tastings', asked({ cups: cups.slice(0, 2) })).expect(422)).body
+      .fields,
+  ).toEqual({ cups: 'Ladder: 3 to 6 cups.' });
+  expect(
+    (await h.callers.lead.post('/api/tastings', asked({ tasterIds: [] })).expect(422)).body.fields
+      .tasterIds,
+  ).toBe('Who tastes?');
+  expect(
+    (
+      await h.callers.lead
+        .post('/api/tastings', asked({ tasterIds: [h.ids.brewer, h.ids.brewer] }))
+        .expect(422)
+    ).body.fields.tasterIds,
+  ).toBe('Each taster once.');
   await h.callers.trainee.post('/api/tastings', asked()).expect(403);
 });
 
@@ -45,8 +84,20 @@ test('a taster sees codes in an order and nothing of how cups were made; nobody 
   expect(mine.sees).toBe('own');
   expect([...mine.codes].sort()).toEqual([...order(t)].sort());
   expect(JSON.stringify(mine)).not.toMatch(/grams|seconds":|exercise|events/);
-  await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, 0), sheet: { marks: { bitterness: -2 }, words: ['mellow'] } }, h.callers.brewer).expect(200);
-  expect((await blind(t.id, h.callers.brewer)).sheets[codeOf(t, 0)]).toEqual({ marks: { bitterness: -2 }, words: ['mellow'] });
+  await does(
+    t.id,
+    {
+      kind: 'keep',
+      taster: h.ids.brewer,
+      code: codeOf(t, 0),
+      sheet: { marks: { bitterness: -2 }, words: ['mellow'] },
+    },
+    h.callers.brewer,
+  ).expect(200);
+  expect((await blind(t.id, h.callers.brewer)).sheets[codeOf(t, 0)]).toEqual({
+    marks: { bitterness: -2 },
+    words: ['mellow'],
+  });
   const lead = (await h.callers.lead.get(`/api/tastings/${t.id}`).expect(200)).body as OpenTasting;
   expect(JSON.stringify(lead.events)).not.toContain('mellow');
   expect(lead.events.at(-1)?.act).toMatchObject({ kind: 'keep', sheet: { marks: {} } });
@@ -59,11 +110,24 @@ test('handed in once, whoever tries again; a repeat of the same write is the sam
   const eventId = newId();
   await does(t.id, act, h.callers.brewer, eventId).expect(200);
   await does(t.id, act, h.callers.brewer, eventId).expect(200);
-  const again = (await does(t.id, { ...act, order: [...order(t)].reverse() }, h.callers.brewer).expect(409)).body;
-  expect(again).toMatchObject({ code: 'table.refused', message: 'Brewer B. has handed in. The sheet that was handed in first stands.' });
-  await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, 0), sheet: { marks: {}, words: [] } }, h.callers.brewer).expect(409);
-  expect((await does(t.id, { kind: 'reveal' }).expect(409)).body.message).toMatch(/^Still missing: .*T\.\.?$/);
-  await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: 'called to the bar' }).expect(200);
+  const again = (
+    await does(t.id, { ...act, order: [...order(t)].reverse() }, h.callers.brewer).expect(409)
+  ).body;
+  expect(again).toMatchObject({
+    code: 'table.refused',
+    message: 'Brewer B. has handed in. The sheet that was handed in first stands.',
+  });
+  await does(
+    t.id,
+    { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, 0), sheet: { marks: {}, words: [] } },
+    h.callers.brewer,
+  ).expect(409);
+  expect((await does(t.id, { kind: 'reveal' }).expect(409)).body.message).toMatch(
+    /^Still missing: .*T\.\.?$/,
+  );
+  await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: 'called to the bar' }).expect(
+    200,
+  );
   await does(t.id, { kind: 'reveal' }, h.callers.brewer).expect(403);
   const open = (await does(t.id, { kind: 'reveal' }).expect(200)).body as OpenTasting;
   expect(open.stage).toBe('revealed');
@@ -74,7 +138,9 @@ test('handed in once, whoever tries again; a repeat of the same write is the sam
 test('two hands on one cup: the first wins; a pour taken back is poured again; a spilled cup and a misread code are kept', async () => {
   const t = await setUp();
   await does(t.id, { kind: 'start' }).expect(200);
-  expect((await does(t.id, { kind: 'start' }).expect(409)).body.message).toBe('Lead L. started the clock before you.');
+  expect((await does(t.id, { kind: 'start' }).expect(409)).body.message).toBe(
+    'Lead L. started the clock before you.',
+  );
   const pulls = await Promise.all([0, 1].map(() => does(t.id, { kind: 'pull', cup: 0 })));
   expect(pulls.map((r) => r.status).sort()).toEqual([200, 409]);
   const pull = newId();
@@ -83,12 +149,29 @@ test('two hands on one cup: the first wins; a pour taken back is poured again; a
   expect(tastingOf(back.exercise, back.events).cups[1]?.pulled).toBeNull();
   for (const cup of [1, 2]) await does(t.id, { kind: 'pull', cup }).expect(200);
   await does(t.id, { kind: 'exclude', cup: 3, reason: 'spilled' }).expect(200);
-  const swapped = (await does(t.id, { kind: 'swap', a: codeOf(t, 0), b: codeOf(t, 2) }).expect(200)).body as OpenTasting;
+  const swapped = (await does(t.id, { kind: 'swap', a: codeOf(t, 0), b: codeOf(t, 2) }).expect(200))
+    .body as OpenTasting;
   expect(swapped.stage).toBe('tasting');
   expect((await blind(t.id, h.callers.brewer)).out).toEqual([codeOf(t, 3)]);
-  for (const [who, id] of [[h.callers.brewer, h.ids.brewer], [h.callers.trainee, h.ids.trainee]] as const) {
-    await does(t.id, { kind: 'handIn', taster: id, order: [codeOf(t, 2), codeOf(t, 1)], choice: null }, who).expect(409);
-    await does(t.id, { kind: 'handIn', taster: id, order: [codeOf(t, 2), codeOf(t, 1), codeOf(t, 0)], choice: null }, who).expect(200);
+  for (const [who, id] of [
+    [h.callers.brewer, h.ids.brewer],
+    [h.callers.trainee, h.ids.trainee],
+  ] as const) {
+    await does(
+      t.id,
+      { kind: 'handIn', taster: id, order: [codeOf(t, 2), codeOf(t, 1)], choice: null },
+      who,
+    ).expect(409);
+    await does(
+      t.id,
+      {
+        kind: 'handIn',
+        taster: id,
+        order: [codeOf(t, 2), codeOf(t, 1), codeOf(t, 0)],
+        choice: null,
+      },
+      who,
+    ).expect(200);
   }
   const open = (await does(t.id, { kind: 'reveal' }).expect(200)).body as OpenTasting;
   const r = resultOf(open.exercise, tastingOf(open.exercise, open.events));
@@ -98,15 +181,35 @@ test('two hands on one cup: the first wins; a pour taken back is poured again; a
 
 test('a paper sheet is entered by whoever runs it, and said to be; nobody else writes for another', async () => {
   const t = await brewed();
-  await does(t.id, { kind: 'handIn', taster: h.ids.trainee, order: order(t), choice: null }, h.callers.brewer).expect(403);
-  await does(t.id, { kind: 'keep', taster: h.ids.trainee, code: codeOf(t, 2), sheet: { marks: { bitterness: 1 }, words: [] } }).expect(200);
-  const after = (await does(t.id, { kind: 'handIn', taster: h.ids.trainee, order: order(t), choice: null }).expect(200)).body as OpenTasting;
-  expect(tastingOf(after.exercise, after.events).tasters.find((x) => x.id === h.ids.trainee)).toMatchObject({ enteredBy: { name: 'Lead L.' } });
+  await does(
+    t.id,
+    { kind: 'handIn', taster: h.ids.trainee, order: order(t), choice: null },
+    h.callers.brewer,
+  ).expect(403);
+  await does(t.id, {
+    kind: 'keep',
+    taster: h.ids.trainee,
+    code: codeOf(t, 2),
+    sheet: { marks: { bitterness: 1 }, words: [] },
+  }).expect(200);
+  const after = (
+    await does(t.id, {
+      kind: 'handIn',
+      taster: h.ids.trainee,
+      order: order(t),
+      choice: null,
+    }).expect(200)
+  ).body as OpenTasting;
+  expect(
+    tastingOf(after.exercise, after.events).tasters.find((x) => x.id === h.ids.trainee),
+  ).toMatchObject({ enteredBy: { name: 'Lead L.' } });
   await does(t.id, { kind: 'leave', taster: h.ids.brewer, reason: '' }).expect(200);
   await does(t.id, { kind: 'reveal' }).expect(200);
   const csv = (await h.callers.brewer.get(`/api/tastings/${t.id}/marks.csv`).expect(200)).text;
   expect(csv.split('\r\n')[1]).toMatch(/bitterness,1,.*Lead L\.$/);
-  const json = JSON.parse(String((await h.callers.brewer.get(`/api/tastings/${t.id}/marks.json`).buffer(true)).text));
+  const json = JSON.parse(
+    String((await h.callers.brewer.get(`/api/tastings/${t.id}/marks.json`).buffer(true)).text),
+  );
   expect(json.result.kind).toBe('ladder');
 });
 
@@ -115,8 +218,15 @@ test('every open page of the site is told; the list says who still owes a sheet'
   const t = await setUp();
   await does(t.id, { kind: 'start' }).expect(200);
   expect((await h.db.$count(feed)) - before).toBeGreaterThanOrEqual(2);
-  const list = async (who: Caller) => (await who.get(`/api/tastings?siteId=${h.ids.site}`).expect(200)).body.tastings as TastingRow[];
-  expect((await list(h.callers.brewer))[0]).toMatchObject({ stage: 'running', tasters: 2, handedIn: 0, mine: true, owed: true });
+  const list = async (who: Caller) =>
+    (await who.get(`/api/tastings?siteId=${h.ids.site}`).expect(200)).body.tastings as TastingRow[];
+  expect((await list(h.callers.brewer))[0]).toMatchObject({
+    stage: 'running',
+    tasters: 2,
+    handedIn: 0,
+    mine: true,
+    owed: true,
+  });
   expect((await list(h.callers.lead))[0]).toMatchObject({ mine: false, owed: false });
   expect(await h.db.$count(tastingEvents)).toBe(1);
   await does(t.id, { kind: 'stop', reason: 'no water' }).expect(200);
@@ -127,7 +237,14 @@ test('every open page of the site is told; the list says who still owes a sheet'
 test('papers: tents and sheets for whoever runs it, the report when it is revealed; read back by another program', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'limnos-table-'));
   const words = async (path: string, who: Caller = h.callers.lead) => {
-    const res = await who.get(path).buffer(true).parse((r, done) => { const parts: Buffer[] = []; r.on('data', (d: Buffer) => parts.push(d)); r.on('end', () => done(null, Buffer.concat(parts))); });
+    const res = await who
+      .get(path)
+      .buffer(true)
+      .parse((r, done) => {
+        const parts: Buffer[] = [];
+        r.on('data', (d: Buffer) => parts.push(d));
+        r.on('end', () => done(null, Buffer.concat(parts)));
+      });
     if (res.status !== 200) return String(res.status);
     writeFileSync(join(folder, 'a.pdf'), res.body as Buffer);
     return execFileSync('pdftotext', ['-layout', join(folder, 'a.pdf'), '-'], { encoding: 'utf8' });
@@ -141,28 +258,76 @@ test('papers: tents and sheets for whoever runs it, the report when it is reveal
   expect(sheets).toMatch(/puckering/);
   expect(await words(`/api/tastings/${t.id}/sheets.pdf`, h.callers.brewer)).toBe('403');
   expect(await words(`/api/tastings/${t.id}/report.pdf`)).toBe('409');
-  for (const [i, mark] of ([-1, 0, 1, 2] as const).entries()) await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, i), sheet: { marks: { bitterness: mark }, words: [] } }, h.callers.brewer).expect(200);
-  await does(t.id, { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null }, h.callers.brewer).expect(200);
+  for (const [i, mark] of ([-1, 0, 1, 2] as const).entries())
+    await does(
+      t.id,
+      {
+        kind: 'keep',
+        taster: h.ids.brewer,
+        code: codeOf(t, i),
+        sheet: { marks: { bitterness: mark }, words: [] },
+      },
+      h.callers.brewer,
+    ).expect(200);
+  await does(
+    t.id,
+    { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null },
+    h.callers.brewer,
+  ).expect(200);
   await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: '' }).expect(200);
   await does(t.id, { kind: 'reveal' }).expect(200);
   const report = await words(`/api/tastings/${t.id}/report.pdf`, h.callers.trainee);
-  for (const w of ['Tolvane Amber', 'Bitterness begins between', 'How sure', 'One taster can prove nothing', '1 of 2 tasters']) expect(report.replace(/\s+/g, ' ')).toContain(w);
+  for (const w of [
+    'Tolvane Amber',
+    'Bitterness begins between',
+    'How sure',
+    'One taster can prove nothing',
+    '1 of 2 tasters',
+  ])
+    expect(report.replace(/\s+/g, ' ')).toContain(w);
   rmSync(folder, { recursive: true, force: true });
 });
 
 test('a taster’s device is lost half way: what was kept is there, the rest is entered for them; what the lost one sends later changes nothing', async () => {
   const t = await brewed();
   const sheet = (bitterness: -2 | -1 | 0 | 1 | 2) => ({ marks: { bitterness }, words: ['brisk'] });
-  for (const cup of [0, 1]) await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, cup), sheet: sheet(-1) }, h.callers.brewer).expect(200);
+  for (const cup of [0, 1])
+    await does(
+      t.id,
+      { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, cup), sheet: sheet(-1) },
+      h.callers.brewer,
+    ).expect(200);
   // Whoever runs it sees that two were kept, not what they say.
   const lead = (await h.callers.lead.get(`/api/tastings/${t.id}`).expect(200)).body as OpenTasting;
-  expect(tastingOf(lead.exercise, lead.events).tasters.find((x) => x.id === h.ids.brewer)?.sheets[codeOf(t, 0)]).toEqual({ marks: {}, words: [] });
-  for (const cup of [2, 3]) await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, cup), sheet: sheet(1) }).expect(200);
-  await does(t.id, { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null }).expect(200);
-  expect((await does(t.id, { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, 0), sheet: sheet(2) }, h.callers.brewer).expect(409)).body.message).toMatch(/has handed in/);
+  expect(
+    tastingOf(lead.exercise, lead.events).tasters.find((x) => x.id === h.ids.brewer)?.sheets[
+      codeOf(t, 0)
+    ],
+  ).toEqual({ marks: {}, words: [] });
+  for (const cup of [2, 3])
+    await does(t.id, {
+      kind: 'keep',
+      taster: h.ids.brewer,
+      code: codeOf(t, cup),
+      sheet: sheet(1),
+    }).expect(200);
+  await does(t.id, { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null }).expect(
+    200,
+  );
+  expect(
+    (
+      await does(
+        t.id,
+        { kind: 'keep', taster: h.ids.brewer, code: codeOf(t, 0), sheet: sheet(2) },
+        h.callers.brewer,
+      ).expect(409)
+    ).body.message,
+  ).toMatch(/has handed in/);
   await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: '' }).expect(200);
   const open = (await does(t.id, { kind: 'reveal' }).expect(200)).body as OpenTasting;
   const found = tastingOf(open.exercise, open.events).tasters.find((x) => x.id === h.ids.brewer);
   expect(found?.enteredBy?.name).toBe('Lead L.');
-  expect([0, 1, 2, 3].map((c) => found?.sheets[codeOf(t, c)]?.marks.bitterness)).toEqual([-1, -1, 1, 1]);
+  expect([0, 1, 2, 3].map((c) => found?.sheets[codeOf(t, c)]?.marks.bitterness)).toEqual([
+    -1, -1, 1, 1,
+  ]);
 });

@@ -8,7 +8,9 @@ export class BarDriver {
   constructor(readonly page: Page) {}
 
   private column(tea: string) {
-    return this.page.locator('.under', { has: this.page.getByText(tea) }).or(this.page.locator(`.under[data-brew="${tea}"]`));
+    return this.page
+      .locator('.under', { has: this.page.getByText(tea) })
+      .or(this.page.locator(`.under[data-brew="${tea}"]`));
   }
   async openStart(): Promise<void> {
     await this.page.getByRole('button', { name: /^Start a brew/ }).click();
@@ -40,20 +42,40 @@ export class BarDriver {
     return this.column(tea).locator('.act').getByRole('button').first();
   }
   private async records(path: string) {
-    return (await (await this.page.request.get(path)).json()) as { teas: { id: string; name: string; house: { id: string } }[]; vessels: { id: string; name: string; siteId: string; mark: number }[] };
+    return (await (await this.page.request.get(path)).json()) as {
+      teas: { id: string; name: string; house: { id: string } }[];
+      vessels: { id: string; name: string; siteId: string; mark: number }[];
+    };
   }
   private async send(path: string, data: object): Promise<void> {
-    const answer = await this.page.request.post(path, { data, headers: { origin: new URL(this.page.url()).origin } });
+    const answer = await this.page.request.post(path, {
+      data,
+      headers: { origin: new URL(this.page.url()).origin },
+    });
     expect(answer.status(), await answer.text()).toBe(200);
   }
   /** A brew that another tablet started so many seconds ago; negative: that is being made ready. Its id. */
   async began(ago: number, { tea, vessel }: Pour, place = 1): Promise<string> {
     const [book, shelf] = [await this.records('/api/book'), await this.records('/api/vessels')];
-    const [t, v] = [book.teas.find((x) => x.name === tea), shelf.vessels.find((x) => x.name === vessel)];
+    const [t, v] = [
+      book.teas.find((x) => x.name === tea),
+      shelf.vessels.find((x) => x.name === vessel),
+    ];
     if (!t || !v) throw new Error(`no ${tea} or ${vessel}`);
     const id = v7();
     const at = (await this.now()) - Math.abs(ago) * 1000;
-    await this.send('/api/brews', { id, siteId: v.siteId, teaId: t.id, versionId: t.house.id, vesselId: v.id, water: v.mark, warmed: true, warming: ago < 0, place, at });
+    await this.send('/api/brews', {
+      id,
+      siteId: v.siteId,
+      teaId: t.id,
+      versionId: t.house.id,
+      vesselId: v.id,
+      water: v.mark,
+      warmed: true,
+      warming: ago < 0,
+      place,
+      at,
+    });
     return id;
   }
   /** The shop's own time. */
@@ -82,17 +104,23 @@ export class BarDriver {
   }
   /** More vessels of a kind that is there, over the house's own interface. */
   async needVessels(like: string, names: readonly string[]): Promise<void> {
-    const found = (await this.records('/api/vessels')).vessels.find((v) => v.name === like) as unknown as Record<string, unknown>;
+    const found = (await this.records('/api/vessels')).vessels.find(
+      (v) => v.name === like,
+    ) as unknown as Record<string, unknown>;
     const { id: _id, rev: _rev, retired: _retired, siteId, ...facts } = found;
     for (const name of names) await this.send('/api/vessels', { ...facts, name, id: v7(), siteId });
   }
   /** Something seldom, from a brew's menu. */
   async more(tea: string, what: string | RegExp): Promise<void> {
-    await this.column(tea).getByRole('button', { name: `More for ${tea}` }).click();
+    await this.column(tea)
+      .getByRole('button', { name: `More for ${tea}` })
+      .click();
     await this.page.getByRole('menuitem', { name: what }).click();
   }
   async right(tea: string): Promise<void> {
-    await this.column(tea).getByRole('button', { name: /^Right/ }).click();
+    await this.column(tea)
+      .getByRole('button', { name: /^Right/ })
+      .click();
   }
   /** The step beside the clock's own: its words, and the touch that confirms it. */
   step(tea: string) {
@@ -106,7 +134,19 @@ export class BarDriver {
   }
   /** Nothing of the bar lies outside the screen. */
   async expectAllInSight(): Promise<void> {
-    const outside = await this.page.evaluate(() => [...document.querySelectorAll('.under, .field')].filter((e) => { const r = e.getBoundingClientRect(); return r.bottom > (document.querySelector('.counter')?.getBoundingClientRect().top ?? innerHeight) + 1 || r.right > innerWidth + 1 || r.top < 0; }).length);
+    const outside = await this.page.evaluate(
+      () =>
+        [...document.querySelectorAll('.under, .field')].filter((e) => {
+          const r = e.getBoundingClientRect();
+          return (
+            r.bottom >
+              (document.querySelector('.counter')?.getBoundingClientRect().top ?? innerHeight) +
+                1 ||
+            r.right > innerWidth + 1 ||
+            r.top < 0
+          );
+        }).length,
+    );
     expect(outside).toBe(0);
   }
 
@@ -118,7 +158,13 @@ export class BarDriver {
   }
   async expectQueue(teas: readonly string[]): Promise<void> {
     await expect(this.page.locator('.queue li')).toHaveCount(teas.length);
-    await expect.poll(() => this.page.locator('.queue li').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-order')))).toEqual(teas);
+    await expect
+      .poll(() =>
+        this.page
+          .locator('.queue li')
+          .evaluateAll((rows) => rows.map((r) => r.getAttribute('data-order'))),
+      )
+      .toEqual(teas);
   }
   queued(tea: string) {
     return this.page.locator(`.queue li[data-order="${tea}"]`);
@@ -136,8 +182,12 @@ export class BarDriver {
     await this.page.getByRole('button', { name: /^Undo/ }).click();
   }
   async judge(tea: string): Promise<void> {
-    await this.column(tea).getByRole('button', { name: /^Judge/ }).click();
-    await expect(this.page.getByRole('heading', { name: new RegExp(`Judge ${tea}`) })).toBeVisible();
+    await this.column(tea)
+      .getByRole('button', { name: /^Judge/ })
+      .click();
+    await expect(
+      this.page.getByRole('heading', { name: new RegExp(`Judge ${tea}`) }),
+    ).toBeVisible();
   }
   async mark(what: string): Promise<void> {
     await this.page.getByRole('radio', { name: what }).click();

@@ -7,12 +7,19 @@ export class HouseDriver {
   /** Signed in without the hands: the way with them is `signInByHand`, and has tests of its own. */
   async signIn(who: { name: string; secret: string }): Promise<void> {
     const { request } = this.page;
-    const { sites } = (await (await request.get('/api/house')).json()) as { sites: { id: string }[] };
+    const { sites } = (await (await request.get('/api/house')).json()) as {
+      sites: { id: string }[];
+    };
     for (const { id } of sites) {
-      const { people } = (await (await request.get(`/api/sites/${id}/names`)).json()) as { people: { id: string; name: string }[] };
+      const { people } = (await (await request.get(`/api/sites/${id}/names`)).json()) as {
+        people: { id: string; name: string }[];
+      };
       const person = people.find((p) => p.name === who.name);
       if (!person) continue;
-      const signed = await request.post('/api/session', { data: { personId: person.id, siteId: id, secret: who.secret }, headers: { origin: new URL((await request.get('/api/time')).url()).origin } });
+      const signed = await request.post('/api/session', {
+        data: { personId: person.id, siteId: id, secret: who.secret },
+        headers: { origin: new URL((await request.get('/api/time')).url()).origin },
+      });
       expect(signed.status(), await signed.text()).toBe(200);
       await this.page.goto('/');
       return this.expectIn();
@@ -29,11 +36,15 @@ export class HouseDriver {
     return expect(this.page.getByRole('navigation', { name: 'Places' })).toBeVisible();
   }
   async pick(name: string): Promise<void> {
-    await this.page.getByRole('button', { name: new RegExp(`^${name.replace('.', '\\.')}`) }).first().click();
+    await this.page
+      .getByRole('button', { name: new RegExp(`^${name.replace('.', '\\.')}`) })
+      .first()
+      .click();
   }
   /** A PIN goes on the keypad, a passphrase in its field. */
   async type(secret: string): Promise<void> {
-    if (/^\d+$/.test(secret)) for (const d of secret) await this.page.getByRole('button', { name: d, exact: true }).click();
+    if (/^\d+$/.test(secret))
+      for (const d of secret) await this.page.getByRole('button', { name: d, exact: true }).click();
     else await this.page.getByLabel('Passphrase').fill(secret);
     await this.page.getByRole('button', { name: 'Sign in' }).click();
   }
@@ -43,7 +54,9 @@ export class HouseDriver {
     await expect(this.page.getByRole('heading', { name: 'Who is brewing?' })).toBeVisible();
   }
   async goTo(place: 'Bar' | 'Book' | 'Shelf' | 'Log' | 'House'): Promise<void> {
-    const link = this.page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`${place}$`) });
+    const link = this.page
+      .getByRole('navigation', { name: 'Places' })
+      .getByRole('link', { name: new RegExp(`${place}$`) });
     await link.click();
     // Until the place has been fetched, the one before stands with its own links.
     await expect(link).toHaveAttribute('aria-current', 'page');

@@ -5,7 +5,10 @@ export class TableDriver {
   constructor(readonly page: Page) {}
 
   async open(): Promise<void> {
-    await this.page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: /Table$/ }).click();
+    await this.page
+      .getByRole('navigation', { name: 'Places' })
+      .getByRole('link', { name: /Table$/ })
+      .click();
     await expect(this.page.getByRole('main', { name: 'Table' })).toBeVisible();
   }
   async pick(what: string, choice: string | RegExp, typed?: string): Promise<void> {
@@ -52,7 +55,9 @@ export class TableDriver {
   async order(wanted: readonly string[]): Promise<void> {
     for (const [i, code] of wanted.entries()) {
       for (;;) {
-        const now = await this.page.locator('.order-cups li').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-code')));
+        const now = await this.page
+          .locator('.order-cups li')
+          .evaluateAll((rows) => rows.map((r) => r.getAttribute('data-code')));
         const at = now.indexOf(code);
         if (at <= i) break;
         await this.page.getByRole('button', { name: new RegExp(`^${code}, place`) }).focus();

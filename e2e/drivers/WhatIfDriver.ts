@@ -13,7 +13,8 @@ export class WhatIfDriver {
   /** Moves a rule by its own steps, to the right or (negative) to the left. */
   async move(rule: 'Leaf' | 'Heat' | 'Time', steps: number): Promise<void> {
     await this.page.getByRole('slider', { name: rule }).focus();
-    for (let i = 0; i < Math.abs(steps); i++) await this.page.keyboard.press(steps > 0 ? 'ArrowRight' : 'ArrowLeft');
+    for (let i = 0; i < Math.abs(steps); i++)
+      await this.page.keyboard.press(steps > 0 ? 'ArrowRight' : 'ArrowLeft');
   }
   async type(label: 'Water' | 'Altitude', text: string): Promise<void> {
     await this.page.getByLabel(label, { exact: true }).fill(text);
@@ -27,6 +28,9 @@ export class WhatIfDriver {
     return expect(this.page.getByTestId('whatif-words')).toHaveText(words);
   }
   expectAt(rule: 'Leaf' | 'Heat' | 'Time', text: string) {
-    return expect(this.page.getByRole('slider', { name: rule })).toHaveAttribute('aria-valuetext', text);
+    return expect(this.page.getByRole('slider', { name: rule })).toHaveAttribute(
+      'aria-valuetext',
+      text,
+    );
   }
 }

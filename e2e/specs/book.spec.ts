@@ -2,13 +2,17 @@ import { expect, PEOPLE, test } from '../fixtures/shop';
 import { BarDriver } from '../drivers/BarDriver';
 import { BookDriver } from '../drivers/BookDriver';
 
-test('a new tea in the order it is learnt: packet, weighing, start, card; the packet’s spoon is asked about', async ({ house }) => {
+test('a new tea in the order it is learnt: packet, weighing, start, card; the packet’s spoon is asked about', async ({
+  house,
+}) => {
   await house.signIn(PEOPLE.lead);
   const book = new BookDriver(house.page);
   await book.newTea('Quern Dusk');
   await book.type('What the packet says, word for word', '1 tbsp per cup, 185 F, 2-3 minutes');
   await book.choose('Style', 'green, pan-fired');
-  await book.expectPacket(/Leaf\s*1 level tablespoon \(15 ml\)\s*Water\s*a cup\s*Heat\s*85 °C in the kettle, about 80 °C on the leaf\s*First steep\s*2:00 to 3:00\s*Weigh a spoon of this tea/);
+  await book.expectPacket(
+    /Leaf\s*1 level tablespoon \(15 ml\)\s*Water\s*a cup\s*Heat\s*85 °C in the kettle, about 80 °C on the leaf\s*First steep\s*2:00 to 3:00\s*Weigh a spoon of this tea/,
+  );
   await book.choose('Spoon', 'dessert spoon, 10 ml');
   await book.type('Weighed', '5,1; 5,3; 5,2');
   await house.expectSaid('One dessert spoon holds 5.2 g ±0.1, 3 weighed.');
@@ -30,7 +34,9 @@ test('a new tea in the order it is learnt: packet, weighing, start, card; the pa
   await expect(house.page.getByText('Allergens: nuts.')).toBeVisible();
 });
 
-test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; its history tells', async ({ house }) => {
+test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; its history tells', async ({
+  house,
+}) => {
   await house.signIn(PEOPLE.lead);
   const book = new BookDriver(house.page);
   await book.open('Tolvane Amber');
@@ -44,7 +50,9 @@ test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; it
   await expect(new BarDriver(house.page).card()).toContainText('Lot 20, new: to be dialled in');
   await house.page.getByRole('button', { name: /Water on: start/ }).click();
   await house.expectAllSaved();
-  const started = (await (await house.page.request.get('/api/bar')).json()) as { brews: { lot: { name: string } }[] };
+  const started = (await (await house.page.request.get('/api/bar')).json()) as {
+    brews: { lot: { name: string } }[];
+  };
   expect(started.brews.map((b) => b.lot.name)).toEqual(['Lot 20']);
   await book.open('Tolvane Amber');
   await book.press(/It is right on version 2/);
@@ -56,10 +64,14 @@ test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; it
   await expect(book.lot('Lot 19')).toContainText('finished');
   await book.press('Edit Lot 20');
   await book.openHistory(0);
-  await expect(house.page.locator('.changes').first()).toContainText(/Ilsa V\..*state: dialledIn inUse/s);
+  await expect(house.page.locator('.changes').first()).toContainText(
+    /Ilsa V\..*state: dialledIn inUse/s,
+  );
 });
 
-test('another method has its own recipe and versions; a draft goes on trial, then to the house', async ({ house }) => {
+test('another method has its own recipe and versions; a draft goes on trial, then to the house', async ({
+  house,
+}) => {
   await house.signIn(PEOPLE.lead);
   const book = new BookDriver(house.page);
   await book.open('Orrin Hearth');
@@ -71,7 +83,9 @@ test('another method has its own recipe and versions; a draft goes on trial, the
   await house.expectSaid(/Cold water goes on here: at most 30 °C/);
   await book.type('Water goes on at', '6');
   await book.press('Keep as draft');
-  await house.expectSaid('Orrin Hearth: Fridge brew, version 1 is a draft.'.replace('Fridge', 'fridge'));
+  await house.expectSaid(
+    'Orrin Hearth: Fridge brew, version 1 is a draft.'.replace('Fridge', 'fridge'),
+  );
   await house.expectSaid('No house recipe as fridge brew yet.');
   await book.press('Put on trial');
   await house.expectSaid(/version 1 is on trial/);
@@ -100,7 +114,12 @@ test('a kettle is read, fitted and reckoned with: the made-up one first', async 
   await page.getByRole('button', { name: 'It boils: start' }).click();
   // Thirty times as fast: ten seconds here are five minutes of cooling.
   for (const reading of [1, 2, 3, 4]) {
-    await expect.poll(async () => Number((await page.getByTestId('off-the-boil').innerText()).split(':')[0]), { timeout: 30_000 }).toBeGreaterThanOrEqual(2 * (reading - 1));
+    await expect
+      .poll(
+        async () => Number((await page.getByTestId('off-the-boil').innerText()).split(':')[0]),
+        { timeout: 30_000 },
+      )
+      .toBeGreaterThanOrEqual(2 * (reading - 1));
     await page.getByRole('button', { name: 'Keep the reading' }).click();
     await expect(page.locator('.readings li b')).toHaveCount(reading);
   }
@@ -108,12 +127,16 @@ test('a kettle is read, fitted and reckoned with: the made-up one first', async 
   await page.getByRole('button', { name: 'Keep the reading' }).click();
   await house.expectSaid(/Water boils at 100 °C here: 140 °C cannot be/);
   await page.getByRole('button', { name: 'Done', exact: true }).click();
-  await expect(page.getByTestId('standing')).toContainText(/Fitted to this kettle, its rate good to \d+ %.*It cools \d+ % faster/);
+  await expect(page.getByTestId('standing')).toContainText(
+    /Fitted to this kettle, its rate good to \d+ %.*It cools \d+ % faster/,
+  );
   await page.getByRole('button', { name: 'Reckon with it at Harbour room' }).click();
   await house.expectSaid('Harbour room reckons with this kettle.');
 });
 
-test('a vessel weighed once by a scale on a serial port: lines of text become what it holds', async ({ house }) => {
+test('a vessel weighed once by a scale on a serial port: lines of text become what it holds', async ({
+  house,
+}) => {
   const { page } = house;
   await page.addInitScript(() => {
     // A scale that sends lines, and takes its weights from the test.
@@ -121,10 +144,25 @@ test('a vessel weighed once by a scale on a serial port: lines of text become wh
     Object.assign(window, { theScale: scale });
     const readable = new ReadableStream<Uint8Array>({
       start(c) {
-        const timer = setInterval(() => { try { c.enqueue(new TextEncoder().encode(`ST,GS,+ ${scale.weight.toFixed(1)} g\r\n`)); } catch { clearInterval(timer); } }, 60);
+        const timer = setInterval(() => {
+          try {
+            c.enqueue(new TextEncoder().encode(`ST,GS,+ ${scale.weight.toFixed(1)} g\r\n`));
+          } catch {
+            clearInterval(timer);
+          }
+        }, 60);
       },
     });
-    Object.defineProperty(navigator, 'serial', { value: { requestPort: () => Promise.resolve({ open: () => Promise.resolve(), close: () => Promise.resolve(), readable }) } });
+    Object.defineProperty(navigator, 'serial', {
+      value: {
+        requestPort: () =>
+          Promise.resolve({
+            open: () => Promise.resolve(),
+            close: () => Promise.resolve(),
+            readable,
+          }),
+      },
+    });
   });
   await house.signIn(PEOPLE.lead);
   await house.goTo('Shelf');
@@ -133,8 +171,14 @@ test('a vessel weighed once by a scale on a serial port: lines of text become wh
   await page.getByRole('button', { name: 'Keep what it holds' }).click();
   await house.expectSaid('Weigh it empty first.');
   await page.getByRole('button', { name: 'Choose the scale' }).click();
-  for (const [g, words] of [[412.3, 'empty'], [911.4, 'to the mark'], [1031.2, 'to the brim']] as const) {
-    await page.evaluate((w) => { (window as unknown as { theScale: { weight: number } }).theScale.weight = w; }, g);
+  for (const [g, words] of [
+    [412.3, 'empty'],
+    [911.4, 'to the mark'],
+    [1031.2, 'to the brim'],
+  ] as const) {
+    await page.evaluate((w) => {
+      (window as unknown as { theScale: { weight: number } }).theScale.weight = w;
+    }, g);
     await expect(page.getByTestId('weight')).toHaveText(String(g));
     await page.getByRole('button', { name: new RegExp(`Take it: ${words}`) }).click();
   }
@@ -146,32 +190,50 @@ test('a vessel weighed once by a scale on a serial port: lines of text become wh
   await house.expectSaid(/412 g · deep basket · weighed/);
 });
 
-test('a table is brought in: faults by row and column, one answered, one left out; then taken back', async ({ house }) => {
+test('a table is brought in: faults by row and column, one answered, one left out; then taken back', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('House');
   await page.getByRole('link', { name: 'Exchange: out and in' }).click();
-  const csv = 'tea;method;leaf;water (ml);heat;best\nSennet Hollow;pot;6,5 g;500;78;2:00\nKestry Pearl;pot;1 tbs;300;82;3:00\nSennet Holow;pot;7 g;500;80;2:00\nCorrow Light;pot;8 g;480;hot;2:30\n';
-  await page.getByLabel('File to bring in').setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  const csv =
+    'tea;method;leaf;water (ml);heat;best\nSennet Hollow;pot;6,5 g;500;78;2:00\nKestry Pearl;pot;1 tbs;300;82;3:00\nSennet Holow;pot;7 g;500;80;2:00\nCorrow Light;pot;8 g;480;hot;2:30\n';
+  await page
+    .getByLabel('File to bring in')
+    .setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
   await house.expectSaid('4 rows, semicolons, decimal comma: found out by itself');
   await house.expectSaid('3 faults in 3 rows');
-  await expect(page.getByRole('row', { name: /3 leaf 1 tbs Teaspoon or tablespoon/ })).toContainText('open');
+  await expect(
+    page.getByRole('row', { name: /3 leaf 1 tbs Teaspoon or tablespoon/ }),
+  ).toContainText('open');
   await page.keyboard.press('2');
   await house.expectSaid('2 faults in 2 rows');
   await page.getByRole('button', { name: 'Leave row 4 out' }).click();
   await house.expectSaid('1 fault in 1 row');
   await page.getByRole('button', { name: 'Bring in 2' }).click();
   await house.expectSaid('autumn.csv is in: 0 added, 2 changed.');
-  const trial = async () => ((await (await page.request.get('/api/book')).json()) as { teas: { name: string; trial: { recipe: { temperature: number } } | null }[] }).teas.find((t) => t.name === 'Sennet Hollow')?.trial;
+  const trial = async () =>
+    (
+      (await (await page.request.get('/api/book')).json()) as {
+        teas: { name: string; trial: { recipe: { temperature: number } } | null }[];
+      }
+    ).teas.find((t) => t.name === 'Sennet Hollow')?.trial;
   expect((await trial())?.recipe.temperature).toBe(78);
   await page.getByRole('button', { name: 'Take it back' }).click();
   await house.expectSaid(/taken back/);
   expect(await trial()).toBeNull();
-  await page.getByLabel('File to bring in').setInputFiles({ name: 'letter.txt', mimeType: 'text/plain', buffer: Buffer.from('Dear Maren,\nhere it is.') });
+  await page.getByLabel('File to bring in').setInputFiles({
+    name: 'letter.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('Dear Maren,\nhere it is.'),
+  });
   await house.expectSaid(/It cannot be read\..*Nothing was written/);
 });
 
-test('a tea is found with keys only: letters, arrows, Enter; the list is narrowed and ordered', async ({ house }) => {
+test('a tea is found with keys only: letters, arrows, Enter; the list is narrowed and ordered', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
@@ -192,7 +254,9 @@ test('a tea is found with keys only: letters, arrows, Enter; the list is narrowe
   await house.expectSaid('No tea, no caffeine, has “malty” in its name, kind, words or lots.');
 });
 
-test('five spoons of a tea on the made-up scale: each is taken when it stands still', async ({ house }) => {
+test('five spoons of a tea on the made-up scale: each is taken when it stands still', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   const book = new BookDriver(page);
@@ -216,7 +280,11 @@ test('five spoons of a tea on the made-up scale: each is taken when it stands st
 test('a cup that was judged off becomes the reason of a version', async ({ house }) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
-  const teas = ((await (await page.request.get('/api/brews?verdict=off')).json()) as { brews: { tea: { name: string } }[] }).brews;
+  const teas = (
+    (await (await page.request.get('/api/brews?verdict=off')).json()) as {
+      brews: { tea: { name: string } }[];
+    }
+  ).brews;
   const book = new BookDriver(page);
   await book.open(teas[0]?.tea.name ?? '');
   await book.press(/New version/);
@@ -227,12 +295,16 @@ test('a cup that was judged off becomes the reason of a version', async ({ house
   await expect(page.locator('.versions li').first()).toContainText('Tasted');
 });
 
-test('a packet’s words become figures, with its wait and its pot; they are taken into the first recipe', async ({ house }) => {
+test('a packet’s words become figures, with its wait and its pot; they are taken into the first recipe', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await page.goto('/book/new');
   await page.getByLabel('Name', { exact: true }).fill('Tarrow Mist');
-  await page.getByLabel('What the packet says, word for word').fill('Boil, let it stand 4 minutes. 8 g per pot, steep 1 1/2 minutes. Whisper to the leaf.');
+  await page
+    .getByLabel('What the packet says, word for word')
+    .fill('Boil, let it stand 4 minutes. 8 g per pot, steep 1 1/2 minutes. Whisper to the leaf.');
   const read = page.getByTestId('packet');
   await expect(read).toContainText('boiled, left 4:00');
   await expect(read).toContainText('Not understood: Whisper to the leaf.');

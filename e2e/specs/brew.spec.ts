@@ -2,7 +2,9 @@ import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-test('a known tea and vessel brews in two touches, is pulled, judged right, and is found again', async ({ house }) => {
+test('a known tea and vessel brews in two touches, is pulled, judged right, and is found again', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   const again = house.page.locator('.again button').first();
@@ -22,7 +24,9 @@ test('a known tea and vessel brews in two touches, is pulled, judged right, and 
   await expect(house.page.getByText('Verdict right, Dov R.')).toBeVisible();
 });
 
-test('tea by two letters, vessel from the shelf, amount in ounces; the card reworks; the arithmetic opens', async ({ house }) => {
+test('tea by two letters, vessel from the shelf, amount in ounces; the card reworks; the arithmetic opens', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await house.page.keyboard.press('n');
@@ -46,7 +50,13 @@ test('bad amounts are said beside the field and what was typed stays', async ({ 
   await house.signIn(PEOPLE.brewer);
   await bar.openStart();
   await bar.chooseVessel('White pot');
-  for (const [typed, why] of [['0', 'more than nothing'], ['-5', 'more than nothing'], ['lots', 'not a volume'], ['1,500', 'can mean two numbers'], ['5 barrels', 'not a unit known here']] as const) {
+  for (const [typed, why] of [
+    ['0', 'more than nothing'],
+    ['-5', 'more than nothing'],
+    ['lots', 'not a volume'],
+    ['1,500', 'can mean two numbers'],
+    ['5 barrels', 'not a unit known here'],
+  ] as const) {
     await bar.typeAmount(typed);
     await expect(house.page.getByRole('alert').filter({ hasText: why })).toBeVisible();
     await expect(house.page.getByLabel('Or type it')).toHaveValue(typed);
@@ -59,7 +69,10 @@ test('bad amounts are said beside the field and what was typed stays', async ({ 
   await expect(bar.card()).toContainText('Too little to cover the leaf');
 });
 
-test('a bitter cup gets one correction with its reason and ml for the cup in hand; the lead finds it as a note and makes a version of it', async ({ house, tablet }) => {
+test('a bitter cup gets one correction with its reason and ml for the cup in hand; the lead finds it as a note and makes a version of it', async ({
+  house,
+  tablet,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.trainee);
   await bar.standsSince(118, { tea: 'Sennet Hollow', vessel: 'White pot' });
@@ -71,9 +84,13 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
   await bar.mark('Drying: dry');
   await expect(house.page.getByTestId('change')).toHaveText(/^\d °C cooler$/);
   await expect(house.page.getByText(/^80 to 7\d °C\. Leaf and time stay\.$/)).toBeVisible();
-  await expect(house.page.getByRole('img', { name: /Expected after the change: .*bitter less/ })).toBeVisible();
+  await expect(
+    house.page.getByRole('img', { name: /Expected after the change: .*bitter less/ }),
+  ).toBeVisible();
   await house.expectSaid(/Style default, not fitted yet/);
-  await expect(house.page.getByTestId('rescue')).toHaveText(/^Pour off \d+ ml of 250 ml, top up with \d+ ml hot water$/);
+  await expect(house.page.getByTestId('rescue')).toHaveText(
+    /^Pour off \d+ ml of 250 ml, top up with \d+ ml hot water$/,
+  );
   await house.page.getByRole('button', { name: 'Keep, tell the lead' }).click();
   await house.expectAllSaved();
 
@@ -91,7 +108,9 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
   await expect(desk.page.locator('.versions li').nth(1)).toContainText('retired');
 });
 
-test('warming, then water on; a pull can be taken back, and the time runs on from its own water', async ({ house }) => {
+test('warming, then water on; a pull can be taken back, and the time runs on from its own water', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.start({ tea: 'Tolvane Amber', vessel: 'Glass pot', warm: true });
@@ -138,7 +157,9 @@ test('keys alone: start, pull, undo, judge, and the list of keys', async ({ hous
   await expect(house.page).toHaveURL(/\/log/);
 });
 
-test('a cup too long on the leaf is split at the share one likes; a thin one gets its leaf back on the bar’s clock', async ({ house }) => {
+test('a cup too long on the leaf is split at the share one likes; a thin one gets its leaf back on the bar’s clock', async ({
+  house,
+}) => {
   const { page } = house;
   const bar = new BarDriver(page);
   await house.signIn(PEOPLE.brewer);

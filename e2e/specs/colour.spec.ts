@@ -11,19 +11,29 @@ const answer = (page: Page) => page.getByRole('region', { name: 'Reading' }).loc
 /** Two poured bowls on a table, as a camera might have them. */
 function drawn(width: number, height: number) {
   const [r, y] = [height * 0.28, height / 2];
-  const bowl = (x: number, colour: string) => `<circle cx="${x}" cy="${y}" r="${r * 1.32}" fill="#d8d8d6"/><circle cx="${x}" cy="${y}" r="${r}" fill="${colour}"/>`;
-  return sharp({ create: { width, height, channels: 3, background: '#7d766c' } }).composite([{ input: Buffer.from(`<svg width="${width}" height="${height}">${bowl(width * 0.27, '#bf6d12')}${bowl(width * 0.73, '#b96510')}</svg>`) }]);
+  const bowl = (x: number, colour: string) =>
+    `<circle cx="${x}" cy="${y}" r="${r * 1.32}" fill="#d8d8d6"/><circle cx="${x}" cy="${y}" r="${r}" fill="${colour}"/>`;
+  return sharp({ create: { width, height, channels: 3, background: '#7d766c' } }).composite([
+    {
+      input: Buffer.from(
+        `<svg width="${width}" height="${height}">${bowl(width * 0.27, '#bf6d12')}${bowl(width * 0.73, '#b96510')}</svg>`,
+      ),
+    },
+  ]);
 }
 /** White porcelain as the reading takes it: 85 % of white. */
 const RIM = '#ededed';
-const choose = (page: Page, file: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0]) => page.getByLabel('Picture', { exact: true }).setInputFiles(file);
+const choose = (page: Page, file: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0]) =>
+  page.getByLabel('Picture', { exact: true }).setInputFiles(file);
 
 test.beforeEach(async ({ house }) => {
   await house.signIn(PEOPLE.brewer);
   await house.page.goto('/table/colour');
 });
 
-test('made-up photos: read beside the house cup, read by the rim, refused with a reason and a way out', async ({ house }) => {
+test('made-up photos: read beside the house cup, read by the rim, refused with a reason and a way out', async ({
+  house,
+}) => {
   const { page } = house;
   await page.getByRole('button', { name: /^Golden black, a little strong/ }).click();
   await expect(answer(page)).toContainText(/stronger$|As it should be/);
@@ -47,15 +57,25 @@ test('made-up photos: read beside the house cup, read by the rim, refused with a
   await house.expectSaid(/Burnt out: the rim is 25\d of 255\. Less exposure/);
 });
 
-test('files: no picture, HEIC, one that is broken; each says what to do; then a good one, its circles moved by key', async ({ house }) => {
+test('files: no picture, HEIC, one that is broken; each says what to do; then a good one, its circles moved by key', async ({
+  house,
+}) => {
   const { page } = house;
   await choose(page, { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('tea') });
   await house.expectSaid('“notes.txt” is not a picture.');
   await choose(page, { name: 'IMG_1.HEIC', mimeType: '', buffer: Buffer.from('x') });
   await house.expectSaid(/That is a HEIC picture.*most compatible/);
-  await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not really') });
+  await choose(page, {
+    name: 'cup.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('not really'),
+  });
   await house.expectSaid(/“cup.jpg” could not be read as a picture\. Take it as a JPEG or PNG\./);
-  await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: await drawn(900, 560).jpeg({ quality: 92 }).toBuffer() });
+  await choose(page, {
+    name: 'cup.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await drawn(900, 560).jpeg({ quality: 92 }).toBuffer(),
+  });
   await expect(answer(page)).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
   const sample = page.getByRole('slider', { name: /^Sample/ });
@@ -65,16 +85,40 @@ test('files: no picture, HEIC, one that is broken; each says what to do; then a 
   await expect(sample).not.toHaveAttribute('aria-valuetext', before ?? '');
 });
 
-test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both find their cups', async ({ house }) => {
+test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both find their cups', async ({
+  house,
+}) => {
   const { page } = house;
   const folder = mkdtempSync(join(tmpdir(), 'limnos-photo-'));
   const [turned, large] = [join(folder, 'turned.jpg'), join(folder, 'large.png')];
-  await sharp(await drawn(900, 560).png().toBuffer()).rotate(270).withMetadata({ orientation: 6 }).jpeg().toFile(turned);
+  await sharp(await drawn(900, 560).png().toBuffer())
+    .rotate(270)
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toFile(turned);
   await drawn(4000, 3400).png({ compressionLevel: 0 }).toFile(large);
-  const where = async (which: RegExp) => (/(\d+) across, (\d+) down/.exec((await page.getByRole('slider', { name: which }).getAttribute('aria-valuetext')) ?? '') ?? []).slice(1).map(Number);
-  for (const [path, width] of [[turned, 900], [large, 1280]] as const) {
+  const where = async (which: RegExp) =>
+    (
+      /(\d+) across, (\d+) down/.exec(
+        (await page.getByRole('slider', { name: which }).getAttribute('aria-valuetext')) ?? '',
+      ) ?? []
+    )
+      .slice(1)
+      .map(Number);
+  for (const [path, width] of [
+    [turned, 900],
+    [large, 1280],
+  ] as const) {
     await choose(page, path);
-    await expect.poll(async () => { const [x] = await where(/^Sample/); return Math.round(((x ?? 0) / width) * 100); }, { timeout: 15_000 }).toBeGreaterThan(70);
+    await expect
+      .poll(
+        async () => {
+          const [x] = await where(/^Sample/);
+          return Math.round(((x ?? 0) / width) * 100);
+        },
+        { timeout: 15_000 },
+      )
+      .toBeGreaterThan(70);
     const [[rx, ry], [, sy]] = [await where(/^Reference/), await where(/^Sample/)];
     expect(Math.abs((rx ?? 0) / width - 0.27)).toBeLessThan(0.03);
     expect(Math.abs((ry ?? 0) - (sy ?? 0))).toBeLessThan(6);
@@ -83,7 +127,9 @@ test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both fin
   rmSync(folder, { recursive: true, force: true });
 });
 
-test('a reading is kept with its brew, by a picture and by an instrument; made-up photos are not', async ({ house }) => {
+test('a reading is kept with its brew, by a picture and by an instrument; made-up photos are not', async ({
+  house,
+}) => {
   const { page } = house;
   await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
   await page.getByRole('link', { name: 'Read its colour' }).click();
@@ -91,44 +137,76 @@ test('a reading is kept with its brew, by a picture and by an instrument; made-u
   await expect(page.locator('.photo')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep with this brew' })).toHaveCount(0);
   await page.reload();
-  const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec((await page.getByText(/is expected at/).textContent()) ?? '') ?? []).slice(1);
-  for (const [i, name] of ['L*', 'a*', 'b*'].entries()) await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
+  const lab = (
+    /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(
+      (await page.getByText(/is expected at/).textContent()) ?? '',
+    ) ?? []
+  ).slice(1);
+  for (const [i, name] of ['L*', 'a*', 'b*'].entries())
+    await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
   await page.getByRole('button', { name: 'Keep with this brew' }).click();
-  await expect(page.getByRole('region', { name: 'What happened' })).toContainText(/0 % (stronger|weaker) than the house cup \(.*by an instrument, 3\.5 cm deep/);
+  await expect(page.getByRole('region', { name: 'What happened' })).toContainText(
+    /0 % (stronger|weaker) than the house cup \(.*by an instrument, 3\.5 cm deep/,
+  );
   await house.expectAllSaved();
 });
 
-for (const [tea, vessel] of [['Tolvane Amber', 'White pot'], ['Ullash White Bud', 'Lidded mug']] as const) test(`a picture of ${tea} is kept only when asked for, and taken away again`, async ({ house }) => {
-  const { page } = house;
-  await new BarDriver(page).openFinished({ tea, vessel });
-  await page.getByRole('link', { name: 'Read its colour' }).click();
-  // The house cup twice in one picture, in the colour that is expected of it: on target.
-  const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec((await page.getByText(/is expected at/).textContent()) ?? '') ?? []).slice(1).map(Number) as unknown as Lab;
-  const bowl = (x: number) => `<circle cx="${x}" cy="280" r="207" fill="${RIM}"/><circle cx="${x}" cy="280" r="157" fill="${hexOf(lab)}"/>`;
-  const twice = await sharp({ create: { width: 900, height: 560, channels: 3, background: '#7d766c' } }).composite([{ input: Buffer.from(`<svg width="900" height="560">${bowl(243)}${bowl(657)}</svg>`) }]).jpeg({ quality: 92 }).withExif({ IFD0: { ImageDescription: 'Secret place' } }).toBuffer();
-  await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: twice });
-  await expect(answer(page)).toHaveText('As it should be');
-  const box = page.getByRole('checkbox', { name: /Keep the picture too/ });
-  await expect(box).not.toBeChecked();
-  await box.check();
-  await page.getByRole('button', { name: 'Keep with this brew' }).click();
-  const picture = page.getByRole('img', { name: 'The cups as they were read' });
-  await expect(picture).toBeVisible();
-  const bytes = await (await page.request.get((await picture.getAttribute('src')) ?? '')).body();
-  expect(bytes.includes(Buffer.from('Secret place'))).toBe(false);
-  expect((await sharp(bytes).metadata()).width).toBeLessThanOrEqual(1280);
-  await page.getByRole('button', { name: 'Take the picture away' }).click();
-  await expect(picture).toHaveCount(0);
-});
+for (const [tea, vessel] of [
+  ['Tolvane Amber', 'White pot'],
+  ['Ullash White Bud', 'Lidded mug'],
+] as const)
+  test(`a picture of ${tea} is kept only when asked for, and taken away again`, async ({
+    house,
+  }) => {
+    const { page } = house;
+    await new BarDriver(page).openFinished({ tea, vessel });
+    await page.getByRole('link', { name: 'Read its colour' }).click();
+    // The house cup twice in one picture, in the colour that is expected of it: on target.
+    const lab = (
+      /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(
+        (await page.getByText(/is expected at/).textContent()) ?? '',
+      ) ?? []
+    )
+      .slice(1)
+      .map(Number) as unknown as Lab;
+    const bowl = (x: number) =>
+      `<circle cx="${x}" cy="280" r="207" fill="${RIM}"/><circle cx="${x}" cy="280" r="157" fill="${hexOf(lab)}"/>`;
+    const twice = await sharp({
+      create: { width: 900, height: 560, channels: 3, background: '#7d766c' },
+    })
+      .composite([
+        { input: Buffer.from(`<svg width="900" height="560">${bowl(243)}${bowl(657)}</svg>`) },
+      ])
+      .jpeg({ quality: 92 })
+      .withExif({ IFD0: { ImageDescription: 'Secret place' } })
+      .toBuffer();
+    await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: twice });
+    await expect(answer(page)).toHaveText('As it should be');
+    const box = page.getByRole('checkbox', { name: /Keep the picture too/ });
+    await expect(box).not.toBeChecked();
+    await box.check();
+    await page.getByRole('button', { name: 'Keep with this brew' }).click();
+    const picture = page.getByRole('img', { name: 'The cups as they were read' });
+    await expect(picture).toBeVisible();
+    const bytes = await (await page.request.get((await picture.getAttribute('src')) ?? '')).body();
+    expect(bytes.includes(Buffer.from('Secret place'))).toBe(false);
+    expect((await sharp(bytes).metadata()).width).toBeLessThanOrEqual(1280);
+    await page.getByRole('button', { name: 'Take the picture away' }).click();
+    await expect(picture).toHaveCount(0);
+  });
 
-test('an instrument’s figures: read, off the tea’s curve, or nothing to be told', async ({ house }) => {
+test('an instrument’s figures: read, off the tea’s curve, or nothing to be told', async ({
+  house,
+}) => {
   const { page } = house;
   await page.getByRole('button', { name: 'Tea: change' }).click();
   await page.getByRole('combobox').fill('tolv');
   await page.keyboard.press('Enter');
-  const expected = (await page.getByText(/^The house cup of Tolvane Amber is expected at/).textContent()) ?? '';
+  const expected =
+    (await page.getByText(/^The house cup of Tolvane Amber is expected at/).textContent()) ?? '';
   const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(expected) ?? []).slice(1);
-  for (const [i, name] of ['L*', 'a*', 'b*'].entries()) await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
+  for (const [i, name] of ['L*', 'a*', 'b*'].entries())
+    await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
   await expect(answer(page)).toHaveText('As it should be');
   await page.getByLabel('b*', { exact: true }).fill('-40');
   await house.expectSaid(/Not this tea’s colour/);
@@ -136,7 +214,11 @@ test('an instrument’s figures: read, off the tea’s curve, or nothing to be t
 
 test('a circle that is dragged near a liquor lies down on its edge', async ({ house }) => {
   const { page } = house;
-  await choose(page, { name: 'cup.png', mimeType: 'image/png', buffer: await drawn(900, 560).png().toBuffer() });
+  await choose(page, {
+    name: 'cup.png',
+    mimeType: 'image/png',
+    buffer: await drawn(900, 560).png().toBuffer(),
+  });
   await expect(answer(page)).toBeVisible();
   const sample = page.getByRole('slider', { name: /^Sample/ });
   const placed = await sample.getAttribute('aria-valuetext');
@@ -148,9 +230,12 @@ test('a circle that is dragged near a liquor lies down on its edge', async ({ ho
   await page.mouse.move(x + 16, y - 12, { steps: 4 });
   await expect(sample).not.toHaveAttribute('aria-valuetext', placed ?? '');
   await page.mouse.up();
-  await expect.poll(async () => {
-    const figures = (await sample.getAttribute('aria-valuetext'))?.match(/\d+/g)?.map(Number) ?? [];
-    const was = placed?.match(/\d+/g)?.map(Number) ?? [];
-    return Math.max(...figures.map((v, i) => Math.abs(v - (was[i] ?? 0))));
-  }).toBeLessThanOrEqual(2);
+  await expect
+    .poll(async () => {
+      const figures =
+        (await sample.getAttribute('aria-valuetext'))?.match(/\d+/g)?.map(Number) ?? [];
+      const was = placed?.match(/\d+/g)?.map(Number) ?? [];
+      return Math.max(...figures.map((v, i) => Math.abs(v - (was[i] ?? 0))));
+    })
+    .toBeLessThanOrEqual(2);
 });

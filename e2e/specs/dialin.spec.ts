@@ -12,7 +12,15 @@ async function brewedBefore(page: Page): Promise<OpenTasting> {
   const view = (await (await page.request.get(`/api/tastings/${id}`)).json()) as OpenTasting;
   const { now } = (await (await page.request.get('/api/house')).json()) as { now: number };
   const start = now - 900_000;
-  const does = async (act: object, at: number) => expect((await page.request.post(`/api/tastings/${id}/events`, { data: { id: v7(), at: Math.round(at), act }, headers: { origin: new URL(page.url()).origin } })).status()).toBe(200);
+  const does = async (act: object, at: number) =>
+    expect(
+      (
+        await page.request.post(`/api/tastings/${id}/events`, {
+          data: { id: v7(), at: Math.round(at), act },
+          headers: { origin: new URL(page.url()).origin },
+        })
+      ).status(),
+    ).toBe(200);
   await does({ kind: 'start' }, start);
   for (const [cup, c] of view.exercise.cups.entries()) {
     await does({ kind: 'pour', cup }, start + 1000);
@@ -21,7 +29,9 @@ async function brewedBefore(page: Page): Promise<OpenTasting> {
   return view;
 }
 
-test('a lot is dialled in: the corrected cup beside the old, until it is right; it ends in a version with the story, and the lot on it', async ({ house }) => {
+test('a lot is dialled in: the corrected cup beside the old, until it is right; it ends in a version with the story, and the lot on it', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   const table = new TableDriver(page);
@@ -37,7 +47,11 @@ test('a lot is dialled in: the corrected cup beside the old, until it is right; 
   const view = await brewedBefore(page);
   expect(view.exercise.cups).toHaveLength(2);
   expect(view.exercise.cups[1]?.plan.seconds).toBe(105);
-  for (const name of ['Wen K.', 'Dov R.', 'Tam O.']) await page.locator('.sitting li', { hasText: name }).getByRole('button', { name: 'Left' }).click();
+  for (const name of ['Wen K.', 'Dov R.', 'Tam O.'])
+    await page
+      .locator('.sitting li', { hasText: name })
+      .getByRole('button', { name: 'Left' })
+      .click();
   await page.getByRole('link', { name: 'Taste', exact: true }).click();
   for (let i = 0; i < 2; i++) {
     const code = (await page.locator('.cups-strip [aria-selected=true] b').textContent()) ?? '';
@@ -52,7 +66,9 @@ test('a lot is dialled in: the corrected cup beside the old, until it is right; 
   await table.expectHandedIn();
   await page.getByRole('link', { name: 'To the table' }).click();
   await page.keyboard.press(' ');
-  await expect(page.getByTestId('dial-in-words')).toContainText('Right: every mark within half a step, after two rounds');
+  await expect(page.getByTestId('dial-in-words')).toContainText(
+    'Right: every mark within half a step, after two rounds',
+  );
   await page.getByRole('button', { name: /Make it version \d, the house’s/ }).click();
   await expect(page.getByText(/Version \d, and Lot 11, spring is dialled in on it/)).toBeVisible();
   await page.getByRole('link', { name: 'See it beside the one before' }).click();
@@ -66,13 +82,17 @@ test('a lot is dialled in: the corrected cup beside the old, until it is right; 
   await expect(page).toHaveURL(first);
 });
 
-test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and steeps of one leaf, are set up as what they are', async ({ house }) => {
+test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and steeps of one leaf, are set up as what they are', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
   await page.getByRole('link', { name: /Sennet Hollow/ }).click();
   await page.getByRole('link', { name: 'Dial it in' }).click();
-  await expect(page.getByRole('button', { name: 'Exercise: change' })).toHaveText('Dial-in of a lot');
+  await expect(page.getByRole('button', { name: 'Exercise: change' })).toHaveText(
+    'Dial-in of a lot',
+  );
   await expect(page.getByRole('button', { name: 'Lot: change' })).toContainText('Lot 11, spring');
   const table = new TableDriver(page);
   await table.pick('Exercise', 'A bag beside loose leaf');
@@ -95,12 +115,19 @@ test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and
   await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).first().click();
   await house.expectAllSaved();
   await page.getByRole('dialog').getByRole('link', { name: 'Read its colour' }).first().click();
-  const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec((await page.getByText(/is expected at/).textContent()) ?? '') ?? []).slice(1);
-  for (const [i, name] of ['L*', 'a*', 'b*'].entries()) await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
+  const lab = (
+    /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(
+      (await page.getByText(/is expected at/).textContent()) ?? '',
+    ) ?? []
+  ).slice(1);
+  for (const [i, name] of ['L*', 'a*', 'b*'].entries())
+    await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
   await page.getByRole('button', { name: 'Keep with this cup' }).click();
   await page.getByRole('button', { name: 'Measured' }).click();
   await expect(page.getByLabel(`${code}, dissolved, %`)).toHaveValue('0.31');
-  await expect(page.getByRole('dialog').getByRole('link', { name: /^Colour [+−]0 %/ })).toBeVisible();
+  await expect(
+    page.getByRole('dialog').getByRole('link', { name: /^Colour [+−]0 %/ }),
+  ).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Taste', exact: true }).click();
   for (let i = 0; i < 2; i++) {
@@ -111,10 +138,15 @@ test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and
   await table.handIn();
   await page.getByRole('link', { name: 'To the table' }).click();
   await page.keyboard.press(' ');
-  await expect(page.locator('.headline')).toContainText(/Steep 2: (less|more) strength than steep 1 for one of one: chance could do that/);
+  await expect(page.locator('.headline')).toContainText(
+    /Steep 2: (less|more) strength than steep 1 for one of one: chance could do that/,
+  );
 });
 
-test('a calibration on a phone: scores by finger and by key, and afterwards one’s own name alone', async ({ house, tablet }) => {
+test('a calibration on a phone: scores by finger and by key, and afterwards one’s own name alone', async ({
+  house,
+  tablet,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   const table = new TableDriver(page);
@@ -148,7 +180,9 @@ test('a calibration on a phone: scores by finger and by key, and afterwards one�
   await scored(table, 1);
   await page.getByRole('link', { name: 'To the table' }).click();
   await page.keyboard.press(' ');
-  await expect(page.locator('.headline')).toContainText(/scores bitter 1\.9 marks (above|below) the others/);
+  await expect(page.locator('.headline')).toContainText(
+    /scores bitter 1\.9 marks (above|below) the others/,
+  );
   await expect(page.getByRole('row', { name: /Dov R\./ })).toBeVisible();
   await phone.page.reload();
   await expect(phone.page.locator('.headline')).toContainText('Your own scores');

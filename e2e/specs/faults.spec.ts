@@ -8,7 +8,9 @@ import { deviceIn, expect, PEOPLE, test } from '../fixtures/shop';
 // @ts-expect-error -- plain JavaScript of the start command
 import { startMariadb } from '../../scripts/lib/mariadb.mjs';
 
-test('two tablets pull the same steep: first wins, the second is told by whom', async ({ tablet }) => {
+test('two tablets pull the same steep: first wins, the second is told by whom', async ({
+  tablet,
+}) => {
   const [one, two] = [new HouseDriver(await tablet()), new HouseDriver(await tablet())];
   const [barOne, barTwo] = [new BarDriver(one.page), new BarDriver(two.page)];
   await one.signIn(PEOPLE.brewer);
@@ -52,7 +54,10 @@ test('a double tap on "Water on" does not lift the basket', async ({ house }) =>
   await bar.expectState('Tolvane Amber', 'Steeping, left');
 });
 
-test('the server gone mid-steep: the timer goes on, not saved yet is shown, and it is saved once when it is back', async ({ house, shop }) => {
+test('the server gone mid-steep: the timer goes on, not saved yet is shown, and it is saved once when it is back', async ({
+  house,
+  shop,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
@@ -74,10 +79,18 @@ test('the server gone mid-steep: the timer goes on, not saved yet is shown, and 
   await bar.expectState('Tolvane Amber', 'Lifted at');
   await bar.expectState('Marrowick Broken', 'Steeping, left');
   await house.goTo('Log');
-  await expect(house.page.locator('a.log-row', { hasText: 'Marrowick Broken' }).filter({ hasText: 'on the bar' })).toHaveCount(1);
+  await expect(
+    house.page
+      .locator('a.log-row', { hasText: 'Marrowick Broken' })
+      .filter({ hasText: 'on the bar' }),
+  ).toHaveCount(1);
 });
 
-test('what was not saved survives closing the page, and is sent by the next one', async ({ house, shop, tablet }) => {
+test('what was not saved survives closing the page, and is sent by the next one', async ({
+  house,
+  shop,
+  tablet,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
@@ -95,7 +108,9 @@ test('what was not saved survives closing the page, and is sent by the next one'
   await new BarDriver(other.page).expectState('Tolvane Amber', 'Dov R.');
 });
 
-test('reload, a second tab, and a device clock set 7 minutes on: the timer stays right', async ({ house }) => {
+test('reload, a second tab, and a device clock set 7 minutes on: the timer stays right', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
@@ -112,11 +127,17 @@ test('reload, a second tab, and a device clock set 7 minutes on: the timer stays
   const there = new BarDriver(tab);
   await there.expectOnBar('Tolvane Amber');
   expect(here).toBeGreaterThan(0);
-  await expect.poll(async () => Math.abs((await there.figure('Tolvane Amber')) - (await bar.figure('Tolvane Amber')))).toBeLessThanOrEqual(3);
+  await expect
+    .poll(async () =>
+      Math.abs((await there.figure('Tolvane Amber')) - (await bar.figure('Tolvane Amber'))),
+    )
+    .toBeLessThanOrEqual(3);
   await expect(tab).toHaveTitle(/^\d:\d\d Tolvane Amber/);
 });
 
-test('the database killed and started again under a running server and page', async ({ browser }) => {
+test('the database killed and started again under a running server and page', async ({
+  browser,
+}) => {
   const folder = mkdtempSync(join(tmpdir(), 'limnos-e2e-'));
   let database = await startMariadb(folder, ['limnos_d']);
   const shop = new ShopServer('demo', database.url('limnos_d'));
@@ -143,8 +164,13 @@ test('the database killed and started again under a running server and page', as
   rmSync(folder, { recursive: true, force: true });
 });
 
-test('the empty bar comes whole: with the shelf late, its button does not move under the finger', async ({ house }) => {
-  await house.page.route('**/api/vessels', async (r) => { await new Promise((f) => setTimeout(f, 1500)); await r.continue(); });
+test('the empty bar comes whole: with the shelf late, its button does not move under the finger', async ({
+  house,
+}) => {
+  await house.page.route('**/api/vessels', async (r) => {
+    await new Promise((f) => setTimeout(f, 1500));
+    await r.continue();
+  });
   await house.signIn(PEOPLE.brewer);
   const button = house.page.getByRole('button', { name: /^Start a brew/ });
   await expect(button).toBeVisible();
@@ -153,7 +179,9 @@ test('the empty bar comes whole: with the shelf late, its button does not move u
   expect(await button.boundingBox()).toEqual(before);
 });
 
-test('a reading of the bar older than the pull does not take the judge’s marks away', async ({ house }) => {
+test('a reading of the bar older than the pull does not take the judge’s marks away', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   // Nothing is told to this page: it asks, every few seconds.
   await house.page.route('**/api/live*', (r) => r.abort());

@@ -1,7 +1,9 @@
 import { BarDriver } from '../drivers/BarDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-test('a tea is fitted to this house: a cup left out, used by the card from then on, set aside again', async ({ house }) => {
+test('a tea is fitted to this house: a cup left out, used by the card from then on, set aside again', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
@@ -14,13 +16,22 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
   await expect(page.getByTestId('fit-words')).not.toHaveText(words ?? '');
   await expect(page.locator('.fit-cups tr.out')).toHaveCount(1);
   await page.keyboard.press('Shift+1');
-  await expect(page.getByRole('tab', { name: 'Strength' })).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('tab', { name: 'Strength' })).toHaveAttribute(
+    'aria-selected',
+    'true',
+  );
   await page.getByRole('button', { name: 'Use from now on' }).click();
   await house.expectSaid(/Marrowick Broken is fitted to this house, by \w+ cups\./);
   await expect(page.getByTestId('in-use')).toContainText('This fit is in use');
   const id = /book\/([^/]+)/.exec(tea)?.[1] ?? '';
-  const vessels = ((await (await page.request.get('/api/vessels')).json()) as { vessels: { id: string; name: string }[] }).vessels;
-  await page.goto(`/start?tea=${id}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`);
+  const vessels = (
+    (await (await page.request.get('/api/vessels')).json()) as {
+      vessels: { id: string; name: string }[];
+    }
+  ).vessels;
+  await page.goto(
+    `/start?tea=${id}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`,
+  );
   await expect(page.getByTestId('forecast')).toContainText('Fitted to this house');
   await page.goto(tea);
   await expect(page.getByText(/Cup colour: fitted to this house/)).toBeVisible();
@@ -34,7 +45,9 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
   await expect(page).toHaveURL(tea);
 });
 
-test('a brewer reads what the cups say and cannot use it; a refractometer’s figure is typed at the brew', async ({ house }) => {
+test('a brewer reads what the cups say and cannot use it; a refractometer’s figure is typed at the brew', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.brewer);
   await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
@@ -55,7 +68,9 @@ test('a brewer reads what the cups say and cannot use it; a refractometer’s fi
   await expect(page.getByRole('button', { name: 'Use from now on' })).toHaveCount(0);
 });
 
-test('a cup to rescue: the answer first, then what it comes to before anything is poured; the next one is another', async ({ house }) => {
+test('a cup to rescue: the answer first, then what it comes to before anything is poured; the next one is another', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.trainee);
   await page.goto('/table/rescue?seed=4');
@@ -68,7 +83,9 @@ test('a cup to rescue: the answer first, then what it comes to before anything i
   await page.keyboard.press('Space');
   await expect(page.getByTestId('rescue-said')).toContainText('Off');
   // What would have been right is told, and the rule goes on showing what it would come to.
-  const best = Number(/about (\d+) ml comes/.exec((await page.locator('.paper').textContent()) ?? '')?.[1]);
+  const best = Number(
+    /about (\d+) ml comes/.exec((await page.locator('.paper').textContent()) ?? '')?.[1],
+  );
   expect(best).toBeGreaterThan(0);
   for (let i = 0; i < best / 5; i++) await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('heading', { name: new RegExp(`With ${best} ml`) })).toBeVisible();
@@ -84,16 +101,23 @@ test('a cup to rescue: the answer first, then what it comes to before anything i
   }
 });
 
-test('colours of a tea: predicted, then measured with what is wrong said beside its row, drawn so from then on, and back', async ({ house }) => {
+test('colours of a tea: predicted, then measured with what is wrong said beside its row, drawn so from then on, and back', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
   await page.getByRole('link', { name: /Marrowick Broken/ }).click();
-  const cup = () => page.locator('main svg[width="68"] radialGradient stop').first().getAttribute('stop-color');
+  const cup = () =>
+    page.locator('main svg[width="68"] radialGradient stop').first().getAttribute('stop-color');
   const before = await cup();
   await page.getByRole('link', { name: 'Its colours' }).click();
   await expect(page.getByTestId('colours-words')).toContainText('Predicted, not measured');
-  const [pdf] = await Promise.all([page.request.get((await page.getByRole('link', { name: 'Swatch strip to print' }).getAttribute('href')) ?? '')]);
+  const [pdf] = await Promise.all([
+    page.request.get(
+      (await page.getByRole('link', { name: 'Swatch strip to print' }).getAttribute('href')) ?? '',
+    ),
+  ]);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await page.getByRole('button', { name: 'Type what was measured' }).click();
   for (const [i, l] of [78, 60, 160].entries()) {
@@ -106,7 +130,9 @@ test('colours of a tea: predicted, then measured with what is wrong said beside 
   await page.getByLabel('Cup 3, L*').fill('45');
   await page.getByRole('button', { name: 'Keep these' }).click();
   await house.expectSaid(/drawn in its measured colours/);
-  await expect(page.getByTestId('colours-words')).toContainText('Measured in this house by Ilsa V.');
+  await expect(page.getByTestId('colours-words')).toContainText(
+    'Measured in this house by Ilsa V.',
+  );
   await expect(page.locator('.swatch-strip figure')).toHaveCount(3);
   await page.keyboard.press('Escape');
   await expect(page.getByText(/Cup colour: as measured here/)).toBeVisible();
@@ -120,7 +146,9 @@ test('colours of a tea: predicted, then measured with what is wrong said beside 
   await expect(page.getByTestId('colours-words')).toContainText('Predicted, not measured');
 });
 
-test('a screen is checked by eye: greys, then eight patches, kept on the device', async ({ house }) => {
+test('a screen is checked by eye: greys, then eight patches, kept on the device', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.trainee);
   await page.goto('/table/screen');
@@ -129,7 +157,14 @@ test('a screen is checked by eye: greys, then eight patches, kept on the device'
   const patches = page.getByRole('group', { name: 'Patches' }).getByRole('button');
   await expect(patches).toHaveCount(8);
   // An eye that sees every square.
-  const squares = await patches.evaluateAll((all) => all.flatMap((b, i) => (getComputedStyle(b).backgroundColor !== getComputedStyle(b.querySelector('i') as Element).backgroundColor ? [i] : [])));
+  const squares = await patches.evaluateAll((all) =>
+    all.flatMap((b, i) =>
+      getComputedStyle(b).backgroundColor !==
+      getComputedStyle(b.querySelector('i') as Element).backgroundColor
+        ? [i]
+        : [],
+    ),
+  );
   expect(squares).toHaveLength(5);
   for (const i of squares) await page.keyboard.press(String(i + 1));
   await page.getByRole('button', { name: 'That is all: 5 with a square' }).click();

@@ -39,7 +39,9 @@ test('sign in, sign out, and a trainee is not offered what a lead is', async ({ 
   await house.signOut();
 });
 
-test('an empty house: first site and lead, a vessel, a tea with a spoon slip asked about, a person, and the first brew', async ({ browser }) => {
+test('an empty house: first site and lead, a vessel, a tea with a spoon slip asked about, a person, and the first brew', async ({
+  browser,
+}) => {
   const shop = new ShopServer('empty');
   await shop.start();
   const page = await browser.newPage({ baseURL: shop.address });
@@ -90,7 +92,10 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
 
   await house.goTo('Bar');
   await expect(steps).toContainText('Weigh a spoon of it done');
-  await expect(steps.getByRole('link', { name: /5\. Print its card/ })).toHaveAttribute('href', /wall\.pdf$/);
+  await expect(steps.getByRole('link', { name: /5\. Print its card/ })).toHaveAttribute(
+    'href',
+    /wall\.pdf$/,
+  );
   await house.goTo('House');
   await page.getByRole('button', { name: 'Someone new' }).click();
   await page.getByLabel('Name').fill('Oda F.');
@@ -108,7 +113,10 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await shop.stop();
 });
 
-test('a person reads in their own units, on every device; the wall stays as the site', async ({ house, tablet }) => {
+test('a person reads in their own units, on every device; the wall stays as the site', async ({
+  house,
+  tablet,
+}) => {
   await house.signIn(PEOPLE.brewer);
   await house.goTo('House');
   await house.page.getByRole('button', { name: 'Heat: °F' }).click();
@@ -126,7 +134,10 @@ test('a person reads in their own units, on every device; the wall stays as the 
   await lead.expectSaid(/^80°C$/);
 });
 
-test('vessels are edited and retired, never deleted; two leads on one vessel: the second is told', async ({ house, tablet }) => {
+test('vessels are edited and retired, never deleted; two leads on one vessel: the second is told', async ({
+  house,
+  tablet,
+}) => {
   await house.signIn(PEOPLE.lead);
   await house.goTo('Shelf');
   await house.page.getByRole('link', { name: /White pot/ }).click();
@@ -154,15 +165,27 @@ test('vessels are edited and retired, never deleted; two leads on one vessel: th
 
 /** Every screen in both rooms: all rules in the light one; the dim one changes colours and nothing else. Vessels are drawn, and hidden from readers. */
 async function checkAxe(page: Page, where: string): Promise<void> {
-  const faults = async (room: string, rules: AxeBuilder) => (await rules.exclude('svg.vessel[aria-hidden]').setLegacyMode(true).analyze()).violations.map((v) => `${where}, ${room}: ${v.id} ${v.nodes[0]?.target.join(' ')}`);
-  const found = await faults('light', new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']));
-  await page.evaluate(() => { document.documentElement.dataset.theme = 'dim'; });
+  const faults = async (room: string, rules: AxeBuilder) =>
+    (await rules.exclude('svg.vessel[aria-hidden]').setLegacyMode(true).analyze()).violations.map(
+      (v) => `${where}, ${room}: ${v.id} ${v.nodes[0]?.target.join(' ')}`,
+    );
+  const found = await faults(
+    'light',
+    new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']),
+  );
+  await page.evaluate(() => {
+    document.documentElement.dataset.theme = 'dim';
+  });
   found.push(...(await faults('dim', new AxeBuilder({ page }).withRules(['color-contrast']))));
-  await page.evaluate(() => { document.documentElement.dataset.theme = 'light'; });
+  await page.evaluate(() => {
+    document.documentElement.dataset.theme = 'light';
+  });
   expect(found).toEqual([]);
 }
 
-test('no accessibility violations at the bar, light and dim: signing in, running, judging, steps, device, locked', async ({ house }) => {
+test('no accessibility violations at the bar, light and dim: signing in, running, judging, steps, device, locked', async ({
+  house,
+}) => {
   const { page } = house;
   await page.goto('/');
   await house.pick('Dov R.');
@@ -190,7 +213,15 @@ test('no accessibility violations at the bar, light and dim: signing in, running
   await checkAxe(page, 'locked bar');
 });
 
-for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']], ['book', ['/book', '/book/new']], ['table', ['/table', '/table/colour', '/table/rescue', '/table/screen', '/table/new']], ['log and house', ['/log', '/log?pull=outside', '/log/trends', '/log/corrections', '/house', '/house/exchange']]] as const) {
+for (const [places, paths] of [
+  ['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']],
+  ['book', ['/book', '/book/new']],
+  ['table', ['/table', '/table/colour', '/table/rescue', '/table/screen', '/table/new']],
+  [
+    'log and house',
+    ['/log', '/log?pull=outside', '/log/trends', '/log/corrections', '/house', '/house/exchange'],
+  ],
+] as const) {
   test(`no accessibility violations in ${places}, light and dim`, async ({ house }) => {
     test.slow();
     const { page } = house;
@@ -214,7 +245,10 @@ for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/
       await expect(page.getByTestId('tolerance')).toContainText('strength');
       await checkAxe(page, 'tea');
       const tea = page.url();
-      for (const [where, seen] of [['fit', 'fit-words'], ['colours', 'colours-words']] as const) {
+      for (const [where, seen] of [
+        ['fit', 'fit-words'],
+        ['colours', 'colours-words'],
+      ] as const) {
         await page.goto(`${tea}/${where}`);
         await expect(page.getByTestId(seen)).toBeVisible();
         await checkAxe(page, where);
@@ -243,7 +277,11 @@ for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/
       await page.getByRole('link', { name: 'Ilsa V.' }).click();
       await expect(page.getByRole('heading', { name: /^Beside the others/ })).toBeVisible();
       await checkAxe(page, 'taster');
-      for (const [row, seen] of [['Dial-in of a lot', 'Proposed'], ['Infusers side by side', 'How sure'], ['Calibration of tasters', 'How to read it']] as const) {
+      for (const [row, seen] of [
+        ['Dial-in of a lot', 'Proposed'],
+        ['Infusers side by side', 'How sure'],
+        ['Calibration of tasters', 'How to read it'],
+      ] as const) {
         await page.goto('/table');
         await page.locator('a.tasting-row', { hasText: row }).click();
         await expect(page.getByRole('heading', { name: seen })).toBeVisible();
@@ -257,25 +295,51 @@ for (const [places, paths] of [['start and shelf', ['/start', '/shelf', '/shelf/
   });
 }
 
-test('six vessels fit the bar at 1280x800, 820x1180 and 390x844, with targets of 44 px', async ({ house }) => {
+test('six vessels fit the bar at 1280x800, 820x1180 and 390x844, with targets of 44 px', async ({
+  house,
+}) => {
   const { page } = house;
   const bar = new BarDriver(page);
   await house.signIn(PEOPLE.brewer);
   await bar.start({ tea: 'Corrow Light', vessel: 'Small pot' });
-  for (const [i, [tea, vessel]] of ([['Marrowick Broken', 'Grey pot'], ['Sennet Hollow', 'Release steeper'], ['Ostrey Deep', 'Lidded cup'], ['Tolvane Amber', 'Glass pot']] as const).entries()) await bar.began(20 + i, { tea, vessel }, i + 2);
+  for (const [i, [tea, vessel]] of (
+    [
+      ['Marrowick Broken', 'Grey pot'],
+      ['Sennet Hollow', 'Release steeper'],
+      ['Ostrey Deep', 'Lidded cup'],
+      ['Tolvane Amber', 'Glass pot'],
+    ] as const
+  ).entries())
+    await bar.began(20 + i, { tea, vessel }, i + 2);
   // One late: it says the most.
   await bar.began(900, { tea: 'Ullash White Bud', vessel: 'Lidded mug' }, 6);
   await bar.expectOnBar('Ullash White Bud');
-  for (const [width, height] of [[1280, 800], [820, 1180], [390, 844]] as const) {
+  for (const [width, height] of [
+    [1280, 800],
+    [820, 1180],
+    [390, 844],
+  ] as const) {
     await page.setViewportSize({ width, height });
     await expect(page.locator('.plate')).toHaveCount(6);
-    const fits = () => page.evaluate(() => {
-      const bar = document.querySelector('main.bar');
-      const edge = document.querySelector('.counter')?.getBoundingClientRect().top ?? 0;
-      const plates = [...document.querySelectorAll('.plate, .act .btn, .row, .do-next .btn')].map((e) => e.getBoundingClientRect());
-      return { sideways: document.documentElement.scrollWidth <= innerWidth, under: plates.every((r) => r.bottom <= edge + 1), scrolls: (bar?.scrollHeight ?? 0) - (bar?.clientHeight ?? 0), small: [...document.querySelectorAll('.act .btn, .do-next .btn, .edge a, .head button')].filter((b) => b.getClientRects().length > 0 && b.getBoundingClientRect().height < 43.5).map((b) => `${b.textContent} ${b.getBoundingClientRect().height}`) };
-    });
+    const fits = () =>
+      page.evaluate(() => {
+        const bar = document.querySelector('main.bar');
+        const edge = document.querySelector('.counter')?.getBoundingClientRect().top ?? 0;
+        const plates = [...document.querySelectorAll('.plate, .act .btn, .row, .do-next .btn')].map(
+          (e) => e.getBoundingClientRect(),
+        );
+        return {
+          sideways: document.documentElement.scrollWidth <= innerWidth,
+          under: plates.every((r) => r.bottom <= edge + 1),
+          scrolls: (bar?.scrollHeight ?? 0) - (bar?.clientHeight ?? 0),
+          small: [...document.querySelectorAll('.act .btn, .do-next .btn, .edge a, .head button')]
+            .filter((b) => b.getClientRects().length > 0 && b.getBoundingClientRect().height < 43.5)
+            .map((b) => `${b.textContent} ${b.getBoundingClientRect().height}`),
+        };
+      });
     // The page lays itself out anew a moment after it is turned.
-    await expect.poll(async () => ({ at: width, ...(await fits()) })).toEqual({ at: width, sideways: true, under: true, scrolls: 0, small: [] });
+    await expect
+      .poll(async () => ({ at: width, ...(await fits()) }))
+      .toEqual({ at: width, sideways: true, under: true, scrolls: 0, small: [] });
   }
 });

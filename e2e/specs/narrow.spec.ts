@@ -5,7 +5,10 @@ import { expect, PEOPLE, test } from '../fixtures/shop';
 // Every page on a phone and on a tablet: nothing that is touched or read lies outside the screen.
 
 const records = async (page: Page, path: string) =>
-  (await (await page.request.get(path)).json()) as Record<string, { id: string; name: string; siteId: string }[]>;
+  (await (await page.request.get(path)).json()) as Record<
+    string,
+    { id: string; name: string; siteId: string }[]
+  >;
 
 async function pagesOf(page: Page): Promise<string[]> {
   const book = await records(page, '/api/book');
@@ -15,7 +18,9 @@ async function pagesOf(page: Page): Promise<string[]> {
   const tea = book.teas?.find((t) => t.name === 'Tolvane Amber')?.id ?? '';
   const vessel = shelf.vessels?.find((v) => v.name === 'White pot');
   const tastings = await records(page, `/api/tastings?siteId=${vessel?.siteId ?? ''}`);
-  const ofTea = ['', '/board', '/versions', '/whatif', '/fit', '/colours'].map((p) => `/book/${tea}${p}`);
+  const ofTea = ['', '/board', '/versions', '/whatif', '/fit', '/colours'].map(
+    (p) => `/book/${tea}${p}`,
+  );
   return [
     '/',
     '/start',
@@ -48,20 +53,31 @@ const outside = (page: Page) =>
     const scrollsByItself = (e: Element): boolean => {
       for (let x = e.parentElement; x && x !== document.body; x = x.parentElement) {
         const { overflowX } = getComputedStyle(x);
-        if ((overflowX === 'auto' || overflowX === 'scroll') && x.scrollWidth > x.clientWidth + 1) return true;
+        if ((overflowX === 'auto' || overflowX === 'scroll') && x.scrollWidth > x.clientWidth + 1)
+          return true;
       }
       return false;
     };
-    const seen = [...document.querySelectorAll('button, a, input, select, textarea, h1, h2, p, td')];
+    const seen = [
+      ...document.querySelectorAll('button, a, input, select, textarea, h1, h2, p, td'),
+    ];
     return seen.flatMap((e) => {
       const r = e.getBoundingClientRect();
-      const hidden = r.width === 0 || getComputedStyle(e).visibility === 'hidden' || e.closest('.visually-hidden');
+      const hidden =
+        r.width === 0 ||
+        getComputedStyle(e).visibility === 'hidden' ||
+        e.closest('.visually-hidden');
       if (hidden || (r.right <= innerWidth + 1 && r.left >= -1) || scrollsByItself(e)) return [];
-      return [`${e.tagName} ${(e.textContent ?? '').slice(0, 30)}: ${Math.round(r.left)} to ${Math.round(r.right)}`];
+      return [
+        `${e.tagName} ${(e.textContent ?? '').slice(0, 30)}: ${Math.round(r.left)} to ${Math.round(r.right)}`,
+      ];
     });
   });
 
-for (const [width, height] of [[390, 844], [820, 1180]] as const) {
+for (const [width, height] of [
+  [390, 844],
+  [820, 1180],
+] as const) {
   test(`every page at ${width}: nothing lies beyond the edge`, async ({ house }) => {
     test.setTimeout(120_000);
     const { page } = house;
@@ -72,12 +88,16 @@ for (const [width, height] of [[390, 844], [820, 1180]] as const) {
       await expect(page.locator('main')).toBeVisible();
       // As it is with its records, not while they are fetched.
       await expect(page.locator('.loading')).toHaveCount(0);
-      await expect.poll(async () => ({ path, out: await outside(page) })).toEqual({ path, out: [] });
+      await expect
+        .poll(async () => ({ path, out: await outside(page) }))
+        .toEqual({ path, out: [] });
     }
   });
 }
 
-test('on a phone, leaf and start button of a brew, and the Brew button of a tea, are in reach at once', async ({ house }) => {
+test('on a phone, leaf and start button of a brew, and the Brew button of a tea, are in reach at once', async ({
+  house,
+}) => {
   const { page } = house;
   const bar = new BarDriver(page);
   await house.signIn(PEOPLE.brewer);

@@ -10,7 +10,12 @@ import { ShopServer } from '../fixtures/server';
 import { deviceIn, expect, PEOPLE, test } from '../fixtures/shop';
 
 /** The application is kept on the device: from then on it opens without a server. */
-const kept = (page: Page) => page.waitForFunction(() => navigator.serviceWorker.controller !== null && caches.keys().then((k) => k.length > 0), undefined, { timeout: 20_000 });
+const kept = (page: Page) =>
+  page.waitForFunction(
+    () => navigator.serviceWorker.controller !== null && caches.keys().then((k) => k.length > 0),
+    undefined,
+    { timeout: 20_000 },
+  );
 /** A brewer's tablet with the application kept on it and one brew running and saved. */
 async function brewingOn(page: Page) {
   const [house, bar] = [new HouseDriver(page), new BarDriver(page)];
@@ -21,7 +26,10 @@ async function brewingOn(page: Page) {
   return { house, bar };
 }
 
-test('with the server gone the bar starts, brews, pulls and judges; closed and opened again it still has it all, and each arrives once', async ({ tablet, shop }) => {
+test('with the server gone the bar starts, brews, pulls and judges; closed and opened again it still has it all, and each arrives once', async ({
+  tablet,
+  shop,
+}) => {
   const page = await tablet({ serviceWorkers: 'allow' });
   const { house, bar } = await brewingOn(page);
   await shop.kill();
@@ -50,11 +58,16 @@ test('with the server gone the bar starts, brews, pulls and judges; closed and o
   await barAgain.expectState('Marrowick Broken', 'Steeping, left');
   await barAgain.expectQueue(['Iveline First']);
   await houseAgain.goTo('Log');
-  await expect(again.locator('a.log-row', { hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).first()).toContainText('Dov R.');
+  await expect(
+    again.locator('a.log-row', { hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).first(),
+  ).toContainText('Dov R.');
   await expect(again.locator('a.log-row').filter({ hasText: 'on the bar' })).toHaveCount(1);
 });
 
-test('a ladder goes on when the server is gone and the page is loaded again; what was poured off arrives once', async ({ tablet, shop }) => {
+test('a ladder goes on when the server is gone and the page is loaded again; what was poured off arrives once', async ({
+  tablet,
+  shop,
+}) => {
   const page = await tablet({ serviceWorkers: 'allow' });
   const house = new HouseDriver(page);
   await house.signIn(PEOPLE.lead);
@@ -62,7 +75,8 @@ test('a ladder goes on when the server is gone and the page is loaded again; wha
   const table = new TableDriver(page);
   await table.open();
   await page.keyboard.press('n');
-  for (const [i, t] of ['0:05', '0:06', '5:00', '6:00'].entries()) await table.figure(i + 1, 'time', t);
+  for (const [i, t] of ['0:05', '0:06', '5:00', '6:00'].entries())
+    await table.figure(i + 1, 'time', t);
   await table.setUp();
   const codes = await table.codes();
   await page.keyboard.press(' ');
@@ -81,27 +95,52 @@ test('a ladder goes on when the server is gone and the page is loaded again; wha
   await shop.start();
   await house.expectAllSaved();
   await expect(table.act()).toContainText(`Poured off ${codes[2]}`);
-  const view = (await (await page.request.get(`/api/tastings/${page.url().split('/').at(-1) ?? ''}`)).json()) as { events: { act: { kind: string } }[] };
+  const view = (await (
+    await page.request.get(`/api/tastings/${page.url().split('/').at(-1) ?? ''}`)
+  ).json()) as { events: { act: { kind: string } }[] };
   expect(view.events.map((e) => e.act.kind)).toEqual(['start', 'pull', 'pull']);
 });
 
-test('what a version before kept in the page’s small storage is brought over and sent', async ({ house }) => {
+test('what a version before kept in the page’s small storage is brought over and sent', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   const id = await bar.began(200, { tea: 'Tolvane Amber', vessel: 'White pot' });
   await bar.expectOnBar('Tolvane Amber');
-  const { session } = (await (await house.page.request.get('/api/house')).json()) as { session: { personId: string } };
-  await house.page.evaluate(({ brewId, me }) => {
-    const event = '01890000-0000-7000-8000-000000000001';
-    localStorage.setItem(`limnos.waiting.${event}`, JSON.stringify({ kind: 'event', id: event, seq: 1, brewId, by: { id: me, name: 'Dov R.' }, body: { id: event, at: Date.now(), kind: 'pull' } }));
-  }, { brewId: id, me: session.personId });
+  const { session } = (await (await house.page.request.get('/api/house')).json()) as {
+    session: { personId: string };
+  };
+  await house.page.evaluate(
+    ({ brewId, me }) => {
+      const event = '01890000-0000-7000-8000-000000000001';
+      localStorage.setItem(
+        `limnos.waiting.${event}`,
+        JSON.stringify({
+          kind: 'event',
+          id: event,
+          seq: 1,
+          brewId,
+          by: { id: me, name: 'Dov R.' },
+          body: { id: event, at: Date.now(), kind: 'pull' },
+        }),
+      );
+    },
+    { brewId: id, me: session.personId },
+  );
   await house.page.reload();
   await bar.expectState('Tolvane Amber', 'Lifted at');
   await house.expectAllSaved();
-  expect(await house.page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('limnos.waiting')))).toEqual([]);
+  expect(
+    await house.page.evaluate(() =>
+      Object.keys(localStorage).filter((k) => k.startsWith('limnos.waiting')),
+    ),
+  ).toEqual([]);
 });
 
-test('a newer version asks before it is taken up, and what is not saved is still there after it', async ({ browser }) => {
+test('a newer version asks before it is taken up, and what is not saved is still there after it', async ({
+  browser,
+}) => {
   // A copy of the application, so that its next version can be put in its place.
   const web = mkdtempSync(join(tmpdir(), 'limnos-web-'));
   cpSync('dist/web', web, { recursive: true });
@@ -112,7 +151,12 @@ test('a newer version asks before it is taken up, and what is not saved is still
     const page = await context.newPage();
     const { house, bar } = await brewingOn(page);
     const newer = `${readFileSync(join(web, 'sw.js'), 'utf8')}\n// newer`;
-    for (const [end, bytes] of [['', newer], ['.br', brotliCompressSync(newer)], ['.gz', gzipSync(newer)]] as const) writeFileSync(join(web, `sw.js${end}`), bytes);
+    for (const [end, bytes] of [
+      ['', newer],
+      ['.br', brotliCompressSync(newer)],
+      ['.gz', gzipSync(newer)],
+    ] as const)
+      writeFileSync(join(web, `sw.js${end}`), bytes);
     await page.evaluate(() => navigator.serviceWorker.getRegistration().then((r) => r?.update()));
     const load = page.getByRole('button', { name: 'Load it' });
     await expect(load).toBeVisible({ timeout: 20_000 });
@@ -132,7 +176,10 @@ test('a newer version asks before it is taken up, and what is not saved is still
   }
 });
 
-test('the clock of the tablet is moved by seven minutes and the page loaded again without a server: the time left is right', async ({ tablet, shop }) => {
+test('the clock of the tablet is moved by seven minutes and the page loaded again without a server: the time left is right', async ({
+  tablet,
+  shop,
+}) => {
   const page = await tablet({ serviceWorkers: 'allow' });
   // The tablet's own clock is seven minutes ahead, before the server is gone and after.
   await page.addInitScript(() => {

@@ -4,15 +4,28 @@ import { HouseDriver } from '../drivers/HouseDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 const TWELVE = [
-  ['Marrowick Broken', 'Grey pot', 60], ['Sennet Hollow', 'Release steeper', 40], ['Ostrey Deep', 'Lidded cup', 5], ['Tolvane Amber', 'Glass pot', 320], ['Corrow Light', 'Small pot', -5], ['Ullash White Bud', 'Lidded mug', 30],
-  ['Iveline First', 'White pot', 100], ['Dunvarrow Roast', 'Ball mug', 90], ['Osk Flower', 'Pot A', 40], ['Corrow Roast', 'Pot B', 70], ['Quillorn Steam', 'Pot C', 2], ['Vennick Gold', 'Pot D', 90],
+  ['Marrowick Broken', 'Grey pot', 60],
+  ['Sennet Hollow', 'Release steeper', 40],
+  ['Ostrey Deep', 'Lidded cup', 5],
+  ['Tolvane Amber', 'Glass pot', 320],
+  ['Corrow Light', 'Small pot', -5],
+  ['Ullash White Bud', 'Lidded mug', 30],
+  ['Iveline First', 'White pot', 100],
+  ['Dunvarrow Roast', 'Ball mug', 90],
+  ['Osk Flower', 'Pot A', 40],
+  ['Corrow Roast', 'Pot B', 70],
+  ['Quillorn Steam', 'Pot C', 2],
+  ['Vennick Gold', 'Pot D', 90],
 ] as const;
 
-test('twelve at once stand on one screen at 1280 by 800 and at 820 by 1180; the thirteenth is refused in words', async ({ house }) => {
+test('twelve at once stand on one screen at 1280 by 800 and at 820 by 1180; the thirteenth is refused in words', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.lead);
   await bar.needVessels('White pot', ['Pot A', 'Pot B', 'Pot C', 'Pot D']);
-  for (const [i, [tea, vessel, ago]] of TWELVE.entries()) await bar.began(ago, { tea, vessel }, i + 1);
+  for (const [i, [tea, vessel, ago]] of TWELVE.entries())
+    await bar.began(ago, { tea, vessel }, i + 1);
   await bar.expectPlaces(12);
   await bar.expectAllInSight();
   await expect(house.page.getByRole('button', { name: /^Twelve are on/ })).toBeDisabled();
@@ -21,11 +34,14 @@ test('twelve at once stand on one screen at 1280 by 800 and at 820 by 1180; the 
   await bar.expectAllInSight();
   await house.page.setViewportSize({ width: 390, height: 844 });
   await expect(house.page.locator('.row')).toHaveCount(12);
-  for (const i of [0, 1, 2]) await expect(house.page.locator('.row').nth(i)).toBeInViewport({ ratio: 1 });
+  for (const i of [0, 1, 2])
+    await expect(house.page.locator('.row').nth(i)).toBeInViewport({ ratio: 1 });
   await expect(house.page.locator('.do-next button').first()).toBeInViewport({ ratio: 1 });
 });
 
-test('figures pick a vessel, Space does its hand, V says it is right, Z takes each back', async ({ house }) => {
+test('figures pick a vessel, Space does its hand, V says it is right, Z takes each back', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   const { keyboard } = house.page;
   await house.signIn(PEOPLE.brewer);
@@ -50,7 +66,9 @@ test('figures pick a vessel, Space does its hand, V says it is right, Z takes ea
   await expect(house.page).toHaveURL(/\/log$/);
 });
 
-test('steps: a touch confirms each, one left out says so, the pour confirms the rest; all of it stands on the brew’s page', async ({ house }) => {
+test('steps: a touch confirms each, one left out says so, the pour confirms the rest; all of it stands on the brew’s page', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   const id = await bar.began(-1, { tea: 'Tolvane Amber', vessel: 'White pot' });
@@ -59,8 +77,14 @@ test('steps: a touch confirms each, one left out says so, the pour confirms the 
   await expect(bar.step('Tolvane Amber')).toContainText('Leaf 6 g');
   await bar.more('Tolvane Amber', 'Steps and readings');
   const steps = house.page.getByRole('dialog');
-  await steps.getByRole('listitem').filter({ hasText: 'Leaf 6 g' }).getByRole('button', { name: 'Leave out' }).click();
-  await expect(steps.getByRole('listitem').filter({ hasText: 'Leaf 6 g' })).toContainText('left out');
+  await steps
+    .getByRole('listitem')
+    .filter({ hasText: 'Leaf 6 g' })
+    .getByRole('button', { name: 'Leave out' })
+    .click();
+  await expect(steps.getByRole('listitem').filter({ hasText: 'Leaf 6 g' })).toContainText(
+    'left out',
+  );
   await steps.getByLabel('Thermometer in it').fill('warm');
   await steps.getByRole('button', { name: 'Keep it' }).click();
   await expect(steps.getByRole('alert')).toContainText('"warm" is not a temperature');
@@ -76,7 +100,9 @@ test('steps: a touch confirms each, one left out says so, the pour confirms the 
   await bar.pull('Tolvane Amber');
   await house.expectAllSaved();
   await house.page.goto(`/log/${id}`);
-  await expect(house.page.getByRole('img', { name: /real .*warmed.*leaf in: left out.*water on.*lifted/ })).toBeVisible();
+  await expect(
+    house.page.getByRole('img', { name: /real .*warmed.*leaf in: left out.*water on.*lifted/ }),
+  ).toBeVisible();
   await expect(house.page.getByRole('img', { name: /^Heat: 88\.5\s°C after/ })).toBeVisible();
   await house.page.getByText(/Everything that was done to it/).click();
   await expect(house.page.locator('.events')).toContainText('leaf in, left out');
@@ -96,11 +122,18 @@ test('start as you pour: the clock begins by itself as the weight rises', async 
   await bar.expectState('Tolvane Amber', 'Steeping, left');
 });
 
-test('the queue: put in from a card, moved by key and by dragging, the first started by U, seen on the other tablet', async ({ house, tablet }) => {
+test('the queue: put in from a card, moved by key and by dragging, the first started by U, seen on the other tablet', async ({
+  house,
+  tablet,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.began(10, { tea: 'Orrin Hearth', vessel: 'Grey pot' });
-  for (const [tea, vessel] of [['Tolvane Amber', 'White pot'], ['Sennet Hollow', 'Small pot'], ['Iveline First', 'Glass pot']] as const) {
+  for (const [tea, vessel] of [
+    ['Tolvane Amber', 'White pot'],
+    ['Sennet Hollow', 'Small pot'],
+    ['Iveline First', 'Glass pot'],
+  ] as const) {
     await bar.openStart();
     await bar.chooseTea(tea);
     await bar.chooseVessel(vessel);
@@ -111,15 +144,25 @@ test('the queue: put in from a card, moved by key and by dragging, the first sta
   const otherBar = new BarDriver(other.page);
   await other.signIn(PEOPLE.other);
   await otherBar.expectQueue(['Tolvane Amber', 'Sennet Hollow', 'Iveline First']);
-  await bar.queued('Iveline First').getByRole('button', { name: /^Start/ }).focus();
+  await bar
+    .queued('Iveline First')
+    .getByRole('button', { name: /^Start/ })
+    .focus();
   await house.page.keyboard.press('Shift+ArrowUp');
   await bar.expectQueue(['Tolvane Amber', 'Iveline First', 'Sennet Hollow']);
   await otherBar.expectQueue(['Tolvane Amber', 'Iveline First', 'Sennet Hollow']);
-  const [from, to] = [await bar.queued('Sennet Hollow').getByRole('button', { name: /^Drag/ }).boundingBox(), await bar.queued('Tolvane Amber').boundingBox()];
+  const [from, to] = [
+    await bar.queued('Sennet Hollow').getByRole('button', { name: /^Drag/ }).boundingBox(),
+    await bar.queued('Tolvane Amber').boundingBox(),
+  ];
   if (!from || !to) throw new Error('nothing to drag');
   await house.page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await house.page.mouse.down();
-  for (let i = 1; i <= 12; i++) await house.page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + ((to.y - from.y - 4) * i) / 12);
+  for (let i = 1; i <= 12; i++)
+    await house.page.mouse.move(
+      from.x + from.width / 2,
+      from.y + from.height / 2 + ((to.y - from.y - 4) * i) / 12,
+    );
   await house.page.mouse.up();
   await bar.expectQueue(['Sennet Hollow', 'Tolvane Amber', 'Iveline First']);
   await house.page.mouse.move(10, 10);
@@ -133,7 +176,9 @@ test('the queue: put in from a card, moved by key and by dragging, the first sta
   await bar.expectQueue(['Sennet Hollow', 'Tolvane Amber', 'Iveline First']);
 });
 
-test('the other tablet sees it at once, though it asks for nothing: what was done, and by whom', async ({ tablet }) => {
+test('the other tablet sees it at once, though it asks for nothing: what was done, and by whom', async ({
+  tablet,
+}) => {
   const [one, two] = [new HouseDriver(await tablet()), new HouseDriver(await tablet())];
   const [barOne, barTwo] = [new BarDriver(one.page), new BarDriver(two.page)];
   await one.signIn(PEOPLE.brewer);
@@ -147,19 +192,28 @@ test('the other tablet sees it at once, though it asks for nothing: what was don
   await barTwo.expectState('Tolvane Amber', 'Dov R.');
 });
 
-test('one that would meet another is said on the card and offered later; on the bar it waits its seconds', async ({ house }) => {
+test('one that would meet another is said on the card and offered later; on the bar it waits its seconds', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.began(2, { tea: 'Tolvane Amber', vessel: 'White pot' });
   await bar.openStart();
   await bar.chooseTea('Orrin Hearth');
   await bar.chooseVessel('Glass pot');
-  await expect(bar.card()).toContainText(/Poured now, it meets Tolvane Amber, place 1, at \d\d:\d\d/);
-  await bar.card().getByRole('button', { name: /^Get it ready, pour in 0:[24]0/ }).click();
+  await expect(bar.card()).toContainText(
+    /Poured now, it meets Tolvane Amber, place 1, at \d\d:\d\d/,
+  );
+  await bar
+    .card()
+    .getByRole('button', { name: /^Get it ready, pour in 0:[24]0/ })
+    .click();
   await bar.expectState('Orrin Hearth', /Wait 0:[24]0, then pour/);
 });
 
-test('the same leaf again: its time from the recipe, then from the model; it remembers its steeps', async ({ house }) => {
+test('the same leaf again: its time from the recipe, then from the model; it remembers its steeps', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.standsSince(120, { tea: 'Sennet Hollow', vessel: 'White pot' });
@@ -194,17 +248,27 @@ test('two pots of one tea are lifted and judged in one touch', async ({ house })
   await house.page.locator('.under[data-place="2"]').getByRole('button', { name: /^More/ }).click();
   await house.page.getByRole('menuitem', { name: 'Put together with White pot' }).click();
   await bar.expectPlaces(1);
-  await expect(house.page.locator('.field').filter({ hasText: 'White pot + Glass pot' })).toBeVisible();
+  await expect(
+    house.page.locator('.field').filter({ hasText: 'White pot + Glass pot' }),
+  ).toBeVisible();
   await bar.pull('Tolvane Amber');
   await house.expectSaid(/Tolvane Amber, 2 vessels, lifted at 1:4\d/);
   await bar.right('Tolvane Amber');
   await bar.expectPlaces(0);
   await house.expectAllSaved();
   await house.goTo('Log');
-  await expect(house.page.locator('a.log-row').filter({ hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).nth(1)).toContainText(/1:4|−/);
+  await expect(
+    house.page
+      .locator('a.log-row')
+      .filter({ hasText: 'Tolvane Amber' })
+      .filter({ hasText: 'right' })
+      .nth(1),
+  ).toContainText(/1:4|−/);
 });
 
-test('a shared tablet locks: the bar is there, a steep can be lifted as the tablet’s, the rest asks for a PIN; then somebody says it was them', async ({ house }) => {
+test('a shared tablet locks: the bar is there, a steep can be lifted as the tablet’s, the rest asks for a PIN; then somebody says it was them', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.began(100, { tea: 'Tolvane Amber', vessel: 'White pot' }, 1);
@@ -236,14 +300,24 @@ test('a shared tablet locks: the bar is there, a steep can be lifted as the tabl
   await house.expectAllSaved();
 });
 
-test('a scanner that types opens the card in every place, and its letters do nothing else', async ({ house }) => {
+test('a scanner that types opens the card in every place, and its letters do nothing else', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.began(50, { tea: 'Tolvane Amber', vessel: 'White pot' }, 5);
   await bar.expectPlaces(1);
-  const book = (await (await house.page.request.get('/api/book')).json()) as { teas: { id: string; name: string }[] };
+  const book = (await (await house.page.request.get('/api/book')).json()) as {
+    teas: { id: string; name: string }[];
+  };
   const tea = book.teas.find((t) => t.name === 'Iveline First');
-  const scan = (code: string) => house.page.evaluate((text) => { for (const key of [...text, 'Enter']) document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true })); }, code);
+  const scan = (code: string) =>
+    house.page.evaluate((text) => {
+      for (const key of [...text, 'Enter'])
+        document.body.dispatchEvent(
+          new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
+        );
+    }, code);
   await scan(`http://old.host:1/start?tea=${tea?.id ?? ''}`);
   await expect(bar.card()).toContainText('Iveline First');
   await house.page.goto('/');
@@ -256,35 +330,51 @@ test('the camera reads a card’s code', async ({ tablet }) => {
   const page = await tablet();
   const house = new HouseDriver(page);
   await house.signIn(PEOPLE.brewer);
-  const book = (await (await page.request.get('/api/book')).json()) as { teas: { id: string; name: string }[] };
-  const { modules } = QRCode.create(`http://x.y/start?tea=${book.teas.find((t) => t.name === 'Iveline First')?.id ?? ''}`, { errorCorrectionLevel: 'M' });
+  const book = (await (await page.request.get('/api/book')).json()) as {
+    teas: { id: string; name: string }[];
+  };
+  const { modules } = QRCode.create(
+    `http://x.y/start?tea=${book.teas.find((t) => t.name === 'Iveline First')?.id ?? ''}`,
+    { errorCorrectionLevel: 'M' },
+  );
   // A made-up camera that looks at the code.
-  await page.evaluate(({ size, data }) => {
-    const canvas = document.createElement('canvas');
-    [canvas.width, canvas.height] = [640, 480];
-    const ink = canvas.getContext('2d');
-    if (!ink) return;
-    const draw = () => {
-      ink.fillStyle = '#ddd';
-      ink.fillRect(0, 0, 640, 480);
-      ink.fillStyle = '#111';
-      for (let i = 0; i < data.length; i++) if (data[i]) ink.fillRect(160 + (i % size) * 8, 60 + Math.floor(i / size) * 8, 8, 8);
-    };
-    draw();
-    setInterval(draw, 100);
-    navigator.mediaDevices.getUserMedia = () => Promise.resolve(canvas.captureStream(10));
-  }, { size: modules.size, data: [...modules.data].map(Number) });
+  await page.evaluate(
+    ({ size, data }) => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [640, 480];
+      const ink = canvas.getContext('2d');
+      if (!ink) return;
+      const draw = () => {
+        ink.fillStyle = '#ddd';
+        ink.fillRect(0, 0, 640, 480);
+        ink.fillStyle = '#111';
+        for (let i = 0; i < data.length; i++)
+          if (data[i]) ink.fillRect(160 + (i % size) * 8, 60 + Math.floor(i / size) * 8, 8, 8);
+      };
+      draw();
+      setInterval(draw, 100);
+      navigator.mediaDevices.getUserMedia = () => Promise.resolve(canvas.captureStream(10));
+    },
+    { size: modules.size, data: [...modules.data].map(Number) },
+  );
   await page.keyboard.press('c');
   await expect(page.getByRole('region', { name: 'The card' })).toContainText('Iveline First');
 });
 
-test('what is due is seen across the room: a still frame, another for late, none when it is switched off; nothing on the page flashes', async ({ house }) => {
+test('what is due is seen across the room: a still frame, another for late, none when it is switched off; nothing on the page flashes', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.standsSince(400, { tea: 'Tolvane Amber', vessel: 'White pot' });
   const frame = house.page.getByTestId('across');
   await expect(frame).toHaveClass(/late/);
-  const moving = await house.page.evaluate(() => document.getAnimations().filter((a) => a.effect && Number((a.effect.getComputedTiming().iterations ?? 1)) > 1).length);
+  const moving = await house.page.evaluate(
+    () =>
+      document
+        .getAnimations()
+        .filter((a) => a.effect && Number(a.effect.getComputedTiming().iterations ?? 1) > 1).length,
+  );
   expect(moving).toBe(0);
   await house.goTo('Book');
   await expect(frame).toBeVisible();
@@ -292,5 +382,8 @@ test('what is due is seen across the room: a still frame, another for late, none
   await house.page.getByLabel(/A frame round the screen/).uncheck();
   await expect(frame).toHaveCount(0);
   await house.page.getByRole('button', { name: 'Quiet' }).click();
-  await expect(house.page.getByRole('button', { name: 'Quiet' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(house.page.getByRole('button', { name: 'Quiet' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });

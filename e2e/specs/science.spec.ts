@@ -12,28 +12,38 @@ test('the card says what the cup will be, and on what that rests', async ({ hous
   await bar.chooseVessel('White pot');
   const forecast = house.page.getByTestId('forecast');
   await expect(forecast).toContainText(/Strength:\s*full/);
-  await expect(forecast).toContainText(/Caffeine, rough: \d+–\d+ mg in the pot, \d+–\d+ mg a cup of 150 ml/);
+  await expect(forecast).toContainText(
+    /Caffeine, rough: \d+–\d+ mg in the pot, \d+–\d+ mg a cup of 150 ml/,
+  );
   await expect(forecast).toContainText('Style default, not fitted yet');
   await bar.chooseTea('Mereth Mint');
   await expect(forecast).toContainText('No caffeine');
 });
 
-test('a late pull: the judge already says what to expect; the bar shows it passing from thin to over', async ({ house }) => {
+test('a late pull: the judge already says what to expect; the bar shows it passing from thin to over', async ({
+  house,
+}) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.standsSince(60, { tea: 'Tolvane Amber', vessel: 'White pot' });
   await expect(house.page.getByRole('img', { name: /^The cup now: (watery|light)/ })).toBeVisible();
   await bar.standsSince(600, { tea: 'Sennet Hollow', vessel: 'Glass pot' });
-  await expect(house.page.getByRole('img', { name: /^The cup now: (mellow|full|strong)/ })).toBeVisible();
+  await expect(
+    house.page.getByRole('img', { name: /^The cup now: (mellow|full|strong)/ }),
+  ).toBeVisible();
   await bar.pull('Sennet Hollow');
   await bar.judge('Sennet Hollow');
-  await expect(house.page.getByTestId('expect')).toContainText(/darker.*more bitter.*than its house cup/i);
+  await expect(house.page.getByTestId('expect')).toContainText(
+    /darker.*more bitter.*than its house cup/i,
+  );
   await bar.mark('Bitter: bitter');
   await expect(house.page.getByTestId('change')).toHaveText('Lift it in its window');
   await house.expectSaid(/Brew it to the recipe first/);
 });
 
-test('what if: the cup answers at once, is held, and becomes the trial recipe; the trial is brewed and adopted', async ({ house }) => {
+test('what if: the cup answers at once, is held, and becomes the trial recipe; the trial is brewed and adopted', async ({
+  house,
+}) => {
   const whatIf = new WhatIfDriver(house.page);
   const bar = new BarDriver(house.page);
   const { page } = house;
@@ -70,11 +80,17 @@ test('what if: the cup answers at once, is held, and becomes the trial recipe; t
   await trial.getByRole('link', { name: 'Brew the trial' }).click();
   await expect(bar.card()).toContainText('on trial, version 3');
   await page.goBack();
-  await page.locator('.versions li').first().getByRole('button', { name: 'Make it the house recipe' }).click();
+  await page
+    .locator('.versions li')
+    .first()
+    .getByRole('button', { name: 'Make it the house recipe' })
+    .click();
   await expect(page.locator('.facts')).toContainText('86');
 });
 
-test('what if at altitude: heat that water cannot have there is said, and the cup shown is the one that can be', async ({ house }) => {
+test('what if at altitude: heat that water cannot have there is said, and the cup shown is the one that can be', async ({
+  house,
+}) => {
   const whatIf = new WhatIfDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await whatIf.open('Brannoch Large Leaf');
@@ -86,17 +102,27 @@ test('what if at altitude: heat that water cannot have there is said, and the cu
   await expect(house.page.getByRole('button', { name: /trial recipe/ })).toHaveCount(0);
 });
 
-test('is a spoon good enough: answered by a study in a worker, with what to mend first; other schools beside the table', async ({ house }) => {
+test('is a spoon good enough: answered by a study in a worker, with what to mend first; other schools beside the table', async ({
+  house,
+}) => {
   await house.signIn(PEOPLE.brewer);
   await house.goTo('Book');
   await house.page.getByRole('link', { name: /Lammer Breaks/ }).click();
-  await expect(house.page.getByTestId('tolerance')).toContainText(/This teaspoon of this tea is 2\.7 g ±0\.09\. Good enough/);
-  await expect(house.page.getByTestId('tolerance')).toContainText(/spoon as weighed here, scale ±0\.1 g/);
-  await expect(house.page.getByRole('row', { name: /Ball mug/ })).toContainText(/matched \d\.\d g, \d:\d\d/);
+  await expect(house.page.getByTestId('tolerance')).toContainText(
+    /This teaspoon of this tea is 2\.7 g ±0\.09\. Good enough/,
+  );
+  await expect(house.page.getByTestId('tolerance')).toContainText(
+    /spoon as weighed here, scale ±0\.1 g/,
+  );
+  await expect(house.page.getByRole('row', { name: /Ball mug/ })).toContainText(
+    /matched \d\.\d g, \d:\d\d/,
+  );
   await house.expectSaid(/The leaf is lifted out: go linear/);
 });
 
-test('leaf matched to a known cup: chosen in a version, worked out for every vessel', async ({ house }) => {
+test('leaf matched to a known cup: chosen in a version, worked out for every vessel', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
@@ -139,7 +165,9 @@ test('versions compared: values, cups, and back by a new version', async ({ hous
   await expect(page.getByText('no line differs')).toBeVisible();
 });
 
-test('the scaling board: so many cups by a time, bad answers beside the pick, so many grams', async ({ house }) => {
+test('the scaling board: so many cups by a time, bad answers beside the pick, so many grams', async ({
+  house,
+}) => {
   const { page } = house;
   const pick = async (label: string, text: string) => {
     await page.getByRole('button', { name: `${label}: change` }).click();
@@ -158,7 +186,9 @@ test('the scaling board: so many cups by a time, bad answers beside the pick, so
   await pick('By', '25:00');
   await expect(page.getByRole('alert')).toContainText('A time, such as 15:00.');
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(/pours in 2 rounds/);
+  await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(
+    /pours in 2 rounds/,
+  );
   await house.expectSaid(/First poured waits \d+ minutes/);
   await pick('Price of a kilo', '124,50');
   await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(/0\.\d\d? a cup/);
@@ -168,7 +198,9 @@ test('the scaling board: so many cups by a time, bad answers beside the pick, so
   await expect(page.getByRole('row', { name: /Grey pot/ })).toContainText('once full');
 });
 
-test('the wall card opens as a PDF; its code opens the brew ready on the bar', async ({ house }) => {
+test('the wall card opens as a PDF; its code opens the brew ready on the bar', async ({
+  house,
+}) => {
   const { page } = house;
   const bar = new BarDriver(page);
   await house.signIn(PEOPLE.brewer);
@@ -180,19 +212,42 @@ test('the wall card opens as a PDF; its code opens the brew ready on the bar', a
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
   // What the code on it says, as a scanner would open it.
   const teaId = /teas\/([^/]+)/.exec(href ?? '')?.[1] ?? '';
-  const { vessels } = (await (await page.request.get('/api/vessels')).json()) as { vessels: { id: string; name: string }[] };
-  await page.goto(`/start?tea=${teaId}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`);
+  const { vessels } = (await (await page.request.get('/api/vessels')).json()) as {
+    vessels: { id: string; name: string }[];
+  };
+  await page.goto(
+    `/start?tea=${teaId}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`,
+  );
   await expect(bar.card()).toContainText('Tolvane Amber');
   await expect(page.getByRole('button', { name: 'Vessel: change' })).toHaveText('Grey pot');
 });
 
-test('two leads at the versions: the second is told by whom and can go on; a trial that was replaced is not taken', async ({ house, tablet }) => {
+test('two leads at the versions: the second is told by whom and can go on; a trial that was replaced is not taken', async ({
+  house,
+  tablet,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
-  const book = async () => ((await (await page.request.get('/api/book')).json()) as { teas: { id: string; name: string; house: { recipe: object } }[] }).teas.find((t) => t.name === 'Sennet Hollow');
+  const book = async () =>
+    (
+      (await (await page.request.get('/api/book')).json()) as {
+        teas: { id: string; name: string; house: { recipe: object } }[];
+      }
+    ).teas.find((t) => t.name === 'Sennet Hollow');
   const tea = await book();
   const made = async (as: 'house' | 'trial', basedOn: number, reason: string) => {
-    const answer = await page.request.post(`/api/teas/${tea?.id}/versions`, { data: { id: v7(), method: 'pot', basedOn, as, recipe: tea?.house.recipe, reason, settles: [] }, headers: { origin: new URL(page.url()).origin } });
+    const answer = await page.request.post(`/api/teas/${tea?.id}/versions`, {
+      data: {
+        id: v7(),
+        method: 'pot',
+        basedOn,
+        as,
+        recipe: tea?.house.recipe,
+        reason,
+        settles: [],
+      },
+      headers: { origin: new URL(page.url()).origin },
+    });
     expect(answer.status()).toBe(200);
   };
   await page.goto(`/book/${tea?.id}/versions`);

@@ -30,9 +30,14 @@ async function brewed(table: TableDriver): Promise<string[]> {
   return codes;
 }
 /** One sheet: each cup marked by what it really was, then the order. */
-async function tasted(table: TableDriver, codes: readonly string[], left = TIMES.length): Promise<void> {
+async function tasted(
+  table: TableDriver,
+  codes: readonly string[],
+  left = TIMES.length,
+): Promise<void> {
   for (let i = 0; i < left; i++) {
-    const code = (await table.page.locator('.cups-strip [aria-selected=true] b').textContent()) ?? '';
+    const code =
+      (await table.page.locator('.cups-strip [aria-selected=true] b').textContent()) ?? '';
     await table.step('Taste');
     await table.mark(BITTER[codes.indexOf(code)] ?? '');
     await table.keep();
@@ -42,7 +47,10 @@ async function tasted(table: TableDriver, codes: readonly string[], left = TIMES
   await table.expectHandedIn();
 }
 
-test('a ladder: set up, run on one clock, tasted blind on a phone and at the table, revealed with its result', async ({ house, tablet }) => {
+test('a ladder: set up, run on one clock, tasted blind on a phone and at the table, revealed with its result', async ({
+  house,
+  tablet,
+}) => {
   await house.signIn(PEOPLE.lead);
   const table = await ladder(house.page);
   await expect(house.page.getByText('Only the time differs.')).toBeVisible();
@@ -75,7 +83,10 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
   await house.expectSaid('Every cup in its true order.');
   await expect(house.page.locator('.compared tbody tr')).toHaveCount(4);
   await house.page.keyboard.press('Escape');
-  const [file] = await Promise.all([house.page.waitForEvent('download'), house.page.getByRole('link', { name: 'As CSV' }).click()]);
+  const [file] = await Promise.all([
+    house.page.waitForEvent('download'),
+    house.page.getByRole('link', { name: 'As CSV' }).click(),
+  ]);
   const lines = (await (await file.createReadStream()).toArray()).join('').split('\r\n');
   expect(lines).toHaveLength(9);
   // The phone that handed in is told, and shows the result.
@@ -84,7 +95,9 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
   await expect(phone.page.getByText(/Bitterness begins between/)).toBeVisible();
 });
 
-test('what goes wrong: spilled, labels mixed up, a taster called away, a pour taken back; the result names it', async ({ house }) => {
+test('what goes wrong: spilled, labels mixed up, a taster called away, a pour taken back; the result names it', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   const table = await ladder(page);
@@ -102,10 +115,14 @@ test('what goes wrong: spilled, labels mixed up, a taster called away, a pour ta
   await page.getByRole('dialog').getByRole('button', { name: codes[3] }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'spilled', exact: true }).click();
   await page.getByRole('button', { name: 'Wrong code' }).click();
-  for (const c of [codes[0], codes[2]]) await page.getByRole('dialog').getByRole('button', { name: c, exact: true }).click();
+  for (const c of [codes[0], codes[2]])
+    await page.getByRole('dialog').getByRole('button', { name: c, exact: true }).click();
   await page.getByRole('button', { name: `Swap ${codes[0]} and ${codes[2]}` }).click();
   await house.expectSaid(/^Codes swapped:/);
-  await page.locator('.sitting li', { hasText: 'Dov R.' }).getByRole('button', { name: 'Left' }).click();
+  await page
+    .locator('.sitting li', { hasText: 'Dov R.' })
+    .getByRole('button', { name: 'Left' })
+    .click();
   await page.getByRole('link', { name: 'Taste', exact: true }).click();
   // Three cups are served; the bowl called by the third code held the first cup.
   await tasted(table, [codes[2] ?? '', codes[1] ?? '', codes[0] ?? ''], 3);
@@ -118,7 +135,10 @@ test('what goes wrong: spilled, labels mixed up, a taster called away, a pour ta
   await expect(page.getByRole('row', { name: /Ilsa V\./ })).toContainText('all right');
 });
 
-test('a sheet on a phone: what was begun survives a reload, what was handed in without a network is sent once when it is back', async ({ house, tablet }) => {
+test('a sheet on a phone: what was begun survives a reload, what was handed in without a network is sent once when it is back', async ({
+  house,
+  tablet,
+}) => {
   await house.signIn(PEOPLE.lead);
   const table = await ladder(house.page);
   const codes = await brewed(table);
@@ -133,17 +153,24 @@ test('a sheet on a phone: what was begun survives a reload, what was handed in w
   await sheet.step('Taste');
   await expect(phone.page.getByRole('radio', { name: 'Sweet: little' })).toBeChecked();
   let sent = 0;
-  await phone.page.route('**/api/tastings/**', (r) => (r.request().method() === 'POST' ? r.abort() : r.continue()));
+  await phone.page.route('**/api/tastings/**', (r) =>
+    r.request().method() === 'POST' ? r.abort() : r.continue(),
+  );
   await tasted(sheet, codes);
   await phone.expectSaid(/It waits on this device/);
   await phone.page.unroute('**/api/tastings/**');
-  await phone.page.route('**/api/tastings/**', (r) => { if (r.request().postData()?.includes('handIn')) sent += 1; return r.continue(); });
+  await phone.page.route('**/api/tastings/**', (r) => {
+    if (r.request().postData()?.includes('handIn')) sent += 1;
+    return r.continue();
+  });
   await expect(phone.page.getByText(/It waits on this device/)).toHaveCount(0, { timeout: 15_000 });
   expect(sent).toBe(1);
   await expect(house.page.locator('.sitting li', { hasText: 'Dov R.' })).toContainText('handed in');
 });
 
-test('like for like: two things that differ are said, and must be meant; a bad figure is said beside it', async ({ house }) => {
+test('like for like: two things that differ are said, and must be meant; a bad figure is said beside it', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   const table = new TableDriver(page);
@@ -160,7 +187,9 @@ test('like for like: two things that differ are said, and must be meant; a bad f
   await house.expectSaid('Only the time differs.');
 });
 
-test('a triangle: each chooses the odd one; chance is counted against guessing', async ({ house }) => {
+test('a triangle: each chooses the odd one; chance is counted against guessing', async ({
+  house,
+}) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   const table = new TableDriver(page);
@@ -170,7 +199,11 @@ test('a triangle: each chooses the odd one; chance is counted against guessing',
   for (const [i, t] of ['0:05', '0:08'].entries()) await table.figure(i + 1, 'time', t);
   await table.setUp();
   await page.keyboard.press(' ');
-  for (let i = 0; i < 4; i++) { await expect(table.act()).toContainText(/Water on|Poured off/); await page.keyboard.press(' '); await page.waitForTimeout(150); }
+  for (let i = 0; i < 4; i++) {
+    await expect(table.act()).toContainText(/Water on|Poured off/);
+    await page.keyboard.press(' ');
+    await page.waitForTimeout(150);
+  }
   await page.getByRole('link', { name: 'Taste', exact: true }).click();
   await page.locator('.bowls button').first().click();
   await page.getByRole('button', { name: /^Hand in \d{3}/ }).click();

@@ -4,15 +4,23 @@ import { expect, PEOPLE, test } from '../fixtures/shop';
 
 // What waits on a device is sent in the name of whoever did it, and a record the server fails on does not hold up the rest.
 
-type Kept = { startedBy: { name: string }; pulledBy: { name: string } | null; tea: { name: string } };
+type Kept = {
+  startedBy: { name: string };
+  pulledBy: { name: string } | null;
+  tea: { name: string };
+};
 const onBar = async (house: HouseDriver): Promise<Kept[]> =>
   ((await (await house.page.request.get('/api/bar')).json()) as { brews?: Kept[] }).brews ?? [];
 
-test('a brew that one person started without a network is sent under that person’s name, whoever signs in first', async ({ house }) => {
+test('a brew that one person started without a network is sent under that person’s name, whoever signs in first', async ({
+  house,
+}) => {
   const { page } = house;
   const bar = new BarDriver(page);
   await house.signInByHand(PEOPLE.brewer);
-  await page.route('**/api/brews', (r) => (r.request().method() === 'POST' ? r.abort() : r.continue()));
+  await page.route('**/api/brews', (r) =>
+    r.request().method() === 'POST' ? r.abort() : r.continue(),
+  );
   await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
   await house.expectUnsaved(1);
   await house.signOut();
@@ -23,7 +31,9 @@ test('a brew that one person started without a network is sent under that person
   await house.expectSaid(/1 not saved yet, some wait for Dov R\./);
   // The other person's own work is sent at once.
   await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
-  await expect.poll(async () => (await onBar(house)).map((b) => [b.tea.name, b.startedBy.name])).toEqual([['Marrowick Broken', PEOPLE.other.name]]);
+  await expect
+    .poll(async () => (await onBar(house)).map((b) => [b.tea.name, b.startedBy.name]))
+    .toEqual([['Marrowick Broken', PEOPLE.other.name]]);
   await page.getByRole('button', { name: 'Show records' }).click();
   await house.expectSaid('This record waits until Dov R. signs in on this device.');
   await page.keyboard.press('Escape');
@@ -33,16 +43,24 @@ test('a brew that one person started without a network is sent under that person
   await house.signOut();
   await house.pick(PEOPLE.brewer.name);
   await house.type(PEOPLE.brewer.secret);
-  await expect.poll(async () => (await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.startedBy.name).toBe(PEOPLE.brewer.name);
+  await expect
+    .poll(
+      async () => (await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.startedBy.name,
+    )
+    .toBe(PEOPLE.brewer.name);
   await house.expectSaid(/1 not saved yet, some wait for Tam O\./);
   await house.signOut();
   await house.pick(PEOPLE.other.name);
   await house.type(PEOPLE.other.secret);
   await house.expectAllSaved();
-  expect((await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.pulledBy?.name).toBe(PEOPLE.other.name);
+  expect((await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.pulledBy?.name).toBe(
+    PEOPLE.other.name,
+  );
 });
 
-test('a record that the server fails on five times is set aside and shown; the rest goes on; tried again, it is kept', async ({ house }) => {
+test('a record that the server fails on five times is set aside and shown; the rest goes on; tried again, it is kept', async ({
+  house,
+}) => {
   const { page } = house;
   const bar = new BarDriver(page);
   await house.signIn(PEOPLE.brewer);
@@ -52,13 +70,21 @@ test('a record that the server fails on five times is set aside and shown; the r
   let tries = 0;
   await page.route(`**/api/brews/${bad}/events`, (r) => {
     tries += 1;
-    return r.fulfill({ status: 500, json: { code: 'internal', message: 'Something went wrong here.' } });
+    return r.fulfill({
+      status: 500,
+      json: { code: 'internal', message: 'Something went wrong here.' },
+    });
   });
   await bar.pull('Tolvane Amber');
   await bar.pull('Marrowick Broken');
   await expect(page.getByText(/1 set aside/)).toBeVisible({ timeout: 25_000 });
   expect(tries).toBe(5);
-  await expect.poll(async () => (await onBar(house)).find((b) => b.tea.name === 'Marrowick Broken')?.pulledBy?.name).toBe(PEOPLE.brewer.name);
+  await expect
+    .poll(
+      async () =>
+        (await onBar(house)).find((b) => b.tea.name === 'Marrowick Broken')?.pulledBy?.name,
+    )
+    .toBe(PEOPLE.brewer.name);
   // It is still there, and still aside, when the page is loaded again.
   await page.reload();
   await expect(page.getByText(/1 set aside/)).toBeVisible();
@@ -68,5 +94,7 @@ test('a record that the server fails on five times is set aside and shown; the r
   await page.getByRole('button', { name: 'Try again' }).click();
   await page.keyboard.press('Escape');
   await house.expectAllSaved();
-  expect((await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.pulledBy?.name).toBe(PEOPLE.brewer.name);
+  expect((await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.pulledBy?.name).toBe(
+    PEOPLE.brewer.name,
+  );
 });

@@ -24,7 +24,12 @@ async function fillBar(caller, ago = (i) => 20 + i * 9) {
 await fillBar(me);
 const browser = await openChromium();
 const open = async (address, slow = 1, script) => {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: address, serviceWorkers: 'block' });
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    baseURL: address,
+    serviceWorkers: 'block',
+  });
   const [name, value] = me.headers.cookie.split('=');
   await context.addCookies([{ name, value, url: address }]);
   const page = await context.newPage();
@@ -36,16 +41,25 @@ const open = async (address, slow = 1, script) => {
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: slow });
   return { context, page, cdp };
 };
-const out = { bench: 'bar', route: { jsGzipBytes: barRoute(join(ROOT, 'dist/web')).bytes, wanted: 200_000 } };
+const out = {
+  bench: 'bar',
+  route: { jsGzipBytes: barRoute(join(ROOT, 'dist/web')).bytes, wanted: 200_000 },
+};
 
 // First load, signed in, 4x slower.
 const loads = [];
 for (let i = 0; i < 5; i++) {
   const { context, page } = await open(server.address, 4, () => {
     window.found = { lcp: 0, cls: 0, blocked: 0 };
-    new PerformanceObserver((l) => { for (const e of l.getEntries()) window.found.lcp = e.startTime; }).observe({ type: 'largest-contentful-paint', buffered: true });
-    new PerformanceObserver((l) => { for (const e of l.getEntries()) if (!e.hadRecentInput) window.found.cls += e.value; }).observe({ type: 'layout-shift', buffered: true });
-    new PerformanceObserver((l) => { for (const e of l.getEntries()) window.found.blocked += Math.max(0, e.duration - 50); }).observe({ type: 'longtask', buffered: true });
+    new PerformanceObserver((l) => {
+      for (const e of l.getEntries()) window.found.lcp = e.startTime;
+    }).observe({ type: 'largest-contentful-paint', buffered: true });
+    new PerformanceObserver((l) => {
+      for (const e of l.getEntries()) if (!e.hadRecentInput) window.found.cls += e.value;
+    }).observe({ type: 'layout-shift', buffered: true });
+    new PerformanceObserver((l) => {
+      for (const e of l.getEntries()) window.found.blocked += Math.max(0, e.duration - 50);
+    }).observe({ type: 'longtask', buffered: true });
   });
   await page.goto('/');
   await page.locator('.under').nth(11).waitFor();
@@ -53,43 +67,98 @@ for (let i = 0; i < 5; i++) {
   loads.push(await page.evaluate(() => window.found));
   await context.close();
 }
-const mid = (k) => round(percentile(loads.map((l) => l[k]), 0.5), 3);
-out.firstLoad = { lcpMs: mid('lcp'), wantedLcp: 1500, cls: mid('cls'), wantedCls: 0.02, blockedMs: mid('blocked'), slow: '4x', runs: loads.length };
+const mid = (k) =>
+  round(
+    percentile(
+      loads.map((l) => l[k]),
+      0.5,
+    ),
+    3,
+  );
+out.firstLoad = {
+  lcpMs: mid('lcp'),
+  wantedLcp: 1500,
+  cls: mid('cls'),
+  wantedCls: 0.02,
+  blockedMs: mid('blocked'),
+  slow: '4x',
+  runs: loads.length,
+};
 
 // Touch to drawn effect.
 {
   const { context, page } = await open(server.address, 4, () => {
     window.took = [];
     window.long = [];
-    new PerformanceObserver((l) => { for (const e of l.getEntries()) if (e.interactionId && (e.name === 'pointerup' || e.name === 'click' || e.name === 'keydown')) window.took.push({ touch: e.interactionId, ms: e.duration }); }).observe({ type: 'event', durationThreshold: 16, buffered: true });
-    new PerformanceObserver((l) => { for (const e of l.getEntries()) window.long.push(e.duration); }).observe({ type: 'longtask', buffered: false });
+    new PerformanceObserver((l) => {
+      for (const e of l.getEntries())
+        if (
+          e.interactionId &&
+          (e.name === 'pointerup' || e.name === 'click' || e.name === 'keydown')
+        )
+          window.took.push({ touch: e.interactionId, ms: e.duration });
+    }).observe({ type: 'event', durationThreshold: 16, buffered: true });
+    new PerformanceObserver((l) => {
+      for (const e of l.getEntries()) window.long.push(e.duration);
+    }).observe({ type: 'longtask', buffered: false });
   });
   await page.goto('/');
   await page.locator('.under').nth(11).waitFor();
   await page.waitForTimeout(4000);
-  await page.evaluate(() => { window.took = []; window.long = []; });
+  await page.evaluate(() => {
+    window.took = [];
+    window.long = [];
+  });
   // What hands do: pull, take back, pick by key. Each is measured by the browser itself, from the touch to the next paint.
   let touches = 0;
   // By the place on the screen: the driver's own looking for a button runs in the page, and would be counted.
-  const middle = async (locator) => { const r = await locator.boundingBox(); return [r.x + r.width / 2, r.y + r.height / 2]; };
-  const touch = async (locator) => { const at = await middle(locator); await page.waitForTimeout(150); await page.mouse.click(...at); await page.waitForTimeout(350); };
+  const middle = async (locator) => {
+    const r = await locator.boundingBox();
+    return [r.x + r.width / 2, r.y + r.height / 2];
+  };
+  const touch = async (locator) => {
+    const at = await middle(locator);
+    await page.waitForTimeout(150);
+    await page.mouse.click(...at);
+    await page.waitForTimeout(350);
+  };
   // Three rounds over the twelve: one touch that meets something else is not the twentieth of so few.
-  for (let round = 0; round < 3; round++) for (let i = 0; i < 12; i++) {
-    await touch(page.locator('.under').nth(i).locator('.act .btn').first());
-    await touch(page.locator('.toast button', { hasText: 'Undo' }).last());
-    await page.keyboard.press(['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '-', '='][i]);
-    await page.waitForTimeout(250);
-    touches += 3;
-  }
+  for (let round = 0; round < 3; round++)
+    for (let i = 0; i < 12; i++) {
+      await touch(page.locator('.under').nth(i).locator('.act .btn').first());
+      await touch(page.locator('.toast button', { hasText: 'Undo' }).last());
+      await page.keyboard.press(['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '-', '='][i]);
+      await page.waitForTimeout(250);
+      touches += 3;
+    }
   // One touch is several events: the longest of them is the touch.
-  const took = Object.values(await page.evaluate(() => window.took.reduce((by, t) => ({ ...by, [t.touch]: Math.max(by[t.touch] ?? 0, t.ms) }), {})));
-  await page.evaluate(() => { window.long = []; });
+  const took = Object.values(
+    await page.evaluate(() =>
+      window.took.reduce((by, t) => ({ ...by, [t.touch]: Math.max(by[t.touch] ?? 0, t.ms) }), {}),
+    ),
+  );
+  await page.evaluate(() => {
+    window.long = [];
+  });
   await page.waitForTimeout(20_000);
   const long = await page.evaluate(() => window.long);
   // An act under 16 ms is not reported: it counts as 16.
   const ms = [...took, ...Array.from({ length: Math.max(0, touches - took.length) }, () => 16)];
-  out.touch = { touches, reported: took.length, p50: percentile(ms, 0.5), p95: percentile(ms, 0.95), most: Math.max(...ms), wantedP95: 100, slow: '4x' };
-  out.longTasksOver100msIn20s = { n: long.filter((d) => d > 100).length, longest: long.length ? Math.max(...long) : 0, wanted: 0, slow: '4x' };
+  out.touch = {
+    touches,
+    reported: took.length,
+    p50: percentile(ms, 0.5),
+    p95: percentile(ms, 0.95),
+    most: Math.max(...ms),
+    wantedP95: 100,
+    slow: '4x',
+  };
+  out.longTasksOver100msIn20s = {
+    n: long.filter((d) => d > 100).length,
+    longest: long.length ? Math.max(...long) : 0,
+    wanted: 0,
+    slow: '4x',
+  };
   await context.close();
 }
 
@@ -99,41 +168,80 @@ out.firstLoad = { lcpMs: mid('lcp'), wantedLcp: 1500, cls: mid('cls'), wantedCls
   await page.goto('/');
   await page.locator('.under').nth(11).waitFor();
   await page.waitForTimeout(4000);
-  const task = async () => (await cdp.send('Performance.getMetrics')).metrics.find((m) => m.name === 'TaskDuration').value;
+  const task = async () =>
+    (await cdp.send('Performance.getMetrics')).metrics.find((m) => m.name === 'TaskDuration').value;
   const from = await task();
   await page.waitForTimeout(20_000);
-  out.idle = { percentOfACore: round(((await task()) - from) / 20 * 100, 2), wanted: 5, vessels: 12 };
+  out.idle = {
+    percentOfACore: round((((await task()) - from) / 20) * 100, 2),
+    wanted: 5,
+    vessels: 12,
+  };
   await context.close();
 }
 
 // Shown time against the server's: the instants at which figures change, on the script's own clock, which is the server's.
-async function timerErrors(name, { page, place = 1, waterOn, best, latest, seconds = 6, offset = 0 }) {
+async function timerErrors(
+  name,
+  { page, place = 1, waterOn, best, latest, seconds = 6, offset = 0 },
+) {
   const sync = [];
-  for (let i = 0; i < 7; i++) { const a = Date.now(); const p = await page.evaluate(() => performance.timeOrigin * 0 + window.realNow()); const b = Date.now(); sync.push({ lag: b - a, shift: (a + b) / 2 - p }); }
+  for (let i = 0; i < 7; i++) {
+    const a = Date.now();
+    const p = await page.evaluate(() => performance.timeOrigin * 0 + window.realNow());
+    const b = Date.now();
+    sync.push({ lag: b - a, shift: (a + b) / 2 - p });
+  }
   const shift = sync.sort((a, b) => a.lag - b.lag)[0].shift;
-  const flips = await page.evaluate(({ place, ms }) => new Promise((done) => {
-    const el = document.querySelector(`.under[data-place="${place}"] .plate b`);
-    const list = [];
-    const watch = new MutationObserver(() => list.push({ at: window.realNow(), text: el.textContent }));
-    watch.observe(el, { childList: true, characterData: true, subtree: true });
-    setTimeout(() => { watch.disconnect(); done(list); }, ms);
-  }), { place, ms: seconds * 1000 });
+  const flips = await page.evaluate(
+    ({ place, ms }) =>
+      new Promise((done) => {
+        const el = document.querySelector(`.under[data-place="${place}"] .plate b`);
+        const list = [];
+        const watch = new MutationObserver(() =>
+          list.push({ at: window.realNow(), text: el.textContent }),
+        );
+        watch.observe(el, { childList: true, characterData: true, subtree: true });
+        setTimeout(() => {
+          watch.disconnect();
+          done(list);
+        }, ms);
+      }),
+    { place, ms: seconds * 1000 },
+  );
   const errors = flips.flatMap(({ at, text }) => {
     const late = text.startsWith('+');
     const m = /(\d+):(\d+)(?:\s*h)?$/.exec(text.replace('+', ''));
     if (!m) return [];
-    const shown = /h$/.test(text) ? Number(m[1]) * 3600 + Number(m[2]) * 60 : Number(m[1]) * 60 + Number(m[2]);
+    const shown = /h$/.test(text)
+      ? Number(m[1]) * 3600 + Number(m[2]) * 60
+      : Number(m[1]) * 60 + Number(m[2]);
     const elapsed = (at + shift + offset - waterOn) / 1000;
     // Left is rounded up, lateness down: a figure comes when its second begins.
     // At latest itself the count begins anew: whichever of the two is shown is meant.
-    return [Math.min(...(late ? [best + shown, latest + shown] : [best - shown]).map((due) => Math.abs(elapsed - due)))];
+    return [
+      Math.min(
+        ...(late ? [best + shown, latest + shown] : [best - shown]).map((due) =>
+          Math.abs(elapsed - due),
+        ),
+      ),
+    ];
   });
   return { name, changes: errors.length, worst: round(Math.max(...errors), 3), wanted: 0.1 };
 }
-const REAL = () => { const t = performance.now.bind(performance); const origin = performance.timeOrigin; window.realNow = () => origin + t(); };
+const REAL = () => {
+  const t = performance.now.bind(performance);
+  const origin = performance.timeOrigin;
+  window.realNow = () => origin + t();
+};
 const bar = await me.get('/api/bar');
 const one = bar.brews.find((b) => b.place === 12);
-const facts = { place: 12, waterOn: one.state.waterOn, best: one.plan.recipe.window.best, latest: one.plan.recipe.window.latest };
+const facts = {
+  place: 12,
+  waterOn: one.state.waterOn,
+  best: one.plan.recipe.window.best,
+  latest: one.plan.recipe.window.latest,
+};
 out.timer = [];
 {
   const a = await open(server.address, 1, REAL);
@@ -148,7 +256,13 @@ out.timer = [];
   await a.cdp.send('Emulation.setCPUThrottlingRate', { rate: 6 });
   out.timer.push(await timerErrors('6x slower tab', { page: a.page, ...facts }));
   await a.context.close();
-  const moved = await open(server.address, 1, () => { const t = performance.now.bind(performance); const o = performance.timeOrigin; window.realNow = () => o + t(); const d = Date.now; Date.now = () => d() + 7 * 60_000; });
+  const moved = await open(server.address, 1, () => {
+    const t = performance.now.bind(performance);
+    const o = performance.timeOrigin;
+    window.realNow = () => o + t();
+    const d = Date.now;
+    Date.now = () => d() + 7 * 60_000;
+  });
   await moved.page.goto('/');
   await moved.page.locator('.under').nth(11).waitFor();
   await moved.page.waitForTimeout(1500);
@@ -157,10 +271,31 @@ out.timer = [];
 }
 // An hour of sleep: the server's and the wall clock go on by an hour, the page's steady counter does not.
 {
-  const child = fork(join(ROOT, 'dist/server/main.mjs'), { cwd: ROOT, execArgv: ['--import', join(ROOT, 'scripts/lib/laterClock.mjs')], stdio: ['ignore', 'ignore', 'inherit', 'ipc'], env: cleanEnv({ DATABASE_URL: house.database.url(house.name), PORT: '0', LIMNOS_SEED: 'demo', LIMNOS_DEMO_DAYS: '3', LOG_LEVEL: 'silent' }) });
+  const child = fork(join(ROOT, 'dist/server/main.mjs'), {
+    cwd: ROOT,
+    execArgv: ['--import', join(ROOT, 'scripts/lib/laterClock.mjs')],
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    env: cleanEnv({
+      DATABASE_URL: house.database.url(house.name),
+      PORT: '0',
+      LIMNOS_SEED: 'demo',
+      LIMNOS_DEMO_DAYS: '3',
+      LOG_LEVEL: 'silent',
+    }),
+  });
   const { port } = await new Promise((r) => child.once('message', r));
   const address = `http://127.0.0.1:${port}`;
-  const s = await open(address, 1, () => { const t = performance.now.bind(performance); const o = performance.timeOrigin; window.realNow = () => o + t(); const d = Date.now; let ahead = 0; Date.now = () => d() + ahead; window.sleepAnHour = () => { ahead += 3_600_000; }; });
+  const s = await open(address, 1, () => {
+    const t = performance.now.bind(performance);
+    const o = performance.timeOrigin;
+    window.realNow = () => o + t();
+    const d = Date.now;
+    let ahead = 0;
+    Date.now = () => d() + ahead;
+    window.sleepAnHour = () => {
+      ahead += 3_600_000;
+    };
+  });
   await s.page.goto('/');
   await s.page.locator('.under').nth(11).waitFor();
   await s.page.waitForTimeout(1500);
@@ -172,7 +307,16 @@ out.timer = [];
   const slept = await s.page.locator('.under[data-place="12"] .plate b').textContent();
   const elapsed = (Date.now() + 3_600_000 - facts.waterOn) / 1000 - facts.latest;
   const m = /(\d+):(\d+)/.exec(slept);
-  out.timer.push({ name: 'after an hour of sleep, without the server', shown: slept, dueSeconds: round(elapsed), offSeconds: m === null ? null : round(Math.abs(Number(m[1]) * 60 + Number(m[2]) - Math.floor(elapsed)), 0), said: 'read within a second' });
+  out.timer.push({
+    name: 'after an hour of sleep, without the server',
+    shown: slept,
+    dueSeconds: round(elapsed),
+    offSeconds:
+      m === null
+        ? null
+        : round(Math.abs(Number(m[1]) * 60 + Number(m[2]) - Math.floor(elapsed)), 0),
+    said: 'read within a second',
+  });
   child.kill('SIGTERM');
   await s.context.close();
 }

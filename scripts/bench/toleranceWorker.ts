@@ -7,8 +7,16 @@ import { celsius, grams, millilitres, seconds } from '#core/units';
 
 parentPort?.on('message', () => {
   const run = toleranceStudy(
-    { character: characterOf('black-whole'), leaf: grams(3), water: millilitres(250), temperature: celsius(90), time: seconds(240), infuser: 'deep' },
-    { leaf: USUAL.spoon, temperature: USUAL.kettle, time: USUAL.attention }, { random: seeded(9) },
+    {
+      character: characterOf('black-whole'),
+      leaf: grams(3),
+      water: millilitres(250),
+      temperature: celsius(90),
+      time: seconds(240),
+      infuser: 'deep',
+    },
+    { leaf: USUAL.spoon, temperature: USUAL.kettle, time: USUAL.attention },
+    { random: seeded(9) },
   );
   for (;;) {
     const step = run.next();

@@ -18,7 +18,8 @@ export function barRoute(folder) {
     if (sizes.has(path) || !existsSync(path)) continue;
     const code = readFileSync(path, 'utf8');
     sizes.set(path, gzipSync(code).length);
-    for (const [, from] of code.matchAll(/(?:from|import)\s*"(\.\/[^"]+\.js)"/g)) open.push(join(dirname(path), from));
+    for (const [, from] of code.matchAll(/(?:from|import)\s*"(\.\/[^"]+\.js)"/g))
+      open.push(join(dirname(path), from));
   }
   return { bytes: [...sizes.values()].reduce((a, b) => a + b, 0), sizes };
 }

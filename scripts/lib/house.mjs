@@ -12,21 +12,53 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
   needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' });
   needBuild();
   const folder = mkdtempSync(join(tmpdir(), 'limnos-run-'));
-  const house = { folder, name, database: await startMariadb(folder, [name], { extra }), servers: [] };
+  const house = {
+    folder,
+    name,
+    database: await startMariadb(folder, [name], { extra }),
+    servers: [],
+  };
   /** One more process of the application on the same database; on `port` when it is given. */
   house.serve = async (port = 0) => {
-    const child = fork(join(ROOT, 'dist/server/main.mjs'), { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit', 'ipc'], env: cleanEnv({ DATABASE_URL: house.database.url(name), PORT: String(port), LIMNOS_SEED: 'demo', LIMNOS_DEMO_DAYS: String(days), LOG_LEVEL: 'silent' }) });
+    const child = fork(join(ROOT, 'dist/server/main.mjs'), {
+      cwd: ROOT,
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      env: cleanEnv({
+        DATABASE_URL: house.database.url(name),
+        PORT: String(port),
+        LIMNOS_SEED: 'demo',
+        LIMNOS_DEMO_DAYS: String(days),
+        LOG_LEVEL: 'silent',
+      }),
+    });
     const ready = await new Promise((resolve, reject) => {
       child.once('message', resolve);
       child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
     });
-    const server = { child, port: ready.port, address: `http://127.0.0.1:${ready.port}`, end: (signal) => (child.exitCode !== null || child.signalCode !== null ? Promise.resolve() : new Promise((r) => { child.once('exit', r); child.kill(signal); })) };
+    const server = {
+      child,
+      port: ready.port,
+      address: `http://127.0.0.1:${ready.port}`,
+      end: (signal) =>
+        child.exitCode !== null || child.signalCode !== null
+          ? Promise.resolve()
+          : new Promise((r) => {
+              child.once('exit', r);
+              child.kill(signal);
+            }),
+    };
     house.servers.push(server);
     return server;
   };
   // A script that breaks leaves nothing running.
-  for (const what of ['uncaughtException', 'unhandledRejection']) process.once(what, (e) => { console.error(e); void house.close().finally(() => process.exit(1)); });
-  house.restartDatabase = async () => { house.database = await startMariadb(folder, [name], { port: house.database.port }); };
+  for (const what of ['uncaughtException', 'unhandledRejection'])
+    process.once(what, (e) => {
+      console.error(e);
+      void house.close().finally(() => process.exit(1));
+    });
+  house.restartDatabase = async () => {
+    house.database = await startMariadb(folder, [name], { port: house.database.port });
+  };
   house.close = async () => {
     for (const s of house.servers) await s.end('SIGTERM');
     await house.database.stop();
@@ -39,23 +71,51 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
 export async function signIn(address, who = 'Ilsa V.', secret = 'grey pot first') {
   const headers = { origin: address, 'content-type': 'application/json' };
   const get = async (path) => (await fetch(address + path, { headers })).json();
-  const post = (path, body, method = 'POST') => fetch(address + path, { method, headers, body: JSON.stringify(body) });
+  const post = (path, body, method = 'POST') =>
+    fetch(address + path, { method, headers, body: JSON.stringify(body) });
   const site = (await get('/api/house')).sites.find((s) => s.name === 'Harbour room');
   const { people } = await get(`/api/sites/${site.id}/names`);
-  const signed = await post('/api/session', { personId: people.find((p) => p.name === who).id, siteId: site.id, secret });
+  const signed = await post('/api/session', {
+    personId: people.find((p) => p.name === who).id,
+    siteId: site.id,
+    secret,
+  });
   if (!signed.ok) throw new Error(await signed.text());
   headers.cookie = signed.headers.get('set-cookie').split(';')[0];
   const { teas } = await get('/api/book');
-  const vessels = async () => (await get('/api/vessels')).vessels.filter((v) => v.siteId === site.id && v.kind !== 'pitcher');
+  const vessels = async () =>
+    (await get('/api/vessels')).vessels.filter((v) => v.siteId === site.id && v.kind !== 'pitcher');
   return { address, headers, get, post, site, teas, vessels, id: v7 };
 }
 /** So many more vessels like the white pot. */
 export async function needVessels(caller, n) {
   const all = await caller.vessels();
-  const { id: _i, rev: _r, retired: _t, siteId, ...facts } = all.find((v) => v.name === 'White pot');
-  for (let i = all.length; i < n; i++) await caller.post('/api/vessels', { ...facts, name: `Pot ${i}`, id: v7(), siteId });
+  const {
+    id: _i,
+    rev: _r,
+    retired: _t,
+    siteId,
+    ...facts
+  } = all.find((v) => v.name === 'White pot');
+  for (let i = all.length; i < n; i++)
+    await caller.post('/api/vessels', { ...facts, name: `Pot ${i}`, id: v7(), siteId });
   return caller.vessels();
 }
-export const startBody = (caller, tea, vessel, over = {}) => ({ id: v7(), siteId: caller.site.id, teaId: tea.id, versionId: tea.house.id, vesselId: vessel.id, water: vessel.mark, warmed: true, warming: false, place: 1, at: Date.now(), ...over });
-export const percentile = (list, p) => { const s = [...list].sort((a, b) => a - b); return s[Math.min(s.length - 1, Math.floor(p * s.length))] ?? NaN; };
+export const startBody = (caller, tea, vessel, over = {}) => ({
+  id: v7(),
+  siteId: caller.site.id,
+  teaId: tea.id,
+  versionId: tea.house.id,
+  vesselId: vessel.id,
+  water: vessel.mark,
+  warmed: true,
+  warming: false,
+  place: 1,
+  at: Date.now(),
+  ...over,
+});
+export const percentile = (list, p) => {
+  const s = [...list].sort((a, b) => a - b);
+  return s[Math.min(s.length - 1, Math.floor(p * s.length))] ?? NaN;
+};
 export const round = (x, digits = 1) => Number(x.toFixed(digits));

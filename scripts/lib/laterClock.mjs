@@ -2,4 +2,6 @@
 const real = Date.now;
 let ahead = 0;
 Date.now = () => real() + ahead;
-process.on('SIGUSR2', () => { ahead += 3_600_000; });
+process.on('SIGUSR2', () => {
+  ahead += 3_600_000;
+});

@@ -1,5 +1,6 @@
 /** One plain line to whoever started this. */
-export const say = (line) => (process.env.LIMNOS_SAY === 'stderr' ? process.stderr : process.stdout).write(`${line}\n`);
+export const say = (line) =>
+  (process.env.LIMNOS_SAY === 'stderr' ? process.stderr : process.stdout).write(`${line}\n`);
 /** One plain line, then the end. */
 export function giveUp(line) {
   process.stderr.write(`${line}\n`);

@@ -19,9 +19,19 @@ let stop = false;
 async function surely(path, body, method = 'POST') {
   for (let tries = 0; ; tries++) {
     try {
-      const res = await fetch(me.address + path, { method, headers: me.headers, body: JSON.stringify(body), signal: AbortSignal.timeout(5000) });
-      if (res.status < 500) { repeats += tries; return res; }
-    } catch { /* away: again */ }
+      const res = await fetch(me.address + path, {
+        method,
+        headers: me.headers,
+        body: JSON.stringify(body),
+        signal: AbortSignal.timeout(5000),
+      });
+      if (res.status < 500) {
+        repeats += tries;
+        return res;
+      }
+    } catch {
+      /* away: again */
+    }
     if (stop && tries > 200) return null;
     await new Promise((r) => setTimeout(r, 40 + Math.random() * 60));
   }
@@ -31,13 +41,31 @@ async function write(i) {
   while (!stop) {
     const brew = startBody(me, tea, vessel, { place: (i % 12) + 1, at: Date.now() - 230_000 });
     const started = await surely('/api/brews', brew);
-    if (!started?.ok) { await new Promise((r) => setTimeout(r, 100)); continue; }
-    acked.brews.add(brew.id);
-    for (const what of [{ kind: 'step', key: 'stir1', outcome: 'done' }, { kind: 'step', key: 'stir2', outcome: 'done' }, { kind: 'pull' }, { kind: 'close' }]) {
-      const event = { id: me.id(), at: Date.now(), ...what };
-      if ((await surely(`/api/brews/${brew.id}/events`, event))?.ok) acked.events.set(event.id, { brew: brew.id, kind: what.kind });
+    if (!started?.ok) {
+      await new Promise((r) => setTimeout(r, 100));
+      continue;
     }
-    const order = { id: me.id(), siteId: me.site.id, teaId: tea.id, vesselId: null, water: null, forWhom: `writer ${i}`, rank: Date.now(), at: Date.now() };
+    acked.brews.add(brew.id);
+    for (const what of [
+      { kind: 'step', key: 'stir1', outcome: 'done' },
+      { kind: 'step', key: 'stir2', outcome: 'done' },
+      { kind: 'pull' },
+      { kind: 'close' },
+    ]) {
+      const event = { id: me.id(), at: Date.now(), ...what };
+      if ((await surely(`/api/brews/${brew.id}/events`, event))?.ok)
+        acked.events.set(event.id, { brew: brew.id, kind: what.kind });
+    }
+    const order = {
+      id: me.id(),
+      siteId: me.site.id,
+      teaId: tea.id,
+      vesselId: null,
+      water: null,
+      forWhom: `writer ${i}`,
+      rank: Date.now(),
+      at: Date.now(),
+    };
     if ((await surely('/api/orders', order))?.ok) acked.orders.add(order.id);
     await surely(`/api/orders/${order.id}`, { state: 'dropped' }, 'PATCH');
   }
@@ -48,8 +76,15 @@ const begun = performance.now();
 for (let n = 0; n < rounds; n++) {
   await new Promise((r) => setTimeout(r, 250 + Math.random() * 900));
   const which = Math.random();
-  if (which < 0.6) { kills.application += 1; await server.end('SIGKILL'); }
-  if (which > 0.45) { kills.database += 1; await house.database.kill(); await house.restartDatabase(); }
+  if (which < 0.6) {
+    kills.application += 1;
+    await server.end('SIGKILL');
+  }
+  if (which > 0.45) {
+    kills.database += 1;
+    await house.database.kill();
+    await house.restartDatabase();
+  }
   // A database made anew has a new password: the application is started again with it.
   if (which > 0.45 && which >= 0.6) await server.end('SIGKILL');
   server = await house.serve(port);
@@ -58,17 +93,54 @@ stop = true;
 await Promise.all(writers);
 const db = await mysql.createConnection(house.database.url(house.name));
 const ids = async (sql) => (await db.query(sql))[0].map((r) => r.id);
-const [brews, events, orders] = [await ids('select id from brews'), await ids('select id from brew_events'), await ids('select id from orders')];
-const missing = (wanted, there) => { const t = new Set(there); return [...wanted].filter((id) => !t.has(id)).length; };
-const [marks] = await db.query('select id, json_length(marks) as n, state from brews where id in (?)', [[...acked.brews]]);
+const [brews, events, orders] = [
+  await ids('select id from brews'),
+  await ids('select id from brew_events'),
+  await ids('select id from orders'),
+];
+const missing = (wanted, there) => {
+  const t = new Set(there);
+  return [...wanted].filter((id) => !t.has(id)).length;
+};
+const [marks] = await db.query(
+  'select id, json_length(marks) as n, state from brews where id in (?)',
+  [[...acked.brews]],
+);
 const stepsOf = new Map();
-for (const e of acked.events.values()) if (e.kind === 'step') stepsOf.set(e.brew, (stepsOf.get(e.brew) ?? 0) + 1);
-const [[gaps]] = await db.query('select sum(m - n) as n from (select max(seq) as m, count(*) as n from feed group by site_id) f');
-console.log(JSON.stringify({
-  run: 'crash', rounds, kills, seconds: round((performance.now() - begun) / 1000), acknowledged: { brews: acked.brews.size, events: acked.events.size, orders: acked.orders.size }, sentAgain: repeats,
-  lost: missing(acked.brews, brews) + missing(acked.events.keys(), events) + missing(acked.orders, orders),
-  duplicated: brews.length - new Set(brews).size + events.length - new Set(events).size + marks.filter((m) => Number(m.n) > (stepsOf.get(m.id) ?? 0)).length,
-  stepsMissing: marks.filter((m) => Number(m.n) < (stepsOf.get(m.id) ?? 0)).length, gapsInTheFeed: Number(gaps.n),
-}, null, 2));
+for (const e of acked.events.values())
+  if (e.kind === 'step') stepsOf.set(e.brew, (stepsOf.get(e.brew) ?? 0) + 1);
+const [[gaps]] = await db.query(
+  'select sum(m - n) as n from (select max(seq) as m, count(*) as n from feed group by site_id) f',
+);
+console.log(
+  JSON.stringify(
+    {
+      run: 'crash',
+      rounds,
+      kills,
+      seconds: round((performance.now() - begun) / 1000),
+      acknowledged: {
+        brews: acked.brews.size,
+        events: acked.events.size,
+        orders: acked.orders.size,
+      },
+      sentAgain: repeats,
+      lost:
+        missing(acked.brews, brews) +
+        missing(acked.events.keys(), events) +
+        missing(acked.orders, orders),
+      duplicated:
+        brews.length -
+        new Set(brews).size +
+        events.length -
+        new Set(events).size +
+        marks.filter((m) => Number(m.n) > (stepsOf.get(m.id) ?? 0)).length,
+      stepsMissing: marks.filter((m) => Number(m.n) < (stepsOf.get(m.id) ?? 0)).length,
+      gapsInTheFeed: Number(gaps.n),
+    },
+    null,
+    2,
+  ),
+);
 await db.end();
 await house.close();

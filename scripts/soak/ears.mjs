@@ -3,7 +3,12 @@ import http from 'node:http';
 
 let clients = [];
 /** A write is told with the instant the hand did it: the last mark of the brew that is told of. */
-const instant = (data) => { const m = data.lastIndexOf('"at":'); void m; const marks = /"marks":\[(.*?)\],"readings"/.exec(data)?.[1]; return marks ? Number(/.*"at":(\d+)/.exec(marks)?.[1]) : NaN; };
+const instant = (data) => {
+  const m = data.lastIndexOf('"at":');
+  void m;
+  const marks = /"marks":\[(.*?)\],"readings"/.exec(data)?.[1];
+  return marks ? Number(/.*"at":(\d+)/.exec(marks)?.[1]) : NaN;
+};
 function listen({ address, cookie }, index) {
   const me = { seen: new Map(), delays: [], twice: 0 };
   http.get(`${address}/api/live`, { headers: { cookie }, agent: false }, (res) => {
@@ -19,7 +24,10 @@ function listen({ address, cookie }, index) {
         if (me.seen.has(id)) me.twice += 1;
         me.seen.set(id, true);
         // Every tenth client times it: the rest count.
-        if (index % 10 === 0) { const at = instant(block); if (at) me.delays.push(Date.now() - at); }
+        if (index % 10 === 0) {
+          const at = instant(block);
+          if (at) me.delays.push(Date.now() - at);
+        }
       }
     });
   });
@@ -30,7 +38,12 @@ process.on('message', (m) => {
     const all = new Set(clients.flatMap((c) => [...c.seen.keys()]));
     const delays = clients.flatMap((c) => c.delays).sort((a, b) => a - b);
     const at = (p) => delays[Math.min(delays.length - 1, Math.floor(p * delays.length))];
-    process.send({ each: all.size, missing: clients.reduce((s, c) => s + (all.size - c.seen.size), 0), twice: clients.reduce((s, c) => s + c.twice, 0), delay: { p50: at(0.5), p95: at(0.95), p99: at(0.99), most: delays.at(-1) } });
+    process.send({
+      each: all.size,
+      missing: clients.reduce((s, c) => s + (all.size - c.seen.size), 0),
+      twice: clients.reduce((s, c) => s + c.twice, 0),
+      delay: { p50: at(0.5), p95: at(0.95), p99: at(0.99), most: delays.at(-1) },
+    });
   } else {
     clients = Array.from({ length: m.clients }, (_, i) => listen(m, i));
     setTimeout(() => process.send('ready'), 3000);

@@ -8,14 +8,23 @@ const [wanted = 40] = process.argv.slice(2).map(Number);
 const house = await openHouse({ days: 1, name: 'limnos_offline' });
 const server = await house.serve();
 const browser = await openChromium();
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: server.address });
+const context = await browser.newContext({
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-GB',
+  baseURL: server.address,
+});
 let page = await context.newPage();
 await page.goto('/');
-await page.getByRole('button', { name: /^Dov R/ }).first().click();
+await page
+  .getByRole('button', { name: /^Dov R/ })
+  .first()
+  .click();
 for (const d of '2718') await page.getByRole('button', { name: d, exact: true }).click();
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('navigation', { name: 'Places' }).waitFor();
-await page.waitForFunction(() => navigator.serviceWorker.controller !== null, undefined, { timeout: 20_000 });
+await page.waitForFunction(() => navigator.serviceWorker.controller !== null, undefined, {
+  timeout: 20_000,
+});
 await page.waitForTimeout(2500);
 
 const begun = performance.now();
@@ -25,8 +34,16 @@ let cuts = 0;
 let closed = 0;
 let done = 0;
 let on = true;
-const flip = async (to) => { if (to !== on) { on = to; await context.setOffline(!on); if (!on) cuts += 1; } };
-const maybe = async () => { if (Math.random() < 0.35) await flip(!on); };
+const flip = async (to) => {
+  if (to !== on) {
+    on = to;
+    await context.setOffline(!on);
+    if (!on) cuts += 1;
+  }
+};
+const maybe = async () => {
+  if (Math.random() < 0.35) await flip(!on);
+};
 while (done < wanted) {
   await maybe();
   await page.keyboard.press('n');
@@ -46,23 +63,48 @@ while (done < wanted) {
   }
   await maybe();
   await page.keyboard.press(' ');
-  await page.getByRole('button', { name: /^Right/ }).first().waitFor();
+  await page
+    .getByRole('button', { name: /^Right/ })
+    .first()
+    .waitFor();
   await maybe();
-  await page.getByRole('button', { name: /^Right/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Right/ })
+    .first()
+    .click();
   await page.getByText('Nothing on the bar.').waitFor();
   done += 1;
 }
 const waiting = await page.evaluate(() => document.querySelector('.unsaved')?.textContent ?? '');
 await flip(true);
 await page.getByText('All saved').waitFor({ timeout: 60_000 });
-const [rows] = await db.query('select id, state, verdict_kind as verdict from brews order by started_at desc limit ?', [wanted + 5]);
+const [rows] = await db.query(
+  'select id, state, verdict_kind as verdict from brews order by started_at desc limit ?',
+  [wanted + 5],
+);
 const [[{ n: after }]] = await db.query('select count(*) as n from brews');
 const mine = rows.slice(0, Number(after) - Number(before));
-const [events] = await db.query('select brew_id as id, group_concat(kind order by at, received) as kinds from brew_events where brew_id in (?) group by brew_id', [mine.map((r) => r.id)]);
-console.log(JSON.stringify({
-  run: 'offline', brews: wanted, networkCut: cuts, pageClosedAndOpened: closed, seconds: round((performance.now() - begun) / 1000), waitingAtTheEnd: waiting,
-  arrived: Number(after) - Number(before), whole: mine.filter((r) => r.state === 'judged' && r.verdict === 'right').length, eachStepOnce: events.filter((e) => e.kinds === 'start,pull,judge').length,
-}, null, 2));
+const [events] = await db.query(
+  'select brew_id as id, group_concat(kind order by at, received) as kinds from brew_events where brew_id in (?) group by brew_id',
+  [mine.map((r) => r.id)],
+);
+console.log(
+  JSON.stringify(
+    {
+      run: 'offline',
+      brews: wanted,
+      networkCut: cuts,
+      pageClosedAndOpened: closed,
+      seconds: round((performance.now() - begun) / 1000),
+      waitingAtTheEnd: waiting,
+      arrived: Number(after) - Number(before),
+      whole: mine.filter((r) => r.state === 'judged' && r.verdict === 'right').length,
+      eachStepOnce: events.filter((e) => e.kinds === 'start,pull,judge').length,
+    },
+    null,
+    2,
+  ),
+);
 await db.end();
 await browser.close();
 await house.close();

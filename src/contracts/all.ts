@@ -11,9 +11,12 @@ import * as print from './print';
 import * as shelf from './shelf';
 import * as tastings from './tastings';
 
-const isEndpoint = (v: unknown): v is Endpoint => typeof v === 'object' && v !== null && 'path' in v && 'access' in v;
+const isEndpoint = (v: unknown): v is Endpoint =>
+  typeof v === 'object' && v !== null && 'path' in v && 'access' in v;
 
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [book, brews, exchange, history, house, instruments, live, people, print, shelf, tastings].flatMap((m) => Object.entries(m)).filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
+  [book, brews, exchange, history, house, instruments, live, people, print, shelf, tastings]
+    .flatMap((m) => Object.entries(m))
+    .filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

@@ -1,7 +1,27 @@
 import { z } from 'zod';
 import { STYLE_IDS, type Multipliers, type StyleId, type Swatches } from '#core/styles';
-import { METHOD_NAMES, SERVE_ORDER_NAMES, SERVING_STYLE_NAMES, type Handling, type Method, type Recipe, type ServeOrder, type ServingStyle, type Weighing } from '#core/recipes';
-import { dayFault, LEAF_FORM_NAMES, LOT_STATES, SEASON_NAMES, TRAIT_NAMES, type LeafFacts, type LeafForm, type Season, type Trait } from '#core/teas';
+import {
+  METHOD_NAMES,
+  SERVE_ORDER_NAMES,
+  SERVING_STYLE_NAMES,
+  type Handling,
+  type Method,
+  type Recipe,
+  type ServeOrder,
+  type ServingStyle,
+  type Weighing,
+} from '#core/recipes';
+import {
+  dayFault,
+  LEAF_FORM_NAMES,
+  LOT_STATES,
+  SEASON_NAMES,
+  TRAIT_NAMES,
+  type LeafFacts,
+  type LeafForm,
+  type Season,
+  type Trait,
+} from '#core/teas';
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds, Spoon } from '#core/units';
 import { MATERIAL_NAMES, type Material } from '#core/heat';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
@@ -12,16 +32,41 @@ import { Id, Name, oneOf, quantity, Text, Who } from './primitives';
 export const Style = oneOf<StyleId>(STYLE_IDS);
 export const MethodName = oneOf<Method>(METHOD_NAMES);
 
-const KnownGood = z.strictObject({ water: quantity<Millilitres>({ min: 20, max: 20_000 }), leaf: quantity<Grams>({ min: 0.1, max: 2000 }) });
-const KnownPour = KnownGood.extend({ infuser: oneOf<InfuserKind>(INFUSER_KINDS), basket: quantity<Millilitres>({ min: 5, max: 20_000 }).nullable(), material: oneOf<Material>(MATERIAL_NAMES), lid: z.boolean() });
+const KnownGood = z.strictObject({
+  water: quantity<Millilitres>({ min: 20, max: 20_000 }),
+  leaf: quantity<Grams>({ min: 0.1, max: 2000 }),
+});
+const KnownPour = KnownGood.extend({
+  infuser: oneOf<InfuserKind>(INFUSER_KINDS),
+  basket: quantity<Millilitres>({ min: 5, max: 20_000 }).nullable(),
+  material: oneOf<Material>(MATERIAL_NAMES),
+  lid: z.boolean(),
+});
 /** Cold steeps are counted in hours: up to three days. Which goes with which method the core's `recipeFault` says. */
 const Steep = quantity<Seconds>({ min: 5, max: 72 * 3600 });
-const WindowBody = z.strictObject({ earliest: Steep, best: Steep, latest: Steep }).refine((w) => w.earliest <= w.best && w.best <= w.latest, 'Earliest, best and latest must come in that order.');
+const WindowBody = z
+  .strictObject({ earliest: Steep, best: Steep, latest: Steep })
+  .refine(
+    (w) => w.earliest <= w.best && w.best <= w.latest,
+    'Earliest, best and latest must come in that order.',
+  );
 const HandlingBody = z.strictObject({
-  rinse: quantity<Seconds>({ min: 0, max: 60 }), stir: z.array(quantity<Seconds>({ min: 1, max: 72 * 3600 })).max(10).readonly(), circles: z.boolean(),
-  root: z.number().min(0).max(0.5), squeeze: z.boolean(), milk: z.boolean(), order: oneOf<ServeOrder>(SERVE_ORDER_NAMES),
+  rinse: quantity<Seconds>({ min: 0, max: 60 }),
+  stir: z
+    .array(quantity<Seconds>({ min: 1, max: 72 * 3600 }))
+    .max(10)
+    .readonly(),
+  circles: z.boolean(),
+  root: z.number().min(0).max(0.5),
+  squeeze: z.boolean(),
+  milk: z.boolean(),
+  order: oneOf<ServeOrder>(SERVE_ORDER_NAMES),
 }) satisfies z.ZodType<Handling>;
-const Glass = z.strictObject({ style: oneOf<ServingStyle>(SERVING_STYLE_NAMES), extract: quantity<Millilitres>({ min: 5, max: 1000 }), water: quantity<Millilitres>({ min: 0, max: 2000 }) });
+const Glass = z.strictObject({
+  style: oneOf<ServingStyle>(SERVING_STYLE_NAMES),
+  extract: quantity<Millilitres>({ min: 5, max: 1000 }),
+  water: quantity<Millilitres>({ min: 0, max: 2000 }),
+});
 export const RecipeBody = z.strictObject({
   dose: quantity<GramsPer100Ml>({ min: 0.05, max: 20 }),
   scaling: z.discriminatedUnion('school', [
@@ -35,9 +80,20 @@ export const RecipeBody = z.strictObject({
   lid: z.boolean(),
   later: z.array(WindowBody).max(12).readonly(),
   handling: HandlingBody,
-  leeway: z.strictObject({ time: quantity<Seconds>({ min: 0, max: 3600 }), leaf: quantity<Grams>({ min: 0, max: 50 }) }).nullable(),
+  leeway: z
+    .strictObject({
+      time: quantity<Seconds>({ min: 0, max: 3600 }),
+      leaf: quantity<Grams>({ min: 0, max: 50 }),
+    })
+    .nullable(),
   bag: quantity<Grams>({ min: 0.5, max: 100 }).nullable(),
-  warmStart: z.strictObject({ share: z.number().min(0.1).max(0.9), temperature: quantity<Celsius>({ min: 40, max: 100 }), time: quantity<Seconds>({ min: 10, max: 1800 }) }).nullable(),
+  warmStart: z
+    .strictObject({
+      share: z.number().min(0.1).max(0.9),
+      temperature: quantity<Celsius>({ min: 40, max: 100 }),
+      time: quantity<Seconds>({ min: 10, max: 1800 }),
+    })
+    .nullable(),
   glasses: z.array(Glass).max(8).readonly(),
   note: Text(300),
   origin: Text(120),
@@ -45,14 +101,35 @@ export const RecipeBody = z.strictObject({
 
 export const VERSION_STATES = ['draft', 'trial', 'house', 'retired'] as const;
 export const Version = z.strictObject({
-  id: Id, teaId: Id, method: MethodName, number: z.number().int(), state: z.enum(VERSION_STATES), recipe: RecipeBody, reason: z.string(), author: Who, at: z.number(),
+  id: Id,
+  teaId: Id,
+  method: MethodName,
+  number: z.number().int(),
+  state: z.enum(VERSION_STATES),
+  recipe: RecipeBody,
+  reason: z.string(),
+  author: Who,
+  at: z.number(),
 });
 export type Version = z.infer<typeof Version>;
 
 /** A spoon by its id: one of the trade's, or a house's own. */
 export const SpoonId = z.string().min(1).max(36);
-export const SpoonBody = z.strictObject({ id: SpoonId, name: Name, plural: z.string(), ml: quantity<Millilitres>({ min: 0.5, max: 500 }), heaped: z.boolean() }) satisfies z.ZodType<Spoon>;
-const weighed = { spoons: z.number().min(0.25).max(100), weighed: quantity<Grams>({ min: 0.1, max: 1000 }), singles: z.array(quantity<Grams>({ min: 0.05, max: 200 })).max(12).readonly() };
+export const SpoonBody = z.strictObject({
+  id: SpoonId,
+  name: Name,
+  plural: z.string(),
+  ml: quantity<Millilitres>({ min: 0.5, max: 500 }),
+  heaped: z.boolean(),
+}) satisfies z.ZodType<Spoon>;
+const weighed = {
+  spoons: z.number().min(0.25).max(100),
+  weighed: quantity<Grams>({ min: 0.1, max: 1000 }),
+  singles: z
+    .array(quantity<Grams>({ min: 0.05, max: 200 }))
+    .max(12)
+    .readonly(),
+};
 const WeighingFields = z.strictObject({ spoon: SpoonId, ...weighed });
 export type WeighingFields = z.infer<typeof WeighingFields>;
 const WeighingBody = z.strictObject({ spoon: SpoonBody, ...weighed }) satisfies z.ZodType<Weighing>;
@@ -60,47 +137,101 @@ const WeighingBody = z.strictObject({ spoon: SpoonBody, ...weighed }) satisfies 
 const Day = z.string().refine((d) => dayFault(d) === null, 'Write the day as 2026-03-14.');
 /** Leaf of one arrival: its papers, where it stands, its own weighing. */
 export const LotFields = z.strictObject({
-  name: Name, arrived: Day.nullable(), bestBefore: Day.nullable(), harvest: Text(60), note: Text(300), state: z.enum(LOT_STATES), weighing: WeighingFields.nullable(), versionId: Id.nullable(),
+  name: Name,
+  arrived: Day.nullable(),
+  bestBefore: Day.nullable(),
+  harvest: Text(60),
+  note: Text(300),
+  state: z.enum(LOT_STATES),
+  weighing: WeighingFields.nullable(),
+  versionId: Id.nullable(),
 });
 export type LotFields = z.infer<typeof LotFields>;
-export const Lot = LotFields.extend({ id: Id, teaId: Id, rev: z.number().int(), weighing: WeighingBody.nullable(), versionNumber: z.number().int().nullable() });
+export const Lot = LotFields.extend({
+  id: Id,
+  teaId: Id,
+  rev: z.number().int(),
+  weighing: WeighingBody.nullable(),
+  versionNumber: z.number().int().nullable(),
+});
 export type Lot = z.infer<typeof Lot>;
 
-const LeafBody = z.strictObject({ form: oneOf<LeafForm>(LEAF_FORM_NAMES).nullable(), season: oneOf<Season>(SEASON_NAMES).nullable(), traits: z.array(oneOf<Trait>(TRAIT_NAMES)).max(5).readonly() }) satisfies z.ZodType<LeafFacts>;
+const LeafBody = z.strictObject({
+  form: oneOf<LeafForm>(LEAF_FORM_NAMES).nullable(),
+  season: oneOf<Season>(SEASON_NAMES).nullable(),
+  traits: z.array(oneOf<Trait>(TRAIT_NAMES)).max(5).readonly(),
+}) satisfies z.ZodType<LeafFacts>;
 export const LIGHTS = ['D65', 'D50', 'A', 'F11'] as const;
 /** A house's own colour of the right cup: an instrument's Lab, through how much liquor, under which light. */
-export const MeasuredColour = z.strictObject({ lab: z.tuple([z.number().min(0).max(100), z.number().min(-128).max(128), z.number().min(-128).max(128)]), depthCm: z.number().min(0.1).max(20), light: z.enum(LIGHTS) });
+export const MeasuredColour = z.strictObject({
+  lab: z.tuple([
+    z.number().min(0).max(100),
+    z.number().min(-128).max(128),
+    z.number().min(-128).max(128),
+  ]),
+  depthCm: z.number().min(0.1).max(20),
+  light: z.enum(LIGHTS),
+});
 export type MeasuredColour = z.infer<typeof MeasuredColour>;
 export const TeaFields = z.strictObject({
-  name: Name, style: Style, method: MethodName, words: Text(200), allergens: Text(200), note: Text(500),
-  leaf: LeafBody, blend: Text(200),
+  name: Name,
+  style: Style,
+  method: MethodName,
+  words: Text(200),
+  allergens: Text(200),
+  note: Text(500),
+  leaf: LeafBody,
+  blend: Text(200),
   /** The supplier's advice as printed, in its own units. */
   packet: Text(500),
-  caffeine: Text(120), cautions: Text(300), colour: MeasuredColour.nullable(),
-  weighing: WeighingFields.nullable(), spoon: SpoonId,
+  caffeine: Text(120),
+  cautions: Text(300),
+  colour: MeasuredColour.nullable(),
+  weighing: WeighingFields.nullable(),
+  spoon: SpoonId,
 });
 export type TeaFields = z.infer<typeof TeaFields>;
 /** The recipe of one method: what is brewed, and what is on trial. */
-export const MethodRecipe = z.strictObject({ method: MethodName, house: Version.nullable(), trial: Version.nullable() });
+export const MethodRecipe = z.strictObject({
+  method: MethodName,
+  house: Version.nullable(),
+  trial: Version.nullable(),
+});
 /** Colours of this house's own cups along the steep, measured through one depth under one light. */
 const SwatchFields = {
   depthCm: z.number().min(0.3).max(20),
-  rungs: z.array(z.strictObject({ seconds: z.number().min(5).max(3600), lab: MeasuredColour.shape.lab })).min(2, 'Two cups at least.').max(8, 'At most eight cups.').readonly(),
+  rungs: z
+    .array(z.strictObject({ seconds: z.number().min(5).max(3600), lab: MeasuredColour.shape.lab }))
+    .min(2, 'Two cups at least.')
+    .max(8, 'At most eight cups.')
+    .readonly(),
 };
 /** As the models and a kept plan need them. */
-export const SwatchesBody = z.strictObject({ ...SwatchFields, dose: z.number().min(0.05).max(20), temperature: z.number().min(2).max(100) }) satisfies z.ZodType<Swatches>;
+export const SwatchesBody = z.strictObject({
+  ...SwatchFields,
+  dose: z.number().min(0.05).max(20),
+  temperature: z.number().min(2).max(100),
+}) satisfies z.ZodType<Swatches>;
 export const TeaSwatches = SwatchesBody.extend({ at: z.number(), by: z.string() });
 export type TeaSwatches = z.infer<typeof TeaSwatches>;
 /** A tea's own multipliers on its style, found by fitting it to cups of this house. */
 const Multiplier = z.number().min(0.1).max(10);
-export const MultipliersBody = z.strictObject({ rate: Multiplier, pool: Multiplier, bite: Multiplier, sensitivity: Multiplier }) satisfies z.ZodType<Multipliers>;
+export const MultipliersBody = z.strictObject({
+  rate: Multiplier,
+  pool: Multiplier,
+  bite: Multiplier,
+  sensitivity: Multiplier,
+}) satisfies z.ZodType<Multipliers>;
 export type MethodRecipe = z.infer<typeof MethodRecipe>;
 export const Tea = TeaFields.extend({
-  id: Id, rev: z.number().int(), retired: z.boolean(),
+  id: Id,
+  rev: z.number().int(),
+  retired: z.boolean(),
   /** Every method that has a recipe. */
   recipes: z.array(MethodRecipe),
   /** The recipe of the tea's own method, when it is a hot one. */
-  house: Version.nullable(), trial: Version.nullable(),
+  house: Version.nullable(),
+  trial: Version.nullable(),
   /** The spoon and the weighing of the tea itself; a lot's own weighing goes before it (`measureOf`). */
   measure: z.strictObject({ spoon: SpoonBody, weighing: WeighingBody.nullable() }),
   /** Cups of a ladder of this house, measured: they stand for the predicted colours. */
@@ -115,14 +246,27 @@ export const Tea = TeaFields.extend({
 export type Tea = z.infer<typeof Tea>;
 /** A brewer's accepted correction, waiting for a lead. */
 export const LeadNote = z.strictObject({
-  id: Id, teaId: Id, brewId: Id, by: Who, at: z.number(), headline: z.string(), change: z.string(), found: z.string(), fromTrainee: z.boolean(),
+  id: Id,
+  teaId: Id,
+  brewId: Id,
+  by: Who,
+  at: z.number(),
+  headline: z.string(),
+  change: z.string(),
+  found: z.string(),
+  fromTrainee: z.boolean(),
 });
 export type LeadNote = z.infer<typeof LeadNote>;
 
-export const getBook = endpoint(ROUTES.getBook, { response: z.strictObject({ teas: z.array(Tea), vocabulary: z.array(z.string()) }) });
-export const getTea = endpoint(ROUTES.getTea, { params: z.strictObject({ id: Id }),
+export const getBook = endpoint(ROUTES.getBook, {
+  response: z.strictObject({ teas: z.array(Tea), vocabulary: z.array(z.string()) }),
+});
+export const getTea = endpoint(ROUTES.getTea, {
+  params: z.strictObject({ id: Id }),
   response: z.strictObject({
-    tea: Tea, versions: z.array(Version), notes: z.array(LeadNote),
+    tea: Tea,
+    versions: z.array(Version),
+    notes: z.array(LeadNote),
     /** Every lot, the finished too, newest first. */
     lots: z.array(Lot),
     /** Brews by the version they used, counted up to `USES_COUNTED` (limits.ts); one without is not there. */
@@ -131,34 +275,74 @@ export const getTea = endpoint(ROUTES.getTea, { params: z.strictObject({ id: Id 
 });
 export type TeaPage = z.infer<typeof getTea.response>;
 export const addTea = endpoint(ROUTES.addTea, {
-  body: TeaFields.extend({ id: Id, versionId: Id, recipe: RecipeBody }), response: Tea,
+  body: TeaFields.extend({ id: Id, versionId: Id, recipe: RecipeBody }),
+  response: Tea,
 });
-export const changeTea = endpoint(ROUTES.changeTea, { params: z.strictObject({ id: Id }),
-  body: TeaFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: Tea,
+export const changeTea = endpoint(ROUTES.changeTea, {
+  params: z.strictObject({ id: Id }),
+  body: TeaFields.extend({ rev: z.number().int(), retired: z.boolean() }),
+  response: Tea,
 });
 /** A new version of a method's recipe, for the house, on trial beside it or as a draft; `basedOn` is the number the lead was looking at, 0 for a method's first. */
-export const addVersion = endpoint(ROUTES.addVersion, { params: z.strictObject({ id: Id }),
+export const addVersion = endpoint(ROUTES.addVersion, {
+  params: z.strictObject({ id: Id }),
   body: z.strictObject({
-    id: Id, method: MethodName, basedOn: z.number().int(), as: z.enum(['house', 'trial', 'draft']), recipe: RecipeBody, reason: Text(300).min(1, 'Say why: the next lead reads it.'), settles: z.array(Id).max(50),
+    id: Id,
+    method: MethodName,
+    basedOn: z.number().int(),
+    as: z.enum(['house', 'trial', 'draft']),
+    recipe: RecipeBody,
+    reason: Text(300).min(1, 'Say why: the next lead reads it.'),
+    settles: z.array(Id).max(50),
   }),
   response: Version,
 });
 /** A draft goes on trial, a trial that was right becomes the house recipe, either is set aside; what it takes the place of is retired. Done twice it is done once. */
-export const moveVersion = endpoint(ROUTES.moveVersion, { params: z.strictObject({ id: Id }), body: z.strictObject({ to: z.enum(['trial', 'house', 'retired']) }), response: Version,
+export const moveVersion = endpoint(ROUTES.moveVersion, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({ to: z.enum(['trial', 'house', 'retired']) }),
+  response: Version,
 });
-export const addLot = endpoint(ROUTES.addLot, { params: z.strictObject({ id: Id }), body: LotFields.extend({ id: Id }), response: Lot });
+export const addLot = endpoint(ROUTES.addLot, {
+  params: z.strictObject({ id: Id }),
+  body: LotFields.extend({ id: Id }),
+  response: Lot,
+});
 /** A lot put in use finishes the one before it. */
-export const changeLot = endpoint(ROUTES.changeLot, { params: z.strictObject({ id: Id }), body: LotFields.extend({ rev: z.number().int() }), response: Lot });
-/** The house's tasting words, in its order. */
-export const setVocabulary = endpoint(ROUTES.setVocabulary, { body: z.strictObject({ words: z.array(z.string().trim().min(1).max(30)).max(80) }), response: z.strictObject({ words: z.array(z.string()) }),
+export const changeLot = endpoint(ROUTES.changeLot, {
+  params: z.strictObject({ id: Id }),
+  body: LotFields.extend({ rev: z.number().int() }),
+  response: Lot,
 });
-export const settleNote = endpoint(ROUTES.settleNote, { params: z.strictObject({ id: Id }), response: z.strictObject({}),
+/** The house's tasting words, in its order. */
+export const setVocabulary = endpoint(ROUTES.setVocabulary, {
+  body: z.strictObject({ words: z.array(z.string().trim().min(1).max(30)).max(80) }),
+  response: z.strictObject({ words: z.array(z.string()) }),
+});
+export const settleNote = endpoint(ROUTES.settleNote, {
+  params: z.strictObject({ id: Id }),
+  response: z.strictObject({}),
 });
 /** The dry leaf; made small and freed of its metadata before it is kept. One a tea: a new one takes the place. */
-export const setPhoto = endpoint(ROUTES.setPhoto, { params: z.strictObject({ id: Id }),
-  body: z.strictObject({ id: Id, /** The picture's bytes, base64. */ data: z.string().max(22_000_000) }), response: Tea,
+export const setPhoto = endpoint(ROUTES.setPhoto, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({
+    id: Id,
+    /** The picture's bytes, base64. */ data: z.string().max(22_000_000),
+  }),
+  response: Tea,
 });
 /** A ladder of the house recipe as a colour reader saw it, or null to go back to what is predicted. */
-export const setSwatches = endpoint(ROUTES.setSwatches, { params: z.strictObject({ id: Id }), body: z.strictObject({ swatches: z.strictObject(SwatchFields).nullable() }), response: Tea });
-export const dropPhoto = endpoint(ROUTES.dropPhoto, { params: z.strictObject({ id: Id }), response: Tea });
-export const getPhoto = endpoint(ROUTES.getPhoto, { params: z.strictObject({ id: Id }), response: z.unknown() });
+export const setSwatches = endpoint(ROUTES.setSwatches, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({ swatches: z.strictObject(SwatchFields).nullable() }),
+  response: Tea,
+});
+export const dropPhoto = endpoint(ROUTES.dropPhoto, {
+  params: z.strictObject({ id: Id }),
+  response: Tea,
+});
+export const getPhoto = endpoint(ROUTES.getPhoto, {
+  params: z.strictObject({ id: Id }),
+  response: z.unknown(),
+});

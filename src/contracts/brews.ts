@@ -3,7 +3,13 @@ import type { StyleId } from '#core/styles';
 import { PULL_KINDS, type BrewState, type PullKind, type StepMark } from '#core/timing';
 import { METHOD_NAMES, type Method } from '#core/recipes';
 import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
-import { PROPOSED_LEVERS, TURNED_LEVERS, type Mark, type Proposal, type Verdict } from '#core/correction';
+import {
+  PROPOSED_LEVERS,
+  TURNED_LEVERS,
+  type Mark,
+  type Proposal,
+  type Verdict,
+} from '#core/correction';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
 import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './book';
 import { endpoint } from './endpoint';
@@ -12,14 +18,41 @@ import { ROUTES } from './routes';
 import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
 import { VesselFields } from './shelf';
 
-export const MarkBody = z.union([z.literal(-2), z.literal(-1), z.literal(0), z.literal(1), z.literal(2)]) satisfies z.ZodType<Mark>;
-export const VerdictBody = z.strictObject({ colour: MarkBody, strength: MarkBody, bitterness: MarkBody, astringency: MarkBody, sweetness: MarkBody, aroma: MarkBody }) satisfies z.ZodType<Verdict>;
+export const MarkBody = z.union([
+  z.literal(-2),
+  z.literal(-1),
+  z.literal(0),
+  z.literal(1),
+  z.literal(2),
+]) satisfies z.ZodType<Mark>;
+export const VerdictBody = z.strictObject({
+  colour: MarkBody,
+  strength: MarkBody,
+  bitterness: MarkBody,
+  astringency: MarkBody,
+  sweetness: MarkBody,
+  aroma: MarkBody,
+}) satisfies z.ZodType<Verdict>;
 const Index = z.number().min(0).max(10);
-const IndicesBody = z.strictObject({ strength: Index, bitterness: Index, astringency: Index, sweetness: Index, aroma: Index, colour: Index });
+const IndicesBody = z.strictObject({
+  strength: Index,
+  bitterness: Index,
+  astringency: Index,
+  sweetness: Index,
+  aroma: Index,
+  colour: Index,
+});
 /** A correction as it was proposed and what was expected of it, kept with the brew. */
 export const ProposalBody = z.strictObject({
-  rowId: z.string().max(40), lever: z.enum(PROPOSED_LEVERS), headline: z.string().max(120), change: z.string().max(300), reason: z.string().max(500),
-  turns: z.array(z.strictObject({ lever: z.enum(TURNED_LEVERS), from: z.number(), to: z.number() })).max(2).readonly(),
+  rowId: z.string().max(40),
+  lever: z.enum(PROPOSED_LEVERS),
+  headline: z.string().max(120),
+  change: z.string().max(300),
+  reason: z.string().max(500),
+  turns: z
+    .array(z.strictObject({ lever: z.enum(TURNED_LEVERS), from: z.number(), to: z.number() }))
+    .max(2)
+    .readonly(),
   expected: z.strictObject({ now: IndicesBody, then: IndicesBody }).nullable(),
   second: z.strictObject({ headline: z.string().max(120), change: z.string().max(300) }).nullable(),
   partly: z.boolean(),
@@ -53,7 +86,14 @@ export const Plan = z.strictObject({
   /** Cold water that goes in first, so that boiling water on it makes the heat; null or absent: set the kettle. */
   splash: quantity<Millilitres>({ min: 0, max: 20_000 }).nullable().optional(),
   /** A later steep of its leaf: which, and how long each before it was. */
-  steep: z.strictObject({ number: z.number().int().min(2), past: z.array(quantity<Seconds>({ min: 0, max: 260_000 })), by: z.enum(['recipe', 'model']) }).nullable().optional(),
+  steep: z
+    .strictObject({
+      number: z.number().int().min(2),
+      past: z.array(quantity<Seconds>({ min: 0, max: 260_000 })),
+      by: z.enum(['recipe', 'model']),
+    })
+    .nullable()
+    .optional(),
   reachable: z.boolean(),
   warmed: z.boolean(),
   crowding: z.number().nullable(),
@@ -67,40 +107,88 @@ export const Plan = z.strictObject({
 });
 export type Plan = z.infer<typeof Plan>;
 
-const MarkOfStep = z.strictObject({ key: z.string().max(12), at: at, outcome: z.enum(['done', 'skipped']), grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(), celsius: quantity<Celsius>({ min: -20, max: 110 }).optional() }) satisfies z.ZodType<StepMark>;
+const MarkOfStep = z.strictObject({
+  key: z.string().max(12),
+  at: at,
+  outcome: z.enum(['done', 'skipped']),
+  grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(),
+  celsius: quantity<Celsius>({ min: -20, max: 110 }).optional(),
+}) satisfies z.ZodType<StepMark>;
 /** A thermometer in it. */
 const Reading = z.strictObject({ at, celsius: quantity<Celsius>({ min: -20, max: 110 }) });
 /** What came of a proposed correction. */
 export const CORRECTIONS = ['none', 'taken', 'notTaken'] as const;
 
 export const Brew = z.strictObject({
-  id: Id, siteId: Id, place: z.number().int(), leafId: Id, pairedId: Id.nullable(), method: oneOf<Method>(METHOD_NAMES), kettle: z.string(),
-  marks: z.array(MarkOfStep), readings: z.array(Reading), pulledDevice: z.string().nullable(), timing: oneOf<PullKind>(PULL_KINDS).nullable(),
+  id: Id,
+  siteId: Id,
+  place: z.number().int(),
+  leafId: Id,
+  pairedId: Id.nullable(),
+  method: oneOf<Method>(METHOD_NAMES),
+  kettle: z.string(),
+  marks: z.array(MarkOfStep),
+  readings: z.array(Reading),
+  pulledDevice: z.string().nullable(),
+  timing: oneOf<PullKind>(PULL_KINDS).nullable(),
   tea: z.strictObject({ id: Id, name: z.string(), style: Style as z.ZodType<StyleId, StyleId> }),
-  lot: z.strictObject({ id: Id, name: z.string() }).nullable(), vesselId: Id, versionId: Id, versionNumber: z.number().int(),
-  plan: Plan, state: State, startedBy: Who, startedAt: z.number(), pulledBy: Who.nullable(), judgedBy: Who.nullable(),
-  verdict: VerdictBody.nullable(), proposal: ProposalBody.nullable(), accepted: z.boolean().nullable(), remark: z.string(),
+  lot: z.strictObject({ id: Id, name: z.string() }).nullable(),
+  vesselId: Id,
+  versionId: Id,
+  versionNumber: z.number().int(),
+  plan: Plan,
+  state: State,
+  startedBy: Who,
+  startedAt: z.number(),
+  pulledBy: Who.nullable(),
+  judgedBy: Who.nullable(),
+  verdict: VerdictBody.nullable(),
+  proposal: ProposalBody.nullable(),
+  accepted: z.boolean().nullable(),
+  remark: z.string(),
 });
 export type Brew = z.infer<typeof Brew>;
 
 /** What waits to be brewed: a tea, for somebody, perhaps in a vessel. */
 export const Order = z.strictObject({
-  id: Id, siteId: Id, teaId: Id, teaName: z.string(), vesselId: Id.nullable(), water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(), forWhom: Text(60), rank: z.number(), at: z.number(), by: Who,
+  id: Id,
+  siteId: Id,
+  teaId: Id,
+  teaName: z.string(),
+  vesselId: Id.nullable(),
+  water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(),
+  forWhom: Text(60),
+  rank: z.number(),
+  at: z.number(),
+  by: Who,
 });
 export type Order = z.infer<typeof Order>;
 
 /** The site's bar: every brew not yet judged, what waits, and what was brewed last in what. `seq` is the last thing told of. */
 export const getBar = endpoint(ROUTES.getBar, {
-  response: z.strictObject({ now: z.number(), seq: z.number(), brews: z.array(Brew), orders: z.array(Order), recent: z.array(z.strictObject({ teaId: Id, vesselId: Id, water: z.number() })) }),
+  response: z.strictObject({
+    now: z.number(),
+    seq: z.number(),
+    brews: z.array(Brew),
+    orders: z.array(Order),
+    recent: z.array(z.strictObject({ teaId: Id, vesselId: Id, water: z.number() })),
+  }),
 });
 export type Bar = z.infer<typeof getBar.response>;
 export const startBrew = endpoint(ROUTES.startBrew, {
   body: z.strictObject({
-    id: Id, siteId: Id, teaId: Id,
+    id: Id,
+    siteId: Id,
+    teaId: Id,
     /** Null: whichever is in use. A device that has not heard of lots sends none. */
     lotId: Id.nullable().default(null),
-    versionId: Id, vesselId: Id, water: quantity<Millilitres>({ min: 1, max: 20_000 }),
-    warmed: z.boolean(), warming: z.boolean(), place: z.number().int().min(1).max(PLACES), at: Instant,
+    versionId: Id,
+    vesselId: Id,
+    water: quantity<Millilitres>({ min: 1, max: 20_000 }),
+    warmed: z.boolean(),
+    warming: z.boolean(),
+    place: z.number().int().min(1).max(PLACES),
+    at: Instant,
     /** The steep before it, of the same leaf. */
     after: Id.nullable().default(null),
     /** The order it fills. */
@@ -118,13 +206,40 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('pull') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undoPull') }),
   /** The leaf goes back into the cup for so many seconds more. */
-  z.strictObject({ id: Id, at: Instant, kind: z.literal('leafBack'), seconds: z.number().int().min(10).max(600) }),
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('leafBack'),
+    seconds: z.number().int().min(10).max(600),
+  }),
   /** Off the bar without a verdict. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('close') }),
-  z.strictObject({ id: Id, at: Instant, kind: z.literal('step'), key: z.string().max(12), outcome: z.enum(['done', 'skipped']), grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(), celsius: quantity<Celsius>({ min: -20, max: 110 }).optional() }),
-  z.strictObject({ id: Id, at: Instant, kind: z.literal('reading'), celsius: quantity<Celsius>({ min: -20, max: 110 }) }),
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('step'),
+    key: z.string().max(12),
+    outcome: z.enum(['done', 'skipped']),
+    grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(),
+    celsius: quantity<Celsius>({ min: -20, max: 110 }).optional(),
+  }),
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('reading'),
+    celsius: quantity<Celsius>({ min: -20, max: 110 }),
+  }),
   /** How strong its colour says it is, against the house cup: from a picture or an instrument. The picture is not kept. */
-  z.strictObject({ id: Id, at: Instant, kind: z.literal('colour'), way: z.enum(COLOUR_WAYS), strength: Strength, low: Strength, high: Strength, depthCm: z.number().min(0.3).max(20) }),
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('colour'),
+    way: z.enum(COLOUR_WAYS),
+    strength: Strength,
+    low: Strength,
+    high: Strength,
+    depthCm: z.number().min(0.3).max(20),
+  }),
   /** Dissolved solids of it by refractometer, cooled and zeroed on its water. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('solids'), gramsPerLitre: SolidsBody }),
   /** Pulled and judged together with another of the same tea. */
@@ -134,82 +249,182 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   /** Takes the last thing that was done to it back. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undo'), of: Id }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('abandon'), reason: Text(200) }),
-  z.strictObject({ id: Id, at: Instant, kind: z.literal('judge'), verdict: VerdictBody, proposal: ProposalBody, accepted: z.boolean(), remark: Text(200) }),
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('judge'),
+    verdict: VerdictBody,
+    proposal: ProposalBody,
+    accepted: z.boolean(),
+    remark: Text(200),
+  }),
 ]);
 export type BrewEventBody = z.infer<typeof BrewEventBody>;
-export const addBrewEvent = endpoint(ROUTES.addBrewEvent, { params: z.strictObject({ id: Id }), body: BrewEventBody, response: Brew,
+export const addBrewEvent = endpoint(ROUTES.addBrewEvent, {
+  params: z.strictObject({ id: Id }),
+  body: BrewEventBody,
+  response: Brew,
 });
 /** One thing that happened, as the brew's page tells it. */
-export const Happened = z.strictObject({ id: Id, at: z.number(), by: z.string(), undone: z.boolean(), what: z.custom<BrewEventBody | { kind: 'start' }>() });
+export const Happened = z.strictObject({
+  id: Id,
+  at: z.number(),
+  by: z.string(),
+  undone: z.boolean(),
+  what: z.custom<BrewEventBody | { kind: 'start' }>(),
+});
 export type Happened = z.infer<typeof Happened>;
 export const getBrew = endpoint(ROUTES.getBrew, {
   params: z.strictObject({ id: Id }),
-  response: z.strictObject({ brew: Brew, events: z.array(Happened), steeps: z.array(z.strictObject({ id: Id, number: z.number(), steeped: z.number().nullable() })), next: z.strictObject({ id: Id, at: z.number(), verdict: z.string() }).nullable(), /** A picture kept with it, and who kept it. */ photo: z.strictObject({ id: Id, by: Id }).nullable() }),
+  response: z.strictObject({
+    brew: Brew,
+    events: z.array(Happened),
+    steeps: z.array(z.strictObject({ id: Id, number: z.number(), steeped: z.number().nullable() })),
+    next: z.strictObject({ id: Id, at: z.number(), verdict: z.string() }).nullable(),
+    /** A picture kept with it, and who kept it. */ photo: z
+      .strictObject({ id: Id, by: Id })
+      .nullable(),
+  }),
 });
 /** The picture of a colour reading, where somebody asked for it to be kept. One a brew: a new one takes the place. */
-export const setBrewPhoto = endpoint(ROUTES.setBrewPhoto, { params: z.strictObject({ id: Id }), body: z.strictObject({ id: Id, /** The picture's bytes, base64. */ data: z.string().max(22_000_000) }), response: z.strictObject({ id: Id }) });
+export const setBrewPhoto = endpoint(ROUTES.setBrewPhoto, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({
+    id: Id,
+    /** The picture's bytes, base64. */ data: z.string().max(22_000_000),
+  }),
+  response: z.strictObject({ id: Id }),
+});
 /** For whoever kept it, and for a lead. */
-export const dropBrewPhoto = endpoint(ROUTES.dropBrewPhoto, { params: z.strictObject({ id: Id }), response: z.strictObject({}) });
-export const getBrewPhoto = endpoint(ROUTES.getBrewPhoto, { params: z.strictObject({ id: Id }), response: z.unknown() });
+export const dropBrewPhoto = endpoint(ROUTES.dropBrewPhoto, {
+  params: z.strictObject({ id: Id }),
+  response: z.strictObject({}),
+});
+export const getBrewPhoto = endpoint(ROUTES.getBrewPhoto, {
+  params: z.strictObject({ id: Id }),
+  response: z.unknown(),
+});
 
 export const VERDICT_FILTERS = ['right', 'off', 'unjudged'] as const;
 /** `outside`: not in its window, whichever way. */
 export const PULL_FILTERS = [...PULL_KINDS, 'outside'] as const;
 export const LogFilters = z.strictObject({
-  siteId: Id.optional(), teaId: Id.optional(), lotId: Id.optional(), vesselId: Id.optional(), personId: Id.optional(), method: oneOf<Method>(METHOD_NAMES).optional(),
-  verdict: z.enum(VERDICT_FILTERS).optional(), pull: z.enum(PULL_FILTERS).optional(), correction: z.enum(CORRECTIONS).optional(),
+  siteId: Id.optional(),
+  teaId: Id.optional(),
+  lotId: Id.optional(),
+  vesselId: Id.optional(),
+  personId: Id.optional(),
+  method: oneOf<Method>(METHOD_NAMES).optional(),
+  verdict: z.enum(VERDICT_FILTERS).optional(),
+  pull: z.enum(PULL_FILTERS).optional(),
+  correction: z.enum(CORRECTIONS).optional(),
   /** Started at or after, and before. */
-  from: z.coerce.number().int().optional(), to: z.coerce.number().int().optional(),
+  from: z.coerce.number().int().optional(),
+  to: z.coerce.number().int().optional(),
 });
 export type LogFilters = z.infer<typeof LogFilters>;
 export const LogQuery = LogFilters.extend({
   /** Keyset: the last row's start and id. */
-  before: z.string().regex(/^\d{12,14}_[0-9a-f-]{36}$/).optional(),
+  before: z
+    .string()
+    .regex(/^\d{12,14}_[0-9a-f-]{36}$/)
+    .optional(),
 });
 export type LogQuery = z.infer<typeof LogQuery>;
 export const listBrews = endpoint(ROUTES.listBrews, {
   query: LogQuery,
   response: z.strictObject({
-    brews: z.array(Brew), next: z.string().nullable(),
+    brews: z.array(Brew),
+    next: z.string().nullable(),
     /** Of the newest `COUNTED` (limits.ts) that match; null on later pages. */
-    counts: z.strictObject({ all: z.number(), inWindow: z.number(), late: z.number(), early: z.number(), forgotten: z.number() }).nullable(),
+    counts: z
+      .strictObject({
+        all: z.number(),
+        inWindow: z.number(),
+        late: z.number(),
+        early: z.number(),
+        forgotten: z.number(),
+      })
+      .nullable(),
     people: z.array(Who),
   }),
 });
 /** The filtered log as a file; rows stream. */
-export const exportBrews = endpoint(ROUTES.exportBrews, { params: z.strictObject({ form: z.enum(['csv', 'json']) }), query: LogFilters, response: z.unknown() });
+export const exportBrews = endpoint(ROUTES.exportBrews, {
+  params: z.strictObject({ form: z.enum(['csv', 'json']) }),
+  query: LogFilters,
+  response: z.unknown(),
+});
 
 export const MEASURES = ['pull', 'colour', 'verdict'] as const;
 export type Measure = (typeof MEASURES)[number];
-export type TrendPoint = { id: string; at: number; value: number; teaId: string; tea: string; vessel: string };
+export type TrendPoint = {
+  id: string;
+  at: number;
+  value: number;
+  teaId: string;
+  tea: string;
+  vessel: string;
+};
 export type Trends = {
-  measure: Measure; points: TrendPoint[]; chart: Chart | null;
+  measure: Measure;
+  points: TrendPoint[];
+  chart: Chart | null;
   /** What has moved at the site, out of so many brews since an instant. */
-  drifts: Drift[]; looked: number; since: number | null;
+  drifts: Drift[];
+  looked: number;
+  since: number | null;
   tables: { tea: GroupRow[]; vessel: GroupRow[]; kettle: GroupRow[]; hour: GroupRow[] };
 };
 /** The last brews in order, their limits, and what drifts. A person's own figures are theirs and their leads'. */
 export const getTrends = endpoint(ROUTES.getTrends, {
   query: z.strictObject({
-    siteId: Id, measure: z.enum(MEASURES).default('pull'), last: z.coerce.number().int().min(8).max(600).default(60), zone: z.string().max(60).default('UTC'),
-    teaId: Id.optional(), lotId: Id.optional(), vesselId: Id.optional(), personId: Id.optional(), kettle: z.string().max(60).optional(), hour: z.coerce.number().int().min(0).max(23).optional(),
+    siteId: Id,
+    measure: z.enum(MEASURES).default('pull'),
+    last: z.coerce.number().int().min(8).max(600).default(60),
+    zone: z.string().max(60).default('UTC'),
+    teaId: Id.optional(),
+    lotId: Id.optional(),
+    vesselId: Id.optional(),
+    personId: Id.optional(),
+    kettle: z.string().max(60).optional(),
+    hour: z.coerce.number().int().min(0).max(23).optional(),
   }),
   response: z.custom<Trends>(),
 });
 
 /** What came of the corrections of a site's last judged brews. Nobody is named. */
-export const getCorrections = endpoint(ROUTES.getCorrections, { query: z.strictObject({ siteId: Id }), response: z.custom<{ record: CorrectionRecord; looked: number; since: number | null }>() });
+export const getCorrections = endpoint(ROUTES.getCorrections, {
+  query: z.strictObject({ siteId: Id }),
+  response: z.custom<{ record: CorrectionRecord; looked: number; since: number | null }>(),
+});
 
 export const addOrder = endpoint(ROUTES.addOrder, {
-  body: z.strictObject({ id: Id, siteId: Id, teaId: Id, vesselId: Id.nullable(), water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(), forWhom: Text(60), rank: z.number(), at: Instant }), response: z.strictObject({ orders: z.array(Order) }),
+  body: z.strictObject({
+    id: Id,
+    siteId: Id,
+    teaId: Id,
+    vesselId: Id.nullable(),
+    water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(),
+    forWhom: Text(60),
+    rank: z.number(),
+    at: Instant,
+  }),
+  response: z.strictObject({ orders: z.array(Order) }),
 });
 /** Moved, changed or dropped; a dropped one may wait again. */
 export const changeOrder = endpoint(ROUTES.changeOrder, {
   params: z.strictObject({ id: Id }),
-  body: z.strictObject({ rank: z.number().optional(), forWhom: Text(60).optional(), state: z.enum(['waiting', 'dropped']).optional() }), response: z.strictObject({ orders: z.array(Order) }),
+  body: z.strictObject({
+    rank: z.number().optional(),
+    forWhom: Text(60).optional(),
+    state: z.enum(['waiting', 'dropped']).optional(),
+  }),
+  response: z.strictObject({ orders: z.array(Order) }),
 });
 
 /** How the last brews of a tea were pulled at the signed person's site: seconds from best, signed. Nobody is named. */
 export const getPulls = endpoint(ROUTES.getPulls, {
-  params: z.strictObject({ id: Id }), response: z.strictObject({ errors: z.array(z.number()) }),
+  params: z.strictObject({ id: Id }),
+  response: z.strictObject({ errors: z.array(z.number()) }),
 });

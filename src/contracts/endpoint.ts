@@ -1,7 +1,12 @@
 import { z } from 'zod';
 import type { Access, Route } from './routes';
 
-export type Endpoint<P extends z.ZodType = z.ZodType, Q extends z.ZodType = z.ZodType, B extends z.ZodType = z.ZodType, R extends z.ZodType = z.ZodType> = {
+export type Endpoint<
+  P extends z.ZodType = z.ZodType,
+  Q extends z.ZodType = z.ZodType,
+  B extends z.ZodType = z.ZodType,
+  R extends z.ZodType = z.ZodType,
+> = {
   readonly method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
   readonly path: string;
   readonly access: Access;
@@ -17,9 +22,12 @@ type Nothing = typeof nothing;
 type Given<P, Q, B, R> = { params?: P; query?: Q; body?: B; response: R };
 
 /** A contract is a value: its route with its schemas, for both sides. */
-export function endpoint<R extends z.ZodType, P extends z.ZodType = Nothing, Q extends z.ZodType = Nothing, B extends z.ZodType = Nothing>(
-  route: Route, given: Given<P, Q, B, R>,
-): Endpoint<P, Q, B, R> {
+export function endpoint<
+  R extends z.ZodType,
+  P extends z.ZodType = Nothing,
+  Q extends z.ZodType = Nothing,
+  B extends z.ZodType = Nothing,
+>(route: Route, given: Given<P, Q, B, R>): Endpoint<P, Q, B, R> {
   return {
     ...route,
     ...given,

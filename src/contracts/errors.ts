@@ -2,9 +2,31 @@ import { z } from 'zod';
 
 /** Every error that leaves the server carries one of these. */
 export const ERROR_CODES = [
-  'input.invalid', 'notFound', 'internal', 'database.away', 'record.duplicate', 'reference.missing', 'record.changed',
-  'session.none', 'session.forbidden', 'session.locked', 'session.origin', 'session.other', 'signin.wrong', 'signin.wait', 'house.notEmpty', 'fit.tooFew',
-  'brew.alreadyPulled', 'brew.refused', 'brew.vesselInUse', 'brew.cannot', 'brew.barFull', 'brew.spent', 'version.newer', 'vessel.inUse', 'table.refused',
+  'input.invalid',
+  'notFound',
+  'internal',
+  'database.away',
+  'record.duplicate',
+  'reference.missing',
+  'record.changed',
+  'session.none',
+  'session.forbidden',
+  'session.locked',
+  'session.origin',
+  'session.other',
+  'signin.wrong',
+  'signin.wait',
+  'house.notEmpty',
+  'fit.tooFew',
+  'brew.alreadyPulled',
+  'brew.refused',
+  'brew.vesselInUse',
+  'brew.cannot',
+  'brew.barFull',
+  'brew.spent',
+  'version.newer',
+  'vessel.inUse',
+  'table.refused',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];
 

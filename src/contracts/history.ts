@@ -4,7 +4,16 @@ import { ROUTES } from './routes';
 import { Id, Who } from './primitives';
 
 /** What a lead can change, and whose changes are kept. */
-export const THINGS = ['tea', 'lot', 'vessel', 'spoon', 'kettle', 'site', 'person', 'house'] as const;
+export const THINGS = [
+  'tea',
+  'lot',
+  'vessel',
+  'spoon',
+  'kettle',
+  'site',
+  'person',
+  'house',
+] as const;
 export type Thing = (typeof THINGS)[number];
 
 /** One field before and after; null where there was nothing. */
@@ -12,6 +21,7 @@ const Line = z.strictObject({ field: z.string(), before: z.unknown(), after: z.u
 export const Change = z.strictObject({ id: Id, at: z.number(), by: Who, lines: z.array(Line) });
 export type Change = z.infer<typeof Change>;
 
-export const getHistory = endpoint(ROUTES.getHistory, { params: z.strictObject({ thing: z.enum(THINGS), id: z.string().max(36) }),
+export const getHistory = endpoint(ROUTES.getHistory, {
+  params: z.strictObject({ thing: z.enum(THINGS), id: z.string().max(36) }),
   response: z.strictObject({ changes: z.array(Change) }),
 });

@@ -19,9 +19,14 @@ export const SiteFields = z.strictObject({
   ambient: quantity<Celsius>({ min: 5, max: 40 }),
   /** Share of the difference to the air lost in the pour; null until measured. */
   pourLoss: z.number().min(0).max(0.25).nullable(),
-  kettle: z.strictObject({ volume: quantity<Millilitres>({ min: 200, max: 40_000 }), material: oneOf<Material>(MATERIAL_NAMES), lid: z.boolean(),
+  kettle: z.strictObject({
+    volume: quantity<Millilitres>({ min: 200, max: 40_000 }),
+    material: oneOf<Material>(MATERIAL_NAMES),
+    lid: z.boolean(),
     /** Of the house's usual kettle, once it is fitted; null: by its kind. */
-    rate: z.strictObject({ a: z.number().positive(), b: z.number().min(0) }).nullable(), name: z.string().max(60) }),
+    rate: z.strictObject({ a: z.number().positive(), b: z.number().min(0) }).nullable(),
+    name: z.string().max(60),
+  }),
   /** What comes from the tap here; very hard water mutes aroma and dulls colour. */
   water: z.strictObject({ hardness: z.enum(HARDNESS), filtered: z.boolean() }),
   volumeUnit: VolumeChoice,
@@ -32,10 +37,20 @@ export type Site = z.infer<typeof Site>;
 export type SiteFields = z.infer<typeof SiteFields>;
 
 /** What a person reads in; null: as the site does. */
-export const OwnUnits = z.strictObject({ volume: VolumeChoice.nullable(), temperature: z.enum(['C', 'F']).nullable() });
-export const Session = z.strictObject({ personId: Id, name: z.string(), role: Role, site: Site, sites: z.array(Site), units: OwnUnits.nullable(),
+export const OwnUnits = z.strictObject({
+  volume: VolumeChoice.nullable(),
+  temperature: z.enum(['C', 'F']).nullable(),
+});
+export const Session = z.strictObject({
+  personId: Id,
+  name: z.string(),
+  role: Role,
+  site: Site,
+  sites: z.array(Site),
+  units: OwnUnits.nullable(),
   /** The shared tablet's name while nobody is signed in on it: it shows the bar and lets a steep be pulled. */
-  lockedAs: z.string().nullable() });
+  lockedAs: z.string().nullable(),
+});
 export type Session = z.infer<typeof Session>;
 
 export const getHouse = endpoint(ROUTES.getHouse, {
@@ -51,18 +66,37 @@ export type House = z.infer<typeof getHouse.response>;
 
 /** The first site and lead of an empty house; refused ever after. */
 export const beginHouse = endpoint(ROUTES.beginHouse, {
-  body: z.strictObject({ site: SiteFields, siteId: Id, lead: z.strictObject({ id: Id, name: Name, secret: z.string() }) }),
+  body: z.strictObject({
+    site: SiteFields,
+    siteId: Id,
+    lead: z.strictObject({ id: Id, name: Name, secret: z.string() }),
+  }),
   response: Session,
 });
-export const addSite = endpoint(ROUTES.addSite, { body: SiteFields.extend({ id: Id }), response: Site,
+export const addSite = endpoint(ROUTES.addSite, {
+  body: SiteFields.extend({ id: Id }),
+  response: Site,
 });
-export const changeSite = endpoint(ROUTES.changeSite, { params: z.strictObject({ id: Id }), body: SiteFields, response: Site,
+export const changeSite = endpoint(ROUTES.changeSite, {
+  params: z.strictObject({ id: Id }),
+  body: SiteFields,
+  response: Site,
 });
 export const signIn = endpoint(ROUTES.signIn, {
-  body: z.strictObject({ personId: Id, siteId: Id, secret: z.string().min(1, 'Type the PIN.').max(200) }),
+  body: z.strictObject({
+    personId: Id,
+    siteId: Id,
+    secret: z.string().min(1, 'Type the PIN.').max(200),
+  }),
   response: Session,
 });
-export const setMyUnits = endpoint(ROUTES.setMyUnits, { body: OwnUnits.partial(), response: OwnUnits });
+export const setMyUnits = endpoint(ROUTES.setMyUnits, {
+  body: OwnUnits.partial(),
+  response: OwnUnits,
+});
 export const signOut = endpoint(ROUTES.signOut, { response: z.strictObject({}) });
 /** Leaves the session on the tablet, as the tablet's: whoever comes next types a PIN. Done twice it is done once. */
-export const lockSession = endpoint(ROUTES.lockSession, { body: z.strictObject({ device: Name }), response: z.strictObject({}) });
+export const lockSession = endpoint(ROUTES.lockSession, {
+  body: z.strictObject({ device: Name }),
+  response: z.strictObject({}),
+});

@@ -19,4 +19,7 @@ export type Told =
   | { readonly kind: 'reread'; readonly seq: number };
 
 /** A stream of server-sent events; `after` as `Last-Event-ID`, for those that cannot send the header. */
-export const getLive = endpoint(ROUTES.getLive, { query: z.strictObject({ after: z.coerce.number().int().min(0).optional() }), response: z.unknown() });
+export const getLive = endpoint(ROUTES.getLive, {
+  query: z.strictObject({ after: z.coerce.number().int().min(0).optional() }),
+  response: z.unknown(),
+});

@@ -19,25 +19,53 @@ function isPlain(pin: string): boolean {
 export function secretFault(role: Role, secret: string): string | null {
   const checked = (role === 'lead' ? Passphrase : Pin).safeParse(secret);
   if (!checked.success) return checked.error.issues[0]?.message ?? 'Not usable.';
-  if (role === 'lead') return secret.trim().length < 8 ? 'A passphrase is 8 letters or more; spaces at its ends do not count.' : null;
-  return isPlain(secret) ? 'A PIN such as 1111 or 1234 is guessed first. Choose other digits.' : null;
+  if (role === 'lead')
+    return secret.trim().length < 8
+      ? 'A passphrase is 8 letters or more; spaces at its ends do not count.'
+      : null;
+  return isPlain(secret)
+    ? 'A PIN such as 1111 or 1234 is guessed first. Choose other digits.'
+    : null;
 }
 
-export const Person = z.strictObject({ id: Id, name: Name, role: Role, siteIds: z.array(Id), active: z.boolean() });
+export const Person = z.strictObject({
+  id: Id,
+  name: Name,
+  role: Role,
+  siteIds: z.array(Id),
+  active: z.boolean(),
+});
 export type Person = z.infer<typeof Person>;
 
 /** The names to pick from before signing in; nothing else of a person is told there. */
 export const listNames = endpoint(ROUTES.listNames, {
   params: z.strictObject({ siteId: Id }),
-  response: z.strictObject({ people: z.array(z.strictObject({ id: Id, name: z.string(), role: Role, lastSeen: z.number().nullable() })) }),
+  response: z.strictObject({
+    people: z.array(
+      z.strictObject({ id: Id, name: z.string(), role: Role, lastSeen: z.number().nullable() }),
+    ),
+  }),
 });
-export const listPeople = endpoint(ROUTES.listPeople, { response: z.strictObject({ people: z.array(Person) }) });
+export const listPeople = endpoint(ROUTES.listPeople, {
+  response: z.strictObject({ people: z.array(Person) }),
+});
 export const addPerson = endpoint(ROUTES.addPerson, {
-  body: z.strictObject({ id: Id, name: Name, role: Role, siteIds: z.array(Id).min(1, 'At least one site.'), secret: z.string() }),
+  body: z.strictObject({
+    id: Id,
+    name: Name,
+    role: Role,
+    siteIds: z.array(Id).min(1, 'At least one site.'),
+    secret: z.string(),
+  }),
   response: Person,
 });
 export const changePerson = endpoint(ROUTES.changePerson, {
   params: z.strictObject({ id: Id }),
-  body: z.strictObject({ role: Role.optional(), active: z.boolean().optional(), secret: z.string().optional(), siteIds: z.array(Id).min(1).optional() }),
+  body: z.strictObject({
+    role: Role.optional(),
+    active: z.boolean().optional(),
+    secret: z.string().optional(),
+    siteIds: z.array(Id).min(1).optional(),
+  }),
   response: Person,
 });

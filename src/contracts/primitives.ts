@@ -2,8 +2,10 @@ import { z } from 'zod';
 import type { Quantity } from '#core/units';
 
 /** A number with its unit in the type; bounds are given beside each use. The one place that hides the cast. */
-export const quantity = <Q extends Quantity<string>>(bounds: { min: number; max: number }): z.ZodType<Q, Q> =>
-  z.number().min(bounds.min).max(bounds.max) as unknown as z.ZodType<Q, Q>;
+export const quantity = <Q extends Quantity<string>>(bounds: {
+  min: number;
+  max: number;
+}): z.ZodType<Q, Q> => z.number().min(bounds.min).max(bounds.max) as unknown as z.ZodType<Q, Q>;
 
 /** Made where the record is made, so that a repeated write is harmless. */
 export const Id = z.uuid();
@@ -15,4 +17,5 @@ export const Who = z.strictObject({ id: Id, name: z.string() });
 export type Who = z.infer<typeof Who>;
 
 /** One of the core's own names. */
-export const oneOf = <T extends string>(names: readonly T[]) => z.enum(names as readonly [T, ...T[]]);
+export const oneOf = <T extends string>(names: readonly T[]) =>
+  z.enum(names as readonly [T, ...T[]]);

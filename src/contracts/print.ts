@@ -5,17 +5,40 @@ import { Id } from './primitives';
 
 export const CARD_SIZES = ['a4', 'a5', 'a6'] as const;
 /** A tea's wall card as a PDF; its vessels are those of the site named, or the three largest that suit. */
-export const printWallCard = endpoint(ROUTES.printWallCard, { params: z.strictObject({ id: Id }),
-  query: z.strictObject({ size: z.enum(CARD_SIZES).default('a5'), vessels: z.string().regex(/^[0-9a-f-]{36}(,[0-9a-f-]{36}){0,3}$/).optional() }),
+export const printWallCard = endpoint(ROUTES.printWallCard, {
+  params: z.strictObject({ id: Id }),
+  query: z.strictObject({
+    size: z.enum(CARD_SIZES).default('a5'),
+    vessels: z
+      .string()
+      .regex(/^[0-9a-f-]{36}(,[0-9a-f-]{36}){0,3}$/)
+      .optional(),
+  }),
   response: z.unknown(),
 });
 /** Its colours along the steep, to lay beside a cup. */
-export const printSwatches = endpoint(ROUTES.printSwatches, { params: z.strictObject({ id: Id }), response: z.unknown() });
-export const printLabel = endpoint(ROUTES.printLabel, { params: z.strictObject({ id: Id }), response: z.unknown() });
+export const printSwatches = endpoint(ROUTES.printSwatches, {
+  params: z.strictObject({ id: Id }),
+  response: z.unknown(),
+});
+export const printLabel = endpoint(ROUTES.printLabel, {
+  params: z.strictObject({ id: Id }),
+  response: z.unknown(),
+});
 /** Every tea's card, one a page. */
-export const printBook = endpoint(ROUTES.printBook, { query: z.strictObject({ size: z.enum(CARD_SIZES).default('a5') }), response: z.unknown() });
+export const printBook = endpoint(ROUTES.printBook, {
+  query: z.strictObject({ size: z.enum(CARD_SIZES).default('a5') }),
+  response: z.unknown(),
+});
 /** Every tea in one vessel to its mark, for the pocket or as a label 62 mm wide. */
-export const printPocket = endpoint(ROUTES.printPocket, { params: z.strictObject({ id: Id }), query: z.strictObject({ size: z.enum(['a6', 'label62']).default('a6') }), response: z.unknown() });
+export const printPocket = endpoint(ROUTES.printPocket, {
+  params: z.strictObject({ id: Id }),
+  query: z.strictObject({ size: z.enum(['a6', 'label62']).default('a6') }),
+  response: z.unknown(),
+});
 /** A vessel filled in steps: leaf for each tea at each. */
-export const printScaling = endpoint(ROUTES.printScaling, { params: z.strictObject({ id: Id }), response: z.unknown() });
+export const printScaling = endpoint(ROUTES.printScaling, {
+  params: z.strictObject({ id: Id }),
+  response: z.unknown(),
+});
 export const printSpoons = endpoint(ROUTES.printSpoons, { response: z.unknown() });

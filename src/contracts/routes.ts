@@ -1,7 +1,12 @@
 /** Who may call: anybody, anybody signed in, or from a role upwards. */
 export type Access = 'public' | 'trainee' | 'brewer' | 'lead';
 
-export type Route = { readonly method: 'GET' | 'POST' | 'PATCH' | 'DELETE'; readonly path: string; readonly access: Access; /** Also from a shared tablet that nobody is signed in on. */ readonly whenLocked?: true };
+export type Route = {
+  readonly method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
+  readonly path: string;
+  readonly access: Access;
+  /** Also from a shared tablet that nobody is signed in on. */ readonly whenLocked?: true;
+};
 
 /** Where each endpoint is, how it is called and who may: without the schemas, so that the page need not load them. */
 export const ROUTES = {
@@ -25,7 +30,12 @@ export const ROUTES = {
   getPhoto: { method: 'GET', path: '/api/photos/:id', access: 'trainee' },
   getBar: { method: 'GET', path: '/api/bar', access: 'trainee', whenLocked: true },
   startBrew: { method: 'POST', path: '/api/brews', access: 'trainee' },
-  addBrewEvent: { method: 'POST', path: '/api/brews/:id/events', access: 'trainee', whenLocked: true },
+  addBrewEvent: {
+    method: 'POST',
+    path: '/api/brews/:id/events',
+    access: 'trainee',
+    whenLocked: true,
+  },
   getBrew: { method: 'GET', path: '/api/brews/:id', access: 'trainee' },
   setBrewPhoto: { method: 'POST', path: '/api/brews/:id/photo', access: 'trainee' },
   dropBrewPhoto: { method: 'DELETE', path: '/api/brews/:id/photo', access: 'trainee' },

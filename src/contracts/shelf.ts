@@ -26,24 +26,47 @@ export const VesselFields = z.strictObject({
   covers: quantity<Millilitres>({ min: 5, max: 20_000 }).nullable(),
   basketDepth: quantity<Millimetres>({ min: 5, max: 500 }).nullable(),
   /** Weighed once: empty, to the mark, to the brim, with water so warm. */
-  weighed: z.strictObject({ empty: Weight, toMark: Weight.nullable(), toBrim: Weight.nullable(), water: quantity<Celsius>({ min: 0, max: 100 }) }).nullable(),
+  weighed: z
+    .strictObject({
+      empty: Weight,
+      toMark: Weight.nullable(),
+      toBrim: Weight.nullable(),
+      water: quantity<Celsius>({ min: 0, max: 100 }),
+    })
+    .nullable(),
 });
 export type VesselFields = z.infer<typeof VesselFields>;
 /** What no single field can tell: named by the field to mend. */
-export function vesselFaults(v: Pick<VesselFields, 'brim' | 'mark' | 'basket' | 'covers' | 'dead'>): Record<string, string> {
+export function vesselFaults(
+  v: Pick<VesselFields, 'brim' | 'mark' | 'basket' | 'covers' | 'dead'>,
+): Record<string, string> {
   const faults: Record<string, string> = {};
   if (v.mark > v.brim) faults.mark = `The mark cannot stand over the brim, ${v.brim} ml.`;
-  if (v.basket !== null && v.basket > v.brim) faults.basket = `A basket cannot hold more than the vessel, ${v.brim} ml.`;
-  if (v.covers !== null && v.covers > v.mark) faults.covers = `What covers the leaf cannot be more than the mark, ${v.mark} ml.`;
+  if (v.basket !== null && v.basket > v.brim)
+    faults.basket = `A basket cannot hold more than the vessel, ${v.brim} ml.`;
+  if (v.covers !== null && v.covers > v.mark)
+    faults.covers = `What covers the leaf cannot be more than the mark, ${v.mark} ml.`;
   if (v.dead >= v.mark) faults.dead = `Less than the mark, ${v.mark} ml, must stay in it.`;
   return faults;
 }
-export const Vessel = VesselFields.extend({ id: Id, siteId: Id, rev: z.number().int(), retired: z.boolean() });
+export const Vessel = VesselFields.extend({
+  id: Id,
+  siteId: Id,
+  rev: z.number().int(),
+  retired: z.boolean(),
+});
 export type Vessel = z.infer<typeof Vessel>;
 
 /** Every vessel of every site; the shelf shows the site's own. */
-export const listVessels = endpoint(ROUTES.listVessels, { response: z.strictObject({ vessels: z.array(Vessel) }) });
-export const addVessel = endpoint(ROUTES.addVessel, { body: VesselFields.extend({ id: Id, siteId: Id }), response: Vessel });
-export const changeVessel = endpoint(ROUTES.changeVessel, { params: z.strictObject({ id: Id }),
-  body: VesselFields.extend({ rev: z.number().int(), retired: z.boolean() }), response: Vessel,
+export const listVessels = endpoint(ROUTES.listVessels, {
+  response: z.strictObject({ vessels: z.array(Vessel) }),
+});
+export const addVessel = endpoint(ROUTES.addVessel, {
+  body: VesselFields.extend({ id: Id, siteId: Id }),
+  response: Vessel,
+});
+export const changeVessel = endpoint(ROUTES.changeVessel, {
+  params: z.strictObject({ id: Id }),
+  body: VesselFields.extend({ rev: z.number().int(), retired: z.boolean() }),
+  response: Vessel,
 });

@@ -10,7 +10,9 @@ function fail(why: string): never {
 }
 
 if (process.argv.includes('--schema')) {
-  process.stdout.write(`${JSON.stringify(z.toJSONSchema(PredictDocument, { io: 'input' }), null, 2)}\n`);
+  process.stdout.write(
+    `${JSON.stringify(z.toJSONSchema(PredictDocument, { io: 'input' }), null, 2)}\n`,
+  );
 } else {
   let document: unknown;
   try {

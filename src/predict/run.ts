@@ -3,20 +3,30 @@ import { ANSWERS, answerColourSteep } from './answers';
 import { CASE_INPUTS, COLOUR_STEEP, type CaseKind } from './schema';
 
 /** What went wrong, in words that name the case. */
-export type Predicted = { readonly kind: 'done'; readonly document: Record<string, unknown> } | { readonly kind: 'bad'; readonly why: string };
+export type Predicted =
+  | { readonly kind: 'done'; readonly document: Record<string, unknown> }
+  | { readonly kind: 'bad'; readonly why: string };
 
 const KINDS = Object.keys(CASE_INPUTS) as CaseKind[];
-const isObject = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null && !Array.isArray(v);
+const isObject = (v: unknown): v is Record<string, unknown> =>
+  typeof v === 'object' && v !== null && !Array.isArray(v);
 
 class BadCase extends Error {}
 /** Zod's findings in plain words. */
 function plainly(issue: z.core.$ZodRawIssue): string | undefined {
   switch (issue.code) {
-    case 'invalid_type': return issue.input === undefined ? 'is missing' : `${JSON.stringify(issue.input)} is not a ${issue.expected}`;
-    case 'too_small': return `${String(issue.input)} is too little: ${issue.inclusive ? 'at least' : 'more than'} ${String(issue.minimum)}`;
-    case 'too_big': return `${String(issue.input)} is too much: at most ${String(issue.maximum)}`;
-    case 'unrecognized_keys': return `${issue.keys.join(', ')} is not known here`;
-    default: return undefined;
+    case 'invalid_type':
+      return issue.input === undefined
+        ? 'is missing'
+        : `${JSON.stringify(issue.input)} is not a ${issue.expected}`;
+    case 'too_small':
+      return `${String(issue.input)} is too little: ${issue.inclusive ? 'at least' : 'more than'} ${String(issue.minimum)}`;
+    case 'too_big':
+      return `${String(issue.input)} is too much: at most ${String(issue.maximum)}`;
+    case 'unrecognized_keys':
+      return `${issue.keys.join(', ')} is not known here`;
+    default:
+      return undefined;
   }
 }
 function parsed<S extends z.ZodType>(schema: S, input: unknown, name: string): z.infer<S> {
@@ -29,7 +39,8 @@ function parsed<S extends z.ZodType>(schema: S, input: unknown, name: string): z
 
 function answerOf(kind: CaseKind, input: unknown, name: string): unknown {
   const answer = () => {
-    if (kind === 'steep' && isObject(input) && 'leafRatio' in input) return answerColourSteep(parsed(COLOUR_STEEP, input, name));
+    if (kind === 'steep' && isObject(input) && 'leafRatio' in input)
+      return answerColourSteep(parsed(COLOUR_STEEP, input, name));
     return (ANSWERS[kind] as (i: unknown) => unknown)(parsed(CASE_INPUTS[kind], input, name));
   };
   try {
@@ -43,15 +54,20 @@ function answerOf(kind: CaseKind, input: unknown, name: string): unknown {
 /** Fills every `out` of a document of cases; the first bad case stops it and is named. */
 export function predictDocument(document: unknown): Predicted {
   try {
-    if (!isObject(document)) throw new BadCase('the document is one JSON object with lists of cases');
+    if (!isObject(document))
+      throw new BadCase('the document is one JSON object with lists of cases');
     const out = Object.entries(document).map(([kind, list]): [string, unknown] => {
-      if (!KINDS.includes(kind as CaseKind)) throw new BadCase(`"${kind}" is not a kind of case known here: ${KINDS.join(', ')}`);
+      if (!KINDS.includes(kind as CaseKind))
+        throw new BadCase(`"${kind}" is not a kind of case known here: ${KINDS.join(', ')}`);
       if (!Array.isArray(list)) throw new BadCase(`${kind}: a list of cases is wanted`);
-      return [kind, list.map((c: unknown, i) => {
-        const name = `${kind}[${i}]`;
-        if (!isObject(c) || !('in' in c)) throw new BadCase(`${name}: a case has an "in"`);
-        return { in: c.in, out: answerOf(kind as CaseKind, c.in, name) };
-      })];
+      return [
+        kind,
+        list.map((c: unknown, i) => {
+          const name = `${kind}[${i}]`;
+          if (!isObject(c) || !('in' in c)) throw new BadCase(`${name}: a case has an "in"`);
+          return { in: c.in, out: answerOf(kind as CaseKind, c.in, name) };
+        }),
+      ];
     });
     return { kind: 'done', document: Object.fromEntries(out) };
   } catch (error) {

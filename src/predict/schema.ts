@@ -9,7 +9,9 @@ import { INFUSER_KINDS } from '#core/vessels';
 // model answers, also where it is only an extrapolation.
 
 const oneOf = <T extends string>(names: readonly T[], what: string) =>
-  z.enum(names as readonly [T, ...T[]], { error: (i) => `${JSON.stringify(i.input)} is not a ${what} known here: ${names.join(', ')}` });
+  z.enum(names as readonly [T, ...T[]], {
+    error: (i) => `${JSON.stringify(i.input)} is not a ${what} known here: ${names.join(', ')}`,
+  });
 const number = (min: number, max: number) => z.number().min(min).max(max);
 const style = oneOf(STYLE_IDS, 'style');
 const material = oneOf(MATERIAL_NAMES, 'material');
@@ -17,38 +19,140 @@ const celsius = number(0, 100);
 const leafGrams = z.number().gt(0).max(5000);
 const waterMl = z.number().gt(0).max(100_000);
 const seconds = number(0, 7 * 86_400);
-const mark = z.union([-2, -1, 0, 1, 2].map((m) => z.literal(m as -2 | -1 | 0 | 1 | 2)) as [z.ZodLiteral<-2>, z.ZodLiteral<-1>, z.ZodLiteral<0>, z.ZodLiteral<1>, z.ZodLiteral<2>], { error: 'a mark is -2, -1, 0, 1 or 2' });
-const room = { material: material.optional(), lid: z.boolean().optional(), ambientC: number(-30, 60).optional() };
+const mark = z.union(
+  [-2, -1, 0, 1, 2].map((m) => z.literal(m as -2 | -1 | 0 | 1 | 2)) as [
+    z.ZodLiteral<-2>,
+    z.ZodLiteral<-1>,
+    z.ZodLiteral<0>,
+    z.ZodLiteral<1>,
+    z.ZodLiteral<2>,
+  ],
+  { error: 'a mark is -2, -1, 0, 1 or 2' },
+);
+const room = {
+  material: material.optional(),
+  lid: z.boolean().optional(),
+  ambientC: number(-30, 60).optional(),
+};
 
 const steep = z.strictObject({
-  style, leafGrams, waterMl, temperatureC: celsius, seconds, ...room, cosy: z.boolean().optional(), grade: oneOf(GRADE_NAMES, 'grade').optional(),
-  agitation: oneOf(AGITATION_NAMES, 'agitation').optional(), infuser: oneOf(INFUSER_KINDS, 'infuser').optional(), basketMl: z.number().gt(0).max(100_000).optional(),
-  squeeze: z.boolean().optional(), milkMlPerMl: number(0, 5).optional(),
+  style,
+  leafGrams,
+  waterMl,
+  temperatureC: celsius,
+  seconds,
+  ...room,
+  cosy: z.boolean().optional(),
+  grade: oneOf(GRADE_NAMES, 'grade').optional(),
+  agitation: oneOf(AGITATION_NAMES, 'agitation').optional(),
+  infuser: oneOf(INFUSER_KINDS, 'infuser').optional(),
+  basketMl: z.number().gt(0).max(100_000).optional(),
+  squeeze: z.boolean().optional(),
+  milkMlPerMl: number(0, 5).optional(),
 });
-const resteeps = z.strictObject({ style, leafGrams, fillMl: waterMl, temperatureC: celsius, seconds: z.array(seconds).min(1).max(50), keepFraction: number(0, 1).optional(), ...room });
-const cold = z.strictObject({ style, leafGrams, waterMl, temperatureC: celsius, hours: number(0, 168), squeeze: z.boolean().optional(), constantTemperature: z.boolean().optional(), ...room });
+const resteeps = z.strictObject({
+  style,
+  leafGrams,
+  fillMl: waterMl,
+  temperatureC: celsius,
+  seconds: z.array(seconds).min(1).max(50),
+  keepFraction: number(0, 1).optional(),
+  ...room,
+});
+const cold = z.strictObject({
+  style,
+  leafGrams,
+  waterMl,
+  temperatureC: celsius,
+  hours: number(0, 168),
+  squeeze: z.boolean().optional(),
+  constantTemperature: z.boolean().optional(),
+  ...room,
+});
 const hybrid = z.strictObject({
-  style, leafGrams, material: material.optional(), ambientC: number(-30, 60).optional(),
-  stages: z.array(z.strictObject({ addMl: waterMl, temperatureC: celsius, seconds, lid: z.boolean().optional() })).min(1).max(20),
+  style,
+  leafGrams,
+  material: material.optional(),
+  ambientC: number(-30, 60).optional(),
+  stages: z
+    .array(
+      z.strictObject({
+        addMl: waterMl,
+        temperatureC: celsius,
+        seconds,
+        lid: z.boolean().optional(),
+      }),
+    )
+    .min(1)
+    .max(20),
 });
 const scaling = z.strictObject({
-  style, reference: z.strictObject({ leafGrams, waterMl }), waterMl, kettleC: celsius, pourLoss: number(0, 0.5), seconds: z.number().gt(0).max(7 * 86_400), vesselC: celsius, ...room,
+  style,
+  reference: z.strictObject({ leafGrams, waterMl }),
+  waterMl,
+  kettleC: celsius,
+  pourLoss: number(0, 0.5),
+  seconds: z
+    .number()
+    .gt(0)
+    .max(7 * 86_400),
+  vesselC: celsius,
+  ...room,
 });
 const corrections = z.strictObject({
-  style, leafGrams, waterMl, temperatureC: celsius, seconds: z.number().gt(0).max(86_400),
-  recipe: z.strictObject({ leafGrams, temperatureC: celsius, seconds: z.number().gt(0).max(86_400) }),
-  marks: z.strictObject(Object.fromEntries(JUDGED.map((j) => [j, mark.optional()])) as Record<(typeof JUDGED)[number], z.ZodOptional<typeof mark>>),
+  style,
+  leafGrams,
+  waterMl,
+  temperatureC: celsius,
+  seconds: z.number().gt(0).max(86_400),
+  recipe: z.strictObject({
+    leafGrams,
+    temperatureC: celsius,
+    seconds: z.number().gt(0).max(86_400),
+  }),
+  marks: z.strictObject(
+    Object.fromEntries(JUDGED.map((j) => [j, mark.optional()])) as Record<
+      (typeof JUDGED)[number],
+      z.ZodOptional<typeof mark>
+    >,
+  ),
 });
 
 const vessel = { ml: waterMl, material, lid: z.boolean(), cosy: z.boolean().optional() };
 const boiling = z.strictObject({ altitudeM: number(-500, 9000) });
-const mix = z.strictObject({ parts: z.array(z.strictObject({ ml: waterMl, temperatureC: celsius })).min(1).max(50) });
+const mix = z.strictObject({
+  parts: z
+    .array(z.strictObject({ ml: waterMl, temperatureC: celsius }))
+    .min(1)
+    .max(50),
+});
 const split = z.strictObject({ grams: waterMl, hotC: celsius, coldC: celsius, targetC: celsius });
-const contact = z.strictObject({ waterGrams: waterMl, waterC: celsius, material, capacityMl: waterMl.optional(), vesselC: number(-30, 300), leafGrams: number(0, 5000), leafC: number(-30, 100) });
+const contact = z.strictObject({
+  waterGrams: waterMl,
+  waterC: celsius,
+  material,
+  capacityMl: waterMl.optional(),
+  vesselC: number(-30, 300),
+  leafGrams: number(0, 5000),
+  leafC: number(-30, 100),
+});
 const cooling = z.strictObject({ ...vessel, startC: celsius, ambientC: number(-30, 60), seconds });
-const wait = z.strictObject({ ...vessel, startC: celsius, ambientC: number(-30, 60), targetC: number(-30, 100) });
+const wait = z.strictObject({
+  ...vessel,
+  startC: celsius,
+  ambientC: number(-30, 60),
+  targetC: number(-30, 100),
+});
 const plans = z.strictObject({
-  waterGrams: waterMl, targetSlurryC: celsius, altitudeM: number(-500, 9000), vesselC: number(-30, 300), material, leafGrams: number(0, 5000), coldC: celsius, ambientC: number(-30, 60), pourLoss: number(0, 0.5),
+  waterGrams: waterMl,
+  targetSlurryC: celsius,
+  altitudeM: number(-500, 9000),
+  vesselC: number(-30, 300),
+  material,
+  leafGrams: number(0, 5000),
+  coldC: celsius,
+  ambientC: number(-30, 60),
+  pourLoss: number(0, 0.5),
   kettle: z.strictObject({ ml: waterMl, material, lid: z.boolean() }),
 });
 
@@ -56,14 +160,37 @@ const lab = z.tuple([number(0, 100), number(-200, 200), number(-200, 200)]);
 const depthMm = z.number().gt(0).max(500);
 const strength = z.strictObject({ style, strength: number(0, 100), depthMm });
 // The colour model extrapolates a little past boiling; its checks go there.
-const colourSteep = z.strictObject({ style, seconds, temperatureC: number(0, 120), leafRatio: number(0, 100), depthMm });
+const colourSteep = z.strictObject({
+  style,
+  seconds,
+  temperatureC: number(0, 120),
+  leafRatio: number(0, 100),
+  depthMm,
+});
 const difference = z.strictObject({ a: lab, b: lab });
 const packets = z.strictObject({ text: z.string().max(2000) });
 
 /** A steep of the colour model has a leaf ratio, one of the brewing model leaf and water. */
 const anySteep = z.union([steep, colourSteep]);
 /** What goes in by kind of case. */
-export const CASE_INPUTS = { steep, resteeps, cold, hybrid, scaling, corrections, boiling, mix, split, contact, cooling, wait, plans, strength, difference, packets } as const;
+export const CASE_INPUTS = {
+  steep,
+  resteeps,
+  cold,
+  hybrid,
+  scaling,
+  corrections,
+  boiling,
+  mix,
+  split,
+  contact,
+  cooling,
+  wait,
+  plans,
+  strength,
+  difference,
+  packets,
+} as const;
 export const COLOUR_STEEP = colourSteep;
 export type CaseKind = keyof typeof CASE_INPUTS;
 export type CaseInput<K extends CaseKind> = z.infer<(typeof CASE_INPUTS)[K]>;
@@ -71,6 +198,17 @@ export type ColourSteepInput = z.infer<typeof colourSteep>;
 
 const caseOf = (input: z.ZodType) => z.strictObject({ in: input, out: z.unknown().optional() });
 /** The whole document, for its JSON Schema. */
-export const PredictDocument = z.strictObject(
-  Object.fromEntries(Object.entries(CASE_INPUTS).map(([kind, input]) => [kind, z.array(caseOf(kind === 'steep' ? anySteep : input)).optional()])),
-).meta({ title: 'Cases for the predict command', description: 'Any subset of the kinds. `out` is ignored on the way in and filled on the way out.' });
+export const PredictDocument = z
+  .strictObject(
+    Object.fromEntries(
+      Object.entries(CASE_INPUTS).map(([kind, input]) => [
+        kind,
+        z.array(caseOf(kind === 'steep' ? anySteep : input)).optional(),
+      ]),
+    ),
+  )
+  .meta({
+    title: 'Cases for the predict command',
+    description:
+      'Any subset of the kinds. `out` is ignored on the way in and filled on the way out.',
+  });

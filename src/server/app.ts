@@ -21,7 +21,11 @@ import { sameOrigin } from './http/origin';
 import { pictureBody } from './http/pictures';
 import { routes, type ReadSession } from './http/route';
 
-export type AppDeps = Deps & { readonly log: Logger; readonly webFolder: string | null; readonly trustedProxies?: readonly string[] };
+export type AppDeps = Deps & {
+  readonly log: Logger;
+  readonly webFolder: string | null;
+  readonly trustedProxies?: readonly string[];
+};
 
 /** The pipeline in reading order. */
 export function createApp(deps: AppDeps): Express {
@@ -29,10 +33,19 @@ export function createApp(deps: AppDeps): Express {
   app.disable('x-powered-by');
   // Behind a proxy of the house's own every device has its own address again; nobody else's word is taken.
   app.set('trust proxy', [...(deps.trustedProxies ?? [])]);
-  app.use(helmet({
-    contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'worker-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:'] } },
-    strictTransportSecurity: false,
-  }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'upgrade-insecure-requests': null,
+          'worker-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:'],
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(compression());
   app.use('/api', (_req, res, next) => {
     // Every answer tells the time, so that a device can set its clock by it.
@@ -48,13 +61,19 @@ export function createApp(deps: AppDeps): Express {
   app.use('/api', express.json({ limit: '200kb' }));
 
   const people = accounts(deps);
-  const live = liveHub(deps, { brewsByIds: (ids) => brewsByIds(deps.db, ids), ordersAt: (siteId) => waitingOrders(deps.db, siteId) });
+  const live = liveHub(deps, {
+    brewsByIds: (ids) => brewsByIds(deps.db, ids),
+    ordersAt: (siteId) => waitingOrders(deps.db, siteId),
+  });
   const readSession: ReadSession = async (req) => {
     const token = cookieOf(req);
     return token ? people.read(token) : null;
   };
   // What a lead changes is read by every bar: all open pages are told to read it again.
-  const on = routes(app, readSession, async (e) => { if (e.access === 'lead' && e.method !== 'GET') await tellAll(deps.db, deps.now()).catch(() => undefined); });
+  const on = routes(app, readSession, async (e) => {
+    if (e.access === 'lead' && e.method !== 'GET')
+      await tellAll(deps.db, deps.now()).catch(() => undefined);
+  });
   accountRoutes(on, people);
   bookRoutes(on, deps);
   shelfRoutes(on, deps);
@@ -72,10 +91,18 @@ export function createApp(deps: AppDeps): Express {
   const { webFolder } = deps;
   if (webFolder && existsSync(webFolder)) {
     // Packed once, by the build: packing again for each tablet held its first load up by half a second.
-    const packed = (folder: string, serveStatic: { immutable?: boolean; maxAge?: string }) => staticGzip(folder, { enableBrotli: true, orderPreference: ['br', 'gz'], index: false, serveStatic });
+    const packed = (folder: string, serveStatic: { immutable?: boolean; maxAge?: string }) =>
+      staticGzip(folder, {
+        enableBrotli: true,
+        orderPreference: ['br', 'gz'],
+        index: false,
+        serveStatic,
+      });
     app.use('/assets', packed(join(webFolder, 'assets'), { immutable: true, maxAge: '365d' }));
     app.use(packed(webFolder, {}));
-    app.get('/{*page}', (_req, res) => res.sendFile(join(webFolder, 'index.html'), { headers: { 'cache-control': 'no-cache' } }));
+    app.get('/{*page}', (_req, res) =>
+      res.sendFile(join(webFolder, 'index.html'), { headers: { 'cache-control': 'no-cache' } }),
+    );
   }
   app.use(errorHandler(deps.log));
   return app;

@@ -9,7 +9,15 @@ const Env = z.object({
   /** For tests and pictures: the instant at which this server's clock starts; it runs on from there. */
   LIMNOS_CLOCK: z.iso.datetime().optional(),
   /** Proxies whose word for a device's address is taken: addresses or networks, separated by commas. */
-  LIMNOS_TRUSTED_PROXIES: z.string().default('').transform((v) => v.split(',').map((p) => p.trim()).filter(Boolean)),
+  LIMNOS_TRUSTED_PROXIES: z
+    .string()
+    .default('')
+    .transform((v) =>
+      v
+        .split(',')
+        .map((p) => p.trim())
+        .filter(Boolean),
+    ),
   LIMNOS_SEED: z.enum(['demo', 'empty', 'reset-demo']).default('demo'),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });

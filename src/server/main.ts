@@ -15,9 +15,23 @@ const clockStart = config.LIMNOS_CLOCK === undefined ? started : Date.parse(conf
 const now = () => clockStart + (Date.now() - started);
 
 await migrateDb(pool, db, resolve(config.LIMNOS_MIGRATIONS));
-const signIns = config.LIMNOS_SEED === 'empty' ? [] : await (config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo)(db, { now: now(), days: config.LIMNOS_DEMO_DAYS });
+const signIns =
+  config.LIMNOS_SEED === 'empty'
+    ? []
+    : await (config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo)(db, {
+        now: now(),
+        days: config.LIMNOS_DEMO_DAYS,
+      });
 
-const server = createServer(createApp({ db, now, log, webFolder: resolve(config.LIMNOS_WEB), trustedProxies: config.LIMNOS_TRUSTED_PROXIES }));
+const server = createServer(
+  createApp({
+    db,
+    now,
+    log,
+    webFolder: resolve(config.LIMNOS_WEB),
+    trustedProxies: config.LIMNOS_TRUSTED_PROXIES,
+  }),
+);
 server.listen(config.PORT, '127.0.0.1', () => {
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : config.PORT;

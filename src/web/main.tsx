@@ -16,7 +16,14 @@ async function begin() {
   keepTime();
   await remember(store.dispatch).catch(() => undefined);
   const root = document.getElementById('root');
-  if (root) createRoot(root).render(<StrictMode><Provider store={store}><App /></Provider></StrictMode>);
+  if (root)
+    createRoot(root).render(
+      <StrictMode>
+        <Provider store={store}>
+          <App />
+        </Provider>
+      </StrictMode>,
+    );
   store.dispatch(restored(await leftUnsent().catch(() => [])));
   fetchAhead();
   newerVersions();

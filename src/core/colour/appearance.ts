@@ -7,7 +7,8 @@ export type Lab = readonly [L: number, a: number, b: number];
 
 /** A liquor: pigment g/L and turbidity 1/cm (back-scatter at 550 nm). Strength multiplies both. */
 export type Liquor = {
-  readonly amounts: PigmentAmounts; readonly turbidity: number;
+  readonly amounts: PigmentAmounts;
+  readonly turbidity: number;
   /** Measured less predicted Lab of a cup of the usual depth, where a house measured its own: added to what the pigments make. */
   readonly shift?: Lab | undefined;
 };
@@ -24,7 +25,12 @@ const VEILING_GLARE = 0.012;
 /** Absorptivity of each pigment at each wavelength, L/(g cm). */
 const EPSILON = PIGMENTS.map((p) => {
   const { e440, slope, bands } = SPECTRA[p];
-  return Float64Array.from(WAVELENGTHS, (l) => e440 * Math.exp(-slope * (l - 440)) + bands.reduce((sum, [h, m, s]) => sum + h * Math.exp(-(((l - m) / s) ** 2) / 2), 0));
+  return Float64Array.from(
+    WAVELENGTHS,
+    (l) =>
+      e440 * Math.exp(-slope * (l - 440)) +
+      bands.reduce((sum, [h, m, s]) => sum + h * Math.exp(-(((l - m) / s) ** 2) / 2), 0),
+  );
 });
 const weigh = (bar: readonly number[]) => Float64Array.from(bar, (v, i) => v * (D65[i] ?? 0));
 const WX = weigh(X_BAR);
@@ -67,10 +73,12 @@ function absorb(liquor: Liquor): void {
     const amount = liquor.amounts[PIGMENTS[p] as (typeof PIGMENTS)[number]];
     if (!amount) continue;
     const epsilon = EPSILON[p] as Float64Array;
-    for (let i = 0; i < absorbed.length; i++) absorbed[i] = (absorbed[i] as number) + Math.LN10 * amount * (epsilon[i] as number);
+    for (let i = 0; i < absorbed.length; i++)
+      absorbed[i] = (absorbed[i] as number) + Math.LN10 * amount * (epsilon[i] as number);
   }
 }
-const scatterAt = (liquor: Liquor, i: number) => Math.max(LEAST_SCATTER, liquor.turbidity * (HAZE[i] as number));
+const scatterAt = (liquor: Liquor, i: number) =>
+  Math.max(LEAST_SCATTER, liquor.turbidity * (HAZE[i] as number));
 
 /** The reflectance spectrum (31 values, 400..700 nm) of a liquor seen from above. */
 export function spectrumOf(liquor: Liquor, depthCm: number): number[] {
@@ -100,10 +108,19 @@ export function labOf(liquor: Liquor, depthCm: number = CUP_DEPTH_CM): Lab {
   if (!shift) return lab;
   // A thinner layer differs by less.
   const by = Math.min(1, depthCm / CUP_DEPTH_CM);
-  return [Math.min(100, Math.max(0, lab[0] + by * shift[0])), lab[1] + by * shift[1], lab[2] + by * shift[2]];
+  return [
+    Math.min(100, Math.max(0, lab[0] + by * shift[0])),
+    lab[1] + by * shift[1],
+    lab[2] + by * shift[2],
+  ];
 }
 /** XYZ to Lab against a white in the same units (CIE 15). */
-export function labOfXyz(x: number, y: number, z: number, white: readonly [number, number, number]): Lab {
+export function labOfXyz(
+  x: number,
+  y: number,
+  z: number,
+  white: readonly [number, number, number],
+): Lab {
   const [fx, fy, fz] = [fLab(x / white[0]), fLab(y / white[1]), fLab(z / white[2])];
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)];
 }
@@ -114,7 +131,11 @@ function fromF(f: number): number {
   return cube > 216 / 24389 ? cube : ((116 * f - 16) * 27) / 24389;
 }
 /** XYZ (D65 white at Y = 1) to linear sRGB, unclipped (IEC 61966-2-1 matrix). */
-export const linearOfXyz = (x: number, y: number, z: number): [number, number, number] => [3.2404542 * x - 1.5371385 * y - 0.4985314 * z, -0.969266 * x + 1.8760108 * y + 0.041556 * z, 0.0556434 * x - 0.2040259 * y + 1.0572252 * z];
+export const linearOfXyz = (x: number, y: number, z: number): [number, number, number] => [
+  3.2404542 * x - 1.5371385 * y - 0.4985314 * z,
+  -0.969266 * x + 1.8760108 * y + 0.041556 * z,
+  0.0556434 * x - 0.2040259 * y + 1.0572252 * z,
+];
 /** Linear sRGB of a Lab colour, each channel clipped to 0..1 (IEC 61966-2-1 matrix). */
 function clippedRgb(lab: Lab): [number, number, number] {
   const fy = (lab[0] + 16) / 116;
@@ -130,15 +151,22 @@ const FROM_LINEAR_RGB = [
 ] as const;
 /** Linear sRGB (D65) to Lab. */
 export function labOfLinear([r, g, b]: readonly [number, number, number]): Lab {
-  const [x, y, z] = FROM_LINEAR_RGB.map(([xr, xg, xb]) => xr * r + xg * g + xb * b) as [number, number, number];
+  const [x, y, z] = FROM_LINEAR_RGB.map(([xr, xg, xb]) => xr * r + xg * g + xb * b) as [
+    number,
+    number,
+    number,
+  ];
   return labOfXyz(x, y, z, [0.95047, 1, 1.08883]);
 }
 /** The Lab that a screen can show of a colour: clipping costs saturated ambers and reds up to 3.6 dE00. */
 export const displayedLab = (lab: Lab): Lab => labOfLinear(clippedRgb(lab));
 /** sRGB's own curve undone, 0..1 to linear 0..1 (IEC 61966-2-1). */
-export const decoded = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+export const decoded = (v: number): number =>
+  v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
 /** The linear value from which each 8-bit code begins, and a first guess at the code of a linear value. */
-const CODE_FROM = Float64Array.from({ length: 257 }, (_, c) => (c === 0 ? -1 : c === 256 ? Infinity : decoded((c - 0.5) / 255)));
+const CODE_FROM = Float64Array.from({ length: 257 }, (_, c) =>
+  c === 0 ? -1 : c === 256 ? Infinity : decoded((c - 0.5) / 255),
+);
 const GUESSES = 1024;
 const GUESS = Uint8Array.from({ length: GUESSES + 1 }, (_, i) => {
   let code = 0;
@@ -159,4 +187,5 @@ export function hexOf(lab: Lab): string {
 }
 
 /** What a screen shows of a liquor at a depth. */
-export const tint = (liquor: Liquor, depthCm: number = CUP_DEPTH_CM): string => hexOf(labOf(liquor, depthCm));
+export const tint = (liquor: Liquor, depthCm: number = CUP_DEPTH_CM): string =>
+  hexOf(labOf(liquor, depthCm));

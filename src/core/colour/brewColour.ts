@@ -1,4 +1,11 @@
-import { COLOUR_STYLES, PIGMENTS, PLATEAU_ENERGY, RATE_ENERGY, type Pigment, type PigmentAmounts } from './pigments';
+import {
+  COLOUR_STYLES,
+  PIGMENTS,
+  PLATEAU_ENERGY,
+  RATE_ENERGY,
+  type Pigment,
+  type PigmentAmounts,
+} from './pigments';
 import type { Lab, Liquor } from './appearance';
 import { GAS, greenLoss, inverse } from './liquor';
 import { shiftAt, type Shift } from './swatches';
@@ -8,7 +15,11 @@ import { GRADES, styleOf, type StyleId } from '#core/styles';
 import type { Celsius, Seconds } from '#core/units';
 
 /** What earlier steeps did: pigment that has left the leaf, and what lies under it, in g per litre of the whole water. */
-export type SpentColour = { readonly left: PigmentAmounts; readonly kept: PigmentAmounts; readonly keptTurbidity: number };
+export type SpentColour = {
+  readonly left: PigmentAmounts;
+  readonly kept: PigmentAmounts;
+  readonly keptTurbidity: number;
+};
 /** A brew with the style whose colours it takes. */
 export type ColouredBrew = Brewing & {
   readonly style: StyleId;
@@ -34,27 +45,38 @@ export function colourOfBrew(b: ColouredBrew, time: Seconds, spent?: SpentColour
 }
 
 /** Pigment pool of a fitted tea against its style's. Place 5 of the solutes is pigment. */
-const poolOf = (b: ColouredBrew): number => b.character.extractable[5] / styleOf(b.style).extractable[5];
+const poolOf = (b: ColouredBrew): number =>
+  b.character.extractable[5] / styleOf(b.style).extractable[5];
 
 const HAZE_ENERGY = 20_000;
 
-function colourAlong(b: ColouredBrew, panels: readonly (Panel & { at: Celsius })[], time: Seconds, spent?: SpentColour): Liquor {
+function colourAlong(
+  b: ColouredBrew,
+  panels: readonly (Panel & { at: Celsius })[],
+  time: Seconds,
+  spent?: SpentColour,
+): Liquor {
   const s = COLOUR_STYLES[b.style];
   const t0 = s.brew.seconds;
   const atBrew = inverse(s.brew.temperature);
   const ratio = (b.leaf / b.water / (s.brew.leafGrams / s.brew.waterMl)) * poolOf(b);
   const contact = relativeContact(b);
-  const mean = time > 0 ? panels.reduce((sum, p) => sum + p.at * (p.to - p.from), 0) / time : b.temperature;
+  const mean =
+    time > 0 ? panels.reduce((sum, p) => sum + p.at * (p.to - p.from), 0) / time : b.temperature;
   const u = inverse(mean) - atBrew;
   const course = panels.map((p) => ({ dt: p.to - p.from, u: inverse(p.at) - atBrew, at: p.at }));
-  const along = (energy: number) => course.reduce((sum, p) => sum + Math.exp((-energy / GAS) * p.u) * p.dt, 0) * contact;
+  const along = (energy: number) =>
+    course.reduce((sum, p) => sum + Math.exp((-energy / GAS) * p.u) * p.dt, 0) * contact;
   const amounts: Partial<Record<Pigment, number>> = {};
   for (const p of PIGMENTS) {
     const standard = s.amounts[p];
     const k = s.rates[p];
     if (!standard || !k) continue;
-    const plateau = ratio * (standard / (1 - Math.exp(-k * t0))) * Math.exp((-PLATEAU_ENERGY[p] / GAS) * u);
-    amounts[p] = Math.max(0, plateau - (spent?.left[p] ?? 0)) * (1 - Math.exp(-k * along(RATE_ENERGY[p]))) + (spent?.kept[p] ?? 0);
+    const plateau =
+      ratio * (standard / (1 - Math.exp(-k * t0))) * Math.exp((-PLATEAU_ENERGY[p] / GAS) * u);
+    amounts[p] =
+      Math.max(0, plateau - (spent?.left[p] ?? 0)) * (1 - Math.exp(-k * along(RATE_ENERGY[p]))) +
+      (spent?.kept[p] ?? 0);
   }
   if (amounts.CH) {
     const lost = course.reduce((sum, p) => sum + greenLoss(p.at) * p.dt, 0);
@@ -67,7 +89,11 @@ function colourAlong(b: ColouredBrew, panels: readonly (Panel & { at: Celsius })
 }
 
 /** What a pour leaves for the next steep: `poured` is the share of the liquor that left. */
-export function spentBy(before: SpentColour | undefined, liquor: Liquor, poured: number): SpentColour {
+export function spentBy(
+  before: SpentColour | undefined,
+  liquor: Liquor,
+  poured: number,
+): SpentColour {
   const left: Partial<Record<Pigment, number>> = {};
   const kept: Partial<Record<Pigment, number>> = {};
   for (const p of PIGMENTS) {
@@ -89,6 +115,14 @@ export function blendLiquors(parts: readonly { liquor: Liquor; ml: number }[]): 
     const g = parts.reduce((sum, part) => sum + (part.liquor.amounts[p] ?? 0) * part.ml, 0) / ml;
     if (g > 0) amounts[p] = g;
   }
-  const shift = parts.some((p) => p.liquor.shift) ? ([0, 1, 2] as const).map((i) => parts.reduce((sum, p) => sum + (p.liquor.shift?.[i] ?? 0) * p.ml, 0) / ml) as unknown as Lab : undefined;
-  return { amounts, turbidity: parts.reduce((sum, p) => sum + p.liquor.turbidity * p.ml, 0) / ml, ...(shift && { shift }) };
+  const shift = parts.some((p) => p.liquor.shift)
+    ? (([0, 1, 2] as const).map(
+        (i) => parts.reduce((sum, p) => sum + (p.liquor.shift?.[i] ?? 0) * p.ml, 0) / ml,
+      ) as unknown as Lab)
+    : undefined;
+  return {
+    amounts,
+    turbidity: parts.reduce((sum, p) => sum + p.liquor.turbidity * p.ml, 0) / ml,
+    ...(shift && { shift }),
+  };
 }

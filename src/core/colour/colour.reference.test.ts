@@ -1,7 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { celsius, seconds } from '#core/units';
 import { STYLE_IDS, type StyleId } from '#core/styles';
-import { hexOf, labOf, liquorAt, PLAIN_WATER, spectrumOf, standardCup, tint, type Lab } from '#core/colour';
+import {
+  hexOf,
+  labOf,
+  liquorAt,
+  PLAIN_WATER,
+  spectrumOf,
+  standardCup,
+  tint,
+  type Lab,
+} from '#core/colour';
 import { D65, X_BAR, Y_BAR, Z_BAR } from './tables';
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- reference cases are plain JSON */
@@ -9,11 +18,16 @@ const read = (name: string) => JSON.parse(readFileSync(`test/reference/${name}.j
 const cases = read('colour') as Record<string, { in: any; out: any }[]>;
 const list = (name: string) => (cases[name] ?? []).map((c, i) => [i, c.in, c.out] as const);
 
-const within = (got: Lab, want: Lab, by: number) => got.forEach((v, i) => expect(Math.abs(v - (want[i] as number))).toBeLessThanOrEqual(by));
+const within = (got: Lab, want: Lab, by: number) =>
+  got.forEach((v, i) => expect(Math.abs(v - (want[i] as number))).toBeLessThanOrEqual(by));
 const codes = (hex: string) => [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16));
-const sameHex = (got: string, want: string) => codes(got).forEach((c, i) => expect(Math.abs(c - (codes(want)[i] as number))).toBeLessThanOrEqual(1));
+const sameHex = (got: string, want: string) =>
+  codes(got).forEach((c, i) =>
+    expect(Math.abs(c - (codes(want)[i] as number))).toBeLessThanOrEqual(1),
+  );
 
-test('there are cases to check', () => expect([list('strength').length, list('steep').length]).toEqual([136, 68]));
+test('there are cases to check', () =>
+  expect([list('strength').length, list('steep').length]).toEqual([136, 68]));
 
 test.each(list('strength'))('strength %i', (_i, i, o) => {
   const lab = labOf(standardCup(i.style, i.strength), i.depthMm / 10);
@@ -21,7 +35,11 @@ test.each(list('strength'))('strength %i', (_i, i, o) => {
   sameHex(hexOf(lab), o.srgb);
 });
 test.each(list('steep'))('steep %i', (_i, i, o) => {
-  const liquor = liquorAt(i.style, { time: seconds(i.seconds), temperature: celsius(i.temperatureC), leafRatio: i.leafRatio });
+  const liquor = liquorAt(i.style, {
+    time: seconds(i.seconds),
+    temperature: celsius(i.temperatureC),
+    leafRatio: i.leafRatio,
+  });
   const lab = labOf(liquor, i.depthMm / 10);
   within(lab, o.lab, 0.02);
   sameHex(hexOf(lab), o.srgb);
@@ -55,7 +73,11 @@ describe('outside values', () => {
     expect(r[20]).toBeCloseTo(0.49134, 4);
   });
   test('only amount times depth is seen', () =>
-    within(labOf(standardCup('black-whole', 0.5), 3.5), labOf(standardCup('black-whole', 1), 1.75), 1e-6));
+    within(
+      labOf(standardCup('black-whole', 0.5), 3.5),
+      labOf(standardCup('black-whole', 1), 1.75),
+      1e-6,
+    ));
 });
 
 test.each(STYLE_IDS)('%s never gets lighter with strength or time', (style) => {
@@ -69,5 +91,7 @@ test.each(STYLE_IDS)('%s never gets lighter with strength or time', (style) => {
 
 test('misuse throws', () => {
   expect(() => labOf(PLAIN_WATER, 0)).toThrow(RangeError);
-  expect(() => liquorAt('white', { time: seconds(-1), temperature: celsius(80), leafRatio: 1 })).toThrow(RangeError);
+  expect(() =>
+    liquorAt('white', { time: seconds(-1), temperature: celsius(80), leafRatio: 1 }),
+  ).toThrow(RangeError);
 });

@@ -6,10 +6,15 @@ import { seconds, type Celsius, type Seconds } from '#core/units';
 export const GAS = 8.314;
 export const inverse = (t: number) => 1 / (t + 273.15);
 /** Loss of fresh green in hot water, 1/s: from memory. */
-export const greenLoss = (t: number) => (1 / 700) * Math.exp((-90000 / GAS) * (inverse(t) - 1 / 353.15));
+export const greenLoss = (t: number) =>
+  (1 / 700) * Math.exp((-90000 / GAS) * (inverse(t) - 1 / 353.15));
 
 /** The standard cup of a style, times a strength. */
-export const standardCup = (style: StyleId, strength = 1): Liquor => diluted({ amounts: COLOUR_STYLES[style].amounts, turbidity: COLOUR_STYLES[style].turbidity }, strength);
+export const standardCup = (style: StyleId, strength = 1): Liquor =>
+  diluted(
+    { amounts: COLOUR_STYLES[style].amounts, turbidity: COLOUR_STYLES[style].turbidity },
+    strength,
+  );
 
 const scaled = ([l, a, b]: Lab, by: number): Lab => [l * by, a * by, b * by];
 
@@ -17,10 +22,18 @@ const scaled = ([l, a, b]: Lab, by: number): Lab => [l * by, a * by, b * by];
 export function diluted(liquor: Liquor, strength: number): Liquor {
   const amounts: Partial<Record<Pigment, number>> = {};
   for (const p of PIGMENTS) if (liquor.amounts[p]) amounts[p] = liquor.amounts[p] * strength;
-  return { amounts, turbidity: liquor.turbidity * strength, ...(liquor.shift && { shift: scaled(liquor.shift, Math.min(1, strength)) }) };
+  return {
+    amounts,
+    turbidity: liquor.turbidity * strength,
+    ...(liquor.shift && { shift: scaled(liquor.shift, Math.min(1, strength)) }),
+  };
 }
 
-export type SteepColour = { readonly time: Seconds; readonly temperature: Celsius; readonly leafRatio: number };
+export type SteepColour = {
+  readonly time: Seconds;
+  readonly temperature: Celsius;
+  readonly leafRatio: number;
+};
 
 /**
  * The liquor of a first steep at constant temperature; `leafRatio` is leaf per water against the style's standard brew.
@@ -38,14 +51,19 @@ export function liquorAt(style: StyleId, { time, temperature, leafRatio }: Steep
     const k = s.rates[p];
     if (!standard || !k) continue;
     const plateau = (standard / (1 - Math.exp(-k * t0))) * Math.exp((-PLATEAU_ENERGY[p] / GAS) * u);
-    amounts[p] = leafRatio * plateau * (1 - Math.exp(-k * Math.exp((-RATE_ENERGY[p] / GAS) * u) * time));
+    amounts[p] =
+      leafRatio * plateau * (1 - Math.exp(-k * Math.exp((-RATE_ENERGY[p] / GAS) * u) * time));
   }
   if (amounts.CH) {
-    const kept = Math.min(1, Math.exp(-greenLoss(temperature) * time + greenLoss(s.brew.temperature) * t0));
+    const kept = Math.min(
+      1,
+      Math.exp(-greenLoss(temperature) * time + greenLoss(s.brew.temperature) * t0),
+    );
     amounts.PH = (amounts.PH ?? 0) + amounts.CH * (1 - kept);
     amounts.CH *= kept;
   }
-  const haze = (1 - Math.exp((-1.5 / t0) * Math.exp((-20000 / GAS) * u) * time)) / (1 - Math.exp(-1.5));
+  const haze =
+    (1 - Math.exp((-1.5 / t0) * Math.exp((-20000 / GAS) * u) * time)) / (1 - Math.exp(-1.5));
   return { amounts, turbidity: s.turbidity * leafRatio * haze };
 }
 

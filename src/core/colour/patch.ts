@@ -1,7 +1,11 @@
 import { LINEAR, type LinearRgb } from './photo';
 
 /** A picture: RGBA codes, row by row. */
-export type Pixels = { readonly data: Uint8ClampedArray; readonly width: number; readonly height: number };
+export type Pixels = {
+  readonly data: Uint8ClampedArray;
+  readonly width: number;
+  readonly height: number;
+};
 /** A cup in a picture: its middle, the edge of its liquor and, where it is known, the outer edge of its porcelain, px. */
 export type CupAt = {
   readonly x: number;
@@ -10,7 +14,14 @@ export type CupAt = {
   readonly rim?: number | null;
 };
 /** What is measured in a patch. Codes 0..255; shares of its pixels. */
-export type Patch = { readonly pixels: number; readonly median: readonly [number, number, number]; readonly burnt: number; readonly black: number; readonly sdL: number; readonly sidesL: number };
+export type Patch = {
+  readonly pixels: number;
+  readonly median: readonly [number, number, number];
+  readonly burnt: number;
+  readonly black: number;
+  readonly sdL: number;
+  readonly sidesL: number;
+};
 
 /** The liquor is read inside this share of its radius, away from the pale edge; the rim in a ring outside it. */
 export const LIQUOR_SHARE = 0.55;
@@ -31,7 +42,12 @@ const { cbrt, floor, max, min } = Math;
 const lightness = (y: number) => (y > 216 / 24389 ? 116 * cbrt(y) - 16 : (24389 / 27) * y);
 
 /** Measures the pixels that a test lets in, within a box; null when there are too few. */
-function measure(p: Pixels, c: CupAt, outer: number, takes: (d2: number, dx: number) => boolean): Patch | null {
+function measure(
+  p: Pixels,
+  c: CupAt,
+  outer: number,
+  takes: (d2: number, dx: number) => boolean,
+): Patch | null {
   const counts = [0, 1, 2].map(() => new Uint32Array(256));
   let [n, burnt, black, sum, squares, left, right, nLeft, nRight] = [0, 0, 0, 0, 0, 0, 0, 0, 0];
   for (let y = max(0, floor(c.y - outer)); y <= min(p.height - 1, c.y + outer); y++) {
@@ -46,23 +62,49 @@ function measure(p: Pixels, c: CupAt, outer: number, takes: (d2: number, dx: num
       n += 1;
       if (r === 255 || g === 255 || b === 255) burnt += 1;
       if (r === 0 || g === 0 || b === 0) black += 1;
-      const l = lightness(0.2126729 * (LINEAR[r] ?? 0) + 0.7151522 * (LINEAR[g] ?? 0) + 0.072175 * (LINEAR[b] ?? 0));
+      const l = lightness(
+        0.2126729 * (LINEAR[r] ?? 0) + 0.7151522 * (LINEAR[g] ?? 0) + 0.072175 * (LINEAR[b] ?? 0),
+      );
       sum += l;
       squares += l * l;
-      if (dx < 0) { left += l; nLeft += 1; } else { right += l; nRight += 1; }
+      if (dx < 0) {
+        left += l;
+        nLeft += 1;
+      } else {
+        right += l;
+        nRight += 1;
+      }
     }
   }
   if (n < FEWEST) return null;
-  const median = counts.map((h) => { let seen = 0; let code = 0; while ((seen += h[code] ?? 0) * 2 < n) code += 1; return code; }) as unknown as [number, number, number];
-  return { pixels: n, median, burnt: burnt / n, black: black / n, sdL: Math.sqrt(max(0, squares / n - (sum / n) ** 2)), sidesL: nLeft > 0 && nRight > 0 ? Math.abs(left / nLeft - right / nRight) : 0 };
+  const median = counts.map((h) => {
+    let seen = 0;
+    let code = 0;
+    while ((seen += h[code] ?? 0) * 2 < n) code += 1;
+    return code;
+  }) as unknown as [number, number, number];
+  return {
+    pixels: n,
+    median,
+    burnt: burnt / n,
+    black: black / n,
+    sdL: Math.sqrt(max(0, squares / n - (sum / n) ** 2)),
+    sidesL: nLeft > 0 && nRight > 0 ? Math.abs(left / nLeft - right / nRight) : 0,
+  };
 }
 
 /** The liquor of a cup, in its middle. Null where the patch is too small. */
-export const liquorPatch = (p: Pixels, c: CupAt): Patch | null => measure(p, c, c.r * LIQUOR_SHARE, (d2) => d2 <= (c.r * LIQUOR_SHARE) ** 2);
+export const liquorPatch = (p: Pixels, c: CupAt): Patch | null =>
+  measure(p, c, c.r * LIQUOR_SHARE, (d2) => d2 <= (c.r * LIQUOR_SHARE) ** 2);
 /** The dry rim, all round or on one side. */
-export function rimPatch(p: Pixels, c: CupAt, side: 'all' | 'left' | 'right' = 'all'): Patch | null {
+export function rimPatch(
+  p: Pixels,
+  c: CupAt,
+  side: 'all' | 'left' | 'right' = 'all',
+): Patch | null {
   const [inner, outer] = rimRing(c).map((share) => c.r * share) as [number, number];
   const onSide = (dx: number) => side === 'all' || (side === 'left') === dx < 0;
   return measure(p, c, outer, (d2, dx) => d2 >= inner ** 2 && d2 <= outer ** 2 && onSide(dx));
 }
-export const linearMedian = (patch: Patch): LinearRgb => patch.median.map((c) => LINEAR[c] ?? 0) as unknown as LinearRgb;
+export const linearMedian = (patch: Patch): LinearRgb =>
+  patch.median.map((c) => LINEAR[c] ?? 0) as unknown as LinearRgb;

@@ -18,11 +18,23 @@ export function screenPatches(random: Random): Patch8[] {
   const cup = standardCup('black-whole');
   const rungs = colourLadder(cup, APART, { cups: PATCHES + 1 });
   const colour = (i: number) => hexOf(labOf(diluted(cup, rungs[i] ?? 1)));
-  const squares = new Set(shuffled(Array.from({ length: PATCHES }, (_, i) => i), random).slice(0, WITH_SQUARE));
-  return Array.from({ length: PATCHES }, (_, i) => ({ outer: colour(i), inner: squares.has(i) ? colour(i + 1) : null }));
+  const squares = new Set(
+    shuffled(
+      Array.from({ length: PATCHES }, (_, i) => i),
+      random,
+    ).slice(0, WITH_SQUARE),
+  );
+  return Array.from({ length: PATCHES }, (_, i) => ({
+    outer: colour(i),
+    inner: squares.has(i) ? colour(i + 1) : null,
+  }));
 }
 /** How many of eight were answered right, and whether that will do. @param seen the patches in which a square was seen. */
-export function scoreScreen(patches: readonly Patch8[], seen: readonly number[], greysPlain: boolean): { readonly right: number; readonly passed: boolean } {
+export function scoreScreen(
+  patches: readonly Patch8[],
+  seen: readonly number[],
+  greysPlain: boolean,
+): { readonly right: number; readonly passed: boolean } {
   const right = patches.filter((p, i) => (p.inner !== null) === seen.includes(i)).length;
   return { right, passed: greysPlain && right >= PASS };
 }

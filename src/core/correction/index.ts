@@ -1,9 +1,59 @@
-export { ALL_RIGHT, ATTRIBUTE_NAMES, ATTRIBUTES, COLOUR_STEPS, isRight, MARKS, offBy, verdictWords, type Attribute, type Mark, type Verdict } from './marks';
+export {
+  ALL_RIGHT,
+  ATTRIBUTE_NAMES,
+  ATTRIBUTES,
+  COLOUR_STEPS,
+  isRight,
+  MARKS,
+  offBy,
+  verdictWords,
+  type Attribute,
+  type Mark,
+  type Verdict,
+} from './marks';
 export { CORRECTION_TABLE, LEVER_REASONS, type CorrectionRow, type Rescue } from './table';
-export { EFFORT, MODEL_LEVERS, turned, valueOf, type ModelLever, type RecipePoint, type Turns } from './levers';
-export { JUDGED, predict, searchCorrection, type Answer, type Indices, type JudgedIndex, type Marks, type Question, type Search } from './search';
-export { blendShare, rescueOf, returnLeaf, SPLIT_SHARES, splitCup, waterPerExtract, waterToAdd, type CupInHand, type SplitCup } from './rescue';
-export { bestRescue, houseTaste, RESCUE_TASKS, rescued, rescueTask, scoreRescue, type Rescued, type RescueTask, type RescueTaskKind } from './rescueDrill';
+export {
+  EFFORT,
+  MODEL_LEVERS,
+  turned,
+  valueOf,
+  type ModelLever,
+  type RecipePoint,
+  type Turns,
+} from './levers';
+export {
+  JUDGED,
+  predict,
+  searchCorrection,
+  type Answer,
+  type Indices,
+  type JudgedIndex,
+  type Marks,
+  type Question,
+  type Search,
+} from './search';
+export {
+  blendShare,
+  rescueOf,
+  returnLeaf,
+  SPLIT_SHARES,
+  splitCup,
+  waterPerExtract,
+  waterToAdd,
+  type CupInHand,
+  type SplitCup,
+} from './rescue';
+export {
+  bestRescue,
+  houseTaste,
+  RESCUE_TASKS,
+  rescued,
+  rescueTask,
+  scoreRescue,
+  type Rescued,
+  type RescueTask,
+  type RescueTaskKind,
+} from './rescueDrill';
 export { PROPOSED_LEVERS, TURNED_LEVERS, type Lever, type ProposedLever } from './names';
 export { propose, type Judged, type Proposal } from './propose';
 export { type Turn } from './words';

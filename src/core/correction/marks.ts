@@ -4,17 +4,36 @@ export const MARKS: readonly Mark[] = [2, 1, 0, -1, -2];
 
 /** What is judged in the mouth, each with its word per level (first drafts; a house may mend them). */
 export const ATTRIBUTES = {
-  strength: { label: 'Strength', words: { 2: 'heavy', 1: 'full', 0: 'right', [-1]: 'light', [-2]: 'watery' } },
-  bitterness: { label: 'Bitter', words: { 2: 'harsh', 1: 'bitter', 0: 'right', [-1]: 'soft', [-2]: 'none of it' } },
-  astringency: { label: 'Drying', words: { 2: 'puckering', 1: 'dry', 0: 'right', [-1]: 'smooth', [-2]: 'slack' } },
-  sweetness: { label: 'Sweet', words: { 2: 'sugary', 1: 'sweet', 0: 'right', [-1]: 'little', [-2]: 'none of it' } },
-  aroma: { label: 'Aroma', words: { 2: 'too much', 1: 'strong', 0: 'right', [-1]: 'faint', [-2]: 'flat' } },
+  strength: {
+    label: 'Strength',
+    words: { 2: 'heavy', 1: 'full', 0: 'right', [-1]: 'light', [-2]: 'watery' },
+  },
+  bitterness: {
+    label: 'Bitter',
+    words: { 2: 'harsh', 1: 'bitter', 0: 'right', [-1]: 'soft', [-2]: 'none of it' },
+  },
+  astringency: {
+    label: 'Drying',
+    words: { 2: 'puckering', 1: 'dry', 0: 'right', [-1]: 'smooth', [-2]: 'slack' },
+  },
+  sweetness: {
+    label: 'Sweet',
+    words: { 2: 'sugary', 1: 'sweet', 0: 'right', [-1]: 'little', [-2]: 'none of it' },
+  },
+  aroma: {
+    label: 'Aroma',
+    words: { 2: 'too much', 1: 'strong', 0: 'right', [-1]: 'faint', [-2]: 'flat' },
+  },
 } as const satisfies Record<string, { label: string; words: Record<Mark, string> }>;
 export type Attribute = keyof typeof ATTRIBUTES;
 export const ATTRIBUTE_NAMES = Object.keys(ATTRIBUTES) as readonly Attribute[];
 
 /** The judging colour, lightest first: mark, word, and the strength of the house cup the swatch shows. */
-export const COLOUR_STEPS: readonly { readonly mark: Mark; readonly word: string; readonly strength: number }[] = [
+export const COLOUR_STEPS: readonly {
+  readonly mark: Mark;
+  readonly word: string;
+  readonly strength: number;
+}[] = [
   { mark: -2, word: 'much lighter', strength: 0.5 },
   { mark: -1, word: 'lighter', strength: Math.SQRT1_2 },
   { mark: 0, word: 'as it should be', strength: 1 },
@@ -24,17 +43,38 @@ export const COLOUR_STEPS: readonly { readonly mark: Mark; readonly word: string
 
 /** What was found in one cup. */
 export type Verdict = { readonly colour: Mark } & { readonly [A in Attribute]: Mark };
-export const ALL_RIGHT: Verdict = { colour: 0, strength: 0, bitterness: 0, astringency: 0, sweetness: 0, aroma: 0 };
+export const ALL_RIGHT: Verdict = {
+  colour: 0,
+  strength: 0,
+  bitterness: 0,
+  astringency: 0,
+  sweetness: 0,
+  aroma: 0,
+};
 
 /** How far a cup is off, all marks together. */
-export const offBy = (v: Verdict): number => Math.abs(v.colour) + ATTRIBUTE_NAMES.reduce((s, a) => s + Math.abs(v[a]), 0);
+export const offBy = (v: Verdict): number =>
+  Math.abs(v.colour) + ATTRIBUTE_NAMES.reduce((s, a) => s + Math.abs(v[a]), 0);
 /** True when nothing is off. */
 export const isRight = (v: Verdict): boolean => offBy(v) === 0;
 
 /** The verdict in words, worst first: "darker, bitter". "right" when nothing is off. */
 export function verdictWords(v: Verdict): string {
   const found: [number, string][] = [];
-  if (v.colour !== 0) found.push([Math.abs(v.colour), COLOUR_STEPS.find((s) => s.mark === v.colour)?.word ?? '']);
-  for (const a of ATTRIBUTE_NAMES) if (v[a] !== 0) found.push([Math.abs(v[a]), a === 'sweetness' && v[a] < 0 ? `${ATTRIBUTES[a].words[v[a]]} sweetness` : ATTRIBUTES[a].words[v[a]]]);
-  return found.length ? found.sort((x, y) => y[0] - x[0]).map(([, w]) => w).join(', ') : 'right';
+  if (v.colour !== 0)
+    found.push([Math.abs(v.colour), COLOUR_STEPS.find((s) => s.mark === v.colour)?.word ?? '']);
+  for (const a of ATTRIBUTE_NAMES)
+    if (v[a] !== 0)
+      found.push([
+        Math.abs(v[a]),
+        a === 'sweetness' && v[a] < 0
+          ? `${ATTRIBUTES[a].words[v[a]]} sweetness`
+          : ATTRIBUTES[a].words[v[a]],
+      ]);
+  return found.length
+    ? found
+        .sort((x, y) => y[0] - x[0])
+        .map(([, w]) => w)
+        .join(', ')
+    : 'right';
 }

@@ -1,5 +1,15 @@
 /** What of a recipe or its handling is turned. One thing is changed at a time. */
-export const TURNED_LEVERS = ['leafMore', 'leafLess', 'cooler', 'hotter', 'shorter', 'longer', 'roomier', 'stiller', 'waterAfter'] as const;
+export const TURNED_LEVERS = [
+  'leafMore',
+  'leafLess',
+  'cooler',
+  'hotter',
+  'shorter',
+  'longer',
+  'roomier',
+  'stiller',
+  'waterAfter',
+] as const;
 export type TurnedLever = (typeof TURNED_LEVERS)[number];
 /** Those, and what is looked after before anything is turned. */
 const LEVERS = [...TURNED_LEVERS, 'warmVessel', 'checkLot'] as const;

@@ -34,13 +34,62 @@ const EXTRACT_TIME = [0.8, 1.1] as const;
 /** A cup that went wrong somehow, made from a house cup. The same draw for the same chance. */
 export function rescueTask(house: ColouredBrew, random: Random, only?: RescueTaskKind): RescueTask {
   const kind = only ?? pick(random, RESCUE_TASKS);
-  const timed = (low: number, high: number): ColouredBrew => ({ ...house, time: seconds(Math.max(10, round(5, house.time * between(random, low, high)))) });
-  const leafed = (low: number, high: number): ColouredBrew => ({ ...house, leaf: grams(Number((house.leaf * between(random, low, high)).toFixed(1))) });
+  const timed = (low: number, high: number): ColouredBrew => ({
+    ...house,
+    time: seconds(Math.max(10, round(5, house.time * between(random, low, high)))),
+  });
+  const leafed = (low: number, high: number): ColouredBrew => ({
+    ...house,
+    leaf: grams(Number((house.leaf * between(random, low, high)).toFixed(1))),
+  });
   switch (kind) {
-    case 'over': return { kind, house, brew: random() < 0.6 ? timed(1.7, 2.6) : leafed(1.25, 1.6), weak: null, volume: CUP, unit: 'ml', most: 120, step: 5 };
-    case 'weak': return { kind, house, brew: timed(0.3, 0.6), weak: null, volume: CUP, unit: 's', most: round(30, house.time * 1.4), step: 5 };
-    case 'blend': return { kind, house, brew: random() < 0.5 ? timed(2, 3) : leafed(1.4, 1.8), weak: timed(0.25, 0.45), volume: CUP, unit: 'ml', most: CUP, step: 5 };
-    case 'extract': return { kind, house, brew: { ...leafed(...EXTRACT_LEAF), time: seconds(Math.max(10, round(5, house.time * between(random, ...EXTRACT_TIME)))) }, weak: null, volume: EXTRACT, unit: 'ml', most: 300, step: 10 };
+    case 'over':
+      return {
+        kind,
+        house,
+        brew: random() < 0.6 ? timed(1.7, 2.6) : leafed(1.25, 1.6),
+        weak: null,
+        volume: CUP,
+        unit: 'ml',
+        most: 120,
+        step: 5,
+      };
+    case 'weak':
+      return {
+        kind,
+        house,
+        brew: timed(0.3, 0.6),
+        weak: null,
+        volume: CUP,
+        unit: 's',
+        most: round(30, house.time * 1.4),
+        step: 5,
+      };
+    case 'blend':
+      return {
+        kind,
+        house,
+        brew: random() < 0.5 ? timed(2, 3) : leafed(1.4, 1.8),
+        weak: timed(0.25, 0.45),
+        volume: CUP,
+        unit: 'ml',
+        most: CUP,
+        step: 5,
+      };
+    case 'extract':
+      return {
+        kind,
+        house,
+        brew: {
+          ...leafed(...EXTRACT_LEAF),
+          time: seconds(Math.max(10, round(5, house.time * between(random, ...EXTRACT_TIME)))),
+        },
+        weak: null,
+        volume: EXTRACT,
+        unit: 'ml',
+        most: 300,
+        step: 10,
+      };
   }
 }
 
@@ -50,17 +99,46 @@ export function rescued(t: RescueTask, answer: number): Rescued {
   const cup = brewCup(t.brew);
   const liquor = colourOfBrew(t.brew, t.brew.time);
   switch (t.kind) {
-    case 'over': case 'extract': {
-      const then = answer > 0 ? dilute(character, { volume: millilitres(t.volume), gramsPerLitre: cup.gramsPerLitre }, millilitres(answer)) : cup;
+    case 'over':
+    case 'extract': {
+      const then =
+        answer > 0
+          ? dilute(
+              character,
+              { volume: millilitres(t.volume), gramsPerLitre: cup.gramsPerLitre },
+              millilitres(answer),
+            )
+          : cup;
       // Water takes from the taste of stewing no more than from the rest; how long it stewed it does not take back.
-      return { taste: { ...then.taste, stewed: cup.taste.stewed * (t.volume / (t.volume + answer)) }, liquor: diluted(liquor, t.volume / (t.volume + answer)), volume: t.volume + answer };
+      return {
+        taste: { ...then.taste, stewed: cup.taste.stewed * (t.volume / (t.volume + answer)) },
+        liquor: diluted(liquor, t.volume / (t.volume + answer)),
+        volume: t.volume + answer,
+      };
     }
-    case 'weak': return { taste: returnLeaf(t.brew, answer).taste, liquor: colourOfBrew(t.brew, seconds(t.brew.time + answer)), volume: t.volume };
+    case 'weak':
+      return {
+        taste: returnLeaf(t.brew, answer).taste,
+        liquor: colourOfBrew(t.brew, seconds(t.brew.time + answer)),
+        volume: t.volume,
+      };
     case 'blend': {
       if (!t.weak) throw new RangeError('a blend has a weak cup');
-      const parts = [{ brew: t.brew, cup, ml: t.volume - answer }, { brew: t.weak, cup: brewCup(t.weak), ml: answer }].filter((p) => p.ml > 0);
-      const mixed = blend(character, parts.map((p) => ({ volume: millilitres(p.ml), gramsPerLitre: p.cup.gramsPerLitre })));
-      return { taste: mixed.taste, liquor: blendLiquors(parts.map((p) => ({ liquor: colourOfBrew(p.brew, p.brew.time), ml: p.ml }))), volume: t.volume };
+      const parts = [
+        { brew: t.brew, cup, ml: t.volume - answer },
+        { brew: t.weak, cup: brewCup(t.weak), ml: answer },
+      ].filter((p) => p.ml > 0);
+      const mixed = blend(
+        character,
+        parts.map((p) => ({ volume: millilitres(p.ml), gramsPerLitre: p.cup.gramsPerLitre })),
+      );
+      return {
+        taste: mixed.taste,
+        liquor: blendLiquors(
+          parts.map((p) => ({ liquor: colourOfBrew(p.brew, p.brew.time), ml: p.ml })),
+        ),
+        volume: t.volume,
+      };
     }
   }
 }
@@ -69,9 +147,14 @@ export function bestRescue(t: RescueTask): number | null {
   const wanted = bodyOf(brewCup(t.house).gramsPerLitre);
   const on = (x: number) => Math.min(t.most, Math.max(0, x));
   switch (t.kind) {
-    case 'over': return on(t.volume * (bodyOf(brewCup(t.brew).gramsPerLitre) / wanted - 1));
-    case 'extract': return on(t.volume * waterPerExtract(brewCup(t.brew), wanted));
-    case 'blend': { const share = t.weak && blendShare(brewCup(t.brew), brewCup(t.weak), wanted); return share === null ? null : on(share * t.volume); }
+    case 'over':
+      return on(t.volume * (bodyOf(brewCup(t.brew).gramsPerLitre) / wanted - 1));
+    case 'extract':
+      return on(t.volume * waterPerExtract(brewCup(t.brew), wanted));
+    case 'blend': {
+      const share = t.weak && blendShare(brewCup(t.brew), brewCup(t.weak), wanted);
+      return share === null ? null : on(share * t.volume);
+    }
     case 'weak': {
       const body = (s: number) => bodyOf(returnLeaf(t.brew, s).gramsPerLitre);
       let [low, high] = [0, t.most];

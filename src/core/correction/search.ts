@@ -1,4 +1,15 @@
-import { EFFORT, MODEL_LEVERS, nearsRecipe, turnable, turned, turnInto, valueOf, type ModelLever, type RecipePoint, type Turns } from './levers';
+import {
+  EFFORT,
+  MODEL_LEVERS,
+  nearsRecipe,
+  turnable,
+  turned,
+  turnInto,
+  valueOf,
+  type ModelLever,
+  type RecipePoint,
+  type Turns,
+} from './levers';
 import type { Mark } from './marks';
 import type { Brewing } from '#core/cup';
 import { CUP, newCup, quickCup } from '#core/quick';
@@ -6,7 +17,14 @@ import { MARK } from '#core/taste';
 import type { StyleId } from '#core/styles';
 
 /** What a taster can mark and the model can predict. */
-export const JUDGED = ['strength', 'bitterness', 'astringency', 'sweetness', 'aroma', 'colour'] as const;
+export const JUDGED = [
+  'strength',
+  'bitterness',
+  'astringency',
+  'sweetness',
+  'aroma',
+  'colour',
+] as const;
 export type JudgedIndex = (typeof JUDGED)[number];
 export type Indices = Readonly<Record<JudgedIndex, number>>;
 export type Marks = Readonly<Partial<Record<JudgedIndex, Mark>>>;
@@ -23,7 +41,11 @@ export type Question = {
   readonly levers?: readonly ModelLever[];
 };
 /** A way to turn the levers and what it is worth. Cost is J: misfit plus effort. */
-export type Answer = { readonly levers: readonly { readonly lever: ModelLever; readonly value: number }[]; readonly cost: number; readonly turns: Turns };
+export type Answer = {
+  readonly levers: readonly { readonly lever: ModelLever; readonly value: number }[];
+  readonly cost: number;
+  readonly turns: Turns;
+};
 export type Search = {
   readonly before: Indices;
   readonly costNone: number;
@@ -56,21 +78,38 @@ const LAST_STEP = 1 / 64;
 const POLISHED = 2;
 
 const cup = newCup();
-const PLACE: Readonly<Record<JudgedIndex, number>> = { strength: CUP.strength, bitterness: CUP.bitterness, astringency: CUP.astringency, sweetness: CUP.sweetness, aroma: CUP.aroma, colour: CUP.colour };
+const PLACE: Readonly<Record<JudgedIndex, number>> = {
+  strength: CUP.strength,
+  bitterness: CUP.bitterness,
+  astringency: CUP.astringency,
+  sweetness: CUP.sweetness,
+  aroma: CUP.aroma,
+  colour: CUP.colour,
+};
 /** Indices of a brew. */
 export function predict(b: Brewing): Indices {
   quickCup(b, cup);
   return Object.fromEntries(JUDGED.map((j) => [j, cup[PLACE[j]] as number])) as Indices;
 }
 
-type Cost = { readonly reach: Reach; readonly total: (turns: Turns) => number; readonly fit: (turns: Turns) => number };
-const reachOf = (q: Question): Reach => (q.stillAlready ? { ...EFFORT, contactFactor: { from: 0, to: EFFORT.contactFactor.to } } : EFFORT);
+type Cost = {
+  readonly reach: Reach;
+  readonly total: (turns: Turns) => number;
+  readonly fit: (turns: Turns) => number;
+};
+const reachOf = (q: Question): Reach =>
+  q.stillAlready ? { ...EFFORT, contactFactor: { from: 0, to: EFFORT.contactFactor.to } } : EFFORT;
 function costOf(q: Question, before: Indices): Cost {
   const { style, brew, recipe, marks } = q;
   const wants = JUDGED.map((j) => {
     const mark = marks[j];
     const kind = mark === undefined ? 'silent' : mark === 0 ? 'right' : 'marked';
-    return { place: PLACE[j], target: Math.min(HIGHEST, Math.max(0, before[j] - MARK * (mark ?? 0))), weight: WEIGHT[kind], dead: DEAD[kind] };
+    return {
+      place: PLACE[j],
+      target: Math.min(HIGHEST, Math.max(0, before[j] - MARK * (mark ?? 0))),
+      weight: WEIGHT[kind],
+      dead: DEAD[kind],
+    };
   });
   const next = turnable(brew);
   const fitOf = (turns: Turns) => {
@@ -91,7 +130,12 @@ function costOf(q: Question, before: Indices): Cost {
       let effort = 0;
       for (const lever of MODEL_LEVERS) {
         const u = turns[lever];
-        if (u) effort += EFFORT_WEIGHT * (EFFORT[lever].cost * u) * (EFFORT[lever].cost * u) * (nearsRecipe(brew, next, lever, recipe) ? HOMEWARD : 1);
+        if (u)
+          effort +=
+            EFFORT_WEIGHT *
+            (EFFORT[lever].cost * u) *
+            (EFFORT[lever].cost * u) *
+            (nearsRecipe(brew, next, lever, recipe) ? HOMEWARD : 1);
       }
       return fit + effort;
     },
@@ -100,13 +144,20 @@ function costOf(q: Question, before: Indices): Cost {
 
 /** How far each lever may be turned for one question. */
 type Reach = Readonly<Record<ModelLever, { readonly from: number; readonly to: number }>>;
-const grid = ({ from, to }: { from: number; to: number }, points: number): number[] => Array.from({ length: points }, (_, i) => from + ((to - from) * i) / (points - 1));
+const grid = ({ from, to }: { from: number; to: number }, points: number): number[] =>
+  Array.from({ length: points }, (_, i) => from + ((to - from) * i) / (points - 1));
 type Found = { turns: Turns; cost: number };
 
 /**
  * Compass search from a start: a step each way, on in the way that helped, the step halved when nothing does.
  */
-function follow(start: Found, levers: readonly ModelLever[], cost: Cost, first = FIRST_STEP, last = LAST_STEP): Found {
+function follow(
+  start: Found,
+  levers: readonly ModelLever[],
+  cost: Cost,
+  first = FIRST_STEP,
+  last = LAST_STEP,
+): Found {
   let best = start;
   for (let step = first; step >= last;) {
     let moved = false;
@@ -132,20 +183,33 @@ function follow(start: Found, levers: readonly ModelLever[], cost: Cost, first =
 const least = (found: readonly Found[]): Found => found.reduce((a, b) => (b.cost < a.cost ? b : a));
 
 function bestSingleOf(lever: ModelLever, cost: Cost): Found {
-  const found = grid(cost.reach[lever], SINGLE_POINTS).map((u) => ({ turns: { [lever]: u }, cost: cost.total({ [lever]: u }) }));
+  const found = grid(cost.reach[lever], SINGLE_POINTS).map((u) => ({
+    turns: { [lever]: u },
+    cost: cost.total({ [lever]: u }),
+  }));
   return follow(least(found), [lever], cost);
 }
 function bestPairOf(levers: readonly ModelLever[], cost: Cost): Found {
-  const rough = levers.flatMap((a, i) => levers.slice(i + 1).map((b) => {
-    let start: Found = { turns: {}, cost: Infinity };
-    for (const u of grid(cost.reach[a], PAIR_POINTS)) for (const v of grid(cost.reach[b], PAIR_POINTS)) {
-      const turns = { [a]: u, [b]: v };
-      const c = cost.total(turns);
-      if (c < start.cost) start = { turns, cost: c };
-    }
-    return { levers: [a, b] as const, found: follow(start, [a, b], cost, FIRST_STEP, ROUGH_STEP) };
-  })).sort((x, y) => x.found.cost - y.found.cost);
-  return least(rough.slice(0, POLISHED).map(({ levers, found }) => follow(found, levers, cost, ROUGH_STEP)));
+  const rough = levers
+    .flatMap((a, i) =>
+      levers.slice(i + 1).map((b) => {
+        let start: Found = { turns: {}, cost: Infinity };
+        for (const u of grid(cost.reach[a], PAIR_POINTS))
+          for (const v of grid(cost.reach[b], PAIR_POINTS)) {
+            const turns = { [a]: u, [b]: v };
+            const c = cost.total(turns);
+            if (c < start.cost) start = { turns, cost: c };
+          }
+        return {
+          levers: [a, b] as const,
+          found: follow(start, [a, b], cost, FIRST_STEP, ROUGH_STEP),
+        };
+      }),
+    )
+    .sort((x, y) => x.found.cost - y.found.cost);
+  return least(
+    rough.slice(0, POLISHED).map(({ levers, found }) => follow(found, levers, cost, ROUGH_STEP)),
+  );
 }
 
 /**
@@ -158,12 +222,20 @@ export function searchCorrection(q: Question): Search {
   const cost = costOf(q, before);
   const answer = (f: Found): Answer => {
     const after = turned(q.brew, q.style, f.turns);
-    return { ...f, levers: MODEL_LEVERS.filter((l) => Math.abs(valueOf(after, l) - valueOf(q.brew, l)) > 1e-6).map((lever) => ({ lever, value: valueOf(after, lever) })) };
+    return {
+      ...f,
+      levers: MODEL_LEVERS.filter(
+        (l) => Math.abs(valueOf(after, l) - valueOf(q.brew, l)) > 1e-6,
+      ).map((lever) => ({ lever, value: valueOf(after, lever) })),
+    };
   };
   const costNone = cost.total({});
   const levers = q.levers ?? MODEL_LEVERS;
-  const singles = levers.map((lever) => ({ lever, ...bestSingleOf(lever, cost) })).sort((a, b) => a.cost - b.cost);
-  const home = (s: (typeof singles)[number]) => nearsRecipe(q.brew, turned(q.brew, q.style, s.turns), s.lever, q.recipe);
+  const singles = levers
+    .map((lever) => ({ lever, ...bestSingleOf(lever, cost) }))
+    .sort((a, b) => a.cost - b.cost);
+  const home = (s: (typeof singles)[number]) =>
+    nearsRecipe(q.brew, turned(q.brew, q.style, s.turns), s.lever, q.recipe);
   const first = singles[0] as (typeof singles)[number];
   if (!home(first)) {
     const better = singles.findIndex((s) => s.cost <= first.cost * NEAR_TIE && home(s));
@@ -171,11 +243,16 @@ export function searchCorrection(q: Question): Search {
   }
   const single = singles[0] as (typeof singles)[number];
   const pair = bestPairOf(levers, cost);
-  const best: Found = costNone <= Math.min(single.cost, pair.cost + PAIR_PENALTY) ? { turns: {}, cost: costNone }
-    : pair.cost + PAIR_PENALTY < PAIR_MUST_BEAT * single.cost ? pair : single;
+  const best: Found =
+    costNone <= Math.min(single.cost, pair.cost + PAIR_PENALTY)
+      ? { turns: {}, cost: costNone }
+      : pair.cost + PAIR_PENALTY < PAIR_MUST_BEAT * single.cost
+        ? pair
+        : single;
   const second = singles[1];
   return {
-    before, costNone,
+    before,
+    costNone,
     best: { ...answer(best), predicted: predict(turned(q.brew, q.style, best.turns)) },
     bestSingle: answer(single),
     runnerUp: second && second.cost < costNone ? answer(second) : null,

@@ -6,7 +6,8 @@ export type Rescue = 'returnLeaf' | 'hotWater' | 'split' | 'none';
 
 type Wanted = 'over' | 'under' | 'right' | 'notOver' | 'notUnder';
 /** Which brews a row speaks of, besides what was found. */
-export type Circumstance = 'coldVessel' | 'smallInfuser' | 'shortRecipe' | 'longRecipe' | 'hotForStyle';
+export type Circumstance =
+  'coldVessel' | 'smallInfuser' | 'shortRecipe' | 'longRecipe' | 'hotForStyle';
 
 export type CorrectionRow = {
   readonly id: string;
@@ -28,93 +29,180 @@ export type CorrectionRow = {
  */
 export const CORRECTION_TABLE: readonly CorrectionRow[] = [
   {
-    id: 'weak-cold-vessel', found: 'weak though timed right', when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' }, circumstance: 'coldVessel',
-    cause: 'a cold pot', levers: ['warmVessel'], rescue: 'returnLeaf',
-    reason: 'A cold vessel takes 5 to 15 °C out of the water at once. Warm it first; leaf and time stay.',
+    id: 'weak-cold-vessel',
+    found: 'weak though timed right',
+    when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' },
+    circumstance: 'coldVessel',
+    cause: 'a cold pot',
+    levers: ['warmVessel'],
+    rescue: 'returnLeaf',
+    reason:
+      'A cold vessel takes 5 to 15 °C out of the water at once. Warm it first; leaf and time stay.',
   },
   {
-    id: 'weak-cramped', found: 'pale, watery', when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' }, circumstance: 'smallInfuser',
-    cause: 'leaf cramped', levers: ['roomier'], rescue: 'returnLeaf',
-    reason: 'Opened leaf fills this infuser, so water hardly passes. A roomier one lets the same leaf give more.',
+    id: 'weak-cramped',
+    found: 'pale, watery',
+    when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' },
+    circumstance: 'smallInfuser',
+    cause: 'leaf cramped',
+    levers: ['roomier'],
+    rescue: 'returnLeaf',
+    reason:
+      'Opened leaf fills this infuser, so water hardly passes. A roomier one lets the same leaf give more.',
   },
   {
-    id: 'weak-short', found: 'pale, watery, sweet, no bite', when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' }, circumstance: 'shortRecipe',
-    cause: 'too short', levers: ['longer'], rescue: 'returnLeaf',
-    reason: 'The steep is shorter than this style’s usual window. Thirty seconds more before more leaf.',
+    id: 'weak-short',
+    found: 'pale, watery, sweet, no bite',
+    when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' },
+    circumstance: 'shortRecipe',
+    cause: 'too short',
+    levers: ['longer'],
+    rescue: 'returnLeaf',
+    reason:
+      'The steep is shorter than this style’s usual window. Thirty seconds more before more leaf.',
   },
   {
-    id: 'weak', found: 'pale, watery, sweet, no bite', when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' },
-    cause: 'too little leaf', levers: ['leafMore'], rescue: 'returnLeaf',
+    id: 'weak',
+    found: 'pale, watery, sweet, no bite',
+    when: { strength: 'under', bitterness: 'notOver', astringency: 'notOver' },
+    cause: 'too little leaf',
+    levers: ['leafMore'],
+    rescue: 'returnLeaf',
     reason: 'Strength is got with leaf, not minutes: longer would bring bite before body.',
   },
   {
-    id: 'weak-but-bitter', found: 'thin and bitter', when: { strength: 'under' }, anyOver: ['bitterness', 'astringency'],
-    cause: 'too little leaf, drawn too long or too hot', levers: ['shorter'], rescue: 'none',
-    reason: 'Bite without body: the leaf was drawn past its best. Shorter first; then more leaf, one thing at a time.',
+    id: 'weak-but-bitter',
+    found: 'thin and bitter',
+    when: { strength: 'under' },
+    anyOver: ['bitterness', 'astringency'],
+    cause: 'too little leaf, drawn too long or too hot',
+    levers: ['shorter'],
+    rescue: 'none',
+    reason:
+      'Bite without body: the leaf was drawn past its best. Shorter first; then more leaf, one thing at a time.',
   },
   {
-    id: 'over-long', found: 'dark, bitter, puckering', when: { strength: 'notUnder' }, anyOver: ['bitterness', 'astringency'], circumstance: 'longRecipe',
-    cause: 'too long', levers: ['shorter'], rescue: 'split',
-    reason: 'The recipe’s time lies past this style’s usual window; there it buys tannin, not depth.',
+    id: 'over-long',
+    found: 'dark, bitter, puckering',
+    when: { strength: 'notUnder' },
+    anyOver: ['bitterness', 'astringency'],
+    circumstance: 'longRecipe',
+    cause: 'too long',
+    levers: ['shorter'],
+    rescue: 'split',
+    reason:
+      'The recipe’s time lies past this style’s usual window; there it buys tannin, not depth.',
   },
   {
-    id: 'over-hot', found: 'darker, bitter or dry', when: { colour: 'over' }, anyOver: ['bitterness', 'astringency'],
-    cause: 'too hot', levers: ['cooler'], rescue: 'split',
+    id: 'over-hot',
+    found: 'darker, bitter or dry',
+    when: { colour: 'over' },
+    anyOver: ['bitterness', 'astringency'],
+    cause: 'too hot',
+    levers: ['cooler'],
+    rescue: 'split',
     reason: 'Heat brings bitterness and dryness first. Less leaf would only thin it.',
   },
   {
-    id: 'bitter', found: 'right colour, bitter or dry', when: {}, anyOver: ['bitterness', 'astringency'],
-    cause: 'too hot, or summer or broken leaf', levers: ['cooler', 'shorter'], rescue: 'hotWater',
+    id: 'bitter',
+    found: 'right colour, bitter or dry',
+    when: {},
+    anyOver: ['bitterness', 'astringency'],
+    cause: 'too hot, or summer or broken leaf',
+    levers: ['cooler', 'shorter'],
+    rescue: 'hotWater',
     reason: 'Bitterness is taken out with temperature or minutes, not with leaf.',
   },
   {
-    id: 'heavy', found: 'dark, heavy, not bitter', when: { strength: 'over' },
-    cause: 'too much leaf', levers: ['leafLess'], rescue: 'hotWater',
+    id: 'heavy',
+    found: 'dark, heavy, not bitter',
+    when: { strength: 'over' },
+    cause: 'too much leaf',
+    levers: ['leafLess'],
+    rescue: 'hotWater',
     reason: 'Full and clean: only too much of it. Less leaf keeps the balance.',
   },
   {
-    id: 'flat-hot', found: 'flat, stewed, dull', when: { aroma: 'under' }, circumstance: 'hotForStyle',
-    cause: 'too hot for the style', levers: ['cooler'], rescue: 'none',
+    id: 'flat-hot',
+    found: 'flat, stewed, dull',
+    when: { aroma: 'under' },
+    circumstance: 'hotForStyle',
+    cause: 'too hot for the style',
+    levers: ['cooler'],
+    rescue: 'none',
     reason: 'Hotter than this style’s usual: the fine aroma goes first.',
   },
   {
-    id: 'faint', found: 'flat, faint', when: { aroma: 'under' },
-    cause: 'stale leaf, reboiled or hard water', levers: ['checkLot'], rescue: 'none',
-    reason: 'Heat and time are usual for the style. Look at the lot’s age and the water before changing the recipe.',
+    id: 'faint',
+    found: 'flat, faint',
+    when: { aroma: 'under' },
+    cause: 'stale leaf, reboiled or hard water',
+    levers: ['checkLot'],
+    rescue: 'none',
+    reason:
+      'Heat and time are usual for the style. Look at the lot’s age and the water before changing the recipe.',
   },
   {
-    id: 'little-sweet', found: 'little sweetness', when: { sweetness: 'under' },
-    cause: 'too hot', levers: ['cooler'], rescue: 'none',
+    id: 'little-sweet',
+    found: 'little sweetness',
+    when: { sweetness: 'under' },
+    cause: 'too hot',
+    levers: ['cooler'],
+    rescue: 'none',
     reason: 'Sweetness is there from the start; heat covers it with bite.',
   },
   {
-    id: 'slack', found: 'soft, no bite', when: { bitterness: 'under' },
-    cause: 'too short', levers: ['longer'], rescue: 'returnLeaf',
+    id: 'slack',
+    found: 'soft, no bite',
+    when: { bitterness: 'under' },
+    cause: 'too short',
+    levers: ['longer'],
+    rescue: 'returnLeaf',
     reason: 'Body is right, bite is missing: that comes last. A little longer.',
   },
   {
-    id: 'smooth', found: 'slack, no grip', when: { astringency: 'under' },
-    cause: 'too short', levers: ['longer'], rescue: 'returnLeaf',
+    id: 'smooth',
+    found: 'slack, no grip',
+    when: { astringency: 'under' },
+    cause: 'too short',
+    levers: ['longer'],
+    rescue: 'returnLeaf',
     reason: 'Body is right, grip is missing: that comes last. A little longer.',
   },
   {
-    id: 'sugary', found: 'sweet and little else', when: { sweetness: 'over' },
-    cause: 'too short', levers: ['longer'], rescue: 'returnLeaf',
+    id: 'sugary',
+    found: 'sweet and little else',
+    when: { sweetness: 'over' },
+    cause: 'too short',
+    levers: ['longer'],
+    rescue: 'returnLeaf',
     reason: 'Sweetness comes first and the rest after it. A little longer brings them level.',
   },
   {
-    id: 'loud', found: 'aroma too strong', when: { aroma: 'over' },
-    cause: 'too much leaf', levers: ['leafLess'], rescue: 'hotWater',
+    id: 'loud',
+    found: 'aroma too strong',
+    when: { aroma: 'over' },
+    cause: 'too much leaf',
+    levers: ['leafLess'],
+    rescue: 'hotWater',
     reason: 'A strong grade wants less leaf than usual.',
   },
   {
-    id: 'pale', found: 'paler, taste right', when: { colour: 'under' },
-    cause: 'light, or a paler lot', levers: ['checkLot'], rescue: 'none',
+    id: 'pale',
+    found: 'paler, taste right',
+    when: { colour: 'under' },
+    cause: 'light, or a paler lot',
+    levers: ['checkLot'],
+    rescue: 'none',
     reason: 'Taste decides. Judge the colour again in daylight, in the same white cup.',
   },
   {
-    id: 'dark', found: 'darker, taste right', when: { colour: 'over' },
-    cause: 'light, or a darker lot', levers: ['checkLot'], rescue: 'none',
+    id: 'dark',
+    found: 'darker, taste right',
+    when: { colour: 'over' },
+    cause: 'light, or a darker lot',
+    levers: ['checkLot'],
+    rescue: 'none',
     reason: 'Taste decides. Judge the colour again in daylight, in the same white cup.',
   },
 ];
@@ -128,7 +216,8 @@ export const LEVER_REASONS: Readonly<Record<Lever, string>> = {
   shorter: 'The end of a steep buys tannin, not depth.',
   longer: 'The steep had not given all it should yet.',
   warmVessel: 'A cold vessel takes 5 to 15 °C out of the water at once.',
-  roomier: 'Water must pass the leaf: stirred once, or in a roomier infuser, the same leaf gives more.',
+  roomier:
+    'Water must pass the leaf: stirred once, or in a roomier infuser, the same leaf gives more.',
   stiller: 'Left alone the same leaf gives less.',
   waterAfter: 'Brewed as it is and topped with hot water, the cup is milder at the same balance.',
   checkLot: 'Look at the lot’s age and the water before changing the recipe.',
@@ -137,10 +226,15 @@ export const LEVER_REASONS: Readonly<Record<Lever, string>> = {
 /** How a wish reads against a mark. */
 export function meets(wanted: Wanted, mark: number): boolean {
   switch (wanted) {
-    case 'over': return mark > 0;
-    case 'under': return mark < 0;
-    case 'right': return mark === 0;
-    case 'notOver': return mark <= 0;
-    case 'notUnder': return mark >= 0;
+    case 'over':
+      return mark > 0;
+    case 'under':
+      return mark < 0;
+    case 'right':
+      return mark === 0;
+    case 'notOver':
+      return mark <= 0;
+    case 'notUnder':
+      return mark >= 0;
   }
 }

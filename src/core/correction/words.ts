@@ -20,9 +20,13 @@ export function asTheBarCan(before: Brewing, style: StyleId, turns: Turns): Brew
   return {
     ...exact,
     leaf: moved('leafGrams') ? grams(near(LEAF, exact.leaf)) : before.leaf,
-    temperature: moved('temperatureC') ? celsius(near(HEAT, exact.temperature)) : before.temperature,
+    temperature: moved('temperatureC')
+      ? celsius(near(HEAT, exact.temperature))
+      : before.temperature,
     time: moved('seconds') ? seconds(near(TIME, exact.time)) : before.time,
-    waterAfter: moved('waterAfterFraction') ? near(WATER, exact.waterAfter ?? 0) : before.waterAfter,
+    waterAfter: moved('waterAfterFraction')
+      ? near(WATER, exact.waterAfter ?? 0)
+      : before.waterAfter,
   };
 }
 
@@ -30,10 +34,19 @@ export function asTheBarCan(before: Brewing, style: StyleId, turns: Turns): Brew
 export function turnsBetween(before: Brewing, after: Brewing): Turn[] {
   const dose = (b: Brewing) => Number(((100 * b.leaf) / b.water).toFixed(2));
   return MODEL_LEVERS.flatMap((l): Turn[] => {
-    const [from, to] = l === 'leafGrams' ? [dose(before), dose(after)] : [valueOf(before, l), valueOf(after, l)];
+    const [from, to] =
+      l === 'leafGrams' ? [dose(before), dose(after)] : [valueOf(before, l), valueOf(after, l)];
     if (Math.abs(to - from) < 1e-6) return [];
     const up = to > from;
-    const lever = ({ leafGrams: up ? 'leafMore' : 'leafLess', temperatureC: up ? 'hotter' : 'cooler', seconds: up ? 'longer' : 'shorter', contactFactor: up ? 'roomier' : 'stiller', waterAfterFraction: 'waterAfter' } as const)[l];
+    const lever = (
+      {
+        leafGrams: up ? 'leafMore' : 'leafLess',
+        temperatureC: up ? 'hotter' : 'cooler',
+        seconds: up ? 'longer' : 'shorter',
+        contactFactor: up ? 'roomier' : 'stiller',
+        waterAfterFraction: 'waterAfter',
+      } as const
+    )[l];
     return [{ lever, from, to }];
   });
 }
@@ -41,32 +54,62 @@ export function turnsBetween(before: Brewing, after: Brewing): Turn[] {
 /** The figure of a correction, large. @example headlineOf({ lever: 'cooler', from: 90, to: 85 }) // '5 °C cooler' */
 export function headlineOf({ lever, from, to }: Turn): string {
   switch (lever) {
-    case 'leafMore': case 'leafLess': return `${Math.max(1, Math.round(Math.abs(to / from - 1) * 100))} % ${to > from ? 'more' : 'less'} leaf`;
-    case 'cooler': case 'hotter': return `${Math.max(1, Math.round(Math.abs(to - from)))} °C ${lever}`;
-    case 'shorter': case 'longer': return `${minutesText(Math.abs(to - from))} ${lever}`;
-    case 'roomier': return 'Stir it once';
-    case 'stiller': return 'Leave it still';
-    case 'waterAfter': return `${Math.round(100 * to)} % hot water after`;
+    case 'leafMore':
+    case 'leafLess':
+      return `${Math.max(1, Math.round(Math.abs(to / from - 1) * 100))} % ${to > from ? 'more' : 'less'} leaf`;
+    case 'cooler':
+    case 'hotter':
+      return `${Math.max(1, Math.round(Math.abs(to - from)))} °C ${lever}`;
+    case 'shorter':
+    case 'longer':
+      return `${minutesText(Math.abs(to - from))} ${lever}`;
+    case 'roomier':
+      return 'Stir it once';
+    case 'stiller':
+      return 'Leave it still';
+    case 'waterAfter':
+      return `${Math.round(100 * to)} % hot water after`;
   }
 }
 /** From what to what. */
 export function changeOf({ lever, from, to }: Turn): string {
   switch (lever) {
-    case 'leafMore': case 'leafLess': return `${numberText(from, 2)} to ${numberText(to, 2)} g per 100 ml`;
-    case 'cooler': case 'hotter': return `${Math.round(from)} to ${Math.round(to)} °C`;
-    case 'shorter': case 'longer': return `best at ${minutesText(to)}, was ${minutesText(from)}`;
-    case 'roomier': return 'or a roomier infuser';
-    case 'stiller': return 'no stirring, or a smaller infuser';
-    case 'waterAfter': return `${Math.round(100 * to)} ml to each 100 ml poured`;
+    case 'leafMore':
+    case 'leafLess':
+      return `${numberText(from, 2)} to ${numberText(to, 2)} g per 100 ml`;
+    case 'cooler':
+    case 'hotter':
+      return `${Math.round(from)} to ${Math.round(to)} °C`;
+    case 'shorter':
+    case 'longer':
+      return `best at ${minutesText(to)}, was ${minutesText(from)}`;
+    case 'roomier':
+      return 'or a roomier infuser';
+    case 'stiller':
+      return 'no stirring, or a smaller infuser';
+    case 'waterAfter':
+      return `${Math.round(100 * to)} ml to each 100 ml poured`;
   }
 }
 const NAMES: Readonly<Record<ModelLever, readonly TurnedLever[]>> = {
-  leafGrams: ['leafMore', 'leafLess'], temperatureC: ['cooler', 'hotter'], seconds: ['shorter', 'longer'], contactFactor: ['roomier', 'stiller'], waterAfterFraction: ['waterAfter'],
+  leafGrams: ['leafMore', 'leafLess'],
+  temperatureC: ['cooler', 'hotter'],
+  seconds: ['shorter', 'longer'],
+  contactFactor: ['roomier', 'stiller'],
+  waterAfterFraction: ['waterAfter'],
 };
-const WORDS: Readonly<Record<ModelLever, string>> = { leafGrams: 'leaf', temperatureC: 'heat', seconds: 'time', contactFactor: 'handling', waterAfterFraction: 'water after' };
+const WORDS: Readonly<Record<ModelLever, string>> = {
+  leafGrams: 'leaf',
+  temperatureC: 'heat',
+  seconds: 'time',
+  contactFactor: 'handling',
+  waterAfterFraction: 'water after',
+};
 /** What is left alone, so that only one thing changes. @example restOf([{ lever: 'cooler', from: 90, to: 85 }]) // 'Leaf and time stay.' */
 export function restOf(turns: readonly Turn[]): string {
-  const stays = (['leafGrams', 'temperatureC', 'seconds'] as const).filter((l) => !turns.some((t) => NAMES[l].includes(t.lever))).map((l) => WORDS[l]);
+  const stays = (['leafGrams', 'temperatureC', 'seconds'] as const)
+    .filter((l) => !turns.some((t) => NAMES[l].includes(t.lever)))
+    .map((l) => WORDS[l]);
   if (stays.length === 0) return '';
   const said = stays.length === 3 ? 'leaf, heat and time' : stays.join(' and ');
   return `${capital(said)} ${stays.length === 1 ? 'stays' : 'stay'}.`;

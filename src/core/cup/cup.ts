@@ -1,11 +1,30 @@
 import {
-  contactFactor, dryLeaf, eachSolute, at, heatAfter, NO_SOLUTES, pourOff, steep, sumOf,
-  type Agitation, type BySolute, type Heat, type Setting,
+  contactFactor,
+  dryLeaf,
+  eachSolute,
+  at,
+  heatAfter,
+  NO_SOLUTES,
+  pourOff,
+  steep,
+  sumOf,
+  type Agitation,
+  type BySolute,
+  type Heat,
+  type Setting,
 } from '#core/extraction';
 import type { Material } from '#core/heat';
 import type { Character } from '#core/styles';
 import { tasteOf, type Taste } from '#core/taste';
-import { celsius, grams, millilitres, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
+import {
+  celsius,
+  grams,
+  millilitres,
+  type Celsius,
+  type Grams,
+  type Millilitres,
+  type Seconds,
+} from '#core/units';
 import type { InfuserKind } from '#core/vessels';
 
 /** A brew as the model needs it. Temperature is of the water on the leaf: neither pour nor wall is applied again. */
@@ -49,17 +68,38 @@ export type Cup = {
 const ROOM = celsius(20);
 /** The setting a brew's leaf lies in. */
 export const settingOf = (b: Brewing): Setting => ({
-  character: b.character, leaf: b.leaf, water: b.water, lid: b.lid ?? true,
+  character: b.character,
+  leaf: b.leaf,
+  water: b.water,
+  lid: b.lid ?? true,
   contact: contactFactor(b.character, b),
 });
 /** How a brew's heat goes: in porcelain under a lid in a room of 20 C unless said. */
-export const heatOf = (b: Brewing): Heat => (b.constant
-  ? { kind: 'constant', at: b.temperature }
-  : { kind: 'cooling', start: b.temperature, ambient: b.ambient ?? ROOM, material: b.material ?? 'porcelain', lid: b.lid ?? true, cosy: b.cosy });
+export const heatOf = (b: Brewing): Heat =>
+  b.constant
+    ? { kind: 'constant', at: b.temperature }
+    : {
+        kind: 'cooling',
+        start: b.temperature,
+        ambient: b.ambient ?? ROOM,
+        material: b.material ?? 'porcelain',
+        lid: b.lid ?? true,
+        cosy: b.cosy,
+      };
 
 /** Poured solutes as a cup. `stewed` in seconds at 90 C. */
-export function cupOf(character: Character, leaf: Grams, volume: Millilitres, solutes: BySolute, stewed: number, { milk = 0, waterAfter = 0 }: Pick<Brewing, 'milk' | 'waterAfter'> = {}): Cup {
-  const gramsPerLitre = volume > 0 ? eachSolute((i) => at(solutes, i) / volume / (1 + waterAfter) / (1 + milk)) : NO_SOLUTES;
+export function cupOf(
+  character: Character,
+  leaf: Grams,
+  volume: Millilitres,
+  solutes: BySolute,
+  stewed: number,
+  { milk = 0, waterAfter = 0 }: Pick<Brewing, 'milk' | 'waterAfter'> = {},
+): Cup {
+  const gramsPerLitre =
+    volume > 0
+      ? eachSolute((i) => at(solutes, i) / volume / (1 + waterAfter) / (1 + milk))
+      : NO_SOLUTES;
   return {
     liquor: millilitres(volume * (1 + waterAfter)),
     gramsPerLitre,
@@ -82,14 +122,23 @@ export function brewCup(b: Brewing): Cup {
 }
 
 /** One of several steeps of the same leaf. `kept` is the root left under it for the next, a share of the liquor. */
-export type Resteep = { readonly time: Seconds; readonly temperature?: Celsius; readonly kept?: number };
+export type Resteep = {
+  readonly time: Seconds;
+  readonly temperature?: Celsius;
+  readonly kept?: number;
+};
 
 /** The cups of several steeps of the same leaf, topped up to the same water each time. */
 export function brewAgain(b: Brewing, steeps: readonly Resteep[]): Cup[] {
   const set = settingOf(b);
   let state = dryLeaf(b.character, b.leaf);
   return steeps.map((s) => {
-    const after = steep(state, set, heatOf({ ...b, temperature: s.temperature ?? b.temperature }), s.time);
+    const after = steep(
+      state,
+      set,
+      heatOf({ ...b, temperature: s.temperature ?? b.temperature }),
+      s.time,
+    );
     const poured = pourOff(after, set, { kept: s.kept, squeeze: b.squeeze });
     state = poured.left;
     return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b);
@@ -97,13 +146,21 @@ export function brewAgain(b: Brewing, steeps: readonly Resteep[]): Cup[] {
 }
 
 /** One stage of a brew that gets its water in parts, such as warm then cold. */
-export type Stage = { readonly add: Millilitres; readonly temperature: Celsius; readonly time: Seconds; readonly lid?: boolean };
+export type Stage = {
+  readonly add: Millilitres;
+  readonly temperature: Celsius;
+  readonly time: Seconds;
+  readonly lid?: boolean;
+};
 
 /**
  * The cup of a staged brew. Waters mix with no wall; the vessel then cools as a wall-less one of that volume.
  * @returns the cup and the temperature it ends at.
  */
-export function brewInStages(b: Omit<Brewing, 'water' | 'temperature' | 'time'>, stages: readonly Stage[]): { cup: Cup; endsAt: Celsius } {
+export function brewInStages(
+  b: Omit<Brewing, 'water' | 'temperature' | 'time'>,
+  stages: readonly Stage[],
+): { cup: Cup; endsAt: Celsius } {
   let water = 0;
   let t: Celsius = celsius(0);
   let state = dryLeaf(b.character, b.leaf);
@@ -111,7 +168,13 @@ export function brewInStages(b: Omit<Brewing, 'water' | 'temperature' | 'time'>,
   for (const s of stages) {
     t = celsius((water * t + s.add * s.temperature) / (water + s.add));
     water += s.add;
-    const brew: Brewing = { ...b, water: millilitres(water), temperature: t, time: s.time, lid: s.lid ?? b.lid };
+    const brew: Brewing = {
+      ...b,
+      water: millilitres(water),
+      temperature: t,
+      time: s.time,
+      lid: s.lid ?? b.lid,
+    };
     set = settingOf(brew);
     const heat = heatOf(brew);
     state = steep(state, set, heat, s.time);
@@ -119,18 +182,28 @@ export function brewInStages(b: Omit<Brewing, 'water' | 'temperature' | 'time'>,
   }
   if (!set) throw new RangeError('a brew has at least one stage');
   const poured = pourOff(state, set, { squeeze: b.squeeze });
-  return { cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, state.stewed, b), endsAt: t };
+  return {
+    cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, state.stewed, b),
+    endsAt: t,
+  };
 }
 
 /** Two liquors poured together: mg and ml add, then it is tasted. Stew goes by volume. */
-export function blend(character: Character, parts: readonly { volume: Millilitres; gramsPerLitre: BySolute; stewed?: number }[]): Cup {
+export function blend(
+  character: Character,
+  parts: readonly { volume: Millilitres; gramsPerLitre: BySolute; stewed?: number }[],
+): Cup {
   const volume = parts.reduce((sum, p) => sum + p.volume, 0);
   if (!(volume > 0)) throw new RangeError('nothing to blend');
-  const solutes = eachSolute((i) => parts.reduce((sum, p) => sum + p.volume * at(p.gramsPerLitre, i), 0));
+  const solutes = eachSolute((i) =>
+    parts.reduce((sum, p) => sum + p.volume * at(p.gramsPerLitre, i), 0),
+  );
   const stewed = parts.reduce((sum, p) => sum + p.volume * (p.stewed ?? 0), 0) / volume;
   return { ...cupOf(character, grams(1), millilitres(volume), solutes, stewed), yieldPercent: NaN };
 }
 /** A cup with water added: mg stay, the bitter to sweet dose ratio too. */
-export const dilute = (character: Character, cup: { volume: Millilitres; gramsPerLitre: BySolute; stewed?: number }, water: Millilitres): Cup =>
-  blend(character, [cup, { volume: water, gramsPerLitre: NO_SOLUTES, stewed: cup.stewed }]);
-
+export const dilute = (
+  character: Character,
+  cup: { volume: Millilitres; gramsPerLitre: BySolute; stewed?: number },
+  water: Millilitres,
+): Cup => blend(character, [cup, { volume: water, gramsPerLitre: NO_SOLUTES, stewed: cup.stewed }]);

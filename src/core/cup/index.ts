@@ -1,5 +1,15 @@
 export {
-  blend, brewAgain, brewCup, brewInStages, cupOf, dilute, heatOf, settingOf,
-  type Brewing, type Cup, type Resteep, type Stage,
+  blend,
+  brewAgain,
+  brewCup,
+  brewInStages,
+  cupOf,
+  dilute,
+  heatOf,
+  settingOf,
+  type Brewing,
+  type Cup,
+  type Resteep,
+  type Stage,
 } from './cup';
 export { outsideLimits } from './limits';

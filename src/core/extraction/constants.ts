@@ -28,9 +28,13 @@ export type Agitation = keyof typeof AGITATION;
 export const AGITATION_NAMES = Object.keys(AGITATION) as readonly Agitation[];
 
 /** (1/T - 1/363.15)/R in mol/kJ: energies times this are exponents. @example coldness(90) // 0 */
-export const coldness = (celsius: number): number => (1 / (celsius + 273.15) - 1 / REFERENCE_KELVIN) / GAS_CONSTANT;
+export const coldness = (celsius: number): number =>
+  (1 / (celsius + 273.15) - 1 / REFERENCE_KELVIN) / GAS_CONSTANT;
 
 /** The model's limits: outside them it says so rather than answers. */
 export const LIMITS = {
-  temperatureC: [4, 98], gramsPerLitre: [3, 60], hotSeconds: [10, 1800], coldSeconds: [10, 48 * 3600],
+  temperatureC: [4, 98],
+  gramsPerLitre: [3, 60],
+  hotSeconds: [10, 1800],
+  coldSeconds: [10, 48 * 3600],
 } as const;

@@ -26,8 +26,18 @@ export function crowdFactor(crowding: number): number {
  * Contact of leaf and water against loose whole leaf lying still: style x grade x motion x infuser x crowding. A
  * factor on every rate; 1 for the style's own leaf, loose and still, times the style's rate.
  */
-export function contactFactor(c: Character, { leaf, agitation = 'still', infuser = 'free', basket = null, contact = 1 }: LeafContact): number {
+export function contactFactor(
+  c: Character,
+  { leaf, agitation = 'still', infuser = 'free', basket = null, contact = 1 }: LeafContact,
+): number {
   const room = basket ?? INFUSERS[infuser].basketMl;
   const crowd = room === null ? 1 : crowdFactor((leaf * c.swell) / room);
-  return c.rate * GRADES[c.grade].rate * AGITATION[agitation] * INFUSERS[infuser].contact * crowd * contact;
+  return (
+    c.rate *
+    GRADES[c.grade].rate *
+    AGITATION[agitation] *
+    INFUSERS[infuser].contact *
+    crowd *
+    contact
+  );
 }

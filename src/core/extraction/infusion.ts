@@ -1,4 +1,13 @@
-import { ACTIVATION, coldness, PARTITION_AT_90, PARTITION_HEAT, RATE_AT_90, STEWING_ENERGY, VENTING, WETTING_ENERGY } from './constants';
+import {
+  ACTIVATION,
+  coldness,
+  PARTITION_AT_90,
+  PARTITION_HEAT,
+  RATE_AT_90,
+  STEWING_ENERGY,
+  VENTING,
+  WETTING_ENERGY,
+} from './constants';
 import { at, eachSolute, NO_SOLUTES, type BySolute } from './solutes';
 import type { Character } from '#core/styles';
 import { seconds, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
@@ -28,7 +37,11 @@ export type Setting = {
 
 /** Dry leaf, nothing drawn yet. */
 export const dryLeaf = (c: Character, leaf: Grams): Infusion => ({
-  inLeaf: eachSolute((i) => at(c.extractable, i) * leaf), inLiquor: NO_SOLUTES, lost: 0, opened: 0, stewed: seconds(0),
+  inLeaf: eachSolute((i) => at(c.extractable, i) * leaf),
+  inLiquor: NO_SOLUTES,
+  lost: 0,
+  opened: 0,
+  stewed: seconds(0),
 });
 
 /** Least water a gram of leaf is taken to hold, ml, in the partition. */
@@ -60,9 +73,15 @@ export function hold(from: Infusion, set: Setting, t: Celsius, dt: number): Infu
     const [leaf, liquor] = [at(from.inLeaf, i), at(from.inLiquor, i)];
     const phi = shareAtRest(i, set, x);
     const rest = phi * (leaf + liquor);
-    return rest > liquor ? (rest - liquor) * (1 - Math.exp((-rateOf(i, set, x) * effective) / phi)) : 0;
+    return rest > liquor
+      ? (rest - liquor) * (1 - Math.exp((-rateOf(i, set, x) * effective) / phi))
+      : 0;
   });
-  const aroma = holdAroma(from, rateOf(0, set, x) * effective, VENTING.rate * (set.lid ? 1 : VENTING.open) * Math.exp(-VENTING.energy * x) * dt);
+  const aroma = holdAroma(
+    from,
+    rateOf(0, set, x) * effective,
+    VENTING.rate * (set.lid ? 1 : VENTING.open) * Math.exp(-VENTING.energy * x) * dt,
+  );
   return {
     inLeaf: eachSolute((i) => (i === 0 ? aroma.leaf : at(from.inLeaf, i) - at(moved, i))),
     inLiquor: eachSolute((i) => (i === 0 ? aroma.liquor : at(from.inLiquor, i) + at(moved, i))),
@@ -73,11 +92,20 @@ export function hold(from: Infusion, set: Setting, t: Celsius, dt: number): Infu
 }
 
 /** Aroma over a panel: leaf -> liquor -> air in series; `d` and `v` are rate x time of the two. */
-function holdAroma(from: Infusion, d: number, v: number): { leaf: number; liquor: number; lost: number } {
+function holdAroma(
+  from: Infusion,
+  d: number,
+  v: number,
+): { leaf: number; liquor: number; lost: number } {
   const [leaf, liquor] = [at(from.inLeaf, 0), at(from.inLiquor, 0)];
-  const inSeries = Math.abs(v - d) < 1e-9 ? d * Math.exp(-d) : (d * (Math.exp(-d) - Math.exp(-v))) / (v - d);
+  const inSeries =
+    Math.abs(v - d) < 1e-9 ? d * Math.exp(-d) : (d * (Math.exp(-d) - Math.exp(-v))) / (v - d);
   const [leafAfter, liquorAfter] = [leaf * Math.exp(-d), liquor * Math.exp(-v) + leaf * inSeries];
-  return { leaf: leafAfter, liquor: liquorAfter, lost: from.lost + leaf + liquor - leafAfter - liquorAfter };
+  return {
+    leaf: leafAfter,
+    liquor: liquorAfter,
+    lost: from.lost + leaf + liquor - leafAfter - liquorAfter,
+  };
 }
 
 export type Poured = {
@@ -102,6 +130,10 @@ export function pourOff(from: Infusion, set: Setting, { kept = 0, squeeze = fals
   return {
     volume: volume as Millilitres,
     solutes: eachSolute((i) => at(from.inLiquor, i) * share),
-    left: { ...from, inLiquor: eachSolute((i) => at(from.inLiquor, i) * (1 - share)), stewed: seconds(0) },
+    left: {
+      ...from,
+      inLiquor: eachSolute((i) => at(from.inLiquor, i) * (1 - share)),
+      stewed: seconds(0),
+    },
   };
 }

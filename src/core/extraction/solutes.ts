@@ -3,7 +3,13 @@ export const SOLUTES = ['aro', 'swe', 'caf', 'cat', 'tan', 'pig', 'lat'] as cons
 export type Solute = (typeof SOLUTES)[number];
 /** What each class stands for. */
 export const SOLUTE_WORDS: Readonly<Record<Solute, string>> = {
-  aro: 'aroma', swe: 'amino acids and sugars', caf: 'caffeine', cat: 'simple catechins', tan: 'gallated and polymeric tannins', pig: 'pigment', lat: 'late starch and polysaccharide',
+  aro: 'aroma',
+  swe: 'amino acids and sugars',
+  caf: 'caffeine',
+  cat: 'simple catechins',
+  tan: 'gallated and polymeric tannins',
+  pig: 'pigment',
+  lat: 'late starch and polysaccharide',
 };
 /** Amounts by class, in the order of `SOLUTES`. The unit stands where it is used (mg, mg/g or g/L). */
 export type BySolute = readonly [number, number, number, number, number, number, number];

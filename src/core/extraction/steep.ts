@@ -5,7 +5,14 @@ import { celsius, seconds, type Celsius, type Seconds } from '#core/units';
 /** How the water's heat goes while it steeps. Temperatures are of the water on the leaf. */
 export type Heat =
   | { readonly kind: 'constant'; readonly at: Celsius }
-  | { readonly kind: 'cooling'; readonly start: Celsius; readonly ambient: Celsius; readonly material: Material; readonly lid: boolean; readonly cosy?: boolean };
+  | {
+      readonly kind: 'cooling';
+      readonly start: Celsius;
+      readonly ambient: Celsius;
+      readonly material: Material;
+      readonly lid: boolean;
+      readonly cosy?: boolean;
+    };
 
 /** One stretch of a steep, s from its start. */
 export type Panel = { readonly from: number; readonly to: number };
@@ -16,7 +23,8 @@ export type Panel = { readonly from: number; readonly to: number };
  */
 export function coolingPanels(time: Seconds): Panel[] {
   const panels: Panel[] = [];
-  for (let j = 0; 3 * j * j < time; j++) panels.push({ from: 3 * j * j, to: Math.min(3 * (j + 1) ** 2, time) });
+  for (let j = 0; 3 * j * j < time; j++)
+    panels.push({ from: 3 * j * j, to: Math.min(3 * (j + 1) ** 2, time) });
   return panels;
 }
 /** At constant temperature any number is exact but for aroma: four, at t (j/4)^2. */
@@ -24,16 +32,35 @@ export const constantPanels = (time: Seconds): Panel[] =>
   [0, 1, 2, 3].map((j) => ({ from: time * (j / 4) ** 2, to: time * ((j + 1) / 4) ** 2 }));
 
 /** The panels of a steep, each with its temperature: of its middle, after it is cut. */
-export function heatedPanels(heat: Heat, water: Setting['water'], time: Seconds): (Panel & { at: Celsius })[] {
+export function heatedPanels(
+  heat: Heat,
+  water: Setting['water'],
+  time: Seconds,
+): (Panel & { at: Celsius })[] {
   if (heat.kind === 'constant') return constantPanels(time).map((p) => ({ ...p, at: heat.at }));
-  const rate = coolingRate({ volume: water, material: heat.material, lid: heat.lid, cosy: heat.cosy });
-  return coolingPanels(time).map((p) => ({ ...p, at: cooled(heat.start, heat.ambient, rate, seconds((p.from + p.to) / 2)) }));
+  const rate = coolingRate({
+    volume: water,
+    material: heat.material,
+    lid: heat.lid,
+    cosy: heat.cosy,
+  });
+  return coolingPanels(time).map((p) => ({
+    ...p,
+    at: cooled(heat.start, heat.ambient, rate, seconds((p.from + p.to) / 2)),
+  }));
 }
 
 /** Temperature of the water after `time`. */
 export function heatAfter(heat: Heat, water: Setting['water'], time: Seconds): Celsius {
   if (heat.kind === 'constant') return heat.at;
-  return celsius(cooled(heat.start, heat.ambient, coolingRate({ volume: water, material: heat.material, lid: heat.lid, cosy: heat.cosy }), time));
+  return celsius(
+    cooled(
+      heat.start,
+      heat.ambient,
+      coolingRate({ volume: water, material: heat.material, lid: heat.lid, cosy: heat.cosy }),
+      time,
+    ),
+  );
 }
 
 /**
@@ -43,5 +70,8 @@ export function heatAfter(heat: Heat, water: Setting['water'], time: Seconds): C
 export function steep(from: Infusion, set: Setting, heat: Heat, time: Seconds): Infusion {
   if (!(set.water > 0) || !(set.leaf > 0)) throw new RangeError('a steep needs water and leaf');
   if (!(time >= 0)) throw new RangeError('a steep takes time');
-  return heatedPanels(heat, set.water, time).reduce((state, p) => hold(state, set, p.at, p.to - p.from), from);
+  return heatedPanels(heat, set.water, time).reduce(
+    (state, p) => hold(state, set, p.at, p.to - p.from),
+    from,
+  );
 }

@@ -3,7 +3,11 @@ import { MARK } from '#core/taste';
 
 export type Scores = Readonly<Record<FitScore, number>>;
 /** A strength read from a colour: 1.14 is 14 % stronger than the house cup; likely between `low` and `high`. */
-export type ColourStrength = { readonly strength: number; readonly low: number; readonly high: number };
+export type ColourStrength = {
+  readonly strength: number;
+  readonly low: number;
+  readonly high: number;
+};
 /** A cup of this house as it was really made, and what was found of it. Marks are means over tasters, -2..2; + is too much. */
 export type Seen = {
   readonly brew: Tasted['brew'];
@@ -24,10 +28,30 @@ const onScale = (v: number): number => Math.min(10, Math.max(0, v));
  * recipe's by the style (`right`). A mark at the end of the scale is a bound: more than that cannot be marked. So a table's own idea of right is what the tea is fitted to. A house cup's colour reading
  * is against `house`.
  */
-export const tastedOf = ({ brew, marks, solids, colour }: Seen, right: Scores, house: Tasted['brew']): Tasted => ({
+export const tastedOf = (
+  { brew, marks, solids, colour }: Seen,
+  right: Scores,
+  house: Tasted['brew'],
+): Tasted => ({
   brew,
-  ...Object.fromEntries(FIT_SCORES.flatMap((k) => { const m = marks[k]; return m === undefined ? [] : [[k, onScale(right[k] + MARK * m)]]; })),
-  bounds: Object.fromEntries(FIT_SCORES.flatMap((k) => { const m = marks[k]; return m === undefined || Math.abs(m) < AT_THE_END ? [] : [[k, m < 0 ? 'atMost' : 'atLeast']]; })),
+  ...Object.fromEntries(
+    FIT_SCORES.flatMap((k) => {
+      const m = marks[k];
+      return m === undefined ? [] : [[k, onScale(right[k] + MARK * m)]];
+    }),
+  ),
+  bounds: Object.fromEntries(
+    FIT_SCORES.flatMap((k) => {
+      const m = marks[k];
+      return m === undefined || Math.abs(m) < AT_THE_END ? [] : [[k, m < 0 ? 'atMost' : 'atLeast']];
+    }),
+  ),
   ...(solids !== undefined && { tds: solids }),
-  ...(colour && { colour: { ratio: colour.strength, sd: Math.max(LEAST_COLOUR_SD, Math.log(colour.high / colour.low) / 2), against: house } }),
+  ...(colour && {
+    colour: {
+      ratio: colour.strength,
+      sd: Math.max(LEAST_COLOUR_SD, Math.log(colour.high / colour.low) / 2),
+      against: house,
+    },
+  }),
 });

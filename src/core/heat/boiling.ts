@@ -6,7 +6,8 @@ import { celsius, kilopascals, type Celsius, type Kilopascals, type Metres } fro
  * @example pressureAt(metres(1500)) // 84.56 kPa
  */
 export function pressureAt(altitude: Metres): Kilopascals {
-  if (!(altitude >= -500 && altitude <= 9000)) throw new RangeError(`altitude out of range: ${altitude} m`);
+  if (!(altitude >= -500 && altitude <= 9000))
+    throw new RangeError(`altitude out of range: ${altitude} m`);
   return kilopascals(101.325 * (1 - 2.25577e-5 * altitude) ** 5.25588);
 }
 
@@ -22,7 +23,8 @@ const N = [
  * @example boilingAtPressure(kilopascals(101.325)) // 99.974 C
  */
 export function boilingAtPressure(pressure: Kilopascals): Celsius {
-  if (!(pressure >= 0.6113 && pressure <= 22064)) throw new RangeError(`pressure out of range: ${pressure} kPa`);
+  if (!(pressure >= 0.6113 && pressure <= 22064))
+    throw new RangeError(`pressure out of range: ${pressure} kPa`);
   const beta = (pressure / 1000) ** 0.25;
   const e = beta * beta + N[2] * beta + N[5];
   const f = N[0] * beta * beta + N[3] * beta + N[6];

@@ -25,7 +25,11 @@ export const MATERIAL_NAMES = Object.keys(MATERIALS) as readonly Material[];
 export const WARMED_WALL = celsius(75);
 
 /** Heat capacity J/K of the wall that water meets. Mass scales as (capacity/500)^0.75 unless weighed. */
-export function engagedHeatCapacity(material: Material, capacity: Millilitres, weighed?: Grams): number {
+export function engagedHeatCapacity(
+  material: Material,
+  capacity: Millilitres,
+  weighed?: Grams,
+): number {
   const m = MATERIALS[material];
   const root = Math.sqrt(capacity / 500);
   const mass = weighed ?? m.g500 * root * Math.sqrt(root); // to the power 3/4
@@ -56,20 +60,26 @@ function capacities(c: Omit<Contact, 'waterAt'>) {
 export function firstContact(c: Contact): Celsius {
   if (!(c.water > 0)) throw new RangeError('no water');
   const h = capacities(c);
-  return celsius((h.water * c.waterAt + h.wall * c.wallAt + h.leaf * c.leafAt) / (h.water + h.wall + h.leaf));
+  return celsius(
+    (h.water * c.waterAt + h.wall * c.wallAt + h.leaf * c.leafAt) / (h.water + h.wall + h.leaf),
+  );
 }
 
 /** The water temperature that lands on `target` after first contact: the inverse of `firstContact`. */
 export function arrivalFor(target: Celsius, c: Omit<Contact, 'waterAt'>): Celsius {
   if (!(c.water > 0)) throw new RangeError('no water');
   const h = capacities(c);
-  return celsius((target * (h.water + h.wall + h.leaf) - h.wall * c.wallAt - h.leaf * c.leafAt) / h.water);
+  return celsius(
+    (target * (h.water + h.wall + h.leaf) - h.wall * c.wallAt - h.leaf * c.leafAt) / h.water,
+  );
 }
 
 /** Share of the difference to the air that is lost in the pour: from memory, 0.05 short stream, 0.12 high or thin. */
 export const POUR_LOSS = 0.07;
 
 /** Water temperature after it has fallen from the kettle. */
-export const afterPour = (kettle: Celsius, ambient: Celsius, loss: number): Celsius => celsius(kettle - loss * (kettle - ambient));
+export const afterPour = (kettle: Celsius, ambient: Celsius, loss: number): Celsius =>
+  celsius(kettle - loss * (kettle - ambient));
 /** The kettle temperature whose pour arrives at `arrive`. */
-export const beforePour = (arrive: Celsius, ambient: Celsius, loss: number): Celsius => celsius((arrive - loss * ambient) / (1 - loss));
+export const beforePour = (arrive: Celsius, ambient: Celsius, loss: number): Celsius =>
+  celsius((arrive - loss * ambient) / (1 - loss));

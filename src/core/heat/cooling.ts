@@ -25,11 +25,19 @@ export function coolingRate(v: CoolingVessel): CoolingRate {
   const wallLoss = v.cosy ? 5 : 14;
   const lidLoss = v.lid ? (v.cosy ? 4 : 8) : 6;
   const evaporation = v.lid ? 0.13 : 1.1;
-  return { a: (wallLoss * (side + top / 2) + lidLoss * top) / capacity, b: (evaporation * top) / capacity };
+  return {
+    a: (wallLoss * (side + top / 2) + lidLoss * top) / capacity,
+    b: (evaporation * top) / capacity,
+  };
 }
 
 /** Temperature after `elapsed`; stays between ambient and the start. */
-export function cooled(start: Celsius, ambient: Celsius, rate: CoolingRate, elapsed: Seconds): Celsius {
+export function cooled(
+  start: Celsius,
+  ambient: Celsius,
+  rate: CoolingRate,
+  elapsed: Seconds,
+): Celsius {
   const theta0 = start - ambient;
   const e = Math.exp(-rate.a * elapsed);
   if (theta0 <= 0) return celsius(ambient + theta0 * e);
@@ -37,7 +45,12 @@ export function cooled(start: Celsius, ambient: Celsius, rate: CoolingRate, elap
 }
 
 /** Seconds until `target`; 0 when already there, null when it lies at or below ambient. */
-export function waitUntil(start: Celsius, target: Celsius, ambient: Celsius, rate: CoolingRate): Seconds | null {
+export function waitUntil(
+  start: Celsius,
+  target: Celsius,
+  ambient: Celsius,
+  rate: CoolingRate,
+): Seconds | null {
   if (target <= ambient) return null;
   if (target >= start) return seconds(0);
   const theta0 = start - ambient;

@@ -1,9 +1,27 @@
 export { boilingAt, boilingAtPressure, pressureAt } from './boiling';
 export { mixWater, splitWater, waterDensity, type Split, type WaterPart } from './mixing';
 export {
-  afterPour, arrivalFor, beforePour, engagedHeatCapacity, firstContact, MATERIAL_NAMES, MATERIALS, POUR_LOSS,
-  WARMED_WALL, WATER_SPECIFIC_HEAT, type Contact, type Material,
+  afterPour,
+  arrivalFor,
+  beforePour,
+  engagedHeatCapacity,
+  firstContact,
+  MATERIAL_NAMES,
+  MATERIALS,
+  POUR_LOSS,
+  WARMED_WALL,
+  WATER_SPECIFIC_HEAT,
+  type Contact,
+  type Material,
 } from './contact';
 export { cooled, coolingRate, waitUntil, type CoolingRate, type CoolingVessel } from './cooling';
-export { fitCooling, fitPourLoss, simulatedKettle, type CoolingFit, type CoolingReading, type PourLossFit, type PouredReading } from './fitKettle';
+export {
+  fitCooling,
+  fitPourLoss,
+  simulatedKettle,
+  type CoolingFit,
+  type CoolingReading,
+  type PourLossFit,
+  type PouredReading,
+} from './fitKettle';
 export { planWater, type Kettle, type WaterPlan, type WaterWish } from './plan';

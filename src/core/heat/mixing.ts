@@ -1,4 +1,12 @@
-import { celsius, grams, gramsPerMl, type Celsius, type Grams, type GramsPerMl, type Millilitres } from '#core/units';
+import {
+  celsius,
+  grams,
+  gramsPerMl,
+  type Celsius,
+  type Grams,
+  type GramsPerMl,
+  type Millilitres,
+} from '#core/units';
 
 /**
  * Density of liquid water at 1 atm, 0 to 100 C (Kell 1975 form).
@@ -7,7 +15,11 @@ import { celsius, grams, gramsPerMl, type Celsius, type Grams, type GramsPerMl, 
  */
 export function waterDensity(t: Celsius): GramsPerMl {
   if (!(t >= 0 && t <= 100)) throw new RangeError(`no liquid water at ${t} C`);
-  const n = 999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
+  const n =
+    999.83952 +
+    t *
+      (16.945176 +
+        t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
   return gramsPerMl(n / (1 + 16.87985e-3 * t) / 1000);
 }
 
@@ -36,7 +48,12 @@ export type Split = { readonly hot: Grams; readonly cold: Grams };
  * out of reach is an outcome, never a clamp.
  * @example splitWater(grams(300), celsius(93), celsius(12), celsius(80)) // 252 g hot + 48 g cold
  */
-export function splitWater(total: Grams, hot: Celsius, cold: Celsius, target: Celsius): Split | null {
+export function splitWater(
+  total: Grams,
+  hot: Celsius,
+  cold: Celsius,
+  target: Celsius,
+): Split | null {
   if (target > hot || target < cold) return null;
   const hotGrams = hot === cold ? total : (total * (target - cold)) / (hot - cold);
   return { hot: grams(hotGrams), cold: grams(total - hotGrams) };

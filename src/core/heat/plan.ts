@@ -4,7 +4,12 @@ import { splitWater, type Split } from './mixing';
 import type { Celsius, Grams, Millilitres, Seconds } from '#core/units';
 
 /** `rate` is the kettle's own, fitted from readings; without it the usual one of its size and make. */
-export type Kettle = { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean; readonly rate?: CoolingRate | null };
+export type Kettle = {
+  readonly volume: Millilitres;
+  readonly material: Material;
+  readonly lid: boolean;
+  readonly rate?: CoolingRate | null;
+};
 
 export type WaterWish = {
   readonly water: Grams;
@@ -44,7 +49,14 @@ export type WaterPlan =
 
 /** Works back from the temperature on the leaf, through wall and leaf, to water on arrival and in the kettle. */
 export function planWater(w: WaterWish): WaterPlan {
-  const arrive = arrivalFor(w.target, { water: w.water, material: w.material, capacity: w.capacity, wallAt: w.wallAt, leaf: w.leaf, leafAt: w.ambient });
+  const arrive = arrivalFor(w.target, {
+    water: w.water,
+    material: w.material,
+    capacity: w.capacity,
+    wallAt: w.wallAt,
+    leaf: w.leaf,
+    leafAt: w.ambient,
+  });
   const kettleSetting = beforePour(arrive, w.ambient, w.pourLoss);
   const most = afterPour(w.boiling, w.ambient, w.pourLoss);
   if (arrive > most) return { kind: 'outOfReach', arrive, kettleSetting, short: arrive - most };

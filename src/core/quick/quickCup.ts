@@ -11,7 +11,19 @@ import { MAPS, MASKED, unbound, WEIGHT } from '#core/taste';
 
 /** Where each value stands in what `quickCup` fills. Indices 0..10; body and bitter dose in g/L. */
 export const CUP = {
-  strength: 0, bitterness: 1, astringency: 2, sweetness: 3, aroma: 4, stewed: 5, colour: 6, liquor: 7, tds: 8, caffeine: 9, yieldPercent: 10, body: 11, bitterDose: 12,
+  strength: 0,
+  bitterness: 1,
+  astringency: 2,
+  sweetness: 3,
+  aroma: 4,
+  stewed: 5,
+  colour: 6,
+  liquor: 7,
+  tds: 8,
+  caffeine: 9,
+  yieldPercent: 10,
+  body: 11,
+  bitterDose: 12,
   /** Seven solutes in g/L from here. */
   solutes: 13,
 } as const;
@@ -19,7 +31,15 @@ export const CUP = {
 export const newCup = (): Float64Array => new Float64Array(20);
 
 /** The maps in the order of `CUP`. */
-const MAP_LIST = [MAPS.strength, MAPS.bitterness, MAPS.astringency, MAPS.sweetness, MAPS.aroma, MAPS.stewed, MAPS.colour];
+const MAP_LIST = [
+  MAPS.strength,
+  MAPS.bitterness,
+  MAPS.astringency,
+  MAPS.sweetness,
+  MAPS.aroma,
+  MAPS.stewed,
+  MAPS.colour,
+];
 /** A dose below this, g/L, tastes of nothing. */
 const SMALLEST = 1e-12;
 /** Leaf with less than this of it closed is open. */
@@ -30,7 +50,20 @@ const OPEN = 1e-7;
  * variables of a bundled module are read anew each time (half again the time of a cup, measured).
  */
 function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
-  const { AROMA, fillRow, needRows, OPENING, PARTITION, RATE_OVER_PARTITION, ROW, ROWS_PER_DEGREE, rowsFor, STEW, TABLE_END, VENT } = rowPlaces;
+  const {
+    AROMA,
+    fillRow,
+    needRows,
+    OPENING,
+    PARTITION,
+    RATE_OVER_PARTITION,
+    ROW,
+    ROWS_PER_DEGREE,
+    rowsFor,
+    STEW,
+    TABLE_END,
+    VENT,
+  } = rowPlaces;
   const row1 = ROW;
   const atPartition = PARTITION;
   const atOver = RATE_OVER_PARTITION;
@@ -76,7 +109,10 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
     const lat = (held[13] as number) * by;
     const bind = milk === 0 ? 1 : unbound(milk);
     const body = 0.7 * swe + caf + cat + 1.2 * tan + 1.2 * pig + 0.8 * lat;
-    const bitterDose = WEIGHT.caffeine * caf + WEIGHT.catechin * c.potency * cat + WEIGHT.tannin * tan * (0.5 * bind + 0.5);
+    const bitterDose =
+      WEIGHT.caffeine * caf +
+      WEIGHT.catechin * c.potency * cat +
+      WEIGHT.tannin * tan * (0.5 * bind + 0.5);
     out[0] = body;
     out[1] = bitterDose;
     out[2] = (tan + WEIGHT.dryCatechin * cat + 0.2 * pig) * bind;
@@ -107,7 +143,8 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
 
   return (b, out) => {
     const { character: c, leaf, water, time } = b;
-    if (!(water > 0) || !(leaf > 0) || !(time >= 0)) throw new RangeError('a steep needs water, leaf and time');
+    if (!(water > 0) || !(leaf > 0) || !(time >= 0))
+      throw new RangeError('a steep needs water, leaf and time');
     const lid = b.lid ?? true;
     const constant = b.constant === true;
     const contact = contactFactor(c, b);
@@ -125,7 +162,12 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
     let rows: Float64Array = single;
     if (constant) fillRow(single, 0, b.temperature, c.sensitivity);
     else {
-      const rate = coolingRate({ volume: water, material: b.material ?? 'porcelain', lid, cosy: b.cosy });
+      const rate = coolingRate({
+        volume: water,
+        material: b.material ?? 'porcelain',
+        lid,
+        cosy: b.cosy,
+      });
       a = rate.a;
       k = rate.b;
       rows = rowsFor(c.sensitivity);
@@ -148,12 +190,14 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
         const e = stop <= time ? middle : expMinus(a * (from + to) * 0.5);
         step *= sixth;
         middle *= step;
-        const t = ambient + (theta0 <= 0 ? theta0 * e : (a * theta0 * e) / (a + k * theta0 * (1 - e)));
+        const t =
+          ambient + (theta0 <= 0 ? theta0 * e : (a * theta0 * e) / (a + k * theta0 * (1 - e)));
         const place = (t < 0 ? 0 : t > TABLE_END ? TABLE_END : t) * ROWS_PER_DEGREE;
         const whole = place | 0;
         row = whole * row1;
         w = place - whole;
-        if (rows[row + OPENING] === 0 || rows[row + row1 + OPENING] === 0) needRows(rows, row, c.sensitivity);
+        if (rows[row + OPENING] === 0 || rows[row + row1 + OPENING] === 0)
+          needRows(rows, row, c.sensitivity);
       }
       let effective = contact * dt;
       if (closed > OPEN) {
@@ -175,7 +219,11 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
         // With phi = kr/(1 + kr): the gap to rest is phi (l + q) - q, and the rate over phi is rate + rate/kr.
         const gap = (kr * l - q) / (1 + kr);
         if (gap > 0) {
-          const y = effective * (rate + w * ((rows[at + row1] as number) - rate) + (over + w * ((rows[at + row1 + atOver] as number) - over)) * dryness);
+          const y =
+            effective *
+            (rate +
+              w * ((rows[at + row1] as number) - rate) +
+              (over + w * ((rows[at + row1 + atOver] as number) - over)) * dryness);
           let moved = gap;
           if (y < end) {
             const cell = (y * cells) | 0;
@@ -191,7 +239,9 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
       const ed = expMinus(d);
       const ev = expMinus(v);
       const l = held[0] as number;
-      held[7] = (held[7] as number) * ev + l * (Math.abs(v - d) < 1e-6 ? d * ed : (d * (ed - ev)) / (v - d));
+      held[7] =
+        (held[7] as number) * ev +
+        l * (Math.abs(v - d) < 1e-6 ? d * ed : (d * (ed - ev)) / (v - d));
       held[0] = l * ed;
     }
     finish(b, out, stew);

@@ -1,4 +1,14 @@
-import { ACTIVATION, coldness, PARTITION_AT_90, PARTITION_HEAT, RATE_AT_90, STEWING_ENERGY, VENTING, WETTING_ENERGY, at } from '#core/extraction';
+import {
+  ACTIVATION,
+  coldness,
+  PARTITION_AT_90,
+  PARTITION_HEAT,
+  RATE_AT_90,
+  STEWING_ENERGY,
+  VENTING,
+  WETTING_ENERGY,
+  at,
+} from '#core/extraction';
 
 // The temperature factors of the model, tabled each quarter degree, so that a panel reads a row instead of sixteen
 // exponentials. Linear between rows: under 1e-4 of a rate at 4 C, under 3e-5 at 90 C.
@@ -14,7 +24,12 @@ export const STEW = 21;
 const HOTTEST = 103;
 
 /** Fills one row with the factors at `celsius`; `sensitivity` multiplies the activation energies. */
-export function fillRow(rows: Float64Array, from: number, celsius: number, sensitivity: number): void {
+export function fillRow(
+  rows: Float64Array,
+  from: number,
+  celsius: number,
+  sensitivity: number,
+): void {
   const x = coldness(celsius);
   const rate = (i: number) => at(RATE_AT_90, i) * Math.exp(-at(ACTIVATION, i) * sensitivity * x);
   for (let i = 0; i < 6; i++) {
@@ -36,13 +51,19 @@ export function rowsFor(sensitivity: number): Float64Array {
   const known = tables.get(sensitivity);
   if (known) return known;
   const rows = new Float64Array((HOTTEST * ROWS_PER_DEGREE + 2) * ROW);
-  if (tables.size >= KEPT) for (const old of tables.keys()) if (old !== 1) { tables.delete(old); break; }
+  if (tables.size >= KEPT)
+    for (const old of tables.keys())
+      if (old !== 1) {
+        tables.delete(old);
+        break;
+      }
   tables.set(sensitivity, rows);
   return rows;
 }
 /** Fills a row and the next if they are still empty. */
 export function needRows(rows: Float64Array, row: number, sensitivity: number): void {
-  for (const at of [row, row + ROW]) if (rows[at + OPENING] === 0) fillRow(rows, at, at / ROW / ROWS_PER_DEGREE, sensitivity);
+  for (const at of [row, row + ROW])
+    if (rows[at + OPENING] === 0) fillRow(rows, at, at / ROW / ROWS_PER_DEGREE, sensitivity);
 }
 /** Above this the table ends. */
 export const TABLE_END = HOTTEST;

@@ -9,7 +9,13 @@ import { seconds, type Seconds } from '#core/units';
 
 /** What comes next for leaf that was steeped already. */
 export type NextSteep =
-  | { readonly kind: 'again'; readonly number: number; readonly window: Window; readonly by: 'recipe' | 'model'; /** Expected strength against the first cup's. */ readonly strength: number }
+  | {
+      readonly kind: 'again';
+      readonly number: number;
+      readonly window: Window;
+      readonly by: 'recipe' | 'model';
+      /** Expected strength against the first cup's. */ readonly strength: number;
+    }
   | { readonly kind: 'spent'; readonly number: number; readonly why: string };
 
 /** The model looks no further than this, s (from memory: a cup nobody waits for). */
@@ -22,9 +28,17 @@ const [EARLIEST, LATEST] = [0.85, 1.2];
 const ONCE = new Set(['broken', 'fannings', 'dust']);
 
 /** The cups of one leaf's steeps so far and one more of `time`. */
-function cupsWith(brew: ColouredBrew, recipe: Recipe, past: readonly Seconds[], time: Seconds): Cup[] {
+function cupsWith(
+  brew: ColouredBrew,
+  recipe: Recipe,
+  past: readonly Seconds[],
+  time: Seconds,
+): Cup[] {
   const kept = recipe.handling.root;
-  return brewAgain({ ...brew, squeeze: recipe.handling.squeeze }, [...past, time].map((t) => ({ time: t, kept })));
+  return brewAgain(
+    { ...brew, squeeze: recipe.handling.squeeze },
+    [...past, time].map((t) => ({ time: t, kept })),
+  );
 }
 const round5 = (s: number): Seconds => seconds(Math.max(5, Math.round(s / 5) * 5));
 
@@ -40,10 +54,23 @@ export function nextSteep(brew: ColouredBrew, recipe: Recipe, past: readonly Sec
     return (cups.at(-1)?.taste.strength ?? 0) / Math.max(1e-9, cups[0]?.taste.strength ?? 0);
   };
   const written = recipe.later[number - 2];
-  if (written) return { kind: 'again', number, window: written, by: 'recipe', strength: strengthOf(written.best) };
-  if (recipe.bag !== null || ONCE.has(styleOf(brew.style).grade)) return { kind: 'spent', number, why: 'Bagged and broken leaf is done after one.' };
+  if (written)
+    return {
+      kind: 'again',
+      number,
+      window: written,
+      by: 'recipe',
+      strength: strengthOf(written.best),
+    };
+  if (recipe.bag !== null || ONCE.has(styleOf(brew.style).grade))
+    return { kind: 'spent', number, why: 'Bagged and broken leaf is done after one.' };
   const longest = strengthOf(seconds(LONGEST));
-  if (longest < WORTH_IT) return { kind: 'spent', number, why: `Spent: even ${LONGEST / 60} minutes would give ${Math.round(longest * 100)} % of the first cup.` };
+  if (longest < WORTH_IT)
+    return {
+      kind: 'spent',
+      number,
+      why: `Spent: even ${LONGEST / 60} minutes would give ${Math.round(longest * 100)} % of the first cup.`,
+    };
   let [low, high] = [5, LONGEST];
   if (longest > 1) {
     for (let i = 0; i < 24; i++) {
@@ -54,7 +81,13 @@ export function nextSteep(brew: ColouredBrew, recipe: Recipe, past: readonly Sec
   }
   // Leaf that cannot reach the first cup gives most of what it has left well before the longest steep.
   const best = longest > 1 ? round5(high) : round5(enoughOf(strengthOf, longest));
-  return { kind: 'again', number, by: 'model', window: { earliest: round5(best * EARLIEST), best, latest: round5(best * LATEST) }, strength: strengthOf(best) };
+  return {
+    kind: 'again',
+    number,
+    by: 'model',
+    window: { earliest: round5(best * EARLIEST), best, latest: round5(best * LATEST) },
+    strength: strengthOf(best),
+  };
 }
 
 /** The time that gives nine tenths of what the longest steep would. */
@@ -75,9 +108,20 @@ const OPENED = 0.1;
  * Leaf as earlier steeps left it, as a character to reckon the next with: what is still in it and in the liquor it holds
  * counts as extractable, and it lies open. Colour follows through its pigment.
  */
-export function characterAfter(brew: ColouredBrew, recipe: Recipe, past: readonly Seconds[]): Character {
+export function characterAfter(
+  brew: ColouredBrew,
+  recipe: Recipe,
+  past: readonly Seconds[],
+): Character {
   const set = settingOf(brew);
-  const left = past.reduce((state, t) => pourOff(steep(state, set, heatOf(brew), t), set, { kept: recipe.handling.root, squeeze: recipe.handling.squeeze }).left, dryLeaf(brew.character, brew.leaf));
+  const left = past.reduce(
+    (state, t) =>
+      pourOff(steep(state, set, heatOf(brew), t), set, {
+        kept: recipe.handling.root,
+        squeeze: recipe.handling.squeeze,
+      }).left,
+    dryLeaf(brew.character, brew.leaf),
+  );
   return {
     ...brew.character,
     extractable: eachSolute((i) => ((left.inLeaf[i] ?? 0) + (left.inLiquor[i] ?? 0)) / brew.leaf),

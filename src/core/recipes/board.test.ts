@@ -1,14 +1,48 @@
 import fc from 'fast-check';
-import { boardOf, planServing, startingRecipe, waterForLeaf, type BoardAsk, type BoardVessel } from '#core/recipes';
+import {
+  boardOf,
+  planServing,
+  startingRecipe,
+  waterForLeaf,
+  type BoardAsk,
+  type BoardVessel,
+} from '#core/recipes';
 import { celsius, epochMs, grams, millilitres, SPOONS } from '#core/units';
 import type { VesselKind } from '#core/vessels';
 
-const vessel = (id: string, mark: number, kind: VesselKind = 'pot'): BoardVessel => ({ id, facts: { kind, brim: millilitres(mark * 1.2), mark: millilitres(mark), infuser: 'deep', basket: millilitres(mark * 0.4), material: 'porcelain', wallGrams: null, lid: true } });
+const vessel = (id: string, mark: number, kind: VesselKind = 'pot'): BoardVessel => ({
+  id,
+  facts: {
+    kind,
+    brim: millilitres(mark * 1.2),
+    mark: millilitres(mark),
+    infuser: 'deep',
+    basket: millilitres(mark * 0.4),
+    material: 'porcelain',
+    wallGrams: null,
+    lid: true,
+  },
+});
 const ask: BoardAsk = {
-  tea: { style: 'green-pan', fitted: null, weighing: null, spoon: SPOONS.dessertSpoon }, recipe: startingRecipe('green-pan'), method: 'pot', warmed: false,
-  site: { altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true } },
+  tea: { style: 'green-pan', fitted: null, weighing: null, spoon: SPOONS.dessertSpoon },
+  recipe: startingRecipe('green-pan'),
+  method: 'pot',
+  warmed: false,
+  site: {
+    altitudeM: 0,
+    measuredBoiling: null,
+    coldWater: celsius(12),
+    ambient: celsius(20),
+    pourLoss: null,
+    kettle: { volume: millilitres(1700), material: 'stainless', lid: true },
+  },
 };
-const SHELF = [vessel('white', 500), vessel('grey', 800), vessel('small', 300), vessel('glass', 600)];
+const SHELF = [
+  vessel('white', 500),
+  vessel('grey', 800),
+  vessel('small', 300),
+  vessel('glass', 600),
+];
 const BY = epochMs(1_800_000_000_000);
 const planned = (cups: number, cup = 180, shelf = SHELF) => {
   const s = planServing(ask, shelf, { cups, cup: millilitres(cup), by: BY });
@@ -30,8 +64,14 @@ test('eighteen cups: largest vessels first, enough, hardly over, each at most to
 test('a small cup is poured only for the last of it; a short steep takes fewer pots a round', () => {
   const shelf = [...SHELF, vessel('cup', 120, 'lidded')];
   const s = planned(18, 180, shelf);
-  expect(s.rounds.flatMap((r) => r.pours).filter((p) => p.vessel.id === 'cup' && p.water > 115)).toEqual([]);
-  const quick = planServing({ ...ask, recipe: { ...ask.recipe, window: { earliest: 20, best: 30, latest: 40 } as never } }, SHELF, { cups: 18, cup: millilitres(180), by: BY });
+  expect(
+    s.rounds.flatMap((r) => r.pours).filter((p) => p.vessel.id === 'cup' && p.water > 115),
+  ).toEqual([]);
+  const quick = planServing(
+    { ...ask, recipe: { ...ask.recipe, window: { earliest: 20, best: 30, latest: 40 } as never } },
+    SHELF,
+    { cups: 18, cup: millilitres(180), by: BY },
+  );
   expect(quick.kind === 'planned' && Math.max(...quick.rounds.map((r) => r.pours.length))).toBe(2);
 });
 test('the last lift comes before the guests; a round begins after the one before is lifted', () => {
@@ -56,7 +96,9 @@ test('kettle fillings follow the water', () => {
 });
 test('nothing to pour with, and more than a service, are said', () => {
   expect(planServing(ask, [], { cups: 3, cup: millilitres(180), by: BY }).kind).toBe('noVessel');
-  expect(planServing(ask, [vessel('only', 150)], { cups: 60, cup: millilitres(180), by: BY })).toEqual({ kind: 'tooMany', rounds: expect.any(Number) as number });
+  expect(
+    planServing(ask, [vessel('only', 150)], { cups: 60, cup: millilitres(180), by: BY }),
+  ).toEqual({ kind: 'tooMany', rounds: expect.any(Number) as number });
   expect(() => planned(0)).toThrow(RangeError);
 });
 test('so much leaf makes so much: the dose turned round', () => {
@@ -64,14 +106,24 @@ test('so much leaf makes so much: the dose turned round', () => {
   expect(water).toBeCloseTo(1100 / ask.recipe.dose, 8);
   expect(water - liquor).toBeCloseTo(3.3 * 11, 8);
 });
-test('every vessel gets its row, a card or its fault', () => expect(boardOf({ ...ask, recipe: { ...ask.recipe, dose: 40 as never } }, SHELF).map((r) => r.card.kind)).toEqual(['belowBasket', 'belowBasket', 'belowBasket', 'belowBasket']));
-test('any service is enough and wastes less than half a vessel', () => fc.assert(fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 60, max: 300 }), (cups, cup) => {
-  const s = planned(cups, cup);
-  expect(s.liquor).toBeGreaterThanOrEqual(cups * cup * 0.985);
-  expect(s.liquor).toBeLessThanOrEqual(cups * cup + 400);
-  expect(s.leaf).toBeGreaterThan(0);
-}), { seed: 20260701, numRuns: 150 }));
+test('every vessel gets its row, a card or its fault', () =>
+  expect(
+    boardOf({ ...ask, recipe: { ...ask.recipe, dose: 40 as never } }, SHELF).map(
+      (r) => r.card.kind,
+    ),
+  ).toEqual(['belowBasket', 'belowBasket', 'belowBasket', 'belowBasket']));
+test('any service is enough and wastes less than half a vessel', () =>
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 60, max: 300 }), (cups, cup) => {
+      const s = planned(cups, cup);
+      expect(s.liquor).toBeGreaterThanOrEqual(cups * cup * 0.985);
+      expect(s.liquor).toBeLessThanOrEqual(cups * cup + 400);
+      expect(s.leaf).toBeGreaterThan(0);
+    }),
+    { seed: 20260701, numRuns: 150 },
+  ));
 test('what stays in a vessel when it is poured empty is poured on top, for the last pot too', () => {
   const dead = SHELF.map((v) => ({ ...v, facts: { ...v.facts, dead: millilitres(40) } }));
-  for (const cups of [1, 2, 3, 7]) expect(planned(cups, 180, dead).liquor).toBeGreaterThanOrEqual(cups * 180 * 0.985);
+  for (const cups of [1, 2, 3, 7])
+    expect(planned(cups, 180, dead).liquor).toBeGreaterThanOrEqual(cups * 180 * 0.985);
 });

@@ -3,7 +3,17 @@ import { cooled, coolingRate } from '#core/heat';
 import { leafFor } from '#core/scaling';
 import { heldWater, type VesselFacts } from '#core/vessels';
 import { styleOf } from '#core/styles';
-import { celsius, grams, millilitres, seconds, type Celsius, type EpochMs, type Grams, type Millilitres, type Seconds } from '#core/units';
+import {
+  celsius,
+  grams,
+  millilitres,
+  seconds,
+  type Celsius,
+  type EpochMs,
+  type Grams,
+  type Millilitres,
+  type Seconds,
+} from '#core/units';
 
 /** A vessel that can be poured with, under a key of the caller's. */
 export type BoardVessel = { readonly id: string; readonly facts: VesselFacts };
@@ -11,9 +21,17 @@ export type BoardVessel = { readonly id: string; readonly facts: VesselFacts };
 export type BoardAsk = Omit<Asked, 'vessel' | 'water'>;
 
 /** One vessel poured to so much. */
-export type Pour = { readonly vessel: BoardVessel; readonly water: Millilitres; readonly card: Card };
+export type Pour = {
+  readonly vessel: BoardVessel;
+  readonly water: Millilitres;
+  readonly card: Card;
+};
 /** Vessels poured one after another and lifted in the same order. */
-export type Round = { readonly pours: readonly Pour[]; readonly pourFrom: EpochMs; readonly liftFrom: EpochMs };
+export type Round = {
+  readonly pours: readonly Pour[];
+  readonly pourFrom: EpochMs;
+  readonly liftFrom: EpochMs;
+};
 export type Serving =
   | {
       readonly kind: 'planned';
@@ -49,10 +67,21 @@ const KETTLE_SHARE = 0.9;
 const JUG = { material: 'porcelain' as const, lid: true };
 
 const cardIn = (ask: BoardAsk, vessel: BoardVessel, water: Millilitres): Card | CardFault =>
-  workOutCard({ tea: ask.tea, recipe: ask.recipe, method: ask.method, site: ask.site, warmed: ask.warmed, vessel: vessel.facts, water });
+  workOutCard({
+    tea: ask.tea,
+    recipe: ask.recipe,
+    method: ask.method,
+    site: ask.site,
+    warmed: ask.warmed,
+    vessel: vessel.facts,
+    water,
+  });
 
 /** Every vessel to its mark: the scaling board's rows. */
-export const boardOf = (ask: BoardAsk, vessels: readonly BoardVessel[]): { vessel: BoardVessel; card: Card | CardFault }[] =>
+export const boardOf = (
+  ask: BoardAsk,
+  vessels: readonly BoardVessel[],
+): { vessel: BoardVessel; card: Card | CardFault }[] =>
   vessels.map((vessel) => ({ vessel, card: cardIn(ask, vessel, vessel.facts.mark) }));
 
 /**
@@ -60,9 +89,17 @@ export const boardOf = (ask: BoardAsk, vessels: readonly BoardVessel[]): { vesse
  * the last one is filled only as far as is wanted, when that still covers its leaf.
  * @throws {RangeError} unless cups and their size are positive.
  */
-export function planServing(ask: BoardAsk, vessels: readonly BoardVessel[], { cups, cup, by }: { cups: number; cup: Millilitres; by: EpochMs }): Serving {
+export function planServing(
+  ask: BoardAsk,
+  vessels: readonly BoardVessel[],
+  { cups, cup, by }: { cups: number; cup: Millilitres; by: EpochMs },
+): Serving {
   if (!(cups > 0) || !(cup > 0)) throw new RangeError('a service has cups');
-  const able = boardOf(ask, vessels).flatMap(({ vessel, card }) => (card.kind === 'card' ? [{ vessel, water: card.water, card }] : [])).sort((a, b) => b.card.liquor - a.card.liquor);
+  const able = boardOf(ask, vessels)
+    .flatMap(({ vessel, card }) =>
+      card.kind === 'card' ? [{ vessel, water: card.water, card }] : [],
+    )
+    .sort((a, b) => b.card.liquor - a.card.liquor);
   if (able.length === 0) return { kind: 'noVessel' };
   const wanted = cups * cup;
   const largest = able[0]?.card.liquor ?? 0;
@@ -75,9 +112,12 @@ export function planServing(ask: BoardAsk, vessels: readonly BoardVessel[], { cu
   while (left > SHORT * wanted) {
     const round: Pour[] = [];
     while (left > SHORT * wanted && round.length < pots) {
-      const free = (list: readonly Pour[]) => list.filter((p) => !round.some((r) => r.vessel === p.vessel));
+      const free = (list: readonly Pour[]) =>
+        list.filter((p) => !round.some((r) => r.vessel === p.vessel));
       // What is left fits one vessel: the smallest that holds it, else the largest free one.
-      const last = free(able).filter((p) => p.card.liquor >= left).at(-1);
+      const last = free(able)
+        .filter((p) => p.card.liquor >= left)
+        .at(-1);
       const next = last ?? free(usual)[0];
       if (!next) break;
       const pour = last ? lastPour(ask, last, millilitres(left)) : next;
@@ -96,7 +136,10 @@ function lastPour(ask: BoardAsk, p: Pour, liquor: Millilitres): Pour {
   let water = liquor as number;
   // Leaf takes its share of the water, and more water takes more leaf: a few turns settle it.
   for (let i = 0; i < 8; i++) {
-    const leaf = scaling.school === 'match' ? grams((p.card.leaf * water) / p.water) : leafFor(millilitres(water), dose, scaling);
+    const leaf =
+      scaling.school === 'match'
+        ? grams((p.card.leaf * water) / p.water)
+        : leafFor(millilitres(water), dose, scaling);
     water = liquor + heldWater(leaf, held, millilitres(water)) + (p.vessel.facts.dead ?? 0);
   }
   const up = millilitres(Math.min(p.water, Math.ceil(water / 5) * 5));
@@ -112,23 +155,54 @@ function timed(ask: BoardAsk, rounds: readonly (readonly Pour[])[], by: EpochMs)
   let end = ready;
   for (const pours of [...rounds].reverse()) {
     const pourFrom = end - (best + spread(pours)) * 1000;
-    placed.unshift({ pours, pourFrom: pourFrom as EpochMs, liftFrom: (pourFrom + best * 1000) as EpochMs });
+    placed.unshift({
+      pours,
+      pourFrom: pourFrom as EpochMs,
+      liftFrom: (pourFrom + best * 1000) as EpochMs,
+    });
     end = pourFrom - TURN * 1000;
   }
   const all = rounds.flat();
   const water = all.reduce((s, p) => s + p.water, 0);
   const first = placed[0];
   const firstWaits = seconds(first ? Math.max(0, (by - first.liftFrom) / 1000) : 0);
-  const jug = coolingRate({ volume: millilitres(Math.max(100, all[0]?.card.liquor ?? 100)), ...JUG });
-  const lifted = all[0] ? cooled(all[0].card.onLeaf, ask.site.ambient, coolingRate({ volume: all[0].water, material: all[0].vessel.facts.material, lid: all[0].vessel.facts.lid, cosy: all[0].vessel.facts.cosy }), best) : celsius(ask.site.ambient);
+  const jug = coolingRate({
+    volume: millilitres(Math.max(100, all[0]?.card.liquor ?? 100)),
+    ...JUG,
+  });
+  const lifted = all[0]
+    ? cooled(
+        all[0].card.onLeaf,
+        ask.site.ambient,
+        coolingRate({
+          volume: all[0].water,
+          material: all[0].vessel.facts.material,
+          lid: all[0].vessel.facts.lid,
+          cosy: all[0].vessel.facts.cosy,
+        }),
+        best,
+      )
+    : celsius(ask.site.ambient);
   return {
-    kind: 'planned', rounds: placed, leaf: grams(all.reduce((s, p) => s + p.card.leaf, 0)), water: millilitres(water), liquor: millilitres(all.reduce((s, p) => s + p.card.liquor, 0)),
-    fillings: Math.ceil(water / (ask.site.kettle.volume * KETTLE_SHARE)), firstWaits, firstAt: cooled(lifted, ask.site.ambient, jug, firstWaits),
+    kind: 'planned',
+    rounds: placed,
+    leaf: grams(all.reduce((s, p) => s + p.card.leaf, 0)),
+    water: millilitres(water),
+    liquor: millilitres(all.reduce((s, p) => s + p.card.liquor, 0)),
+    fillings: Math.ceil(water / (ask.site.kettle.volume * KETTLE_SHARE)),
+    firstWaits,
+    firstAt: cooled(lifted, ask.site.ambient, jug, firstWaits),
   };
 }
 
 /** What so much leaf makes: water by the plain dose, and what pours off it. Tapered and matched doses: by the plain one. */
-export function waterForLeaf(ask: Pick<BoardAsk, 'tea' | 'recipe'>, leaf: Grams): { water: Millilitres; liquor: Millilitres } {
+export function waterForLeaf(
+  ask: Pick<BoardAsk, 'tea' | 'recipe'>,
+  leaf: Grams,
+): { water: Millilitres; liquor: Millilitres } {
   const water = millilitres((100 * leaf) / ask.recipe.dose);
-  return { water, liquor: millilitres(water - heldWater(leaf, styleOf(ask.tea.style).held, water)) };
+  return {
+    water,
+    liquor: millilitres(water - heldWater(leaf, styleOf(ask.tea.style).held, water)),
+  };
 }

@@ -2,10 +2,37 @@ import { brewingOf } from './brewing';
 import { leafFor, matchCup, matchStrength, type KnownPour, type Pour } from '#core/scaling';
 import { densityOf, spoonsFor, type SpoonCount, type Weighing } from './measure';
 import type { Method, Recipe, Window } from './recipe';
-import { afterPour, boilingAt, firstContact, planWater, POUR_LOSS, WARMED_WALL, waterDensity, type CoolingRate, type Material, type WaterPlan } from '#core/heat';
-import { basketCrowding, fillFault, leafActWords, liquorYield, type VesselFacts } from '#core/vessels';
+import {
+  afterPour,
+  boilingAt,
+  firstContact,
+  planWater,
+  POUR_LOSS,
+  WARMED_WALL,
+  waterDensity,
+  type CoolingRate,
+  type Material,
+  type WaterPlan,
+} from '#core/heat';
+import {
+  basketCrowding,
+  fillFault,
+  leafActWords,
+  liquorYield,
+  type VesselFacts,
+} from '#core/vessels';
 import { styleOf, type KnownTea } from '#core/styles';
-import { celsius, grams, metres, millilitres, type Celsius, type Grams, type Millilitres, type Seconds, type Spoon } from '#core/units';
+import {
+  celsius,
+  grams,
+  metres,
+  millilitres,
+  type Celsius,
+  type Grams,
+  type Millilitres,
+  type Seconds,
+  type Spoon,
+} from '#core/units';
 
 /** What of a site the working needs. */
 export type SiteFacts = {
@@ -15,7 +42,12 @@ export type SiteFacts = {
   readonly coldWater: Celsius;
   readonly ambient: Celsius;
   readonly pourLoss: number | null;
-  readonly kettle: { readonly volume: Millilitres; readonly material: Material; readonly lid: boolean; readonly rate?: CoolingRate | null };
+  readonly kettle: {
+    readonly volume: Millilitres;
+    readonly material: Material;
+    readonly lid: boolean;
+    readonly rate?: CoolingRate | null;
+  };
 };
 export type TeaFacts = KnownTea & { readonly weighing: Weighing | null; readonly spoon: Spoon };
 
@@ -69,7 +101,8 @@ const CROWDED = 1;
 const round1 = (g: number): Grams => grams(Math.round(g * 10) / 10);
 
 /** Boiling point of a site: measured, else from its altitude. */
-export const siteBoiling = (site: Pick<SiteFacts, 'altitudeM' | 'measuredBoiling'>): Celsius => site.measuredBoiling ?? boilingAt(metres(site.altitudeM));
+export const siteBoiling = (site: Pick<SiteFacts, 'altitudeM' | 'measuredBoiling'>): Celsius =>
+  site.measuredBoiling ?? boilingAt(metres(site.altitudeM));
 
 function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): WaterPlan {
   // Poured by volume at about 20 C; 1 ml is 1 g within 0.2 % there.
@@ -89,22 +122,53 @@ function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): Wat
 }
 
 /** The most that boiling water comes to on the leaf of a pour. */
-export const mostOnLeaf = (a: Pick<Asked, 'water' | 'vessel' | 'site' | 'warmed'>, leaf: Grams, boiling: Celsius): Celsius => firstContact({
-  water: grams(a.water * waterDensity(celsius(20))), waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
-  material: a.vessel.material, capacity: a.vessel.brim, wallAt: a.warmed ? WARMED_WALL : a.site.ambient, leaf, leafAt: a.site.ambient,
-});
+export const mostOnLeaf = (
+  a: Pick<Asked, 'water' | 'vessel' | 'site' | 'warmed'>,
+  leaf: Grams,
+  boiling: Celsius,
+): Celsius =>
+  firstContact({
+    water: grams(a.water * waterDensity(celsius(20))),
+    waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
+    material: a.vessel.material,
+    capacity: a.vessel.brim,
+    wallAt: a.warmed ? WARMED_WALL : a.site.ambient,
+    leaf,
+    leafAt: a.site.ambient,
+  });
 /** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
-const reached = (a: Asked, leaf: Grams, boiling: Celsius): Celsius => celsius(Math.min(mostOnLeaf(a, leaf, boiling), a.recipe.temperature));
+const reached = (a: Asked, leaf: Grams, boiling: Celsius): Celsius =>
+  celsius(Math.min(mostOnLeaf(a, leaf, boiling), a.recipe.temperature));
 
 /** A pour, and the known one, as a match sees them. */
 function matching(a: Asked, known: KnownPour) {
   const boiling = siteBoiling(a.site);
   const as = (vessel: KnownPour | VesselFacts, water: Millilitres): Omit<Pour, 'onLeaf'> => {
-    const { style: _style, leaf: _leaf, temperature: _t, time: _time, ...rest } = brewingOf({ tea: a.tea, recipe: a.recipe, vessel, leaf: grams(1), water, onLeaf: a.recipe.temperature, time: a.recipe.window.best, ambient: a.site.ambient });
+    const {
+      style: _style,
+      leaf: _leaf,
+      temperature: _t,
+      time: _time,
+      ...rest
+    } = brewingOf({
+      tea: a.tea,
+      recipe: a.recipe,
+      vessel,
+      leaf: grams(1),
+      water,
+      onLeaf: a.recipe.temperature,
+      time: a.recipe.window.best,
+      ambient: a.site.ambient,
+    });
     return rest;
   };
   return {
-    reference: { ...as(known, known.water), onLeaf: () => a.recipe.temperature, leaf: known.leaf, time: a.recipe.window.best },
+    reference: {
+      ...as(known, known.water),
+      onLeaf: () => a.recipe.temperature,
+      leaf: known.leaf,
+      time: a.recipe.window.best,
+    },
     pour: { ...as(a.vessel, a.water), onLeaf: (leaf: Grams) => reached(a, leaf, boiling) },
   };
 }
@@ -139,11 +203,18 @@ export function workOutCard(a: Asked): Card | CardFault {
   const fill = fillFault(a.vessel, a.water, leaf, style.swell);
   if (fill) return fill;
   const crowding = basketCrowding(a.vessel, leaf, style.swell);
-  if (crowding !== null && crowding > CRAMMED) return { kind: 'basketTooSmall', crowding, most: round1((leaf * CRAMMED) / crowding) };
+  if (crowding !== null && crowding > CRAMMED)
+    return { kind: 'basketTooSmall', crowding, most: round1((leaf * CRAMMED) / crowding) };
   const boiling = siteBoiling(a.site);
   const heat = heatPlan(a, leaf, a.warmed, boiling);
-  const prewarmNeeded = !a.warmed && heat.kind === 'outOfReach' && heatPlan(a, leaf, true, boiling).kind === 'reachable';
-  const counted = bags === null && a.tea.weighing ? spoonsFor(leaf, densityOf(a.tea.weighing), a.tea.spoon) : null;
+  const prewarmNeeded =
+    !a.warmed &&
+    heat.kind === 'outOfReach' &&
+    heatPlan(a, leaf, true, boiling).kind === 'reachable';
+  const counted =
+    bags === null && a.tea.weighing
+      ? spoonsFor(leaf, densityOf(a.tea.weighing), a.tea.spoon)
+      : null;
   const pull = leafActWords(a.vessel, a.recipe.handling.root);
   const cautions: Caution[] = ['scald'];
   if (prewarmNeeded) cautions.push('prewarm');

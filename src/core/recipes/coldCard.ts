@@ -18,23 +18,45 @@ export type ColdCard = {
   readonly window: Window;
   readonly crowding: number | null;
 };
-export type ColdFault = { readonly kind: 'noWater' } | { readonly kind: 'overBrim'; readonly brim: Millilitres } | { readonly kind: 'belowBasket'; readonly least: Millilitres };
+export type ColdFault =
+  | { readonly kind: 'noWater' }
+  | { readonly kind: 'overBrim'; readonly brim: Millilitres }
+  | { readonly kind: 'belowBasket'; readonly least: Millilitres };
 
 /**
  * Leaf, water and window of a cold recipe in one vessel; no heat is planned. A matched dose has no cold model and is
  * scaled in step with the water.
  */
-export function workOutCold(tea: TeaFacts, recipe: Recipe, vessel: VesselFacts, water: Millilitres): ColdCard | ColdFault {
+export function workOutCold(
+  tea: TeaFacts,
+  recipe: Recipe,
+  vessel: VesselFacts,
+  water: Millilitres,
+): ColdCard | ColdFault {
   if (!(water > 0)) return { kind: 'noWater' };
   const { held, swell } = styleOf(tea.style);
   const { scaling } = recipe;
-  const leaf = grams(Math.round(leafFor(water, recipe.dose, scaling.school === 'match' ? { school: 'linear' } : scaling) * 10) / 10);
+  const leaf = grams(
+    Math.round(
+      leafFor(water, recipe.dose, scaling.school === 'match' ? { school: 'linear' } : scaling) * 10,
+    ) / 10,
+  );
   const fault = fillFault(vessel, water, leaf, swell);
   if (fault) return fault;
   const hot = recipe.warmStart;
   return {
-    kind: 'coldCard', water, leaf, spoons: tea.weighing ? spoonsFor(leaf, densityOf(tea.weighing), tea.spoon) : null, liquor: millilitres(liquorYield(water, leaf, held, vessel.dead)),
-    hotFirst: hot ? { water: millilitres(Math.round((water * hot.share) / 5) * 5), temperature: hot.temperature } : null,
-    window: recipe.window, crowding: basketCrowding(vessel, leaf, swell),
+    kind: 'coldCard',
+    water,
+    leaf,
+    spoons: tea.weighing ? spoonsFor(leaf, densityOf(tea.weighing), tea.spoon) : null,
+    liquor: millilitres(liquorYield(water, leaf, held, vessel.dead)),
+    hotFirst: hot
+      ? {
+          water: millilitres(Math.round((water * hot.share) / 5) * 5),
+          temperature: hot.temperature,
+        }
+      : null,
+    window: recipe.window,
+    crowding: basketCrowding(vessel, leaf, swell),
   };
 }

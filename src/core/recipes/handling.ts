@@ -1,8 +1,29 @@
-import { SERVE_ORDERS, SERVING_STYLES, type Handling, type Recipe, type ServingGlass } from './recipe';
-import { degrees, minutesText, numberText, seconds, volumeText, type VolumeUnit } from '#core/units';
+import {
+  SERVE_ORDERS,
+  SERVING_STYLES,
+  type Handling,
+  type Recipe,
+  type ServingGlass,
+} from './recipe';
+import {
+  degrees,
+  minutesText,
+  numberText,
+  seconds,
+  volumeText,
+  type VolumeUnit,
+} from '#core/units';
 
 /** Nothing but pour, wait and pull. */
-export const PLAIN_HANDLING: Handling = { rinse: seconds(0), stir: [], circles: false, root: 0, squeeze: false, milk: false, order: 'plain' };
+export const PLAIN_HANDLING: Handling = {
+  rinse: seconds(0),
+  stir: [],
+  circles: false,
+  root: 0,
+  squeeze: false,
+  milk: false,
+  order: 'plain',
+};
 
 /** What hands do for a recipe, a short sentence each, in the order they do it. Empty when there is nothing to say. */
 export function handlingWords(r: Recipe): string[] {
@@ -11,7 +32,11 @@ export function handlingWords(r: Recipe): string[] {
     rinse > 0 ? `Rinse ${Math.round(rinse)} s and pour it away.` : '',
     circles ? 'Pour slowly, in circles.' : '',
     stir.length > 0 ? `Stir at ${stir.map((s) => minutesText(s)).join(', ')}.` : '',
-    root > 0 ? `Keep a root: about ${Math.round(root * 100)} % stays under the leaf.` : r.later.length > 0 ? 'Drain to the last drop.' : '',
+    root > 0
+      ? `Keep a root: about ${Math.round(root * 100)} % stays under the leaf.`
+      : r.later.length > 0
+        ? 'Drain to the last drop.'
+        : '',
     squeeze ? 'Press the leaf out.' : '',
     order === 'plain' ? '' : `Serve ${SERVE_ORDERS[order]}.`,
     milk ? 'Takes milk.' : '',
@@ -19,10 +44,14 @@ export function handlingWords(r: Recipe): string[] {
 }
 
 /** "Staff may go ±15 s, ±0.3 g."; empty when nobody said. */
-export const leewayWords = ({ leeway }: Recipe): string => (leeway ? `Staff may go ±${Math.round(leeway.time)} s, ±${numberText(leeway.leaf)} g.` : '');
+export const leewayWords = ({ leeway }: Recipe): string =>
+  leeway ? `Staff may go ±${Math.round(leeway.time)} s, ±${numberText(leeway.leaf)} g.` : '';
 
 /** "A third hot, 80 °C, 1:00, then cold." Shares are said in hundredths. */
-export const warmStartWords = ({ warmStart: w }: Recipe, scale: 'C' | 'F'): string => (w ? `${Math.round(w.share * 100)} % of the water on hot, ${degrees(w.temperature, scale)} °${scale}, lid off, ${minutesText(w.time)}; then the rest cold.` : '');
+export const warmStartWords = ({ warmStart: w }: Recipe, scale: 'C' | 'F'): string =>
+  w
+    ? `${Math.round(w.share * 100)} % of the water on hot, ${degrees(w.temperature, scale)} °${scale}, lid off, ${minutesText(w.time)}; then the rest cold.`
+    : '';
 
 /** "chilled: 40 ml, then 160 ml cold water". Cold goes in the glass first, so that hot water does not crack it. */
 export const glassWords = (g: ServingGlass, unit: VolumeUnit): string =>

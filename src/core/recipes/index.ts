@@ -1,19 +1,77 @@
 export {
-  bagsText, densityOf, doubtDose, doubtWeighing, gramsPerSpoon, quartersText, roundingWords, spoonsFor, spoonSpread, spoonsText, weighingOf, type Doubt,
-  type SpoonCount, type Weighing,
+  bagsText,
+  densityOf,
+  doubtDose,
+  doubtWeighing,
+  gramsPerSpoon,
+  quartersText,
+  roundingWords,
+  spoonsFor,
+  spoonSpread,
+  spoonsText,
+  weighingOf,
+  type Doubt,
+  type SpoonCount,
+  type Weighing,
 } from './measure';
 export {
-  isCold, METHOD_NAMES, METHODS, recipeFault, SERVE_ORDER_NAMES, SERVE_ORDERS, SERVING_STYLE_NAMES, SERVING_STYLES, windowFault, type Handling, type Leeway, type Method, type Recipe,
-  type ServeOrder, type ServingGlass, type ServingStyle, type WarmStart, type Window,
+  isCold,
+  METHOD_NAMES,
+  METHODS,
+  recipeFault,
+  SERVE_ORDER_NAMES,
+  SERVE_ORDERS,
+  SERVING_STYLE_NAMES,
+  SERVING_STYLES,
+  windowFault,
+  type Handling,
+  type Leeway,
+  type Method,
+  type Recipe,
+  type ServeOrder,
+  type ServingGlass,
+  type ServingStyle,
+  type WarmStart,
+  type Window,
 } from './recipe';
 export { glassWords, handlingWords, leewayWords, PLAIN_HANDLING, warmStartWords } from './handling';
 export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
-export { matchedCup, mostOnLeaf, recipeLeaf, siteBoiling, workOutCard, type Asked, type Card, type CardFault, type Caution, type SiteFacts, type TeaFacts } from './card';
+export {
+  matchedCup,
+  mostOnLeaf,
+  recipeLeaf,
+  siteBoiling,
+  workOutCard,
+  type Asked,
+  type Card,
+  type CardFault,
+  type Caution,
+  type SiteFacts,
+  type TeaFacts,
+} from './card';
 export { workingOf, type WorkingLine } from './working';
-export { knownGoodStart, packetKettle, packetOnLeaf, packetStart, startingRecipe, styleStarts, type KettleFacts, type StartingPoint } from './start';
+export {
+  knownGoodStart,
+  packetKettle,
+  packetOnLeaf,
+  packetStart,
+  startingRecipe,
+  styleStarts,
+  type KettleFacts,
+  type StartingPoint,
+} from './start';
 export { methodFor } from './methods';
 export { brewingOf, colourRungs, houseBrew, houseLiquor, type ColourRung } from './brewing';
 export { movedRecipe } from './moved';
 export { characterAfter, nextSteep, type NextSteep } from './again';
 export { lineDiffers, recipeLines, type RecipeLine } from './compare';
-export { boardOf, planServing, waterForLeaf, type BoardAsk, type BoardVessel, type Pour, type Round, type Serving } from './board';
+export {
+  boardOf,
+  planServing,
+  waterForLeaf,
+  type BoardAsk,
+  type BoardVessel,
+  type Pour,
+  type Round,
+  type Serving,
+} from './board';

@@ -2,12 +2,23 @@ import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { grams, type Grams, type GramsPerMl, type Spoon } from '#core/units';
 
 /** A house's own weighing: so many spoons of this tea weighed so much; `singles` when each was weighed by itself. */
-export type Weighing = { readonly spoon: Spoon; readonly spoons: number; readonly weighed: Grams; readonly singles: readonly Grams[] };
+export type Weighing = {
+  readonly spoon: Spoon;
+  readonly spoons: number;
+  readonly weighed: Grams;
+  readonly singles: readonly Grams[];
+};
 
 /** A weighing of single spoons. @throws {RangeError} without one, or when one weighs nothing. */
 export function weighingOf(spoon: Spoon, singles: readonly Grams[]): Weighing {
-  if (singles.length === 0 || singles.some((g) => !(g > 0))) throw new RangeError('a weighing needs spoons with leaf');
-  return { spoon, spoons: singles.length, weighed: grams(singles.reduce((s, g) => s + g, 0)), singles };
+  if (singles.length === 0 || singles.some((g) => !(g > 0)))
+    throw new RangeError('a weighing needs spoons with leaf');
+  return {
+    spoon,
+    spoons: singles.length,
+    weighed: grams(singles.reduce((s, g) => s + g, 0)),
+    singles,
+  };
 }
 
 /** Fewer spoons than this tell no spread. */
@@ -20,12 +31,14 @@ export function spoonSpread(w: Weighing): { readonly mean: Grams; readonly sd: G
 
 /** Bulk density of the tea as spooned. @throws {RangeError} unless both are positive. */
 export function densityOf(w: Weighing): GramsPerMl {
-  if (!(w.spoons > 0) || !(w.weighed > 0)) throw new RangeError('a weighing needs spoons and grams');
+  if (!(w.spoons > 0) || !(w.weighed > 0))
+    throw new RangeError('a weighing needs spoons and grams');
   return (w.weighed / (w.spoons * w.spoon.ml)) as GramsPerMl;
 }
 
 /** Grams one level spoon of this tea holds. */
-export const gramsPerSpoon = (density: GramsPerMl, spoon: Spoon): Grams => grams(density * spoon.ml);
+export const gramsPerSpoon = (density: GramsPerMl, spoon: Spoon): Grams =>
+  grams(density * spoon.ml);
 
 export type SpoonCount = {
   readonly spoon: Spoon;
@@ -51,10 +64,12 @@ export function spoonsFor(leaf: Grams, density: GramsPerMl, spoon: Spoon): Spoon
 
 const FRACTION = ['', '¼', '½', '¾'] as const;
 /** "3½", "¾". */
-export const quartersText = (quarters: number): string => `${Math.floor(quarters / 4) || (quarters % 4 ? '' : 0)}${FRACTION[quarters % 4] ?? ''}`;
+export const quartersText = (quarters: number): string =>
+  `${Math.floor(quarters / 4) || (quarters % 4 ? '' : 0)}${FRACTION[quarters % 4] ?? ''}`;
 
 /** "3½ level dessert spoons". */
-export const spoonsText = (s: SpoonCount): string => `${quartersText(s.quarters)} ${s.spoon.heaped ? 'heaped' : 'level'} ${s.quarters > 4 ? s.spoon.plural : s.spoon.name}`;
+export const spoonsText = (s: SpoonCount): string =>
+  `${quartersText(s.quarters)} ${s.spoon.heaped ? 'heaped' : 'level'} ${s.quarters > 4 ? s.spoon.plural : s.spoon.name}`;
 
 /** "2 bags". */
 export const bagsText = (n: number): string => (n === 1 ? '1 bag' : `${n} bags`);
@@ -82,9 +97,10 @@ export function doubtWeighing(w: Weighing): Doubt | null {
   return {
     kind: 'spoonSlip',
     factor: d > DENSITY_RANGE[1] ? d / DENSITY_RANGE[1] : DENSITY_RANGE[0] / d,
-    words: d > DENSITY_RANGE[1]
-      ? `${each} g is a lot for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a tablespoon, three times as big?`
-      : `${each} g is very little for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a teaspoon, a third of it?`,
+    words:
+      d > DENSITY_RANGE[1]
+        ? `${each} g is a lot for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a tablespoon, three times as big?`
+        : `${each} g is very little for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a teaspoon, a third of it?`,
   };
 }
 
@@ -92,8 +108,9 @@ export function doubtWeighing(w: Weighing): Doubt | null {
 export function doubtDose(dose: number, usual: number): Doubt | null {
   const factor = dose / usual;
   if (factor < 2.2 && factor > 1 / 2.2) return null;
-  const words = factor > 1
-    ? `${dose} g per 100 ml is ${factor.toFixed(1)} times the usual ${usual}. A tablespoon read as a teaspoon gives three times the leaf.`
-    : `${dose} g per 100 ml is only ${(100 * factor).toFixed(0)} % of the usual ${usual}. A teaspoon read as a tablespoon gives a third of the leaf.`;
+  const words =
+    factor > 1
+      ? `${dose} g per 100 ml is ${factor.toFixed(1)} times the usual ${usual}. A tablespoon read as a teaspoon gives three times the leaf.`
+      : `${dose} g per 100 ml is only ${(100 * factor).toFixed(0)} % of the usual ${usual}. A teaspoon read as a tablespoon gives a third of the leaf.`;
   return { kind: 'spoonSlip', factor, words };
 }

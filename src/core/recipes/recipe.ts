@@ -20,10 +20,18 @@ export const METHOD_NAMES = Object.keys(METHODS) as readonly Method[];
 export const isCold = (m: Method): boolean => METHODS[m].cold;
 
 /** When to pull: seconds from water on, earliest < = best < = latest. */
-export type Window = { readonly earliest: Seconds; readonly best: Seconds; readonly latest: Seconds };
+export type Window = {
+  readonly earliest: Seconds;
+  readonly best: Seconds;
+  readonly latest: Seconds;
+};
 
 /** How what is brewed reaches several cups alike. */
-export const SERVE_ORDERS = { plain: 'straight into the cup', turns: 'in turns, 1-2-3 and back 3-2-1', jug: 'through a jug' } as const;
+export const SERVE_ORDERS = {
+  plain: 'straight into the cup',
+  turns: 'in turns, 1-2-3 and back 3-2-1',
+  jug: 'through a jug',
+} as const;
 export type ServeOrder = keyof typeof SERVE_ORDERS;
 export const SERVE_ORDER_NAMES = Object.keys(SERVE_ORDERS) as readonly ServeOrder[];
 
@@ -43,13 +51,26 @@ export type Handling = {
 };
 
 /** An extract in the glass: so much of it, then so much water. */
-export const SERVING_STYLES = { hot: 'hot', room: 'at room temperature', sparkling: 'sparkling', chilled: 'chilled' } as const;
+export const SERVING_STYLES = {
+  hot: 'hot',
+  room: 'at room temperature',
+  sparkling: 'sparkling',
+  chilled: 'chilled',
+} as const;
 export type ServingStyle = keyof typeof SERVING_STYLES;
 export const SERVING_STYLE_NAMES = Object.keys(SERVING_STYLES) as readonly ServingStyle[];
-export type ServingGlass = { readonly style: ServingStyle; readonly extract: Millilitres; readonly water: Millilitres };
+export type ServingGlass = {
+  readonly style: ServingStyle;
+  readonly extract: Millilitres;
+  readonly water: Millilitres;
+};
 
 /** Warm-then-cold: the first part of the water, hot, for a while; the rest goes on cold. */
-export type WarmStart = { readonly share: number; readonly temperature: Celsius; readonly time: Seconds };
+export type WarmStart = {
+  readonly share: number;
+  readonly temperature: Celsius;
+  readonly time: Seconds;
+};
 /** What staff may go from the recipe without asking. */
 export type Leeway = { readonly time: Seconds; readonly leaf: Grams };
 
@@ -86,21 +107,42 @@ export function windowFault(w: Window, method: Method = 'pot'): string | null {
   if (!(w.earliest > 0)) return 'Earliest must be more than nothing.';
   if (w.best < w.earliest) return 'Best cannot come before earliest.';
   if (w.latest < w.best) return 'Latest cannot come before best.';
-  if (isCold(method)) return w.latest > LONGEST.cold ? 'A cold steep ends within three days.' : null;
+  if (isCold(method))
+    return w.latest > LONGEST.cold ? 'A cold steep ends within three days.' : null;
   return w.latest > LONGEST.hot ? 'A hot steep ends within the hour.' : null;
 }
 
 /** What no single field of a recipe can tell, named by the field to mend. */
-export function recipeFault(r: Recipe, method: Method): { readonly field: 'window' | 'later' | 'temperature' | 'warmStart' | 'handling' | 'glasses' | 'bag'; readonly why: string } | null {
+export function recipeFault(
+  r: Recipe,
+  method: Method,
+): {
+  readonly field: 'window' | 'later' | 'temperature' | 'warmStart' | 'handling' | 'glasses' | 'bag';
+  readonly why: string;
+} | null {
   const main = windowFault(r.window, method);
   if (main) return { field: 'window', why: main };
   const again = r.later.map((w) => windowFault(w, method)).find((f) => f !== null);
   if (again) return { field: 'later', why: again };
-  if (isCold(method) && r.later.length > 0) return { field: 'later', why: 'Cold-brewed leaf is done after one steep.' };
-  if (isCold(method) && r.temperature > HOTTEST_COLD) return { field: 'temperature', why: `Cold water goes on here: at most ${HOTTEST_COLD} °C. What goes on hot first belongs to warm-then-cold.` };
-  if (method !== 'bag' && r.bag !== null) return { field: 'bag', why: 'Only bags and pockets are counted.' };
-  if ((method === 'warmThenCold') !== (r.warmStart !== null)) return { field: 'warmStart', why: r.warmStart ? 'Only warm-then-cold begins with hot water.' : 'Say how much water goes on hot, how hot, and for how long.' };
-  if (method !== 'extract' && r.glasses.length > 0) return { field: 'glasses', why: 'Only an extract is let down in the glass.' };
-  if (r.handling.stir.some((s) => s >= r.window.latest)) return { field: 'handling', why: 'It is lifted before that stir.' };
+  if (isCold(method) && r.later.length > 0)
+    return { field: 'later', why: 'Cold-brewed leaf is done after one steep.' };
+  if (isCold(method) && r.temperature > HOTTEST_COLD)
+    return {
+      field: 'temperature',
+      why: `Cold water goes on here: at most ${HOTTEST_COLD} °C. What goes on hot first belongs to warm-then-cold.`,
+    };
+  if (method !== 'bag' && r.bag !== null)
+    return { field: 'bag', why: 'Only bags and pockets are counted.' };
+  if ((method === 'warmThenCold') !== (r.warmStart !== null))
+    return {
+      field: 'warmStart',
+      why: r.warmStart
+        ? 'Only warm-then-cold begins with hot water.'
+        : 'Say how much water goes on hot, how hot, and for how long.',
+    };
+  if (method !== 'extract' && r.glasses.length > 0)
+    return { field: 'glasses', why: 'Only an extract is let down in the glass.' };
+  if (r.handling.stir.some((s) => s >= r.window.latest))
+    return { field: 'handling', why: 'It is lifted before that stir.' };
   return null;
 }

@@ -4,44 +4,127 @@ import { styleOf, type StyleId } from '#core/styles';
 import type { Packet, PacketMeaning, TimeRange } from '#core/packets';
 import { afterPour, cooled, coolingRate, POUR_LOSS } from '#core/heat';
 import { siteBoiling, type SiteFacts } from './card';
-import { celsius, grams, gramsPer100Ml, millilitres, seconds, type Celsius, type GramsPer100Ml } from '#core/units';
+import {
+  celsius,
+  grams,
+  gramsPer100Ml,
+  millilitres,
+  seconds,
+  type Celsius,
+  type GramsPer100Ml,
+} from '#core/units';
 
 const HOUR = 3600;
-const window = (earliest: number, best: number, latest: number): Window => ({ earliest: seconds(earliest), best: seconds(best), latest: seconds(latest) });
+const window = (earliest: number, best: number, latest: number): Window => ({
+  earliest: seconds(earliest),
+  best: seconds(best),
+  latest: seconds(latest),
+});
 
 /** A first recipe for a tea: the style's starting point (common practice), linear, vessel warmed when hot. */
 export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
   const { start, family, kind } = styleOf(style);
   const hot: Recipe = {
-    dose: gramsPer100Ml(start.dose), scaling: { school: 'linear' }, temperature: celsius(start.temperature), window: window(start.earliest, start.best, start.latest),
-    warm: start.temperature >= 85, lid: family !== 'green', later: [], handling: PLAIN_HANDLING, leeway: null, bag: method === 'bag' ? grams(2.5) : null, warmStart: null, glasses: [], note: '', origin: `the style, ${kind}`,
+    dose: gramsPer100Ml(start.dose),
+    scaling: { school: 'linear' },
+    temperature: celsius(start.temperature),
+    window: window(start.earliest, start.best, start.latest),
+    warm: start.temperature >= 85,
+    lid: family !== 'green',
+    later: [],
+    handling: PLAIN_HANDLING,
+    leeway: null,
+    bag: method === 'bag' ? grams(2.5) : null,
+    warmStart: null,
+    glasses: [],
+    note: '',
+    origin: `the style, ${kind}`,
   };
   if (!isCold(method)) return hot;
-  const cold: Recipe = { ...hot, warm: false, lid: true, temperature: celsius(8), dose: gramsPer100Ml(1), window: window(3 * HOUR, 4 * HOUR, 6 * HOUR), handling: { ...PLAIN_HANDLING, squeeze: true } };
+  const cold: Recipe = {
+    ...hot,
+    warm: false,
+    lid: true,
+    temperature: celsius(8),
+    dose: gramsPer100Ml(1),
+    window: window(3 * HOUR, 4 * HOUR, 6 * HOUR),
+    handling: { ...PLAIN_HANDLING, squeeze: true },
+  };
   // Common practice. Plain fine green is best at 3 to 5 h; blended green, oolong and black stand overnight.
-  const overnight = family === 'green' || family === 'white' ? cold.window : window(8 * HOUR, 10 * HOUR, 12 * HOUR);
+  const overnight =
+    family === 'green' || family === 'white' ? cold.window : window(8 * HOUR, 10 * HOUR, 12 * HOUR);
   switch (method) {
-    case 'fridge': return { ...cold, window: overnight };
-    case 'counter': return { ...cold, temperature: celsius(20), window: window(1.5 * HOUR, 2 * HOUR, 2.5 * HOUR), note: 'Then straight into the fridge.' };
+    case 'fridge':
+      return { ...cold, window: overnight };
+    case 'counter':
+      return {
+        ...cold,
+        temperature: celsius(20),
+        window: window(1.5 * HOUR, 2 * HOUR, 2.5 * HOUR),
+        note: 'Then straight into the fridge.',
+      };
     // Strong, overnight, used like a cordial. The dose is from memory.
-    case 'extract': return {
-      ...cold, dose: gramsPer100Ml(3), window: window(8 * HOUR, 10 * HOUR, 14 * HOUR),
-      glasses: [{ style: 'chilled', extract: millilitres(60), water: millilitres(140) }, { style: 'sparkling', extract: millilitres(60), water: millilitres(140) }, { style: 'hot', extract: millilitres(60), water: millilitres(140) }],
-    };
+    case 'extract':
+      return {
+        ...cold,
+        dose: gramsPer100Ml(3),
+        window: window(8 * HOUR, 10 * HOUR, 14 * HOUR),
+        glasses: [
+          { style: 'chilled', extract: millilitres(60), water: millilitres(140) },
+          { style: 'sparkling', extract: millilitres(60), water: millilitres(140) },
+          { style: 'hot', extract: millilitres(60), water: millilitres(140) },
+        ],
+      };
     // Common practice: 2 g per 100 ml, a third of the water at 80 C on the leaf, lid off, one minute, then two thirds cold.
-    default: return { ...cold, dose: gramsPer100Ml(2), lid: false, window: window(5 * 60, 10 * 60, 30 * 60), warmStart: { share: 1 / 3, temperature: celsius(80), time: seconds(60) } };
+    default:
+      return {
+        ...cold,
+        dose: gramsPer100Ml(2),
+        lid: false,
+        window: window(5 * 60, 10 * 60, 30 * 60),
+        warmStart: { share: 1 / 3, temperature: celsius(80), time: seconds(60) },
+      };
   }
 }
 
 /** Where a new recipe can begin, each with the name its card shows. */
 export type StartingPoint = { readonly name: string; readonly recipe: Recipe };
-type School = { readonly name: string; readonly dose: number; readonly temperature?: number; readonly window?: Window };
+type School = {
+  readonly name: string;
+  readonly dose: number;
+  readonly temperature?: number;
+  readonly window?: Window;
+};
 /** Styles practitioners begin in two ways. Common practice, both schools named. */
 const SCHOOLS: Partial<Record<StyleId, readonly School[]>> = {
-  'green-pan': [{ name: 'school "full", 2 g per 150 ml', dose: 2 / 1.5 }, { name: 'school "light", 2 g per 300 ml', dose: 2 / 3 }, { name: 'large pot, 85 °C and longer', dose: 2 / 1.5, temperature: 85, window: window(120, 150, 180) }],
-  'green-steamed': [{ name: 'school "full", 2 g per 150 ml', dose: 2 / 1.5 }, { name: 'school "light", 2 g per 300 ml', dose: 2 / 3 }, { name: 'thirty seconds, 4 g per 400 ml at 80 °C', dose: 1, temperature: 80, window: window(25, 30, 40) }],
-  'black-whole': [{ name: 'pot, 6 g per 500 ml', dose: 1.2 }, { name: 'full cup, 2.75 g per 150 ml', dose: 2.75 / 1.5 }],
-  'green-scented': [{ name: '4 g per 240 ml', dose: 4 / 2.4 }, { name: 'strong grade, less leaf', dose: 1.1 }],
+  'green-pan': [
+    { name: 'school "full", 2 g per 150 ml', dose: 2 / 1.5 },
+    { name: 'school "light", 2 g per 300 ml', dose: 2 / 3 },
+    {
+      name: 'large pot, 85 °C and longer',
+      dose: 2 / 1.5,
+      temperature: 85,
+      window: window(120, 150, 180),
+    },
+  ],
+  'green-steamed': [
+    { name: 'school "full", 2 g per 150 ml', dose: 2 / 1.5 },
+    { name: 'school "light", 2 g per 300 ml', dose: 2 / 3 },
+    {
+      name: 'thirty seconds, 4 g per 400 ml at 80 °C',
+      dose: 1,
+      temperature: 80,
+      window: window(25, 30, 40),
+    },
+  ],
+  'black-whole': [
+    { name: 'pot, 6 g per 500 ml', dose: 1.2 },
+    { name: 'full cup, 2.75 g per 150 ml', dose: 2.75 / 1.5 },
+  ],
+  'green-scented': [
+    { name: '4 g per 240 ml', dose: 4 / 2.4 },
+    { name: 'strong grade, less leaf', dose: 1.1 },
+  ],
 };
 
 /** The style's starting points: its default, or both schools where practitioners disagree. */
@@ -51,12 +134,22 @@ export function styleStarts(style: StyleId, method: Method = 'pot'): StartingPoi
   if (schools.length === 0) return [{ name: base.origin, recipe: base }];
   return schools.map((s) => {
     const name = `${styleOf(style).kind}, ${s.name}`;
-    return { name, recipe: { ...base, dose: gramsPer100Ml(Math.round(s.dose * 1000) / 1000), temperature: celsius(s.temperature ?? base.temperature), window: s.window ?? base.window, origin: name } };
+    return {
+      name,
+      recipe: {
+        ...base,
+        dose: gramsPer100Ml(Math.round(s.dose * 1000) / 1000),
+        temperature: celsius(s.temperature ?? base.temperature),
+        window: s.window ?? base.window,
+        origin: name,
+      },
+    };
   });
 }
 
 /** What a packet's heat comes to on the leaf of a warmed pot, whole degrees: boiling water lands at about 94 (common practice). */
-export const packetOnLeaf = (kettle: Celsius): Celsius => celsius(Math.round(afterPour(kettle, celsius(20), POUR_LOSS)));
+export const packetOnLeaf = (kettle: Celsius): Celsius =>
+  celsius(Math.round(afterPour(kettle, celsius(20), POUR_LOSS)));
 
 /** Rounded as a clock is read. */
 const to5 = (s: number) => seconds(Math.round(s / 5) * 5);
@@ -68,7 +161,10 @@ export type KettleFacts = Pick<SiteFacts, 'altitudeM' | 'measuredBoiling' | 'amb
  * boil is worked out by the kettle's own cooling. Null where the packet does not say.
  * @example packetKettle(readPacket('90 C'), site) // 90
  */
-export function packetKettle(packet: Pick<Packet, 'heat' | 'wait'>, site: KettleFacts): Celsius | null {
+export function packetKettle(
+  packet: Pick<Packet, 'heat' | 'wait'>,
+  site: KettleFacts,
+): Celsius | null {
   const { heat, wait } = packet;
   if (heat === null) return null;
   const asked = celsius((heat.low + heat.high) / 2);
@@ -109,13 +205,24 @@ export function packetStart(
     temperature: heat ?? base.temperature,
     window: time ? packetWindow(time) : base.window,
     warm: !cold && (heat ?? base.temperature) >= 85,
-    origin: ['the packet', meaning?.cup && `its cup taken as ${meaning.cup}`, meaning?.scoop && `its scoop as ${meaning.scoop}`].filter(Boolean).join(', '),
+    origin: [
+      'the packet',
+      meaning?.cup && `its cup taken as ${meaning.cup}`,
+      meaning?.scoop && `its scoop as ${meaning.scoop}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
   };
   return { name: recipe.origin, recipe };
 }
 
 /** Another vessel's known-good: so much leaf in so much water, the rest as `from` has it. @throws {RangeError} unless both are positive. */
-export function knownGoodStart(from: Recipe, leaf: number, water: number, vessel: string): StartingPoint {
+export function knownGoodStart(
+  from: Recipe,
+  leaf: number,
+  water: number,
+  vessel: string,
+): StartingPoint {
   if (!(leaf > 0) || !(water > 0)) throw new RangeError('a known-good vessel has leaf and water');
   const dose: GramsPer100Ml = gramsPer100Ml(Math.round((10_000 * grams(leaf)) / water) / 100);
   const name = `${leaf} g in ${Math.round(water)} ml${vessel ? `, the ${vessel}` : ''}`;

@@ -13,14 +13,27 @@ const n = (x: number, digits = 1) => String(Number(x.toFixed(digits)));
 export function workingOf(a: Asked, c: Card): WorkingLine[] {
   const lines: WorkingLine[] = [];
   const s = a.recipe.scaling;
-  if (c.bags !== null) lines.push({ of: 'Bags', text: `${n(a.recipe.bag ?? 0, 2)} g in one; ${c.bags} hold ${n(c.leaf)} g` });
+  if (c.bags !== null)
+    lines.push({
+      of: 'Bags',
+      text: `${n(a.recipe.bag ?? 0, 2)} g in one; ${c.bags} hold ${n(c.leaf)} g`,
+    });
   if (s.school === 'linear') {
-    lines.push({ of: 'Leaf', text: `${n(a.recipe.dose, 2)} g per 100 ml × ${n(a.water, 0)} ml = ${n(c.leaf)} g, in step with the water` });
+    lines.push({
+      of: 'Leaf',
+      text: `${n(a.recipe.dose, 2)} g per 100 ml × ${n(a.water, 0)} ml = ${n(c.leaf)} g, in step with the water`,
+    });
   } else if (s.school === 'match') {
-    lines.push({ of: 'Leaf', text: `${n(s.known.leaf)} g in ${n(s.known.water, 0)} ml is the known cup; ${n(c.leaf)} g gives its strength in this vessel, by the brewing model (${a.tea.fitted ? 'fitted to this house' : 'style default'})` });
+    lines.push({
+      of: 'Leaf',
+      text: `${n(s.known.leaf)} g in ${n(s.known.water, 0)} ml is the known cup; ${n(c.leaf)} g gives its strength in this vessel, by the brewing model (${a.tea.fitted ? 'fitted to this house' : 'style default'})`,
+    });
   } else {
     const b = taperExponent(s.small, s.large);
-    lines.push({ of: 'Leaf', text: `${n(s.small.leaf)} g in ${n(s.small.water, 0)} ml and ${n(s.large.leaf)} g in ${n(s.large.water, 0)} ml are known good: leaf goes with water to the power ${n(b, 2)}, so ${n(c.leaf)} g` });
+    lines.push({
+      of: 'Leaf',
+      text: `${n(s.small.leaf)} g in ${n(s.small.water, 0)} ml and ${n(s.large.leaf)} g in ${n(s.large.water, 0)} ml are known good: leaf goes with water to the power ${n(b, 2)}, so ${n(c.leaf)} g`,
+    });
   }
   if (c.spoons && a.tea.weighing) {
     const w = a.tea.weighing;
@@ -30,9 +43,22 @@ export function workingOf(a: Asked, c: Card): WorkingLine[] {
     });
   }
   const wall = c.warmed ? `warmed, about ${WARMED_WALL} °C` : `cold, ${n(a.site.ambient, 0)} °C`;
-  lines.push({ of: 'Heat', text: `${n(c.temperature, 0)} °C on the leaf; the ${MATERIALS[a.vessel.material].label} wall (${wall}) and leaf take it from ${n(c.heat.arrive)} °C; the pour loses ${n(100 * (a.site.pourLoss ?? 0.07), 0)} % of the difference to the air, so ${n(c.heat.kettleSetting)} °C in the kettle` });
-  lines.push({ of: 'Boiling', text: `${n(c.boiling)} °C ${a.site.measuredBoiling === null ? `at ${n(a.site.altitudeM, 0)} m (standard atmosphere)` : 'as measured here'}` });
-  lines.push({ of: 'Yield', text: `leaf keeps ${n(styleOf(a.tea.style).held)} ml a gram: ${n(c.liquor, 0)} ml of ${n(a.water, 0)} pours off${a.vessel.dead ? `; ${n(a.vessel.dead, 0)} ml stay in the vessel` : ''}` });
-  if (c.crowding !== null) lines.push({ of: 'Basket', text: `opened leaf fills ${n(c.crowding, 1)} of it${c.crowding > 1 ? ', so it opens slowly' : ''}` });
+  lines.push({
+    of: 'Heat',
+    text: `${n(c.temperature, 0)} °C on the leaf; the ${MATERIALS[a.vessel.material].label} wall (${wall}) and leaf take it from ${n(c.heat.arrive)} °C; the pour loses ${n(100 * (a.site.pourLoss ?? 0.07), 0)} % of the difference to the air, so ${n(c.heat.kettleSetting)} °C in the kettle`,
+  });
+  lines.push({
+    of: 'Boiling',
+    text: `${n(c.boiling)} °C ${a.site.measuredBoiling === null ? `at ${n(a.site.altitudeM, 0)} m (standard atmosphere)` : 'as measured here'}`,
+  });
+  lines.push({
+    of: 'Yield',
+    text: `leaf keeps ${n(styleOf(a.tea.style).held)} ml a gram: ${n(c.liquor, 0)} ml of ${n(a.water, 0)} pours off${a.vessel.dead ? `; ${n(a.vessel.dead, 0)} ml stay in the vessel` : ''}`,
+  });
+  if (c.crowding !== null)
+    lines.push({
+      of: 'Basket',
+      text: `opened leaf fills ${n(c.crowding, 1)} of it${c.crowding > 1 ? ', so it opens slowly' : ''}`,
+    });
   return lines;
 }

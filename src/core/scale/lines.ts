@@ -2,10 +2,24 @@ import { GRAMS_PER_OUNCE, grams, type Grams } from '#core/units';
 
 /** One line a scale sent, in grams. */
 export type ScaleLine =
-  | { readonly kind: 'weight'; readonly grams: Grams; /** As the scale says itself; null when it does not. */ readonly stable: boolean | null }
+  | {
+      readonly kind: 'weight';
+      readonly grams: Grams;
+      /** As the scale says itself; null when it does not. */ readonly stable: boolean | null;
+    }
   | { readonly kind: 'overload' };
 
-const GRAMS_PER: Readonly<Record<string, number>> = { mg: 0.001, g: 1, gr: 1, gram: 1, grams: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: 16 * GRAMS_PER_OUNCE, lbs: 16 * GRAMS_PER_OUNCE };
+const GRAMS_PER: Readonly<Record<string, number>> = {
+  mg: 0.001,
+  g: 1,
+  gr: 1,
+  gram: 1,
+  grams: 1,
+  kg: 1000,
+  oz: GRAMS_PER_OUNCE,
+  lb: 16 * GRAMS_PER_OUNCE,
+  lbs: 16 * GRAMS_PER_OUNCE,
+};
 const OVER = /^(?:(?:st|us|s) )?(?:ol|overload|o-load|err(?:or)?)\b|^s [+-]$|^(?:[+\-~_] ?){4,}$/i;
 const MOVING = /^(?:us\b|s d\b|d\b|sd\b|unstable\b|\?)|\?\s*$|\bunst(?:able)?\b/i;
 const STILL = /^(?:st\b|s s\b|ss\b|s\b|stable\b)/i;
@@ -20,12 +34,22 @@ export function readScaleLine(line: string): ScaleLine | null {
   if (text === '') return null;
   const head = text.replace(/,/g, ' ').replace(/\s+/g, ' ');
   if (OVER.test(head)) return { kind: 'overload' };
-  const m = /(?:^|[\s,:=a-z])([+-]?)\s*(\d{1,6}(?:[.,]\d{1,4})?)\s*(mg|kg|grams?|gr?|oz|lbs?)\b(?!\s*[a-z]{2,}\s*\d)/i.exec(text) ?? /^(?:st|us|s [sd]|ss|sd|s|d)?[\s,]*(?:gs|nt|gr|net)?[\s,]*([+-]?)\s*(\d{1,6}(?:[.,]\d{1,4})?)()\s*\??$/i.exec(text);
+  const m =
+    /(?:^|[\s,:=a-z])([+-]?)\s*(\d{1,6}(?:[.,]\d{1,4})?)\s*(mg|kg|grams?|gr?|oz|lbs?)\b(?!\s*[a-z]{2,}\s*\d)/i.exec(
+      text,
+    ) ??
+    /^(?:st|us|s [sd]|ss|sd|s|d)?[\s,]*(?:gs|nt|gr|net)?[\s,]*([+-]?)\s*(\d{1,6}(?:[.,]\d{1,4})?)()\s*\??$/i.exec(
+      text,
+    );
   if (!m) return null;
   const per = GRAMS_PER[(m[3] || 'g').toLowerCase()];
   if (per === undefined) return null;
   const value = Number((m[2] ?? '').replace(',', '.')) * (m[1] === '-' ? -1 : 1) * per;
-  return { kind: 'weight', grams: grams(Math.round(value * 1e4) / 1e4), stable: MOVING.test(head) ? false : STILL.test(head) ? true : null };
+  return {
+    kind: 'weight',
+    grams: grams(Math.round(value * 1e4) / 1e4),
+    stable: MOVING.test(head) ? false : STILL.test(head) ? true : null,
+  };
 }
 
 /** Cuts a stream of text into lines, whatever ends them; what is not yet ended waits. */

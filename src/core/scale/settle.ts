@@ -2,7 +2,11 @@ import { normal, type Random } from '#core/numeric';
 import { grams, type Grams } from '#core/units';
 
 /** A weight with its moment on a steady clock, ms. */
-export type Weighed = { readonly at: number; readonly grams: Grams; readonly stable?: boolean | null };
+export type Weighed = {
+  readonly at: number;
+  readonly grams: Grams;
+  readonly stable?: boolean | null;
+};
 
 /** Steady when it has kept within so many grams for so long. Common practice for 0.1 g scales. */
 export const STEADY = { within: 0.2, ms: 700 } as const;
@@ -21,12 +25,25 @@ export function isSteady(readings: readonly Weighed[], now: number): boolean {
 }
 
 /** How a weight stands to what is wanted: `share` of it, and what the hand should do. */
-export type Pouring = { readonly share: number; readonly left: Grams; readonly say: 'empty' | 'more' | 'slowly' | 'there' | 'over' };
+export type Pouring = {
+  readonly share: number;
+  readonly left: Grams;
+  readonly say: 'empty' | 'more' | 'slowly' | 'there' | 'over';
+};
 /** Slowly from nine tenths on; there within the scale's own tenth. */
 export function pourUntil(target: Grams, weight: Grams, within = 0.1): Pouring {
   const left = grams(Math.round((target - weight) * 10) / 10);
   const share = weight / target;
-  const say = weight < Math.min(0.3, target * 0.05) ? 'empty' : Math.abs(target - weight) <= within + 1e-9 ? 'there' : weight > target ? 'over' : share >= 0.9 ? 'slowly' : 'more';
+  const say =
+    weight < Math.min(0.3, target * 0.05)
+      ? 'empty'
+      : Math.abs(target - weight) <= within + 1e-9
+        ? 'there'
+        : weight > target
+          ? 'over'
+          : share >= 0.9
+            ? 'slowly'
+            : 'more';
   return { share, left, say };
 }
 
@@ -38,9 +55,15 @@ export function simulatedScale(random: Random, { settleMs = 350, noise = 0.04, s
   let last = 0;
   return {
     /** Puts so much on it, in all. */
-    load: (g: Grams) => { on = g; },
-    get loaded() { return grams(on); },
-    tare: () => { zero = shown; },
+    load: (g: Grams) => {
+      on = g;
+    },
+    get loaded() {
+      return grams(on);
+    },
+    tare: () => {
+      zero = shown;
+    },
     /** What it shows at a moment, ms of a steady clock. */
     read(at: number): Weighed {
       shown += (on - shown) * (1 - Math.exp(-Math.max(0, at - last) / settleMs));

@@ -14,7 +14,11 @@ export type PlainScaling =
 /** How leaf follows the vessel: by water alone, or so that the model's cup equals a known one. */
 export type Scaling = PlainScaling | { readonly school: 'match'; readonly known: KnownPour };
 export type School = Scaling['school'];
-export const SCHOOL_WORDS: Readonly<Record<School, string>> = { linear: 'in step with the water', tapered: 'tapered between two known-good vessels', match: 'matched to a known cup' };
+export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
+  linear: 'in step with the water',
+  tapered: 'tapered between two known-good vessels',
+  match: 'matched to a known cup',
+};
 
 /**
  * Exponent of the taper through two known-good vessels: ln(m2/m1)/ln(V2/V1).
@@ -22,7 +26,8 @@ export const SCHOOL_WORDS: Readonly<Record<School, string>> = { linear: 'in step
  */
 export function taperExponent(a: KnownGood, b: KnownGood): number {
   const e = Math.log(b.leaf / a.leaf) / Math.log(b.water / a.water);
-  if (!Number.isFinite(e)) throw new RangeError('a taper needs two vessels of different water, with leaf');
+  if (!Number.isFinite(e))
+    throw new RangeError('a taper needs two vessels of different water, with leaf');
   return e;
 }
 
@@ -34,5 +39,8 @@ export function taperExponent(a: KnownGood, b: KnownGood): number {
 export function leafFor(water: Millilitres, dose: GramsPer100Ml, scaling: PlainScaling): Grams {
   if (!(water > 0) || !(dose > 0)) throw new RangeError('leaf needs water and a dose');
   if (scaling.school === 'linear') return grams((water * dose) / 100);
-  return grams(scaling.small.leaf * (water / scaling.small.water) ** taperExponent(scaling.small, scaling.large));
+  return grams(
+    scaling.small.leaf *
+      (water / scaling.small.water) ** taperExponent(scaling.small, scaling.large),
+  );
 }

@@ -3,11 +3,15 @@ import { CUP, newCup, quickCup } from '#core/quick';
 import { grams, seconds, type Celsius, type Grams, type Seconds } from '#core/units';
 
 /** A pour as a match sees it: everything but leaf and time; the heat on the leaf may depend on the leaf. */
-export type Pour = Omit<Brewing, 'leaf' | 'time' | 'temperature'> & { readonly onLeaf: (leaf: Grams) => Celsius };
+export type Pour = Omit<Brewing, 'leaf' | 'time' | 'temperature'> & {
+  readonly onLeaf: (leaf: Grams) => Celsius;
+};
 export type KnownCup = Pour & { readonly leaf: Grams; readonly time: Seconds };
 
 /** Leaf, and time where both were asked for, that make the reference cup elsewhere; or why none was found. */
-export type Match = { readonly kind: 'matched'; readonly leaf: Grams; readonly time: Seconds } | { readonly kind: 'outOfReach' };
+export type Match =
+  | { readonly kind: 'matched'; readonly leaf: Grams; readonly time: Seconds }
+  | { readonly kind: 'outOfReach' };
 
 const CLOSE = 1e-6;
 const MOST_STEPS = 40;
@@ -17,7 +21,10 @@ const MOST = 5;
 
 const cup = newCup();
 function brewed(p: Pour, leaf: number, time: number): { body: number; bitter: number } {
-  quickCup({ ...p, leaf: grams(leaf), temperature: p.onLeaf(grams(leaf)), time: seconds(time) }, cup);
+  quickCup(
+    { ...p, leaf: grams(leaf), temperature: p.onLeaf(grams(leaf)), time: seconds(time) },
+    cup,
+  );
   return { body: cup[CUP.body] as number, bitter: cup[CUP.bitterDose] as number };
 }
 
@@ -28,13 +35,15 @@ function brewed(p: Pour, leaf: number, time: number): { body: number; bitter: nu
 export function matchStrength(reference: KnownCup, pour: Pour): Match {
   const target = brewed(reference, reference.leaf, reference.time).body;
   const linear = (reference.leaf * pour.water) / reference.water;
-  const miss = (u: number) => Math.log(brewed(pour, linear * Math.exp(u), reference.time).body / target);
+  const miss = (u: number) =>
+    Math.log(brewed(pour, linear * Math.exp(u), reference.time).body / target);
   let [low, high] = [Math.log(LEAST), Math.log(MOST)];
   let u = 0;
   let wrong = miss(0);
   let slope = 0.8; // body grows a little slower than leaf
   for (let i = 0; i < MOST_STEPS; i++) {
-    if (Math.abs(wrong) < CLOSE) return { kind: 'matched', leaf: grams(linear * Math.exp(u)), time: reference.time };
+    if (Math.abs(wrong) < CLOSE)
+      return { kind: 'matched', leaf: grams(linear * Math.exp(u)), time: reference.time };
     if (wrong > 0) high = u;
     else low = u;
     let next = u - wrong / slope;
@@ -62,10 +71,20 @@ export function matchCup(reference: KnownCup, pour: Pour): Match {
   let at = miss(x, y);
   const H = 1e-3;
   for (let i = 0; i < MOST_STEPS; i++) {
-    if (Math.max(Math.abs(at[0]), Math.abs(at[1])) < CLOSE) return { kind: 'matched', leaf: grams(linear * Math.exp(x)), time: seconds(reference.time * Math.exp(y)) };
+    if (Math.max(Math.abs(at[0]), Math.abs(at[1])) < CLOSE)
+      return {
+        kind: 'matched',
+        leaf: grams(linear * Math.exp(x)),
+        time: seconds(reference.time * Math.exp(y)),
+      };
     const dx = miss(x + H, y);
     const dy = miss(x, y + H);
-    const [a, b, c, d] = [(dx[0] - at[0]) / H, (dy[0] - at[0]) / H, (dx[1] - at[1]) / H, (dy[1] - at[1]) / H];
+    const [a, b, c, d] = [
+      (dx[0] - at[0]) / H,
+      (dy[0] - at[0]) / H,
+      (dx[1] - at[1]) / H,
+      (dy[1] - at[1]) / H,
+    ];
     const det = a * d - b * c;
     if (!(Math.abs(det) > 1e-9)) break;
     const [sx, sy] = [(-d * at[0] + b * at[1]) / det, (c * at[0] - a * at[1]) / det];
@@ -83,6 +102,8 @@ export function matchCup(reference: KnownCup, pour: Pour): Match {
 
 /** Why schools differ, for whoever chooses one: heat alone hardly bends the line; leaf left in does. */
 export const SCHOOL_REASON = {
-  lifted: 'The leaf is lifted out: go linear, and correct the time. A small vessel takes a little longer.',
-  leftIn: 'The leaf stays in while the pot is emptied cup by cup: taper, or the last cup is far too strong.',
+  lifted:
+    'The leaf is lifted out: go linear, and correct the time. A small vessel takes a little longer.',
+  leftIn:
+    'The leaf stays in while the pot is emptied cup by cup: taper, or the last cup is far too strong.',
 } as const;

@@ -5,7 +5,9 @@ import type { Grade } from './styles';
  * Direction from the literature on infusion and leaf size (Spiro and co-workers, 1981-2, from memory); fannings and
  * dust are guesses.
  */
-export const GRADES: Readonly<Record<Grade, { readonly label: string; readonly rate: number; readonly wetting: number }>> = {
+export const GRADES: Readonly<
+  Record<Grade, { readonly label: string; readonly rate: number; readonly wetting: number }>
+> = {
   whole: { label: 'whole leaf', rate: 1, wetting: 12 },
   broken: { label: 'broken leaf', rate: 2, wetting: 5 },
   fannings: { label: 'fannings', rate: 3.6, wetting: 3 },

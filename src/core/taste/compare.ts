@@ -4,12 +4,18 @@ import type { Taste } from './taste';
 export const JUST_NOTICEABLE = 0.5;
 /** Words for more and for less of each index, in the order they are said. */
 const WORDS = [
-  ['colour', 'darker', 'paler'], ['strength', 'stronger', 'lighter'], ['bitterness', 'more bitter', 'less bitter'], ['astringency', 'drier', 'smoother'],
-  ['sweetness', 'sweeter', 'less sweet'], ['aroma', 'more fragrant', 'fainter'], ['stewed', 'more stewed', 'fresher'],
+  ['colour', 'darker', 'paler'],
+  ['strength', 'stronger', 'lighter'],
+  ['bitterness', 'more bitter', 'less bitter'],
+  ['astringency', 'drier', 'smoother'],
+  ['sweetness', 'sweeter', 'less sweet'],
+  ['aroma', 'more fragrant', 'fainter'],
+  ['stewed', 'more stewed', 'fresher'],
 ] as const;
 
 /** How one cup differs from another, in words, only where it would be noticed. @example differenceWords(t, t) // [] */
-export const differenceWords = (cup: Taste, than: Taste): string[] => WORDS.flatMap(([of, more, less]) => {
-  const by = cup[of] - than[of];
-  return by >= JUST_NOTICEABLE ? [more] : by <= -JUST_NOTICEABLE ? [less] : [];
-});
+export const differenceWords = (cup: Taste, than: Taste): string[] =>
+  WORDS.flatMap(([of, more, less]) => {
+    const by = cup[of] - than[of];
+    return by >= JUST_NOTICEABLE ? [more] : by <= -JUST_NOTICEABLE ? [less] : [];
+  });

@@ -6,11 +6,22 @@ import { INFUSERS, type VesselFacts } from '#core/vessels';
 import type { PlannedCup } from './schedule';
 
 /** What the cups of a table are made of. */
-export type MadeOf = { readonly tea: KnownTea; readonly recipe: Recipe; readonly vessel: Pick<VesselFacts, 'infuser' | 'basket' | 'material' | 'lid' | 'cosy'> };
+export type MadeOf = {
+  readonly tea: KnownTea;
+  readonly recipe: Recipe;
+  readonly vessel: Pick<VesselFacts, 'infuser' | 'basket' | 'material' | 'lid' | 'cosy'>;
+};
 /** A cup of a table as the models need it. */
-export const brewOfCup = ({ tea, recipe, vessel }: MadeOf, c: PlannedCup): ColouredBrew => brewingOf({
-  tea, recipe, vessel: c.infuser ? { ...vessel, infuser: c.infuser, basket: null } : vessel,
-  leaf: grams(c.grams), water: millilitres(c.water), onLeaf: celsius(c.celsius), time: seconds(c.seconds),
-});
+export const brewOfCup = ({ tea, recipe, vessel }: MadeOf, c: PlannedCup): ColouredBrew =>
+  brewingOf({
+    tea,
+    recipe,
+    vessel: c.infuser ? { ...vessel, infuser: c.infuser, basket: null } : vessel,
+    leaf: grams(c.grams),
+    water: millilitres(c.water),
+    onLeaf: celsius(c.celsius),
+    time: seconds(c.seconds),
+  });
 /** What a cup of a comparison is: its infuser, or which steep. Nothing elsewhere. */
-export const cupName = (c: PlannedCup): string => (c.steep !== undefined ? `steep ${c.steep}` : c.infuser ? INFUSERS[c.infuser].label : '');
+export const cupName = (c: PlannedCup): string =>
+  c.steep !== undefined ? `steep ${c.steep}` : c.infuser ? INFUSERS[c.infuser].label : '';

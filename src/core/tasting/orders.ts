@@ -14,7 +14,9 @@ export function williamsSquare(n: number): number[][] {
 export function servingOrders<T>(cups: readonly T[], tasters: number, random: Random): T[][] {
   const names = shuffled(cups, random);
   const rows = shuffled(williamsSquare(cups.length), random);
-  return Array.from({ length: tasters }, (_, i) => (rows[i % rows.length] as number[]).map((c) => names[c] as T));
+  return Array.from({ length: tasters }, (_, i) =>
+    (rows[i % rows.length] as number[]).map((c) => names[c] as T),
+  );
 }
 
 /** The six orders of a triangle. A twice and B once, B twice and A once, each kind in its three places. */

@@ -19,11 +19,18 @@ export function agreementOf(marks: readonly (readonly number[])[]): Agreement | 
   const [judges, items] = [marks.length, marks[0]?.length ?? 0];
   if (judges < 2 || items < 2) return null;
   const ranks = marks.map((row) => rankSum(row));
-  const sums = Array.from({ length: items }, (_, j) => ranks.reduce((a, r) => a + (r.ranks[j] as number), 0));
+  const sums = Array.from({ length: items }, (_, j) =>
+    ranks.reduce((a, r) => a + (r.ranks[j] as number), 0),
+  );
   const middle = (judges * (items + 1)) / 2;
   const ties = ranks.reduce((a, r) => a + r.ties, 0);
   const below = judges * items * (items + 1) - ties / (items - 1);
   if (below <= 0) return null;
   const chi2 = (12 * sums.reduce((a, s) => a + (s - middle) ** 2, 0)) / below;
-  return { chi2, df: items - 1, chance: 1 - chiSquareUpTo(chi2, items - 1), w: chi2 / (judges * (items - 1)) };
+  return {
+    chi2,
+    df: items - 1,
+    chance: 1 - chiSquareUpTo(chi2, items - 1),
+    w: chi2 / (judges * (items - 1)),
+  };
 }

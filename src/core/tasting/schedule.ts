@@ -3,18 +3,34 @@ import type { InfuserKind } from '#core/vessels';
 
 /** One cup of an exercise: how it is made. */
 export type PlannedCup = {
-  readonly grams: number; readonly water: number; readonly celsius: number; readonly seconds: number;
+  readonly grams: number;
+  readonly water: number;
+  readonly celsius: number;
+  readonly seconds: number;
   /** Another infuser than the vessel's own. */
   readonly infuser?: InfuserKind | undefined;
   /** Which steep of the same leaf; the first when absent. */
   readonly steep?: number | undefined;
 };
 /** The house cup with so much water: what a recipe asks for. */
-export const houseCupOf = ({ dose, temperature, window }: Pick<Recipe, 'dose' | 'temperature' | 'window'>, water: number): PlannedCup => ({ grams: Number(((dose * water) / 100).toFixed(2)), water, celsius: temperature, seconds: window.best });
+export const houseCupOf = (
+  { dose, temperature, window }: Pick<Recipe, 'dose' | 'temperature' | 'window'>,
+  water: number,
+): PlannedCup => ({
+  grams: Number(((dose * water) / 100).toFixed(2)),
+  water,
+  celsius: temperature,
+  seconds: window.best,
+});
 /** Standard preparation: 2 g to 100 ml, boiling water, six minutes, white porcelain (ISO 3103, from memory). g per 100 ml. */
 export const STANDARD_DOSE = 2;
 /** A cup by it; `onLeaf` is what boiling water comes to in its vessel, C. */
-export const standardPreparation = (water: number, onLeaf: number): PlannedCup => ({ grams: Number(((STANDARD_DOSE * water) / 100).toFixed(1)), water, celsius: Math.round(onLeaf), seconds: 360 });
+export const standardPreparation = (water: number, onLeaf: number): PlannedCup => ({
+  grams: Number(((STANDARD_DOSE * water) / 100).toFixed(1)),
+  water,
+  celsius: Math.round(onLeaf),
+  seconds: 360,
+});
 export type Moment = { readonly cup: number; readonly act: 'pour' | 'pull'; readonly at: number };
 export type Schedule = {
   /** `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the same moment. */
@@ -36,21 +52,36 @@ export const HAND_SECONDS = 10;
 export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']): Schedule {
   const moments: Moment[] = [];
   if (kind === 'oneClock') {
-    cups.forEach((c, cup) => moments.push({ cup, act: 'pour', at: 0 }, { cup, act: 'pull', at: c.seconds }));
+    cups.forEach((c, cup) =>
+      moments.push({ cup, act: 'pour', at: 0 }, { cup, act: 'pull', at: c.seconds }),
+    );
   } else if (kind === 'inTurn') {
     let at = 0;
-    cups.forEach((c, cup) => { moments.push({ cup, act: 'pour', at }, { cup, act: 'pull', at: at + c.seconds }); at += c.seconds + HAND_SECONDS; });
+    cups.forEach((c, cup) => {
+      moments.push({ cup, act: 'pour', at }, { cup, act: 'pull', at: at + c.seconds });
+      at += c.seconds + HAND_SECONDS;
+    });
   } else {
-    const longest = [...cups.keys()].sort((a, b) => (cups[b] as PlannedCup).seconds - (cups[a] as PlannedCup).seconds);
+    const longest = [...cups.keys()].sort(
+      (a, b) => (cups[b] as PlannedCup).seconds - (cups[a] as PlannedCup).seconds,
+    );
     const end = Math.max(0, ...cups.map((c) => c.seconds));
     longest.forEach((cup, i) => {
       const pull = end + i * HAND_SECONDS;
-      moments.push({ cup, act: 'pour', at: pull - (cups[cup] as PlannedCup).seconds }, { cup, act: 'pull', at: pull });
+      moments.push(
+        { cup, act: 'pour', at: pull - (cups[cup] as PlannedCup).seconds },
+        { cup, act: 'pull', at: pull },
+      );
     });
   }
   moments.sort((a, b) => a.at - b.at || a.cup - b.cup);
   // A ladder's water goes on in one pass of the kettle: that is one act.
-  const tight = moments.filter((m, i) => i > 0 && m.at - (moments[i - 1] as Moment).at < HAND_SECONDS && !(kind === 'oneClock' && m.act === 'pour'));
+  const tight = moments.filter(
+    (m, i) =>
+      i > 0 &&
+      m.at - (moments[i - 1] as Moment).at < HAND_SECONDS &&
+      !(kind === 'oneClock' && m.act === 'pour'),
+  );
   return { kind, moments, length: Math.max(0, ...moments.map((m) => m.at)), tight };
 }
 
@@ -58,18 +89,43 @@ export const WAYS = ['grams', 'water', 'celsius', 'seconds'] as const;
 export type Way = (typeof WAYS)[number];
 /** Differences smaller than these are the hand's, not the exercise's: 0.05 g, 3 ml, 1 C, 2 s (common practice, from memory). */
 const ALIKE: Readonly<Record<Way, number>> = { grams: 0.05, water: 3, celsius: 1, seconds: 2 };
-export type LikeForLike = { readonly differs: readonly Way[]; readonly spread: Readonly<Record<Way, number>>; readonly meant: Way; readonly alsoDiffers: readonly Way[]; readonly same: boolean };
+export type LikeForLike = {
+  readonly differs: readonly Way[];
+  readonly spread: Readonly<Record<Way, number>>;
+  readonly meant: Way;
+  readonly alsoDiffers: readonly Way[];
+  readonly same: boolean;
+};
 
 /** What a comparison is of: the infuser (a bag is one), or the steeps of one leaf. */
 export const COMPARED = ['infuser', 'steep'] as const;
 export type Compared = (typeof COMPARED)[number];
 /** Does one thing differ, and only that? A comparison's cups differ in no figure; a later steep has its own time. */
-export function likeForLike(cups: readonly PlannedCup[], meant: Way, compares?: Compared): LikeForLike {
+export function likeForLike(
+  cups: readonly PlannedCup[],
+  meant: Way,
+  compares?: Compared,
+): LikeForLike {
   const of = (w: Way) => cups.map((c) => c[w]);
-  const spread = Object.fromEntries(WAYS.map((w) => [w, cups.length ? Math.max(...of(w)) - Math.min(...of(w)) : 0])) as Record<Way, number>;
+  const spread = Object.fromEntries(
+    WAYS.map((w) => [w, cups.length ? Math.max(...of(w)) - Math.min(...of(w)) : 0]),
+  ) as Record<Way, number>;
   const differs = WAYS.filter((w) => spread[w] > ALIKE[w]);
-  if (compares) return { differs, spread, meant, alsoDiffers: differs.filter((w) => compares !== 'steep' || w !== 'seconds'), same: compares === 'infuser' && new Set(cups.map((c) => c.infuser)).size < cups.length };
-  return { differs, spread, meant, alsoDiffers: differs.filter((w) => w !== meant), same: !differs.includes(meant) };
+  if (compares)
+    return {
+      differs,
+      spread,
+      meant,
+      alsoDiffers: differs.filter((w) => compares !== 'steep' || w !== 'seconds'),
+      same: compares === 'infuser' && new Set(cups.map((c) => c.infuser)).size < cups.length,
+    };
+  return {
+    differs,
+    spread,
+    meant,
+    alsoDiffers: differs.filter((w) => w !== meant),
+    same: !differs.includes(meant),
+  };
 }
 
 /** A ladder's times against the house time, by the number of cups: common practice of trainers, 0:45, 2:00, 4:00, 6:00. */
@@ -96,14 +152,19 @@ export function ladderTimes(house: number, n: number): number[] {
   const at = shares.indexOf(1);
   const times = shares.map((share) => (share === 1 ? house : roundTime(house * share)));
   // Short steeps round onto each other: each keeps its distance from the one nearer the house time.
-  for (let i = at - 1; i >= 0; i--) times[i] = Math.max(i + 1, Math.min(times[i] as number, (times[i + 1] as number) - 5));
-  for (let i = at + 1; i < n; i++) times[i] = Math.max(times[i] as number, (times[i - 1] as number) + 5);
+  for (let i = at - 1; i >= 0; i--)
+    times[i] = Math.max(i + 1, Math.min(times[i] as number, (times[i + 1] as number) - 5));
+  for (let i = at + 1; i < n; i++)
+    times[i] = Math.max(times[i] as number, (times[i - 1] as number) + 5);
   return times;
 }
 
 /** Rungs of a ladder around a middle: even in proportion, since that is how strength is tasted, rounded to what a hand does. */
 export function rungs(way: Way, from: number, to: number, n: number): number[] {
   const round = { grams: 0.1, water: 5, celsius: 1, seconds: 5 }[way];
-  const at = (i: number) => (way === 'celsius' ? from + ((to - from) * i) / (n - 1) : from * (to / from) ** (i / (n - 1)));
-  return Array.from({ length: n }, (_, i) => Number((Math.round(at(i) / round) * round).toFixed(1)));
+  const at = (i: number) =>
+    way === 'celsius' ? from + ((to - from) * i) / (n - 1) : from * (to / from) ** (i / (n - 1));
+  return Array.from({ length: n }, (_, i) =>
+    Number((Math.round(at(i) / round) * round).toFixed(1)),
+  );
 }

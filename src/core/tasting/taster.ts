@@ -19,7 +19,10 @@ const LIMIT = { bias: 0.5, repeatability: 1 } as const;
  * One taster against a reference.
  * @param pairs mark and reference of each cup. @param duplicates the two marks of each hidden duplicate.
  */
-export function tasterAgainst(pairs: readonly { mark: number; reference: number }[], duplicates: readonly (readonly [number, number])[] = []): Against | null {
+export function tasterAgainst(
+  pairs: readonly { mark: number; reference: number }[],
+  duplicates: readonly (readonly [number, number])[] = [],
+): Against | null {
   const n = pairs.length;
   if (n === 0) return null;
   const off = pairs.map((p) => p.mark - p.reference);
@@ -27,24 +30,49 @@ export function tasterAgainst(pairs: readonly { mark: number; reference: number 
   const spread = n > 1 ? sampleStandardDeviation(off) : null;
   const half = spread === null ? null : (studentAt(0.975, n - 1) * spread) / Math.sqrt(n);
   // Each duplicate has one degree of freedom: its variance is half its squared difference.
-  const repeatability = duplicates.length ? Math.sqrt(mean(duplicates.map(([a, b]) => (a - b) ** 2 / 2))) : null;
+  const repeatability = duplicates.length
+    ? Math.sqrt(mean(duplicates.map(([a, b]) => (a - b) ** 2 / 2)))
+    : null;
   return {
-    n, bias, spread, repeatability, interval: half === null ? null : [bias - half, bias + half],
-    flags: [...(Math.abs(bias) > LIMIT.bias ? ['bias' as const] : []), ...(repeatability !== null && repeatability > LIMIT.repeatability ? ['repeatability' as const] : [])],
+    n,
+    bias,
+    spread,
+    repeatability,
+    interval: half === null ? null : [bias - half, bias + half],
+    flags: [
+      ...(Math.abs(bias) > LIMIT.bias ? ['bias' as const] : []),
+      ...(repeatability !== null && repeatability > LIMIT.repeatability
+        ? ['repeatability' as const]
+        : []),
+    ],
   };
 }
 
-export type JustAboutRight = { readonly little: number; readonly right: number; readonly much: number; readonly n: number };
-export const justAboutRight = (marks: readonly number[]): JustAboutRight => ({ little: marks.filter((m) => m < 0).length, right: marks.filter((m) => m === 0).length, much: marks.filter((m) => m > 0).length, n: marks.length });
+export type JustAboutRight = {
+  readonly little: number;
+  readonly right: number;
+  readonly much: number;
+  readonly n: number;
+};
+export const justAboutRight = (marks: readonly number[]): JustAboutRight => ({
+  little: marks.filter((m) => m < 0).length,
+  right: marks.filter((m) => m === 0).length,
+  much: marks.filter((m) => m > 0).length,
+  n: marks.length,
+});
 
 const PENALTY = { share: 0.2, n: 10 } as const;
 /**
  * What being off costs in liking: mean liking of those who called it right less that of those on one side.
  * @returns null where too few say so: under 10 marks, or under a fifth on that side.
  */
-export function penaltyOf(marks: readonly { mark: number; liking: number }[], side: 'little' | 'much'): number | null {
+export function penaltyOf(
+  marks: readonly { mark: number; liking: number }[],
+  side: 'little' | 'much',
+): number | null {
   const off = marks.filter((m) => (side === 'little' ? m.mark < 0 : m.mark > 0));
   const right = marks.filter((m) => m.mark === 0);
-  if (marks.length < PENALTY.n || off.length / marks.length < PENALTY.share || right.length === 0) return null;
+  if (marks.length < PENALTY.n || off.length / marks.length < PENALTY.share || right.length === 0)
+    return null;
   return mean(right.map((m) => m.liking)) - mean(off.map((m) => m.liking));
 }

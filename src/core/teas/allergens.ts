@@ -3,7 +3,10 @@
  * are blended or flavoured with them. Flowers are not in that list; houses name them from their own practice.
  */
 const NAMED: readonly (readonly [RegExp, string])[] = [
-  [/\b(almonds?|hazelnuts?|walnuts?|cashews?|pecans?|brazil nuts?|pistachios?|macadamias?|nuts?|marzipan|nougat|praline)\b/i, 'nuts'],
+  [
+    /\b(almonds?|hazelnuts?|walnuts?|cashews?|pecans?|brazil nuts?|pistachios?|macadamias?|nuts?|marzipan|nougat|praline)\b/i,
+    'nuts',
+  ],
   [/\b(milk|cream|butter|yog(h)?urt|caramel|toffee|lactose|whey)\b/i, 'milk'],
   [/\b(soya?|soy(bean)?s?)\b/i, 'soya'],
   [/\b(barley|wheat|rye|oats?|spelt|malt)\b/i, 'gluten'],
@@ -23,5 +26,8 @@ const NAMED: readonly (readonly [RegExp, string])[] = [
  */
 export function missedAllergens(blend: string, allergens: string): string[] {
   const told = allergens.toLowerCase();
-  return NAMED.filter(([word, name]) => word.test(blend) && !told.includes(name.toLowerCase()) && !word.test(allergens)).map(([, name]) => name);
+  return NAMED.filter(
+    ([word, name]) =>
+      word.test(blend) && !told.includes(name.toLowerCase()) && !word.test(allergens),
+  ).map(([, name]) => name);
 }

@@ -1,3 +1,19 @@
-export { FIRST_VOCABULARY, LEAF_FORM_NAMES, LEAF_FORMS, LEAF_WORDS, leafAdvice, leafWords, NO_LEAF_FACTS, SEASON_NAMES, SEASONS, TRAIT_NAMES, TRAITS, type LeafFacts, type LeafForm, type Season, type Trait } from './leaf';
+export {
+  FIRST_VOCABULARY,
+  LEAF_FORM_NAMES,
+  LEAF_FORMS,
+  LEAF_WORDS,
+  leafAdvice,
+  leafWords,
+  NO_LEAF_FACTS,
+  SEASON_NAMES,
+  SEASONS,
+  TRAIT_NAMES,
+  TRAITS,
+  type LeafFacts,
+  type LeafForm,
+  type Season,
+  type Trait,
+} from './leaf';
 export { missedAllergens } from './allergens';
 export { dayFault, lotNow, LOT_STATES, LOT_WORDS, type Day, type LotState } from './lots';

@@ -3,14 +3,22 @@ export type Day = string & { readonly day?: never };
 
 export const LOT_STATES = ['new', 'dialledIn', 'inUse', 'finished'] as const;
 export type LotState = (typeof LOT_STATES)[number];
-export const LOT_WORDS: Readonly<Record<LotState, string>> = { new: 'new: to be dialled in', dialledIn: 'dialled in', inUse: 'in use', finished: 'finished' };
+export const LOT_WORDS: Readonly<Record<LotState, string>> = {
+  new: 'new: to be dialled in',
+  dialledIn: 'dialled in',
+  inUse: 'in use',
+  finished: 'finished',
+};
 
 /** Days before the end of a lot's best in which it is asked to be used up. Common practice. */
 const SOON = 28;
 const dayMs = (d: string) => Date.parse(`${d}T00:00:00Z`);
 
 /** How a lot stands on a day: what its best-before says. */
-export function lotNow(bestBefore: Day | null, today: Day): { readonly kind: 'fine' } | { readonly kind: 'soon' | 'past'; readonly days: number } {
+export function lotNow(
+  bestBefore: Day | null,
+  today: Day,
+): { readonly kind: 'fine' } | { readonly kind: 'soon' | 'past'; readonly days: number } {
   if (!bestBefore) return { kind: 'fine' };
   const days = Math.round((dayMs(bestBefore) - dayMs(today)) / 86_400_000);
   if (days < 0) return { kind: 'past', days: -days };
@@ -21,6 +29,13 @@ export function lotNow(bestBefore: Day | null, today: Day): { readonly kind: 'fi
 export function dayFault(text: string): string | null {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return 'Write the day as 2026-03-14.';
   const [y, m, d] = text.split('-').map(Number) as [number, number, number];
-  const days = m === 2 ? ((y % 4 === 0 && y % 100 !== 0) || y % 400 === 0 ? 29 : 28) : [4, 6, 9, 11].includes(m) ? 30 : 31;
+  const days =
+    m === 2
+      ? (y % 4 === 0 && y % 100 !== 0) || y % 400 === 0
+        ? 29
+        : 28
+      : [4, 6, 9, 11].includes(m)
+        ? 30
+        : 31;
   return m < 1 || m > 12 || d < 1 || d > days ? 'There is no such day.' : null;
 }

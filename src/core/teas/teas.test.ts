@@ -1,8 +1,14 @@
 import { dayFault, leafAdvice, leafWords, lotNow, missedAllergens } from '#core/teas';
 
 test.each<[string, string, string[]]>([
-  ['black tea, almond pieces', '', ['nuts']], ['black tea, almond pieces', 'almond', []], ['rooibos, caramel, malt', 'milk', ['gluten']], ['green tea, jasmine flowers', '', []], ['Buttermere leaf', '', []],
-])('blend "%s" with allergens "%s" misses %j', (blend, allergens, missed) => expect(missedAllergens(blend, allergens)).toEqual(missed));
+  ['black tea, almond pieces', '', ['nuts']],
+  ['black tea, almond pieces', 'almond', []],
+  ['rooibos, caramel, malt', 'milk', ['gluten']],
+  ['green tea, jasmine flowers', '', []],
+  ['Buttermere leaf', '', []],
+])('blend "%s" with allergens "%s" misses %j', (blend, allergens, missed) =>
+  expect(missedAllergens(blend, allergens)).toEqual(missed),
+);
 
 test('a lot and its best-before day', () => {
   expect(lotNow(null, '2026-11-25')).toEqual({ kind: 'fine' });
@@ -10,9 +16,16 @@ test('a lot and its best-before day', () => {
   expect(lotNow('2026-12-05', '2026-11-25')).toEqual({ kind: 'soon', days: 10 });
   expect(lotNow('2026-11-20', '2026-11-25')).toEqual({ kind: 'past', days: 5 });
 });
-test.each([['2026-03-14', null], ['2026-02-30', 'There is no such day.'], ['14.3.2026', 'Write the day as 2026-03-14.'], ['2028-02-29', null]])('day %s: %s', (text, fault) => expect(dayFault(text)).toBe(fault));
+test.each([
+  ['2026-03-14', null],
+  ['2026-02-30', 'There is no such day.'],
+  ['14.3.2026', 'Write the day as 2026-03-14.'],
+  ['2028-02-29', null],
+])('day %s: %s', (text, fault) => expect(dayFault(text)).toBe(fault));
 test('leaf in words, and what it asks of the brewer', () => {
-  expect(leafWords({ form: 'pearl', season: 'spring', traits: ['scented'] })).toBe('pearls, spring, scented');
+  expect(leafWords({ form: 'pearl', season: 'spring', traits: ['scented'] })).toBe(
+    'pearls, spring, scented',
+  );
   expect(leafAdvice({ form: null, season: 'summer', traits: ['dusted'] })).toHaveLength(2);
   expect(leafAdvice({ form: null, season: null, traits: [] })).toEqual([]);
 });

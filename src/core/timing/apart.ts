@@ -18,7 +18,9 @@ export function clashesAhead(moments: readonly Moment[], now: EpochMs): Clash[] 
   const ahead = moments.filter((m) => m.at > now).sort((a, b) => a.at - b.at);
   return ahead.flatMap((a, i) => {
     const b = ahead[i + 1];
-    return b && b.id !== a.id && b.at - a.at < APART * 1000 ? [{ first: a.id, second: b.id, at: a.at }] : [];
+    return b && b.id !== a.id && b.at - a.at < APART * 1000
+      ? [{ first: a.id, second: b.id, at: a.at }]
+      : [];
   });
 }
 
@@ -27,13 +29,25 @@ export function clashesAhead(moments: readonly Moment[], now: EpochMs): Clash[] 
  * wait within two minutes would help.
  * @param own moments of the new brew, seconds from water on.
  */
-export function waitToPour(own: readonly Seconds[], others: readonly Moment[], now: EpochMs): Seconds {
-  const meets = (wait: number) => own.some((s) => others.some((o) => Math.abs(o.at - (now + (wait + s) * 1000)) < APART * 1000));
+export function waitToPour(
+  own: readonly Seconds[],
+  others: readonly Moment[],
+  now: EpochMs,
+): Seconds {
+  const meets = (wait: number) =>
+    own.some((s) => others.some((o) => Math.abs(o.at - (now + (wait + s) * 1000)) < APART * 1000));
   for (let wait = 0; wait <= MOST; wait += STAGGER) if (!meets(wait)) return seconds(wait);
   return seconds(0);
 }
 
 /** Whose moment the new brew would meet if it were poured now; null: nobody's. */
-export function meetsNow(own: readonly Seconds[], others: readonly Moment[], now: EpochMs): Moment | null {
-  return others.find((o) => own.some((s) => Math.abs(o.at - epochMs(now + s * 1000)) < APART * 1000)) ?? null;
+export function meetsNow(
+  own: readonly Seconds[],
+  others: readonly Moment[],
+  now: EpochMs,
+): Moment | null {
+  return (
+    others.find((o) => own.some((s) => Math.abs(o.at - epochMs(now + s * 1000)) < APART * 1000)) ??
+    null
+  );
 }

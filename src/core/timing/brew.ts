@@ -6,53 +6,91 @@ export type BrewState =
   | { readonly kind: 'warming'; readonly since: EpochMs }
   | { readonly kind: 'steeping'; readonly waterOn: EpochMs }
   | { readonly kind: 'pulled'; readonly waterOn: EpochMs; readonly pulled: EpochMs }
-  | { readonly kind: 'judged'; readonly waterOn: EpochMs; readonly pulled: EpochMs; readonly judged: EpochMs }
+  | {
+      readonly kind: 'judged';
+      readonly waterOn: EpochMs;
+      readonly pulled: EpochMs;
+      readonly judged: EpochMs;
+    }
   | { readonly kind: 'abandoned'; readonly at: EpochMs };
 
-export type BrewEventKind = 'waterOn' | 'pull' | 'undoPull' | 'leafBack' | 'judge' | 'close' | 'abandon';
+export type BrewEventKind =
+  'waterOn' | 'pull' | 'undoPull' | 'leafBack' | 'judge' | 'close' | 'abandon';
 export type BrewEvent = { readonly kind: BrewEventKind; readonly at: EpochMs };
 
 /** What became of an event: the new state, or why the brew could not take it. */
 export type Step =
   | { readonly kind: 'moved'; readonly state: BrewState }
-  | { readonly kind: 'refused'; readonly why: 'alreadyOn' | 'alreadyPulled' | 'notSteeping' | 'notPulled' | 'alreadyJudged' | 'ended' | 'beforeWater' };
+  | {
+      readonly kind: 'refused';
+      readonly why:
+        | 'alreadyOn'
+        | 'alreadyPulled'
+        | 'notSteeping'
+        | 'notPulled'
+        | 'alreadyJudged'
+        | 'ended'
+        | 'beforeWater';
+    };
 
 /** A brew begins warming, or with the water already going on. */
-export const begin = (at: EpochMs, warming: boolean): BrewState => (warming ? { kind: 'warming', since: at } : { kind: 'steeping', waterOn: at });
+export const begin = (at: EpochMs, warming: boolean): BrewState =>
+  warming ? { kind: 'warming', since: at } : { kind: 'steeping', waterOn: at };
 
 const moved = (state: BrewState): Step => ({ kind: 'moved', state });
-const refused = (why: Extract<Step, { kind: 'refused' }>['why']): Step => ({ kind: 'refused', why });
+const refused = (why: Extract<Step, { kind: 'refused' }>['why']): Step => ({
+  kind: 'refused',
+  why,
+});
 
 /** The next state. Total: every event in every state moves or is refused with its reason. */
 export function advance(state: BrewState, event: BrewEvent): Step {
   if (state.kind === 'abandoned') return refused('ended');
   switch (event.kind) {
     case 'abandon':
-      return state.kind === 'judged' ? refused('alreadyJudged') : moved({ kind: 'abandoned', at: event.at });
+      return state.kind === 'judged'
+        ? refused('alreadyJudged')
+        : moved({ kind: 'abandoned', at: event.at });
     case 'waterOn':
-      return state.kind === 'warming' ? moved({ kind: 'steeping', waterOn: event.at }) : refused('alreadyOn');
+      return state.kind === 'warming'
+        ? moved({ kind: 'steeping', waterOn: event.at })
+        : refused('alreadyOn');
     case 'pull':
-      if (state.kind === 'steeping') return event.at < state.waterOn ? refused('beforeWater') : moved({ kind: 'pulled', waterOn: state.waterOn, pulled: event.at });
+      if (state.kind === 'steeping')
+        return event.at < state.waterOn
+          ? refused('beforeWater')
+          : moved({ kind: 'pulled', waterOn: state.waterOn, pulled: event.at });
       return refused(state.kind === 'warming' ? 'notSteeping' : 'alreadyPulled');
     case 'undoPull':
       if (state.kind === 'judged') return refused('alreadyJudged');
-      return state.kind === 'pulled' ? moved({ kind: 'steeping', waterOn: state.waterOn }) : refused('notPulled');
+      return state.kind === 'pulled'
+        ? moved({ kind: 'steeping', waterOn: state.waterOn })
+        : refused('notPulled');
     // The leaf goes back: the clock goes on from where it was lifted, not counting the time out of the water.
     case 'leafBack':
       if (state.kind === 'judged') return refused('alreadyJudged');
-      return state.kind === 'pulled' ? moved({ kind: 'steeping', waterOn: epochMs(event.at - (state.pulled - state.waterOn)) }) : refused('notPulled');
+      return state.kind === 'pulled'
+        ? moved({ kind: 'steeping', waterOn: epochMs(event.at - (state.pulled - state.waterOn)) })
+        : refused('notPulled');
     // Off the bar without a verdict: served, nobody had time to taste.
     case 'close':
     case 'judge':
       if (state.kind === 'judged') return refused('alreadyJudged');
-      return state.kind === 'pulled' ? moved({ ...state, kind: 'judged', judged: event.at }) : refused('notPulled');
+      return state.kind === 'pulled'
+        ? moved({ ...state, kind: 'judged', judged: event.at })
+        : refused('notPulled');
   }
 }
 
 /** What a brew looks like at one moment. Seconds are signed: `left` falls through 0 at best and below it after. */
 export type Phase =
   | { readonly kind: 'warming'; readonly elapsed: Seconds }
-  | { readonly kind: 'steeping' | 'window' | 'past' | 'late'; readonly elapsed: Seconds; readonly left: Seconds; readonly untilLatest: Seconds }
+  | {
+      readonly kind: 'steeping' | 'window' | 'past' | 'late';
+      readonly elapsed: Seconds;
+      readonly left: Seconds;
+      readonly untilLatest: Seconds;
+    }
   | { readonly kind: 'pulled'; readonly steeped: Seconds }
   | { readonly kind: 'done' };
 
@@ -64,7 +102,14 @@ export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
       const elapsed = secondsBetween(state.waterOn, now);
       const left = (window.best - elapsed) as Seconds;
       const untilLatest = (window.latest - elapsed) as Seconds;
-      const kind = elapsed < window.earliest ? 'steeping' : elapsed < window.best ? 'window' : elapsed <= window.latest ? 'past' : 'late';
+      const kind =
+        elapsed < window.earliest
+          ? 'steeping'
+          : elapsed < window.best
+            ? 'window'
+            : elapsed <= window.latest
+              ? 'past'
+              : 'late';
       return { kind, elapsed, left, untilLatest };
     }
     case 'pulled':
@@ -77,7 +122,8 @@ export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
 
 export type PullTiming = 'early' | 'inWindow' | 'late';
 /** How a real steep lies against its window. */
-export const pullTiming = (steeped: Seconds, w: Window): PullTiming => (steeped < w.earliest ? 'early' : steeped > w.latest ? 'late' : 'inWindow');
+export const pullTiming = (steeped: Seconds, w: Window): PullTiming =>
+  steeped < w.earliest ? 'early' : steeped > w.latest ? 'late' : 'inWindow';
 
 /** How a pull is kept: a late one that nobody came for is told apart from one that was a little late. */
 export const PULL_KINDS = ['early', 'inWindow', 'late', 'forgotten'] as const;
@@ -86,7 +132,9 @@ export type PullKind = (typeof PULL_KINDS)[number];
 const FORGOTTEN = 60;
 export function pullKind(steeped: Seconds, w: Window): PullKind {
   const timing = pullTiming(steeped, w);
-  return timing === 'late' && steeped - w.latest > Math.max(FORGOTTEN, w.best / 2) ? 'forgotten' : timing;
+  return timing === 'late' && steeped - w.latest > Math.max(FORGOTTEN, w.best / 2)
+    ? 'forgotten'
+    : timing;
 }
 
 /** A leaf that went back is tasted at its time; this much early or late is no matter, s (common practice: taste every half minute). */
@@ -94,5 +142,9 @@ const LEAF_BACK_LEEWAY = 15;
 /** The window of a steep whose leaf goes back for so many seconds more. @example leafBackWindow(seconds(60), 30).best // 90 */
 export function leafBackWindow(steeped: Seconds, more: number): Window {
   const best = steeped + more;
-  return { earliest: seconds(Math.max(steeped, best - LEAF_BACK_LEEWAY)), best: seconds(best), latest: seconds(best + LEAF_BACK_LEEWAY) };
+  return {
+    earliest: seconds(Math.max(steeped, best - LEAF_BACK_LEEWAY)),
+    best: seconds(best),
+    latest: seconds(best + LEAF_BACK_LEEWAY),
+  };
 }

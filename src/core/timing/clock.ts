@@ -4,13 +4,23 @@ import { epochMs, type EpochMs } from '#core/units';
  * A clock that agrees with the server's and cannot be moved by hand: it runs on the device's steady counter from the
  * last answer of the server. `steady` never jumps when the wall clock is set, but may stand still in sleep.
  */
-export type SteadyClock = { readonly server: EpochMs; readonly steady: number; readonly wall: number };
+export type SteadyClock = {
+  readonly server: EpochMs;
+  readonly steady: number;
+  readonly wall: number;
+};
 
 /** Anchors the clock at a server's answer that took `roundTrip` ms: the answer was half way old. */
-export const anchor = (serverNow: number, roundTrip: number, steady: number, wall: number): SteadyClock => ({ server: epochMs(serverNow + roundTrip / 2), steady, wall });
+export const anchor = (
+  serverNow: number,
+  roundTrip: number,
+  steady: number,
+  wall: number,
+): SteadyClock => ({ server: epochMs(serverNow + roundTrip / 2), steady, wall });
 
 /** Server time now, by the steady counter. */
-export const nowBy = (clock: SteadyClock, steady: number): EpochMs => epochMs(clock.server + (steady - clock.steady));
+export const nowBy = (clock: SteadyClock, steady: number): EpochMs =>
+  epochMs(clock.server + (steady - clock.steady));
 
 /** A gap below this is jitter, ms. */
 const JITTER = 1500;

@@ -1,7 +1,21 @@
 import type { BrewState } from './brew';
 import { leafAct, leafActWords, type VesselFacts } from '#core/vessels';
 import type { Handling, Window } from '#core/recipes';
-import { millilitres, minutesText, ML_PER, numberText, seconds, temperatureText, volumeText, type Celsius, type EpochMs, type Grams, type Millilitres, type Seconds, type VolumeUnit } from '#core/units';
+import {
+  millilitres,
+  minutesText,
+  ML_PER,
+  numberText,
+  seconds,
+  temperatureText,
+  volumeText,
+  type Celsius,
+  type EpochMs,
+  type Grams,
+  type Millilitres,
+  type Seconds,
+  type VolumeUnit,
+} from '#core/units';
 
 /** Warm the vessel at least so long: common practice. */
 export const WARMING = seconds(15);
@@ -12,18 +26,44 @@ const STIR_EARLY = 5;
 const STIR_LATE = 25;
 
 /** What hands do to one brew, in their order. `pour` starts the clock, `pull` stops it. */
-export const STEP_KINDS = ['warm', 'weigh', 'heat', 'rinse', 'pour', 'stir', 'pull', 'drain', 'serve', 'judge'] as const;
+export const STEP_KINDS = [
+  'warm',
+  'weigh',
+  'heat',
+  'rinse',
+  'pour',
+  'stir',
+  'pull',
+  'drain',
+  'serve',
+  'judge',
+] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 /** Those the clock itself asks for: they have instants of their own and need no mark. */
 export const CLOCK_STEPS: ReadonlySet<StepKind> = new Set(['pour', 'pull', 'judge']);
 /** One thing to do. `key` is the kind, with a number where there are several: "stir2". */
-export type BrewStep = { readonly key: string; readonly kind: StepKind; /** Seconds from water on at which it is due; null: before it, in its turn. */ readonly due: Seconds | null };
+export type BrewStep = {
+  readonly key: string;
+  readonly kind: StepKind;
+  /** Seconds from water on at which it is due; null: before it, in its turn. */ readonly due: Seconds | null;
+};
 /** A step that was confirmed or left out, by a touch. */
-export type StepMark = { readonly key: string; readonly at: EpochMs; readonly outcome: 'done' | 'skipped'; readonly grams?: Grams; readonly celsius?: Celsius };
+export type StepMark = {
+  readonly key: string;
+  readonly at: EpochMs;
+  readonly outcome: 'done' | 'skipped';
+  readonly grams?: Grams;
+  readonly celsius?: Celsius;
+};
 
 /** What of a plan its steps follow from. */
 export type Planned = {
-  readonly leaf: Grams; readonly water: Millilitres; readonly liquor: Millilitres; readonly warmed: boolean; readonly kettle: Celsius; readonly reachable: boolean;
+  readonly leaf: Grams;
+  readonly water: Millilitres;
+  readonly liquor: Millilitres;
+  readonly warmed: boolean;
+  readonly kettle: Celsius;
+  readonly reachable: boolean;
   /** Cold water that goes in first, so that boiling water on it makes the heat; null: set the kettle. */
   readonly splash?: Millilitres | null;
   readonly spoons: string | null;
@@ -39,7 +79,11 @@ export function stepsOf(p: Planned): BrewStep[] {
   const again = (p.steep?.number ?? 1) > 1;
   // Leaf that stays in a mug is drunk off: nothing is drained, and to serve it is the end of the steep itself.
   const drunkOffLeaf = leafAct(p.vessel, handling.root) === 'drinkOff';
-  const step = (kind: StepKind, due: number | null, key: string = kind): BrewStep => ({ key, kind, due: due === null ? null : seconds(due) });
+  const step = (kind: StepKind, due: number | null, key: string = kind): BrewStep => ({
+    key,
+    kind,
+    due: due === null ? null : seconds(due),
+  });
   return [
     ...(p.warmed && !again ? [step('warm', null)] : []),
     ...(again ? [] : [step('weigh', null)]),
@@ -54,17 +98,27 @@ export function stepsOf(p: Planned): BrewStep[] {
 }
 
 export type Standing = 'done' | 'skipped' | 'now' | 'ahead';
-export type StoodStep = BrewStep & { readonly standing: Standing; /** When it was done, as far as anybody said. */ readonly at: EpochMs | null; readonly mark: StepMark | null };
+export type StoodStep = BrewStep & {
+  readonly standing: Standing;
+  /** When it was done, as far as anybody said. */ readonly at: EpochMs | null;
+  readonly mark: StepMark | null;
+};
 
 const instantsOf = (state: BrewState): Partial<Record<StepKind, EpochMs>> => ({
-  ...('waterOn' in state ? { pour: state.waterOn } : {}), ...('pulled' in state ? { pull: state.pulled } : {}), ...('judged' in state ? { judge: state.judged } : {}),
+  ...('waterOn' in state ? { pour: state.waterOn } : {}),
+  ...('pulled' in state ? { pull: state.pulled } : {}),
+  ...('judged' in state ? { judge: state.judged } : {}),
 });
 
 /**
  * How each step stands. A step counts as done by its own touch or by the next one's; what was left out says so. Only
  * one step is `now`: the first that nothing after it has overtaken.
  */
-export function standingOf(steps: readonly BrewStep[], state: BrewState, marks: readonly StepMark[]): StoodStep[] {
+export function standingOf(
+  steps: readonly BrewStep[],
+  state: BrewState,
+  marks: readonly StepMark[],
+): StoodStep[] {
   const instants = instantsOf(state);
   const stood = steps.map((s) => {
     const mark = [...marks].reverse().find((m) => m.key === s.key) ?? null;
@@ -73,16 +127,37 @@ export function standingOf(steps: readonly BrewStep[], state: BrewState, marks: 
   });
   const last = stood.reduce((found, s, i) => (s.touched ? i : found), -1);
   return stood.map(({ touched: _touched, ...s }, i) => ({
-    ...s, standing: s.mark?.outcome === 'skipped' && instants[s.kind] === undefined ? 'skipped' : i <= last ? 'done' : i === last + 1 ? 'now' : 'ahead',
+    ...s,
+    standing:
+      s.mark?.outcome === 'skipped' && instants[s.kind] === undefined
+        ? 'skipped'
+        : i <= last
+          ? 'done'
+          : i === last + 1
+            ? 'now'
+            : 'ahead',
   }));
 }
 
 /** The step that wants a hand now beside the clock's own; null when there is none. A stir only at its moment. */
-export function stepNow(p: Planned, state: BrewState, marks: readonly StepMark[], now: EpochMs): BrewStep | null {
+export function stepNow(
+  p: Planned,
+  state: BrewState,
+  marks: readonly StepMark[],
+  now: EpochMs,
+): BrewStep | null {
   const stood = standingOf(stepsOf(p), state, marks);
   if (state.kind === 'steeping') {
     const s = (now - state.waterOn) / 1000;
-    return stood.find((x) => x.kind === 'stir' && x.mark === null && s >= (x.due ?? 0) - STIR_EARLY && s <= (x.due ?? 0) + STIR_LATE) ?? null;
+    return (
+      stood.find(
+        (x) =>
+          x.kind === 'stir' &&
+          x.mark === null &&
+          s >= (x.due ?? 0) - STIR_EARLY &&
+          s <= (x.due ?? 0) + STIR_LATE,
+      ) ?? null
+    );
   }
   const current = stood.find((x) => x.standing === 'now') ?? null;
   return current && CLOCK_STEPS.has(current.kind) ? null : current;
@@ -90,36 +165,69 @@ export function stepNow(p: Planned, state: BrewState, marks: readonly StepMark[]
 
 type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
 /** Liquor that stays under the leaf for the next steep, ml. */
-const rootOf = (p: Pick<Planned, 'liquor' | 'recipe'>): Millilitres => millilitres(p.liquor * p.recipe.handling.root);
+const rootOf = (p: Pick<Planned, 'liquor' | 'recipe'>): Millilitres =>
+  millilitres(p.liquor * p.recipe.handling.root);
 /** A step in the words of whoever does it, and the word for having done it. */
-export function stepWords(step: BrewStep, p: Planned, units: Units): { readonly act: string; readonly done: string } {
+export function stepWords(
+  step: BrewStep,
+  p: Planned,
+  units: Units,
+): { readonly act: string; readonly done: string } {
   const { handling } = p.recipe;
   switch (step.kind) {
-    case 'warm': return { act: `Warm it, a third full, ${WARMING} s`, done: 'Warmed' };
-    case 'weigh': return { act: `Leaf ${numberText(p.leaf)} g${p.spoons ? `, ${p.spoons}` : ''}`, done: 'Leaf in' };
-    case 'heat': return { act: `${p.reachable ? `Kettle to ${temperatureText(p.kettle, units.temperature)}` : 'Straight off the boil'}${p.splash ? `, or ${volumeText(p.splash, units.volume)} cold first` : ''}`, done: 'Water ready' };
-    case 'rinse': return { act: `Rinse ${Math.round(handling.rinse)} s, pour it away`, done: 'Rinsed' };
-    case 'pour': return { act: `Pour ${volumeText(p.water, units.volume)}${handling.circles ? ', slowly, in circles' : ''}`, done: 'Water on' };
-    case 'stir': return { act: `Stir at ${minutesText(step.due ?? 0)}`, done: 'Stirred' };
-    case 'pull': return leafActWords(p.vessel, handling.root);
-    case 'drain': return handling.root > 0
-      ? { act: `Keep a root, ${volumeText(rootOf(p), units.volume)}`, done: 'Root kept' }
-      : { act: 'Drain to the last drop', done: 'Drained' };
-    case 'serve': return handling.order === 'turns'
-      ? { act: `Serve in turns, ${turnsOf(p.liquor).cups} cups`, done: 'Served' }
-      : { act: handling.order === 'jug' ? 'Through a jug, then serve' : 'Serve it', done: 'Served' };
-    case 'judge': return { act: 'Judge the cup', done: 'Judged' };
+    case 'warm':
+      return { act: `Warm it, a third full, ${WARMING} s`, done: 'Warmed' };
+    case 'weigh':
+      return {
+        act: `Leaf ${numberText(p.leaf)} g${p.spoons ? `, ${p.spoons}` : ''}`,
+        done: 'Leaf in',
+      };
+    case 'heat':
+      return {
+        act: `${p.reachable ? `Kettle to ${temperatureText(p.kettle, units.temperature)}` : 'Straight off the boil'}${p.splash ? `, or ${volumeText(p.splash, units.volume)} cold first` : ''}`,
+        done: 'Water ready',
+      };
+    case 'rinse':
+      return { act: `Rinse ${Math.round(handling.rinse)} s, pour it away`, done: 'Rinsed' };
+    case 'pour':
+      return {
+        act: `Pour ${volumeText(p.water, units.volume)}${handling.circles ? ', slowly, in circles' : ''}`,
+        done: 'Water on',
+      };
+    case 'stir':
+      return { act: `Stir at ${minutesText(step.due ?? 0)}`, done: 'Stirred' };
+    case 'pull':
+      return leafActWords(p.vessel, handling.root);
+    case 'drain':
+      return handling.root > 0
+        ? { act: `Keep a root, ${volumeText(rootOf(p), units.volume)}`, done: 'Root kept' }
+        : { act: 'Drain to the last drop', done: 'Drained' };
+    case 'serve':
+      return handling.order === 'turns'
+        ? { act: `Serve in turns, ${turnsOf(p.liquor).cups} cups`, done: 'Served' }
+        : {
+            act: handling.order === 'jug' ? 'Through a jug, then serve' : 'Serve it',
+            done: 'Served',
+          };
+    case 'judge':
+      return { act: 'Judge the cup', done: 'Judged' };
   }
 }
 
 /** Pouring in turns: so many cups, filled half in order and half back, `each` ml a time. */
-export type Turns = { readonly cups: number; readonly each: Millilitres; readonly order: readonly number[] };
+export type Turns = {
+  readonly cups: number;
+  readonly each: Millilitres;
+  readonly order: readonly number[];
+};
 /**
  * The order that makes cups of one pot alike: 1, 2, 3, then 3, 2, 1, half a cup each (common practice).
  * @param cups how many; without it, teacups of 150 ml, at least two.
  */
-export function turnsOf(liquor: Millilitres, cups: number = Math.max(2, Math.round(liquor / ML_PER.teacup))): Turns {
+export function turnsOf(
+  liquor: Millilitres,
+  cups: number = Math.max(2, Math.round(liquor / ML_PER.teacup)),
+): Turns {
   const there = Array.from({ length: cups }, (_, i) => i + 1);
   return { cups, each: millilitres(liquor / cups / 2), order: [...there, ...[...there].reverse()] };
 }
-

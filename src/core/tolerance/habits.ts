@@ -12,5 +12,9 @@ const TO_SD = 1.4826;
  */
 export function attentionOf(pullErrors: readonly number[]): Scatter {
   if (pullErrors.length < ENOUGH_PULLS) return USUAL.attention;
-  return { kind: 'normal', sd: Math.max(1, TO_SD * medianAbsoluteDeviation([...pullErrors])), share: false };
+  return {
+    kind: 'normal',
+    sd: Math.max(1, TO_SD * medianAbsoluteDeviation([...pullErrors])),
+    share: false,
+  };
 }

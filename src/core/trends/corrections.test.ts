@@ -1,21 +1,68 @@
 import { ALL_RIGHT, type ProposedLever } from '#core/correction';
 import { correctionRecord, type JudgedBrew } from '#core/trends';
 
-const brew = (tea: string, bitter: 0 | 1 | 2, lever: ProposedLever = 'keep', taken = false, i = 0): JudgedBrew => ({ id: `${tea}${i}`, tea: { id: tea, name: tea.toUpperCase() }, verdict: { ...ALL_RIGHT, bitterness: bitter }, lever, taken });
+const brew = (
+  tea: string,
+  bitter: 0 | 1 | 2,
+  lever: ProposedLever = 'keep',
+  taken = false,
+  i = 0,
+): JudgedBrew => ({
+  id: `${tea}${i}`,
+  tea: { id: tea, name: tea.toUpperCase() },
+  verdict: { ...ALL_RIGHT, bitterness: bitter },
+  lever,
+  taken,
+});
 
 test('each correction is held against the next judged cup of its own tea, whatever was brewed between', () => {
-  const r = correctionRecord([brew('a', 2, 'cooler', true), brew('b', 1, 'shorter', true), brew('a', 1, 'cooler', true), brew('b', 1, 'leafLess', false), brew('a', 1), brew('b', 2, 'leafLess', true)]);
+  const r = correctionRecord([
+    brew('a', 2, 'cooler', true),
+    brew('b', 1, 'shorter', true),
+    brew('a', 1, 'cooler', true),
+    brew('b', 1, 'leafLess', false),
+    brew('a', 1),
+    brew('b', 2, 'leafLess', true),
+  ]);
   expect(r.taken).toMatchObject({ n: 3, better: 1, same: 2, worse: 0 });
   expect(r.notTaken).toMatchObject({ n: 1, worse: 1 });
   expect(r.waiting).toBe(1);
-  expect(r.byTea.map((t) => [t.name, t.n])).toEqual([['A', 2], ['B', 1]]);
-  expect(r.byLever.map((l) => [l.key, l.n, l.better])).toEqual([['cooler', 2, 1], ['shorter', 1, 0]]);
-  expect(r.words).toBe('Too few to say: 3 corrections were taken and judged again. From 5 on there is something to tell.');
+  expect(r.byTea.map((t) => [t.name, t.n])).toEqual([
+    ['A', 2],
+    ['B', 1],
+  ]);
+  expect(r.byLever.map((l) => [l.key, l.n, l.better])).toEqual([
+    ['cooler', 2, 1],
+    ['shorter', 1, 0],
+  ]);
+  expect(r.words).toBe(
+    'Too few to say: 3 corrections were taken and judged again. From 5 on there is something to tell.',
+  );
 });
 test('told honestly: no clear difference is said to be none, and worse to be worse', () => {
-  const pairs = (n: number, taken: boolean, after: 0 | 1 | 2) => Array.from({ length: n }, (_, i) => [brew(`t${taken}${after}${i}`, 1, 'cooler', taken, i), brew(`t${taken}${after}${i}`, after, 'keep', false, i + 1000)]).flat();
-  expect(correctionRecord([...pairs(6, true, 0), ...pairs(2, true, 2), ...pairs(5, false, 0), ...pairs(3, false, 1)]).words).toMatch(/better in 6 \(35 % to 97 %\).*no clear difference: much comes right by itself\.$/);
-  expect(correctionRecord([...pairs(30, true, 2), ...pairs(30, false, 0)]).words).toMatch(/better in 0 .*worse in 30.*Those that were taken did worse\.$/);
-  expect(correctionRecord([...pairs(30, true, 0), ...pairs(30, false, 2)]).words).toMatch(/Taking them helped\.$/);
+  const pairs = (n: number, taken: boolean, after: 0 | 1 | 2) =>
+    Array.from({ length: n }, (_, i) => [
+      brew(`t${taken}${after}${i}`, 1, 'cooler', taken, i),
+      brew(`t${taken}${after}${i}`, after, 'keep', false, i + 1000),
+    ]).flat();
+  expect(
+    correctionRecord([
+      ...pairs(6, true, 0),
+      ...pairs(2, true, 2),
+      ...pairs(5, false, 0),
+      ...pairs(3, false, 1),
+    ]).words,
+  ).toMatch(/better in 6 \(35 % to 97 %\).*no clear difference: much comes right by itself\.$/);
+  expect(correctionRecord([...pairs(30, true, 2), ...pairs(30, false, 0)]).words).toMatch(
+    /better in 0 .*worse in 30.*Those that were taken did worse\.$/,
+  );
+  expect(correctionRecord([...pairs(30, true, 0), ...pairs(30, false, 2)]).words).toMatch(
+    /Taking them helped\.$/,
+  );
 });
-test('nothing judged: nothing claimed', () => expect(correctionRecord([])).toMatchObject({ taken: { n: 0, share: null }, waiting: 0, byTea: [] }));
+test('nothing judged: nothing claimed', () =>
+  expect(correctionRecord([])).toMatchObject({
+    taken: { n: 0, share: null },
+    waiting: 0,
+    byTea: [],
+  }));

@@ -4,9 +4,19 @@ import { shareInterval, type Interval } from '#core/tasting';
 // What came after a correction: told honestly, also when it is bad.
 
 /** One judged brew, in the order of time. */
-export type JudgedBrew = { readonly id: string; readonly tea: { readonly id: string; readonly name: string }; readonly verdict: Verdict; readonly lever: ProposedLever; readonly taken: boolean };
+export type JudgedBrew = {
+  readonly id: string;
+  readonly tea: { readonly id: string; readonly name: string };
+  readonly verdict: Verdict;
+  readonly lever: ProposedLever;
+  readonly taken: boolean;
+};
 export type Outcome = 'better' | 'same' | 'worse';
-export type Tally = Readonly<Record<Outcome, number>> & { readonly n: number; /** Share better, with its exact 95 % interval. */ readonly share: number | null; readonly interval: Interval };
+export type Tally = Readonly<Record<Outcome, number>> & {
+  readonly n: number;
+  /** Share better, with its exact 95 % interval. */ readonly share: number | null;
+  readonly interval: Interval;
+};
 export type CorrectionRecord = {
   readonly taken: Tally;
   /** The same of those that were proposed and not taken: what would have come anyway. */
@@ -18,14 +28,24 @@ export type CorrectionRecord = {
   readonly words: string;
 };
 
-const asks = (l: ProposedLever): l is Lever | 'two' | 'followRecipe' => l !== 'keep' && l !== 'none';
+const asks = (l: ProposedLever): l is Lever | 'two' | 'followRecipe' =>
+  l !== 'keep' && l !== 'none';
 
 function tally(list: readonly Outcome[]): Tally {
   const of = (o: Outcome) => list.filter((x) => x === o).length;
   const better = of('better');
-  return { better, same: of('same'), worse: of('worse'), n: list.length, share: list.length ? better / list.length : null, interval: shareInterval(better, list.length) };
+  return {
+    better,
+    same: of('same'),
+    worse: of('worse'),
+    n: list.length,
+    share: list.length ? better / list.length : null,
+    interval: shareInterval(better, list.length),
+  };
 }
-function grouped<K extends string>(list: readonly { readonly key: K; readonly outcome: Outcome }[]): Map<K, Outcome[]> {
+function grouped<K extends string>(
+  list: readonly { readonly key: K; readonly outcome: Outcome }[],
+): Map<K, Outcome[]> {
   const by = new Map<K, Outcome[]>();
   for (const { key, outcome } of list) by.set(key, [...(by.get(key) ?? []), outcome]);
   return by;
@@ -42,25 +62,43 @@ export function correctionRecord(brews: readonly JudgedBrew[]): CorrectionRecord
     const after = next.get(brew.tea.id);
     if (asks(brew.lever)) {
       const by = after ? offBy(after.verdict) - offBy(brew.verdict) : null;
-      followed.push({ brew, outcome: by === null ? null : by < 0 ? 'better' : by > 0 ? 'worse' : 'same' });
+      followed.push({
+        brew,
+        outcome: by === null ? null : by < 0 ? 'better' : by > 0 ? 'worse' : 'same',
+      });
     }
     next.set(brew.tea.id, brew);
   }
   const known = followed.flatMap(({ brew, outcome }) => (outcome ? [{ brew, outcome }] : []));
   const taken = known.filter((k) => k.brew.taken);
-  const [did, not] = [tally(taken.map((k) => k.outcome)), tally(known.filter((k) => !k.brew.taken).map((k) => k.outcome))];
+  const [did, not] = [
+    tally(taken.map((k) => k.outcome)),
+    tally(known.filter((k) => !k.brew.taken).map((k) => k.outcome)),
+  ];
   const names = new Map(brews.map((b) => [b.tea.id, b.tea.name]));
   return {
-    taken: did, notTaken: not, waiting: followed.filter((f) => f.brew.taken && f.outcome === null).length,
-    byTea: [...grouped(taken.map((k) => ({ key: k.brew.tea.id, outcome: k.outcome })))].map(([key, list]) => ({ key, name: names.get(key) ?? '', ...tally(list) })).sort((a, b) => b.n - a.n || a.name.localeCompare(b.name)),
-    byLever: [...grouped(taken.map((k) => ({ key: k.brew.lever, outcome: k.outcome })))].map(([key, list]) => ({ key, ...tally(list) })).sort((a, b) => b.n - a.n),
+    taken: did,
+    notTaken: not,
+    waiting: followed.filter((f) => f.brew.taken && f.outcome === null).length,
+    byTea: [...grouped(taken.map((k) => ({ key: k.brew.tea.id, outcome: k.outcome })))]
+      .map(([key, list]) => ({ key, name: names.get(key) ?? '', ...tally(list) }))
+      .sort((a, b) => b.n - a.n || a.name.localeCompare(b.name)),
+    byLever: [...grouped(taken.map((k) => ({ key: k.brew.lever, outcome: k.outcome })))]
+      .map(([key, list]) => ({ key, ...tally(list) }))
+      .sort((a, b) => b.n - a.n),
     words: wordsOf(did, not),
   };
 }
 function wordsOf(did: Tally, not: Tally): string {
-  if (did.n < FEW) return `Too few to say: ${did.n} ${did.n === 1 ? 'correction was' : 'corrections were'} taken and judged again. From ${FEW} on there is something to tell.`;
+  if (did.n < FEW)
+    return `Too few to say: ${did.n} ${did.n === 1 ? 'correction was' : 'corrections were'} taken and judged again. From ${FEW} on there is something to tell.`;
   const base = `Of ${did.n} corrections taken, the next cup of that tea was better in ${did.better} (${percent(did.interval[0])} to ${percent(did.interval[1])}), the same in ${did.same}, worse in ${did.worse}.`;
   if (not.n < FEW || did.share === null || not.share === null) return base;
-  const apart = did.interval[0] > not.interval[1] ? ' Taking them helped.' : did.interval[1] < not.interval[0] ? ' Those that were taken did worse.' : ' That is no clear difference: much comes right by itself.';
+  const apart =
+    did.interval[0] > not.interval[1]
+      ? ' Taking them helped.'
+      : did.interval[1] < not.interval[0]
+        ? ' Those that were taken did worse.'
+        : ' That is no clear difference: much comes right by itself.';
   return `${base} Where it was not taken, ${not.better} of ${not.n} were better all the same.${apart}`;
 }

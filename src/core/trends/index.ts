@@ -1,3 +1,17 @@
-export { correctionRecord, type CorrectionRecord, type JudgedBrew, type Outcome, type Tally } from './corrections';
+export {
+  correctionRecord,
+  type CorrectionRecord,
+  type JudgedBrew,
+  type Outcome,
+  type Tally,
+} from './corrections';
 export { controlChart, thinned, type Chart, type Run } from './chart';
-export { driftsOf, errorText, groupRows, type BrewFact, type Drift, type DriftBy, type GroupRow } from './drift';
+export {
+  driftsOf,
+  errorText,
+  groupRows,
+  type BrewFact,
+  type Drift,
+  type DriftBy,
+  type GroupRow,
+} from './drift';

@@ -1,4 +1,13 @@
-import { celsius, epochMs, millilitres, seconds, type Celsius, type EpochMs, type Millilitres, type Seconds } from './quantity';
+import {
+  celsius,
+  epochMs,
+  millilitres,
+  seconds,
+  type Celsius,
+  type EpochMs,
+  type Millilitres,
+  type Seconds,
+} from './quantity';
 
 /** The international inch is exactly 25.4 mm (1959 yard and pound agreement; NIST SP 811 app. B). */
 const ML_PER_CUBIC_INCH = 2.54 ** 3;
@@ -32,7 +41,8 @@ export type VolumeUnit = keyof typeof ML_PER;
 export const GRAMS_PER_OUNCE = 28.349523125;
 
 /** `amount` of `unit` in ml. @example toMl(16, 'usFlOz') // 473.176473 */
-export const toMl = (amount: number, unit: VolumeUnit): Millilitres => millilitres(amount * ML_PER[unit]);
+export const toMl = (amount: number, unit: VolumeUnit): Millilitres =>
+  millilitres(amount * ML_PER[unit]);
 /** ml in `unit`. @example fromMl(millilitres(500), 'usFlOz') // 16.907011 */
 export const fromMl = (volume: Millilitres, unit: VolumeUnit): number => volume / ML_PER[unit];
 

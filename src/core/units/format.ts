@@ -6,7 +6,8 @@ const NBSP = ' ';
 export function minutesText(s: number): string {
   const whole = Math.round(Math.abs(s));
   const pad = (n: number) => String(n).padStart(2, '0');
-  if (whole >= 3600) return `${Math.floor(whole / 3600)}:${pad(Math.floor((whole % 3600) / 60))}${NBSP}h`;
+  if (whole >= 3600)
+    return `${Math.floor(whole / 3600)}:${pad(Math.floor((whole % 3600) / 60))}${NBSP}h`;
   return `${Math.floor(whole / 60)}:${pad(whole % 60)}`;
 }
 
@@ -25,17 +26,28 @@ export function signedText(n: number, digits = 1): string {
   return size === '0' ? '0' : `${n > 0 ? '+' : '−'}${size}`;
 }
 
-const VOLUME_TEXT: Partial<Record<VolumeUnit, string>> = { ml: 'ml', usFlOz: 'fl oz', imperialFlOz: 'UK fl oz' };
+const VOLUME_TEXT: Partial<Record<VolumeUnit, string>> = {
+  ml: 'ml',
+  usFlOz: 'fl oz',
+  imperialFlOz: 'UK fl oz',
+};
 /** A volume's figure and unit in the reader's unit: whole ml, tenths of an ounce. */
-export const volumeParts = (v: Millilitres, unit: VolumeUnit): { figure: string; unit: string } => ({
-  figure: unit === 'ml' ? String(Math.round(v)) : numberText(fromMl(v, unit), 1), unit: VOLUME_TEXT[unit] ?? unit,
+export const volumeParts = (
+  v: Millilitres,
+  unit: VolumeUnit,
+): { figure: string; unit: string } => ({
+  figure: unit === 'ml' ? String(Math.round(v)) : numberText(fromMl(v, unit), 1),
+  unit: VOLUME_TEXT[unit] ?? unit,
 });
 export function volumeText(v: Millilitres, unit: VolumeUnit): string {
   const p = volumeParts(v, unit);
   return `${p.figure}${NBSP}${p.unit}`;
 }
 /** Whole degrees in the reader's scale. */
-export const degrees = (t: Celsius, scale: 'C' | 'F'): number => Math.round(scale === 'F' ? toFahrenheit(t) : t);
+export const degrees = (t: Celsius, scale: 'C' | 'F'): number =>
+  Math.round(scale === 'F' ? toFahrenheit(t) : t);
 /** A thermometer's reading, to a tenth. */
-export const readingText = (t: Celsius, scale: 'C' | 'F'): string => `${numberText(scale === 'F' ? toFahrenheit(t) : t)}${NBSP}°${scale}`;
-export const temperatureText = (t: Celsius, scale: 'C' | 'F'): string => `${degrees(t, scale)}${NBSP}°${scale}`;
+export const readingText = (t: Celsius, scale: 'C' | 'F'): string =>
+  `${numberText(scale === 'F' ? toFahrenheit(t) : t)}${NBSP}°${scale}`;
+export const temperatureText = (t: Celsius, scale: 'C' | 'F'): string =>
+  `${degrees(t, scale)}${NBSP}°${scale}`;

@@ -24,18 +24,34 @@ export function parseNumber(text: string): Parsed<number> {
   const t = text.trim().replace(/ | /g, '').replace('−', '-');
   if (t === '') return bad('Type a number.');
   const fraction = /^(\d*)\s?([¼½¾])$/.exec(t);
-  if (fraction) return ok(Number(fraction[1] || 0) + { '¼': 0.25, '½': 0.5, '¾': 0.75 }[fraction[2] as '¼' | '½' | '¾']);
-  if (/^-?\d{1,3},\d{3}$/.test(t)) return bad(`"${t}" can mean two numbers: write it without the comma, or with a point.`);
+  if (fraction)
+    return ok(
+      Number(fraction[1] || 0) + { '¼': 0.25, '½': 0.5, '¾': 0.75 }[fraction[2] as '¼' | '½' | '¾'],
+    );
+  if (/^-?\d{1,3},\d{3}$/.test(t))
+    return bad(`"${t}" can mean two numbers: write it without the comma, or with a point.`);
   if (!/^-?\d+([.,]\d+)?$/.test(t)) return bad(`"${t}" is not a number.`);
   return ok(Number(t.replace(',', '.')));
 }
 
 /** A number that must lie in [min, max]; the message names what it is and its unit. */
-export function parseWithin(text: string, what: string, unit: string, min: number, max: number): Parsed<number> {
+export function parseWithin(
+  text: string,
+  what: string,
+  unit: string,
+  min: number,
+  max: number,
+): Parsed<number> {
   const n = parseNumber(text);
   if (n.kind === 'bad') return n;
-  if (n.value < min) return bad(min === 0 || n.value <= 0 ? `${what} must be more than ${min === 0 ? 'nothing' : `${min} ${unit}`}.` : `${what} of ${n.value} ${unit} is too little: at least ${min} ${unit}.`);
-  if (n.value > max) return bad(`${what} of ${n.value} ${unit} is too much: at most ${max} ${unit}.`);
+  if (n.value < min)
+    return bad(
+      min === 0 || n.value <= 0
+        ? `${what} must be more than ${min === 0 ? 'nothing' : `${min} ${unit}`}.`
+        : `${what} of ${n.value} ${unit} is too little: at least ${min} ${unit}.`,
+    );
+  if (n.value > max)
+    return bad(`${what} of ${n.value} ${unit} is too much: at most ${max} ${unit}.`);
   return n;
 }
 
@@ -46,12 +62,14 @@ export function parseWithin(text: string, what: string, unit: string, min: numbe
 export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millilitres> {
   const m = /^\s*(-?[\d.,]*\s?[¼½¾]?)\s*([a-z. ]*)\s*$/i.exec(text);
   if (!m) return bad(`"${text.trim()}" is not a volume.`);
-  if ((m[1] ?? '').trim() === '') return bad(text.trim() === '' ? 'Type an amount.' : `"${text.trim()}" is not a volume.`);
+  if ((m[1] ?? '').trim() === '')
+    return bad(text.trim() === '' ? 'Type an amount.' : `"${text.trim()}" is not a volume.`);
   const n = parseNumber(m[1] ?? '');
   if (n.kind === 'bad') return n;
   const word = (m[2] ?? '').trim().toLowerCase();
   const unit = word === '' ? otherwise : VOLUME_WORDS.find(([re]) => re.test(word))?.[1];
-  if (!unit) return bad(`"${word}" is not a unit known here: ml, l, fl oz, UK fl oz, cups or teacups.`);
+  if (!unit)
+    return bad(`"${word}" is not a unit known here: ml, l, fl oz, UK fl oz, cups or teacups.`);
   if (n.value <= 0) return bad('The amount must be more than nothing.');
   return ok(millilitres(n.value * ML_PER[unit]));
 }
@@ -68,14 +86,22 @@ export function parseTemperature(text: string): Parsed<Celsius> {
 /** Seconds: "2:30", "150", "150 s", "90 min", "12 h" or "3:30 h". @example parseDuration('2:30') // 150 */
 export function parseDuration(text: string): Parsed<number> {
   const h = /^\s*(\d{1,2})(?::(\d{2}))?\s*h(?:ours?)?\s*$/i.exec(text.replace(' ', ' '));
-  if (h) return Number(h[2] ?? 0) < 60 ? { kind: 'ok', value: Number(h[1]) * 3600 + Number(h[2] ?? 0) * 60 } : { kind: 'bad', why: `"${text.trim()}" has more than 59 minutes.` };
+  if (h)
+    return Number(h[2] ?? 0) < 60
+      ? { kind: 'ok', value: Number(h[1]) * 3600 + Number(h[2] ?? 0) * 60 }
+      : { kind: 'bad', why: `"${text.trim()}" has more than 59 minutes.` };
   const min = /^\s*([\d.,]+)\s*min(?:utes?)?\.?\s*$/i.exec(text);
   if (min) {
     const n = parseNumber(min[1] ?? '');
     return n.kind === 'bad' ? n : { kind: 'ok', value: n.value * 60 };
   }
   const m = /^\s*(\d{1,2}):(\d{2})\s*$/.exec(text);
-  if (m) return Number(m[2]) < 60 ? { kind: 'ok', value: Number(m[1]) * 60 + Number(m[2]) } : { kind: 'bad', why: `"${text.trim()}" has more than 59 seconds.` };
+  if (m)
+    return Number(m[2]) < 60
+      ? { kind: 'ok', value: Number(m[1]) * 60 + Number(m[2]) }
+      : { kind: 'bad', why: `"${text.trim()}" has more than 59 seconds.` };
   const n = parseNumber(text.replace(/\s*s(ec.*)?$/i, ''));
-  return n.kind === 'bad' ? { kind: 'bad', why: `"${text.trim()}" is not a time: write 2:30, 150 for seconds, or 12 h.` } : n;
+  return n.kind === 'bad'
+    ? { kind: 'bad', why: `"${text.trim()}" is not a time: write 2:30, 150 for seconds, or 12 h.` }
+    : n;
 }

@@ -10,7 +10,13 @@ export type Spoon = {
   /** Used heaped, not level: less even. */
   readonly heaped: boolean;
 };
-const level = (id: string, name: string, ml: number): Spoon => ({ id, name, plural: `${name}s`, ml: millilitres(ml), heaped: false });
+const level = (id: string, name: string, ml: number): Spoon => ({
+  id,
+  name,
+  plural: `${name}s`,
+  ml: millilitres(ml),
+  heaped: false,
+});
 
 /** The trade's spoons, level. */
 export const SPOONS = {

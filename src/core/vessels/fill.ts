@@ -42,21 +42,41 @@ export type FillFault =
 /** The least that covers so much opened leaf: as measured, else worked out. `swell` in ml/g. */
 export function leastToCover(v: VesselFacts, leaf: Grams, swell: number): Millilitres {
   const hung = v.infuser === 'deep' || v.infuser === 'shallow';
-  return v.covers ?? coveringVolume(v.kind, v.brim, hung || v.kind === 'release' ? basketVolume(v) : null, leaf, swell);
+  return (
+    v.covers ??
+    coveringVolume(
+      v.kind,
+      v.brim,
+      hung || v.kind === 'release' ? basketVolume(v) : null,
+      leaf,
+      swell,
+    )
+  );
 }
 
 /** Null when so much water can be poured over so much leaf; else what is wrong with it. `swell` in ml/g. */
-export function fillFault(v: VesselFacts, water: Millilitres, leaf: Grams, swell: number): FillFault | null {
+export function fillFault(
+  v: VesselFacts,
+  water: Millilitres,
+  leaf: Grams,
+  swell: number,
+): FillFault | null {
   if (water > v.brim) return { kind: 'overBrim', brim: v.brim };
   const least = leastToCover(v, leaf, swell);
   return water < least ? { kind: 'belowBasket', least } : null;
 }
 
 /** Water that stays in drained leaf, at most all of it. `held` in ml/g. */
-export const heldWater = (leaf: Grams, held: number, water: Millilitres): Millilitres => millilitres(Math.min(water, held * leaf));
+export const heldWater = (leaf: Grams, held: number, water: Millilitres): Millilitres =>
+  millilitres(Math.min(water, held * leaf));
 
 /** Liquor that pours off: the water less what the leaf keeps and what stays in the vessel. @example liquorYield(millilitres(500), grams(6), 3) // 482 ml */
-export const liquorYield = (water: Millilitres, leaf: Grams, held: number, dead: Millilitres = millilitres(0)): Millilitres => millilitres(Math.max(0, water - heldWater(leaf, held, water) - dead));
+export const liquorYield = (
+  water: Millilitres,
+  leaf: Grams,
+  held: number,
+  dead: Millilitres = millilitres(0),
+): Millilitres => millilitres(Math.max(0, water - heldWater(leaf, held, water) - dead));
 
 /** The basket's volume: the vessel's own when measured, else the infuser's usual one; null when leaf is free. */
 export function basketVolume(v: VesselFacts): Millilitres | null {

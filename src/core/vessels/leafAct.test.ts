@@ -15,14 +15,15 @@ import {
 
 // Common practice. Rows: vessel. Columns: leaf loose; in a basket that lifts out; in a ball; behind a fixed strainer; in a bag.
 const BASKETS: readonly InfuserKind[] = ['deep', 'shallow'];
-const TABLE: Readonly<Record<VesselKind, readonly [LeafAct, LeafAct, LeafAct, LeafAct, LeafAct]>> = {
-  pot: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
-  pitcher: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
-  mug: ['drinkOff', 'liftInfuser', 'liftBall', 'drinkOff', 'takeBagOut'],
-  lidded: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
-  tasting: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
-  release: ['release', 'release', 'release', 'release', 'release'],
-};
+const TABLE: Readonly<Record<VesselKind, readonly [LeafAct, LeafAct, LeafAct, LeafAct, LeafAct]>> =
+  {
+    pot: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
+    pitcher: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
+    mug: ['drinkOff', 'liftInfuser', 'liftBall', 'drinkOff', 'takeBagOut'],
+    lidded: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
+    tasting: ['pourOff', 'liftBasket', 'liftBall', 'pourOff', 'takeBagOut'],
+    release: ['release', 'release', 'release', 'release', 'release'],
+  };
 function column(infuser: InfuserKind, strainer: Strainer): number {
   if (infuser === 'flatbag' || infuser === 'tetra') return 4;
   if (infuser === 'free') return 0;

@@ -16,28 +16,160 @@ export type Profile = {
 
 export const PROFILES = {
   pot: {
-    label: 'pot', heightRatio: 1.52, foot: 0.58, footHeight: 3,
-    segments: [[[0, 0], [0.3, 0], [0.5, 0], [0.6, 0.02]], [[0.6, 0.02], [0.9, 0.08], [1, 0.26], [1, 0.46]], [[1, 0.46], [1, 0.74], [0.86, 0.93], [0.62, 1]]],
+    label: 'pot',
+    heightRatio: 1.52,
+    foot: 0.58,
+    footHeight: 3,
+    segments: [
+      [
+        [0, 0],
+        [0.3, 0],
+        [0.5, 0],
+        [0.6, 0.02],
+      ],
+      [
+        [0.6, 0.02],
+        [0.9, 0.08],
+        [1, 0.26],
+        [1, 0.46],
+      ],
+      [
+        [1, 0.46],
+        [1, 0.74],
+        [0.86, 0.93],
+        [0.62, 1],
+      ],
+    ],
   },
   mug: {
-    label: 'mug', heightRatio: 2.15, foot: 0.8, footHeight: 2,
-    segments: [[[0, 0], [0.4, 0], [0.7, 0], [0.8, 0.01]], [[0.8, 0.01], [0.93, 0.02], [0.95, 0.06], [0.955, 0.14]], [[0.955, 0.14], [0.97, 0.4], [0.985, 0.7], [1, 1]]],
+    label: 'mug',
+    heightRatio: 2.15,
+    foot: 0.8,
+    footHeight: 2,
+    segments: [
+      [
+        [0, 0],
+        [0.4, 0],
+        [0.7, 0],
+        [0.8, 0.01],
+      ],
+      [
+        [0.8, 0.01],
+        [0.93, 0.02],
+        [0.95, 0.06],
+        [0.955, 0.14],
+      ],
+      [
+        [0.955, 0.14],
+        [0.97, 0.4],
+        [0.985, 0.7],
+        [1, 1],
+      ],
+    ],
   },
   release: {
-    label: 'release steeper', heightRatio: 2.05, foot: 0.8, footHeight: 10,
-    segments: [[[0, 0], [0.2, 0], [0.4, 0.01], [0.5, 0.03]], [[0.5, 0.03], [0.62, 0.05], [0.72, 0.09], [0.75, 0.16]], [[0.75, 0.16], [0.83, 0.45], [0.92, 0.75], [1, 1]]],
+    label: 'release steeper',
+    heightRatio: 2.05,
+    foot: 0.8,
+    footHeight: 10,
+    segments: [
+      [
+        [0, 0],
+        [0.2, 0],
+        [0.4, 0.01],
+        [0.5, 0.03],
+      ],
+      [
+        [0.5, 0.03],
+        [0.62, 0.05],
+        [0.72, 0.09],
+        [0.75, 0.16],
+      ],
+      [
+        [0.75, 0.16],
+        [0.83, 0.45],
+        [0.92, 0.75],
+        [1, 1],
+      ],
+    ],
   },
   lidded: {
-    label: 'lidded cup', heightRatio: 1.42, foot: 0.4, footHeight: 4,
-    segments: [[[0, 0], [0.15, 0], [0.3, 0], [0.38, 0.02]], [[0.38, 0.02], [0.66, 0.1], [0.8, 0.34], [0.86, 0.62]], [[0.86, 0.62], [0.89, 0.8], [0.94, 0.94], [1.06, 1]]],
+    label: 'lidded cup',
+    heightRatio: 1.42,
+    foot: 0.4,
+    footHeight: 4,
+    segments: [
+      [
+        [0, 0],
+        [0.15, 0],
+        [0.3, 0],
+        [0.38, 0.02],
+      ],
+      [
+        [0.38, 0.02],
+        [0.66, 0.1],
+        [0.8, 0.34],
+        [0.86, 0.62],
+      ],
+      [
+        [0.86, 0.62],
+        [0.89, 0.8],
+        [0.94, 0.94],
+        [1.06, 1],
+      ],
+    ],
   },
   pitcher: {
-    label: 'pitcher', heightRatio: 4.1, foot: 0.84, footHeight: 2,
-    segments: [[[0, 0], [0.4, 0], [0.7, 0], [0.82, 0.01]], [[0.82, 0.01], [0.94, 0.015], [0.95, 0.04], [0.955, 0.09]], [[0.955, 0.09], [0.96, 0.4], [0.97, 0.7], [1, 1]]],
+    label: 'pitcher',
+    heightRatio: 4.1,
+    foot: 0.84,
+    footHeight: 2,
+    segments: [
+      [
+        [0, 0],
+        [0.4, 0],
+        [0.7, 0],
+        [0.82, 0.01],
+      ],
+      [
+        [0.82, 0.01],
+        [0.94, 0.015],
+        [0.95, 0.04],
+        [0.955, 0.09],
+      ],
+      [
+        [0.955, 0.09],
+        [0.96, 0.4],
+        [0.97, 0.7],
+        [1, 1],
+      ],
+    ],
   },
   tasting: {
-    label: 'tasting set', heightRatio: 1.78, foot: 0.8, footHeight: 2,
-    segments: [[[0, 0], [0.4, 0], [0.66, 0], [0.78, 0.02]], [[0.78, 0.02], [0.92, 0.04], [0.96, 0.1], [0.965, 0.2]], [[0.965, 0.2], [0.97, 0.5], [0.985, 0.8], [1, 1]]],
+    label: 'tasting set',
+    heightRatio: 1.78,
+    foot: 0.8,
+    footHeight: 2,
+    segments: [
+      [
+        [0, 0],
+        [0.4, 0],
+        [0.66, 0],
+        [0.78, 0.02],
+      ],
+      [
+        [0.78, 0.02],
+        [0.92, 0.04],
+        [0.96, 0.1],
+        [0.965, 0.2],
+      ],
+      [
+        [0.965, 0.2],
+        [0.97, 0.5],
+        [0.985, 0.8],
+        [1, 1],
+      ],
+    ],
   },
 } as const satisfies Record<string, Profile>;
 export type VesselKind = keyof typeof PROFILES;
@@ -47,7 +179,10 @@ const STEPS = 24;
 const at = (s: Cubic, t: number): Point => {
   const m = 1 - t;
   const [a, b, c, d] = [m ** 3, 3 * m * m * t, 3 * m * t * t, t ** 3];
-  return [a * s[0][0] + b * s[1][0] + c * s[2][0] + d * s[3][0], a * s[0][1] + b * s[1][1] + c * s[2][1] + d * s[3][1]];
+  return [
+    a * s[0][0] + b * s[1][0] + c * s[2][0] + d * s[3][0],
+    a * s[0][1] + b * s[1][1] + c * s[2][1] + d * s[3][1],
+  ];
 };
 
 /** Height share, volume below it (in R^2 H) and radius share, from the floor up; one table a kind. */
@@ -57,11 +192,13 @@ function tableOf(kind: VesselKind): readonly Row[] {
   const known = tables.get(kind);
   if (known) return known;
   const points = (PROFILES[kind].segments as readonly Cubic[]).flatMap((s, i) =>
-    Array.from({ length: STEPS + (i ? 0 : 1) }, (_, j) => at(s, (j + (i ? 1 : 0)) / STEPS)));
+    Array.from({ length: STEPS + (i ? 0 : 1) }, (_, j) => at(s, (j + (i ? 1 : 0)) / STEPS)),
+  );
   let volume = 0;
   let previous: Point = [0, 0];
   const rows: Row[] = points.map((p) => {
-    volume += (Math.PI / 3) * (previous[0] ** 2 + previous[0] * p[0] + p[0] ** 2) * (p[1] - previous[1]);
+    volume +=
+      (Math.PI / 3) * (previous[0] ** 2 + previous[0] * p[0] + p[0] ** 2) * (p[1] - previous[1]);
     previous = p;
     return [p[1], volume, p[0]];
   });
@@ -125,8 +262,10 @@ function solve(kind: VesselKind, brim: Millilitres): SolvedVessel {
     radius: millimetres(radius),
     height: millimetres(height),
     mouth: millimetres(mouth),
-    levelOf: (volume) => millimetres(height * read(rows, 1, 0, (Math.max(0, volume) / brim) * whole)),
+    levelOf: (volume) =>
+      millimetres(height * read(rows, 1, 0, (Math.max(0, volume) / brim) * whole)),
     radiusAt: (level) => millimetres(radius * read(rows, 0, 2, level / height)),
-    volumeBelow: (level) => millilitres((brim * read(rows, 0, 1, Math.max(0, level) / height)) / whole),
+    volumeBelow: (level) =>
+      millilitres((brim * read(rows, 0, 1, Math.max(0, level) / height)) / whole),
   };
 }

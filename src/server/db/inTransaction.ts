@@ -10,7 +10,9 @@ const TRIES = 5;
 export async function inTransaction<T>(db: Db, work: (tx: Tx) => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     try {
-      return await db.transaction((tx) => work(tx as unknown as Tx), { isolationLevel: 'read committed' });
+      return await db.transaction((tx) => work(tx as unknown as Tx), {
+        isolationLevel: 'read committed',
+      });
     } catch (error) {
       if (attempt >= TRIES || !isTransient(error)) throw error;
       await new Promise((r) => setTimeout(r, 10 + 20 * attempt));

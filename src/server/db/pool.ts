@@ -10,12 +10,21 @@ export type Tx = Pick<Db, 'select' | 'selectDistinct' | 'insert' | 'update' | 'd
 export function openPool(url: string): Pool {
   const u = new URL(url);
   return createPool({
-    host: u.hostname, port: Number(u.port || 3306), user: decodeURIComponent(u.username), password: decodeURIComponent(u.password),
-    database: u.pathname.slice(1), timezone: 'Z', jsonStrings: true, supportBigNumbers: true, connectionLimit: 10, connectTimeout: 3000,
+    host: u.hostname,
+    port: Number(u.port || 3306),
+    user: decodeURIComponent(u.username),
+    password: decodeURIComponent(u.password),
+    database: u.pathname.slice(1),
+    timezone: 'Z',
+    jsonStrings: true,
+    supportBigNumbers: true,
+    connectionLimit: 10,
+    connectTimeout: 3000,
   });
 }
 
-export const openDb = (pool: Pool): Db => drizzle(pool as never, { schema, mode: 'planetscale' }) as unknown as Db;
+export const openDb = (pool: Pool): Db =>
+  drizzle(pool as never, { schema, mode: 'planetscale' }) as unknown as Db;
 
 /** Where the migrations keep which of them were run. */
 export const MIGRATIONS_TABLE = '__drizzle_migrations';

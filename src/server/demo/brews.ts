@@ -14,7 +14,13 @@ import type { DemoPerson } from './house';
 import { LEAVES } from './leaves';
 
 export type Cast = { readonly id: string; readonly person: DemoPerson };
-export type Stage = { readonly site: Site; readonly teas: readonly Tea[]; readonly vessels: readonly Vessel[]; readonly cast: readonly Cast[]; readonly perDay: number };
+export type Stage = {
+  readonly site: Site;
+  readonly teas: readonly Tea[];
+  readonly vessels: readonly Vessel[];
+  readonly cast: readonly Cast[];
+  readonly perDay: number;
+};
 type BrewRow = typeof brews.$inferInsert;
 
 const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
@@ -24,7 +30,9 @@ const SCATTER = 0.28;
 /** What a taster marks: the model's cup of the brew as it was, against the one it should have been, and his own scatter. */
 function tasted(random: Random, brewed: Brewing, wanted: Brewing): Verdict {
   const [got, house] = [predict(brewed), predict(wanted)];
-  return Object.fromEntries(JUDGED.map((j) => [j, toMark((got[j] - house[j]) / MARK + normal(random, 0, SCATTER))])) as Verdict;
+  return Object.fromEntries(
+    JUDGED.map((j) => [j, toMark((got[j] - house[j]) / MARK + normal(random, 0, SCATTER))]),
+  ) as Verdict;
 }
 
 /** How much later a pull comes when two are due at once, and of the pot that stands farthest off, s. */
@@ -36,16 +44,31 @@ const FAR_S = 12;
 const OPEN_H = 8;
 const CLOSE_H = 18;
 function moment(random: Random): number {
-  const h = Math.max(OPEN_H, Math.min(CLOSE_H - 0.2, random() < 0.35 ? normal(random, 10.5, 1.2) : normal(random, 15.4, 1.4)));
+  const h = Math.max(
+    OPEN_H,
+    Math.min(
+      CLOSE_H - 0.2,
+      random() < 0.35 ? normal(random, 10.5, 1.2) : normal(random, 15.4, 1.4),
+    ),
+  );
   return h * 3_600_000;
 }
 
 /** One finished brew with the errors of whoever made it; null when this tea does not go in this vessel. */
-function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) => string): BrewRow | null {
+function imitate(
+  random: Random,
+  stage: Stage,
+  at: number,
+  makeId: (ms: number) => string,
+): BrewRow | null {
   const maker = pick(random, stage.cast);
   const tea = pick(random, stage.teas);
   const version: Version | null = tea.house;
-  const fit = stage.vessels.filter((v) => v.kind !== 'pitcher' && (tea.method === 'liddedCup') === (v.kind === 'lidded' || v.kind === 'tasting'));
+  const fit = stage.vessels.filter(
+    (v) =>
+      v.kind !== 'pitcher' &&
+      (tea.method === 'liddedCup') === (v.kind === 'lidded' || v.kind === 'tasting'),
+  );
   if (!version || fit.length === 0) return null;
   const vessel = pick(random, fit);
   const warmed = version.recipe.warm && random() > 0.08;
@@ -55,39 +78,96 @@ function imitate(random: Random, stage: Stage, at: number, makeId: (ms: number) 
   const { window } = version.recipe;
   const plan = planOf(card, pour);
   const short = Math.min(1, window.best / 120);
-  const forgotten = random() < (maker.person.role === 'trainee' ? 0.09 : 0.025) ? 40 + random() * 110 : 0;
+  const forgotten =
+    random() < (maker.person.role === 'trainee' ? 0.09 : 0.025) ? 40 + random() * 110 : 0;
   // Two due at once, and a pot that stands far from the jug, are lifted late: so that the trends have something true to find.
   const crowded = random() < 0.2;
   const held = (crowded ? CROWDED_S : 0) + (vessel.name === FAR_POT ? FAR_S : 0);
-  const steeped = Math.max(5, window.best + short * (normal(random, maker.person.slip + held, maker.person.spread) + forgotten));
+  const steeped = Math.max(
+    5,
+    window.best +
+      short * (normal(random, maker.person.slip + held, maker.person.spread) + forgotten),
+  );
   const heatError = normal(random, 0.5, 2.2) + (warmed || !version.recipe.warm ? 0 : -6);
   const leafError = normal(random, 0, maker.person.spoon);
   const wanted = brewOf({ ...plan, fitted: LEAVES[tea.name] ?? null }, tea.style, window.best);
-  const verdict = tasted(random, { ...wanted, leaf: grams(plan.leaf * (1 + leafError)), temperature: celsius(Math.min(99, plan.onLeaf + heatError)), time: seconds(steeped) }, wanted);
+  const verdict = tasted(
+    random,
+    {
+      ...wanted,
+      leaf: grams(plan.leaf * (1 + leafError)),
+      temperature: celsius(Math.min(99, plan.onLeaf + heatError)),
+      time: seconds(steeped),
+    },
+    wanted,
+  );
   const judged = random() > 0.1;
-  const proposal = judged ? propose({ verdict, recipe: version.recipe, style: tea.style, brew: brewOf(plan, tea.style, seconds(steeped)), warmed, crowding: card.crowding }) : null;
+  const proposal = judged
+    ? propose({
+        verdict,
+        recipe: version.recipe,
+        style: tea.style,
+        brew: brewOf(plan, tea.style, seconds(steeped)),
+        warmed,
+        crowding: card.crowding,
+      })
+    : null;
   const waterOn = at + 40_000;
   const pulled = waterOn + Math.round(steeped * 1000);
   const id = makeId(at);
   const accepted = proposal && proposal.lever !== 'keep' ? random() > 0.35 : null;
   return {
-    id, siteId: stage.site.id, teaId: tea.id, lotId: tea.lots[0]?.id ?? null, vesselId: vessel.id, versionId: version.id, method: methodFor(vessel), leafId: id, pairedId: null, kettle: stage.site.kettle.name, place: 1, plan,
-    state: 'judged', open: false, startedAt: new Date(at), startedBy: maker.id, waterOn: new Date(waterOn), pulled: new Date(pulled), pulledBy: maker.id,
-    ended: new Date(pulled + 95_000), judgedBy: judged ? maker.id : null, timing: pullKind(seconds(steeped), window), error: Math.round((steeped - window.best) * 10) / 10, crowded,
-    marks: [], readings: [],
-    verdictKind: !judged ? 'unjudged' : isRight(verdict) ? 'right' : 'off', verdict: judged ? verdict : null, proposal,
-    accepted, correction: accepted === null ? 'none' : accepted ? 'taken' : 'notTaken', remark: '',
+    id,
+    siteId: stage.site.id,
+    teaId: tea.id,
+    lotId: tea.lots[0]?.id ?? null,
+    vesselId: vessel.id,
+    versionId: version.id,
+    method: methodFor(vessel),
+    leafId: id,
+    pairedId: null,
+    kettle: stage.site.kettle.name,
+    place: 1,
+    plan,
+    state: 'judged',
+    open: false,
+    startedAt: new Date(at),
+    startedBy: maker.id,
+    waterOn: new Date(waterOn),
+    pulled: new Date(pulled),
+    pulledBy: maker.id,
+    ended: new Date(pulled + 95_000),
+    judgedBy: judged ? maker.id : null,
+    timing: pullKind(seconds(steeped), window),
+    error: Math.round((steeped - window.best) * 10) / 10,
+    crowded,
+    marks: [],
+    readings: [],
+    verdictKind: !judged ? 'unjudged' : isRight(verdict) ? 'right' : 'off',
+    verdict: judged ? verdict : null,
+    proposal,
+    accepted,
+    correction: accepted === null ? 'none' : accepted ? 'taken' : 'notTaken',
+    remark: '',
   };
 }
 
 /** Brews of `days` whole days before `now`, oldest first. */
-export function pastBrews(random: Random, stage: Stage, now: number, days: number, makeId: (ms: number) => string): BrewRow[] {
+export function pastBrews(
+  random: Random,
+  stage: Stage,
+  now: number,
+  days: number,
+  makeId: (ms: number) => string,
+): BrewRow[] {
   const midnight = Math.floor(now / 86_400_000) * 86_400_000;
   const rows: BrewRow[] = [];
   for (let day = days; day >= 0; day--) {
     const start = midnight - day * 86_400_000;
     const many = Math.round(stage.perDay * (0.75 + random() * 0.5));
-    for (const at of Array.from({ length: many }, () => start + Math.round(moment(random))).sort((a, b) => a - b)) {
+    for (const at of Array.from({ length: many }, () => start + Math.round(moment(random))).sort(
+      (a, b) => a - b,
+    )) {
       if (at > now - 15 * 60_000) continue;
       const row = imitate(random, stage, at, makeId);
       if (row) rows.push(row);

@@ -6,16 +6,29 @@ import type { ErrorBody, ErrorCode } from '#contracts/errors';
 /** A known failure: code for the program, message for the person, status for the wire. */
 export class AppError extends Error {
   constructor(
-    readonly code: ErrorCode, readonly status: number, message: string,
-    readonly extra: Pick<ErrorBody, 'fields' | 'details'> = {}, options?: ErrorOptions,
+    readonly code: ErrorCode,
+    readonly status: number,
+    message: string,
+    readonly extra: Pick<ErrorBody, 'fields' | 'details'> = {},
+    options?: ErrorOptions,
   ) {
     super(message, options);
   }
 }
-export const notFound = (what: string) => new AppError('notFound', 404, `${what} is not here any more.`);
+export const notFound = (what: string) =>
+  new AppError('notFound', 404, `${what} is not here any more.`);
 /** The copy that was changed is not the newest; what was typed stays. */
-export const recordChanged = (name: string, rev: number) => new AppError('record.changed', 409, `${name} was changed by someone else meanwhile. Yours is still typed here: look at theirs, then save again.`, { details: { rev } });
-export const invalid = (fields: Record<string, string>) => new AppError('input.invalid', 422, Object.values(fields)[0] ?? 'Something typed is not right.', { fields });
+export const recordChanged = (name: string, rev: number) =>
+  new AppError(
+    'record.changed',
+    409,
+    `${name} was changed by someone else meanwhile. Yours is still typed here: look at theirs, then save again.`,
+    { details: { rev } },
+  );
+export const invalid = (fields: Record<string, string>) =>
+  new AppError('input.invalid', 422, Object.values(fields)[0] ?? 'Something typed is not right.', {
+    fields,
+  });
 
 type DriverError = { errno?: number; code?: string; cause?: unknown; fatal?: boolean };
 /** The driver's own error; Drizzle wraps it. */
@@ -24,19 +37,43 @@ function driverError(error: unknown): DriverError {
   while (e?.cause && typeof e.cause === 'object') e = e.cause as DriverError;
   return e ?? {};
 }
-const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'EPIPE', 'PROTOCOL_CONNECTION_LOST', 'POOL_CLOSED', 'ER_SERVER_SHUTDOWN', 'ENOENT']);
+const AWAY = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ETIMEDOUT',
+  'EPIPE',
+  'PROTOCOL_CONNECTION_LOST',
+  'POOL_CLOSED',
+  'ER_SERVER_SHUTDOWN',
+  'ENOENT',
+]);
 
 /** Deadlock, lock wait, stale snapshot: the whole transaction may be tried again. */
-export const isTransient = (error: unknown): boolean => [1213, 1205, 1020].includes(driverError(error).errno ?? 0);
+export const isTransient = (error: unknown): boolean =>
+  [1213, 1205, 1020].includes(driverError(error).errno ?? 0);
 
 /** Database errors, translated once. */
 export function fromDatabase(error: unknown): unknown {
   if (error instanceof AppError || error instanceof ZodError) return error;
   const e = driverError(error);
-  if (e.errno === 1062) return new AppError('record.duplicate', 409, 'That is there already.', {}, { cause: error });
-  if (e.errno === 1452) return new AppError('reference.missing', 422, 'It refers to something that is not here.', {}, { cause: error });
+  if (e.errno === 1062)
+    return new AppError('record.duplicate', 409, 'That is there already.', {}, { cause: error });
+  if (e.errno === 1452)
+    return new AppError(
+      'reference.missing',
+      422,
+      'It refers to something that is not here.',
+      {},
+      { cause: error },
+    );
   if ((e.code && AWAY.has(e.code)) || e.errno === 1053 || e.errno === 1927) {
-    return new AppError('database.away', 503, 'The house’s records cannot be reached. Nothing is lost; it is tried again.', {}, { cause: error });
+    return new AppError(
+      'database.away',
+      503,
+      'The house’s records cannot be reached. Nothing is lost; it is tried again.',
+      {},
+      { cause: error },
+    );
   }
   return error;
 }
@@ -45,14 +82,26 @@ const zodFields = (error: ZodError): Record<string, string> =>
   Object.fromEntries(error.issues.map((i) => [i.path.join('.') || 'form', i.message]).reverse());
 
 /** The last handler: known errors are sent, unknown ones logged and hidden. */
-export const errorHandler = (log: Logger): ErrorRequestHandler => (raw, req, res, next) => {
-  if (res.headersSent) return next(raw);
-  const bodyFault = (raw as { type?: string }).type?.startsWith('entity.') ? new AppError('input.invalid', 400, 'The request cannot be read.') : null;
-  const error = bodyFault ?? fromDatabase(raw);
-  const known = error instanceof ZodError ? invalid(zodFields(error)) : error instanceof AppError ? error : null;
-  if (!known || known.status >= 500) log.error({ err: raw, path: req.path }, 'request failed');
-  const body: ErrorBody = known
-    ? { code: known.code, message: known.message, ...known.extra }
-    : { code: 'internal', message: 'Something went wrong here. What was typed is kept; try again.' };
-  res.status(known?.status ?? 500).json(body);
-};
+export const errorHandler =
+  (log: Logger): ErrorRequestHandler =>
+  (raw, req, res, next) => {
+    if (res.headersSent) return next(raw);
+    const bodyFault = (raw as { type?: string }).type?.startsWith('entity.')
+      ? new AppError('input.invalid', 400, 'The request cannot be read.')
+      : null;
+    const error = bodyFault ?? fromDatabase(raw);
+    const known =
+      error instanceof ZodError
+        ? invalid(zodFields(error))
+        : error instanceof AppError
+          ? error
+          : null;
+    if (!known || known.status >= 500) log.error({ err: raw, path: req.path }, 'request failed');
+    const body: ErrorBody = known
+      ? { code: known.code, message: known.message, ...known.extra }
+      : {
+          code: 'internal',
+          message: 'Something went wrong here. What was typed is kept; try again.',
+        };
+    res.status(known?.status ?? 500).json(body);
+  };

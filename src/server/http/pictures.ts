@@ -3,7 +3,8 @@ import { AppError, invalid } from './errors';
 
 const MOST_BYTES = '23mb';
 /** A picture is larger than other requests. */
-export const pictureBody = (app: Express) => app.use(['/api/teas/:id/photo', '/api/brews/:id/photo'], express.json({ limit: MOST_BYTES }));
+export const pictureBody = (app: Express) =>
+  app.use(['/api/teas/:id/photo', '/api/brews/:id/photo'], express.json({ limit: MOST_BYTES }));
 
 const SIDE = { width: 1200, height: 900 };
 /** More than any camera takes: a small file that would unpack to this is refused. */
@@ -14,10 +15,24 @@ async function madeSmall(bytes: Buffer): Promise<Buffer> {
   // Loaded with the first photo: a server starts without it.
   const { default: sharp } = await import('sharp');
   try {
-    return await sharp(bytes, { limitInputPixels: MOST_PIXELS }).rotate().resize({ ...SIDE, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();
+    return await sharp(bytes, { limitInputPixels: MOST_PIXELS })
+      .rotate()
+      .resize({ ...SIDE, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 80 })
+      .toBuffer();
   } catch (error) {
-    const heic = bytes.subarray(4, 12).toString('latin1').startsWith('ftyphe') || bytes.subarray(4, 12).toString('latin1').startsWith('ftypmif');
-    throw new AppError('input.invalid', 422, heic ? 'This is a HEIC photo, which is not read here. Share or save it as JPEG first.' : 'This is not a picture that can be read: JPEG, PNG or WebP.', { fields: { data: 'not a picture' } }, { cause: error });
+    const heic =
+      bytes.subarray(4, 12).toString('latin1').startsWith('ftyphe') ||
+      bytes.subarray(4, 12).toString('latin1').startsWith('ftypmif');
+    throw new AppError(
+      'input.invalid',
+      422,
+      heic
+        ? 'This is a HEIC photo, which is not read here. Share or save it as JPEG first.'
+        : 'This is not a picture that can be read: JPEG, PNG or WebP.',
+      { fields: { data: 'not a picture' } },
+      { cause: error },
+    );
   }
 }
 

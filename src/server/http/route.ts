@@ -6,7 +6,14 @@ import { ROLES, type Role } from '#contracts/people';
 import { AppError } from './errors';
 
 /** Who is signed in, and where. */
-export type Signed = { readonly personId: string; readonly name: string; readonly role: Role; readonly siteId: string; readonly tokenHash: string; /** The shared tablet's name while nobody is signed in on it. */ readonly lockedAs: string | null };
+export type Signed = {
+  readonly personId: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly siteId: string;
+  readonly tokenHash: string;
+  /** The shared tablet's name while nobody is signed in on it. */ readonly lockedAs: string | null;
+};
 /** Reads the session of a request; null when there is none. */
 export type ReadSession = (req: Request) => Promise<Signed | null>;
 
@@ -16,7 +23,12 @@ export type ReadSession = (req: Request) => Promise<Signed | null>;
  */
 function inWhoseName(e: Endpoint, req: Request, session: Signed): Signed {
   const person = req.get('x-limnos-person');
-  if (person !== undefined && person !== session.personId) throw new AppError('session.other', 409, 'Another person made this record. The record waits until that person signs in here.');
+  if (person !== undefined && person !== session.personId)
+    throw new AppError(
+      'session.other',
+      409,
+      'Another person made this record. The record waits until that person signs in here.',
+    );
   const device = req.get('x-limnos-device');
   if (device === undefined || !e.whenLocked || session.lockedAs !== null) return session;
   return { ...session, lockedAs: deviceName(device) };
@@ -32,13 +44,23 @@ function deviceName(header: string): string {
 }
 
 type Given<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A> = {
-  params: z.infer<P>; query: z.infer<Q>; body: z.infer<B>; who: A; req: Request; res: Response;
+  params: z.infer<P>;
+  query: z.infer<Q>;
+  body: z.infer<B>;
+  who: A;
+  req: Request;
+  res: Response;
 };
 const METHODS = { GET: 'get', POST: 'post', PATCH: 'patch', DELETE: 'delete' } as const;
-const mayCall = (access: Access, role: Role) => access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
+const mayCall = (access: Access, role: Role) =>
+  access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
 
 /** Authorises, parses, calls, sends: the whole of a route. `written` is told of every call that went well. */
-export function routes(router: Router, readSession: ReadSession, written: (e: Endpoint) => Promise<void> = async () => undefined) {
+export function routes(
+  router: Router,
+  readSession: ReadSession,
+  written: (e: Endpoint) => Promise<void> = async () => undefined,
+) {
   const mount = (e: Endpoint, answer: (req: Request, res: Response) => Promise<unknown>) =>
     router[METHODS[e.method]](e.path, async (req, res) => {
       const body = await answer(req, res);
@@ -49,50 +71,77 @@ export function routes(router: Router, readSession: ReadSession, written: (e: En
     const session = await readSession(req);
     if (!session) throw new AppError('session.none', 401, 'Sign in first.');
     const who = inWhoseName(e, req, session);
-    if (who.lockedAs !== null && !e.whenLocked) throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
-    if (!mayCall(e.access, who.role)) throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
+    if (who.lockedAs !== null && !e.whenLocked)
+      throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
+    if (!mayCall(e.access, who.role))
+      throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
     return who;
   };
   return {
-  /** For those signed in with the contract's role or above. */
-  signed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
-    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<z.infer<R>>,
-  ) {
-    mount(e as unknown as Endpoint, async (req, res) => {
-      const who = await allowed(e as unknown as Endpoint, req);
-      return handle({ ...parse(e, req), who, req, res });
-    });
-  },
-  /** As `signed`, for an answer that is a file: shown in the page, or saved. */
-  file<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
-    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<{ type: string; name: string; body: Buffer; save?: boolean }>,
-  ) {
-    router[METHODS[e.method]](e.path, async (req, res) => {
-      const who = await allowed(e as unknown as Endpoint, req);
-      const { type, name, body, save = false } = await handle({ ...parse(e, req), who, req, res });
-      res.type(type).setHeader('content-disposition', `${save ? 'attachment' : 'inline'}; filename*=UTF-8''${encodeURIComponent(name)}`);
-      res.send(body);
-    });
-  },
-  /** As `signed`, for an answer that writes itself and goes on. */
-  stream<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
-    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed>) => Promise<void>,
-  ) {
-    router[METHODS[e.method]](e.path, async (req, res) => {
-      const who = await allowed(e as unknown as Endpoint, req);
-      await handle({ ...parse(e, req), who, req, res });
-    });
-  },
-  /** For anybody. */
-  open<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
-    e: Endpoint<P, Q, B, R>, handle: (given: Given<P, Q, B, Signed | null>) => Promise<z.infer<R>>,
-  ) {
-    if (e.access !== 'public') throw new Error(`${e.path} is not public`);
-    mount(e as unknown as Endpoint, async (req, res) => handle({ ...parse(e, req), who: await readSession(req), req, res }));
-  },
+    /** For those signed in with the contract's role or above. */
+    signed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+      e: Endpoint<P, Q, B, R>,
+      handle: (given: Given<P, Q, B, Signed>) => Promise<z.infer<R>>,
+    ) {
+      mount(e as unknown as Endpoint, async (req, res) => {
+        const who = await allowed(e as unknown as Endpoint, req);
+        return handle({ ...parse(e, req), who, req, res });
+      });
+    },
+    /** As `signed`, for an answer that is a file: shown in the page, or saved. */
+    file<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+      e: Endpoint<P, Q, B, R>,
+      handle: (
+        given: Given<P, Q, B, Signed>,
+      ) => Promise<{ type: string; name: string; body: Buffer; save?: boolean }>,
+    ) {
+      router[METHODS[e.method]](e.path, async (req, res) => {
+        const who = await allowed(e as unknown as Endpoint, req);
+        const {
+          type,
+          name,
+          body,
+          save = false,
+        } = await handle({ ...parse(e, req), who, req, res });
+        res
+          .type(type)
+          .setHeader(
+            'content-disposition',
+            `${save ? 'attachment' : 'inline'}; filename*=UTF-8''${encodeURIComponent(name)}`,
+          );
+        res.send(body);
+      });
+    },
+    /** As `signed`, for an answer that writes itself and goes on. */
+    stream<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+      e: Endpoint<P, Q, B, R>,
+      handle: (given: Given<P, Q, B, Signed>) => Promise<void>,
+    ) {
+      router[METHODS[e.method]](e.path, async (req, res) => {
+        const who = await allowed(e as unknown as Endpoint, req);
+        await handle({ ...parse(e, req), who, req, res });
+      });
+    },
+    /** For anybody. */
+    open<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+      e: Endpoint<P, Q, B, R>,
+      handle: (given: Given<P, Q, B, Signed | null>) => Promise<z.infer<R>>,
+    ) {
+      if (e.access !== 'public') throw new Error(`${e.path} is not public`);
+      mount(e as unknown as Endpoint, async (req, res) =>
+        handle({ ...parse(e, req), who: await readSession(req), req, res }),
+      );
+    },
   };
 }
 
-function parse<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(e: Endpoint<P, Q, B, z.ZodType>, req: Request) {
-  return { params: e.params.parse(req.params), query: e.query.parse(req.query), body: e.body.parse(req.body ?? {}) };
+function parse<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(
+  e: Endpoint<P, Q, B, z.ZodType>,
+  req: Request,
+) {
+  return {
+    params: e.params.parse(req.params),
+    query: e.query.parse(req.query),
+    body: e.body.parse(req.body ?? {}),
+  };
 }

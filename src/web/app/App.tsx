@@ -9,8 +9,12 @@ import { router } from './router';
 import { SessionProvider } from './session';
 
 // Those who are signed in need neither.
-const FirstHousePage = lazy(() => import('../features/signin').then((m) => ({ default: m.FirstHousePage })));
-const SignInPage = lazy(() => import('../features/signin').then((m) => ({ default: m.SignInPage })));
+const FirstHousePage = lazy(() =>
+  import('../features/signin').then((m) => ({ default: m.FirstHousePage })),
+);
+const SignInPage = lazy(() =>
+  import('../features/signin').then((m) => ({ default: m.SignInPage })),
+);
 
 /** Asks the house who is here; then the first page, the names, or the places. */
 export function App() {
@@ -25,12 +29,32 @@ export function App() {
     else localStorage.removeItem(SIGNED_IN_HERE);
   }, [house]);
   // A touch shows its effect at once: the bar's clock draws five times a second and would hold a transition back.
-  if (house?.session) return <SessionProvider session={house.session}><RouterProvider router={router} useTransitions={false} /></SessionProvider>;
-  if (house) return <Suspense fallback={null}>{house.state === 'empty' ? <FirstHousePage /> : <SignInPage house={house} />}</Suspense>;
+  if (house?.session)
+    return (
+      <SessionProvider session={house.session}>
+        <RouterProvider router={router} useTransitions={false} />
+      </SessionProvider>
+    );
+  if (house)
+    return (
+      <Suspense fallback={null}>
+        {house.state === 'empty' ? <FirstHousePage /> : <SignInPage house={house} />}
+      </Suspense>
+    );
   if (isLoading) return <Loading what="the house" />;
   return (
     <div className="p-8 max-w-[640px]">
-      <Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}><b>The house’s server does not answer.</b> {error ? failureOf(error).message : ''} Nothing here is lost.</Note>
+      <Note
+        bad
+        action={
+          <button type="button" className="btn" onClick={() => void refetch()}>
+            Try again
+          </button>
+        }
+      >
+        <b>The house’s server does not answer.</b> {error ? failureOf(error).message : ''} Nothing
+        here is lost.
+      </Note>
     </div>
   );
 }

@@ -6,8 +6,27 @@ import { dayText } from '../ui/days';
 import { useHistoryQuery } from './leadRecords';
 
 const FIELDS: Readonly<Record<string, string>> = {
-  allergens: 'allergens', altitudeM: 'altitude, m', ambient: 'room, °C', basket: 'basket, ml', basketDepth: 'basket depth, mm', bestBefore: 'best before', boil: 'boil', brim: 'brim, ml', coldWater: 'cold water, °C', covers: 'covers the leaf, ml',
-  dead: 'stays in it, ml', measuredBoiling: 'boils at, °C', ml: 'ml', pourLoss: 'pour loses', setPoints: 'set points', siteIds: 'sites', temperatureUnit: 'heat in', versionId: 'dialled-in version', volumeUnit: 'volumes in', wallGrams: 'weighs, g', volume: 'holds, ml',
+  allergens: 'allergens',
+  altitudeM: 'altitude, m',
+  ambient: 'room, °C',
+  basket: 'basket, ml',
+  basketDepth: 'basket depth, mm',
+  bestBefore: 'best before',
+  boil: 'boil',
+  brim: 'brim, ml',
+  coldWater: 'cold water, °C',
+  covers: 'covers the leaf, ml',
+  dead: 'stays in it, ml',
+  measuredBoiling: 'boils at, °C',
+  ml: 'ml',
+  pourLoss: 'pour loses',
+  setPoints: 'set points',
+  siteIds: 'sites',
+  temperatureUnit: 'heat in',
+  versionId: 'dialled-in version',
+  volumeUnit: 'volumes in',
+  wallGrams: 'weighs, g',
+  volume: 'holds, ml',
 };
 const fieldText = (f: string) => FIELDS[f] ?? f.replace(/([A-Z])/g, ' $1').toLowerCase();
 /** A value as a line can say it. */
@@ -16,7 +35,13 @@ function valueText(v: unknown): string {
   if (typeof v === 'number') return numberText(v, 4);
   if (typeof v === 'boolean') return v ? 'yes' : 'no';
   if (Array.isArray(v)) return v.length === 0 ? 'none' : v.map(valueText).join(', ');
-  if (typeof v === 'object') return Object.entries(v).filter(([, x]) => x !== null && !(Array.isArray(x) && x.length === 0)).map(([k, x]) => `${fieldText(k)} ${valueText(x)}`).join(', ') || 'nothing';
+  if (typeof v === 'object')
+    return (
+      Object.entries(v)
+        .filter(([, x]) => x !== null && !(Array.isArray(x) && x.length === 0))
+        .map(([k, x]) => `${fieldText(k)} ${valueText(x)}`)
+        .join(', ') || 'nothing'
+    );
   return String(v);
 }
 
@@ -35,11 +60,35 @@ function Changes({ thing, id }: { thing: Thing; id: string }) {
   const { data, isError } = useHistoryQuery({ thing, id });
   if (isError) return <p className="small">The history cannot be read just now.</p>;
   if (!data) return <p className="small"> </p>;
-  if (data.changes.length === 0) return <p className="small">Nothing was changed since it was made.</p>;
+  if (data.changes.length === 0)
+    return <p className="small">Nothing was changed since it was made.</p>;
   return (
-    <ol className="changes">{data.changes.map((c) => (
-      <li key={c.id}><p><b>{c.by.name}</b> <span className="small">{dayText(c.at)} {clockText(c.at)}</span></p>
-        <ul>{c.lines.map((l) => <li key={l.field}>{fieldText(l.field)}: {l.before === null ? '' : <><s>{valueText(l.before)}</s> </>}{valueText(l.after)}</li>)}</ul></li>
-    ))}</ol>
+    <ol className="changes">
+      {data.changes.map((c) => (
+        <li key={c.id}>
+          <p>
+            <b>{c.by.name}</b>{' '}
+            <span className="small">
+              {dayText(c.at)} {clockText(c.at)}
+            </span>
+          </p>
+          <ul>
+            {c.lines.map((l) => (
+              <li key={l.field}>
+                {fieldText(l.field)}:{' '}
+                {l.before === null ? (
+                  ''
+                ) : (
+                  <>
+                    <s>{valueText(l.before)}</s>{' '}
+                  </>
+                )}
+                {valueText(l.after)}
+              </li>
+            ))}
+          </ul>
+        </li>
+      ))}
+    </ol>
   );
 }

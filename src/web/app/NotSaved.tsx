@@ -2,9 +2,32 @@ import { Note } from '../ui/Note';
 import { failureOf, fieldFaults } from './api';
 
 /** Why a record was not saved, where no field of the form can say it; when another lead changed it, the way to save over theirs. */
-export function NotSaved({ error, onKeepMine }: { error: unknown; onKeepMine?: (rev: number) => void }) {
+export function NotSaved({
+  error,
+  onKeepMine,
+}: {
+  error: unknown;
+  onKeepMine?: (rev: number) => void;
+}) {
   if (!error || Object.keys(fieldFaults(error)).length > 0) return null;
   const failure = failureOf(error);
-  const theirs = failure.kind === 'answer' && failure.code === 'record.changed' ? Number(failure.details?.rev) : null;
-  return <Note bad action={theirs !== null && onKeepMine && <button type="button" className="btn slim" onClick={() => onKeepMine(theirs)}>Keep mine</button>}><b>Not saved.</b> {failure.message}</Note>;
+  const theirs =
+    failure.kind === 'answer' && failure.code === 'record.changed'
+      ? Number(failure.details?.rev)
+      : null;
+  return (
+    <Note
+      bad
+      action={
+        theirs !== null &&
+        onKeepMine && (
+          <button type="button" className="btn slim" onClick={() => onKeepMine(theirs)}>
+            Keep mine
+          </button>
+        )
+      }
+    >
+      <b>Not saved.</b> {failure.message}
+    </Note>
+  );
 }

@@ -22,7 +22,13 @@ export function Toasts() {
     dispatch(toastGone(t.id));
   };
   useKeys(last ? [{ key: 'z', does: 'Undo', run: () => undo(last) }] : []);
-  return <div className="toasts" role="status">{toasts.slice(-MOST).map((t) => <OneToast key={t.id} toast={t} onUndo={() => undo(t)} />)}</div>;
+  return (
+    <div className="toasts" role="status">
+      {toasts.slice(-MOST).map((t) => (
+        <OneToast key={t.id} toast={t} onUndo={() => undo(t)} />
+      ))}
+    </div>
+  );
 }
 
 function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
@@ -40,10 +46,30 @@ function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
     return () => clearTimeout(timer);
   }, [dispatch, toast.id, toast.undo, toast.act]);
   return (
-    <div className="toast" onPointerEnter={() => { held.current = true; }} onPointerLeave={() => { held.current = false; }}>
+    <div
+      className="toast"
+      onPointerEnter={() => {
+        held.current = true;
+      }}
+      onPointerLeave={() => {
+        held.current = false;
+      }}
+    >
       <p>{toast.text}</p>
-      {toast.act && <button type="button" className="btn quiet" onClick={takeNewer}>{toast.act.words}</button>}
-      {toast.undo ? <button type="button" className="btn quiet" onClick={onUndo}>Undo <kbd>Z</kbd></button> : <button type="button" className="btn quiet" onClick={() => dispatch(toastGone(toast.id))}>Close</button>}
+      {toast.act && (
+        <button type="button" className="btn quiet" onClick={takeNewer}>
+          {toast.act.words}
+        </button>
+      )}
+      {toast.undo ? (
+        <button type="button" className="btn quiet" onClick={onUndo}>
+          Undo <kbd>Z</kbd>
+        </button>
+      ) : (
+        <button type="button" className="btn quiet" onClick={() => dispatch(toastGone(toast.id))}>
+          Close
+        </button>
+      )}
     </div>
   );
 }

@@ -5,5 +5,9 @@ import { useHouseQuery } from './records';
 export function Unlock({ onLeave }: { onLeave: () => void }) {
   const { data } = useHouseQuery();
   if (!data) return null;
-  return <div className="unlocking"><SignInPage house={data} onLeave={onLeave} /></div>;
+  return (
+    <div className="unlocking">
+      <SignInPage house={data} onLeave={onLeave} />
+    </div>
+  );
 }

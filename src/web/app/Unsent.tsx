@@ -43,7 +43,8 @@ export function Unsent({ me }: { me: string }) {
   const waiting = useAppSelector((s) => s.outbox.waiting);
   const bar = useAppSelector((s) => recordsApi.endpoints.bar.select()(s as never).data);
   const started = waiting.flatMap((w) => (w.kind === 'start' ? [w.brew] : []));
-  const teaOf = (id: string) => [...(bar?.brews ?? []), ...started].find((b) => b.id === id)?.tea.name;
+  const teaOf = (id: string) =>
+    [...(bar?.brews ?? []), ...started].find((b) => b.id === id)?.tea.name;
   if (waiting.length === 0) return <p>All records are saved.</p>;
   return (
     <ul className="unsent">
@@ -55,7 +56,8 @@ export function Unsent({ me }: { me: string }) {
           <li key={w.id}>
             <b>{writeText(w, teaOf)}</b>
             <span className="small">
-              {w.aside && `${whose}: set aside. The server failed five times on this record. ${w.aside.why}`}
+              {w.aside &&
+                `${whose}: set aside. The server failed five times on this record. ${w.aside.why}`}
               {!w.aside && isOthers && `This record waits until ${whose} signs in on this device.`}
               {!w.aside && !isOthers && `${whose}: waits for the server.`}
             </span>
@@ -64,7 +66,11 @@ export function Unsent({ me }: { me: string }) {
                 <button type="button" className="btn slim" onClick={() => dispatch(tryAgain(w))}>
                   Try again
                 </button>
-                <button type="button" className="btn slim quiet" onClick={() => dispatch(giveUp(w))}>
+                <button
+                  type="button"
+                  className="btn slim quiet"
+                  onClick={() => dispatch(giveUp(w))}
+                >
                   Drop this record
                 </button>
               </span>

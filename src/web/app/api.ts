@@ -3,29 +3,46 @@ import type { ErrorBody } from '#contracts/errors';
 import { fetchEarly } from './early';
 
 /** Every failure is one of these: the server's own words, or no answer at all. */
-export type ApiFailure = (ErrorBody & { kind: 'answer'; status: number }) | { kind: 'away'; message: string };
-export type Call = { url: string; method?: string; body?: unknown; params?: Record<string, string | undefined>; headers?: Record<string, string> };
+export type ApiFailure =
+  (ErrorBody & { kind: 'answer'; status: number }) | { kind: 'away'; message: string };
+export type Call = {
+  url: string;
+  method?: string;
+  body?: unknown;
+  params?: Record<string, string | undefined>;
+  headers?: Record<string, string>;
+};
 
-const raw = fetchBaseQuery({ baseUrl: '/', credentials: 'same-origin', timeout: 8000, fetchFn: fetchEarly });
+const raw = fetchBaseQuery({
+  baseUrl: '/',
+  credentials: 'same-origin',
+  timeout: 8000,
+  fetchFn: fetchEarly,
+});
 const AWAY = 'No connection to the house’s server.';
 
 const baseQuery: BaseQueryFn<Call, unknown, ApiFailure> = async (call, api, extra) => {
   const answer = await raw(call, api, extra);
   if (!answer.error) return { data: answer.data };
   const { status, data } = answer.error;
-  if (typeof status === 'number' && data && typeof data === 'object' && 'code' in data) return { error: { kind: 'answer', status, ...(data as ErrorBody) } };
+  if (typeof status === 'number' && data && typeof data === 'object' && 'code' in data)
+    return { error: { kind: 'answer', status, ...(data as ErrorBody) } };
   return { error: { kind: 'away', message: AWAY } };
 };
 
 /** One API; features inject their endpoints. */
 export const api = createApi({
-  baseQuery, tagTypes: ['House', 'Book', 'Shelf', 'Bar', 'Log', 'People', 'History', 'Imports', 'Table'], endpoints: () => ({}),
+  baseQuery,
+  tagTypes: ['House', 'Book', 'Shelf', 'Bar', 'Log', 'People', 'History', 'Imports', 'Table'],
+  endpoints: () => ({}),
   refetchOnReconnect: true,
 });
 
 /** The failure of a query or mutation, whatever threw it. */
 export const failureOf = (error: unknown): ApiFailure =>
-  error && typeof error === 'object' && 'kind' in error ? (error as ApiFailure) : { kind: 'away', message: AWAY };
+  error && typeof error === 'object' && 'kind' in error
+    ? (error as ApiFailure)
+    : { kind: 'away', message: AWAY };
 /** Faults by field, for a form. */
 export const fieldFaults = (error: unknown): Record<string, string> => {
   const f = failureOf(error);

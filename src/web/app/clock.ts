@@ -5,7 +5,11 @@ import { epochMs, type EpochMs } from '#core/units';
 /** How far the server was ahead of this device's own clock, ms, when it last answered: for a page that starts without it. */
 const SKEW = 'limnos.skew';
 let skew = Number(localStorage.getItem(SKEW)) || 0;
-let clock: SteadyClock = { server: epochMs(Date.now() + skew), steady: performance.now(), wall: Date.now() };
+let clock: SteadyClock = {
+  server: epochMs(Date.now() + skew),
+  steady: performance.now(),
+  wall: Date.now(),
+};
 let setByServer = false;
 
 /** An answer is believed again after so long even if a quicker one was believed before, ms. */
@@ -37,9 +41,11 @@ async function askTime(): Promise<void> {
   // The record is made when the answer is whole, a task later.
   await answer.arrayBuffer();
   await new Promise((r) => setTimeout(r));
-  const entry = performance.getEntriesByName(new URL(path, location.href).href).at(-1) as PerformanceResourceTiming | undefined;
+  const entry = performance.getEntriesByName(new URL(path, location.href).href).at(-1) as
+    PerformanceResourceTiming | undefined;
   if (!told) return;
-  if (entry && entry.requestStart > 0 && entry.responseStart >= entry.requestStart) setClock(told, entry.responseStart - entry.requestStart, entry.responseStart);
+  if (entry && entry.requestStart > 0 && entry.responseStart >= entry.requestStart)
+    setClock(told, entry.responseStart - entry.requestStart, entry.responseStart);
   else setClock(told, answered - asked, answered);
 }
 /** Keeps the clock at the server's: a few times at first, then every minute. Without a server it runs on as it was set. */

@@ -2,8 +2,12 @@
 
 /** Set while somebody is signed in on this device: nobody else's page asks for a bar. */
 export const SIGNED_IN_HERE = 'limnos.signedIn';
-const PATHS = localStorage.getItem(SIGNED_IN_HERE) ? ['/api/house', '/api/bar', '/api/book', '/api/vessels'] : ['/api/house'];
-const asked = new Map(PATHS.map((path) => [path, fetch(path, { credentials: 'same-origin' }).catch(() => null)]));
+const PATHS = localStorage.getItem(SIGNED_IN_HERE)
+  ? ['/api/house', '/api/bar', '/api/book', '/api/vessels']
+  : ['/api/house'];
+const asked = new Map(
+  PATHS.map((path) => [path, fetch(path, { credentials: 'same-origin' }).catch(() => null)]),
+);
 
 /** The first asking of a path uses what was asked for early; any later one asks again. */
 export const fetchEarly: typeof fetch = async (input, init) => {

@@ -42,16 +42,22 @@ export function listen(dispatch: Send): () => void {
     if (!over) silence = setTimeout(open, AGAIN_MS);
   }
   function open() {
-    source = new EventSource(last > 0 ? `${ROUTES.getLive.path}?after=${last}` : ROUTES.getLive.path);
-    const on = <K extends Told['kind']>(kind: K, take: (told: Extract<Told, { kind: K }>) => void) => source?.addEventListener(kind, (e) => {
-      alive();
-      const event = e as MessageEvent<string>;
-      take(JSON.parse(event.data) as Extract<Told, { kind: K }>);
-      if (event.lastEventId) {
-        last = Number(event.lastEventId);
-        dispatch(heard(last));
-      }
-    });
+    source = new EventSource(
+      last > 0 ? `${ROUTES.getLive.path}?after=${last}` : ROUTES.getLive.path,
+    );
+    const on = <K extends Told['kind']>(
+      kind: K,
+      take: (told: Extract<Told, { kind: K }>) => void,
+    ) =>
+      source?.addEventListener(kind, (e) => {
+        alive();
+        const event = e as MessageEvent<string>;
+        take(JSON.parse(event.data) as Extract<Told, { kind: K }>);
+        if (event.lastEventId) {
+          last = Number(event.lastEventId);
+          dispatch(heard(last));
+        }
+      });
     on('hello', ({ seq }) => {
       const fresh = last === 0;
       last = Math.max(last, seq);
@@ -65,10 +71,18 @@ export function listen(dispatch: Send): () => void {
       dispatch(brewKept(brew));
       dispatch(api.util.invalidateTags(['Log']));
     });
-    on('queue', ({ orders }) => { dispatch(ordersKept(orders)); });
-    on('table', () => { dispatch(api.util.invalidateTags(['Table'])); });
-    on('records', () => { dispatch(api.util.invalidateTags(['Book', 'Shelf', 'House'])); });
-    on('reread', () => { dispatch(api.util.invalidateTags(['Bar', 'Log', 'Book', 'Shelf', 'House', 'Table'])); });
+    on('queue', ({ orders }) => {
+      dispatch(ordersKept(orders));
+    });
+    on('table', () => {
+      dispatch(api.util.invalidateTags(['Table']));
+    });
+    on('records', () => {
+      dispatch(api.util.invalidateTags(['Book', 'Shelf', 'House']));
+    });
+    on('reread', () => {
+      dispatch(api.util.invalidateTags(['Bar', 'Log', 'Book', 'Shelf', 'House', 'Table']));
+    });
     source.addEventListener('beat', alive);
     // The browser tries again by itself, with the number it heard last; a closed one is opened here.
     source.onerror = () => {

@@ -32,17 +32,33 @@ export function useNewVersion(tea: Tea, newest: number): NewVersion {
   const [add, { error, isLoading }] = useAddVersionMutation();
   const dispatch = useAppDispatch();
   const failure = error ? failureOf(error) : null;
-  const theirs = failure?.kind === 'answer' && failure.code === 'version.newer' ? Number(failure.details?.newest) : null;
+  const theirs =
+    failure?.kind === 'answer' && failure.code === 'version.newer'
+      ? Number(failure.details?.newest)
+      : null;
   const save = async (made: Made) => {
     try {
       const version = await add({ id: tea.id, body: { id, basedOn, ...made } }).unwrap();
-      dispatch(toastShown({ text: `${tea.name}: ${isCold(made.method) || made.method !== tea.method ? `${METHODS[made.method].label}, ` : ''}version ${version.number} is ${AS_WORDS[made.as]}.` }));
+      dispatch(
+        toastShown({
+          text: `${tea.name}: ${isCold(made.method) || made.method !== tea.method ? `${METHODS[made.method].label}, ` : ''}version ${version.number} is ${AS_WORDS[made.as]}.`,
+        }),
+      );
       return version;
     } catch {
       return null;
     }
   };
-  return { save, failure, theirs, next: basedOn + 1, seen: () => { if (theirs !== null) setBasedOn(theirs); }, isSaving: isLoading };
+  return {
+    save,
+    failure,
+    theirs,
+    next: basedOn + 1,
+    seen: () => {
+      if (theirs !== null) setBasedOn(theirs);
+    },
+    isSaving: isLoading,
+  };
 }
 
 /** Why it was not made, and the way on when another lead's came between. */
@@ -50,8 +66,19 @@ export function NotMade({ making: { failure, theirs, next, seen } }: { making: N
   if (!failure) return null;
   const looked = theirs !== null && next > theirs;
   return (
-    <Note bad action={theirs !== null && !looked && <button type="button" className="btn slim" onClick={seen}>Theirs seen</button>}>
-      <b>Not saved.</b> {failure.message}{looked ? ' Theirs seen: save again to make yours the next.' : ''}
+    <Note
+      bad
+      action={
+        theirs !== null &&
+        !looked && (
+          <button type="button" className="btn slim" onClick={seen}>
+            Theirs seen
+          </button>
+        )
+      }
+    >
+      <b>Not saved.</b> {failure.message}
+      {looked ? ' Theirs seen: save again to make yours the next.' : ''}
     </Note>
   );
 }

@@ -1,5 +1,12 @@
 import { createListenerMiddleware, createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { addOrder, Brew, BrewEventBody, changeOrder, Order, StartBrew } from '#contracts/brews';
+import type {
+  addOrder,
+  Brew,
+  BrewEventBody,
+  changeOrder,
+  Order,
+  StartBrew,
+} from '#contracts/brews';
 import type { BodyOf } from '#contracts/endpoint';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { Who } from '#contracts/primitives';
@@ -11,7 +18,11 @@ import { allHere, dropHere, keepHere } from './storage';
 import { toastShown } from './toasts';
 
 /** Who made a write: a person, or the shared tablet itself while nobody was signed in on it. */
-export type Maker = { readonly personId: string; readonly name: string; readonly device: string | null };
+export type Maker = {
+  readonly personId: string;
+  readonly name: string;
+  readonly device: string | null;
+};
 /** Why a write was set aside: the server failed on it again and again. */
 export type Aside = { readonly why: string; readonly at: number };
 type Common = {
@@ -22,16 +33,33 @@ type Common = {
   readonly aside?: Aside;
 };
 /** A write that has happened here and waits to be kept there. Sent in order, each until it is answered. */
-export type Waiting = Common & (
-  | { readonly kind: 'start'; readonly body: StartBrew; readonly brew: Brew }
-  /** `restores`: the brew as it was before what is taken back. */
-  | { readonly kind: 'event'; readonly brewId: string; readonly body: BrewEventBody; readonly by: Who; readonly restores?: Brew }
-  | { readonly kind: 'order'; readonly body: BodyOf<typeof addOrder>; readonly order: Order }
-  | { readonly kind: 'orderChange'; readonly orderId: string; readonly body: BodyOf<typeof changeOrder>; readonly order: Order }
-  | { readonly kind: 'table'; readonly tastingId: string; readonly body: TastingEventBody; readonly by: Who }
-  /** Nobody is at this tablet: after what was done by whoever was. */
-  | { readonly kind: 'lock'; readonly device: string }
-);
+export type Waiting = Common &
+  (
+    | { readonly kind: 'start'; readonly body: StartBrew; readonly brew: Brew }
+    /** `restores`: the brew as it was before what is taken back. */
+    | {
+        readonly kind: 'event';
+        readonly brewId: string;
+        readonly body: BrewEventBody;
+        readonly by: Who;
+        readonly restores?: Brew;
+      }
+    | { readonly kind: 'order'; readonly body: BodyOf<typeof addOrder>; readonly order: Order }
+    | {
+        readonly kind: 'orderChange';
+        readonly orderId: string;
+        readonly body: BodyOf<typeof changeOrder>;
+        readonly order: Order;
+      }
+    | {
+        readonly kind: 'table';
+        readonly tastingId: string;
+        readonly body: TastingEventBody;
+        readonly by: Who;
+      }
+    /** Nobody is at this tablet: after what was done by whoever was. */
+    | { readonly kind: 'lock'; readonly device: string }
+  );
 export type Outbox = {
   readonly waiting: readonly Waiting[];
   readonly awaySince: number | null;
@@ -45,14 +73,36 @@ const slice = createSlice({
   name: 'outbox',
   initialState: empty,
   reducers: {
-    queued: (s, { payload }: PayloadAction<Waiting>) => ({ ...s, waiting: [...s.waiting, payload] }),
+    queued: (s, { payload }: PayloadAction<Waiting>) => ({
+      ...s,
+      waiting: [...s.waiting, payload],
+    }),
     /** Set aside, or taken up again. */
-    moved: (s, { payload: { id, aside } }: PayloadAction<{ id: string; aside: Aside | undefined }>) => ({ ...s, waiting: s.waiting.map((w) => (w.id === id ? { ...w, aside } : w)) }),
-    dropped: (s, { payload }: PayloadAction<string>) => ({ ...s, waiting: s.waiting.filter((w) => w.id !== payload) }),
+    moved: (
+      s,
+      { payload: { id, aside } }: PayloadAction<{ id: string; aside: Aside | undefined }>,
+    ) => ({ ...s, waiting: s.waiting.map((w) => (w.id === id ? { ...w, aside } : w)) }),
+    dropped: (s, { payload }: PayloadAction<string>) => ({
+      ...s,
+      waiting: s.waiting.filter((w) => w.id !== payload),
+    }),
     signedInAgain: (s) => ({ ...s, needsSignIn: false }),
-    restored: (s, { payload }: PayloadAction<readonly Waiting[]>) => ({ ...s, waiting: [...payload, ...s.waiting.filter((w) => !payload.some((p) => p.id === w.id))].sort((a, b) => a.seq - b.seq) }),
-    settled: (s, { payload }: PayloadAction<string>) => ({ ...s, waiting: s.waiting.filter((w) => w.id !== payload), awaySince: null, needsSignIn: false }),
-    wentAway: (s, { payload }: PayloadAction<number>) => ({ ...s, awaySince: s.awaySince ?? payload }),
+    restored: (s, { payload }: PayloadAction<readonly Waiting[]>) => ({
+      ...s,
+      waiting: [...payload, ...s.waiting.filter((w) => !payload.some((p) => p.id === w.id))].sort(
+        (a, b) => a.seq - b.seq,
+      ),
+    }),
+    settled: (s, { payload }: PayloadAction<string>) => ({
+      ...s,
+      waiting: s.waiting.filter((w) => w.id !== payload),
+      awaySince: null,
+      needsSignIn: false,
+    }),
+    wentAway: (s, { payload }: PayloadAction<number>) => ({
+      ...s,
+      awaySince: s.awaySince ?? payload,
+    }),
     cameBack: (s) => ({ ...s, awaySince: null }),
     mustSignIn: (s) => ({ ...s, needsSignIn: true, awaySince: null }),
     storageFailed: (s) => ({ ...s, storageFails: true }),
@@ -70,13 +120,15 @@ export const nextSeq = (): number => (lastSeq = Math.max(lastSeq + 1, Date.now()
 const OLD_PREFIX = 'limnos.waiting.';
 /** What an earlier page left unsent, in order. One record a write, so that two tabs never overwrite each other's; a repeat is harmless by its id. */
 export async function leftUnsent(): Promise<Waiting[]> {
-  const old = Object.keys(localStorage).filter((k) => k.startsWith(OLD_PREFIX)).flatMap((k) => {
-    try {
-      return [JSON.parse(localStorage.getItem(k) ?? '') as Waiting];
-    } catch {
-      return [];
-    }
-  });
+  const old = Object.keys(localStorage)
+    .filter((k) => k.startsWith(OLD_PREFIX))
+    .flatMap((k) => {
+      try {
+        return [JSON.parse(localStorage.getItem(k) ?? '') as Waiting];
+      } catch {
+        return [];
+      }
+    });
   for (const w of old) {
     await keepHere('waiting', w.id, w);
     localStorage.removeItem(OLD_PREFIX + w.id);
@@ -94,53 +146,91 @@ export const queueWrite = (write: Unmade<Waiting>) => (dispatch: Send, getState:
 
 function callOf(w: Waiting): Call {
   switch (w.kind) {
-    case 'start': return { url: ROUTES.startBrew.path, method: 'POST', body: w.body };
-    case 'event': return { url: pathOf(ROUTES.addBrewEvent, { id: w.brewId }), method: 'POST', body: w.body };
-    case 'order': return { url: ROUTES.addOrder.path, method: 'POST', body: w.body };
-    case 'orderChange': return { url: pathOf(ROUTES.changeOrder, { id: w.orderId }), method: 'PATCH', body: w.body };
-    case 'table': return { url: pathOf(ROUTES.addTastingEvent, { id: w.tastingId }), method: 'POST', body: w.body };
-    case 'lock': return { url: ROUTES.lockSession.path, method: 'POST', body: { device: w.device } };
+    case 'start':
+      return { url: ROUTES.startBrew.path, method: 'POST', body: w.body };
+    case 'event':
+      return { url: pathOf(ROUTES.addBrewEvent, { id: w.brewId }), method: 'POST', body: w.body };
+    case 'order':
+      return { url: ROUTES.addOrder.path, method: 'POST', body: w.body };
+    case 'orderChange':
+      return { url: pathOf(ROUTES.changeOrder, { id: w.orderId }), method: 'PATCH', body: w.body };
+    case 'table':
+      return {
+        url: pathOf(ROUTES.addTastingEvent, { id: w.tastingId }),
+        method: 'POST',
+        body: w.body,
+      };
+    case 'lock':
+      return { url: ROUTES.lockSession.path, method: 'POST', body: { device: w.device } };
   }
 }
-const sendApi = api.injectEndpoints({ endpoints: (build) => ({ send: build.mutation<unknown, Call>({ query: (c) => c }) }) });
+const sendApi = api.injectEndpoints({
+  endpoints: (build) => ({ send: build.mutation<unknown, Call>({ query: (c) => c }) }),
+});
 
 const RETRY_MS = [500, 1000, 2000, 3000];
 /** A write that the server itself fails on so many times is set aside, so that the rest goes on. */
 const MOST_FAILURES = 5;
-type State = { outbox: Outbox; live: { readonly on: boolean }; settings: { readonly locked: boolean; readonly deviceName: string } };
+type State = {
+  outbox: Outbox;
+  live: { readonly on: boolean };
+  settings: { readonly locked: boolean; readonly deviceName: string };
+};
 export const outboxListener = createListenerMiddleware<State>();
 const isLost = (f: ApiFailure) => f.kind === 'away' || f.status >= 500 || f.status === 429;
 /** The server is there and fails on this write; 503 says that it, or its database, is not there. */
-const isServersFault = (f: ApiFailure) => f.kind === 'answer' && f.status >= 500 && f.status !== 503;
+const isServersFault = (f: ApiFailure) =>
+  f.kind === 'answer' && f.status >= 500 && f.status !== 503;
 
 /** Who is at this device, as the server last said; null: nobody. */
 function sessionOf(state: unknown): Maker | null {
-  const session = recordsApi.endpoints.house.select()(state as Parameters<ReturnType<typeof recordsApi.endpoints.house.select>>[0]).data?.session;
-  return session ? { personId: session.personId, name: session.name, device: session.lockedAs } : null;
+  const session = recordsApi.endpoints.house.select()(
+    state as Parameters<ReturnType<typeof recordsApi.endpoints.house.select>>[0],
+  ).data?.session;
+  return session
+    ? { personId: session.personId, name: session.name, device: session.lockedAs }
+    : null;
 }
 /** Who makes a write now: the person, or the tablet where it is locked. */
 export function makerNow(state: unknown): Maker | undefined {
   const session = sessionOf(state);
   const { locked, deviceName } = (state as State).settings;
-  return session ? { ...session, device: session.device ?? (locked ? deviceName : null) } : undefined;
+  return session
+    ? { ...session, device: session.device ?? (locked ? deviceName : null) }
+    : undefined;
 }
 /** Who made a write; earlier versions kept it inside the write. */
 export function makerOf(w: Waiting): Maker | null {
   if (w.kind === 'lock') return w.maker ? { ...w.maker, device: null } : null;
   if (w.maker) return w.maker;
-  const by = w.kind === 'start' ? w.brew.startedBy : w.kind === 'order' || w.kind === 'orderChange' ? w.order.by : w.by;
+  const by =
+    w.kind === 'start'
+      ? w.brew.startedBy
+      : w.kind === 'order' || w.kind === 'orderChange'
+        ? w.order.by
+        : w.by;
   return { personId: by.id, name: by.name, device: null };
 }
 
 /** What a write is about: a later write about the same waits for it. */
 function subjectsOf(w: Waiting): readonly string[] {
   switch (w.kind) {
-    case 'start': return [w.body.id, ...(w.body.after ? [w.body.after] : []), ...(w.body.orderId ? [w.body.orderId] : [])];
-    case 'event': return [w.brewId, ...(w.body.kind === 'pair' ? [w.body.with] : [])];
-    case 'order': return [w.id];
-    case 'orderChange': return [w.orderId];
-    case 'table': return [w.tastingId];
-    case 'lock': return ['session'];
+    case 'start':
+      return [
+        w.body.id,
+        ...(w.body.after ? [w.body.after] : []),
+        ...(w.body.orderId ? [w.body.orderId] : []),
+      ];
+    case 'event':
+      return [w.brewId, ...(w.body.kind === 'pair' ? [w.body.with] : [])];
+    case 'order':
+      return [w.id];
+    case 'orderChange':
+      return [w.orderId];
+    case 'table':
+      return [w.tastingId];
+    case 'lock':
+      return ['session'];
   }
 }
 /** A tablet's own pulls go out under whoever is at it, in the tablet's name; a person's writes under that person alone. */
@@ -151,10 +241,14 @@ function maySend(w: Waiting, at: Maker): boolean {
 }
 /** The names of others whose writes wait on this device until they sign in. */
 export const othersWaiting = (waiting: readonly Waiting[], personId: string): string[] => [
-  ...new Set(waiting.flatMap((w) => {
-    const maker = makerOf(w);
-    return maker !== null && maker.device === null && maker.personId !== personId && !w.aside ? [maker.name] : [];
-  })),
+  ...new Set(
+    waiting.flatMap((w) => {
+      const maker = makerOf(w);
+      return maker !== null && maker.device === null && maker.personId !== personId && !w.aside
+        ? [maker.name]
+        : [];
+    }),
+  ),
 ];
 /** The first write that may go out now: of whoever is here, and about nothing that an earlier one still waits with. */
 export function nextToSend(waiting: readonly Waiting[], at: Maker): Waiting | null {
@@ -168,7 +262,10 @@ export function nextToSend(waiting: readonly Waiting[], at: Maker): Waiting | nu
   return null;
 }
 /** Locking was asked for by somebody who is not here any more, or it is locked already. */
-const isStaleLock = (w: Waiting, at: Maker) => w.kind === 'lock' && w.maker !== undefined && (w.maker.personId !== at.personId || at.device !== null);
+const isStaleLock = (w: Waiting, at: Maker) =>
+  w.kind === 'lock' &&
+  w.maker !== undefined &&
+  (w.maker.personId !== at.personId || at.device !== null);
 
 const forget = (id: string) => void dropHere('waiting', id).catch(() => undefined);
 /** Sends a write that was set aside once more. */
@@ -184,12 +281,17 @@ export const giveUp = (w: Waiting) => (dispatch: Send) => {
 };
 
 outboxListener.startListening({
-  predicate: (action) => queued.match(action) || restored.match(action) || moved.match(action) || recordsApi.endpoints.signIn.matchFulfilled(action) || recordsApi.endpoints.house.matchFulfilled(action),
+  predicate: (action) =>
+    queued.match(action) ||
+    restored.match(action) ||
+    moved.match(action) ||
+    recordsApi.endpoints.signIn.matchFulfilled(action) ||
+    recordsApi.endpoints.house.matchFulfilled(action),
   effect: async (_action, listener) => {
     // One sender at a time: a later action only ever finds the list longer.
     listener.unsubscribe();
     const failures = new Map<string, number>();
-    for (let tries = 0; ; ) {
+    for (let tries = 0; ;) {
       const at = sessionOf(listener.getState());
       if (!at) break;
       for (const stale of listener.getState().outbox.waiting.filter((w) => isStaleLock(w, at))) {
@@ -198,7 +300,9 @@ outboxListener.startListening({
       }
       const next = nextToSend(listener.getState().outbox.waiting, at);
       if (!next) break;
-      const sent = await listener.dispatch(sendApi.endpoints.send.initiate({ ...callOf(next), headers: nameOf(next) }));
+      const sent = await listener.dispatch(
+        sendApi.endpoints.send.initiate({ ...callOf(next), headers: nameOf(next) }),
+      );
       if ('data' in sent) {
         settle(listener.dispatch, next, sent.data, listener.getState().live.on);
         tries = 0;
@@ -219,7 +323,9 @@ outboxListener.startListening({
         forget(next.id);
         listener.dispatch(settled(next.id));
         listener.dispatch(toastShown({ text: failure.message }));
-        listener.dispatch(api.util.invalidateTags(next.kind === 'table' ? ['Table'] : ['Bar', 'Log']));
+        listener.dispatch(
+          api.util.invalidateTags(next.kind === 'table' ? ['Table'] : ['Bar', 'Log']),
+        );
         continue;
       }
       if (isServersFault(failure)) {
@@ -245,21 +351,35 @@ outboxListener.startListening({
 function nameOf(w: Waiting): Record<string, string> {
   const maker = makerOf(w);
   if (maker === null) return {};
-  return maker.device === null ? { 'x-limnos-person': maker.personId } : { 'x-limnos-device': encodeURIComponent(maker.device) };
+  return maker.device === null
+    ? { 'x-limnos-person': maker.personId }
+    : { 'x-limnos-device': encodeURIComponent(maker.device) };
 }
 outboxListener.startListening({
   predicate: (action) => recordsApi.endpoints.signIn.matchFulfilled(action),
-  effect: (_action, { dispatch }) => { dispatch(signedInAgain()); },
+  effect: (_action, { dispatch }) => {
+    dispatch(signedInAgain());
+  },
 });
-outboxListener.startListening({ actionCreator: queued, effect: ({ payload }, { dispatch }) => keepHere('waiting', payload.id, payload).catch(() => { dispatch(storageFailed()); }) });
+outboxListener.startListening({
+  actionCreator: queued,
+  effect: ({ payload }, { dispatch }) =>
+    keepHere('waiting', payload.id, payload).catch(() => {
+      dispatch(storageFailed());
+    }),
+});
 
 /** A brew as the server has it takes its place on the bar, or leaves it. */
-export const brewKept = (brew: Brew) => recordsApi.util.updateQueryData('bar', undefined, (bar) => {
-  const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
-  bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
-});
+export const brewKept = (brew: Brew) =>
+  recordsApi.util.updateQueryData('bar', undefined, (bar) => {
+    const open = brew.state.kind !== 'judged' && brew.state.kind !== 'abandoned';
+    bar.brews = [...bar.brews.filter((b) => b.id !== brew.id), ...(open ? [brew] : [])];
+  });
 /** The queue as the server has it. */
-export const ordersKept = (orders: readonly Order[]) => recordsApi.util.updateQueryData('bar', undefined, (bar) => { bar.orders = [...orders]; });
+export const ordersKept = (orders: readonly Order[]) =>
+  recordsApi.util.updateQueryData('bar', undefined, (bar) => {
+    bar.orders = [...orders];
+  });
 
 /** The server's answer first takes the write's place, so that nothing flickers. */
 function settle(send: Send, sent: Waiting, answer: unknown, live: boolean) {
@@ -276,5 +396,8 @@ function settle(send: Send, sent: Waiting, answer: unknown, live: boolean) {
   void dropHere('waiting', sent.id).catch(() => undefined);
   send(settled(sent.id));
   // While the stream is up the bar is told of what else happened; without it, it is asked for.
-  if (sent.kind !== 'table') send(api.util.invalidateTags(sent.kind === 'lock' ? ['House'] : live ? ['Log'] : ['Bar', 'Log']));
+  if (sent.kind !== 'table')
+    send(
+      api.util.invalidateTags(sent.kind === 'lock' ? ['House'] : live ? ['Log'] : ['Bar', 'Log']),
+    );
 }

@@ -4,9 +4,25 @@ import type { ColouredBrew } from '#core/colour';
 import { ALL_RIGHT, propose, type Proposal, type Verdict } from '#core/correction';
 import { secondsBetween, seconds } from '#core/units';
 
-const pouredOf = ({ plan, tea, state }: Brew): ColouredBrew => brewOf(plan, tea.style, 'pulled' in state ? secondsBetween(state.waterOn, state.pulled) : seconds(0));
+const pouredOf = ({ plan, tea, state }: Brew): ColouredBrew =>
+  brewOf(
+    plan,
+    tea.style,
+    'pulled' in state ? secondsBetween(state.waterOn, state.pulled) : seconds(0),
+  );
 /** What is proposed for a cup so judged. */
-export const proposalFor = (brew: Brew, verdict: Verdict, brewed: ColouredBrew = pouredOf(brew)): Proposal =>
-  propose({ verdict, recipe: brew.plan.recipe, style: brew.tea.style, brew: brewed, warmed: brew.plan.warmed, crowding: brew.plan.crowding });
+export const proposalFor = (
+  brew: Brew,
+  verdict: Verdict,
+  brewed: ColouredBrew = pouredOf(brew),
+): Proposal =>
+  propose({
+    verdict,
+    recipe: brew.plan.recipe,
+    style: brew.tea.style,
+    brew: brewed,
+    warmed: brew.plan.warmed,
+    crowding: brew.plan.crowding,
+  });
 /** For a cup that is right in one touch. */
 export const rightProposal = (brew: Brew): Proposal => proposalFor(brew, ALL_RIGHT);

@@ -7,16 +7,24 @@ import type { Send } from './dispatch';
 
 const NAMES = ['house', 'bar', 'book', 'vessels'] as const;
 const { house, bar, book, vessels } = recordsApi.endpoints;
-const SELECT = { house: house.select(), bar: bar.select(), book: book.select(), vessels: vessels.select() };
+const SELECT = {
+  house: house.select(),
+  bar: bar.select(),
+  book: book.select(),
+  vessels: vessels.select(),
+};
 type State = Parameters<typeof SELECT.bar>[0];
-const dataOf = (state: unknown, name: (typeof NAMES)[number]): unknown => SELECT[name](state as State).data;
+const dataOf = (state: unknown, name: (typeof NAMES)[number]): unknown =>
+  SELECT[name](state as State).data;
 
 export const rememberListener = createListenerMiddleware();
 for (const name of NAMES) {
   rememberListener.startListening({
     // However it came: an answer, or something that was told.
-    predicate: (_action, now, before) => dataOf(now, name) !== undefined && dataOf(now, name) !== dataOf(before, name),
-    effect: (_action, { getState }) => keepHere('read', name, dataOf(getState(), name)).catch(() => undefined),
+    predicate: (_action, now, before) =>
+      dataOf(now, name) !== undefined && dataOf(now, name) !== dataOf(before, name),
+    effect: (_action, { getState }) =>
+      keepHere('read', name, dataOf(getState(), name)).catch(() => undefined),
   });
 }
 
@@ -30,5 +38,12 @@ export async function remember(dispatch: Send): Promise<void> {
     if (data === undefined) continue;
     await dispatch(recordsApi.util.upsertQueryData(name, undefined, data as never));
   }
-  for (const name of NAMES) if (kept[NAMES.indexOf(name)] !== undefined && (name === 'house' || signedIn(kept[0]))) void dispatch(recordsApi.endpoints[name].initiate(undefined, { forceRefetch: true, subscribe: false }) as never);
+  for (const name of NAMES)
+    if (kept[NAMES.indexOf(name)] !== undefined && (name === 'house' || signedIn(kept[0])))
+      void dispatch(
+        recordsApi.endpoints[name].initiate(undefined, {
+          forceRefetch: true,
+          subscribe: false,
+        }) as never,
+      );
 }

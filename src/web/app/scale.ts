@@ -6,10 +6,19 @@ import { grams, type Grams } from '#core/units';
 // The scale on this counter: one a page, whichever it is. Its readings are not records until somebody takes one.
 
 type ScaleKind = 'none' | 'serial' | 'made-up';
-export type ScaleNow = { readonly kind: ScaleKind; readonly weight: Grams | null; readonly steady: boolean; readonly fault: string };
+export type ScaleNow = {
+  readonly kind: ScaleKind;
+  readonly weight: Grams | null;
+  readonly steady: boolean;
+  readonly fault: string;
+};
 
 /** The part of Web Serial that is used. */
-type SerialPort = { open(o: { baudRate: number }): Promise<void>; close(): Promise<void>; readonly readable: ReadableStream<Uint8Array> | null };
+type SerialPort = {
+  open(o: { baudRate: number }): Promise<void>;
+  close(): Promise<void>;
+  readonly readable: ReadableStream<Uint8Array> | null;
+};
 type Serial = { requestPort(): Promise<SerialPort> };
 const serial = (): Serial | undefined => (navigator as Navigator & { serial?: Serial }).serial;
 export const hasSerial = (): boolean => serial() !== undefined;
@@ -28,13 +37,23 @@ const made = simulatedScale(seeded(77));
 
 function show(over: Partial<ScaleNow>) {
   const next = { ...now, ...over };
-  if (next.kind === now.kind && next.weight === now.weight && next.steady === now.steady && next.fault === now.fault) return;
+  if (
+    next.kind === now.kind &&
+    next.weight === now.weight &&
+    next.steady === now.steady &&
+    next.fault === now.fault
+  )
+    return;
   now = next;
   listeners.forEach((l) => l());
 }
 function took(w: Weighed) {
   readings = [...readings.slice(-KEPT), w];
-  show({ weight: grams(Math.round((w.grams - zero) * 100) / 100), steady: isSteady(readings, w.at), fault: '' });
+  show({
+    weight: grams(Math.round((w.grams - zero) * 100) / 100),
+    steady: isSteady(readings, w.at),
+    fault: '',
+  });
 }
 function ended(fault: string) {
   stop = null;
@@ -48,14 +67,21 @@ export const scale = {
   useMadeUp(): void {
     stop?.();
     const timer = setInterval(() => took(made.read(performance.now())), SAMPLE_MS);
-    stop = () => { clearInterval(timer); ended(''); };
+    stop = () => {
+      clearInterval(timer);
+      ended('');
+    };
     show({ kind: 'made-up', fault: '' });
   },
   load: (g: number): void => made.load(grams(Math.max(0, g))),
-  get loaded(): Grams { return made.loaded; },
+  get loaded(): Grams {
+    return made.loaded;
+  },
   /** A scale that sends plain text lines over a serial port. */
   async useSerial(baudRate: number): Promise<void> {
-    const port = await serial()?.requestPort().catch(() => null);
+    const port = await serial()
+      ?.requestPort()
+      .catch(() => null);
     if (!port) return show({ fault: 'No scale was chosen.' });
     stop?.();
     try {
@@ -68,7 +94,11 @@ export const scale = {
     let going = true;
     stop = () => {
       going = false;
-      void reader.cancel().catch(() => undefined).then(() => port.close()).catch(() => undefined);
+      void reader
+        .cancel()
+        .catch(() => undefined)
+        .then(() => port.close())
+        .catch(() => undefined);
       ended('');
     };
     show({ kind: 'serial', weight: null, steady: false, fault: '' });
@@ -80,8 +110,10 @@ export const scale = {
         if (done) break;
         for (const line of cut(text.decode(value, { stream: true }))) {
           const read = readScaleLine(line);
-          if (read?.kind === 'weight') took({ at: performance.now(), grams: read.grams, stable: read.stable });
-          else if (read?.kind === 'overload') show({ weight: null, steady: false, fault: 'Too heavy for the scale.' });
+          if (read?.kind === 'weight')
+            took({ at: performance.now(), grams: read.grams, stable: read.stable });
+          else if (read?.kind === 'overload')
+            show({ weight: null, steady: false, fault: 'Too heavy for the scale.' });
         }
       }
     } catch {
@@ -100,13 +132,20 @@ export const scale = {
 
 const subscribe = (l: () => void) => {
   listeners.add(l);
-  return () => { listeners.delete(l); };
+  return () => {
+    listeners.delete(l);
+  };
 };
 /** What the scale shows now. Several times a second while one is connected. */
 const useScale = (): ScaleNow => useSyncExternalStore(subscribe, () => now);
 
 /** Puts nothing on the made-up scale once the page that used it is left. */
 export function useScaleHere(): ScaleNow {
-  useEffect(() => () => { made.load(grams(0)); }, []);
+  useEffect(
+    () => () => {
+      made.load(grams(0));
+    },
+    [],
+  );
   return useScale();
 }

@@ -1,5 +1,10 @@
 /** How this device's screen did when somebody last looked; kept on the device. */
-export type ScreenCheck = { readonly at: number; readonly right: number; readonly greys: boolean; readonly passed: boolean };
+export type ScreenCheck = {
+  readonly at: number;
+  readonly right: number;
+  readonly greys: boolean;
+  readonly passed: boolean;
+};
 const KEY = 'limnos.screen';
 
 export function screenCheck(): ScreenCheck | null {
@@ -9,4 +14,5 @@ export function screenCheck(): ScreenCheck | null {
     return null;
   }
 }
-export const keepScreenCheck = (c: ScreenCheck): void => localStorage.setItem(KEY, JSON.stringify(c));
+export const keepScreenCheck = (c: ScreenCheck): void =>
+  localStorage.setItem(KEY, JSON.stringify(c));

@@ -2,7 +2,13 @@ import { createContext, useContext, type ReactNode } from 'react';
 import type { Session } from '#contracts/house';
 
 const SessionContext = createContext<Session | null>(null);
-export const SessionProvider = ({ session, children }: { session: Session; children: ReactNode }) => <SessionContext value={session}>{children}</SessionContext>;
+export const SessionProvider = ({
+  session,
+  children,
+}: {
+  session: Session;
+  children: ReactNode;
+}) => <SessionContext value={session}>{children}</SessionContext>;
 
 /** Who is signed in, and where. @throws outside the signed-in part of the page. */
 export function useSession(): Session {
@@ -13,5 +19,8 @@ export function useSession(): Session {
 /** What this person reads in: their own choice, else the site's. */
 export function useUnits() {
   const { site, units } = useSession();
-  return { volume: units?.volume ?? site.volumeUnit, temperature: units?.temperature ?? site.temperatureUnit };
+  return {
+    volume: units?.volume ?? site.volumeUnit,
+    temperature: units?.temperature ?? site.temperatureUnit,
+  };
 }

@@ -19,7 +19,16 @@ export type Settings = {
 };
 const KEY = 'limnos.device';
 function read(): Settings {
-  const fallback: Settings = { theme: 'light', sound: 2, vibrate: true, frame: true, siteId: null, deviceName: 'Counter tablet', lockAfter: 0, locked: false };
+  const fallback: Settings = {
+    theme: 'light',
+    sound: 2,
+    vibrate: true,
+    frame: true,
+    siteId: null,
+    deviceName: 'Counter tablet',
+    lockAfter: 0,
+    locked: false,
+  };
   try {
     return { ...fallback, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>) };
   } catch {
@@ -29,14 +38,21 @@ function read(): Settings {
 const slice = createSlice({
   name: 'settings',
   initialState: read,
-  reducers: { settingsChanged: (s, { payload }: PayloadAction<Partial<Settings>>) => ({ ...s, ...payload }) },
+  reducers: {
+    settingsChanged: (s, { payload }: PayloadAction<Partial<Settings>>) => ({ ...s, ...payload }),
+  },
 });
 export const { settingsChanged } = slice.actions;
 export const settingsReducer = slice.reducer;
 
 export const settingsListener = createListenerMiddleware<{ settings: Settings }>();
 // Whoever signs in is at the tablet.
-settingsListener.startListening({ matcher: recordsApi.endpoints.signIn.matchFulfilled, effect: (_action, { dispatch }) => { dispatch(settingsChanged({ locked: false })); } });
+settingsListener.startListening({
+  matcher: recordsApi.endpoints.signIn.matchFulfilled,
+  effect: (_action, { dispatch }) => {
+    dispatch(settingsChanged({ locked: false }));
+  },
+});
 /** Shows the theme and keeps the settings on this device. */
 export function applySettings(s: Settings): void {
   document.documentElement.dataset.theme = s.theme;

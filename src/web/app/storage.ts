@@ -7,11 +7,19 @@ const STORES = ['waiting', 'read'] as const;
 type Store = (typeof STORES)[number];
 
 let opened: Promise<IDBPDatabase> | null = null;
-const db = () => (opened ??= openDB(NAME, 1, { upgrade: (d) => STORES.forEach((s) => { if (!d.objectStoreNames.contains(s)) d.createObjectStore(s); }) }));
+const db = () =>
+  (opened ??= openDB(NAME, 1, {
+    upgrade: (d) =>
+      STORES.forEach((s) => {
+        if (!d.objectStoreNames.contains(s)) d.createObjectStore(s);
+      }),
+  }));
 
 /** Kept when the promise is: the browser has written it through to the disk. */
 export async function keepHere(store: Store, key: string, value: unknown): Promise<void> {
-  const tx = (await db()).transaction(store, 'readwrite', { durability: store === 'waiting' ? 'strict' : 'relaxed' });
+  const tx = (await db()).transaction(store, 'readwrite', {
+    durability: store === 'waiting' ? 'strict' : 'relaxed',
+  });
   await tx.store.put(value, key);
   await tx.done;
 }
@@ -19,4 +27,5 @@ export async function dropHere(store: Store, key: string): Promise<void> {
   await (await db()).delete(store, key);
 }
 export const allHere = async (store: Store): Promise<unknown[]> => (await db()).getAll(store);
-export const readHere = async (store: Store, key: string): Promise<unknown> => (await db()).get(store, key);
+export const readHere = async (store: Store, key: string): Promise<unknown> =>
+  (await db()).get(store, key);

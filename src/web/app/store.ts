@@ -9,8 +9,22 @@ import { applySettings, settingsListener, settingsReducer } from './settings';
 import { toastsReducer } from './toasts';
 
 export const store = configureStore({
-  reducer: { [api.reducerPath]: api.reducer, outbox: outboxReducer, live: liveReducer, toasts: toastsReducer, settings: settingsReducer },
-  middleware: (defaults) => defaults().prepend(outboxListener.middleware, settingsListener.middleware, liveListener.middleware, rememberListener.middleware).concat(api.middleware),
+  reducer: {
+    [api.reducerPath]: api.reducer,
+    outbox: outboxReducer,
+    live: liveReducer,
+    toasts: toastsReducer,
+    settings: settingsReducer,
+  },
+  middleware: (defaults) =>
+    defaults()
+      .prepend(
+        outboxListener.middleware,
+        settingsListener.middleware,
+        liveListener.middleware,
+        rememberListener.middleware,
+      )
+      .concat(api.middleware),
 });
 setupListeners(store.dispatch);
 applySettings(store.getState().settings);

@@ -10,7 +10,15 @@ import { toastsCleared, toastShown } from './toasts';
 const ASK_MS = 10_000;
 const LOOK_MS = 1000;
 let touched = performance.now();
-if (typeof document !== 'undefined') for (const kind of ['pointerdown', 'keydown'] as const) document.addEventListener(kind, () => { touched = performance.now(); }, true);
+if (typeof document !== 'undefined')
+  for (const kind of ['pointerdown', 'keydown'] as const)
+    document.addEventListener(
+      kind,
+      () => {
+        touched = performance.now();
+      },
+      true,
+    );
 
 /**
  * A tablet that several use locks when nobody has touched it for a while. It goes on showing the bar and a steep can
@@ -25,7 +33,10 @@ export function useLock() {
   const locked = here || session.lockedAs !== null;
   const lock = useCallback(() => {
     setAsking(false);
-    if (away) return void dispatch(toastShown({ text: 'No connection: it does not lock, for no PIN could be checked.' }));
+    if (away)
+      return void dispatch(
+        toastShown({ text: 'No connection: it does not lock, for no PIN could be checked.' }),
+      );
     dispatch(settingsChanged({ locked: true }));
     dispatch(toastsCleared());
     // After all that was done by whoever was here: it is theirs.
@@ -42,7 +53,12 @@ export function useLock() {
     return () => clearInterval(timer);
   }, [lockAfter, locked, away, lock]);
   return {
-    locked, lock, asking,
-    stay: () => { touched = performance.now(); setAsking(false); },
+    locked,
+    lock,
+    asking,
+    stay: () => {
+      touched = performance.now();
+      setAsking(false);
+    },
   };
 }

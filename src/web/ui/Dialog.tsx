@@ -4,4 +4,9 @@ import type { SheetProps } from './DialogSheet';
 const DialogSheet = lazy(() => import('./DialogSheet').then((m) => ({ default: m.DialogSheet })));
 
 /** A sheet over the page, loaded when first opened (or in a quiet moment: app/ahead.ts). */
-export const Sheet = (props: SheetProps) => (props.open ? <Suspense fallback={null}><DialogSheet {...props} /></Suspense> : null);
+export const Sheet = (props: SheetProps) =>
+  props.open ? (
+    <Suspense fallback={null}>
+      <DialogSheet {...props} />
+    </Suspense>
+  ) : null;

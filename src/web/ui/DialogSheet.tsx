@@ -9,7 +9,9 @@ export const DialogSheet = ({ title, open, onClose, children }: SheetProps) => (
     <Radix.Portal>
       <Radix.Overlay className="dialog-veil" />
       <Radix.Content className="dialog" aria-describedby={undefined}>
-        <Radix.Title asChild><h2>{title}</h2></Radix.Title>
+        <Radix.Title asChild>
+          <h2>{title}</h2>
+        </Radix.Title>
         {children}
       </Radix.Content>
     </Radix.Portal>

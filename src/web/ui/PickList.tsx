@@ -1,8 +1,25 @@
 import { Popover } from 'radix-ui';
 import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 
-export type Choice<T> = { readonly value: T; readonly text: string; readonly show?: ReactNode; readonly words?: string };
-type Props<T> = { label: string; shown: ReactNode; choices: readonly Choice<T>[]; chosen?: T; onPick: (v: T) => void; className?: string; filter?: string; foot?: ReactNode; open?: boolean; onOpen?: (open: boolean) => void; firstLetters?: string };
+export type Choice<T> = {
+  readonly value: T;
+  readonly text: string;
+  readonly show?: ReactNode;
+  readonly words?: string;
+};
+type Props<T> = {
+  label: string;
+  shown: ReactNode;
+  choices: readonly Choice<T>[];
+  chosen?: T;
+  onPick: (v: T) => void;
+  className?: string;
+  filter?: string;
+  foot?: ReactNode;
+  open?: boolean;
+  onOpen?: (open: boolean) => void;
+  firstLetters?: string;
+};
 
 /** Letters in order anywhere count, those at a word's start first. */
 export function matches(text: string, typed: string): number {
@@ -14,7 +31,19 @@ export function matches(text: string, typed: string): number {
 }
 
 /** A pick of the sentence: a button that opens its list under it; typing narrows it, arrows walk it, Enter takes it. */
-export function PickList<T>({ label, shown, choices, chosen, onPick, className = '', filter, foot, open, onOpen, firstLetters = '' }: Props<T>) {
+export function PickList<T>({
+  label,
+  shown,
+  choices,
+  chosen,
+  onPick,
+  className = '',
+  filter,
+  foot,
+  open,
+  onOpen,
+  firstLetters = '',
+}: Props<T>) {
   const [own, setOwn] = useState(false);
   const isOpen = open ?? own;
   const [typed, setTyped] = useState('');
@@ -28,7 +57,14 @@ export function PickList<T>({ label, shown, choices, chosen, onPick, className =
     setAt(0);
   };
   const query = typed || (filter ? firstLetters : '');
-  const found = choices.map((c) => ({ c, m: Math.max(matches(c.text, query), c.words ? matches(c.words, query) - 1 : 0) })).filter((x) => x.m > 0).sort((a, b) => b.m - a.m).map((x) => x.c);
+  const found = choices
+    .map((c) => ({
+      c,
+      m: Math.max(matches(c.text, query), c.words ? matches(c.words, query) - 1 : 0),
+    }))
+    .filter((x) => x.m > 0)
+    .sort((a, b) => b.m - a.m)
+    .map((x) => x.c);
   const take = (c: Choice<T> | undefined) => {
     if (!c) return;
     onPick(c.value);
@@ -48,17 +84,54 @@ export function PickList<T>({ label, shown, choices, chosen, onPick, className =
   };
   return (
     <Popover.Root open={isOpen} onOpenChange={setOpen}>
-      <Popover.Trigger className={`pick ${className}`} aria-label={`${label}: change`}>{shown}</Popover.Trigger>
+      <Popover.Trigger className={`pick ${className}`} aria-label={`${label}: change`}>
+        {shown}
+      </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="pop" align="start" sideOffset={6} onKeyDown={walk} aria-label={label}>
-          {filter && <input className="box field" autoFocus value={query} placeholder={filter} aria-label={filter} role="combobox" aria-expanded="true" aria-controls={id} aria-activedescendant={found[at] ? `${id}-${at}` : undefined}
-            onChange={(e) => { setTyped(e.target.value); setAt(0); }} />}
+        <Popover.Content
+          className="pop"
+          align="start"
+          sideOffset={6}
+          onKeyDown={walk}
+          aria-label={label}
+        >
+          {filter && (
+            <input
+              className="box field"
+              autoFocus
+              value={query}
+              placeholder={filter}
+              aria-label={filter}
+              role="combobox"
+              aria-expanded="true"
+              aria-controls={id}
+              aria-activedescendant={found[at] ? `${id}-${at}` : undefined}
+              onChange={(e) => {
+                setTyped(e.target.value);
+                setAt(0);
+              }}
+            />
+          )}
           <div role="listbox" id={id} aria-label={label} ref={list} tabIndex={-1}>
             {found.map((c, i) => (
-              <button type="button" role="option" id={`${id}-${i}`} key={c.text} aria-selected={i === at} aria-current={c.value === chosen || undefined} tabIndex={filter ? -1 : 0} onClick={() => take(c)} onPointerMove={() => setAt(i)}>{c.show ?? c.text}</button>
+              <button
+                type="button"
+                role="option"
+                id={`${id}-${i}`}
+                key={c.text}
+                aria-selected={i === at}
+                aria-current={c.value === chosen || undefined}
+                tabIndex={filter ? -1 : 0}
+                onClick={() => take(c)}
+                onPointerMove={() => setAt(i)}
+              >
+                {c.show ?? c.text}
+              </button>
             ))}
           </div>
-          {found.length === 0 && <p className="small px-4 py-2">Nothing has “{query}” in its name.</p>}
+          {found.length === 0 && (
+            <p className="small px-4 py-2">Nothing has “{query}” in its name.</p>
+          )}
           {foot}
         </Popover.Content>
       </Popover.Portal>

@@ -1,7 +1,14 @@
 /** "3 Nov" */
-export const dayText = (at: number): string => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
+export const dayText = (at: number): string =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
 /** "Tue, 3 Nov" */
-export const weekdayText = (at: number): string => new Date(at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+export const weekdayText = (at: number): string =>
+  new Date(at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** A calendar day, "2027-09-21", as it is read: "21 Sept 2027". */
-export const dateText = (day: string): string => new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+export const dateText = (day: string): string =>
+  new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  });

@@ -2,17 +2,57 @@ import type { Site, SiteFields } from '#contracts/house';
 import { numberText, parseWithin } from '#core/units';
 
 /** A site as its form holds it: as typed. */
-export type SiteForm = { name: string; altitude: string; boiling: string; cold: string; ambient: string; pourLoss: string; hardness: SiteFields['water']['hardness']; filtered: boolean; volumeUnit: SiteFields['volumeUnit']; temperatureUnit: 'C' | 'F' };
-export const emptySite: SiteForm = { name: '', altitude: '0', boiling: '', cold: '12', ambient: '20', pourLoss: '', hardness: 'unknown', filtered: true, volumeUnit: 'ml', temperatureUnit: 'C' };
+export type SiteForm = {
+  name: string;
+  altitude: string;
+  boiling: string;
+  cold: string;
+  ambient: string;
+  pourLoss: string;
+  hardness: SiteFields['water']['hardness'];
+  filtered: boolean;
+  volumeUnit: SiteFields['volumeUnit'];
+  temperatureUnit: 'C' | 'F';
+};
+export const emptySite: SiteForm = {
+  name: '',
+  altitude: '0',
+  boiling: '',
+  cold: '12',
+  ambient: '20',
+  pourLoss: '',
+  hardness: 'unknown',
+  filtered: true,
+  volumeUnit: 'ml',
+  temperatureUnit: 'C',
+};
 export const siteFormOf = (s: Site): SiteForm => ({
-  name: s.name, altitude: numberText(s.altitudeM), boiling: s.measuredBoiling === null ? '' : numberText(s.measuredBoiling), cold: numberText(s.coldWater), ambient: numberText(s.ambient),
-  pourLoss: s.pourLoss === null ? '' : numberText(s.pourLoss * 100), hardness: s.water.hardness, filtered: s.water.filtered, volumeUnit: s.volumeUnit, temperatureUnit: s.temperatureUnit,
+  name: s.name,
+  altitude: numberText(s.altitudeM),
+  boiling: s.measuredBoiling === null ? '' : numberText(s.measuredBoiling),
+  cold: numberText(s.coldWater),
+  ambient: numberText(s.ambient),
+  pourLoss: s.pourLoss === null ? '' : numberText(s.pourLoss * 100),
+  hardness: s.water.hardness,
+  filtered: s.water.filtered,
+  volumeUnit: s.volumeUnit,
+  temperatureUnit: s.temperatureUnit,
 });
 
 /** Reads the form, naming each fault beside its field; null when something is not right. */
-export function siteFieldsOf(v: SiteForm, fault: (name: keyof SiteForm, message: string) => void, kettle?: SiteFields['kettle']): SiteFields | null {
+export function siteFieldsOf(
+  v: SiteForm,
+  fault: (name: keyof SiteForm, message: string) => void,
+  kettle?: SiteFields['kettle'],
+): SiteFields | null {
   let good = true;
-  const read = (name: 'altitude' | 'boiling' | 'cold' | 'ambient' | 'pourLoss', what: string, unit: string, min: number, max: number) => {
+  const read = (
+    name: 'altitude' | 'boiling' | 'cold' | 'ambient' | 'pourLoss',
+    what: string,
+    unit: string,
+    min: number,
+    max: number,
+  ) => {
     const n = parseWithin(v[name], what, unit, min, max);
     if (n.kind === 'ok') return n.value;
     fault(name, n.why);
@@ -24,11 +64,17 @@ export function siteFieldsOf(v: SiteForm, fault: (name: keyof SiteForm, message:
     good = false;
   }
   const fields = {
-    name: v.name, altitudeM: read('altitude', 'Altitude', 'm', -400, 5000),
-    measuredBoiling: v.boiling.trim() === '' ? null : read('boiling', 'Boiling point', '°C', 80, 102),
-    coldWater: read('cold', 'Cold water', '°C', 1, 30), ambient: read('ambient', 'Room', '°C', 5, 40),
+    name: v.name,
+    altitudeM: read('altitude', 'Altitude', 'm', -400, 5000),
+    measuredBoiling:
+      v.boiling.trim() === '' ? null : read('boiling', 'Boiling point', '°C', 80, 102),
+    coldWater: read('cold', 'Cold water', '°C', 1, 30),
+    ambient: read('ambient', 'Room', '°C', 5, 40),
     pourLoss: v.pourLoss.trim() === '' ? null : read('pourLoss', 'Pour loss', '%', 0, 25) / 100,
-    kettle: kettle ?? { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: v.hardness, filtered: v.filtered }, volumeUnit: v.volumeUnit, temperatureUnit: v.temperatureUnit,
+    kettle: kettle ?? { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' },
+    water: { hardness: v.hardness, filtered: v.filtered },
+    volumeUnit: v.volumeUnit,
+    temperatureUnit: v.temperatureUnit,
   } as SiteFields;
   return good ? fields : null;
 }

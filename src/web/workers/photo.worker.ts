@@ -1,15 +1,33 @@
 import { expose, transfer } from 'comlink';
 import { sampleFile } from '#core/camera';
-import { findCups, readPhoto, snapCup, type CupAt, type PhotoAsk, type PhotoReading, type Pixels } from '#core/colour';
+import {
+  findCups,
+  readPhoto,
+  snapCup,
+  type CupAt,
+  type PhotoAsk,
+  type PhotoReading,
+  type Pixels,
+} from '#core/colour';
 
 /** Pictures are worked at most so wide or high, px: more tells no more of a colour. */
 const MOST = 1280;
-export type Opened = { readonly ok: true; readonly width: number; readonly height: number; readonly bitmap: ImageBitmap; readonly cups: readonly CupAt[] } | { readonly ok: false };
+export type Opened =
+  | {
+      readonly ok: true;
+      readonly width: number;
+      readonly height: number;
+      readonly bitmap: ImageBitmap;
+      readonly cups: readonly CupAt[];
+    }
+  | { readonly ok: false };
 
 let picture: Pixels | null = null;
 async function shown(p: Pixels, cups: readonly CupAt[]): Promise<Opened> {
   picture = p;
-  const bitmap = await createImageBitmap(new ImageData(new Uint8ClampedArray(p.data), p.width, p.height));
+  const bitmap = await createImageBitmap(
+    new ImageData(new Uint8ClampedArray(p.data), p.width, p.height),
+  );
   return transfer({ ok: true as const, width: p.width, height: p.height, bitmap, cups }, [bitmap]);
 }
 
@@ -19,7 +37,10 @@ const worker = {
     try {
       const whole = await createImageBitmap(file, { imageOrientation: 'from-image' });
       const k = Math.min(1, MOST / Math.max(whole.width, whole.height));
-      const [width, height] = [Math.max(1, Math.round(whole.width * k)), Math.max(1, Math.round(whole.height * k))];
+      const [width, height] = [
+        Math.max(1, Math.round(whole.width * k)),
+        Math.max(1, Math.round(whole.height * k)),
+      ];
       const canvas = new OffscreenCanvas(width, height);
       const pen = canvas.getContext('2d', { willReadFrequently: true });
       if (!pen) return { ok: false };
@@ -47,7 +68,13 @@ const worker = {
   async small(): Promise<Blob | null> {
     if (!picture) return null;
     const canvas = new OffscreenCanvas(picture.width, picture.height);
-    canvas.getContext('2d')?.putImageData(new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height), 0, 0);
+    canvas
+      .getContext('2d')
+      ?.putImageData(
+        new ImageData(new Uint8ClampedArray(picture.data), picture.width, picture.height),
+        0,
+        0,
+      );
     return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
   },
   /** A circle drawn by hand, moved onto the liquor's edge; as it was drawn where there is none near it. */

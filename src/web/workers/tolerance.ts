@@ -5,13 +5,23 @@ import type { Errors, Study } from '#core/tolerance';
 
 let remote: Remote<ToleranceWorker> | null = null;
 const worker = (): Remote<ToleranceWorker> => {
-  remote ??= wrap<ToleranceWorker>(new Worker(new URL('./tolerance.worker.ts', import.meta.url), { type: 'module' }));
+  remote ??= wrap<ToleranceWorker>(
+    new Worker(new URL('./tolerance.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return remote;
 };
 let asked = 0;
 
 /** A study in the worker: its result (null when stopped), and the way to stop it. */
-export function studyTolerance(brew: Brewing, errors: Errors, seed: number, onShare: (share: number) => void): { result: Promise<Study | null>; stop: () => void } {
+export function studyTolerance(
+  brew: Brewing,
+  errors: Errors,
+  seed: number,
+  onShare: (share: number) => void,
+): { result: Promise<Study | null>; stop: () => void } {
   const id = ++asked;
-  return { result: worker().study(id, brew, errors, seed, proxy(onShare)), stop: () => void worker().stop(id) };
+  return {
+    result: worker().study(id, brew, errors, seed, proxy(onShare)),
+    stop: () => void worker().stop(id),
+  };
 }

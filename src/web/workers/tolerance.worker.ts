@@ -9,7 +9,13 @@ const breathe = () => new Promise<void>((r) => setTimeout(r, 0));
 
 const worker = {
   /** Runs a study; null when a later one or a stop came in between. `id` grows with each. */
-  async study(id: number, brew: Brewing, errors: Errors, seed: number, onShare: (share: number) => void): Promise<Study | null> {
+  async study(
+    id: number,
+    brew: Brewing,
+    errors: Errors,
+    seed: number,
+    onShare: (share: number) => void,
+  ): Promise<Study | null> {
     const run = toleranceStudy(brew, errors, { random: seeded(seed) });
     for (let part = 0; ; part++) {
       const step = run.next();

@@ -1,69 +1,111 @@
-import { boolean, date, index, int, mysqlEnum, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core';
+import {
+  boolean,
+  date,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  unique,
+  varchar,
+} from 'drizzle-orm/mysql-core';
 import { bytes, id, instant, json, name } from './columns';
 import { people, sites } from './people';
 import type { LotFields, TeaFields, TeaSwatches } from '#contracts/book';
 import type { VesselFields } from '#contracts/shelf';
 import type { Recipe } from '#core/recipes';
 
-export const teas = mysqlTable('teas', {
-  id: id('id').primaryKey(),
-  name: name('name').notNull(),
-  style: varchar('style', { length: 20 }).$type<TeaFields['style']>().notNull(),
-  method: varchar('method', { length: 20 }).$type<TeaFields['method']>().notNull(),
-  words: varchar('words', { length: 200 }).notNull(),
-  allergens: varchar('allergens', { length: 200 }).notNull(),
-  note: varchar('note', { length: 500 }).notNull(),
-  leaf: json<TeaFields['leaf']>('leaf').notNull(),
-  blend: varchar('blend', { length: 200 }).notNull(),
-  packet: varchar('packet', { length: 500 }).notNull(),
-  caffeine: varchar('caffeine', { length: 120 }).notNull(),
-  cautions: varchar('cautions', { length: 300 }).notNull(),
-  colour: json<NonNullable<TeaFields['colour']>>('colour'),
-  swatches: json<TeaSwatches>('swatches'),
-  weighing: json<NonNullable<TeaFields['weighing']>>('weighing'),
-  spoon: varchar('spoon', { length: 36 }).notNull(),
-  rev: int('rev').notNull(),
-  retired: boolean('retired').notNull(),
-}, (t) => [index('teas_name').on(t.name)]);
+export const teas = mysqlTable(
+  'teas',
+  {
+    id: id('id').primaryKey(),
+    name: name('name').notNull(),
+    style: varchar('style', { length: 20 }).$type<TeaFields['style']>().notNull(),
+    method: varchar('method', { length: 20 }).$type<TeaFields['method']>().notNull(),
+    words: varchar('words', { length: 200 }).notNull(),
+    allergens: varchar('allergens', { length: 200 }).notNull(),
+    note: varchar('note', { length: 500 }).notNull(),
+    leaf: json<TeaFields['leaf']>('leaf').notNull(),
+    blend: varchar('blend', { length: 200 }).notNull(),
+    packet: varchar('packet', { length: 500 }).notNull(),
+    caffeine: varchar('caffeine', { length: 120 }).notNull(),
+    cautions: varchar('cautions', { length: 300 }).notNull(),
+    colour: json<NonNullable<TeaFields['colour']>>('colour'),
+    swatches: json<TeaSwatches>('swatches'),
+    weighing: json<NonNullable<TeaFields['weighing']>>('weighing'),
+    spoon: varchar('spoon', { length: 36 }).notNull(),
+    rev: int('rev').notNull(),
+    retired: boolean('retired').notNull(),
+  },
+  (t) => [index('teas_name').on(t.name)],
+);
 /** Never changed but for its state: brews point at the version they used, for ever. */
-export const versions = mysqlTable('recipe_versions', {
-  id: id('id').primaryKey(),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  method: varchar('method', { length: 20 }).$type<TeaFields['method']>().notNull(),
-  number: int('number').notNull(),
-  state: mysqlEnum('state', ['draft', 'trial', 'house', 'retired']).notNull(),
-  recipe: json<Recipe>('recipe').notNull(),
-  reason: varchar('reason', { length: 300 }).notNull(),
-  authorId: id('author_id').notNull().references(() => people.id),
-  /** The author's name in the house it was brought from; null for one of this house. */
-  authorThere: varchar('author_there', { length: 60 }),
-  at: instant('at').notNull(),
-}, (t) => [unique('version_number').on(t.teaId, t.method, t.number), index('version_state').on(t.teaId, t.state)]);
+export const versions = mysqlTable(
+  'recipe_versions',
+  {
+    id: id('id').primaryKey(),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    method: varchar('method', { length: 20 }).$type<TeaFields['method']>().notNull(),
+    number: int('number').notNull(),
+    state: mysqlEnum('state', ['draft', 'trial', 'house', 'retired']).notNull(),
+    recipe: json<Recipe>('recipe').notNull(),
+    reason: varchar('reason', { length: 300 }).notNull(),
+    authorId: id('author_id')
+      .notNull()
+      .references(() => people.id),
+    /** The author's name in the house it was brought from; null for one of this house. */
+    authorThere: varchar('author_there', { length: 60 }),
+    at: instant('at').notNull(),
+  },
+  (t) => [
+    unique('version_number').on(t.teaId, t.method, t.number),
+    index('version_state').on(t.teaId, t.state),
+  ],
+);
 /** Leaf of one arrival. */
-export const lots = mysqlTable('lots', {
-  id: id('id').primaryKey(),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  name: name('name').notNull(),
-  arrived: date('arrived', { mode: 'string' }),
-  bestBefore: date('best_before', { mode: 'string' }),
-  harvest: varchar('harvest', { length: 60 }).notNull(),
-  note: varchar('note', { length: 300 }).notNull(),
-  state: mysqlEnum('state', ['new', 'dialledIn', 'inUse', 'finished']).notNull(),
-  weighing: json<NonNullable<LotFields['weighing']>>('weighing'),
-  /** The recipe version dialled in for it. */
-  versionId: id('version_id').references(() => versions.id),
-  rev: int('rev').notNull(),
-}, (t) => [index('lots_tea').on(t.teaId, t.state)]);
+export const lots = mysqlTable(
+  'lots',
+  {
+    id: id('id').primaryKey(),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    name: name('name').notNull(),
+    arrived: date('arrived', { mode: 'string' }),
+    bestBefore: date('best_before', { mode: 'string' }),
+    harvest: varchar('harvest', { length: 60 }).notNull(),
+    note: varchar('note', { length: 300 }).notNull(),
+    state: mysqlEnum('state', ['new', 'dialledIn', 'inUse', 'finished']).notNull(),
+    weighing: json<NonNullable<LotFields['weighing']>>('weighing'),
+    /** The recipe version dialled in for it. */
+    versionId: id('version_id').references(() => versions.id),
+    rev: int('rev').notNull(),
+  },
+  (t) => [index('lots_tea').on(t.teaId, t.state)],
+);
 /** The dry leaf, one a tea: made small and without metadata before it is kept. */
-export const photos = mysqlTable('photos', {
-  id: id('id').primaryKey(),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  body: bytes('body').notNull(),
-}, (t) => [unique('photo_tea').on(t.teaId)]);
-export const vessels = mysqlTable('vessels', {
-  id: id('id').primaryKey(),
-  siteId: id('site_id').notNull().references(() => sites.id),
-  facts: json<VesselFields>('facts').notNull(),
-  rev: int('rev').notNull(),
-  retired: boolean('retired').notNull(),
-}, (t) => [index('vessels_site').on(t.siteId)]);
+export const photos = mysqlTable(
+  'photos',
+  {
+    id: id('id').primaryKey(),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    body: bytes('body').notNull(),
+  },
+  (t) => [unique('photo_tea').on(t.teaId)],
+);
+export const vessels = mysqlTable(
+  'vessels',
+  {
+    id: id('id').primaryKey(),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    facts: json<VesselFields>('facts').notNull(),
+    rev: int('rev').notNull(),
+    retired: boolean('retired').notNull(),
+  },
+  (t) => [index('vessels_site').on(t.siteId)],
+);

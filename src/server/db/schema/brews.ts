@@ -1,122 +1,216 @@
-import { bigint, boolean, double, index, mysqlEnum, mysqlTable, primaryKey, tinyint, unique, varchar } from 'drizzle-orm/mysql-core';
+import {
+  bigint,
+  boolean,
+  double,
+  index,
+  mysqlEnum,
+  mysqlTable,
+  primaryKey,
+  tinyint,
+  unique,
+  varchar,
+} from 'drizzle-orm/mysql-core';
 import { lots, teas, versions, vessels } from './book';
 import { bytes, id, instant, json } from './columns';
 import { people, sites } from './people';
-import { CORRECTIONS, type Brew, type BrewEventBody, type Plan, type StartBrew } from '#contracts/brews';
+import {
+  CORRECTIONS,
+  type Brew,
+  type BrewEventBody,
+  type Plan,
+  type StartBrew,
+} from '#contracts/brews';
 import type { FeedKind } from '#contracts/live';
 import type { Verdict } from '#core/correction';
 import type { Method } from '#core/recipes';
 import { PULL_KINDS, type StepMark } from '#core/timing';
 
-export const brews = mysqlTable('brews', {
-  id: id('id').primaryKey(),
-  siteId: id('site_id').notNull().references(() => sites.id),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  lotId: id('lot_id').references(() => lots.id),
-  vesselId: id('vessel_id').notNull().references(() => vessels.id),
-  versionId: id('version_id').notNull().references(() => versions.id),
-  method: varchar('method', { length: 20 }).$type<Method>().notNull(),
-  /** The first steep of this leaf; its own id when it is that. */
-  leafId: id('leaf_id').notNull(),
-  /** The brew it is pulled and judged together with. */
-  pairedId: id('paired_id'),
-  /** The site's usual kettle when it was started. */
-  kettle: varchar('kettle', { length: 60 }).notNull(),
-  place: tinyint('place').notNull(),
-  plan: json<Plan>('plan').notNull(),
-  state: mysqlEnum('state', ['warming', 'steeping', 'pulled', 'judged', 'abandoned']).notNull(),
-  /** Not yet judged or abandoned: it stands on the bar. */
-  open: boolean('open').notNull(),
-  startedAt: instant('started_at').notNull(),
-  startedBy: id('started_by').notNull().references(() => people.id),
-  waterOn: instant('water_on'),
-  pulled: instant('pulled'),
-  pulledBy: id('pulled_by').references(() => people.id),
-  /** The shared tablet it was pulled on while nobody was signed in there. */
-  pulledDevice: varchar('pulled_device', { length: 60 }),
-  ended: instant('ended'),
-  judgedBy: id('judged_by').references(() => people.id),
-  timing: mysqlEnum('timing', PULL_KINDS),
-  /** Seconds from best, signed. */
-  error: double('error_s'),
-  /** Another brew was due when this one was pulled. */
-  crowded: boolean('crowded').notNull(),
-  marks: json<StepMark[]>('marks').notNull(),
-  readings: json<Brew['readings']>('readings').notNull(),
-  verdictKind: mysqlEnum('verdict_kind', ['right', 'off', 'unjudged']).notNull(),
-  verdict: json<Verdict>('verdict'),
-  proposal: json<NonNullable<Brew['proposal']>>('proposal'),
-  accepted: boolean('accepted'),
-  /** What came of the proposal: none was made, it was taken, it was not. */
-  correction: mysqlEnum('correction', CORRECTIONS).notNull(),
-  remark: varchar('remark', { length: 200 }).notNull(),
-}, (t) => {
-  // Every filter of the log reads from one of these alone: its own column first, then the order of the log, then all that is
-  // filtered by. `features/brews/logQuery.ts` names the one to use.
-  const rest = [t.startedAt, t.id, t.siteId, t.teaId, t.lotId, t.vesselId, t.startedBy, t.method, t.verdictKind, t.timing, t.correction, t.state] as const;
-  const by = (name: string, column: (typeof rest)[number]) => index(name).on(column, ...rest.filter((c) => c !== column));
-  return [
-    index('brews_open').on(t.siteId, t.open),
-    index('brews_leaf').on(t.leafId),
-    by('log_all', t.startedAt), by('log_site', t.siteId), by('log_tea', t.teaId), by('log_lot', t.lotId), by('log_vessel', t.vesselId), by('log_person', t.startedBy),
-    by('log_method', t.method), by('log_verdict', t.verdictKind), by('log_timing', t.timing), by('log_correction', t.correction),
-  ];
-});
+export const brews = mysqlTable(
+  'brews',
+  {
+    id: id('id').primaryKey(),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    lotId: id('lot_id').references(() => lots.id),
+    vesselId: id('vessel_id')
+      .notNull()
+      .references(() => vessels.id),
+    versionId: id('version_id')
+      .notNull()
+      .references(() => versions.id),
+    method: varchar('method', { length: 20 }).$type<Method>().notNull(),
+    /** The first steep of this leaf; its own id when it is that. */
+    leafId: id('leaf_id').notNull(),
+    /** The brew it is pulled and judged together with. */
+    pairedId: id('paired_id'),
+    /** The site's usual kettle when it was started. */
+    kettle: varchar('kettle', { length: 60 }).notNull(),
+    place: tinyint('place').notNull(),
+    plan: json<Plan>('plan').notNull(),
+    state: mysqlEnum('state', ['warming', 'steeping', 'pulled', 'judged', 'abandoned']).notNull(),
+    /** Not yet judged or abandoned: it stands on the bar. */
+    open: boolean('open').notNull(),
+    startedAt: instant('started_at').notNull(),
+    startedBy: id('started_by')
+      .notNull()
+      .references(() => people.id),
+    waterOn: instant('water_on'),
+    pulled: instant('pulled'),
+    pulledBy: id('pulled_by').references(() => people.id),
+    /** The shared tablet it was pulled on while nobody was signed in there. */
+    pulledDevice: varchar('pulled_device', { length: 60 }),
+    ended: instant('ended'),
+    judgedBy: id('judged_by').references(() => people.id),
+    timing: mysqlEnum('timing', PULL_KINDS),
+    /** Seconds from best, signed. */
+    error: double('error_s'),
+    /** Another brew was due when this one was pulled. */
+    crowded: boolean('crowded').notNull(),
+    marks: json<StepMark[]>('marks').notNull(),
+    readings: json<Brew['readings']>('readings').notNull(),
+    verdictKind: mysqlEnum('verdict_kind', ['right', 'off', 'unjudged']).notNull(),
+    verdict: json<Verdict>('verdict'),
+    proposal: json<NonNullable<Brew['proposal']>>('proposal'),
+    accepted: boolean('accepted'),
+    /** What came of the proposal: none was made, it was taken, it was not. */
+    correction: mysqlEnum('correction', CORRECTIONS).notNull(),
+    remark: varchar('remark', { length: 200 }).notNull(),
+  },
+  (t) => {
+    // Every filter of the log reads from one of these alone: its own column first, then the order of the log, then all that is
+    // filtered by. `features/brews/logQuery.ts` names the one to use.
+    const rest = [
+      t.startedAt,
+      t.id,
+      t.siteId,
+      t.teaId,
+      t.lotId,
+      t.vesselId,
+      t.startedBy,
+      t.method,
+      t.verdictKind,
+      t.timing,
+      t.correction,
+      t.state,
+    ] as const;
+    const by = (name: string, column: (typeof rest)[number]) =>
+      index(name).on(column, ...rest.filter((c) => c !== column));
+    return [
+      index('brews_open').on(t.siteId, t.open),
+      index('brews_leaf').on(t.leafId),
+      by('log_all', t.startedAt),
+      by('log_site', t.siteId),
+      by('log_tea', t.teaId),
+      by('log_lot', t.lotId),
+      by('log_vessel', t.vesselId),
+      by('log_person', t.startedBy),
+      by('log_method', t.method),
+      by('log_verdict', t.verdictKind),
+      by('log_timing', t.timing),
+      by('log_correction', t.correction),
+    ];
+  },
+);
 /** Everything that happened, once each: the id is made on the device. */
-export const brewEvents = mysqlTable('brew_events', {
-  id: id('id').primaryKey(),
-  brewId: id('brew_id').notNull().references(() => brews.id),
-  kind: varchar('kind', { length: 20 }).$type<BrewEventBody['kind'] | 'start'>().notNull(),
-  at: instant('at').notNull(),
-  received: instant('received').notNull(),
-  /** Null: a shared tablet on which nobody was signed in. */
-  personId: id('person_id').references(() => people.id),
-  device: varchar('device', { length: 60 }),
-  body: json<BrewEventBody | StartBrew>('body').notNull(),
-  /** The brew's own columns before it, to take it back with. */
-  before: json<Record<string, unknown>>('before'),
-  undone: boolean('undone').notNull(),
-}, (t) => [index('events_brew').on(t.brewId, t.at)]);
+export const brewEvents = mysqlTable(
+  'brew_events',
+  {
+    id: id('id').primaryKey(),
+    brewId: id('brew_id')
+      .notNull()
+      .references(() => brews.id),
+    kind: varchar('kind', { length: 20 }).$type<BrewEventBody['kind'] | 'start'>().notNull(),
+    at: instant('at').notNull(),
+    received: instant('received').notNull(),
+    /** Null: a shared tablet on which nobody was signed in. */
+    personId: id('person_id').references(() => people.id),
+    device: varchar('device', { length: 60 }),
+    body: json<BrewEventBody | StartBrew>('body').notNull(),
+    /** The brew's own columns before it, to take it back with. */
+    before: json<Record<string, unknown>>('before'),
+    undone: boolean('undone').notNull(),
+  },
+  (t) => [index('events_brew').on(t.brewId, t.at)],
+);
 /** A picture somebody asked to be kept with a brew: made small, and without what a camera writes beside it. */
-export const brewPhotos = mysqlTable('brew_photos', {
-  id: id('id').primaryKey(),
-  brewId: id('brew_id').notNull().references(() => brews.id),
-  personId: id('person_id').notNull().references(() => people.id),
-  body: bytes('body').notNull(),
-}, (t) => [unique('photo_brew').on(t.brewId)]);
-export const leadNotes = mysqlTable('lead_notes', {
-  id: id('id').primaryKey(),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  brewId: id('brew_id').notNull().references(() => brews.id),
-  personId: id('person_id').notNull().references(() => people.id),
-  at: instant('at').notNull(),
-  headline: varchar('headline', { length: 120 }).notNull(),
-  change: varchar('change_text', { length: 200 }).notNull(),
-  found: varchar('found', { length: 200 }).notNull(),
-  settled: instant('settled'),
-  settledBy: id('settled_by').references(() => people.id),
-}, (t) => [index('notes_tea').on(t.teaId, t.settled)]);
+export const brewPhotos = mysqlTable(
+  'brew_photos',
+  {
+    id: id('id').primaryKey(),
+    brewId: id('brew_id')
+      .notNull()
+      .references(() => brews.id),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    body: bytes('body').notNull(),
+  },
+  (t) => [unique('photo_brew').on(t.brewId)],
+);
+export const leadNotes = mysqlTable(
+  'lead_notes',
+  {
+    id: id('id').primaryKey(),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    brewId: id('brew_id')
+      .notNull()
+      .references(() => brews.id),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    at: instant('at').notNull(),
+    headline: varchar('headline', { length: 120 }).notNull(),
+    change: varchar('change_text', { length: 200 }).notNull(),
+    found: varchar('found', { length: 200 }).notNull(),
+    settled: instant('settled'),
+    settledBy: id('settled_by').references(() => people.id),
+  },
+  (t) => [index('notes_tea').on(t.teaId, t.settled)],
+);
 /** What is to be brewed next: a tea, for somebody, perhaps in a vessel. */
-export const orders = mysqlTable('orders', {
-  id: id('id').primaryKey(),
-  siteId: id('site_id').notNull().references(() => sites.id),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  vesselId: id('vessel_id').references(() => vessels.id),
-  water: double('water_ml'),
-  forWhom: varchar('for_whom', { length: 60 }).notNull(),
-  /** Smaller is sooner; one put between two takes the middle. */
-  rank: double('rank').notNull(),
-  state: mysqlEnum('state', ['waiting', 'started', 'dropped']).notNull(),
-  brewId: id('brew_id'),
-  at: instant('at').notNull(),
-  personId: id('person_id').notNull().references(() => people.id),
-}, (t) => [index('orders_waiting').on(t.siteId, t.state, t.rank)]);
+export const orders = mysqlTable(
+  'orders',
+  {
+    id: id('id').primaryKey(),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    vesselId: id('vessel_id').references(() => vessels.id),
+    water: double('water_ml'),
+    forWhom: varchar('for_whom', { length: 60 }).notNull(),
+    /** Smaller is sooner; one put between two takes the middle. */
+    rank: double('rank').notNull(),
+    state: mysqlEnum('state', ['waiting', 'started', 'dropped']).notNull(),
+    brewId: id('brew_id'),
+    at: instant('at').notNull(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+  },
+  (t) => [index('orders_waiting').on(t.siteId, t.state, t.rank)],
+);
 /** What happened at a site, numbered without gaps in the order it was committed: what every open page is told. */
-export const feed = mysqlTable('feed', {
-  siteId: id('site_id').notNull(),
+export const feed = mysqlTable(
+  'feed',
+  {
+    siteId: id('site_id').notNull(),
+    seq: bigint('seq', { mode: 'number' }).notNull(),
+    kind: varchar('kind', { length: 12 }).$type<FeedKind>().notNull(),
+    ref: id('ref'),
+    at: instant('at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.seq] }), index('feed_at').on(t.at)],
+);
+export const feedHeads = mysqlTable('feed_heads', {
+  siteId: id('site_id').primaryKey(),
   seq: bigint('seq', { mode: 'number' }).notNull(),
-  kind: varchar('kind', { length: 12 }).$type<FeedKind>().notNull(),
-  ref: id('ref'),
-  at: instant('at').notNull(),
-}, (t) => [primaryKey({ columns: [t.siteId, t.seq] }), index('feed_at').on(t.at)]);
-export const feedHeads = mysqlTable('feed_heads', { siteId: id('site_id').primaryKey(), seq: bigint('seq', { mode: 'number' }).notNull() });
+});

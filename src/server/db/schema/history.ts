@@ -4,19 +4,27 @@ import { people } from './people';
 import type { Change, Thing } from '#contracts/history';
 
 /** Everything a lead changed: what it was and what it became. Only ever added to. */
-export const changes = mysqlTable('changes', {
-  id: id('id').primaryKey(),
-  thing: varchar('thing', { length: 12 }).$type<Thing>().notNull(),
-  thingId: varchar('thing_id', { length: 36 }).notNull(),
-  lines: json<Change['lines']>('lines').notNull(),
-  personId: id('person_id').notNull().references(() => people.id),
-  at: instant('at').notNull(),
-}, (t) => [index('changes_thing').on(t.thing, t.thingId, t.at)]);
+export const changes = mysqlTable(
+  'changes',
+  {
+    id: id('id').primaryKey(),
+    thing: varchar('thing', { length: 12 }).$type<Thing>().notNull(),
+    thingId: varchar('thing_id', { length: 36 }).notNull(),
+    lines: json<Change['lines']>('lines').notNull(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('changes_thing').on(t.thing, t.thingId, t.at)],
+);
 /** What was brought in, with all that is needed to take it back. */
 export const imports = mysqlTable('imports', {
   id: id('id').primaryKey(),
   at: instant('at').notNull(),
-  personId: id('person_id').notNull().references(() => people.id),
+  personId: id('person_id')
+    .notNull()
+    .references(() => people.id),
   name: varchar('name', { length: 200 }).notNull(),
   counts: json<{ added: number; changed: number }>('counts').notNull(),
   /** Steps as they were done, in order. */

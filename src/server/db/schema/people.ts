@@ -1,4 +1,14 @@
-import { boolean, double, index, int, mysqlEnum, mysqlTable, primaryKey, tinyint, varchar } from 'drizzle-orm/mysql-core';
+import {
+  boolean,
+  double,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  primaryKey,
+  tinyint,
+  varchar,
+} from 'drizzle-orm/mysql-core';
 import { id, instant, json, name } from './columns';
 import type { Session, SiteFields } from '#contracts/house';
 
@@ -32,20 +42,36 @@ export const people = mysqlTable('people', {
   /** What this person reads in, where it differs from the site. */
   units: json<NonNullable<Session['units']>>('units'),
 });
-export const personSites = mysqlTable('person_sites', {
-  personId: id('person_id').notNull().references(() => people.id),
-  siteId: id('site_id').notNull().references(() => sites.id),
-}, (t) => [primaryKey({ columns: [t.personId, t.siteId] })]);
+export const personSites = mysqlTable(
+  'person_sites',
+  {
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+  },
+  (t) => [primaryKey({ columns: [t.personId, t.siteId] })],
+);
 /** Only the hash of the cookie is kept. */
-export const sessions = mysqlTable('sessions', {
-  tokenHash: varchar('token_hash', { length: 64 }).primaryKey(),
-  personId: id('person_id').notNull().references(() => people.id),
-  siteId: id('site_id').notNull().references(() => sites.id),
-  begun: instant('begun').notNull(),
-  expires: instant('expires').notNull(),
-  /** A shared tablet nobody is at: it shows the bar and lets a steep be pulled, as the tablet so named. */
-  lockedAs: varchar('locked_as', { length: 60 }),
-}, (t) => [index('sessions_person').on(t.personId, t.begun)]);
+export const sessions = mysqlTable(
+  'sessions',
+  {
+    tokenHash: varchar('token_hash', { length: 64 }).primaryKey(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    begun: instant('begun').notNull(),
+    expires: instant('expires').notNull(),
+    /** A shared tablet nobody is at: it shows the bar and lets a steep be pulled, as the tablet so named. */
+    lockedAs: varchar('locked_as', { length: 60 }),
+  },
+  (t) => [index('sessions_person').on(t.personId, t.begun)],
+);
 /** Wrong secrets, by person and by address. */
 export const signinMisses = mysqlTable('signin_misses', {
   subject: varchar('subject', { length: 80 }).primaryKey(),

@@ -12,27 +12,41 @@ export const spoons = mysqlTable('spoons', {
   rev: int('rev').notNull(),
   retired: boolean('retired').notNull(),
 });
-export const kettles = mysqlTable('kettles', {
-  id: id('id').primaryKey(),
-  siteId: id('site_id').notNull().references(() => sites.id),
-  facts: json<KettleFields>('facts').notNull(),
-  rev: int('rev').notNull(),
-  retired: boolean('retired').notNull(),
-}, (t) => [index('kettles_site').on(t.siteId)]);
+export const kettles = mysqlTable(
+  'kettles',
+  {
+    id: id('id').primaryKey(),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    facts: json<KettleFields>('facts').notNull(),
+    rev: int('rev').notNull(),
+    retired: boolean('retired').notNull(),
+  },
+  (t) => [index('kettles_site').on(t.siteId)],
+);
 /** A thermometer in a kettle, or in what was just poured from it. */
-export const kettleReadings = mysqlTable('kettle_readings', {
-  id: id('id').primaryKey(),
-  kettleId: id('kettle_id').notNull().references(() => kettles.id),
-  kind: mysqlEnum('kind', ['cooling', 'poured']).notNull(),
-  /** Readings of one boil belong together. */
-  boil: id('boil').notNull(),
-  seconds: double('seconds').notNull(),
-  celsius: double('celsius').notNull(),
-  /** In the kettle at that moment; of a poured reading only. */
-  kettleCelsius: double('kettle_celsius'),
-  water: double('water_ml').notNull(),
-  ambient: double('ambient_c').notNull(),
-  simulated: boolean('simulated').notNull(),
-  at: instant('at').notNull(),
-  personId: id('person_id').notNull().references(() => people.id),
-}, (t) => [index('readings_kettle').on(t.kettleId, t.at)]);
+export const kettleReadings = mysqlTable(
+  'kettle_readings',
+  {
+    id: id('id').primaryKey(),
+    kettleId: id('kettle_id')
+      .notNull()
+      .references(() => kettles.id),
+    kind: mysqlEnum('kind', ['cooling', 'poured']).notNull(),
+    /** Readings of one boil belong together. */
+    boil: id('boil').notNull(),
+    seconds: double('seconds').notNull(),
+    celsius: double('celsius').notNull(),
+    /** In the kettle at that moment; of a poured reading only. */
+    kettleCelsius: double('kettle_celsius'),
+    water: double('water_ml').notNull(),
+    ambient: double('ambient_c').notNull(),
+    simulated: boolean('simulated').notNull(),
+    at: instant('at').notNull(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+  },
+  (t) => [index('readings_kettle').on(t.kettleId, t.at)],
+);

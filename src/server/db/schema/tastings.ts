@@ -7,43 +7,71 @@ import { people, sites } from './people';
 import type { KeptFit } from '#contracts/fits';
 
 export const STAGES = ['set', 'running', 'tasting', 'revealed', 'stopped'] as const;
-export const tastings = mysqlTable('tastings', {
-  id: id('id').primaryKey(),
-  siteId: id('site_id').notNull().references(() => sites.id),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  lotId: id('lot_id').references(() => lots.id),
-  versionId: id('version_id').notNull().references(() => versions.id),
-  kind: varchar('kind', { length: 20 }).$type<ExerciseKind>().notNull(),
-  /** Cups, codes, tasters and their orders, as drawn when it was set up. */
-  exercise: json<Exercise>('exercise').notNull(),
-  /** The round of a dial-in before it. */
-  afterId: id('after_id'),
-  /** Null: set up before it was kept. */
-  vesselId: id('vessel_id').references(() => vessels.id),
-  /** The vessel as it was then. */
-  vessel: json<VesselFields>('vessel').notNull(),
-  /** Follows from the events; kept for lists. */
-  stage: mysqlEnum('stage', STAGES).notNull(),
-  handedIn: int('handed_in').notNull(),
-  setBy: id('set_by').notNull().references(() => people.id),
-  at: instant('at').notNull(),
-}, (t) => [index('tastings_site').on(t.siteId, t.at), index('tastings_tea').on(t.teaId, t.stage)]);
+export const tastings = mysqlTable(
+  'tastings',
+  {
+    id: id('id').primaryKey(),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    lotId: id('lot_id').references(() => lots.id),
+    versionId: id('version_id')
+      .notNull()
+      .references(() => versions.id),
+    kind: varchar('kind', { length: 20 }).$type<ExerciseKind>().notNull(),
+    /** Cups, codes, tasters and their orders, as drawn when it was set up. */
+    exercise: json<Exercise>('exercise').notNull(),
+    /** The round of a dial-in before it. */
+    afterId: id('after_id'),
+    /** Null: set up before it was kept. */
+    vesselId: id('vessel_id').references(() => vessels.id),
+    /** The vessel as it was then. */
+    vessel: json<VesselFields>('vessel').notNull(),
+    /** Follows from the events; kept for lists. */
+    stage: mysqlEnum('stage', STAGES).notNull(),
+    handedIn: int('handed_in').notNull(),
+    setBy: id('set_by')
+      .notNull()
+      .references(() => people.id),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('tastings_site').on(t.siteId, t.at), index('tastings_tea').on(t.teaId, t.stage)],
+);
 /** Everything that happened at a table, once each and in order. */
-export const tastingEvents = mysqlTable('tasting_events', {
-  id: id('id').primaryKey(),
-  tastingId: id('tasting_id').notNull().references(() => tastings.id),
-  seq: int('seq').notNull(),
-  at: instant('at').notNull(),
-  received: instant('received').notNull(),
-  personId: id('person_id').notNull().references(() => people.id),
-  act: json<TastingAct>('act').notNull(),
-}, (t) => [uniqueIndex('tasting_events_order').on(t.tastingId, t.seq)]);
+export const tastingEvents = mysqlTable(
+  'tasting_events',
+  {
+    id: id('id').primaryKey(),
+    tastingId: id('tasting_id')
+      .notNull()
+      .references(() => tastings.id),
+    seq: int('seq').notNull(),
+    at: instant('at').notNull(),
+    received: instant('received').notNull(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    act: json<TastingAct>('act').notNull(),
+  },
+  (t) => [uniqueIndex('tasting_events_order').on(t.tastingId, t.seq)],
+);
 /** Fits of a tea to this house, each with what it was drawn from; at most one of a tea is in use. */
-export const teaFits = mysqlTable('tea_fits', {
-  id: id('id').primaryKey(),
-  teaId: id('tea_id').notNull().references(() => teas.id),
-  state: mysqlEnum('state', ['inUse', 'aside']).notNull(),
-  fit: json<KeptFit['fit']>('fit').notNull(),
-  personId: id('person_id').notNull().references(() => people.id),
-  at: instant('at').notNull(),
-}, (t) => [index('fits_tea').on(t.teaId, t.state)]);
+export const teaFits = mysqlTable(
+  'tea_fits',
+  {
+    id: id('id').primaryKey(),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    state: mysqlEnum('state', ['inUse', 'aside']).notNull(),
+    fit: json<KeptFit['fit']>('fit').notNull(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('fits_tea').on(t.teaId, t.state)],
+);

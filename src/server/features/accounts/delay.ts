@@ -33,10 +33,20 @@ export async function countTry(tx: Tx, subjects: readonly string[], now: number)
   const stale = new Date(now - FORGET_S * 1000);
   // In one order, so that two tries never wait for each other.
   for (const subject of [...subjects].sort()) {
-    await tx.insert(signinMisses).values({ subject, misses: 0, last }).onDuplicateKeyUpdate({ set: { subject } });
+    await tx
+      .insert(signinMisses)
+      .values({ subject, misses: 0, last })
+      .onDuplicateKeyUpdate({ set: { subject } });
   }
-  const rows = await tx.select().from(signinMisses).where(inArray(signinMisses.subject, [...subjects])).orderBy(signinMisses.subject).for('update');
-  const waits = rows.map((r) => waitAfter(r.misses, (now - r.last.getTime()) / 1000, freeOf(r.subject)));
+  const rows = await tx
+    .select()
+    .from(signinMisses)
+    .where(inArray(signinMisses.subject, [...subjects]))
+    .orderBy(signinMisses.subject)
+    .for('update');
+  const waits = rows.map((r) =>
+    waitAfter(r.misses, (now - r.last.getTime()) / 1000, freeOf(r.subject)),
+  );
   const wait = Math.ceil(Math.max(0, ...waits));
   const before = rows.find((r) => r.subject === subjects[0])?.misses ?? 0;
   if (wait > 0) return { wait, misses: before };
@@ -49,4 +59,5 @@ export async function countTry(tx: Tx, subjects: readonly string[], now: number)
 }
 /** What the next try will have to wait, s. */
 export const waitNext = ({ misses }: Try): number => waitAfter(misses, 0);
-export const forgetMisses = (tx: Tx, subjects: readonly string[]) => tx.delete(signinMisses).where(inArray(signinMisses.subject, [...subjects]));
+export const forgetMisses = (tx: Tx, subjects: readonly string[]) =>
+  tx.delete(signinMisses).where(inArray(signinMisses.subject, [...subjects]));

@@ -19,7 +19,12 @@ export function verificationGate() {
   };
   return async function through<T>(key: string, verify: () => Promise<T>): Promise<T> {
     if (waiting.length >= MOST_WAITING) {
-      throw new AppError('signin.wait', 429, 'Too many tries at once. Wait a moment, then try again.', { details: { wait: 5 } });
+      throw new AppError(
+        'signin.wait',
+        429,
+        'Too many tries at once. Wait a moment, then try again.',
+        { details: { wait: 5 } },
+      );
     }
     await new Promise<void>((go) => {
       waiting.push({ key, go });

@@ -1,5 +1,14 @@
 import type { Request, Response } from 'express';
-import { addSite, beginHouse, changeSite, getHouse, lockSession, setMyUnits, signIn, signOut } from '#contracts/house';
+import {
+  addSite,
+  beginHouse,
+  changeSite,
+  getHouse,
+  lockSession,
+  setMyUnits,
+  signIn,
+  signOut,
+} from '#contracts/house';
 import { addPerson, changePerson, listNames, listPeople } from '#contracts/people';
 import type { routes } from '../../http/route';
 import type { Accounts } from './service';
@@ -12,7 +21,8 @@ export function cookieOf(req: Request): string | null {
   const found = req.headers.cookie?.split(/;\s*/).find((c) => c.startsWith(`${COOKIE}=`));
   return found ? found.slice(COOKIE.length + 1) : null;
 }
-const keep = (res: Response, token: string) => res.cookie(COOKIE, token, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: MONTH_MS });
+const keep = (res: Response, token: string) =>
+  res.cookie(COOKIE, token, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: MONTH_MS });
 
 export function accountRoutes(on: ReturnType<typeof routes>, accounts: Accounts) {
   on.open(getHouse, ({ who }) => accounts.house(who));

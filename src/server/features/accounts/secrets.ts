@@ -4,8 +4,10 @@ import { createHash, randomBytes } from 'node:crypto';
 /** OWASP's floor for Argon2id (19 MiB, 2 passes); the library's default variant is Argon2id. */
 const COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 export const hashSecret = (secret: string): Promise<string> => hash(secret, COST);
-export const secretMatches = (hashed: string, secret: string): Promise<boolean> => verify(hashed, secret);
+export const secretMatches = (hashed: string, secret: string): Promise<boolean> =>
+  verify(hashed, secret);
 
 /** A cookie's value, and what is kept of it. */
 export const newToken = (): string => randomBytes(32).toString('base64url');
-export const tokenHash = (token: string): string => createHash('sha256').update(token).digest('hex');
+export const tokenHash = (token: string): string =>
+  createHash('sha256').update(token).digest('hex');

@@ -1,3 +1,13 @@
 export { lotRecord, teaRecord, type TeaRecord } from './records';
 export { bookRoutes } from './routes';
-export { allLots, allTeas, allVersions, lotById, lotsOf, teaById, versionById, versionsOf, vocabularyOf } from './queries';
+export {
+  allLots,
+  allTeas,
+  allVersions,
+  lotById,
+  lotsOf,
+  teaById,
+  versionById,
+  versionsOf,
+  vocabularyOf,
+} from './queries';

@@ -16,14 +16,25 @@ export function teaPhotos({ db, now }: Deps) {
     return tea;
   };
   return {
-    async set(teaId: string, { id, data }: { id: string; data: string }, who: Signed): Promise<Tea> {
+    async set(
+      teaId: string,
+      { id, data }: { id: string; data: string },
+      who: Signed,
+    ): Promise<Tea> {
       const before = await read(teaId);
       if (before.photoId === id) return before;
       const body = await pictureOf(data);
       await inTransaction(db, async (tx) => {
         await tx.delete(photos).where(eq(photos.teaId, teaId));
         await tx.insert(photos).values({ id, teaId, body });
-        await keepChange(tx, { thing: 'tea', id: teaId, before: { photo: before.photoId ? 'one' : null }, after: { photo: 'a new one' }, by: who.personId, now: now() });
+        await keepChange(tx, {
+          thing: 'tea',
+          id: teaId,
+          before: { photo: before.photoId ? 'one' : null },
+          after: { photo: 'a new one' },
+          by: who.personId,
+          now: now(),
+        });
       });
       return read(teaId);
     },
@@ -32,7 +43,14 @@ export function teaPhotos({ db, now }: Deps) {
       if (before.photoId) {
         await inTransaction(db, async (tx) => {
           await tx.delete(photos).where(eq(photos.teaId, teaId));
-          await keepChange(tx, { thing: 'tea', id: teaId, before: { photo: 'one' }, after: { photo: null }, by: who.personId, now: now() });
+          await keepChange(tx, {
+            thing: 'tea',
+            id: teaId,
+            before: { photo: 'one' },
+            after: { photo: null },
+            by: who.personId,
+            now: now(),
+          });
         });
       }
       return read(teaId);

@@ -13,9 +13,26 @@ import { lockSite } from '../accounts';
 
 /** What waits at a site, first first. */
 export const waitingOrders = async (tx: Tx, siteId: string): Promise<Order[]> =>
-  (await tx.select({ o: orders, tea: teas.name, by: people.name }).from(orders).innerJoin(teas, eq(teas.id, orders.teaId)).innerJoin(people, eq(people.id, orders.personId))
-    .where(and(eq(orders.siteId, siteId), eq(orders.state, 'waiting'))).orderBy(asc(orders.rank), asc(orders.id)))
-    .map(({ o, tea, by }) => ({ id: o.id, siteId: o.siteId, teaId: o.teaId, teaName: tea, vesselId: o.vesselId, water: o.water as Millilitres | null, forWhom: o.forWhom, rank: o.rank, at: o.at.getTime(), by: { id: o.personId, name: by } }));
+  (
+    await tx
+      .select({ o: orders, tea: teas.name, by: people.name })
+      .from(orders)
+      .innerJoin(teas, eq(teas.id, orders.teaId))
+      .innerJoin(people, eq(people.id, orders.personId))
+      .where(and(eq(orders.siteId, siteId), eq(orders.state, 'waiting')))
+      .orderBy(asc(orders.rank), asc(orders.id))
+  ).map(({ o, tea, by }) => ({
+    id: o.id,
+    siteId: o.siteId,
+    teaId: o.teaId,
+    teaName: tea,
+    vesselId: o.vesselId,
+    water: o.water as Millilitres | null,
+    forWhom: o.forWhom,
+    rank: o.rank,
+    at: o.at.getTime(),
+    by: { id: o.personId, name: by },
+  }));
 
 /** The queue before the bar. A repeated id gets the same answer again. */
 export function queueing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
@@ -30,18 +47,37 @@ export function queueing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     return answer;
   }
   return {
-    add: ({ at, ...given }: z.infer<typeof addOrder.body>, who: Signed) => told(given.siteId, async (tx) => {
-      await lockSite(tx, given.siteId);
-      const [there] = await tx.select({ id: orders.id }).from(orders).where(eq(orders.id, given.id));
-      if (!there) await tx.insert(orders).values({ ...given, state: 'waiting', brewId: null, at: new Date(Math.min(at, now())), personId: who.personId });
-    }),
+    add: ({ at, ...given }: z.infer<typeof addOrder.body>, who: Signed) =>
+      told(given.siteId, async (tx) => {
+        await lockSite(tx, given.siteId);
+        const [there] = await tx
+          .select({ id: orders.id })
+          .from(orders)
+          .where(eq(orders.id, given.id));
+        if (!there)
+          await tx.insert(orders).values({
+            ...given,
+            state: 'waiting',
+            brewId: null,
+            at: new Date(Math.min(at, now())),
+            personId: who.personId,
+          });
+      }),
     async change(id: string, given: z.infer<typeof changeOrder.body>) {
-      const [there] = await db.select({ siteId: orders.siteId }).from(orders).where(eq(orders.id, id));
+      const [there] = await db
+        .select({ siteId: orders.siteId })
+        .from(orders)
+        .where(eq(orders.id, id));
       if (!there) throw notFound('That order');
       return told(there.siteId, async (tx) => {
-        const [row] = await tx.select({ state: orders.state }).from(orders).where(eq(orders.id, id)).for('update');
+        const [row] = await tx
+          .select({ state: orders.state })
+          .from(orders)
+          .where(eq(orders.id, id))
+          .for('update');
         // One that was started meanwhile is past moving.
-        if (row && row.state !== 'started' && Object.keys(given).length > 0) await tx.update(orders).set(given).where(eq(orders.id, id));
+        if (row && row.state !== 'started' && Object.keys(given).length > 0)
+          await tx.update(orders).set(given).where(eq(orders.id, id));
       });
     },
   };

@@ -1,6 +1,21 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { addBrewEvent, addOrder, changeOrder, exportBrews, dropBrewPhoto, getBar, getBrew, getBrewPhoto, getCorrections, getPulls, getTrends, listBrews, setBrewPhoto, startBrew } from '#contracts/brews';
+import {
+  addBrewEvent,
+  addOrder,
+  changeOrder,
+  exportBrews,
+  dropBrewPhoto,
+  getBar,
+  getBrew,
+  getBrewPhoto,
+  getCorrections,
+  getPulls,
+  getTrends,
+  listBrews,
+  setBrewPhoto,
+  startBrew,
+} from '#contracts/brews';
 import type { Deps } from '../../deps';
 import { AppError } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';
@@ -13,10 +28,19 @@ import { brewing } from './service';
 
 /** What one person did, picked out, is for that person and for leads. @throws 403 for anybody else. */
 function mustBeOwn(personId: string | undefined, who: Signed): void {
-  if (personId && personId !== who.personId && who.role !== 'lead') throw new AppError('session.forbidden', 403, 'Somebody’s own figures are for them and for their lead.');
+  if (personId && personId !== who.personId && who.role !== 'lead')
+    throw new AppError(
+      'session.forbidden',
+      403,
+      'Somebody’s own figures are for them and for their lead.',
+    );
 }
 
-export function brewRoutes(on: ReturnType<typeof routes>, deps: Deps, live: Pick<LiveHub, 'nudge'>) {
+export function brewRoutes(
+  on: ReturnType<typeof routes>,
+  deps: Deps,
+  live: Pick<LiveHub, 'nudge'>,
+) {
   const { db, now } = deps;
   const brews = brewing(deps, live);
   const queue = queueing(deps, live);
@@ -28,12 +52,20 @@ export function brewRoutes(on: ReturnType<typeof routes>, deps: Deps, live: Pick
   const pictures = brewPictures(deps);
   on.signed(setBrewPhoto, ({ params, body, who }) => pictures.set(params.id, body, who));
   on.signed(dropBrewPhoto, ({ params, who }) => pictures.drop(params.id, who));
-  on.file(getBrewPhoto, async ({ params }) => ({ type: 'image/jpeg', name: 'cup.jpg', body: await pictures.bytes(params.id) }));
+  on.file(getBrewPhoto, async ({ params }) => ({
+    type: 'image/jpeg',
+    name: 'cup.jpg',
+    body: await pictures.bytes(params.id),
+  }));
   on.signed(listBrews, async ({ query, who }) => {
     mustBeOwn(query.personId, who);
     const [page, people] = await Promise.all([logPage(db, query), brewers(db)]);
     // A page that is all there is counts itself: nothing more is to be found, and looking for it takes longest.
-    const counts = query.before ? null : page.next === null ? countsOf(page.brews) : await logCounts(db, query);
+    const counts = query.before
+      ? null
+      : page.next === null
+        ? countsOf(page.brews)
+        : await logCounts(db, query);
     return { ...page, counts, people };
   });
   on.stream(exportBrews, async ({ params, query, res, who }) => {
@@ -41,7 +73,12 @@ export function brewRoutes(on: ReturnType<typeof routes>, deps: Deps, live: Pick
     res.type(params.form === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8');
     res.setHeader('content-disposition', `attachment; filename="brews.${params.form}"`);
     // Somebody who leaves in the middle ends it; nothing is read that nobody takes.
-    await pipeline(Readable.from(exported(db, query, params.form), { highWaterMark: 1 }), res).catch((error: unknown) => { if (!res.destroyed) throw error; });
+    await pipeline(
+      Readable.from(exported(db, query, params.form), { highWaterMark: 1 }),
+      res,
+    ).catch((error: unknown) => {
+      if (!res.destroyed) throw error;
+    });
   });
   on.signed(getTrends, ({ query, who }) => {
     mustBeOwn(query.personId, who);

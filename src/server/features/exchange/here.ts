@@ -8,5 +8,21 @@ import { allLots, allTeas, allVersions, vocabularyOf } from '../book';
 import { allSpoons, allVessels } from '../shelf';
 
 /** The house as an import finds it. */
-export type Here = { readonly teas: readonly Tea[]; readonly lots: readonly Lot[]; readonly versions: readonly Version[]; readonly vessels: readonly Vessel[]; readonly spoons: readonly HouseSpoon[]; readonly sites: readonly Site[]; readonly vocabulary: readonly string[] };
-export const readHere = async (tx: Tx): Promise<Here> => ({ teas: await allTeas(tx), lots: await allLots(tx), versions: await allVersions(tx), vessels: await allVessels(tx), spoons: await allSpoons(tx), sites: await allSites(tx), vocabulary: await vocabularyOf(tx) });
+export type Here = {
+  readonly teas: readonly Tea[];
+  readonly lots: readonly Lot[];
+  readonly versions: readonly Version[];
+  readonly vessels: readonly Vessel[];
+  readonly spoons: readonly HouseSpoon[];
+  readonly sites: readonly Site[];
+  readonly vocabulary: readonly string[];
+};
+export const readHere = async (tx: Tx): Promise<Here> => ({
+  teas: await allTeas(tx),
+  lots: await allLots(tx),
+  versions: await allVersions(tx),
+  vessels: await allVessels(tx),
+  spoons: await allSpoons(tx),
+  sites: await allSites(tx),
+  vocabulary: await vocabularyOf(tx),
+});

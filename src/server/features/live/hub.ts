@@ -19,29 +19,61 @@ const MOST_WAITING_BYTES = 4_000_000;
 const KEPT_MS = 24 * 3_600_000;
 const SWEEP_MS = 600_000;
 
-type Client = { readonly res: Response; readonly check: () => Promise<boolean>; seq: number; catching: boolean };
-type Room = { readonly siteId: string; seq: number; readonly clients: Set<Client>; looking: boolean; soon: boolean };
-export type ReadSite = { readonly brewsByIds: (ids: string[]) => Promise<Brew[]>; readonly ordersAt: (siteId: string) => Promise<Order[]> };
+type Client = {
+  readonly res: Response;
+  readonly check: () => Promise<boolean>;
+  seq: number;
+  catching: boolean;
+};
+type Room = {
+  readonly siteId: string;
+  seq: number;
+  readonly clients: Set<Client>;
+  looking: boolean;
+  soon: boolean;
+};
+export type ReadSite = {
+  readonly brewsByIds: (ids: string[]) => Promise<Brew[]>;
+  readonly ordersAt: (siteId: string) => Promise<Order[]>;
+};
 
-const frame = (told: Told, seq?: number) => `${seq === undefined ? '' : `id: ${seq}\n`}event: ${told.kind}\ndata: ${JSON.stringify(told)}\n\n`;
+const frame = (told: Told, seq?: number) =>
+  `${seq === undefined ? '' : `id: ${seq}\n`}event: ${told.kind}\ndata: ${JSON.stringify(told)}\n\n`;
 
 export function liveHub({ db, now }: Deps, read: ReadSite) {
   const rooms = new Map<string, Room>();
   let looker: NodeJS.Timeout | null = null;
   let beats = 0;
 
-  const headOf = async (siteId: string): Promise<number> => (await db.select({ seq: feedHeads.seq }).from(feedHeads).where(eq(feedHeads.siteId, siteId)))[0]?.seq ?? 0;
+  const headOf = async (siteId: string): Promise<number> =>
+    (await db.select({ seq: feedHeads.seq }).from(feedHeads).where(eq(feedHeads.siteId, siteId)))[0]
+      ?.seq ?? 0;
 
   /** What was told after `after` and up to `upTo`, as it goes over the wire. A brew told of twice is told as it is now, twice. */
-  async function framesAfter(siteId: string, after: number, upTo: number): Promise<{ seq: number; text: string }[]> {
-    const rows = await db.select().from(feed).where(and(eq(feed.siteId, siteId), gt(feed.seq, after), lte(feed.seq, upTo))).orderBy(asc(feed.seq));
+  async function framesAfter(
+    siteId: string,
+    after: number,
+    upTo: number,
+  ): Promise<{ seq: number; text: string }[]> {
+    const rows = await db
+      .select()
+      .from(feed)
+      .where(and(eq(feed.siteId, siteId), gt(feed.seq, after), lte(feed.seq, upTo)))
+      .orderBy(asc(feed.seq));
     const ids = [...new Set(rows.flatMap((r) => (r.kind === 'brew' && r.ref ? [r.ref] : [])))];
-    const brews = new Map((ids.length ? await read.brewsByIds(ids) : []).map((b) => [b.id, JSON.stringify({ kind: 'brew', brew: b })]));
+    const brews = new Map(
+      (ids.length ? await read.brewsByIds(ids) : []).map((b) => [
+        b.id,
+        JSON.stringify({ kind: 'brew', brew: b }),
+      ]),
+    );
     const orders = rows.some((r) => r.kind === 'queue') ? await read.ordersAt(siteId) : [];
     return rows.flatMap((r) => {
-      if (r.kind === 'queue') return [{ seq: r.seq, text: frame({ kind: 'queue', orders }, r.seq) }];
+      if (r.kind === 'queue')
+        return [{ seq: r.seq, text: frame({ kind: 'queue', orders }, r.seq) }];
       if (r.kind === 'records') return [{ seq: r.seq, text: frame({ kind: 'records' }, r.seq) }];
-      if (r.kind === 'table') return r.ref ? [{ seq: r.seq, text: frame({ kind: 'table', id: r.ref }, r.seq) }] : [];
+      if (r.kind === 'table')
+        return r.ref ? [{ seq: r.seq, text: frame({ kind: 'table', id: r.ref }, r.seq) }] : [];
       const brew = r.ref ? brews.get(r.ref) : undefined;
       return brew ? [{ seq: r.seq, text: `id: ${r.seq}\nevent: brew\ndata: ${brew}\n\n` }] : [];
     });
@@ -68,7 +100,8 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
     try {
       while (client.seq < room.seq && room.clients.has(client)) {
         const to = room.seq;
-        if (to - client.seq > CATCH_UP) give(room, client, frame({ kind: 'reread', seq: to }, to), to);
+        if (to - client.seq > CATCH_UP)
+          give(room, client, frame({ kind: 'reread', seq: to }, to), to);
         else {
           const frames = await framesAfter(room.siteId, client.seq, to);
           give(room, client, frames.map((f) => f.text).join(''), to);
@@ -88,7 +121,8 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       const from = room.seq;
       const frames = head - from > CATCH_UP ? null : await framesAfter(room.siteId, from, head);
       room.seq = head;
-      const text = frames?.map((f) => f.text).join('') ?? frame({ kind: 'reread', seq: head }, head);
+      const text =
+        frames?.map((f) => f.text).join('') ?? frame({ kind: 'reread', seq: head }, head);
       for (const c of [...room.clients]) {
         if (c.seq === from && !c.catching) give(room, c, text, head);
         else void catchUp(room, c).catch(() => leave(room, c));
@@ -107,12 +141,25 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       for (const c of [...room.clients]) {
         c.res.write(text);
         // A session that has ended hears no more.
-        if (beats % 6 === 0) void c.check().then((good) => { if (!good) leave(room, c); }, () => undefined);
+        if (beats % 6 === 0)
+          void c.check().then(
+            (good) => {
+              if (!good) leave(room, c);
+            },
+            () => undefined,
+          );
       }
     }
   }
   const beater = setInterval(beat, BEAT_MS);
-  const sweeper = setInterval(() => void db.delete(feed).where(lt(feed.at, new Date(now() - KEPT_MS))).catch(() => undefined), SWEEP_MS);
+  const sweeper = setInterval(
+    () =>
+      void db
+        .delete(feed)
+        .where(lt(feed.at, new Date(now() - KEPT_MS)))
+        .catch(() => undefined),
+    SWEEP_MS,
+  );
   beater.unref();
   sweeper.unref();
 
@@ -128,17 +175,34 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       }, SOON_MS);
     },
     /** Opens a page's stream. `after`: the last it heard of; null: from now on. */
-    async join(siteId: string, after: number | null, res: Response, check: () => Promise<boolean>): Promise<void> {
+    async join(
+      siteId: string,
+      after: number | null,
+      res: Response,
+      check: () => Promise<boolean>,
+    ): Promise<void> {
       const head = await headOf(siteId);
-      const room = rooms.get(siteId) ?? { siteId, seq: head, clients: new Set<Client>(), looking: false, soon: false };
+      const room = rooms.get(siteId) ?? {
+        siteId,
+        seq: head,
+        clients: new Set<Client>(),
+        looking: false,
+        soon: false,
+      };
       rooms.set(siteId, room);
       const start = Math.min(after ?? room.seq, room.seq);
       const client: Client = { res, check, seq: start, catching: false };
-      res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store, no-transform', 'x-accel-buffering': 'no' });
+      res.writeHead(200, {
+        'content-type': 'text/event-stream',
+        'cache-control': 'no-store, no-transform',
+        'x-accel-buffering': 'no',
+      });
       res.write(`retry: 1000\n${frame({ kind: 'hello', now: now(), seq: start })}`);
       room.clients.add(client);
       res.on('close', () => leave(room, client));
-      looker ??= setInterval(() => { for (const r of rooms.values()) void look(r); }, LOOK_MS);
+      looker ??= setInterval(() => {
+        for (const r of rooms.values()) void look(r);
+      }, LOOK_MS);
       await catchUp(room, client);
     },
     /** Ends every stream, so that the server can stop. */

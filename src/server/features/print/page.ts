@@ -7,12 +7,22 @@ export const A5 = { width: 148, height: 210 } as const;
 const PAPERS = { a4: [210, 297], a5: [148, 210], a6: [105, 148] } as const;
 export type CardSize = keyof typeof PAPERS;
 
-const FONTS = { sans: 'encode-sans/files/encode-sans-latin-400-normal.woff', bold: 'encode-sans/files/encode-sans-latin-600-normal.woff', heavy: 'encode-sans/files/encode-sans-latin-700-normal.woff', book: 'brygada-1918/files/brygada-1918-latin-600-normal.woff' } as const;
+const FONTS = {
+  sans: 'encode-sans/files/encode-sans-latin-400-normal.woff',
+  bold: 'encode-sans/files/encode-sans-latin-600-normal.woff',
+  heavy: 'encode-sans/files/encode-sans-latin-700-normal.woff',
+  book: 'brygada-1918/files/brygada-1918-latin-600-normal.woff',
+} as const;
 export type Face = keyof typeof FONTS;
 
 /** What the layout draws with: millimetres from the top left, black unless said. */
 export type Paper = {
-  text(words: string, x: number, y: number, o: { face?: Face; size: number; width?: number; align?: 'left' | 'right'; lineGap?: number }): void;
+  text(
+    words: string,
+    x: number,
+    y: number,
+    o: { face?: Face; size: number; width?: number; align?: 'left' | 'right'; lineGap?: number },
+  ): void;
   widthOf(words: string, face: Face, size: number): number;
   heightOf(words: string, o: { face: Face; size: number; width: number }): number;
   line(x1: number, y1: number, x2: number, y2: number, weight: number): void;
@@ -23,28 +33,53 @@ export type Paper = {
   reversed(words: string, x: number, y: number, w: number, h: number, size: number): void;
   /** Draws upside down about a point: the other side of a fold. */
   halfTurn(x: number, y: number, draw: () => void): void;
-  disc(x: number, y: number, r: number, stops: readonly (readonly [at: number, colour: string])[]): void;
+  disc(
+    x: number,
+    y: number,
+    r: number,
+    stops: readonly (readonly [at: number, colour: string])[],
+  ): void;
 };
 
 /** A day as papers have it: "27 November 2026". */
-export const dayOnPaper = (at: Date | number): string => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+export const dayOnPaper = (at: Date | number): string =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
 type Info = { readonly title: string; readonly author: string };
 type Draw = (p: Paper) => void;
 /** Cards laid out on A5, one a page, made larger or smaller to fit the paper. */
 export const onCards = (size: CardSize, info: Info, pages: readonly Draw[]): Promise<Buffer> => {
   const [width, height] = PAPERS[size];
-  return makePdf({ width, height, scale: Math.min(width / A5.width, height / A5.height) }, info, pages);
+  return makePdf(
+    { width, height, scale: Math.min(width / A5.width, height / A5.height) },
+    info,
+    pages,
+  );
 };
 /** Pages laid out in the paper's own mm. */
-export const onSheets = (width: number, height: number, info: Info, pages: readonly Draw[]): Promise<Buffer> => makePdf({ width, height, scale: 1 }, info, pages);
+export const onSheets = (
+  width: number,
+  height: number,
+  info: Info,
+  pages: readonly Draw[],
+): Promise<Buffer> => makePdf({ width, height, scale: 1 }, info, pages);
 
 /** The fonts are those that ship, the text stays text. */
-async function makePdf({ width, height, scale: k }: { width: number; height: number; scale: number }, info: Info, pages: readonly Draw[]): Promise<Buffer> {
+async function makePdf(
+  { width, height, scale: k }: { width: number; height: number; scale: number },
+  info: Info,
+  pages: readonly Draw[],
+): Promise<Buffer> {
   // Loaded when something is printed: a server starts without it.
   const { default: PDFDocument } = await import('pdfkit');
   const fonts = join('node_modules', '@fontsource');
-  const doc = new PDFDocument({ size: [width * PT, height * PT], margin: 0, autoFirstPage: false, font: join(fonts, FONTS.sans), info: { Title: info.title, Author: info.author } });
+  const doc = new PDFDocument({
+    size: [width * PT, height * PT],
+    margin: 0,
+    autoFirstPage: false,
+    font: join(fonts, FONTS.sans),
+    info: { Title: info.title, Author: info.author },
+  });
   for (const [name, file] of Object.entries(FONTS)) doc.registerFont(name, join(fonts, file));
   const done = new Promise<Buffer>((resolve, reject) => {
     const parts: Buffer[] = [];
@@ -52,24 +87,49 @@ async function makePdf({ width, height, scale: k }: { width: number; height: num
     doc.on('end', () => resolve(Buffer.concat(parts)));
     doc.on('error', reject);
   });
-  const options = (o: { width?: number; align?: 'left' | 'right'; lineGap?: number }) => ({ width: o.width, align: o.align ?? 'left', lineGap: o.lineGap ?? 0, lineBreak: o.width !== undefined });
+  const options = (o: { width?: number; align?: 'left' | 'right'; lineGap?: number }) => ({
+    width: o.width,
+    align: o.align ?? 'left',
+    lineGap: o.lineGap ?? 0,
+    lineBreak: o.width !== undefined,
+  });
   const paper: Paper = {
-    text: (words, x, y, o) => void doc.font(o.face ?? 'sans').fontSize(o.size).fillColor('black').text(words, o.align === 'right' && o.width === undefined ? x - doc.widthOfString(words) : x, y, options(o)),
+    text: (words, x, y, o) =>
+      void doc
+        .font(o.face ?? 'sans')
+        .fontSize(o.size)
+        .fillColor('black')
+        .text(
+          words,
+          o.align === 'right' && o.width === undefined ? x - doc.widthOfString(words) : x,
+          y,
+          options(o),
+        ),
     widthOf: (words, face, s) => doc.font(face).fontSize(s).widthOfString(words),
-    heightOf: (words, o) => doc.font(o.face).fontSize(o.size).heightOfString(words, { width: o.width }),
-    line: (x1, y1, x2, y2, weight) => void doc.moveTo(x1, y1).lineTo(x2, y2).lineWidth(weight).strokeColor('black').stroke(),
+    heightOf: (words, o) =>
+      doc.font(o.face).fontSize(o.size).heightOfString(words, { width: o.width }),
+    line: (x1, y1, x2, y2, weight) =>
+      void doc.moveTo(x1, y1).lineTo(x2, y2).lineWidth(weight).strokeColor('black').stroke(),
     path: (d, x, y, o) => {
       doc.save().translate(x, y);
       if (o.dash) doc.dash(o.dash, { space: o.dash * 0.7 });
       doc.path(d).lineJoin('round');
       if (o.fill && o.stroke) doc.lineWidth(o.stroke).fillAndStroke(o.fill, 'black');
       else if (o.fill) doc.fill(o.fill);
-      else doc.lineWidth(o.stroke ?? 0.3).strokeColor('black').stroke();
+      else
+        doc
+          .lineWidth(o.stroke ?? 0.3)
+          .strokeColor('black')
+          .stroke();
       doc.restore();
     },
     reversed: (words, x, y, w, h, s) => {
       doc.rect(x, y, w, h).fill('black');
-      doc.font('bold').fontSize(s).fillColor('white').text(words, x + 1.5, y + (h - s) / 2 - 0.3, { lineBreak: false });
+      doc
+        .font('bold')
+        .fontSize(s)
+        .fillColor('white')
+        .text(words, x + 1.5, y + (h - s) / 2 - 0.3, { lineBreak: false });
       doc.fillColor('black');
     },
     rect: (x, y, w, h) => void doc.rect(x, y, w, h).fill('black'),

@@ -15,19 +15,36 @@ export function swatchStrip(tea: Tea, version: Version, site: Site, now: number)
   const measured = tea.swatches;
   const depth = measured?.depthCm ?? CUP_DEPTH_CM;
   const rungs = colourRungs(tea, recipe, depth);
-  return onSheets(WIDTH, HEIGHT, { title: `${tea.name}: colours`, author: '' }, [(p: Paper) => {
-    const right = WIDTH - MARGIN;
-    p.text(tea.name, MARGIN, MARGIN - 3, { face: 'book', size: 6.4 });
-    p.text(`${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, site.temperatureUnit)} on the leaf, ${numberText(depth, 1)} cm deep in white. ${measured ? `Measured by ${measured.by}, ${dayOnPaper(measured.at)}.` : `Predicted, not measured; ${dayOnPaper(now)}.`}`, MARGIN, MARGIN + 5.4, { size: 3.1, width: right - MARGIN });
-    const wide = (right - MARGIN) / rungs.length;
-    rungs.forEach((r, i) => {
-      const x = MARGIN + i * wide;
-      p.path(`M0 0h${wide - 1.5}v34h${1.5 - wide}z`, x, 22, { fill: hexOf(r.lab), stroke: 0.2 });
-      p.text(`${minutesText(r.seconds)}${r.house ? ', house' : ''}`, x, 57, { face: r.house ? 'bold' : 'sans', size: 3.6 });
-      p.text(r.lab.map((v) => numberText(v, 0)).join('  '), x, 61.4, { size: 2.8 });
-    });
-    p.text('L* a* b*', right, 65.4, { size: 2.5, align: 'right' });
-    GREYS.forEach((l, i) => p.path('M0 0h9v9h-9z', MARGIN + i * 10, 71, { fill: hexOf([l, 0, 0]), stroke: 0.2 }));
-    p.text('Printers and screens change colours. These greys must look grey under the lamp where you taste: if they look pink, green or blue, the colours beside them are wrong too. Lay the strip beside a real house cup before you trust it; the cup is right, not the paper. Keep it out of the sun.', MARGIN + 44, 70.4, { size: 3.1, width: right - MARGIN - 44 });
-  }]);
+  return onSheets(WIDTH, HEIGHT, { title: `${tea.name}: colours`, author: '' }, [
+    (p: Paper) => {
+      const right = WIDTH - MARGIN;
+      p.text(tea.name, MARGIN, MARGIN - 3, { face: 'book', size: 6.4 });
+      p.text(
+        `${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, site.temperatureUnit)} on the leaf, ${numberText(depth, 1)} cm deep in white. ${measured ? `Measured by ${measured.by}, ${dayOnPaper(measured.at)}.` : `Predicted, not measured; ${dayOnPaper(now)}.`}`,
+        MARGIN,
+        MARGIN + 5.4,
+        { size: 3.1, width: right - MARGIN },
+      );
+      const wide = (right - MARGIN) / rungs.length;
+      rungs.forEach((r, i) => {
+        const x = MARGIN + i * wide;
+        p.path(`M0 0h${wide - 1.5}v34h${1.5 - wide}z`, x, 22, { fill: hexOf(r.lab), stroke: 0.2 });
+        p.text(`${minutesText(r.seconds)}${r.house ? ', house' : ''}`, x, 57, {
+          face: r.house ? 'bold' : 'sans',
+          size: 3.6,
+        });
+        p.text(r.lab.map((v) => numberText(v, 0)).join('  '), x, 61.4, { size: 2.8 });
+      });
+      p.text('L* a* b*', right, 65.4, { size: 2.5, align: 'right' });
+      GREYS.forEach((l, i) =>
+        p.path('M0 0h9v9h-9z', MARGIN + i * 10, 71, { fill: hexOf([l, 0, 0]), stroke: 0.2 }),
+      );
+      p.text(
+        'Printers and screens change colours. These greys must look grey under the lamp where you taste: if they look pink, green or blue, the colours beside them are wrong too. Lay the strip beside a real house cup before you trust it; the cup is right, not the paper. Keep it out of the sun.',
+        MARGIN + 44,
+        70.4,
+        { size: 3.1, width: right - MARGIN - 44 },
+      );
+    },
+  ]);
 }

@@ -1,4 +1,13 @@
-import { addKettle, addReading, addSpoon, changeKettle, changeSpoon, dropReading, listKettles, listSpoons } from '#contracts/instruments';
+import {
+  addKettle,
+  addReading,
+  addSpoon,
+  changeKettle,
+  changeSpoon,
+  dropReading,
+  listKettles,
+  listSpoons,
+} from '#contracts/instruments';
 import { addVessel, changeVessel, listVessels } from '#contracts/shelf';
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';

@@ -1,60 +1,182 @@
 import { and, asc, desc, eq, ne } from 'drizzle-orm';
 import { fittedBy } from '#contracts/fits';
 import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts/tastings';
-import { missing, roundOf, tastingOf, type Exercise, type Tasting, type TastingEvent } from '#core/tasting';
+import {
+  missing,
+  roundOf,
+  tastingOf,
+  type Exercise,
+  type Tasting,
+  type TastingEvent,
+} from '#core/tasting';
 import type { Tx } from '../../db/pool';
-import { lots, people, tastingEvents, tastings, teaFits, teas, versions } from '../../db/schema/index';
+import {
+  lots,
+  people,
+  tastingEvents,
+  tastings,
+  teaFits,
+  teas,
+  versions,
+} from '../../db/schema/index';
 import type { Signed } from '../../http/route';
 
 const LISTED = 100;
 /** A dial-in takes two or three rounds; one that goes on is looked back so far. */
 const MOST_ROUNDS = 12;
 
-const rows = (tx: Tx) => tx.select({ t: tastings, tea: { id: teas.id, name: teas.name, style: teas.style, swatches: teas.swatches }, fit: teaFits.fit, lot: lots.name, version: { id: versions.id, number: versions.number, recipe: versions.recipe }, setBy: { id: people.id, name: people.name } })
-  .from(tastings).innerJoin(teas, eq(teas.id, tastings.teaId)).leftJoin(teaFits, and(eq(teaFits.teaId, tastings.teaId), eq(teaFits.state, 'inUse'))).leftJoin(lots, eq(lots.id, tastings.lotId)).innerJoin(versions, eq(versions.id, tastings.versionId)).innerJoin(people, eq(people.id, tastings.setBy)).$dynamic();
+const rows = (tx: Tx) =>
+  tx
+    .select({
+      t: tastings,
+      tea: { id: teas.id, name: teas.name, style: teas.style, swatches: teas.swatches },
+      fit: teaFits.fit,
+      lot: lots.name,
+      version: { id: versions.id, number: versions.number, recipe: versions.recipe },
+      setBy: { id: people.id, name: people.name },
+    })
+    .from(tastings)
+    .innerJoin(teas, eq(teas.id, tastings.teaId))
+    .leftJoin(teaFits, and(eq(teaFits.teaId, tastings.teaId), eq(teaFits.state, 'inUse')))
+    .leftJoin(lots, eq(lots.id, tastings.lotId))
+    .innerJoin(versions, eq(versions.id, tastings.versionId))
+    .innerJoin(people, eq(people.id, tastings.setBy))
+    .$dynamic();
 export type Found = Awaited<ReturnType<typeof rows>>[number];
 
-export const tastingById = async (tx: Tx, id: string): Promise<Found | undefined> => (await rows(tx).where(eq(tastings.id, id)))[0];
+export const tastingById = async (tx: Tx, id: string): Promise<Found | undefined> =>
+  (await rows(tx).where(eq(tastings.id, id)))[0];
 /** Taken before anything is done at a table, so that its events have one order. */
-export const lockTasting = async (tx: Tx, id: string): Promise<void> => void (await tx.select({ id: tastings.id }).from(tastings).where(eq(tastings.id, id)).for('update'));
+export const lockTasting = async (tx: Tx, id: string): Promise<void> =>
+  void (await tx
+    .select({ id: tastings.id })
+    .from(tastings)
+    .where(eq(tastings.id, id))
+    .for('update'));
 export const eventsAt = async (tx: Tx, id: string): Promise<TastingEvent[]> =>
-  (await tx.select({ e: tastingEvents, by: { id: people.id, name: people.name } }).from(tastingEvents).innerJoin(people, eq(people.id, tastingEvents.personId)).where(eq(tastingEvents.tastingId, id)).orderBy(asc(tastingEvents.seq)))
-    .map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by, act: e.act }));
+  (
+    await tx
+      .select({ e: tastingEvents, by: { id: people.id, name: people.name } })
+      .from(tastingEvents)
+      .innerJoin(people, eq(people.id, tastingEvents.personId))
+      .where(eq(tastingEvents.tastingId, id))
+      .orderBy(asc(tastingEvents.seq))
+  ).map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by, act: e.act }));
 
-export const runsIt = (f: Pick<Found, 'setBy'>, who: Pick<Signed, 'personId' | 'role'>): boolean => f.setBy.id === who.personId || who.role === 'lead';
-const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({ id: t.id, siteId: t.siteId, tea: { ...tea, fitted: fittedBy(fit, tea.style) }, lot, lotId: t.lotId, compares: t.exercise.compares ?? null, kind: t.kind, way: t.exercise.way, asks: t.exercise.asks, stage: t.stage, setBy, at: t.at.getTime() });
+export const runsIt = (f: Pick<Found, 'setBy'>, who: Pick<Signed, 'personId' | 'role'>): boolean =>
+  f.setBy.id === who.personId || who.role === 'lead';
+const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({
+  id: t.id,
+  siteId: t.siteId,
+  tea: { ...tea, fitted: fittedBy(fit, tea.style) },
+  lot,
+  lotId: t.lotId,
+  compares: t.exercise.compares ?? null,
+  kind: t.kind,
+  way: t.exercise.way,
+  asks: t.exercise.asks,
+  stage: t.stage,
+  setBy,
+  at: t.at.getTime(),
+});
 
 /** Until the reveal nobody reads what another wrote: that it was written is told, and by whom. */
-const veiled = (events: readonly TastingEvent[], me: string): TastingEvent[] => events.map((e) => (e.by.id === me ? e
-  : e.act.kind === 'keep' ? { ...e, act: { ...e.act, sheet: { marks: {}, words: [] } } }
-    : e.act.kind === 'handIn' ? { ...e, act: { ...e.act, order: null, choice: null } } : e));
+const veiled = (events: readonly TastingEvent[], me: string): TastingEvent[] =>
+  events.map((e) =>
+    e.by.id === me
+      ? e
+      : e.act.kind === 'keep'
+        ? { ...e, act: { ...e.act, sheet: { marks: {}, words: [] } } }
+        : e.act.kind === 'handIn'
+          ? { ...e, act: { ...e.act, order: null, choice: null } }
+          : e,
+  );
 
 /** The round that goes on from one; one that was stopped does not count. */
-export const roundAfter = async (tx: Tx, id: string): Promise<string | null> => (await tx.select({ id: tastings.id }).from(tastings).where(and(eq(tastings.afterId, id), ne(tastings.stage, 'stopped'))))[0]?.id ?? null;
+export const roundAfter = async (tx: Tx, id: string): Promise<string | null> =>
+  (
+    await tx
+      .select({ id: tastings.id })
+      .from(tastings)
+      .where(and(eq(tastings.afterId, id), ne(tastings.stage, 'stopped')))
+  )[0]?.id ?? null;
 
-const outOf = (t: Tasting, code: string): boolean => (t.cups[t.cupOf[code] ?? -1]?.excluded ?? null) !== null;
+const outOf = (t: Tasting, code: string): boolean =>
+  (t.cups[t.cupOf[code] ?? -1]?.excluded ?? null) !== null;
 
 /** A tasting as somebody may see it. */
-export async function viewFor(tx: Tx, f: Found, events: readonly TastingEvent[], who: Pick<Signed, 'personId' | 'role'>): Promise<TastingView> {
+export async function viewFor(
+  tx: Tx,
+  f: Found,
+  events: readonly TastingEvent[],
+  who: Pick<Signed, 'personId' | 'role'>,
+): Promise<TastingView> {
   const now = tastingOf(f.t.exercise, events);
   const common = { ...commonOf(f), stage: now.stage };
   const over = now.stage === 'revealed';
   const runs = runsIt(f, who);
-  if (over && f.t.kind === 'calibration' && who.role !== 'lead') return namelessFor(f, events, common, who.personId);
-  if (over || runs) return { ...common, sees: 'all', runs, version: f.version, vesselId: f.t.vesselId, vessel: f.t.vessel, exercise: f.t.exercise, rounds: await roundsBefore(tx, f), nextId: f.t.kind === 'dialIn' ? await roundAfter(tx, f.t.id) : null, events: over ? events : veiled(events, who.personId) } satisfies OpenTasting;
+  if (over && f.t.kind === 'calibration' && who.role !== 'lead')
+    return namelessFor(f, events, common, who.personId);
+  if (over || runs)
+    return {
+      ...common,
+      sees: 'all',
+      runs,
+      version: f.version,
+      vesselId: f.t.vesselId,
+      vessel: f.t.vessel,
+      exercise: f.t.exercise,
+      rounds: await roundsBefore(tx, f),
+      nextId: f.t.kind === 'dialIn' ? await roundAfter(tx, f.t.id) : null,
+      events: over ? events : veiled(events, who.personId),
+    } satisfies OpenTasting;
   const me = now.tasters.find((t) => t.id === who.personId);
   const codes = f.t.exercise.servings[who.personId] ?? [];
-  return { ...common, sees: 'own', codes, out: codes.filter((c) => outOf(now, c)), sheets: me?.sheets ?? {}, order: me?.order ?? null, choice: me?.choice ?? null, handedIn: me?.handedIn ?? null, missing: missing(now).length };
+  return {
+    ...common,
+    sees: 'own',
+    codes,
+    out: codes.filter((c) => outOf(now, c)),
+    sheets: me?.sheets ?? {},
+    order: me?.order ?? null,
+    choice: me?.choice ?? null,
+    handedIn: me?.handedIn ?? null,
+    missing: missing(now).length,
+  };
 }
 /** A calibration after its reveal, for one who tasted: the others' scores are there to be held against, whose they are is not. */
-function namelessFor(f: Found, events: readonly TastingEvent[], common: ReturnType<typeof commonOf>, me: string): OpenTasting {
+function namelessFor(
+  f: Found,
+  events: readonly TastingEvent[],
+  common: ReturnType<typeof commonOf>,
+  me: string,
+): OpenTasting {
   const e = f.t.exercise;
-  const others = new Map(e.tasters.filter((t) => t.id !== me).map((t, i) => [t.id, `another-${i + 1}`]));
-  const who = <T extends { id: string; name: string }>(t: T): T => { const id = others.get(t.id); return id ? { ...t, id, name: 'another' } : t; };
-  const act = (a: TastingEvent['act']): TastingEvent['act'] => ('taster' in a ? { ...a, taster: others.get(a.taster) ?? a.taster } : a);
+  const others = new Map(
+    e.tasters.filter((t) => t.id !== me).map((t, i) => [t.id, `another-${i + 1}`]),
+  );
+  const who = <T extends { id: string; name: string }>(t: T): T => {
+    const id = others.get(t.id);
+    return id ? { ...t, id, name: 'another' } : t;
+  };
+  const act = (a: TastingEvent['act']): TastingEvent['act'] =>
+    'taster' in a ? { ...a, taster: others.get(a.taster) ?? a.taster } : a;
   return {
-    ...common, sees: 'all', runs: false, version: f.version, vesselId: f.t.vesselId, vessel: f.t.vessel, rounds: [], nextId: null,
-    exercise: { ...e, tasters: e.tasters.map(who), servings: Object.fromEntries(Object.entries(e.servings).map(([id, codes]) => [others.get(id) ?? id, codes])) },
+    ...common,
+    sees: 'all',
+    runs: false,
+    version: f.version,
+    vesselId: f.t.vesselId,
+    vessel: f.t.vessel,
+    rounds: [],
+    nextId: null,
+    exercise: {
+      ...e,
+      tasters: e.tasters.map(who),
+      servings: Object.fromEntries(
+        Object.entries(e.servings).map(([id, codes]) => [others.get(id) ?? id, codes]),
+      ),
+    },
     events: events.map((x) => ({ ...x, by: who(x.by), act: act(x.act) })),
   };
 }
@@ -64,19 +186,56 @@ async function roundsBefore(tx: Tx, f: Found): Promise<PastRound[]> {
   for (let id = f.t.afterId; id !== null && rounds.length < MOST_ROUNDS;) {
     const before = await tastingById(tx, id);
     if (!before) break;
-    rounds.unshift({ id, at: before.t.at.getTime(), ...roundOf(before.t.exercise, tastingOf(before.t.exercise, await eventsAt(tx, id))) });
+    rounds.unshift({
+      id,
+      at: before.t.at.getTime(),
+      ...roundOf(before.t.exercise, tastingOf(before.t.exercise, await eventsAt(tx, id))),
+    });
     id = before.t.afterId;
   }
   return rounds;
 }
 
-export async function tastingsAt(tx: Tx, siteId: string, who: Pick<Signed, 'personId'>): Promise<TastingRow[]> {
-  const found = await rows(tx).where(eq(tastings.siteId, siteId)).orderBy(desc(tastings.at)).limit(LISTED);
+export async function tastingsAt(
+  tx: Tx,
+  siteId: string,
+  who: Pick<Signed, 'personId'>,
+): Promise<TastingRow[]> {
+  const found = await rows(tx)
+    .where(eq(tastings.siteId, siteId))
+    .orderBy(desc(tastings.at))
+    .limit(LISTED);
   const open = found.filter((f) => f.t.stage !== 'revealed' && f.t.stage !== 'stopped');
-  const owed = new Map(await Promise.all(open.map(async (f) => [f.t.id, missing(tastingOf(f.t.exercise, await eventsAt(tx, f.t.id))).some((t) => t.id === who.personId)] as const)));
+  const owed = new Map(
+    await Promise.all(
+      open.map(
+        async (f) =>
+          [
+            f.t.id,
+            missing(tastingOf(f.t.exercise, await eventsAt(tx, f.t.id))).some(
+              (t) => t.id === who.personId,
+            ),
+          ] as const,
+      ),
+    ),
+  );
   const byId = new Map(found.map((f) => [f.t.id, f.t]));
-  const followed = new Set(found.flatMap((f) => (f.t.afterId && f.t.stage !== 'stopped' ? [f.t.afterId] : [])));
-  const roundNumber = (t: Found['t']): number => { let n = 1; for (let a = t.afterId; a !== null && n < MOST_ROUNDS; a = byId.get(a)?.afterId ?? null) n++; return n; };
+  const followed = new Set(
+    found.flatMap((f) => (f.t.afterId && f.t.stage !== 'stopped' ? [f.t.afterId] : [])),
+  );
+  const roundNumber = (t: Found['t']): number => {
+    let n = 1;
+    for (let a = t.afterId; a !== null && n < MOST_ROUNDS; a = byId.get(a)?.afterId ?? null) n++;
+    return n;
+  };
   const seated = (e: Exercise) => e.tasters.some((t) => t.id === who.personId);
-  return found.map((f) => ({ ...commonOf(f), tasters: f.t.exercise.tasters.length, handedIn: f.t.handedIn, mine: seated(f.t.exercise), owed: owed.get(f.t.id) ?? false, round: f.t.kind === 'dialIn' ? roundNumber(f.t) : null, superseded: followed.has(f.t.id) }));
+  return found.map((f) => ({
+    ...commonOf(f),
+    tasters: f.t.exercise.tasters.length,
+    handedIn: f.t.handedIn,
+    mine: seated(f.t.exercise),
+    owed: owed.get(f.t.id) ?? false,
+    round: f.t.kind === 'dialIn' ? roundNumber(f.t) : null,
+    superseded: followed.has(f.t.id),
+  }));
 }

@@ -3,7 +3,17 @@ import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { setUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
 import { seeded } from '#core/numeric';
-import { EXERCISES, missing, refusalOf, setUp, tastingOf, type Exercise, type Refusal, type TastingAct, type TastingEvent } from '#core/tasting';
+import {
+  EXERCISES,
+  missing,
+  refusalOf,
+  setUp,
+  tastingOf,
+  type Exercise,
+  type Refusal,
+  type TastingAct,
+  type TastingEvent,
+} from '#core/tasting';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
@@ -14,31 +24,66 @@ import { allPeople, lockSite, siteById } from '../accounts';
 import { lotById, teaById, versionById } from '../book';
 import { tell, type LiveHub } from '../live';
 import { vesselById } from '../shelf';
-import { eventsAt, lockTasting, roundAfter, runsIt, tastingById, tastingsAt, viewFor, type Found } from './queries';
+import {
+  eventsAt,
+  lockTasting,
+  roundAfter,
+  runsIt,
+  tastingById,
+  tastingsAt,
+  viewFor,
+  type Found,
+} from './queries';
 
 /** A device's clock may run this far ahead before it is held back to ours, ms. */
 const AHEAD = 2000;
 
-function words(why: Refusal, act: TastingAct, e: Exercise, events: readonly TastingEvent[]): string {
+function words(
+  why: Refusal,
+  act: TastingAct,
+  e: Exercise,
+  events: readonly TastingEvent[],
+): string {
   const now = tastingOf(e, events);
-  const name = 'taster' in act ? (now.tasters.find((t) => t.id === act.taster)?.name ?? 'That taster') : '';
+  const name =
+    'taster' in act ? (now.tasters.find((t) => t.id === act.taster)?.name ?? 'That taster') : '';
   switch (why) {
-    case 'over': return now.stage === 'revealed' ? 'It is revealed: nothing is changed after that.' : 'This tasting was stopped.';
-    case 'notStarted': return 'The water is not on yet.';
-    case 'alreadyStarted': return `${events.find((x) => x.act.kind === 'start')?.by.name ?? 'Somebody'} started the clock before you.`;
-    case 'noSuchCup': return 'There is no such cup.';
-    case 'noSuchTaster': return 'That person does not taste here.';
-    case 'noSuchCode': return 'No bowl of yours has that code.';
-    case 'notYours': return 'That is for whoever runs this tasting.';
-    case 'alreadyHandedIn': return `${name} has handed in. The sheet that was handed in first stands.`;
-    case 'notPulled': return 'It is not poured off yet.';
-    case 'notPoured': return 'There is no water on that cup yet.';
-    case 'alreadyPulled': return 'It is poured off already.';
-    case 'sheetsMissing': return `Still missing: ${missing(now).map((t) => t.name).join(', ')}.`;
-    case 'orderIncomplete': return 'Put every cup in its place first.';
-    case 'choiceMissing': return 'Choose one of your bowls first.';
-    case 'nothingHandedIn': return 'Nobody has handed in: there is nothing to reveal.';
-    case 'cannotUndo': return 'That cannot be taken back.';
+    case 'over':
+      return now.stage === 'revealed'
+        ? 'It is revealed: nothing is changed after that.'
+        : 'This tasting was stopped.';
+    case 'notStarted':
+      return 'The water is not on yet.';
+    case 'alreadyStarted':
+      return `${events.find((x) => x.act.kind === 'start')?.by.name ?? 'Somebody'} started the clock before you.`;
+    case 'noSuchCup':
+      return 'There is no such cup.';
+    case 'noSuchTaster':
+      return 'That person does not taste here.';
+    case 'noSuchCode':
+      return 'No bowl of yours has that code.';
+    case 'notYours':
+      return 'That is for whoever runs this tasting.';
+    case 'alreadyHandedIn':
+      return `${name} has handed in. The sheet that was handed in first stands.`;
+    case 'notPulled':
+      return 'It is not poured off yet.';
+    case 'notPoured':
+      return 'There is no water on that cup yet.';
+    case 'alreadyPulled':
+      return 'It is poured off already.';
+    case 'sheetsMissing':
+      return `Still missing: ${missing(now)
+        .map((t) => t.name)
+        .join(', ')}.`;
+    case 'orderIncomplete':
+      return 'Put every cup in its place first.';
+    case 'choiceMissing':
+      return 'Choose one of your bowls first.';
+    case 'nothingHandedIn':
+      return 'Nobody has handed in: there is nothing to reveal.';
+    case 'cannotUndo':
+      return 'That cannot be taken back.';
   }
 }
 
@@ -57,33 +102,75 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     /** One that somebody runs. @throws 403 for anybody else: papers name codes in every order. */
     async mustRun(id: string, who: Signed): Promise<Found> {
       const f = await found(db, id);
-      if (!runsIt(f, who)) throw new AppError('table.refused', 403, 'That is for whoever runs this tasting.', { details: { why: 'notYours' } });
+      if (!runsIt(f, who))
+        throw new AppError('table.refused', 403, 'That is for whoever runs this tasting.', {
+          details: { why: 'notYours' },
+        });
       return f;
     },
     /** Everything of a revealed one. @throws 409 before the reveal; 403 on a calibration's scores by name. */
     async revealed(id: string, who: Signed): Promise<{ found: Found; events: TastingEvent[] }> {
       const f = await found(db, id);
-      if (f.t.kind === 'calibration' && who.role !== 'lead') throw new AppError('session.forbidden', 403, 'Everybody’s scores by name are for a lead.');
-      if (f.t.stage !== 'revealed') throw new AppError('table.refused', 409, 'It is not revealed yet.', { details: { why: 'notRevealed' } });
+      if (f.t.kind === 'calibration' && who.role !== 'lead')
+        throw new AppError('session.forbidden', 403, 'Everybody’s scores by name are for a lead.');
+      if (f.t.stage !== 'revealed')
+        throw new AppError('table.refused', 409, 'It is not revealed yet.', {
+          details: { why: 'notRevealed' },
+        });
       return { found: f, events: await eventsAt(db, id) };
     },
     /** Draws codes and orders, once: the same id again gets what was drawn the first time. */
     async setUp(given: z.output<typeof setUpTasting.body>, who: Signed): Promise<TastingView> {
       const of = EXERCISES[given.kind];
-      if (given.cups.length < of.fewestCups || given.cups.length > of.mostCups) throw invalid({ cups: `${of.label}: ${of.fewestCups === of.mostCups ? `${of.fewestCups}` : `${of.fewestCups} to ${of.mostCups}`} cups.` });
+      if (given.cups.length < of.fewestCups || given.cups.length > of.mostCups)
+        throw invalid({
+          cups: `${of.label}: ${of.fewestCups === of.mostCups ? `${of.fewestCups}` : `${of.fewestCups} to ${of.mostCups}`} cups.`,
+        });
       const there = await tastingById(db, given.id);
       if (there) return viewFor(db, there, await eventsAt(db, given.id), who);
-      const [tea, version, vessel, site, people] = await Promise.all([teaById(db, given.teaId), versionById(db, given.versionId), vesselById(db, given.vesselId), siteById(db, given.siteId), allPeople(db)]);
+      const [tea, version, vessel, site, people] = await Promise.all([
+        teaById(db, given.teaId),
+        versionById(db, given.versionId),
+        vesselById(db, given.vesselId),
+        siteById(db, given.siteId),
+        allPeople(db),
+      ]);
       if (!tea || !version || version.teaId !== tea.id) throw notFound('That tea');
       if (!vessel) throw notFound('That vessel');
       if (!site) throw notFound('That site');
-      if (given.lotId && (await lotById(db, given.lotId))?.teaId !== tea.id) throw notFound('That lot');
+      if (given.lotId && (await lotById(db, given.lotId))?.teaId !== tea.id)
+        throw notFound('That lot');
       const tasters = given.tasterIds.map((id) => people.find((p) => p.id === id && p.active));
-      if (tasters.includes(undefined)) throw invalid({ tasterIds: 'Somebody of these does not work here any more.' });
-      if (new Set(given.tasterIds).size < given.tasterIds.length) throw invalid({ tasterIds: 'Each taster once.' });
-      const exercise = setUp({ kind: given.kind, way: given.way, asks: given.asks, compares: given.compares, cups: given.cups, tasters: tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])) }, seeded(randomBytes(4).readUInt32LE()));
+      if (tasters.includes(undefined))
+        throw invalid({ tasterIds: 'Somebody of these does not work here any more.' });
+      if (new Set(given.tasterIds).size < given.tasterIds.length)
+        throw invalid({ tasterIds: 'Each taster once.' });
+      const exercise = setUp(
+        {
+          kind: given.kind,
+          way: given.way,
+          asks: given.asks,
+          compares: given.compares,
+          cups: given.cups,
+          tasters: tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])),
+        },
+        seeded(randomBytes(4).readUInt32LE()),
+      );
       const before = given.afterId === null ? null : await tastingById(db, given.afterId);
-      if (given.afterId !== null && (!before || before.t.kind !== 'dialIn' || given.kind !== 'dialIn' || before.t.teaId !== tea.id || before.t.stage !== 'revealed')) throw new AppError('table.refused', 409, 'A next round follows one of the same dial-in that was revealed.', { details: { why: 'notRevealed' } });
+      if (
+        given.afterId !== null &&
+        (!before ||
+          before.t.kind !== 'dialIn' ||
+          given.kind !== 'dialIn' ||
+          before.t.teaId !== tea.id ||
+          before.t.stage !== 'revealed')
+      )
+        throw new AppError(
+          'table.refused',
+          409,
+          'A next round follows one of the same dial-in that was revealed.',
+          { details: { why: 'notRevealed' } },
+        );
       const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
       await inTransaction(db, async (tx) => {
         await lockSite(tx, site.id);
@@ -92,27 +179,78 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
           // Two hands on the next round: the first one's stands.
           await lockTasting(tx, given.afterId);
           const other = await roundAfter(tx, given.afterId);
-          if (other !== null) throw new AppError('table.refused', 409, 'The next round was set up already.', { details: { why: 'roundThere', id: other } });
+          if (other !== null)
+            throw new AppError('table.refused', 409, 'The next round was set up already.', {
+              details: { why: 'roundThere', id: other },
+            });
         }
-        await tx.insert(tastings).values({ id: given.id, siteId: site.id, teaId: tea.id, lotId: given.lotId, versionId: version.id, kind: given.kind, afterId: given.afterId, exercise, vesselId: vessel.id, vessel: facts, stage: 'set', handedIn: 0, setBy: who.personId, at: new Date(Math.min(given.at, now() + AHEAD)) });
+        await tx.insert(tastings).values({
+          id: given.id,
+          siteId: site.id,
+          teaId: tea.id,
+          lotId: given.lotId,
+          versionId: version.id,
+          kind: given.kind,
+          afterId: given.afterId,
+          exercise,
+          vesselId: vessel.id,
+          vessel: facts,
+          stage: 'set',
+          handedIn: 0,
+          setBy: who.personId,
+          at: new Date(Math.min(given.at, now() + AHEAD)),
+        });
         await tell(tx, site.id, [['table', given.id]], now());
       });
       live.nudge(site.id);
       return this.one(given.id, who);
     },
     /** One thing done at the table: allowed or refused by what has happened so far, under its lock. */
-    async event(id: string, { id: eventId, at, act }: TastingEventBody, who: Signed): Promise<TastingView> {
+    async event(
+      id: string,
+      { id: eventId, at, act }: TastingEventBody,
+      who: Signed,
+    ): Promise<TastingView> {
       const answer = await inTransaction(db, async (tx) => {
         const f = await found(tx, id);
         await lockTasting(tx, id);
         const events = await eventsAt(tx, id);
-        if (events.some((e) => e.id === eventId)) return { view: await viewFor(tx, f, events, who), siteId: f.t.siteId };
-        const why = refusalOf(f.t.exercise, events, act, { id: who.personId, runs: runsIt(f, who) });
-        if (why) throw new AppError('table.refused', why === 'notYours' ? 403 : 409, words(why, act, f.t.exercise, events), { details: { why } });
-        const made: TastingEvent = { id: eventId, at: Math.min(at, now() + AHEAD), by: { id: who.personId, name: who.name }, act };
-        await tx.insert(tastingEvents).values({ id: eventId, tastingId: id, seq: events.length + 1, at: new Date(made.at), received: new Date(now()), personId: who.personId, act });
+        if (events.some((e) => e.id === eventId))
+          return { view: await viewFor(tx, f, events, who), siteId: f.t.siteId };
+        const why = refusalOf(f.t.exercise, events, act, {
+          id: who.personId,
+          runs: runsIt(f, who),
+        });
+        if (why)
+          throw new AppError(
+            'table.refused',
+            why === 'notYours' ? 403 : 409,
+            words(why, act, f.t.exercise, events),
+            { details: { why } },
+          );
+        const made: TastingEvent = {
+          id: eventId,
+          at: Math.min(at, now() + AHEAD),
+          by: { id: who.personId, name: who.name },
+          act,
+        };
+        await tx.insert(tastingEvents).values({
+          id: eventId,
+          tastingId: id,
+          seq: events.length + 1,
+          at: new Date(made.at),
+          received: new Date(now()),
+          personId: who.personId,
+          act,
+        });
         const after = tastingOf(f.t.exercise, [...events, made]);
-        await tx.update(tastings).set({ stage: after.stage, handedIn: after.tasters.filter((t) => t.handedIn !== null).length }).where(eq(tastings.id, id));
+        await tx
+          .update(tastings)
+          .set({
+            stage: after.stage,
+            handedIn: after.tasters.filter((t) => t.handedIn !== null).length,
+          })
+          .where(eq(tastings.id, id));
         await tell(tx, f.t.siteId, [['table', id]], now());
         return { view: await viewFor(tx, f, [...events, made], who), siteId: f.t.siteId };
       });

@@ -19,7 +19,10 @@ export function Plate({ saying }: { saying: Saying }) {
   return (
     <div className="plate">
       <span>{saying.over}</span>
-      <b className={saying.figure.length + (saying.late ? 1 : 0) > TOO_LONG ? 'long' : ''}>{saying.late && <i>+</i>}{saying.figure}</b>
+      <b className={saying.figure.length + (saying.late ? 1 : 0) > TOO_LONG ? 'long' : ''}>
+        {saying.late && <i>+</i>}
+        {saying.figure}
+      </b>
     </div>
   );
 }
@@ -38,66 +41,222 @@ type Drawn = { shown: Shown; layout: BarLayout; now: EpochMs };
 const shadeOf = (liquor: Liquor | null) => (liquor ? tint(liquor, 5) : '');
 
 /** The vessel with its liquor: drawn anew only when a shade of it changes. */
-const Standing = memo(function Standing({ plan, scale, liquor, drained }: { plan: Shown['brew']['plan']; scale: number; liquor: Liquor | null; drained: boolean }) {
-  return (
-    <VesselDrawing vessel={plan.vessel} scale={scale} fill={liquor ? (drained ? plan.liquor : plan.water) : undefined} liquor={liquor}
-      leaf={liquor && !drained ? plan.leaf : grams(0)} lid={plan.vessel.lid && plan.recipe.lid && liquor !== null && !drained} level bowl={false} label="" />
-  );
-}, (a, b) => a.plan === b.plan && a.scale === b.scale && a.drained === b.drained && shadeOf(a.liquor) === shadeOf(b.liquor));
+const Standing = memo(
+  function Standing({
+    plan,
+    scale,
+    liquor,
+    drained,
+  }: {
+    plan: Shown['brew']['plan'];
+    scale: number;
+    liquor: Liquor | null;
+    drained: boolean;
+  }) {
+    return (
+      <VesselDrawing
+        vessel={plan.vessel}
+        scale={scale}
+        fill={liquor ? (drained ? plan.liquor : plan.water) : undefined}
+        liquor={liquor}
+        leaf={liquor && !drained ? plan.leaf : grams(0)}
+        lid={plan.vessel.lid && plan.recipe.lid && liquor !== null && !drained}
+        level
+        bowl={false}
+        label=""
+      />
+    );
+  },
+  (a, b) =>
+    a.plan === b.plan &&
+    a.scale === b.scale &&
+    a.drained === b.drained &&
+    shadeOf(a.liquor) === shadeOf(b.liquor),
+);
 
 /** The drawn part: tube under the pull line, vessel on the shelf, name. Drawn anew once a second. */
-export const Field = memo(function Field({ shown: { brew, phase, saying }, layout: { axis, scale, vesselLeft }, now }: Drawn) {
-  const liquor = liquorOf(brew, now);
-  const drained = brew.state.kind === 'pulled';
-  const { vessel } = brew.plan;
-  const together = brew.partners.length ? ` + ${brew.partners.map((p) => p.plan.vessel.name).join(', ')}` : '';
-  const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
-  return (
-    <div className={`field ${saying.name}`} style={{ height: axis.height }}>
-      {!drained && <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true"><Tube axis={axis} window={brew.plan.recipe.window} left={leftOf(phase)} colour={liquor ? tint(liquor) : null} /></svg>}
-      <div className="standing" style={{ position: 'absolute', left: vesselLeft, right: 0, bottom: 0, display: 'flex', justifyContent: 'center', alignItems: 'flex-end' }}>
-        <span role="img" aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}><Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} /></span>
+export const Field = memo(
+  function Field({
+    shown: { brew, phase, saying },
+    layout: { axis, scale, vesselLeft },
+    now,
+  }: Drawn) {
+    const liquor = liquorOf(brew, now);
+    const drained = brew.state.kind === 'pulled';
+    const { vessel } = brew.plan;
+    const together = brew.partners.length
+      ? ` + ${brew.partners.map((p) => p.plan.vessel.name).join(', ')}`
+      : '';
+    const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
+    return (
+      <div className={`field ${saying.name}`} style={{ height: axis.height }}>
+        {!drained && (
+          <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
+            <Tube
+              axis={axis}
+              window={brew.plan.recipe.window}
+              left={leftOf(phase)}
+              colour={liquor ? tint(liquor) : null}
+            />
+          </svg>
+        )}
+        <div
+          className="standing"
+          style={{
+            position: 'absolute',
+            left: vesselLeft,
+            right: 0,
+            bottom: 0,
+            display: 'flex',
+            justifyContent: 'center',
+            alignItems: 'flex-end',
+          }}
+        >
+          <span
+            role="img"
+            aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}
+          >
+            <Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} />
+          </span>
+        </div>
+        <div className="label">
+          <span className="tea">{brew.tea.name}</span>
+          <span className="where">
+            {brew.place} · {vessel.name}
+            {together}
+            {steep}
+            {whoOf(brew)}
+            {brew.unsaved ? ' · not saved yet' : ''}
+          </span>
+        </div>
       </div>
-      <div className="label">
-        <span className="tea">{brew.tea.name}</span>
-        <span className="where">{brew.place} · {vessel.name}{together}{steep}{whoOf(brew)}{brew.unsaved ? ' · not saved yet' : ''}</span>
-      </div>
-    </div>
-  );
-}, (a, b) => a.shown.brew === b.shown.brew && a.layout === b.layout && secondOf(a.shown.phase) === secondOf(b.shown.phase) && a.shown.saying.name === b.shown.saying.name && a.shown.saying.figure === b.shown.saying.figure);
+    );
+  },
+  (a, b) =>
+    a.shown.brew === b.shown.brew &&
+    a.layout === b.layout &&
+    secondOf(a.shown.phase) === secondOf(b.shown.phase) &&
+    a.shown.saying.name === b.shown.saying.name &&
+    a.shown.saying.figure === b.shown.saying.figure,
+);
 
 /** What is seldom done: a plain button until it is touched, for twelve menus are a lot to keep ready. */
 const More = memo(function More({ brew, acts }: { brew: Shown['brew']; acts: ColumnActs }) {
   const [asked, setAsked] = useState(false);
-  const button = <button type="button" className="btn more" aria-haspopup="menu" aria-label={`More for ${brew.tea.name}`} onClick={() => setAsked(true)}><MoreHorizontal size={20} strokeWidth={2} /></button>;
-  return asked ? <Suspense fallback={button}><MoreMenu brew={brew} acts={acts} /></Suspense> : button;
+  const button = (
+    <button
+      type="button"
+      className="btn more"
+      aria-haspopup="menu"
+      aria-label={`More for ${brew.tea.name}`}
+      onClick={() => setAsked(true)}
+    >
+      <MoreHorizontal size={20} strokeWidth={2} />
+    </button>
+  );
+  return asked ? (
+    <Suspense fallback={button}>
+      <MoreMenu brew={brew} acts={acts} />
+    </Suspense>
+  ) : (
+    button
+  );
 });
 
 /** Under the shelf: plate, the next step in words, detail, the buttons. Drawn anew when a word of it changes. */
-export const Under = memo(function Under({ shown, layout, acts, now, locked, picked }: Drawn & { acts: ColumnActs; locked: boolean; picked: boolean }) {
-  const { brew, saying, step } = shown;
-  const look = saying.name === 'late' ? 'late' : saying.name === 'window' || saying.name === 'past' || saying.name === 'warming' ? 'go' : '';
-  const stir = !locked && step?.step.kind === 'stir';
-  const beside = step && !stir && !locked ? step : null;
-  const name = <span className="visually-hidden">: {brew.tea.name}</span>;
-  const pulled = brew.state.kind === 'pulled';
-  return (
-    <div className={`under ${saying.name} ${picked ? 'picked' : ''}`} data-brew={brew.tea.name} data-place={brew.place}>
-      <Plate saying={saying} />
-      <p className="step">{stir ? `${step.act}, now` : layout.full ? (beside && saying.name !== 'warming' ? beside.act : saying.brief) : saying.step}</p>
-      {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={now} />}
-      {!layout.full && (!beside || pulled) && <p className="detail">{saying.detail}</p>}
-      {!layout.full && beside && (
-        <div className="step-beside"><span>{beside.act}</span><button type="button" className="btn slim" onClick={oneTap(() => acts.step(brew, beside.step.key, 'done', beside.done))}>{beside.done}{name}</button></div>
-      )}
-      <div className="act">
-        {stir ? <button type="button" className="btn go" onClick={oneTap(() => acts.next(shown))}>{step.done}{name}</button>
-          : pulled && !locked ? <><button type="button" className="btn" onClick={oneTap(() => acts.right(brew))}>Right{name}</button><button type="button" className="btn" onClick={oneTap(() => acts.next(shown))}>Judge{name}</button></>
-            : pulled ? <p className="small self-center flex-1">PIN to judge it</p>
-              : <button type="button" className={`btn ${look}`} disabled={locked && brew.state.kind === 'warming'} onClick={oneTap(() => acts.next(shown))}>{saying.act}{name}</button>}
-        {!locked && <More brew={brew} acts={acts} />}
+export const Under = memo(
+  function Under({
+    shown,
+    layout,
+    acts,
+    now,
+    locked,
+    picked,
+  }: Drawn & { acts: ColumnActs; locked: boolean; picked: boolean }) {
+    const { brew, saying, step } = shown;
+    const look =
+      saying.name === 'late'
+        ? 'late'
+        : saying.name === 'window' || saying.name === 'past' || saying.name === 'warming'
+          ? 'go'
+          : '';
+    const stir = !locked && step?.step.kind === 'stir';
+    const beside = step && !stir && !locked ? step : null;
+    const name = <span className="visually-hidden">: {brew.tea.name}</span>;
+    const pulled = brew.state.kind === 'pulled';
+    return (
+      <div
+        className={`under ${saying.name} ${picked ? 'picked' : ''}`}
+        data-brew={brew.tea.name}
+        data-place={brew.place}
+      >
+        <Plate saying={saying} />
+        <p className="step">
+          {stir
+            ? `${step.act}, now`
+            : layout.full
+              ? beside && saying.name !== 'warming'
+                ? beside.act
+                : saying.brief
+              : saying.step}
+        </p>
+        {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={now} />}
+        {!layout.full && (!beside || pulled) && <p className="detail">{saying.detail}</p>}
+        {!layout.full && beside && (
+          <div className="step-beside">
+            <span>{beside.act}</span>
+            <button
+              type="button"
+              className="btn slim"
+              onClick={oneTap(() => acts.step(brew, beside.step.key, 'done', beside.done))}
+            >
+              {beside.done}
+              {name}
+            </button>
+          </div>
+        )}
+        <div className="act">
+          {stir ? (
+            <button type="button" className="btn go" onClick={oneTap(() => acts.next(shown))}>
+              {step.done}
+              {name}
+            </button>
+          ) : pulled && !locked ? (
+            <>
+              <button type="button" className="btn" onClick={oneTap(() => acts.right(brew))}>
+                Right{name}
+              </button>
+              <button type="button" className="btn" onClick={oneTap(() => acts.next(shown))}>
+                Judge{name}
+              </button>
+            </>
+          ) : pulled ? (
+            <p className="small self-center flex-1">PIN to judge it</p>
+          ) : (
+            <button
+              type="button"
+              className={`btn ${look}`}
+              disabled={locked && brew.state.kind === 'warming'}
+              onClick={oneTap(() => acts.next(shown))}
+            >
+              {saying.act}
+              {name}
+            </button>
+          )}
+          {!locked && <More brew={brew} acts={acts} />}
+        </div>
       </div>
-    </div>
-  );
-}, (a, b) => a.shown.brew === b.shown.brew && a.layout === b.layout && a.locked === b.locked && a.picked === b.picked && a.acts === b.acts
-  && a.shown.saying.figure === b.shown.saying.figure && a.shown.saying.name === b.shown.saying.name && a.shown.saying.step === b.shown.saying.step && a.shown.saying.detail === b.shown.saying.detail && a.shown.step?.step.key === b.shown.step?.step.key);
+    );
+  },
+  (a, b) =>
+    a.shown.brew === b.shown.brew &&
+    a.layout === b.layout &&
+    a.locked === b.locked &&
+    a.picked === b.picked &&
+    a.acts === b.acts &&
+    a.shown.saying.figure === b.shown.saying.figure &&
+    a.shown.saying.name === b.shown.saying.name &&
+    a.shown.saying.step === b.shown.saying.step &&
+    a.shown.saying.detail === b.shown.saying.detail &&
+    a.shown.step?.step.key === b.shown.step?.step.key,
+);

@@ -14,17 +14,47 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: ColumnActs }) {
   const pulled = state.kind === 'pulled';
   return (
     <DropdownMenu.Root open={open} onOpenChange={setOpen}>
-      <DropdownMenu.Trigger className="btn more" aria-label={`More for ${brew.tea.name}`}><MoreHorizontal size={20} strokeWidth={2} /></DropdownMenu.Trigger>
+      <DropdownMenu.Trigger className="btn more" aria-label={`More for ${brew.tea.name}`}>
+        <MoreHorizontal size={20} strokeWidth={2} />
+      </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content className="pop" sideOffset={6} align="end">
-          <DropdownMenu.Item onSelect={() => acts.steps(brew)}>Steps and readings</DropdownMenu.Item>
-          <DropdownMenu.Item onSelect={() => acts.working(brew)}>How this was worked out</DropdownMenu.Item>
-          {open && state.kind === 'pulled' && <Again brew={brew} steeped={secondsBetween(state.waterOn, state.pulled)} acts={acts} />}
-          {open && brew.partners.length === 0 && acts.alike(brew).map((other) => <DropdownMenu.Item key={other.id} onSelect={() => acts.pair(brew, other)}>Put together with {other.plan.vessel.name}</DropdownMenu.Item>)}
-          {pulled && brew.pulledBy === null && <DropdownMenu.Item onSelect={() => acts.claim(brew)}>It was me who ended the steep</DropdownMenu.Item>}
-          {pulled && <DropdownMenu.Item onSelect={() => acts.close(brew)}>Off the bar, not judged</DropdownMenu.Item>}
-          {pulled && <DropdownMenu.Item onSelect={() => acts.leafBack(brew, 30)}>Leaf back for 0:30</DropdownMenu.Item>}
-          {pulled && <DropdownMenu.Item onSelect={() => acts.steepOn(brew)}>Not over: steep on</DropdownMenu.Item>}
+          <DropdownMenu.Item onSelect={() => acts.steps(brew)}>
+            Steps and readings
+          </DropdownMenu.Item>
+          <DropdownMenu.Item onSelect={() => acts.working(brew)}>
+            How this was worked out
+          </DropdownMenu.Item>
+          {open && state.kind === 'pulled' && (
+            <Again brew={brew} steeped={secondsBetween(state.waterOn, state.pulled)} acts={acts} />
+          )}
+          {open &&
+            brew.partners.length === 0 &&
+            acts.alike(brew).map((other) => (
+              <DropdownMenu.Item key={other.id} onSelect={() => acts.pair(brew, other)}>
+                Put together with {other.plan.vessel.name}
+              </DropdownMenu.Item>
+            ))}
+          {pulled && brew.pulledBy === null && (
+            <DropdownMenu.Item onSelect={() => acts.claim(brew)}>
+              It was me who ended the steep
+            </DropdownMenu.Item>
+          )}
+          {pulled && (
+            <DropdownMenu.Item onSelect={() => acts.close(brew)}>
+              Off the bar, not judged
+            </DropdownMenu.Item>
+          )}
+          {pulled && (
+            <DropdownMenu.Item onSelect={() => acts.leafBack(brew, 30)}>
+              Leaf back for 0:30
+            </DropdownMenu.Item>
+          )}
+          {pulled && (
+            <DropdownMenu.Item onSelect={() => acts.steepOn(brew)}>
+              Not over: steep on
+            </DropdownMenu.Item>
+          )}
           <DropdownMenu.Item onSelect={() => acts.giveUp(brew)}>Give it up</DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
@@ -33,8 +63,27 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: ColumnActs }) {
 }
 
 /** The next steep of its leaf, or why there is none. */
-function Again({ brew, steeped, acts }: { brew: BarBrew; steeped: Parameters<typeof planAgain>[2]; acts: ColumnActs }) {
+function Again({
+  brew,
+  steeped,
+  acts,
+}: {
+  brew: BarBrew;
+  steeped: Parameters<typeof planAgain>[2];
+  acts: ColumnActs;
+}) {
   const { next } = planAgain(brew.plan, brew.tea.style, steeped);
-  if (next.kind === 'spent') return <DropdownMenu.Item disabled className="small">{next.why}</DropdownMenu.Item>;
-  return <DropdownMenu.Item onSelect={() => acts.again(brew)}>Steep again: {next.number}. in {minutesText(next.window.best)}{next.by === 'model' ? ', by the model' : ''}{next.strength < 0.85 ? `, about ${Math.round(next.strength * 100)} % as strong` : ''}</DropdownMenu.Item>;
+  if (next.kind === 'spent')
+    return (
+      <DropdownMenu.Item disabled className="small">
+        {next.why}
+      </DropdownMenu.Item>
+    );
+  return (
+    <DropdownMenu.Item onSelect={() => acts.again(brew)}>
+      Steep again: {next.number}. in {minutesText(next.window.best)}
+      {next.by === 'model' ? ', by the model' : ''}
+      {next.strength < 0.85 ? `, about ${Math.round(next.strength * 100)} % as strong` : ''}
+    </DropdownMenu.Item>
+  );
 }

@@ -1,5 +1,18 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
 import { GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Order } from '#contracts/brews';
@@ -8,11 +21,19 @@ import { Cup } from '../../ui/vessel';
 import { houseCup } from './brews';
 import type { useHands } from './useBar';
 
-type Props = { orders: readonly Order[]; hands: ReturnType<typeof useHands>; onStart: (o: Order) => void; most?: number };
+type Props = {
+  orders: readonly Order[];
+  hands: ReturnType<typeof useHands>;
+  onStart: (o: Order) => void;
+  most?: number;
+};
 
 /** What waits: drag one by its handle, or Shift with up and down on it. */
 export function Queue({ orders, hands, onStart, most = orders.length }: Props) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const dropped = ({ active, over }: DragEndEvent) => {
     const order = orders.find((o) => o.id === active.id);
     const to = orders.findIndex((o) => o.id === over?.id);
@@ -33,7 +54,15 @@ export function Queue({ orders, hands, onStart, most = orders.length }: Props) {
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
       <SortableContext items={orders.map((o) => o.id)} strategy={verticalListSortingStrategy}>
         <ol className="queue" aria-label="Up next">
-          {orders.slice(0, most).map((o, i) => <Row key={o.id} order={o} onKeyDown={keyed(o, i)} onStart={() => onStart(o)} onDrop={() => hands.order.drop(o)} />)}
+          {orders.slice(0, most).map((o, i) => (
+            <Row
+              key={o.id}
+              order={o}
+              onKeyDown={keyed(o, i)}
+              onStart={() => onStart(o)}
+              onDrop={() => hands.order.drop(o)}
+            />
+          ))}
         </ol>
       </SortableContext>
       {orders.length > most && <p className="small">and {orders.length - most} more</p>}
@@ -41,20 +70,62 @@ export function Queue({ orders, hands, onStart, most = orders.length }: Props) {
   );
 }
 
-function Row({ order, onKeyDown, onStart, onDrop }: { order: Order; onKeyDown: (e: KeyboardEvent) => void; onStart: () => void; onDrop: () => void }) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({ id: order.id });
+function Row({
+  order,
+  onKeyDown,
+  onStart,
+  onDrop,
+}: {
+  order: Order;
+  onKeyDown: (e: KeyboardEvent) => void;
+  onStart: () => void;
+  onDrop: () => void;
+}) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } =
+    useSortable({ id: order.id });
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const tea = book?.teas.find((t) => t.id === order.teaId);
   const vessel = shelf?.vessels.find((v) => v.id === order.vesselId);
   return (
-    <li ref={setNodeRef} style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }} data-order={order.teaName}>
-      <button type="button" className="take" onClick={onStart} onKeyDown={onKeyDown} aria-label={`Start ${order.teaName}${order.forWhom ? `, ${order.forWhom}` : ''}. Shift with up and down moves it`}>
+    <li
+      ref={setNodeRef}
+      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
+      data-order={order.teaName}
+    >
+      <button
+        type="button"
+        className="take"
+        onClick={onStart}
+        onKeyDown={onKeyDown}
+        aria-label={`Start ${order.teaName}${order.forWhom ? `, ${order.forWhom}` : ''}. Shift with up and down moves it`}
+      >
         {tea?.house ? <Cup liquor={houseCup(tea, tea.house.recipe)} size={30} /> : <span />}
-        <span><span className="tea">{order.teaName}</span><span className="small">{[order.forWhom, vessel?.name].filter(Boolean).join(', ') || 'any vessel'}</span></span>
+        <span>
+          <span className="tea">{order.teaName}</span>
+          <span className="small">
+            {[order.forWhom, vessel?.name].filter(Boolean).join(', ') || 'any vessel'}
+          </span>
+        </span>
       </button>
-      <button type="button" className="grip" ref={setActivatorNodeRef} {...attributes} {...listeners} aria-label={`Drag ${order.teaName}`}><GripVertical size={20} strokeWidth={2} /></button>
-      <button type="button" className="btn quiet slim" onClick={onDrop} aria-label={`Take ${order.teaName} off the queue`}>Off</button>
+      <button
+        type="button"
+        className="grip"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Drag ${order.teaName}`}
+      >
+        <GripVertical size={20} strokeWidth={2} />
+      </button>
+      <button
+        type="button"
+        className="btn quiet slim"
+        onClick={onDrop}
+        aria-label={`Take ${order.teaName} off the queue`}
+      >
+        Off
+      </button>
     </li>
   );
 }

@@ -27,20 +27,37 @@ export function Scan({ onDone }: { onDone: () => void }) {
       canvas.width = WIDTH;
       canvas.height = Math.round((WIDTH * v.videoHeight) / v.videoWidth);
       ink.drawImage(v, 0, 0, canvas.width, canvas.height);
-      const found = jsQR(ink.getImageData(0, 0, canvas.width, canvas.height).data, canvas.width, canvas.height);
+      const found = jsQR(
+        ink.getImageData(0, 0, canvas.width, canvas.height).data,
+        canvas.width,
+        canvas.height,
+      );
       if (!found || over) return;
       const place = placeOfCode(found.data);
-      if (!place) return setFault('That code is not of a card here. Hold a wall card, caddy label or pocket card before it.');
+      if (!place)
+        return setFault(
+          'That code is not of a card here. Hold a wall card, caddy label or pocket card before it.',
+        );
       done.current();
       navigate(place);
     };
-    if (!navigator.mediaDevices) setFault('This browser gives no camera here: it needs a secure address. A scanner that types works.');
-    else navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } }).then((s) => {
-      stream = s;
-      if (over) return s.getTracks().forEach((t) => t.stop());
-      if (video.current) video.current.srcObject = s;
-      timer = setInterval(look, LOOK_MS);
-    }, () => setFault('The camera cannot be used: it was not allowed, or something else has it. A scanner that types works too.'));
+    if (!navigator.mediaDevices)
+      setFault(
+        'This browser gives no camera here: it needs a secure address. A scanner that types works.',
+      );
+    else
+      navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } }).then(
+        (s) => {
+          stream = s;
+          if (over) return s.getTracks().forEach((t) => t.stop());
+          if (video.current) video.current.srcObject = s;
+          timer = setInterval(look, LOOK_MS);
+        },
+        () =>
+          setFault(
+            'The camera cannot be used: it was not allowed, or something else has it. A scanner that types works too.',
+          ),
+      );
     return () => {
       over = true;
       clearInterval(timer);
@@ -49,8 +66,22 @@ export function Scan({ onDone }: { onDone: () => void }) {
   }, [navigate]);
   return (
     <div className="grid gap-3">
-      <video ref={video} autoPlay playsInline muted className="w-full max-w-[480px] border border-line-2" style={{ minHeight: 200, background: 'var(--well)' }} aria-label="What the camera sees" />
-      {fault ? <p className="fault" role="alert">{fault}</p> : <p className="small">Hold the card’s code before the camera.</p>}
+      <video
+        ref={video}
+        autoPlay
+        playsInline
+        muted
+        className="w-full max-w-[480px] border border-line-2"
+        style={{ minHeight: 200, background: 'var(--well)' }}
+        aria-label="What the camera sees"
+      />
+      {fault ? (
+        <p className="fault" role="alert">
+          {fault}
+        </p>
+      ) : (
+        <p className="small">Hold the card’s code before the camera.</p>
+      )}
     </div>
   );
 }

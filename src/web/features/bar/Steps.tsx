@@ -1,6 +1,16 @@
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { CLOCK_STEPS, standingOf, stepsOf, stepWords, turnsOf } from '#core/timing';
-import { celsius, minutesText, numberText, parseTemperature, secondsBetween, readingText, volumeText, grams, type EpochMs } from '#core/units';
+import {
+  celsius,
+  minutesText,
+  numberText,
+  parseTemperature,
+  secondsBetween,
+  readingText,
+  volumeText,
+  grams,
+  type EpochMs,
+} from '#core/units';
 import { ScalePanel } from '../../app/ScalePanel';
 import { useScaleHere } from '../../app/scale';
 import { useUnits } from '../../app/session';
@@ -13,7 +23,17 @@ type Hands = ReturnType<typeof useHands>;
 const STANDING = { done: 'done', skipped: 'left out', now: 'now', ahead: '' } as const;
 
 /** Every step of a brew with how it stands: confirmed, left out, weighed; and what a thermometer in it says. */
-export function Steps({ brew, hands, onWeighed, onPour }: { brew: BarBrew; hands: Hands; onWeighed: () => void; onPour: () => void }) {
+export function Steps({
+  brew,
+  hands,
+  onWeighed,
+  onPour,
+}: {
+  brew: BarBrew;
+  hands: Hands;
+  onWeighed: () => void;
+  onPour: () => void;
+}) {
   const units = useUnits();
   const [weighing, setWeighing] = useState(false);
   const stood = standingOf(stepsOf(brew.plan), brew.state, brew.marks);
@@ -29,18 +49,69 @@ export function Steps({ brew, hands, onWeighed, onPour }: { brew: BarBrew; hands
       <ol>
         {stood.map((s) => {
           const words = stepWords(s, brew.plan, units);
-          const at = s.at === null ? '' : on !== null && s.at >= on ? `+${minutesText(secondsBetween(on, s.at as EpochMs))}` : clockText(s.at);
+          const at =
+            s.at === null
+              ? ''
+              : on !== null && s.at >= on
+                ? `+${minutesText(secondsBetween(on, s.at as EpochMs))}`
+                : clockText(s.at);
           return (
-            <li key={s.key} className={s.standing} aria-current={s.standing === 'now' ? 'step' : undefined}>
-              <span><b>{words.act}</b><span className="small">{[s.due !== null && s.due > 0 ? minutesText(s.due) : '', STANDING[s.standing], s.mark?.grams ? `${numberText(s.mark.grams)} g` : '', at].filter(Boolean).join(', ')}</span></span>
-              {!CLOCK_STEPS.has(s.kind) && s.mark === null && <span className="flex gap-2">
-                {s.kind === 'weigh' && <button type="button" className="btn slim" onClick={() => setWeighing((w) => !w)}>On the scale</button>}
-                <button type="button" className="btn slim" onClick={() => hands.step(brew, s.key, 'done', words.done)}>{words.done}</button>
-                <button type="button" className="btn quiet slim" onClick={() => hands.step(brew, s.key, 'skipped', words.done)}>Leave out</button>
-              </span>}
-              {s.kind === 'pour' && brew.state.kind === 'warming' && <Pouring brew={brew} onPour={onPour} />}
-              {s.kind === 'serve' && brew.plan.recipe.handling.order === 'turns' && <Turns brew={brew} />}
-              {s.kind === 'weigh' && weighing && <div className="w-full"><ScalePanel target={brew.plan.leaf} onTake={took} takeWords="That is it" /></div>}
+            <li
+              key={s.key}
+              className={s.standing}
+              aria-current={s.standing === 'now' ? 'step' : undefined}
+            >
+              <span>
+                <b>{words.act}</b>
+                <span className="small">
+                  {[
+                    s.due !== null && s.due > 0 ? minutesText(s.due) : '',
+                    STANDING[s.standing],
+                    s.mark?.grams ? `${numberText(s.mark.grams)} g` : '',
+                    at,
+                  ]
+                    .filter(Boolean)
+                    .join(', ')}
+                </span>
+              </span>
+              {!CLOCK_STEPS.has(s.kind) && s.mark === null && (
+                <span className="flex gap-2">
+                  {s.kind === 'weigh' && (
+                    <button
+                      type="button"
+                      className="btn slim"
+                      onClick={() => setWeighing((w) => !w)}
+                    >
+                      On the scale
+                    </button>
+                  )}
+                  <button
+                    type="button"
+                    className="btn slim"
+                    onClick={() => hands.step(brew, s.key, 'done', words.done)}
+                  >
+                    {words.done}
+                  </button>
+                  <button
+                    type="button"
+                    className="btn quiet slim"
+                    onClick={() => hands.step(brew, s.key, 'skipped', words.done)}
+                  >
+                    Leave out
+                  </button>
+                </span>
+              )}
+              {s.kind === 'pour' && brew.state.kind === 'warming' && (
+                <Pouring brew={brew} onPour={onPour} />
+              )}
+              {s.kind === 'serve' && brew.plan.recipe.handling.order === 'turns' && (
+                <Turns brew={brew} />
+              )}
+              {s.kind === 'weigh' && weighing && (
+                <div className="w-full">
+                  <ScalePanel target={brew.plan.leaf} onTake={took} takeWords="That is it" />
+                </div>
+              )}
             </li>
           );
         })}
@@ -53,8 +124,21 @@ export function Steps({ brew, hands, onWeighed, onPour }: { brew: BarBrew; hands
 /** Pours on the scale: the clock starts by itself as the weight rises, and the rule says when it is enough. */
 function Pouring({ brew, onPour }: { brew: BarBrew; onPour: () => void }) {
   const [open, setOpen] = useState(false);
-  if (!open) return <span className="flex gap-2"><button type="button" className="btn slim" onClick={() => setOpen(true)}>Start as you pour</button></span>;
-  return <div className="w-full"><ScalePanel target={brew.plan.water} small={false}><Rising onRise={onPour} /></ScalePanel></div>;
+  if (!open)
+    return (
+      <span className="flex gap-2">
+        <button type="button" className="btn slim" onClick={() => setOpen(true)}>
+          Start as you pour
+        </button>
+      </span>
+    );
+  return (
+    <div className="w-full">
+      <ScalePanel target={brew.plan.water} small={false}>
+        <Rising onRise={onPour} />
+      </ScalePanel>
+    </div>
+  );
 }
 function Rising({ onRise }: { onRise: () => void }) {
   const { weight } = useScaleHere();
@@ -67,7 +151,11 @@ function Rising({ onRise }: { onRise: () => void }) {
     risen.current = true;
     onRise();
   }, [weight, onRise]);
-  return <p className="small">The clock starts as the water goes on. Stand the vessel on the scale first, leaf in it.</p>;
+  return (
+    <p className="small">
+      The clock starts as the water goes on. Stand the vessel on the scale first, leaf in it.
+    </p>
+  );
 }
 
 /** The order of pouring, drawn: each cup half, then back. */
@@ -76,15 +164,45 @@ function Turns({ brew }: { brew: BarBrew }) {
   const { cups, each, order } = turnsOf(brew.plan.liquor);
   const [X, TOP] = [58, 30];
   return (
-    <svg className="w-full max-w-[440px]" viewBox={`0 0 ${cups * X + 90} 104`} role="img" aria-label={`Pour ${volumeText(each, units.volume)} into ${order.join(', ')}`}>
+    <svg
+      className="w-full max-w-[440px]"
+      viewBox={`0 0 ${cups * X + 90} 104`}
+      role="img"
+      aria-label={`Pour ${volumeText(each, units.volume)} into ${order.join(', ')}`}
+    >
       {Array.from({ length: cups }, (_, i) => (
         <g key={i} transform={`translate(${10 + i * X} ${TOP})`}>
-          <path d="M0 0L6 40H34L40 0" fill="none" stroke="var(--ink)" strokeWidth="1.6" /><path d="M3 20H37" stroke="var(--ink)" strokeDasharray="3 3" />
-          <text x="20" y="58" fontSize="15" fontWeight="700" textAnchor="middle" fill="var(--ink)">{i + 1}</text><text x="20" y="15" fontSize="12" textAnchor="middle" fill="var(--ink-2)">{cups * 2 - i}.</text><text x="20" y="34" fontSize="12" textAnchor="middle" fill="var(--ink-2)">{i + 1}.</text>
+          <path d="M0 0L6 40H34L40 0" fill="none" stroke="var(--ink)" strokeWidth="1.6" />
+          <path d="M3 20H37" stroke="var(--ink)" strokeDasharray="3 3" />
+          <text x="20" y="58" fontSize="15" fontWeight="700" textAnchor="middle" fill="var(--ink)">
+            {i + 1}
+          </text>
+          <text x="20" y="15" fontSize="12" textAnchor="middle" fill="var(--ink-2)">
+            {cups * 2 - i}.
+          </text>
+          <text x="20" y="34" fontSize="12" textAnchor="middle" fill="var(--ink-2)">
+            {i + 1}.
+          </text>
         </g>
       ))}
-      <path d={`M12 20H${cups * X - 18}m-7 -4l7 4l-7 4`} fill="none" stroke="var(--ink)" strokeWidth="1.5" /><path d={`M${cups * X - 18} 96H12m7 -4l-7 4l7 4`} fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-      <text x={cups * X + 6} y="54" fontSize="14" fill="var(--ink)">{volumeText(each, units.volume)}</text><text x={cups * X + 6} y="72" fontSize="13" fill="var(--ink-2)">each time</text>
+      <path
+        d={`M12 20H${cups * X - 18}m-7 -4l7 4l-7 4`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+      <path
+        d={`M${cups * X - 18} 96H12m7 -4l-7 4l7 4`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+      <text x={cups * X + 6} y="54" fontSize="14" fill="var(--ink)">
+        {volumeText(each, units.volume)}
+      </text>
+      <text x={cups * X + 6} y="72" fontSize="13" fill="var(--ink-2)">
+        each time
+      </text>
     </svg>
   );
 }
@@ -105,9 +223,32 @@ function Reading({ brew, hands }: { brew: BarBrew; hands: Hands }) {
   return (
     <form onSubmit={submit} className="field-row mt-4">
       <label htmlFor="reading">Thermometer in it</label>
-      <div className="with-unit"><input id="reading" className="box" value={typed} aria-invalid={fault !== ''} aria-describedby={fault ? 'reading-fault' : undefined} onChange={(e) => setTyped(e.target.value)} placeholder={`78 °${units.temperature}`} /><button type="submit" className="btn slim">Keep it</button></div>
-      {fault && <p id="reading-fault" className="fault" role="alert">{fault}</p>}
-      {brew.readings.length > 0 && <p className="small">{brew.readings.map((r) => `${readingText(r.celsius, units.temperature)} at ${clockText(r.at)}`).join(', ')}</p>}
+      <div className="with-unit">
+        <input
+          id="reading"
+          className="box"
+          value={typed}
+          aria-invalid={fault !== ''}
+          aria-describedby={fault ? 'reading-fault' : undefined}
+          onChange={(e) => setTyped(e.target.value)}
+          placeholder={`78 °${units.temperature}`}
+        />
+        <button type="submit" className="btn slim">
+          Keep it
+        </button>
+      </div>
+      {fault && (
+        <p id="reading-fault" className="fault" role="alert">
+          {fault}
+        </p>
+      )}
+      {brew.readings.length > 0 && (
+        <p className="small">
+          {brew.readings
+            .map((r) => `${readingText(r.celsius, units.temperature)} at ${clockText(r.at)}`)
+            .join(', ')}
+        </p>
+      )}
     </form>
   );
 }

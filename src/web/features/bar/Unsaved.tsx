@@ -6,10 +6,16 @@ import { clockText } from './brews';
 export function Unsaved() {
   const { waiting, awaySince, needsSignIn } = useAppSelector((s) => s.outbox);
   if (awaySince === null && !(needsSignIn && waiting.length > 0)) return null;
-  const many = waiting.length === 0 ? '' : `${waiting.length} ${waiting.length === 1 ? 'record waits' : 'records wait'} here, none lost. Not saved yet.`;
+  const many =
+    waiting.length === 0
+      ? ''
+      : `${waiting.length} ${waiting.length === 1 ? 'record waits' : 'records wait'} here, none lost. Not saved yet.`;
   return (
     <div className="unsaved-note">
-      <Note><b>{needsSignIn ? 'Signed out.' : `No connection since ${clockText(awaySince ?? 0)}.`}</b> {needsSignIn ? 'Sign in and they are kept.' : 'The bar goes on.'} {many}</Note>
+      <Note>
+        <b>{needsSignIn ? 'Signed out.' : `No connection since ${clockText(awaySince ?? 0)}.`}</b>{' '}
+        {needsSignIn ? 'Sign in and they are kept.' : 'The bar goes on.'} {many}
+      </Note>
     </div>
   );
 }

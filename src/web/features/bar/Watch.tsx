@@ -18,14 +18,30 @@ export function BarWatch({ place }: { place: string }) {
     addEventListener('pointerdown', allowSound, { once: true });
     addEventListener('keydown', allowSound, { once: true });
   }, []);
-  const shown = useMemo(() => shownAt(brews, now, { volume, temperature }), [brews, now, volume, temperature]);
+  const shown = useMemo(
+    () => shownAt(brews, now, { volume, temperature }),
+    [brews, now, volume, temperature],
+  );
   const title = useMemo(() => {
     const next = nextHands(shown.filter((s) => s.saying.name !== 'pulled'))[0];
-    return next ? `${next.saying.late ? '+' : ''}${next.saying.figure} ${next.brew.tea.name} · Limnos` : `${place} · Limnos`;
+    return next
+      ? `${next.saying.late ? '+' : ''}${next.saying.figure} ${next.brew.tea.name} · Limnos`
+      : `${place} · Limnos`;
   }, [shown, place]);
   useEffect(() => {
     document.title = title;
   }, [title]);
-  const due = shown.some((s) => s.saying.name === 'late') ? 'late' : shown.some((s) => s.saying.name === 'past' || s.saying.name === 'window') ? 'due' : null;
-  return <>{frame && due && <div className={`across ${due}`} data-testid="across" aria-hidden="true" />}<div className="visually-hidden" role="status" aria-live="assertive">{said}</div></>;
+  const due = shown.some((s) => s.saying.name === 'late')
+    ? 'late'
+    : shown.some((s) => s.saying.name === 'past' || s.saying.name === 'window')
+      ? 'due'
+      : null;
+  return (
+    <>
+      {frame && due && <div className={`across ${due}`} data-testid="across" aria-hidden="true" />}
+      <div className="visually-hidden" role="status" aria-live="assertive">
+        {said}
+      </div>
+    </>
+  );
 }

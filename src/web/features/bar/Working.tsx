@@ -13,11 +13,36 @@ export function BrewWorking({ brew }: { brew: Brew }) {
   const { recipe } = plan;
   const held = styleOf(brew.tea.style).held;
   const lines: [string, string][] = [
-    ['Recipe', `version ${brew.versionNumber}: ${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, units.temperature)} on the leaf`],
-    ['Leaf', `${plan.leaf} g for ${volumeText(plan.water, units.volume)}, ${SCHOOL_WORDS[recipe.scaling.school]}${plan.spoons ? `: ${plan.spoons}` : ''}`],
-    ['Heat', plan.reachable ? `${temperatureText(plan.kettle, units.temperature)} in the kettle, vessel ${plan.warmed ? 'warmed' : 'cold'}` : `out of reach: it would take ${temperatureText(plan.kettle, units.temperature)} in the kettle`],
-    ['Window', `${minutesText(recipe.window.earliest)} earliest, ${minutesText(recipe.window.best)} best, ${minutesText(recipe.window.latest)} latest`],
-    ['Yield', `leaf keeps ${held} ml a gram: ${volumeText(liquorYield(plan.water, plan.leaf, held), units.volume)} pours off`],
+    [
+      'Recipe',
+      `version ${brew.versionNumber}: ${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, units.temperature)} on the leaf`,
+    ],
+    [
+      'Leaf',
+      `${plan.leaf} g for ${volumeText(plan.water, units.volume)}, ${SCHOOL_WORDS[recipe.scaling.school]}${plan.spoons ? `: ${plan.spoons}` : ''}`,
+    ],
+    [
+      'Heat',
+      plan.reachable
+        ? `${temperatureText(plan.kettle, units.temperature)} in the kettle, vessel ${plan.warmed ? 'warmed' : 'cold'}`
+        : `out of reach: it would take ${temperatureText(plan.kettle, units.temperature)} in the kettle`,
+    ],
+    [
+      'Window',
+      `${minutesText(recipe.window.earliest)} earliest, ${minutesText(recipe.window.best)} best, ${minutesText(recipe.window.latest)} latest`,
+    ],
+    [
+      'Yield',
+      `leaf keeps ${held} ml a gram: ${volumeText(liquorYield(plan.water, plan.leaf, held), units.volume)} pours off`,
+    ],
   ];
-  return <div className="working">{lines.map(([of, text]) => <p key={of}><b>{of}</b> {text}</p>)}</div>;
+  return (
+    <div className="working">
+      {lines.map(([of, text]) => (
+        <p key={of}>
+          <b>{of}</b> {text}
+        </p>
+      ))}
+    </div>
+  );
 }

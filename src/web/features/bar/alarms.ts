@@ -12,7 +12,10 @@ const LATE_TIMES = 3;
 export function ringsBetween(brew: Brew, from: number, to: number): Ring | null {
   if (brew.state.kind !== 'steeping') return null;
   const { best, latest } = brew.plan.recipe.window;
-  const at = (s: number) => brew.state.kind === 'steeping' && from < brew.state.waterOn + s * 1000 && brew.state.waterOn + s * 1000 <= to;
+  const at = (s: number) =>
+    brew.state.kind === 'steeping' &&
+    from < brew.state.waterOn + s * 1000 &&
+    brew.state.waterOn + s * 1000 <= to;
   for (let i = LATE_TIMES; i >= 0; i--) if (at(latest + i * LATE_EVERY)) return 'taps';
   if (at(best)) return 'tap';
   return at(best - 10) ? 'knock' : null;
@@ -41,7 +44,10 @@ function strike(frequency: number, after: number, decay: number, gain: number) {
 function ring(kind: Ring, place: number, loudness: number) {
   const pitch = 2 ** ((((place - 1) % 6) * 4) / 12 / 2);
   if (kind === 'knock') [0, 0.14].forEach((t) => strike(220 * pitch, t, 0.06, loudness * 1.4));
-  else (kind === 'tap' ? [0] : [0, 0.24]).forEach((t) => [1900, 3100].forEach((f) => strike(f * pitch, t, 0.18, loudness)));
+  else
+    (kind === 'tap' ? [0] : [0, 0.24]).forEach((t) =>
+      [1900, 3100].forEach((f) => strike(f * pitch, t, 0.18, loudness)),
+    );
 }
 
 /** What a screen reader is told: at one minute, best and latest only. */
@@ -69,7 +75,8 @@ export function useAlarms(brews: readonly Brew[], now: EpochMs): string {
       const kind = ringsBetween(brew, from, now);
       if (kind && loudness > 0) ring(kind, brew.place, loudness);
       // In the quiet mode it still shakes, where it can.
-      if (kind && kind !== 'knock' && vibrate) navigator.vibrate?.(kind === 'tap' ? 120 : [120, 90, 120]);
+      if (kind && kind !== 'knock' && vibrate)
+        navigator.vibrate?.(kind === 'tap' ? 120 : [120, 90, 120]);
       const words = saysBetween(brew, from, now);
       if (words) setSaid(words);
     }
@@ -85,10 +92,13 @@ export function useWakeLock(wanted: boolean): void {
     let over = false;
     const take = () => {
       if (document.visibilityState !== 'visible') return;
-      navigator.wakeLock.request('screen').then((l) => {
-        if (over) void l.release();
-        else lock = l;
-      }, () => undefined); // refused, on battery for instance: the bar goes on without
+      navigator.wakeLock.request('screen').then(
+        (l) => {
+          if (over) void l.release();
+          else lock = l;
+        },
+        () => undefined,
+      ); // refused, on battery for instance: the bar goes on without
     };
     take();
     document.addEventListener('visibilitychange', take);

@@ -3,7 +3,11 @@
 /** Where in the application a read code leads; null when it is not one of ours. Only the path counts: a code printed before the server moved still opens. */
 export function placeOfCode(text: string): string | null {
   const trimmed = text.trim();
-  const path = URL.canParse(trimmed) ? new URL(trimmed).pathname + new URL(trimmed).search : trimmed.startsWith('/') ? trimmed : '';
+  const path = URL.canParse(trimmed)
+    ? new URL(trimmed).pathname + new URL(trimmed).search
+    : trimmed.startsWith('/')
+      ? trimmed
+      : '';
   return /^\/(start|book|log|shelf|judge)(\/|\?|$)/.test(path) ? path : null;
 }
 
@@ -17,7 +21,10 @@ const HELD = new Set(['Shift', 'Control', 'Alt', 'Meta', 'CapsLock']);
  * Gathers keys as they come: whether one belongs to a code (an address, so it begins with h), and the whole code when
  * its Enter comes fast. Pure but for what it holds.
  */
-export function wedgeReader(): (key: string, at: number) => { readonly ofCode: boolean; readonly whole: string | null } {
+export function wedgeReader(): (
+  key: string,
+  at: number,
+) => { readonly ofCode: boolean; readonly whole: string | null } {
   let text = '';
   let last = 0;
   return (key, at) => {

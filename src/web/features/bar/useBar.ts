@@ -24,7 +24,10 @@ const LIVE_POLL_MS = 30_000;
 /** The bar of this site: told as it happens, asked for every few seconds while the stream is down. */
 export function useBar() {
   const live = useAppSelector((s) => s.live.on);
-  const { data, isLoading, isError } = useBarQuery(undefined, { pollingInterval: live ? LIVE_POLL_MS : POLL_MS, skipPollingIfUnfocused: true });
+  const { data, isLoading, isError } = useBarQuery(undefined, {
+    pollingInterval: live ? LIVE_POLL_MS : POLL_MS,
+    skipPollingIfUnfocused: true,
+  });
   const waiting = useAppSelector((s) => s.outbox.waiting);
   const brews = useMemo(() => barOf(data?.brews ?? [], waiting), [data?.brews, waiting]);
   const orders = useMemo(() => ordersOf(data?.orders ?? [], waiting), [data?.orders, waiting]);
@@ -35,9 +38,25 @@ export function useBar() {
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 type Done = Without<BrewEventBody, 'id' | 'at'>;
 
-export type StartAsked = { tea: Tea; lot: Lot | null; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; warming: boolean; orderId?: string | null };
+export type StartAsked = {
+  tea: Tea;
+  lot: Lot | null;
+  version: Version;
+  vessel: Vessel;
+  water: Millilitres;
+  warmed: boolean;
+  warming: boolean;
+  orderId?: string | null;
+};
 /** Between two orders, or past either end. */
-const rankBetween = (before: Order | undefined, after: Order | undefined): number => (before && after ? (before.rank + after.rank) / 2 : before ? before.rank + 1 : after ? after.rank - 1 : 0);
+const rankBetween = (before: Order | undefined, after: Order | undefined): number =>
+  before && after
+    ? (before.rank + after.rank) / 2
+    : before
+      ? before.rank + 1
+      : after
+        ? after.rank - 1
+        : 0;
 
 /** What hands do: start a brew, or something to one that is there. Done here at once, kept on the server as soon as it can be. */
 export function useHands() {
@@ -58,7 +77,8 @@ export function useHands() {
     const of = allOf([brew]).map((b) => send(b, what));
     dispatch(toastShown({ text, undo: { kind: 'events', of } }));
   };
-  const nameOf = (brew: BarBrew) => (brew.partners.length ? `${brew.tea.name}, ${allOf([brew]).length} vessels,` : brew.tea.name);
+  const nameOf = (brew: BarBrew) =>
+    brew.partners.length ? `${brew.tea.name}, ${allOf([brew]).length} vessels,` : brew.tea.name;
   const place = (taken: readonly BarBrew[]): number | null => {
     const places = new Set(allOf(taken).map((b) => b.place));
     return Array.from({ length: PLACES }, (_, i) => i + 1).find((p) => !places.has(p)) ?? null;
@@ -67,39 +87,122 @@ export function useHands() {
     dispatch(queueWrite({ kind: 'start', id: body.id, body, brew }));
     return brew;
   };
-  const fresh = (id: string, at: number) => ({ id, siteId: session.site.id, leafId: id, pairedId: null, kettle: session.site.kettle.name, marks: [], readings: [], pulledDevice: null, timing: null, startedBy: me, startedAt: at, pulledBy: null, judgedBy: null, verdict: null, proposal: null, accepted: null, remark: '' });
+  const fresh = (id: string, at: number) => ({
+    id,
+    siteId: session.site.id,
+    leafId: id,
+    pairedId: null,
+    kettle: session.site.kettle.name,
+    marks: [],
+    readings: [],
+    pulledDevice: null,
+    timing: null,
+    startedBy: me,
+    startedAt: at,
+    pulledBy: null,
+    judgedBy: null,
+    verdict: null,
+    proposal: null,
+    accepted: null,
+    remark: '',
+  });
 
   return {
     locked,
     send,
-    start({ tea, lot, version, vessel, water, warmed, warming, orderId = null }: StartAsked, taken: readonly BarBrew[]): Brew | null {
+    start(
+      { tea, lot, version, vessel, water, warmed, warming, orderId = null }: StartAsked,
+      taken: readonly BarBrew[],
+    ): Brew | null {
       const pourOf = { tea, lot, version, vessel, site: session.site, water, warmed };
       const card = cardOf(pourOf);
       const free = place(taken);
       if (card.kind !== 'card' || free === null) return null;
       const at = Math.round(now());
       const id = newId();
-      const body = { id, siteId: session.site.id, teaId: tea.id, lotId: lot?.id ?? null, versionId: version.id, vesselId: vessel.id, water, warmed, warming, place: free, at, after: null, orderId };
+      const body = {
+        id,
+        siteId: session.site.id,
+        teaId: tea.id,
+        lotId: lot?.id ?? null,
+        versionId: version.id,
+        vesselId: vessel.id,
+        water,
+        warmed,
+        warming,
+        place: free,
+        at,
+        after: null,
+        orderId,
+      };
       return begun(body, {
-        ...fresh(id, at), place: free, method: methodFor(vessel), tea: { id: tea.id, name: tea.name, style: tea.style }, lot: lot && { id: lot.id, name: lot.name }, vesselId: vessel.id, versionId: version.id, versionNumber: version.number,
-        plan: planOf(card, pourOf), state: begin(epochMs(at), warming) as Brew['state'],
+        ...fresh(id, at),
+        place: free,
+        method: methodFor(vessel),
+        tea: { id: tea.id, name: tea.name, style: tea.style },
+        lot: lot && { id: lot.id, name: lot.name },
+        vesselId: vessel.id,
+        versionId: version.id,
+        versionNumber: version.number,
+        plan: planOf(card, pourOf),
+        state: begin(epochMs(at), warming) as Brew['state'],
       });
     },
     /** Says that it was started, with Undo. */
     said(brew: Brew): void {
-      dispatch(toastShown({ text: `${brew.tea.name} ${brew.state.kind === 'warming' ? 'is on the bar' : 'is steeping'} in the ${brew.plan.vessel.name}.`, undo: { kind: 'start', brew } }));
+      dispatch(
+        toastShown({
+          text: `${brew.tea.name} ${brew.state.kind === 'warming' ? 'is on the bar' : 'is steeping'} in the ${brew.plan.vessel.name}.`,
+          undo: { kind: 'start', brew },
+        }),
+      );
     },
     /** The next steep of the same leaf; false when it is spent or the bar is full. */
     again(before: BarBrew, taken: readonly BarBrew[]): boolean {
       if (!('pulled' in before.state)) return false;
-      const { plan } = planAgain(before.plan, before.tea.style, secondsBetween(before.state.waterOn, before.state.pulled));
+      const { plan } = planAgain(
+        before.plan,
+        before.tea.style,
+        secondsBetween(before.state.waterOn, before.state.pulled),
+      );
       const free = place(taken);
       if (!plan || free === null) return false;
       const at = Math.round(now());
       const id = newId();
-      const body = { id, siteId: before.siteId, teaId: before.tea.id, lotId: before.lot?.id ?? null, versionId: before.versionId, vesselId: before.vesselId, water: plan.water, warmed: true, warming: true, place: free, at, after: before.id, orderId: null };
-      const brew = begun(body, { ...fresh(id, at), leafId: before.leafId, place: free, method: before.method, tea: before.tea, lot: before.lot, vesselId: before.vesselId, versionId: before.versionId, versionNumber: before.versionNumber, plan, state: begin(epochMs(at), true) as Brew['state'] });
-      dispatch(toastShown({ text: `${before.tea.name}, steep ${plan.steep?.number ?? 2}: ${minutesText(plan.recipe.window.best)}, ${plan.steep?.by === 'recipe' ? 'as its recipe has it' : 'by the model, to the first cup’s strength'}.`, undo: { kind: 'start', brew } }));
+      const body = {
+        id,
+        siteId: before.siteId,
+        teaId: before.tea.id,
+        lotId: before.lot?.id ?? null,
+        versionId: before.versionId,
+        vesselId: before.vesselId,
+        water: plan.water,
+        warmed: true,
+        warming: true,
+        place: free,
+        at,
+        after: before.id,
+        orderId: null,
+      };
+      const brew = begun(body, {
+        ...fresh(id, at),
+        leafId: before.leafId,
+        place: free,
+        method: before.method,
+        tea: before.tea,
+        lot: before.lot,
+        vesselId: before.vesselId,
+        versionId: before.versionId,
+        versionNumber: before.versionNumber,
+        plan,
+        state: begin(epochMs(at), true) as Brew['state'],
+      });
+      dispatch(
+        toastShown({
+          text: `${before.tea.name}, steep ${plan.steep?.number ?? 2}: ${minutesText(plan.recipe.window.best)}, ${plan.steep?.by === 'recipe' ? 'as its recipe has it' : 'by the model, to the first cup’s strength'}.`,
+          undo: { kind: 'start', brew },
+        }),
+      );
       return true;
     },
     /** The one thing a brew wants next: water on, a stir at its moment, or the pull. Judging opens its own page. */
@@ -107,51 +210,147 @@ export function useHands() {
       // A locked tablet lifts and does nothing else: whatever else it sent would wait for a PIN, with every lift behind it.
       if (locked && brew.state.kind !== 'steeping') return;
       const name = nameOf(brew);
-      if (!locked && step?.step.kind === 'stir') return both(brew, { kind: 'step', key: step.step.key, outcome: 'done' }, `${name} stirred.`);
-      if (brew.state.kind === 'warming') return both(brew, { kind: 'waterOn' }, `${name}: water on.`);
+      if (!locked && step?.step.kind === 'stir')
+        return both(
+          brew,
+          { kind: 'step', key: step.step.key, outcome: 'done' },
+          `${name} stirred.`,
+        );
+      if (brew.state.kind === 'warming')
+        return both(brew, { kind: 'waterOn' }, `${name}: water on.`);
       if (brew.state.kind !== 'steeping') return;
       const s = secondsBetween(brew.state.waterOn, now());
       const { window } = brew.plan.recipe;
       const timing = pullTiming(s, window);
-      const how = timing === 'early' ? `${minutesText(window.earliest - s)} before its window` : timing === 'late' ? `late by ${minutesText(s - window.latest)}` : 'in its window';
-      both(brew, { kind: 'pull' }, `${name} ${brew.plan.pull.done.toLowerCase()} at ${minutesText(s)}, ${how}.${saying.name === 'late' ? ' Taste it.' : ''}`);
+      const how =
+        timing === 'early'
+          ? `${minutesText(window.earliest - s)} before its window`
+          : timing === 'late'
+            ? `late by ${minutesText(s - window.latest)}`
+            : 'in its window';
+      both(
+        brew,
+        { kind: 'pull' },
+        `${name} ${brew.plan.pull.done.toLowerCase()} at ${minutesText(s)}, ${how}.${saying.name === 'late' ? ' Taste it.' : ''}`,
+      );
     },
     /** A step done, or left out. */
-    step(brew: BarBrew, key: string, outcome: 'done' | 'skipped', words: string, weighed?: Pick<Extract<BrewEventBody, { kind: 'step' }>, 'grams'>): void {
-      both(brew, { kind: 'step', key, outcome, ...weighed }, `${brew.tea.name}: ${words.toLowerCase()}${outcome === 'skipped' ? ', left out' : ''}.`);
+    step(
+      brew: BarBrew,
+      key: string,
+      outcome: 'done' | 'skipped',
+      words: string,
+      weighed?: Pick<Extract<BrewEventBody, { kind: 'step' }>, 'grams'>,
+    ): void {
+      both(
+        brew,
+        { kind: 'step', key, outcome, ...weighed },
+        `${brew.tea.name}: ${words.toLowerCase()}${outcome === 'skipped' ? ', left out' : ''}.`,
+      );
     },
     /** "Right" in one touch. */
     right(brew: BarBrew, proposal: Extract<BrewEventBody, { kind: 'judge' }>['proposal']): void {
-      both(brew, { kind: 'judge', verdict: ALL_RIGHT, proposal, accepted: false, remark: '' }, `${brew.tea.name}: right. Kept.`);
+      both(
+        brew,
+        { kind: 'judge', verdict: ALL_RIGHT, proposal, accepted: false, remark: '' },
+        `${brew.tea.name}: right. Kept.`,
+      );
     },
-    judge(brew: BarBrew, what: Without<Extract<Done, { kind: 'judge' }>, 'kind'>, text: string): void {
+    judge(
+      brew: BarBrew,
+      what: Without<Extract<Done, { kind: 'judge' }>, 'kind'>,
+      text: string,
+    ): void {
       both(brew, { kind: 'judge', ...what }, text);
     },
-    close: (brew: BarBrew) => both(brew, { kind: 'close' }, `${brew.tea.name} is off the bar, not judged.`),
-    giveUp: (brew: BarBrew, reason: string) => both(brew, { kind: 'abandon', reason }, `${brew.tea.name} given up: ${reason.toLowerCase()}.`),
-    steepOn: (brew: BarBrew) => { for (const b of allOf([brew])) send(b, { kind: 'undoPull' }); },
+    close: (brew: BarBrew) =>
+      both(brew, { kind: 'close' }, `${brew.tea.name} is off the bar, not judged.`),
+    giveUp: (brew: BarBrew, reason: string) =>
+      both(
+        brew,
+        { kind: 'abandon', reason },
+        `${brew.tea.name} given up: ${reason.toLowerCase()}.`,
+      ),
+    steepOn: (brew: BarBrew) => {
+      for (const b of allOf([brew])) send(b, { kind: 'undoPull' });
+    },
     /** The leaf goes back for so many seconds: the bar's clock asks for it again. */
-    leafBack: (brew: BarBrew, more: number) => both(brew, { kind: 'leafBack', seconds: more }, `${nameOf(brew)}: leaf back for ${minutesText(more)}.`),
-    claim: (brew: BarBrew) => { for (const b of allOf([brew])) if (b.pulledBy === null && b.pulledDevice !== null) send(b, { kind: 'claim' }); },
-    reading: (brew: BarBrew, celsius: Extract<BrewEventBody, { kind: 'reading' }>['celsius']) => both({ ...brew, partners: [] }, { kind: 'reading', celsius }, `${brew.tea.name}: reading kept.`),
-    colour: (brew: Brew, what: Without<Extract<Done, { kind: 'colour' }>, 'kind'>) => both({ ...brew, unsaved: false, partners: [] }, { kind: 'colour', ...what }, `${brew.tea.name}: colour kept.`),
-    solids: (brew: Brew, gramsPerLitre: number) => both({ ...brew, unsaved: false, partners: [] }, { kind: 'solids', gramsPerLitre }, `${brew.tea.name}: ${numberText(gramsPerLitre / 10, 2)} % kept.`),
-    pair: (brew: BarBrew, lead: BarBrew) => both({ ...brew, partners: [] }, { kind: 'pair', with: lead.id }, `${brew.plan.vessel.name} goes with ${lead.plan.vessel.name}: pulled and judged together.`),
+    leafBack: (brew: BarBrew, more: number) =>
+      both(
+        brew,
+        { kind: 'leafBack', seconds: more },
+        `${nameOf(brew)}: leaf back for ${minutesText(more)}.`,
+      ),
+    claim: (brew: BarBrew) => {
+      for (const b of allOf([brew]))
+        if (b.pulledBy === null && b.pulledDevice !== null) send(b, { kind: 'claim' });
+    },
+    reading: (brew: BarBrew, celsius: Extract<BrewEventBody, { kind: 'reading' }>['celsius']) =>
+      both(
+        { ...brew, partners: [] },
+        { kind: 'reading', celsius },
+        `${brew.tea.name}: reading kept.`,
+      ),
+    colour: (brew: Brew, what: Without<Extract<Done, { kind: 'colour' }>, 'kind'>) =>
+      both(
+        { ...brew, unsaved: false, partners: [] },
+        { kind: 'colour', ...what },
+        `${brew.tea.name}: colour kept.`,
+      ),
+    solids: (brew: Brew, gramsPerLitre: number) =>
+      both(
+        { ...brew, unsaved: false, partners: [] },
+        { kind: 'solids', gramsPerLitre },
+        `${brew.tea.name}: ${numberText(gramsPerLitre / 10, 2)} % kept.`,
+      ),
+    pair: (brew: BarBrew, lead: BarBrew) =>
+      both(
+        { ...brew, partners: [] },
+        { kind: 'pair', with: lead.id },
+        `${brew.plan.vessel.name} goes with ${lead.plan.vessel.name}: pulled and judged together.`,
+      ),
 
     order: {
-      add(o: { tea: { id: string; name: string }; vesselId: string | null; water: Millilitres | null; forWhom: string }, queue: readonly Order[]): void {
+      add(
+        o: {
+          tea: { id: string; name: string };
+          vesselId: string | null;
+          water: Millilitres | null;
+          forWhom: string;
+        },
+        queue: readonly Order[],
+      ): void {
         const id = newId();
-        const body = { id, siteId: session.site.id, teaId: o.tea.id, vesselId: o.vesselId, water: o.water, forWhom: o.forWhom, rank: rankBetween(queue.at(-1), undefined), at: Math.round(now()) };
+        const body = {
+          id,
+          siteId: session.site.id,
+          teaId: o.tea.id,
+          vesselId: o.vesselId,
+          water: o.water,
+          forWhom: o.forWhom,
+          rank: rankBetween(queue.at(-1), undefined),
+          at: Math.round(now()),
+        };
         const order: Order = { ...body, teaName: o.tea.name, by: me };
         dispatch(queueWrite({ kind: 'order', id, body, order }));
-        dispatch(toastShown({ text: `${o.tea.name} is up next${o.forWhom ? `, ${o.forWhom}` : ''}.`, undo: { kind: 'order', order, body: { state: 'dropped' } } }));
+        dispatch(
+          toastShown({
+            text: `${o.tea.name} is up next${o.forWhom ? `, ${o.forWhom}` : ''}.`,
+            undo: { kind: 'order', order, body: { state: 'dropped' } },
+          }),
+        );
       },
       change(order: Order, body: { rank?: number; state?: 'waiting' | 'dropped' }): void {
         dispatch(queueWrite({ kind: 'orderChange', id: newId(), orderId: order.id, body, order }));
       },
       drop(order: Order): void {
         this.change(order, { state: 'dropped' });
-        dispatch(toastShown({ text: `${order.teaName} is off the queue.`, undo: { kind: 'order', order, body: { state: 'waiting' } } }));
+        dispatch(
+          toastShown({
+            text: `${order.teaName} is off the queue.`,
+            undo: { kind: 'order', order, body: { state: 'waiting' } },
+          }),
+        );
       },
       /** To a place in the queue, counted from 0 without it. */
       move(order: Order, to: number, queue: readonly Order[]): void {
@@ -161,10 +360,25 @@ export function useHands() {
     },
     /** Takes back what a toast said. */
     undo(u: Undo): void {
-      if (u.kind === 'events') for (const { eventId, before } of u.of) {
-        const body: BrewEventBody = { id: newId(), at: Math.round(now()), kind: 'undo', of: eventId };
-        dispatch(queueWrite({ kind: 'event', id: body.id, brewId: before.id, body, by: me, restores: before }));
-      }
+      if (u.kind === 'events')
+        for (const { eventId, before } of u.of) {
+          const body: BrewEventBody = {
+            id: newId(),
+            at: Math.round(now()),
+            kind: 'undo',
+            of: eventId,
+          };
+          dispatch(
+            queueWrite({
+              kind: 'event',
+              id: body.id,
+              brewId: before.id,
+              body,
+              by: me,
+              restores: before,
+            }),
+          );
+        }
       else if (u.kind === 'start') send(u.brew, { kind: 'abandon', reason: 'Started by mistake' });
       else this.order.change(u.order, u.body);
     },

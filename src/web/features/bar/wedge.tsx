@@ -11,7 +11,11 @@ export function ScannerWedge() {
   useEffect(() => {
     const read = wedgeReader();
     const onKey = (e: KeyboardEvent) => {
-      if (e.repeat || (e.target instanceof HTMLElement && e.target.matches('input, textarea, select'))) return;
+      if (
+        e.repeat ||
+        (e.target instanceof HTMLElement && e.target.matches('input, textarea, select'))
+      )
+        return;
       const { whole, ofCode } = read(e.key, e.timeStamp);
       // Letters of a code are not keys of the bar.
       if (ofCode) e.stopImmediatePropagation();

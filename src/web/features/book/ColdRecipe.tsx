@@ -1,7 +1,14 @@
 import type { Tea, Version } from '#contracts/book';
 import { measureOf } from '#contracts/chosen';
 import { cardFaultWords } from '#contracts/plan';
-import { glassWords, handlingWords, leewayWords, quartersText, warmStartWords, workOutCold } from '#core/recipes';
+import {
+  glassWords,
+  handlingWords,
+  leewayWords,
+  quartersText,
+  warmStartWords,
+  workOutCold,
+} from '#core/recipes';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import { useVesselsQuery } from '../../app/records';
 import { useSession, useUnits } from '../../app/session';
@@ -16,15 +23,55 @@ export function ColdRecipe({ tea, house }: { tea: Tea; house: Version }) {
   return (
     <>
       <div className="facts">
-        <div>leaf<b>{numberText(recipe.dose, 2)}<span>g per 100 ml</span></b></div>
-        <div>water goes on at<b>{degrees(recipe.temperature, units.temperature)}<span>°{units.temperature}</span></b></div>
-        <div>best after<b>{minutesText(best)}</b></div>
-        <div>from and to<b>{minutesText(earliest)} <span>to</span> {minutesText(latest)}</b></div>
+        <div>
+          leaf
+          <b>
+            {numberText(recipe.dose, 2)}
+            <span>g per 100 ml</span>
+          </b>
+        </div>
+        <div>
+          water goes on at
+          <b>
+            {degrees(recipe.temperature, units.temperature)}
+            <span>°{units.temperature}</span>
+          </b>
+        </div>
+        <div>
+          best after<b>{minutesText(best)}</b>
+        </div>
+        <div>
+          from and to
+          <b>
+            {minutesText(earliest)} <span>to</span> {minutesText(latest)}
+          </b>
+        </div>
       </div>
-      <p className="small mt-1">{[warmStartWords(recipe, units.temperature), recipe.lid ? 'Tight lid.' : 'Lid off.', ...handlingWords(recipe), recipe.note, leewayWords(recipe)].filter(Boolean).join(' ')}</p>
-      {recipe.glasses.length > 0 && <ul className="small">{recipe.glasses.map((g) => <li key={g.style}>{glassWords(g, units.volume)}</li>)}</ul>}
+      <p className="small mt-1">
+        {[
+          warmStartWords(recipe, units.temperature),
+          recipe.lid ? 'Tight lid.' : 'Lid off.',
+          ...handlingWords(recipe),
+          recipe.note,
+          leewayWords(recipe),
+        ]
+          .filter(Boolean)
+          .join(' ')}
+      </p>
+      {recipe.glasses.length > 0 && (
+        <ul className="small">
+          {recipe.glasses.map((g) => (
+            <li key={g.style}>{glassWords(g, units.volume)}</li>
+          ))}
+        </ul>
+      )}
       <ColdVessels tea={tea} house={house} />
-      <p className="small mt-2"><b>Cold brew:</b> clean, sanitised vessels; keep it at or below {temperatureText(5 as never, units.temperature)}; no more time at room temperature than the local food code allows; label it with made, ready and discard times. When in doubt, throw it out. The local food code and the site’s own plan decide.</p>
+      <p className="small mt-2">
+        <b>Cold brew:</b> clean, sanitised vessels; keep it at or below{' '}
+        {temperatureText(5 as never, units.temperature)}; no more time at room temperature than the
+        local food code allows; label it with made, ready and discard times. When in doubt, throw it
+        out. The local food code and the site’s own plan decide.
+      </p>
     </>
   );
 }
@@ -33,19 +80,83 @@ function ColdVessels({ tea, house }: { tea: Tea; house: Version }) {
   const { data } = useVesselsQuery();
   const { site } = useSession();
   const units = useUnits();
-  const pitchers = (data?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired && v.kind === 'pitcher');
-  if (pitchers.length === 0) return <Nothing>No pitcher at {site.name} yet. The shelf takes one of the kind “pitcher”.</Nothing>;
+  const pitchers = (data?.vessels ?? []).filter(
+    (v) => v.siteId === site.id && !v.retired && v.kind === 'pitcher',
+  );
+  if (pitchers.length === 0)
+    return (
+      <Nothing>No pitcher at {site.name} yet. The shelf takes one of the kind “pitcher”.</Nothing>
+    );
   return (
     <>
-      <h2 className="mt-3">In our pitchers<small>to the fill mark</small></h2>
+      <h2 className="mt-3">
+        In our pitchers<small>to the fill mark</small>
+      </h2>
       <table className="grid-table">
-        <thead><tr><th colSpan={2} className="l">vessel</th><th>water</th><th>leaf</th><th>spoons</th><th>hot first</th><th>pours</th></tr></thead>
-        <tbody>{pitchers.map((v) => {
-          const card = workOutCold({ style: tea.style, fitted: tea.fitted, ...measureOf(tea) }, house.recipe, v, v.mark);
-          const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={v.mark} water /></td>;
-          if (card.kind !== 'coldCard') return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td colSpan={4} className="fault">{cardFaultWords(card)}</td></tr>;
-          return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(card.water, units.volume)}</td><td><b>{numberText(card.leaf)}</b> g</td><td>{card.spoons ? quartersText(card.spoons.quarters) : '–'}</td><td>{card.hotFirst ? `${volumeText(card.hotFirst.water, units.volume)} at ${temperatureText(card.hotFirst.temperature, units.temperature)}` : 'none'}</td><td>{volumeText(card.liquor, units.volume)}</td></tr>;
-        })}</tbody>
+        <thead>
+          <tr>
+            <th colSpan={2} className="l">
+              vessel
+            </th>
+            <th>water</th>
+            <th>leaf</th>
+            <th>spoons</th>
+            <th>hot first</th>
+            <th>pours</th>
+          </tr>
+        </thead>
+        <tbody>
+          {pitchers.map((v) => {
+            const card = workOutCold(
+              { style: tea.style, fitted: tea.fitted, ...measureOf(tea) },
+              house.recipe,
+              v,
+              v.mark,
+            );
+            const drawn = (
+              <td className="v">
+                <VesselDrawing
+                  vessel={v}
+                  scale={0.31}
+                  pad={1}
+                  mark={false}
+                  label=""
+                  bowl={false}
+                  fill={v.mark}
+                  water
+                />
+              </td>
+            );
+            if (card.kind !== 'coldCard')
+              return (
+                <tr key={v.id}>
+                  {drawn}
+                  <td className="l">{v.name}</td>
+                  <td>{volumeText(v.mark, units.volume)}</td>
+                  <td colSpan={4} className="fault">
+                    {cardFaultWords(card)}
+                  </td>
+                </tr>
+              );
+            return (
+              <tr key={v.id}>
+                {drawn}
+                <td className="l">{v.name}</td>
+                <td>{volumeText(card.water, units.volume)}</td>
+                <td>
+                  <b>{numberText(card.leaf)}</b> g
+                </td>
+                <td>{card.spoons ? quartersText(card.spoons.quarters) : '–'}</td>
+                <td>
+                  {card.hotFirst
+                    ? `${volumeText(card.hotFirst.water, units.volume)} at ${temperatureText(card.hotFirst.temperature, units.temperature)}`
+                    : 'none'}
+                </td>
+                <td>{volumeText(card.liquor, units.volume)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
       </table>
     </>
   );

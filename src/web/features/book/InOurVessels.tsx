@@ -22,46 +22,179 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
   const { data } = useVesselsQuery();
   const { site } = useSession();
   const units = useUnits();
-  const vessels = (data?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher');
+  const vessels = (data?.vessels ?? []).filter(
+    (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',
+  );
   const { spoon, weighing } = measureOf(tea);
   const { scaling } = house.recipe;
   const known = knownOf(house, vessels) ?? { pour: null, words: '' };
   const otherSchools = (v: Vessel, leaf: Grams): string => {
     const others: string[] = [];
-    const asked = askedOf({ tea, version: house, vessel: v, site, water: v.mark, warmed: house.recipe.warm });
+    const asked = askedOf({
+      tea,
+      version: house,
+      vessel: v,
+      site,
+      water: v.mark,
+      warmed: house.recipe.warm,
+    });
     const plain = leafFor(v.mark, house.recipe.dose, { school: 'linear' });
-    if (scaling.school !== 'linear' && Math.abs(plain / leaf - 1) > LEAF_APART) others.push(`linear ${numberText(plain)} g`);
+    if (scaling.school !== 'linear' && Math.abs(plain / leaf - 1) > LEAF_APART)
+      others.push(`linear ${numberText(plain)} g`);
     const matched = known.pour && matchedCup(asked, known.pour);
-    if (matched && (Math.abs(matched.leaf / leaf - 1) > LEAF_APART || Math.abs(matched.time - house.recipe.window.best) > TIME_APART)) others.push(`matched ${numberText(matched.leaf)} g, ${minutesText(matched.time)}`);
+    if (
+      matched &&
+      (Math.abs(matched.leaf / leaf - 1) > LEAF_APART ||
+        Math.abs(matched.time - house.recipe.window.best) > TIME_APART)
+    )
+      others.push(`matched ${numberText(matched.leaf)} g, ${minutesText(matched.time)}`);
     return others.join('; ');
   };
   return (
     <>
-      <div className="flex items-end gap-3 mt-3"><h2 className="flex-1">In our vessels<small>to the fill mark{weighing ? `; ${spoon.heaped ? 'heaped' : 'level'} ${spoon.plural} of ${numberText(gramsPerSpoon(densityOf(weighing), spoon))} g` : ''}{scaling.school === 'tapered' ? `; tapered, water to the power ${numberText(taperExponent(scaling.small, scaling.large), 2)}` : `; leaf ${SCHOOL_WORDS[scaling.school]}`}</small></h2><Link className="btn slim" to={`/book/${tea.id}/board`}>For a service <kbd>B</kbd></Link></div>
-      {vessels.length === 0 ? <Nothing>No vessel at {site.name} yet.</Nothing> : (
+      <div className="flex items-end gap-3 mt-3">
+        <h2 className="flex-1">
+          In our vessels
+          <small>
+            to the fill mark
+            {weighing
+              ? `; ${spoon.heaped ? 'heaped' : 'level'} ${spoon.plural} of ${numberText(gramsPerSpoon(densityOf(weighing), spoon))} g`
+              : ''}
+            {scaling.school === 'tapered'
+              ? `; tapered, water to the power ${numberText(taperExponent(scaling.small, scaling.large), 2)}`
+              : `; leaf ${SCHOOL_WORDS[scaling.school]}`}
+          </small>
+        </h2>
+        <Link className="btn slim" to={`/book/${tea.id}/board`}>
+          For a service <kbd>B</kbd>
+        </Link>
+      </div>
+      {vessels.length === 0 ? (
+        <Nothing>No vessel at {site.name} yet.</Nothing>
+      ) : (
         <table className="grid-table">
-          <thead><tr><th colSpan={2} className="l">vessel</th><th>water</th><th>leaf</th><th>spoons</th><th className="opt">kettle</th><th>best</th><th className="opt l">other schools</th></tr></thead>
-          <tbody>{vessels.map((v) => {
-            const card = cardOf({ tea, version: house, vessel: v, site, water: v.mark, warmed: house.recipe.warm });
-            const drawn = <td className="v"><VesselDrawing vessel={v} scale={0.31} pad={1} mark={false} label="" bowl={false} fill={card.kind === 'card' ? v.mark : undefined} liquor={houseCup(tea, house.recipe)} /></td>;
-            if (card.kind !== 'card') return <tr key={v.id}>{drawn}<td className="l">{v.name}</td><td>{volumeText(v.mark, units.volume)}</td><td colSpan={5} className="fault">{cardFaultWords(card)}</td></tr>;
-            return (
-              <tr key={v.id}>{drawn}<td className="l">{v.name}{(card.crowding ?? 0) > 1 ? <span className="small"> crowded</span> : null}</td><td>{volumeText(v.mark, units.volume)}</td><td><b>{numberText(card.leaf)}</b> g</td>
-                <td>{card.bags ? bagsText(card.bags) : card.spoons ? quartersText(card.spoons.quarters) : '–'}{card.spoons && Math.abs(card.spoons.error) >= 0.03 ? <span className="small"> {card.spoons.error > 0 ? '+' : '−'}{numberText(Math.abs(card.spoons.error) * 100, 0)} %</span> : null}</td>
-                <td className="opt">{card.heat.kind === 'reachable' ? temperatureText(card.heat.kettleSetting, units.temperature) : card.prewarmNeeded ? 'warm it first' : 'off the boil'}</td><td>{minutesText(house.recipe.window.best)}</td><td className="opt l schools">{otherSchools(v, card.leaf)}</td></tr>
-            );
-          })}</tbody>
+          <thead>
+            <tr>
+              <th colSpan={2} className="l">
+                vessel
+              </th>
+              <th>water</th>
+              <th>leaf</th>
+              <th>spoons</th>
+              <th className="opt">kettle</th>
+              <th>best</th>
+              <th className="opt l">other schools</th>
+            </tr>
+          </thead>
+          <tbody>
+            {vessels.map((v) => {
+              const card = cardOf({
+                tea,
+                version: house,
+                vessel: v,
+                site,
+                water: v.mark,
+                warmed: house.recipe.warm,
+              });
+              const drawn = (
+                <td className="v">
+                  <VesselDrawing
+                    vessel={v}
+                    scale={0.31}
+                    pad={1}
+                    mark={false}
+                    label=""
+                    bowl={false}
+                    fill={card.kind === 'card' ? v.mark : undefined}
+                    liquor={houseCup(tea, house.recipe)}
+                  />
+                </td>
+              );
+              if (card.kind !== 'card')
+                return (
+                  <tr key={v.id}>
+                    {drawn}
+                    <td className="l">{v.name}</td>
+                    <td>{volumeText(v.mark, units.volume)}</td>
+                    <td colSpan={5} className="fault">
+                      {cardFaultWords(card)}
+                    </td>
+                  </tr>
+                );
+              return (
+                <tr key={v.id}>
+                  {drawn}
+                  <td className="l">
+                    {v.name}
+                    {(card.crowding ?? 0) > 1 ? <span className="small"> crowded</span> : null}
+                  </td>
+                  <td>{volumeText(v.mark, units.volume)}</td>
+                  <td>
+                    <b>{numberText(card.leaf)}</b> g
+                  </td>
+                  <td>
+                    {card.bags
+                      ? bagsText(card.bags)
+                      : card.spoons
+                        ? quartersText(card.spoons.quarters)
+                        : '–'}
+                    {card.spoons && Math.abs(card.spoons.error) >= 0.03 ? (
+                      <span className="small">
+                        {' '}
+                        {card.spoons.error > 0 ? '+' : '−'}
+                        {numberText(Math.abs(card.spoons.error) * 100, 0)} %
+                      </span>
+                    ) : null}
+                  </td>
+                  <td className="opt">
+                    {card.heat.kind === 'reachable'
+                      ? temperatureText(card.heat.kettleSetting, units.temperature)
+                      : card.prewarmNeeded
+                        ? 'warm it first'
+                        : 'off the boil'}
+                  </td>
+                  <td>{minutesText(house.recipe.window.best)}</td>
+                  <td className="opt l schools">{otherSchools(v, card.leaf)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
         </table>
       )}
-      {vessels.length > 0 && <p className="small mt-1">Matched: leaf and time that give {known.words} in that vessel’s own heat, by the model ({standingOf(tea).toLowerCase()}). {vessels.some((v) => v.infuser === 'free') ? `${SCHOOL_REASON.lifted} ${SCHOOL_REASON.leftIn}` : SCHOOL_REASON.lifted}</p>}
+      {vessels.length > 0 && (
+        <p className="small mt-1">
+          Matched: leaf and time that give {known.words} in that vessel’s own heat, by the model (
+          {standingOf(tea).toLowerCase()}).{' '}
+          {vessels.some((v) => v.infuser === 'free')
+            ? `${SCHOOL_REASON.lifted} ${SCHOOL_REASON.leftIn}`
+            : SCHOOL_REASON.lifted}
+        </p>
+      )}
     </>
   );
 }
 /** The cup that a match starts from: the recipe's own known one, or its plain dose in a pot of about half a litre. */
-function knownOf({ recipe }: Version, vessels: readonly Vessel[]): { pour: KnownPour; words: string } | null {
-  if (recipe.scaling.school === 'match') return { pour: recipe.scaling.known, words: `the known cup of ${numberText(recipe.scaling.known.leaf)} g in ${Math.round(recipe.scaling.known.water)} ml` };
+function knownOf(
+  { recipe }: Version,
+  vessels: readonly Vessel[],
+): { pour: KnownPour; words: string } | null {
+  if (recipe.scaling.school === 'match')
+    return {
+      pour: recipe.scaling.known,
+      words: `the known cup of ${numberText(recipe.scaling.known.leaf)} g in ${Math.round(recipe.scaling.known.water)} ml`,
+    };
   const near = [...vessels].sort((a, b) => Math.abs(a.mark - 500) - Math.abs(b.mark - 500))[0];
   if (!near) return null;
   const plain = recipe.scaling;
-  return { pour: { infuser: near.infuser, basket: near.basket, material: near.material, lid: near.lid, water: near.mark, leaf: leafFor(near.mark, recipe.dose, plain) }, words: `the cup of the ${near.name}` };
+  return {
+    pour: {
+      infuser: near.infuser,
+      basket: near.basket,
+      material: near.material,
+      lid: near.lid,
+      water: near.mark,
+      leaf: leafFor(near.mark, recipe.dose, plain),
+    },
+    words: `the cup of the ${near.name}`,
+  };
 }

@@ -15,7 +15,10 @@ export function LeafPhoto({ tea, lead }: { tea: Tea; lead: boolean }) {
   const input = useRef<HTMLInputElement>(null);
   const take = async (f: File | undefined) => {
     if (!f) return;
-    if (f.size > MOST_BYTES) return setWrong(`${Math.round(f.size / 1e6)} MB is too much: at most 16. Take it with the camera’s smaller setting.`);
+    if (f.size > MOST_BYTES)
+      return setWrong(
+        `${Math.round(f.size / 1e6)} MB is too much: at most 16. Take it with the camera’s smaller setting.`,
+      );
     setWrong('');
     try {
       await set({ id: tea.id, body: { id: newId(), data: await base64(f) } }).unwrap();
@@ -30,12 +33,43 @@ export function LeafPhoto({ tea, lead }: { tea: Tea; lead: boolean }) {
       {tea.photoId && <img src={`/api/photos/${tea.photoId}`} alt={`Dry leaf of ${tea.name}`} />}
       {lead && (
         <p className="flex flex-wrap gap-2 items-center">
-          <input ref={input} type="file" accept="image/*" className="visually-hidden" aria-label="Photo of the dry leaf" onChange={(e) => void take(e.target.files?.[0])} />
-          <button type="button" className="btn quiet slim" disabled={setting.isLoading} onClick={() => input.current?.click()}>{setting.isLoading ? 'Keeping it' : tea.photoId ? 'Another photo' : 'Photo of the dry leaf'}</button>
-          {tea.photoId && <button type="button" className="btn quiet slim" disabled={dropping.isLoading} onClick={() => void drop(tea.id)}>Take it away</button>}
+          <input
+            ref={input}
+            type="file"
+            accept="image/*"
+            className="visually-hidden"
+            aria-label="Photo of the dry leaf"
+            onChange={(e) => void take(e.target.files?.[0])}
+          />
+          <button
+            type="button"
+            className="btn quiet slim"
+            disabled={setting.isLoading}
+            onClick={() => input.current?.click()}
+          >
+            {setting.isLoading
+              ? 'Keeping it'
+              : tea.photoId
+                ? 'Another photo'
+                : 'Photo of the dry leaf'}
+          </button>
+          {tea.photoId && (
+            <button
+              type="button"
+              className="btn quiet slim"
+              disabled={dropping.isLoading}
+              onClick={() => void drop(tea.id)}
+            >
+              Take it away
+            </button>
+          )}
         </p>
       )}
-      {wrong && <p className="fault" role="alert">{wrong}</p>}
+      {wrong && (
+        <p className="fault" role="alert">
+          {wrong}
+        </p>
+      )}
     </div>
   );
 }

@@ -23,7 +23,9 @@ const today = () => new Date(now()).toISOString().slice(0, 10);
 function lateWords(lot: Lot): string | null {
   const stands = lotNow(lot.bestBefore, today());
   if (lot.state === 'finished' || stands.kind === 'fine') return null;
-  return stands.kind === 'past' ? `best before was ${stands.days} days ago` : `best before in ${stands.days} days`;
+  return stands.kind === 'past'
+    ? `best before was ${stands.days} days ago`
+    : `best before in ${stands.days} days`;
 }
 
 /** The lots of a tea, newest first; a new one asks for its dial-in. */
@@ -34,18 +36,64 @@ export function Lots({ page: { tea, lots, versions }, lead }: { page: TeaPage; l
   if (!lead && lots.length === 0) return null;
   return (
     <section aria-label="Lots">
-      <div className="flex items-end gap-3 mt-4"><h2 className="flex-1">Lots</h2>{lead && editing === null && <button type="button" className="btn slim" onClick={() => setEditing('new')}>New lot</button>}</div>
+      <div className="flex items-end gap-3 mt-4">
+        <h2 className="flex-1">Lots</h2>
+        {lead && editing === null && (
+          <button type="button" className="btn slim" onClick={() => setEditing('new')}>
+            New lot
+          </button>
+        )}
+      </div>
       {waiting && tea.house && editing === null && <DialIn tea={tea} lot={waiting} lead={lead} />}
       {lots.length === 0 && editing === null && <p className="small">No lot noted yet.</p>}
-      <ul className="lots">{shown.map((l) => (
-        <li key={l.id} className={l.state === 'finished' ? 'old' : ''}>
-          <b>{l.name}</b><span>{LOT_WORDS[l.state]}{l.versionNumber ? `, version ${l.versionNumber}` : ''}</span>
-          <span className="small">{[l.arrived && `arrived ${dateText(l.arrived)}`, l.harvest, l.bestBefore && `best before ${dateText(l.bestBefore)}`, l.weighing && `one ${l.weighing.spoon.name} ${numberText(gramsPerSpoon(densityOf(l.weighing), l.weighing.spoon), 2)} g`, l.note].filter(Boolean).join(' · ')}{lateWords(l) && <b className="text-warn"> {lateWords(l)}</b>}</span>
-          {lead ? <button type="button" className="btn quiet slim" aria-label={`Edit ${l.name}`} onClick={() => setEditing(l)}>Edit</button> : <span />}
-        </li>
-      ))}</ul>
-      {lots.length > shown.length && <p className="small">And {lots.length - shown.length} older.</p>}
-      {editing && <LotForm key={editing === 'new' ? 'new' : editing.id} tea={tea} lot={editing === 'new' ? null : editing} versions={versions} onDone={() => setEditing(null)} />}
+      <ul className="lots">
+        {shown.map((l) => (
+          <li key={l.id} className={l.state === 'finished' ? 'old' : ''}>
+            <b>{l.name}</b>
+            <span>
+              {LOT_WORDS[l.state]}
+              {l.versionNumber ? `, version ${l.versionNumber}` : ''}
+            </span>
+            <span className="small">
+              {[
+                l.arrived && `arrived ${dateText(l.arrived)}`,
+                l.harvest,
+                l.bestBefore && `best before ${dateText(l.bestBefore)}`,
+                l.weighing &&
+                  `one ${l.weighing.spoon.name} ${numberText(gramsPerSpoon(densityOf(l.weighing), l.weighing.spoon), 2)} g`,
+                l.note,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+              {lateWords(l) && <b className="text-warn"> {lateWords(l)}</b>}
+            </span>
+            {lead ? (
+              <button
+                type="button"
+                className="btn quiet slim"
+                aria-label={`Edit ${l.name}`}
+                onClick={() => setEditing(l)}
+              >
+                Edit
+              </button>
+            ) : (
+              <span />
+            )}
+          </li>
+        ))}
+      </ul>
+      {lots.length > shown.length && (
+        <p className="small">And {lots.length - shown.length} older.</p>
+      )}
+      {editing && (
+        <LotForm
+          key={editing === 'new' ? 'new' : editing.id}
+          tea={tea}
+          lot={editing === 'new' ? null : editing}
+          versions={versions}
+          onDone={() => setEditing(null)}
+        />
+      )}
     </section>
   );
 }
@@ -54,20 +102,69 @@ export function Lots({ page: { tea, lots, versions }, lead }: { page: TeaPage; l
 function DialIn({ tea, lot, lead }: { tea: Tea; lot: Lot; lead: boolean }) {
   const [dialledIn, { isLoading, error }] = useDialledIn();
   return (
-    <Note action={<span className="flex flex-wrap gap-1"><Link className="btn slim go" to={`/table/new?tea=${tea.id}&lot=${lot.id}`}>Dial it in</Link><Link className="btn slim" to={`/start?tea=${tea.id}&lot=${lot.id}`}>Brew it</Link>{lead && <button type="button" className="btn slim" disabled={isLoading} onClick={() => void dialledIn(lot, tea.house?.id ?? null)}>It is right on version {tea.house?.number}</button>}</span>}>
-      <b>{lot.name} is new.</b> Taste it on the house recipe; what is off is corrected round by round until it is right. {error ? <span className="fault">{failureOf(error).message}</span> : null}
+    <Note
+      action={
+        <span className="flex flex-wrap gap-1">
+          <Link className="btn slim go" to={`/table/new?tea=${tea.id}&lot=${lot.id}`}>
+            Dial it in
+          </Link>
+          <Link className="btn slim" to={`/start?tea=${tea.id}&lot=${lot.id}`}>
+            Brew it
+          </Link>
+          {lead && (
+            <button
+              type="button"
+              className="btn slim"
+              disabled={isLoading}
+              onClick={() => void dialledIn(lot, tea.house?.id ?? null)}
+            >
+              It is right on version {tea.house?.number}
+            </button>
+          )}
+        </span>
+      }
+    >
+      <b>{lot.name} is new.</b> Taste it on the house recipe; what is off is corrected round by
+      round until it is right.{' '}
+      {error ? <span className="fault">{failureOf(error).message}</span> : null}
     </Note>
   );
 }
 
-type Form = WeighingForm & { name: string; arrived: string; bestBefore: string; harvest: string; note: string; state: LotState; versionId: string };
-function LotForm({ tea, lot, versions, onDone }: { tea: Tea; lot: Lot | null; versions: TeaPage['versions']; onDone: () => void }) {
+type Form = WeighingForm & {
+  name: string;
+  arrived: string;
+  bestBefore: string;
+  harvest: string;
+  note: string;
+  state: LotState;
+  versionId: string;
+};
+function LotForm({
+  tea,
+  lot,
+  versions,
+  onDone,
+}: {
+  tea: Tea;
+  lot: Lot | null;
+  versions: TeaPage['versions'];
+  onDone: () => void;
+}) {
   const { data: shelf } = useSpoonsQuery();
   const spoons = shelf?.spoons ?? [];
-  const form = useForm<Form>({ defaultValues: {
-    name: lot?.name ?? '', arrived: lot?.arrived ?? (lot ? '' : today()), bestBefore: lot?.bestBefore ?? '', harvest: lot?.harvest ?? '', note: lot?.note ?? '', state: lot?.state ?? 'new', versionId: lot?.versionId ?? '',
-    ...weighingFormOf(lot?.weighing ? sentWeighing(lot.weighing) : null, tea.spoon),
-  } });
+  const form = useForm<Form>({
+    defaultValues: {
+      name: lot?.name ?? '',
+      arrived: lot?.arrived ?? (lot ? '' : today()),
+      bestBefore: lot?.bestBefore ?? '',
+      harvest: lot?.harvest ?? '',
+      note: lot?.note ?? '',
+      state: lot?.state ?? 'new',
+      versionId: lot?.versionId ?? '',
+      ...weighingFormOf(lot?.weighing ? sentWeighing(lot.weighing) : null, tea.spoon),
+    },
+  });
   const [id] = useState(() => lot?.id ?? newId());
   const [rev, setRev] = useState(lot?.rev ?? 1);
   const [add, adding] = useAddLotMutation();
@@ -76,30 +173,86 @@ function LotForm({ tea, lot, versions, onDone }: { tea: Tea; lot: Lot | null; ve
   const former = lotInUse(tea);
   const save = form.handleSubmit(async (v) => {
     const read = readWeighing(v, spoons);
-    const faults: [keyof Form, string | null][] = [['name', v.name.trim() === '' ? 'Give it a name.' : null], ['arrived', v.arrived ? dayFault(v.arrived) : null], ['bestBefore', v.bestBefore ? dayFault(v.bestBefore) : null], ['weighed', read.kind === 'bad' ? read.why : null]];
+    const faults: [keyof Form, string | null][] = [
+      ['name', v.name.trim() === '' ? 'Give it a name.' : null],
+      ['arrived', v.arrived ? dayFault(v.arrived) : null],
+      ['bestBefore', v.bestBefore ? dayFault(v.bestBefore) : null],
+      ['weighed', read.kind === 'bad' ? read.why : null],
+    ];
     const found = faults.filter(([, why]) => why !== null);
     found.forEach(([field, why]) => form.setError(field, { message: why ?? '' }));
     if (found.length > 0) return;
-    const fields: LotFields = { name: v.name, arrived: v.arrived || null, bestBefore: v.bestBefore || null, harvest: v.harvest, note: v.note, state: v.state, versionId: v.versionId || null, weighing: read.kind === 'ok' ? sentWeighing(read.weighing) : null };
+    const fields: LotFields = {
+      name: v.name,
+      arrived: v.arrived || null,
+      bestBefore: v.bestBefore || null,
+      harvest: v.harvest,
+      note: v.note,
+      state: v.state,
+      versionId: v.versionId || null,
+      weighing: read.kind === 'ok' ? sentWeighing(read.weighing) : null,
+    };
     try {
       if (lot) await change({ id, body: { ...fields, rev } }).unwrap();
       else await add({ id: tea.id, body: { ...fields, id } }).unwrap();
       onDone();
     } catch (e) {
-      showFaults(form, fieldFaults(e), { name: 'name', arrived: 'arrived', bestBefore: 'bestBefore', versionId: 'versionId', 'weighing.weighed': 'weighed' });
+      showFaults(form, fieldFaults(e), {
+        name: 'name',
+        arrived: 'arrived',
+        bestBefore: 'bestBefore',
+        versionId: 'versionId',
+        'weighing.weighed': 'weighed',
+      });
     }
   });
   const state = form.watch('state');
   return (
     <form className="form mt-2" onSubmit={save} noValidate>
       <h3>{lot ? lot.name : `New lot of ${tea.name}`}</h3>
-      <div className="pair"><TextField form={form} name="name" label="Name" hint="For instance Lot 12, spring." /><TextField form={form} name="arrived" label="Arrived" type="date" /><TextField form={form} name="bestBefore" label="Best before" type="date" /></div>
-      <div className="pair"><TextField form={form} name="harvest" label="Harvest" /><SelectField form={form} name="state" label="Stands" options={LOT_STATES.map((s) => [s, LOT_WORDS[s]] as const)} hint={state === 'inUse' && former && former.id !== id ? `${former.name} is then finished.` : undefined} /></div>
-      {state !== 'new' && <SelectField form={form} name="versionId" label="Dialled in with" options={[['', 'no version'], ...versions.map((v) => [v.id, `${METHODS[v.method].label}, version ${v.number}, ${v.state}`] as const)]} />}
+      <div className="pair">
+        <TextField form={form} name="name" label="Name" hint="For instance Lot 12, spring." />
+        <TextField form={form} name="arrived" label="Arrived" type="date" />
+        <TextField form={form} name="bestBefore" label="Best before" type="date" />
+      </div>
+      <div className="pair">
+        <TextField form={form} name="harvest" label="Harvest" />
+        <SelectField
+          form={form}
+          name="state"
+          label="Stands"
+          options={LOT_STATES.map((s) => [s, LOT_WORDS[s]] as const)}
+          hint={
+            state === 'inUse' && former && former.id !== id
+              ? `${former.name} is then finished.`
+              : undefined
+          }
+        />
+      </div>
+      {state !== 'new' && (
+        <SelectField
+          form={form}
+          name="versionId"
+          label="Dialled in with"
+          options={[
+            ['', 'no version'],
+            ...versions.map(
+              (v) => [v.id, `${METHODS[v.method].label}, version ${v.number}, ${v.state}`] as const,
+            ),
+          ]}
+        />
+      )}
       <WeighingFields form={form} spoons={spoons} legend="Its own weighing" />
       <AreaField form={form} name="note" label="Supplier’s note, or ours" />
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{lot ? 'Save the lot' : 'Add the lot'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      <div className="flex gap-2">
+        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
+          {lot ? 'Save the lot' : 'Add the lot'}
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
       {lot && <History thing="lot" id={lot.id} />}
     </form>
   );

@@ -16,18 +16,57 @@ export function BookPage() {
   const teas = data?.teas ?? [];
   const names = teas.filter((t) => !t.retired).map((t) => t.id);
   const step = (by: number) => {
-    const next = names[Math.max(0, Math.min(names.length - 1, (teaId ? names.indexOf(teaId) : -1) + by))];
+    const next =
+      names[Math.max(0, Math.min(names.length - 1, (teaId ? names.indexOf(teaId) : -1) + by))];
     if (next) navigate(`/book/${next}`);
   };
-  useKeys([{ key: 'ArrowDown', does: 'Next tea', run: () => step(1) }, { key: 'ArrowUp', does: 'Tea before', run: () => step(-1) }], 0.5);
-  if (isLoading) return <main className="page"><Loading what="the book" /></main>;
+  useKeys(
+    [
+      { key: 'ArrowDown', does: 'Next tea', run: () => step(1) },
+      { key: 'ArrowUp', does: 'Tea before', run: () => step(-1) },
+    ],
+    0.5,
+  );
+  if (isLoading)
+    return (
+      <main className="page">
+        <Loading what="the book" />
+      </main>
+    );
   return (
     <main className={`page book ${teaId ? 'open' : ''}`}>
       <h1 className="visually-hidden">Book</h1>
-      {isError && !data ? <div className="p-6"><Note bad action={<button type="button" className="btn" onClick={() => void refetch()}>Try again</button>}>The book cannot be read just now.</Note></div> : <TeaIndex teas={teas} chosen={teaId} />}
-      {teaId === 'new' && role === 'lead' ? <section className="tea-page"><TeaForm tea={null} onDone={() => navigate(-1)} /></section>
-        : teaId ? <TeaView key={teaId} id={teaId} />
-          : <section className="tea-page"><p className="small pt-6 text-[16px]">{teas.length > 0 ? 'Touch a tea to see its recipe and what it takes in each vessel.' : ''}</p></section>}
+      {isError && !data ? (
+        <div className="p-6">
+          <Note
+            bad
+            action={
+              <button type="button" className="btn" onClick={() => void refetch()}>
+                Try again
+              </button>
+            }
+          >
+            The book cannot be read just now.
+          </Note>
+        </div>
+      ) : (
+        <TeaIndex teas={teas} chosen={teaId} />
+      )}
+      {teaId === 'new' && role === 'lead' ? (
+        <section className="tea-page">
+          <TeaForm tea={null} onDone={() => navigate(-1)} />
+        </section>
+      ) : teaId ? (
+        <TeaView key={teaId} id={teaId} />
+      ) : (
+        <section className="tea-page">
+          <p className="small pt-6 text-[16px]">
+            {teas.length > 0
+              ? 'Touch a tea to see its recipe and what it takes in each vessel.'
+              : ''}
+          </p>
+        </section>
+      )}
     </main>
   );
 }

@@ -1,11 +1,27 @@
 import { useState } from 'react';
 import type { Tea } from '#contracts/book';
-import { knownGoodStart, startingRecipe, styleStarts, METHODS, type Method, type Recipe, type StartingPoint } from '#core/recipes';
+import {
+  knownGoodStart,
+  startingRecipe,
+  styleStarts,
+  METHODS,
+  type Method,
+  type Recipe,
+  type StartingPoint,
+} from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { parseWithin } from '#core/units';
 import { useBookQuery } from '../../app/records';
 
-type Props = { style: StyleId; method: Method; /** What the packet says, as a recipe. */ packet: StartingPoint | null; now: Recipe | null; except?: string; taken: string; onTake: (r: Recipe) => void };
+type Props = {
+  style: StyleId;
+  method: Method;
+  /** What the packet says, as a recipe. */ packet: StartingPoint | null;
+  now: Recipe | null;
+  except?: string;
+  taken: string;
+  onTake: (r: Recipe) => void;
+};
 
 /** Where a recipe begins: the packet, the style (both schools where there are two), another tea, another vessel's known-good. */
 export function StartFrom({ style, method, packet, now, except, taken, onTake }: Props) {
@@ -13,28 +29,83 @@ export function StartFrom({ style, method, packet, now, except, taken, onTake }:
   const [known, setKnown] = useState({ leaf: '', water: '' });
   const [wrong, setWrong] = useState('');
   const points = [...(packet ? [packet] : []), ...styleStarts(style, method)];
-  const others = (data?.teas ?? []).filter((t) => t.id !== except && !t.retired && t.recipes.some((r) => r.method === method && r.house));
+  const others = (data?.teas ?? []).filter(
+    (t) => t.id !== except && !t.retired && t.recipes.some((r) => r.method === method && r.house),
+  );
   const fromTea = (t: Tea | undefined) => {
     const recipe = t?.recipes.find((r) => r.method === method)?.house?.recipe;
     if (t && recipe) onTake({ ...recipe, origin: t.name });
   };
   const fromVessel = () => {
-    const [leaf, water] = [parseWithin(known.leaf, 'Leaf', 'g', 0.1, 2000), parseWithin(known.water, 'Water', 'ml', 20, 20_000)];
-    if (leaf.kind === 'bad' || water.kind === 'bad') return setWrong(leaf.kind === 'bad' ? leaf.why : water.kind === 'bad' ? water.why : '');
+    const [leaf, water] = [
+      parseWithin(known.leaf, 'Leaf', 'g', 0.1, 2000),
+      parseWithin(known.water, 'Water', 'ml', 20, 20_000),
+    ];
+    if (leaf.kind === 'bad' || water.kind === 'bad')
+      return setWrong(leaf.kind === 'bad' ? leaf.why : water.kind === 'bad' ? water.why : '');
     setWrong('');
-    onTake(knownGoodStart(now ?? startingRecipe(style, method), leaf.value, water.value, '').recipe);
+    onTake(
+      knownGoodStart(now ?? startingRecipe(style, method), leaf.value, water.value, '').recipe,
+    );
   };
   return (
-    <fieldset className="start-from"><legend className="text-[15px] font-semibold">Begin from</legend>
-      <div className="flex flex-wrap gap-2">{points.map((p) => <button type="button" key={p.name} className="btn slim" aria-pressed={taken === p.recipe.origin} onClick={() => onTake(p.recipe)}>{p.name}</button>)}</div>
-      <div className="flex flex-wrap gap-2 items-center mt-2">
-        {others.length > 0 && <select className="box max-w-[260px]" aria-label="Another tea’s recipe" value="" onChange={(e) => fromTea(others.find((t) => t.id === e.target.value))}><option value="">another tea</option>{others.map((t) => <option key={t.id} value={t.id}>{t.name}, {METHODS[method].label}</option>)}</select>}
-        <span className="small">or a vessel that is right:</span>
-        <input className="box w-[80px]" aria-label="Known-good leaf in grams" placeholder="6 g" value={known.leaf} onChange={(e) => setKnown({ ...known, leaf: e.target.value })} /><span className="small">g in</span>
-        <input className="box w-[90px]" aria-label="Known-good water in ml" placeholder="450 ml" value={known.water} onChange={(e) => setKnown({ ...known, water: e.target.value })} /><span className="small">ml</span>
-        <button type="button" className="btn slim" onClick={fromVessel}>Use this vessel</button>
+    <fieldset className="start-from">
+      <legend className="text-[15px] font-semibold">Begin from</legend>
+      <div className="flex flex-wrap gap-2">
+        {points.map((p) => (
+          <button
+            type="button"
+            key={p.name}
+            className="btn slim"
+            aria-pressed={taken === p.recipe.origin}
+            onClick={() => onTake(p.recipe)}
+          >
+            {p.name}
+          </button>
+        ))}
       </div>
-      {wrong && <p className="fault" role="alert">{wrong}</p>}
+      <div className="flex flex-wrap gap-2 items-center mt-2">
+        {others.length > 0 && (
+          <select
+            className="box max-w-[260px]"
+            aria-label="Another tea’s recipe"
+            value=""
+            onChange={(e) => fromTea(others.find((t) => t.id === e.target.value))}
+          >
+            <option value="">another tea</option>
+            {others.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name}, {METHODS[method].label}
+              </option>
+            ))}
+          </select>
+        )}
+        <span className="small">or a vessel that is right:</span>
+        <input
+          className="box w-[80px]"
+          aria-label="Known-good leaf in grams"
+          placeholder="6 g"
+          value={known.leaf}
+          onChange={(e) => setKnown({ ...known, leaf: e.target.value })}
+        />
+        <span className="small">g in</span>
+        <input
+          className="box w-[90px]"
+          aria-label="Known-good water in ml"
+          placeholder="450 ml"
+          value={known.water}
+          onChange={(e) => setKnown({ ...known, water: e.target.value })}
+        />
+        <span className="small">ml</span>
+        <button type="button" className="btn slim" onClick={fromVessel}>
+          Use this vessel
+        </button>
+      </div>
+      {wrong && (
+        <p className="fault" role="alert">
+          {wrong}
+        </p>
+      )}
       {taken && <p className="small">From {taken}.</p>}
     </fieldset>
   );

@@ -16,14 +16,27 @@ function waysOf(tea: Tea): { ways: readonly [Way, Way]; spoon: string; measured:
   const { spoon, weighing } = measureOf(tea);
   const spread = weighing && spoonSpread(weighing);
   const each = weighing ? gramsPerSpoon(densityOf(weighing), spoon) : null;
-  const scatter: Scatter = spread ? { kind: 'normal', sd: Math.max(0.01, spread.sd / spread.mean), share: true } : USUAL.spoon;
+  const scatter: Scatter = spread
+    ? { kind: 'normal', sd: Math.max(0.01, spread.sd / spread.mean), share: true }
+    : USUAL.spoon;
   return {
-    ways: [[`with a ${spoon.heaped ? 'heaped' : 'level'} spoon`, scatter], ['with a 0.1 g scale', USUAL.scale]], measured: spread !== null,
-    spoon: each === null ? '' : `This ${spoon.name} of this tea is ${numberText(each)} g${spread ? ` ±${numberText((spread.sd / spread.mean) * each, 2)}` : ''}. `,
+    ways: [
+      [`with a ${spoon.heaped ? 'heaped' : 'level'} spoon`, scatter],
+      ['with a 0.1 g scale', USUAL.scale],
+    ],
+    measured: spread !== null,
+    spoon:
+      each === null
+        ? ''
+        : `This ${spoon.name} of this tea is ${numberText(each)} g${spread ? ` ±${numberText((spread.sd / spread.mean) * each, 2)}` : ''}. `,
   };
 }
 /** What to mend, by the error that spreads the cups most. */
-const MEND: Readonly<Record<ErrorSource, string>> = { leaf: 'weigh the leaf', temperature: 'mind the heat', time: 'mind the clock' };
+const MEND: Readonly<Record<ErrorSource, string>> = {
+  leaf: 'weigh the leaf',
+  temperature: 'mind the heat',
+  time: 'mind the clock',
+};
 
 type Shown = { studies: (Study | null)[]; share: number };
 
@@ -42,8 +55,17 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
     setShown({ studies: [], share: 0 });
     setSlow(false);
     const timer = setTimeout(() => setSlow(true), 300);
-    const runs = ways.map(([, leaf], i) => studyTolerance(brew, { leaf, temperature: USUAL.kettle, time }, SEED, (share) => { if (!over) setShown((s) => ({ ...s, share: (i + share) / ways.length })); }));
-    Promise.all(runs.map((r) => r.result)).then((studies) => { if (!over) setShown({ studies, share: 1 }); }, () => undefined);
+    const runs = ways.map(([, leaf], i) =>
+      studyTolerance(brew, { leaf, temperature: USUAL.kettle, time }, SEED, (share) => {
+        if (!over) setShown((s) => ({ ...s, share: (i + share) / ways.length }));
+      }),
+    );
+    Promise.all(runs.map((r) => r.result)).then(
+      (studies) => {
+        if (!over) setShown({ studies, share: 1 });
+      },
+      () => undefined,
+    );
     return () => {
       over = true;
       clearTimeout(timer);
@@ -53,12 +75,35 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
   const [spoon, scale] = shown.studies;
   return (
     <div className="mt-4" data-testid="tolerance">
-      <h2>Is a spoon good enough?<small>heat ±5 °C; {time?.kind === 'normal' ? `the clock as minded here: ±${Math.round(time.sd)} s in ${pulls?.errors.length} pulls` : 'the clock ±15 s, as usual: too few pulls here to tell'}</small></h2>
-      {!spoon || !scale ? <p className="small">{slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : ' '}</p> : (
+      <h2>
+        Is a spoon good enough?
+        <small>
+          heat ±5 °C;{' '}
+          {time?.kind === 'normal'
+            ? `the clock as minded here: ±${Math.round(time.sd)} s in ${pulls?.errors.length} pulls`
+            : 'the clock ±15 s, as usual: too few pulls here to tell'}
+        </small>
+      </h2>
+      {!spoon || !scale ? (
+        <p className="small">
+          {slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : ' '}
+        </p>
+      ) : (
         <>
-          <p className="text-[17px] font-semibold">{spoonWords}{verdictOf(spoon, scale)}</p>
-          <div className="spreads">{ways.map(([name], i) => <SpreadRow key={name} name={name} study={(i ? scale : spoon)} />)}</div>
-          <p className="small">Bracket: two cups in three. {standingOf(tea)}; spoon {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of strength is just noticed.</p>
+          <p className="text-[17px] font-semibold">
+            {spoonWords}
+            {verdictOf(spoon, scale)}
+          </p>
+          <div className="spreads">
+            {ways.map(([name], i) => (
+              <SpreadRow key={name} name={name} study={i ? scale : spoon} />
+            ))}
+          </div>
+          <p className="small">
+            Bracket: two cups in three. {standingOf(tea)}; spoon{' '}
+            {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of
+            strength is just noticed.
+          </p>
         </>
       )}
     </div>
@@ -71,8 +116,10 @@ const inTen = (share: number) => Math.round(share * 10);
 function verdictOf(spoon: Study, scale: Study): string {
   const [a, b] = [inTen(spoon.noticeable), inTen(scale.noticeable)];
   const apart = spoon.noticeable - scale.noticeable;
-  if (a <= 1) return `Good enough: by spoon about ${a === 0 ? 'no' : 'one'} cup in ten is off by what one notices.`;
-  if (apart >= WORTH_WEIGHING) return `Weigh it: by spoon about ${a} cups in 10 are noticeably off, weighed about ${b === 0 ? 'none' : b}. Then ${MEND[scale.mendFirst.strength]}.`;
+  if (a <= 1)
+    return `Good enough: by spoon about ${a === 0 ? 'no' : 'one'} cup in ten is off by what one notices.`;
+  if (apart >= WORTH_WEIGHING)
+    return `Weigh it: by spoon about ${a} cups in 10 are noticeably off, weighed about ${b === 0 ? 'none' : b}. Then ${MEND[scale.mendFirst.strength]}.`;
   return `The spoon is good enough: about ${a} cups in 10 are noticeably off by spoon, ${b === a ? 'and as many weighed' : `${b} weighed`}. First ${MEND[spoon.mendFirst.strength]}.`;
 }
 
@@ -82,9 +129,20 @@ function SpreadRow({ name, study }: { name: string; study: Study }) {
   const line = (of: 'strength' | 'bitterness') => {
     const { mean, sd } = study[of];
     return (
-      <svg width={WIDTH} height="26" viewBox={`0 0 ${WIDTH} 26`} role="img" aria-label={`${of} ${mean.toFixed(1)} of 10, give or take ${sd.toFixed(2)}`}>
+      <svg
+        width={WIDTH}
+        height="26"
+        viewBox={`0 0 ${WIDTH} 26`}
+        role="img"
+        aria-label={`${of} ${mean.toFixed(1)} of 10, give or take ${sd.toFixed(2)}`}
+      >
         <path d={`M0 16H${WIDTH}`} stroke="var(--line-2)" strokeWidth="1.5" />
-        <path d={`M${x(mean - sd)} 15v-6H${x(mean + sd)}v6`} fill="none" stroke="var(--accent)" strokeWidth="2.5" />
+        <path
+          d={`M${x(mean - sd)} 15v-6H${x(mean + sd)}v6`}
+          fill="none"
+          stroke="var(--accent)"
+          strokeWidth="2.5"
+        />
         <LevelMark x={x(mean)} y={15.5} size={10} />
       </svg>
     );
@@ -92,8 +150,16 @@ function SpreadRow({ name, study }: { name: string; study: Study }) {
   return (
     <>
       <b>{name}</b>
-      <div>{line('strength')}<span className="small">strength ±{study.strength.sd.toFixed(2)}, {MEND[study.mendFirst.strength]} first</span></div>
-      <div>{line('bitterness')}<span className="small">bitterness ±{study.bitterness.sd.toFixed(2)}</span></div>
+      <div>
+        {line('strength')}
+        <span className="small">
+          strength ±{study.strength.sd.toFixed(2)}, {MEND[study.mendFirst.strength]} first
+        </span>
+      </div>
+      <div>
+        {line('bitterness')}
+        <span className="small">bitterness ±{study.bitterness.sd.toFixed(2)}</span>
+      </div>
     </>
   );
 }

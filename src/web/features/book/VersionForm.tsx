@@ -17,43 +17,137 @@ import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
 import { StartFrom } from './StartFrom';
 
 type Form = RecipeForm & { reason: string };
-type Props = { tea: Tea; method: Method; from: Version | null; notes: readonly LeadNote[]; newest: number; onDone: () => void };
+type Props = {
+  tea: Tea;
+  method: Method;
+  from: Version | null;
+  notes: readonly LeadNote[];
+  newest: number;
+  onDone: () => void;
+};
 
 /** A new version of a method's recipe from the one that stands, or the method's first; the old one stays on the brews that used it. */
 export function VersionForm({ tea, method, from, notes, newest, onDone }: Props) {
   const { temperature } = useUnits();
   const base = from?.recipe ?? startingRecipe(tea.style, method);
   // What is dialled in is the house's own: it no longer says where it began.
-  const form = useForm<Form>({ defaultValues: { ...recipeFormOf({ ...base, origin: from ? '' : base.origin }, temperature), reason: notes[0] ? `${notes[0].headline}: ${notes[0].found}`.slice(0, 200) : from ? '' : `First recipe as ${METHODS[method].label}` } });
-  const [settled, setSettled] = useState<readonly string[]>(notes[0] ? [notes[0].id] : []);
-  const packet = usePacket({ packet: tea.packet, style: tea.style, method, weighing: measureOf(tea).weighing, bag: bagOf(tea) });
-  const making = useNewVersion(tea, newest);
-  const saveAs = (as: 'house' | 'trial' | 'draft') => form.handleSubmit(async (v) => {
-    const recipe = recipeOf(v, method, temperature, (name, message) => form.setError(name as keyof Form, { message }));
-    if (v.reason.trim() === '') form.setError('reason', { message: 'Say why: the next lead reads it.' });
-    if (!recipe || v.reason.trim() === '') return;
-    if (await making.save({ as, method, recipe, reason: v.reason, settles: as === 'house' ? [...settled] : [] })) onDone();
+  const form = useForm<Form>({
+    defaultValues: {
+      ...recipeFormOf({ ...base, origin: from ? '' : base.origin }, temperature),
+      reason: notes[0]
+        ? `${notes[0].headline}: ${notes[0].found}`.slice(0, 200)
+        : from
+          ? ''
+          : `First recipe as ${METHODS[method].label}`,
+    },
   });
+  const [settled, setSettled] = useState<readonly string[]>(notes[0] ? [notes[0].id] : []);
+  const packet = usePacket({
+    packet: tea.packet,
+    style: tea.style,
+    method,
+    weighing: measureOf(tea).weighing,
+    bag: bagOf(tea),
+  });
+  const making = useNewVersion(tea, newest);
+  const saveAs = (as: 'house' | 'trial' | 'draft') =>
+    form.handleSubmit(async (v) => {
+      const recipe = recipeOf(v, method, temperature, (name, message) =>
+        form.setError(name as keyof Form, { message }),
+      );
+      if (v.reason.trim() === '')
+        form.setError('reason', { message: 'Say why: the next lead reads it.' });
+      if (!recipe || v.reason.trim() === '') return;
+      if (
+        await making.save({
+          as,
+          method,
+          recipe,
+          reason: v.reason,
+          settles: as === 'house' ? [...settled] : [],
+        })
+      )
+        onDone();
+    });
   const stands = tea.recipes.find((r) => r.method === method)?.house;
   return (
     <form className="form" onSubmit={(e) => void saveAs('house')(e)} noValidate>
       <h1>{tea.name}</h1>
-      <p>{from ? `From version ${from.number}${from.method === tea.method ? '' : `, ${METHODS[method].label}`}.` : `Its first recipe as ${METHODS[method].label}.`} {stands ? `As the house recipe everyone brews it from now on; version ${stands.number} is retired and stays on the brews that used it.` : ''}</p>
-      <StartFrom style={tea.style} method={method} packet={packet.view.start} now={from?.recipe ?? null} except={tea.id} taken={form.watch('origin')} onTake={(r) => form.reset({ ...form.getValues(), ...recipeFormOf(r, temperature) }, { keepDefaultValues: true })} />
-      <RecipeFields form={form} method={method} usual={from?.recipe.dose ?? styleOf(tea.style).start.dose} />
+      <p>
+        {from
+          ? `From version ${from.number}${from.method === tea.method ? '' : `, ${METHODS[method].label}`}.`
+          : `Its first recipe as ${METHODS[method].label}.`}{' '}
+        {stands
+          ? `As the house recipe everyone brews it from now on; version ${stands.number} is retired and stays on the brews that used it.`
+          : ''}
+      </p>
+      <StartFrom
+        style={tea.style}
+        method={method}
+        packet={packet.view.start}
+        now={from?.recipe ?? null}
+        except={tea.id}
+        taken={form.watch('origin')}
+        onTake={(r) =>
+          form.reset(
+            { ...form.getValues(), ...recipeFormOf(r, temperature) },
+            { keepDefaultValues: true },
+          )
+        }
+      />
+      <RecipeFields
+        form={form}
+        method={method}
+        usual={from?.recipe.dose ?? styleOf(tea.style).start.dose}
+      />
       <Tasted tea={tea} onPick={(words) => form.setValue('reason', words, { shouldDirty: true })} />
-      <TextField form={form} name="reason" label="Why" hint="In a line: what was found, what should be better." />
+      <TextField
+        form={form}
+        name="reason"
+        label="Why"
+        hint="In a line: what was found, what should be better."
+      />
       {notes.length > 0 && (
-        <fieldset className="grid gap-1"><legend className="text-[15px] font-semibold">Settles these notes</legend>
-          {notes.slice(0, 8).map((n) => <label className="check" key={n.id}><input type="checkbox" checked={settled.includes(n.id)} onChange={(e) => setSettled((s) => (e.target.checked ? [...s, n.id] : s.filter((x) => x !== n.id)))} />{n.headline}, {n.by.name}</label>)}
+        <fieldset className="grid gap-1">
+          <legend className="text-[15px] font-semibold">Settles these notes</legend>
+          {notes.slice(0, 8).map((n) => (
+            <label className="check" key={n.id}>
+              <input
+                type="checkbox"
+                checked={settled.includes(n.id)}
+                onChange={(e) =>
+                  setSettled((s) => (e.target.checked ? [...s, n.id] : s.filter((x) => x !== n.id)))
+                }
+              />
+              {n.headline}, {n.by.name}
+            </label>
+          ))}
         </fieldset>
       )}
       <NotMade making={making} />
       <div className="flex flex-wrap gap-2">
-        <button type="submit" className="btn go" disabled={making.isSaving}>Make it the house recipe</button>
-        <button type="button" className="btn" disabled={making.isSaving} onClick={() => void saveAs('trial')()}>Put on trial</button>
-        <button type="button" className="btn" disabled={making.isSaving} onClick={() => void saveAs('draft')()}>Keep as draft</button>
-        <button type="button" className="btn quiet" onClick={onDone}>Leave it</button>
+        <button type="submit" className="btn go" disabled={making.isSaving}>
+          Make it the house recipe
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={making.isSaving}
+          onClick={() => void saveAs('trial')()}
+        >
+          Put on trial
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={making.isSaving}
+          onClick={() => void saveAs('draft')()}
+        >
+          Keep as draft
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
       </div>
     </form>
   );
@@ -62,14 +156,40 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
 /** The last cups of this tea that were judged off: one of them can be the reason. */
 function Tasted({ tea, onPick }: { tea: Tea; onPick: (words: string) => void }) {
   const { data } = useLogQuery({ teaId: tea.id, verdict: 'off' });
-  const cups = (data?.brews ?? []).filter((b) => b.verdict).slice(0, 8).map((b) => {
-    const found = b.verdict ? verdictWords(b.verdict) : '';
-    return { id: b.id, words: `Tasted ${dayText(b.startedAt)} ${clockText(b.startedAt)}, ${b.plan.vessel.name}, ${b.judgedBy?.name ?? b.startedBy.name}: ${found}`.slice(0, 300) };
-  });
+  const cups = (data?.brews ?? [])
+    .filter((b) => b.verdict)
+    .slice(0, 8)
+    .map((b) => {
+      const found = b.verdict ? verdictWords(b.verdict) : '';
+      return {
+        id: b.id,
+        words:
+          `Tasted ${dayText(b.startedAt)} ${clockText(b.startedAt)}, ${b.plan.vessel.name}, ${b.judgedBy?.name ?? b.startedBy.name}: ${found}`.slice(
+            0,
+            300,
+          ),
+      };
+    });
   if (cups.length === 0) return null;
   return (
-    <label className="field-row"><span className="as-label">From a tasted cup</span>
-      <select className="box" aria-label="From a tasted cup" value="" onChange={(e) => { const cup = cups.find((c) => c.id === e.target.value); if (cup) onPick(cup.words); }}><option value="">a cup that was judged</option>{cups.map((c) => <option key={c.id} value={c.id}>{c.words}</option>)}</select>
+    <label className="field-row">
+      <span className="as-label">From a tasted cup</span>
+      <select
+        className="box"
+        aria-label="From a tasted cup"
+        value=""
+        onChange={(e) => {
+          const cup = cups.find((c) => c.id === e.target.value);
+          if (cup) onPick(cup.words);
+        }}
+      >
+        <option value="">a cup that was judged</option>
+        {cups.map((c) => (
+          <option key={c.id} value={c.id}>
+            {c.words}
+          </option>
+        ))}
+      </select>
     </label>
   );
 }

@@ -2,16 +2,34 @@ import { useState } from 'react';
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
 import type { WeighingFields as Weighed } from '#contracts/book';
 import type { HouseSpoon } from '#contracts/instruments';
-import { densityOf, doubtWeighing, gramsPerSpoon, spoonSpread, weighingOf, type Weighing } from '#core/recipes';
+import {
+  densityOf,
+  doubtWeighing,
+  gramsPerSpoon,
+  spoonSpread,
+  weighingOf,
+  type Weighing,
+} from '#core/recipes';
 import { grams, numberText, parseNumber, type Grams } from '#core/units';
 import { ScalePanel } from '../../app/ScalePanel';
 import { SelectField, TextField } from '../../ui/fields';
 
 /** A weighing as typed: one figure for all, or each spoon by itself. */
 export type WeighingForm = { spoon: string; spoons: string; weighed: string };
-export const weighingFormOf = (w: Weighed | null, spoon: string): WeighingForm => ({ spoon: w?.spoon ?? spoon, spoons: w ? numberText(w.spoons, 2) : '5', weighed: w ? (w.singles.length > 0 ? w.singles.map((g) => numberText(g, 2)).join('; ') : numberText(w.weighed, 2)) : '' });
+export const weighingFormOf = (w: Weighed | null, spoon: string): WeighingForm => ({
+  spoon: w?.spoon ?? spoon,
+  spoons: w ? numberText(w.spoons, 2) : '5',
+  weighed: w
+    ? w.singles.length > 0
+      ? w.singles.map((g) => numberText(g, 2)).join('; ')
+      : numberText(w.weighed, 2)
+    : '',
+});
 
-type ReadWeighing = { readonly kind: 'none' } | { readonly kind: 'ok'; readonly weighing: Weighing } | { readonly kind: 'bad'; readonly why: string };
+type ReadWeighing =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'ok'; readonly weighing: Weighing }
+  | { readonly kind: 'bad'; readonly why: string };
 /** "12.5", or "2.4; 2.6; 2.5; 2.5; 2.5" for five weighed one by one. */
 export function readWeighing(v: WeighingForm, spoons: readonly HouseSpoon[]): ReadWeighing {
   const spoon = spoons.find((s) => s.id === v.spoon);
@@ -22,7 +40,8 @@ export function readWeighing(v: WeighingForm, spoons: readonly HouseSpoon[]): Re
   for (const p of parts) {
     const n = parseNumber(p.replace(/g$/i, ''));
     if (n.kind === 'bad') return { kind: 'bad', why: n.why };
-    if (n.value <= 0 || n.value > 1000) return { kind: 'bad', why: `${p} g is no weight of a spoon.` };
+    if (n.value <= 0 || n.value > 1000)
+      return { kind: 'bad', why: `${p} g is no weight of a spoon.` };
     figures.push(grams(n.value));
   }
   const { id, name, plural, ml, heaped } = spoon;
@@ -30,28 +49,93 @@ export function readWeighing(v: WeighingForm, spoons: readonly HouseSpoon[]): Re
   if (figures.length > 12) return { kind: 'bad', why: 'Twelve spoons are enough.' };
   if (figures.length > 1) return { kind: 'ok', weighing: weighingOf(bare, figures) };
   const n = parseNumber(v.spoons);
-  if (n.kind === 'bad' || !(n.value >= 0.25 && n.value <= 100)) return { kind: 'bad', why: 'Say how many spoons that were, a quarter at least.' };
-  return { kind: 'ok', weighing: { spoon: bare, spoons: n.value, weighed: figures[0] as Grams, singles: [] } };
+  if (n.kind === 'bad' || !(n.value >= 0.25 && n.value <= 100))
+    return { kind: 'bad', why: 'Say how many spoons that were, a quarter at least.' };
+  return {
+    kind: 'ok',
+    weighing: { spoon: bare, spoons: n.value, weighed: figures[0] as Grams, singles: [] },
+  };
 }
 /** Spoon, number and weight, with what one spoon holds and how even they are. */
-export function WeighingFields<F extends FieldValues>({ form, spoons, legend }: { form: UseFormReturn<F>; spoons: readonly HouseSpoon[]; legend: string }) {
+export function WeighingFields<F extends FieldValues>({
+  form,
+  spoons,
+  legend,
+}: {
+  form: UseFormReturn<F>;
+  spoons: readonly HouseSpoon[];
+  legend: string;
+}) {
   const n = (name: keyof WeighingForm) => name as unknown as Path<F>;
-  const [spoon, count, weighed] = form.watch([n('spoon'), n('spoons'), n('weighed')] as const) as unknown as [string, string, string];
+  const [spoon, count, weighed] = form.watch([
+    n('spoon'),
+    n('spoons'),
+    n('weighed'),
+  ] as const) as unknown as [string, string, string];
   const read = readWeighing({ spoon, spoons: count, weighed }, spoons);
   const doubt = read.kind === 'ok' ? doubtWeighing(read.weighing) : null;
   const spread = read.kind === 'ok' ? spoonSpread(read.weighing) : null;
-  const hint = read.kind !== 'ok' ? 'One weight, or each spoon by itself: 2.4; 2.6; 2.5. Empty: by the scale only.'
-    : `One ${read.weighing.spoon.name} holds ${numberText(gramsPerSpoon(densityOf(read.weighing), read.weighing.spoon), 2)} g${spread ? ` ±${numberText(spread.sd, 2)}, ${read.weighing.singles.length} weighed` : ''}.`;
+  const hint =
+    read.kind !== 'ok'
+      ? 'One weight, or each spoon by itself: 2.4; 2.6; 2.5. Empty: by the scale only.'
+      : `One ${read.weighing.spoon.name} holds ${numberText(gramsPerSpoon(densityOf(read.weighing), read.weighing.spoon), 2)} g${spread ? ` ±${numberText(spread.sd, 2)}, ${read.weighing.singles.length} weighed` : ''}.`;
   const [onScale, setOnScale] = useState(false);
   /** One spoon after another, each put on an emptied scale. */
-  const take = (g: number) => form.setValue(n('weighed'), [...String(weighed ?? '').split(';').map((t) => t.trim()).filter(Boolean), numberText(g, 2)].join('; ') as never, { shouldDirty: true });
+  const take = (g: number) =>
+    form.setValue(
+      n('weighed'),
+      [
+        ...String(weighed ?? '')
+          .split(';')
+          .map((t) => t.trim())
+          .filter(Boolean),
+        numberText(g, 2),
+      ].join('; ') as never,
+      { shouldDirty: true },
+    );
   return (
-    <fieldset><legend className="text-[15px] font-semibold mb-2">{legend}</legend><div className="pair">
-      <SelectField form={form} name={n('spoon')} label="Spoon" options={spoons.filter((s) => !s.retired || s.id === spoon).map((s) => [s.id, `${s.name}, ${numberText(s.ml)} ml${s.heaped ? ', heaped' : ''}`] as const)} />
-      <TextField form={form} name={n('spoons')} label="How many" />
-      <TextField form={form} name={n('weighed')} label="Weighed" unit="g" ask={doubt && <><b>Is that so?</b> {doubt.words}</>} hint={hint} />
+    <fieldset>
+      <legend className="text-[15px] font-semibold mb-2">{legend}</legend>
+      <div className="pair">
+        <SelectField
+          form={form}
+          name={n('spoon')}
+          label="Spoon"
+          options={spoons
+            .filter((s) => !s.retired || s.id === spoon)
+            .map(
+              (s) =>
+                [s.id, `${s.name}, ${numberText(s.ml)} ml${s.heaped ? ', heaped' : ''}`] as const,
+            )}
+        />
+        <TextField form={form} name={n('spoons')} label="How many" />
+        <TextField
+          form={form}
+          name={n('weighed')}
+          label="Weighed"
+          unit="g"
+          ask={
+            doubt && (
+              <>
+                <b>Is that so?</b> {doubt.words}
+              </>
+            )
+          }
+          hint={hint}
+        />
       </div>
-      {onScale ? <><ScalePanel small onTake={take} takeWords="Take this spoon" /><button type="button" className="btn quiet slim mt-2" onClick={() => setOnScale(false)}>Enough spoons</button></> : <button type="button" className="btn quiet slim mt-2" onClick={() => setOnScale(true)}>Weigh them on the scale</button>}
+      {onScale ? (
+        <>
+          <ScalePanel small onTake={take} takeWords="Take this spoon" />
+          <button type="button" className="btn quiet slim mt-2" onClick={() => setOnScale(false)}>
+            Enough spoons
+          </button>
+        </>
+      ) : (
+        <button type="button" className="btn quiet slim mt-2" onClick={() => setOnScale(true)}>
+          Weigh them on the scale
+        </button>
+      )}
     </fieldset>
   );
 }

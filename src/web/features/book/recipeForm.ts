@@ -1,44 +1,137 @@
-import { PLAIN_HANDLING, recipeFault, type Method, type Recipe, type ServeOrder, type ServingStyle, type Window } from '#core/recipes';
+import {
+  PLAIN_HANDLING,
+  recipeFault,
+  type Method,
+  type Recipe,
+  type ServeOrder,
+  type ServingStyle,
+  type Window,
+} from '#core/recipes';
 import type { KnownPour, School } from '#core/scaling';
-import { celsius, grams, gramsPer100Ml, millilitres, minutesText, numberText, parseDuration, parseTemperature, parseWithin, seconds, toFahrenheit, type Parsed } from '#core/units';
+import {
+  celsius,
+  grams,
+  gramsPer100Ml,
+  millilitres,
+  minutesText,
+  numberText,
+  parseDuration,
+  parseTemperature,
+  parseWithin,
+  seconds,
+  toFahrenheit,
+  type Parsed,
+} from '#core/units';
 
 type WindowForm = { earliest: string; best: string; latest: string };
 /** A recipe as its form holds it: as typed. */
 export type RecipeForm = WindowForm & {
-  dose: string; temperature: string; later: WindowForm[]; warm: boolean; lid: boolean; note: string; origin: string;
-  school: School; knownWater: string; knownLeaf: string;
+  dose: string;
+  temperature: string;
+  later: WindowForm[];
+  warm: boolean;
+  lid: boolean;
+  note: string;
+  origin: string;
+  school: School;
+  knownWater: string;
+  knownLeaf: string;
   /** What holds the known cup's leaf, as JSON: the value of a choice among vessels. */
-  knownHold: string; smallWater: string; smallLeaf: string; largeWater: string; largeLeaf: string;
-  rinse: string; stir: string; circles: boolean; root: string; squeeze: boolean; milk: boolean; order: ServeOrder;
-  leewayTime: string; leewayLeaf: string; bag: string;
-  hotShare: string; hotHeat: string; hotTime: string; glasses: { style: ServingStyle; extract: string; water: string }[];
+  knownHold: string;
+  smallWater: string;
+  smallLeaf: string;
+  largeWater: string;
+  largeLeaf: string;
+  rinse: string;
+  stir: string;
+  circles: boolean;
+  root: string;
+  squeeze: boolean;
+  milk: boolean;
+  order: ServeOrder;
+  leewayTime: string;
+  leewayLeaf: string;
+  bag: string;
+  hotShare: string;
+  hotHeat: string;
+  hotTime: string;
+  glasses: { style: ServingStyle; extract: string; water: string }[];
 };
 
-const windowForm = (w: Window): WindowForm => ({ earliest: minutesText(w.earliest), best: minutesText(w.best), latest: minutesText(w.latest) });
+const windowForm = (w: Window): WindowForm => ({
+  earliest: minutesText(w.earliest),
+  best: minutesText(w.best),
+  latest: minutesText(w.latest),
+});
 /** What holds the leaf of a known cup, as the form keeps it. */
-export const holdText = ({ infuser, basket, material, lid }: Omit<KnownPour, 'water' | 'leaf'>): string => JSON.stringify({ infuser, basket, material, lid });
+export const holdText = ({
+  infuser,
+  basket,
+  material,
+  lid,
+}: Omit<KnownPour, 'water' | 'leaf'>): string => JSON.stringify({ infuser, basket, material, lid });
 export function recipeFormOf(r: Recipe, scale: 'C' | 'F'): RecipeForm {
   const t = r.scaling.school === 'tapered' ? r.scaling : null;
   const m = r.scaling.school === 'match' ? r.scaling.known : null;
   const heat = (c: number) => numberText(scale === 'F' ? toFahrenheit(celsius(c)) : c);
   const h = r.handling;
   return {
-    ...windowForm(r.window), dose: numberText(r.dose, 3), temperature: heat(r.temperature), later: r.later.map(windowForm), warm: r.warm, lid: r.lid, note: r.note, origin: r.origin, school: r.scaling.school,
-    knownWater: m ? numberText(m.water) : '', knownLeaf: m ? numberText(m.leaf) : '', knownHold: m ? holdText(m) : '',
-    smallWater: t ? numberText(t.small.water) : '', smallLeaf: t ? numberText(t.small.leaf) : '', largeWater: t ? numberText(t.large.water) : '', largeLeaf: t ? numberText(t.large.leaf) : '',
-    rinse: h.rinse ? numberText(h.rinse) : '', stir: h.stir.map((s) => minutesText(s)).join(', '), circles: h.circles, root: h.root ? numberText(h.root * 100) : '', squeeze: h.squeeze, milk: h.milk, order: h.order,
-    leewayTime: r.leeway ? numberText(r.leeway.time) : '', leewayLeaf: r.leeway ? numberText(r.leeway.leaf, 2) : '', bag: r.bag ? numberText(r.bag, 2) : '',
-    hotShare: r.warmStart ? numberText(r.warmStart.share * 100) : '', hotHeat: r.warmStart ? heat(r.warmStart.temperature) : '', hotTime: r.warmStart ? minutesText(r.warmStart.time) : '',
-    glasses: r.glasses.map((g) => ({ style: g.style, extract: numberText(g.extract), water: numberText(g.water) })),
+    ...windowForm(r.window),
+    dose: numberText(r.dose, 3),
+    temperature: heat(r.temperature),
+    later: r.later.map(windowForm),
+    warm: r.warm,
+    lid: r.lid,
+    note: r.note,
+    origin: r.origin,
+    school: r.scaling.school,
+    knownWater: m ? numberText(m.water) : '',
+    knownLeaf: m ? numberText(m.leaf) : '',
+    knownHold: m ? holdText(m) : '',
+    smallWater: t ? numberText(t.small.water) : '',
+    smallLeaf: t ? numberText(t.small.leaf) : '',
+    largeWater: t ? numberText(t.large.water) : '',
+    largeLeaf: t ? numberText(t.large.leaf) : '',
+    rinse: h.rinse ? numberText(h.rinse) : '',
+    stir: h.stir.map((s) => minutesText(s)).join(', '),
+    circles: h.circles,
+    root: h.root ? numberText(h.root * 100) : '',
+    squeeze: h.squeeze,
+    milk: h.milk,
+    order: h.order,
+    leewayTime: r.leeway ? numberText(r.leeway.time) : '',
+    leewayLeaf: r.leeway ? numberText(r.leeway.leaf, 2) : '',
+    bag: r.bag ? numberText(r.bag, 2) : '',
+    hotShare: r.warmStart ? numberText(r.warmStart.share * 100) : '',
+    hotHeat: r.warmStart ? heat(r.warmStart.temperature) : '',
+    hotTime: r.warmStart ? minutesText(r.warmStart.time) : '',
+    glasses: r.glasses.map((g) => ({
+      style: g.style,
+      extract: numberText(g.extract),
+      water: numberText(g.water),
+    })),
   };
 }
 
 /** Which field of the form a fault of the whole recipe stands beside. */
-const BESIDE = { later: 'later.0.best', temperature: 'temperature', warmStart: 'hotShare', handling: 'stir', glasses: 'glasses.0.extract', bag: 'bag' } as const;
-const windowField = (why: string): keyof WindowForm => (why.startsWith('Best') ? 'best' : why.startsWith('Earliest') ? 'earliest' : 'latest');
+const BESIDE = {
+  later: 'later.0.best',
+  temperature: 'temperature',
+  warmStart: 'hotShare',
+  handling: 'stir',
+  glasses: 'glasses.0.extract',
+  bag: 'bag',
+} as const;
+const windowField = (why: string): keyof WindowForm =>
+  why.startsWith('Best') ? 'best' : why.startsWith('Earliest') ? 'earliest' : 'latest';
 
 /** Reads the form for a method, naming each fault beside its field; null when something is not right. */
-export function recipeOf(v: RecipeForm, method: Method, scale: 'C' | 'F', fault: (name: string, message: string) => void): Recipe | null {
+export function recipeOf(
+  v: RecipeForm,
+  method: Method,
+  scale: 'C' | 'F',
+  fault: (name: string, message: string) => void,
+): Recipe | null {
   let good = true;
   const wrong = (name: string, why: string) => {
     fault(name, why);
@@ -49,43 +142,127 @@ export function recipeOf(v: RecipeForm, method: Method, scale: 'C' | 'F', fault:
     wrong(name, p.why);
     return otherwise;
   };
-  const heatOf = (name: string, text: string, otherwise: number) => take(name, parseTemperature(/[cf]\s*$/i.test(text) ? text : `${text}${scale}`), celsius(otherwise));
-  const windowOf = (w: WindowForm, at: string): Window => ({ earliest: seconds(take(`${at}earliest`, parseDuration(w.earliest), 60)), best: seconds(take(`${at}best`, parseDuration(w.best), 60)), latest: seconds(take(`${at}latest`, parseDuration(w.latest), 60)) });
-  const positive = (name: keyof RecipeForm, what: string, unit: string, max: number, least = 0.1) => take(name, parseWithin(v[name] as string, what, unit, least, max), 1);
-  const optional = (name: keyof RecipeForm, what: string, unit: string, max: number) => ((v[name] as string).trim() === '' ? 0 : take(name, parseWithin(v[name] as string, what, unit, 0, max), 0));
+  const heatOf = (name: string, text: string, otherwise: number) =>
+    take(
+      name,
+      parseTemperature(/[cf]\s*$/i.test(text) ? text : `${text}${scale}`),
+      celsius(otherwise),
+    );
+  const windowOf = (w: WindowForm, at: string): Window => ({
+    earliest: seconds(take(`${at}earliest`, parseDuration(w.earliest), 60)),
+    best: seconds(take(`${at}best`, parseDuration(w.best), 60)),
+    latest: seconds(take(`${at}latest`, parseDuration(w.latest), 60)),
+  });
+  const positive = (name: keyof RecipeForm, what: string, unit: string, max: number, least = 0.1) =>
+    take(name, parseWithin(v[name] as string, what, unit, least, max), 1);
+  const optional = (name: keyof RecipeForm, what: string, unit: string, max: number) =>
+    (v[name] as string).trim() === ''
+      ? 0
+      : take(name, parseWithin(v[name] as string, what, unit, 0, max), 0);
 
   const dose = take('dose', parseWithin(v.dose, 'Leaf', 'g per 100 ml', 0.05, 20), 1);
   const heat = heatOf('temperature', v.temperature, 90);
-  if (good && (heat < 2 || heat > 100)) wrong('temperature', heat > 100 ? 'Hotter than boiling. Was it Fahrenheit? Write F after it.' : 'Water is ice there.');
+  if (good && (heat < 2 || heat > 100))
+    wrong(
+      'temperature',
+      heat > 100
+        ? 'Hotter than boiling. Was it Fahrenheit? Write F after it.'
+        : 'Water is ice there.',
+    );
   const window = windowOf(v, '');
   const later = v.later.map((w, i) => windowOf(w, `later.${i}.`));
-  if (v.school === 'match' && v.knownHold === '') wrong('knownHold', 'Say in which vessel the cup is known.');
-  const scaling: Recipe['scaling'] = v.school === 'linear' ? { school: 'linear' } : v.school === 'match' ? {
-    school: 'match',
-    known: {
-      ...(JSON.parse(v.knownHold || holdText({ infuser: 'free', basket: null, material: 'porcelain', lid: true })) as Omit<KnownPour, 'water' | 'leaf'>),
-      water: millilitres(positive('knownWater', 'Water', 'ml', 20_000)), leaf: grams(positive('knownLeaf', 'Leaf', 'g', 2000)),
-    },
-  } : {
-    school: 'tapered',
-    small: { water: millilitres(positive('smallWater', 'Water', 'ml', 20_000)), leaf: grams(positive('smallLeaf', 'Leaf', 'g', 2000)) },
-    large: { water: millilitres(positive('largeWater', 'Water', 'ml', 20_000)), leaf: grams(positive('largeLeaf', 'Leaf', 'g', 2000)) },
-  };
-  if (good && scaling.school === 'tapered' && scaling.large.water <= scaling.small.water) wrong('largeWater', 'The larger vessel must take more water than the smaller.');
-  const stir = v.stir.split(/[,;]\s*/).filter((t) => t.trim() !== '').map((t) => seconds(take('stir', parseDuration(t), 60)));
+  if (v.school === 'match' && v.knownHold === '')
+    wrong('knownHold', 'Say in which vessel the cup is known.');
+  const scaling: Recipe['scaling'] =
+    v.school === 'linear'
+      ? { school: 'linear' }
+      : v.school === 'match'
+        ? {
+            school: 'match',
+            known: {
+              ...(JSON.parse(
+                v.knownHold ||
+                  holdText({ infuser: 'free', basket: null, material: 'porcelain', lid: true }),
+              ) as Omit<KnownPour, 'water' | 'leaf'>),
+              water: millilitres(positive('knownWater', 'Water', 'ml', 20_000)),
+              leaf: grams(positive('knownLeaf', 'Leaf', 'g', 2000)),
+            },
+          }
+        : {
+            school: 'tapered',
+            small: {
+              water: millilitres(positive('smallWater', 'Water', 'ml', 20_000)),
+              leaf: grams(positive('smallLeaf', 'Leaf', 'g', 2000)),
+            },
+            large: {
+              water: millilitres(positive('largeWater', 'Water', 'ml', 20_000)),
+              leaf: grams(positive('largeLeaf', 'Leaf', 'g', 2000)),
+            },
+          };
+  if (good && scaling.school === 'tapered' && scaling.large.water <= scaling.small.water)
+    wrong('largeWater', 'The larger vessel must take more water than the smaller.');
+  const stir = v.stir
+    .split(/[,;]\s*/)
+    .filter((t) => t.trim() !== '')
+    .map((t) => seconds(take('stir', parseDuration(t), 60)));
   const handling: Recipe['handling'] = {
-    ...PLAIN_HANDLING, rinse: seconds(optional('rinse', 'A rinse', 's', 60)), stir, circles: v.circles, root: optional('root', 'A root', '%', 50) / 100, squeeze: v.squeeze, milk: v.milk, order: v.order,
+    ...PLAIN_HANDLING,
+    rinse: seconds(optional('rinse', 'A rinse', 's', 60)),
+    stir,
+    circles: v.circles,
+    root: optional('root', 'A root', '%', 50) / 100,
+    squeeze: v.squeeze,
+    milk: v.milk,
+    order: v.order,
   };
-  const leeway = v.leewayTime.trim() === '' && v.leewayLeaf.trim() === '' ? null : { time: seconds(optional('leewayTime', 'Leeway', 's', 3600)), leaf: grams(optional('leewayLeaf', 'Leeway', 'g', 50)) };
-  const warmStart = method !== 'warmThenCold' ? null : { share: positive('hotShare', 'The hot part', '%', 90, 10) / 100, temperature: heatOf('hotHeat', v.hotHeat, 80), time: seconds(take('hotTime', parseDuration(v.hotTime), 60)) };
-  const glasses = method !== 'extract' ? [] : v.glasses.map((g, i) => ({
-    style: g.style, extract: millilitres(take(`glasses.${i}.extract`, parseWithin(g.extract, 'Extract', 'ml', 5, 1000), 40)), water: millilitres(take(`glasses.${i}.water`, parseWithin(g.water, 'Water', 'ml', 0, 2000), 160)),
-  }));
+  const leeway =
+    v.leewayTime.trim() === '' && v.leewayLeaf.trim() === ''
+      ? null
+      : {
+          time: seconds(optional('leewayTime', 'Leeway', 's', 3600)),
+          leaf: grams(optional('leewayLeaf', 'Leeway', 'g', 50)),
+        };
+  const warmStart =
+    method !== 'warmThenCold'
+      ? null
+      : {
+          share: positive('hotShare', 'The hot part', '%', 90, 10) / 100,
+          temperature: heatOf('hotHeat', v.hotHeat, 80),
+          time: seconds(take('hotTime', parseDuration(v.hotTime), 60)),
+        };
+  const glasses =
+    method !== 'extract'
+      ? []
+      : v.glasses.map((g, i) => ({
+          style: g.style,
+          extract: millilitres(
+            take(`glasses.${i}.extract`, parseWithin(g.extract, 'Extract', 'ml', 5, 1000), 40),
+          ),
+          water: millilitres(
+            take(`glasses.${i}.water`, parseWithin(g.water, 'Water', 'ml', 0, 2000), 160),
+          ),
+        }));
   const recipe: Recipe = {
-    dose: gramsPer100Ml(dose), temperature: heat, window, later, warm: v.warm, lid: v.lid, note: v.note.trim(), origin: v.origin, scaling, handling, leeway,
-    bag: method === 'bag' && v.bag.trim() !== '' ? grams(positive('bag', 'A bag', 'g', 100, 0.5)) : null, warmStart, glasses,
+    dose: gramsPer100Ml(dose),
+    temperature: heat,
+    window,
+    later,
+    warm: v.warm,
+    lid: v.lid,
+    note: v.note.trim(),
+    origin: v.origin,
+    scaling,
+    handling,
+    leeway,
+    bag:
+      method === 'bag' && v.bag.trim() !== ''
+        ? grams(positive('bag', 'A bag', 'g', 100, 0.5))
+        : null,
+    warmStart,
+    glasses,
   };
   const whole = good ? recipeFault(recipe, method) : null;
-  if (whole) wrong(whole.field === 'window' ? windowField(whole.why) : BESIDE[whole.field], whole.why);
+  if (whole)
+    wrong(whole.field === 'window' ? windowField(whole.why) : BESIDE[whole.field], whole.why);
   return good ? recipe : null;
 }

@@ -10,7 +10,10 @@ const SAID = { house: 'the house recipe', trial: 'on trial', retired: 'set aside
 export function useMove(tea: Tea) {
   const [send, { error, isLoading }] = useMoveVersionMutation();
   const dispatch = useAppDispatch();
-  const move = async (version: Version, to: BodyOf<typeof moveVersion>['to']): Promise<Version | null> => {
+  const move = async (
+    version: Version,
+    to: BodyOf<typeof moveVersion>['to'],
+  ): Promise<Version | null> => {
     try {
       const made = await send({ id: version.id, body: { to } }).unwrap();
       dispatch(toastShown({ text: `${tea.name}: version ${made.number} is ${SAID[to]}.` }));

@@ -24,23 +24,118 @@ export function HousePage() {
       <div className="p-6 pt-4 grid gap-8 max-w-[1100px]">
         <h1 className="visually-hidden">House</h1>
         <section>
-          <div className="flex items-end gap-3"><h2 className="flex-1">Sites<small>altitude sets where water boils</small></h2>{lead && <button type="button" className="btn slim" onClick={() => setEditing('new')}>New site</button>}</div>
-          <table className="grid-table plain mt-1"><thead><tr><th className="l">site</th><th>altitude</th><th>boils at</th><th className="opt">cold tap</th><th className="opt">pour loses</th><th /></tr></thead>
-            <tbody>{sites.map((s) => <tr key={s.id}><td className="l">{s.name}{s.id === site.id ? <span className="small"> here</span> : ''}</td><td>{s.altitudeM} m</td><td><b>{temperatureText((s.measuredBoiling ?? boilingAt(metres(s.altitudeM))) as Celsius, s.temperatureUnit)}</b> <span className="small">{s.measuredBoiling === null ? 'computed' : 'measured'}</span></td><td className="opt">{temperatureText(s.coldWater, s.temperatureUnit)}</td><td className="opt">{s.pourLoss === null ? '7 %, from memory' : `${Math.round(s.pourLoss * 100)} %, measured`}</td><td>{lead && <button type="button" className="btn quiet slim" onClick={() => setEditing(s.id)}>Edit</button>}</td></tr>)}</tbody></table>
-          {lead && editing && <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />}
+          <div className="flex items-end gap-3">
+            <h2 className="flex-1">
+              Sites<small>altitude sets where water boils</small>
+            </h2>
+            {lead && (
+              <button type="button" className="btn slim" onClick={() => setEditing('new')}>
+                New site
+              </button>
+            )}
+          </div>
+          <table className="grid-table plain mt-1">
+            <thead>
+              <tr>
+                <th className="l">site</th>
+                <th>altitude</th>
+                <th>boils at</th>
+                <th className="opt">cold tap</th>
+                <th className="opt">pour loses</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {sites.map((s) => (
+                <tr key={s.id}>
+                  <td className="l">
+                    {s.name}
+                    {s.id === site.id ? <span className="small"> here</span> : ''}
+                  </td>
+                  <td>{s.altitudeM} m</td>
+                  <td>
+                    <b>
+                      {temperatureText(
+                        (s.measuredBoiling ?? boilingAt(metres(s.altitudeM))) as Celsius,
+                        s.temperatureUnit,
+                      )}
+                    </b>{' '}
+                    <span className="small">
+                      {s.measuredBoiling === null ? 'computed' : 'measured'}
+                    </span>
+                  </td>
+                  <td className="opt">{temperatureText(s.coldWater, s.temperatureUnit)}</td>
+                  <td className="opt">
+                    {s.pourLoss === null
+                      ? '7 %, from memory'
+                      : `${Math.round(s.pourLoss * 100)} %, measured`}
+                  </td>
+                  <td>
+                    {lead && (
+                      <button
+                        type="button"
+                        className="btn quiet slim"
+                        onClick={() => setEditing(s.id)}
+                      >
+                        Edit
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {lead && editing && (
+            <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />
+          )}
         </section>
         {lead && <People />}
         {lead && <BookKeeping />}
         <MyUnits />
         <section>
-          <h2>This device<small>not anybody’s own</small></h2>
+          <h2>
+            This device<small>not anybody’s own</small>
+          </h2>
           <div className="flex flex-wrap gap-3 mt-2 items-center">
-            <span>Room</span>{(['light', 'dim'] as const).map((t) => <button type="button" key={t} className="btn slim" aria-pressed={settings.theme === t} onClick={() => dispatch(settingsChanged({ theme: t }))}>{t}</button>)}
-            <span className="ml-4">Sound</span>{SOUNDS.map((name, i) => <button type="button" key={name} className="btn slim" aria-pressed={settings.sound === i} onClick={() => dispatch(settingsChanged({ sound: i as 0 | 1 | 2 | 3 }))}>{name}</button>)}
+            <span>Room</span>
+            {(['light', 'dim'] as const).map((t) => (
+              <button
+                type="button"
+                key={t}
+                className="btn slim"
+                aria-pressed={settings.theme === t}
+                onClick={() => dispatch(settingsChanged({ theme: t }))}
+              >
+                {t}
+              </button>
+            ))}
+            <span className="ml-4">Sound</span>
+            {SOUNDS.map((name, i) => (
+              <button
+                type="button"
+                key={name}
+                className="btn slim"
+                aria-pressed={settings.sound === i}
+                onClick={() => dispatch(settingsChanged({ sound: i as 0 | 1 | 2 | 3 }))}
+              >
+                {name}
+              </button>
+            ))}
           </div>
-          <p className="small mt-2">A soft double knock 10 s before best, one tap at best, two at latest and thrice after. Each place has its own pitch.</p>
+          <p className="small mt-2">
+            A soft double knock 10 s before best, one tap at best, two at latest and thrice after.
+            Each place has its own pitch.
+          </p>
         </section>
-        <section className="cautions text-[15px]"><h2>Cautions</h2><p>Boiling water and steam scald. Glass breaks from sudden heat. Caffeine figures are rough. Herbs can matter in pregnancy or with medicines: ask a pharmacist or doctor. Local food codes and the site’s own safety plan decide. No health claims on cards or menus.</p></section>
+        <section className="cautions text-[15px]">
+          <h2>Cautions</h2>
+          <p>
+            Boiling water and steam scald. Glass breaks from sudden heat. Caffeine figures are
+            rough. Herbs can matter in pregnancy or with medicines: ask a pharmacist or doctor.
+            Local food codes and the site’s own safety plan decide. No health claims on cards or
+            menus.
+          </p>
+        </section>
       </div>
     </main>
   );

@@ -17,25 +17,94 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
   const [change, changing] = useChangeSiteMutation();
   const error = adding.error ?? changing.error;
   const save = form.handleSubmit(async (v) => {
-    const fields = siteFieldsOf(v, (name, message) => form.setError(name, { message }), site?.kettle);
+    const fields = siteFieldsOf(
+      v,
+      (name, message) => form.setError(name, { message }),
+      site?.kettle,
+    );
     if (!fields) return;
     try {
       if (site) await change({ id: site.id, body: fields }).unwrap();
       else await add({ ...fields, id }).unwrap();
       onDone();
     } catch (e) {
-      showFaults(form, fieldFaults(e), { name: 'name', altitudeM: 'altitude', measuredBoiling: 'boiling' });
+      showFaults(form, fieldFaults(e), {
+        name: 'name',
+        altitudeM: 'altitude',
+        measuredBoiling: 'boiling',
+      });
     }
   });
   return (
     <form className="form mt-4 max-w-[760px]" onSubmit={save} noValidate>
       <h3>{site ? site.name : 'New site'}</h3>
-      <div className="pair"><TextField form={form} name="name" label="Name" /><TextField form={form} name="altitude" label="Altitude" unit="m" /><TextField form={form} name="boiling" label="Boils at, measured" unit="°C" hint="Empty: from the altitude." /></div>
-      <div className="pair"><TextField form={form} name="cold" label="Cold water" unit="°C" /><TextField form={form} name="ambient" label="Room" unit="°C" /><TextField form={form} name="pourLoss" label="Pour loses" unit="%" hint="Of the difference to the air; one thermometer reading of just-poured water tells." /></div>
-      <div className="pair"><SelectField form={form} name="hardness" label="Tap water" options={[['unknown', 'not known'], ['soft', 'soft'], ['medium', 'medium'], ['hard', 'hard']]} hint="Very hard water mutes aroma and dulls colour." /><CheckField form={form} name="filtered" label="Filtered before it is boiled" /></div>
-      <div className="pair"><SelectField form={form} name="volumeUnit" label="Volumes in" options={[['ml', 'millilitres'], ['usFlOz', 'US fluid ounces'], ['imperialFlOz', 'UK fluid ounces']]} /><SelectField form={form} name="temperatureUnit" label="Heat in" options={[['C', '°C'], ['F', '°F']]} /></div>
+      <div className="pair">
+        <TextField form={form} name="name" label="Name" />
+        <TextField form={form} name="altitude" label="Altitude" unit="m" />
+        <TextField
+          form={form}
+          name="boiling"
+          label="Boils at, measured"
+          unit="°C"
+          hint="Empty: from the altitude."
+        />
+      </div>
+      <div className="pair">
+        <TextField form={form} name="cold" label="Cold water" unit="°C" />
+        <TextField form={form} name="ambient" label="Room" unit="°C" />
+        <TextField
+          form={form}
+          name="pourLoss"
+          label="Pour loses"
+          unit="%"
+          hint="Of the difference to the air; one thermometer reading of just-poured water tells."
+        />
+      </div>
+      <div className="pair">
+        <SelectField
+          form={form}
+          name="hardness"
+          label="Tap water"
+          options={[
+            ['unknown', 'not known'],
+            ['soft', 'soft'],
+            ['medium', 'medium'],
+            ['hard', 'hard'],
+          ]}
+          hint="Very hard water mutes aroma and dulls colour."
+        />
+        <CheckField form={form} name="filtered" label="Filtered before it is boiled" />
+      </div>
+      <div className="pair">
+        <SelectField
+          form={form}
+          name="volumeUnit"
+          label="Volumes in"
+          options={[
+            ['ml', 'millilitres'],
+            ['usFlOz', 'US fluid ounces'],
+            ['imperialFlOz', 'UK fluid ounces'],
+          ]}
+        />
+        <SelectField
+          form={form}
+          name="temperatureUnit"
+          label="Heat in"
+          options={[
+            ['C', '°C'],
+            ['F', '°F'],
+          ]}
+        />
+      </div>
       <NotSaved error={error} />
-      <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>Save the site</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      <div className="flex gap-2">
+        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
+          Save the site
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
       {site && <History thing="site" id={site.id} />}
     </form>
   );

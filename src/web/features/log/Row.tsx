@@ -19,14 +19,27 @@ export function PullRule({ brew }: { brew: Brew }) {
   if (state.kind !== 'pulled' && state.kind !== 'judged') return null;
   const px = SCALED / Math.max(1, latest - earliest);
   const centre = 78 + SCALED / 2;
-  const x = (s: number) => Math.max(6, Math.min(WIDE - 6, centre + (s - (earliest + latest) / 2) * px));
+  const x = (s: number) =>
+    Math.max(6, Math.min(WIDE - 6, centre + (s - (earliest + latest) / 2) * px));
   const real = secondsBetween(state.waterOn, state.pulled);
   const late = real > latest;
   return (
-    <svg width={WIDE} height="26" role="img" aria-label={`Pulled at ${minutesText(real)}; window ${minutesText(earliest)} to ${minutesText(latest)}, best ${minutesText(best)}`}>
+    <svg
+      width={WIDE}
+      height="26"
+      role="img"
+      aria-label={`Pulled at ${minutesText(real)}; window ${minutesText(earliest)} to ${minutesText(latest)}, best ${minutesText(best)}`}
+    >
       <path d={`M0 20H${WIDE}`} stroke="var(--ink)" strokeWidth="1.5" />
-      <path d={`M${x(earliest)} 20v-9H${x(latest)}v9`} fill="none" stroke="var(--accent)" strokeWidth="2.5" />
-      {late && <rect x={x(latest)} y="11" width={x(real) - x(latest)} height="8" fill="url(#hatch)" />}
+      <path
+        d={`M${x(earliest)} 20v-9H${x(latest)}v9`}
+        fill="none"
+        stroke="var(--accent)"
+        strokeWidth="2.5"
+      />
+      {late && (
+        <rect x={x(latest)} y="11" width={x(real) - x(latest)} height="8" fill="url(#hatch)" />
+      )}
       <LevelMark x={x(real)} y={19.5} size={12} />
     </svg>
   );
@@ -39,7 +52,13 @@ export function FromBest({ brew }: { brew: Brew }) {
   const { earliest, best, latest } = brew.plan.recipe.window;
   const real = secondsBetween(state.waterOn, state.pulled);
   const off = Math.round(real - best);
-  return <>{off === 0 ? '' : off > 0 ? '+' : '−'}{minutesText(off)}{real > latest ? <em>late</em> : real < earliest ? <em>early</em> : null}</>;
+  return (
+    <>
+      {off === 0 ? '' : off > 0 ? '+' : '−'}
+      {minutesText(off)}
+      {real > latest ? <em>late</em> : real < earliest ? <em>early</em> : null}
+    </>
+  );
 }
 
 export function LogRow({ brew }: { brew: Brew }) {
@@ -50,16 +69,42 @@ export function LogRow({ brew }: { brew: Brew }) {
   return (
     <Link className="log-row" to={`/log/${brew.id}`}>
       <span>{clockText(brew.startedAt)}</span>
-      <span className="drawn" style={{ paddingBottom: 6 }}><Cup liquor={liquor} size={30} /></span>
+      <span className="drawn" style={{ paddingBottom: 6 }}>
+        <Cup liquor={liquor} size={30} />
+      </span>
       <span className="tea">{brew.tea.name}</span>
-      <span className="drawn wide"><VesselDrawing vessel={plan.vessel} scale={0.31} pad={1} mark={false} label={plan.vessel.name} bowl={false} fill={plan.water} liquor={liquor} leaf={grams(0)} /></span>
+      <span className="drawn wide">
+        <VesselDrawing
+          vessel={plan.vessel}
+          scale={0.31}
+          pad={1}
+          mark={false}
+          label={plan.vessel.name}
+          bowl={false}
+          fill={plan.water}
+          liquor={liquor}
+          leaf={grams(0)}
+        />
+      </span>
       <span className="mid-wide">{brew.startedBy.name}</span>
       <span className="wide r">{plan.leaf} g</span>
       <span className="wide r">{degrees(plan.temperature, units.temperature)}°</span>
-      <span className="drawn wide"><PullRule brew={brew} /></span>
-      <span className="error"><FromBest brew={brew} /></span>
-      <span className={`mid-wide ${verdict === 'right' || !brew.verdict ? '' : 'font-semibold'}`}>{verdict}</span>
-      <span className="wide small">{brew.proposal && brew.proposal.lever !== 'keep' ? (brew.accepted ? brew.proposal.headline : 'none taken') : brew.remark}</span>
+      <span className="drawn wide">
+        <PullRule brew={brew} />
+      </span>
+      <span className="error">
+        <FromBest brew={brew} />
+      </span>
+      <span className={`mid-wide ${verdict === 'right' || !brew.verdict ? '' : 'font-semibold'}`}>
+        {verdict}
+      </span>
+      <span className="wide small">
+        {brew.proposal && brew.proposal.lever !== 'keep'
+          ? brew.accepted
+            ? brew.proposal.headline
+            : 'none taken'
+          : brew.remark}
+      </span>
     </Link>
   );
 }

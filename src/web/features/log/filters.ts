@@ -3,7 +3,17 @@ import type { LogFilters } from '#contracts/brews';
 
 // The filters live in the address, so that a view can be sent to somebody, gone back to, and exported.
 
-const NAMES = { site: 'siteId', tea: 'teaId', lot: 'lotId', vessel: 'vesselId', by: 'personId', method: 'method', verdict: 'verdict', pull: 'pull', correction: 'correction' } as const;
+const NAMES = {
+  site: 'siteId',
+  tea: 'teaId',
+  lot: 'lotId',
+  vessel: 'vesselId',
+  by: 'personId',
+  method: 'method',
+  verdict: 'verdict',
+  pull: 'pull',
+  correction: 'correction',
+} as const;
 const DAY_MS = 86_400_000;
 
 /** Midnight of a day as this device has it, ms; null when it is no day. */
@@ -31,7 +41,10 @@ export function filtersFrom(params: URLSearchParams, here: string): LogFilters {
   return found as LogFilters;
 }
 /** As the server reads it. */
-export const queryOf = (filters: LogFilters): string => new URLSearchParams(Object.entries(filters).flatMap(([k, v]) => (v === undefined ? [] : [[k, String(v)]]))).toString();
+export const queryOf = (filters: LogFilters): string =>
+  new URLSearchParams(
+    Object.entries(filters).flatMap(([k, v]) => (v === undefined ? [] : [[k, String(v)]])),
+  ).toString();
 
 /** What the address says, by its short names, and how to change it; an empty value takes a name out. */
 export function useAddress() {
@@ -39,17 +52,22 @@ export function useAddress() {
   return {
     params,
     of: (name: string): string => params.get(name) ?? '',
-    set: (over: Record<string, string>): void => setParams((p) => {
-      const next = new URLSearchParams(p);
-      for (const [name, value] of Object.entries(over)) {
-        if (value) next.set(name, value);
-        else next.delete(name);
-      }
-      return next;
-    }, { replace: true }),
+    set: (over: Record<string, string>): void =>
+      setParams(
+        (p) => {
+          const next = new URLSearchParams(p);
+          for (const [name, value] of Object.entries(over)) {
+            if (value) next.set(name, value);
+            else next.delete(name);
+          }
+          return next;
+        },
+        { replace: true },
+      ),
     clear: (): void => setParams({}, { replace: true }),
   };
 }
 export type PickChoice = { readonly value: string; readonly text: string };
 /** The words of a choice; of the first where none is chosen. */
-export const wordsOf = (list: readonly PickChoice[], value: string): string => list.find((c) => c.value === value)?.text ?? list[0]?.text ?? '';
+export const wordsOf = (list: readonly PickChoice[], value: string): string =>
+  list.find((c) => c.value === value)?.text ?? list[0]?.text ?? '';

@@ -5,33 +5,57 @@ import { minutesText, numberText, readingText } from '#core/units';
 import type { useUnits } from '../../app/session';
 import { signedPercent, strengthWords } from '../../ui/strength';
 
-const WAYS = { reference: 'by a picture beside the house cup', rim: 'by a picture and its white rim', instrument: 'by an instrument' } as const;
+const WAYS = {
+  reference: 'by a picture beside the house cup',
+  rim: 'by a picture and its white rim',
+  instrument: 'by an instrument',
+} as const;
 
 /** A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm deep". */
 export const colourWords = (c: Extract<Happened['what'], { kind: 'colour' }>): string =>
   `${strengthWords(c.strength)} than the house cup (${signedPercent(c.low)} to ${signedPercent(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;
 
 /** One thing that was done to a brew, in a few words and the reader's units. */
-export function happenedWords({ what }: Happened, brew: Brew, units: ReturnType<typeof useUnits>): string {
+export function happenedWords(
+  { what }: Happened,
+  brew: Brew,
+  units: ReturnType<typeof useUnits>,
+): string {
   switch (what.kind) {
-    case 'start': return brew.plan.warmed && !brew.plan.steep ? 'put on the bar, to be warmed' : 'put on the bar';
+    case 'start':
+      return brew.plan.warmed && !brew.plan.steep
+        ? 'put on the bar, to be warmed'
+        : 'put on the bar';
     case 'step': {
       const step = stepsOf(brew.plan).find((s) => s.key === what.key);
       const words = step ? stepWords(step, brew.plan, units).done.toLowerCase() : what.key;
       return `${words}${what.outcome === 'skipped' ? ', left out' : ''}${what.grams === undefined ? '' : `, ${numberText(what.grams)} g`}`;
     }
-    case 'reading': return `${readingText(what.celsius, units.temperature)} in it`;
-    case 'colour': return `colour read: ${colourWords(what)}`;
-    case 'solids': return `refractometer: ${numberText(what.gramsPerLitre / 10, 2)} % dissolved`;
-    case 'abandon': return `given up: ${what.reason.toLowerCase()}`;
-    case 'waterOn': return 'water on';
-    case 'pull': return brew.plan.pull.done.toLowerCase();
-    case 'leafBack': return `leaf back for ${minutesText(what.seconds)}`;
-    case 'undoPull': return 'not over: steeps on';
-    case 'undo': return 'the last taken back';
-    case 'close': return 'off the bar, not judged';
-    case 'judge': return `judged ${verdictWords(what.verdict)}`;
-    case 'pair': return 'put together with another of the same';
-    case 'claim': return 'said that they ended the steep';
+    case 'reading':
+      return `${readingText(what.celsius, units.temperature)} in it`;
+    case 'colour':
+      return `colour read: ${colourWords(what)}`;
+    case 'solids':
+      return `refractometer: ${numberText(what.gramsPerLitre / 10, 2)} % dissolved`;
+    case 'abandon':
+      return `given up: ${what.reason.toLowerCase()}`;
+    case 'waterOn':
+      return 'water on';
+    case 'pull':
+      return brew.plan.pull.done.toLowerCase();
+    case 'leafBack':
+      return `leaf back for ${minutesText(what.seconds)}`;
+    case 'undoPull':
+      return 'not over: steeps on';
+    case 'undo':
+      return 'the last taken back';
+    case 'close':
+      return 'off the bar, not judged';
+    case 'judge':
+      return `judged ${verdictWords(what.verdict)}`;
+    case 'pair':
+      return 'put together with another of the same';
+    case 'claim':
+      return 'said that they ended the steep';
   }
 }

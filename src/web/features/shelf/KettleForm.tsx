@@ -11,12 +11,24 @@ import { useAddKettleMutation, useChangeKettleMutation } from '../../app/leadRec
 import { useSession, useUnits } from '../../app/session';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 
-type Form = { name: string; kind: KettleFields['kind']; volume: string; material: KettleFields['material']; lid: boolean; points: string; note: string; retired: boolean };
+type Form = {
+  name: string;
+  kind: KettleFields['kind'];
+  volume: string;
+  material: KettleFields['material'];
+  lid: boolean;
+  points: string;
+  note: string;
+  retired: boolean;
+};
 /** "60 to 100 by 5"; null when it only boils. */
 function readPoints(text: string): KettleFields['setPoints'] | string {
   if (text.trim() === '') return null;
-  const [from, to, step] = (text.match(/\d+(?:[.,]\d+)?/g) ?? []).map((t) => parseNumber(t)).map((p) => (p.kind === 'ok' ? p.value : NaN));
-  if (from === undefined || to === undefined || !(from < to) || from < 20 || to > 102) return 'Write 60 to 100 by 5, in °C; empty when it only boils.';
+  const [from, to, step] = (text.match(/\d+(?:[.,]\d+)?/g) ?? [])
+    .map((t) => parseNumber(t))
+    .map((p) => (p.kind === 'ok' ? p.value : NaN));
+  if (from === undefined || to === undefined || !(from < to) || from < 20 || to > 102)
+    return 'Write 60 to 100 by 5, in °C; empty when it only boils.';
   return { from: celsius(from), to: celsius(to), step: step && step > 0 ? step : 5 };
 }
 
@@ -25,7 +37,20 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
   const { site } = useSession();
   const units = useUnits();
   const navigate = useNavigate();
-  const form = useForm<Form>({ defaultValues: { name: kettle?.name ?? '', kind: kettle?.kind ?? 'kettle', volume: kettle ? volumeText(kettle.volume, units.volume) : '', material: kettle?.material ?? 'stainless', lid: kettle?.lid ?? true, points: kettle?.setPoints ? `${numberText(kettle.setPoints.from)} to ${numberText(kettle.setPoints.to)} by ${numberText(kettle.setPoints.step)}` : '', note: kettle?.note ?? '', retired: kettle?.retired ?? false } });
+  const form = useForm<Form>({
+    defaultValues: {
+      name: kettle?.name ?? '',
+      kind: kettle?.kind ?? 'kettle',
+      volume: kettle ? volumeText(kettle.volume, units.volume) : '',
+      material: kettle?.material ?? 'stainless',
+      lid: kettle?.lid ?? true,
+      points: kettle?.setPoints
+        ? `${numberText(kettle.setPoints.from)} to ${numberText(kettle.setPoints.to)} by ${numberText(kettle.setPoints.step)}`
+        : '',
+      note: kettle?.note ?? '',
+      retired: kettle?.retired ?? false,
+    },
+  });
   const [id] = useState(() => kettle?.id ?? newId());
   const [rev, setRev] = useState(kettle?.rev ?? 1);
   const [add, adding] = useAddKettleMutation();
@@ -34,11 +59,25 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
   const save = form.handleSubmit(async (v) => {
     const [volume, points] = [parseVolume(v.volume, units.volume), readPoints(v.points)];
     if (v.name.trim() === '') form.setError('name', { message: 'Give it a name.' });
-    const holds = volume.kind === 'bad' ? volume.why : volume.value < 200 || volume.value > 40_000 ? 'A kettle holds 200 ml to 40 l.' : null;
+    const holds =
+      volume.kind === 'bad'
+        ? volume.why
+        : volume.value < 200 || volume.value > 40_000
+          ? 'A kettle holds 200 ml to 40 l.'
+          : null;
     if (holds) form.setError('volume', { message: holds });
     if (typeof points === 'string') form.setError('points', { message: points });
-    if (v.name.trim() === '' || holds || volume.kind === 'bad' || typeof points === 'string') return;
-    const fields: KettleFields = { name: v.name.trim(), kind: v.kind, volume: volume.value, material: v.material, lid: v.lid, setPoints: points, note: v.note };
+    if (v.name.trim() === '' || holds || volume.kind === 'bad' || typeof points === 'string')
+      return;
+    const fields: KettleFields = {
+      name: v.name.trim(),
+      kind: v.kind,
+      volume: volume.value,
+      material: v.material,
+      lid: v.lid,
+      setPoints: points,
+      note: v.note,
+    };
     try {
       if (kettle) await change({ id, body: { ...fields, rev, retired: v.retired } }).unwrap();
       else await add({ ...fields, id, siteId: site.id }).unwrap();
@@ -51,13 +90,48 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
   return (
     <form className="form" onSubmit={save} noValidate>
       <TextField form={form} name="name" label="Name" />
-      <div className="pair"><SelectField form={form} name="kind" label="Kind" options={KETTLE_KINDS.map((k) => [k, k] as const)} /><TextField form={form} name="volume" label="Holds, full" hint="With its unit: 1200, or 40 fl oz." /></div>
-      <div className="pair"><SelectField form={form} name="material" label="Material" options={MATERIAL_NAMES.filter((m) => m !== 'none').map((m) => [m, MATERIALS[m].label] as const)} /><TextField form={form} name="points" label="Can be set to" hint="60 to 100 by 5, in °C. Empty: it only boils." /></div>
+      <div className="pair">
+        <SelectField
+          form={form}
+          name="kind"
+          label="Kind"
+          options={KETTLE_KINDS.map((k) => [k, k] as const)}
+        />
+        <TextField
+          form={form}
+          name="volume"
+          label="Holds, full"
+          hint="With its unit: 1200, or 40 fl oz."
+        />
+      </div>
+      <div className="pair">
+        <SelectField
+          form={form}
+          name="material"
+          label="Material"
+          options={MATERIAL_NAMES.filter((m) => m !== 'none').map(
+            (m) => [m, MATERIALS[m].label] as const,
+          )}
+        />
+        <TextField
+          form={form}
+          name="points"
+          label="Can be set to"
+          hint="60 to 100 by 5, in °C. Empty: it only boils."
+        />
+      </div>
       <CheckField form={form} name="lid" label="Its lid stays on while water waits" />
       <AreaField form={form} name="note" label="Note" />
       {kettle && <CheckField form={form} name="retired" label="Retired" />}
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{kettle ? 'Save the kettle' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      <div className="flex gap-2">
+        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
+          {kettle ? 'Save the kettle' : 'Put it on the shelf'}
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
     </form>
   );
 }

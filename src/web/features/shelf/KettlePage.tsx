@@ -29,23 +29,90 @@ export function KettlePage() {
   const [doing, setDoing] = useState<'edit' | 'read' | 'practise' | null>(null);
   const kettle = data?.kettles.find((k) => k.id === id);
   useKeys([
-    { key: 'Escape', does: 'Back to the shelf', run: () => (doing ? setDoing(null) : navigate('/shelf')) },
-    ...(kettle && role !== 'trainee' ? [{ key: 'r', does: 'Take a reading', run: () => setDoing('read') }] : []), ...(role === 'lead' && kettle ? [{ key: 'e', does: 'Edit', run: () => setDoing('edit') }] : []),
+    {
+      key: 'Escape',
+      does: 'Back to the shelf',
+      run: () => (doing ? setDoing(null) : navigate('/shelf')),
+    },
+    ...(kettle && role !== 'trainee'
+      ? [{ key: 'r', does: 'Take a reading', run: () => setDoing('read') }]
+      : []),
+    ...(role === 'lead' && kettle ? [{ key: 'e', does: 'Edit', run: () => setDoing('edit') }] : []),
   ]);
-  if (isLoading) return <main className="page"><Loading what="the kettle" /></main>;
-  if (id === 'new' && role === 'lead') return <main className="page scroll"><div className="p-6 max-w-[760px]"><h1 className="text-[28px] mb-3">New kettle</h1><KettleForm kettle={null} onDone={() => navigate('/shelf')} /></div></main>;
-  if (!kettle) return <main className="page p-6"><Nothing action={<Link className="btn" to="/shelf">To the shelf</Link>}>This kettle is not on the shelf.</Nothing></main>;
-  if (doing === 'edit') return <main className="page scroll"><div className="p-6 max-w-[760px]"><h1 className="text-[28px] mb-3">{kettle.name}</h1><KettleForm kettle={kettle} onDone={() => setDoing(null)} /></div></main>;
+  if (isLoading)
+    return (
+      <main className="page">
+        <Loading what="the kettle" />
+      </main>
+    );
+  if (id === 'new' && role === 'lead')
+    return (
+      <main className="page scroll">
+        <div className="p-6 max-w-[760px]">
+          <h1 className="text-[28px] mb-3">New kettle</h1>
+          <KettleForm kettle={null} onDone={() => navigate('/shelf')} />
+        </div>
+      </main>
+    );
+  if (!kettle)
+    return (
+      <main className="page p-6">
+        <Nothing
+          action={
+            <Link className="btn" to="/shelf">
+              To the shelf
+            </Link>
+          }
+        >
+          This kettle is not on the shelf.
+        </Nothing>
+      </main>
+    );
+  if (doing === 'edit')
+    return (
+      <main className="page scroll">
+        <div className="p-6 max-w-[760px]">
+          <h1 className="text-[28px] mb-3">{kettle.name}</h1>
+          <KettleForm kettle={kettle} onDone={() => setDoing(null)} />
+        </div>
+      </main>
+    );
   const facts = factsOf(kettle, site);
   return (
     <main className="page split">
       <section className="work">
         <div className="kettle-head">
           <KettleDrawing kettle={kettle} />
-          <div><h1 className="text-[30px] leading-tight">{kettle.name}</h1><p className="small">{[MATERIALS[kettle.material].label, volumeText(kettle.volume, 'ml'), kettle.lid ? 'lid on' : 'lid open', kettle.setPoints ? `set points ${numberText(kettle.setPoints.from)} to ${numberText(kettle.setPoints.to)} by ${numberText(kettle.setPoints.step)}` : 'boils only', `boils at ${temperatureText(facts.boiling, site.temperatureUnit)} here`, kettle.retired ? 'retired' : ''].filter(Boolean).join(' · ')}</p></div>
-          {role !== 'trainee' && <button type="button" className="btn go" onClick={() => setDoing('read')}>Take a reading <kbd>R</kbd></button>}
+          <div>
+            <h1 className="text-[30px] leading-tight">{kettle.name}</h1>
+            <p className="small">
+              {[
+                MATERIALS[kettle.material].label,
+                volumeText(kettle.volume, 'ml'),
+                kettle.lid ? 'lid on' : 'lid open',
+                kettle.setPoints
+                  ? `set points ${numberText(kettle.setPoints.from)} to ${numberText(kettle.setPoints.to)} by ${numberText(kettle.setPoints.step)}`
+                  : 'boils only',
+                `boils at ${temperatureText(facts.boiling, site.temperatureUnit)} here`,
+                kettle.retired ? 'retired' : '',
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          </div>
+          {role !== 'trainee' && (
+            <button type="button" className="btn go" onClick={() => setDoing('read')}>
+              Take a reading <kbd>R</kbd>
+            </button>
+          )}
         </div>
-        {(doing === 'read' || doing === 'practise') && <TakeReadings kettle={kettle} practise={doing === 'practise'} onDone={() => setDoing(null)} />}
+        {(doing === 'read' || doing === 'practise') && (
+          <TakeReadings
+            kettle={kettle}
+            practise={doing === 'practise'}
+            onDone={() => setDoing(null)}
+          />
+        )}
         <Cooling facts={facts} kettle={kettle} unit={site.temperatureUnit} />
         <Readings kettle={kettle} lead={role === 'lead'} />
         <Standing facts={facts} />
@@ -55,8 +122,14 @@ export function KettlePage() {
         <Waits facts={facts} site={site} />
         <div className="foot">
           {role === 'lead' && <UseHere kettle={kettle} facts={facts} site={site} />}
-          <button type="button" className="btn" onClick={() => setDoing('practise')}>Practise with a made-up kettle</button>
-          {role === 'lead' && <button type="button" className="btn quiet" onClick={() => setDoing('edit')}>Edit <kbd>E</kbd></button>}
+          <button type="button" className="btn" onClick={() => setDoing('practise')}>
+            Practise with a made-up kettle
+          </button>
+          {role === 'lead' && (
+            <button type="button" className="btn quiet" onClick={() => setDoing('edit')}>
+              Edit <kbd>E</kbd>
+            </button>
+          )}
         </div>
       </section>
     </main>
@@ -72,19 +145,61 @@ function Readings({ kettle, lead }: { kettle: Kettle; lead: boolean }) {
   const by = list.at(-1);
   return (
     <>
-      <ul className="readings">{list.slice(-12).map((r) => (
-        <li key={r.id}><span className="small">{r.kind === 'poured' ? 'poured' : minutesText(r.seconds)}</span><b>{numberText(r.celsius)}°</b>{editing && <button type="button" className="btn quiet slim" disabled={isLoading} aria-label={`Take out ${numberText(r.celsius)} degrees at ${minutesText(r.seconds)}`} onClick={() => void drop({ id: kettle.id, reading: r.id })}>Out</button>}</li>
-      ))}{lead && <li><button type="button" className="btn quiet slim" onClick={() => setEditing(!editing)}>{editing ? 'Done' : 'Edit'}</button></li>}</ul>
-      <p className="small">{list.length} {list.length === 1 ? 'reading' : 'readings'}, the last by {by?.by.name}, {dayText(by?.at ?? 0)}; {volumeText(by?.water ?? kettle.volume, units.volume)} in it, room {temperatureText(by?.ambient ?? 20 as never, units.temperature)}.{list.some((r) => r.simulated) ? ' Some are from the made-up kettle.' : ''}</p>
+      <ul className="readings">
+        {list.slice(-12).map((r) => (
+          <li key={r.id}>
+            <span className="small">{r.kind === 'poured' ? 'poured' : minutesText(r.seconds)}</span>
+            <b>{numberText(r.celsius)}°</b>
+            {editing && (
+              <button
+                type="button"
+                className="btn quiet slim"
+                disabled={isLoading}
+                aria-label={`Take out ${numberText(r.celsius)} degrees at ${minutesText(r.seconds)}`}
+                onClick={() => void drop({ id: kettle.id, reading: r.id })}
+              >
+                Out
+              </button>
+            )}
+          </li>
+        ))}
+        {lead && (
+          <li>
+            <button type="button" className="btn quiet slim" onClick={() => setEditing(!editing)}>
+              {editing ? 'Done' : 'Edit'}
+            </button>
+          </li>
+        )}
+      </ul>
+      <p className="small">
+        {list.length} {list.length === 1 ? 'reading' : 'readings'}, the last by {by?.by.name},{' '}
+        {dayText(by?.at ?? 0)}; {volumeText(by?.water ?? kettle.volume, units.volume)} in it, room{' '}
+        {temperatureText(by?.ambient ?? (20 as never), units.temperature)}.
+        {list.some((r) => r.simulated) ? ' Some are from the made-up kettle.' : ''}
+      </p>
     </>
   );
 }
 
 function Standing({ facts: { fit, loss } }: { facts: KettleFacts }) {
-  if (fit.kind !== 'fitted') return <p className="small mt-1"><b>The usual of its kind, not measured.</b> {fit.words}</p>;
+  if (fit.kind !== 'fitted')
+    return (
+      <p className="small mt-1">
+        <b>The usual of its kind, not measured.</b> {fit.words}
+      </p>
+    );
   const percent = Math.round((fit.times - 1) * 100);
   return (
-    <p className="small mt-1" data-testid="standing"><b>Fitted to this kettle</b>, its rate good to {numberText(fit.error * 100, 0)} %, readings within {numberText(fit.scatter)} °C of the curve over {numberText(fit.drop, 0)} °C of cooling. It cools {percent === 0 ? 'like' : `${Math.abs(percent)} % ${percent > 0 ? 'faster' : 'slower'} than`} the usual of its kind.{loss ? ` The pour loses ${numberText(loss.loss * 100)} ±${numberText(loss.error * 100)} % of the way to the room.` : ''}</p>
+    <p className="small mt-1" data-testid="standing">
+      <b>Fitted to this kettle</b>, its rate good to {numberText(fit.error * 100, 0)} %, readings
+      within {numberText(fit.scatter)} °C of the curve over {numberText(fit.drop, 0)} °C of cooling.
+      It cools{' '}
+      {percent === 0 ? 'like' : `${Math.abs(percent)} % ${percent > 0 ? 'faster' : 'slower'} than`}{' '}
+      the usual of its kind.
+      {loss
+        ? ` The pour loses ${numberText(loss.loss * 100)} ±${numberText(loss.error * 100)} % of the way to the room.`
+        : ''}
+    </p>
   );
 }
 
@@ -92,12 +207,67 @@ function Waits({ facts, site }: { facts: KettleFacts; site: Site }) {
   const t = (c: Parameters<typeof temperatureText>[0]) => temperatureText(c, site.temperatureUnit);
   return (
     <>
-      <h2>To have it on the leaf<small>pot warmed, room {t(site.ambient)}</small></h2>
-      <table className="grid-table plain waits"><thead><tr><th className="l">on the leaf</th><th>kettle at</th><th>wait{facts.usual.lid ? '' : ', lid open'}</th><th>or cold first, of 500 ml</th></tr></thead>
-        <tbody>{waitTable(facts, site).map((l) => (l.kind === 'outOfReach'
-          ? <tr key={l.leaf}><td className="l"><b>{t(l.leaf)}</b></td><td className="fault" colSpan={2}>out of reach</td><td>{t(l.most)} is the most</td></tr>
-          : <tr key={l.leaf}><td className="l"><b>{t(l.leaf)}</b></td><td>{t(l.kettleAt)}</td><td>{l.wait === null ? 'never' : l.wait > 3600 ? 'over an hour' : minutesText(l.wait)}</td><td>{l.cold === null ? '–' : <><b>{l.cold}</b> ml</>}</td></tr>))}</tbody></table>
-      <p className="small mt-2">{facts.loss ? <>The pour loses <b>{numberText(facts.loss.loss * 100)} % of the way to the room</b>: {facts.loss.readings} thermometer {facts.loss.readings === 1 ? 'reading' : 'readings'}.</> : <>The pour loses {numberText(100 * (site.pourLoss ?? POUR_LOSS))} % of the way to the room{site.pourLoss === null ? ': from memory. Read just-poured water once to know' : ''}.</>} Cold water is {t(site.coldWater)}. Boiling water and steam scald.</p>
+      <h2>
+        To have it on the leaf<small>pot warmed, room {t(site.ambient)}</small>
+      </h2>
+      <table className="grid-table plain waits">
+        <thead>
+          <tr>
+            <th className="l">on the leaf</th>
+            <th>kettle at</th>
+            <th>wait{facts.usual.lid ? '' : ', lid open'}</th>
+            <th>or cold first, of 500 ml</th>
+          </tr>
+        </thead>
+        <tbody>
+          {waitTable(facts, site).map((l) =>
+            l.kind === 'outOfReach' ? (
+              <tr key={l.leaf}>
+                <td className="l">
+                  <b>{t(l.leaf)}</b>
+                </td>
+                <td className="fault" colSpan={2}>
+                  out of reach
+                </td>
+                <td>{t(l.most)} is the most</td>
+              </tr>
+            ) : (
+              <tr key={l.leaf}>
+                <td className="l">
+                  <b>{t(l.leaf)}</b>
+                </td>
+                <td>{t(l.kettleAt)}</td>
+                <td>
+                  {l.wait === null ? 'never' : l.wait > 3600 ? 'over an hour' : minutesText(l.wait)}
+                </td>
+                <td>
+                  {l.cold === null ? (
+                    '–'
+                  ) : (
+                    <>
+                      <b>{l.cold}</b> ml
+                    </>
+                  )}
+                </td>
+              </tr>
+            ),
+          )}
+        </tbody>
+      </table>
+      <p className="small mt-2">
+        {facts.loss ? (
+          <>
+            The pour loses <b>{numberText(facts.loss.loss * 100)} % of the way to the room</b>:{' '}
+            {facts.loss.readings} thermometer {facts.loss.readings === 1 ? 'reading' : 'readings'}.
+          </>
+        ) : (
+          <>
+            The pour loses {numberText(100 * (site.pourLoss ?? POUR_LOSS))} % of the way to the room
+            {site.pourLoss === null ? ': from memory. Read just-poured water once to know' : ''}.
+          </>
+        )}{' '}
+        Cold water is {t(site.coldWater)}. Boiling water and steam scald.
+      </p>
     </>
   );
 }
@@ -107,20 +277,55 @@ function UseHere({ kettle, facts, site }: { kettle: Kettle; facts: KettleFacts; 
   const [change, { isLoading, error }] = useChangeSiteMutation();
   const dispatch = useAppDispatch();
   const rate = facts.fit.kind === 'fitted' ? facts.fit.rate : null;
-  const loss = facts.loss ? Math.round(Math.min(0.25, facts.loss.loss) * 1000) / 1000 : site.pourLoss;
+  const loss = facts.loss
+    ? Math.round(Math.min(0.25, facts.loss.loss) * 1000) / 1000
+    : site.pourLoss;
   const near = (a: number, b: number) => Math.abs(a - b) <= 0.01 * Math.max(a, b);
-  const sameRate = rate === null ? site.kettle.rate === null : site.kettle.rate !== null && near(site.kettle.rate.a, rate.a);
-  const used = site.kettle.name === kettle.name && sameRate && (site.pourLoss === loss || near(site.pourLoss ?? 0, loss ?? 0));
+  const sameRate =
+    rate === null
+      ? site.kettle.rate === null
+      : site.kettle.rate !== null && near(site.kettle.rate.a, rate.a);
+  const used =
+    site.kettle.name === kettle.name &&
+    sameRate &&
+    (site.pourLoss === loss || near(site.pourLoss ?? 0, loss ?? 0));
   const use = () => {
     const { id, ...fields } = site;
-    void change({ id, body: { ...fields, pourLoss: loss, kettle: { volume: kettle.volume, material: kettle.material, lid: kettle.lid, rate, name: kettle.name } } }).unwrap().then(
-      () => dispatch(toastShown({ text: `${site.name} reckons with the ${kettle.name} from now on.` })), () => undefined);
+    void change({
+      id,
+      body: {
+        ...fields,
+        pourLoss: loss,
+        kettle: {
+          volume: kettle.volume,
+          material: kettle.material,
+          lid: kettle.lid,
+          rate,
+          name: kettle.name,
+        },
+      },
+    })
+      .unwrap()
+      .then(
+        () =>
+          dispatch(
+            toastShown({ text: `${site.name} reckons with the ${kettle.name} from now on.` }),
+          ),
+        () => undefined,
+      );
   };
-  if (used) return <p className="small" role="status">{capital(site.name)} reckons with this kettle.</p>;
+  if (used)
+    return (
+      <p className="small" role="status">
+        {capital(site.name)} reckons with this kettle.
+      </p>
+    );
   return (
     <>
       {error && <Note bad>{failureOf(error).message}</Note>}
-      <button type="button" className="btn go" disabled={isLoading} onClick={use}>Reckon with it at {site.name}</button>
+      <button type="button" className="btn go" disabled={isLoading} onClick={use}>
+        Reckon with it at {site.name}
+      </button>
     </>
   );
 }

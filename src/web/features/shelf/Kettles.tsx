@@ -13,12 +13,37 @@ export function Kettles() {
   const here = (data?.kettles ?? []).filter((k) => k.siteId === site.id && !k.retired);
   return (
     <section aria-label="Kettles">
-      <div className="flex items-end gap-3 mt-6"><h2 className="flex-1 text-[20px]">Kettles<small>read once, each says how long to wait for a heat</small></h2>{role === 'lead' && <Link className="btn slim" to="/shelf/kettles/new">New kettle</Link>}</div>
-      {here.length === 0 ? <p className="small">No kettle at {site.name} yet: cards reckon with a usual one.</p> : (
-        <ul className="kettles">{here.map((k) => {
-          const { fit } = factsOf(k, site);
-          return <li key={k.id}><Link to={`/shelf/kettles/${k.id}`}><KettleDrawing kettle={k} /><b>{k.name}</b><span className="small">{volumeText(k.volume, units.volume)}, {fit.kind === 'fitted' ? `fitted, ${fit.readings} readings` : 'not read yet'}{site.kettle.name === k.name ? ', cards reckon with it' : ''}</span></Link></li>;
-        })}</ul>
+      <div className="flex items-end gap-3 mt-6">
+        <h2 className="flex-1 text-[20px]">
+          Kettles<small>read once, each says how long to wait for a heat</small>
+        </h2>
+        {role === 'lead' && (
+          <Link className="btn slim" to="/shelf/kettles/new">
+            New kettle
+          </Link>
+        )}
+      </div>
+      {here.length === 0 ? (
+        <p className="small">No kettle at {site.name} yet: cards reckon with a usual one.</p>
+      ) : (
+        <ul className="kettles">
+          {here.map((k) => {
+            const { fit } = factsOf(k, site);
+            return (
+              <li key={k.id}>
+                <Link to={`/shelf/kettles/${k.id}`}>
+                  <KettleDrawing kettle={k} />
+                  <b>{k.name}</b>
+                  <span className="small">
+                    {volumeText(k.volume, units.volume)},{' '}
+                    {fit.kind === 'fitted' ? `fitted, ${fit.readings} readings` : 'not read yet'}
+                    {site.kettle.name === k.name ? ', cards reckon with it' : ''}
+                  </span>
+                </Link>
+              </li>
+            );
+          })}
+        </ul>
       )}
     </section>
   );

@@ -18,18 +18,54 @@ export function Spoons() {
   const { role } = useSession();
   const [editing, setEditing] = useState<HouseSpoon | 'new' | null>(null);
   const spoons = (data?.spoons ?? []).filter((s) => !s.retired);
-  const teasBy = (id: string) => (book?.teas ?? []).filter((t) => !t.retired && t.spoon === id).length;
+  const teasBy = (id: string) =>
+    (book?.teas ?? []).filter((t) => !t.retired && t.spoon === id).length;
   return (
     <section aria-label="Spoons">
-      <div className="flex items-end gap-3 mt-6"><h2 className="flex-1 text-[20px]">Spoons and scoops<small>a spoon measures one tea, not tea: weigh it with each</small></h2>{role === 'lead' && <button type="button" className="btn slim" onClick={() => setEditing('new')}>New scoop</button>}</div>
-      <ul className="spoons">{spoons.map((s) => (
-        <li key={s.id}>
-          <svg width="64" height="40" viewBox="0 0 64 40" aria-hidden="true"><Bowl ml={s.ml} heaped={s.heaped} /></svg>
-          <b>{s.name}</b><span className="small">{numberText(s.ml)} ml, {s.heaped ? 'heaped' : 'level'}<br />{teasBy(s.id) === 0 ? 'no tea yet' : `${teasBy(s.id)} ${teasBy(s.id) === 1 ? 'tea' : 'teas'}`}</span>
-          {s.own && role === 'lead' && <button type="button" className="btn quiet slim" aria-label={`Edit ${s.name}`} onClick={() => setEditing(s)}>Edit</button>}
-        </li>
-      ))}</ul>
-      {editing && <SpoonForm key={editing === 'new' ? 'new' : editing.id} spoon={editing === 'new' ? null : editing} onDone={() => setEditing(null)} />}
+      <div className="flex items-end gap-3 mt-6">
+        <h2 className="flex-1 text-[20px]">
+          Spoons and scoops<small>a spoon measures one tea, not tea: weigh it with each</small>
+        </h2>
+        {role === 'lead' && (
+          <button type="button" className="btn slim" onClick={() => setEditing('new')}>
+            New scoop
+          </button>
+        )}
+      </div>
+      <ul className="spoons">
+        {spoons.map((s) => (
+          <li key={s.id}>
+            <svg width="64" height="40" viewBox="0 0 64 40" aria-hidden="true">
+              <Bowl ml={s.ml} heaped={s.heaped} />
+            </svg>
+            <b>{s.name}</b>
+            <span className="small">
+              {numberText(s.ml)} ml, {s.heaped ? 'heaped' : 'level'}
+              <br />
+              {teasBy(s.id) === 0
+                ? 'no tea yet'
+                : `${teasBy(s.id)} ${teasBy(s.id) === 1 ? 'tea' : 'teas'}`}
+            </span>
+            {s.own && role === 'lead' && (
+              <button
+                type="button"
+                className="btn quiet slim"
+                aria-label={`Edit ${s.name}`}
+                onClick={() => setEditing(s)}
+              >
+                Edit
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {editing && (
+        <SpoonForm
+          key={editing === 'new' ? 'new' : editing.id}
+          spoon={editing === 'new' ? null : editing}
+          onDone={() => setEditing(null)}
+        />
+      )}
     </section>
   );
 }
@@ -41,14 +77,22 @@ function Bowl({ ml, heaped }: { ml: number; heaped: boolean }) {
   return (
     <g fill="none" stroke="var(--ink)" strokeWidth="1.8">
       {heaped && <path d={`M${x - r} ${y}Q${x} ${y - r} ${x + r} ${y}`} strokeDasharray="3 3" />}
-      <path d={`M${x - r} ${y}A${r} ${r} 0 0 0 ${x + r} ${y}Z`} fill="var(--paper)" /><path d={`M${x + r} ${y}H62`} strokeWidth="3" />
+      <path d={`M${x - r} ${y}A${r} ${r} 0 0 0 ${x + r} ${y}Z`} fill="var(--paper)" />
+      <path d={`M${x + r} ${y}H62`} strokeWidth="3" />
     </g>
   );
 }
 
 type Form = { name: string; ml: string; heaped: boolean; retired: boolean };
 function SpoonForm({ spoon, onDone }: { spoon: HouseSpoon | null; onDone: () => void }) {
-  const form = useForm<Form>({ defaultValues: { name: spoon?.name ?? '', ml: spoon ? numberText(spoon.ml) : '', heaped: spoon?.heaped ?? false, retired: spoon?.retired ?? false } });
+  const form = useForm<Form>({
+    defaultValues: {
+      name: spoon?.name ?? '',
+      ml: spoon ? numberText(spoon.ml) : '',
+      heaped: spoon?.heaped ?? false,
+      retired: spoon?.retired ?? false,
+    },
+  });
   const [id] = useState(() => spoon?.id ?? newId());
   const [rev, setRev] = useState(spoon?.rev ?? 1);
   const [add, adding] = useAddSpoonMutation();
@@ -71,11 +115,27 @@ function SpoonForm({ spoon, onDone }: { spoon: HouseSpoon | null; onDone: () => 
   return (
     <form className="form mt-3 max-w-[760px]" onSubmit={save} noValidate>
       <h3>{spoon ? spoon.name : 'New scoop'}</h3>
-      <div className="pair"><TextField form={form} name="name" label="Name" /><TextField form={form} name="ml" label="Holds" unit="ml" hint="Fill it with water on the scale: 1 g is 1 ml." /></div>
+      <div className="pair">
+        <TextField form={form} name="name" label="Name" />
+        <TextField
+          form={form}
+          name="ml"
+          label="Holds"
+          unit="ml"
+          hint="Fill it with water on the scale: 1 g is 1 ml."
+        />
+      </div>
       <CheckField form={form} name="heaped" label="Used heaped: less even than level" />
       {spoon && <CheckField form={form} name="retired" label="Retired" />}
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{spoon ? 'Save the scoop' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      <div className="flex gap-2">
+        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
+          {spoon ? 'Save the scoop' : 'Put it on the shelf'}
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
       {spoon && <History thing="spoon" id={spoon.id} />}
     </form>
   );

@@ -3,7 +3,14 @@ import type { Kettle } from '#contracts/instruments';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { siteBoiling } from '#core/recipes';
-import { millilitres, minutesText, numberText, parseTemperature, parseVolume, seconds } from '#core/units';
+import {
+  millilitres,
+  minutesText,
+  numberText,
+  parseTemperature,
+  parseVolume,
+  seconds,
+} from '#core/units';
 import { failureOf } from '../../app/api';
 import { now, useNow } from '../../app/clock';
 import { newId } from '../../app/ids';
@@ -14,59 +21,204 @@ import { useSession } from '../../app/session';
 const FASTER = 30;
 
 /** A thermometer in the kettle: boil, press start, read now and then; and once in what was just poured. */
-export function TakeReadings({ kettle, practise, onDone }: { kettle: Kettle; practise: boolean; onDone: () => void }) {
+export function TakeReadings({
+  kettle,
+  practise,
+  onDone,
+}: {
+  kettle: Kettle;
+  practise: boolean;
+  onDone: () => void;
+}) {
   const { site } = useSession();
   const [add, { isLoading, error }] = useAddReadingMutation();
   const [began, setBegan] = useState<{ boil: string; at: number } | null>(null);
-  const [typed, setTyped] = useState({ heat: '', water: `${Math.round(kettle.volume * 0.85)}`, poured: '', at: '' });
+  const [typed, setTyped] = useState({
+    heat: '',
+    water: `${Math.round(kettle.volume * 0.85)}`,
+    poured: '',
+    at: '',
+  });
   const [wrong, setWrong] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const at = useNow(500);
   // The clock is drawn twice a second: it may be a moment behind the start.
   const elapsed = began ? Math.max(0, (at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
   const water = parseVolume(typed.water, site.volumeUnit);
-  const made = useMemo(() => simulatedKettle(seeded(Math.round(kettle.volume) + 7), { volume: millilitres(kettle.volume * 0.85), material: kettle.material, lid: kettle.lid }, { times: 1.2, loss: 0.09, ambient: site.ambient, boiling: siteBoiling(site) }), [kettle.volume, kettle.material, kettle.lid, site]);
-  useEffect(() => { if (began) field.current?.focus(); }, [began]);
+  const made = useMemo(
+    () =>
+      simulatedKettle(
+        seeded(Math.round(kettle.volume) + 7),
+        { volume: millilitres(kettle.volume * 0.85), material: kettle.material, lid: kettle.lid },
+        { times: 1.2, loss: 0.09, ambient: site.ambient, boiling: siteBoiling(site) },
+      ),
+    [kettle.volume, kettle.material, kettle.lid, site],
+  );
+  useEffect(() => {
+    if (began) field.current?.focus();
+  }, [began]);
   const shown = practise && began ? made.reading(seconds(Math.round(elapsed))) : null;
   const keep = async (kind: 'cooling' | 'poured', text: string, seconds_: number) => {
     const t = parseTemperature(/[cf]\s*$/i.test(text) ? text : `${text}${site.temperatureUnit}`);
-    const kettleNow = kind === 'poured' ? parseTemperature(/[cf]\s*$/i.test(typed.heat) ? typed.heat : `${typed.heat}${site.temperatureUnit}`) : null;
-    if (t.kind === 'bad' || water.kind === 'bad' || kettleNow?.kind === 'bad') return setWrong(t.kind === 'bad' ? t.why : water.kind === 'bad' ? water.why : 'Read the kettle too: both are needed.');
-    if (t.value > siteBoiling(site) + 1.5 || t.value < 0) return setWrong(`Water boils at ${numberText(siteBoiling(site))} °C here: ${numberText(t.value)} °C cannot be.`);
+    const kettleNow =
+      kind === 'poured'
+        ? parseTemperature(
+            /[cf]\s*$/i.test(typed.heat) ? typed.heat : `${typed.heat}${site.temperatureUnit}`,
+          )
+        : null;
+    if (t.kind === 'bad' || water.kind === 'bad' || kettleNow?.kind === 'bad')
+      return setWrong(
+        t.kind === 'bad'
+          ? t.why
+          : water.kind === 'bad'
+            ? water.why
+            : 'Read the kettle too: both are needed.',
+      );
+    if (t.value > siteBoiling(site) + 1.5 || t.value < 0)
+      return setWrong(
+        `Water boils at ${numberText(siteBoiling(site))} °C here: ${numberText(t.value)} °C cannot be.`,
+      );
     setWrong('');
     try {
-      await add({ id: kettle.id, body: { id: newId(), kind, boil: began?.boil ?? newId(), seconds: seconds(Math.round(seconds_)), celsius: t.value, kettleCelsius: kettleNow?.kind === 'ok' ? kettleNow.value : null, water: water.value, ambient: site.ambient, simulated: practise, at: Math.round(now()) } }).unwrap();
+      await add({
+        id: kettle.id,
+        body: {
+          id: newId(),
+          kind,
+          boil: began?.boil ?? newId(),
+          seconds: seconds(Math.round(seconds_)),
+          celsius: t.value,
+          kettleCelsius: kettleNow?.kind === 'ok' ? kettleNow.value : null,
+          water: water.value,
+          ambient: site.ambient,
+          simulated: practise,
+          at: Math.round(now()),
+        },
+      }).unwrap();
       setTyped((v) => (kind === 'cooling' ? { ...v, heat: '', at: '' } : { ...v, poured: '' }));
       field.current?.focus();
     } catch {
       // Shown below; what was typed stays.
     }
   };
-  const typedTime = () => { const m = /^\s*(\d{1,3})(?::(\d{2}))?\s*$/.exec(typed.at); return m ? Number(m[1]) * 60 + Number(m[2] ?? 0) : null; };
+  const typedTime = () => {
+    const m = /^\s*(\d{1,3})(?::(\d{2}))?\s*$/.exec(typed.at);
+    return m ? Number(m[1]) * 60 + Number(m[2] ?? 0) : null;
+  };
   return (
     <div className="take-readings">
-      <p>{practise ? 'A made-up kettle and thermometer, thirty times as fast. Its readings are marked as made up.' : 'Fill it as usual and boil it. Press start as it boils; read the thermometer now and then while it cools by 10 °C or more.'}</p>
+      <p>
+        {practise
+          ? 'A made-up kettle and thermometer, thirty times as fast. Its readings are marked as made up.'
+          : 'Fill it as usual and boil it. Press start as it boils; read the thermometer now and then while it cools by 10 °C or more.'}
+      </p>
       <div className="flex flex-wrap gap-2 items-end">
-        <label className="field-row"><span>Water in it</span><input className="box w-[110px]" value={typed.water} disabled={began !== null} onChange={(e) => setTyped({ ...typed, water: e.target.value })} /></label>
-        {!began ? <button type="button" className="btn go" onClick={() => setBegan({ boil: newId(), at: now() })}>It boils: start</button> : (
+        <label className="field-row">
+          <span>Water in it</span>
+          <input
+            className="box w-[110px]"
+            value={typed.water}
+            disabled={began !== null}
+            onChange={(e) => setTyped({ ...typed, water: e.target.value })}
+          />
+        </label>
+        {!began ? (
+          <button
+            type="button"
+            className="btn go"
+            onClick={() => setBegan({ boil: newId(), at: now() })}
+          >
+            It boils: start
+          </button>
+        ) : (
           <>
-            <p className="clock-large" data-testid="off-the-boil">{minutesText(elapsed)}<small> off the boil</small></p>
-            {shown !== null && <p className="small">thermometer <b className="text-[20px]">{numberText(shown)}°</b></p>}
-            <form className="flex flex-wrap gap-2 items-end" onSubmit={(e) => { e.preventDefault(); void keep('cooling', typed.heat || (shown === null ? '' : numberText(shown)), typedTime() ?? elapsed); }}>
-              <label className="field-row"><span>Thermometer</span><input ref={field} className="box w-[100px]" inputMode="decimal" value={typed.heat} placeholder={shown === null ? '91.4' : numberText(shown)} onChange={(e) => setTyped({ ...typed, heat: e.target.value })} /></label>
-              {!practise && <label className="field-row"><span>at (empty: now)</span><input className="box w-[90px]" value={typed.at} placeholder={minutesText(elapsed)} onChange={(e) => setTyped({ ...typed, at: e.target.value })} /></label>}
-              <button type="submit" className="btn" disabled={isLoading}>Keep the reading</button>
+            <p className="clock-large" data-testid="off-the-boil">
+              {minutesText(elapsed)}
+              <small> off the boil</small>
+            </p>
+            {shown !== null && (
+              <p className="small">
+                thermometer <b className="text-[20px]">{numberText(shown)}°</b>
+              </p>
+            )}
+            <form
+              className="flex flex-wrap gap-2 items-end"
+              onSubmit={(e) => {
+                e.preventDefault();
+                void keep(
+                  'cooling',
+                  typed.heat || (shown === null ? '' : numberText(shown)),
+                  typedTime() ?? elapsed,
+                );
+              }}
+            >
+              <label className="field-row">
+                <span>Thermometer</span>
+                <input
+                  ref={field}
+                  className="box w-[100px]"
+                  inputMode="decimal"
+                  value={typed.heat}
+                  placeholder={shown === null ? '91.4' : numberText(shown)}
+                  onChange={(e) => setTyped({ ...typed, heat: e.target.value })}
+                />
+              </label>
+              {!practise && (
+                <label className="field-row">
+                  <span>at (empty: now)</span>
+                  <input
+                    className="box w-[90px]"
+                    value={typed.at}
+                    placeholder={minutesText(elapsed)}
+                    onChange={(e) => setTyped({ ...typed, at: e.target.value })}
+                  />
+                </label>
+              )}
+              <button type="submit" className="btn" disabled={isLoading}>
+                Keep the reading
+              </button>
             </form>
           </>
         )}
-        <button type="button" className="btn quiet" onClick={onDone}>Done</button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Done
+        </button>
       </div>
-      <form className="flex flex-wrap gap-2 items-end mt-2" onSubmit={(e) => { e.preventDefault(); void keep('poured', typed.poured, elapsed); }}>
-        <span className="small">The pour: read the kettle above, pour into a thin cup, read at once.</span>
-        <label className="field-row"><span>Just poured</span><input className="box w-[100px]" inputMode="decimal" value={typed.poured} placeholder={practise && began ? numberText(made.poured(seconds(Math.round(elapsed)))) : '93'} onChange={(e) => setTyped({ ...typed, poured: e.target.value })} /></label>
-        <button type="submit" className="btn slim" disabled={isLoading || typed.poured.trim() === '' || typed.heat.trim() === ''}>Keep the pour</button>
+      <form
+        className="flex flex-wrap gap-2 items-end mt-2"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void keep('poured', typed.poured, elapsed);
+        }}
+      >
+        <span className="small">
+          The pour: read the kettle above, pour into a thin cup, read at once.
+        </span>
+        <label className="field-row">
+          <span>Just poured</span>
+          <input
+            className="box w-[100px]"
+            inputMode="decimal"
+            value={typed.poured}
+            placeholder={
+              practise && began ? numberText(made.poured(seconds(Math.round(elapsed)))) : '93'
+            }
+            onChange={(e) => setTyped({ ...typed, poured: e.target.value })}
+          />
+        </label>
+        <button
+          type="submit"
+          className="btn slim"
+          disabled={isLoading || typed.poured.trim() === '' || typed.heat.trim() === ''}
+        >
+          Keep the pour
+        </button>
       </form>
-      {(wrong || error) && <p className="fault" role="alert">{wrong || failureOf(error).message}</p>}
+      {(wrong || error) && (
+        <p className="fault" role="alert">
+          {wrong || failureOf(error).message}
+        </p>
+      )}
       <p className="small">Steam scalds: hold the thermometer from the side, not over the spout.</p>
     </div>
   );

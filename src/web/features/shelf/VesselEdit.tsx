@@ -26,17 +26,35 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
   const [change, changing] = useChangeVesselMutation();
   const error = adding.error ?? changing.error;
   const typed = form.watch();
-  const [brim, mark, basket] = [parseVolume(typed.brim, volume), parseVolume(typed.mark, volume), parseVolume(typed.basket, volume)];
+  const [brim, mark, basket] = [
+    parseVolume(typed.brim, volume),
+    parseVolume(typed.mark, volume),
+    parseVolume(typed.basket, volume),
+  ];
   const save = form.handleSubmit(async (v) => {
-    const fields = vesselFieldsOf(v, volume, (name, message) => form.setError(name, { message }), vessel?.weighed ?? null);
+    const fields = vesselFieldsOf(
+      v,
+      volume,
+      (name, message) => form.setError(name, { message }),
+      vessel?.weighed ?? null,
+    );
     if (!fields) return;
     try {
-      if (vessel) await change({ id: vessel.id, body: { ...fields, rev, retired: vessel.retired } }).unwrap();
+      if (vessel)
+        await change({ id: vessel.id, body: { ...fields, rev, retired: vessel.retired } }).unwrap();
       else await add({ ...fields, id, siteId: site.id }).unwrap();
       if (vessel) onDone();
       else navigate(`/shelf/${id}`, { replace: true });
     } catch (e) {
-      showFaults(form, fieldFaults(e), { name: 'name', brim: 'brim', mark: 'mark', basket: 'basket', wallGrams: 'wall', dead: 'dead', covers: 'covers' });
+      showFaults(form, fieldFaults(e), {
+        name: 'name',
+        brim: 'brim',
+        mark: 'mark',
+        basket: 'basket',
+        wallGrams: 'wall',
+        dead: 'dead',
+        covers: 'covers',
+      });
     }
   });
   return (
@@ -44,37 +62,118 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
       <div className="pair items-end">
         <div className="form">
           <TextField form={form} name="name" label="Name" hint="What people call it at the bar." />
-          <SelectField form={form} name="kind" label="Kind" options={VESSEL_KINDS.map((k) => [k, PROFILES[k].label] as const)} />
+          <SelectField
+            form={form}
+            name="kind"
+            label="Kind"
+            options={VESSEL_KINDS.map((k) => [k, PROFILES[k].label] as const)}
+          />
         </div>
         <div className="flex justify-center min-h-[120px] items-end border-b-[3px] border-ink">
           {brim.kind === 'ok' && brim.value >= 30 && brim.value <= 20_000 ? (
-            <VesselDrawing vessel={{ kind: typed.kind, brim: brim.value, mark: mark.kind === 'ok' && mark.value <= brim.value ? mark.value : brim.value, basket: basket.kind === 'ok' && typed.infuser !== 'free' ? basket.value : null, infuser: typed.infuser, material: typed.material }} scale={Math.min(1, 90 / Math.cbrt(brim.value))} label="" bowl={false} fill={mark.kind === 'ok' && mark.value <= brim.value ? mark.value : undefined} water />
-          ) : <p className="small pb-4">Drawn when its brim is known.</p>}
+            <VesselDrawing
+              vessel={{
+                kind: typed.kind,
+                brim: brim.value,
+                mark: mark.kind === 'ok' && mark.value <= brim.value ? mark.value : brim.value,
+                basket: basket.kind === 'ok' && typed.infuser !== 'free' ? basket.value : null,
+                infuser: typed.infuser,
+                material: typed.material,
+              }}
+              scale={Math.min(1, 90 / Math.cbrt(brim.value))}
+              label=""
+              bowl={false}
+              fill={mark.kind === 'ok' && mark.value <= brim.value ? mark.value : undefined}
+              water
+            />
+          ) : (
+            <p className="small pb-4">Drawn when its brim is known.</p>
+          )}
         </div>
       </div>
       <div className="pair">
-        <TextField form={form} name="brim" label="To the brim" hint="With its unit: 620, or 21 fl oz." />
+        <TextField
+          form={form}
+          name="brim"
+          label="To the brim"
+          hint="With its unit: 620, or 21 fl oz."
+        />
         <TextField form={form} name="mark" label="To the fill mark" />
       </div>
       <div className="pair">
-        <SelectField form={form} name="infuser" label="Infuser" options={INFUSER_KINDS.map((k) => [k, INFUSERS[k].label] as const)} />
-        {typed.infuser !== 'free' && <TextField form={form} name="basket" label="Basket holds" hint="Empty: the usual for its kind." />}
+        <SelectField
+          form={form}
+          name="infuser"
+          label="Infuser"
+          options={INFUSER_KINDS.map((k) => [k, INFUSERS[k].label] as const)}
+        />
+        {typed.infuser !== 'free' && (
+          <TextField
+            form={form}
+            name="basket"
+            label="Basket holds"
+            hint="Empty: the usual for its kind."
+          />
+        )}
       </div>
       <div className="pair">
-        <SelectField form={form} name="material" label="Material" options={MATERIAL_NAMES.filter((m) => m !== 'none').map((m) => [m, MATERIALS[m].label] as const)} />
-        <TextField form={form} name="wall" label="Weighs, empty" unit="g" hint="Empty: the usual for its size." />
+        <SelectField
+          form={form}
+          name="material"
+          label="Material"
+          options={MATERIAL_NAMES.filter((m) => m !== 'none').map(
+            (m) => [m, MATERIALS[m].label] as const,
+          )}
+        />
+        <TextField
+          form={form}
+          name="wall"
+          label="Weighs, empty"
+          unit="g"
+          hint="Empty: the usual for its size."
+        />
       </div>
       <div className="pair">
-        <SelectField form={form} name="strainer" label="The leaf" options={[['liftsOut', 'is lifted out'], ['staysIn', 'stays in, behind a strainer']]} />
-        <TextField form={form} name="dead" label="Stays in it when poured" hint="Below the spout. Empty: nothing." />
+        <SelectField
+          form={form}
+          name="strainer"
+          label="The leaf"
+          options={[
+            ['liftsOut', 'is lifted out'],
+            ['staysIn', 'stays in, behind a strainer'],
+          ]}
+        />
+        <TextField
+          form={form}
+          name="dead"
+          label="Stays in it when poured"
+          hint="Below the spout. Empty: nothing."
+        />
       </div>
       <div className="pair">
-        <TextField form={form} name="covers" label="Covers the leaf from" hint="Empty: worked out from the basket." />
-        {typed.infuser !== 'free' && <TextField form={form} name="depth" label="Basket is deep" unit="mm" />}
+        <TextField
+          form={form}
+          name="covers"
+          label="Covers the leaf from"
+          hint="Empty: worked out from the basket."
+        />
+        {typed.infuser !== 'free' && (
+          <TextField form={form} name="depth" label="Basket is deep" unit="mm" />
+        )}
       </div>
-      <div className="flex gap-4"><CheckField form={form} name="lid" label="Has a lid" /><CheckField form={form} name="cosy" label="Stands in a cosy" /></div>
+      <div className="flex gap-4">
+        <CheckField form={form} name="lid" label="Has a lid" />
+        <CheckField form={form} name="cosy" label="Stands in a cosy" />
+      </div>
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2"><button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>{vessel ? 'Save the vessel' : 'Put it on the shelf'}</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      <div className="flex gap-2">
+        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
+          {vessel ? 'Save the vessel' : 'Put it on the shelf'}
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
     </form>
   );
 }

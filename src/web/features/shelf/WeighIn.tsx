@@ -1,7 +1,15 @@
 import { useState } from 'react';
 import type { Vessel, VesselFields } from '#contracts/shelf';
 import { volumeWeighed } from '#core/scale';
-import { celsius, grams, millilitres, numberText, parseTemperature, parseWithin, volumeText } from '#core/units';
+import {
+  celsius,
+  grams,
+  millilitres,
+  numberText,
+  parseTemperature,
+  parseWithin,
+  volumeText,
+} from '#core/units';
 import { failureOf } from '../../app/api';
 import { useChangeVesselMutation } from '../../app/records';
 import { ScalePanel } from '../../app/ScalePanel';
@@ -9,7 +17,11 @@ import { useUnits } from '../../app/session';
 import { Note } from '../../ui/Note';
 import { VesselDrawing } from '../../ui/vessel';
 
-const STAGES = [['empty', 'empty'], ['toMark', 'to the mark'], ['toBrim', 'to the brim']] as const;
+const STAGES = [
+  ['empty', 'empty'],
+  ['toMark', 'to the mark'],
+  ['toBrim', 'to the brim'],
+] as const;
 type Stage = (typeof STAGES)[number][0];
 type Typed = Record<Stage, string>;
 
@@ -19,19 +31,35 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
   const [change, { isLoading, error }] = useChangeVesselMutation();
   const was = vessel.weighed;
   const text = (g: number | null | undefined) => (g ? numberText(g, 1) : '');
-  const [typed, setTyped] = useState<Typed>({ empty: text(was?.empty), toMark: text(was?.toMark), toBrim: text(was?.toBrim) });
+  const [typed, setTyped] = useState<Typed>({
+    empty: text(was?.empty),
+    toMark: text(was?.toMark),
+    toBrim: text(was?.toBrim),
+  });
   const [heat, setHeat] = useState(numberText(was?.water ?? 15));
   const [at, setAt] = useState<Stage>('empty');
   const [wrong, setWrong] = useState<Partial<Record<Stage | 'heat' | 'all', string>>>({});
   const water = parseTemperature(/[cf]\s*$/i.test(heat) ? heat : `${heat}C`);
-  const value = (s: Stage): number | null => { const p = parseWithin(typed[s], 'Weight', 'g', 1, 40_000); return p.kind === 'ok' ? p.value : null; };
+  const value = (s: Stage): number | null => {
+    const p = parseWithin(typed[s], 'Weight', 'g', 1, 40_000);
+    return p.kind === 'ok' ? p.value : null;
+  };
   const volume = (s: 'toMark' | 'toBrim') => {
     const [empty, full] = [value('empty'), value(s)];
-    return empty !== null && full !== null && full > empty && water.kind === 'ok' && water.value >= 0 && water.value <= 100 ? volumeWeighed(grams(empty), grams(full), water.value) : null;
+    return empty !== null &&
+      full !== null &&
+      full > empty &&
+      water.kind === 'ok' &&
+      water.value >= 0 &&
+      water.value <= 100
+      ? volumeWeighed(grams(empty), grams(full), water.value)
+      : null;
   };
   const take = (g: number) => {
     setTyped((t) => ({ ...t, [at]: numberText(g, 1) }));
-    setAt((s) => STAGES[Math.min(STAGES.length - 1, STAGES.findIndex(([n]) => n === s) + 1)]?.[0] ?? s);
+    setAt(
+      (s) => STAGES[Math.min(STAGES.length - 1, STAGES.findIndex(([n]) => n === s) + 1)]?.[0] ?? s,
+    );
   };
   const save = async () => {
     const [mark, brim, empty] = [volume('toMark'), volume('toBrim'), value('empty')];
@@ -39,14 +67,28 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
     if (empty === null) faults.empty = 'Weigh it empty first.';
     if (typed.toMark.trim() && mark === null) faults.toMark = 'It must be heavier than empty.';
     if (typed.toBrim.trim() && brim === null) faults.toBrim = 'It must be heavier than empty.';
-    if (mark !== null && brim !== null && mark > brim) faults.toMark = 'More to the mark than to the brim: were they swapped?';
-    if (water.kind === 'bad' || water.value < 0 || water.value > 100) faults.heat = 'How warm was the water, in °C?';
-    if (empty !== null && mark === null && brim === null && !faults.toMark && !faults.toBrim) faults.all = 'Weigh it to the mark or to the brim too.';
+    if (mark !== null && brim !== null && mark > brim)
+      faults.toMark = 'More to the mark than to the brim: were they swapped?';
+    if (water.kind === 'bad' || water.value < 0 || water.value > 100)
+      faults.heat = 'How warm was the water, in °C?';
+    if (empty !== null && mark === null && brim === null && !faults.toMark && !faults.toBrim)
+      faults.all = 'Weigh it to the mark or to the brim too.';
     setWrong(faults);
     if (Object.keys(faults).length || empty === null || water.kind === 'bad') return;
     const { id, siteId: _s, rev, retired, ...fields } = vessel;
     const round = (v: number) => millilitres(Math.round(v * 10) / 10);
-    const next: VesselFields = { ...fields, wallGrams: grams(Math.max(5, empty)), brim: brim === null ? fields.brim : round(brim), mark: mark === null ? fields.mark : round(mark), weighed: { empty: grams(empty), toMark: mark === null ? null : grams(value('toMark') ?? 0), toBrim: brim === null ? null : grams(value('toBrim') ?? 0), water: celsius(water.value) } };
+    const next: VesselFields = {
+      ...fields,
+      wallGrams: grams(Math.max(5, empty)),
+      brim: brim === null ? fields.brim : round(brim),
+      mark: mark === null ? fields.mark : round(mark),
+      weighed: {
+        empty: grams(empty),
+        toMark: mark === null ? null : grams(value('toMark') ?? 0),
+        toBrim: brim === null ? null : grams(value('toBrim') ?? 0),
+        water: celsius(water.value),
+      },
+    };
     try {
       await change({ id, body: { ...next, rev, retired } }).unwrap();
       onDone();
@@ -55,25 +97,90 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
     }
   };
   const failure = error ? failureOf(error) : null;
-  const server = failure?.kind === 'answer' && failure.fields ? Object.values(failure.fields)[0] : undefined;
+  const server =
+    failure?.kind === 'answer' && failure.fields ? Object.values(failure.fields)[0] : undefined;
   return (
     <section className="weigh-in" aria-label="Weigh it">
-      <h2>Weigh it<small>with its lid off; the water grey</small></h2>
-      <div className="thrice">{STAGES.map(([s, words], i) => (
-        <button type="button" key={s} aria-pressed={s === at} onClick={() => setAt(s)}>
-          <VesselDrawing vessel={vessel} scale={Math.min(0.62, 74 / Math.cbrt(vessel.brim))} label="" bowl={false} fill={i === 0 ? undefined : i === 1 ? vessel.mark : vessel.brim} water />
-          <span>{words}</span>
-        </button>
-      ))}</div>
-      <div className="pair">{STAGES.map(([s, words]) => (
-        <div className="field-row" key={s}><label htmlFor={`w-${s}`}>{words}</label><div className="with-unit"><input id={`w-${s}`} className="box" inputMode="decimal" value={typed[s]} aria-invalid={wrong[s] ? true : undefined} onFocus={() => setAt(s)} onChange={(e) => setTyped({ ...typed, [s]: e.target.value })} /><span>g</span></div>
-          {wrong[s] ? <p className="fault" role="alert">{wrong[s]}</p> : s !== 'empty' && volume(s) !== null && <p className="hint" data-testid={`volume-${s}`}>{volumeText(volume(s) as never, units.volume)}</p>}</div>
-      ))}
-        <div className="field-row"><label htmlFor="w-heat">Water at</label><div className="with-unit"><input id="w-heat" className="box" value={heat} onChange={(e) => setHeat(e.target.value)} /><span>°C</span></div>{wrong.heat && <p className="fault" role="alert">{wrong.heat}</p>}</div>
+      <h2>
+        Weigh it<small>with its lid off; the water grey</small>
+      </h2>
+      <div className="thrice">
+        {STAGES.map(([s, words], i) => (
+          <button type="button" key={s} aria-pressed={s === at} onClick={() => setAt(s)}>
+            <VesselDrawing
+              vessel={vessel}
+              scale={Math.min(0.62, 74 / Math.cbrt(vessel.brim))}
+              label=""
+              bowl={false}
+              fill={i === 0 ? undefined : i === 1 ? vessel.mark : vessel.brim}
+              water
+            />
+            <span>{words}</span>
+          </button>
+        ))}
+      </div>
+      <div className="pair">
+        {STAGES.map(([s, words]) => (
+          <div className="field-row" key={s}>
+            <label htmlFor={`w-${s}`}>{words}</label>
+            <div className="with-unit">
+              <input
+                id={`w-${s}`}
+                className="box"
+                inputMode="decimal"
+                value={typed[s]}
+                aria-invalid={wrong[s] ? true : undefined}
+                onFocus={() => setAt(s)}
+                onChange={(e) => setTyped({ ...typed, [s]: e.target.value })}
+              />
+              <span>g</span>
+            </div>
+            {wrong[s] ? (
+              <p className="fault" role="alert">
+                {wrong[s]}
+              </p>
+            ) : (
+              s !== 'empty' &&
+              volume(s) !== null && (
+                <p className="hint" data-testid={`volume-${s}`}>
+                  {volumeText(volume(s) as never, units.volume)}
+                </p>
+              )
+            )}
+          </div>
+        ))}
+        <div className="field-row">
+          <label htmlFor="w-heat">Water at</label>
+          <div className="with-unit">
+            <input
+              id="w-heat"
+              className="box"
+              value={heat}
+              onChange={(e) => setHeat(e.target.value)}
+            />
+            <span>°C</span>
+          </div>
+          {wrong.heat && (
+            <p className="fault" role="alert">
+              {wrong.heat}
+            </p>
+          )}
+        </div>
       </div>
       <ScalePanel onTake={take} takeWords={`Take it: ${STAGES.find(([s]) => s === at)?.[1]}`} />
-      {(wrong.all || failure) && <Note bad><b>Not saved.</b> {wrong.all ?? server ?? failure?.message}</Note>}
-      <div className="flex gap-2 mt-3"><button type="button" className="btn go" disabled={isLoading} onClick={() => void save()}>Keep what it holds</button><button type="button" className="btn quiet" onClick={onDone}>Leave it</button></div>
+      {(wrong.all || failure) && (
+        <Note bad>
+          <b>Not saved.</b> {wrong.all ?? server ?? failure?.message}
+        </Note>
+      )}
+      <div className="flex gap-2 mt-3">
+        <button type="button" className="btn go" disabled={isLoading} onClick={() => void save()}>
+          Keep what it holds
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
     </section>
   );
 }

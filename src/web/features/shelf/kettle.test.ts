@@ -5,13 +5,66 @@ import { seeded } from '#core/numeric';
 import { celsius, millilitres, seconds } from '#core/units';
 import { factsOf, waitTable } from './kettle';
 
-const site = { id: 's', name: 'Room', altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as Site;
-const kettle = (readings: Kettle['readings'] = []): Kettle => ({ id: 'k', siteId: 's', rev: 1, retired: false, name: 'Tall kettle', kind: 'kettle', volume: millilitres(1200), material: 'stainless', lid: false, setPoints: null, note: '', readings });
+const site = {
+  id: 's',
+  name: 'Room',
+  altitudeM: 0,
+  measuredBoiling: null,
+  coldWater: celsius(12),
+  ambient: celsius(20),
+  pourLoss: null,
+  kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' },
+  water: { hardness: 'unknown', filtered: true },
+  volumeUnit: 'ml',
+  temperatureUnit: 'C',
+} as Site;
+const kettle = (readings: Kettle['readings'] = []): Kettle => ({
+  id: 'k',
+  siteId: 's',
+  rev: 1,
+  retired: false,
+  name: 'Tall kettle',
+  kind: 'kettle',
+  volume: millilitres(1200),
+  material: 'stainless',
+  lid: false,
+  setPoints: null,
+  note: '',
+  readings,
+});
 const read = (times: number, loss: number): Kettle['readings'] => {
-  const k = simulatedKettle(seeded(3), { volume: millilitres(1000), material: 'stainless', lid: false }, { times, loss });
+  const k = simulatedKettle(
+    seeded(3),
+    { volume: millilitres(1000), material: 'stainless', lid: false },
+    { times, loss },
+  );
   const by = { id: 'p', name: 'Lead L.' };
-  const common = { boil: 'b', water: millilitres(1000), ambient: celsius(20), simulated: true, at: 0, by };
-  return [...[0, 3, 8, 15, 24].map((m, i) => ({ id: String(i), kind: 'cooling' as const, seconds: seconds(m * 60), celsius: k.reading(seconds(m * 60)), kettleCelsius: null, ...common })), { id: 'p', kind: 'poured', seconds: seconds(0), celsius: k.poured(seconds(0)), kettleCelsius: celsius(100), ...common }];
+  const common = {
+    boil: 'b',
+    water: millilitres(1000),
+    ambient: celsius(20),
+    simulated: true,
+    at: 0,
+    by,
+  };
+  return [
+    ...[0, 3, 8, 15, 24].map((m, i) => ({
+      id: String(i),
+      kind: 'cooling' as const,
+      seconds: seconds(m * 60),
+      celsius: k.reading(seconds(m * 60)),
+      kettleCelsius: null,
+      ...common,
+    })),
+    {
+      id: 'p',
+      kind: 'poured',
+      seconds: seconds(0),
+      celsius: k.poured(seconds(0)),
+      kettleCelsius: celsius(100),
+      ...common,
+    },
+  ];
 };
 
 test('without readings the usual kettle of its make is taken, and says what is missing', () => {
@@ -26,8 +79,13 @@ test('without readings the usual kettle of its make is taken, and says what is m
 });
 test('a kettle that cools faster waits less, and one that loses more in the pour is set higher', () => {
   const line = (k: Kettle) => waitTable(factsOf(k, site), site).find((l) => l.leaf === 80);
-  const [usual, fast, lossy] = [line(kettle(read(1, 0.07))), line(kettle(read(1.5, 0.07))), line(kettle(read(1, 0.12)))];
-  if (usual?.kind !== 'reachable' || fast?.kind !== 'reachable' || lossy?.kind !== 'reachable') throw new Error('80 C is in reach');
+  const [usual, fast, lossy] = [
+    line(kettle(read(1, 0.07))),
+    line(kettle(read(1.5, 0.07))),
+    line(kettle(read(1, 0.12))),
+  ];
+  if (usual?.kind !== 'reachable' || fast?.kind !== 'reachable' || lossy?.kind !== 'reachable')
+    throw new Error('80 C is in reach');
   expect((fast.wait ?? 0) / (usual.wait ?? 1)).toBeCloseTo(1 / 1.5, 1);
   expect(lossy.kettleAt).toBeGreaterThan(usual.kettleAt + 2);
   expect(lossy.cold ?? 0).toBeLessThan(usual.cold ?? 0);

@@ -1,26 +1,88 @@
 import type { Kettle } from '#contracts/instruments';
 import type { Site } from '#contracts/house';
-import { arrivalFor, beforePour, afterPour, cooled, coolingRate, fitCooling, fitPourLoss, POUR_LOSS, splitWater, waitUntil, WARMED_WALL, type CoolingFit, type CoolingRate, type CoolingVessel, type PourLossFit } from '#core/heat';
+import {
+  arrivalFor,
+  beforePour,
+  afterPour,
+  cooled,
+  coolingRate,
+  fitCooling,
+  fitPourLoss,
+  POUR_LOSS,
+  splitWater,
+  waitUntil,
+  WARMED_WALL,
+  type CoolingFit,
+  type CoolingRate,
+  type CoolingVessel,
+  type PourLossFit,
+} from '#core/heat';
 import { siteBoiling } from '#core/recipes';
-import { celsius, grams, millilitres, seconds, type Celsius, type Millilitres, type Seconds } from '#core/units';
+import {
+  celsius,
+  grams,
+  millilitres,
+  seconds,
+  type Celsius,
+  type Millilitres,
+  type Seconds,
+} from '#core/units';
 
 /** What a kettle's readings say of it. */
-export type KettleFacts = { readonly usual: CoolingVessel; readonly before: CoolingRate; readonly fit: CoolingFit; readonly loss: PourLossFit | null; readonly boiling: Celsius; readonly ambient: Celsius };
+export type KettleFacts = {
+  readonly usual: CoolingVessel;
+  readonly before: CoolingRate;
+  readonly fit: CoolingFit;
+  readonly loss: PourLossFit | null;
+  readonly boiling: Celsius;
+  readonly ambient: Celsius;
+};
 
 /** Usual filling where nothing was read: most of it. */
 const FILLED = 0.85;
 export function factsOf(k: Kettle, site: Site): KettleFacts {
   const cooling = k.readings.filter((r) => r.kind === 'cooling');
-  const usual: CoolingVessel = { volume: cooling.at(-1)?.water ?? millilitres(k.volume * FILLED), material: k.material, lid: k.lid };
+  const usual: CoolingVessel = {
+    volume: cooling.at(-1)?.water ?? millilitres(k.volume * FILLED),
+    material: k.material,
+    lid: k.lid,
+  };
   return {
-    usual, before: coolingRate(usual), boiling: siteBoiling(site), ambient: cooling.at(-1)?.ambient ?? site.ambient,
-    fit: fitCooling(cooling.map((r) => ({ boil: r.boil, at: r.seconds, temperature: r.celsius, ambient: r.ambient })), usual),
-    loss: fitPourLoss(k.readings.filter((r) => r.kind === 'poured' && r.kettleCelsius !== null).map((r) => ({ kettle: r.kettleCelsius as Celsius, poured: r.celsius, ambient: r.ambient }))),
+    usual,
+    before: coolingRate(usual),
+    boiling: siteBoiling(site),
+    ambient: cooling.at(-1)?.ambient ?? site.ambient,
+    fit: fitCooling(
+      cooling.map((r) => ({
+        boil: r.boil,
+        at: r.seconds,
+        temperature: r.celsius,
+        ambient: r.ambient,
+      })),
+      usual,
+    ),
+    loss: fitPourLoss(
+      k.readings
+        .filter((r) => r.kind === 'poured' && r.kettleCelsius !== null)
+        .map((r) => ({
+          kettle: r.kettleCelsius as Celsius,
+          poured: r.celsius,
+          ambient: r.ambient,
+        })),
+    ),
   };
 }
 
 /** One line of "to have it on the leaf". */
-export type WaitLine = { readonly leaf: Celsius } & ({ readonly kind: 'outOfReach'; readonly most: Celsius } | { readonly kind: 'reachable'; readonly kettleAt: Celsius; readonly wait: Seconds | null; readonly cold: Millilitres | null });
+export type WaitLine = { readonly leaf: Celsius } & (
+  | { readonly kind: 'outOfReach'; readonly most: Celsius }
+  | {
+      readonly kind: 'reachable';
+      readonly kettleAt: Celsius;
+      readonly wait: Seconds | null;
+      readonly cold: Millilitres | null;
+    }
+);
 const LINES = [95, 90, 85, 80, 75, 70, 60] as const;
 /** A pot the table is worked out for: half a litre, warmed, with a usual dose. */
 const POT = { water: grams(500), material: 'porcelain' as const, leaf: grams(6) };
@@ -33,15 +95,33 @@ export function waitTable({ fit, before, loss, boiling }: KettleFacts, site: Sit
   return LINES.map((leaf) => {
     const arrive = arrivalFor(celsius(leaf), contact);
     const most = afterPour(boiling, site.ambient, share);
-    if (arrive > most) return { leaf: celsius(leaf), kind: 'outOfReach', most: celsius(leaf - (arrive - most)) };
+    if (arrive > most)
+      return { leaf: celsius(leaf), kind: 'outOfReach', most: celsius(leaf - (arrive - most)) };
     const kettleAt = beforePour(arrive, site.ambient, share);
     const split = splitWater(POT.water, most, site.coldWater, arrive);
-    return { leaf: celsius(leaf), kind: 'reachable', kettleAt, wait: waitUntil(boiling, kettleAt, site.ambient, rate), cold: split ? millilitres(Math.round(split.cold / 5) * 5) : null };
+    return {
+      leaf: celsius(leaf),
+      kind: 'reachable',
+      kettleAt,
+      wait: waitUntil(boiling, kettleAt, site.ambient, rate),
+      cold: split ? millilitres(Math.round(split.cold / 5) * 5) : null,
+    };
   });
 }
 
 /** Points of a cooling curve and its error, per minute. */
-export function curveOf(start: Celsius, ambient: Celsius, rate: CoolingRate, minutes: number): { m: number; t: number }[] {
-  return Array.from({ length: 61 }, (_, i) => ({ m: (minutes * i) / 60, t: cooled(start, ambient, rate, seconds((minutes * 60 * i) / 60)) }));
+export function curveOf(
+  start: Celsius,
+  ambient: Celsius,
+  rate: CoolingRate,
+  minutes: number,
+): { m: number; t: number }[] {
+  return Array.from({ length: 61 }, (_, i) => ({
+    m: (minutes * i) / 60,
+    t: cooled(start, ambient, rate, seconds((minutes * 60 * i) / 60)),
+  }));
 }
-export const scaledRate = (r: CoolingRate, by: number): CoolingRate => ({ a: r.a * by, b: r.b * by });
+export const scaledRate = (r: CoolingRate, by: number): CoolingRate => ({
+  a: r.a * by,
+  b: r.b * by,
+});

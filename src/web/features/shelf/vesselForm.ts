@@ -2,14 +2,62 @@ import { vesselFaults, type VesselFields } from '#contracts/shelf';
 import { numberText, parseVolume, parseWithin, type VolumeUnit } from '#core/units';
 
 /** A vessel as its form holds it: as typed. */
-export type VesselForm = { name: string; kind: VesselFields['kind']; material: VesselFields['material']; infuser: VesselFields['infuser']; brim: string; mark: string; basket: string; wall: string; lid: boolean; cosy: boolean; strainer: VesselFields['strainer']; dead: string; covers: string; depth: string };
-export const emptyVessel: VesselForm = { name: '', kind: 'pot', material: 'porcelain', infuser: 'deep', brim: '', mark: '', basket: '', wall: '', lid: true, cosy: false, strainer: 'liftsOut', dead: '', covers: '', depth: '' };
+export type VesselForm = {
+  name: string;
+  kind: VesselFields['kind'];
+  material: VesselFields['material'];
+  infuser: VesselFields['infuser'];
+  brim: string;
+  mark: string;
+  basket: string;
+  wall: string;
+  lid: boolean;
+  cosy: boolean;
+  strainer: VesselFields['strainer'];
+  dead: string;
+  covers: string;
+  depth: string;
+};
+export const emptyVessel: VesselForm = {
+  name: '',
+  kind: 'pot',
+  material: 'porcelain',
+  infuser: 'deep',
+  brim: '',
+  mark: '',
+  basket: '',
+  wall: '',
+  lid: true,
+  cosy: false,
+  strainer: 'liftsOut',
+  dead: '',
+  covers: '',
+  depth: '',
+};
 export const vesselFormOf = (v: VesselFields): VesselForm => ({
-  name: v.name, kind: v.kind, material: v.material, infuser: v.infuser, lid: v.lid, cosy: v.cosy, strainer: v.strainer, dead: v.dead ? `${numberText(v.dead, 0)} ml` : '', covers: v.covers === null ? '' : `${numberText(v.covers, 0)} ml`, depth: v.basketDepth === null ? '' : numberText(v.basketDepth), brim: `${numberText(v.brim, 0)} ml`, mark: `${numberText(v.mark, 0)} ml`, basket: v.basket === null ? '' : `${numberText(v.basket, 0)} ml`, wall: v.wallGrams === null ? '' : numberText(v.wallGrams, 0),
+  name: v.name,
+  kind: v.kind,
+  material: v.material,
+  infuser: v.infuser,
+  lid: v.lid,
+  cosy: v.cosy,
+  strainer: v.strainer,
+  dead: v.dead ? `${numberText(v.dead, 0)} ml` : '',
+  covers: v.covers === null ? '' : `${numberText(v.covers, 0)} ml`,
+  depth: v.basketDepth === null ? '' : numberText(v.basketDepth),
+  brim: `${numberText(v.brim, 0)} ml`,
+  mark: `${numberText(v.mark, 0)} ml`,
+  basket: v.basket === null ? '' : `${numberText(v.basket, 0)} ml`,
+  wall: v.wallGrams === null ? '' : numberText(v.wallGrams, 0),
 });
 
 /** Reads the form, naming each fault beside its field; null when something is not right. */
-export function vesselFieldsOf(v: VesselForm, unit: VolumeUnit, fault: (name: keyof VesselForm, message: string) => void, weighed: VesselFields['weighed'] = null): VesselFields | null {
+export function vesselFieldsOf(
+  v: VesselForm,
+  unit: VolumeUnit,
+  fault: (name: keyof VesselForm, message: string) => void,
+  weighed: VesselFields['weighed'] = null,
+): VesselFields | null {
   let good = true;
   const bad = (name: keyof VesselForm, why: string) => {
     fault(name, why);
@@ -17,9 +65,15 @@ export function vesselFieldsOf(v: VesselForm, unit: VolumeUnit, fault: (name: ke
   };
   const volume = (name: 'brim' | 'mark' | 'basket' | 'dead' | 'covers', least: number) => {
     const p = parseVolume(v[name], unit);
-    if (p.kind === 'bad') bad(name, v[name].trim() === '' ? 'Measure it once with a scale: 1 g of water is 1 ml.' : p.why);
-    else if (p.value < least) bad(name, `${Math.round(p.value)} ml is too little: at least ${least} ml.`);
-    else if (p.value > 20_000) bad(name, `${Math.round(p.value)} ml is more than any vessel here: at most 20 000 ml.`);
+    if (p.kind === 'bad')
+      bad(
+        name,
+        v[name].trim() === '' ? 'Measure it once with a scale: 1 g of water is 1 ml.' : p.why,
+      );
+    else if (p.value < least)
+      bad(name, `${Math.round(p.value)} ml is too little: at least ${least} ml.`);
+    else if (p.value > 20_000)
+      bad(name, `${Math.round(p.value)} ml is more than any vessel here: at most 20 000 ml.`);
     else return Math.round(p.value * 10) / 10;
     return 0;
   };
@@ -41,7 +95,25 @@ export function vesselFieldsOf(v: VesselForm, unit: VolumeUnit, fault: (name: ke
     if (d.kind === 'bad') bad('depth', d.why);
     else depth = d.value;
   }
-  const fields = { name: v.name.trim(), kind: v.kind, brim, mark, infuser: v.infuser, basket, material: v.material, wallGrams: wall, lid: v.lid, cosy: v.cosy, strainer: v.strainer, dead, covers, basketDepth: depth, weighed } as VesselFields;
-  if (good) for (const [name, why] of Object.entries(vesselFaults(fields))) bad(name as keyof VesselForm, why);
+  const fields = {
+    name: v.name.trim(),
+    kind: v.kind,
+    brim,
+    mark,
+    infuser: v.infuser,
+    basket,
+    material: v.material,
+    wallGrams: wall,
+    lid: v.lid,
+    cosy: v.cosy,
+    strainer: v.strainer,
+    dead,
+    covers,
+    basketDepth: depth,
+    weighed,
+  } as VesselFields;
+  if (good)
+    for (const [name, why] of Object.entries(vesselFaults(fields)))
+      bad(name as keyof VesselForm, why);
   return good ? fields : null;
 }

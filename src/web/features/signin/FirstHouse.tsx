@@ -19,29 +19,81 @@ export function FirstHousePage() {
     const site = siteFieldsOf(v, (name, message) => form.setError(name, { message }));
     if (!site) return;
     try {
-      await begin({ site, siteId: newId(), lead: { id: newId(), name: v.lead, secret: v.secret } }).unwrap();
+      await begin({
+        site,
+        siteId: newId(),
+        lead: { id: newId(), name: v.lead, secret: v.secret },
+      }).unwrap();
     } catch (e) {
-      showFaults(form, fieldFaults(e), { 'site.name': 'name', 'lead.name': 'lead', 'lead.secret': 'secret' });
+      showFaults(form, fieldFaults(e), {
+        'site.name': 'name',
+        'lead.name': 'lead',
+        'lead.secret': 'secret',
+      });
     }
   });
   return (
     <div className="shell">
-      <header className="head"><span className="place">Limnos</span><span className="site">a new house</span></header>
+      <header className="head">
+        <span className="place">Limnos</span>
+        <span className="site">a new house</span>
+      </header>
       <main className="page scroll">
         <form className="form p-6 max-w-[680px]" onSubmit={submit} noValidate>
           <h1 className="text-[30px] leading-tight">Begin the house</h1>
           <p>Its first site, and the lead who keeps the recipes. Both can be changed later.</p>
           <TextField form={form} name="name" label="Site" hint="What people call the room." />
           <div className="pair">
-            <TextField form={form} name="altitude" label="Altitude" unit="m" hint={altitude.kind === 'ok' ? `Water boils at ${temperatureText(boilingAt(metres(altitude.value)), 'C')} there.` : undefined} />
-            <SelectField form={form} name="volumeUnit" label="Volumes in" options={[['ml', 'millilitres'], ['usFlOz', 'US fluid ounces'], ['imperialFlOz', 'UK fluid ounces']]} />
-            <SelectField form={form} name="temperatureUnit" label="Heat in" options={[['C', '°C'], ['F', '°F']]} />
+            <TextField
+              form={form}
+              name="altitude"
+              label="Altitude"
+              unit="m"
+              hint={
+                altitude.kind === 'ok'
+                  ? `Water boils at ${temperatureText(boilingAt(metres(altitude.value)), 'C')} there.`
+                  : undefined
+              }
+            />
+            <SelectField
+              form={form}
+              name="volumeUnit"
+              label="Volumes in"
+              options={[
+                ['ml', 'millilitres'],
+                ['usFlOz', 'US fluid ounces'],
+                ['imperialFlOz', 'UK fluid ounces'],
+              ]}
+            />
+            <SelectField
+              form={form}
+              name="temperatureUnit"
+              label="Heat in"
+              options={[
+                ['C', '°C'],
+                ['F', '°F'],
+              ]}
+            />
           </div>
           <TextField form={form} name="lead" label="Lead’s name" />
-          <TextField form={form} name="secret" label="Lead’s passphrase" type="password" hint="8 letters or more. It is kept only as a hash: nobody can read it back." />
-          {error && Object.keys(fieldFaults(error)).length === 0 && <Note bad>{failureOf(error).message} What was typed is kept.</Note>}
-          <div><button type="submit" className="btn go" disabled={isLoading}>Begin the house</button></div>
-          <p className="small">Local food codes and the site’s own safety plan decide what may be served.</p>
+          <TextField
+            form={form}
+            name="secret"
+            label="Lead’s passphrase"
+            type="password"
+            hint="8 letters or more. It is kept only as a hash: nobody can read it back."
+          />
+          {error && Object.keys(fieldFaults(error)).length === 0 && (
+            <Note bad>{failureOf(error).message} What was typed is kept.</Note>
+          )}
+          <div>
+            <button type="submit" className="btn go" disabled={isLoading}>
+              Begin the house
+            </button>
+          </div>
+          <p className="small">
+            Local food codes and the site’s own safety plan decide what may be served.
+          </p>
         </form>
       </main>
     </div>

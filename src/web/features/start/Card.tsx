@@ -4,9 +4,30 @@ import type { Lot, Tea, Version } from '#contracts/book';
 import { measureOf } from '#contracts/chosen';
 import { LOT_WORDS } from '#core/teas';
 import type { Vessel } from '#contracts/shelf';
-import { bagsText, brewingOf, handlingWords, leewayWords, roundingWords, spoonsText, workingOf, type Card, type CardFault, type Recipe } from '#core/recipes';
+import {
+  bagsText,
+  brewingOf,
+  handlingWords,
+  leewayWords,
+  roundingWords,
+  spoonsText,
+  workingOf,
+  type Card,
+  type CardFault,
+  type Recipe,
+} from '#core/recipes';
 import { leafActWords } from '#core/vessels';
-import { celsius, degrees, minutesText, numberText, SPOONS, temperatureText, volumeParts, volumeText, type Millilitres } from '#core/units';
+import {
+  celsius,
+  degrees,
+  minutesText,
+  numberText,
+  SPOONS,
+  temperatureText,
+  volumeParts,
+  volumeText,
+  type Millilitres,
+} from '#core/units';
 import { useSession, useUnits } from '../../app/session';
 import { ScalePanel } from '../../app/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
@@ -16,12 +37,45 @@ import { standingOf } from '../../ui/standing';
 import { Cup, SteepRule } from '../../ui/vessel';
 import { houseCup, liquorAfter } from '../bar';
 
-type Props = { tea: Tea; lot: Lot | null; trial: Version | null; version: Version; vessel: Vessel; water: Millilitres; warmed: boolean; card: Card | CardFault; busyWith: string | null; onWarmed: (w: boolean) => void; onStart: (warming: boolean) => void; onTrial: (trial: boolean) => void; onLot: (l: Lot) => void;
+type Props = {
+  tea: Tea;
+  lot: Lot | null;
+  trial: Version | null;
+  version: Version;
+  vessel: Vessel;
+  water: Millilitres;
+  warmed: boolean;
+  card: Card | CardFault;
+  busyWith: string | null;
+  onWarmed: (w: boolean) => void;
+  onStart: (warming: boolean) => void;
+  onTrial: (trial: boolean) => void;
+  onLot: (l: Lot) => void;
   /** Whose moment it would meet if it were poured now. */
-  meets: { wait: number; name: string; place: number; at: string } | null; barFull: boolean; onQueue: (forWhom: string) => void };
+  meets: { wait: number; name: string; place: number; at: string } | null;
+  barFull: boolean;
+  onQueue: (forWhom: string) => void;
+};
 
 /** The card worked out for this pour, and the act at its foot. */
-export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card, busyWith, onWarmed, onStart, onTrial, onLot, meets, barFull, onQueue }: Props) {
+export function PourCard({
+  tea,
+  lot,
+  trial,
+  version,
+  vessel,
+  water,
+  warmed,
+  card,
+  busyWith,
+  onWarmed,
+  onStart,
+  onTrial,
+  onLot,
+  meets,
+  barFull,
+  onQueue,
+}: Props) {
   const units = useUnits();
   const { site } = useSession();
   const [open, setOpen] = useState(false);
@@ -29,44 +83,237 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
   const [queueing, setQueueing] = useState(false);
   const good = card.kind === 'card';
   const { recipe } = version;
-  const why = !good ? cardFaultWords(card) : busyWith ? `${vessel.name} is in use: ${busyWith}.` : barFull ? 'Twelve are on the bar: judge one or clear it first.' : null;
+  const why = !good
+    ? cardFaultWords(card)
+    : busyWith
+      ? `${vessel.name} is in use: ${busyWith}.`
+      : barFull
+        ? 'Twelve are on the bar: judge one or clear it first.'
+        : null;
   return (
     <section className="paper" aria-label="The card">
       <div className="card-title">
         <Cup liquor={houseCup(tea, recipe)} size={56} />
-        <div><div className="tea">{tea.name}</div><p className="small">{tea.lots.length > 1 ? <select className="lot-pick" aria-label="Lot" value={lot?.id ?? ''} onChange={(e) => { const l = tea.lots.find((x) => x.id === e.target.value); if (l) onLot(l); }}>{!lot && <option value="">no lot</option>}{tea.lots.map((l) => <option key={l.id} value={l.id}>{l.name}{l.state === 'inUse' ? '' : `, ${LOT_WORDS[l.state]}`}</option>)}</select> : null}{[tea.lots.length > 1 ? '' : lot?.name, tea.words, version.state === 'trial' ? `on trial, version ${version.number}` : `house recipe, version ${version.number}`, recipe.origin && `from ${recipe.origin}, not dialled in`].filter(Boolean).join(' · ')}
-          {trial && <button type="button" className="btn quiet slim" onClick={() => onTrial(version.state !== 'trial')}>{version.state === 'trial' ? 'Back to the house recipe' : `Try version ${trial.number}`}</button>}</p></div>
+        <div>
+          <div className="tea">{tea.name}</div>
+          <p className="small">
+            {tea.lots.length > 1 ? (
+              <select
+                className="lot-pick"
+                aria-label="Lot"
+                value={lot?.id ?? ''}
+                onChange={(e) => {
+                  const l = tea.lots.find((x) => x.id === e.target.value);
+                  if (l) onLot(l);
+                }}
+              >
+                {!lot && <option value="">no lot</option>}
+                {tea.lots.map((l) => (
+                  <option key={l.id} value={l.id}>
+                    {l.name}
+                    {l.state === 'inUse' ? '' : `, ${LOT_WORDS[l.state]}`}
+                  </option>
+                ))}
+              </select>
+            ) : null}
+            {[
+              tea.lots.length > 1 ? '' : lot?.name,
+              tea.words,
+              version.state === 'trial'
+                ? `on trial, version ${version.number}`
+                : `house recipe, version ${version.number}`,
+              recipe.origin && `from ${recipe.origin}, not dialled in`,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+            {trial && (
+              <button
+                type="button"
+                className="btn quiet slim"
+                onClick={() => onTrial(version.state !== 'trial')}
+              >
+                {version.state === 'trial'
+                  ? 'Back to the house recipe'
+                  : `Try version ${trial.number}`}
+              </button>
+            )}
+          </p>
+        </div>
       </div>
       {good ? (
         <dl className="spec">
-          <dt>Leaf</dt><dd><span className="big" data-testid="leaf">{numberText(card.leaf)}<span className="u">g</span></span><Spoons card={card} tea={tea} lot={lot} /></dd>
-          <dt>Water</dt><dd><WaterLine water={water} card={card} vessel={vessel} /></dd>
-          <dt>Heat</dt><dd><span className="mid">{degrees(card.temperature, units.temperature)}<span className="u">°{units.temperature}</span></span><HeatWords card={card} /></dd>
+          <dt>Leaf</dt>
+          <dd>
+            <span className="big" data-testid="leaf">
+              {numberText(card.leaf)}
+              <span className="u">g</span>
+            </span>
+            <Spoons card={card} tea={tea} lot={lot} />
+          </dd>
+          <dt>Water</dt>
+          <dd>
+            <WaterLine water={water} card={card} vessel={vessel} />
+          </dd>
+          <dt>Heat</dt>
+          <dd>
+            <span className="mid">
+              {degrees(card.temperature, units.temperature)}
+              <span className="u">°{units.temperature}</span>
+            </span>
+            <HeatWords card={card} />
+          </dd>
           <dd className="full">
-            <SteepRule window={recipe.window} width={420} liquorAfter={(s) => liquorAfter(tea, recipe, s)} />
+            <SteepRule
+              window={recipe.window}
+              width={420}
+              liquorAfter={(s) => liquorAfter(tea, recipe, s)}
+            />
             <p>{handsWords(recipe, vessel)}</p>
-            <CupForecast brew={brewingOf({ tea, recipe, vessel, leaf: card.leaf, water, onLeaf: card.onLeaf, time: recipe.window.best, ambient: site.ambient })} standing={standingOf(tea)} />
+            <CupForecast
+              brew={brewingOf({
+                tea,
+                recipe,
+                vessel,
+                leaf: card.leaf,
+                water,
+                onLeaf: card.onLeaf,
+                time: recipe.window.best,
+                ambient: site.ambient,
+              })}
+              standing={standingOf(tea)}
+            />
           </dd>
         </dl>
-      ) : <div className="mt-4"><Note bad><b>This pour cannot be brewed.</b> {cardFaultWords(card)}</Note></div>}
+      ) : (
+        <div className="mt-4">
+          <Note bad>
+            <b>This pour cannot be brewed.</b> {cardFaultWords(card)}
+          </Note>
+        </div>
+      )}
       {good && <Cautions card={card} tea={tea} vessel={vessel} />}
       <div className="flex items-center gap-3 justify-between">
-      {recipe.warm || warmed ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Vessel warmed first</label>
-        : good && card.prewarmNeeded ? <label className="check"><input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />Warm the vessel: cold, it cannot reach the heat</label> : <span />}
-      <span className="flex"><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOnScale(true)}>On the scale</button><button type="button" className="btn quiet slim" disabled={!good} onClick={() => setOpen(true)}>The working</button></span>
+        {recipe.warm || warmed ? (
+          <label className="check">
+            <input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />
+            Vessel warmed first
+          </label>
+        ) : good && card.prewarmNeeded ? (
+          <label className="check">
+            <input type="checkbox" checked={warmed} onChange={(e) => onWarmed(e.target.checked)} />
+            Warm the vessel: cold, it cannot reach the heat
+          </label>
+        ) : (
+          <span />
+        )}
+        <span className="flex">
+          <button
+            type="button"
+            className="btn quiet slim"
+            disabled={!good}
+            onClick={() => setOnScale(true)}
+          >
+            On the scale
+          </button>
+          <button
+            type="button"
+            className="btn quiet slim"
+            disabled={!good}
+            onClick={() => setOpen(true)}
+          >
+            The working
+          </button>
+        </span>
       </div>
-      {meets && good && !why && <p className="meets" role="status">Poured now, it meets <span className="tea">{meets.name}</span>, place {meets.place}, at {meets.at}. {meets.wait > 0 ? <button type="button" className="btn slim" onClick={() => onStart(true)}>Get it ready, pour in {minutesText(meets.wait)}</button> : 'Another hand then.'}</p>}
-      {why && good && <p className="font-semibold text-warn" role="alert">{why}</p>}
+      {meets && good && !why && (
+        <p className="meets" role="status">
+          Poured now, it meets <span className="tea">{meets.name}</span>, place {meets.place}, at{' '}
+          {meets.at}.{' '}
+          {meets.wait > 0 ? (
+            <button type="button" className="btn slim" onClick={() => onStart(true)}>
+              Get it ready, pour in {minutesText(meets.wait)}
+            </button>
+          ) : (
+            'Another hand then.'
+          )}
+        </p>
+      )}
+      {why && good && (
+        <p className="font-semibold text-warn" role="alert">
+          {why}
+        </p>
+      )}
       <div className="foot">
-        {good && <p className="in-reach"><b>{numberText(card.leaf)} g</b> {card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons) : ''} in {volumeText(water, units.volume)}, {temperatureText(card.temperature, units.temperature)}, {minutesText(recipe.window.best)}</p>}
-        {warmed && <button type="button" className="btn go" disabled={why !== null} onClick={() => onStart(true)}>Warm the {vessel.kind === 'pot' ? 'pot' : 'vessel'} <kbd>Space</kbd></button>}
-        <button type="button" className={`btn ${warmed ? '' : 'go'}`} disabled={why !== null} onClick={() => onStart(false)}>Water on: start <kbd>Enter</kbd></button>
-        <button type="button" className="btn quiet slim" disabled={!good} onClick={() => setQueueing(true)}>Up next, for ...</button>
+        {good && (
+          <p className="in-reach">
+            <b>{numberText(card.leaf)} g</b>{' '}
+            {card.bags ? bagsText(card.bags) : card.spoons ? spoonsText(card.spoons) : ''} in{' '}
+            {volumeText(water, units.volume)},{' '}
+            {temperatureText(card.temperature, units.temperature)},{' '}
+            {minutesText(recipe.window.best)}
+          </p>
+        )}
+        {warmed && (
+          <button
+            type="button"
+            className="btn go"
+            disabled={why !== null}
+            onClick={() => onStart(true)}
+          >
+            Warm the {vessel.kind === 'pot' ? 'pot' : 'vessel'} <kbd>Space</kbd>
+          </button>
+        )}
+        <button
+          type="button"
+          className={`btn ${warmed ? '' : 'go'}`}
+          disabled={why !== null}
+          onClick={() => onStart(false)}
+        >
+          Water on: start <kbd>Enter</kbd>
+        </button>
+        <button
+          type="button"
+          className="btn quiet slim"
+          disabled={!good}
+          onClick={() => setQueueing(true)}
+        >
+          Up next, for ...
+        </button>
       </div>
-      <Sheet title={`${tea.name} is up next`} open={queueing} onClose={() => setQueueing(false)}><ForWhom vessel={vessel.name} onAdd={(forWhom) => { setQueueing(false); onQueue(forWhom); }} /></Sheet>
-      {good && <Sheet title={`${numberText(card.leaf)} g of ${tea.name}`} open={onScale} onClose={() => setOnScale(false)}><ScalePanel target={card.leaf} onTake={() => setOnScale(false)} takeWords="That is it" /></Sheet>}
+      <Sheet title={`${tea.name} is up next`} open={queueing} onClose={() => setQueueing(false)}>
+        <ForWhom
+          vessel={vessel.name}
+          onAdd={(forWhom) => {
+            setQueueing(false);
+            onQueue(forWhom);
+          }}
+        />
+      </Sheet>
+      {good && (
+        <Sheet
+          title={`${numberText(card.leaf)} g of ${tea.name}`}
+          open={onScale}
+          onClose={() => setOnScale(false)}
+        >
+          <ScalePanel target={card.leaf} onTake={() => setOnScale(false)} takeWords="That is it" />
+        </Sheet>
+      )}
       <Sheet title={`${tea.name} in the ${vessel.name}`} open={open} onClose={() => setOpen(false)}>
-        {good && <div className="working">{workingOf(askedOf({ tea, lot, version, vessel, site, water, warmed }), card).map((l) => <p key={l.of}><b>{l.of}</b> {l.text}.</p>)}<p className="small">Leaf is rounded to 0.1 g, as a scale shows it. Heat: standard physics; wall and pour loss from memory unless measured here.</p></div>}
+        {good && (
+          <div className="working">
+            {workingOf(askedOf({ tea, lot, version, vessel, site, water, warmed }), card).map(
+              (l) => (
+                <p key={l.of}>
+                  <b>{l.of}</b> {l.text}.
+                </p>
+              ),
+            )}
+            <p className="small">
+              Leaf is rounded to 0.1 g, as a scale shows it. Heat: standard physics; wall and pour
+              loss from memory unless measured here.
+            </p>
+          </div>
+        )}
       </Sheet>
     </section>
   );
@@ -76,26 +323,90 @@ export function PourCard({ tea, lot, trial, version, vessel, water, warmed, card
 function ForWhom({ vessel, onAdd }: { vessel: string; onAdd: (forWhom: string) => void }) {
   const [typed, setTyped] = useState('');
   return (
-    <form onSubmit={(e) => { e.preventDefault(); onAdd(typed.trim()); }}>
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAdd(typed.trim());
+      }}
+    >
       <p>It waits in the queue, for the {vessel}.</p>
-      <div className="field-row mt-3"><label htmlFor="for-whom">For whom</label><div className="with-unit"><input id="for-whom" className="box" maxLength={60} value={typed} placeholder="Window table, two" autoFocus onChange={(e) => setTyped(e.target.value)} /><button type="submit" className="btn go">Put it in the queue</button></div></div>
+      <div className="field-row mt-3">
+        <label htmlFor="for-whom">For whom</label>
+        <div className="with-unit">
+          <input
+            id="for-whom"
+            className="box"
+            maxLength={60}
+            value={typed}
+            placeholder="Window table, two"
+            autoFocus
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          <button type="submit" className="btn go">
+            Put it in the queue
+          </button>
+        </div>
+      </div>
     </form>
   );
 }
 
 function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | null }) {
-  if (card.bags) return <p>{bagsText(card.bags)}<em>of {numberText(card.leaf / card.bags, 2)} g each</em></p>;
-  if (!card.spoons || !measureOf(tea, lot).weighing) return <p>by the scale<em>no spoon of this tea weighed yet</em></p>;
+  if (card.bags)
+    return (
+      <p>
+        {bagsText(card.bags)}
+        <em>of {numberText(card.leaf / card.bags, 2)} g each</em>
+      </p>
+    );
+  if (!card.spoons || !measureOf(tea, lot).weighing)
+    return (
+      <p>
+        by the scale<em>no spoon of this tea weighed yet</em>
+      </p>
+    );
   const { total, perSpoon, error, spoon } = card.spoons;
-  const other = spoon.id === SPOONS.metricTablespoon.id ? 'Tablespoon, not teaspoon.' : spoon.id === SPOONS.metricTeaspoon.id ? 'Teaspoon, not tablespoon.' : '';
-  return <p>{spoonsText(card.spoons)}<em>of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}{numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}</em></p>;
+  const other =
+    spoon.id === SPOONS.metricTablespoon.id
+      ? 'Tablespoon, not teaspoon.'
+      : spoon.id === SPOONS.metricTeaspoon.id
+        ? 'Teaspoon, not tablespoon.'
+        : '';
+  return (
+    <p>
+      {spoonsText(card.spoons)}
+      <em>
+        of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}
+        {numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}
+      </em>
+    </p>
+  );
 }
 
 function WaterLine({ water, card, vessel }: { water: Millilitres; card: Card; vessel: Vessel }) {
   const units = useUnits();
   const v = volumeParts(water, units.volume);
-  const where = Math.abs(water - vessel.mark) < 0.5 ? 'to the mark' : water > vessel.mark ? 'over the mark' : 'under the mark';
-  return <><span className="mid">{v.figure}<span className="u">{v.unit}</span></span><p>{where}<em>{volumeText(card.liquor, units.volume)} pours off; brim at {volumeText(vessel.brim, units.volume)}</em></p></>;
+  const where =
+    Math.abs(water - vessel.mark) < 0.5
+      ? 'to the mark'
+      : water > vessel.mark
+        ? 'over the mark'
+        : 'under the mark';
+  return (
+    <>
+      <span className="mid">
+        {v.figure}
+        <span className="u">{v.unit}</span>
+      </span>
+      <p>
+        {where}
+        <em>
+          {volumeText(card.liquor, units.volume)} pours off; brim at{' '}
+          {volumeText(vessel.brim, units.volume)}
+        </em>
+      </p>
+    </>
+  );
 }
 
 function HeatWords({ card }: { card: Card }) {
@@ -103,31 +414,82 @@ function HeatWords({ card }: { card: Card }) {
   const { heat } = card;
   const t = (c: number) => temperatureText(celsius(c), units.temperature);
   if (heat.kind === 'outOfReach') {
-    return card.prewarmNeeded
-      ? <p><b>Warm the vessel first</b><em>cold, it would take {t(heat.kettleSetting)}; water boils at {t(card.boiling)} here</em></p>
-      : <p><b>Straight off the boil</b><em>out of reach here by {numberText(heat.short, 0)} °C: water boils at {t(card.boiling)}. Give it longer</em></p>;
+    return card.prewarmNeeded ? (
+      <p>
+        <b>Warm the vessel first</b>
+        <em>
+          cold, it would take {t(heat.kettleSetting)}; water boils at {t(card.boiling)} here
+        </em>
+      </p>
+    ) : (
+      <p>
+        <b>Straight off the boil</b>
+        <em>
+          out of reach here by {numberText(heat.short, 0)} °C: water boils at {t(card.boiling)}.
+          Give it longer
+        </em>
+      </p>
+    );
   }
   const { splash, wait } = heat;
-  const cold = splash && splash.cold > 4 ? `or boiling onto ${volumeText(splash.cold as never, units.volume)} cold` : null;
+  const cold =
+    splash && splash.cold > 4
+      ? `or boiling onto ${volumeText(splash.cold as never, units.volume)} cold`
+      : null;
   const off = wait && wait > 20 && wait < 3600 ? `${minutesText(wait)} off the boil` : null;
-  return <p>Kettle to {t(heat.kettleSetting)}, {card.warmed ? 'vessel warmed' : 'vessel cold'}<em>{[cold, off].filter(Boolean).join(', or ') || 'just boiled'}</em></p>;
+  return (
+    <p>
+      Kettle to {t(heat.kettleSetting)}, {card.warmed ? 'vessel warmed' : 'vessel cold'}
+      <em>{[cold, off].filter(Boolean).join(', or ') || 'just boiled'}</em>
+    </p>
+  );
 }
 
 function handsWords(recipe: Recipe, vessel: Vessel): string {
   const pull = leafActWords(vessel, recipe.handling.root).sentence;
-  const again = recipe.later.length ? `Then again: ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.` : '';
-  return [vessel.lid ? (recipe.lid ? 'Lid on.' : 'Lid off.') : '', pull, ...handlingWords({ ...recipe, later: [] }), again, recipe.note, leewayWords(recipe)].filter(Boolean).join(' ');
+  const again = recipe.later.length
+    ? `Then again: ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.`
+    : '';
+  return [
+    vessel.lid ? (recipe.lid ? 'Lid on.' : 'Lid off.') : '',
+    pull,
+    ...handlingWords({ ...recipe, later: [] }),
+    again,
+    recipe.note,
+    leewayWords(recipe),
+  ]
+    .filter(Boolean)
+    .join(' ');
 }
 
 function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {
   const { site } = useSession();
   return (
     <div className="cautions">
-      {tea.allergens && <p><b className="strong">Allergens:</b> {tea.allergens}.</p>}
-      {card.cautions.includes('crowded') && <p><b>Crowded:</b> opened leaf fills {numberText(card.crowding ?? 0)} of the {vessel.infuser === 'ball' ? 'ball' : 'basket'}: slower and paler.</p>}
-      {card.cautions.includes('coolGlass') && <p><b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.</p>}
-      {site.water.hardness === 'hard' && !site.water.filtered && <p><b>Hard water</b> mutes aroma and dulls colour: filter it.</p>}
-      <p>Boiling water and steam scald; a hot basket goes on a saucer. {tea.cautions} {tea.note}</p>
+      {tea.allergens && (
+        <p>
+          <b className="strong">Allergens:</b> {tea.allergens}.
+        </p>
+      )}
+      {card.cautions.includes('crowded') && (
+        <p>
+          <b>Crowded:</b> opened leaf fills {numberText(card.crowding ?? 0)} of the{' '}
+          {vessel.infuser === 'ball' ? 'ball' : 'basket'}: slower and paler.
+        </p>
+      )}
+      {card.cautions.includes('coolGlass') && (
+        <p>
+          <b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.
+        </p>
+      )}
+      {site.water.hardness === 'hard' && !site.water.filtered && (
+        <p>
+          <b>Hard water</b> mutes aroma and dulls colour: filter it.
+        </p>
+      )}
+      <p>
+        Boiling water and steam scald; a hot basket goes on a saucer. {tea.cautions} {tea.note}
+      </p>
     </div>
   );
 }

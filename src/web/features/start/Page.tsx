@@ -30,18 +30,29 @@ export function StartPage() {
   const [letters, setLetters] = useState('');
   useEffect(() => setWarmChoice(null), [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
-  const card = tea && version && vessel ? cardOf({ tea, lot, version, vessel, site, water, warmed }) : null;
+  const card =
+    tea && version && vessel ? cardOf({ tea, lot, version, vessel, site, water, warmed }) : null;
   const busyBrew = vessel ? busy.get(vessel.id) : undefined;
   const taken = allOf(brews).length;
   // Whom it would meet if it were poured now, looked at again as time goes.
   const at = useNow(1000);
   const apart = version && !busyBrew ? apartFrom(handsOf(version.recipe), brews, at) : null;
-  const met = apart?.meets ? { wait: apart.wait, name: apart.meets.tea.name, place: apart.meets.place, at: clockText(at + (version?.recipe.window.best ?? 0) * 1000) } : null;
+  const met = apart?.meets
+    ? {
+        wait: apart.wait,
+        name: apart.meets.tea.name,
+        place: apart.meets.place,
+        at: clockText(at + (version?.recipe.window.best ?? 0) * 1000),
+      }
+    : null;
   const started = useRef(false);
   const start = (warming: boolean) => {
     if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
     // A double tap starts one brew.
-    const brew = hands.start({ tea, lot, version, vessel, water, warmed, warming, orderId: choice.orderId }, brews);
+    const brew = hands.start(
+      { tea, lot, version, vessel, water, warmed, warming, orderId: choice.orderId },
+      brews,
+    );
     started.current = brew !== null;
     if (!brew) return setFull(true);
     hands.said(brew);
@@ -50,7 +61,15 @@ export function StartPage() {
   // Two letters find a tea: any letter opens the list with it, but for the keys of the card.
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (finding || e.ctrlKey || e.metaKey || e.altKey || e.defaultPrevented || !/^[a-z]$/i.test(e.key)) return;
+      if (
+        finding ||
+        e.ctrlKey ||
+        e.metaKey ||
+        e.altKey ||
+        e.defaultPrevented ||
+        !/^[a-z]$/i.test(e.key)
+      )
+        return;
       if (e.target instanceof HTMLElement && e.target.matches('input, textarea, select')) return;
       if (document.querySelector('[role="dialog"], [role="listbox"]')) return;
       e.preventDefault();
@@ -65,38 +84,139 @@ export function StartPage() {
     { key: ' ', does: 'Warm the vessel, or start', run: () => start(warmed) },
     { key: 'Escape', does: 'Leave', run: () => navigate('/') },
   ]);
-  if (choice.loading) return <main className="page"><Loading what="teas and vessels" /></main>;
+  if (choice.loading)
+    return (
+      <main className="page">
+        <Loading what="teas and vessels" />
+      </main>
+    );
   if (!tea || !version || !vessel || !card) {
     return (
-      <main className="page p-6"><Nothing action={role === 'lead' && <Link className="btn go" to={teas.length ? '/shelf/new' : '/book/new'}>{teas.length ? 'Add a vessel' : 'Add a tea'}</Link>}>
-        {teas.length === 0 ? 'No tea in the book yet.' : vessels.length === 0 ? `No vessel at ${site.name} yet.` : 'Nothing to brew.'} {role !== 'lead' && 'A lead adds it.'}</Nothing></main>
+      <main className="page p-6">
+        <Nothing
+          action={
+            role === 'lead' && (
+              <Link className="btn go" to={teas.length ? '/shelf/new' : '/book/new'}>
+                {teas.length ? 'Add a vessel' : 'Add a tea'}
+              </Link>
+            )
+          }
+        >
+          {teas.length === 0
+            ? 'No tea in the book yet.'
+            : vessels.length === 0
+              ? `No vessel at ${site.name} yet.`
+              : 'Nothing to brew.'}{' '}
+          {role !== 'lead' && 'A lead adds it.'}
+        </Nothing>
+      </main>
     );
   }
-  const recentTeas = [...new Set([...recent.map((r) => r.teaId), ...teas.map((t) => t.id)])].slice(0, RECENT).flatMap((id) => teas.filter((t) => t.id === id));
+  const recentTeas = [...new Set([...recent.map((r) => r.teaId), ...teas.map((t) => t.id)])]
+    .slice(0, RECENT)
+    .flatMap((id) => teas.filter((t) => t.id === id));
   return (
     <main className="page split start-page">
       <h1 className="visually-hidden">Start a brew</h1>
       <div className="say">
         <span>Brew</span>
-        <PickList label="Tea" className="tea" filter="Type a name" firstLetters={letters} open={finding} onOpen={(o) => { setFinding(o); if (!o) setLetters(''); }} shown={tea.name} chosen={tea.id}
-          choices={teas.map((t) => ({ value: t.id, text: t.name, words: `${styleOf(t.style).kind} ${t.words}`, show: <>{t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={28} />}<span className="tea">{t.name}</span><span className="small ml-auto">{styleOf(t.style).kind}</span></> }))}
-          onPick={(id) => { const t = teas.find((x) => x.id === id); if (t) choice.pickTea(t); }} />
+        <PickList
+          label="Tea"
+          className="tea"
+          filter="Type a name"
+          firstLetters={letters}
+          open={finding}
+          onOpen={(o) => {
+            setFinding(o);
+            if (!o) setLetters('');
+          }}
+          shown={tea.name}
+          chosen={tea.id}
+          choices={teas.map((t) => ({
+            value: t.id,
+            text: t.name,
+            words: `${styleOf(t.style).kind} ${t.words}`,
+            show: (
+              <>
+                {t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={28} />}
+                <span className="tea">{t.name}</span>
+                <span className="small ml-auto">{styleOf(t.style).kind}</span>
+              </>
+            ),
+          }))}
+          onPick={(id) => {
+            const t = teas.find((x) => x.id === id);
+            if (t) choice.pickTea(t);
+          }}
+        />
         <span>in the</span>
-        <PickList label="Vessel" shown={vessel.name} chosen={vessel.id} choices={vessels.map((v) => ({ value: v.id, text: busy.has(v.id) ? `${v.name}, in use` : v.name }))} onPick={(id) => { const v = vessels.find((x) => x.id === id); if (v) choice.pickVessel(v); }} />
+        <PickList
+          label="Vessel"
+          shown={vessel.name}
+          chosen={vessel.id}
+          choices={vessels.map((v) => ({
+            value: v.id,
+            text: busy.has(v.id) ? `${v.name}, in use` : v.name,
+          }))}
+          onPick={(id) => {
+            const v = vessels.find((x) => x.id === id);
+            if (v) choice.pickVessel(v);
+          }}
+        />
         <span>to</span>
         <Amount vessel={vessel} water={water} atMark={choice.atMark} onPick={choice.pickWater} />
         <span className="gap" />
-        <Link className="btn quiet" to="/">Leave <kbd>Esc</kbd></Link>
+        <Link className="btn quiet" to="/">
+          Leave <kbd>Esc</kbd>
+        </Link>
       </div>
       <section className="work">
-        <h2>Tea<small>brewed last here, or type two letters</small></h2>
-        <div className="recent">{recentTeas.map((t) => (
-          <button type="button" key={t.id} aria-pressed={t.id === tea.id} onClick={() => choice.pickTea(t)}>{t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={42} />}<span>{t.name}</span></button>
-        ))}</div>
-        <VesselShelves choice={choice} recipe={version.recipe} leaf={card.kind === 'card' ? card.leaf : null} />
+        <h2>
+          Tea<small>brewed last here, or type two letters</small>
+        </h2>
+        <div className="recent">
+          {recentTeas.map((t) => (
+            <button
+              type="button"
+              key={t.id}
+              aria-pressed={t.id === tea.id}
+              onClick={() => choice.pickTea(t)}
+            >
+              {t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={42} />}
+              <span>{t.name}</span>
+            </button>
+          ))}
+        </div>
+        <VesselShelves
+          choice={choice}
+          recipe={version.recipe}
+          leaf={card.kind === 'card' ? card.leaf : null}
+        />
       </section>
-      <PourCard tea={tea} lot={lot} version={version} trial={choice.trial} vessel={vessel} water={water} warmed={warmed} card={card} busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null} onWarmed={setWarmChoice} onStart={start} onTrial={choice.setOnTrial} onLot={choice.pickLot}
-        meets={met} barFull={full || taken >= PLACES} onQueue={(forWhom) => { hands.order.add({ tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom }, choice.orders); navigate('/'); }} />
+      <PourCard
+        tea={tea}
+        lot={lot}
+        version={version}
+        trial={choice.trial}
+        vessel={vessel}
+        water={water}
+        warmed={warmed}
+        card={card}
+        busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null}
+        onWarmed={setWarmChoice}
+        onStart={start}
+        onTrial={choice.setOnTrial}
+        onLot={choice.pickLot}
+        meets={met}
+        barFull={full || taken >= PLACES}
+        onQueue={(forWhom) => {
+          hands.order.add(
+            { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
+            choice.orders,
+          );
+          navigate('/');
+        }}
+      />
     </main>
   );
 }

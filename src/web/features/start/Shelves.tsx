@@ -20,33 +20,103 @@ const cupsWord = (v: Vessel) => {
 };
 
 /** The site's vessels on shelves, at one scale: the chosen one with its predicted liquor, those in use with theirs. */
-export function VesselShelves({ choice, recipe, leaf }: { choice: Choice; recipe: Recipe | null; leaf: Grams | null }) {
+export function VesselShelves({
+  choice,
+  recipe,
+  leaf,
+}: {
+  choice: Choice;
+  recipe: Recipe | null;
+  leaf: Grams | null;
+}) {
   const units = useUnits();
   const { vessels, vessel: chosen, busy, tea, water } = choice;
   const phone = useBarLayout(1).kind === 'phone';
   const perShelf = phone ? PER_PHONE_SHELF : PER_SHELF;
-  const scale = phone ? PHONE_SCALE : vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2) ? 0.66 : SCALE;
-  const rows = [vessels.filter((v) => v.kind === 'pot'), vessels.filter((v) => v.kind !== 'pot')]
-    .flatMap((list) => Array.from({ length: Math.ceil(list.length / perShelf) }, (_, i) => list.slice(i * perShelf, (i + 1) * perShelf)));
+  const scale = phone
+    ? PHONE_SCALE
+    : vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2)
+      ? 0.66
+      : SCALE;
+  const rows = [
+    vessels.filter((v) => v.kind === 'pot'),
+    vessels.filter((v) => v.kind !== 'pot'),
+  ].flatMap((list) =>
+    Array.from({ length: Math.ceil(list.length / perShelf) }, (_, i) =>
+      list.slice(i * perShelf, (i + 1) * perShelf),
+    ),
+  );
   return (
     <>
-      <h2 className="mt-2">Vessel<small>one scale; the tick on the wall is the fill mark</small>
-        <svg width={Math.round(100 * scale) + 2} height="12" aria-hidden="true" className="!inline-block ml-6"><path d={`M1 2v8M1 6h${100 * scale}M${1 + 100 * scale} 2v8M${1 + 50 * scale} 4v4`} stroke="var(--ink)" strokeWidth="1.5" fill="none" /></svg><small>10 cm</small></h2>
+      <h2 className="mt-2">
+        Vessel<small>one scale; the tick on the wall is the fill mark</small>
+        <svg
+          width={Math.round(100 * scale) + 2}
+          height="12"
+          aria-hidden="true"
+          className="!inline-block ml-6"
+        >
+          <path
+            d={`M1 2v8M1 6h${100 * scale}M${1 + 100 * scale} 2v8M${1 + 50 * scale} 4v4`}
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+            fill="none"
+          />
+        </svg>
+        <small>10 cm</small>
+      </h2>
       {rows.map((row) => {
-        const grid = { gridTemplateColumns: phone ? `repeat(${perShelf}, minmax(0, 1fr))` : row.map((v) => (v.kind === 'tasting' ? 'minmax(0, 1.2fr)' : 'minmax(0, 1fr)')).join(' ') };
+        const grid = {
+          gridTemplateColumns: phone
+            ? `repeat(${perShelf}, minmax(0, 1fr))`
+            : row
+                .map((v) => (v.kind === 'tasting' ? 'minmax(0, 1.2fr)' : 'minmax(0, 1fr)'))
+                .join(' '),
+        };
         return (
           <div key={row[0]?.id}>
-            <div className="board" style={grid}>{row.map((v) => <Standing key={v.id} v={v} scale={scale} on={v.id === chosen?.id} brew={busy.get(v.id)} tea={tea} recipe={recipe} leaf={leaf} water={water} onPick={() => choice.pickVessel(v)} />)}</div>
-            <div className="tags" style={grid}>{row.map((v) => {
-              const brew = busy.get(v.id);
-              const on = v.id === chosen?.id;
-              return (
-                <button type="button" className={`tag ${on ? 'on' : ''}`} key={v.id} onClick={() => choice.pickVessel(v)} aria-pressed={on}>
-                  <b>{v.name}</b>{volumeText(v.mark, units.volume)}, {cupsWord(v)}<br />
-                  {brew ? <span className="use">in use, {inUse(brew)}</span> : on ? <strong>chosen</strong> : <span className="use">free</span>}
-                </button>
-              );
-            })}</div>
+            <div className="board" style={grid}>
+              {row.map((v) => (
+                <Standing
+                  key={v.id}
+                  v={v}
+                  scale={scale}
+                  on={v.id === chosen?.id}
+                  brew={busy.get(v.id)}
+                  tea={tea}
+                  recipe={recipe}
+                  leaf={leaf}
+                  water={water}
+                  onPick={() => choice.pickVessel(v)}
+                />
+              ))}
+            </div>
+            <div className="tags" style={grid}>
+              {row.map((v) => {
+                const brew = busy.get(v.id);
+                const on = v.id === chosen?.id;
+                return (
+                  <button
+                    type="button"
+                    className={`tag ${on ? 'on' : ''}`}
+                    key={v.id}
+                    onClick={() => choice.pickVessel(v)}
+                    aria-pressed={on}
+                  >
+                    <b>{v.name}</b>
+                    {volumeText(v.mark, units.volume)}, {cupsWord(v)}
+                    <br />
+                    {brew ? (
+                      <span className="use">in use, {inUse(brew)}</span>
+                    ) : on ? (
+                      <strong>chosen</strong>
+                    ) : (
+                      <span className="use">free</span>
+                    )}
+                  </button>
+                );
+              })}
+            </div>
           </div>
         );
       })}
@@ -58,13 +128,37 @@ function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
   return s.name === 'late' ? 'late' : s.name === 'warming' ? 'warming' : s.figure;
 }
 
-type StandingProps = { v: Vessel; scale: number; on: boolean; brew: ReturnType<Choice['busy']['get']>; tea: Tea | null; recipe: Recipe | null; leaf: Grams | null; water: Choice['water']; onPick: () => void };
+type StandingProps = {
+  v: Vessel;
+  scale: number;
+  on: boolean;
+  brew: ReturnType<Choice['busy']['get']>;
+  tea: Tea | null;
+  recipe: Recipe | null;
+  leaf: Grams | null;
+  water: Choice['water'];
+  onPick: () => void;
+};
 function Standing({ v, scale, on, brew, tea, recipe, leaf, water, onPick }: StandingProps) {
   const liquor = on && tea && recipe ? houseCup(tea, recipe) : brew ? liquorOf(brew, now()) : null;
   const fill = on ? water : brew?.plan.water;
   return (
-    <button type="button" aria-label={`${v.name}${brew ? ', in use' : ''}`} disabled={brew !== undefined && !on} onClick={onPick}>
-      <VesselDrawing vessel={v} scale={scale} label="" fill={liquor && fill && fill <= v.brim ? fill : undefined} liquor={liquor} leaf={on && leaf ? leaf : brew ? brew.plan.leaf : grams(0)} level={on} lid={brew !== undefined && v.lid} />
+    <button
+      type="button"
+      aria-label={`${v.name}${brew ? ', in use' : ''}`}
+      disabled={brew !== undefined && !on}
+      onClick={onPick}
+    >
+      <VesselDrawing
+        vessel={v}
+        scale={scale}
+        label=""
+        fill={liquor && fill && fill <= v.brim ? fill : undefined}
+        liquor={liquor}
+        leaf={on && leaf ? leaf : brew ? brew.plan.leaf : grams(0)}
+        level={on}
+        lid={brew !== undefined && v.lid}
+      />
     </button>
   );
 }

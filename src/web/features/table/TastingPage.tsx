@@ -9,13 +9,49 @@ import type { OpenTasting } from '#contracts/tastings';
 export function TastingPage() {
   const { id = '' } = useParams();
   const table = useTasting(id);
-  if (table.isLoading) return <main className="page"><Loading what="the tasting" /></main>;
-  if (!table.view) return <main className="page p-6"><Nothing action={<Link className="btn" to="/table">To the table</Link>}>This tasting is not here, or cannot be reached just now.</Nothing></main>;
+  if (table.isLoading)
+    return (
+      <main className="page">
+        <Loading what="the tasting" />
+      </main>
+    );
+  if (!table.view)
+    return (
+      <main className="page p-6">
+        <Nothing
+          action={
+            <Link className="btn" to="/table">
+              To the table
+            </Link>
+          }
+        >
+          This tasting is not here, or cannot be reached just now.
+        </Nothing>
+      </main>
+    );
   if (table.view.sees === 'own') return <Navigate to={`/table/${id}/taste`} replace />;
   return <Open view={table.view} table={table} />;
 }
 function Open({ view, table }: { view: OpenTasting; table: ReturnType<typeof useTasting> }) {
   const now = useFolded(view);
-  if (now.stage === 'stopped') return <main className="page p-6"><Nothing action={<Link className="btn" to="/table">To the table</Link>}>This tasting was stopped{now.stopped ? `: ${now.stopped}` : ''}. What was handed in is kept.</Nothing></main>;
-  return now.stage === 'revealed' ? <Result view={view} now={now} /> : <Run view={view} now={now} does={table.does} />;
+  if (now.stage === 'stopped')
+    return (
+      <main className="page p-6">
+        <Nothing
+          action={
+            <Link className="btn" to="/table">
+              To the table
+            </Link>
+          }
+        >
+          This tasting was stopped{now.stopped ? `: ${now.stopped}` : ''}. What was handed in is
+          kept.
+        </Nothing>
+      </main>
+    );
+  return now.stage === 'revealed' ? (
+    <Result view={view} now={now} />
+  ) : (
+    <Run view={view} now={now} does={table.does} />
+  );
 }

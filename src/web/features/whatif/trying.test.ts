@@ -5,18 +5,72 @@ import { cardOf } from '#contracts/plan';
 import type { Vessel } from '#contracts/shelf';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } from './trying';
 
-const site = { id: 's', name: 'Room', altitudeM: 4, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20), pourLoss: null, kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' }, water: { hardness: 'unknown', filtered: true }, volumeUnit: 'ml', temperatureUnit: 'C' } as Site;
-const vessel = (over: Partial<Vessel> = {}): Vessel => ({ id: 'v', siteId: 's', rev: 1, retired: false, name: 'White pot', kind: 'pot', brim: millilitres(620), mark: millilitres(500), infuser: 'deep', basket: millilitres(230), material: 'porcelain', wallGrams: null, lid: true, cosy: false, strainer: 'liftsOut', dead: millilitres(0), covers: null, basketDepth: null, weighed: null, ...over });
+const site = {
+  id: 's',
+  name: 'Room',
+  altitudeM: 4,
+  measuredBoiling: null,
+  coldWater: celsius(12),
+  ambient: celsius(20),
+  pourLoss: null,
+  kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' },
+  water: { hardness: 'unknown', filtered: true },
+  volumeUnit: 'ml',
+  temperatureUnit: 'C',
+} as Site;
+const vessel = (over: Partial<Vessel> = {}): Vessel => ({
+  id: 'v',
+  siteId: 's',
+  rev: 1,
+  retired: false,
+  name: 'White pot',
+  kind: 'pot',
+  brim: millilitres(620),
+  mark: millilitres(500),
+  infuser: 'deep',
+  basket: millilitres(230),
+  material: 'porcelain',
+  wallGrams: null,
+  lid: true,
+  cosy: false,
+  strainer: 'liftsOut',
+  dead: millilitres(0),
+  covers: null,
+  basketDepth: null,
+  weighed: null,
+  ...over,
+});
 const recipe = startingRecipe('black-whole');
-const tea = { style: 'black-whole' as const, fitted: null, swatches: null, measure: { weighing: null, spoon: SPOONS.dessertSpoon }, lots: [] };
+const tea = {
+  style: 'black-whole' as const,
+  fitted: null,
+  swatches: null,
+  measure: { weighing: null, spoon: SPOONS.dessertSpoon },
+  lots: [],
+};
 const home = houseIn(tea, recipe, vessel(), site);
 
-test('trying starts at the house recipe in the vessel', () => expect(home).toMatchObject({ leaf: 6, temperature: 90, time: 240, water: 500, infuser: 'deep', agitation: 'still', altitudeM: 4 }));
+test('trying starts at the house recipe in the vessel', () =>
+  expect(home).toMatchObject({
+    leaf: 6,
+    temperature: 90,
+    time: 240,
+    water: 500,
+    infuser: 'deep',
+    agitation: 'still',
+    altitudeM: 4,
+  }));
 test('what differs is named; more leaf in more water is no other leaf', () => {
   expect(differs(home, home)).toEqual([]);
   expect(differs({ ...home, water: 250, leaf: 3 }, home)).toEqual([]);
-  expect(differs({ ...home, leaf: 7, time: 200, agitation: 'stirred' }, home)).toEqual(['leaf', 'time', 'stirring']);
-  expect(differs({ ...home, vessel: vessel({ id: 'w' }), infuser: 'ball' }, home)).toEqual(['vessel']);
+  expect(differs({ ...home, leaf: 7, time: 200, agitation: 'stirred' }, home)).toEqual([
+    'leaf',
+    'time',
+    'stirring',
+  ]);
+  expect(differs({ ...home, vessel: vessel({ id: 'w' }), infuser: 'ball' }, home)).toEqual([
+    'vessel',
+  ]);
 });
 test('heat that cannot be reached is what can', () => {
   const high = { ...home, altitudeM: 3000, temperature: 98 };
@@ -28,15 +82,25 @@ test('heat that cannot be reached is what can', () => {
 test('a measured boiling point is used at home, not where one pretends to be', () => {
   const measured = { ...site, measuredBoiling: celsius(95) } as Site;
   expect(hottestOnLeaf(home, measured)).toBeLessThan(hottestOnLeaf(home, site));
-  expect(hottestOnLeaf({ ...home, altitudeM: 100 }, measured)).toBeGreaterThan(hottestOnLeaf(home, measured));
+  expect(hottestOnLeaf({ ...home, altitudeM: 100 }, measured)).toBeGreaterThan(
+    hottestOnLeaf(home, measured),
+  );
 });
 test('another infuser takes its own usual room, the vessel’s own stays with its own', () => {
-  expect(brewTried({ ...tea, style: 'white' }, recipe, { ...home, infuser: 'ball' }, site).basket).toBeNull();
+  expect(
+    brewTried({ ...tea, style: 'white' }, recipe, { ...home, infuser: 'ball' }, site).basket,
+  ).toBeNull();
   expect(brewTried({ ...tea, style: 'white' }, recipe, home, site).basket).toBe(230);
 });
 test('as a recipe: dose by the water, the window moved with its best, in order', () => {
   const made = recipeTried(recipe, { ...home, leaf: 7.5, temperature: 86, time: 200 }, home);
-  expect(made).toMatchObject({ dose: 1.5, temperature: 86, scaling: { school: 'linear' }, window: { earliest: 150, best: 200, latest: 250 }, warm: recipe.warm });
+  expect(made).toMatchObject({
+    dose: 1.5,
+    temperature: 86,
+    scaling: { school: 'linear' },
+    window: { earliest: 150, best: 200, latest: 250 },
+    warm: recipe.warm,
+  });
   expect(made.window.earliest).toBeLessThanOrEqual(made.window.best);
   expect(recipeTried(recipe, { ...home, time: 5 }, home).window.earliest).toBeGreaterThan(0);
 });
@@ -50,23 +114,54 @@ test('the rules hold the style’s working range with room around it', () => {
 });
 
 describe('a recipe of another school', () => {
-  const known = { water: millilitres(300), leaf: grams(4), infuser: 'deep', basket: millilitres(120), material: 'porcelain', lid: true } as const;
-  const tapered = { ...recipe, scaling: { school: 'tapered', small: { water: millilitres(300), leaf: grams(4) }, large: { water: millilitres(1000), leaf: grams(10) } } } as const;
+  const known = {
+    water: millilitres(300),
+    leaf: grams(4),
+    infuser: 'deep',
+    basket: millilitres(120),
+    material: 'porcelain',
+    lid: true,
+  } as const;
+  const tapered = {
+    ...recipe,
+    scaling: {
+      school: 'tapered',
+      small: { water: millilitres(300), leaf: grams(4) },
+      large: { water: millilitres(1000), leaf: grams(10) },
+    },
+  } as const;
   const matched = { ...recipe, scaling: { school: 'match', known } } as const;
   test('starts with the leaf that school gives in the vessel, as the card does', () => {
     for (const r of [tapered, matched]) {
       const v = vessel({ mark: millilitres(600), brim: millilitres(720) });
-      const card = cardOf({ tea, version: { recipe: r }, vessel: v, site, water: v.mark, warmed: true });
+      const card = cardOf({
+        tea,
+        version: { recipe: r },
+        vessel: v,
+        site,
+        water: v.mark,
+        warmed: true,
+      });
       expect(card.kind === 'card' && card.leaf).toBe(houseIn(tea, r, v, site).leaf);
     }
     expect(houseIn(tea, tapered, vessel({ mark: millilitres(300) }), site).leaf).toBe(4);
   });
   test('a trial of it stays of that school, with the leaf in its known vessels moved alike', () => {
     const at = houseIn(tea, tapered, vessel(), site);
-    expect(recipeTried(tapered, { ...at, leaf: at.leaf * 1.25 }, at).scaling).toEqual({ school: 'tapered', small: { water: 300, leaf: 5 }, large: { water: 1000, leaf: 12.5 } });
-    expect(recipeTried(tapered, { ...at, time: 200 }, at)).toMatchObject({ dose: recipe.dose, scaling: tapered.scaling });
+    expect(recipeTried(tapered, { ...at, leaf: at.leaf * 1.25 }, at).scaling).toEqual({
+      school: 'tapered',
+      small: { water: 300, leaf: 5 },
+      large: { water: 1000, leaf: 12.5 },
+    });
+    expect(recipeTried(tapered, { ...at, time: 200 }, at)).toMatchObject({
+      dose: recipe.dose,
+      scaling: tapered.scaling,
+    });
     const m = houseIn(tea, matched, vessel(), site);
-    expect(recipeTried(matched, { ...m, leaf: m.leaf / 2 }, m).scaling).toEqual({ school: 'match', known: { ...known, leaf: 2 } });
+    expect(recipeTried(matched, { ...m, leaf: m.leaf / 2 }, m).scaling).toEqual({
+      school: 'match',
+      known: { ...known, leaf: 2 },
+    });
   });
   test('the trial brews what was tried, in the vessel it was tried in', () => {
     for (const r of [recipe, tapered, matched]) {

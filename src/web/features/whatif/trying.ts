@@ -1,10 +1,25 @@
 import type { Agitation } from '#core/extraction';
 import type { ColouredBrew } from '#core/colour';
 import { boilingAt } from '#core/heat';
-import { brewingOf, mostOnLeaf, movedRecipe, recipeLeaf, siteBoiling, type Recipe } from '#core/recipes';
+import {
+  brewingOf,
+  mostOnLeaf,
+  movedRecipe,
+  recipeLeaf,
+  siteBoiling,
+  type Recipe,
+} from '#core/recipes';
 import { leafFor } from '#core/scaling';
 import { styleOf, type KnownTea, type StyleId } from '#core/styles';
-import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, type Celsius } from '#core/units';
+import {
+  celsius,
+  grams,
+  gramsPer100Ml,
+  metres,
+  millilitres,
+  seconds,
+  type Celsius,
+} from '#core/units';
 import type { InfuserKind } from '#core/vessels';
 import type { Tea } from '#contracts/book';
 import { askedOf } from '#contracts/plan';
@@ -13,20 +28,48 @@ import type { Site } from '#contracts/house';
 
 /** Everything that can be tried on a cup. */
 export type Trying = {
-  readonly vessel: Vessel; readonly leaf: number; readonly temperature: number; readonly time: number; readonly water: number;
-  readonly infuser: InfuserKind; readonly agitation: Agitation; readonly altitudeM: number;
+  readonly vessel: Vessel;
+  readonly leaf: number;
+  readonly temperature: number;
+  readonly time: number;
+  readonly water: number;
+  readonly infuser: InfuserKind;
+  readonly agitation: Agitation;
+  readonly altitudeM: number;
 };
 
 /** The house recipe in a vessel: where trying starts, and goes back to. */
-export function houseIn(tea: Pick<Tea, 'style' | 'fitted' | 'swatches' | 'measure' | 'lots'>, recipe: Recipe, vessel: Vessel, site: Site): Trying {
-  const leaf = recipeLeaf(askedOf({ tea, version: { recipe }, vessel, site, water: vessel.mark, warmed: true })) ?? leafFor(vessel.mark, recipe.dose, { school: 'linear' });
-  return { vessel, leaf: Math.round(leaf * 10) / 10, temperature: recipe.temperature, time: recipe.window.best, water: vessel.mark, infuser: vessel.infuser, agitation: 'still', altitudeM: site.altitudeM };
+export function houseIn(
+  tea: Pick<Tea, 'style' | 'fitted' | 'swatches' | 'measure' | 'lots'>,
+  recipe: Recipe,
+  vessel: Vessel,
+  site: Site,
+): Trying {
+  const leaf =
+    recipeLeaf(
+      askedOf({ tea, version: { recipe }, vessel, site, water: vessel.mark, warmed: true }),
+    ) ?? leafFor(vessel.mark, recipe.dose, { school: 'linear' });
+  return {
+    vessel,
+    leaf: Math.round(leaf * 10) / 10,
+    temperature: recipe.temperature,
+    time: recipe.window.best,
+    water: vessel.mark,
+    infuser: vessel.infuser,
+    agitation: 'still',
+    altitudeM: site.altitudeM,
+  };
 }
 
 /** The most that boiling water comes to on the leaf here, vessel warmed. */
 export function hottestOnLeaf(t: Trying, site: Site): Celsius {
-  const boiling = t.altitudeM === site.altitudeM ? siteBoiling(site) : boilingAt(metres(t.altitudeM));
-  return mostOnLeaf({ water: millilitres(t.water), vessel: t.vessel, site, warmed: true }, grams(t.leaf), boiling);
+  const boiling =
+    t.altitudeM === site.altitudeM ? siteBoiling(site) : boilingAt(metres(t.altitudeM));
+  return mostOnLeaf(
+    { water: millilitres(t.water), vessel: t.vessel, site, warmed: true },
+    grams(t.leaf),
+    boiling,
+  );
 }
 
 /** The cup as the models need it; heat that cannot be reached there is what can. */
@@ -34,8 +77,14 @@ export function brewTried(tea: KnownTea, recipe: Recipe, t: Trying, site: Site):
   const sameInfuser = t.infuser === t.vessel.infuser;
   return {
     ...brewingOf({
-      tea, recipe, vessel: { ...t.vessel, infuser: t.infuser, basket: sameInfuser ? t.vessel.basket : null }, leaf: grams(t.leaf), water: millilitres(t.water),
-      onLeaf: celsius(Math.min(t.temperature, hottestOnLeaf(t, site))), time: seconds(t.time), ambient: site.ambient,
+      tea,
+      recipe,
+      vessel: { ...t.vessel, infuser: t.infuser, basket: sameInfuser ? t.vessel.basket : null },
+      leaf: grams(t.leaf),
+      water: millilitres(t.water),
+      onLeaf: celsius(Math.min(t.temperature, hottestOnLeaf(t, site))),
+      time: seconds(t.time),
+      ambient: site.ambient,
     }),
     agitation: t.agitation,
   };
@@ -44,8 +93,13 @@ export function brewTried(tea: KnownTea, recipe: Recipe, t: Trying, site: Site):
 /** What differs between two tries, in words. */
 export function differs(a: Trying, b: Trying): string[] {
   const list: [boolean, string][] = [
-    [Math.abs(a.leaf / a.water - b.leaf / b.water) > 0.0001, 'leaf'], [a.temperature !== b.temperature, 'heat'], [a.time !== b.time, 'time'], [a.vessel.id !== b.vessel.id, 'vessel'],
-    [a.infuser !== b.infuser && a.vessel.id === b.vessel.id, 'infuser'], [a.agitation !== b.agitation, 'stirring'], [a.altitudeM !== b.altitudeM, 'altitude'],
+    [Math.abs(a.leaf / a.water - b.leaf / b.water) > 0.0001, 'leaf'],
+    [a.temperature !== b.temperature, 'heat'],
+    [a.time !== b.time, 'time'],
+    [a.vessel.id !== b.vessel.id, 'vessel'],
+    [a.infuser !== b.infuser && a.vessel.id === b.vessel.id, 'infuser'],
+    [a.agitation !== b.agitation, 'stirring'],
+    [a.altitudeM !== b.altitudeM, 'altitude'],
   ];
   return list.filter(([is]) => is).map(([, word]) => word);
 }
@@ -57,7 +111,11 @@ export function differs(a: Trying, b: Trying): string[] {
 export function recipeTried(recipe: Recipe, t: Trying, home: Trying): Recipe {
   const more = t.leaf / t.water / (home.leaf / home.water);
   const dose = recipe.scaling.school === 'linear' ? (100 * t.leaf) / t.water : recipe.dose * more;
-  return movedRecipe(recipe, { dose: gramsPer100Ml(Number(dose.toFixed(3))), temperature: celsius(t.temperature), best: seconds(t.time) });
+  return movedRecipe(recipe, {
+    dose: gramsPer100Ml(Number(dose.toFixed(3))),
+    temperature: celsius(t.temperature),
+    best: seconds(t.time),
+  });
 }
 
 /** The ranges of the three rules, from the style's working range with room around it. */
@@ -65,7 +123,10 @@ export function rangesOf(style: StyleId, water: number) {
   const { range } = styleOf(style);
   const round = (step: number, x: number) => Math.round(x / step) * step;
   return {
-    leaf: [Math.max(0.3, round(0.5, (range.dose[0] * 0.5 * water) / 100)), round(0.5, (range.dose[1] * 1.4 * water) / 100)] as const,
+    leaf: [
+      Math.max(0.3, round(0.5, (range.dose[0] * 0.5 * water) / 100)),
+      round(0.5, (range.dose[1] * 1.4 * water) / 100),
+    ] as const,
     temperature: [Math.max(40, round(10, range.temperature[0] - 16)), 100] as const,
     time: [0, round(60, range.seconds[1] * 1.4)] as const,
   };

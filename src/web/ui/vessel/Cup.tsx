@@ -10,7 +10,10 @@ function ringsOf(liquor: Liquor): readonly Ring[] {
   if (there) return there;
   const rings = Array.from({ length: RINGS + 1 }, (_, i) => {
     const r = i / RINGS;
-    return { r, colour: tint(liquor, CUP_DEPTH_CM * Math.sqrt(Math.max(0.02, 1 - (0.96 * r) ** 4))) };
+    return {
+      r,
+      colour: tint(liquor, CUP_DEPTH_CM * Math.sqrt(Math.max(0.02, 1 - (0.96 * r) ** 4))),
+    };
   });
   known.set(liquor, rings);
   return rings;
@@ -21,8 +24,21 @@ export function Cup({ liquor, size, label }: { liquor: Liquor; size: number; lab
   const stops = ringsOf(liquor);
   const c = size / 2;
   return (
-    <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} role={label ? 'img' : undefined} aria-label={label} aria-hidden={label ? undefined : true}>
-      <defs><radialGradient id={key}>{stops.map((s) => <stop key={s.r} offset={s.r} stopColor={s.colour} />)}</radialGradient></defs>
+    <svg
+      width={size}
+      height={size}
+      viewBox={`0 0 ${size} ${size}`}
+      role={label ? 'img' : undefined}
+      aria-label={label}
+      aria-hidden={label ? undefined : true}
+    >
+      <defs>
+        <radialGradient id={key}>
+          {stops.map((s) => (
+            <stop key={s.r} offset={s.r} stopColor={s.colour} />
+          ))}
+        </radialGradient>
+      </defs>
       <circle className="cup-wall" cx={c} cy={c} r={c - 0.75} />
       <circle cx={c} cy={c} r={c - Math.max(1.4, size * 0.035) - 0.8} fill={`url(#${key})`} />
     </svg>
