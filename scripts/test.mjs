@@ -1,4 +1,4 @@
-// npm test: sets up what is missing, then type check, lint, boundaries, Jest and Playwright.
+// npm test: sets up what is missing, then type check, lint, boundaries, format, Jest and Playwright.
 // Ends with one line over all of them. A check that finds nothing to check fails.
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -9,7 +9,12 @@ import { startMariadb } from './lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prepare.mjs';
 import { say } from './lib/say.mjs';
 
-needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', ...CHROMIUM_PACKAGE, pdftotext: 'poppler-utils' });
+needPackages({
+  mariadbd: 'mariadb-server',
+  'mariadb-install-db': 'mariadb-server',
+  ...CHROMIUM_PACKAGE,
+  pdftotext: 'poppler-utils',
+});
 needModules();
 
 const bin = (name) => join(ROOT, 'node_modules/.bin', name);
@@ -20,35 +25,85 @@ const count = (name, ok, why = '') => {
   else failed += 1;
   say(`${ok ? 'passed' : 'FAILED'}  ${name}${ok ? '' : `\n${why}`}`);
 };
-const run = (command, args) => new Promise((resolve) => {
-  const child = spawn(command, args, { cwd: ROOT, env: cleanEnv(), stdio: ['ignore', 'pipe', 'pipe'] });
-  const out = { stdout: '', stderr: '' };
-  for (const where of ['stdout', 'stderr']) child[where].setEncoding('utf8').on('data', (text) => { out[where] += text; });
-  child.once('error', (e) => resolve({ ...out, status: -1, stderr: String(e) }));
-  child.once('close', (status) => resolve({ ...out, status }));
-});
-const parsed = (text) => { try { return JSON.parse(text); } catch { return null; } };
+const run = (command, args) =>
+  new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      env: cleanEnv(),
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    const out = { stdout: '', stderr: '' };
+    for (const where of ['stdout', 'stderr'])
+      child[where].setEncoding('utf8').on('data', (text) => {
+        out[where] += text;
+      });
+    child.once('error', (e) => resolve({ ...out, status: -1, stderr: String(e) }));
+    child.once('close', (status) => resolve({ ...out, status }));
+  });
+const parsed = (text) => {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+};
 /** Files a TypeScript project looks at; none is a failure. */
 async function typeCheck(project) {
   const check = await run(bin('tsc'), ['-p', project, '--listFiles']);
   const lines = check.stdout.split('\n');
   const own = lines.filter((f) => f.startsWith(ROOT) && !f.includes('node_modules')).length;
-  count(`types, ${project}: ${own} files`, own > 5 && check.status === 0, lines.filter((l) => !l.startsWith('/')).join('\n') || 'no files to check');
+  count(
+    `types, ${project}: ${own} files`,
+    own > 5 && check.status === 0,
+    lines.filter((l) => !l.startsWith('/')).join('\n') || 'no files to check',
+  );
 }
 async function lint() {
   const lint = await run(bin('eslint'), ['.', '--format', 'json']);
   const linted = parsed(lint.stdout) ?? [];
-  const faults = linted.flatMap((f) => f.messages.map((m) => `${f.filePath.slice(ROOT.length + 1)}:${m.line} ${m.message}`));
-  count(`lint: ${linted.length} files`, linted.length > 100 && lint.status === 0, faults.join('\n') || lint.stderr || 'no files to lint');
+  const faults = linted.flatMap((f) =>
+    f.messages.map((m) => `${f.filePath.slice(ROOT.length + 1)}:${m.line} ${m.message}`),
+  );
+  count(
+    `lint: ${linted.length} files`,
+    linted.length > 100 && lint.status === 0,
+    faults.join('\n') || lint.stderr || 'no files to lint',
+  );
 }
 async function boundaries() {
-  const cruise = await run(bin('depcruise'), ['--config', '.dependency-cruiser.cjs', '-T', 'json', 'src']);
+  const cruise = await run(bin('depcruise'), [
+    '--config',
+    '.dependency-cruiser.cjs',
+    '-T',
+    'json',
+    'src',
+  ]);
   const summary = parsed(cruise.stdout)?.summary ?? null;
-  count(`boundaries: ${summary?.totalCruised ?? 0} modules`, summary !== null && summary.totalCruised > 100 && summary.error === 0, summary ? summary.violations.map((v) => `${v.rule.name}: ${v.from} to ${v.to}`).join('\n') || 'nothing to check' : cruise.stderr);
+  count(
+    `boundaries: ${summary?.totalCruised ?? 0} modules`,
+    summary !== null && summary.totalCruised > 100 && summary.error === 0,
+    summary
+      ? summary.violations.map((v) => `${v.rule.name}: ${v.from} to ${v.to}`).join('\n') ||
+          'nothing to check'
+      : cruise.stderr,
+  );
+}
+async function format() {
+  const check = await run(bin('prettier'), ['--check', '.']);
+  count('format', check.status === 0, check.stderr || check.stdout);
 }
 // Two lanes take what is next, the longest first: most machines have two processors.
-const checks = [lint, ...['tsconfig.json', 'tsconfig.web.json', 'tsconfig.server.json', 'tsconfig.core.json'].map((project) => () => typeCheck(project)), boundaries];
-const lane = async () => { for (let next = checks.shift(); next; next = checks.shift()) await next(); };
+const checks = [
+  lint,
+  ...['tsconfig.json', 'tsconfig.web.json', 'tsconfig.server.json', 'tsconfig.core.json'].map(
+    (project) => () => typeCheck(project),
+  ),
+  boundaries,
+  format,
+];
+const lane = async () => {
+  for (let next = checks.shift(); next; next = checks.shift()) await next();
+};
 await Promise.all([lane(), lane()]);
 
 needBuild();
@@ -61,12 +116,18 @@ async function clean() {
   await database.stop();
   rmSync(folder, { recursive: true, force: true });
 }
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => clean().then(() => process.exit(1)));
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.on(signal, () => clean().then(() => process.exit(1)));
 
 /** Runs a test runner with its output shown; resolves when it ends. */
-const show = (command, args, env) => new Promise((resolve) => {
-  spawn(command, args, { cwd: ROOT, env: cleanEnv({ LIMNOS_TEST_DATABASE: database.url('limnos_test'), ...env }), stdio: ['ignore', 'inherit', 'inherit'] }).once('exit', (code) => resolve(code));
-});
+const show = (command, args, env) =>
+  new Promise((resolve) => {
+    spawn(command, args, {
+      cwd: ROOT,
+      env: cleanEnv({ LIMNOS_TEST_DATABASE: database.url('limnos_test'), ...env }),
+      stdio: ['ignore', 'inherit', 'inherit'],
+    }).once('exit', (code) => resolve(code));
+  });
 /** Adds a runner's own counts; a runner that ran nothing, or ended badly without a failed test, is a failure. */
 function add(name, ok, bad, code) {
   passed += ok;
@@ -77,15 +138,39 @@ function add(name, ok, bad, code) {
 }
 
 const jestOut = join(folder, 'jest.json');
-const jestCode = await show(process.execPath, ['--experimental-vm-modules', '--no-warnings', join(ROOT, 'node_modules/jest/bin/jest.js'), '--silent', '--reporters=default', '--json', `--outputFile=${jestOut}`]);
-const jest = (() => { try { return JSON.parse(readFileSync(jestOut, 'utf8')); } catch { return { numPassedTests: 0, numFailedTests: 0, numRuntimeErrorTestSuites: 1 }; } })();
+const jestCode = await show(process.execPath, [
+  '--experimental-vm-modules',
+  '--no-warnings',
+  join(ROOT, 'node_modules/jest/bin/jest.js'),
+  '--silent',
+  '--reporters=default',
+  '--json',
+  `--outputFile=${jestOut}`,
+]);
+const jest = (() => {
+  try {
+    return JSON.parse(readFileSync(jestOut, 'utf8'));
+  } catch {
+    return { numPassedTests: 0, numFailedTests: 0, numRuntimeErrorTestSuites: 1 };
+  }
+})();
 add('Jest', jest.numPassedTests, jest.numFailedTests + jest.numRuntimeErrorTestSuites, jestCode);
 
 // `--jest`: without a browser, as `npm run test:dates -- jest` asks for.
 const withBrowser = !process.argv.includes('--jest');
 const playOut = join(folder, 'playwright.json');
-const playCode = !withBrowser ? 0 : await show(bin('playwright'), ['test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: playOut });
-const play = (() => { try { return JSON.parse(readFileSync(playOut, 'utf8')).stats; } catch { return { expected: 0, unexpected: 1, flaky: 0 }; } })();
+const playCode = !withBrowser
+  ? 0
+  : await show(bin('playwright'), ['test', '--reporter=list,json'], {
+      PLAYWRIGHT_JSON_OUTPUT_NAME: playOut,
+    });
+const play = (() => {
+  try {
+    return JSON.parse(readFileSync(playOut, 'utf8')).stats;
+  } catch {
+    return { expected: 0, unexpected: 1, flaky: 0 };
+  }
+})();
 if (withBrowser) add('Playwright', play.expected, play.unexpected + play.flaky, playCode);
 
 await clean();
