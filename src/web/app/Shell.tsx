@@ -6,12 +6,12 @@ import { useBoundKeys, useKeys } from '../ui/keys';
 import { Loading } from '../ui/Note';
 import { DrawingPatterns } from '../ui/vessel';
 import { useNow } from './clock';
-import { othersWaiting } from './outbox';
 import { useSession } from './session';
 import { useAppSelector } from './store';
 import { Toasts } from './ToastList';
 import { useListening } from './useListening';
 import { useLock } from './useLock';
+import { othersWaiting } from './waiting';
 
 const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
 const Unsent = lazy(() => import('./Unsent').then((m) => ({ default: m.Unsent })));

@@ -1,7 +1,8 @@
 import { clockText } from '../features/bar';
-import { giveUp, makerOf, tryAgain, type Waiting } from './outbox';
+import { giveUp, tryAgain } from './outbox';
 import { recordsApi } from './records';
 import { useAppDispatch, useAppSelector } from './store';
+import { makerOf, type Waiting } from './waiting';
 
 const EVENTS: Readonly<Record<string, string>> = {
   waterOn: 'Water on',

@@ -15,7 +15,7 @@ import { colourOfBrew, diluted, tint, type Liquor } from '#core/colour';
 import { brewOf, withLeafBack } from '#contracts/plan';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
-import type { Waiting } from '../../app/outbox';
+import type { Waiting } from '../../app/waiting';
 import {
   epochMs,
   minutesText,

@@ -1,7 +1,7 @@
 import { useEffect, useState, type FormEvent } from 'react';
 import type { House } from '#contracts/house';
 import { failureOf } from '../../app/api';
-import { othersWaiting } from '../../app/outbox';
+import { othersWaiting } from '../../app/waiting';
 import { useNamesQuery, useSignInMutation } from '../../app/records';
 import { settingsChanged } from '../../app/settings';
 import { useAppDispatch, useAppSelector } from '../../app/store';

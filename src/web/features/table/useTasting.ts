@@ -3,11 +3,12 @@ import type { BlindTasting, OpenTasting, TastingView } from '#contracts/tastings
 import { tastingOf, type Tasting, type TastingAct, type TastingEvent } from '#core/tasting';
 import { now } from '../../app/clock';
 import { newId } from '../../app/ids';
-import { queueWrite, type Waiting } from '../../app/outbox';
+import { queueWrite } from '../../app/outbox';
 import { recordsApi, useTastingQuery } from '../../app/records';
 import { useSession } from '../../app/session';
 import { keepHere, readHere } from '../../app/storage';
 import { useAppDispatch, useAppSelector } from '../../app/store';
+import type { Waiting } from '../../app/waiting';
 
 /** Asked for so often while the stream is down, ms. */
 const POLL_MS = 3000;
