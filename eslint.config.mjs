@@ -1,4 +1,5 @@
 import hooks from 'eslint-plugin-react-hooks';
+import regexp from 'eslint-plugin-regexp';
 import ts from 'typescript-eslint';
 import { callAfterDeclaration } from './scripts/lint/callAfterDeclaration.mjs';
 
@@ -32,6 +33,16 @@ export default ts.config(
           ignoreTypeReferences: true,
         },
       ],
+    },
+  },
+  {
+    // People type and send text of any length: an expression that goes back over it again and again would hold the
+    // server for minutes.
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential' }],
     },
   },
   {

@@ -2,6 +2,7 @@ import * as book from './book';
 import * as brews from './brews';
 import type { Endpoint } from './endpoint';
 import * as exchange from './exchange';
+import * as fits from './fits';
 import * as history from './history';
 import * as house from './house';
 import * as instruments from './instruments';
@@ -16,7 +17,7 @@ const isEndpoint = (v: unknown): v is Endpoint =>
 
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [book, brews, exchange, history, house, instruments, live, people, print, shelf, tastings]
+  [book, brews, exchange, fits, history, house, instruments, live, people, print, shelf, tastings]
     .flatMap((m) => Object.entries(m))
     .filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

@@ -27,7 +27,7 @@ import { MATERIAL_NAMES, type Material } from '#core/heat';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { endpoint } from './endpoint';
 import { ROUTES } from './routes';
-import { Id, Name, oneOf, quantity, Text, Who } from './primitives';
+import { Id, Name, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
 
 export const Style = oneOf<StyleId>(STYLE_IDS);
 export const MethodName = oneOf<Method>(METHOD_NAMES);
@@ -326,10 +326,9 @@ export const settleNote = endpoint(ROUTES.settleNote, {
 /** The dry leaf; made small and freed of its metadata before it is kept. One a tea: a new one takes the place. */
 export const setPhoto = endpoint(ROUTES.setPhoto, {
   params: z.strictObject({ id: Id }),
-  body: z.strictObject({
-    id: Id,
-    /** The picture's bytes, base64. */ data: z.string().max(22_000_000),
-  }),
+  query: z.strictObject({ id: Id }),
+  body: PictureBytes,
+  brings: 'picture',
   response: Tea,
 });
 /** A ladder of the house recipe as a colour reader saw it, or null to go back to what is predicted. */

@@ -15,7 +15,7 @@ import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './book';
 import { endpoint } from './endpoint';
 import { PLACES } from './limits';
 import { ROUTES } from './routes';
-import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
+import { Id, Instant, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
 import { VesselFields } from './shelf';
 
 export const MarkBody = z.union([
@@ -289,10 +289,9 @@ export const getBrew = endpoint(ROUTES.getBrew, {
 /** The picture of a colour reading, where somebody asked for it to be kept. One a brew: a new one takes the place. */
 export const setBrewPhoto = endpoint(ROUTES.setBrewPhoto, {
   params: z.strictObject({ id: Id }),
-  body: z.strictObject({
-    id: Id,
-    /** The picture's bytes, base64. */ data: z.string().max(22_000_000),
-  }),
+  query: z.strictObject({ id: Id }),
+  body: PictureBytes,
+  brings: 'picture',
   response: z.strictObject({ id: Id }),
 });
 /** For whoever kept it, and for a lead. */

@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import type { Access, Route } from './routes';
 
+/**
+ * The most bytes a request may bring. Open: from somebody who has not signed in. Usual: a record. Book: a whole book as
+ * JSON. Picture: the bytes of a picture, as they are.
+ */
+export const MOST_BYTES = { open: 4_000, usual: 100_000, book: 12_000_000, picture: 16_000_000 };
+export type Brings = keyof typeof MOST_BYTES;
+
 export type Endpoint<
   P extends z.ZodType = z.ZodType,
   Q extends z.ZodType = z.ZodType,
@@ -11,6 +18,7 @@ export type Endpoint<
   readonly path: string;
   readonly access: Access;
   readonly whenLocked?: true;
+  readonly brings: Brings;
   readonly params: P;
   readonly query: Q;
   readonly body: B;
@@ -19,7 +27,13 @@ export type Endpoint<
 
 const nothing = z.strictObject({});
 type Nothing = typeof nothing;
-type Given<P, Q, B, R> = { params?: P; query?: Q; body?: B; response: R };
+type Given<P, Q, B, R> = {
+  params?: P;
+  query?: Q;
+  body?: B;
+  response: R;
+  brings?: Brings;
+};
 
 /** A contract is a value: its route with its schemas, for both sides. */
 export function endpoint<
@@ -30,6 +44,7 @@ export function endpoint<
 >(route: Route, given: Given<P, Q, B, R>): Endpoint<P, Q, B, R> {
   return {
     ...route,
+    brings: route.access === 'public' ? 'open' : 'usual',
     ...given,
     params: (given.params ?? nothing) as P,
     query: (given.query ?? nothing) as Q,

@@ -5,6 +5,7 @@ export const ERROR_CODES = [
   'input.invalid',
   'notFound',
   'internal',
+  'server.busy',
   'database.away',
   'record.duplicate',
   'reference.missing',

@@ -99,11 +99,13 @@ export type Import = z.infer<typeof Import>;
 /** Reads a file and tells what it would do; nothing is written. */
 export const previewImport = endpoint(ROUTES.previewImport, {
   body: z.strictObject(Given),
+  brings: 'book',
   response: Preview,
 });
 /** Does it, in one transaction. A repeated id does it once. */
 export const runImport = endpoint(ROUTES.runImport, {
   body: z.strictObject({ ...Given, id: Id }),
+  brings: 'book',
   response: Import,
 });
 export const listImports = endpoint(ROUTES.listImports, {

@@ -16,6 +16,12 @@ export const Text = (max: number) => z.string().trim().max(max, `At most ${max} 
 export const Who = z.strictObject({ id: Id, name: z.string() });
 export type Who = z.infer<typeof Who>;
 
+/** A picture's bytes, as the body of a request. */
+export const PictureBytes = z.custom<Uint8Array>(
+  (v) => v instanceof Uint8Array && v.length > 0,
+  'The picture is empty.',
+);
+
 /** One of the core's own names. */
 export const oneOf = <T extends string>(names: readonly T[]) =>
   z.enum(names as readonly [T, ...T[]]);

@@ -9,7 +9,7 @@ import type { Deps } from './deps';
 import { accountRoutes, accounts, cookieOf } from './features/accounts';
 import { bookRoutes } from './features/book';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
-import { exchangeBody, exchangeRoutes } from './features/exchange';
+import { exchangeRoutes } from './features/exchange';
 import { fitRoutes } from './features/fits';
 import { historyRoutes } from './features/history';
 import { liveHub, liveRoutes, tellAll } from './features/live';
@@ -18,7 +18,6 @@ import { shelfRoutes } from './features/shelf';
 import { tastingRoutes } from './features/tastings';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
-import { pictureBody } from './http/pictures';
 import { routes, type ReadSession } from './http/route';
 
 export type AppDeps = Deps & {
@@ -56,9 +55,6 @@ export function createApp(deps: AppDeps): Express {
   // For clocks: nothing but the header, and no look at the database.
   app.get('/api/time', (_req, res) => void res.status(204).end());
   app.use('/api', sameOrigin);
-  exchangeBody(app);
-  pictureBody(app);
-  app.use('/api', express.json({ limit: '200kb' }));
 
   const people = accounts(deps);
   const live = liveHub(deps, {

@@ -1,4 +1,4 @@
-import { GRAMS_PER_OUNCE, grams, type Grams } from '#core/units';
+import { GRAMS_PER_OUNCE, grams, oneBlank, type Grams } from '#core/units';
 
 /** One line a scale sent, in grams. */
 export type ScaleLine =
@@ -20,6 +20,8 @@ const GRAMS_PER: Readonly<Record<string, number>> = {
   lb: 16 * GRAMS_PER_OUNCE,
   lbs: 16 * GRAMS_PER_OUNCE,
 };
+/** Letters of a line that are read; scales send under eighty. */
+const LONGEST = 200;
 const OVER = /^(?:(?:st|us|s) )?(?:ol|overload|o-load|err(?:or)?)\b|^s [+-]$|^(?:[+\-~_] ?){4,}$/i;
 const MOVING = /^(?:us\b|s d\b|d\b|sd\b|unstable\b|\?)|\?\s*$|\bunst(?:able)?\b/i;
 const STILL = /^(?:st\b|s s\b|ss\b|s\b|stable\b)/i;
@@ -30,15 +32,15 @@ const STILL = /^(?:st\b|s s\b|ss\b|s\b|stable\b)/i;
  */
 export function readScaleLine(line: string): ScaleLine | null {
   // Start and end marks of a telegram are blanks here.
-  const text = line.replace(/[\u0000-\u001f\u007f]/g, ' ').trim();
+  const text = oneBlank(line.slice(0, LONGEST).replace(/[\u0000-\u001f\u007f]/g, ' '));
   if (text === '') return null;
   const head = text.replace(/,/g, ' ').replace(/\s+/g, ' ');
   if (OVER.test(head)) return { kind: 'overload' };
   const m =
-    /(?:^|[\s,:=a-z])([+-]?)\s*(\d{1,6}(?:[.,]\d{1,4})?)\s*(mg|kg|grams?|gr?|oz|lbs?)\b(?!\s*[a-z]{2,}\s*\d)/i.exec(
+    /(?:^|[\s,:=a-z])([+-]?) ?(\d{1,6}(?:[.,]\d{1,4})?) ?(mg|kg|grams?|gr?|oz|lbs?)\b(?! ?[a-z]{2,} ?\d)/i.exec(
       text,
     ) ??
-    /^(?:st|us|s [sd]|ss|sd|s|d)?[\s,]*(?:gs|nt|gr|net)?[\s,]*([+-]?)\s*(\d{1,6}(?:[.,]\d{1,4})?)()\s*\??$/i.exec(
+    /^(?:st|us|s [sd]|ss|sd|s|d)?[ ,]{0,3}(?:gs|nt|gr|net)?[ ,]{0,3}([+-]?) ?(\d{1,6}(?:[.,]\d{1,4})?)() ?\??$/i.exec(
       text,
     );
   if (!m) return null;
@@ -57,7 +59,7 @@ export function lineCutter(): (chunk: string) => string[] {
   let rest = '';
   return (chunk) => {
     const parts = (rest + chunk).split(/\r\n|\r|\n|\u0003/);
-    rest = (parts.pop() ?? '').slice(-200);
+    rest = (parts.pop() ?? '').slice(-LONGEST);
     return parts.filter((p) => p.trim() !== '');
   };
 }

@@ -47,10 +47,12 @@ export {
 } from './convert';
 export { SPOON_KINDS, SPOONS, type Spoon, type SpoonKind } from './spoons';
 export {
+  oneBlank,
   parseDuration,
   parseNumber,
   parseTemperature,
   parseVolume,
   parseWithin,
+  withoutUnit,
   type Parsed,
 } from './parse';

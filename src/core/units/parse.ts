@@ -15,6 +15,27 @@ const VOLUME_WORDS: readonly (readonly [RegExp, VolumeUnit])[] = [
   [/^teacups?$/, 'teacup'],
 ];
 
+/** One blank for every run of them, none at the ends: what is read after it never meets a long run. */
+export const oneBlank = (text: string): string => text.trim().replace(/\s+/g, ' ');
+
+/**
+ * A text without the unit written after it, in small or capital letters. The longest of several stands first.
+ * @example withoutUnit('3.2 g', ['grams', 'g']) // '3.2'
+ */
+export function withoutUnit(text: string, units: readonly string[]): string {
+  const t = text.trim();
+  const end = t.toLowerCase();
+  const unit = units.find((u) => u !== '' && end.endsWith(u.toLowerCase()));
+  return unit === undefined ? t : t.slice(0, -unit.length).trimEnd();
+}
+/** How a unit may be written: with its full stop, without its degree sign, one of it. */
+const asWritten = (unit: string): string[] => [
+  `${unit}.`,
+  unit,
+  unit.replace(/^°/, ''),
+  unit.replace(/s$/, ''),
+];
+
 /**
  * A number as people type it: "2.5", "2,5", " 2½ ". A comma is a decimal comma; "1,234" is refused, because it
  * may mean either.
@@ -34,7 +55,7 @@ export function parseNumber(text: string): Parsed<number> {
   return ok(Number(t.replace(',', '.')));
 }
 
-/** A number that must lie in [min, max]; the message names what it is and its unit. */
+/** A number that must lie in [min, max], its unit written after it or not; the message names what it is and its unit. */
 export function parseWithin(
   text: string,
   what: string,
@@ -42,7 +63,7 @@ export function parseWithin(
   min: number,
   max: number,
 ): Parsed<number> {
-  const n = parseNumber(text);
+  const n = parseNumber(withoutUnit(text, asWritten(unit)));
   if (n.kind === 'bad') return n;
   if (n.value < min)
     return bad(
@@ -60,10 +81,11 @@ export function parseWithin(
  * @example parseVolume('16 fl oz', 'ml') // 473.18 ml
  */
 export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millilitres> {
-  const m = /^\s*(-?[\d.,]*\s?[¼½¾]?)\s*([a-z. ]*)\s*$/i.exec(text);
-  if (!m) return bad(`"${text.trim()}" is not a volume.`);
+  const t = oneBlank(text);
+  const m = /^(-?[\d.,]* ?[¼½¾]?) ?([a-z][a-z. ]*)?$/i.exec(t);
+  if (!m) return bad(`"${t}" is not a volume.`);
   if ((m[1] ?? '').trim() === '')
-    return bad(text.trim() === '' ? 'Type an amount.' : `"${text.trim()}" is not a volume.`);
+    return bad(t === '' ? 'Type an amount.' : `"${t}" is not a volume.`);
   const n = parseNumber(m[1] ?? '');
   if (n.kind === 'bad') return n;
   const word = (m[2] ?? '').trim().toLowerCase();
@@ -76,32 +98,33 @@ export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millili
 
 /** A temperature; "F" after it makes it Fahrenheit. @example parseTemperature('176 F') // 80 C */
 export function parseTemperature(text: string): Parsed<Celsius> {
-  const m = /^\s*(-?[\d.,]+)\s*°?\s*([cf]?)\s*$/i.exec(text);
-  if (!m) return bad(`"${text.trim()}" is not a temperature.`);
+  const t = oneBlank(text);
+  const m = /^(-?[\d.,]+) ?°? ?([cf]?)$/i.exec(t);
+  if (!m) return bad(`"${t}" is not a temperature.`);
   const n = parseNumber(m[1] ?? '');
   if (n.kind === 'bad') return n;
   return ok((m[2] ?? '').toLowerCase() === 'f' ? fromFahrenheit(n.value) : celsius(n.value));
 }
 
+const SECONDS = ['seconds', 'second', 'secs', 'sec.', 'sec', 's'];
 /** Seconds: "2:30", "150", "150 s", "90 min", "12 h" or "3:30 h". @example parseDuration('2:30') // 150 */
 export function parseDuration(text: string): Parsed<number> {
-  const h = /^\s*(\d{1,2})(?::(\d{2}))?\s*h(?:ours?)?\s*$/i.exec(text.replace(' ', ' '));
-  if (h)
-    return Number(h[2] ?? 0) < 60
-      ? { kind: 'ok', value: Number(h[1]) * 3600 + Number(h[2] ?? 0) * 60 }
-      : { kind: 'bad', why: `"${text.trim()}" has more than 59 minutes.` };
-  const min = /^\s*([\d.,]+)\s*min(?:utes?)?\.?\s*$/i.exec(text);
-  if (min) {
-    const n = parseNumber(min[1] ?? '');
-    return n.kind === 'bad' ? n : { kind: 'ok', value: n.value * 60 };
+  const t = oneBlank(text);
+  const hours = /^(\d{1,2})(?::(\d{2}))? ?h(?:ours?)?$/i.exec(t);
+  if (hours)
+    return Number(hours[2] ?? 0) < 60
+      ? ok(Number(hours[1]) * 3600 + Number(hours[2] ?? 0) * 60)
+      : bad(`"${t}" has more than 59 minutes.`);
+  const minutes = /^([\d.,]+) ?min(?:utes?)?\.?$/i.exec(t);
+  if (minutes) {
+    const n = parseNumber(minutes[1] ?? '');
+    return n.kind === 'bad' ? n : ok(n.value * 60);
   }
-  const m = /^\s*(\d{1,2}):(\d{2})\s*$/.exec(text);
-  if (m)
-    return Number(m[2]) < 60
-      ? { kind: 'ok', value: Number(m[1]) * 60 + Number(m[2]) }
-      : { kind: 'bad', why: `"${text.trim()}" has more than 59 seconds.` };
-  const n = parseNumber(text.replace(/\s*s(ec.*)?$/i, ''));
-  return n.kind === 'bad'
-    ? { kind: 'bad', why: `"${text.trim()}" is not a time: write 2:30, 150 for seconds, or 12 h.` }
-    : n;
+  const clock = /^(\d{1,2}):(\d{2})$/.exec(t);
+  if (clock)
+    return Number(clock[2]) < 60
+      ? ok(Number(clock[1]) * 60 + Number(clock[2]))
+      : bad(`"${t}" has more than 59 seconds.`);
+  const n = parseNumber(withoutUnit(t, SECONDS));
+  return n.kind === 'bad' ? bad(`"${t}" is not a time: write 2:30, 150 for seconds, or 12 h.`) : n;
 }

@@ -81,15 +81,23 @@ export function fromDatabase(error: unknown): unknown {
 const zodFields = (error: ZodError): Record<string, string> =>
   Object.fromEntries(error.issues.map((i) => [i.path.join('.') || 'form', i.message]).reverse());
 
+/** What Express and its readers of bodies refuse: they carry a status of 4xx, and words that are not for a person. */
+function unreadable(raw: unknown): AppError | null {
+  const { status } = raw as { status?: unknown };
+  if (typeof status !== 'number' || status < 400 || status > 499) return null;
+  return new AppError(
+    'input.invalid',
+    status,
+    status === 413 ? 'This is larger than can be taken here.' : 'The request cannot be read.',
+  );
+}
+
 /** The last handler: known errors are sent, unknown ones logged and hidden. */
 export const errorHandler =
   (log: Logger): ErrorRequestHandler =>
   (raw, req, res, next) => {
     if (res.headersSent) return next(raw);
-    const bodyFault = (raw as { type?: string }).type?.startsWith('entity.')
-      ? new AppError('input.invalid', 400, 'The request cannot be read.')
-      : null;
-    const error = bodyFault ?? fromDatabase(raw);
+    const error = raw instanceof AppError ? raw : (unreadable(raw) ?? fromDatabase(raw));
     const known =
       error instanceof ZodError
         ? invalid(zodFields(error))

@@ -1,44 +1,58 @@
-import express, { type Express } from 'express';
-import { AppError, invalid } from './errors';
-
-const MOST_BYTES = '23mb';
-/** A picture is larger than other requests. */
-export const pictureBody = (app: Express) =>
-  app.use(['/api/teas/:id/photo', '/api/brews/:id/photo'], express.json({ limit: MOST_BYTES }));
+import pLimit from 'p-limit';
+import { AppError } from './errors';
 
 const SIDE = { width: 1200, height: 900 };
-/** More than any camera takes: a small file that would unpack to this is refused. */
-const MOST_PIXELS = 120_000_000;
+/** More than the cameras of a shop take: a small file that would unpack to more is refused. */
+const MOST_PIXELS = 40_000_000;
+const MOST_SECONDS = 10;
+/** Pictures are made small one at a time; so many wait. */
+const oneAtATime = pLimit(1);
+const MOST_WAITING = 8;
+
+const startsWith = (bytes: Uint8Array, text: string, at = 0): boolean =>
+  Buffer.from(bytes.subarray(at, at + text.length)).toString('latin1') === text;
+/** What a file is by its first bytes; only these are given to the decoder. */
+function kindOf(bytes: Uint8Array): 'picture' | 'heic' | 'other' {
+  if (startsWith(bytes, '\xff\xd8\xff') || startsWith(bytes, '\x89PNG\r\n\x1a\n')) return 'picture';
+  if (startsWith(bytes, 'RIFF') && startsWith(bytes, 'WEBP', 8)) return 'picture';
+  return startsWith(bytes, 'ftyphe', 4) || startsWith(bytes, 'ftypmif', 4) ? 'heic' : 'other';
+}
+const notRead = (message: string, cause?: unknown) =>
+  new AppError('input.invalid', 422, message, { fields: { data: 'not a picture' } }, { cause });
 
 /** Turned the right way up, made small, and without what a camera writes beside the picture. */
-async function madeSmall(bytes: Buffer): Promise<Buffer> {
+async function madeSmall(bytes: Uint8Array): Promise<Buffer> {
   // Loaded with the first photo: a server starts without it.
   const { default: sharp } = await import('sharp');
   try {
+    const { width, height } = await sharp(bytes).metadata();
+    if (width * height > MOST_PIXELS)
+      throw notRead(
+        `The picture has ${Math.round((width * height) / 1e6)} million points: at most ${MOST_PIXELS / 1e6}. Take it with the camera’s smaller setting.`,
+      );
     return await sharp(bytes, { limitInputPixels: MOST_PIXELS })
+      .timeout({ seconds: MOST_SECONDS })
       .rotate()
       .resize({ ...SIDE, fit: 'inside', withoutEnlargement: true })
       .jpeg({ quality: 80 })
       .toBuffer();
   } catch (error) {
-    const heic =
-      bytes.subarray(4, 12).toString('latin1').startsWith('ftyphe') ||
-      bytes.subarray(4, 12).toString('latin1').startsWith('ftypmif');
-    throw new AppError(
-      'input.invalid',
-      422,
-      heic
-        ? 'This is a HEIC photo, which is not read here. Share or save it as JPEG first.'
-        : 'This is not a picture that can be read: JPEG, PNG or WebP.',
-      { fields: { data: 'not a picture' } },
-      { cause: error },
-    );
+    if (error instanceof AppError) throw error;
+    throw notRead('This is not a picture that can be read: JPEG, PNG or WebP.', error);
   }
 }
 
-/** A picture as it is kept, from its bytes in base64. @throws 422 on what is none. */
-export async function pictureOf(data: string): Promise<Buffer> {
-  const bytes = Buffer.from(data, 'base64');
-  if (bytes.length === 0) throw invalid({ data: 'The picture is empty.' });
-  return madeSmall(bytes);
+/** A picture as it is kept, from its bytes. @throws 422 on what is none, 503 when too many wait */
+export async function pictureOf(bytes: Uint8Array): Promise<Buffer> {
+  const kind = kindOf(bytes);
+  if (kind === 'heic')
+    throw notRead('This is a HEIC photo, which is not read here. Share or save it as JPEG first.');
+  if (kind === 'other') throw notRead('This is not a picture that can be read: JPEG, PNG or WebP.');
+  if (oneAtATime.pendingCount >= MOST_WAITING)
+    throw new AppError(
+      'server.busy',
+      503,
+      'Many pictures come at once. Send this one again in a moment.',
+    );
+  return oneAtATime(() => madeSmall(bytes));
 }

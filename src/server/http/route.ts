@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import type { Endpoint } from '#contracts/endpoint';
 import type { Access } from '#contracts/routes';
 import { ROLES, type Role } from '#contracts/people';
+import { readBody } from './body';
 import { AppError } from './errors';
 
 /** Who is signed in, and where. */
@@ -77,16 +78,22 @@ export function routes(
       throw new AppError('session.forbidden', 403, `This is for a ${e.access}.`);
     return who;
   };
+  /** Who asks is known, and may, before a byte of what they send is read. */
+  const given = async <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(
+    e: Endpoint<P, Q, B, z.ZodType>,
+    req: Request,
+    res: Response,
+  ): Promise<Given<P, Q, B, Signed>> => {
+    const who = await allowed(e as unknown as Endpoint, req);
+    return { ...(await parse(e, req, res)), who, req, res };
+  };
   return {
     /** For those signed in with the contract's role or above. */
     signed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
       e: Endpoint<P, Q, B, R>,
       handle: (given: Given<P, Q, B, Signed>) => Promise<z.infer<R>>,
     ) {
-      mount(e as unknown as Endpoint, async (req, res) => {
-        const who = await allowed(e as unknown as Endpoint, req);
-        return handle({ ...parse(e, req), who, req, res });
-      });
+      mount(e as unknown as Endpoint, async (req, res) => handle(await given(e, req, res)));
     },
     /** As `signed`, for an answer that is a file: shown in the page, or saved. */
     file<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
@@ -96,13 +103,7 @@ export function routes(
       ) => Promise<{ type: string; name: string; body: Buffer; save?: boolean }>,
     ) {
       router[METHODS[e.method]](e.path, async (req, res) => {
-        const who = await allowed(e as unknown as Endpoint, req);
-        const {
-          type,
-          name,
-          body,
-          save = false,
-        } = await handle({ ...parse(e, req), who, req, res });
+        const { type, name, body, save = false } = await handle(await given(e, req, res));
         res
           .type(type)
           .setHeader(
@@ -118,8 +119,7 @@ export function routes(
       handle: (given: Given<P, Q, B, Signed>) => Promise<void>,
     ) {
       router[METHODS[e.method]](e.path, async (req, res) => {
-        const who = await allowed(e as unknown as Endpoint, req);
-        await handle({ ...parse(e, req), who, req, res });
+        await handle(await given(e, req, res));
       });
     },
     /** For anybody. */
@@ -129,16 +129,18 @@ export function routes(
     ) {
       if (e.access !== 'public') throw new Error(`${e.path} is not public`);
       mount(e as unknown as Endpoint, async (req, res) =>
-        handle({ ...parse(e, req), who: await readSession(req), req, res }),
+        handle({ ...(await parse(e, req, res)), who: await readSession(req), req, res }),
       );
     },
   };
 }
 
-function parse<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(
+async function parse<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(
   e: Endpoint<P, Q, B, z.ZodType>,
   req: Request,
+  res: Response,
 ) {
+  if (req.method !== 'GET') await readBody(e.brings, req, res);
   return {
     params: e.params.parse(req.params),
     query: e.query.parse(req.query),

@@ -2,12 +2,11 @@ import type {
   addLot,
   changeLot,
   moveVersion,
-  setPhoto,
   setSwatches,
   setVocabulary,
   Tea,
 } from '#contracts/book';
-import type { getCorrections, setBrewPhoto } from '#contracts/brews';
+import type { getCorrections } from '#contracts/brews';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import type { moveFit, TeaFitPage, useFit } from '#contracts/fits';
 import { pathOf, ROUTES } from '#contracts/routes';
@@ -26,6 +25,8 @@ import type {
 import { api } from './api';
 
 type Write<E> = { id: string; body: BodyOf<E> };
+/** A picture for a record: its own new id, and its bytes. */
+type PictureWrite = { id: string; photo: string; body: Blob };
 
 /** Records that the bar does not need: lots, instruments, tastings, history, exchange. Loaded with the places that do. */
 const leadApi = api.injectEndpoints({
@@ -42,8 +43,13 @@ const leadApi = api.injectEndpoints({
       query: ({ id, body }) => ({ url: pathOf(ROUTES.changeLot, { id }), method: 'PATCH', body }),
       invalidatesTags: ['Book', 'History'],
     }),
-    setPhoto: build.mutation<Tea, Write<typeof setPhoto>>({
-      query: ({ id, body }) => ({ url: pathOf(ROUTES.setPhoto, { id }), method: 'POST', body }),
+    setPhoto: build.mutation<Tea, PictureWrite>({
+      query: ({ id, photo, body }) => ({
+        url: pathOf(ROUTES.setPhoto, { id }),
+        method: 'POST',
+        params: { id: photo },
+        body,
+      }),
       invalidatesTags: ['Book', 'History'],
     }),
     setSwatches: build.mutation<Tea, Write<typeof setSwatches>>({
@@ -113,8 +119,13 @@ const leadApi = api.injectEndpoints({
       query: ({ id, body }) => ({ url: pathOf(ROUTES.moveFit, { id }), method: 'POST', body }),
       invalidatesTags: ['Book'],
     }),
-    setBrewPhoto: build.mutation<unknown, Write<typeof setBrewPhoto>>({
-      query: ({ id, body }) => ({ url: pathOf(ROUTES.setBrewPhoto, { id }), method: 'POST', body }),
+    setBrewPhoto: build.mutation<unknown, PictureWrite>({
+      query: ({ id, photo, body }) => ({
+        url: pathOf(ROUTES.setBrewPhoto, { id }),
+        method: 'POST',
+        params: { id: photo },
+        body,
+      }),
       invalidatesTags: ['Log'],
     }),
     dropBrewPhoto: build.mutation<unknown, string>({

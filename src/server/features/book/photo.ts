@@ -16,14 +16,10 @@ export function teaPhotos({ db, now }: Deps) {
     return tea;
   };
   return {
-    async set(
-      teaId: string,
-      { id, data }: { id: string; data: string },
-      who: Signed,
-    ): Promise<Tea> {
+    async set(teaId: string, id: string, bytes: Uint8Array, who: Signed): Promise<Tea> {
       const before = await read(teaId);
       if (before.photoId === id) return before;
-      const body = await pictureOf(data);
+      const body = await pictureOf(bytes);
       await inTransaction(db, async (tx) => {
         await tx.delete(photos).where(eq(photos.teaId, teaId));
         await tx.insert(photos).values({ id, teaId, body });

@@ -29,7 +29,7 @@ export function bookRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   on.signed(setSwatches, ({ params, body, who }) =>
     book.setSwatches(params.id, body.swatches, who),
   );
-  on.signed(setPhoto, ({ params, body, who }) => photos.set(params.id, body, who));
+  on.signed(setPhoto, ({ params, query, body, who }) => photos.set(params.id, query.id, body, who));
   on.signed(dropPhoto, ({ params, who }) => photos.drop(params.id, who));
   on.file(getPhoto, async ({ params }) => ({
     type: 'image/jpeg',

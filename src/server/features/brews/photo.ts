@@ -17,16 +17,20 @@ export const photoOf = async (tx: Tx, brewId: string): Promise<{ id: string; by:
       .where(eq(brewPhotos.brewId, brewId))
   )[0] ?? null;
 
+/** @throws 403 when the picture is another's, for anyone but a lead */
+function refuseAnothers(there: { by: string } | null, who: Signed): void {
+  if (there && there.by !== who.personId && who.role !== 'lead')
+    throw new AppError('session.forbidden', 403, 'Whoever kept it, or a lead, takes it away.');
+}
+
 export function brewPictures({ db }: Deps) {
   return {
-    async set(
-      brewId: string,
-      { id, data }: { id: string; data: string },
-      who: Signed,
-    ): Promise<{ id: string }> {
+    async set(brewId: string, id: string, bytes: Uint8Array, who: Signed): Promise<{ id: string }> {
       if (!(await brewById(db, brewId))) throw notFound('That brew');
-      if ((await photoOf(db, brewId))?.id === id) return { id };
-      const body = await pictureOf(data);
+      const there = await photoOf(db, brewId);
+      if (there?.id === id) return { id };
+      refuseAnothers(there, who);
+      const body = await pictureOf(bytes);
       await inTransaction(db, async (tx) => {
         await tx.delete(brewPhotos).where(eq(brewPhotos.brewId, brewId));
         await tx.insert(brewPhotos).values({ id, brewId, personId: who.personId, body });
@@ -34,9 +38,7 @@ export function brewPictures({ db }: Deps) {
       return { id };
     },
     async drop(brewId: string, who: Signed): Promise<Record<string, never>> {
-      const there = await photoOf(db, brewId);
-      if (there && there.by !== who.personId && who.role !== 'lead')
-        throw new AppError('session.forbidden', 403, 'Whoever kept it, or a lead, takes it away.');
+      refuseAnothers(await photoOf(db, brewId), who);
       await db.delete(brewPhotos).where(eq(brewPhotos.brewId, brewId));
       return {};
     },

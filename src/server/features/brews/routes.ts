@@ -50,7 +50,9 @@ export function brewRoutes(
   on.signed(getPulls, ({ params, who }) => brews.pulls(params.id, who.siteId));
   on.signed(getBrew, ({ params }) => brews.one(params.id));
   const pictures = brewPictures(deps);
-  on.signed(setBrewPhoto, ({ params, body, who }) => pictures.set(params.id, body, who));
+  on.signed(setBrewPhoto, ({ params, query, body, who }) =>
+    pictures.set(params.id, query.id, body, who),
+  );
   on.signed(dropBrewPhoto, ({ params, who }) => pictures.drop(params.id, who));
   on.file(getBrewPhoto, async ({ params }) => ({
     type: 'image/jpeg',

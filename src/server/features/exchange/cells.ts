@@ -1,11 +1,13 @@
 import Papa from 'papaparse';
 import type { Fault } from '#contracts/exchange';
 import {
+  oneBlank,
   parseDuration,
   parseNumber,
   parseTemperature,
   parseVolume,
   toFahrenheit,
+  withoutUnit,
   type Parsed,
   type VolumeUnit,
 } from '#core/units';
@@ -33,6 +35,7 @@ function delimiterOf(text: string): string {
   );
 }
 
+const DECIMAL_COMMA = /^-?\d+,\d+ ?(?:[a-z°/][a-z°/ ]*)?$/i;
 /** Reads CSV (RFC 4180): quotes, line breaks inside them, a byte order mark, commas, semicolons or tabs, found out by itself. */
 export function readCells(text: string): Cells | { readonly kind: 'bad'; readonly why: string } {
   const bare = text.replace(/^\uFEFF/, '');
@@ -59,7 +62,7 @@ export function readCells(text: string): Cells | { readonly kind: 'bad'; readonl
   const rows = rest
     .map((cells, i) => ({ row: i + 2, cells }))
     .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
-  const comma = rows.some(({ cells }) => cells.some((c) => /^\s*-?\d+,\d+\s*[a-z°/ ]*$/i.test(c)));
+  const comma = rows.some(({ cells }) => cells.some((c) => DECIMAL_COMMA.test(oneBlank(c))));
   return {
     header,
     rows,
@@ -69,7 +72,7 @@ export function readCells(text: string): Cells | { readonly kind: 'bad'; readonl
 
 /** A column's name without its unit, and the unit: "leaf (g)", "heat [F]", "water, ml". */
 function columnOf(header: string): { readonly name: string; readonly unit: string } {
-  const m = /^\s*(.*?)\s*(?:[([]\s*([^)\]]+)\s*[)\]]|,\s*([^,]+))?\s*$/.exec(header);
+  const m = /^([^([,]*)(?:[([]([^)\]]*)[)\]]|,([^,]*))?$/.exec(oneBlank(header));
   return {
     name: (m?.[1] ?? header).toLowerCase().replace(/[_-]+/g, ' ').trim(),
     unit: (m?.[2] ?? m?.[3] ?? '').trim(),
@@ -181,8 +184,7 @@ export class RowReader<C extends string> {
       if (required) this.fault(column, 'Nothing stands here.');
       return null;
     }
-    const own = new RegExp(`\\s*${unit.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}\\.?$`, 'i');
-    const n = this.taken(column, parseNumber(t.replace(own, '')));
+    const n = this.taken(column, parseNumber(withoutUnit(t, [`${unit}.`, unit])));
     if (n === null) return null;
     if (n < min || n > max) {
       this.fault(
@@ -223,7 +225,7 @@ export class RowReader<C extends string> {
       this.fault(column, 'Nothing stands here.');
       return null;
     }
-    const marked = /[cf]\s*$/i.test(t);
+    const marked = /[cf]$/i.test(t);
     const unit = /f/i.test(this.unit(column)) ? 'F' : 'C';
     const c = this.taken(column, parseTemperature(marked ? t : `${t}${unit}`));
     if (c === null) return null;

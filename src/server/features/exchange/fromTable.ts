@@ -39,6 +39,7 @@ import {
   gramsPer100Ml,
   millilitres,
   numberText,
+  oneBlank,
   parseNumber,
   seconds,
 } from '#core/units';
@@ -620,11 +621,11 @@ function twice(r: Read, column: string, seen: Map<string, number>, key: string):
 }
 
 const SPOON_CELL =
-  /^(.*?)\s*(level|heaped)?\s*(tsps?|teaspoons?|tbsps?|tablespoons?|dsps?|dessert ?spoons?|tbs|spoons?|scoops?)\.?$/i;
+  /^(.*?) ?(?:level|heaped)? ?(tsps?|teaspoons?|tbsps?|tablespoons?|dsps?|dessert ?spoons?|tbs|spoons?|scoops?)\.?$/i;
 /** Grams of leaf in a cell: by weight, or by spoons of this tea; a spoon that may be either is asked about. */
 function leafIn(r: Read, tea: Tea, water: number): number | null {
   const says = r.says('leaf');
-  const m = SPOON_CELL.exec(says);
+  const m = SPOON_CELL.exec(oneBlank(says));
   if (!m) return r.number('leaf', { min: 0.1, max: 2000, unit: 'g', required: true });
   const count = parseNumber(m[1] || '1');
   if (count.kind === 'bad') {
@@ -638,7 +639,7 @@ function leafIn(r: Read, tea: Tea, water: number): number | null {
   }
   const held = (s: PacketSpoon) =>
     Math.round(count.value * densityOf(weighing) * PACKET_SPOON_ML[s] * 10) / 10;
-  const word = (m[3] ?? '').toLowerCase();
+  const word = (m[2] ?? '').toLowerCase();
   const kind: PacketSpoon | null = /^(tsp|tea)/.test(word)
     ? 'teaspoon'
     : /^(tbsp|table)/.test(word)

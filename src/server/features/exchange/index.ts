@@ -1,5 +1,4 @@
 import { desc, eq } from 'drizzle-orm';
-import express, { type Express } from 'express';
 import type { z } from 'zod';
 import {
   exportBook,
@@ -27,11 +26,6 @@ import { applySteps, undoSteps, type Step } from './steps';
 import { tableText } from './toTable';
 
 export { exchangeSchema };
-/** A whole book is larger than other requests. */
-const MOST_BYTES = '12mb';
-export const exchangeBody = (app: Express) =>
-  app.use('/api/exchange', express.json({ limit: MOST_BYTES }));
-
 type Given = Omit<z.infer<typeof previewImport.body>, never>;
 type Whole = {
   readonly kind: Preview['kind'];

@@ -146,7 +146,7 @@ function Board({
               label="Cups"
               text={`${asked.cups} cups`}
               typed={String(asked.cups)}
-              read={(t) => parseWithin(t.replace(/\s*cups?$/i, ''), 'A service', 'cups', 1, 200)}
+              read={(t) => parseWithin(t, 'A service', 'cups', 1, 200)}
               onValue={(cups) => setAsked({ ...asked, cups: Math.round(cups) })}
             />
             <span>of</span>
@@ -170,7 +170,7 @@ function Board({
               label="Leaf"
               text={`${numberText(asked.leaf)} g`}
               typed={numberText(asked.leaf)}
-              read={(t) => parseWithin(t.replace(/\s*g$/i, ''), 'Leaf', 'g', 0.1, 5000)}
+              read={(t) => parseWithin(t, 'Leaf', 'g', 0.1, 5000)}
               onValue={(leaf) => setAsked({ kind: 'leaf', leaf })}
             />
           </>

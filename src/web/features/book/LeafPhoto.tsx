@@ -1,7 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Tea } from '#contracts/book';
 import { failureOf } from '../../app/api';
-import { base64 } from '../../app/base64';
 import { newId } from '../../app/ids';
 import { useDropPhotoMutation, useSetPhotoMutation } from '../../app/leadRecords';
 
@@ -21,7 +20,7 @@ export function LeafPhoto({ tea, lead }: { tea: Tea; lead: boolean }) {
       );
     setWrong('');
     try {
-      await set({ id: tea.id, body: { id: newId(), data: await base64(f) } }).unwrap();
+      await set({ id: tea.id, photo: newId(), body: f }).unwrap();
     } catch (e) {
       setWrong(failureOf(e).message);
     }

@@ -33,7 +33,6 @@ import type { ColourStrength } from '#core/fitting';
 import { houseLiquor } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { minutesText, numberText, parseWithin, seconds } from '#core/units';
-import { base64 } from '../../app/base64';
 import { newId } from '../../app/ids';
 import { useSetBrewPhotoMutation } from '../../app/leadRecords';
 import { useAppDispatch } from '../../app/store';
@@ -220,11 +219,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
   const sendPicture = async (brewId: string) => {
     try {
       const small = await photoWorker().small();
-      if (small)
-        await savePicture({
-          id: brewId,
-          body: { id: newId(), data: await base64(small) },
-        }).unwrap();
+      if (small) await savePicture({ id: brewId, photo: newId(), body: small }).unwrap();
     } catch {
       dispatch(
         toastShown({ text: 'The reading is kept. Its picture could not be sent, and is not.' }),
@@ -303,7 +298,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
           label="Depth"
           text={depth === null ? 'depth unknown' : `${numberText(depth)} cm deep`}
           typed={depth === null ? '' : numberText(depth)}
-          read={(t) => parseWithin(t.replace(/\s*cm$/i, ''), 'Liquor in a cup', 'cm', 0.3, 10)}
+          read={(t) => parseWithin(t, 'Liquor in a cup', 'cm', 0.3, 10)}
           onValue={setDepth}
         />
         <PickList

@@ -38,7 +38,7 @@ export function CupFigures({ n, cup: c, strong, onValue }: Props) {
         <Figure
           label={`Cup ${n}, leaf`}
           text={`${c.grams} g`}
-          read={(t) => parseWithin(t.replace(/\s*g$/, ''), 'A cup’s leaf', 'g', 0.1, 200)}
+          read={(t) => parseWithin(t, 'A cup’s leaf', 'g', 0.1, 200)}
           {...of('grams')}
         />
       </td>
@@ -46,7 +46,7 @@ export function CupFigures({ n, cup: c, strong, onValue }: Props) {
         <Figure
           label={`Cup ${n}, water`}
           text={volumeText(millilitres(c.water), units.volume)}
-          read={(t) => parseWithin(t.replace(/\s*ml$/, ''), 'A cup’s water', 'ml', 10, 5000)}
+          read={(t) => parseWithin(t, 'A cup’s water', 'ml', 10, 5000)}
           {...of('water')}
         />
       </td>
@@ -54,7 +54,7 @@ export function CupFigures({ n, cup: c, strong, onValue }: Props) {
         <Figure
           label={`Cup ${n}, heat`}
           text={temperatureText(celsius(c.celsius), units.temperature)}
-          read={(t) => parseWithin(t.replace(/\s*°?C$/i, ''), 'Its heat', '°C', 2, 100)}
+          read={(t) => parseWithin(t, 'Its heat', '°C', 2, 100)}
           {...of('celsius')}
         />
       </td>

@@ -17,6 +17,7 @@ import {
   temperatureText,
   toFahrenheit,
   volumeText,
+  withoutUnit,
 } from '#core/units';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
 import { useTeaQuery, useVesselsQuery } from '../../app/records';
@@ -232,7 +233,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
             label="Altitude"
             text={`${Math.round(tried.altitudeM)} m`}
             read={(t) => {
-              const n = parseNumber(t.replace(/\s*m$/i, ''));
+              const n = parseNumber(withoutUnit(t, ['m']));
               return n.kind === 'bad'
                 ? n
                 : n.value < -400 || n.value > 5000
