@@ -1,10 +1,12 @@
-// A private MariaDB for the API tests, unless the test command has started one already.
+// The build, for the threads of the server, and a private MariaDB for the API tests, unless the test command has started one already.
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startMariadb } from './scripts/lib/mariadb.mjs';
+import { needBuild } from './scripts/lib/prepare.mjs';
 
 export default async function setup() {
+  needBuild();
   if (process.env.LIMNOS_TEST_DATABASE) return;
   const folder = mkdtempSync(join(tmpdir(), 'limnos-jest-'));
   const database = await startMariadb(folder, ['limnos_test']);

@@ -1,4 +1,4 @@
-// Builds the page (Vite) and the server (one file; native modules stay outside).
+// Builds the page (Vite), the server and the threads that help it (a file each; what loads files of its own stays outside).
 import { build as bundle } from 'esbuild';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -8,8 +8,9 @@ import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
 
 await build({ logLevel: 'warn' });
 await bundle({
-  entryPoints: ['src/server/main.ts'],
-  outfile: 'dist/server/main.mjs',
+  entryPoints: ['src/server/main.ts', 'src/server/worker.ts'],
+  outdir: 'dist/server',
+  outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
   format: 'esm',
@@ -17,7 +18,7 @@ await bundle({
   minify: false,
   sourcemap: false,
   logLevel: 'warning',
-  external: ['@node-rs/argon2', 'pdfkit', 'sharp'],
+  external: ['@node-rs/argon2', 'pdfkit', 'piscina', 'sharp'],
   banner: {
     js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);",
   },

@@ -6,7 +6,17 @@ import { Brew } from '../src/contracts/brews';
 import { brewEvents, brews, feed, leadNotes, orders } from '../src/server/db/schema/index';
 import { ALL_RIGHT, propose } from '../src/core/correction/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
-import { begunHouse, cookieOf, from, newId, POT, SECRETS, type Begun, type Caller } from './house';
+import {
+  begunHouse,
+  cookieOf,
+  from,
+  newId,
+  POT,
+  SECRETS,
+  type Begun,
+  type Caller,
+  work,
+} from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -456,7 +466,7 @@ const until = async (good: () => boolean) => {
 describe('told as it happens', () => {
   const servers: Server[] = [];
   const process2 = () =>
-    createApp({ db: h.db, now: h.now, log: pino({ level: 'silent' }), webFolder: null });
+    createApp({ work, db: h.db, now: h.now, log: pino({ level: 'silent' }), webFolder: null });
   const serve = async (app: ReturnType<typeof createApp>) => {
     const s = createServer(app).listen(0, '127.0.0.1');
     servers.push(s);

@@ -448,3 +448,35 @@ describe('one transaction, and back', () => {
     expect((await preview(await table('teas'))).counts).toMatchObject({ added: 0, changed: 0 });
   });
 });
+
+describe('a file that is made to hold the server up', () => {
+  const blanks = (n: number) => ' '.repeat(n);
+  /** Bar and book are read while the file is: their server answers. */
+  const refusedSoon = async (text: string, words: RegExp) => {
+    const [res, bar] = await Promise.all([
+      h.callers.lead.post('/api/exchange/preview', given(text)),
+      h.callers.brewer.get('/api/bar'),
+    ]);
+    expect(bar.status).toBe(200);
+    expect(JSON.stringify(res.body)).toMatch(words);
+    return res;
+  };
+  test.each([
+    ['in a header', `tea,style,x${blanks(900)}(${blanks(900)}y\nA,black-whole,1`],
+    ['in a number', `tea,style,spoons\nA,black-whole,1${blanks(1900)}x`],
+    ['in a volume', `vessel,kind,mark,brim\nP,pot,5${blanks(1900)}!,600`],
+    ['in a heat', `tea,heat,best\nTolvane Amber,9${blanks(1900)}!,4:00`],
+    ['in a time', `tea,heat,best\nTolvane Amber,95,4${blanks(1900)}!`],
+    ['in spoons', `tea,leaf,water,heat,best\nTolvane Amber,1${blanks(1900)}spoo,500,95,4:00`],
+  ])('thousands of blanks %s are read at once', async (_n, text) => {
+    const rows = text + '\n'.concat(text.split('\n')[1] ?? '').repeat(300);
+    await h.callers.lead.post('/api/exchange/preview', given(rows)).expect(200);
+  });
+  test('lists within lists, rows, columns and letters past counting are said as such', async () => {
+    const row = 'A,black-whole\n';
+    await refusedSoon(`{"teas":${'['.repeat(100_000)}`, /too deep within lists/);
+    await refusedSoon(`tea,style\n${row.repeat(20_001)}`, /20001 rows: at most 20000/);
+    await refusedSoon(`tea,style${',x'.repeat(200)}\n`, /Row 1 has 202 columns: at most 100/);
+    await refusedSoon(`tea,style\n${'A'.repeat(3000)},black-whole`, /Row 2, column 1 has 3000/);
+  });
+});

@@ -7,7 +7,7 @@ import { createApp } from '../src/server/app';
 import { migrateDb, openDb, openPool } from '../src/server/db/pool';
 import { resetDemo, seedDemo } from '../src/server/demo';
 import { brews, house, people } from '../src/server/db/schema/index';
-import { freshHouse, from, begunHouse, newId, SITE } from './house';
+import { freshHouse, from, begunHouse, newId, SITE, work } from './house';
 // @ts-expect-error -- plain JavaScript of the start command
 import { startMariadb } from '../scripts/lib/mariadb.mjs';
 
@@ -22,6 +22,7 @@ test('the database killed and started again: said as such, and what was acknowle
     createApp({
       db: openDb(pool),
       now: testClock(),
+      work,
       log: pino({ level: 'silent' }),
       webFolder: null,
     });

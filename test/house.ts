@@ -1,10 +1,12 @@
 import type { Express } from 'express';
+import { pathToFileURL } from 'node:url';
 import mysql from 'mysql2/promise';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { testClock } from './clock';
 import { createApp } from '../src/server/app';
+import { openWork } from '../src/server/work/pool';
 import { migrateDb, openDb, openPool, type Db } from '../src/server/db/pool';
 import type { SiteFields } from '../src/contracts/house';
 import type { Role } from '../src/contracts/people';
@@ -71,6 +73,10 @@ export type Caller = ReturnType<typeof from>;
 
 export const cookieOf = (res: { headers: Record<string, unknown> }): string =>
   String((res.headers['set-cookie'] as string[] | undefined)?.[0]?.split(';')[0] ?? '');
+/** The threads of the built application; one pool for the tests of a file. */
+export const work = openWork(pathToFileURL('dist/server/worker.mjs'));
+afterAll(() => work.close());
+
 const base = () => {
   const url = process.env.LIMNOS_TEST_DATABASE;
   if (!url)
@@ -123,7 +129,7 @@ export async function freshHouse() {
   const time = { ahead: 0 };
   const clock = testClock();
   const now = () => clock() + time.ahead;
-  const app = createApp({ db, now, log: pino({ level: 'silent' }), webFolder: null });
+  const app = createApp({ db, now, work, log: pino({ level: 'silent' }), webFolder: null });
   return { app, db, pool, now, time, close };
 }
 export type Fresh = Awaited<ReturnType<typeof freshHouse>>;

@@ -7,7 +7,7 @@ import { RecipeBody, Tea } from '../src/contracts/book';
 import { Brew } from '../src/contracts/brews';
 import { Vessel } from '../src/contracts/shelf';
 import { Site } from '../src/contracts/house';
-import { emptyDatabase, from, newId, SECRETS } from './house';
+import { emptyDatabase, from, newId, SECRETS, work } from './house';
 import { hashSecret } from '../src/server/features/accounts/secrets';
 import { createApp } from '../src/server/app';
 import { pino } from 'pino';
@@ -151,6 +151,7 @@ test('a house of the first version is carried over: lots from its teas, windows 
 
     await migrateDb(pool, db, 'drizzle');
     const app = createApp({
+      work,
       db,
       now: testClock(),
       log: pino({ level: 'silent' }),

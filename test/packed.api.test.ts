@@ -5,7 +5,7 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { pino } from 'pino';
 import request from 'supertest';
 import { createApp } from '../src/server/app';
-import { freshHouse, type Fresh } from './house';
+import { freshHouse, type Fresh, work } from './house';
 
 // The page as the build leaves it: each file with its packed ones beside it.
 const web = mkdtempSync(join(tmpdir(), 'limnos-packed-'));
@@ -26,7 +26,7 @@ beforeAll(async () => {
   }
   writeFileSync(join(web, 'assets/font.woff2'), 'font');
   h = await freshHouse();
-  app = createApp({ db: h.db, now: h.now, log: pino({ level: 'silent' }), webFolder: web });
+  app = createApp({ work, db: h.db, now: h.now, log: pino({ level: 'silent' }), webFolder: web });
 });
 afterAll(async () => {
   rmSync(web, { recursive: true, force: true });

@@ -13,6 +13,7 @@ import {
   SITE,
   type Begun,
   type Fresh,
+  work,
 } from './house';
 
 describe('an empty house', () => {
@@ -163,6 +164,7 @@ describe('sign-in', () => {
         .send({ personId: newId(), siteId: h.ids.site, secret: '0000' });
     await from10(h.app);
     const trusting = createApp({
+      work,
       db: h.db,
       now: h.now,
       log: pino({ level: 'silent' }),

@@ -1,4 +1,5 @@
 import type { Db } from './db/pool';
+import type { Work } from './work/task';
 
-/** What every feature is given: the records, and the time. */
-export type Deps = { readonly db: Db; readonly now: () => number };
+/** What every feature is given: the records, the time, and threads for what takes long. */
+export type Deps = { readonly db: Db; readonly now: () => number; readonly work: Work };

@@ -5,6 +5,7 @@ import { createApp } from './app';
 import { readConfig } from './config';
 import { migrateDb, openDb, openPool } from './db/pool';
 import { resetDemo, seedDemo } from './demo';
+import { openWork } from './work/pool';
 
 const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
@@ -23,10 +24,12 @@ const signIns =
         days: config.LIMNOS_DEMO_DAYS,
       });
 
+const work = openWork(new URL('./worker.mjs', import.meta.url));
 const server = createServer(
   createApp({
     db,
     now,
+    work,
     log,
     webFolder: resolve(config.LIMNOS_WEB),
     trustedProxies: config.LIMNOS_TRUSTED_PROXIES,

@@ -4,6 +4,7 @@ import { seeded, type Random } from '#core/numeric';
 import { fitCooling, fitPourLoss, simulatedKettle } from '#core/heat';
 import { METHODS, startingRecipe, weighingOf, type Recipe } from '#core/recipes';
 import { fits } from '../features/fits';
+import { workHere } from '../work/here';
 import { FIRST_VOCABULARY } from '#core/teas';
 import { celsius, grams, millilitres, seconds, SPOONS } from '#core/units';
 import type { Tea, Version } from '#contracts/book';
@@ -324,7 +325,7 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   }
   // One tea is fitted to its cups already, so that what rests on a fit can be seen.
   const fitted = teas.find((tea) => tea.name === FITTED_TEA);
-  const fitting = fits({ db, now: () => now });
+  const fitting = fits({ db, now: () => now, work: workHere });
   // A demo of few days may have too few cups of it.
   if (fitted && (await fitting.page(fitted.id)).fit.kind === 'fitted')
     await fitting.use(fitted.id, makeId(now - DAY), [], lead);

@@ -3,7 +3,7 @@ import { MOST_BYTES, type Brings } from '#contracts/endpoint';
 import { AppError } from './errors';
 
 /** Lists and objects within each other, at most: a record has six. */
-const DEEPEST = 24;
+export const DEEPEST = 24;
 const [OPENS, CLOSES] = [new Set([...Buffer.from('[{')]), new Set([...Buffer.from(']}')])];
 const [QUOTE, BACKSLASH] = Buffer.from('"\\');
 

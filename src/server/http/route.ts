@@ -100,7 +100,7 @@ export function routes(
       e: Endpoint<P, Q, B, R>,
       handle: (
         given: Given<P, Q, B, Signed>,
-      ) => Promise<{ type: string; name: string; body: Buffer; save?: boolean }>,
+      ) => Promise<{ type: string; name: string; body: Uint8Array; save?: boolean }>,
     ) {
       router[METHODS[e.method]](e.path, async (req, res) => {
         const { type, name, body, save = false } = await handle(await given(e, req, res));
@@ -110,7 +110,7 @@ export function routes(
             'content-disposition',
             `${save ? 'attachment' : 'inline'}; filename*=UTF-8''${encodeURIComponent(name)}`,
           );
-        res.send(body);
+        res.send(Buffer.from(body.buffer, body.byteOffset, body.byteLength));
       });
     },
     /** As `signed`, for an answer that writes itself and goes on. */

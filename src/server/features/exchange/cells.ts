@@ -35,6 +35,22 @@ function delimiterOf(text: string): string {
   );
 }
 
+/** More is no table of a tea shop; who has more brings it in parts. */
+const MOST = { rows: 20_000, columns: 100, letters: 2_000 };
+/** Why a table is larger than is taken here; null when it is not. */
+function tooLarge(table: readonly (readonly string[])[]): string | null {
+  const rows = table.filter((cells) => cells.length > 1 || cells[0] !== '').length - 1;
+  if (rows > MOST.rows) return `${rows} rows: at most ${MOST.rows} at once. Bring it in parts.`;
+  const wide = table.findIndex((cells) => cells.length > MOST.columns);
+  if (wide >= 0)
+    return `Row ${wide + 1} has ${table[wide]?.length} columns: at most ${MOST.columns}.`;
+  for (const [i, cells] of table.entries()) {
+    const at = cells.findIndex((c) => c.length > MOST.letters);
+    if (at >= 0)
+      return `Row ${i + 1}, column ${at + 1} has ${cells[at]?.length} letters: at most ${MOST.letters}.`;
+  }
+  return null;
+}
 const DECIMAL_COMMA = /^-?\d+,\d+ ?(?:[a-z°/][a-z°/ ]*)?$/i;
 /** Reads CSV (RFC 4180): quotes, line breaks inside them, a byte order mark, commas, semicolons or tabs, found out by itself. */
 export function readCells(text: string): Cells | { readonly kind: 'bad'; readonly why: string } {
@@ -53,6 +69,8 @@ export function readCells(text: string): Cells | { readonly kind: 'bad'; readonl
       kind: 'bad',
       why: `A quotation mark is not closed, near row ${(quote.row ?? 0) + 1}.`,
     };
+  const large = tooLarge(parsed.data);
+  if (large) return { kind: 'bad', why: large };
   const [header, ...rest] = parsed.data;
   if (!header || header.length < 2)
     return {

@@ -9,6 +9,7 @@ import {
 import { vesselFaults } from '#contracts/shelf';
 import { recipeFault } from '#core/recipes';
 import { lotRecord, teaRecord } from '../book';
+import { DEEPEST, depthOf } from '../../http/body';
 import { alike, spoonRecord, vesselRecord, type VesselRecord } from './records';
 import type { Here } from './here';
 import type { Step } from './steps';
@@ -37,11 +38,14 @@ function issuesOf(error: z.ZodError, root: unknown, row: number, list: string): 
   }));
 }
 
+const MOST_ENTRIES = 20_000;
 /** Reads the house's own document. Each entry stands or falls by itself; its row is its place in its list. */
 export function planJson(
   text: string,
   here: Here,
 ): Planned | { readonly kind: 'bad'; readonly why: string } {
+  if (depthOf(Buffer.from(text)) > DEEPEST)
+    return { kind: 'bad', why: 'It holds lists too deep within lists to be a tea book.' };
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -64,6 +68,10 @@ export function planJson(
       why: 'This is not a tea book of this house’s format: “format” must be “limnos-book”, “version” 1, with vocabulary, spoons, teas and vessels.',
     };
   const file = loose.data;
+  const entries =
+    file.vocabulary.length + file.spoons.length + file.teas.length + file.vessels.length;
+  if (entries > MOST_ENTRIES)
+    return { kind: 'bad', why: `${entries} entries: at most ${MOST_ENTRIES} at once.` };
   const steps: Step[] = [];
   const faults: Fault[] = [];
   let same = 0;

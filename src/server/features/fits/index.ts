@@ -9,7 +9,7 @@ import {
   type KeptFit,
   type TeaFitPage,
 } from '#contracts/fits';
-import { FIT_SCORES, fitToHouse, tastedOf, type Scores } from '#core/fitting';
+import { FIT_SCORES, tastedOf, type Scores } from '#core/fitting';
 import { predict } from '#core/correction';
 import { houseBrew } from '#core/recipes';
 import { characterOf, type KnownTea } from '#core/styles';
@@ -21,6 +21,7 @@ import { AppError, notFound } from '../../http/errors';
 import type { routes } from '../../http/route';
 import { teaById } from '../book';
 import { cupsOf } from './cups';
+import { FIT_TASKS } from './tasks';
 
 const scoresOf = (b: Parameters<typeof predict>[0]): Scores => {
   const all = predict(b);
@@ -43,9 +44,13 @@ const keptOf = async (tx: Tx, { id: teaId, style }: Tea): Promise<KeptFit[]> =>
   }));
 
 /** A tea fitted to this house: from its tables, its judged and measured brews. */
-async function pageOf(tx: Tx, tea: Tea, without: readonly string[]): Promise<TeaFitPage> {
+async function pageOf(
+  { db, work }: Deps,
+  tea: Tea,
+  without: readonly string[],
+): Promise<TeaFitPage> {
   const recipe = tea.house?.recipe;
-  const kept = await keptOf(tx, tea);
+  const kept = await keptOf(db, tea);
   if (!recipe)
     return {
       cups: [],
@@ -56,9 +61,10 @@ async function pageOf(tx: Tx, tea: Tea, without: readonly string[]): Promise<Tea
   const style: KnownTea = { style: tea.style, fitted: null };
   const { character: plain, ...house } = houseBrew(style, recipe);
   const right = scoresOf({ ...house, character: plain });
-  const found = await cupsOf(tx, tea);
+  const found = await cupsOf(db, tea);
   const tasted = found.map((c) => tastedOf(c, right, house));
-  const fit = fitToHouse(
+  const fit = await work.run(
+    FIT_TASKS.fitToHouse,
     tea.style,
     tasted.filter((_, i) => !without.includes(found[i]?.id ?? '')),
   );
@@ -88,14 +94,15 @@ async function pageOf(tx: Tx, tea: Tea, without: readonly string[]): Promise<Tea
   return { cups, right, fit, kept };
 }
 
-export function fits({ db, now }: Deps) {
+export function fits(deps: Deps) {
+  const { db, now } = deps;
   const teaOf = async (tx: Tx, id: string): Promise<Tea> => {
     const tea = await teaById(tx, id);
     if (!tea) throw notFound('That tea');
     return tea;
   };
   const page = async (id: string, without: readonly string[] = []) =>
-    pageOf(db, await teaOf(db, id), without);
+    pageOf(deps, await teaOf(db, id), without);
   const onlyInUse = (tx: Tx, teaId: string) =>
     tx
       .update(teaFits)
@@ -112,12 +119,12 @@ export function fits({ db, now }: Deps) {
       without: readonly string[],
       by: string,
     ): Promise<TeaFitPage> {
+      const tea = await teaOf(db, teaId);
+      const { fit, cups } = await pageOf(deps, tea, without);
       await inTransaction(db, async (tx) => {
-        const tea = await teaOf(tx, teaId);
         await lock(tx, teaId);
         const [there] = await tx.select({ id: teaFits.id }).from(teaFits).where(eq(teaFits.id, id));
         if (there) return;
-        const { fit, cups } = await pageOf(tx, tea, without);
         if (fit.kind !== 'fitted')
           throw new AppError(
             'fit.tooFew',

@@ -1,7 +1,6 @@
 export { dayOnPaper, onSheets, type Paper } from './page';
-import { caddyLabel, pocketCard, poursIn, scalingSheet, spoonSheet } from './sheets';
-import { swatchStrip } from './swatchStrip';
-import { wallCard, wholeBook } from './wallCard';
+import { poursIn } from './sheets';
+import { PRINT_TASKS } from './tasks';
 import type { Request } from 'express';
 import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
@@ -55,7 +54,7 @@ function poursOf(tea: Tea, shelf: readonly Vessel[], site: Site, named?: readonl
 const brewAddress = (req: Request, tea: Tea, vessel: Vessel | undefined) =>
   `${req.protocol}://${req.get('host') ?? ''}/start?tea=${tea.id}&vessel=${vessel?.id ?? ''}`;
 
-export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
+export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: Deps) {
   const siteOf = async (id: string): Promise<Site> => {
     const site = await siteById(db, id);
     if (!site) throw notFound('That site');
@@ -89,7 +88,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
     return {
       type: PDF,
       name: `${found.tea.name} wall card.pdf`,
-      body: await wallCard({
+      body: await work.run(PRINT_TASKS.wallCard, {
         ...found,
         size: query.size,
         brewUrl: brewAddress(req, found.tea, found.pours[0]?.vessel),
@@ -101,7 +100,13 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
     return {
       type: PDF,
       name: `${tea.name} label.pdf`,
-      body: await caddyLabel(tea, site, pours, brewAddress(req, tea, pours[0]?.vessel)),
+      body: await work.run(
+        PRINT_TASKS.caddyLabel,
+        tea,
+        site,
+        pours,
+        brewAddress(req, tea, pours[0]?.vessel),
+      ),
     };
   });
   on.file(printSwatches, async ({ params, who }) => {
@@ -110,7 +115,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
     return {
       type: PDF,
       name: `${tea.name} colours.pdf`,
-      body: await swatchStrip(tea, tea.house, site, now()),
+      body: await work.run(PRINT_TASKS.swatchStrip, tea, tea.house, site, now()),
     };
   });
   on.file(printBook, async ({ query, who, req }) => {
@@ -134,7 +139,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
     return {
       type: PDF,
       name: 'tea book.pdf',
-      body: await wholeBook(cards, query.size, `Tea book, ${site.name}`),
+      body: await work.run(PRINT_TASKS.wholeBook, cards, query.size, `Tea book, ${site.name}`),
     };
   });
   on.file(printPocket, async ({ params, query }) => {
@@ -144,7 +149,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
     return {
       type: PDF,
       name: `${vessel.name} pocket card.pdf`,
-      body: await pocketCard(vessel, site, teas, query.size, now()),
+      body: await work.run(PRINT_TASKS.pocketCard, vessel, site, teas, query.size, now()),
     };
   });
   on.file(printScaling, async ({ params }) => {
@@ -154,12 +159,16 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now }: Deps) {
     return {
       type: PDF,
       name: `${vessel.name} scaling sheet.pdf`,
-      body: await scalingSheet(vessel, site, teas, now()),
+      body: await work.run(PRINT_TASKS.scalingSheet, vessel, site, teas, now()),
     };
   });
   on.file(printSpoons, async ({ who }) => {
     const [site, teas] = [await siteOf(who.siteId), await standing()];
     something(teas, 'No tea in the book yet');
-    return { type: PDF, name: 'spoons.pdf', body: await spoonSheet(site, teas, now()) };
+    return {
+      type: PDF,
+      name: 'spoons.pdf',
+      body: await work.run(PRINT_TASKS.spoonSheet, site, teas, now()),
+    };
   });
 }

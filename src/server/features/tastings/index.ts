@@ -11,9 +11,8 @@ import {
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
 import type { LiveHub } from '../live';
-import { marksTable, wholeTasting } from './export';
-import { reportOf, sheetsOf, tentsOf } from './papers';
 import { tastingTable } from './service';
+import { TASTING_TASKS } from './tasks';
 import { siteById } from '../accounts';
 
 export { eventsAt, tastingById } from './queries';
@@ -22,6 +21,7 @@ export function tastingRoutes(
   deps: Deps,
   live: Pick<LiveHub, 'nudge'>,
 ) {
+  const { work } = deps;
   const table = tastingTable(deps, live);
   on.signed(listTastings, ({ query, who }) => table.list(query.siteId, who));
   on.signed(setUpTasting, ({ body, who }) => table.setUp(body, who));
@@ -33,31 +33,32 @@ export function tastingRoutes(
     return {
       type: csv ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
       name: `${found.tea.name}, ${found.t.kind}.${params.form}`,
+      // What is revealed changes no more: it is made once for all who ask.
       body: Buffer.from(
-        csv ? marksTable(found, events) : JSON.stringify(wholeTasting(found, events), null, 1),
+        await work.kept(csv ? TASTING_TASKS.marks : TASTING_TASKS.whole, found, events),
       ),
       save: true,
     };
   });
-  const pdf = (name: string, body: Buffer) => ({
+  const pdf = (name: string, body: Uint8Array) => ({
     type: 'application/pdf',
     name: `${name}.pdf`,
     body,
   });
   on.file(printTents, async ({ params, who }) => {
     const f = await table.mustRun(params.id, who);
-    return pdf(`${f.tea.name}, table tents`, await tentsOf(f));
+    return pdf(`${f.tea.name}, table tents`, await work.run(TASTING_TASKS.tents, f));
   });
   on.file(printSheets, async ({ params, who }) => {
     const f = await table.mustRun(params.id, who);
-    return pdf(`${f.tea.name}, score sheets`, await sheetsOf(f));
+    return pdf(`${f.tea.name}, score sheets`, await work.run(TASTING_TASKS.sheets, f));
   });
   on.file(printReport, async ({ params, who }) => {
     const { found, events } = await table.revealed(params.id, who);
     const site = await siteById(deps.db, found.t.siteId);
     return pdf(
       `${found.tea.name}, ${found.t.kind}`,
-      await reportOf(found, events, {
+      await work.kept(TASTING_TASKS.report, found, events, {
         volume: site?.volumeUnit ?? 'ml',
         temperature: site?.temperatureUnit ?? 'C',
       }),

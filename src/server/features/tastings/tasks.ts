@@ -1,0 +1,16 @@
+import type { TastingEvent } from '#core/tasting';
+import { task } from '../../work/task';
+import { marksTable, wholeTasting } from './export';
+import { reportOf, sheetsOf, tentsOf } from './papers';
+import type { Found } from './queries';
+
+/** Papers and files of a tasting. */
+export const TASTING_TASKS = {
+  tents: task('tastings.tents', tentsOf),
+  sheets: task('tastings.sheets', sheetsOf),
+  report: task('tastings.report', reportOf),
+  marks: task('tastings.marks', marksTable),
+  whole: task('tastings.whole', (found: Found, events: readonly TastingEvent[]) =>
+    JSON.stringify(wholeTasting(found, events), null, 1),
+  ),
+};

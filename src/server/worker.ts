@@ -1,0 +1,19 @@
+// What runs on the threads of `work/pool`: every task by its name.
+import { EXCHANGE_TASKS } from './features/exchange/tasks';
+import { FIT_TASKS } from './features/fits/tasks';
+import { PRINT_TASKS } from './features/print/tasks';
+import { TASTING_TASKS } from './features/tastings/tasks';
+import type { Sent, Task } from './work/task';
+
+const TASKS = new Map<string, Task<never[], unknown>>(
+  [EXCHANGE_TASKS, FIT_TASKS, PRINT_TASKS, TASTING_TASKS]
+    .flatMap((of) => Object.values(of) as unknown as Task<never[], unknown>[])
+    .map((t) => [t.name, t]),
+);
+
+// eslint-disable-next-line no-restricted-syntax -- a thread is its file's default export
+export default function run({ name, args }: Sent): unknown {
+  const task = TASKS.get(name);
+  if (!task) throw new Error(`no task is called ${name}`);
+  return task.run(...(args as never[]));
+}
