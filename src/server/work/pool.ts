@@ -57,7 +57,7 @@ export function openWork(file: URL, { mostMs = MOST_MS } = {}): Work {
       const there = kept.get(key);
       if (there !== undefined) return there as never;
       const made = await work.run(task, ...args);
-      kept.set(key, made);
+      if (made !== null && made !== undefined) kept.set(key, made);
       return made;
     },
     close: () => threads.destroy(),

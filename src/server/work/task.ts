@@ -19,9 +19,6 @@ export type Work = {
   /** @throws 503 when too many wait; 422 when it takes too long */
   run<A extends readonly unknown[], R>(task: Task<A, R>, ...args: A): Promise<R>;
   /** As `run`; the same task of the same things is done once, and its answer kept for a while. */
-  kept<A extends readonly unknown[], R extends NonNullable<unknown>>(
-    task: Task<A, R>,
-    ...args: A
-  ): Promise<R>;
+  kept<A extends readonly unknown[], R>(task: Task<A, R>, ...args: A): Promise<R>;
   close(): Promise<void>;
 };

@@ -1,5 +1,5 @@
 export { dayOnPaper, onSheets, type Paper } from './page';
-import { poursIn } from './sheets';
+import { poursOf, startAddress } from './pours';
 import { PRINT_TASKS } from './tasks';
 import type { Request } from 'express';
 import type { Deps } from '../../deps';
@@ -8,9 +8,7 @@ import type { routes } from '../../http/route';
 import { siteById } from '../accounts';
 import { allTeas, teaById } from '../book';
 import { vesselById, vesselsAt } from '../shelf';
-import type { Tea } from '#contracts/book';
 import type { Site } from '#contracts/house';
-import { cardOf } from '#contracts/plan';
 import {
   printBook,
   printLabel,
@@ -20,39 +18,10 @@ import {
   printSwatches,
   printWallCard,
 } from '#contracts/print';
-import type { Vessel } from '#contracts/shelf';
 
-/** Vessels on a card when none are named. */
-const USUAL = 3;
-const CUPS = new Set(['lidded', 'tasting']);
 const PDF = 'application/pdf';
 
-/** A tea in the vessels named, or the three largest that suit it. */
-function poursOf(tea: Tea, shelf: readonly Vessel[], site: Site, named?: readonly string[]) {
-  const { house } = tea;
-  if (!house) return [];
-  const small = tea.method === 'liddedCup' || tea.method === 'tastingSet';
-  const chosen = named
-    ? shelf.filter((v) => named.includes(v.id))
-    : shelf
-        .filter((v) => CUPS.has(v.kind) === small && v.kind !== 'pitcher')
-        .sort((a, b) => b.mark - a.mark);
-  return chosen
-    .flatMap((vessel) => {
-      const card = cardOf({
-        tea,
-        version: house,
-        vessel,
-        site,
-        water: vessel.mark,
-        warmed: house.recipe.warm,
-      });
-      return card.kind === 'card' ? [{ vessel, card }] : [];
-    })
-    .slice(0, named?.length ?? USUAL);
-}
-const brewAddress = (req: Request, tea: Tea, vessel: Vessel | undefined) =>
-  `${req.protocol}://${req.get('host') ?? ''}/start?tea=${tea.id}&vessel=${vessel?.id ?? ''}`;
+const originOf = (req: Request) => `${req.protocol}://${req.get('host') ?? ''}`;
 
 export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: Deps) {
   const siteOf = async (id: string): Promise<Site> => {
@@ -78,9 +47,9 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     return vessel;
   };
   const standing = async () => (await allTeas(db)).filter((t) => !t.retired);
-  const something = <T>(list: readonly T[], words: string) => {
-    if (list.length === 0)
-      throw new AppError('brew.cannot', 422, `${words}: there is nothing to print.`);
+  const something = (paper: Uint8Array | null, words: string): Uint8Array => {
+    if (paper) return paper;
+    throw new AppError('brew.cannot', 422, `${words}: there is nothing to print.`);
   };
 
   on.file(printWallCard, async ({ params, query, who, req }) => {
@@ -88,10 +57,10 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     return {
       type: PDF,
       name: `${found.tea.name} wall card.pdf`,
-      body: await work.run(PRINT_TASKS.wallCard, {
+      body: await work.kept(PRINT_TASKS.wallCard, {
         ...found,
         size: query.size,
-        brewUrl: brewAddress(req, found.tea, found.pours[0]?.vessel),
+        brewUrl: startAddress(originOf(req), found.tea, found.pours[0]?.vessel),
       }),
     };
   });
@@ -100,12 +69,12 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     return {
       type: PDF,
       name: `${tea.name} label.pdf`,
-      body: await work.run(
+      body: await work.kept(
         PRINT_TASKS.caddyLabel,
         tea,
         site,
         pours,
-        brewAddress(req, tea, pours[0]?.vessel),
+        startAddress(originOf(req), tea, pours[0]?.vessel),
       ),
     };
   });
@@ -120,55 +89,47 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
   });
   on.file(printBook, async ({ query, who, req }) => {
     const [site, shelf] = [await siteOf(who.siteId), await vesselsAt(db, who.siteId)];
-    const cards = (await standing()).flatMap((tea) => {
-      const pours = poursOf(tea, shelf, site);
-      return tea.house && pours.length > 0
-        ? [
-            {
-              tea,
-              version: tea.house,
-              site,
-              pours,
-              size: query.size,
-              brewUrl: brewAddress(req, tea, pours[0]?.vessel),
-            },
-          ]
-        : [];
-    });
-    something(cards, 'No tea has a recipe and a vessel here');
+    const body = await work.kept(
+      PRINT_TASKS.book,
+      await standing(),
+      shelf,
+      site,
+      query.size,
+      originOf(req),
+    );
     return {
       type: PDF,
       name: 'tea book.pdf',
-      body: await work.run(PRINT_TASKS.wholeBook, cards, query.size, `Tea book, ${site.name}`),
+      body: something(body, 'No tea has a recipe and a vessel here'),
     };
   });
   on.file(printPocket, async ({ params, query }) => {
     const vessel = await oneVessel(params.id);
     const [site, teas] = [await siteOf(vessel.siteId), await standing()];
-    something(poursIn(teas, vessel, site), `Nothing is brewed in the ${vessel.name}`);
     return {
       type: PDF,
       name: `${vessel.name} pocket card.pdf`,
-      body: await work.run(PRINT_TASKS.pocketCard, vessel, site, teas, query.size, now()),
+      body: something(
+        await work.run(PRINT_TASKS.pocketCard, vessel, site, teas, query.size, now()),
+        `Nothing is brewed in the ${vessel.name}`,
+      ),
     };
   });
   on.file(printScaling, async ({ params }) => {
     const vessel = await oneVessel(params.id);
     const [site, teas] = [await siteOf(vessel.siteId), await standing()];
-    something(poursIn(teas, vessel, site), `Nothing is brewed in the ${vessel.name}`);
     return {
       type: PDF,
       name: `${vessel.name} scaling sheet.pdf`,
-      body: await work.run(PRINT_TASKS.scalingSheet, vessel, site, teas, now()),
+      body: something(
+        await work.run(PRINT_TASKS.scalingSheet, vessel, site, teas, now()),
+        `Nothing is brewed in the ${vessel.name}`,
+      ),
     };
   });
   on.file(printSpoons, async ({ who }) => {
     const [site, teas] = [await siteOf(who.siteId), await standing()];
-    something(teas, 'No tea in the book yet');
-    return {
-      type: PDF,
-      name: 'spoons.pdf',
-      body: await work.run(PRINT_TASKS.spoonSheet, site, teas, now()),
-    };
+    const body = await work.run(PRINT_TASKS.spoonSheet, site, teas, now());
+    return { type: PDF, name: 'spoons.pdf', body: something(body, 'No tea in the book yet') };
   });
 }

@@ -114,15 +114,16 @@ const counted = (c: Card) =>
       : 'weigh';
 
 export type PocketSize = 'a6' | 'label62';
-/** For the pocket or the shelf edge: every tea in one vessel to its mark. */
+/** For the pocket or the shelf edge: every tea in one vessel to its mark; null when it brews none. */
 export function pocketCard(
   vessel: Vessel,
   site: Site,
   teas: readonly Tea[],
   size: PocketSize,
   now: number,
-): Promise<Buffer> {
+): Promise<Buffer> | null {
   const pours = poursIn(teas, vessel, site);
+  if (pours.length === 0) return null;
   const t = site.temperatureUnit;
   const wide = size === 'a6';
   const [width, margin, s] = wide ? [105, 6, 3.4] : [62, 2.5, 2.7];
@@ -172,13 +173,14 @@ export function pocketCard(
   });
 }
 
-/** A vessel filled in steps: leaf for each tea at each. */
+/** A vessel filled in steps: leaf for each tea at each; null when it brews none at its mark. */
 export function scalingSheet(
   vessel: Vessel,
   site: Site,
   teas: readonly Tea[],
   now: number,
-): Promise<Buffer> {
+): Promise<Buffer> | null {
+  if (poursIn(teas, vessel, site).length === 0) return null;
   const fills = [0.5, 0.625, 0.75, 0.875, 1].map((f) =>
     millilitres(Math.round((vessel.mark * f) / 10) * 10),
   );
@@ -224,23 +226,23 @@ export function scalingSheet(
   });
 }
 
-/** What a spoon of each tea weighs: a spoon measures one tea, not tea. */
-export function spoonSheet(site: Site, teas: readonly Tea[], now: number): Promise<Buffer> {
-  const rows = teas
-    .filter((t) => !t.retired)
-    .map((tea) => {
-      const { weighing, spoon } = measureOf(tea);
-      if (!weighing) return [tea.name, spoon.name, 'not weighed', '', '', '', ''];
-      const each = gramsPerSpoon(densityOf(weighing), spoon);
-      const dose = tea.house?.recipe.dose;
-      return [
-        tea.name,
-        `${spoon.heaped ? 'heaped' : 'level'} ${spoon.name}`,
-        `${numberText(each, 2)} g`,
-        ...[2, 3, 4].map((n) => `${numberText(each * n)} g`),
-        dose ? volumeText(millilitres((100 * each) / dose), site.volumeUnit) : '–',
-      ];
-    });
+/** What a spoon of each tea weighs: a spoon measures one tea, not tea; null without teas. */
+export function spoonSheet(site: Site, all: readonly Tea[], now: number): Promise<Buffer> | null {
+  const teas = all.filter((t) => !t.retired);
+  if (teas.length === 0) return null;
+  const rows = teas.map((tea) => {
+    const { weighing, spoon } = measureOf(tea);
+    if (!weighing) return [tea.name, spoon.name, 'not weighed', '', '', '', ''];
+    const each = gramsPerSpoon(densityOf(weighing), spoon);
+    const dose = tea.house?.recipe.dose;
+    return [
+      tea.name,
+      `${spoon.heaped ? 'heaped' : 'level'} ${spoon.name}`,
+      `${numberText(each, 2)} g`,
+      ...[2, 3, 4].map((n) => `${numberText(each * n)} g`),
+      dose ? volumeText(millilitres((100 * each) / dose), site.volumeUnit) : '–',
+    ];
+  });
   const columns: Column[] = [
     { title: 'tea', x: 14, width: 56, face: 'book' },
     { title: 'spoon', x: 72, width: 44 },
