@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:http';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -14,16 +14,21 @@ const alive = (pid: number, mark: string) => {
     return false;
   }
 };
-const databasePid = () =>
-  (JSON.parse(readFileSync(join(folder, 'mariadb.json'), 'utf8')) as { pid: number }).pid;
-const ownerPid = () =>
-  (JSON.parse(readFileSync(join(folder, 'owner.json'), 'utf8')) as { pid: number }).pid;
-async function until(what: () => boolean) {
-  for (let i = 0; i < 300 && !what(); i++) await new Promise((r) => setTimeout(r, 50));
-  expect(what()).toBe(true);
+/** The real house lies in the folder itself, the demo below it. */
+const demo = join(folder, 'demo');
+const pidIn = (file: string, at = demo) =>
+  (JSON.parse(readFileSync(join(at, file), 'utf8')) as { pid: number }).pid;
+const databasePid = () => pidIn('mariadb.json');
+const ownerPid = () => pidIn('owner.json');
+async function until(what: () => boolean, told = () => '') {
+  for (let i = 0; i < 400; i++) {
+    if (what()) return;
+    await new Promise((r) => setTimeout(r, 50));
+  }
+  throw new Error(`not in twenty seconds: ${told()}`);
 }
 
-type Started = { address: string; said: string; child: ChildProcess };
+type Started = { address: string; said: string; child: ChildProcess; sofar: () => string };
 /** `npm start` until it says where it is, or ends. */
 function start(flags: string[] = [], env: Record<string, string> = {}): Promise<Started> {
   const child = spawn('npm', ['start', '--silent', '--', ...flags], {
@@ -43,7 +48,8 @@ function start(flags: string[] = [], env: Record<string, string> = {}): Promise<
     const hear = (d: Buffer) => {
       said += d.toString();
       const at = /http:\/\/127\.0\.0\.1:\d+/.exec(said);
-      if (at && said.includes('Ctrl-C stops it.')) resolve({ address: at[0], said, child });
+      if (at && said.includes('Ctrl-C stops it.'))
+        resolve({ address: at[0], said, child, sofar: () => said });
     };
     child.stdout?.on('data', hear);
     child.stderr?.on('data', hear);
@@ -77,7 +83,7 @@ test('serves the demo and says the sign-ins; Ctrl-C stops server, then database;
   child.kill('SIGINT');
   await ended(child);
   await until(() => !alive(pid, folder));
-  expect(existsSync(join(folder, 'owner.json'))).toBe(false);
+  expect(existsSync(join(demo, 'owner.json'))).toBe(false);
 });
 
 test('a second one on the same data is refused in one line; a killed one leaves nothing that blocks the next', async () => {
@@ -95,8 +101,50 @@ test('a second one on the same data is refused in one line; a killed one leaves 
   await ended(third.child);
 });
 
+test('the application killed, then the database, then both: each is back by itself at the same address, with what was kept', async () => {
+  const { address, child, sofar } = await start();
+  const before = await house(address);
+  const [owner, database] = [ownerPid(), databasePid()];
+  const application = () =>
+    Number(
+      readdirSync('/proc').find(
+        (pid) =>
+          /^\d+$/.test(pid) &&
+          alive(Number(pid), 'dist/server/main.mjs') &&
+          readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[1] === String(owner),
+      ),
+    );
+  const first = application();
+  expect(first).toBeGreaterThan(1);
+  const back = async (): Promise<boolean> => {
+    const res = await fetch(`${address}/api/house`).catch(() => null);
+    return res?.status === 200 && (await res.json()).sites.length === before.sites.length;
+  };
+  const isBack = async () => {
+    for (let i = 0; i < 200; i++) {
+      if (await back()) return;
+      await new Promise((r) => setTimeout(r, 100));
+    }
+    throw new Error(`it did not come back: ${sofar()}`);
+  };
+  process.kill(first, 'SIGKILL');
+  await until(() => application() > 1 && application() !== first, sofar);
+  await isBack();
+  process.kill(database, 'SIGKILL');
+  await until(() => !alive(database, demo));
+  await isBack();
+  expect(databasePid()).not.toBe(database);
+  process.kill(application(), 'SIGKILL');
+  process.kill(databasePid(), 'SIGKILL');
+  await new Promise((r) => setTimeout(r, 300));
+  await isBack();
+  child.kill('SIGTERM');
+  await ended(child);
+  expect(existsSync(join(demo, 'mariadb.json'))).toBe(false);
+}, 90_000);
+
 test('a taken port is said and the next free one used; an empty house is real and stays apart from the demo', async () => {
-  const taken = createServer().listen(0, '127.0.0.1');
+  const taken = createServer().listen(0, '127.0.0.1').unref();
   await new Promise((r) => taken.once('listening', r));
   const port = (taken.address() as { port: number }).port;
   const empty = await start(['--empty'], { PORT: String(port) });
@@ -114,20 +162,27 @@ test('a taken port is said and the next free one used; an empty house is real an
     volumeUnit: 'ml',
     temperatureUnit: 'C',
   };
-  const made = await fetch(`${empty.address}/api/house`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', origin: empty.address },
-    body: JSON.stringify({
-      site,
-      siteId: '01890000-0000-7000-8000-000000000001',
-      lead: {
-        id: '01890000-0000-7000-8000-000000000002',
-        name: 'Brae',
-        secret: 'a long passphrase',
-      },
-    }),
-  });
-  expect(made.status).toBe(200);
+  const begin = (word: string) =>
+    fetch(`${empty.address}/api/house`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: empty.address },
+      body: JSON.stringify({
+        word,
+        site,
+        siteId: '01890000-0000-7000-8000-000000000001',
+        lead: {
+          id: '01890000-0000-7000-8000-000000000002',
+          name: 'Brae',
+          secret: 'a long passphrase',
+        },
+      }),
+    });
+  // Whoever begins it has seen where it was started.
+  expect(await house(empty.address)).toMatchObject({ asksWord: true });
+  expect((await begin('')).status).toBe(422);
+  expect((await begin('abcd-efgh')).status).toBe(422);
+  const word = /this word: (\S+)/.exec(empty.said)?.[1] ?? '';
+  expect((await begin(word)).status).toBe(200);
   empty.child.kill('SIGTERM');
   await ended(empty.child);
   taken.close();
@@ -157,7 +212,7 @@ test('with DATABASE_URL it uses that server and starts none', async () => {
     DATABASE_URL: base.replace(/\/[^/]*$/, `/${name}`),
   });
   expect(await house(address)).toMatchObject({ state: 'ready', demo: true });
-  expect(existsSync(join(folder, 'mariadb.json'))).toBe(false);
+  expect(existsSync(join(demo, 'mariadb.json'))).toBe(false);
   child.kill('SIGINT');
   await ended(child);
 });

@@ -58,6 +58,8 @@ export const getHouse = endpoint(ROUTES.getHouse, {
     now: z.number(),
     state: z.enum(['empty', 'ready']),
     demo: z.boolean(),
+    /** Empty, and begun only with the word that stands where the server was started. */
+    asksWord: z.boolean(),
     sites: z.array(z.strictObject({ id: Id, name: z.string(), altitudeM: z.number() })),
     session: Session.nullable(),
   }),
@@ -69,7 +71,8 @@ export const beginHouse = endpoint(ROUTES.beginHouse, {
   body: z.strictObject({
     site: SiteFields,
     siteId: Id,
-    lead: z.strictObject({ id: Id, name: Name, secret: z.string() }),
+    lead: z.strictObject({ id: Id, name: Name, secret: z.string().max(200) }),
+    word: z.string().trim().max(40).default(''),
   }),
   response: Session,
 });

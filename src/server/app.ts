@@ -16,6 +16,7 @@ import { liveHub, liveRoutes, tellAll } from './features/live';
 import { printRoutes } from './features/print';
 import { shelfRoutes } from './features/shelf';
 import { tastingRoutes } from './features/tastings';
+import { diskOf, needRoom, tellDisk, type Disk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
 import { routes, type ReadSession } from './http/route';
@@ -24,6 +25,8 @@ export type AppDeps = Deps & {
   readonly log: Logger;
   readonly webFolder: string | null;
   readonly trustedProxies?: readonly string[];
+  /** Asked of whoever begins an empty house. */ readonly claimWord?: string;
+  readonly disk?: Disk;
 };
 
 /** The pipeline in reading order. */
@@ -52,11 +55,13 @@ export function createApp(deps: AppDeps): Express {
     res.setHeader('cache-control', 'no-store');
     next();
   });
+  const disk = deps.disk ?? diskOf('', 0);
+  app.use('/api', tellDisk(disk));
   // For clocks: nothing but the header, and no look at the database.
   app.get('/api/time', (_req, res) => void res.status(204).end());
   app.use('/api', sameOrigin);
 
-  const people = accounts(deps);
+  const people = accounts(deps, deps.claimWord);
   const live = liveHub(deps, {
     brewsByIds: (ids) => brewsByIds(deps.db, ids),
     ordersAt: (siteId) => waitingOrders(deps.db, siteId),
@@ -66,9 +71,14 @@ export function createApp(deps: AppDeps): Express {
     return token ? people.read(token) : null;
   };
   // What a lead changes is read by every bar: all open pages are told to read it again.
-  const on = routes(app, readSession, async (e) => {
-    if (e.access === 'lead' && e.method !== 'GET')
-      await tellAll(deps.db, deps.now()).catch(() => undefined);
+  const on = routes(app, readSession, {
+    before: async (e) => {
+      if (e.brings === 'picture' || e.brings === 'book') await needRoom(disk);
+    },
+    written: async (e) => {
+      if (e.access === 'lead' && e.method !== 'GET')
+        await tellAll(deps.db, deps.now()).catch(() => undefined);
+    },
   });
   accountRoutes(on, people);
   bookRoutes(on, deps);

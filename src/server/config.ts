@@ -18,6 +18,12 @@ const Env = z.object({
         .map((p) => p.trim())
         .filter(Boolean),
     ),
+  /** Asked of whoever begins an empty house; empty: anybody may begin it. */
+  LIMNOS_CLAIM_WORD: z.string().default(''),
+  /** A folder on the disk that the records lie on; empty: they lie elsewhere. */
+  LIMNOS_DISK: z.string().default(''),
+  /** Fewer megabytes left than this are few: said on every page, and large things are refused. */
+  LIMNOS_DISK_LOW: z.coerce.number().min(0).default(500),
   LIMNOS_SEED: z.enum(['demo', 'empty', 'reset-demo']).default('demo'),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });

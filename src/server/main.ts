@@ -4,6 +4,7 @@ import { pino } from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
 import { migrateDb, openDb, openPool } from './db/pool';
+import { diskOf } from './http/disk';
 import { resetDemo, seedDemo } from './demo';
 import { openWork } from './work/pool';
 
@@ -33,6 +34,8 @@ const server = createServer(
     log,
     webFolder: resolve(config.LIMNOS_WEB),
     trustedProxies: config.LIMNOS_TRUSTED_PROXIES,
+    claimWord: config.LIMNOS_CLAIM_WORD,
+    disk: diskOf(config.LIMNOS_DISK, config.LIMNOS_DISK_LOW),
   }),
 );
 server.listen(config.PORT, '127.0.0.1', () => {
@@ -51,6 +54,7 @@ let stopping = false;
 function stop() {
   if (stopping) return;
   stopping = true;
+  void work.close();
   server.close(() => pool.end().finally(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => process.exit(0), 3000).unref();

@@ -48,6 +48,9 @@ const AWAY = new Set([
   'ENOENT',
 ]);
 
+/** No room: in the log, in a table, for a temporary file, on the device (ER_DISK_FULL, ER_RECORD_FILE_FULL, ...). */
+const DISK_FULL = new Set([3, 28, 1021, 1026, 1114]);
+
 /** Deadlock, lock wait, stale snapshot: the whole transaction may be tried again. */
 export const isTransient = (error: unknown): boolean =>
   [1213, 1205, 1020].includes(driverError(error).errno ?? 0);
@@ -63,6 +66,14 @@ export function fromDatabase(error: unknown): unknown {
       'reference.missing',
       422,
       'It refers to something that is not here.',
+      {},
+      { cause: error },
+    );
+  if (e.errno !== undefined && DISK_FULL.has(e.errno))
+    return new AppError(
+      'disk.full',
+      503,
+      'The server’s disk is full: nothing is kept until there is room. What was done here waits.',
       {},
       { cause: error },
     );

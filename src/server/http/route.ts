@@ -56,11 +56,18 @@ const METHODS = { GET: 'get', POST: 'post', PATCH: 'patch', DELETE: 'delete' } a
 const mayCall = (access: Access, role: Role) =>
   access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
 
-/** Authorises, parses, calls, sends: the whole of a route. `written` is told of every call that went well. */
+type Around = {
+  /** Asked before what is sent is read; it may refuse. */ readonly before?: (
+    e: Endpoint,
+  ) => Promise<void>;
+  /** Told of every call that went well. */ readonly written?: (e: Endpoint) => Promise<void>;
+};
+const nothing = async () => undefined;
+/** Authorises, parses, calls, sends: the whole of a route. */
 export function routes(
   router: Router,
   readSession: ReadSession,
-  written: (e: Endpoint) => Promise<void> = async () => undefined,
+  { before = nothing, written = nothing }: Around = {},
 ) {
   const mount = (e: Endpoint, answer: (req: Request, res: Response) => Promise<unknown>) =>
     router[METHODS[e.method]](e.path, async (req, res) => {
@@ -85,6 +92,7 @@ export function routes(
     res: Response,
   ): Promise<Given<P, Q, B, Signed>> => {
     const who = await allowed(e as unknown as Endpoint, req);
+    await before(e as unknown as Endpoint);
     return { ...(await parse(e, req, res)), who, req, res };
   };
   return {

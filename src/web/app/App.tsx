@@ -38,7 +38,11 @@ export function App() {
   if (house)
     return (
       <Suspense fallback={null}>
-        {house.state === 'empty' ? <FirstHousePage /> : <SignInPage house={house} />}
+        {house.state === 'empty' ? (
+          <FirstHousePage asksWord={house.asksWord} />
+        ) : (
+          <SignInPage house={house} />
+        )}
       </Suspense>
     );
   if (isLoading) return <Loading what="the house" />;

@@ -11,7 +11,7 @@ import { useAppSelector } from './store';
 import { Toasts } from './ToastList';
 import { useListening } from './useListening';
 import { useLock } from './useLock';
-import { othersWaiting } from './waiting';
+import { awayWords, othersWaiting } from './waiting';
 
 const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
 const Unsent = lazy(() => import('./Unsent').then((m) => ({ default: m.Unsent })));
@@ -40,10 +40,12 @@ const keyName = (key: string) => KEY_NAMES[key] ?? (key.length > 1 ? key : key.t
 /** What is kept, and calmly what is not yet: how many, whose, and what was set aside. */
 function Saved({ onOpen }: { onOpen: () => void }) {
   const { personId } = useSession();
-  const { waiting, awaySince, needsSignIn, storageFails } = useAppSelector((s) => s.outbox);
+  const { waiting, awaySince, awayWhy, needsSignIn, storageFails } = useAppSelector(
+    (s) => s.outbox,
+  );
   const away =
     awaySince === null || needsSignIn ? null : (
-      <b>No connection since {clockText(awaySince)}. The bar goes on.</b>
+      <b>{awayWords(awayWhy, clockText(awaySince))} The bar goes on.</b>
     );
   if (waiting.length === 0)
     return away ? (
@@ -72,6 +74,16 @@ function Saved({ onOpen }: { onOpen: () => void }) {
           Show records
         </button>
       )}
+    </span>
+  );
+}
+/** The server's disk is nearly full: whoever sees it first tells whoever looks after it. */
+function DiskLeft() {
+  const left = useAppSelector((s) => s.server.diskLeft);
+  if (left === null) return null;
+  return (
+    <span className="small away" role="status">
+      <b>The server’s disk is nearly full, {left} MB are left: no pictures, no imports.</b>
     </span>
   );
 }
@@ -125,6 +137,7 @@ export function Shell() {
         {pathname.startsWith('/start') && <span className="small crumb">Start a brew</span>}
         {pathname.startsWith('/judge') && <span className="small crumb">Judge the cup</span>}
         <span className="gap" />
+        <DiskLeft />
         <Saved onOpen={() => setUnsent(true)} />
         <Clock />
         {locked ? (

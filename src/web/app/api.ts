@@ -1,6 +1,7 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import type { ErrorBody } from '#contracts/errors';
 import { fetchEarly } from './early';
+import { diskTold } from './server';
 
 /** Every failure is one of these: the server's own words, or no answer at all. */
 export type ApiFailure =
@@ -19,10 +20,16 @@ const raw = fetchBaseQuery({
   timeout: 8000,
   fetchFn: fetchEarly,
 });
+const diskLeftIn = (headers: Headers): number | null => {
+  const left = headers.get('x-limnos-disk-left');
+  return left === null ? null : Number(left);
+};
 const AWAY = 'No connection to the house’s server.';
 
 const baseQuery: BaseQueryFn<Call, unknown, ApiFailure> = async (call, api, extra) => {
   const answer = await raw(call, api, extra);
+  const headers = answer.meta?.response?.headers;
+  if (headers) api.dispatch(diskTold(diskLeftIn(headers)));
   if (!answer.error) return { data: answer.data };
   const { status, data } = answer.error;
   if (typeof status === 'number' && data && typeof data === 'object' && 'code' in data)

@@ -87,7 +87,7 @@ export function listen(dispatch: Send): () => void {
     // The browser tries again by itself, with the number it heard last; a closed one is opened here.
     source.onerror = () => {
       dispatch(liveOn(false));
-      dispatch(wentAway(Date.now()));
+      dispatch(wentAway({ at: Date.now(), why: null }));
       if (source?.readyState === EventSource.CLOSED) again();
     };
     alive();

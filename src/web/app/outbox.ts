@@ -1,5 +1,6 @@
 import { createListenerMiddleware, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Brew, Order } from '#contracts/brews';
+import type { ErrorCode } from '#contracts/errors';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { TastingView } from '#contracts/tastings';
 import type { Send } from './dispatch';
@@ -12,12 +13,15 @@ import { isStaleLock, makerOf, nextToSend, type Aside, type Maker, type Waiting 
 export type Outbox = {
   readonly waiting: readonly Waiting[];
   readonly awaySince: number | null;
+  /** Why it keeps nothing, as the server said; null: it does not answer at all. */
+  readonly awayWhy: ErrorCode | null;
   readonly needsSignIn: boolean;
   /** This device's own storage took one of them not: closing the tablet would lose it. */
   readonly storageFails: boolean;
 };
 
-const empty: Outbox = { waiting: [], awaySince: null, needsSignIn: false, storageFails: false };
+const back = { awaySince: null, awayWhy: null };
+const empty: Outbox = { waiting: [], ...back, needsSignIn: false, storageFails: false };
 const slice = createSlice({
   name: 'outbox',
   initialState: empty,
@@ -45,15 +49,16 @@ const slice = createSlice({
     settled: (s, { payload }: PayloadAction<string>) => ({
       ...s,
       waiting: s.waiting.filter((w) => w.id !== payload),
-      awaySince: null,
+      ...back,
       needsSignIn: false,
     }),
-    wentAway: (s, { payload }: PayloadAction<number>) => ({
+    wentAway: (s, { payload }: PayloadAction<{ at: number; why: ErrorCode | null }>) => ({
       ...s,
-      awaySince: s.awaySince ?? payload,
+      awaySince: s.awaySince ?? payload.at,
+      awayWhy: payload.why,
     }),
-    cameBack: (s) => ({ ...s, awaySince: null }),
-    mustSignIn: (s) => ({ ...s, needsSignIn: true, awaySince: null }),
+    cameBack: (s) => ({ ...s, ...back }),
+    mustSignIn: (s) => ({ ...s, ...back, needsSignIn: true }),
     storageFailed: (s) => ({ ...s, storageFails: true }),
   },
 });
@@ -221,7 +226,8 @@ outboxListener.startListening({
           continue;
         }
       } else {
-        listener.dispatch(wentAway(Date.now()));
+        const why = failure.kind === 'answer' ? failure.code : null;
+        listener.dispatch(wentAway({ at: Date.now(), why }));
       }
       await listener.delay(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)] ?? 3000);
     }

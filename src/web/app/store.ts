@@ -5,6 +5,7 @@ import { api } from './api';
 import { liveListener, liveReducer } from './live';
 import { outboxListener, outboxReducer } from './outbox';
 import { rememberListener } from './remembered';
+import { serverReducer } from './server';
 import { applySettings, settingsListener, settingsReducer } from './settings';
 import { toastsReducer } from './toasts';
 
@@ -13,6 +14,7 @@ export const store = configureStore({
     [api.reducerPath]: api.reducer,
     outbox: outboxReducer,
     live: liveReducer,
+    server: serverReducer,
     toasts: toastsReducer,
     settings: settingsReducer,
   },

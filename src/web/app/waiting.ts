@@ -6,6 +6,7 @@ import type {
   Order,
   StartBrew,
 } from '#contracts/brews';
+import type { ErrorCode } from '#contracts/errors';
 import type { BodyOf } from '#contracts/endpoint';
 import type { Who } from '#contracts/primitives';
 import type { TastingEventBody } from '#contracts/tastings';
@@ -122,3 +123,15 @@ export const isStaleLock = (w: Waiting, at: Maker): boolean =>
   w.kind === 'lock' &&
   w.maker !== undefined &&
   (w.maker.personId !== at.personId || at.device !== null);
+
+/** What a person reads while nothing is kept: why, and since when. */
+export function awayWords(why: ErrorCode | null, since: string): string {
+  switch (why) {
+    case 'disk.full':
+      return `The server’s disk is full since ${since}: nothing is kept.`;
+    case 'database.away':
+      return `The server’s records are away since ${since}.`;
+    default:
+      return `No connection since ${since}.`;
+  }
+}

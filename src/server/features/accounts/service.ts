@@ -33,7 +33,8 @@ import { hashSecret, newToken, secretMatches, tokenHash } from './secrets';
 const SESSION_DAYS = 30;
 type SignedIn = { token: string; session: Session };
 
-export function accounts({ db, now }: Deps) {
+/** @param claimWord who begins an empty house must know it; empty: anybody may */
+export function accounts({ db, now }: Deps, claimWord = '') {
   const verified = verificationGate();
   async function open(
     tx: Tx,
@@ -79,6 +80,7 @@ export function accounts({ db, now }: Deps) {
         now: now(),
         state: row ? 'ready' : 'empty',
         demo: row?.demo ?? false,
+        asksWord: !row && claimWord !== '',
         sites: all.map(({ id, name, altitudeM }) => ({ id, name, altitudeM })),
         session:
           who && site
@@ -95,6 +97,8 @@ export function accounts({ db, now }: Deps) {
       };
     },
     async begin(given: z.infer<typeof beginHouse.body>): Promise<SignedIn> {
+      if (claimWord !== '' && given.word.toLowerCase() !== claimWord)
+        throw invalid({ word: 'Not the word that stands where the server was started.' });
       const fault = secretFault('lead', given.lead.secret);
       if (fault) throw invalid({ 'lead.secret': fault });
       const secretHash = await hashSecret(given.lead.secret);

@@ -1,10 +1,11 @@
 import { Note } from '../../ui/Note';
+import { awayWords } from '../../app/waiting';
 import { useAppSelector } from '../../app/store';
 import { clockText } from './brews';
 
 /** What waits to be kept, calmly, on a phone: a wider head has room to say it. */
 export function Unsaved() {
-  const { waiting, awaySince, needsSignIn } = useAppSelector((s) => s.outbox);
+  const { waiting, awaySince, awayWhy, needsSignIn } = useAppSelector((s) => s.outbox);
   if (awaySince === null && !(needsSignIn && waiting.length > 0)) return null;
   const many =
     waiting.length === 0
@@ -13,7 +14,7 @@ export function Unsaved() {
   return (
     <div className="unsaved-note">
       <Note>
-        <b>{needsSignIn ? 'Signed out.' : `No connection since ${clockText(awaySince ?? 0)}.`}</b>{' '}
+        <b>{needsSignIn ? 'Signed out.' : awayWords(awayWhy, clockText(awaySince ?? 0))}</b>{' '}
         {needsSignIn ? 'Sign in and they are kept.' : 'The bar goes on.'} {many}
       </Note>
     </div>

@@ -8,11 +8,11 @@ import { TextField, SelectField, showFaults } from '../../ui/fields';
 import { Note } from '../../ui/Note';
 import { siteFieldsOf, type SiteForm, emptySite } from '../../ui/siteForm';
 
-type Form = SiteForm & { lead: string; secret: string };
+type Form = SiteForm & { lead: string; secret: string; word: string };
 
 /** The first page of an empty house: its first site and lead. */
-export function FirstHousePage() {
-  const form = useForm<Form>({ defaultValues: { ...emptySite, lead: '', secret: '' } });
+export function FirstHousePage({ asksWord }: { asksWord: boolean }) {
+  const form = useForm<Form>({ defaultValues: { ...emptySite, lead: '', secret: '', word: '' } });
   const [begin, { error, isLoading }] = useBeginHouseMutation();
   const altitude = parseWithin(form.watch('altitude'), 'Altitude', 'm', -400, 5000);
   const submit = form.handleSubmit(async (v) => {
@@ -23,6 +23,7 @@ export function FirstHousePage() {
         site,
         siteId: newId(),
         lead: { id: newId(), name: v.lead, secret: v.secret },
+        word: v.word,
       }).unwrap();
     } catch (e) {
       showFaults(form, fieldFaults(e), {
@@ -83,6 +84,14 @@ export function FirstHousePage() {
             type="password"
             hint="8 letters or more. It is kept only as a hash: nobody can read it back."
           />
+          {asksWord && (
+            <TextField
+              form={form}
+              name="word"
+              label="Word of the server"
+              hint="It stands where the server was started, so that only its owner begins the house."
+            />
+          )}
           {error && Object.keys(fieldFaults(error)).length === 0 && (
             <Note bad>{failureOf(error).message} What was typed is kept.</Note>
           )}

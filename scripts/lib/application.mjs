@@ -1,0 +1,58 @@
+// The application as a process: started, watched, ended.
+import { fork } from 'node:child_process';
+import { join } from 'node:path';
+import { cleanEnv, ROOT } from './prepare.mjs';
+import { say } from './say.mjs';
+
+/** It must answer so often, ms; after so many silent times it hangs, and is ended to be started again. */
+const WATCH = { every: 3000, answer: 5000, silent: 4 };
+/** After so long a stop is no longer asked for, ms. */
+const STOP_MS = 5000;
+
+/** Starts one; resolves when it is ready. @throws when it ends before */
+export async function startApplication(env) {
+  const child = fork(join(ROOT, 'dist/server/main.mjs'), {
+    cwd: ROOT,
+    detached: true,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    env: cleanEnv({ NODE_ENV: 'production', ...env }),
+  });
+  const ended = new Promise((r) => child.once('exit', (code, signal) => r(signal ?? code)));
+  const ready = await Promise.race([
+    new Promise((r) => child.once('message', r)),
+    ended.then((how) => {
+      throw new Error(`it ended with ${how}`);
+    }),
+  ]);
+  const watch = watchOver(child, ready.port);
+  void ended.then(() => clearInterval(watch));
+  return {
+    pid: child.pid,
+    port: ready.port,
+    signIns: ready.signIns,
+    ended,
+    async stop() {
+      child.kill('SIGTERM');
+      const late = setTimeout(() => child.kill('SIGKILL'), STOP_MS);
+      await ended;
+      clearTimeout(late);
+    },
+  };
+}
+
+function watchOver(child, port) {
+  let silent = 0;
+  return setInterval(async () => {
+    try {
+      await fetch(`http://127.0.0.1:${port}/api/time`, {
+        signal: AbortSignal.timeout(WATCH.answer),
+      });
+      silent = 0;
+    } catch {
+      silent += 1;
+      if (silent < WATCH.silent) return;
+      say('The server does not answer: it is ended, to be started again.');
+      child.kill('SIGKILL');
+    }
+  }, WATCH.every);
+}

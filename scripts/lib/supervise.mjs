@@ -1,0 +1,47 @@
+// Keeps something running: what ends is started again, at once at first, then with growing pauses.
+import { wait } from './mariadb.mjs';
+import { say } from './say.mjs';
+
+const PAUSES = { first: 200, most: 5000 };
+/** Whoever ran so long is well: the next pause is the first again. */
+const STEADY_MS = 60_000;
+
+/**
+ * Starts it and keeps it up. `begin` starts it once: it resolves to a running thing with `ended` (a promise) and `stop`, or
+ * throws when it cannot be started. The first start may throw; later ones are tried again.
+ */
+export async function keepUp(name, begin) {
+  let stop = null;
+  const stopped = new Promise((r) => {
+    stop = r;
+  });
+  let stopping = false;
+  let running = await begin();
+  async function watch() {
+    let since = Date.now();
+    for (let pause = PAUSES.first; ; pause = Math.min(PAUSES.most, pause * 2)) {
+      await Promise.race([running?.ended, stopped]);
+      if (running && !stopping) {
+        say(`${name} ended. It is started again.`);
+        if (Date.now() - since > STEADY_MS) pause = PAUSES.first;
+      }
+      await Promise.race([wait(pause), stopped]);
+      if (stopping) return running?.stop();
+      since = Date.now();
+      running = await begin().catch((error) => {
+        say(`${name} does not start: ${error.message.split('\n')[0]}`);
+        return null;
+      });
+      if (running) say(`${name} is back.`);
+    }
+  }
+  const watching = watch();
+  return {
+    now: () => running,
+    stop() {
+      stopping = true;
+      stop();
+      return watching;
+    },
+  };
+}
