@@ -3,7 +3,7 @@ const [what = '', ...rest] = process.argv.slice(2);
 process.env.LIMNOS_SAY = 'stderr';
 if (!['live', 'crash', 'offline'].includes(what)) {
   process.stderr.write(
-    'npm run soak -- live [seconds] [clients] [writes a second] | crash [rounds] | offline [brews]\n',
+    'npm run soak -- live [seconds] [clients] [writes a second] | crash [minutes] | offline [brews]\n',
   );
   process.exit(2);
 }

@@ -2,9 +2,9 @@
 import { wait } from './mariadb.mjs';
 import { say } from './say.mjs';
 
-const PAUSES = { first: 200, most: 5000 };
-/** Whoever ran so long is well: the next pause is the first again. */
-const STEADY_MS = 60_000;
+const PAUSES = { first: 200, most: 3000 };
+/** What ran so long is well: the next pause is the first again. */
+const STEADY_MS = 20_000;
 
 /**
  * Starts it and keeps it up. `begin` starts it once: it resolves to a running thing with `ended` (a promise) and `stop`, or

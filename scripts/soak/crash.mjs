@@ -1,14 +1,15 @@
-// npm run soak -- crash [rounds]: kill -9 of the application or the database at random moments under load. Every write that
-// was answered must be there, once. Writers try a write again until it is answered, as a tablet does. Prints JSON.
+// npm run soak -- crash [minutes]: the start command under load, its application and database killed at random. It brings
+// them back by itself; every write that was answered must be there, once. Writers try a write again until it is answered,
+// as a tablet does. Prints JSON.
 import mysql from 'mysql2/promise';
-import { needVessels, openHouse, round, signIn, startBody } from '../lib/house.mjs';
+import { needVessels, percentile, round, signIn, startBody } from '../lib/house.mjs';
+import { startMariadb, wait } from '../lib/mariadb.mjs';
+import { startHouse } from '../lib/started.mjs';
 
-const [rounds = 30] = process.argv.slice(2).map(Number);
+const [minutes = 1] = process.argv.slice(2).map(Number);
 const WRITERS = 6;
-const house = await openHouse({ days: 1, name: 'limnos_crash' });
-let server = await house.serve();
-const { port } = server;
-const me = await signIn(server.address);
+const house = await startHouse();
+const me = await signIn(house.address);
 const vessels = (await needVessels(me, 20)).filter((v) => v.kind === 'pot');
 const tea = me.teas.find((t) => t.house && t.method === 'pot');
 const acked = { brews: new Set(), events: new Map(), orders: new Set() };
@@ -71,27 +72,36 @@ async function write(i) {
   }
 }
 const writers = Array.from({ length: WRITERS }, (_, i) => write(i));
-const kills = { application: 0, database: 0 };
+const kills = { application: 0, database: 0, both: 0 };
+const back = [];
+/** Seconds until the house answers from its records again. */
+async function untilBack() {
+  const from = performance.now();
+  for (;;) {
+    const res = await fetch(`${house.address}/api/house`, {
+      signal: AbortSignal.timeout(2000),
+    }).catch(() => null);
+    if (res?.status === 200) return (performance.now() - from) / 1000;
+    await wait(50);
+  }
+}
 const begun = performance.now();
-for (let n = 0; n < rounds; n++) {
-  await new Promise((r) => setTimeout(r, 250 + Math.random() * 900));
-  const which = Math.random();
-  if (which < 0.6) {
-    kills.application += 1;
-    await server.end('SIGKILL');
-  }
-  if (which > 0.45) {
-    kills.database += 1;
-    await house.database.kill();
-    await house.restartDatabase();
-  }
-  // A database made anew has a new password: the application is started again with it.
-  if (which > 0.45 && which >= 0.6) await server.end('SIGKILL');
-  server = await house.serve(port);
+while (performance.now() - begun < minutes * 60_000) {
+  await wait(500 + Math.random() * 4000);
+  const what = ['application', 'database', 'both'][Math.floor(Math.random() * 3)];
+  for (const pid of [
+    what !== 'database' && house.application(),
+    what !== 'application' && house.database(),
+  ])
+    if (pid) process.kill(pid, 'SIGKILL');
+  kills[what] += 1;
+  back.push(await untilBack());
 }
 stop = true;
 await Promise.all(writers);
-const db = await mysql.createConnection(house.database.url(house.name));
+await house.stop();
+const database = await startMariadb(house.folder, ['limnos_demo']);
+const db = await mysql.createConnection(database.url('limnos_demo'));
 const ids = async (sql) => (await db.query(sql))[0].map((r) => r.id);
 const [brews, events, orders] = [
   await ids('select id from brews'),
@@ -116,8 +126,11 @@ console.log(
   JSON.stringify(
     {
       run: 'crash',
-      rounds,
       kills,
+      backAfterSeconds: {
+        median: round(percentile(back, 0.5)),
+        longest: round(Math.max(...back)),
+      },
       seconds: round((performance.now() - begun) / 1000),
       acknowledged: {
         brews: acked.brews.size,
@@ -143,4 +156,6 @@ console.log(
   ),
 );
 await db.end();
-await house.close();
+await database.stop();
+house.remove();
+process.exit(0);

@@ -16,14 +16,17 @@ const started = Date.now();
 const clockStart = config.LIMNOS_CLOCK === undefined ? started : Date.parse(config.LIMNOS_CLOCK);
 const now = () => clockStart + (Date.now() - started);
 
-await migrateDb(pool, db, resolve(config.LIMNOS_MIGRATIONS));
-const signIns =
-  config.LIMNOS_SEED === 'empty'
-    ? []
-    : await (config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo)(db, {
-        now: now(),
-        days: config.LIMNOS_DEMO_DAYS,
-      });
+/** Tables as this version wants them, and the demo in them where it is asked for. */
+async function prepared() {
+  await migrateDb(pool, db, resolve(config.LIMNOS_MIGRATIONS));
+  if (config.LIMNOS_SEED === 'empty') return [];
+  const seed = config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo;
+  return seed(db, { now: now(), days: config.LIMNOS_DEMO_DAYS });
+}
+const signIns = await prepared().catch((error: unknown) => {
+  console.error(`The records cannot be made ready: ${(error as Error).message}`);
+  process.exit(1);
+});
 
 const work = openWork(new URL('./worker.mjs', import.meta.url));
 const server = createServer(

@@ -1,0 +1,75 @@
+// The start command itself, for a script that harms it: where it is, and which processes it keeps up.
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { isAlive, wait } from './mariadb.mjs';
+import { cleanEnv, needBuild, ROOT } from './prepare.mjs';
+
+const pidIn = (file) => {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8')).pid;
+  } catch {
+    return null;
+  }
+};
+const parentOf = (pid) => {
+  try {
+    return Number(readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ')[1]);
+  } catch {
+    return null;
+  }
+};
+
+/** Starts a demo on a folder of its own. `application` and `database` are the process ids of the moment, null between. */
+export async function startHouse({ days = 1, env = {} } = {}) {
+  needBuild();
+  const data = mkdtempSync(join(tmpdir(), 'limnos-run-'));
+  const folder = join(data, 'demo');
+  const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs')], {
+    cwd: ROOT,
+    env: cleanEnv({
+      LIMNOS_SAY: '',
+      LIMNOS_DATA: data,
+      PORT: '0',
+      LIMNOS_DEMO_DAYS: String(days),
+      LOG_LEVEL: 'silent',
+      ...env,
+    }),
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  let said = '';
+  child.stdout.on('data', (d) => {
+    said += d;
+  });
+  const ended = new Promise((r) => child.once('exit', r));
+  while (!said.includes('Ctrl-C stops it.')) {
+    if (child.exitCode !== null) throw new Error(`it did not start: ${said}`);
+    await wait(50);
+  }
+  return {
+    folder,
+    address: /http:\/\/127\.0\.0\.1:\d+/.exec(said)[0],
+    said: () => said,
+    application: () =>
+      Number(
+        readdirSync('/proc').find(
+          (pid) =>
+            /^\d+$/.test(pid) &&
+            isAlive(pid, 'dist/server/main.mjs') &&
+            parentOf(pid) === child.pid,
+        ),
+      ) || null,
+    database: () => {
+      const pid = pidIn(join(folder, 'mariadb.json'));
+      return pid && isAlive(pid, folder) ? pid : null;
+    },
+    async stop() {
+      child.kill('SIGTERM');
+      await ended;
+    },
+    remove() {
+      if (existsSync(data)) rmSync(data, { recursive: true, force: true });
+    },
+  };
+}
