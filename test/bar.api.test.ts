@@ -1,7 +1,11 @@
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
+import { EventEmitter } from 'node:events';
+import { lt, max } from 'drizzle-orm';
+import type { Response } from 'express';
 import { pino } from 'pino';
 import { createApp } from '../src/server/app';
+import { liveHub } from '../src/server/features/live';
 import { Brew } from '../src/contracts/brews';
 import { brewEvents, brews, feed, leadNotes, orders } from '../src/server/db/schema/index';
 import { ALL_RIGHT, propose } from '../src/core/correction/index';
@@ -528,6 +532,48 @@ describe('told as it happens', () => {
     const rows = await h.db.select({ seq: feed.seq, site: feed.siteId }).from(feed);
     expect(rows.map((r) => r.seq).sort((x, y) => x - y)).toEqual(rows.map((_, i) => i + 1));
     expect(new Set(rows.map((r) => r.site))).toEqual(new Set([h.ids.site]));
+  });
+  test('a page that was away until its news was swept reads everything again; so does one that heard of more than there is', async () => {
+    const cookie = await signIn();
+    const server = await serve(h.app);
+    const first = await start();
+    await event(first.id, { kind: 'pull' }).expect(200);
+    const told = ({ heard }: { heard: { event: string }[] }) =>
+      heard.filter((e) => e.event !== 'hello' && e.event !== 'beat');
+    const [{ seq }] = (await h.db.select({ seq: max(feed.seq) }).from(feed)) as [{ seq: number }];
+    await h.db.delete(feed).where(lt(feed.seq, seq));
+    const away = await listen(server, cookie, seq - 2);
+    await until(() => told(away).length > 0);
+    expect(told(away)).toMatchObject([{ event: 'reread', id: seq }]);
+    const ahead = await listen(server, cookie, seq + 1000);
+    await until(() => told(ahead).length > 0);
+    expect(told(ahead)).toMatchObject([{ event: 'reread', id: seq }]);
+    away.close();
+    ahead.close();
+  });
+  test('a page that goes while its stream is being opened leaves nothing behind', async () => {
+    const hub = liveHub(
+      { db: h.db, now: h.now, work },
+      { brewsByIds: async () => [], ordersAt: async () => [] },
+    );
+    class Wire extends EventEmitter {
+      destroyed = false;
+      written = '';
+      writeHead = () => this;
+      write = (text: string) => ((this.written += text), true);
+      end = () => this;
+    }
+    const join = (wire: Wire) =>
+      hub.join(h.ids.site, null, wire as unknown as Response, async () => true);
+    const [goes, stays] = [new Wire(), new Wire()];
+    const joined = [join(goes), join(stays)];
+    goes.emit('close');
+    await Promise.all(joined);
+    expect([hub.listening(), goes.written]).toEqual([1, '']);
+    expect(stays.written).toContain('event: hello');
+    stays.emit('close');
+    expect(hub.listening()).toBe(0);
+    hub.close();
   });
   test('what was refused is told to nobody; what a lead changes is', async () => {
     const brew = await start();

@@ -40,6 +40,10 @@ export type ReadSite = {
 const frame = (told: Told, seq?: number) =>
   `${seq === undefined ? '' : `id: ${seq}\n`}event: ${told.kind}\ndata: ${JSON.stringify(told)}\n\n`;
 
+/** News one by one, or that there is more of it than can be told: read everything again. */
+const textOf = (frames: readonly { text: string }[] | null, seq: number): string =>
+  frames?.map((f) => f.text).join('') ?? frame({ kind: 'reread', seq }, seq);
+
 export function liveHub({ db, now }: Deps, read: ReadSite) {
   const rooms = new Map<string, Room>();
   let looker: NodeJS.Timeout | null = null;
@@ -49,17 +53,21 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
     (await db.select({ seq: feedHeads.seq }).from(feedHeads).where(eq(feedHeads.siteId, siteId)))[0]
       ?.seq ?? 0;
 
-  /** What was told after `after` and up to `upTo`, as it goes over the wire. A brew told of twice is told as it is now, twice. */
+  /**
+   * What was told after `after` and up to `upTo`, as it goes over the wire. A brew told of twice is told as it is now, twice.
+   * Null when some of it is forgotten: numbers have no gaps, so that a missing row is a swept one.
+   */
   async function framesAfter(
     siteId: string,
     after: number,
     upTo: number,
-  ): Promise<{ seq: number; text: string }[]> {
+  ): Promise<{ seq: number; text: string }[] | null> {
     const rows = await db
       .select()
       .from(feed)
       .where(and(eq(feed.siteId, siteId), gt(feed.seq, after), lte(feed.seq, upTo)))
       .orderBy(asc(feed.seq));
+    if (rows.length < upTo - after) return null;
     const ids = [...new Set(rows.flatMap((r) => (r.kind === 'brew' && r.ref ? [r.ref] : [])))];
     const brews = new Map(
       (ids.length ? await read.brewsByIds(ids) : []).map((b) => [
@@ -100,12 +108,9 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
     try {
       while (client.seq < room.seq && room.clients.has(client)) {
         const to = room.seq;
-        if (to - client.seq > CATCH_UP)
-          give(room, client, frame({ kind: 'reread', seq: to }, to), to);
-        else {
-          const frames = await framesAfter(room.siteId, client.seq, to);
-          give(room, client, frames.map((f) => f.text).join(''), to);
-        }
+        const frames =
+          to - client.seq > CATCH_UP ? null : await framesAfter(room.siteId, client.seq, to);
+        give(room, client, textOf(frames, to), to);
       }
     } finally {
       client.catching = false;
@@ -121,8 +126,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       const from = room.seq;
       const frames = head - from > CATCH_UP ? null : await framesAfter(room.siteId, from, head);
       room.seq = head;
-      const text =
-        frames?.map((f) => f.text).join('') ?? frame({ kind: 'reread', seq: head }, head);
+      const text = textOf(frames, head);
       for (const c of [...room.clients]) {
         if (c.seq === from && !c.catching) give(room, c, text, head);
         else void catchUp(room, c).catch(() => leave(room, c));
@@ -181,7 +185,13 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       res: Response,
       check: () => Promise<boolean>,
     ): Promise<void> {
+      let gone = false;
+      res.on('close', () => {
+        gone = true;
+      });
       const head = await headOf(siteId);
+      // Whoever went while the records were asked is not let in: nothing would ever let them out.
+      if (gone || res.destroyed) return;
       const room = rooms.get(siteId) ?? {
         siteId,
         seq: head,
@@ -191,6 +201,8 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       };
       rooms.set(siteId, room);
       const start = Math.min(after ?? room.seq, room.seq);
+      // It heard of more than there is: the records were put back to an earlier day.
+      const ahead = after !== null && after > room.seq;
       const client: Client = { res, check, seq: start, catching: false };
       res.writeHead(200, {
         'content-type': 'text/event-stream',
@@ -198,6 +210,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
         'x-accel-buffering': 'no',
       });
       res.write(`retry: 1000\n${frame({ kind: 'hello', now: now(), seq: start })}`);
+      if (ahead) res.write(frame({ kind: 'reread', seq: start }, start));
       room.clients.add(client);
       res.on('close', () => leave(room, client));
       looker ??= setInterval(() => {
@@ -205,6 +218,8 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       }, LOOK_MS);
       await catchUp(room, client);
     },
+    /** Pages that listen now. */
+    listening: (): number => [...rooms.values()].reduce((n, r) => n + r.clients.size, 0),
     /** Ends every stream, so that the server can stop. */
     close(): void {
       for (const room of [...rooms.values()]) for (const c of [...room.clients]) leave(room, c);
