@@ -172,6 +172,63 @@ test('a calibration: each taster reads their own name and nobody else’s; files
   await h.callers.lead.get(`/api/tastings/${set.id}/report.pdf`).expect(200);
   await h.callers.lead.get(`/api/tastings/${set.id}/sheets.pdf`).expect(200);
 });
+test('a calibration: whoever ran it cannot tell by anything seen while it ran whose scores are whose', async () => {
+  // The brewer runs it and tastes in it, with two others.
+  const third = newId();
+  await h.callers.lead
+    .post('/api/people', {
+      id: third,
+      name: 'Third T.',
+      role: 'trainee',
+      siteIds: [h.ids.site],
+      secret: '9753',
+    })
+    .expect(200);
+  const others = [h.ids.trainee, third];
+  const set = (
+    await h.callers.brewer
+      .post('/api/tastings', {
+        ...asked({ kind: 'calibration', cups: [cup] }),
+        tasterIds: [h.ids.brewer, ...others],
+      })
+      .expect(200)
+  ).body as OpenTasting;
+  const does = (act: TastingAct) =>
+    h.callers.brewer
+      .post(`/api/tastings/${set.id}/events`, { id: newId(), at: h.now(), act })
+      .expect(200);
+  await does({ kind: 'start' });
+  await does({ kind: 'pour', cup: 0 });
+  await does({ kind: 'pull', cup: 0 });
+  const codes = set.exercise.cups[0]?.codes ?? [];
+  for (const [i, taster] of [h.ids.brewer, ...others].entries()) {
+    for (const code of codes)
+      await does({
+        kind: 'keep',
+        taster,
+        code,
+        sheet: { marks: {}, words: [], scores: { bitterness: 2 + i * 3 } },
+      });
+    await does({ kind: 'handIn', taster, order: null, choice: null });
+  }
+  const ran = await read(set.id, h.callers.brewer);
+  await does({ kind: 'reveal' });
+  const after = await read(set.id, h.callers.brewer);
+  const hidden = after.events.filter((e) => 'taster' in e.act && e.act.taster !== h.ids.brewer);
+  expect(hidden).toHaveLength(6);
+  const [ids, instants] = [new Set(ran.events.map((e) => e.id)), new Set(hidden.map((e) => e.at))];
+  for (const e of hidden) expect(ids.has(e.id)).toBe(false);
+  expect(instants.size).toBe(1);
+  for (const id of others) expect(JSON.stringify(after)).not.toContain(id);
+  // Bowls stand in one order for all others, names and sheets by what was written, which nobody saw.
+  const served = Object.entries(after.exercise.servings).filter(([id]) => id !== h.ids.brewer);
+  for (const [, order] of served) expect(order).toEqual([...codes].sort());
+  // And the scores are all there.
+  const scores = hidden.flatMap((e) =>
+    e.act.kind === 'keep' ? [e.act.sheet.scores?.bitterness] : [],
+  );
+  expect(scores.sort()).toEqual([5, 5, 8, 8]);
+});
 test('scores are 0 to 10', async () => {
   const t = (await setUp({ kind: 'calibration' }).expect(200)).body as OpenTasting;
   const keep = (v: number) =>

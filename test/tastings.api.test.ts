@@ -213,6 +213,26 @@ test('a paper sheet is entered by whoever runs it, and said to be; nobody else w
   expect(json.result.kind).toBe('ladder');
 });
 
+test('whoever runs it types in sheets of paper, and never over one that its taster wrote', async () => {
+  const t = await brewed();
+  const keep = (code: string, who: Caller, bitterness: 0 | 1) =>
+    does(
+      t.id,
+      { kind: 'keep', taster: h.ids.brewer, code, sheet: { marks: { bitterness }, words: [] } },
+      who,
+    );
+  await keep(codeOf(t, 0), h.callers.brewer, 0).expect(200);
+  const over = await keep(codeOf(t, 0), h.callers.lead, 1);
+  expect([over.status, over.body.details.why]).toEqual([409, 'anothersSheet']);
+  expect(over.body.message).toBe('Brewer B. wrote this sheet, and nobody else changes it.');
+  // Another bowl of the same taster may be on paper; the taster's own word then stands over the paper.
+  await keep(codeOf(t, 1), h.callers.lead, 1).expect(200);
+  await keep(codeOf(t, 1), h.callers.brewer, 0).expect(200);
+  await keep(codeOf(t, 1), h.callers.lead, 1).expect(409);
+  expect((await blind(t.id, h.callers.brewer)).sheets[codeOf(t, 0)]?.marks).toEqual({
+    bitterness: 0,
+  });
+});
 test('every open page of the site is told; the list says who still owes a sheet', async () => {
   const before = await h.db.$count(feed);
   const t = await setUp();

@@ -310,6 +310,7 @@ export type Refusal =
   | 'noSuchTaster'
   | 'noSuchCode'
   | 'notYours'
+  | 'anothersSheet'
   | 'alreadyHandedIn'
   | 'notPoured'
   | 'notPulled'
@@ -319,6 +320,12 @@ export type Refusal =
   | 'choiceMissing'
   | 'nothingHandedIn'
   | 'cannotUndo';
+/** A sheet that its taster wrote: whoever runs the table types in sheets of paper, and no others. */
+const wroteOwn = (events: readonly TastingEvent[], taster: string, code: string): boolean =>
+  events.some(
+    ({ by, act }) =>
+      act.kind === 'keep' && act.taster === taster && act.code === code && by.id === taster,
+  );
 /** Why something may not be done at a table; null when it may. `runs`: the one who set it up, or a lead. */
 export function refusalOf(
   e: Exercise,
@@ -367,7 +374,10 @@ export function refusalOf(
       if (x.id !== who.id && !who.runs) return 'notYours';
       if (x.handedIn !== null) return 'alreadyHandedIn';
       const served = e.servings[x.id] ?? [];
-      if (act.kind === 'keep') return served.includes(act.code) ? null : 'noSuchCode';
+      if (act.kind === 'keep') {
+        if (!served.includes(act.code)) return 'noSuchCode';
+        return x.id !== who.id && wroteOwn(events, x.id, act.code) ? 'anothersSheet' : null;
+      }
       if (EXERCISES[e.kind].asks === 'choice')
         return act.choice !== null && served.includes(act.choice) ? null : 'choiceMissing';
       if (!EXERCISES[e.kind].orders) return null;

@@ -12,6 +12,7 @@ export type Signed = {
   readonly name: string;
   readonly role: Role;
   readonly siteId: string;
+  /** Every site the person works at. */ readonly siteIds: readonly string[];
   readonly tokenHash: string;
   /** The shared tablet's name while nobody is signed in on it. */ readonly lockedAs: string | null;
 };

@@ -25,7 +25,10 @@ export async function sessionByHash(tx: Tx, hash: string, now: Date) {
     .from(sessions)
     .innerJoin(people, eq(people.id, sessions.personId))
     .where(and(eq(sessions.tokenHash, hash), gt(sessions.expires, now), eq(people.active, true)));
-  return row;
+  if (!row) return undefined;
+  // A site that was taken away from somebody is closed to them at once.
+  const siteIds = (await siteIdsOf(tx, [row.personId])).get(row.personId) ?? [];
+  return siteIds.includes(row.siteId) ? { ...row, siteIds } : undefined;
 }
 
 export async function siteIdsOf(tx: Tx, personIds: string[]): Promise<Map<string, string[]>> {

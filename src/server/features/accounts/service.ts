@@ -1,10 +1,11 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, ne } from 'drizzle-orm';
 import type { z } from 'zod';
 import { addPerson, changePerson, secretFault, type Person } from '#contracts/people';
 import {
   beginHouse,
   signIn,
   type House,
+  type Site,
   type OwnUnits,
   type Session,
   type SiteFields,
@@ -33,6 +34,9 @@ import { hashSecret, newToken, secretMatches, tokenHash } from './secrets';
 const SESSION_DAYS = 30;
 type SignedIn = { token: string; session: Session };
 
+/** A lead looks across; everybody else knows of the sites they work at. */
+const seenBy = (all: Site[], role: Person['role'], siteIds: readonly string[]): Site[] =>
+  role === 'lead' ? all : all.filter((s) => siteIds.includes(s.id));
 /** @param claimWord who begins an empty house must know it; empty: anybody may */
 export function accounts({ db, now }: Deps, claimWord = '') {
   const verified = verificationGate();
@@ -58,7 +62,11 @@ export function accounts({ db, now }: Deps, claimWord = '') {
         name: person.name,
         role: person.role,
         site,
-        sites: await allSites(tx),
+        sites: seenBy(
+          await allSites(tx),
+          person.role,
+          (await siteIdsOf(tx, [person.id])).get(person.id) ?? [],
+        ),
         units: await unitsOf(tx, person.id),
         lockedAs: null,
       },
@@ -89,7 +97,7 @@ export function accounts({ db, now }: Deps, claimWord = '') {
                 name: who.name,
                 role: who.role,
                 site,
-                sites: all,
+                sites: seenBy(all, who.role, who.siteIds),
                 units: await unitsOf(db, who.personId),
                 lockedAs: who.lockedAs,
               }
@@ -214,6 +222,10 @@ export function accounts({ db, now }: Deps, claimWord = '') {
       const role = given.role ?? before.role;
       if (id === who.personId && (given.active === false || role !== 'lead'))
         throw invalid({ role: 'A lead cannot put themselves out: another lead must.' });
+      if (id === who.personId && given.siteIds && !given.siteIds.includes(who.siteId))
+        throw invalid({
+          siteIds: 'You are signed in at this site: sign in at another one first.',
+        });
       if (
         given.role &&
         given.role !== before.role &&
@@ -269,9 +281,11 @@ export function accounts({ db, now }: Deps, claimWord = '') {
           by: who.personId,
           now: now(),
         });
-        // A new secret, a new role or an end ends what was open, but for the lead's own session at hand.
-        if ((secretHash || given.active === false || role !== before.role) && id !== who.personId)
-          await tx.delete(sessions).where(eq(sessions.personId, id));
+        // A new secret, a new role or an end ends what was open, but for the session at hand.
+        if (secretHash || given.active === false || role !== before.role)
+          await tx
+            .delete(sessions)
+            .where(and(eq(sessions.personId, id), ne(sessions.tokenHash, who.tokenHash)));
       });
       return {
         ...before,

@@ -19,7 +19,9 @@ import { isRight, offBy, verdictWords } from '#core/correction';
 import { METHODS } from '#core/recipes';
 import { controlChart, correctionRecord, driftsOf, groupRows, type BrewFact } from '#core/trends';
 import { epochMs, seconds, secondsBetween } from '#core/units';
+import type { Who } from '#contracts/primitives';
 import type { Tx } from '../../db/pool';
+import type { Signed } from '../../http/route';
 import { brews, lots, teas, vessels } from '../../db/schema/index';
 import { brewsByIds, idsInOrder } from './queries';
 
@@ -146,7 +148,10 @@ const COLUMNS = [
   'id',
 ] as const;
 /** One brew as a row of the exported table. SI units; texts as they are. */
-function rowOf(b: Brew): Record<(typeof COLUMNS)[number], string | number | null> {
+function rowOf(
+  b: Brew,
+  shown: (p: Who | null) => string,
+): Record<(typeof COLUMNS)[number], string | number | null> {
   const { window } = b.plan.recipe;
   const steeped =
     'pulled' in b.state
@@ -169,9 +174,9 @@ function rowOf(b: Brew): Record<(typeof COLUMNS)[number], string | number | null
     steeped_s: steeped,
     from_best_s: steeped === null ? null : Math.round((steeped - window.best) * 10) / 10,
     pull: b.timing ?? '',
-    started_by: b.startedBy.name,
-    pulled_by: b.pulledBy?.name ?? b.pulledDevice ?? '',
-    judged_by: b.judgedBy?.name ?? '',
+    started_by: shown(b.startedBy),
+    pulled_by: b.pulledBy ? shown(b.pulledBy) : (b.pulledDevice ?? ''),
+    judged_by: shown(b.judgedBy),
     verdict: b.verdict ? verdictWords(b.verdict) : '',
     correction:
       b.proposal && b.proposal.lever !== 'keep' ? (b.accepted ? 'taken' : 'not taken') : '',
@@ -192,13 +197,17 @@ export async function* exported(
   tx: Tx,
   q: LogFilters,
   form: 'csv' | 'json',
+  who: Pick<Signed, 'personId' | 'role'>,
 ): AsyncGenerator<string> {
+  // Somebody's own figures are for them and for their lead: other names are left out.
+  const shown = (p: Who | null) =>
+    p && (who.role === 'lead' || p.id === who.personId) ? p.name : '';
   yield form === 'csv' ? `\uFEFF${COLUMNS.join(',')}\r\n` : '[\n';
   let before: string | undefined;
   let first = true;
   do {
     const page = await logPage(tx, { ...q, before }, EXPORT_PAGE);
-    const rows = page.brews.map(rowOf);
+    const rows = page.brews.map((b) => rowOf(b, shown));
     if (rows.length > 0) {
       yield form === 'csv'
         ? `${unparse(

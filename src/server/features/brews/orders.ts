@@ -8,6 +8,7 @@ import type { Tx } from '../../db/pool';
 import { orders, people, teas } from '../../db/schema/index';
 import { notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
+import { mustWorkAt } from '../../http/sites';
 import { tell, type LiveHub } from '../live';
 import { lockSite } from '../accounts';
 
@@ -49,6 +50,7 @@ export function queueing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
   return {
     add: ({ at, ...given }: z.infer<typeof addOrder.body>, who: Signed) =>
       told(given.siteId, async (tx) => {
+        mustWorkAt(who, given.siteId);
         await lockSite(tx, given.siteId);
         const [there] = await tx
           .select({ id: orders.id })
@@ -63,12 +65,13 @@ export function queueing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
             personId: who.personId,
           });
       }),
-    async change(id: string, given: z.infer<typeof changeOrder.body>) {
+    async change(id: string, given: z.infer<typeof changeOrder.body>, who: Signed) {
       const [there] = await db
         .select({ siteId: orders.siteId })
         .from(orders)
         .where(eq(orders.id, id));
       if (!there) throw notFound('That order');
+      mustWorkAt(who, there.siteId);
       return told(there.siteId, async (tx) => {
         const [row] = await tx
           .select({ state: orders.state })

@@ -2,10 +2,11 @@ import { eq } from 'drizzle-orm';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
-import { brewPhotos } from '../../db/schema/index';
+import { brewPhotos, brews } from '../../db/schema/index';
 import { AppError, notFound } from '../../http/errors';
 import { pictureOf } from '../../http/pictures';
 import type { Signed } from '../../http/route';
+import { mayRead, mustWorkAt } from '../../http/sites';
 import { brewById } from './queries';
 
 /** Whether a brew has a picture, without its bytes. */
@@ -24,9 +25,14 @@ function refuseAnothers(there: { by: string } | null, who: Signed): void {
 }
 
 export function brewPictures({ db }: Deps) {
+  const mine = async (brewId: string, who: Signed) => {
+    const brew = await brewById(db, brewId);
+    if (!brew) throw notFound('That brew');
+    mustWorkAt(who, brew.siteId);
+  };
   return {
     async set(brewId: string, id: string, bytes: Uint8Array, who: Signed): Promise<{ id: string }> {
-      if (!(await brewById(db, brewId))) throw notFound('That brew');
+      await mine(brewId, who);
       const there = await photoOf(db, brewId);
       if (there?.id === id) return { id };
       refuseAnothers(there, who);
@@ -38,16 +44,19 @@ export function brewPictures({ db }: Deps) {
       return { id };
     },
     async drop(brewId: string, who: Signed): Promise<Record<string, never>> {
+      await mine(brewId, who);
       refuseAnothers(await photoOf(db, brewId), who);
       await db.delete(brewPhotos).where(eq(brewPhotos.brewId, brewId));
       return {};
     },
-    async bytes(id: string): Promise<Buffer> {
+    async bytes(id: string, who: Signed): Promise<Buffer> {
       const [row] = await db
-        .select({ body: brewPhotos.body })
+        .select({ body: brewPhotos.body, siteId: brews.siteId })
         .from(brewPhotos)
+        .innerJoin(brews, eq(brews.id, brewPhotos.brewId))
         .where(eq(brewPhotos.id, id));
       if (!row) throw notFound('That picture');
+      mayRead(who, row.siteId);
       return row.body;
     },
   };

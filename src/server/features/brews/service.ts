@@ -14,6 +14,7 @@ import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema/index';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
+import { mayRead, mustWorkAt } from '../../http/sites';
 import { lockSite, siteById } from '../accounts';
 import { lotById, teaById, versionById } from '../book';
 import { tell, type LiveHub } from '../live';
@@ -299,6 +300,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     start: (given: z.infer<typeof startBrew.body>, who: Signed): Promise<Brew> =>
       told(async (tx) => {
         // Under the lock, so that the same start sent twice at once finds the first one's brew.
+        mustWorkAt(who, given.siteId);
         await lockSite(tx, given.siteId);
         const there = await brewById(tx, given.id);
         if (there) return there;
@@ -385,7 +387,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         if (known) return must(tx, id);
         if (who.lockedAs !== null && given.kind !== 'pull' && given.kind !== 'undo')
           throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
-        if (who.lockedAs !== null && row.siteId !== who.siteId) throw notFound('That brew');
+        mustWorkAt(who, row.siteId);
         const at = instant(given.at);
         const kept = {
           id: given.id,
@@ -442,8 +444,9 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         return brew;
       }),
 
-    async one(id: string) {
+    async one(id: string, who: Signed) {
       const brew = await must(db, id);
+      mayRead(who, brew.siteId);
       const next = await nextOfTea(db, brew);
       const steeps = (await steepsOf(db, brew.leafId)).map((s, i) => ({
         id: s.id,

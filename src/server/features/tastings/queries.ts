@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { and, asc, desc, eq, ne } from 'drizzle-orm';
 import { fittedBy } from '#contracts/fits';
 import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts/tastings';
@@ -144,7 +145,27 @@ export async function viewFor(
     missing: missing(now).length,
   };
 }
-/** A calibration after its reveal, for one who tasted: the others' scores are there to be held against, whose they are is not. */
+/** One taster's sheets as they stood in the end, in the order of the codes, all at one instant. */
+function whatOnesWrote(t: Tasting['tasters'][number], at: number): TastingEvent[] {
+  const by = { id: t.id, name: 'another' };
+  const acts: TastingEvent['act'][] = [
+    ...Object.keys(t.sheets)
+      .sort()
+      .flatMap((code): TastingEvent['act'][] => {
+        const sheet = t.sheets[code];
+        return sheet ? [{ kind: 'keep', taster: t.id, code, sheet }] : [];
+      }),
+    ...(t.left === null ? [] : [{ kind: 'leave' as const, taster: t.id, reason: t.left }]),
+    ...(t.handedIn === null
+      ? []
+      : [{ kind: 'handIn' as const, taster: t.id, order: t.order, choice: t.choice }]),
+  ];
+  return acts.map((act, i) => ({ id: `${t.id}-${i + 1}`, at, by, act }));
+}
+/**
+ * A calibration after its reveal, for one who tasted: the others' scores are there to be held against, whose they are is
+ * not. Nothing that was seen while it ran tells it either: not the order of names, of bowls or of sheets, no id, no instant.
+ */
 function namelessFor(
   f: Found,
   events: readonly TastingEvent[],
@@ -152,15 +173,36 @@ function namelessFor(
   me: string,
 ): OpenTasting {
   const e = f.t.exercise;
+  const now = tastingOf(e, events);
+  // Numbered by what they wrote, which nobody saw.
+  const drawn = (x: Tasting['tasters'][number]) =>
+    createHash('sha256').update(JSON.stringify(x.sheets)).digest('hex');
   const others = new Map(
-    e.tasters.filter((t) => t.id !== me).map((t, i) => [t.id, `another-${i + 1}`]),
+    now.tasters
+      .filter((t) => t.id !== me)
+      .map((t) => ({ id: t.id, drawn: drawn(t) }))
+      .sort((a, b) => a.drawn.localeCompare(b.drawn))
+      .map((t, i) => [t.id, `another-${i + 1}`]),
   );
   const who = <T extends { id: string; name: string }>(t: T): T => {
     const id = others.get(t.id);
     return id ? { ...t, id, name: 'another' } : t;
   };
-  const act = (a: TastingEvent['act']): TastingEvent['act'] =>
-    'taster' in a ? { ...a, taster: others.get(a.taster) ?? a.taster } : a;
+  /** What was done at the table for all of them, without whose hand it was. */
+  const handless = (x: TastingEvent): TastingEvent =>
+    others.has(x.by.id) ? { ...x, by: { id: 'another', name: 'another' } } : x;
+  const byCode = (a: string, b: string) => a.localeCompare(b);
+  const revealed = events.findIndex((x) => x.act.kind === 'reveal');
+  const [before, after] = [events.slice(0, revealed), events.slice(revealed)];
+  const ofAnother = (x: TastingEvent): boolean => 'taster' in x.act && others.has(x.act.taster);
+  const at = events[revealed]?.at ?? f.t.at.getTime();
+  const written = now.tasters
+    .flatMap((t) => {
+      const id = others.get(t.id);
+      return id ? [{ ...t, id }] : [];
+    })
+    .sort((a, b) => byCode(a.id, b.id))
+    .flatMap((t) => whatOnesWrote(t, at));
   return {
     ...common,
     sees: 'all',
@@ -172,12 +214,19 @@ function namelessFor(
     nextId: null,
     exercise: {
       ...e,
-      tasters: e.tasters.map(who),
+      tasters: [...e.tasters].map(who).sort((a, b) => byCode(a.id, b.id)),
       servings: Object.fromEntries(
-        Object.entries(e.servings).map(([id, codes]) => [others.get(id) ?? id, codes]),
+        Object.entries(e.servings).map(([id, codes]) => {
+          const another = others.get(id);
+          return another ? [another, [...codes].sort(byCode)] : [id, codes];
+        }),
       ),
     },
-    events: events.map((x) => ({ ...x, by: who(x.by), act: act(x.act) })),
+    events: [
+      ...before.filter((x) => !ofAnother(x)).map(handless),
+      ...written,
+      ...after.map(handless),
+    ],
   };
 }
 /** The rounds of a dial-in that led to one, the first first. */

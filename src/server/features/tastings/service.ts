@@ -20,6 +20,7 @@ import type { Tx } from '../../db/pool';
 import { tastingEvents, tastings } from '../../db/schema/index';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
+import { mayRead, mustWorkAt } from '../../http/sites';
 import { allPeople, lockSite, siteById } from '../accounts';
 import { lotById, teaById, versionById } from '../book';
 import { tell, type LiveHub } from '../live';
@@ -66,6 +67,8 @@ function words(
       return 'That is for whoever runs this tasting.';
     case 'alreadyHandedIn':
       return `${name} has handed in. The sheet that was handed in first stands.`;
+    case 'anothersSheet':
+      return `${name} wrote this sheet, and nobody else changes it.`;
     case 'notPulled':
       return 'It is not poured off yet.';
     case 'notPoured':
@@ -87,6 +90,10 @@ function words(
   }
 }
 
+/** A guest from another site tastes, and sees what tasters see. */
+const tastes = (f: Found, who: Signed): boolean =>
+  f.t.exercise.tasters.some((t) => t.id === who.personId);
+
 export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
   const found = async (tx: Tx, id: string): Promise<Found> => {
     const f = await tastingById(tx, id);
@@ -94,14 +101,19 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     return f;
   };
   return {
-    list: async (siteId: string, who: Signed) => ({ tastings: await tastingsAt(db, siteId, who) }),
+    async list(siteId: string, who: Signed) {
+      mayRead(who, siteId);
+      return { tastings: await tastingsAt(db, siteId, who) };
+    },
     async one(id: string, who: Signed): Promise<TastingView> {
       const f = await found(db, id);
+      if (!tastes(f, who)) mayRead(who, f.t.siteId);
       return viewFor(db, f, await eventsAt(db, id), who);
     },
     /** One that somebody runs. @throws 403 for anybody else: papers name codes in every order. */
     async mustRun(id: string, who: Signed): Promise<Found> {
       const f = await found(db, id);
+      mayRead(who, f.t.siteId);
       if (!runsIt(f, who))
         throw new AppError('table.refused', 403, 'That is for whoever runs this tasting.', {
           details: { why: 'notYours' },
@@ -111,6 +123,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     /** Everything of a revealed one. @throws 409 before the reveal; 403 on a calibration's scores by name. */
     async revealed(id: string, who: Signed): Promise<{ found: Found; events: TastingEvent[] }> {
       const f = await found(db, id);
+      if (!tastes(f, who)) mayRead(who, f.t.siteId);
       if (f.t.kind === 'calibration' && who.role !== 'lead')
         throw new AppError('session.forbidden', 403, 'Everybody’s scores by name are for a lead.');
       if (f.t.stage !== 'revealed')
@@ -126,6 +139,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         throw invalid({
           cups: `${of.label}: ${of.fewestCups === of.mostCups ? `${of.fewestCups}` : `${of.fewestCups} to ${of.mostCups}`} cups.`,
         });
+      mustWorkAt(who, given.siteId);
       const there = await tastingById(db, given.id);
       if (there) return viewFor(db, there, await eventsAt(db, given.id), who);
       const [tea, version, vessel, site, people] = await Promise.all([
@@ -213,6 +227,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     ): Promise<TastingView> {
       const answer = await inTransaction(db, async (tx) => {
         const f = await found(tx, id);
+        if (!tastes(f, who)) mustWorkAt(who, f.t.siteId);
         await lockTasting(tx, id);
         const events = await eventsAt(tx, id);
         if (events.some((e) => e.id === eventId))

@@ -107,7 +107,7 @@ export function LogPage() {
   ];
   const places = [
     ...sites.map((s) => ({ value: s.id, text: s.name })),
-    { value: 'all', text: 'every site' },
+    ...(role === 'lead' ? [{ value: 'all', text: 'every site' }] : []),
   ];
   const vessels = [
     { value: '', text: 'any vessel' },

@@ -1,0 +1,165 @@
+// Two sites of one house: who acts where, who reads what, and when a session ends.
+import {
+  begunHouse,
+  cookieOf,
+  from,
+  newId,
+  POT,
+  SECRETS,
+  SITE,
+  type Begun,
+  type Caller,
+} from './house';
+
+let h: Begun;
+/** A brewer of the other site, with a pot there. */
+let other: { site: string; pot: string; person: string; brewer: Caller };
+const SECRET = '9753';
+const signIn = async (personId: string, siteId: string, secret: string) =>
+  from(
+    h.app,
+    cookieOf(await from(h.app).post('/api/session', { personId, siteId, secret }).expect(200)),
+  );
+beforeEach(async () => {
+  h = await begunHouse();
+  other = { site: newId(), pot: newId(), person: newId(), brewer: h.callers.brewer };
+  const { lead } = h.callers;
+  await lead.post('/api/sites', { ...SITE, name: 'Other room', id: other.site }).expect(200);
+  await lead.post('/api/vessels', { ...POT, id: other.pot, siteId: other.site }).expect(200);
+  await lead
+    .post('/api/people', {
+      id: other.person,
+      name: 'Brewer O.',
+      role: 'brewer',
+      siteIds: [other.site],
+      secret: SECRET,
+    })
+    .expect(200);
+  other.brewer = await signIn(other.person, other.site, SECRET);
+});
+afterEach(() => h.close());
+
+const brew = (over: object = {}) => ({
+  id: newId(),
+  siteId: h.ids.site,
+  teaId: h.ids.tea,
+  versionId: h.ids.version,
+  vesselId: h.ids.pot,
+  water: 500,
+  warmed: true,
+  warming: false,
+  place: 1,
+  at: h.now() - 240_000,
+  ...over,
+});
+const order = (siteId: string) => ({
+  id: newId(),
+  siteId,
+  teaId: h.ids.tea,
+  vesselId: null,
+  water: null,
+  forWhom: '',
+  rank: 1,
+  at: h.now(),
+});
+const pull = () => ({ id: newId(), at: h.now(), kind: 'pull' });
+
+test('only the people of a site act there', async () => {
+  const here = (await h.callers.brewer.post('/api/brews', brew()).expect(200)).body as {
+    id: string;
+  };
+  const queued = order(h.ids.site);
+  await h.callers.brewer.post('/api/orders', queued).expect(200);
+  const stranger = other.brewer;
+  await stranger.post('/api/brews', brew()).expect(403);
+  await stranger.post(`/api/brews/${here.id}/events`, pull()).expect(403);
+  await stranger.post('/api/orders', order(h.ids.site)).expect(403);
+  await stranger.patch(`/api/orders/${queued.id}`, { state: 'dropped' }).expect(403);
+  await stranger
+    .post(`/api/brews/${here.id}/photo?id=${newId()}`, Buffer.from('no matter'))
+    .expect(403);
+  await stranger.post('/api/brews', brew({ siteId: other.site, vesselId: other.pot })).expect(200);
+  await h.callers.brewer.post(`/api/brews/${here.id}/events`, pull()).expect(200);
+});
+
+test('what happens at a site is read by its people; a lead reads across, and the log of “every site” is for a lead', async () => {
+  const here = (await h.callers.brewer.post('/api/brews', brew()).expect(200)).body as {
+    id: string;
+  };
+  const { brewer: stranger } = other;
+  await stranger.get(`/api/brews/${here.id}`).expect(403);
+  await h.callers.lead.get(`/api/brews/${here.id}`).expect(200);
+  for (const path of [
+    `/api/brews?siteId=${h.ids.site}`,
+    `/api/log/brews.csv?siteId=${h.ids.site}`,
+    `/api/trends?siteId=${h.ids.site}`,
+    `/api/corrections?siteId=${h.ids.site}`,
+    `/api/tastings?siteId=${h.ids.site}`,
+  ]) {
+    expect([path, (await stranger.get(path)).status]).toEqual([path, 403]);
+    expect([path, (await h.callers.lead.get(path)).status]).toEqual([path, 200]);
+  }
+  const listed = async (who: Caller) =>
+    (await who.get('/api/brews').expect(200)).body.brews.map((b: { id: string }) => b.id);
+  expect(await listed(stranger)).toEqual([]);
+  expect(await listed(h.callers.lead)).toEqual([here.id]);
+  const sites = async (who: Caller) =>
+    (await who.get('/api/house').expect(200)).body.session.sites.length;
+  expect([await sites(stranger), await sites(h.callers.lead)]).toEqual([1, 2]);
+});
+
+test('in an exported log a name is for its bearer and for a lead', async () => {
+  const here = (await h.callers.brewer.post('/api/brews', brew()).expect(200)).body as {
+    id: string;
+  };
+  await h.callers.trainee.post(`/api/brews/${here.id}/events`, pull()).expect(200);
+  const csv = async (who: Caller) => String((await who.get('/api/log/brews.csv').expect(200)).text);
+  expect(await csv(h.callers.lead)).toMatch(/Brewer B\.,Trainee T\./);
+  expect(await csv(h.callers.trainee)).toMatch(/,,Trainee T\.,/);
+  expect(await csv(h.callers.trainee)).not.toContain('Brewer B.');
+  expect((await h.callers.trainee.get('/api/log/brews.json').expect(200)).text).not.toContain(
+    'Brewer B.',
+  );
+});
+
+describe('a session ends', () => {
+  const isIn = async (who: Caller) => (await who.get('/api/bar')).status === 200;
+  test('when its site is taken away, and only that one', async () => {
+    const both = newId();
+    await h.callers.lead
+      .post('/api/people', {
+        id: both,
+        name: 'Both B.',
+        role: 'brewer',
+        siteIds: [h.ids.site, other.site],
+        secret: SECRET,
+      })
+      .expect(200);
+    const [here, there] = [
+      await signIn(both, h.ids.site, SECRET),
+      await signIn(both, other.site, SECRET),
+    ];
+    await h.callers.lead.patch(`/api/people/${both}`, { siteIds: [h.ids.site] }).expect(200);
+    expect([await isIn(here), await isIn(there)]).toEqual([true, false]);
+    await here.post('/api/brews', brew({ siteId: other.site, vesselId: other.pot })).expect(403);
+  });
+  test('when its person’s secret is changed; a lead’s own, everywhere but here', async () => {
+    const elsewhere = await signIn(h.ids.lead, h.ids.site, SECRETS.lead);
+    await h.callers.lead
+      .patch(`/api/people/${h.ids.lead}`, { secret: 'another long passphrase' })
+      .expect(200);
+    expect([await isIn(h.callers.lead), await isIn(elsewhere)]).toEqual([true, false]);
+    await h.callers.lead.patch(`/api/people/${h.ids.brewer}`, { secret: '8642' }).expect(200);
+    expect(await isIn(h.callers.brewer)).toBe(false);
+  });
+  test('but nobody takes the site from under themselves', async () => {
+    const res = await h.callers.lead.patch(`/api/people/${h.ids.lead}`, {
+      siteIds: [other.site],
+    });
+    expect([res.status, res.body.fields.siteIds]).toEqual([
+      422,
+      'You are signed in at this site: sign in at another one first.',
+    ]);
+    expect(await isIn(h.callers.lead)).toBe(true);
+  });
+});
