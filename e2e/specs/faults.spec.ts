@@ -41,7 +41,9 @@ test('double taps start one brew and pull it once', async ({ house }) => {
   await expect(house.page.locator('.under')).toHaveCount(1);
   await house.page.locator('.under .act').getByRole('button').first().dblclick();
   // What is done at the pull follows from the vessel that was brewed in last.
-  await expect(house.page.locator('.under')).toContainText(/(Lifted|Released|Poured) at/);
+  await expect(house.page.locator('.under')).toContainText(
+    /(Lifted|Poured off|Released|Bag out|Served) at/,
+  );
   await expect(house.page).toHaveURL(/\/$/);
 });
 test('a double tap on "Water on" does not lift the basket', async ({ house }) => {

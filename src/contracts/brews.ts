@@ -15,7 +15,7 @@ import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './book';
 import { endpoint } from './endpoint';
 import { PLACES } from './limits';
 import { ROUTES } from './routes';
-import { Id, Instant, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
+import { Id, Instant, InstantText, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
 import { VesselFields } from './shelf';
 
 export const MarkBody = z.union([
@@ -318,8 +318,8 @@ export const LogFilters = z.strictObject({
   pull: z.enum(PULL_FILTERS).optional(),
   correction: z.enum(CORRECTIONS).optional(),
   /** Started at or after, and before. */
-  from: z.coerce.number().int().optional(),
-  to: z.coerce.number().int().optional(),
+  from: InstantText.optional(),
+  to: InstantText.optional(),
 });
 export type LogFilters = z.infer<typeof LogFilters>;
 export const LogQuery = LogFilters.extend({

@@ -11,6 +11,8 @@ export const quantity = <Q extends Quantity<string>>(bounds: {
 export const Id = z.uuid();
 /** ms since 1970; this century. */
 export const Instant = z.number().int().min(946_684_800_000).max(4_102_444_800_000);
+/** The same within an address. */
+export const InstantText = z.coerce.number().pipe(Instant);
 export const Name = z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 letters.');
 export const Text = (max: number) => z.string().trim().max(max, `At most ${max} letters.`);
 export const Who = z.strictObject({ id: Id, name: z.string() });
