@@ -21,6 +21,8 @@ const RENEW_EVERY = 50;
 /** The stream has no end; a site whose people are put right has no use for others. */
 const LEFT_OUT = new Set(['getLive']);
 
+/** Asked for seldom: who is locked or out is refused everything after. */
+const ENDS_SESSION = new Set(['lockSession', 'signOut']);
 const cookies = new Map<Role, string>();
 async function renew(h: Begun): Promise<void> {
   for (const role of ROLES) {
@@ -102,6 +104,7 @@ test(`${REQUESTS} requests of every route and role: none ends in a 5xx`, async (
       ids = await idsOf(h);
     }
     const [name, e] = all[i % all.length] as [string, Endpoint];
+    if (ENDS_SESSION.has(name) && chance() < 0.9) continue;
     const role = chance() < 0.1 ? null : pick(chance, chance() < 0.5 ? ['lead'] : ROLES);
     const path = addressOf(e, ids, h, chance);
     const body = bodyOf(e, ids, h, chance, jpeg);

@@ -3,6 +3,7 @@ import express, { type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
+import { isIP } from 'node:net';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { Deps } from './deps';
@@ -48,6 +49,12 @@ export function createApp(deps: AppDeps): Express {
       strictTransportSecurity: false,
     }),
   );
+  app.use((req, res, next) => {
+    // A name is asked for over HTTPS ever after; an address alone may be another machine's tomorrow.
+    if (req.secure && isIP(req.hostname) === 0)
+      res.setHeader('strict-transport-security', 'max-age=15552000');
+    next();
+  });
   app.use(compression());
   app.use('/api', (_req, res, next) => {
     // Every answer tells the time, so that a device can set its clock by it.

@@ -80,11 +80,11 @@ export type World = { readonly ids: readonly string[]; readonly now: number };
 
 /** A value of a schema; the deeper it stands, the plainer. */
 export function valueOf(schema: Schema, world: World, chance: Chance, deep = 0): unknown {
-  if (chance() < 0.04) return pick(chance, HOSTILE);
+  if (chance() < 0.02) return pick(chance, HOSTILE);
   const root = schema;
 
   function ofSchema(s: Schema, depth: number): unknown {
-    if (chance() < 0.02) return pick(chance, HOSTILE);
+    if (chance() < 0.008) return pick(chance, HOSTILE);
     if (s.$ref) {
       const named = root.$defs?.[s.$ref.split('/').at(-1) ?? ''];
       return named && depth < 8 ? ofSchema(named, depth + 1) : null;
@@ -138,7 +138,8 @@ export function valueOf(schema: Schema, world: World, chance: Chance, deep = 0):
     const [least, most] = [s.minimum ?? -1000, s.maximum ?? 1000];
     // An instant is wanted near the present; else it is refused as one, and nothing behind it is reached.
     if (most > 1e12 && chance() < 0.9) return world.now - Math.floor(chance() * 600_000);
-    const edge = pick(chance, [least, most, least + chance() * (most - least)]);
+    const between = least + chance() * (most - least);
+    const edge = chance() < 0.3 ? pick(chance, [least, most]) : between;
     return whole ? Math.round(edge) : edge;
   }
   function aText(s: Schema): string {

@@ -77,7 +77,7 @@ export function fromDatabase(error: unknown): unknown {
       {},
       { cause: error },
     );
-  if ((e.code && AWAY.has(e.code)) || e.errno === 1053 || e.errno === 1927) {
+  if (e.fatal || (e.code && AWAY.has(e.code)) || e.errno === 1053 || e.errno === 1927) {
     return new AppError(
       'database.away',
       503,
@@ -103,6 +103,23 @@ function unreadable(raw: unknown): AppError | null {
   );
 }
 
+/** What the log may hold of a failure: never what people typed, which the driver and Drizzle put into their messages. */
+export function loggable(raw: unknown): Record<string, unknown> {
+  const { errno, code } = driverError(raw);
+  const e = raw instanceof Error ? raw : new Error(String(raw));
+  const ofDatabase = errno !== undefined || /^Failed query/.test(e.message);
+  return {
+    type: e.name,
+    message: ofDatabase ? 'a query failed' : e.message.slice(0, 300),
+    code,
+    errno,
+    at: e.stack
+      ?.split('\n')
+      .filter((line) => line.startsWith('    at '))
+      .slice(0, 8),
+  };
+}
+
 /** The last handler: known errors are sent, unknown ones logged and hidden. */
 export const errorHandler =
   (log: Logger): ErrorRequestHandler =>
@@ -115,7 +132,8 @@ export const errorHandler =
         : error instanceof AppError
           ? error
           : null;
-    if (!known || known.status >= 500) log.error({ err: raw, path: req.path }, 'request failed');
+    if (!known || known.status >= 500)
+      log.error({ failure: loggable(raw), path: req.path }, 'request failed');
     const body: ErrorBody = known
       ? { code: known.code, message: known.message, ...known.extra }
       : {

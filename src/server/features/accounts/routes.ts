@@ -22,7 +22,14 @@ export function cookieOf(req: Request): string | null {
   return found ? found.slice(COOKIE.length + 1) : null;
 }
 const keep = (res: Response, token: string) =>
-  res.cookie(COOKIE, token, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: MONTH_MS });
+  res.cookie(COOKIE, token, {
+    httpOnly: true,
+    sameSite: 'strict',
+    // Over plain HTTP, on the machine itself, a secure cookie would not be kept.
+    secure: res.req.secure,
+    path: '/',
+    maxAge: MONTH_MS,
+  });
 
 export function accountRoutes(on: ReturnType<typeof routes>, accounts: Accounts) {
   on.open(getHouse, ({ who }) => accounts.house(who));

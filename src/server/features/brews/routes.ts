@@ -27,6 +27,8 @@ import { brewers } from './queries';
 import { brewPictures } from './photo';
 import { brewing } from './service';
 
+/** A whole log is read out for so many at once. */
+const MOST_EXPORTS = 3;
 /** What one person did, picked out, is for that person and for leads. @throws 403 for anybody else. */
 function mustBeOwn(personId: string | undefined, who: Signed): void {
   if (personId && personId !== who.personId && who.role !== 'lead')
@@ -43,6 +45,7 @@ export function brewRoutes(
   live: Pick<LiveHub, 'nudge'>,
 ) {
   const { db, now } = deps;
+  let exporting = 0;
   const brews = brewing(deps, live);
   const queue = queueing(deps, live);
   on.signed(getBar, ({ who }) => brews.bar(who.siteId));
@@ -77,13 +80,21 @@ export function brewRoutes(
     const query = { ...asked, siteId: siteRead(who, asked.siteId) };
     res.type(params.form === 'csv' ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8');
     res.setHeader('content-disposition', `attachment; filename="brews.${params.form}"`);
+    if (exporting >= MOST_EXPORTS)
+      throw new AppError(
+        'server.busy',
+        503,
+        'The log is being saved for others. Try again in a moment.',
+      );
+    exporting += 1;
     // Somebody who leaves in the middle ends it; nothing is read that nobody takes.
-    await pipeline(
-      Readable.from(exported(db, query, params.form, who), { highWaterMark: 1 }),
-      res,
-    ).catch((error: unknown) => {
-      if (!res.destroyed) throw error;
-    });
+    await pipeline(Readable.from(exported(db, query, params.form, who), { highWaterMark: 1 }), res)
+      .catch((error: unknown) => {
+        if (!res.destroyed) throw error;
+      })
+      .finally(() => {
+        exporting -= 1;
+      });
   });
   on.signed(getTrends, ({ query, who }) => {
     mustBeOwn(query.personId, who);

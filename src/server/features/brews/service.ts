@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, count } from 'drizzle-orm';
 import { cardFaultWords, cardOf, planAgain, planOf, withLeafBack } from '#contracts/plan';
 import type { z } from 'zod';
 import type { Bar, Brew, BrewEventBody, Happened, startBrew } from '#contracts/brews';
@@ -12,7 +12,7 @@ import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema/index';
-import { AppError, notFound } from '../../http/errors';
+import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
 import { lockSite, siteById } from '../accounts';
@@ -42,6 +42,14 @@ import { waitingOrders } from './orders';
 const RECENT = 6;
 /** A device's clock may run this far ahead before it is held back to ours, ms. */
 const AHEAD = 2000;
+/** What waited on a device longer than this is no brew of the bar any more, ms. */
+const LONGEST_WAIT = 35 * 86_400_000;
+/** Two devices' clocks may differ by so much, ms. */
+const CLOCKS_APART = 60_000;
+/** A brew is a few dozen acts; more is a device gone wild. */
+const MOST_EVENTS = 300;
+/** A start that comes so much later was made offline, by a book that was right when it was made, ms. */
+const MADE_OFFLINE = 600_000;
 
 const REFUSALS: Record<Extract<Step, { kind: 'refused' }>['why'], string> = {
   alreadyOn: 'The water is on already.',
@@ -188,6 +196,12 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     ];
     if (!tea || !version || version.teaId !== tea.id) throw notFound('That recipe');
     if (!site) throw notFound('That site');
+    if (given.after === null && version.state === 'retired' && given.at > now() - MADE_OFFLINE)
+      throw new AppError(
+        'brew.cannot',
+        409,
+        `${tea.name}: version ${version.number} is retired. The book has a newer one: choose the tea again.`,
+      );
     if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
     const busy = await busyIn(tx, site.id, vessel.id);
     if (busy)
@@ -304,6 +318,10 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         await lockSite(tx, given.siteId);
         const there = await brewById(tx, given.id);
         if (there) return there;
+        if (given.at < now() - LONGEST_WAIT)
+          throw invalid({
+            at: 'It began more than a month ago: that is no brew of the bar any more.',
+          });
         const { site, vessel, lotId, versionId, plan, leafId, teaId } = await planned(tx, given);
         const place = await freePlace(tx, site.id, given.place);
         const at = new Date(instant(given.at));
@@ -389,6 +407,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
           throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
         mustWorkAt(who, row.siteId);
         const at = instant(given.at);
+        await refuseImpossible(tx, row, given.kind, at);
         const kept = {
           id: given.id,
           brewId: id,
@@ -478,6 +497,35 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       errors: await pullErrors(db, teaId, siteId, PULLS),
     }),
   };
+
+  /** @throws when it cannot have happened then, or when there is no end of it */
+  async function refuseImpossible(
+    tx: Tx,
+    row: BrewRow,
+    kind: BrewEventBody['kind'],
+    at: number,
+  ): Promise<void> {
+    const first =
+      kind === 'judge' && row.pulled !== null ? row.pulled.getTime() : row.startedAt.getTime();
+    if (at < first - CLOCKS_APART)
+      throw refused(
+        await must(tx, row.id),
+        'tooEarly',
+        kind === 'judge'
+          ? 'It would be judged before its steep ended.'
+          : 'It would have happened before the brew began.',
+      );
+    const [kept] = await tx
+      .select({ n: count() })
+      .from(brewEvents)
+      .where(eq(brewEvents.brewId, row.id));
+    if ((kept?.n ?? 0) >= MOST_EVENTS)
+      throw refused(
+        await must(tx, row.id),
+        'tooMany',
+        `It has ${MOST_EVENTS} records already: no more are kept.`,
+      );
+  }
 
   /** The columns an event sets. @throws the refusal when the brew cannot take it. */
   async function changed(
