@@ -8,7 +8,7 @@ import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
 
 await build({ logLevel: 'warn' });
 await bundle({
-  entryPoints: ['src/server/main.ts', 'src/server/worker.ts'],
+  entryPoints: ['src/server/main.ts', 'src/server/worker.ts', 'src/server/newPassphrase.ts'],
   outdir: 'dist/server',
   outExtension: { '.js': '.mjs' },
   bundle: true,

@@ -90,7 +90,8 @@ async function endOrphan(folder, data) {
 
 /**
  * Starts it and makes the databases. Returns urls by name, `ended`, `stop` and `kill`.
- * The password is made anew unless one is given; it lives in a 0600 file of a temporary folder until the stop.
+ * The password is made anew unless one is given; until the stop it lives in two files that only their owner reads: one of a
+ * temporary folder, and mariadb.json.
  * With `samePort` no other port will do than the wished one.
  */
 export async function startMariadb(
@@ -149,7 +150,10 @@ export async function startMariadb(
     told = (told + d).slice(-4000);
   });
   server.stderr.unref?.();
-  writeFileSync(join(folder, 'mariadb.json'), JSON.stringify({ pid: server.pid, port }));
+  // For backup and other scripts of the same owner; gone with the stop.
+  writeFileSync(join(folder, 'mariadb.json'), JSON.stringify({ pid: server.pid, port, password }), {
+    mode: 0o600,
+  });
   const ended = new Promise((r) => server.once('exit', r));
   let over = false;
   ended.then(() => {

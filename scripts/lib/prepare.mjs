@@ -78,11 +78,14 @@ export function needPackages(wanted) {
 const sha = (parts) => parts.reduce((h, p) => h.update(p), createHash('sha256')).digest('hex');
 const readIf = (path) => (existsSync(path) ? readFileSync(path, 'utf8') : '');
 
-/** Installs modules from the lock file when it or node has changed. */
+/** Installs modules from the lock file when what is asked for, the lock or node has changed. */
 export function needModules() {
   const stamp = join(ROOT, 'node_modules/.limnos-lock');
+  const { dependencies, devDependencies, overrides } = JSON.parse(
+    readFileSync(join(ROOT, 'package.json'), 'utf8'),
+  );
   const now = sha([
-    readFileSync(join(ROOT, 'package.json')),
+    JSON.stringify([dependencies, devDependencies, overrides]),
     readFileSync(join(ROOT, 'package-lock.json')),
     process.version,
   ]);
