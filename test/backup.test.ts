@@ -55,13 +55,11 @@ beforeAll(async () => {
   await migrateDb(pool, db, 'drizzle');
   await seedDemo(db, { now: TEST_INSTANT, days: 2 });
   const [tea] = await db.select({ id: t.teas.id }).from(t.teas).limit(1);
-  await db
-    .insert(t.photos)
-    .values({
-      id: tea?.id ?? '',
-      teaId: tea?.id ?? '',
-      body: Buffer.from([0, 255, 39, 92, 10, 26]),
-    });
+  await db.insert(t.photos).values({
+    id: tea?.id ?? '',
+    teaId: tea?.id ?? '',
+    body: Buffer.from([0, 255, 39, 92, 10, 26]),
+  });
   await pool.end();
   before = await counted(url(NAME));
   writeFileSync(join(folder, 'real-house'), '');
