@@ -32,6 +32,11 @@ test('a kept answer is the same one again, and only for the same things', async 
   const first = await work.kept(ECHO as never, 'c', 1);
   expect(await work.kept(ECHO as never, 'c', 1)).toBe(first);
   expect(await work.kept(ECHO as never, 'c', 2)).not.toBe(first);
+  const [a, b] = await Promise.all([
+    work.kept(ECHO as never, 'd', 3),
+    work.kept(ECHO as never, 'd', 3),
+  ]);
+  expect(a).toBe(b);
   await expect(work.kept(FAIL as never)).rejects.toThrow('as asked');
   await work.close();
 });

@@ -38,6 +38,7 @@ export function openWork(file: URL, { mostMs = MOST_MS } = {}): Work {
     sizeCalculation: (v) =>
       1 + (typeof v === 'string' || v instanceof Uint8Array ? v.length : KEPT_SIZE / 100),
   });
+  const making = new Map<string, Promise<unknown>>();
   const send = async (sent: Sent): Promise<unknown> => {
     if (threads.queueSize >= MOST_WAITING) throw busy();
     const limit = AbortSignal.timeout(mostMs);
@@ -56,9 +57,16 @@ export function openWork(file: URL, { mostMs = MOST_MS } = {}): Work {
         .digest('base64');
       const there = kept.get(key);
       if (there !== undefined) return there as never;
-      const made = await work.run(task, ...args);
-      if (made !== null && made !== undefined) kept.set(key, made);
-      return made;
+      // Asked for by many at once, it is made once for all of them.
+      const being = making.get(key) ?? work.run(task, ...args);
+      making.set(key, being);
+      try {
+        const made = await being;
+        if (made !== null && made !== undefined) kept.set(key, made);
+        return made as never;
+      } finally {
+        making.delete(key);
+      }
     },
     close: () => threads.destroy(),
   };

@@ -83,7 +83,7 @@ function DiskLeft() {
   if (left === null) return null;
   return (
     <span className="small away" role="status">
-      <b>The server’s disk is nearly full, {left} MB are left: no pictures, no imports.</b>
+      <b>Server’s disk nearly full: {left} MB left</b>
     </span>
   );
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  awayWords,
   isStaleLock,
   makerOf,
   nextToSend,
@@ -151,3 +152,12 @@ describe('what is told', () => {
     expect(isStaleLock(event('a', 'pull', { maker: pela }), dov)).toBe(false);
   });
 });
+
+test.each([
+  [null, 'No connection since 14:02.'],
+  ['internal', 'No connection since 14:02.'],
+  ['database.away', 'The server’s records are away since 14:02.'],
+  ['disk.full', 'The server’s disk is full since 14:02: nothing is kept.'],
+] as const)('while nothing is kept it is said why: %s', (why, words) =>
+  expect(awayWords(why, '14:02')).toBe(words),
+);

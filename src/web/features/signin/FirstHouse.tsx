@@ -30,6 +30,7 @@ export function FirstHousePage({ asksWord }: { asksWord: boolean }) {
         'site.name': 'name',
         'lead.name': 'lead',
         'lead.secret': 'secret',
+        word: 'word',
       });
     }
   });
