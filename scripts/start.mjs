@@ -2,6 +2,7 @@
 //   --empty       a real, empty house; plain starts open it from then on
 //   --demo        the demo, also when there is a real house
 //   --reset-demo  the demo made new, and nothing else
+//   --shop        over HTTPS to the shop's own network, for its tablets; with any of the others
 import { startApplication } from './lib/application.mjs';
 import { folders, isReal, markReal, moveOut, own } from './lib/folders.mjs';
 import { freePort, startMariadb } from './lib/mariadb.mjs';
@@ -12,9 +13,13 @@ import { claimWord } from './lib/words.mjs';
 
 const flags = new Set(process.argv.slice(2));
 for (const f of flags)
-  if (!['--empty', '--demo', '--reset-demo'].includes(f))
-    giveUp(`${f} is not known here: --empty, --demo or --reset-demo.`);
-const FIRST_PORT = 8137;
+  if (!['--empty', '--demo', '--reset-demo', '--shop'].includes(f))
+    giveUp(`${f} is not known here: --empty, --demo, --reset-demo or --shop.`);
+const shop = flags.has('--shop');
+/** Of the house; in a shop that of HTTPS, and the plain page that helps devices in has the usual one. */
+const FIRST_PORT = shop ? 8443 : 8137;
+/** Certificates are looked at so often while it runs. */
+const RENEW_MS = 12 * 3_600_000;
 const ownDatabase = !process.env.DATABASE_URL;
 
 if (ownDatabase)
@@ -48,6 +53,43 @@ process.on('SIGINT', () => stop());
 process.on('SIGTERM', () => stop());
 if (npm) setInterval(() => process.ppid !== npm && stop(), 500).unref();
 
+/** The house's own certificates, renewed as long as it runs; or the owner's (TLS_CERT, TLS_KEY). */
+async function shopFiles() {
+  const { houseCertificates, reachable } = await import('./lib/certificates.mjs');
+  const here = reachable();
+  const LIMNOS_SHOP_HOST = process.env.LIMNOS_SHOP_HOST || here.names[0];
+  const LIMNOS_SHOP_IP = process.env.LIMNOS_SHOP_IP || here.addresses[0];
+  const LIMNOS_HELP_PORT = process.env.PORT === '0' ? '0' : process.env.LIMNOS_HELP_PORT || '8137';
+  const as = {
+    where: () => {
+      const now = reachable();
+      return { ...now, names: [...new Set([LIMNOS_SHOP_HOST, ...now.names])] };
+    },
+  };
+  const { TLS_CERT, TLS_KEY } = process.env;
+  if (TLS_CERT && TLS_KEY)
+    return {
+      LIMNOS_SHOP_HOST,
+      LIMNOS_SHOP_IP,
+      LIMNOS_HELP_PORT,
+      LIMNOS_TLS_CERT: TLS_CERT,
+      LIMNOS_TLS_KEY: TLS_KEY,
+    };
+  const files = await houseCertificates(folder, as);
+  setInterval(
+    () => void houseCertificates(folder, as).catch((e) => say(`No new certificate: ${e.message}`)),
+    RENEW_MS,
+  ).unref();
+  return {
+    LIMNOS_SHOP_HOST,
+    LIMNOS_SHOP_IP,
+    LIMNOS_HELP_PORT,
+    LIMNOS_TLS_CERT: files.certificate,
+    LIMNOS_TLS_KEY: files.key,
+    LIMNOS_TLS_AUTHORITY: files.authority,
+  };
+}
+
 /** The first start of each says what is wrong and ends; whatever ends later is started again where it was. */
 async function first(what, begin) {
   try {
@@ -73,6 +115,7 @@ let port = wished === 0 ? 0 : await freePort(wished);
 if (wished !== 0 && port !== wished) say(`Port ${wished} is taken, so this is on ${port}.`);
 let seed = flags.has('--reset-demo') ? 'reset-demo' : real ? 'empty' : 'demo';
 const word = real ? claimWord() : '';
+const tls = shop ? await shopFiles() : {};
 
 server = await first('The server', async () => {
   const one = await startApplication({
@@ -81,14 +124,20 @@ server = await first('The server', async () => {
     LIMNOS_SEED: seed,
     LIMNOS_CLAIM_WORD: word,
     LIMNOS_DISK: ownDatabase ? folder : '',
+    ...tls,
   });
   port = one.port;
+  if (shop) tls.LIMNOS_HELP_PORT = String(one.helpPort);
   // Once made new, a demo is kept.
   if (seed === 'reset-demo') seed = 'demo';
   return one;
 });
-const { signIns } = server.now();
-say(`\nLimnos is on http://127.0.0.1:${port}`);
+const { signIns, shop: reached } = server.now();
+if (reached) {
+  say(`\nLimnos is on ${reached.address} in this network.`);
+  say(`A device is let in by the page at ${reached.help}`);
+  if (reached.fingerprint) say(`Its certificate’s fingerprint: ${reached.fingerprint}`);
+} else say(`\nLimnos is on http://127.0.0.1:${port}`);
 if (signIns.length) {
   say('\nDemo sign-ins (an invented house):');
   for (const s of signIns)

@@ -14,6 +14,8 @@ needPackages({
   'mariadb-install-db': 'mariadb-server',
   ...CHROMIUM_PACKAGE,
   pdftotext: 'poppler-utils',
+  certutil: 'libnss3-tools',
+  ip: 'iproute2',
 });
 needModules();
 

@@ -569,10 +569,10 @@ describe('told as it happens', () => {
     const joined = [join(goes), join(stays)];
     goes.emit('close');
     await Promise.all(joined);
-    expect([hub.listening(), goes.written]).toEqual([1, '']);
+    expect([hub.devices().length, goes.written]).toEqual([1, '']);
     expect(stays.written).toContain('event: hello');
     stays.emit('close');
-    expect(hub.listening()).toBe(0);
+    expect(hub.devices()).toEqual([]);
     hub.close();
   });
   test('what was refused is told to nobody; what a lead changes is', async () => {

@@ -24,12 +24,14 @@ export async function startApplication(env) {
       throw new Error(`it ended with ${how}`);
     }),
   ]);
-  const watch = watchOver(child, ready.port);
+  const watch = watchOver(child, ready.helpPort ?? ready.port, ready.helpPort ? '/' : '/api/time');
   void ended.then(() => clearInterval(watch));
   return {
     pid: child.pid,
     port: ready.port,
     signIns: ready.signIns,
+    shop: ready.shop,
+    helpPort: ready.helpPort,
     ended,
     async stop() {
       child.kill('SIGTERM');
@@ -40,11 +42,11 @@ export async function startApplication(env) {
   };
 }
 
-function watchOver(child, port) {
+function watchOver(child, port, path) {
   let silent = 0;
   return setInterval(async () => {
     try {
-      await fetch(`http://127.0.0.1:${port}/api/time`, {
+      await fetch(`http://127.0.0.1:${port}${path}`, {
         signal: AbortSignal.timeout(WATCH.answer),
       });
       silent = 0;

@@ -22,11 +22,11 @@ const parentOf = (pid) => {
 };
 
 /** Starts a demo on a folder of its own. `application` and `database` are the process ids of the moment, null between. */
-export async function startHouse({ days = 1, env = {} } = {}) {
+export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
   needBuild();
   const data = mkdtempSync(join(tmpdir(), 'limnos-run-'));
   const folder = join(data, 'demo');
-  const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs')], {
+  const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs'), ...flags], {
     cwd: ROOT,
     env: cleanEnv({
       LIMNOS_SAY: '',
@@ -49,7 +49,9 @@ export async function startHouse({ days = 1, env = {} } = {}) {
   }
   return {
     folder,
-    address: /http:\/\/127\.0\.0\.1:\d+/.exec(said)[0],
+    address: /Limnos is on (\S+)/.exec(said)[1],
+    /** The page that lets devices in, in a shop. */
+    help: /by the page at (\S+)/.exec(said)?.[1] ?? '',
     said: () => said,
     application: () =>
       Number(

@@ -10,6 +10,7 @@ import * as live from './live';
 import * as people from './people';
 import * as print from './print';
 import * as shelf from './shelf';
+import * as shop from './shop';
 import * as tastings from './tastings';
 
 const isEndpoint = (v: unknown): v is Endpoint =>
@@ -17,7 +18,21 @@ const isEndpoint = (v: unknown): v is Endpoint =>
 
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [book, brews, exchange, fits, history, house, instruments, live, people, print, shelf, tastings]
+  [
+    book,
+    brews,
+    exchange,
+    fits,
+    history,
+    house,
+    instruments,
+    live,
+    people,
+    print,
+    shelf,
+    shop,
+    tastings,
+  ]
     .flatMap((m) => Object.entries(m))
     .filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

@@ -89,6 +89,8 @@ export const ROUTES = {
   printPocket: { method: 'GET', path: '/api/vessels/:id/pocket.pdf', access: 'trainee' },
   printScaling: { method: 'GET', path: '/api/vessels/:id/scaling.pdf', access: 'trainee' },
   printSpoons: { method: 'GET', path: '/api/print/spoons.pdf', access: 'trainee' },
+  getShop: { method: 'GET', path: '/api/shop', access: 'lead' },
+  getShopCode: { method: 'GET', path: '/api/shop/code.svg', access: 'lead' },
   listVessels: { method: 'GET', path: '/api/vessels', access: 'trainee', whenLocked: true },
   addVessel: { method: 'POST', path: '/api/vessels', access: 'lead' },
   changeVessel: { method: 'PATCH', path: '/api/vessels/:id', access: 'lead' },

@@ -16,6 +16,7 @@ import { historyRoutes } from './features/history';
 import { liveHub, liveRoutes, tellAll } from './features/live';
 import { printRoutes } from './features/print';
 import { shelfRoutes } from './features/shelf';
+import { shopRoutes, type Shop } from './features/shop';
 import { tastingRoutes } from './features/tastings';
 import { diskOf, needRoom, tellDisk, type Disk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
@@ -28,6 +29,7 @@ export type AppDeps = Deps & {
   readonly trustedProxies?: readonly string[];
   /** Asked of whoever begins an empty house. */ readonly claimWord?: string;
   readonly disk?: Disk;
+  /** How the house is reached from its own network. */ readonly shop?: () => Shop | null;
 };
 
 /** The pipeline in reading order. */
@@ -97,6 +99,7 @@ export function createApp(deps: AppDeps): Express {
   printRoutes(on, deps);
   historyRoutes(on, deps);
   exchangeRoutes(on, deps);
+  shopRoutes(on, deps.shop ?? (() => null), live);
   app.use('/api', () => {
     throw new AppError('notFound', 404, 'There is nothing at this address.');
   });

@@ -24,6 +24,17 @@ const Env = z.object({
   LIMNOS_DISK: z.string().default(''),
   /** Fewer megabytes left than this are few: said on every page, and large things are refused. */
   LIMNOS_DISK_LOW: z.coerce.number().min(0).default(500),
+  /** Files of a certificate and its key: the house is served over HTTPS to its own network. Empty: loopback, plain. */
+  LIMNOS_TLS_CERT: z.string().default(''),
+  LIMNOS_TLS_KEY: z.string().default(''),
+  /** The certificate of the authority behind them, for devices to take; empty: they trust it already. */
+  LIMNOS_TLS_AUTHORITY: z.string().default(''),
+  /** The name by which devices reach this machine. */
+  LIMNOS_SHOP_HOST: z.string().default(''),
+  /** Its address in the shop's network. */
+  LIMNOS_SHOP_IP: z.string().default('127.0.0.1'),
+  /** Where the plain page stands that helps a device in. */
+  LIMNOS_HELP_PORT: z.coerce.number().int().min(0).max(65535).default(8137),
   LIMNOS_SEED: z.enum(['demo', 'empty', 'reset-demo']).default('demo'),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });

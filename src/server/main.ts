@@ -1,9 +1,11 @@
-import { createServer } from 'node:http';
+import { createServer, type RequestListener, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
 import { migrateDb, openDb, openPool } from './db/pool';
+import { helpServer, secureServer, shopAt, type Shop } from './features/shop';
 import { diskOf } from './http/disk';
 import { resetDemo, seedDemo } from './demo';
 import { openWork } from './work/pool';
@@ -29,35 +31,58 @@ const signIns = await prepared().catch((error: unknown) => {
 });
 
 const work = openWork(new URL('./worker.mjs', import.meta.url));
-const server = createServer(
-  createApp({
-    db,
-    now,
-    work,
-    log,
-    webFolder: resolve(config.LIMNOS_WEB),
-    trustedProxies: config.LIMNOS_TRUSTED_PROXIES,
-    claimWord: config.LIMNOS_CLAIM_WORD,
-    disk: diskOf(config.LIMNOS_DISK, config.LIMNOS_DISK_LOW),
-  }),
-);
-server.listen(config.PORT, '127.0.0.1', () => {
-  const address = server.address();
-  const port = typeof address === 'object' && address ? address.port : config.PORT;
-  const ready = { ready: true, port, signIns };
-  if (process.send) process.send(ready);
-  else console.log(JSON.stringify(ready));
+const secure = config.LIMNOS_TLS_CERT !== '';
+const portOf = (of: Server) => (of.address() as AddressInfo).port;
+const listening = (of: Server, port: number, host: string) =>
+  new Promise<number>((ready) => {
+    of.once('error', (error) => {
+      console.error(`The server cannot listen: ${error.message}`);
+      process.exit(1);
+    });
+    of.listen(port, host, () => ready(portOf(of)));
+  });
+
+// The page that helps devices in needs the port of the house, and the house's own page that of the help.
+let shop: Shop | null = null;
+const app = createApp({
+  db,
+  now,
+  work,
+  log,
+  webFolder: resolve(config.LIMNOS_WEB),
+  trustedProxies: config.LIMNOS_TRUSTED_PROXIES,
+  claimWord: config.LIMNOS_CLAIM_WORD,
+  disk: diskOf(config.LIMNOS_DISK, config.LIMNOS_DISK_LOW),
+  shop: () => shop,
 });
-server.on('error', (error) => {
-  console.error(`The server cannot listen: ${error.message}`);
-  process.exit(1);
-});
+const server: Server = secure
+  ? secureServer(app, config.LIMNOS_TLS_CERT, config.LIMNOS_TLS_KEY)
+  : createServer(app);
+const port = await listening(server, config.PORT, secure ? '0.0.0.0' : '127.0.0.1');
+let help: Server | null = null;
+let answerHelp: RequestListener | null = null;
+if (secure) {
+  help = createServer((req, res) => answerHelp?.(req, res));
+  const helpPort = await listening(help, config.LIMNOS_HELP_PORT, '0.0.0.0');
+  shop = shopAt(
+    { host: config.LIMNOS_SHOP_HOST, ip: config.LIMNOS_SHOP_IP },
+    port,
+    helpPort,
+    config.LIMNOS_TLS_AUTHORITY,
+  );
+  answerHelp = helpServer(shop);
+}
+const ready = { ready: true, port, signIns, shop, helpPort: help ? portOf(help) : null };
+if (process.send) process.send(ready);
+else console.log(JSON.stringify(ready));
 
 let stopping = false;
 function stop() {
   if (stopping) return;
   stopping = true;
   void work.close();
+  help?.close();
+  help?.closeAllConnections();
   server.close(() => pool.end().finally(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => process.exit(0), 3000).unref();

@@ -6,6 +6,7 @@ import type {
   setVocabulary,
   Tea,
 } from '#contracts/book';
+import type { getShop } from '#contracts/shop';
 import type { getCorrections } from '#contracts/brews';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import type { moveFit, TeaFitPage, useFit } from '#contracts/fits';
@@ -119,6 +120,9 @@ const leadApi = api.injectEndpoints({
       query: ({ id, body }) => ({ url: pathOf(ROUTES.moveFit, { id }), method: 'POST', body }),
       invalidatesTags: ['Book'],
     }),
+    shop: build.query<ResponseOf<typeof getShop>, void>({
+      query: () => ({ url: ROUTES.getShop.path }),
+    }),
     setBrewPhoto: build.mutation<unknown, PictureWrite>({
       query: ({ id, photo, body }) => ({
         url: pathOf(ROUTES.setBrewPhoto, { id }),
@@ -163,6 +167,7 @@ const leadApi = api.injectEndpoints({
 });
 
 export const {
+  useShopQuery,
   useSetBrewPhotoMutation,
   useDropBrewPhotoMutation,
   useSetSwatchesMutation,

@@ -20,6 +20,8 @@ const KEPT_MS = 24 * 3_600_000;
 const SWEEP_MS = 600_000;
 
 type Client = {
+  /** Who listens: a person, or a locked tablet by its name. */ readonly name: string;
+  readonly since: number;
   readonly res: Response;
   readonly check: () => Promise<boolean>;
   seq: number;
@@ -184,6 +186,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       after: number | null,
       res: Response,
       check: () => Promise<boolean>,
+      name = '',
     ): Promise<void> {
       let gone = false;
       res.on('close', () => {
@@ -203,7 +206,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       const start = Math.min(after ?? room.seq, room.seq);
       // It heard of more than there is: the records were put back to an earlier day.
       const ahead = after !== null && after > room.seq;
-      const client: Client = { res, check, seq: start, catching: false };
+      const client: Client = { name, since: now(), res, check, seq: start, catching: false };
       res.writeHead(200, {
         'content-type': 'text/event-stream',
         'cache-control': 'no-store, no-transform',
@@ -218,8 +221,11 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       }, LOOK_MS);
       await catchUp(room, client);
     },
-    /** Pages that listen now. */
-    listening: (): number => [...rooms.values()].reduce((n, r) => n + r.clients.size, 0),
+    /** Pages that listen now, by who is at them. */
+    devices: () =>
+      [...rooms.values()].flatMap(({ siteId, clients }) =>
+        [...clients].map(({ name, since }) => ({ name, siteId, since })),
+      ),
     /** Ends every stream, so that the server can stop. */
     close(): void {
       for (const room of [...rooms.values()]) for (const c of [...room.clients]) leave(room, c);

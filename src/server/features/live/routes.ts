@@ -10,6 +10,7 @@ export function liveRoutes(on: ReturnType<typeof routes>, hub: LiveHub, readSess
       Number.isFinite(heard) ? heard : null,
       res,
       async () => (await readSession(req)) !== null,
+      who.lockedAs ?? who.name,
     );
   });
 }

@@ -7,6 +7,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { BookKeeping } from './BookKeeping';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
+import { ShopAddress } from './ShopAddress';
 import { SiteEdit } from './SiteEdit';
 
 const SOUNDS = ['quiet', 'soft', 'usual', 'loud'] as const;
@@ -90,6 +91,7 @@ export function HousePage() {
           )}
         </section>
         {lead && <People />}
+        {lead && <ShopAddress />}
         {lead && <BookKeeping />}
         <MyUnits />
         <section>

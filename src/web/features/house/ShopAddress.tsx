@@ -1,0 +1,70 @@
+import { ROUTES } from '#contracts/routes';
+import { useShopQuery } from '../../app/leadRecords';
+import { useSession } from '../../app/session';
+import { failureOf } from '../../app/api';
+import { Loading, Note } from '../../ui/Note';
+import { clockText } from '../bar';
+
+const ASK_AGAIN_MS = 10_000;
+
+/** How a tablet is let in, and which listen now. */
+export function ShopAddress() {
+  const { sites } = useSession();
+  const { data, error } = useShopQuery(undefined, { pollingInterval: ASK_AGAIN_MS });
+  return (
+    <section>
+      <h2>
+        Devices<small>tablets and phones in the shop’s own network</small>
+      </h2>
+      {!data && (error ? <Note bad>{failureOf(error).message}</Note> : <Loading what="devices" />)}
+      {data?.address === null && (
+        <p className="mt-1 max-w-[640px]">
+          This house is served to its own machine only. Started with{' '}
+          <code>npm start -- --shop</code>, it is reached by the tablets of the shop, over HTTPS.
+        </p>
+      )}
+      {data?.address && data.help && (
+        <div className="flex flex-wrap gap-6 mt-2">
+          <img
+            src={ROUTES.getShopCode.path}
+            width={150}
+            height={150}
+            alt={`Code of the page ${data.help}`}
+          />
+          <div className="max-w-[560px]">
+            <p>
+              A new device reads this code, or opens <b>{data.help}</b>: the page there says how it
+              is let in. After that the house is at <b>{data.address}</b>
+            </p>
+            {data.fingerprint && (
+              <p className="small mt-2" style={{ overflowWrap: 'anywhere' }}>
+                The certificate’s fingerprint, SHA-256; the device must show the same:{' '}
+                {data.fingerprint}
+              </p>
+            )}
+          </div>
+        </div>
+      )}
+      {data && data.devices.length > 0 && (
+        <table className="grid-table plain mt-3">
+          <thead>
+            <tr>
+              <th className="l">open now, by</th>
+              <th className="l">site</th>
+              <th>since</th>
+            </tr>
+          </thead>
+          <tbody>
+            {data.devices.map((d, i) => (
+              <tr key={i}>
+                <td className="l">{d.name}</td>
+                <td className="l">{sites.find((s) => s.id === d.siteId)?.name ?? ''}</td>
+                <td>{clockText(d.since)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
