@@ -11,14 +11,15 @@ import { brewEvents, brews, feed, leadNotes, orders } from '../src/server/db/sch
 import { ALL_RIGHT, propose } from '../src/core/correction/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import {
+  type Begun,
   begunHouse,
+  brewBody,
+  type Caller,
   cookieOf,
   from,
   newId,
   POT,
   SECRETS,
-  type Begun,
-  type Caller,
   work,
 } from './house';
 
@@ -28,19 +29,7 @@ beforeEach(async () => {
 });
 afterEach(() => h.close());
 
-const startBody = (over: object = {}) => ({
-  id: newId(),
-  siteId: h.ids.site,
-  teaId: h.ids.tea,
-  versionId: h.ids.version,
-  vesselId: h.ids.pot,
-  water: 500,
-  warmed: true,
-  warming: false,
-  place: 1,
-  at: h.now() - 240_000,
-  ...over,
-});
+const startBody = (over: object = {}) => brewBody(h, over);
 const start = async (over: object = {}): Promise<Brew> =>
   (await h.callers.brewer.post('/api/brews', startBody(over)).expect(200)).body;
 const event = (id: string, body: object, who: Caller = h.callers.brewer) =>

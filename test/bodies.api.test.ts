@@ -2,7 +2,7 @@
 import { gzipSync } from 'node:zlib';
 import request from 'supertest';
 import { depthOf } from '../src/server/http/body';
-import { begunHouse, newId, type Begun } from './house';
+import { type Begun, begunHouse, newId, orderBody } from './house';
 
 let h: Begun;
 let cookie: string;
@@ -17,17 +17,7 @@ beforeAll(async () => {
 });
 afterAll(() => h.close());
 
-const order = (over: object = {}) => ({
-  id: newId(),
-  siteId: h.ids.site,
-  teaId: h.ids.tea,
-  vesselId: null,
-  water: null,
-  forWhom: '',
-  rank: 1,
-  at: h.now(),
-  ...over,
-});
+const order = (over: object = {}) => orderBody(h, over);
 /** A write with headers of one's own. */
 const send = (path: string, body: Buffer | string, headers: Record<string, string>, by = cookie) =>
   request(h.app)

@@ -1,7 +1,7 @@
 import { brewEvents, brews, leadNotes } from '../src/server/db/schema/index';
 import { ALL_RIGHT, propose } from '../src/core/correction/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
-import { begunHouse, newId, POT, type Begun } from './house';
+import { type Begun, begunHouse, brewBody, newId, POT } from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -9,19 +9,7 @@ beforeEach(async () => {
 });
 afterEach(() => h.close());
 
-const startBody = (over: object = {}) => ({
-  id: newId(),
-  siteId: h.ids.site,
-  teaId: h.ids.tea,
-  versionId: h.ids.version,
-  vesselId: h.ids.pot,
-  water: 500,
-  warmed: true,
-  warming: false,
-  place: 1,
-  at: h.now() - 240_000,
-  ...over,
-});
+const startBody = (over: object = {}) => brewBody(h, over);
 const start = async (over: object = {}) =>
   (await h.callers.brewer.post('/api/brews', startBody(over)).expect(200)).body;
 const event = (id: string, body: object, who = h.callers.brewer) =>

@@ -3,7 +3,7 @@ import { pino } from 'pino';
 import { createApp } from '../src/server/app';
 import { fromDatabase } from '../src/server/http/errors';
 import { diskOf } from '../src/server/http/disk';
-import { begunHouse, from, cookieOf, newId, SECRETS, work, type Begun } from './house';
+import { type Begun, begunHouse, cookieOf, from, newId, orderBody, SECRETS, work } from './house';
 
 let h: Begun;
 beforeAll(async () => {
@@ -43,18 +43,7 @@ test('a nearly full disk is told with every answer; large things are refused, a 
   await lead
     .post('/api/exchange/preview', { name: 'a', text: 'a', table: null, answers: {} })
     .expect(507);
-  await lead
-    .post('/api/orders', {
-      id: newId(),
-      siteId: h.ids.site,
-      teaId: h.ids.tea,
-      vesselId: null,
-      water: null,
-      forWhom: '',
-      rank: 1,
-      at: h.now(),
-    })
-    .expect(200);
+  await lead.post('/api/orders', orderBody(h)).expect(200);
 });
 test('with room nothing is said', async () => {
   const lead = await leadOf(withDisk(null));

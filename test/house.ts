@@ -194,3 +194,30 @@ export async function begunHouse() {
 }
 export type Begun = Awaited<ReturnType<typeof begunHouse>>;
 export const newId = () => v7();
+
+/** A brew of the begun house, four minutes on; `over` changes what is asked for. */
+export const brewBody = ({ ids, now }: Pick<Begun, 'ids' | 'now'>, over: object = {}) => ({
+  id: newId(),
+  siteId: ids.site,
+  teaId: ids.tea,
+  versionId: ids.version,
+  vesselId: ids.pot,
+  water: 500,
+  warmed: true,
+  warming: false,
+  place: 1,
+  at: now() - 240_000,
+  ...over,
+});
+/** An order of its tea, for nobody yet. */
+export const orderBody = ({ ids, now }: Pick<Begun, 'ids' | 'now'>, over: object = {}) => ({
+  id: newId(),
+  siteId: ids.site,
+  teaId: ids.tea,
+  vesselId: null,
+  water: null,
+  forWhom: '',
+  rank: 1,
+  at: now(),
+  ...over,
+});

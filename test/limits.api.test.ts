@@ -9,7 +9,7 @@ import { brewEvents, versions } from '../src/server/db/schema/index';
 import { fromDatabase, loggable } from '../src/server/http/errors';
 import { ALL_RIGHT, propose } from '../src/core/correction/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
-import { begunHouse, newId, SECRETS, work, type Begun } from './house';
+import { type Begun, begunHouse, brewBody, newId, SECRETS, work } from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -17,19 +17,7 @@ beforeEach(async () => {
 });
 afterEach(() => h.close());
 
-const brew = (over: object = {}) => ({
-  id: newId(),
-  siteId: h.ids.site,
-  teaId: h.ids.tea,
-  versionId: h.ids.version,
-  vesselId: h.ids.pot,
-  water: 500,
-  warmed: true,
-  warming: false,
-  place: 1,
-  at: h.now() - 240_000,
-  ...over,
-});
+const brew = (over: object = {}) => brewBody(h, over);
 const start = async (over: object = {}): Promise<string> =>
   (await h.callers.brewer.post('/api/brews', brew(over)).expect(200)).body.id;
 const event = (id: string, body: object) =>

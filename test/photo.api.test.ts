@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { begunHouse, newId, type Begun } from './house';
+import { type Begun, begunHouse, brewBody, newId } from './house';
 
 let h: Begun;
 beforeAll(async () => {
@@ -69,22 +69,9 @@ test('a photo over the limit is refused; nothing is the empty picture', async ()
 });
 
 test('the picture of a cup is kept with its brew only when it is sent: small, without metadata; whoever kept it or a lead takes it away', async () => {
-  const brew = (
-    await h.callers.brewer
-      .post('/api/brews', {
-        id: newId(),
-        siteId: h.ids.site,
-        teaId: h.ids.tea,
-        versionId: h.ids.version,
-        vesselId: h.ids.pot,
-        water: 500,
-        warmed: true,
-        warming: false,
-        place: 1,
-        at: h.now() - 240_000,
-      })
-      .expect(200)
-  ).body as { id: string };
+  const brew = (await h.callers.brewer.post('/api/brews', brewBody(h)).expect(200)).body as {
+    id: string;
+  };
   const read = async () =>
     (await h.callers.brewer.get(`/api/brews/${brew.id}`).expect(200)).body.photo as {
       id: string;

@@ -1,6 +1,6 @@
 import { ENDPOINTS } from '../src/contracts/all';
 import { ROLES } from '../src/contracts/people';
-import { begunHouse, from, newId, type Begun } from './house';
+import { type Begun, begunHouse, brewBody, from, newId, orderBody } from './house';
 
 let h: Begun;
 beforeAll(async () => {
@@ -36,16 +36,7 @@ test('an address that is not there says so', async () =>
   expect((await h.callers.lead.get('/api/nothing').expect(404)).body.code).toBe('notFound'));
 
 test('a write that names its person is refused under another’s session, and one that names the tablet may do no more than a locked one', async () => {
-  const order = {
-    id: newId(),
-    siteId: h.ids.site,
-    teaId: h.ids.tea,
-    vesselId: null,
-    water: null,
-    forWhom: '',
-    rank: 1,
-    at: h.now(),
-  };
+  const order = orderBody(h);
   const other = await h.callers.trainee
     .post('/api/orders', order)
     .set('x-limnos-person', h.ids.brewer);
@@ -54,18 +45,7 @@ test('a write that names its person is refused under another’s session, and on
     .post('/api/orders', order)
     .set('x-limnos-person', h.ids.brewer)
     .expect(200);
-  const brew = {
-    id: newId(),
-    siteId: h.ids.site,
-    teaId: h.ids.tea,
-    versionId: h.ids.version,
-    vesselId: h.ids.pot,
-    water: 500,
-    warmed: true,
-    warming: false,
-    place: 1,
-    at: h.now() - 240_000,
-  };
+  const brew = brewBody(h);
   await h.callers.brewer.post('/api/brews', brew).expect(200);
   const event = (body: object) =>
     h.callers.brewer

@@ -1,14 +1,16 @@
 // Two sites of one house: who acts where, who reads what, and when a session ends.
 import {
+  type Begun,
   begunHouse,
+  brewBody,
+  type Caller,
   cookieOf,
   from,
   newId,
+  orderBody,
   POT,
   SECRETS,
   SITE,
-  type Begun,
-  type Caller,
 } from './house';
 
 let h: Begun;
@@ -39,29 +41,8 @@ beforeEach(async () => {
 });
 afterEach(() => h.close());
 
-const brew = (over: object = {}) => ({
-  id: newId(),
-  siteId: h.ids.site,
-  teaId: h.ids.tea,
-  versionId: h.ids.version,
-  vesselId: h.ids.pot,
-  water: 500,
-  warmed: true,
-  warming: false,
-  place: 1,
-  at: h.now() - 240_000,
-  ...over,
-});
-const order = (siteId: string) => ({
-  id: newId(),
-  siteId,
-  teaId: h.ids.tea,
-  vesselId: null,
-  water: null,
-  forWhom: '',
-  rank: 1,
-  at: h.now(),
-});
+const brew = (over: object = {}) => brewBody(h, over);
+const order = (siteId: string) => orderBody(h, { siteId });
 const pull = () => ({ id: newId(), at: h.now(), kind: 'pull' });
 
 test('only the people of a site act there', async () => {
