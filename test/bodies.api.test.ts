@@ -2,7 +2,7 @@
 import { gzipSync } from 'node:zlib';
 import request from 'supertest';
 import { depthOf } from '../src/server/http/body';
-import { type Begun, begunHouse, newId, orderBody } from './house';
+import { type Begun, begunHouse, orderBody } from './house';
 
 let h: Begun;
 let cookie: string;
