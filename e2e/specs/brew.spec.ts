@@ -75,7 +75,7 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
 }) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.trainee);
-  await bar.standsSince(118, { tea: 'Sennet Hollow', vessel: 'White pot' });
+  await bar.standsSince(112, { tea: 'Sennet Hollow', vessel: 'White pot' });
   await bar.pull('Sennet Hollow');
   await bar.judge('Sennet Hollow');
   await expect(house.page.getByTestId('expect')).toContainText('As the house cup.');
