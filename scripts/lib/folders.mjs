@@ -3,13 +3,14 @@ import {
   cpSync,
   existsSync,
   mkdirSync,
+  readdirSync,
   readFileSync,
   renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs';
 import { homedir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { isAlive, wait } from './mariadb.mjs';
 import { ROOT } from './prepare.mjs';
 import { giveUp, say } from './say.mjs';
@@ -26,21 +27,32 @@ export const isReal = (real) => existsSync(join(real, MARK));
 export const markReal = (real) =>
   writeFileSync(join(real, MARK), 'A real house: a plain start opens it.\n');
 
-/** A house that lay in the checkout is moved out of it, once. Its demo stays, and is made anew where it was. */
-export function moveOut({ real }) {
-  if (!existsSync(join(OLD, MARK)) || isReal(real) || process.env.LIMNOS_DATA) return;
-  const half = `${real}.half`;
+const isRunning = (folder) => {
+  const file = join(folder, 'owner.json');
+  if (!existsSync(file)) return false;
+  const { pid } = JSON.parse(readFileSync(file, 'utf8') || '{}');
+  return Boolean(pid) && isAlive(pid, 'start.mjs');
+};
+/**
+ * A house that lay with the demo in the program's folder is moved out of it, once: copied whole, then put in its place, and
+ * only then taken away where it was. The demo is made anew there.
+ */
+export function moveOut({ real, demo }) {
+  if (!existsSync(join(demo, MARK)) || isReal(real)) return;
+  if (isRunning(demo))
+    giveUp(`The house in ${demo} is running. Stop it first: it moves to ${real}.`);
+  if (existsSync(real) && readdirSync(real).length > 0)
+    giveUp(`${real} is there already, and not empty. Move it away first, then start again.`);
   say(`This house's data moves out of the program's folder, to ${real} ...`);
+  const half = `${real}.half`;
   rmSync(half, { recursive: true, force: true });
-  mkdirSync(join(real, '..'), { recursive: true });
-  cpSync(OLD, half, { recursive: true, preserveTimestamps: true });
-  rmSync(join(half, 'owner.json'), { force: true });
-  rmSync(join(half, 'mariadb.json'), { force: true });
-  if (existsSync(real)) giveUp(`${real} is there already. Move it away first, then start again.`);
+  mkdirSync(dirname(real), { recursive: true });
+  cpSync(demo, half, { recursive: true, preserveTimestamps: true });
+  for (const name of ['owner.json', 'mariadb.json']) rmSync(join(half, name), { force: true });
+  rmSync(real, { recursive: true, force: true });
   renameSync(half, real);
-  rmSync(join(OLD, MARK));
-  rmSync(join(OLD, 'mariadb'), { recursive: true, force: true });
-  rmSync(join(OLD, '.made'), { force: true });
+  for (const name of [MARK, 'mariadb', '.made'])
+    rmSync(join(demo, name), { recursive: true, force: true });
   say('It is moved. Nothing of it is left in the program’s folder.');
 }
 
