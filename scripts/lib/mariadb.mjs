@@ -88,13 +88,25 @@ async function endOrphan(folder, data) {
   rmSync(note, { force: true });
 }
 
+/** Between finding a free port and taking it another may have taken it: it is tried again with another one. */
+const PORT_TRIES = 3;
+const PORT_TAKEN = /Address already in use|Can't start server: Bind on/;
 /**
  * Starts it and makes the databases. Returns urls by name, `ended`, `stop` and `kill`.
  * The password is made anew unless one is given; until the stop it lives in two files that only their owner reads: one of a
  * temporary folder, and mariadb.json.
  * With `samePort` no other port will do than the wished one.
  */
-export async function startMariadb(
+export async function startMariadb(folder, databases, how = {}) {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await startOnce(folder, databases, how);
+    } catch (error) {
+      if (tries >= PORT_TRIES || how.samePort || !PORT_TAKEN.test(error.message)) throw error;
+    }
+  }
+}
+async function startOnce(
   folder,
   databases,
   {
@@ -160,8 +172,7 @@ export async function startMariadb(
     over = true;
   });
   for (let i = 0; !(await answers(port)); i++) {
-    if (over || i > STARTS_WITHIN_MS / 25)
-      throw new Error(`The database did not start:\n${told.slice(-1500)}`);
+    if (over || i > STARTS_WITHIN_MS / 25) throw new Error(`The database did not start:\n${told}`);
     await wait(25);
   }
   void ended.then(() => rmSync(run, { recursive: true, force: true }));
