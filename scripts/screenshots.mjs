@@ -1,14 +1,14 @@
 // npm run screenshots: one picture per main view, from a demo of its own, into docs/screenshots/.
 // Look at every one before committing it.
-import { fork } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { forkApplication } from './lib/application.mjs';
 import { openChromium } from './lib/chromium.mjs';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { startMariadb } from './lib/mariadb.mjs';
-import { cleanEnv, needBuild, ROOT } from './lib/prepare.mjs';
+import { needBuild, ROOT } from './lib/prepare.mjs';
 import { say } from './lib/say.mjs';
 
 needBuild();
@@ -34,18 +34,14 @@ function shiftClock(by) {
 }
 const folder = mkdtempSync(join(tmpdir(), 'limnos-shots-'));
 const database = await startMariadb(folder, ['limnos_shots']);
-const server = fork(join(ROOT, 'dist/server/main.mjs'), {
-  cwd: ROOT,
-  env: cleanEnv({
-    DATABASE_URL: database.url('limnos_shots'),
-    PORT: '0',
-    LIMNOS_SEED: 'demo',
-    LIMNOS_CLOCK: new Date(now()).toISOString(),
-    LOG_LEVEL: 'silent',
-  }),
-  stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+const { child: server, ready } = await forkApplication({
+  DATABASE_URL: database.url('limnos_shots'),
+  PORT: '0',
+  LIMNOS_SEED: 'demo',
+  LIMNOS_CLOCK: new Date(now()).toISOString(),
+  LOG_LEVEL: 'silent',
 });
-const { port } = await new Promise((resolve) => server.once('message', resolve));
+const { port } = ready;
 const browser = await openChromium();
 const context = await browser.newContext({
   viewport: { width: 1280, height: 800 },

@@ -100,12 +100,14 @@ async function first(what, begin) {
     return null;
   }
 }
+let databaseUrl = process.env.DATABASE_URL;
 if (ownDatabase) {
   let as = {};
   database = await first('The database', async () => {
     const one = await startMariadb(folder, [name], as);
-    // Whoever holds a connection finds it again at the same place.
+    // The server finds the database again at the same place.
     as = { port: one.port, password: one.password, samePort: true };
+    databaseUrl = one.url(name);
     return one;
   });
 }
@@ -119,7 +121,7 @@ const tls = shop ? await shopFiles() : {};
 
 server = await first('The server', async () => {
   const one = await startApplication({
-    DATABASE_URL: database ? database.now().url(name) : process.env.DATABASE_URL,
+    DATABASE_URL: databaseUrl,
     PORT: String(port),
     LIMNOS_SEED: seed,
     LIMNOS_CLAIM_WORD: word,

@@ -1,19 +1,17 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:http';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+// @ts-expect-error -- plain JavaScript of the scripts
+import { isAlive } from '../scripts/lib/mariadb.mjs';
+// @ts-expect-error -- plain JavaScript of the scripts
+import { applicationOf } from '../scripts/lib/started.mjs';
 
 // The start command as a person uses it, on a data folder of its own. The build is there: the test command makes it first.
 const folder = mkdtempSync(join(tmpdir(), 'limnos-start-'));
 const running: ChildProcess[] = [];
-const alive = (pid: number, mark: string) => {
-  try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(mark);
-  } catch {
-    return false;
-  }
-};
+const alive: (pid: number, mark: string) => boolean = isAlive;
 /** The real house lies in the folder itself, the demo below it. */
 const demo = join(folder, 'demo');
 const pidIn = (file: string, at = demo) =>
@@ -105,15 +103,7 @@ test('the application killed, then the database, then both: each is back by itse
   const { address, child, sofar } = await start();
   const before = await house(address);
   const [owner, database] = [ownerPid(), databasePid()];
-  const application = () =>
-    Number(
-      readdirSync('/proc').find(
-        (pid) =>
-          /^\d+$/.test(pid) &&
-          alive(Number(pid), 'dist/server/main.mjs') &&
-          readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[1] === String(owner),
-      ),
-    );
+  const application = (): number => applicationOf(owner) ?? 0;
   const first = application();
   expect(first).toBeGreaterThan(1);
   const back = async (): Promise<boolean> => {

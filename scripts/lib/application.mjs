@@ -9,13 +9,13 @@ const WATCH = { every: 3000, answer: 5000, silent: 4 };
 /** After so long a stop is no longer asked for, ms. */
 const STOP_MS = 5000;
 
-/** Starts one; resolves when it is ready. @throws when it ends before */
-export async function startApplication(env) {
+/** One process of the built application: its child, what it said when it was ready, and its end. @throws when it ends before */
+export async function forkApplication(env, { detached = false } = {}) {
   const child = fork(join(ROOT, 'dist/server/main.mjs'), {
     cwd: ROOT,
-    detached: true,
+    detached,
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-    env: cleanEnv({ NODE_ENV: 'production', ...env }),
+    env: cleanEnv(env),
   });
   const ended = new Promise((r) => child.once('exit', (code, signal) => r(signal ?? code)));
   const ready = await Promise.race([
@@ -24,6 +24,15 @@ export async function startApplication(env) {
       throw new Error(`it ended with ${how}`);
     }),
   ]);
+  return { child, ready, ended };
+}
+
+/** One that is watched over, for the start command. */
+export async function startApplication(env) {
+  const { child, ready, ended } = await forkApplication(
+    { NODE_ENV: 'production', ...env },
+    { detached: true },
+  );
   const watch = watchOver(child, ready.helpPort ?? ready.port, ready.helpPort ? '/' : '/api/time');
   void ended.then(() => clearInterval(watch));
   return {

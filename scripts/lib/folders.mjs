@@ -17,6 +17,8 @@ import { giveUp, say } from './say.mjs';
 
 const OLD = join(ROOT, '.data');
 const MARK = 'real-house';
+/** Stands in the command line of every script that may own a folder: start, backup, restore, new-passphrase. */
+const SCRIPTS = 'scripts/';
 /** LIMNOS_DATA is the folder of the real house, with the demo's below it. */
 export function folders(env = process.env) {
   if (env.LIMNOS_DATA) return { real: env.LIMNOS_DATA, demo: join(env.LIMNOS_DATA, 'demo') };
@@ -31,7 +33,7 @@ const isRunning = (folder) => {
   const file = join(folder, 'owner.json');
   if (!existsSync(file)) return false;
   const { pid } = JSON.parse(readFileSync(file, 'utf8') || '{}');
-  return Boolean(pid) && isAlive(pid, 'start.mjs');
+  return Boolean(pid) && isAlive(pid, SCRIPTS);
 };
 /**
  * A house that lay with the demo in the program's folder is moved out of it, once: copied whole, then put in its place, and
@@ -57,7 +59,7 @@ export function moveOut({ real, demo }) {
 }
 
 /**
- * One start command at a time on a folder. `npm`: the process of npm that started this one; it may be killed without
+ * One script at a time on a folder whose database it starts. `npm`: the process of npm that started this one; it may be killed without
  * telling us, and what it started is then stopping by itself.
  */
 export async function own(folder, npm) {
@@ -66,7 +68,7 @@ export async function own(folder, npm) {
   if (existsSync(file)) {
     const owner = JSON.parse(readFileSync(file, 'utf8') || '{}');
     const there = () =>
-      Boolean(owner.pid) && owner.pid !== process.pid && isAlive(owner.pid, 'start.mjs');
+      Boolean(owner.pid) && owner.pid !== process.pid && isAlive(owner.pid, SCRIPTS);
     for (let i = 0; i < 100 && there() && owner.npm && !isAlive(owner.npm, 'npm'); i++)
       await wait(100);
     if (there())

@@ -1,11 +1,11 @@
 // A house of its own for a script: a private database, servers that can be killed, somebody signed in.
-import { fork } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
+import { forkApplication } from './application.mjs';
 import { startMariadb } from './mariadb.mjs';
-import { cleanEnv, needBuild, needPackages, ROOT } from './prepare.mjs';
+import { needBuild, needPackages } from './prepare.mjs';
 
 /** Starts one; `close` ends all of it. */
 export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } = {}) {
@@ -20,32 +20,21 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
   };
   /** One more process of the application on the same database; on `port` when it is given. */
   house.serve = async (port = 0) => {
-    const child = fork(join(ROOT, 'dist/server/main.mjs'), {
-      cwd: ROOT,
-      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-      env: cleanEnv({
-        DATABASE_URL: house.database.url(name),
-        PORT: String(port),
-        LIMNOS_SEED: 'demo',
-        LIMNOS_DEMO_DAYS: String(days),
-        LOG_LEVEL: 'silent',
-      }),
-    });
-    const ready = await new Promise((resolve, reject) => {
-      child.once('message', resolve);
-      child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+    const { child, ready, ended } = await forkApplication({
+      DATABASE_URL: house.database.url(name),
+      PORT: String(port),
+      LIMNOS_SEED: 'demo',
+      LIMNOS_DEMO_DAYS: String(days),
+      LOG_LEVEL: 'silent',
     });
     const server = {
       child,
       port: ready.port,
       address: `http://127.0.0.1:${ready.port}`,
-      end: (signal) =>
-        child.exitCode !== null || child.signalCode !== null
-          ? Promise.resolve()
-          : new Promise((r) => {
-              child.once('exit', r);
-              child.kill(signal);
-            }),
+      end: (signal) => {
+        child.kill(signal);
+        return ended;
+      },
     };
     house.servers.push(server);
     return server;

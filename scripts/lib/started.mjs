@@ -21,6 +21,14 @@ const parentOf = (pid) => {
   }
 };
 
+/** The application that a start command keeps up, by the command's process id; null between two of them. */
+export const applicationOf = (start) =>
+  Number(
+    readdirSync('/proc').find(
+      (pid) => /^\d+$/.test(pid) && isAlive(pid, 'dist/server/main.mjs') && parentOf(pid) === start,
+    ),
+  ) || null;
+
 /** Starts a demo on a folder of its own. `application` and `database` are the process ids of the moment, null between. */
 export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
   needBuild();
@@ -53,15 +61,7 @@ export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
     /** The page that lets devices in, in a shop. */
     help: /by the page at (\S+)/.exec(said)?.[1] ?? '',
     said: () => said,
-    application: () =>
-      Number(
-        readdirSync('/proc').find(
-          (pid) =>
-            /^\d+$/.test(pid) &&
-            isAlive(pid, 'dist/server/main.mjs') &&
-            parentOf(pid) === child.pid,
-        ),
-      ) || null,
+    application: () => applicationOf(child.pid),
     database: () => {
       const pid = pidIn(join(folder, 'mariadb.json'));
       return pid && isAlive(pid, folder) ? pid : null;

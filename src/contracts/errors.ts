@@ -8,7 +8,6 @@ export const ERROR_CODES = [
   'server.busy',
   'disk.low',
   'disk.full',
-  'house.word',
   'database.away',
   'record.duplicate',
   'reference.missing',

@@ -13,22 +13,26 @@ export const siteById = async (tx: Tx, id: string): Promise<Site | undefined> =>
 export const lockSite = (tx: Tx, siteId: string) =>
   tx.execute(sql`select id from sites where id = ${siteId} for update`);
 
+/** Whose session it is, with every site of theirs; none when its own site was taken away from them. */
 export async function sessionByHash(tx: Tx, hash: string, now: Date) {
-  const [row] = await tx
+  const rows = await tx
     .select({
       personId: people.id,
       name: people.name,
       role: people.role,
       siteId: sessions.siteId,
       lockedAs: sessions.lockedAs,
+      worksAt: personSites.siteId,
     })
     .from(sessions)
     .innerJoin(people, eq(people.id, sessions.personId))
+    .innerJoin(personSites, eq(personSites.personId, people.id))
     .where(and(eq(sessions.tokenHash, hash), gt(sessions.expires, now), eq(people.active, true)));
-  if (!row) return undefined;
-  // A site that was taken away from somebody is closed to them at once.
-  const siteIds = (await siteIdsOf(tx, [row.personId])).get(row.personId) ?? [];
-  return siteIds.includes(row.siteId) ? { ...row, siteIds } : undefined;
+  const siteIds = rows.map((r) => r.worksAt);
+  const own = rows.find((r) => r.worksAt === r.siteId);
+  if (!own) return undefined;
+  const { worksAt: _worksAt, ...session } = own;
+  return { ...session, siteIds };
 }
 
 export async function siteIdsOf(tx: Tx, personIds: string[]): Promise<Map<string, string[]>> {

@@ -28,11 +28,11 @@ const unreadable = (why: string) =>
 
 export function exchangeRoutes(on: ReturnType<typeof routes>, { db, now, work }: Deps) {
   /** @throws 422 when it is not a file of a kind known here */
-  const read = async (tx: Tx, given: Given, who: Signed) => {
+  const read = async (given: Given, who: Signed) => {
     const found = await work.run(
       EXCHANGE_TASKS.readFile,
       given,
-      await readHere(tx),
+      await readHere(db),
       who.personId,
       now(),
     );
@@ -55,13 +55,17 @@ export function exchangeRoutes(on: ReturnType<typeof routes>, { db, now, work }:
   });
   const one = async (tx: Tx, id: string) => (await importRows(tx).where(eq(imports.id, id)))[0];
 
-  on.signed(previewImport, async ({ body, who }) => (await read(db, body, who)).preview);
-  on.signed(runImport, ({ body: { id, ...given }, who }) =>
-    inTransaction(db, async (tx) => {
+  on.signed(previewImport, async ({ body, who }) => (await read(body, who)).preview);
+  on.signed(runImport, async ({ body: { id, ...given }, who }) => {
+    const before = await one(db, id);
+    if (before) return asImport(before);
+    // Read outside of the transaction, which would wait for it; what was changed since is found by each step.
+    const { steps, preview } = await read(given, who);
+    if (steps.length === 0)
+      throw unreadable('Everything in this file is in the book already. Nothing was written.');
+    return inTransaction(db, async (tx) => {
       const there = await one(tx, id);
       if (there) return asImport(there);
-      const { steps, preview } = await read(tx, given, who);
-      if (steps.length === 0) throw unreadable('Nothing of it is new: nothing was written.');
       await applySteps(tx, steps, { by: who.personId, now: now() });
       const { added, changed } = preview.counts;
       await tx.insert(imports).values({
@@ -76,8 +80,8 @@ export function exchangeRoutes(on: ReturnType<typeof routes>, { db, now, work }:
       const done = await one(tx, id);
       if (!done) throw notFound('That import');
       return asImport(done);
-    }),
-  );
+    });
+  });
   on.signed(listImports, async () => ({
     imports: (await importRows(db).orderBy(desc(imports.at)).limit(20)).map(asImport),
   }));

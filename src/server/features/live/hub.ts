@@ -188,13 +188,15 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       check: () => Promise<boolean>,
       name = '',
     ): Promise<void> {
-      let gone = false;
+      let leaves: () => void = () => undefined;
+      let gone = res.destroyed;
       res.on('close', () => {
         gone = true;
+        leaves();
       });
       const head = await headOf(siteId);
-      // Whoever went while the records were asked is not let in: nothing would ever let them out.
-      if (gone || res.destroyed) return;
+      // A page that went while the records were asked is not taken in: nothing would ever take it out.
+      if (gone) return;
       const room = rooms.get(siteId) ?? {
         siteId,
         seq: head,
@@ -215,7 +217,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       res.write(`retry: 1000\n${frame({ kind: 'hello', now: now(), seq: start })}`);
       if (ahead) res.write(frame({ kind: 'reread', seq: start }, start));
       room.clients.add(client);
-      res.on('close', () => leave(room, client));
+      leaves = () => leave(room, client);
       looker ??= setInterval(() => {
         for (const r of rooms.values()) void look(r);
       }, LOOK_MS);
