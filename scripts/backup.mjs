@@ -23,5 +23,5 @@ say(
   `The ${house.real ? 'house' : 'demo'} is kept in ${file}, ${Math.ceil(statSync(file).size / 1024)} kB.`,
 );
 say(
-  'It holds everything, names and hashes of secrets too: keep it where only its owner reads it, and not on this machine alone.',
+  'The file holds everything, also names and hashes of secrets. Keep the file where only its owner can read it, and keep a copy on another machine.',
 );

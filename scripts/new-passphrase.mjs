@@ -28,5 +28,5 @@ if (said.kind === 'which')
   );
 say(`The passphrase of ${said.names[0]} is now: ${secret}`);
 say(
-  'It is shown once. All that was open in that name is ended. Sign in with it, then choose your own in House, People.',
+  'This passphrase is shown once. All sessions of this person have ended. Sign in with the passphrase, then choose your own in House, People.',
 );

@@ -32,7 +32,7 @@ try {
     const before = join(folder, 'backups', `before-restore-${when}.sql.gz`);
     mkdirSync(join(folder, 'backups'), { recursive: true });
     await writeBackup(at, NAME, before);
-    say(`What was there is kept in ${before}.`);
+    say(`The house as it was is kept in ${before}.`);
   }
   await db.query('set foreign_key_checks = 0');
   for (const table of await tablesOf()) await db.query('drop table ??', [table]);
@@ -45,10 +45,10 @@ try {
   markReal(folder);
   say(`The house of ${head.at} is back: ${counts.join(', ')}.`);
   say(
-    'npm start opens it. Whoever was signed in then is signed in again: end sessions in House, People.',
+    'npm start opens the house. The sign-ins of that day are valid again: give people new PINs if that is not wanted.',
   );
 } catch (error) {
-  say(`It was not restored: ${error.message}`);
+  say(`The house was not restored: ${error.message}`);
   code = 1;
 }
 await db.end();

@@ -29,7 +29,7 @@ if (flags.has('--remove')) {
   must('systemctl', 'disable', '--now', 'limnos');
   rmSync(UNIT, { force: true });
   must('systemctl', 'daemon-reload');
-  say(`It is stopped and starts no more with the machine. Its data stays in ${DATA}.`);
+  say(`Limnos is stopped and does not start with the machine. The data stays in ${DATA}.`);
   process.exit(0);
 }
 needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' });
@@ -46,7 +46,9 @@ must('systemctl', 'daemon-reload');
 must('systemctl', 'enable', 'limnos');
 must('systemctl', 'restart', 'limnos');
 say(
-  'Limnos runs, and starts with the machine. It is on http://127.0.0.1:8137, and its data in /var/lib/limnos.',
+  'Limnos runs, and starts with the machine. Open http://127.0.0.1:8137. The data is in /var/lib/limnos.',
 );
-say('Its first page asks for a word: journalctl -u limnos | grep word');
-say('After an update of the program: sudo npm run service, once more.');
+say(
+  'The first page asks for a word. This command shows the word: journalctl -u limnos | grep word',
+);
+say('After an update of the program, run sudo npm run service again.');

@@ -137,8 +137,8 @@ server = await first('The server', async () => {
 const { signIns, shop: reached } = server.now();
 if (reached) {
   say(`\nLimnos is on ${reached.address} in this network.`);
-  say(`A device is let in by the page at ${reached.help}`);
-  if (reached.fingerprint) say(`Its certificate’s fingerprint: ${reached.fingerprint}`);
+  say(`To add a tablet or a phone, open this page on it: ${reached.help}`);
+  if (reached.fingerprint) say(`Certificate fingerprint (SHA-256): ${reached.fingerprint}`);
 } else say(`\nLimnos is on http://127.0.0.1:${port}`);
 if (signIns.length) {
   say('\nDemo sign-ins (an invented house):');
@@ -146,6 +146,6 @@ if (signIns.length) {
     say(`  ${s.name.padEnd(10)} ${s.role.padEnd(8)} ${s.site.padEnd(13)} ${s.secret}`);
 } else if (real)
   say(
-    `A real house. If it is not begun yet, its first page asks for this word: ${word}\nIts data lies in ${folder}.`,
+    `This is a real house. If the house is new, its first page asks for this word: ${word}\nThe data of the house is in ${folder}.`,
   );
 say('\nCtrl-C stops it.');

@@ -474,7 +474,7 @@ describe('a file that is made to hold the server up', () => {
   });
   test('lists within lists, rows, columns and letters past counting are said as such', async () => {
     const row = 'A,black-whole\n';
-    await refusedSoon(`{"teas":${'['.repeat(100_000)}`, /too deep within lists/);
+    await refusedSoon(`{"teas":${'['.repeat(100_000)}`, /nested too deeply/);
     await refusedSoon(`tea,style\n${row.repeat(20_001)}`, /20001 rows: at most 20000/);
     await refusedSoon(`tea,style${',x'.repeat(200)}\n`, /Row 1 has 202 columns: at most 100/);
     await refusedSoon(`tea,style\n${'A'.repeat(3000)},black-whole`, /Row 2, column 1 has 3000/);

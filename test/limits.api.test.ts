@@ -37,7 +37,7 @@ test('a retired version is not brewed now; a brew that waited on a device since 
   const now = await h.callers.brewer.post('/api/brews', brew({ at: h.now() }));
   expect([now.status, now.body.message]).toEqual([
     409,
-    'Tolvane Amber: version 1 is retired. The book has a newer one: choose the tea again.',
+    'Tolvane Amber: version 1 is retired. Choose the tea again: the book has a newer version.',
   ]);
   await start({ at: h.now() - DAY });
 });
@@ -58,7 +58,7 @@ test('nothing happens to a brew before it began, and none is judged before its s
   await event(id, { kind: 'pull' }).expect(200);
   const judge = { kind: 'judge', verdict: ALL_RIGHT, proposal, accepted: false, remark: '' };
   expect((await event(id, { ...judge, at: h.now() - 120_000 }).expect(409)).body.message).toMatch(
-    /judged before its steep ended/,
+    /dated before the end of the steep/,
   );
   await event(id, { ...judge, remark: 'a'.repeat(201) }).expect(422);
   await event(id, { ...judge, remark: '茶'.repeat(200) }).expect(200);

@@ -113,7 +113,9 @@ describe('a file that is made to hold the server up', () => {
   test('a small file of very many points is refused by its size in points', async () => {
     const bomb = await flat(10_000, 5_000);
     expect(bomb.length).toBeLessThan(1_000_000);
-    expect((await put(bomb).expect(422)).body.message).toMatch(/50 million points: at most 40/);
+    expect((await put(bomb).expect(422)).body.message).toMatch(
+      /50 million pixels: at most 40 million/,
+    );
   });
   test('of many at once some are asked to come again, and all the others are kept', async () => {
     const given = await flat(3000, 3000);

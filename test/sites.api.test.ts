@@ -139,7 +139,7 @@ describe('a session ends', () => {
     });
     expect([res.status, res.body.fields.siteIds]).toEqual([
       422,
-      'You are signed in at this site: sign in at another one first.',
+      'You are signed in at this site. Sign in at another site first.',
     ]);
     expect(await isIn(h.callers.lead)).toBe(true);
   });

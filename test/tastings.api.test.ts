@@ -224,7 +224,7 @@ test('whoever runs it types in sheets of paper, and never over one that its tast
   await keep(codeOf(t, 0), h.callers.brewer, 0).expect(200);
   const over = await keep(codeOf(t, 0), h.callers.lead, 1);
   expect([over.status, over.body.details.why]).toEqual([409, 'anothersSheet']);
-  expect(over.body.message).toBe('Brewer B. wrote this sheet, and nobody else changes it.');
+  expect(over.body.message).toBe('Brewer B. wrote this sheet. Only Brewer B. can change it.');
   // Another bowl of the same taster may be on paper; the taster's own word then stands over the paper.
   await keep(codeOf(t, 1), h.callers.lead, 1).expect(200);
   await keep(codeOf(t, 1), h.callers.brewer, 0).expect(200);

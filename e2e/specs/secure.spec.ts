@@ -35,7 +35,7 @@ test('a tablet of the shop is let in by the plain page, and has all that a secur
   const stranger = await there.browser(HOST, null);
   const page = await stranger.newPage();
   await page.goto(help);
-  await expect(page.getByRole('heading', { name: 'Let this device in' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Add this device' })).toBeVisible();
   await expect(page.getByText(/^([0-9A-F]{2} ){31}[0-9A-F]{2}$/)).toBeVisible();
   expect((await page.goto(`${help}/api/house`))?.status()).toBe(404);
   await page.goto(help);

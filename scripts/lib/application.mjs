@@ -62,7 +62,7 @@ function watchOver(child, port, path) {
     } catch {
       silent += 1;
       if (silent < WATCH.silent) return;
-      say('The server does not answer: it is ended, to be started again.');
+      say('The server does not answer. Limnos ends the server and starts it again.');
       child.kill('SIGKILL');
     }
   }, WATCH.every);

@@ -42,10 +42,10 @@ const isRunning = (folder) => {
 export function moveOut({ real, demo }) {
   if (!existsSync(join(demo, MARK)) || isReal(real)) return;
   if (isRunning(demo))
-    giveUp(`The house in ${demo} is running. Stop it first: it moves to ${real}.`);
+    giveUp(`The house in ${demo} is running. Stop the house first: its data moves to ${real}.`);
   if (existsSync(real) && readdirSync(real).length > 0)
-    giveUp(`${real} is there already, and not empty. Move it away first, then start again.`);
-  say(`This house's data moves out of the program's folder, to ${real} ...`);
+    giveUp(`The folder ${real} is not empty. Move the folder away, then start again.`);
+  say(`The data of this house moves from the program’s folder to ${real} ...`);
   const half = `${real}.half`;
   rmSync(half, { recursive: true, force: true });
   mkdirSync(dirname(real), { recursive: true });
@@ -55,7 +55,7 @@ export function moveOut({ real, demo }) {
   renameSync(half, real);
   for (const name of [MARK, 'mariadb', '.made'])
     rmSync(join(demo, name), { recursive: true, force: true });
-  say('It is moved. Nothing of it is left in the program’s folder.');
+  say('The data is moved. None of it is left in the program’s folder.');
 }
 
 /**

@@ -59,7 +59,7 @@ export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
     folder,
     address: /Limnos is on (\S+)/.exec(said)[1],
     /** The page that lets devices in, in a shop. */
-    help: /by the page at (\S+)/.exec(said)?.[1] ?? '',
+    help: /this page on it: (\S+)/.exec(said)?.[1] ?? '',
     said: () => said,
     application: () => applicationOf(child.pid),
     database: () => {

@@ -22,7 +22,7 @@ export async function keepUp(name, begin) {
     for (let pause = PAUSES.first; ; pause = Math.min(PAUSES.most, pause * 2)) {
       await Promise.race([running?.ended, stopped]);
       if (running && !stopping) {
-        say(`${name} ended. It is started again.`);
+        say(`${name} ended. Limnos starts it again.`);
         if (Date.now() - since > STEADY_MS) pause = PAUSES.first;
       }
       await Promise.race([wait(pause), stopped]);
@@ -32,7 +32,7 @@ export async function keepUp(name, begin) {
         say(`${name} does not start: ${error.message.split('\n')[0]}`);
         return null;
       });
-      if (running) say(`${name} is back.`);
+      if (running) say(`${name} runs again.`);
     }
   }
   const watching = watch();

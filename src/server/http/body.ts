@@ -23,7 +23,7 @@ export function depthOf(json: Uint8Array): number {
 }
 function refuseDeep(_req: unknown, _res: unknown, json: Buffer): void {
   if (depthOf(json) > DEEPEST)
-    throw new AppError('input.invalid', 400, 'The request holds lists too deep within lists.');
+    throw new AppError('input.invalid', 400, 'The request is nested too deeply.');
 }
 /** Half of a character, as a name cut in the middle of one ends with, cannot be kept: a mark stands for it. */
 const wholeCharacters = (_key: string, value: unknown): unknown =>

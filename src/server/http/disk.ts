@@ -44,6 +44,6 @@ export async function needRoom(disk: Disk): Promise<void> {
     throw new AppError(
       'disk.low',
       507,
-      `The server’s disk is nearly full, ${low} MB are left: no pictures and no imports until there is room.`,
+      `The server’s disk is nearly full: ${low} MB are left. Limnos takes pictures and imports again when the disk has more room.`,
     );
 }

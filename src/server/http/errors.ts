@@ -73,7 +73,7 @@ export function fromDatabase(error: unknown): unknown {
     return new AppError(
       'disk.full',
       503,
-      'The server’s disk is full: nothing is kept until there is room. What was done here waits.',
+      'The server’s disk is full. Nothing can be saved until somebody makes room. Your records wait on this device.',
       {},
       { cause: error },
     );
@@ -99,7 +99,7 @@ function unreadable(raw: unknown): AppError | null {
   return new AppError(
     'input.invalid',
     status,
-    status === 413 ? 'This is larger than can be taken here.' : 'The request cannot be read.',
+    status === 413 ? 'This is too large to send.' : 'The request cannot be read.',
   );
 }
 

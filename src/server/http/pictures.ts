@@ -28,7 +28,7 @@ async function madeSmall(bytes: Uint8Array): Promise<Buffer> {
     const { width, height } = await sharp(bytes).metadata();
     if (width * height > MOST_PIXELS)
       throw notRead(
-        `The picture has ${Math.round((width * height) / 1e6)} million points: at most ${MOST_PIXELS / 1e6}. Take it with the camera’s smaller setting.`,
+        `The picture has ${Math.round((width * height) / 1e6)} million pixels: at most ${MOST_PIXELS / 1e6} million. Choose a smaller picture size in the camera.`,
       );
     return await sharp(bytes, { limitInputPixels: MOST_PIXELS })
       .timeout({ seconds: MOST_SECONDS })
@@ -52,7 +52,7 @@ export async function pictureOf(bytes: Uint8Array): Promise<Buffer> {
     throw new AppError(
       'server.busy',
       503,
-      'Many pictures come at once. Send this one again in a moment.',
+      'The server is busy with other pictures. Send this picture again in a moment.',
     );
   return oneAtATime(() => madeSmall(bytes));
 }

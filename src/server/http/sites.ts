@@ -5,7 +5,7 @@ import type { Signed } from './route';
 export function mustWorkAt(who: Signed, siteId: string): void {
   const at = who.lockedAs === null ? who.siteIds : [who.siteId];
   if (!at.includes(siteId))
-    throw new AppError('session.forbidden', 403, 'This is for the people of that site.');
+    throw new AppError('session.forbidden', 403, 'Only people who work at that site can do this.');
 }
 /** What happens at a site is read by its people; a lead reads across. @throws 403 */
 export function mayRead(who: Signed, siteId: string): void {

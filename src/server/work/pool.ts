@@ -15,12 +15,12 @@ const MOST_MEGABYTES = 512;
 const KEPT_SIZE = 20_000_000;
 
 const busy = () =>
-  new AppError('server.busy', 503, 'Much is being made at once. Try again in a moment.');
+  new AppError('server.busy', 503, 'The server is busy with other papers. Try again in a moment.');
 const tooLong = () =>
   new AppError(
     'input.invalid',
     422,
-    'This took too long to be read or made. Try it with less at a time.',
+    'This took more than a minute. Try again with a smaller file.',
   );
 
 /** @param file the built worker; a thread is started when there is work, and ends after a quiet minute. */

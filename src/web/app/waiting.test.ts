@@ -156,8 +156,8 @@ describe('what is told', () => {
 test.each([
   [null, 'No connection since 14:02.'],
   ['internal', 'No connection since 14:02.'],
-  ['database.away', 'The server’s records are away since 14:02.'],
-  ['disk.full', 'The server’s disk is full since 14:02: nothing is kept.'],
+  ['database.away', 'Nothing is saved since 14:02: the database does not answer.'],
+  ['disk.full', 'Nothing is saved since 14:02: the server’s disk is full.'],
 ] as const)('while nothing is kept it is said why: %s', (why, words) =>
   expect(awayWords(why, '14:02')).toBe(words),
 );

@@ -128,9 +128,9 @@ export const isStaleLock = (w: Waiting, at: Maker): boolean =>
 export function awayWords(why: ErrorCode | null, since: string): string {
   switch (why) {
     case 'disk.full':
-      return `The server’s disk is full since ${since}: nothing is kept.`;
+      return `Nothing is saved since ${since}: the server’s disk is full.`;
     case 'database.away':
-      return `The server’s records are away since ${since}.`;
+      return `Nothing is saved since ${since}: the database does not answer.`;
     default:
       return `No connection since ${since}.`;
   }

@@ -106,7 +106,9 @@ export function accounts({ db, now }: Deps, claimWord = '') {
     },
     async begin(given: z.infer<typeof beginHouse.body>): Promise<SignedIn> {
       if (claimWord !== '' && given.word.toLowerCase() !== claimWord)
-        throw invalid({ word: 'Not the word that stands where the server was started.' });
+        throw invalid({
+          word: 'This is not the start word. Read the word on the computer that runs Limnos.',
+        });
       const fault = secretFault('lead', given.lead.secret);
       if (fault) throw invalid({ 'lead.secret': fault });
       const secretHash = await hashSecret(given.lead.secret);
@@ -224,7 +226,7 @@ export function accounts({ db, now }: Deps, claimWord = '') {
         throw invalid({ role: 'A lead cannot put themselves out: another lead must.' });
       if (id === who.personId && given.siteIds && !given.siteIds.includes(who.siteId))
         throw invalid({
-          siteIds: 'You are signed in at this site: sign in at another one first.',
+          siteIds: 'You are signed in at this site. Sign in at another site first.',
         });
       if (
         given.role &&

@@ -21,7 +21,11 @@ export const photoOf = async (tx: Tx, brewId: string): Promise<{ id: string; by:
 /** @throws 403 when the picture is another's, for anyone but a lead */
 function refuseAnothers(there: { by: string } | null, who: Signed): void {
   if (there && there.by !== who.personId && who.role !== 'lead')
-    throw new AppError('session.forbidden', 403, 'Whoever kept it, or a lead, takes it away.');
+    throw new AppError(
+      'session.forbidden',
+      403,
+      'Only the person who kept this picture, or a lead, can replace or remove it.',
+    );
 }
 
 export function brewPictures({ db }: Deps) {

@@ -84,7 +84,7 @@ export function brewRoutes(
       throw new AppError(
         'server.busy',
         503,
-        'The log is being saved for others. Try again in a moment.',
+        'The server is saving the log for other people. Try again in a moment.',
       );
     exporting += 1;
     // Somebody who leaves in the middle ends it; nothing is read that nobody takes.

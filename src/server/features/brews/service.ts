@@ -200,7 +200,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       throw new AppError(
         'brew.cannot',
         409,
-        `${tea.name}: version ${version.number} is retired. The book has a newer one: choose the tea again.`,
+        `${tea.name}: version ${version.number} is retired. Choose the tea again: the book has a newer version.`,
       );
     if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
     const busy = await busyIn(tx, site.id, vessel.id);
@@ -320,7 +320,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         if (there) return there;
         if (given.at < now() - LONGEST_WAIT)
           throw invalid({
-            at: 'It began more than a month ago: that is no brew of the bar any more.',
+            at: 'This brew began more than a month ago. The bar does not take a brew that old.',
           });
         const { site, vessel, lotId, versionId, plan, leafId, teaId } = await planned(tx, given);
         const place = await freePlace(tx, site.id, given.place);
@@ -512,8 +512,8 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         await must(tx, row.id),
         'tooEarly',
         kind === 'judge'
-          ? 'It would be judged before its steep ended.'
-          : 'It would have happened before the brew began.',
+          ? 'This judgement is dated before the end of the steep.'
+          : 'This record is dated before the start of the brew.',
       );
     const [kept] = await tx
       .select({ n: count() })
@@ -523,7 +523,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
       throw refused(
         await must(tx, row.id),
         'tooMany',
-        `It has ${MOST_EVENTS} records already: no more are kept.`,
+        `This brew has ${MOST_EVENTS} records. Limnos keeps no more for one brew.`,
       );
   }
 

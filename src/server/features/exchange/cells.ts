@@ -40,7 +40,7 @@ const MOST = { rows: 20_000, columns: 100, letters: 2_000 };
 /** Why a table is larger than is taken here; null when it is not. */
 function tooLarge(table: readonly (readonly string[])[]): string | null {
   const rows = table.filter((cells) => cells.length > 1 || cells[0] !== '').length - 1;
-  if (rows > MOST.rows) return `${rows} rows: at most ${MOST.rows} at once. Bring it in parts.`;
+  if (rows > MOST.rows) return `The table has ${rows} rows: at most ${MOST.rows} at once.`;
   const wide = table.findIndex((cells) => cells.length > MOST.columns);
   if (wide >= 0)
     return `Row ${wide + 1} has ${table[wide]?.length} columns: at most ${MOST.columns}.`;

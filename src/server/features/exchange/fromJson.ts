@@ -45,7 +45,7 @@ export function planJson(
   here: Here,
 ): Planned | { readonly kind: 'bad'; readonly why: string } {
   if (depthOf(Buffer.from(text)) > DEEPEST)
-    return { kind: 'bad', why: 'It holds lists too deep within lists to be a tea book.' };
+    return { kind: 'bad', why: 'This is not a tea book: its lists are nested too deeply.' };
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -71,7 +71,10 @@ export function planJson(
   const entries =
     file.vocabulary.length + file.spoons.length + file.teas.length + file.vessels.length;
   if (entries > MOST_ENTRIES)
-    return { kind: 'bad', why: `${entries} entries: at most ${MOST_ENTRIES} at once.` };
+    return {
+      kind: 'bad',
+      why: `The file has ${entries} entries: at most ${MOST_ENTRIES} at once.`,
+    };
   const steps: Step[] = [];
   const faults: Fault[] = [];
   let same = 0;

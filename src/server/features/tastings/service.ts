@@ -68,7 +68,7 @@ function words(
     case 'alreadyHandedIn':
       return `${name} has handed in. The sheet that was handed in first stands.`;
     case 'anothersSheet':
-      return `${name} wrote this sheet, and nobody else changes it.`;
+      return `${name} wrote this sheet. Only ${name} can change it.`;
     case 'notPulled':
       return 'It is not poured off yet.';
     case 'notPoured':

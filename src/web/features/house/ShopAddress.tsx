@@ -19,8 +19,8 @@ export function ShopAddress() {
       {!data && (error ? <Note bad>{failureOf(error).message}</Note> : <Loading what="devices" />)}
       {data?.address === null && (
         <p className="mt-1 max-w-[640px]">
-          This house is served to its own machine only. Started with{' '}
-          <code>npm start -- --shop</code>, it is reached by the tablets of the shop, over HTTPS.
+          Only this computer can open Limnos. To use tablets and phones, start Limnos with{' '}
+          <code>npm start -- --shop</code>.
         </p>
       )}
       {data?.address && data.help && (
@@ -33,12 +33,12 @@ export function ShopAddress() {
           />
           <div className="max-w-[560px]">
             <p>
-              A new device reads this code, or opens <b>{data.help}</b>: the page there says how it
-              is let in. After that the house is at <b>{data.address}</b>
+              On a new device, scan this code or open <b>{data.help}</b>. The page explains how to
+              add the device. After that, the device opens Limnos at <b>{data.address}</b>.
             </p>
             {data.fingerprint && (
               <p className="small mt-2" style={{ overflowWrap: 'anywhere' }}>
-                The certificate’s fingerprint, SHA-256; the device must show the same:{' '}
+                Certificate fingerprint (SHA-256). The device must show the same fingerprint:{' '}
                 {data.fingerprint}
               </p>
             )}
@@ -49,7 +49,7 @@ export function ShopAddress() {
         <table className="grid-table plain mt-3">
           <thead>
             <tr>
-              <th className="l">open now, by</th>
+              <th className="l">connected</th>
               <th className="l">site</th>
               <th>since</th>
             </tr>

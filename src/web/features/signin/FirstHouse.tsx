@@ -89,8 +89,8 @@ export function FirstHousePage({ asksWord }: { asksWord: boolean }) {
             <TextField
               form={form}
               name="word"
-              label="Word of the server"
-              hint="It stands where the server was started, so that only its owner begins the house."
+              label="Start word"
+              hint="The computer that runs Limnos shows this word when Limnos starts. Only its owner can read the word."
             />
           )}
           {error && Object.keys(fieldFaults(error)).length === 0 && (
