@@ -1,4 +1,5 @@
-// The build, for the threads of the server, and a private MariaDB for the API tests, unless the test command has started one already.
+// The build, for the threads of the server, and a private MariaDB for the API tests, unless the test command has
+// started one already.
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

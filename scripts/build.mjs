@@ -1,4 +1,5 @@
-// Builds the page (Vite), the server and the threads that help it (a file each; what loads files of its own stays outside).
+// Builds the page (Vite), the server and the threads that help it (a file each; what loads files of its own stays
+// outside).
 import { build as bundle } from 'esbuild';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';

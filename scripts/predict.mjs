@@ -1,4 +1,5 @@
-// npm run -s predict < cases.json > out.json: the model without database or build. Sets up the modules when they are missing.
+// npm run -s predict < cases.json > out.json: the model without database or build. Sets up the modules when they are
+// missing.
 import { spawnSync } from 'node:child_process';
 import { needModules, ROOT } from './lib/prepare.mjs';
 

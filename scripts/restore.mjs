@@ -1,4 +1,5 @@
-// npm run restore -- file: puts a backup in the place of the house. What is there is backed up first. Not while it runs.
+// npm run restore -- file: puts a backup in the place of the house. What is there is backed up first. Not while it
+// runs.
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import mysql from 'mysql2/promise';

@@ -1,4 +1,5 @@
-// npm run samples: draws the made-up photos that ship, into public/samples. They are committed; run it when the camera or the colours change.
+// npm run samples: draws the made-up photos that ship, into public/samples. They are committed; run it when the
+// camera or the colours change.
 import { spawnSync } from 'node:child_process';
 import { needModules, ROOT } from './lib/prepare.mjs';
 

@@ -8,7 +8,8 @@ import { isAlive } from '../scripts/lib/mariadb.mjs';
 // @ts-expect-error -- plain JavaScript of the scripts
 import { applicationOf } from '../scripts/lib/started.mjs';
 
-// The start command as a person uses it, on a data folder of its own. The build is there: the test command makes it first.
+// The start command as a person uses it, on a data folder of its own. The build is there: the test command makes it
+// first.
 const folder = mkdtempSync(join(tmpdir(), 'limnos-start-'));
 const running: ChildProcess[] = [];
 const alive: (pid: number, mark: string) => boolean = isAlive;

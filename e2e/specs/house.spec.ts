@@ -163,7 +163,10 @@ test('vessels are edited and retired, never deleted; two leads on one vessel: th
   await expect(house.page.getByRole('img', { name: 'White pot' }).first()).toBeVisible();
 });
 
-/** Every screen in both rooms: all rules in the light one; the dim one changes colours and nothing else. Vessels are drawn, and hidden from readers. */
+/**
+ * Every screen in both rooms: all rules in the light one; the dim one changes colours and nothing else. Vessels are
+ * drawn, and hidden from readers.
+ */
 async function checkAxe(page: Page, where: string): Promise<void> {
   const faults = async (room: string, rules: AxeBuilder) =>
     (await rules.exclude('svg.vessel[aria-hidden]').setLegacyMode(true).analyze()).violations.map(

@@ -2,7 +2,8 @@ import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-// What waits on a device is sent in the name of whoever did it, and a record the server fails on does not hold up the rest.
+// What waits on a device is sent in the name of whoever did it, and a record the server fails on does not hold up the
+// rest.
 
 type Kept = {
   startedBy: { name: string };

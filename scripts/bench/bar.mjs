@@ -1,4 +1,5 @@
-// npm run bench:bar: the bar in the page, with twelve vessels running. Touch to drawn effect and long tasks at a 4x slower
+// npm run bench:bar: the bar in the page, with twelve vessels running. Touch to drawn effect and long tasks at a 4x
+// slower
 // processor, work while idle, first load, and how far the shown time is from the server's. Prints JSON.
 import { fork } from 'node:child_process';
 import { openChromium } from '../lib/chromium.mjs';
@@ -109,7 +110,8 @@ out.firstLoad = {
     window.took = [];
     window.long = [];
   });
-  // What hands do: pull, take back, pick by key. Each is measured by the browser itself, from the touch to the next paint.
+  // What hands do: pull, take back, pick by key. Each is measured by the browser itself, from the touch to the next
+  // paint.
   let touches = 0;
   // By the place on the screen: the driver's own looking for a button runs in the page, and would be counted.
   const middle = async (locator) => {
@@ -180,7 +182,8 @@ out.firstLoad = {
   await context.close();
 }
 
-// Shown time against the server's: the instants at which figures change, on the script's own clock, which is the server's.
+// Shown time against the server's: the instants at which figures change, on the script's own clock, which is the
+// server's.
 async function timerErrors(
   name,
   { page, place = 1, waterOn, best, latest, seconds = 6, offset = 0 },

@@ -1,4 +1,5 @@
-// npm run bench:book: typed find in a book of 500 teas, in the page; and a table of 5,000 rows with 40 faults, read. Prints JSON.
+// npm run bench:book: typed find in a book of 500 teas, in the page; and a table of 5,000 rows with 40 faults, read.
+// Prints JSON.
 import { fork } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -77,7 +77,10 @@ const labOf = (codes: Rgb) =>
   labOfLinear([linearOf(round(codes[0])), linearOf(round(codes[1])), linearOf(round(codes[2]))]);
 /** 0 inside an edge, 1 outside, over about one and a half pixels. */
 const beyond = (distance: number) => min(1, max(0, distance / 1.5 + 0.5));
-/** How far the liquor lies below the rim, in its own radii: it slides under the rim as the camera leans. A narrow rim is a full bowl. */
+/**
+ * How far the liquor lies below the rim, in its own radii: it slides under the rim as the camera leans. A narrow rim
+ * is a full bowl.
+ */
 const sunk = (rim: number) => min(0.25, 0.8 * (rim - 1));
 
 /** The ground's colour at a place, by its pattern. */

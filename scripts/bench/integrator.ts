@@ -22,7 +22,10 @@ const { Solver: Odex } = createRequire(import.meta.url)('odex') as {
   Solver: new (n: number) => Solver;
 };
 
-/** Dissolved solids g/L after the steep: temperature, opening, seven classes and lost aroma as one system of equations. */
+/**
+ * Dissolved solids g/L after the steep: temperature, opening, seven classes and lost aroma as one system of
+ * equations.
+ */
 export function integrate(b: Brewing): number {
   const set = settingOf(b);
   const heat = heatOf(b);

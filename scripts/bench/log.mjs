@@ -1,5 +1,7 @@
-// npm run bench:log [brews] [asked]: a log of a million brews made by a seeded script, then pages of every filter and of several
-// at once, over the interface. Prints JSON. The data is made anew in a temporary folder (about 3 kB a brew) and thrown away.
+// npm run bench:log [brews] [asked]: a log of a million brews made by a seeded script, then pages of every filter and
+// of several
+// at once, over the interface. Prints JSON. The data is made anew in a temporary folder (about 3 kB a brew) and
+// thrown away.
 import mysql from 'mysql2/promise';
 import { openHouse, percentile, round, signIn, startBody } from '../lib/house.mjs';
 
@@ -29,7 +31,8 @@ const [indexes] = await making.query(
 await making.query(
   'set session foreign_key_checks = 0, unique_checks = 0, group_concat_max_len = 100000',
 );
-// The demo's own brews, again and again, each time earlier; ids follow the time, as ours do. Indexes are built once at the end.
+// The demo's own brews, again and again, each time earlier; ids follow the time, as ours do. Indexes are built once
+// at the end.
 await making.query(
   `create table many like brews; alter table many ${indexes.map((i) => `drop index \`${i.name}\``).join(', ')}`,
 );

@@ -9,7 +9,10 @@ const WATCH = { every: 3000, answer: 5000, silent: 4 };
 /** After so long a stop is no longer asked for, ms. */
 const STOP_MS = 5000;
 
-/** One process of the built application: its child, what it said when it was ready, and its end. @throws when it ends before */
+/**
+ * One process of the built application: its child, what it said when it was ready, and its end. @throws when it ends
+ * before
+ */
 export async function forkApplication(env, { detached = false } = {}) {
   const child = fork(join(ROOT, 'dist/server/main.mjs'), {
     cwd: ROOT,

@@ -5,7 +5,10 @@ import { hostname, networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 
 const DAY = 86_400_000;
-/** Devices keep the authority for ten years; the machine's own certificate is for a year (Apple takes 825 days at most). */
+/**
+ * Devices keep the authority for ten years; the machine's own certificate is for a year (Apple takes 825 days at
+ * most).
+ */
 const DAYS = { authority: 3650, machine: 365 };
 /** It is made anew when fewer days are left, or when the machine has other addresses. */
 const RENEW_DAYS = 30;

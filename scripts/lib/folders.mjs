@@ -36,7 +36,8 @@ const isRunning = (folder) => {
   return Boolean(pid) && isAlive(pid, SCRIPTS);
 };
 /**
- * A house that lay with the demo in the program's folder is moved out of it, once: copied whole, then put in its place, and
+ * A house that lay with the demo in the program's folder is moved out of it, once: copied whole, then put in its
+ * place, and
  * only then taken away where it was. The demo is made anew there.
  */
 export function moveOut({ real, demo }) {
@@ -59,7 +60,8 @@ export function moveOut({ real, demo }) {
 }
 
 /**
- * One script at a time on a folder whose database it starts. `npm`: the process of npm that started this one; it may be killed without
+ * One script at a time on a folder whose database it starts. `npm`: the process of npm that started this one; it may
+ * be killed without
  * telling us, and what it started is then stopping by itself.
  */
 export async function own(folder, npm) {

@@ -19,7 +19,10 @@ export function freePort(wish = 0) {
   });
 }
 
-/** An eighth of the machine's memory, between what MariaDB takes by itself and a gigabyte: a log of a million brews is read from it. */
+/**
+ * An eighth of the machine's memory, between what MariaDB takes by itself and a gigabyte: a log of a million brews is
+ * read from it.
+ */
 const POOL_MB = Math.round(Math.min(1024, Math.max(128, totalmem() / 8 / 1_048_576)));
 
 export const wait = (ms) => new Promise((r) => setTimeout(r, ms));
@@ -93,7 +96,8 @@ const PORT_TRIES = 3;
 const PORT_TAKEN = /Address already in use|Can't start server: Bind on/;
 /**
  * Starts it and makes the databases. Returns urls by name, `ended`, `stop` and `kill`.
- * The password is made anew unless one is given; until the stop it lives in two files that only their owner reads: one of a
+ * The password is made anew unless one is given; until the stop it lives in two files that only their owner reads:
+ * one of a
  * temporary folder, and mariadb.json.
  * With `samePort` no other port will do than the wished one.
  */

@@ -1,4 +1,5 @@
-// What a fresh machine lacks: Debian's packages, node modules, the build. Each is done only when it is missing or stale.
+// What a fresh machine lacks: Debian's packages, node modules, the build. Each is done only when it is missing or
+// stale.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {

@@ -29,7 +29,9 @@ export const applicationOf = (start) =>
     ),
   ) || null;
 
-/** Starts a demo on a folder of its own. `application` and `database` are the process ids of the moment, null between. */
+/**
+ * Starts a demo on a folder of its own. `application` and `database` are the process ids of the moment, null between.
+ */
 export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
   needBuild();
   const data = mkdtempSync(join(tmpdir(), 'limnos-run-'));

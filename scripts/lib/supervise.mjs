@@ -7,7 +7,8 @@ const PAUSES = { first: 200, most: 3000 };
 const STEADY_MS = 20_000;
 
 /**
- * Starts it and keeps it up. `begin` starts it once: it resolves to a running thing with `ended` (a promise) and `stop`, or
+ * Starts it and keeps it up. `begin` starts it once: it resolves to a running thing with `ended` (a promise) and
+ * `stop`, or
  * throws when it cannot be started. The first start may throw; later ones are tried again.
  */
 export async function keepUp(name, begin) {

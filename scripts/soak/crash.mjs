@@ -1,5 +1,7 @@
-// npm run soak -- crash [minutes]: the start command under load, its application and database killed at random. It brings
-// them back by itself; every write that was answered must be there, once. Writers try a write again until it is answered,
+// npm run soak -- crash [minutes]: the start command under load, its application and database killed at random. It
+// brings
+// them back by itself; every write that was answered must be there, once. Writers try a write again until it is
+// answered,
 // as a tablet does. Prints JSON.
 import mysql from 'mysql2/promise';
 import { needVessels, percentile, round, signIn, startBody } from '../lib/house.mjs';

@@ -1,4 +1,5 @@
-// npm run soak -- offline [brews]: brews in the browser with the network cut at random moments, and the page closed and opened
+// npm run soak -- offline [brews]: brews in the browser with the network cut at random moments, and the page closed
+// and opened
 // in between. Each brew must arrive once, whole. Prints JSON.
 import { openChromium } from '../lib/chromium.mjs';
 import mysql from 'mysql2/promise';

@@ -283,7 +283,10 @@ export const changeTea = endpoint(ROUTES.changeTea, {
   body: TeaFields.extend({ rev: z.number().int(), retired: z.boolean() }),
   response: Tea,
 });
-/** A new version of a method's recipe, for the house, on trial beside it or as a draft; `basedOn` is the number the lead was looking at, 0 for a method's first. */
+/**
+ * A new version of a method's recipe, for the house, on trial beside it or as a draft; `basedOn` is the number the
+ * lead was looking at, 0 for a method's first.
+ */
 export const addVersion = endpoint(ROUTES.addVersion, {
   params: z.strictObject({ id: Id }),
   body: z.strictObject({
@@ -297,7 +300,10 @@ export const addVersion = endpoint(ROUTES.addVersion, {
   }),
   response: Version,
 });
-/** A draft goes on trial, a trial that was right becomes the house recipe, either is set aside; what it takes the place of is retired. Done twice it is done once. */
+/**
+ * A draft goes on trial, a trial that was right becomes the house recipe, either is set aside; what it takes the
+ * place of is retired. Done twice it is done once.
+ */
 export const moveVersion = endpoint(ROUTES.moveVersion, {
   params: z.strictObject({ id: Id }),
   body: z.strictObject({ to: z.enum(['trial', 'house', 'retired']) }),

@@ -164,7 +164,10 @@ export const Order = z.strictObject({
 });
 export type Order = z.infer<typeof Order>;
 
-/** The site's bar: every brew not yet judged, what waits, and what was brewed last in what. `seq` is the last thing told of. */
+/**
+ * The site's bar: every brew not yet judged, what waits, and what was brewed last in what. `seq` is the last thing
+ * told of.
+ */
 export const getBar = endpoint(ROUTES.getBar, {
   response: z.strictObject({
     now: z.number(),
@@ -229,7 +232,10 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
     kind: z.literal('reading'),
     celsius: quantity<Celsius>({ min: -20, max: 110 }),
   }),
-  /** How strong its colour says it is, against the house cup: from a picture or an instrument. The picture is not kept. */
+  /**
+   * How strong its colour says it is, against the house cup: from a picture or an instrument. The picture is not
+   * kept.
+   */
   z.strictObject({
     id: Id,
     at: Instant,

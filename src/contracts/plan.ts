@@ -99,7 +99,10 @@ const firstPour = (plan: Plan, style: StyleId, time: Seconds): ColouredBrew =>
     ambient: plan.ambient,
   });
 const used = new WeakMap<Plan, ColouredBrew['character']>();
-/** A kept plan as the models need it, so many seconds on the leaf; a later steep with the leaf as the earlier ones left it. */
+/**
+ * A kept plan as the models need it, so many seconds on the leaf; a later steep with the leaf as the earlier ones
+ * left it.
+ */
 export function brewOf(plan: Plan, style: StyleId, time: Seconds): ColouredBrew {
   const brew = firstPour(plan, style, time);
   if (!plan.steep) return brew;

@@ -11,7 +11,9 @@ import { remember } from './app/remembered';
 import { store } from './app/store';
 import './styles/index.css';
 
-/** What this device kept comes first: a tablet opened without a server starts with it, and what was not sent is sent. */
+/**
+ * What this device kept comes first: a tablet opened without a server starts with it, and what was not sent is sent.
+ */
 async function begin() {
   keepTime();
   await remember(store.dispatch).catch(() => undefined);

@@ -1,4 +1,5 @@
-// Values for a contract: mostly as it asks for, some nearly, some not at all. All chance comes from the one number given.
+// Values for a contract: mostly as it asks for, some nearly, some not at all. All chance comes from the one number
+// given.
 import { z } from 'zod';
 
 export type Chance = () => number;

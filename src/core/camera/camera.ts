@@ -12,7 +12,8 @@ import { D65, WAVELENGTHS, X_BAR, Y_BAR, Z_BAR } from '../colour/tables';
 
 // A camera that never was: for teaching, demo and tests. Sensor, tone curve and lamps are plausible, not measured.
 
-// CIE daylight components (CIE 15), 400..700 nm, typed from memory; they give the D65 table back within 0.05 (camera.test.ts).
+// CIE daylight components (CIE 15), 400..700 nm, typed from memory; they give the D65 table back within 0.05
+// (camera.test.ts).
 const S0 = [
   94.8, 104.8, 105.9, 96.8, 113.9, 125.6, 125.5, 121.3, 121.3, 113.5, 113.1, 110.8, 106.5, 108.8,
   105.3, 104.4, 100, 96, 95.1, 89.1, 90.5, 90.3, 88.4, 84, 85.1, 81.9, 82.6, 84.9, 81.3, 71.9, 74.3,

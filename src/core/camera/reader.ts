@@ -6,7 +6,10 @@ const NOISE = 0.6;
 /** A made-up leaf differs from its prediction by this much, sd of each. */
 const LEAF = 2.5;
 
-/** A colour reader that does not exist, looking at leaf that differs a little from what is predicted: for practice, teaching and tests. Never stored as measured without being typed. */
+/**
+ * A colour reader that does not exist, looking at leaf that differs a little from what is predicted: for practice,
+ * teaching and tests. Never stored as measured without being typed.
+ */
 export function simulatedReader(random: Random): (liquor: Liquor, depthCm: number) => Lab {
   const leaf = [normal(random, 0, LEAF), normal(random, 0, LEAF), normal(random, 0, LEAF)];
   return (liquor, depthCm) => {

@@ -4,7 +4,8 @@ import type { Pixels } from './patch';
 const { ceil, floor, log, max } = Math;
 
 /**
- * How much light each place takes away, as -ln of the linear picture value, for red, green and blue. A lamp's colour and
+ * How much light each place takes away, as -ln of the linear picture value, for red, green and blue. A lamp's colour
+ * and
  * the exposure only add a constant to it, so edges are the same under any lamp. Row by row.
  */
 export type Absorbance = {

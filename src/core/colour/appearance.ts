@@ -9,7 +9,10 @@ export type Lab = readonly [L: number, a: number, b: number];
 export type Liquor = {
   readonly amounts: PigmentAmounts;
   readonly turbidity: number;
-  /** Measured less predicted Lab of a cup of the usual depth, where a house measured its own: added to what the pigments make. */
+  /**
+   * Measured less predicted Lab of a cup of the usual depth, where a house measured its own: added to what the
+   * pigments make.
+   */
   readonly shift?: Lab | undefined;
 };
 

@@ -14,7 +14,9 @@ import { heatOf, type Brewing } from '#core/cup';
 import { GRADES, styleOf, type StyleId } from '#core/styles';
 import type { Celsius, Seconds } from '#core/units';
 
-/** What earlier steeps did: pigment that has left the leaf, and what lies under it, in g per litre of the whole water. */
+/**
+ * What earlier steeps did: pigment that has left the leaf, and what lies under it, in g per litre of the whole water.
+ */
 export type SpentColour = {
   readonly left: PigmentAmounts;
   readonly kept: PigmentAmounts;

@@ -7,9 +7,14 @@ export type Edge = Circle & { readonly score: number; readonly rim: number | nul
 const RAYS = 72;
 /** The edge is looked for in so many steps across its reach. */
 const PASSES = 3;
-/** A ray's edge this far off the fitted circle, as a share of the radius, does not count: a tilt of 15 degrees needs 0.02. */
+/**
+ * A ray's edge this far off the fitted circle, as a share of the radius, does not count: a tilt of 15 degrees needs
+ * 0.02.
+ */
 const OFF_CIRCLE = 0.04;
-/** At least this share of the rays must see the edge; more of them where it is faint, since chance makes faint edges. */
+/**
+ * At least this share of the rays must see the edge; more of them where it is faint, since chance makes faint edges.
+ */
 const LEAST_SEEN = { clear: 0.6, faint: 0.86 } as const;
 const FAINT = 0.16;
 /** Least step from liquor to porcelain, absorbance: about 3 dE00 of a pale liquor. */
@@ -96,7 +101,8 @@ function circleThrough(points: readonly RayEdge[]): Circle | null {
 const ANGLES = Array.from({ length: RAYS }, (_, i) => (2 * PI * i) / RAYS);
 
 /**
- * Fits the edge of a liquor near a circle. Null where no even edge runs round it, or where what it encloses is no liquor
+ * Fits the edge of a liquor near a circle. Null where no even edge runs round it, or where what it encloses is no
+ * liquor
  * in porcelain: it must take more light of some colour than what lies just outside.
  * @param reach how far from the circle the edge is looked for, as a share of its radius.
  */
@@ -199,7 +205,8 @@ function isEven(a: Absorbance, c: Circle, step: number, porcelain: Porcelain): b
 /** Share of the edge's own step in colour by which what lies outside may still fall. */
 const STILL_FALLS = 0.4;
 /**
- * Inside a liquor absorbance goes on falling outwards; at its edge it has come to porcelain. Only a fall in colour counts,
+ * Inside a liquor absorbance goes on falling outwards; at its edge it has come to porcelain. Only a fall in colour
+ * counts,
  * or a very deep one: a table whiter than the porcelain is no liquor's end.
  */
 function isOutermost(a: Absorbance, c: Circle, porcelain: Porcelain): boolean {

@@ -6,7 +6,9 @@ export type Pixels = {
   readonly width: number;
   readonly height: number;
 };
-/** A cup in a picture: its middle, the edge of its liquor and, where it is known, the outer edge of its porcelain, px. */
+/**
+ * A cup in a picture: its middle, the edge of its liquor and, where it is known, the outer edge of its porcelain, px.
+ */
 export type CupAt = {
   readonly x: number;
   readonly y: number;

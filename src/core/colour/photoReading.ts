@@ -165,7 +165,9 @@ function rowsOf(
   ];
 }
 
-/** Reads how strong a cup is from a picture, beside a reference cup or by its rim; refuses where colour says nothing. */
+/**
+ * Reads how strong a cup is from a picture, beside a reference cup or by its rim; refuses where colour says nothing.
+ */
 export function readPhoto({ picture, sample, reference, target, depthCm }: PhotoAsk): PhotoReading {
   const [own, ref] = [look(picture, sample), reference ? look(picture, reference) : null];
   if (!own || (reference && !ref))

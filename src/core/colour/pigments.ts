@@ -1,6 +1,7 @@
 import type { StyleId } from '#core/styles';
 
-// Standing: every spectrum, concentration, rate and energy here is FITTED BY EYE to how such liquors look. No brewed tea
+// Standing: every spectrum, concentration, rate and energy here is FITTED BY EYE to how such liquors look. No brewed
+// tea
 // was measured. A pigment's name means "class that behaves like" (docs/sources.md).
 
 export const PIGMENTS = ['TF', 'TR', 'TB', 'FL', 'CH', 'PH', 'AN', 'AP', 'RB'] as const;
@@ -70,7 +71,9 @@ export const PLATEAU_ENERGY: Readonly<Record<Pigment, number>> = {
   RB: 10000,
 };
 
-/** A style's standard cup and how it comes about: g/L, turbidity 1/cm, the brew it is the colour of, rates 1/s there. */
+/**
+ * A style's standard cup and how it comes about: g/L, turbidity 1/cm, the brew it is the colour of, rates 1/s there.
+ */
 export type ColourStyle = {
   readonly amounts: PigmentAmounts;
   readonly turbidity: number;

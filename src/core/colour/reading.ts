@@ -85,7 +85,10 @@ export function timeFromColour(style: StyleId, lab: Lab, depthCm = CUP_DEPTH_CM)
   );
 }
 
-/** The time at which a brew has a colour: "as strong as 3:20 at the recipe". Null past where it can be told. @param after the liquor after so many seconds. */
+/**
+ * The time at which a brew has a colour: "as strong as 3:20 at the recipe". Null past where it can be told. @param
+ * after the liquor after so many seconds.
+ */
 export function timeOfColour(
   lab: Lab,
   after: (seconds: number) => Liquor,

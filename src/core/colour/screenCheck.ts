@@ -13,7 +13,10 @@ const WITH_SQUARE = 5;
 const PASS = 7;
 export const SCREEN_GREYS: readonly string[] = [80, 55, 30].map((l) => hexOf([l, 0, 0] as Lab));
 
-/** Eight patches along the colours of whole-leaf black tea, five with a square in it. The same draw for the same chance. */
+/**
+ * Eight patches along the colours of whole-leaf black tea, five with a square in it. The same draw for the same
+ * chance.
+ */
 export function screenPatches(random: Random): Patch8[] {
   const cup = standardCup('black-whole');
   const rungs = colourLadder(cup, APART, { cups: PATCHES + 1 });
@@ -29,7 +32,10 @@ export function screenPatches(random: Random): Patch8[] {
     inner: squares.has(i) ? colour(i + 1) : null,
   }));
 }
-/** How many of eight were answered right, and whether that will do. @param seen the patches in which a square was seen. */
+/**
+ * How many of eight were answered right, and whether that will do. @param seen the patches in which a square was
+ * seen.
+ */
 export function scoreScreen(
   patches: readonly Patch8[],
   seen: readonly number[],

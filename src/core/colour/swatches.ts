@@ -2,7 +2,10 @@ import { CUP_DEPTH_CM, labOf, type Lab, type Liquor } from './appearance';
 import type { Swatches } from '#core/styles';
 
 export type Shift = { readonly seconds: number; readonly shift: Lab };
-/** How far each measured cup lies from its prediction, earliest first. `predicted` gives the liquor so many seconds on. */
+/**
+ * How far each measured cup lies from its prediction, earliest first. `predicted` gives the liquor so many seconds
+ * on.
+ */
 export const shiftsOf = (s: Swatches, predicted: (seconds: number) => Liquor): Shift[] =>
   [...s.rungs]
     .sort((a, b) => a.seconds - b.seconds)
@@ -15,7 +18,9 @@ export const shiftsOf = (s: Swatches, predicted: (seconds: number) => Liquor): S
         shift: [(lab[0] - model[0]) / by, (lab[1] - model[1]) / by, (lab[2] - model[2]) / by],
       };
     });
-/** The difference at a time: in proportion between two measured cups, grown from none at no time, held after the last. */
+/**
+ * The difference at a time: in proportion between two measured cups, grown from none at no time, held after the last.
+ */
 export function shiftAt(shifts: readonly Shift[], seconds: number): Lab {
   const after = shifts.find((s) => s.seconds >= seconds);
   const before = [...shifts].reverse().find((s) => s.seconds < seconds) ?? {

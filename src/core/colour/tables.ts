@@ -1,4 +1,5 @@
-// CIE 15 tables, 400..700 nm in steps of 10 nm; typed from memory and checked against independent values (tables.test.ts).
+// CIE 15 tables, 400..700 nm in steps of 10 nm; typed from memory and checked against independent values
+// (tables.test.ts).
 
 export const WAVELENGTHS: readonly number[] = Array.from({ length: 31 }, (_, i) => 400 + 10 * i);
 

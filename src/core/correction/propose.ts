@@ -34,7 +34,10 @@ export type Judged = {
   readonly warmed: boolean;
   /** Opened leaf against its basket; null when free. */
   readonly crowding: number | null;
-  /** A lot that is being dialled in: where its house recipe stands. Only leaf, heat and time are turned, and nothing is looked for first: the lot is new. */
+  /**
+   * A lot that is being dialled in: where its house recipe stands. Only leaf, heat and time are turned, and nothing
+   * is looked for first: the lot is new.
+   */
   readonly dialIn?: RecipePoint;
 };
 /** One correction for the next brew, with what the model expects of it. */
@@ -45,7 +48,9 @@ export type Proposal = {
   readonly change: string;
   readonly reason: string;
   readonly turns: readonly Turn[];
-  /** Predicted indices of this brew and of the corrected one, as the bar can brew it; null when nothing is predicted. */
+  /**
+   * Predicted indices of this brew and of the corrected one, as the bar can brew it; null when nothing is predicted.
+   */
   readonly expected: { readonly now: Indices; readonly then: Indices } | null;
   /** The next best single lever: the two are often near a tie. */
   readonly second: { readonly headline: string; readonly change: string } | null;

@@ -61,7 +61,8 @@ const shareFor = (water: number, liquor: number): number => {
 };
 /**
  * Water that brings a liquor down by `marks` of strength or of bitterness: V (dose/target dose - 1). It restores
- * strength, never the bitter to sweet balance. 0 when there is nothing to bring down; at most `most` of the liquor, two fifths.
+ * strength, never the bitter to sweet balance. 0 when there is nothing to bring down; at most `most` of the liquor,
+ * two fifths.
  */
 export function waterToAdd(
   brew: Brewing,
@@ -126,7 +127,8 @@ export function rescueOf(
   );
   const words = `It restores ${by === 'strength' ? 'strength' : 'less bite'}, not the balance: ${cupWords({ ...then.taste, stewed: cup.taste.stewed })}. Taste again.`;
   if (kind === 'split') {
-    // Half of the bite is not worth half of the strength: a cup gives up one mark of strength for it, and what was too much.
+    // Half of the bite is not worth half of the strength: a cup gives up one mark of strength for it, and what was
+    // too much.
     const bearable = waterToAdd(
       brew,
       cup,

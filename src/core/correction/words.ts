@@ -105,7 +105,10 @@ const WORDS: Readonly<Record<ModelLever, string>> = {
   contactFactor: 'handling',
   waterAfterFraction: 'water after',
 };
-/** What is left alone, so that only one thing changes. @example restOf([{ lever: 'cooler', from: 90, to: 85 }]) // 'Leaf and time stay.' */
+/**
+ * What is left alone, so that only one thing changes. @example restOf([{ lever: 'cooler', from: 90, to: 85 }]) //
+ * 'Leaf and time stay.'
+ */
 export function restOf(turns: readonly Turn[]): string {
   const stays = (['leafGrams', 'temperatureC', 'seconds'] as const)
     .filter((l) => !turns.some((t) => NAMES[l].includes(t.lever)))

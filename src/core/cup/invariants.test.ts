@@ -37,7 +37,10 @@ const brews: fc.Arbitrary<Brewing> = fc
     time: seconds(time),
   }));
 const SEED = { numRuns: 300 };
-/** The last, cut panel is at its own middle: near rest a longer, cooler one may give a trifle less, far below what is noticed. */
+/**
+ * The last, cut panel is at its own middle: near rest a longer, cooler one may give a trifle less, far below what is
+ * noticed.
+ */
 const TRIFLE = 1e-3;
 const RISING = ['strength', 'bitterness', 'astringency', 'colour'] as const;
 const risesWith = (name: string, seed: number, more: (b: Brewing, by: number) => Brewing) =>

@@ -8,7 +8,10 @@ export type ColourStrength = {
   readonly low: number;
   readonly high: number;
 };
-/** A cup of this house as it was really made, and what was found of it. Marks are means over tasters, -2..2; + is too much. */
+/**
+ * A cup of this house as it was really made, and what was found of it. Marks are means over tasters, -2..2; + is too
+ * much.
+ */
 export type Seen = {
   readonly brew: Tasted['brew'];
   readonly marks: Readonly<Partial<Record<FitScore, number>>>;
@@ -24,8 +27,10 @@ const AT_THE_END = 1.75;
 const onScale = (v: number): number => Math.min(10, Math.max(0, v));
 
 /**
- * Marks as scores: a mark says how far a cup is from the right one, 0.8 index points each, and the right one is the house
- * recipe's by the style (`right`). A mark at the end of the scale is a bound: more than that cannot be marked. So a table's own idea of right is what the tea is fitted to. A house cup's colour reading
+ * Marks as scores: a mark says how far a cup is from the right one, 0.8 index points each, and the right one is the
+ * house
+ * recipe's by the style (`right`). A mark at the end of the scale is a bound: more than that cannot be marked. So a
+ * table's own idea of right is what the tea is fitted to. A house cup's colour reading
  * is against `house`.
  */
 export const tastedOf = (

@@ -46,7 +46,8 @@ const STEPS = 60;
 const RANGE = [0.1, 10] as const;
 
 /**
- * Fits how fast a kettle cools: its loss through wall and lid against the usual one, with the share that evaporates as in
+ * Fits how fast a kettle cools: its loss through wall and lid against the usual one, with the share that evaporates
+ * as in
  * its class (b/a kept), and the start of every boil. Least squares by Levenberg-Marquardt on the temperatures
  * (ml-levenberg-marquardt); the standard error is that of the linearised problem.
  */

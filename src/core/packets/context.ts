@@ -11,47 +11,65 @@ const MARKERS: readonly (readonly [TimeRole, ReadonlySet<string>])[] = [
   [
     'steep',
     wordSet(
-      'steep, steeped, steeping, steeps, brew, brewed, brewing, brews, infuse, infused, infusing, infusion, infusions, mash, draw, cold-brew, refrigerate, fridge, ziehen, zieh, zieht, ziehzeit, gezogen, ziehdauer, aufguss, bruhzeit, bruhen, ausziehen, durchziehen, infuser, infusez, infuse, infusee, infusant, laissez-infuser, infusionar, infusionalo, infusione, infusiona, infundir, infunda, infundalo, reposo, kuhlschrank, refrigerateur, frigo, nevera, frigorifico, nevera',
+      `steep, steeped, steeping, steeps, brew, brewed, brewing, brews, infuse, infused, infusing, infusion,
+       infusions, mash, draw, cold-brew, refrigerate, fridge, ziehen, zieh, zieht, ziehzeit, gezogen,
+       ziehdauer, aufguss, bruhzeit, bruhen, ausziehen, durchziehen, infuser, infusez, infuse, infusee,
+       infusant, laissez-infuser, infusionar, infusionalo, infusione, infusiona, infundir, infunda, infundalo,
+       reposo, kuhlschrank, refrigerateur, frigo, nevera, frigorifico, nevera`,
     ),
   ],
   [
     'cool',
     wordSet(
-      'cool, cools, cooled, cooling, abkuhlen, abgekuhlt, abgekuhltes, auskuhlen, refroidir, refroidi, refroidie, refroidit, tiedir, enfriar, enfrie, enfriarse, enfriado, templar',
+      `cool, cools, cooled, cooling, abkuhlen, abgekuhlt, abgekuhltes, auskuhlen, refroidir, refroidi,
+       refroidie, refroidit, tiedir, enfriar, enfrie, enfriarse, enfriado, templar`,
     ),
   ],
   [
     'wait',
     wordSet(
-      'wait, waiting, waited, warten, wartet, warte, abwarten, attendre, attendez, attends, patienter, patientez, esperar, espere, espera, esperamos',
+      `wait, waiting, waited, warten, wartet, warte, abwarten, attendre, attendez, attends, patienter,
+       patientez, esperar, espere, espera, esperamos`,
     ),
   ],
   [
     'soft',
     wordSet(
-      'stand, stands, standing, sit, sits, rest, rests, resting, leave, left, let, stehen, steht, ruhen, lassen, lasst, reposer, laisser, laissez, laisse, repose, dejar, deje, deja, dejalo, dejelo, dejela, reposar, repose, reposa',
+      `stand, stands, standing, sit, sits, rest, rests, resting, leave, left, let, stehen, steht, ruhen,
+       lassen, lasst, reposer, laisser, laissez, laisse, repose, dejar, deje, deja, dejalo, dejelo, dejela,
+       reposar, repose, reposa`,
     ),
   ],
   [
     'other',
     wordSet(
-      'rinse, rinsed, rinsing, wash, flush, awaken, stir, stirring, swirl, warm, preheat, prewarm, microwave, keep, keeps, freezer, store, stored, consume, within, serve, drink, chill, chilled, boil, simmer, ready, spulen, abspulen, ruhren, umruhren, vorwarmen, anwarmen, aufbewahren, haltbar, rincer, rincez, rincage, remuer, remuez, rechauffer, prechauffer, conserver, conservez, enjuagar, enjuague, enjuagado, remover, remueva, precalentar, calentar, calentando, conservar, guardar, hervir, hierva, hierve, kochen, kochenlassen, kocheln, bouillir, fremir, mijoter, add, extend, increase, extra',
+      `rinse, rinsed, rinsing, wash, flush, awaken, stir, stirring, swirl, warm, preheat, prewarm, microwave,
+       keep, keeps, freezer, store, stored, consume, within, serve, drink, chill, chilled, boil, simmer,
+       ready, spulen, abspulen, ruhren, umruhren, vorwarmen, anwarmen, aufbewahren, haltbar, rincer, rincez,
+       rincage, remuer, remuez, rechauffer, prechauffer, conserver, conservez, enjuagar, enjuague, enjuagado,
+       remover, remueva, precalentar, calentar, calentando, conservar, guardar, hervir, hierva, hierve,
+       kochen, kochenlassen, kocheln, bouillir, fremir, mijoter, add, extend, increase, extra`,
     ),
   ],
 ];
 
 /** Later steeps of the same leaf: their times are not the recipe's first. */
 const LATER = wordSet(
-  'second, third, fourth, subsequent, further, again, later, next, additional, following, extra, resteep, resteeping, reinfuse, reinfusion, re-steep, re-infuse, weitere, weiteren, weiterer, zweite, zweiten, zweiter, dritte, dritten, folgende, folgenden, nachste, nachsten, deuxieme, troisieme, seconde, suivante, suivantes, suivant, segunda, segundo, tercera, siguiente, siguientes, sucesivas, otra',
+  `second, third, fourth, subsequent, further, again, later, next, additional, following, extra, resteep,
+   resteeping, reinfuse, reinfusion, re-steep, re-infuse, weitere, weiteren, weiterer, zweite, zweiten,
+   zweiter, dritte, dritten, folgende, folgenden, nachste, nachsten, deuxieme, troisieme, seconde, suivante,
+   suivantes, suivant, segunda, segundo, tercera, siguiente, siguientes, sucesivas, otra`,
 );
 const INFUSIONS = wordSet(
-  'steep, steeps, infusion, infusions, brew, brews, cup, pot, time, aufguss, aufgusse, infusiones, fois, vez, steeping',
+  `steep, steeps, infusion, infusions, brew, brews, cup, pot, time, aufguss, aufgusse, infusiones, fois, vez,
+   steeping`,
 );
 
 /** Where one thought ends and the next begins. */
 const CLAUSE_SIGNS = new Set([',', ';', '.', '(', ')', '=']);
 const CLAUSE_WORDS = wordSet(
-  'and, then, und, dann, danach, anschliessend, et, puis, ensuite, y, luego, despues, entonces, but, aber, mais, pero, before, vor',
+  `and, then, und, dann, danach, anschliessend, et, puis, ensuite, y, luego, despues, entonces, but, aber,
+   mais, pero, before, vor`,
 );
 const isEdge = (t: Token): boolean =>
   t.kind === 'symbol' ? CLAUSE_SIGNS.has(t.text) : CLAUSE_WORDS.has(t.text);
@@ -109,10 +127,12 @@ function clauseAround({ tokens, quantities }: Context, q: Quantity) {
 
 /** The act of boiling; "boiling water" is what is poured. */
 const BOIL_WORDS = wordSet(
-  'boil, boils, kettle, kochen, aufkochen, wasserkocher, bouillir, bouilloire, hervir, hierva, hierve, hervor, ebullition, ebullicion, siede',
+  `boil, boils, kettle, kochen, aufkochen, wasserkocher, bouillir, bouilloire, hervir, hierva, hierve, hervor,
+   ebullition, ebullicion, siede`,
 );
 const POUR_WORDS = wordSet(
-  'pour, poured, pouring, over, onto, infuse, steep, brew, aufgiessen, ubergiessen, giessen, verser, versez, verter, vierta, vierte, echar, anadir, add, leaves, ubergossen',
+  `pour, poured, pouring, over, onto, infuse, steep, brew, aufgiessen, ubergiessen, giessen, verser, versez,
+   verter, vierta, vierte, echar, anadir, add, leaves, ubergossen`,
 );
 
 /** Whether water has gone on the leaf before an amount is named. */
@@ -177,7 +197,8 @@ export function timeRole(context: Context, q: Quantity): TimeRole {
 }
 
 const DRINK_WORDS = wordSet(
-  'drink, drinking, serving, serve, tasting, sipping, trinken, genuss, servieren, boire, servir, deguster, beber, tomar',
+  `drink, drinking, serving, serve, tasting, sipping, trinken, genuss, servieren, boire, servir, deguster,
+   beber, tomar`,
 );
 
 /** "Let the tea cool 5 minutes before drinking." */
@@ -207,7 +228,9 @@ function waterIsLeft(context: Context, q: Quantity): boolean {
 
 /** Words that make a figure a limit and not an aim: "never over 5 minutes", "not above 80 C". */
 const LIMITS = wordSet(
-  'never, not, don, max, maximum, maximal, hochstens, nie, jamais, pas, maximo, nunca, exceed, exceeding, above, below, over, under, beyond, longer, hotter, than, least, nicht, mehr, plus, uber, unter, ne, no, most, minimum, mindestens, moins, menos',
+  `never, not, don, max, maximum, maximal, hochstens, nie, jamais, pas, maximo, nunca, exceed, exceeding,
+   above, below, over, under, beyond, longer, hotter, than, least, nicht, mehr, plus, uber, unter, ne, no,
+   most, minimum, mindestens, moins, menos`,
 );
 /** Whether a figure is only a limit. */
 export function isLimit({ tokens }: Context, q: Quantity): boolean {
@@ -223,10 +246,12 @@ export function isLimit({ tokens }: Context, q: Quantity): boolean {
 
 /** Words that make an amount no part of the recipe: what the packet holds, sugar, milk, how to store it. */
 const ASIDE = wordSet(
-  'net, netto, contents, content, contains, weight, nettogewicht, inhalt, poids, peso, contenido, pack, packet, tin, box, pouch, boite, caja, packung, makes, serves, store, keep, calories, kcal, price, best',
+  `net, netto, contents, content, contains, weight, nettogewicht, inhalt, poids, peso, contenido, pack,
+   packet, tin, box, pouch, boite, caja, packung, makes, serves, store, keep, calories, kcal, price, best`,
 );
 const OTHER_THINGS = wordSet(
-  'sugar, honey, milk, lemon, ice, cream, ginger, syrup, zucker, honig, milch, zitrone, eis, sucre, miel, lait, citron, gingembre, glace, glacons, azucar, leche, limon, jengibre, hielo',
+  `sugar, honey, milk, lemon, ice, cream, ginger, syrup, zucker, honig, milch, zitrone, eis, sucre, miel,
+   lait, citron, gingembre, glace, glacons, azucar, leche, limon, jengibre, hielo`,
 );
 /** Whether an amount belongs to something other than the leaf and the water of the recipe. */
 export function isAside({ tokens, quantities }: Context, q: Quantity): boolean {

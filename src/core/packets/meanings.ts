@@ -56,7 +56,10 @@ export type PacketMeaning = {
   readonly water: Millilitres;
   readonly leaf: Grams;
   readonly dose: GramsPer100Ml;
-  /** The spoon it would be if teaspoon and tablespoon were mixed up, and the dose that gives; null when as printed is likelier. */
+  /**
+   * The spoon it would be if teaspoon and tablespoon were mixed up, and the dose that gives; null when as printed is
+   * likelier.
+   */
   readonly slip: { readonly spoon: PacketSpoon; readonly dose: GramsPer100Ml } | null;
   /** The one nearest the style's usual dose. */
   readonly likeliest: boolean;

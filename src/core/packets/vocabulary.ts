@@ -34,27 +34,48 @@ const UNITS: readonly (readonly [Unit, Phrases])[] = [
   leaf('g', 'g, gr, gm, gms, gram, grams, gramme, grammes, gramm, gramo, gramos'),
   leaf(
     'teaspoon',
-    'tsp, tsps, ts, teaspoon, teaspoons, teaspoonful, teaspoonfuls, teaspoonsful, tea spoon, tea spoons, tl, teeloffel, tee loffel, teel, kaffeeloffel, kl, cuillere a cafe, cuilleres a cafe, cuilleree a cafe, cuillerees a cafe, cuil a cafe, cuill a cafe, cuillere a the, cuilleres a the, cuilleree a the, cuillerees a the, petite cuillere, petites cuilleres, c a c, c a cafe, c a the, cac, cc, cucharadita, cucharaditas, cucharilla, cucharillas, cucharita, cucharitas, cuchara de te, cucharas de te, cucharada de te, cucharadas de te, cucharada de cafe, cucharadas de cafe, cdta, cdtas, cdita, cditas, cucharada de postre pequena',
+    `tsp, tsps, ts, teaspoon, teaspoons, teaspoonful, teaspoonfuls, teaspoonsful, tea spoon, tea spoons, tl,
+     teeloffel, tee loffel, teel, kaffeeloffel, kl, cuillere a cafe, cuilleres a cafe, cuilleree a cafe,
+     cuillerees a cafe, cuil a cafe, cuill a cafe, cuillere a the, cuilleres a the, cuilleree a the,
+     cuillerees a the, petite cuillere, petites cuilleres, c a c, c a cafe, c a the, cac, cc, cucharadita,
+     cucharaditas, cucharilla, cucharillas, cucharita, cucharitas, cuchara de te, cucharas de te,
+     cucharada de te, cucharadas de te, cucharada de cafe, cucharadas de cafe, cdta, cdtas, cdita, cditas,
+     cucharada de postre pequena`,
   ),
   leaf(
     'dessertSpoon',
-    'dsp, dsps, dessertspoon, dessertspoons, dessertspoonful, dessertspoonfuls, dessert spoon, dessert spoons, dessert spoonful, dessert spoonfuls, pudding spoon, pudding spoons, dessertloffel, cuillere a dessert, cuilleres a dessert, cuilleree a dessert, cuillerees a dessert, cuchara de postre, cucharas de postre, cucharada de postre, cucharadas de postre',
+    `dsp, dsps, dessertspoon, dessertspoons, dessertspoonful, dessertspoonfuls, dessert spoon, dessert spoons,
+     dessert spoonful, dessert spoonfuls, pudding spoon, pudding spoons, dessertloffel, cuillere a dessert,
+     cuilleres a dessert, cuilleree a dessert, cuillerees a dessert, cuchara de postre, cucharas de postre,
+     cucharada de postre, cucharadas de postre`,
   ),
   leaf(
     'tablespoon',
-    'tbsp, tbsps, tbs, tbl, tbls, tblsp, tablespoon, tablespoons, tablespoonful, tablespoonfuls, tablespoonsful, table spoon, table spoons, el, essloffel, ess loffel, cuillere a soupe, cuilleres a soupe, cuilleree a soupe, cuillerees a soupe, cuil a soupe, cuill a soupe, cuillere a table, cuilleres a table, c a s, c a soupe, cas, cs, cucharada, cucharadas, cucharada sopera, cucharadas soperas, cuchara sopera, cucharas soperas, cuchara de sopa, cucharas de sopa, cda, cdas, cds',
+    `tbsp, tbsps, tbs, tbl, tbls, tblsp, tablespoon, tablespoons, tablespoonful, tablespoonfuls,
+     tablespoonsful, table spoon, table spoons, el, essloffel, ess loffel, cuillere a soupe,
+     cuilleres a soupe, cuilleree a soupe, cuillerees a soupe, cuil a soupe, cuill a soupe, cuillere a table,
+     cuilleres a table, c a s, c a soupe, cas, cs, cucharada, cucharadas, cucharada sopera,
+     cucharadas soperas, cuchara sopera, cucharas soperas, cuchara de sopa, cucharas de sopa, cda, cdas, cds`,
   ),
   leaf(
     'scoop',
-    'scoop, scoops, scoopful, scoopfuls, measuring scoop, measuring scoops, tea scoop, tea scoops, messloffel, masslofel, massloffel, dosierloffel, teemass, dosette, dosettes, mesurette, mesurettes, cuillere doseuse, cuilleres doseuses, cuillere mesure, cuilleres mesures, cacito, cacitos, cazo, cazos, medida, medidas, cuchara medidora, cucharas medidoras, cuchara dosificadora',
+    `scoop, scoops, scoopful, scoopfuls, measuring scoop, measuring scoops, tea scoop, tea scoops, messloffel,
+     masslofel, massloffel, dosierloffel, teemass, dosette, dosettes, mesurette, mesurettes, cuillere doseuse,
+     cuilleres doseuses, cuillere mesure, cuilleres mesures, cacito, cacitos, cazo, cazos, medida, medidas,
+     cuchara medidora, cucharas medidoras, cuchara dosificadora`,
   ),
   leaf(
     'bag',
-    'bag, bags, teabag, teabags, tea bag, tea bags, sachet, sachets, tea sachet, tea sachets, pyramid, pyramids, pyramid bag, pyramid bags, pocket, pockets, tea pocket, tea pockets, beutel, teebeutel, aufgussbeutel, pyramidenbeutel, filterbeutel, sachet de the, sachets de the, infusette, infusettes, mousseline, mousselines, bolsita, bolsitas, bolsa, bolsas, bolsita de te, bolsitas de te, sobre, sobres, sobrecito, sobrecitos, saquito, saquitos',
+    `bag, bags, teabag, teabags, tea bag, tea bags, sachet, sachets, tea sachet, tea sachets, pyramid,
+     pyramids, pyramid bag, pyramid bags, pocket, pockets, tea pocket, tea pockets, beutel, teebeutel,
+     aufgussbeutel, pyramidenbeutel, filterbeutel, sachet de the, sachets de the, infusette, infusettes,
+     mousseline, mousselines, bolsita, bolsitas, bolsa, bolsas, bolsita de te, bolsitas de te, sobre, sobres,
+     sobrecito, sobrecitos, saquito, saquitos`,
   ),
   leaf(
     'pinch',
-    'pinch, pinches, three finger pinch, three finger pinches, prise, prisen, pincee, pincees, pizca, pizcas, pellizco, pellizcos',
+    `pinch, pinches, three finger pinch, three finger pinches, prise, prisen, pincee, pincees, pizca, pizcas,
+     pellizco, pellizcos`,
   ),
   [{ of: 'leaf', unit: 'g', grams: 1000 }, list('kg, kilo, kilos')],
   [{ of: 'ounce' }, list('oz, ozs, ounce, ounces, unze, unzen, once, onces, onza, onzas')],
@@ -70,11 +91,14 @@ const UNITS: readonly (readonly [Unit, Phrases])[] = [
   volume(1000, 'l, lt, ltr, ltrs, litre, litres, liter, liters, litro, litros'),
   volume(
     ML_PER.usFlOz,
-    'fl oz, floz, fl ozs, us fl oz, us oz, fluid ounce, fluid ounces, fluid oz, us fluid ounce, us fluid ounces, flussigunze, flussigunzen, once liquide, onces liquides, onza liquida, onzas liquidas, ounces of water, oz of water, ounce of water, oz water, ounces water',
+    `fl oz, floz, fl ozs, us fl oz, us oz, fluid ounce, fluid ounces, fluid oz, us fluid ounce,
+     us fluid ounces, flussigunze, flussigunzen, once liquide, onces liquides, onza liquida, onzas liquidas,
+     ounces of water, oz of water, ounce of water, oz water, ounces water`,
   ),
   volume(
     ML_PER.imperialFlOz,
-    'uk fl oz, imp fl oz, imperial fl oz, uk oz, imperial oz, imperial fluid ounces, imperial fluid ounce, uk fluid ounces, uk fluid ounce, imperial ounces, imp oz',
+    `uk fl oz, imp fl oz, imperial fl oz, uk oz, imperial oz, imperial fluid ounces, imperial fluid ounce,
+     uk fluid ounces, uk fluid ounce, imperial ounces, imp oz`,
   ),
   volume(16 * ML_PER.usFlOz, 'pint, pints, us pint, us pints, pt'),
   volume(20 * ML_PER.imperialFlOz, 'uk pint, uk pints, imperial pint, imperial pints'),
@@ -83,13 +107,16 @@ const UNITS: readonly (readonly [Unit, Phrases])[] = [
   [
     { of: 'cup' },
     list(
-      'cup, cups, teacup, teacups, tea cup, tea cups, mug, mugs, cupful, cupfuls, tasse, tassen, teetasse, teetassen, becher, tasses, mug of water, taza, tazas, tazon, tazones, mugful, mugfuls',
+      `cup, cups, teacup, teacups, tea cup, tea cups, mug, mugs, cupful, cupfuls, tasse, tassen, teetasse,
+       teetassen, becher, tasses, mug of water, taza, tazas, tazon, tazones, mugful, mugfuls`,
     ),
   ],
   [
     { of: 'vessel' },
     list(
-      'pot, pots, teapot, teapots, tea pot, tea pots, potful, pitcher, pitchers, jug, jugs, carafe, carafes, flask, flasks, kanne, kannen, teekanne, teekannen, kannchen, krug, theiere, theieres, pichet, pichets, tetera, teteras, jarra, jarras, jarrita',
+      `pot, pots, teapot, teapots, tea pot, tea pots, potful, pitcher, pitchers, jug, jugs, carafe, carafes,
+       flask, flasks, kanne, kannen, teekanne, teekannen, kannchen, krug, theiere, theieres, pichet, pichets,
+       tetera, teteras, jarra, jarras, jarrita`,
     ),
   ],
   time(
@@ -102,13 +129,16 @@ const UNITS: readonly (readonly [Unit, Phrases])[] = [
   [
     { of: 'temperature', scale: 'C' },
     list(
-      'c, celsius, centigrade, degrees c, degrees celsius, degrees centigrade, deg c, degree c, grad celsius, grad c, degres c, degres celsius, degre celsius, degre c, grados c, grados celsius, grados centigrados, grado celsius',
+      `c, celsius, centigrade, degrees c, degrees celsius, degrees centigrade, deg c, degree c, grad celsius,
+       grad c, degres c, degres celsius, degre celsius, degre c, grados c, grados celsius, grados centigrados,
+       grado celsius`,
     ),
   ],
   [
     { of: 'temperature', scale: 'F' },
     list(
-      'f, fahrenheit, degrees f, degrees fahrenheit, deg f, degree f, grad fahrenheit, grad f, degres fahrenheit, degres f, grados f, grados fahrenheit',
+      `f, fahrenheit, degrees f, degrees fahrenheit, deg f, degree f, grad fahrenheit, grad f,
+       degres fahrenheit, degres f, grados f, grados fahrenheit`,
     ),
   ],
   [
@@ -163,18 +193,24 @@ export const BETWEEN_WORDS = wordSet('between, zwischen, entre');
 export const AND_WORDS = wordSet('and, und, et, y, e, plus, mas');
 /** May stand between a number and its unit, or behind the unit, and say how full a spoon is. */
 export const HEAPED_WORDS = wordSet(
-  'heaped, heaping, rounded, generous, good, large, big, gehauft, gehaufte, gehaufter, gehauften, gehauftes, guter, gute, guten, grosse, grosser, grossen, bombee, bombees, bombe, bonne, bonnes, genereuse, genereuses, colmada, colmadas, colmado, colmados, generosa, generosas, buena, buenas, copeteada',
+  `heaped, heaping, rounded, generous, good, large, big, gehauft, gehaufte, gehaufter, gehauften, gehauftes,
+   guter, gute, guten, grosse, grosser, grossen, bombee, bombees, bombe, bonne, bonnes, genereuse, genereuses,
+   colmada, colmadas, colmado, colmados, generosa, generosas, buena, buenas, copeteada`,
 );
 export const LEVEL_WORDS = wordSet(
-  'level, flat, scant, small, gestrichen, gestrichene, gestrichener, gestrichenen, gestrichenes, knapper, knappe, kleine, kleiner, rase, rases, rasa, rasas, rasos, petite, ras, pequena, pequenas',
+  `level, flat, scant, small, gestrichen, gestrichene, gestrichener, gestrichenen, gestrichenes, knapper,
+   knappe, kleine, kleiner, rase, rases, rasa, rasas, rasos, petite, ras, pequena, pequenas`,
 );
 /** Other words that may stand between a number and its unit. */
 export const FILLER_WORDS = wordSet(
-  'of, full, fresh, de, d, standard, metric, single, whole, approx, approximately, about, voller, volle, leicht, plein, pleine, pleines, llena, llenas, medium, us, american, uk, british, kleiner, normal, normale, regular, more, weitere',
+  `of, full, fresh, de, d, standard, metric, single, whole, approx, approximately, about, voller, volle,
+   leicht, plein, pleine, pleines, llena, llenas, medium, us, american, uk, british, kleiner, normal, normale,
+   regular, more, weitere`,
 );
 /** Join leaf to the water that it is for. */
 export const PER_WORDS = wordSet(
-  'per, each, every, pro, je, jede, jeden, par, chaque, por, cada, for, fur, pour, para, auf, to, sur, dans, in, into, im, with, mit, avec, con, en',
+  `per, each, every, pro, je, jede, jeden, par, chaque, por, cada, for, fur, pour, para, auf, to, sur, dans,
+   in, into, im, with, mit, avec, con, en`,
 );
 /** Those of them that can only mean "for each of". */
 export const STRONG_PER_WORDS = wordSet(

@@ -13,7 +13,10 @@ import {
 // The temperature factors of the model, tabled each quarter degree, so that a panel reads a row instead of sixteen
 // exponentials. Linear between rows: under 1e-4 of a rate at 4 C, under 3e-5 at 90 C.
 export const ROWS_PER_DEGREE = 4;
-/** Places in a row: rate and partition of classes 1-6 and the one over the other, then aroma's rate, opening, venting, stewing. */
+/**
+ * Places in a row: rate and partition of classes 1-6 and the one over the other, then aroma's rate, opening, venting,
+ * stewing.
+ */
 export const ROW = 22;
 export const PARTITION = 6;
 export const RATE_OVER_PARTITION = 12;

@@ -105,7 +105,8 @@ function enoughOf(strengthOf: (t: Seconds) => number, longest: number): number {
 const OPENED = 0.1;
 
 /**
- * Leaf as earlier steeps left it, as a character to reckon the next with: what is still in it and in the liquor it holds
+ * Leaf as earlier steeps left it, as a character to reckon the next with: what is still in it and in the liquor it
+ * holds
  * counts as extractable, and it lies open. Colour follows through its pigment.
  */
 export function characterAfter(

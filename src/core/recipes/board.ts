@@ -195,7 +195,10 @@ function timed(ask: BoardAsk, rounds: readonly (readonly Pour[])[], by: EpochMs)
   };
 }
 
-/** What so much leaf makes: water by the plain dose, and what pours off it. Tapered and matched doses: by the plain one. */
+/**
+ * What so much leaf makes: water by the plain dose, and what pours off it. Tapered and matched doses: by the plain
+ * one.
+ */
 export function waterForLeaf(
   ask: Pick<BoardAsk, 'tea' | 'recipe'>,
   leaf: Grams,

@@ -3,7 +3,10 @@ import { SERVING_STYLES, type Recipe, type Window } from './recipe';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { degrees, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
 
-/** One line of a recipe as it is read, and what became of it in another version; `change` is empty where a word says enough. */
+/**
+ * One line of a recipe as it is read, and what became of it in another version; `change` is empty where a word says
+ * enough.
+ */
 export type RecipeLine = {
   readonly name: string;
   readonly left: string;

@@ -88,7 +88,10 @@ const DENSITY_RANGE = [0.1, 0.6] as const;
 /** A question to ask about a weighing or a dose, when a teaspoon and a tablespoon seem to be mixed up; else null. */
 export type Doubt = { readonly kind: 'spoonSlip'; readonly factor: number; readonly words: string };
 
-/** Doubts a weighing three times off the usual range: the teaspoon and tablespoon slip is a factor of three (common practice). */
+/**
+ * Doubts a weighing three times off the usual range: the teaspoon and tablespoon slip is a factor of three (common
+ * practice).
+ */
 export function doubtWeighing(w: Weighing): Doubt | null {
   const d = densityOf(w);
   if (d >= DENSITY_RANGE[0] && d <= DENSITY_RANGE[1]) return null;

@@ -17,7 +17,10 @@ function scalingBy(scaling: Scaling, more: number): Scaling {
       return { ...scaling, known: by(scaling.known) };
   }
 }
-/** A recipe with its leaf, heat and best time moved: the window goes with the time, the school of scaling with the leaf, the rest stays. */
+/**
+ * A recipe with its leaf, heat and best time moved: the window goes with the time, the school of scaling with the
+ * leaf, the rest stays.
+ */
 export function movedRecipe(
   recipe: Recipe,
   to: { readonly dose: GramsPer100Ml; readonly temperature: Celsius; readonly best: Seconds },

@@ -75,7 +75,8 @@ export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
           { style: 'hot', extract: millilitres(60), water: millilitres(140) },
         ],
       };
-    // Common practice: 2 g per 100 ml, a third of the water at 80 C on the leaf, lid off, one minute, then two thirds cold.
+    // Common practice: 2 g per 100 ml, a third of the water at 80 C on the leaf, lid off, one minute, then two thirds
+    // cold.
     default:
       return {
         ...cold,
@@ -147,7 +148,10 @@ export function styleStarts(style: StyleId, method: Method = 'pot'): StartingPoi
   });
 }
 
-/** What a packet's heat comes to on the leaf of a warmed pot, whole degrees: boiling water lands at about 94 (common practice). */
+/**
+ * What a packet's heat comes to on the leaf of a warmed pot, whole degrees: boiling water lands at about 94 (common
+ * practice).
+ */
 export const packetOnLeaf = (kettle: Celsius): Celsius =>
   celsius(Math.round(afterPour(kettle, celsius(20), POUR_LOSS)));
 
@@ -182,7 +186,8 @@ function packetWindow({ from, to }: TimeRange): Window {
 }
 
 /**
- * The packet's own figures as a recipe; what it does not say is the style's. Packets mean the heat in the kettle: on the
+ * The packet's own figures as a recipe; what it does not say is the style's. Packets mean the heat in the kettle: on
+ * the
  * leaf it is what a usual pour leaves of it. Null when the packet gives neither dose, heat nor time.
  */
 export function packetStart(
@@ -216,7 +221,10 @@ export function packetStart(
   return { name: recipe.origin, recipe };
 }
 
-/** Another vessel's known-good: so much leaf in so much water, the rest as `from` has it. @throws {RangeError} unless both are positive. */
+/**
+ * Another vessel's known-good: so much leaf in so much water, the rest as `from` has it. @throws {RangeError} unless
+ * both are positive.
+ */
 export function knownGoodStart(
   from: Recipe,
   leaf: number,

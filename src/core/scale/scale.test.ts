@@ -99,7 +99,8 @@ test.each<[number, string]>([
 ])('9.4 g wanted, %f on it: %s', (g, say) => expect(pourUntil(grams(9.4), grams(g)).say).toBe(say));
 
 describe('a vessel weighed with water', () => {
-  // Density of water, handbook: 0.99820 g/ml at 20 C, 0.97179 at 80, 0.95835 at 100 (CRC Handbook of Chemistry and Physics).
+  // Density of water, handbook: 0.99820 g/ml at 20 C, 0.97179 at 80, 0.95835 at 100 (CRC Handbook of Chemistry and
+  // Physics).
   test.each([
     [20, 499.1, 500],
     [80, 485.895, 500],

@@ -21,7 +21,10 @@ export type Multipliers = {
 };
 export const STYLE_DEFAULT: Multipliers = { rate: 1, pool: 1, bite: 1, sensitivity: 1 };
 
-/** Colours of this house's own cups along a steep, measured (Lab, D65) through one depth; brewed with so much leaf (g per 100 ml) at such heat (C). */
+/**
+ * Colours of this house's own cups along a steep, measured (Lab, D65) through one depth; brewed with so much leaf (g
+ * per 100 ml) at such heat (C).
+ */
 export type Swatches = {
   readonly depthCm: number;
   readonly dose: number;
@@ -31,7 +34,10 @@ export type Swatches = {
     readonly lab: readonly [number, number, number];
   }[];
 };
-/** A tea as the models know it: its style, its own multipliers where it was fitted to this house, its own colours where they were measured. */
+/**
+ * A tea as the models know it: its style, its own multipliers where it was fitted to this house, its own colours
+ * where they were measured.
+ */
 export type KnownTea = {
   readonly style: StyleId;
   readonly fitted: Multipliers | null;

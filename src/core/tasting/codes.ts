@@ -9,7 +9,10 @@ function plain(code: string): boolean {
 }
 const ALL = Array.from({ length: 900 }, (_, i) => String(100 + i)).filter(plain);
 
-/** Blind codes for one session: no two alike, none like those `taken`. @throws {RangeError} when there are not so many. */
+/**
+ * Blind codes for one session: no two alike, none like those `taken`. @throws {RangeError} when there are not so
+ * many.
+ */
 export function blindCodes(n: number, random: Random, taken: readonly string[] = []): string[] {
   const left = ALL.filter((c) => !taken.includes(c));
   if (n > left.length) throw new RangeError(`there are ${left.length} codes left`);

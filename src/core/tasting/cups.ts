@@ -105,7 +105,8 @@ export type CalibrationResult = {
   readonly agreement: Readonly<Record<Attribute, Agreement | null>>;
 };
 /**
- * Each taster against the mean of the others, bowl by bowl, in marks (0.8 of the 0 to 10 scale): bias, spread, and how far
+ * Each taster against the mean of the others, bowl by bowl, in marks (0.8 of the 0 to 10 scale): bias, spread, and
+ * how far
  * apart the two hidden bowls of one cup were scored.
  */
 export function calibrationOf(e: Exercise, t: Tasting): CalibrationResult {

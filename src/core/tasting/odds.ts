@@ -23,7 +23,10 @@ const logistic = (x: number) => 1 / (1 + Math.exp(-x));
 
 type Fitted = { theta: number[]; beta: number[]; logLik: number; covariance: Matrix | null };
 
-/** Log-likelihood with its slope and curvature in the parameters [thresholds, effects], for P(mark <= k) = logistic(theta_k - x beta). */
+/**
+ * Log-likelihood with its slope and curvature in the parameters [thresholds, effects], for P(mark <= k) =
+ * logistic(theta_k - x beta).
+ */
 function look(
   level: readonly number[],
   x: readonly (readonly number[])[],
@@ -72,7 +75,10 @@ function look(
   return { logLik, slope, bend };
 }
 
-/** Newton's method with halved steps; null when the likelihood has no top (a lever that sorts the marks without one exception). */
+/**
+ * Newton's method with halved steps; null when the likelihood has no top (a lever that sorts the marks without one
+ * exception).
+ */
 function climb(
   level: readonly number[],
   x: readonly (readonly number[])[],
@@ -121,7 +127,10 @@ function climb(
 
 /** Twice the likelihood given up at the ends of a 95 % interval: chi-square with one degree of freedom. */
 const GIVEN_UP = 3.841458820694124;
-/** The 95 % interval of one effect by profile likelihood, as R's `confint` has it: how far it can be moved, the rest fitted anew, before the data speak against it. */
+/**
+ * The 95 % interval of one effect by profile likelihood, as R's `confint` has it: how far it can be moved, the rest
+ * fitted anew, before the data speak against it.
+ */
 function profile(
   level: readonly number[],
   x: readonly (readonly number[])[],
@@ -156,7 +165,8 @@ function profile(
 }
 
 /**
- * Proportional-odds (cumulative logit) regression: what a lever does to marks on an ordered scale. Newton's method; Wald
+ * Proportional-odds (cumulative logit) regression: what a lever does to marks on an ordered scale. Newton's method;
+ * Wald
  * and likelihood-ratio tests (McCullagh 1980; checked against R's `ordinal::clm`).
  * @param marks ordered marks; only their order counts. @param levers one row a mark, one column a lever (0 or 1, or in its own units).
  * @returns null where it cannot be said: fewer than two levels were used, or a lever sorts the marks completely.

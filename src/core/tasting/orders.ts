@@ -10,7 +10,10 @@ export function williamsSquare(n: number): number[][] {
   return n % 2 === 0 || n === 1 ? square : [...square, ...square.map((row) => [...row].reverse())];
 }
 
-/** One serving order a taster: rows of a Williams square in turn, cups and rows shuffled so that no place means anything. */
+/**
+ * One serving order a taster: rows of a Williams square in turn, cups and rows shuffled so that no place means
+ * anything.
+ */
 export function servingOrders<T>(cups: readonly T[], tasters: number, random: Random): T[][] {
   const names = shuffled(cups, random);
   const rows = shuffled(williamsSquare(cups.length), random);

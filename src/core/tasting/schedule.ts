@@ -22,7 +22,10 @@ export const houseCupOf = (
   celsius: temperature,
   seconds: window.best,
 });
-/** Standard preparation: 2 g to 100 ml, boiling water, six minutes, white porcelain (ISO 3103, from memory). g per 100 ml. */
+/**
+ * Standard preparation: 2 g to 100 ml, boiling water, six minutes, white porcelain (ISO 3103, from memory). g per 100
+ * ml.
+ */
 export const STANDARD_DOSE = 2;
 /** A cup by it; `onLeaf` is what boiling water comes to in its vessel, C. */
 export const standardPreparation = (water: number, onLeaf: number): PlannedCup => ({
@@ -33,7 +36,10 @@ export const standardPreparation = (water: number, onLeaf: number): PlannedCup =
 });
 export type Moment = { readonly cup: number; readonly act: 'pour' | 'pull'; readonly at: number };
 export type Schedule = {
-  /** `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the same moment. */
+  /**
+   * `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the
+   * same moment.
+   */
   /** `inTurn`: the same leaf again, water on once the steep before is poured off. */
   readonly kind: 'oneClock' | 'together' | 'inTurn';
   /** In order of time, seconds from the start. */
@@ -46,8 +52,10 @@ export type Schedule = {
 export const HAND_SECONDS = 10;
 
 /**
- * One schedule for all cups. A ladder of time runs on one clock: all poured on in turn, each lifted at its own time after its own water.
- * Steeps of one leaf go in turn. Other exercises count the starts back, so that all are lifted one hand apart and tasted together.
+ * One schedule for all cups. A ladder of time runs on one clock: all poured on in turn, each lifted at its own time
+ * after its own water.
+ * Steeps of one leaf go in turn. Other exercises count the starts back, so that all are lifted one hand apart and
+ * tasted together.
  */
 export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']): Schedule {
   const moments: Moment[] = [];
@@ -87,7 +95,10 @@ export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']):
 
 export const WAYS = ['grams', 'water', 'celsius', 'seconds'] as const;
 export type Way = (typeof WAYS)[number];
-/** Differences smaller than these are the hand's, not the exercise's: 0.05 g, 3 ml, 1 C, 2 s (common practice, from memory). */
+/**
+ * Differences smaller than these are the hand's, not the exercise's: 0.05 g, 3 ml, 1 C, 2 s (common practice, from
+ * memory).
+ */
 const ALIKE: Readonly<Record<Way, number>> = { grams: 0.05, water: 3, celsius: 1, seconds: 2 };
 export type LikeForLike = {
   readonly differs: readonly Way[];
@@ -128,7 +139,10 @@ export function likeForLike(
   };
 }
 
-/** A ladder's times against the house time, by the number of cups: common practice of trainers, 0:45, 2:00, 4:00, 6:00. */
+/**
+ * A ladder's times against the house time, by the number of cups: common practice of trainers, 0:45, 2:00, 4:00,
+ * 6:00.
+ */
 const TIMES_OF_HOUSE: Readonly<Record<number, readonly number[]>> = {
   2: [0.5, 1],
   3: [0.5, 1, 1.5],
@@ -136,7 +150,9 @@ const TIMES_OF_HOUSE: Readonly<Record<number, readonly number[]>> = {
   5: [0.19, 0.5, 1, 1.5, 2],
   6: [0.19, 0.4, 0.7, 1, 1.5, 2],
 };
-/** A time as a trainer says it: to 5 s below half a minute, 15 s below two minutes, half minutes, then whole minutes. */
+/**
+ * A time as a trainer says it: to 5 s below half a minute, 15 s below two minutes, half minutes, then whole minutes.
+ */
 function roundTime(s: number): number {
   const to = s < 30 ? 5 : s < 120 ? 15 : s < 300 ? 30 : 60;
   return Math.max(5, Math.round(s / to) * to);
@@ -159,7 +175,10 @@ export function ladderTimes(house: number, n: number): number[] {
   return times;
 }
 
-/** Rungs of a ladder around a middle: even in proportion, since that is how strength is tasted, rounded to what a hand does. */
+/**
+ * Rungs of a ladder around a middle: even in proportion, since that is how strength is tasted, rounded to what a hand
+ * does.
+ */
 export function rungs(way: Way, from: number, to: number, n: number): number[] {
   const round = { grams: 0.1, water: 5, celsius: 1, seconds: 5 }[way];
   const at = (i: number) =>

@@ -3,7 +3,10 @@ import { brewOfCup, type MadeOf } from './brew';
 import type { Exercise, Tasting } from './exercise';
 import { realCups } from './real';
 
-/** The cups of a table that was revealed, each as it was really made with the mean of its marks. What was left out is not there. */
+/**
+ * The cups of a table that was revealed, each as it was really made with the mean of its marks. What was left out is
+ * not there.
+ */
 export function cupsSeen(
   e: Exercise,
   t: Tasting,

@@ -42,7 +42,10 @@ const NAMES: Readonly<Record<Attribute, string>> = {
   aroma: 'too much aroma',
 };
 
-/** The counts of the rung next to a target: the one within a seventh of it, in proportion (heat: 2 C); null when no rung is so near. */
+/**
+ * The counts of the rung next to a target: the one within a seventh of it, in proportion (heat: 2 C); null when no
+ * rung is so near.
+ */
 function atTarget(r: AttributeResult, way: Way, target: number) {
   const near = [...r.counts]
     .filter((c) => c.n > 0)
@@ -254,7 +257,10 @@ export function howSure(
   for (const c of lost) out.push(`Left out: ${c.code}, ${c.excluded}.`);
   return out;
 }
-/** Of the two rungs around the target: the share who put them in their order, and how many pairs that share would need. */
+/**
+ * Of the two rungs around the target: the share who put them in their order, and how many pairs that share would
+ * need.
+ */
 function neighbours(
   r: LadderResult,
   target: number,
@@ -277,7 +283,10 @@ const LEVER = {
   water: (b: Brewing, v: number) => ({ ...b, water: millilitres(v) }),
   celsius: (b: Brewing, v: number) => ({ ...b, temperature: celsius(v) }),
 };
-/** What the model expects a table to mark along the ladder: index points from the house cup, in marks (0.8 points each). Within half a mark either way. */
+/**
+ * What the model expects a table to mark along the ladder: index points from the house cup, in marks (0.8 points
+ * each). Within half a mark either way.
+ */
 export function expectedMarks(
   house: Brewing,
   way: Way,

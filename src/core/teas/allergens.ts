@@ -1,5 +1,6 @@
 /**
- * Words in a blend that name one of the fourteen substances of Regulation (EU) No 1169/2011, annex II, in so far as teas
+ * Words in a blend that name one of the fourteen substances of Regulation (EU) No 1169/2011, annex II, in so far as
+ * teas
  * are blended or flavoured with them. Flowers are not in that list; houses name them from their own practice.
  */
 const NAMED: readonly (readonly [RegExp, string])[] = [

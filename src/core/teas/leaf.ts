@@ -45,7 +45,10 @@ export type LeafFacts = {
 };
 export const NO_LEAF_FACTS: LeafFacts = { form: null, season: null, traits: [] };
 
-/** "pearls, spring, scented". @example leafWords({ form: 'pearl', season: null, traits: ['scented'] }) // 'pearls, scented' */
+/**
+ * "pearls, spring, scented". @example leafWords({ form: 'pearl', season: null, traits: ['scented'] }) // 'pearls,
+ * scented'
+ */
 export const leafWords = (l: LeafFacts): string =>
   [l.form && LEAF_FORMS[l.form], l.season && SEASONS[l.season], ...l.traits.map((t) => TRAITS[t])]
     .filter(Boolean)

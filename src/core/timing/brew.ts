@@ -137,9 +137,15 @@ export function pullKind(steeped: Seconds, w: Window): PullKind {
     : timing;
 }
 
-/** A leaf that went back is tasted at its time; this much early or late is no matter, s (common practice: taste every half minute). */
+/**
+ * A leaf that went back is tasted at its time; this much early or late is no matter, s (common practice: taste every
+ * half minute).
+ */
 const LEAF_BACK_LEEWAY = 15;
-/** The window of a steep whose leaf goes back for so many seconds more. @example leafBackWindow(seconds(60), 30).best // 90 */
+/**
+ * The window of a steep whose leaf goes back for so many seconds more. @example leafBackWindow(seconds(60), 30).best
+ * // 90
+ */
 export function leafBackWindow(steeped: Seconds, more: number): Window {
   const best = steeped + more;
   return {

@@ -26,7 +26,8 @@ export const nowBy = (clock: SteadyClock, steady: number): EpochMs =>
 const JITTER = 1500;
 
 /**
- * After a pause: the wall clock went on by more than the steady counter. Forward is sleep, and is allowed for; back is a
+ * After a pause: the wall clock went on by more than the steady counter. Forward is sleep, and is allowed for; back
+ * is a
  * clock set by hand, and is not. The next answer of the server settles it in either case.
  */
 export function afterPause(clock: SteadyClock, steady: number, wall: number): SteadyClock {

@@ -17,7 +17,10 @@ export type Errors = {
 export const ERROR_SOURCES = ['leaf', 'temperature', 'time'] as const;
 export type ErrorSource = (typeof ERROR_SOURCES)[number];
 
-/** A level spoon of a tea not weighed here, a 0.1 g scale, a usual kettle and a usual eye on the clock: common practice. */
+/**
+ * A level spoon of a tea not weighed here, a 0.1 g scale, a usual kettle and a usual eye on the clock: common
+ * practice.
+ */
 export const USUAL: Readonly<Record<'spoon' | 'scale' | 'kettle' | 'attention', Scatter>> = {
   spoon: { kind: 'even', half: 0.2, share: true },
   scale: { kind: 'even', half: 0.1, share: false },

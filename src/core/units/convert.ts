@@ -50,7 +50,10 @@ export const fromMl = (volume: Millilitres, unit: VolumeUnit): number => volume 
 export const toFahrenheit = (t: Celsius): number => (t * 9) / 5 + 32;
 /** @example fromFahrenheit(212) // 100 */
 export const fromFahrenheit = (f: number): Celsius => celsius(((f - 32) * 5) / 9);
-/** A temperature as packets print it: whole Fahrenheit to the nearest 5 (common practice). @example packetFahrenheit(celsius(85)) // 185 */
+/**
+ * A temperature as packets print it: whole Fahrenheit to the nearest 5 (common practice). @example
+ * packetFahrenheit(celsius(85)) // 185
+ */
 export const packetFahrenheit = (t: Celsius): number => Math.round(toFahrenheit(t) / 5) * 5;
 
 /** From `from` to `to` in seconds; negative when `to` lies before. */

@@ -55,7 +55,9 @@ export function parseNumber(text: string): Parsed<number> {
   return ok(Number(t.replace(',', '.')));
 }
 
-/** A number that must lie in [min, max], its unit written after it or not; the message names what it is and its unit. */
+/**
+ * A number that must lie in [min, max], its unit written after it or not; the message names what it is and its unit.
+ */
 export function parseWithin(
   text: string,
   what: string,

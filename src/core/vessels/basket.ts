@@ -17,7 +17,10 @@ export type BasketShape = {
 /** Height of a release steeper's inner floor, as a share of the whole. */
 export const RELEASE_FLOOR = 0.13;
 
-/** The basket's shape from its volume: width follows the vessel, depth the volume, never nearer than 5 mm to the floor. */
+/**
+ * The basket's shape from its volume: width follows the vessel, depth the volume, never nearer than 5 mm to the
+ * floor.
+ */
 export function basketShape(v: SolvedVessel, basket: Millilitres): BasketShape {
   if (v.kind === 'release') {
     const floor = v.height * RELEASE_FLOOR;

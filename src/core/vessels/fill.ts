@@ -70,7 +70,10 @@ export function fillFault(
 export const heldWater = (leaf: Grams, held: number, water: Millilitres): Millilitres =>
   millilitres(Math.min(water, held * leaf));
 
-/** Liquor that pours off: the water less what the leaf keeps and what stays in the vessel. @example liquorYield(millilitres(500), grams(6), 3) // 482 ml */
+/**
+ * Liquor that pours off: the water less what the leaf keeps and what stays in the vessel. @example
+ * liquorYield(millilitres(500), grams(6), 3) // 482 ml
+ */
 export const liquorYield = (
   water: Millilitres,
   leaf: Grams,

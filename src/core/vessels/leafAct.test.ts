@@ -13,7 +13,8 @@ import {
   type VesselKind,
 } from '#core/vessels';
 
-// Common practice. Rows: vessel. Columns: leaf loose; in a basket that lifts out; in a ball; behind a fixed strainer; in a bag.
+// Common practice. Rows: vessel. Columns: leaf loose; in a basket that lifts out; in a ball; behind a fixed strainer;
+// in a bag.
 const BASKETS: readonly InfuserKind[] = ['deep', 'shallow'];
 const TABLE: Readonly<Record<VesselKind, readonly [LeafAct, LeafAct, LeafAct, LeafAct, LeafAct]>> =
   {

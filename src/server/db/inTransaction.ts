@@ -4,7 +4,8 @@ import type { Db, Tx } from './pool';
 const TRIES = 5;
 
 /**
- * Runs `work` in one transaction; a deadlock or lock wait runs the whole of it again. Read committed: what is read after a
+ * Runs `work` in one transaction; a deadlock or lock wait runs the whole of it again. Read committed: what is read
+ * after a
  * lock is taken is what is there now, not what was there when the transaction began.
  */
 export async function inTransaction<T>(db: Db, work: (tx: Tx) => Promise<T>): Promise<T> {

@@ -27,7 +27,10 @@ const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as 
 
 /** A tea's cups differ by this much from one to the next, and a taster by so much from himself, in marks. */
 const SCATTER = 0.28;
-/** What a taster marks: the model's cup of the brew as it was, against the one it should have been, and his own scatter. */
+/**
+ * What a taster marks: the model's cup of the brew as it was, against the one it should have been, and his own
+ * scatter.
+ */
 function tasted(random: Random, brewed: Brewing, wanted: Brewing): Verdict {
   const [got, house] = [predict(brewed), predict(wanted)];
   return Object.fromEntries(
@@ -80,7 +83,8 @@ function imitate(
   const short = Math.min(1, window.best / 120);
   const forgotten =
     random() < (maker.person.role === 'trainee' ? 0.09 : 0.025) ? 40 + random() * 110 : 0;
-  // Two due at once, and a pot that stands far from the jug, are lifted late: so that the trends have something true to find.
+  // Two due at once, and a pot that stands far from the jug, are lifted late: so that the trends have something true
+  // to find.
   const crowded = random() < 0.2;
   const held = (crowded ? CROWDED_S : 0) + (vessel.name === FAR_POT ? FAR_S : 0);
   const steeped = Math.max(

@@ -5,7 +5,8 @@ import type { Role } from '#contracts/people';
 import type { StyleId } from '#core/styles';
 import type { SpoonKind } from '#core/units';
 
-// An invented house: no firm, garden, brand or person is meant. Kept as plain numbers; the units are those of the contracts.
+// An invented house: no firm, garden, brand or person is meant. Kept as plain numbers; the units are those of the
+// contracts.
 
 export type DemoSite = { key: 'harbour' | 'hut'; fields: SiteFields };
 const kettle = {

@@ -340,7 +340,10 @@ type Around = When & {
   readonly siteId: ReadonlyMap<string, string>;
   readonly makeId: (ms: number) => string;
 };
-/** Other methods, the next lots, kettles with their readings, scoops. Its own stream of chance: brews stay as they were. */
+/**
+ * Other methods, the next lots, kettles with their readings, scoops. Its own stream of chance: brews stay as they
+ * were.
+ */
 async function papers(
   db: Db,
   { now, teas, lead, siteId, makeId }: Omit<Around, 'days'>,

@@ -103,7 +103,9 @@ function unreadable(raw: unknown): AppError | null {
   );
 }
 
-/** What the log may hold of a failure: never what people typed, which the driver and Drizzle put into their messages. */
+/**
+ * What the log may hold of a failure: never what people typed, which the driver and Drizzle put into their messages.
+ */
 export function loggable(raw: unknown): Record<string, unknown> {
   const { errno, code } = driverError(raw);
   const e = raw instanceof Error ? raw : new Error(String(raw));

@@ -1,5 +1,6 @@
 /**
- * Work that takes long: a pure function of what can be copied between threads, with a name that both threads know it by.
+ * Work that takes long: a pure function of what can be copied between threads, with a name that both threads know it
+ * by.
  * It throws only what nobody expects; what a person is told comes back as a value.
  */
 export type Task<A extends readonly unknown[], R> = {

@@ -5,7 +5,10 @@ import { LevelMark } from '../ui/vessel';
 
 type Props = { teas: readonly Tea[]; vessels: readonly Vessel[]; brewed: boolean };
 
-/** From an empty house to the first card on the wall: each step is where it is done, and is ticked off by what is there. */
+/**
+ * From an empty house to the first card on the wall: each step is where it is done, and is ticked off by what is
+ * there.
+ */
 export function FirstSteps({ teas, vessels, brewed }: Props) {
   const tea = teas.find((t) => t.house);
   const steps = [

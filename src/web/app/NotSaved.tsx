@@ -1,7 +1,10 @@
 import { Note } from '../ui/Note';
 import { failureOf, fieldFaults } from './api';
 
-/** Why a record was not saved, where no field of the form can say it; when another lead changed it, the way to save over theirs. */
+/**
+ * Why a record was not saved, where no field of the form can say it; when another lead changed it, the way to save
+ * over theirs.
+ */
 export function NotSaved({
   error,
   onKeepMine,

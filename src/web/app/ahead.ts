@@ -1,4 +1,6 @@
-/** What the bar needs next and does not need at once: fetched in a quiet moment, so that it is there without a server. */
+/**
+ * What the bar needs next and does not need at once: fetched in a quiet moment, so that it is there without a server.
+ */
 const NEXT: readonly (() => Promise<unknown>)[] = [
   () => import('../features/start'),
   () => import('../features/judge'),

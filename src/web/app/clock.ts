@@ -2,7 +2,10 @@ import { useEffect, useRef, useState } from 'react';
 import { afterPause, anchor, nowBy, type SteadyClock } from '#core/timing';
 import { epochMs, type EpochMs } from '#core/units';
 
-/** How far the server was ahead of this device's own clock, ms, when it last answered: for a page that starts without it. */
+/**
+ * How far the server was ahead of this device's own clock, ms, when it last answered: for a page that starts without
+ * it.
+ */
 const SKEW = 'limnos.skew';
 let skew = Number(localStorage.getItem(SKEW)) || 0;
 let clock: SteadyClock = {
@@ -15,7 +18,10 @@ let setByServer = false;
 /** An answer is believed again after so long even if a quicker one was believed before, ms. */
 const OLD_MS = 90_000;
 let believed = { roundTrip: Infinity, at: 0 };
-/** Sets the clock by a server's answer: the quickest of the last while is believed, for half of its way is all it can be wrong. */
+/**
+ * Sets the clock by a server's answer: the quickest of the last while is believed, for half of its way is all it can
+ * be wrong.
+ */
 function setClock(serverNow: number, roundTrip: number, answeredAt = performance.now()): void {
   if (setByServer && roundTrip > believed.roundTrip && answeredAt - believed.at < OLD_MS) return;
   believed = { roundTrip, at: answeredAt };
@@ -31,7 +37,9 @@ const ASK_EVERY_MS = 400;
 const AGAIN_MS = 60_000;
 let asks = 0;
 const TIME_PATH = '/api/time';
-/** Asks the server the time. The browser's own record of the request counts, not when a busy page came to look at it. */
+/**
+ * Asks the server the time. The browser's own record of the request counts, not when a busy page came to look at it.
+ */
 async function askTime(): Promise<void> {
   const path = `${TIME_PATH}?n=${(asks += 1)}`;
   const asked = performance.now();
@@ -48,7 +56,10 @@ async function askTime(): Promise<void> {
     setClock(told, entry.responseStart - entry.requestStart, entry.responseStart);
   else setClock(told, answered - asked, answered);
 }
-/** Keeps the clock at the server's: a few times at first, then every minute. Without a server it runs on as it was set. */
+/**
+ * Keeps the clock at the server's: a few times at first, then every minute. Without a server it runs on as it was
+ * set.
+ */
 export function keepTime(): void {
   const ask = () => void askTime().catch(() => undefined);
   for (let i = 0; i < ASKS; i++) setTimeout(ask, i * ASK_EVERY_MS);

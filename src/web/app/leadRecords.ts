@@ -29,7 +29,9 @@ type Write<E> = { id: string; body: BodyOf<E> };
 /** A picture for a record: its own new id, and its bytes. */
 type PictureWrite = { id: string; photo: string; body: Blob };
 
-/** Records that the bar does not need: lots, instruments, tastings, history, exchange. Loaded with the places that do. */
+/**
+ * Records that the bar does not need: lots, instruments, tastings, history, exchange. Loaded with the places that do.
+ */
 const leadApi = api.injectEndpoints({
   endpoints: (build) => ({
     moveVersion: build.mutation<ResponseOf<typeof moveVersion>, Write<typeof moveVersion>>({

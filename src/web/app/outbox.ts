@@ -72,7 +72,10 @@ export const nextSeq = (): number => (lastSeq = Math.max(lastSeq + 1, Date.now()
 
 /** Where versions of this application before IndexedDB kept theirs. */
 const OLD_PREFIX = 'limnos.waiting.';
-/** What an earlier page left unsent, in order. One record a write, so that two tabs never overwrite each other's; a repeat is harmless by its id. */
+/**
+ * What an earlier page left unsent, in order. One record a write, so that two tabs never overwrite each other's; a
+ * repeat is harmless by its id.
+ */
 export async function leftUnsent(): Promise<Waiting[]> {
   const old = Object.keys(localStorage)
     .filter((k) => k.startsWith(OLD_PREFIX))

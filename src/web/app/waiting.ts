@@ -90,7 +90,10 @@ function subjectsOf(w: Waiting): readonly string[] {
       return ['session'];
   }
 }
-/** A tablet's own pulls go out under whoever is at it, in the tablet's name; a person's writes under that person alone. */
+/**
+ * A tablet's own pulls go out under whoever is at it, in the tablet's name; a person's writes under that person
+ * alone.
+ */
 function maySend(w: Waiting, at: Maker): boolean {
   const maker = makerOf(w);
   if (maker === null || maker.device !== null) return true;

@@ -10,7 +10,10 @@ const SHOWN = [
   ['Aroma', 'aroma'],
 ] as const;
 
-/** Outlined bars from the line that is the other cup, 34 px a mark; under an eighth of a mark it is a mark on the line. */
+/**
+ * Outlined bars from the line that is the other cup, 34 px a mark; under an eighth of a mark it is a mark on the
+ * line.
+ */
 export function DifferenceBars({
   cup,
   held,

@@ -81,7 +81,8 @@ export const brews = mysqlTable(
     remark: varchar('remark', { length: 200 }).notNull(),
   },
   (t) => {
-    // Every filter of the log reads from one of these alone: its own column first, then the order of the log, then all that is
+    // Every filter of the log reads from one of these alone: its own column first, then the order of the log, then
+    // all that is
     // filtered by. `features/brews/logQuery.ts` names the one to use.
     const rest = [
       t.startedAt,

@@ -25,7 +25,8 @@ export type Try = { readonly wait: number; readonly misses: number };
 
 /**
  * Counts a try as missed before the secret is looked at, under a lock of each subject's row, so that many tries at once
- * are counted one after another. While a delay runs nothing is counted. A secret that was right is forgotten afterwards.
+ * are counted one after another. While a delay runs nothing is counted. A secret that was right is forgotten
+ * afterwards.
  * @returns the wait in whole seconds, 0 when the try may be made, and the misses of the first subject with this one.
  */
 export async function countTry(tx: Tx, subjects: readonly string[], now: number): Promise<Try> {

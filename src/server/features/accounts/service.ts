@@ -167,7 +167,10 @@ export function accounts({ db, now }: Deps, claimWord = '') {
     async signOut(who: Signed): Promise<void> {
       await db.delete(sessions).where(eq(sessions.tokenHash, who.tokenHash));
     },
-    /** Nobody is at the tablet any more: its session shows the bar and lets a steep be pulled, until somebody signs in. */
+    /**
+     * Nobody is at the tablet any more: its session shows the bar and lets a steep be pulled, until somebody signs
+     * in.
+     */
     async lock(device: string, who: Signed): Promise<void> {
       if (who.lockedAs === null)
         await db

@@ -189,7 +189,10 @@ export function book({ db, now }: Deps) {
         .where(eq(teas.id, id));
       return readTea(id);
     },
-    /** Makes a version. The one it takes the place of, of the house or on trial, is retired and stays on the brews that used it. */
+    /**
+     * Makes a version. The one it takes the place of, of the house or on trial, is retired and stays on the brews
+     * that used it.
+     */
     async addVersion(
       teaId: string,
       given: z.infer<typeof addVersion.body>,

@@ -27,7 +27,10 @@ import { brewsByIds, idsInOrder } from './queries';
 
 export const PAGE = 50;
 
-/** How many of a thousand brews a filter lets through, about: the index of the rarest is read (from the demo's own share). */
+/**
+ * How many of a thousand brews a filter lets through, about: the index of the rarest is read (from the demo's own
+ * share).
+ */
 const RARITY: readonly (readonly [name: string, given: (q: LogQuery) => boolean])[] = [
   ['log_lot', (q) => q.lotId !== undefined],
   ['log_timing', (q) => q.pull === 'forgotten'],

@@ -103,7 +103,8 @@ export const headOf = async (tx: Tx, siteId: string): Promise<number> =>
     ?.seq ?? 0;
 
 /**
- * Ids in the log's order, from one index alone: rows are fat, and a join left to itself sorts all of a site's or a tea's
+ * Ids in the log's order, from one index alone: rows are fat, and a join left to itself sorts all of a site's or a
+ * tea's
  * to give a few. The rows are fetched by these ids.
  */
 export const idsInOrder = async (

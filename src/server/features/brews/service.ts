@@ -186,7 +186,10 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     return free.includes(wished) ? wished : free[0];
   };
 
-  /** What a brew is made of: worked out here again from the records, or, for leaf that was steeped already, from its last steep. */
+  /**
+   * What a brew is made of: worked out here again from the records, or, for leaf that was steeped already, from its
+   * last steep.
+   */
   async function planned(tx: Tx, given: z.infer<typeof startBrew.body>) {
     const [tea, version, vessel, site] = [
       await teaById(tx, given.teaId),
@@ -262,7 +265,10 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     };
   }
 
-  /** Takes the last thing done to a brew back: its columns as they were, and what else came of it. Whether the queue changed by it. */
+  /**
+   * Takes the last thing done to a brew back: its columns as they were, and what else came of it. Whether the queue
+   * changed by it.
+   */
   async function undo(tx: Tx, row: BrewRow, of: string, who: Signed): Promise<boolean> {
     const event = await eventById(tx, of);
     const brew = await must(tx, row.id);

@@ -52,7 +52,10 @@ function tooLarge(table: readonly (readonly string[])[]): string | null {
   return null;
 }
 const DECIMAL_COMMA = /^-?\d+,\d+ ?(?:[a-z°/][a-z°/ ]*)?$/i;
-/** Reads CSV (RFC 4180): quotes, line breaks inside them, a byte order mark, commas, semicolons or tabs, found out by itself. */
+/**
+ * Reads CSV (RFC 4180): quotes, line breaks inside them, a byte order mark, commas, semicolons or tabs, found out by
+ * itself.
+ */
 export function readCells(text: string): Cells | { readonly kind: 'bad'; readonly why: string } {
   const bare = text.replace(/^\uFEFF/, '');
   const first = bare.slice(0, 200).split('\n')[0] ?? '';

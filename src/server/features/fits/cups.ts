@@ -72,7 +72,8 @@ async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<Fou
     )
   ).map((b) => b.id);
   const all = await brewsByIds(tx, ids);
-  // Whatever it stood in: the vessel and its infuser are the model's own matter. But by the recipe that says what is right here.
+  // Whatever it stood in: the vessel and its infuser are the model's own matter. But by the recipe that says what is
+  // right here.
   const recipes = new Set(
     (
       await tx
@@ -133,7 +134,9 @@ async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<Fou
   });
 }
 
-/** The leaf that is brewed now: the lot in use; before one is, whatever is not finished. Another lot is another leaf. */
+/**
+ * The leaf that is brewed now: the lot in use; before one is, whatever is not finished. Another lot is another leaf.
+ */
 async function lotsNow(tx: Tx, teaId: string): Promise<string[]> {
   const open = await tx
     .select({ id: lots.id, state: lots.state })

@@ -5,7 +5,8 @@ import type { Told } from '#contracts/live';
 import type { Deps } from '../../deps';
 import { feed, feedHeads } from '../../db/schema/index';
 
-// One reader of the feed in each process: whoever wrote, here or in another process, every page hears it from the table.
+// One reader of the feed in each process: whoever wrote, here or in another process, every page hears it from the
+// table.
 
 /** Looked at so often while anybody listens, ms. */
 const LOOK_MS = 60;
@@ -56,7 +57,8 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       ?.seq ?? 0;
 
   /**
-   * What was told after `after` and up to `upTo`, as it goes over the wire. A brew told of twice is told as it is now, twice.
+   * What was told after `after` and up to `upTo`, as it goes over the wire. A brew told of twice is told as it is
+   * now, twice.
    * Null when some of it is forgotten: numbers have no gaps, so that a missing row is a swept one.
    */
   async function framesAfter(
@@ -170,7 +172,10 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
   sweeper.unref();
 
   return {
-    /** Looks soon: called after a write here, so that this process need not wait for its next look. Many writes are one look. */
+    /**
+     * Looks soon: called after a write here, so that this process need not wait for its next look. Many writes are
+     * one look.
+     */
     nudge(siteId: string): void {
       const room = rooms.get(siteId);
       if (!room || room.soon) return;

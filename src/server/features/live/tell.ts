@@ -4,7 +4,8 @@ import type { Tx } from '../../db/pool';
 import { feed, sites } from '../../db/schema/index';
 
 /**
- * Tells every open page of a site, with the write that it tells of: in its transaction, as its very last act. The site's
+ * Tells every open page of a site, with the write that it tells of: in its transaction, as its very last act. The
+ * site's
  * numbers are taken under a lock that is held until the commit, so they have no gaps and follow the order of commits;
  * whatever is done after it makes every other writer of the site wait.
  */

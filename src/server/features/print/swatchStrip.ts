@@ -9,7 +9,10 @@ const [WIDTH, HEIGHT, MARGIN] = [210, 99, 10];
 /** Greys that must print without a tint, L*. */
 const GREYS = [85, 70, 55, 40] as const;
 
-/** A third of an A4: the colours of a tea along its steep, with their figures, greys to check the printer by, and what to make of it. */
+/**
+ * A third of an A4: the colours of a tea along its steep, with their figures, greys to check the printer by, and what
+ * to make of it.
+ */
 export function swatchStrip(tea: Tea, version: Version, site: Site, now: number): Promise<Buffer> {
   const { recipe } = version;
   const measured = tea.swatches;

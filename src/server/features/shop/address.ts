@@ -10,7 +10,8 @@ export type Shop = {
   /** SHA-256 of it in pairs, as devices show it. */ readonly fingerprint: string;
 };
 /**
- * The help page stands at a bare address: a browser that was told to ask a name over HTTPS would never reach it by the name.
+ * The help page stands at a bare address: a browser that was told to ask a name over HTTPS would never reach it by
+ * the name.
  * @param authorityFile the authority's certificate; empty: none is needed
  */
 export function shopAt(

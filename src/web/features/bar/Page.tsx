@@ -394,7 +394,10 @@ type ShelvesProps = {
   picked: number | null;
   free: React.ReactNode;
 };
-/** Brews in rows of shelves; a place keeps its place, a free one shows nothing but, in the first, what waits or can be brewed again. */
+/**
+ * Brews in rows of shelves; a place keeps its place, a free one shows nothing but, in the first, what waits or can be
+ * brewed again.
+ */
 function Shelves({ shown, layout, now, acts, locked, picked, free: inFree }: ShelvesProps) {
   const last = Math.max(SHELF, ...shown.map((s) => s.brew.place));
   const places = Math.min(PLACES, Math.max(SHELF, Math.ceil(last / SHELF) * SHELF));

@@ -31,7 +31,9 @@ import { houseLiquor, type Recipe } from '#core/recipes';
 import { leafActWords } from '#core/vessels';
 import type { KnownTea } from '#core/styles';
 
-/** A brew on the bar; `unsaved` while something of it waits to be sent, `partners` what is pulled and judged with it. */
+/**
+ * A brew on the bar; `unsaved` while something of it waits to be sent, `partners` what is pulled and judged with it.
+ */
 export type BarBrew = Brew & { readonly unsaved: boolean; readonly partners: readonly BarBrew[] };
 
 /** A brew with one thing done to it, as the server would answer; what it would refuse changes nothing. */
@@ -220,7 +222,10 @@ export type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | '
 export const pourWords = (b: Brew, units: Units): string =>
   `${b.plan.leaf} g in ${volumeText(b.plan.water, units.volume)}, ${temperatureText(b.plan.temperature, units.temperature)}.`;
 
-/** What a brew says at one moment: figure, the word over it, the next step, the button. `wait`: so long before it is poured, to keep clear of another. */
+/**
+ * What a brew says at one moment: figure, the word over it, the next step, the button. `wait`: so long before it is
+ * poured, to keep clear of another.
+ */
 export function sayingOf(
   brew: Brew,
   phase: Phase,

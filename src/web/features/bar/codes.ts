@@ -1,6 +1,9 @@
 // A card's code holds the address of its card: whichever reader reads it, the brew is opened from the path alone.
 
-/** Where in the application a read code leads; null when it is not one of ours. Only the path counts: a code printed before the server moved still opens. */
+/**
+ * Where in the application a read code leads; null when it is not one of ours. Only the path counts: a code printed
+ * before the server moved still opens.
+ */
 export function placeOfCode(text: string): string | null {
   const trimmed = text.trim();
   const path = URL.canParse(trimmed)

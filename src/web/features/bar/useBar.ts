@@ -58,7 +58,10 @@ const rankBetween = (before: Order | undefined, after: Order | undefined): numbe
         ? after.rank - 1
         : 0;
 
-/** What hands do: start a brew, or something to one that is there. Done here at once, kept on the server as soon as it can be. */
+/**
+ * What hands do: start a brew, or something to one that is there. Done here at once, kept on the server as soon as it
+ * can be.
+ */
 export function useHands() {
   const dispatch = useAppDispatch();
   const session = useSession();
@@ -207,7 +210,8 @@ export function useHands() {
     },
     /** The one thing a brew wants next: water on, a stir at its moment, or the pull. Judging opens its own page. */
     next({ brew, step, saying }: Shown): void {
-      // A locked tablet lifts and does nothing else: whatever else it sent would wait for a PIN, with every lift behind it.
+      // A locked tablet lifts and does nothing else: whatever else it sent would wait for a PIN, with every lift
+      // behind it.
       if (locked && brew.state.kind !== 'steeping') return;
       const name = nameOf(brew);
       if (!locked && step?.step.kind === 'stir')

@@ -11,11 +11,16 @@ export type BarLayout = {
   readonly time: string;
   readonly timeLine: string;
   readonly vesselLeft: number;
-  /** More than six are running, or one stands past the sixth place: the same in less room, without what no hand needs. */
+  /**
+   * More than six are running, or one stands past the sixth place: the same in less room, without what no hand needs.
+   */
   readonly full: boolean;
 };
 
-/** The rows a full bar is drawn in leave so much for a field, after head, next row, edge and what stands under a shelf, px. */
+/**
+ * The rows a full bar is drawn in leave so much for a field, after head, next row, edge and what stands under a
+ * shelf, px.
+ */
 const DESK_REST = 52 + 58 + 60 + 2 * 178 + 12;
 const TABLET_REST = 52 + 78 + 60 + 4 * 158 + 6;
 

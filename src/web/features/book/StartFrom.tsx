@@ -23,7 +23,10 @@ type Props = {
   onTake: (r: Recipe) => void;
 };
 
-/** Where a recipe begins: the packet, the style (both schools where there are two), another tea, another vessel's known-good. */
+/**
+ * Where a recipe begins: the packet, the style (both schools where there are two), another tea, another vessel's
+ * known-good.
+ */
 export function StartFrom({ style, method, packet, now, except, taken, onTake }: Props) {
   const { data } = useBookQuery();
   const [known, setKnown] = useState({ leaf: '', water: '' });

@@ -26,7 +26,10 @@ type Props = {
   onDone: () => void;
 };
 
-/** A new version of a method's recipe from the one that stands, or the method's first; the old one stays on the brews that used it. */
+/**
+ * A new version of a method's recipe from the one that stands, or the method's first; the old one stays on the brews
+ * that used it.
+ */
 export function VersionForm({ tea, method, from, notes, newest, onDone }: Props) {
   const { temperature } = useUnits();
   const base = from?.recipe ?? startingRecipe(tea.style, method);

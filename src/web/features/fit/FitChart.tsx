@@ -30,7 +30,10 @@ type Props = {
   right: number;
   label: string;
 };
-/** Cups as open circles, the fit with what it is good for, the style before it as dots; a cup made otherwise shows as a square, with where the fit expects it. */
+/**
+ * Cups as open circles, the fit with what it is good for, the style before it as dots; a cup made otherwise shows as
+ * a square, with where the fit expects it.
+ */
 export function FitChart({ style, recipe, fitted, cups, score, right, label }: Props) {
   const shown = cups.filter((c) => c.scores[score] !== undefined);
   const end = Math.max(recipe.window.latest * 1.25, ...shown.map((c) => c.seconds * 1.06));

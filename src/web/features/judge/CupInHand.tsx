@@ -25,7 +25,10 @@ const LEAF_BACK = [30, 60] as const;
 const steepedFor = ({ state }: BarBrew) =>
   'pulled' in state ? secondsBetween(state.waterOn, state.pulled) : seconds(0);
 
-/** The cup in hand with what is to be added drawn in it, and the words beside it. @param from share of the cup that stays in it. */
+/**
+ * The cup in hand with what is to be added drawn in it, and the words beside it. @param from share of the cup that
+ * stays in it.
+ */
 function InHand({
   brew,
   water,

@@ -229,7 +229,9 @@ export function TimeLine({ brew }: { brew: Brew }) {
   );
 }
 
-/** What a thermometer should have shown so long after the water went on: the plan's heat, cooling as its vessel does. */
+/**
+ * What a thermometer should have shown so long after the water went on: the plan's heat, cooling as its vessel does.
+ */
 export function plannedHeat(brew: Brew, s: number): Celsius | null {
   if (s < 0) return null;
   const b = brewOf(brew.plan, brew.tea.style, seconds(s));

@@ -33,7 +33,10 @@ function stepFor(span: number): number {
   return ([1, 2, 5, 10].find((m) => m * ten >= raw) ?? 10) * ten;
 }
 
-/** Individuals over moving ranges: the line is as it should be, limits dashed and named, a point outside opens its brew. */
+/**
+ * Individuals over moving ranges: the line is as it should be, limits dashed and named, a point outside opens its
+ * brew.
+ */
 export function TrendChart({
   data,
   at,

@@ -11,7 +11,10 @@ const WAYS = {
   instrument: 'by an instrument',
 } as const;
 
-/** A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm deep". */
+/**
+ * A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm
+ * deep".
+ */
 export const colourWords = (c: Extract<Happened['what'], { kind: 'colour' }>): string =>
   `${strengthWords(c.strength)} than the house cup (${signedPercent(c.low)} to ${signedPercent(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;
 

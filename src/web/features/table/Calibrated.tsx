@@ -7,7 +7,9 @@ import { useSession } from '../../app/session';
 import { Cup } from '../../ui/vessel';
 import { liquorOfCup } from './cups';
 
-/** Each taster against the others: how far, how even, how alike on the same cup. A lead sees all, a taster their own. */
+/**
+ * Each taster against the others: how far, how even, how alike on the same cup. A lead sees all, a taster their own.
+ */
 export function Calibrated({ view, result }: { view: OpenTasting; result: CalibrationResult }) {
   const me = useSession();
   const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };

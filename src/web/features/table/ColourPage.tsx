@@ -62,7 +62,10 @@ type Picture = {
   /** The style of a made-up photo; null: a real one. */ readonly madeUp: StyleId | null;
 };
 
-/** How strong is this cup, by its colour: beside the house cup in one picture, by its rim, or by an instrument's figures. */
+/**
+ * How strong is this cup, by its colour: beside the house cup in one picture, by its rim, or by an instrument's
+ * figures.
+ */
 export function ColourPage() {
   const { data: book } = useBookQuery();
   const [params] = useSearchParams();

@@ -36,7 +36,10 @@ import { CupFigures } from './CupFigures';
 import { Means } from './Means';
 import { liquorOfCup } from './cups';
 
-/** A lot on its way to right: every round's marks along the steps, what to turn next, and in the end a version with the story. */
+/**
+ * A lot on its way to right: every round's marks along the steps, what to turn next, and in the end a version with
+ * the story.
+ */
 export function DialIn({ view, now }: { view: OpenTasting; now: Tasting }) {
   const units = useUnits();
   const round = useMemo(() => roundOf(view.exercise, now), [view.exercise, now]);

@@ -13,7 +13,10 @@ type Props = {
   names: readonly string[];
   /** One after another: a line leads from each to the next, and the newest is solid. */ joined?: boolean;
 };
-/** Mean marks of rounds or cups, a row an attribute: too little, right between the dashes, too much; each a block with its number. */
+/**
+ * Mean marks of rounds or cups, a row an attribute: too little, right between the dashes, too much; each a block with
+ * its number.
+ */
 export function Means({ means, names, joined = false }: Props) {
   const x = (m: number) => LEFT + ((m + 2) / 4) * (WIDTH - LEFT - RIGHT);
   const y = (i: number) => TOP + i * LEVEL + LEVEL / 2;

@@ -24,7 +24,10 @@ type Props = {
   onHandIn: (order: readonly string[]) => void;
 };
 
-/** The cups from weakest to strongest: dragged, moved by their arrows, or with Shift, up and down. Then handed in, once. */
+/**
+ * The cups from weakest to strongest: dragged, moved by their arrows, or with Shift, up and down. Then handed in,
+ * once.
+ */
 export function OrderCups({ codes, unkept, onBack, onHandIn }: Props) {
   const [order, setOrder] = useState<readonly string[]>(codes);
   const [touched, setTouched] = useState(false);

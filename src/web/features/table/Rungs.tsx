@@ -11,7 +11,10 @@ const WIDTH = 824;
 const [LEFT, RIGHT] = [54, 40];
 const LINE = 190;
 const STRIPS = 60;
-/** Cups nearer than this are drawn smaller; nearer than the least they are moved apart, and their marks keep the true place, px. */
+/**
+ * Cups nearer than this are drawn smaller; nearer than the least they are moved apart, and their marks keep the true
+ * place, px.
+ */
 const NEAR = 120;
 const LEAST = 132;
 function apart(places: readonly number[]): number[] {

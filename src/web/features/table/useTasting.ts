@@ -37,7 +37,10 @@ function withWaiting(view: TastingView, waiting: readonly Written[]): TastingVie
 }
 
 type Kept = { readonly personId: string; readonly data: TastingView };
-/** The table that was open last, as this person last read it, takes the place of an answer on a device opened without a server. */
+/**
+ * The table that was open last, as this person last read it, takes the place of an answer on a device opened without
+ * a server.
+ */
 function useKept(
   id: string,
   data: TastingView | undefined,
