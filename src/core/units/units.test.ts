@@ -11,10 +11,13 @@ import {
   minutesText,
   ML_PER,
   packetFahrenheit,
+  oneBlank,
+  parseDuration,
   parseNumber,
   parseTemperature,
   parseVolume,
   parseWithin,
+  withoutUnit,
   seconds,
   secondsBetween,
   SPOONS,
@@ -116,6 +119,38 @@ describe('what people type', () => {
       why: 'Leaf of 9000 g is too much: at most 50 g.',
     });
   });
+});
+
+describe('a unit written after a figure', () => {
+  test.each([
+    ['3.2 g', ['grams', 'g'], '3.2'],
+    ['3.2grams', ['grams', 'g'], '3.2'],
+    ['12 CM', ['cm'], '12'],
+    ['12', ['cm'], '12'],
+    ['  4   ml ', ['ml'], '4'],
+    ['ml', ['ml'], ''],
+    ['5', [''], '5'],
+  ])('“%s” without %j is “%s”', (text, units, bare) => expect(withoutUnit(text, units)).toBe(bare));
+  test.each([
+    ['4 cups', 'cups', 4],
+    ['1 cup', 'cups', 1],
+    ['95 °C', '°C', 95],
+    ['95C', '°C', 95],
+    ['12 %', '%', 12],
+    ['3 g.', 'g', 3],
+  ])('“%s” in %s is %f', (text, unit, n) =>
+    expect(parseWithin(text, 'It', unit, 0, 100)).toEqual({ kind: 'ok', value: n }),
+  );
+  test('another unit than the field’s is no figure', () =>
+    expect(parseWithin('3 kg', 'Leaf', 'g', 0, 100)).toEqual(bad));
+});
+test('very long runs of blanks are read at once, whatever is asked of them', () => {
+  const long = `1${' '.repeat(200_000)}x`;
+  expect(parseNumber(long)).toEqual(bad);
+  expect(parseVolume(long, 'ml')).toEqual(bad);
+  expect(parseTemperature(long)).toEqual(bad);
+  expect(parseDuration(long)).toEqual(bad);
+  expect(oneBlank(`  a${' '.repeat(200_000)}b `)).toBe('a b');
 });
 
 test('the unit shown changes nothing but the showing', () =>

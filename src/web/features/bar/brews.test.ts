@@ -1,6 +1,5 @@
 import { advance, phaseAt } from '#core/timing';
-import { celsius, epochMs, grams, millilitres, seconds } from '#core/units';
-import { startingRecipe } from '#core/recipes';
+import { epochMs, grams, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import { ALL_RIGHT } from '#core/correction';
 import {
@@ -17,69 +16,10 @@ import {
   tint,
   type BarBrew,
 } from './brews';
+import { sampleBrew, sampleRecipe, T0 } from '../../testing/samples';
 
-const T0 = 1_800_000_000_000;
-const recipe = startingRecipe('black-whole'); // 3:00, 4:00, 5:00
-const brew = (over: Partial<Brew> = {}): Brew => ({
-  id: 'a',
-  siteId: 's',
-  place: 1,
-  leafId: 'a',
-  pairedId: null,
-  method: 'pot',
-  kettle: '',
-  marks: [],
-  readings: [],
-  pulledDevice: null,
-  timing: null,
-  tea: { id: 't', name: 'Tolvane Amber', style: 'black-whole' },
-  lot: null,
-  vesselId: 'v',
-  versionId: 'r',
-  versionNumber: 2,
-  plan: {
-    water: millilitres(500),
-    leaf: grams(6),
-    spoons: null,
-    liquor: millilitres(482),
-    temperature: recipe.temperature,
-    onLeaf: recipe.temperature,
-    ambient: celsius(20),
-    kettle: celsius(97),
-    reachable: true,
-    warmed: true,
-    crowding: 0.1,
-    recipe,
-    vessel: {
-      name: 'White pot',
-      kind: 'pot',
-      brim: millilitres(620),
-      mark: millilitres(500),
-      infuser: 'deep',
-      basket: millilitres(230),
-      material: 'porcelain',
-      wallGrams: null,
-      lid: true,
-      cosy: false,
-      strainer: 'liftsOut',
-      dead: millilitres(0),
-      covers: null,
-      basketDepth: null,
-      weighed: null,
-    },
-    pull: { act: 'Lift the basket', done: 'Lifted' },
-  },
-  state: { kind: 'steeping', waterOn: epochMs(T0) },
-  startedBy: { id: 'p', name: 'Dov R.' },
-  startedAt: T0,
-  pulledBy: null,
-  judgedBy: null,
-  verdict: null,
-  proposal: null,
-  accepted: null,
-  remark: '',
-  ...over,
-});
+const brew = sampleBrew;
+const recipe = sampleRecipe;
 const at = (s: number) => epochMs(T0 + s * 1000);
 const me = { id: 'p', name: 'Dov R.' };
 const UNITS = { volume: 'ml', temperature: 'C' } as const;

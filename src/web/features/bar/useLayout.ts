@@ -24,7 +24,8 @@ export type BarLayout = {
 const DESK_REST = 52 + 58 + 60 + 2 * 178 + 12;
 const TABLET_REST = 52 + 78 + 60 + 4 * 158 + 6;
 
-function layoutFor(width: number, height: number, many: number): BarLayout {
+/** The measures of a window of so many px for so many brews. Pure. */
+export function layoutFor(width: number, height: number, many: number): BarLayout {
   const full = many > 6;
   if (width < 600)
     return {

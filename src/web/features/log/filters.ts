@@ -14,7 +14,6 @@ const NAMES = {
   pull: 'pull',
   correction: 'correction',
 } as const;
-const DAY_MS = 86_400_000;
 
 /** Midnight of a day as this device has it, ms; null when it is no day. */
 export function dayStart(day: string | null): number | null {
@@ -22,6 +21,11 @@ export function dayStart(day: string | null): number | null {
   const at = new Date(`${day}T00:00:00`).getTime();
   return Number.isFinite(at) ? at : null;
 }
+/** Midnight of the day after: a day has 23 or 25 hours when the clocks change. */
+const dayEnd = (day: string): number => {
+  const d = new Date(`${day}T00:00:00`);
+  return new Date(d.getFullYear(), d.getMonth(), d.getDate() + 1).getTime();
+};
 export const dayName = (at: number): string => {
   const d = new Date(at);
   return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
@@ -35,9 +39,10 @@ export function filtersFrom(params: URLSearchParams, here: string): LogFilters {
     if (v) found[name] = v;
   }
   if (params.get('site') === 'all') delete found.siteId;
-  const [from, until] = [dayStart(params.get('since')), dayStart(params.get('until'))];
+  const until = params.get('until');
+  const from = dayStart(params.get('since'));
   if (from !== null) found.from = from;
-  if (until !== null) found.to = until + DAY_MS;
+  if (until !== null && dayStart(until) !== null) found.to = dayEnd(until);
   return found as LogFilters;
 }
 /** As the server reads it. */

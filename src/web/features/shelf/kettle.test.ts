@@ -1,23 +1,11 @@
 import type { Kettle } from '#contracts/instruments';
-import type { Site } from '#contracts/house';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { celsius, millilitres, seconds } from '#core/units';
 import { factsOf, waitTable } from './kettle';
+import { sampleSite } from '../../testing/samples';
 
-const site = {
-  id: 's',
-  name: 'Room',
-  altitudeM: 0,
-  measuredBoiling: null,
-  coldWater: celsius(12),
-  ambient: celsius(20),
-  pourLoss: null,
-  kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' },
-  water: { hardness: 'unknown', filtered: true },
-  volumeUnit: 'ml',
-  temperatureUnit: 'C',
-} as Site;
+const site = { ...sampleSite, altitudeM: 0 };
 const kettle = (readings: Kettle['readings'] = []): Kettle => ({
   id: 'k',
   siteId: 's',

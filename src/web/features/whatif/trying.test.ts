@@ -2,44 +2,11 @@ import { startingRecipe } from '#core/recipes';
 import { celsius, grams, millilitres, SPOONS } from '#core/units';
 import type { Site } from '#contracts/house';
 import { cardOf } from '#contracts/plan';
-import type { Vessel } from '#contracts/shelf';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } from './trying';
+import { sampleSite, sampleVessel } from '../../testing/samples';
 
-const site = {
-  id: 's',
-  name: 'Room',
-  altitudeM: 4,
-  measuredBoiling: null,
-  coldWater: celsius(12),
-  ambient: celsius(20),
-  pourLoss: null,
-  kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' },
-  water: { hardness: 'unknown', filtered: true },
-  volumeUnit: 'ml',
-  temperatureUnit: 'C',
-} as Site;
-const vessel = (over: Partial<Vessel> = {}): Vessel => ({
-  id: 'v',
-  siteId: 's',
-  rev: 1,
-  retired: false,
-  name: 'White pot',
-  kind: 'pot',
-  brim: millilitres(620),
-  mark: millilitres(500),
-  infuser: 'deep',
-  basket: millilitres(230),
-  material: 'porcelain',
-  wallGrams: null,
-  lid: true,
-  cosy: false,
-  strainer: 'liftsOut',
-  dead: millilitres(0),
-  covers: null,
-  basketDepth: null,
-  weighed: null,
-  ...over,
-});
+const site = sampleSite;
+const vessel = sampleVessel;
 const recipe = startingRecipe('black-whole');
 const tea = {
   style: 'black-whole' as const,
