@@ -1,7 +1,10 @@
-// Requests made from the contracts, of every route and every role: whatever is sent, the server has an answer for it.
+// Requests made from the contracts, of every route and every role, by the plain address and by HTTPS: whatever is sent, the server has an answer for it.
 // LIMNOS_FUZZ_REQUESTS and LIMNOS_FUZZ_SEED for more of it: npm run fuzz.
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { ENDPOINTS } from '../src/contracts/all';
@@ -11,6 +14,10 @@ import { seeded } from '../src/core/numeric';
 import { COOKIE } from '../src/server/features/accounts';
 import { newToken, tokenHash } from '../src/server/features/accounts/secrets';
 import * as t from '../src/server/db/schema/index';
+import { secureServer } from '../src/server/features/shop';
+// @ts-expect-error -- plain JavaScript of the scripts
+import { houseCertificates } from '../scripts/lib/certificates.mjs';
+import { ask, type Address } from './fuzz/ask';
 import { begunHouse, newId, type Begun } from './house';
 import { pick, schemaOf, valueOf, type Chance } from './fuzz/values';
 
@@ -85,9 +92,22 @@ function bodyOf(e: Endpoint, ids: readonly string[], h: Begun, chance: Chance, j
 
 test(`${REQUESTS} requests of every route and role: none ends in a 5xx`, async () => {
   const h = await begunHouse();
-  const server = createServer(h.app).listen(0, '127.0.0.1');
-  await new Promise((r) => server.once('listening', r));
-  const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const tls = mkdtempSync(join(tmpdir(), 'limnos-fuzz-'));
+  const { certificate, key, authority } = await houseCertificates(tls, {
+    where: () => ({ names: ['teahouse.local'], addresses: ['127.0.0.1'] }),
+  });
+  const servers = [createServer(h.app), secureServer(h.app, certificate, key)];
+  const portOf = async (server: Server) => {
+    await new Promise<void>((r) => server.listen(0, '127.0.0.1', r));
+    return (server.address() as AddressInfo).port;
+  };
+  const addresses: Address[] = [
+    { origin: `http://127.0.0.1:${await portOf(servers[0] as Server)}` },
+    {
+      origin: `https://127.0.0.1:${await portOf(servers[1] as Server)}`,
+      ca: readFileSync(authority, 'utf8'),
+    },
+  ];
   const jpeg = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#854' } })
     .jpeg()
     .toBuffer();
@@ -109,30 +129,32 @@ test(`${REQUESTS} requests of every route and role: none ends in a 5xx`, async (
     const path = addressOf(e, ids, h, chance);
     const body = bodyOf(e, ids, h, chance, jpeg);
     const from = performance.now();
-    const res = await fetch(origin + path, {
+    const address = pick(chance, addresses);
+    const res = await ask(address, path, {
       method: e.method,
       headers: {
-        origin,
+        origin: address.origin,
         ...(role ? { cookie: cookies.get(role as Role) ?? '' } : {}),
         ...(body === undefined
           ? {}
           : { 'content-type': e.brings === 'picture' ? 'image/jpeg' : 'application/json' }),
       },
-      ...(body === undefined ? {} : { body }),
-      redirect: 'manual',
+      ...(body === undefined ? {} : { body: Buffer.from(body as string) }),
     });
-    const said = await res.text();
     const ms = performance.now() - from;
     if (ms > slowest.ms) slowest = { ms, what: `${name} as ${role}` };
     statuses.set(res.status, (statuses.get(res.status) ?? 0) + 1);
-    if (res.ok) good.add(name);
+    if (res.status < 300) good.add(name);
     if (res.status >= 500)
       faults.push(
-        `request ${i}: ${name} as ${role}, ${e.method} ${path.slice(0, 300)} ${String(body).slice(0, 600)}: ${res.status} ${said.slice(0, 200)}`,
+        `request ${i}: ${name} as ${role}, ${e.method} ${address.origin}${path.slice(0, 300)} ${String(body).slice(0, 600)}: ${res.status} ${res.body.slice(0, 200)}`,
       );
   }
-  server.closeAllConnections();
-  server.close();
+  for (const server of servers) {
+    server.closeAllConnections();
+    server.close();
+  }
+  rmSync(tls, { recursive: true });
   await h.close();
   if (process.env.LIMNOS_FUZZ_REQUESTS)
     console.log(

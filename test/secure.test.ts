@@ -8,7 +8,7 @@ import { join } from 'node:path';
 import { connect } from 'node:tls';
 import { helpServer, secureServer, shopAt } from '../src/server/features/shop';
 // @ts-expect-error -- plain JavaScript of the scripts
-import { houseCertificates } from '../scripts/lib/certificates.mjs';
+import { houseCertificates, makeMachine } from '../scripts/lib/certificates.mjs';
 
 type Made = {
   authority: string;
@@ -20,14 +20,17 @@ type Made = {
 const DAY = 86_400_000;
 const folder = mkdtempSync(join(tmpdir(), 'limnos-tls-'));
 const NOW = Date.now();
-const make = (over: { addresses?: string[]; days?: number } = {}): Promise<Made> =>
+const make = (
+  over: { names?: string[]; addresses?: string[]; days?: number } = {},
+): Promise<Made> =>
   houseCertificates(folder, {
     where: () => ({
-      names: ['teahouse.local', 'teahouse'],
+      names: over.names ?? ['teahouse.local', 'teahouse'],
       addresses: over.addresses ?? ['192.168.7.20', '127.0.0.1'],
     }),
     now: NOW + (over.days ?? 0) * DAY,
   });
+const portOf = (server: { address(): unknown }) => (server.address() as AddressInfo).port;
 const read = (file: string) => new X509Certificate(readFileSync(file));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
@@ -57,7 +60,56 @@ test('it stands until it must be renewed: an address more, or a month left; the 
   expect((await make({ addresses: ['192.168.7.21'], days: 340 })).fingerprint).toBe(fingerprint);
 });
 
-const portOf = (server: { address(): unknown }) => (server.address() as AddressInfo).port;
+describe('the authority speaks for this house alone, so that a stolen key of it is no key to the internet', () => {
+  /** What the TLS library says to a device that trusts the authority and is shown the certificate. */
+  const judged = async (files: Pick<Made, 'authority' | 'certificate' | 'key'>) => {
+    const server = secureServer((_req, res) => res.end(), files.certificate, files.key).listen(
+      0,
+      '127.0.0.1',
+    );
+    await new Promise((r) => server.once('listening', r));
+    const verdict = await new Promise<string>((resolve) => {
+      const wire = connect(
+        {
+          host: '127.0.0.1',
+          port: portOf(server),
+          ca: readFileSync(files.authority),
+          checkServerIdentity: () => undefined,
+        },
+        () => {
+          resolve('believed');
+          wire.end();
+        },
+      );
+      wire.once('error', (e) => resolve(e.message));
+    });
+    server.close();
+    return verdict;
+  };
+  test.each([
+    ['teahouse.local', '192.168.7.20', 'believed'],
+    ['bank.example', '192.168.7.20', 'permitted subtree violation'],
+    ['teahouse.local', '8.8.4.4', 'permitted subtree violation'],
+  ])('%s, %s: %s', async (name, address, expected) => {
+    const stolen = {
+      ...(await make()),
+      certificate: join(folder, 'stolen.crt'),
+      key: join(folder, 'stolen.key'),
+    };
+    await makeMachine(stolen, { names: [name], addresses: [address] }, NOW);
+    expect(await judged(stolen)).toBe(expected);
+  });
+  test('an address of the internet is left out of the certificate; under another name the house has another authority', async () => {
+    const { certificate, fingerprint } = await make({ addresses: ['8.8.4.4', '192.168.7.20'] });
+    expect(read(certificate).checkIP('8.8.4.4')).toBeUndefined();
+    expect(read(certificate).checkIP('192.168.7.20')).toBe('192.168.7.20');
+    const renamed = await make({ names: ['tearoom.local'] });
+    expect(renamed.fingerprint).not.toBe(fingerprint);
+    expect(await judged(renamed)).toBe('believed');
+    await make();
+  });
+});
+
 test('a renewed certificate is shown without a new start', async () => {
   const { certificate, key, authority } = await make();
   const server = secureServer((_req, res) => res.end('tea'), certificate, key, 50).listen(

@@ -36,6 +36,10 @@ test('with the server gone the bar starts, brews, pulls and judges; closed and o
   await page.reload();
   await bar.expectState('Tolvane Amber', 'Steeping, left');
   await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
+  // A phone has room for it too.
+  await page.setViewportSize({ width: 390, height: 844 });
+  await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
+  await page.setViewportSize({ width: 1280, height: 800 });
   await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await bar.pull('Tolvane Amber');
   await bar.judge('Tolvane Amber');

@@ -1,6 +1,7 @@
 // A small certificate authority of the house's own, and the certificate of this machine by it. Kept beside the records.
 import { createHash, randomBytes, webcrypto, X509Certificate } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { BlockList, isIPv4 } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 
@@ -23,6 +24,51 @@ export function reachable() {
     .map((a) => a.address)
     .sort();
   return { names: [`${host}.local`, host, 'localhost'], addresses: [...addresses, '127.0.0.1'] };
+}
+
+/**
+ * Networks that nobody on the internet has: private ones (RFC 1918), carriers' own (RFC 6598), this machine and
+ * link-local. The house's authority may speak for these and its own names alone, so a stolen key of it cannot pretend
+ * to be a bank.
+ */
+const PRIVATE_NETWORKS = [
+  ['10.0.0.0', 8],
+  ['172.16.0.0', 12],
+  ['192.168.0.0', 16],
+  ['100.64.0.0', 10],
+  ['169.254.0.0', 16],
+  ['127.0.0.0', 8],
+];
+const privateAddresses = new BlockList();
+for (const [net, bits] of PRIVATE_NETWORKS) privateAddresses.addSubnet(net, bits);
+const isPrivate = (address) => isIPv4(address) && privateAddresses.check(address);
+
+/** The authority's name constraints (RFC 5280, 4.2.1.10): a certificate by it for anything else is not believed. */
+async function nameConstraints(x509, names) {
+  const asn1 = await import('@peculiar/asn1-x509');
+  const { AsnConvert } = await import('@peculiar/asn1-schema');
+  const permitted = [
+    ...names.map((dNSName) => new asn1.GeneralName({ dNSName })),
+    ...PRIVATE_NETWORKS.map(
+      ([address, bits]) => new asn1.GeneralName({ iPAddress: `${address}/${bits}` }),
+    ),
+  ].map((base) => new asn1.GeneralSubtree({ base }));
+  const constraints = new asn1.NameConstraints({
+    permittedSubtrees: new asn1.GeneralSubtrees(permitted),
+  });
+  return new x509.Extension(asn1.id_ce_nameConstraints, true, AsnConvert.serialize(constraints));
+}
+/** True when the authority may speak for every name; one made before there were constraints may for all. */
+async function maySpeakFor(x509, authority, names) {
+  const asn1 = await import('@peculiar/asn1-x509');
+  const { AsnConvert } = await import('@peculiar/asn1-schema');
+  const extension = new x509.X509Certificate(readFileSync(authority, 'utf8')).getExtension(
+    asn1.id_ce_nameConstraints,
+  );
+  if (!extension) return true;
+  const { permittedSubtrees } = AsnConvert.parse(extension.value, asn1.NameConstraints);
+  const permitted = (permittedSubtrees ?? []).map((t) => t.base.dNSName).filter(Boolean);
+  return names.every((n) => permitted.some((p) => n === p || n.endsWith(`.${p}`)));
 }
 
 async function tools() {
@@ -58,7 +104,7 @@ const serial = () => {
   return bytes.toString('hex');
 };
 
-async function makeAuthority(x509, files, now) {
+async function makeAuthority(x509, files, where, now) {
   const keys = await newKeys();
   const made = await x509.X509CertificateGenerator.createSelfSigned({
     serialNumber: serial(),
@@ -73,13 +119,16 @@ async function makeAuthority(x509, files, now) {
         x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign,
         true,
       ),
+      await nameConstraints(x509, where.names),
       await x509.SubjectKeyIdentifierExtension.create(keys.publicKey),
     ],
   });
   await keepKey(files.authorityKey, keys);
   writeFileSync(files.authority, made.toString('pem') + '\n');
 }
-async function makeMachine(x509, files, { names, addresses }, now) {
+/** A certificate for these names and addresses by the authority of `files`; written to `files`. */
+export async function makeMachine(files, { names, addresses }, now) {
+  const x509 = await tools();
   const authority = new x509.X509Certificate(readFileSync(files.authority, 'utf8'));
   const keys = await newKeys();
   const made = await x509.X509CertificateGenerator.create({
@@ -125,7 +174,9 @@ export async function houseCertificates(
   folder,
   { where: find = reachable, now = Date.now() } = {},
 ) {
-  const where = find();
+  const found = find();
+  // An address of the open internet wants a certificate of the owner's (TLS_CERT, TLS_KEY).
+  const where = { ...found, addresses: found.addresses.filter(isPrivate) };
   const at = join(folder, 'tls');
   mkdirSync(at, { recursive: true, mode: 0o700 });
   chmodSync(at, 0o700);
@@ -138,8 +189,10 @@ export async function houseCertificates(
   const whole = existsSync(files.authority) && existsSync(files.authorityKey);
   if (!whole || !stands(files.certificate, where, now) || !existsSync(files.key)) {
     const x509 = await tools();
-    if (!whole) await makeAuthority(x509, files, now);
-    await makeMachine(x509, files, where, now);
+    // A machine of another name: its devices are let in anew.
+    if (!whole || !(await maySpeakFor(x509, files.authority, where.names)))
+      await makeAuthority(x509, files, where, now);
+    await makeMachine(files, where, now);
   }
   return { ...files, fingerprint: fingerprintOf(files.authority), ...where };
 }

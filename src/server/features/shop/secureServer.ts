@@ -1,4 +1,4 @@
-import { readFileSync, watchFile } from 'node:fs';
+import { readFileSync, unwatchFile, watchFile } from 'node:fs';
 import type { RequestListener } from 'node:http';
 import { createServer, type Server } from 'node:https';
 
@@ -12,13 +12,15 @@ export function secureServer(
 ): Server {
   const read = () => ({ cert: readFileSync(certFile), key: readFileSync(keyFile) });
   const server = createServer({ ...read(), minVersion: 'TLSv1.2' }, app);
-  watchFile(certFile, { interval: lookMs, persistent: false }, () => {
+  const renew = () => {
     // Half written: the next look takes it.
     try {
       server.setSecureContext(read());
     } catch {
       return;
     }
-  });
+  };
+  watchFile(certFile, { interval: lookMs, persistent: false }, renew);
+  server.once('close', () => unwatchFile(certFile, renew));
   return server;
 }
