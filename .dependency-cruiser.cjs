@@ -3,6 +3,8 @@ const rule = (name, from, to) => ({ name, severity: 'error', from, to });
 /** Pure, well-kept packages the core may use; each one a decision. */
 const CORE_PACKAGES =
   'node_modules/(culori|jstat|simple-statistics|ml-levenberg-marquardt|ml-matrix)';
+/** The layers of src/web, the uppermost first. */
+const WEB_LAYERS = ['shell', 'features', 'entities', 'platform', 'ui'];
 module.exports = {
   forbidden: [
     rule(
@@ -29,6 +31,26 @@ module.exports = {
       'feature-by-index',
       { path: '^src/(web|server)/features/([^/]+)/' },
       { path: '^src/$1/features/([^/]+)/', pathNot: '^src/$1/features/($2/|[^/]+/index[.]tsx?$)' },
+    ),
+    rule(
+      'web-feature-alone',
+      { path: '^src/web/features/([^/]+)/' },
+      { path: '^src/web/features/', pathNot: '^src/web/features/$1/' },
+    ),
+    // Imports in src/web go down: shell, features, entities, platform, ui.
+    ...WEB_LAYERS.flatMap((layer, i) =>
+      WEB_LAYERS.slice(0, i).map((above) =>
+        rule(
+          `web-${layer}-not-${above}`,
+          { path: `^src/web/${layer}/` },
+          { path: `^src/web/${above}/` },
+        ),
+      ),
+    ),
+    rule(
+      'web-shell-knows-features-by-index',
+      { path: '^src/web/shell/' },
+      { path: '^src/web/features/', pathNot: '^src/web/features/[^/]+/index[.]tsx?$' },
     ),
     rule(
       'core-by-index',

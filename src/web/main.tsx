@@ -1,22 +1,24 @@
-import './app/early';
+import './platform/early';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { fetchAhead } from './app/ahead';
-import { App } from './app/App';
-import { keepTime } from './app/clock';
-import { newerVersions } from './app/offline';
-import { leftUnsent, restored } from './app/outbox';
-import { remember } from './app/remembered';
-import { store } from './app/store';
+import { prefetch } from './shell/prefetch';
+import { App } from './shell/App';
+import { keepTime } from './platform/clock';
+import { newerVersions } from './platform/serviceWorker';
+import { leftUnsent, restored } from './platform/outbox/outbox';
+import { restoreOffline } from './shell/offlineCache';
+import { setUp } from './shell/setUp';
+import { store } from './platform/store';
 import './styles/index.css';
 
 /**
  * What this device kept comes first: a tablet opened without a server starts with it, and what was not sent is sent.
  */
 async function begin() {
+  setUp();
   keepTime();
-  await remember(store.dispatch).catch(() => undefined);
+  await restoreOffline(store.dispatch).catch(() => undefined);
   const root = document.getElementById('root');
   if (root)
     createRoot(root).render(
@@ -27,7 +29,7 @@ async function begin() {
       </StrictMode>,
     );
   store.dispatch(restored(await leftUnsent().catch(() => [])));
-  fetchAhead();
+  prefetch();
   newerVersions();
 }
 void begin();

@@ -3,7 +3,7 @@ import type { SheetProps } from './DialogSheet';
 
 const DialogSheet = lazy(() => import('./DialogSheet').then((m) => ({ default: m.DialogSheet })));
 
-/** A sheet over the page, loaded when first opened (or in a quiet moment: app/ahead.ts). */
+/** A sheet over the page, loaded when first opened (or in a quiet moment: shell/prefetch.ts). */
 export const Sheet = (props: SheetProps) =>
   props.open ? (
     <Suspense fallback={null}>

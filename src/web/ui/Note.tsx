@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { LevelMark } from './vessel';
+import { LevelMark } from './LevelMark';
 
 /** Something to know, in place; `bad` when something did not work. */
 export const Note = ({

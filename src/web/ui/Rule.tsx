@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { LevelMark } from './vessel';
+import { LevelMark } from './LevelMark';
 
 type Props = {
   name: string;

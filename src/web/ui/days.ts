@@ -1,3 +1,5 @@
+import type { EpochMs } from '#core/units';
+
 /** "3 Nov" */
 export const dayText = (at: number): string =>
   new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
@@ -12,3 +14,7 @@ export const dateText = (day: string): string =>
     month: 'short',
     year: 'numeric',
   });
+export const clockText = (at: EpochMs | number): string => {
+  const d = new Date(at);
+  return `${String(d.getHours()).padStart(2, '0')}:${String(d.getMinutes()).padStart(2, '0')}`;
+};

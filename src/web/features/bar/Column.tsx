@@ -3,12 +3,15 @@ import { lazy, memo, Suspense, useState } from 'react';
 import { grams, type EpochMs } from '#core/units';
 import type { Phase } from '#core/timing';
 import { oneTap } from '../../ui/keys';
-import { Tube, VesselDrawing } from '../../ui/vessel';
-import type { ColumnActs } from './acts';
+import type { ColumnActs } from './columnActs';
 import { Reach } from './Reach';
 import type { Liquor } from '#core/colour';
-import { liquorOf, tint, type Saying, type Shown } from './brews';
-import type { BarLayout } from './useLayout';
+import { tint } from '../../entities/brews/barBrews';
+import type { BarLayout } from '../../entities/brews/useBarLayout';
+import { liquorOf } from '../../entities/brews/liquor';
+import type { Saying, Shown } from '../../entities/brews/status';
+import { Tube } from '../../entities/brews/Tube';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 const MoreMenu = lazy(() => import('./MoreMenu').then((m) => ({ default: m.MoreMenu })));
 

@@ -3,8 +3,8 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { planAgain } from '#contracts/plan';
 import { minutesText, secondsBetween } from '#core/units';
-import type { ColumnActs } from './acts';
-import type { BarBrew } from './brews';
+import type { ColumnActs } from './columnActs';
+import type { BarBrew } from '../../entities/brews/barBrews';
 
 /** What is done seldom to a brew. */
 export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: ColumnActs }) {

@@ -4,35 +4,34 @@ import type { Order } from '#contracts/brews';
 import { methodFor } from '#core/recipes';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useNowAt } from '../../app/clock';
-import { useBookQuery, useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { useNowAt } from '../../platform/clock';
+import { useSession, useUnits } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
 import { Loading } from '../../ui/Note';
 import { Sheet } from '../../ui/Dialog';
-import { AxisLabels, Cup, VesselDrawing } from '../../ui/vessel';
 import { millilitres, minutesText } from '#core/units';
-import {
-  allOf,
-  clashesOf,
-  clockText,
-  houseCup,
-  nextHands,
-  shownAt,
-  untilNextFigure,
-  vesselsInUse,
-  type Shown,
-} from './brews';
-import type { ColumnActs } from './acts';
+import { allOf, vesselsInUse } from '../../entities/brews/barBrews';
+import type { ColumnActs } from './columnActs';
 import { Field, Under } from './Column';
 import { PhoneRows } from './Phone';
 import { Unsaved } from './Unsaved';
-import { useBar, useHands } from './useBar';
-import { useBarLayout, type BarLayout } from './useLayout';
+import { useBar, useHands } from '../../entities/brews/commands';
+import { useBarLayout, type BarLayout } from '../../entities/brews/useBarLayout';
+import { useBookQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { clockText } from '../../ui/days';
+import { houseCup } from '../../entities/teas/liquor';
+import { clashesOf, untilNextFigure } from '../../entities/brews/attention';
+import { nextHands, shownAt, type Shown } from '../../entities/brews/status';
+import { AxisLabels } from '../../entities/brews/Tube';
+import { Cup } from '../../entities/teas/Cup';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 const Steps = lazy(() => import('./Steps').then((m) => ({ default: m.Steps })));
 const Queue = lazy(() => import('./Queue').then((m) => ({ default: m.Queue })));
-const BrewWorking = lazy(() => import('./Working').then((m) => ({ default: m.BrewWorking })));
+const BrewWorking = lazy(() =>
+  import('../../entities/brews/BrewWorking').then((m) => ({ default: m.BrewWorking })),
+);
 const Scan = lazy(() => import('./Scan').then((m) => ({ default: m.Scan })));
 
 const SHELF = 6;
@@ -80,7 +79,9 @@ export function BarPage() {
             : l().navigate(`/judge/${s.brew.id}`)
           : l().hands.next(s),
       right: (b) =>
-        void import('../../app/proposal').then((m) => l().hands.right(b, m.rightProposal(b))),
+        void import('../../entities/brews/proposal').then((m) =>
+          l().hands.right(b, m.rightProposal(b)),
+        ),
       step: (b, key, outcome, words) => l().hands.step(b, key, outcome, words),
       steps: (b) => setOpen({ kind: 'steps', id: b.id }),
       again: (b) => void l().hands.again(b, l().brews),
@@ -508,9 +509,7 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
   );
 }
 
-const FirstSteps = lazy(() =>
-  import('../../app/FirstSteps').then((m) => ({ default: m.FirstSteps })),
-);
+const FirstSteps = lazy(() => import('./FirstSteps').then((m) => ({ default: m.FirstSteps })));
 /** A house that has brewed less than this is shown its first steps. */
 const FEW_BREWS = 3;
 

@@ -2,11 +2,14 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { grams, type EpochMs } from '#core/units';
 import { oneTap } from '../../ui/keys';
-import { Tube, VesselDrawing } from '../../ui/vessel';
-import { liquorOf, tint, type Shown } from './brews';
-import type { ColumnActs } from './acts';
+import { tint } from '../../entities/brews/barBrews';
+import type { ColumnActs } from './columnActs';
 import { Unsaved } from './Unsaved';
-import type { BarLayout } from './useLayout';
+import type { BarLayout } from '../../entities/brews/useBarLayout';
+import { liquorOf } from '../../entities/brews/liquor';
+import type { Shown } from '../../entities/brews/status';
+import { Tube } from '../../entities/brews/Tube';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** The bar on a phone: a row a vessel, the next hand with its button over the edge. */
 export function PhoneRows({

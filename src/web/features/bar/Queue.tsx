@@ -16,10 +16,11 @@ import {
 import { GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Order } from '#contracts/brews';
-import { useBookQuery, useVesselsQuery } from '../../app/records';
-import { Cup } from '../../ui/vessel';
-import { houseCup } from './brews';
-import type { useHands } from './useBar';
+import type { useHands } from '../../entities/brews/commands';
+import { useBookQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { houseCup } from '../../entities/teas/liquor';
+import { Cup } from '../../entities/teas/Cup';
 
 type Props = {
   orders: readonly Order[];

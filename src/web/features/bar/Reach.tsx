@@ -3,8 +3,9 @@ import { brewOf } from '#contracts/plan';
 import { CUP, newCup, quickCup } from '#core/quick';
 import { tasteWord } from '#core/taste';
 import { seconds, type EpochMs, type Seconds } from '#core/units';
-import { LevelMark } from '../../ui/vessel';
-import { steepedBy, type BarBrew } from './brews';
+import { type BarBrew } from '../../entities/brews/barBrews';
+import { steepedBy } from '../../entities/brews/liquor';
+import { LevelMark } from '../../ui/LevelMark';
 
 const cup = newCup();
 /** Predicted strength of a brew, so many seconds on. */

@@ -11,11 +11,12 @@ import {
   grams,
   type EpochMs,
 } from '#core/units';
-import { ScalePanel } from '../../app/ScalePanel';
-import { useScaleHere } from '../../app/scale';
-import { useUnits } from '../../app/session';
-import { clockText, type BarBrew } from './brews';
-import type { useHands } from './useBar';
+import { ScalePanel } from '../../platform/scale/ScalePanel';
+import { useScaleHere } from '../../platform/scale/scale';
+import { useUnits } from '../../entities/people/session';
+import { type BarBrew } from '../../entities/brews/barBrews';
+import type { useHands } from '../../entities/brews/commands';
+import { clockText } from '../../ui/days';
 
 /** Water has begun to go on when the scale has risen by so much, g. */
 const POURING = 8;

@@ -1,10 +1,10 @@
 import { useEffect, useMemo } from 'react';
-import { useNow } from '../../app/clock';
-import { useUnits } from '../../app/session';
-import { useAppSelector } from '../../app/store';
+import { useNow } from '../../platform/clock';
+import { useUnits } from '../../entities/people/session';
+import { useAppSelector } from '../../platform/store';
 import { allowSound, useAlarms, useWakeLock } from './alarms';
-import { nextHands, shownAt } from './brews';
-import { useBar } from './useBar';
+import { useBar } from '../../entities/brews/commands';
+import { nextHands, shownAt } from '../../entities/brews/status';
 
 /** Works in every place: rings, tells the screen reader, keeps the screen on, shows the time in the tab. */
 export function BarWatch({ place }: { place: string }) {

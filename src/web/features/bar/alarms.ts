@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Brew } from '#contracts/brews';
 import type { EpochMs } from '#core/units';
-import { useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../platform/store';
 import { ringsBetween, saysBetween, type Ring } from './rings';
 
 let audio: AudioContext | null = null;

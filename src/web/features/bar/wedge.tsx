@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
-import { useAppDispatch } from '../../app/store';
-import { toastShown } from '../../app/toasts';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
 import { placeOfCode, wedgeReader } from './codes';
 
 /** Listens for a scanner that types, in every place: a card's code opens its card. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Tea, Version } from '#contracts/book';
-import { NotMade, useNewVersion } from '../../app/newVersion';
+import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { Note } from '../../ui/Note';
 import { useMove } from './useMove';
 

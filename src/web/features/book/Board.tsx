@@ -22,16 +22,18 @@ import {
   volumeText,
   type Millilitres,
 } from '#core/units';
-import { useBookQuery, useVesselsQuery } from '../../app/records';
-import { now } from '../../app/clock';
-import { useSession, useUnits } from '../../app/session';
+import { now } from '../../platform/clock';
+import { useSession, useUnits } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { TypedPick } from '../../ui/TypedPick';
-import { VesselDrawing } from '../../ui/vessel';
-import { clockText, houseCup } from '../bar';
 import { LeafMakes, Takes } from './BoardTakes';
+import { useBookQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { clockText } from '../../ui/days';
+import { houseCup } from '../../entities/teas/liquor';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
 const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));

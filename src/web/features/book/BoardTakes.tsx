@@ -20,8 +20,8 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { now } from '../../app/clock';
-import { useSession, useUnits } from '../../app/session';
+import { now } from '../../platform/clock';
+import { useSession, useUnits } from '../../entities/people/session';
 import { Note } from '../../ui/Note';
 import { TypedPick } from '../../ui/TypedPick';
 

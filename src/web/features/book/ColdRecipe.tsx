@@ -10,10 +10,10 @@ import {
   workOutCold,
 } from '#core/recipes';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import { useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { useSession, useUnits } from '../../entities/people/session';
 import { Nothing } from '../../ui/Note';
-import { VesselDrawing } from '../../ui/vessel';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** A cold recipe: hours instead of minutes, no heat to make, cautions that always stand with it. */
 export function ColdRecipe({ tea, house }: { tea: Tea; house: Version }) {

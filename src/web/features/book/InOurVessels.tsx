@@ -6,12 +6,12 @@ import { askedOf, cardFaultWords, cardOf } from '#contracts/plan';
 import { bagsText, densityOf, gramsPerSpoon, matchedCup, quartersText } from '#core/recipes';
 import { leafFor, SCHOOL_REASON, SCHOOL_WORDS, taperExponent, type KnownPour } from '#core/scaling';
 import { minutesText, numberText, temperatureText, volumeText, type Grams } from '#core/units';
-import { useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { useSession, useUnits } from '../../entities/people/session';
 import { Nothing } from '../../ui/Note';
-import { standingOf } from '../../ui/standing';
-import { VesselDrawing } from '../../ui/vessel';
-import { houseCup } from '../bar';
+import { standingOf } from '../../entities/teas/predictionBasis';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { houseCup } from '../../entities/teas/liquor';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** A school is told apart where its leaf differs by this share, or its time by so many seconds. */
 const LEAF_APART = 0.03;

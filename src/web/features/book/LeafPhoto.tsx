@@ -1,8 +1,9 @@
 import { useRef, useState } from 'react';
 import type { Tea } from '#contracts/book';
-import { failureOf } from '../../app/api';
-import { newId } from '../../app/ids';
-import { useDropPhotoMutation, useSetPhotoMutation } from '../../app/leadRecords';
+import { failureOf } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { useDropPhotoMutation } from '../../entities/teas/editApi';
+import { useSetPhotoMutation } from '../../entities/teas/editApi';
 
 const MOST_BYTES = 16_000_000;
 

@@ -6,17 +6,19 @@ import { lotInUse } from '#contracts/chosen';
 import { densityOf, gramsPerSpoon, METHODS } from '#core/recipes';
 import { dayFault, lotNow, LOT_STATES, LOT_WORDS, type LotState } from '#core/teas';
 import { numberText } from '#core/units';
-import { failureOf, fieldFaults } from '../../app/api';
-import { now } from '../../app/clock';
-import { History } from '../../app/History';
-import { newId } from '../../app/ids';
-import { sentWeighing, useDialledIn } from '../../app/lots';
-import { NotSaved } from '../../app/NotSaved';
-import { useAddLotMutation, useChangeLotMutation, useSpoonsQuery } from '../../app/leadRecords';
+import { failureOf, fieldFaults } from '../../platform/api';
+import { now } from '../../platform/clock';
+import { History } from '../../entities/history/History';
+import { newId } from '../../platform/ids';
+import { sentWeighing, useDialledIn } from '../../entities/teas/lots';
+import { NotSaved } from '../../platform/NotSaved';
 import { AreaField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';
 import { readWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
+import { useAddLotMutation } from '../../entities/teas/editApi';
+import { useChangeLotMutation } from '../../entities/teas/editApi';
+import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 
 const today = () => new Date(now()).toISOString().slice(0, 10);
 /** What a lot's best-before asks, in words; null when it asks nothing. */

@@ -1,7 +1,7 @@
 import type { MeasuredColour as Measured, Tea } from '#contracts/book';
 import { deltaE00, hexOf, labOf } from '#core/colour';
 import { numberText } from '#core/units';
-import { houseCup } from '../bar';
+import { houseCup } from '../../entities/teas/liquor';
 
 /** The house's own measured colour beside the predicted one, at the same depth, with how far apart they are. */
 export function MeasuredColour({

@@ -4,10 +4,10 @@ import type { Packet, PacketLeaf, PacketMeaning, PacketWater, TimeRange } from '
 import { packetOnLeaf, type Method, type Recipe, type Weighing } from '#core/recipes';
 import { styleOf, type StyleId } from '#core/styles';
 import { minutesText, numberText, temperatureText, volumeText, type Grams } from '#core/units';
-import { useSpoonsQuery } from '../../app/leadRecords';
-import { useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { useSession, useUnits } from '../../entities/people/session';
 import { viewPacket, type PacketView } from './packetModel';
+import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
+import { useVesselsQuery } from '../../entities/vessels/api';
 
 type Units = ReturnType<typeof useUnits>;
 type Facts = {

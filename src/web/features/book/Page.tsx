@@ -1,11 +1,11 @@
 import { useNavigate, useParams } from 'react-router';
-import { useBookQuery } from '../../app/records';
-import { useSession } from '../../app/session';
+import { useSession } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note } from '../../ui/Note';
-import { TeaIndex } from './Index';
+import { TeaIndex } from './BookIndex';
 import { TeaForm } from './TeaForm';
 import { TeaView } from './TeaView';
+import { useBookQuery } from '../../entities/teas/api';
 
 /** Teas at the left, one open at the right; on a narrow screen one at a time. */
 export function BookPage() {

@@ -10,9 +10,9 @@ import {
 } from '#core/recipes';
 import { parseNumber } from '#core/units';
 import { AreaField, CheckField, SelectField, TextField } from '../../ui/fields';
-import { useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { useSession, useUnits } from '../../entities/people/session';
 import { holdText, type RecipeForm } from './recipeForm';
+import { useVesselsQuery } from '../../entities/vessels/api';
 
 type Props<F extends FieldValues> = { form: UseFormReturn<F>; method: Method; usual: number };
 /** The fields of a recipe of one method; `usual` is what the dose is asked against. */

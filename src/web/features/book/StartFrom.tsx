@@ -11,7 +11,7 @@ import {
 } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { parseWithin } from '#core/units';
-import { useBookQuery } from '../../app/records';
+import { useBookQuery } from '../../entities/teas/api';
 
 type Props = {
   style: StyleId;

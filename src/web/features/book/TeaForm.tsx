@@ -19,19 +19,21 @@ import {
 } from '#core/teas';
 import { grams, numberText, parseNumber } from '#core/units';
 import { bagOf } from '#contracts/chosen';
-import { fieldFaults } from '../../app/api';
-import { newId } from '../../app/ids';
-import { NotSaved } from '../../app/NotSaved';
-import { useSpoonsQuery } from '../../app/leadRecords';
-import { useAddTeaMutation, useBookQuery, useChangeTeaMutation } from '../../app/records';
-import { useUnits } from '../../app/session';
-import { sentWeighing } from '../../app/lots';
+import { fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { useUnits } from '../../entities/people/session';
+import { sentWeighing } from '../../entities/teas/lots';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { PacketReading, usePacket } from './Packet';
 import { RecipeFields } from './RecipeFields';
 import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
 import { StartFrom } from './StartFrom';
 import { readWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
+import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
+import { useAddTeaMutation } from '../../entities/teas/api';
+import { useBookQuery } from '../../entities/teas/api';
+import { useChangeTeaMutation } from '../../entities/teas/api';
 
 type Form = RecipeForm &
   WeighingForm & {

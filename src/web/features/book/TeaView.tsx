@@ -15,15 +15,12 @@ import { SCHOOL_WORDS } from '#core/scaling';
 import { styleOf } from '#core/styles';
 import { leafAdvice, leafWords } from '#core/teas';
 import { capital, degrees, minutesText, numberText, temperatureText } from '#core/units';
-import { History } from '../../app/History';
-import { useSettleNoteMutation, useTeaQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
-import { dayText } from '../../ui/days';
+import { History } from '../../entities/history/History';
+import { useSession, useUnits } from '../../entities/people/session';
+import { dayText, clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { standingOf } from '../../ui/standing';
-import { Cup, SteepRule } from '../../ui/vessel';
-import { clockText, houseCup, liquorAfter } from '../bar';
+import { standingOf } from '../../entities/teas/predictionBasis';
 import { InOurVessels } from './InOurVessels';
 import { LeafPhoto } from './LeafPhoto';
 import { Lots } from './Lots';
@@ -34,6 +31,11 @@ import { TeaForm } from './TeaForm';
 import { ToleranceOf } from './Tolerance';
 import { useMove } from './useMove';
 import { VersionForm } from './VersionForm';
+import { useSettleNoteMutation } from '../../entities/teas/api';
+import { useTeaQuery } from '../../entities/teas/api';
+import { houseCup, liquorAfter } from '../../entities/teas/liquor';
+import { Cup } from '../../entities/teas/Cup';
+import { SteepRule } from '../../entities/brews/SteepRule';
 
 /** One tea: its house recipe, what it takes in every vessel here, its versions and what brewers noted. */
 export function TeaView({ id }: { id: string }) {

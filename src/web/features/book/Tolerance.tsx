@@ -4,10 +4,10 @@ import { measureOf } from '#contracts/chosen';
 import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes';
 import { numberText } from '#core/units';
 import { attentionOf, USUAL, type ErrorSource, type Scatter, type Study } from '#core/tolerance';
-import { usePullsQuery } from '../../app/records';
-import { standingOf } from '../../ui/standing';
-import { LevelMark } from '../../ui/vessel';
-import { studyTolerance } from '../../workers/tolerance';
+import { standingOf } from '../../entities/teas/predictionBasis';
+import { studyTolerance } from './tolerance/tolerance';
+import { usePullsQuery } from '../../entities/brews/api';
+import { LevelMark } from '../../ui/LevelMark';
 
 const SEED = 20_260_601;
 type Way = readonly [name: string, scatter: Scatter];

@@ -6,15 +6,14 @@ import { usePacket } from './Packet';
 import { METHODS, startingRecipe, type Method } from '#core/recipes';
 import { verdictWords } from '#core/correction';
 import { styleOf } from '#core/styles';
-import { NotMade, useNewVersion } from '../../app/newVersion';
-import { useLogQuery } from '../../app/records';
-import { useUnits } from '../../app/session';
-import { dayText } from '../../ui/days';
-import { clockText } from '../bar';
+import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import { useUnits } from '../../entities/people/session';
+import { dayText, clockText } from '../../ui/days';
 import { TextField } from '../../ui/fields';
 import { RecipeFields } from './RecipeFields';
 import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
 import { StartFrom } from './StartFrom';
+import { useLogQuery } from '../../entities/brews/api';
 
 type Form = RecipeForm & { reason: string };
 type Props = {

@@ -6,16 +6,17 @@ import { brewCup } from '#core/cup';
 import { houseBrew, isCold, lineDiffers, METHOD_NAMES, METHODS, recipeLines } from '#core/recipes';
 import { colourOfBrew } from '#core/colour';
 import { capital } from '#core/units';
-import { useTeaQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
-import { DifferenceBars, differenceSentence } from '../../ui/DifferenceBars';
+import { useSession, useUnits } from '../../entities/people/session';
+import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { standingOf } from '../../ui/standing';
-import { Cup, SteepRule } from '../../ui/vessel';
-import { liquorAfter } from '../bar';
+import { standingOf } from '../../entities/teas/predictionBasis';
 import { BackForm } from './BackForm';
+import { useTeaQuery } from '../../entities/teas/api';
+import { liquorAfter } from '../../entities/teas/liquor';
+import { Cup } from '../../entities/teas/Cup';
+import { SteepRule } from '../../entities/brews/SteepRule';
 
 /** Two versions of a tea's recipe side by side: values, cups, and the way back. */
 export function VersionsPage() {

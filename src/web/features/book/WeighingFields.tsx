@@ -11,7 +11,7 @@ import {
   type Weighing,
 } from '#core/recipes';
 import { grams, numberText, parseNumber, type Grams } from '#core/units';
-import { ScalePanel } from '../../app/ScalePanel';
+import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { SelectField, TextField } from '../../ui/fields';
 
 /** A weighing as typed: one figure for all, or each spoon by itself. */

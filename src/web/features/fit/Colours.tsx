@@ -14,16 +14,17 @@ import {
   seconds,
   temperatureText,
 } from '#core/units';
-import { failureOf } from '../../app/api';
-import { useSetSwatchesMutation } from '../../app/leadRecords';
-import { useBookQuery, useHouseQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
-import { useAppDispatch } from '../../app/store';
-import { toastShown } from '../../app/toasts';
+import { failureOf } from '../../platform/api';
+import { useSession, useUnits } from '../../entities/people/session';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
-import { standingOf } from '../../ui/standing';
+import { standingOf } from '../../entities/teas/predictionBasis';
+import { useSetSwatchesMutation } from '../../entities/teas/editApi';
+import { useBookQuery } from '../../entities/teas/api';
+import { useHouseQuery } from '../../entities/people/api';
 
 const five = (s: number) => Math.max(5, Math.round(s / 5) * 5);
 

@@ -15,20 +15,22 @@ import { houseBrew, type Recipe } from '#core/recipes';
 import { differenceWords } from '#core/taste';
 import { brewCup } from '#core/cup';
 import { capital, celsius, countWord, minutesText, numberText, temperatureText } from '#core/units';
-import { failureOf } from '../../app/api';
-import { newId } from '../../app/ids';
-import { useFitQuery, useMoveFitMutation, useUseFitMutation } from '../../app/leadRecords';
-import { useBookQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
-import { useAppDispatch } from '../../app/store';
-import { toastShown } from '../../app/toasts';
+import { failureOf } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { useSession, useUnits } from '../../entities/people/session';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
-import { signedPercent } from '../../ui/strength';
-import { Cup } from '../../ui/vessel';
-import { houseCup } from '../bar';
+import { signedPercent } from '../../entities/brews/strength';
 import { FitChart, offRecipe } from './FitChart';
+import { useFitQuery } from '../../entities/fits/api';
+import { useMoveFitMutation } from '../../entities/fits/api';
+import { useUseFitMutation } from '../../entities/fits/api';
+import { useBookQuery } from '../../entities/teas/api';
+import { houseCup } from '../../entities/teas/liquor';
+import { Cup } from '../../entities/teas/Cup';
 
 /** A tea fitted to this house: its cups, what they teach, before and after; used or set aside. */
 export function FitPage() {

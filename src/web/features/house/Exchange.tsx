@@ -1,21 +1,18 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { TABLES, type Fault, type Import, type Preview, type TableName } from '#contracts/exchange';
-import { failureOf } from '../../app/api';
-import { newId } from '../../app/ids';
-import {
-  useImportsQuery,
-  usePreviewImportMutation,
-  useRunImportMutation,
-  useUndoImportMutation,
-} from '../../app/leadRecords';
-import { useAppDispatch } from '../../app/store';
-import { toastShown } from '../../app/toasts';
-import { dayText } from '../../ui/days';
+import { failureOf } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
+import { dayText, clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
-import { clockText } from '../bar';
+import { useImportsQuery } from '../../entities/exchange/api';
+import { usePreviewImportMutation } from '../../entities/exchange/api';
+import { useRunImportMutation } from '../../entities/exchange/api';
+import { useUndoImportMutation } from '../../entities/exchange/api';
 
 const MOST_BYTES = 8_000_000;
 type File_ = { readonly name: string; readonly text: string };

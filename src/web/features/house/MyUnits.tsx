@@ -1,8 +1,8 @@
 import type { OwnUnits } from '#contracts/house';
 import type { z } from 'zod';
-import { failureOf } from '../../app/api';
-import { useSetMyUnitsMutation } from '../../app/records';
-import { useSession } from '../../app/session';
+import { failureOf } from '../../platform/api';
+import { useSession } from '../../entities/people/session';
+import { useSetMyUnitsMutation } from '../../entities/people/api';
 
 const VOLUMES = [
   [null, 'as the site'],

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { boilingAt } from '#core/heat';
 import { metres, temperatureText, type Celsius } from '#core/units';
-import { useSession } from '../../app/session';
-import { settingsChanged } from '../../app/settings';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useSession } from '../../entities/people/session';
+import { settingsChanged } from '../../platform/settings';
+import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { BookKeeping } from './BookKeeping';
 import { MyUnits } from './MyUnits';
 import { People } from './People';

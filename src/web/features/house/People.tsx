@@ -1,14 +1,16 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { secretFault, type Person, type Role } from '#contracts/people';
-import { fieldFaults } from '../../app/api';
-import { History } from '../../app/History';
-import { newId } from '../../app/ids';
-import { NotSaved } from '../../app/NotSaved';
-import { useAddPersonMutation, useChangePersonMutation, usePeopleQuery } from '../../app/records';
-import { useSession } from '../../app/session';
+import { fieldFaults } from '../../platform/api';
+import { History } from '../../entities/history/History';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { useSession } from '../../entities/people/session';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';
+import { useAddPersonMutation } from '../../entities/people/api';
+import { useChangePersonMutation } from '../../entities/people/api';
+import { usePeopleQuery } from '../../entities/people/api';
 
 type Form = { name: string; role: Role; secret: string; active: boolean; sites: string[] };
 

@@ -1,9 +1,9 @@
 import { ROUTES } from '#contracts/routes';
-import { useShopQuery } from '../../app/leadRecords';
-import { useSession } from '../../app/session';
-import { failureOf } from '../../app/api';
+import { useSession } from '../../entities/people/session';
+import { failureOf } from '../../platform/api';
 import { Loading, Note } from '../../ui/Note';
-import { clockText } from '../bar';
+import { useShopQuery } from '../../entities/people/shopApi';
+import { clockText } from '../../ui/days';
 
 const ASK_AGAIN_MS = 10_000;
 

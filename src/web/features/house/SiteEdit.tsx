@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Site } from '#contracts/house';
-import { fieldFaults } from '../../app/api';
-import { History } from '../../app/History';
-import { newId } from '../../app/ids';
-import { NotSaved } from '../../app/NotSaved';
-import { useAddSiteMutation, useChangeSiteMutation } from '../../app/records';
+import { fieldFaults } from '../../platform/api';
+import { History } from '../../entities/history/History';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from '../../ui/siteForm';
+import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from '../../entities/people/siteForm';
+import { useAddSiteMutation } from '../../entities/people/api';
+import { useChangeSiteMutation } from '../../entities/people/api';
 
 /** Add or change a site. */
 export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => void }) {

@@ -1,8 +1,8 @@
 import { COLOUR_STEPS, type Mark, type Verdict } from '#core/correction';
 import type { Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
-import { Cup } from '../../ui/vessel';
-import { swatchOf } from '../bar';
+import { swatchOf } from '../../entities/teas/liquor';
+import { Cup } from '../../entities/teas/Cup';
 
 type Props = {
   verdict: Verdict;

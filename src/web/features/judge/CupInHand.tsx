@@ -13,10 +13,11 @@ import {
   volumeText,
   type Millilitres,
 } from '#core/units';
-import { now } from '../../app/clock';
-import { useUnits } from '../../app/session';
-import { VesselDrawing } from '../../ui/vessel';
-import { liquorOf, type BarBrew } from '../bar';
+import { now } from '../../platform/clock';
+import { useUnits } from '../../entities/people/session';
+import { liquorOf } from '../../entities/brews/liquor';
+import type { BarBrew } from '../../entities/brews/barBrews';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** A cup as it stands in the hand, ml. */
 const CUPFUL = 250;

@@ -16,17 +16,19 @@ import { brewCup } from '#core/cup';
 import type { KnownTea } from '#core/styles';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
 import { capital, minutesText, secondsBetween, volumeText, type Seconds } from '#core/units';
-import { now } from '../../app/clock';
-import { useUnits } from '../../app/session';
+import { now } from '../../platform/clock';
+import { useUnits } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { standingOf } from '../../ui/standing';
-import { LevelMark } from '../../ui/vessel';
-import { RunningStrip, useBar, useHands, type BarBrew } from '../bar';
-import { TasteBoard } from '../../ui/TasteBoard';
+import { standingOf } from '../../entities/teas/predictionBasis';
+import { RunningStrip } from '../../entities/brews/RunningStrip';
+import { TasteBoard } from '../../entities/brews/TasteBoard';
 import { ColourCups } from './ColourCups';
-import { proposalFor } from '../../app/proposal';
+import { proposalFor } from '../../entities/brews/proposal';
 import { CupInHand } from './CupInHand';
+import { useBar, useHands } from '../../entities/brews/commands';
+import type { BarBrew } from '../../entities/brews/barBrews';
+import { LevelMark } from '../../ui/LevelMark';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
 export function JudgePage() {

@@ -1,11 +1,11 @@
 import { Link, useNavigate } from 'react-router';
 import { LEVER_WORDS } from './levers';
 import type { Tally } from '#core/trends';
-import { useCorrectionsQuery } from '../../app/leadRecords';
-import { useSession } from '../../app/session';
+import { useSession } from '../../entities/people/session';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
+import { useCorrectionsQuery } from '../../entities/brews/logApi';
 
 /** What came of corrections: the next judged cup of the same tea, better, the same or worse. */
 export function CorrectionsPage() {

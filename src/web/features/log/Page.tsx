@@ -4,8 +4,7 @@ import { pathOf, ROUTES } from '#contracts/routes';
 import type { Brew } from '#contracts/brews';
 import { COUNTED } from '#contracts/limits';
 import { METHODS } from '#core/recipes';
-import { useBookQuery, useLogQuery, useVesselsQuery } from '../../app/records';
-import { useSession } from '../../app/session';
+import { useSession } from '../../entities/people/session';
 import { dayText, weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
@@ -20,6 +19,9 @@ import {
   type PickChoice,
 } from './filters';
 import { LogRow } from './Row';
+import { useBookQuery } from '../../entities/teas/api';
+import { useLogQuery } from '../../entities/brews/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
 
 const VERDICTS: PickChoice[] = [
   { value: '', text: 'any way' },

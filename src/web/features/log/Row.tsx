@@ -4,10 +4,14 @@ import { knownFrom } from '#contracts/plan';
 import { verdictWords } from '#core/correction';
 import { grams, minutesText, secondsBetween } from '#core/units';
 import { degrees } from '#core/units';
-import { useUnits } from '../../app/session';
-import { Cup, LevelMark, VesselDrawing } from '../../ui/vessel';
-import { clockText, liquorOf, houseCup } from '../bar';
-import { now } from '../../app/clock';
+import { useUnits } from '../../entities/people/session';
+import { now } from '../../platform/clock';
+import { clockText } from '../../ui/days';
+import { liquorOf } from '../../entities/brews/liquor';
+import { houseCup } from '../../entities/teas/liquor';
+import { Cup } from '../../entities/teas/Cup';
+import { LevelMark } from '../../ui/LevelMark';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 const WIDE = 230;
 const SCALED = 74;

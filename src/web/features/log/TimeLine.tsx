@@ -16,10 +16,10 @@ import {
   type Celsius,
   type EpochMs,
 } from '#core/units';
-import { useUnits } from '../../app/session';
+import { useUnits } from '../../entities/people/session';
 import { Nothing } from '../../ui/Note';
-import { LevelMark } from '../../ui/vessel';
-import { clockText } from '../bar';
+import { clockText } from '../../ui/days';
+import { LevelMark } from '../../ui/LevelMark';
 
 const W = 800;
 const LONGEST_BEFORE = 120;

@@ -3,9 +3,9 @@ import type { Measure, TrendPoint, Trends } from '#contracts/brews';
 import { tint } from '#core/colour';
 import { thinned } from '#core/trends';
 import { numberText } from '#core/units';
-import { useBookQuery } from '../../app/records';
 import { dayText } from '../../ui/days';
-import { houseCup } from '../bar';
+import { useBookQuery } from '../../entities/teas/api';
+import { houseCup } from '../../entities/teas/liquor';
 
 const [W, LEFT, RIGHT] = [836, 64, 26];
 const [TOP, BASE, STEPS] = [26, 296, 430];

@@ -2,14 +2,16 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Measure, Trends } from '#contracts/brews';
 import { errorText, type Drift, type GroupRow } from '#core/trends';
-import { useBookQuery, useTrendsQuery, useVesselsQuery } from '../../app/records';
-import { useSession } from '../../app/session';
+import { useSession } from '../../entities/people/session';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { useAddress, wordsOf } from './filters';
 import { TrendChart } from './TrendChart';
+import { useBookQuery } from '../../entities/teas/api';
+import { useTrendsQuery } from '../../entities/brews/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
 
 const MEASURES = [
   { value: 'pull', text: 'Pull error' },

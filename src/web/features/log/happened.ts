@@ -2,8 +2,8 @@ import type { Brew, Happened } from '#contracts/brews';
 import { verdictWords } from '#core/correction';
 import { stepsOf, stepWords } from '#core/timing';
 import { minutesText, numberText, readingText } from '#core/units';
-import type { useUnits } from '../../app/session';
-import { signedPercent, strengthWords } from '../../ui/strength';
+import type { useUnits } from '../../entities/people/session';
+import { signedPercent, strengthWords } from '../../entities/brews/strength';
 
 const WAYS = {
   reference: 'by a picture beside the house cup',

@@ -2,8 +2,8 @@ import { Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts';
 import type { Kettle } from '#contracts/instruments';
 import { waitUntil } from '#core/heat';
 import { celsius, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
-import { LevelMark } from '../../ui/vessel';
 import { curveOf, scaledRate, type KettleFacts } from './kettle';
+import { LevelMark } from '../../ui/LevelMark';
 
 const WIDTH = 760;
 const HEIGHT = 300;

@@ -4,12 +4,13 @@ import { useNavigate } from 'react-router';
 import { KETTLE_KINDS, type Kettle, type KettleFields } from '#contracts/instruments';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import { celsius, numberText, parseNumber, parseVolume, volumeText } from '#core/units';
-import { fieldFaults } from '../../app/api';
-import { newId } from '../../app/ids';
-import { NotSaved } from '../../app/NotSaved';
-import { useAddKettleMutation, useChangeKettleMutation } from '../../app/leadRecords';
-import { useSession, useUnits } from '../../app/session';
+import { fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { useSession, useUnits } from '../../entities/people/session';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { useAddKettleMutation } from '../../entities/kettles/api';
+import { useChangeKettleMutation } from '../../entities/kettles/api';
 
 type Form = {
   name: string;

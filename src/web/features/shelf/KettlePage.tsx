@@ -4,13 +4,11 @@ import type { Kettle } from '#contracts/instruments';
 import type { Site } from '#contracts/house';
 import { MATERIALS, POUR_LOSS } from '#core/heat';
 import { capital, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import { failureOf } from '../../app/api';
-import { History } from '../../app/History';
-import { useDropReadingMutation, useKettlesQuery } from '../../app/leadRecords';
-import { useChangeSiteMutation } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
-import { useAppDispatch } from '../../app/store';
-import { toastShown } from '../../app/toasts';
+import { failureOf } from '../../platform/api';
+import { History } from '../../entities/history/History';
+import { useSession, useUnits } from '../../entities/people/session';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
@@ -19,6 +17,9 @@ import { factsOf, waitTable, type KettleFacts } from './kettle';
 import { KettleDrawing } from './KettleDrawing';
 import { KettleForm } from './KettleForm';
 import { TakeReadings } from './TakeReadings';
+import { useDropReadingMutation } from '../../entities/kettles/api';
+import { useKettlesQuery } from '../../entities/kettles/api';
+import { useChangeSiteMutation } from '../../entities/people/api';
 
 /** One kettle: how it cools against the usual, its readings, and what to do to have a heat on the leaf. */
 export function KettlePage() {

@@ -3,13 +3,13 @@ import { INFUSERS } from '#core/vessels';
 import { MATERIALS } from '#core/heat';
 import { volumeText } from '#core/units';
 import type { Vessel } from '#contracts/shelf';
-import { useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { useSession, useUnits } from '../../entities/people/session';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { VesselDrawing } from '../../ui/vessel';
-import { useBarLayout } from '../bar';
 import { Kettles } from './Kettles';
 import { Spoons } from './Spoons';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { useBarLayout } from '../../entities/brews/useBarLayout';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** So many vessels stand on a shelf, and so many on a narrow screen's, smaller. */
 const PER_SHELF = { desk: 5, tablet: 4, phone: 2 } as const;

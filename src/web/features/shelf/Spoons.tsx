@@ -2,14 +2,16 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { HouseSpoon } from '#contracts/instruments';
 import { millilitres, numberText, parseWithin } from '#core/units';
-import { fieldFaults } from '../../app/api';
-import { History } from '../../app/History';
-import { newId } from '../../app/ids';
-import { NotSaved } from '../../app/NotSaved';
-import { useAddSpoonMutation, useChangeSpoonMutation, useSpoonsQuery } from '../../app/leadRecords';
-import { useBookQuery } from '../../app/records';
-import { useSession } from '../../app/session';
+import { fieldFaults } from '../../platform/api';
+import { History } from '../../entities/history/History';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { useSession } from '../../entities/people/session';
 import { CheckField, showFaults, TextField } from '../../ui/fields';
+import { useAddSpoonMutation } from '../../entities/teas/spoonsApi';
+import { useChangeSpoonMutation } from '../../entities/teas/spoonsApi';
+import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
+import { useBookQuery } from '../../entities/teas/api';
 
 /** The trade's spoons and the house's own scoops, each drawn by what it holds, with the teas it measures. */
 export function Spoons() {

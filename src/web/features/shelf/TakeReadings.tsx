@@ -11,11 +11,11 @@ import {
   parseVolume,
   seconds,
 } from '#core/units';
-import { failureOf } from '../../app/api';
-import { now, useNow } from '../../app/clock';
-import { newId } from '../../app/ids';
-import { useAddReadingMutation } from '../../app/leadRecords';
-import { useSession } from '../../app/session';
+import { failureOf } from '../../platform/api';
+import { now, useNow } from '../../platform/clock';
+import { newId } from '../../platform/ids';
+import { useSession } from '../../entities/people/session';
+import { useAddReadingMutation } from '../../entities/kettles/api';
 
 /** The made-up kettle runs this many times faster, so that half an hour of cooling is a minute. */
 const FASTER = 30;

@@ -5,14 +5,15 @@ import type { Vessel } from '#contracts/shelf';
 import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import { parseVolume } from '#core/units';
-import { fieldFaults } from '../../app/api';
-import { newId } from '../../app/ids';
-import { NotSaved } from '../../app/NotSaved';
-import { useAddVesselMutation, useChangeVesselMutation } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { useSession, useUnits } from '../../entities/people/session';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { VesselDrawing } from '../../ui/vessel';
 import { emptyVessel, vesselFieldsOf, vesselFormOf, type VesselForm } from './vesselForm';
+import { useAddVesselMutation } from '../../entities/vessels/api';
+import { useChangeVesselMutation } from '../../entities/vessels/api';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** Add or change a vessel; the drawing follows what is typed. */
 export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: () => void }) {

@@ -15,16 +15,18 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { failureOf } from '../../app/api';
-import { useBookQuery, useChangeVesselMutation, useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
+import { failureOf } from '../../platform/api';
+import { useSession, useUnits } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
 import { Sheet } from '../../ui/Dialog';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { VesselDrawing } from '../../ui/vessel';
-import { History } from '../../app/History';
+import { History } from '../../entities/history/History';
 import { VesselEdit } from './VesselEdit';
 import { WeighIn } from './WeighIn';
+import { useBookQuery } from '../../entities/teas/api';
+import { useChangeVesselMutation } from '../../entities/vessels/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** One vessel: section with its scale of ml, leaf against its basket, and the acts of a lead. */
 export function VesselPage() {

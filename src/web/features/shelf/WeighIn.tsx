@@ -10,12 +10,12 @@ import {
   parseWithin,
   volumeText,
 } from '#core/units';
-import { failureOf } from '../../app/api';
-import { useChangeVesselMutation } from '../../app/records';
-import { ScalePanel } from '../../app/ScalePanel';
-import { useUnits } from '../../app/session';
+import { failureOf } from '../../platform/api';
+import { ScalePanel } from '../../platform/scale/ScalePanel';
+import { useUnits } from '../../entities/people/session';
 import { Note } from '../../ui/Note';
-import { VesselDrawing } from '../../ui/vessel';
+import { useChangeVesselMutation } from '../../entities/vessels/api';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 const STAGES = [
   ['empty', 'empty'],

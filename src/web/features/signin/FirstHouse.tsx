@@ -1,12 +1,12 @@
 import { useForm } from 'react-hook-form';
 import { boilingAt } from '#core/heat';
 import { metres, parseWithin, temperatureText } from '#core/units';
-import { fieldFaults, failureOf } from '../../app/api';
-import { newId } from '../../app/ids';
-import { useBeginHouseMutation } from '../../app/records';
+import { fieldFaults, failureOf } from '../../platform/api';
+import { newId } from '../../platform/ids';
 import { TextField, SelectField, showFaults } from '../../ui/fields';
 import { Note } from '../../ui/Note';
-import { siteFieldsOf, type SiteForm, emptySite } from '../../ui/siteForm';
+import { siteFieldsOf, type SiteForm, emptySite } from '../../entities/people/siteForm';
+import { useBeginHouseMutation } from '../../entities/people/api';
 
 type Form = SiteForm & { lead: string; secret: string; word: string };
 

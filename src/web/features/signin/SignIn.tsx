@@ -1,11 +1,12 @@
 import { useEffect, useState, type FormEvent } from 'react';
 import type { House } from '#contracts/house';
-import { failureOf } from '../../app/api';
-import { othersWaiting } from '../../app/waiting';
-import { useNamesQuery, useSignInMutation } from '../../app/records';
-import { settingsChanged } from '../../app/settings';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { failureOf } from '../../platform/api';
+import { othersWaiting } from '../../platform/outbox/writes';
+import { settingsChanged } from '../../platform/settings';
+import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { Note } from '../../ui/Note';
+import { useNamesQuery } from '../../entities/people/api';
+import { useSignInMutation } from '../../entities/people/api';
 
 type Named = { id: string; name: string; role: string; lastSeen: number | null };
 const PIN_MOST = 12;

@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { millilitres, ML_PER, parseVolume, volumeText, type Millilitres } from '#core/units';
 import type { Vessel } from '#contracts/shelf';
-import { useUnits } from '../../app/session';
+import { useUnits } from '../../entities/people/session';
 import { PickList } from '../../ui/PickList';
 
 type Props = {

@@ -28,14 +28,15 @@ import {
   volumeText,
   type Millilitres,
 } from '#core/units';
-import { useSession, useUnits } from '../../app/session';
-import { ScalePanel } from '../../app/ScalePanel';
+import { useSession, useUnits } from '../../entities/people/session';
+import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
-import { CupForecast } from '../../ui/Forecast';
+import { CupForecast } from '../../entities/brews/CupForecast';
 import { Note } from '../../ui/Note';
-import { standingOf } from '../../ui/standing';
-import { Cup, SteepRule } from '../../ui/vessel';
-import { houseCup, liquorAfter } from '../bar';
+import { standingOf } from '../../entities/teas/predictionBasis';
+import { houseCup, liquorAfter } from '../../entities/teas/liquor';
+import { Cup } from '../../entities/teas/Cup';
+import { SteepRule } from '../../entities/brews/SteepRule';
 
 type Props = {
   tea: Tea;

@@ -2,18 +2,22 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { PLACES } from '#contracts/limits';
 import { cardOf } from '#contracts/plan';
-import { useSession } from '../../app/session';
+import { useSession } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
-import { Cup } from '../../ui/vessel';
-import { useNow } from '../../app/clock';
-import { allOf, apartFrom, clockText, handsOf, houseCup, useHands } from '../bar';
+import { useNow } from '../../platform/clock';
 import { Amount } from './Amount';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
 import { VesselShelves } from './Shelves';
 import { styleOf } from '#core/styles';
+import { allOf } from '../../entities/brews/barBrews';
+import { apartFrom, handsOf } from '../../entities/brews/attention';
+import { clockText } from '../../ui/days';
+import { houseCup } from '../../entities/teas/liquor';
+import { useHands } from '../../entities/brews/commands';
+import { Cup } from '../../entities/teas/Cup';
 
 const RECENT = 6;
 

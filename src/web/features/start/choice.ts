@@ -5,9 +5,11 @@ import { lotInUse, recipeFor } from '#contracts/chosen';
 import { isCold, methodFor } from '#core/recipes';
 import type { Vessel } from '#contracts/shelf';
 import { millilitres, type Millilitres } from '#core/units';
-import { useBookQuery, useVesselsQuery } from '../../app/records';
-import { useSession } from '../../app/session';
-import { useBar, vesselsInUse } from '../bar';
+import { useSession } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { useBar } from '../../entities/brews/commands';
+import { vesselsInUse } from '../../entities/brews/barBrews';
 
 const CUP_VESSELS = new Set(['lidded', 'tasting']);
 /** A vessel that suits a tea: short steeps go in cups, the rest in pots and mugs. */

@@ -20,17 +20,18 @@ import {
   withoutUnit,
 } from '#core/units';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
-import { useTeaQuery, useVesselsQuery } from '../../app/records';
-import { useSession, useUnits } from '../../app/session';
-import { DifferenceBars, differenceSentence } from '../../ui/DifferenceBars';
+import { useSession, useUnits } from '../../entities/people/session';
+import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
-import { standingOf } from '../../ui/standing';
-import { Cup } from '../../ui/vessel';
+import { standingOf } from '../../entities/teas/predictionBasis';
 import { Rule } from '../../ui/Rule';
 import { TrialForm } from './TrialForm';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, type Trying } from './trying';
+import { useTeaQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { Cup } from '../../entities/teas/Cup';
 
 const Course = lazy(() => import('./Course').then((m) => ({ default: m.Course })));
 /** Trying begins in the vessel nearest to this. */

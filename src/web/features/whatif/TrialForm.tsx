@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Tea } from '#contracts/book';
 import type { Recipe } from '#core/recipes';
-import { NotMade, useNewVersion } from '../../app/newVersion';
+import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { recipeTried, type Trying } from './trying';
 
 type Props = {

@@ -1,0 +1,48 @@
+import { SCHOOL_WORDS } from '#core/scaling';
+import { liquorYield } from '#core/vessels';
+import type { Brew } from '#contracts/brews';
+import { numberText, temperatureText, volumeText } from '#core/units';
+import { styleOf } from '#core/styles';
+import { useUnits } from '../people/session';
+import { minutesText } from '#core/units';
+
+/** How a running brew's card came about, from what was kept with it. */
+export function BrewWorking({ brew }: { brew: Brew }) {
+  const units = useUnits();
+  const { plan } = brew;
+  const { recipe } = plan;
+  const held = styleOf(brew.tea.style).held;
+  const lines: [string, string][] = [
+    [
+      'Recipe',
+      `version ${brew.versionNumber}: ${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, units.temperature)} on the leaf`,
+    ],
+    [
+      'Leaf',
+      `${plan.leaf} g for ${volumeText(plan.water, units.volume)}, ${SCHOOL_WORDS[recipe.scaling.school]}${plan.spoons ? `: ${plan.spoons}` : ''}`,
+    ],
+    [
+      'Heat',
+      plan.reachable
+        ? `${temperatureText(plan.kettle, units.temperature)} in the kettle, vessel ${plan.warmed ? 'warmed' : 'cold'}`
+        : `out of reach: it would take ${temperatureText(plan.kettle, units.temperature)} in the kettle`,
+    ],
+    [
+      'Window',
+      `${minutesText(recipe.window.earliest)} earliest, ${minutesText(recipe.window.best)} best, ${minutesText(recipe.window.latest)} latest`,
+    ],
+    [
+      'Yield',
+      `leaf keeps ${held} ml a gram: ${volumeText(liquorYield(plan.water, plan.leaf, held), units.volume)} pours off`,
+    ],
+  ];
+  return (
+    <div className="working">
+      {lines.map(([of, text]) => (
+        <p key={of}>
+          <b>{of}</b> {text}
+        </p>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,78 @@
+import { Link } from 'react-router';
+import { useMemo } from 'react';
+import { useNow } from '../../platform/clock';
+import { useUnits } from '../people/session';
+import { useBar } from './commands';
+import { liquorOf } from './liquor';
+import { nextHands, shownAt } from './status';
+import { VesselDrawing } from '../vessels/VesselDrawing';
+
+const WORD = {
+  window: 'window',
+  past: 'window',
+  late: 'late',
+  warming: 'waits',
+  pulled: 'judge',
+  steeping: '',
+} as const;
+const MOST = 6;
+
+/** The running vessels in every place: what is next in words at the left, each vessel with its time. */
+export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; words?: boolean }) {
+  const { brews } = useBar();
+  const now = useNow(500);
+  const { volume, temperature } = useUnits();
+  const shown = useMemo(
+    () => shownAt(brews, now, { volume, temperature }),
+    [brews, now, volume, temperature],
+  );
+  if (shown.length === 0) return null;
+  const next = nextHands(shown)[0];
+  return (
+    <div className="running">
+      {words && (
+        <p className="next-hand">
+          {next && (
+            <>
+              Next: <b>{next.saying.step.toLowerCase()}</b>,{' '}
+              <span className="tea">{next.brew.tea.name}</span>
+            </>
+          )}
+        </p>
+      )}
+      <div className="ledge">
+        {nextHands(shown)
+          .slice(0, MOST)
+          .sort((a, b) => a.brew.place - b.brew.place)
+          .map(({ brew, saying }) => {
+            const liquor = liquorOf(brew, now);
+            return (
+              <Link
+                key={brew.id}
+                className={`mini ${saying.name}`}
+                to={saying.name === 'pulled' ? `/judge/${brew.id}` : '/'}
+                aria-label={`${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}
+              >
+                <VesselDrawing
+                  vessel={brew.plan.vessel}
+                  scale={scale}
+                  fill={liquor ? brew.plan.water : undefined}
+                  liquor={liquor}
+                  lid={brew.plan.vessel.lid}
+                  mark={false}
+                  bowl={false}
+                  pad={1}
+                  label=""
+                />
+                <span className="t">
+                  {WORD[saying.name] && <small>{WORD[saying.name]}</small>}
+                  {saying.late ? '+' : ''}
+                  {saying.figure}
+                </span>
+              </Link>
+            );
+          })}
+      </div>
+    </div>
+  );
+}

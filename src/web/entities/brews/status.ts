@@ -1,0 +1,202 @@
+import type { Brew } from '#contracts/brews';
+import { leafActWords } from '#core/vessels';
+import {
+  type VolumeUnit,
+  volumeText,
+  temperatureText,
+  type Seconds,
+  seconds,
+  minutesText,
+  type EpochMs,
+} from '#core/units';
+import { clockText } from '../../ui/days';
+import { type BarBrew, phaseOf } from './barBrews';
+import { apartFrom, handsOf } from './attention';
+import { type Phase, type BrewStep, stepNow, stepWords } from '#core/timing';
+
+export type PhaseName = 'warming' | 'steeping' | 'window' | 'past' | 'late' | 'pulled';
+
+/** What a brew says of itself: `brief` is the step in at most 21 letters, for a full bar. */
+export type Saying = {
+  readonly name: PhaseName;
+  readonly figure: string;
+  readonly late: boolean;
+  readonly over: string;
+  readonly step: string;
+  readonly brief: string;
+  readonly short: string;
+  readonly detail: string;
+  readonly act: string;
+};
+
+/** What is done with the leaf when the steep is over, in words: by the vessel as it was then. */
+const wordsOf = ({ plan }: Brew) => leafActWords(plan.vessel, plan.recipe.handling.root);
+
+export type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
+
+/** "6.5 g in 500 ml, 80 °C." in the reader's units. */
+export const pourWords = (b: Brew, units: Units): string =>
+  `${b.plan.leaf} g in ${volumeText(b.plan.water, units.volume)}, ${temperatureText(b.plan.temperature, units.temperature)}.`;
+
+/**
+ * What a brew says at one moment: figure, the word over it, the next step, the button. `wait`: so long before it is
+ * poured, to keep clear of another.
+ */
+export function sayingOf(
+  brew: Brew,
+  phase: Phase,
+  units: Units,
+  wait: Seconds = seconds(0),
+): Saying {
+  const words = wordsOf(brew);
+  const { window } = brew.plan.recipe;
+  const poured = pourWords(brew, units);
+  const again = brew.plan.steep ? `Steep ${brew.plan.steep.number}. ` : '';
+  switch (phase.kind) {
+    case 'warming': {
+      const pour =
+        wait > 0
+          ? `Wait ${minutesText(wait)}, then pour`
+          : brew.plan.steep
+            ? 'Pour on again'
+            : 'Empty it, leaf in, pour on';
+      return {
+        name: 'warming',
+        figure: minutesText(window.best),
+        late: false,
+        over: brew.plan.warmed && !brew.plan.steep ? 'Warming, will steep' : 'Ready, will steep',
+        short: 'Waits',
+        step: pour,
+        brief: wait > 0 ? pour : 'Pour on',
+        detail: `${again}${poured}`,
+        act: 'Water on',
+      };
+    }
+    case 'steeping': {
+      const left = minutesText(Math.ceil(phase.left));
+      const at =
+        brew.state.kind === 'steeping' ? clockText(brew.state.waterOn + window.best * 1000) : '';
+      return {
+        name: 'steeping',
+        figure: left,
+        late: false,
+        over: 'Steeping, left',
+        short: 'Left',
+        step: phase.left > 60 ? `${words.leave} ${at}` : `${words.act} in ${left}`,
+        brief: phase.left > 60 ? `${words.verb} at ${at}` : `${words.verb} in ${left}`,
+        detail: `${again}${poured}`,
+        act: words.early,
+      };
+    }
+    case 'window':
+      return {
+        name: 'window',
+        figure: minutesText(Math.ceil(phase.left)),
+        late: false,
+        over: 'In its window, best in',
+        short: 'In window',
+        step: `${words.act} soon`,
+        brief: words.act,
+        detail: `${poured} Latest in ${minutesText(Math.ceil(phase.untilLatest))}`,
+        act: words.done,
+      };
+    case 'past':
+      return {
+        name: 'past',
+        figure: minutesText(Math.floor(-phase.left)),
+        late: true,
+        over: 'In its window, past best by',
+        short: 'Past best',
+        step: `${words.act} now`,
+        brief: `${words.verb}, latest ${minutesText(Math.ceil(phase.untilLatest))}`,
+        detail: `Latest in ${minutesText(Math.ceil(phase.untilLatest))}. ${poured}`,
+        act: words.done,
+      };
+    case 'late':
+      return {
+        name: 'late',
+        figure: minutesText(Math.floor(-phase.untilLatest)),
+        late: true,
+        over: 'Late, past latest by',
+        short: 'Late by',
+        step: `${words.act}, taste`,
+        brief: `${words.verb}, taste it`,
+        detail: 'Likely dark and dry. Split it, top with hot water',
+        act: words.done,
+      };
+    case 'pulled':
+    case 'done': {
+      const steeped = phase.kind === 'pulled' ? phase.steeped : seconds(0);
+      const by =
+        brew.pulledBy?.name ??
+        (brew.pulledDevice ? `on the ${brew.pulledDevice}, nobody signed in` : '');
+      return {
+        name: 'pulled',
+        figure: minutesText(steeped),
+        late: false,
+        over: `${words.done} at`,
+        short: words.done,
+        step: 'Judge the cup',
+        brief: 'Judge the cup',
+        detail: `${volumeText(brew.plan.liquor, units.volume)} of liquor${by ? `, ${by}` : ''}`,
+        act: 'Judge',
+      };
+    }
+  }
+}
+
+/** A brew as it is drawn at one moment. */
+export type Shown = {
+  readonly brew: BarBrew;
+  readonly phase: Phase;
+  readonly saying: Saying;
+  /** What hands do now beside the clock's own. */ readonly step: {
+    readonly step: BrewStep;
+    readonly act: string;
+    readonly done: string;
+  } | null;
+};
+
+/** Every brew as it stands now, in its place. */
+export function shownAt(brews: readonly BarBrew[], now: EpochMs, units: Units): Shown[] {
+  return brews.map((brew) => {
+    const phase = phaseOf(brew, now);
+    const wait =
+      brew.state.kind === 'warming'
+        ? apartFrom(
+            handsOf(brew.plan.recipe),
+            brews.filter((b) => b.id !== brew.id),
+            now,
+          ).wait
+        : seconds(0);
+    const next = stepNow(brew.plan, brew.state, brew.marks, now);
+    const saying = sayingOf(brew, phase, units, wait);
+    const due = next && (next.kind !== 'stir' || saying.name === 'steeping');
+    return {
+      brew,
+      phase,
+      saying,
+      step: due ? { step: next, ...stepWords(next, brew.plan, units) } : null,
+    };
+  });
+}
+
+const ORDER: Record<PhaseName, number> = {
+  late: 0,
+  past: 1,
+  window: 2,
+  warming: 4,
+  pulled: 5,
+  steeping: 3,
+};
+
+/** What wants a hand next: the latest first, then a stir at its moment, then what comes to its pull soonest. */
+export function nextHands<
+  T extends { brew: Brew; phase: Phase; saying: Saying; step?: Shown['step'] },
+>(all: readonly T[]): T[] {
+  const left = (p: Phase) => ('left' in p ? p.left : 1e6);
+  const rank = (s: T) => (s.step?.step.kind === 'stir' ? 2.5 : ORDER[s.saying.name]);
+  return [...all].sort(
+    (a, b) => rank(a) - rank(b) || left(a.phase) - left(b.phase) || a.brew.place - b.brew.place,
+  );
+}

@@ -1,0 +1,20 @@
+import type { ResponseOf } from '#contracts/endpoint';
+import type { SetUpTasting, TastingView, listTastings } from '#contracts/tastings';
+import { ROUTES } from '#contracts/routes';
+import { api } from '../../platform/api';
+
+/** The list of tastings, and a new one. */
+export const tastingSetUpApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    tastings: build.query<ResponseOf<typeof listTastings>, string>({
+      query: (siteId) => ({ url: ROUTES.listTastings.path, params: { siteId } }),
+      providesTags: ['Table'],
+    }),
+    setUpTasting: build.mutation<TastingView, SetUpTasting>({
+      query: (body) => ({ url: ROUTES.setUpTasting.path, method: 'POST', body }),
+      invalidatesTags: ['Table'],
+    }),
+  }),
+});
+
+export const { useTastingsQuery, useSetUpTastingMutation } = tastingSetUpApi;

@@ -1,0 +1,24 @@
+import type { KnownTea } from '#core/styles';
+import { type Recipe, houseLiquor } from '#core/recipes';
+import { type Seconds, seconds } from '#core/units';
+import { type Liquor, diluted } from '#core/colour';
+
+/** The liquor of a recipe so many seconds on, where no vessel is meant. */
+export const liquorAfter = (tea: KnownTea, recipe: Recipe, s: Seconds): Liquor =>
+  houseLiquor(tea, recipe, seconds(Math.max(0, s)));
+
+/** A recipe's cup is worked out once: lists draw many. */
+const houseCups = new WeakMap<Recipe, KnownTea & { liquor: Liquor }>();
+
+/** The house cup of a recipe: the colour that is right. */
+export function houseCup({ style, fitted, swatches }: KnownTea, recipe: Recipe): Liquor {
+  const there = houseCups.get(recipe);
+  if (there?.style === style && there.fitted === fitted && there.swatches === swatches)
+    return there.liquor;
+  const liquor = liquorAfter({ style, fitted, swatches }, recipe, recipe.window.best);
+  houseCups.set(recipe, { style, fitted, swatches, liquor });
+  return liquor;
+}
+
+export const swatchOf = (tea: KnownTea, recipe: Recipe, strength: number): Liquor =>
+  diluted(houseCup(tea, recipe), strength);

@@ -1,0 +1,25 @@
+import type { HouseSpoon, addSpoon, changeSpoon } from '#contracts/instruments';
+import { ROUTES, pathOf } from '#contracts/routes';
+import type { BodyOf } from '#contracts/endpoint';
+import { api } from '../../platform/api';
+
+type Write<E> = { id: string; body: BodyOf<E> };
+/** The spoons and scoops leaf is measured with. */
+export const spoonsApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    spoons: build.query<{ spoons: HouseSpoon[] }, void>({
+      query: () => ({ url: ROUTES.listSpoons.path }),
+      providesTags: ['Shelf'],
+    }),
+    addSpoon: build.mutation<HouseSpoon, BodyOf<typeof addSpoon>>({
+      query: (body) => ({ url: ROUTES.addSpoon.path, method: 'POST', body }),
+      invalidatesTags: ['Shelf', 'History'],
+    }),
+    changeSpoon: build.mutation<HouseSpoon, Write<typeof changeSpoon>>({
+      query: ({ id, body }) => ({ url: pathOf(ROUTES.changeSpoon, { id }), method: 'PATCH', body }),
+      invalidatesTags: ['Shelf', 'Book', 'History'],
+    }),
+  }),
+});
+
+export const { useSpoonsQuery, useAddSpoonMutation, useChangeSpoonMutation } = spoonsApi;

@@ -1,3 +1,0 @@
-export { BookPage } from './Page';
-export { VersionsPage } from './Versions';
-export { BoardPage } from './Board';

@@ -1,2 +1,0 @@
-export { ColoursPage } from './Colours';
-export { FitPage } from './Page';

@@ -1,1 +1,0 @@
-export { HousePage } from './Page';

@@ -1,1 +1,0 @@
-export { JudgePage } from './Page';

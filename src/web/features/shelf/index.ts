@@ -1,3 +1,0 @@
-export { ShelfPage } from './Page';
-export { VesselPage } from './VesselPage';
-export { KettlePage } from './KettlePage';

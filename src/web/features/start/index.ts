@@ -1,1 +1,0 @@
-export { StartPage } from './Page';

@@ -1,0 +1,203 @@
+import { useMemo } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { OpenTasting } from '#contracts/tastings';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
+import { cupName, ownResult, valueText } from '#core/tasting';
+import { numberText, signedText } from '#core/units';
+import { useUnits } from '../../entities/people/session';
+import { useKeys } from '../../ui/keys';
+import { Loading, Nothing } from '../../ui/Note';
+import { exerciseName, liquorOfCup } from './cups';
+import { useFolded, useTasting } from './useTasting';
+import { Cup } from '../../entities/teas/Cup';
+
+/** One taster's own sheet beside the table's, after the reveal. */
+export function TasterPage() {
+  const { id = '', taster = '' } = useParams();
+  const { view, isLoading } = useTasting(id);
+  const navigate = useNavigate();
+  useKeys([{ key: 'Escape', does: 'Back to the result', run: () => navigate(`/table/${id}`) }]);
+  if (isLoading)
+    return (
+      <main className="page">
+        <Loading what="the sheet" />
+      </main>
+    );
+  if (!view || view.sees === 'own' || view.stage !== 'revealed')
+    return (
+      <main className="page p-6">
+        <Nothing
+          action={
+            <Link className="btn" to="/table">
+              To the table
+            </Link>
+          }
+        >
+          Sheets are read when all is revealed.
+        </Nothing>
+      </main>
+    );
+  return <Own view={view} taster={taster} />;
+}
+
+function Own({ view, taster }: { view: OpenTasting; taster: string }) {
+  const units = useUnits();
+  const now = useFolded(view);
+  const own = useMemo(() => ownResult(view.exercise, now, taster), [view.exercise, now, taster]);
+  const back = (
+    <Link className="btn quiet" to={`/table/${view.id}`}>
+      Back to the result <kbd>Esc</kbd>
+    </Link>
+  );
+  if (!own)
+    return (
+      <main className="page p-6">
+        <Nothing action={back}>No sheet of that person was handed in here.</Nothing>
+      </main>
+    );
+  const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
+  const { way } = view.exercise;
+  const off = ATTRIBUTE_NAMES.flatMap((a) => {
+    const x = own.against[a];
+    return x && x.flags.includes('bias')
+      ? [`${ATTRIBUTES[a].label.toLowerCase()} ${signedText(x.bias)}`]
+      : [];
+  });
+  const label = (a: Attribute) => ATTRIBUTES[a].label.toLowerCase();
+  return (
+    <main className="page split result-page">
+      <div className="say">
+        <h1 className="font-normal">
+          {own.name} at <span className="tea text-[25px]">{view.tea.name}</span>
+        </h1>
+        <span className="small text-[16px]">{exerciseName(view).toLowerCase()}</span>
+        <span className="gap" />
+        {back}
+      </div>
+      <section className="work">
+        <p className="headline">
+          {own.ordering ? (
+            <>
+              <b>
+                {own.ordering.inversions === 0
+                  ? 'Every cup in its true order.'
+                  : `${own.ordering.inversions} ${own.ordering.inversions === 1 ? 'pair' : 'pairs'} swapped.`}
+              </b>{' '}
+            </>
+          ) : null}
+          {off.length > 0 ? (
+            <>
+              Marks beside the others’: <b>{off.join(', ')}</b>.
+            </>
+          ) : own.others === 0 ? (
+            'Nobody else handed in to be held against.'
+          ) : (
+            'Marks within half a step of the others’.'
+          )}
+        </p>
+        <div className="wide-table" tabIndex={0} role="group" aria-label="Each cup">
+          <table className="grid-table plain compared">
+            <thead>
+              <tr>
+                <th className="l" colSpan={2}>
+                  cup
+                </th>
+                <th>as it was</th>
+                {own.ordering && <th>place</th>}
+                {ATTRIBUTE_NAMES.map((a) => (
+                  <th key={a}>{label(a)}</th>
+                ))}
+                <th className="l">words</th>
+              </tr>
+            </thead>
+            <tbody>
+              {own.cups.map((c) => {
+                const plan = view.exercise.cups[c.cup]?.plan;
+                return (
+                  <tr key={c.code} className={c.excluded ? 'out' : ''}>
+                    <td className="l">
+                      {plan && (
+                        <Cup size={40} liquor={liquorOfCup(of, plan, c.seconds ?? plan.seconds)} />
+                      )}
+                    </td>
+                    <td className="l">
+                      <b>{c.code}</b>
+                    </td>
+                    <td>
+                      {c.excluded ?? ((plan && cupName(plan)) || valueText(way, c.value, units))}
+                    </td>
+                    {own.ordering && (
+                      <td>
+                        {c.place ?? ''}
+                        {c.truePlace !== null && c.place !== c.truePlace ? (
+                          <span className="small">, truly {c.truePlace}</span>
+                        ) : null}
+                      </td>
+                    )}
+                    {ATTRIBUTE_NAMES.map((a) => {
+                      const [mine, theirs] = [c.mine[a], c.others[a]];
+                      return (
+                        <td key={a}>
+                          {mine !== null && (
+                            <b>{own.scored ? numberText(mine) : signedText(mine)}</b>
+                          )}
+                          {theirs !== null && (
+                            <span className="small block">
+                              others {own.scored ? numberText(theirs) : signedText(theirs)}
+                            </span>
+                          )}
+                        </td>
+                      );
+                    })}
+                    <td className="l small">{[...c.words, ...c.leafWords].join(', ')}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      </section>
+      <section className="paper" aria-label="Beside the others">
+        <h2>
+          Beside the others<small>mean of marks less theirs, 95 %</small>
+        </h2>
+        <table className="grid-table plain">
+          <thead>
+            <tr>
+              <th className="l">in</th>
+              <th>by</th>
+              <th>between</th>
+              <th>n</th>
+            </tr>
+          </thead>
+          <tbody>
+            {ATTRIBUTE_NAMES.map((a) => {
+              const x = own.against[a];
+              return x ? (
+                <tr key={a}>
+                  <td className="l">{label(a)}</td>
+                  <td className={x.flags.includes('bias') ? 'font-bold' : ''}>
+                    {signedText(x.bias)}
+                  </td>
+                  <td>
+                    {x.interval
+                      ? `${signedText(x.interval[0])} to ${signedText(x.interval[1])}`
+                      : ''}
+                  </td>
+                  <td>{x.n}</td>
+                </tr>
+              ) : null;
+            })}
+          </tbody>
+        </table>
+        <p className="small mt-2">
+          More than half a mark is said in bold. The others are no truth either: with few of them it
+          says how this table sat together, not who was right.
+          {own.ordering
+            ? ` The order is held against how the cups were really made: Kendall tau ${numberText(own.ordering.tau, 2)}, 1 is all right.`
+            : ''}
+        </p>
+      </section>
+    </main>
+  );
+}

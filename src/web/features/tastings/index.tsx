@@ -1,0 +1,22 @@
+import { lazy } from 'react';
+import type { RouteObject } from 'react-router';
+
+const TablePage = lazy(() => import('./ListPage').then((m) => ({ default: m.TablePage })));
+const SetUpPage = lazy(() => import('./SetUpPage').then((m) => ({ default: m.SetUpPage })));
+const ColourPage = lazy(() => import('./ColourPage').then((m) => ({ default: m.ColourPage })));
+const ScreenPage = lazy(() => import('./ScreenPage').then((m) => ({ default: m.ScreenPage })));
+const RescuePage = lazy(() => import('./RescuePage').then((m) => ({ default: m.RescuePage })));
+const TastingPage = lazy(() => import('./TastingPage').then((m) => ({ default: m.TastingPage })));
+const TasterPage = lazy(() => import('./TasterPage').then((m) => ({ default: m.TasterPage })));
+const TastePage = lazy(() => import('./TastePage').then((m) => ({ default: m.TastePage })));
+
+export const tastingsRoutes: RouteObject[] = [
+  { path: '/table', element: <TablePage /> },
+  { path: '/table/new', element: <SetUpPage /> },
+  { path: '/table/colour', element: <ColourPage /> },
+  { path: '/table/screen', element: <ScreenPage /> },
+  { path: '/table/rescue', element: <RescuePage /> },
+  { path: '/table/:id', element: <TastingPage /> },
+  { path: '/table/:id/tasters/:taster', element: <TasterPage /> },
+  { path: '/table/:id/taste', element: <TastePage /> },
+];

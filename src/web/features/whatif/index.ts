@@ -1,1 +1,0 @@
-export { WhatIfPage } from './Page';

@@ -1,0 +1,70 @@
+import { createApi, fetchBaseQuery, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
+import type { ErrorBody } from '#contracts/errors';
+import { fetchEarly } from './earlyRequests';
+import { diskTold } from './serverState';
+
+/** Every failure is one of these: the server's own words, or no answer at all. */
+export type ApiFailure =
+  (ErrorBody & { kind: 'answer'; status: number }) | { kind: 'away'; message: string };
+export type Call = {
+  url: string;
+  method?: string;
+  body?: unknown;
+  params?: Record<string, string | undefined>;
+  headers?: Record<string, string>;
+};
+
+const raw = fetchBaseQuery({
+  baseUrl: '/',
+  credentials: 'same-origin',
+  timeout: 8000,
+  fetchFn: fetchEarly,
+});
+const diskLeftIn = (headers: Headers): number | null => {
+  const left = headers.get('x-limnos-disk-left');
+  return left === null ? null : Number(left);
+};
+const AWAY = 'No connection to the house’s server.';
+
+const baseQuery: BaseQueryFn<Call, unknown, ApiFailure> = async (call, api, extra) => {
+  const answer = await raw(call, api, extra);
+  const headers = answer.meta?.response?.headers;
+  if (headers) api.dispatch(diskTold(diskLeftIn(headers)));
+  if (!answer.error) return { data: answer.data };
+  const { status, data } = answer.error;
+  if (typeof status === 'number' && data && typeof data === 'object' && 'code' in data)
+    return { error: { kind: 'answer', status, ...(data as ErrorBody) } };
+  return { error: { kind: 'away', message: AWAY } };
+};
+
+/** What a query provides and a mutation makes stale. */
+const TAGS = [
+  'House',
+  'Book',
+  'Shelf',
+  'Bar',
+  'Log',
+  'People',
+  'History',
+  'Imports',
+  'Table',
+] as const;
+export type Tag = (typeof TAGS)[number];
+/** One API; each entity injects its endpoints. */
+export const api = createApi({
+  baseQuery,
+  tagTypes: TAGS,
+  endpoints: () => ({}),
+  refetchOnReconnect: true,
+});
+
+/** The failure of a query or mutation, whatever threw it. */
+export const failureOf = (error: unknown): ApiFailure =>
+  error && typeof error === 'object' && 'kind' in error
+    ? (error as ApiFailure)
+    : { kind: 'away', message: AWAY };
+/** Faults by field, for a form. */
+export const fieldFaults = (error: unknown): Record<string, string> => {
+  const f = failureOf(error);
+  return f.kind === 'answer' ? (f.fields ?? {}) : {};
+};

@@ -1,0 +1,92 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Told } from '#contracts/live';
+import { ROUTES } from '#contracts/routes';
+import { cameBack, wentAway } from './outbox/outbox';
+import type { Send } from './dispatch';
+
+// The server's event stream. While it is closed the bar is read every few seconds instead.
+
+type Live = { readonly on: boolean; readonly seq: number };
+const slice = createSlice({
+  name: 'live',
+  initialState: { on: false, seq: 0 } as Live,
+  reducers: {
+    liveOn: (s, { payload }: PayloadAction<boolean>) => ({ ...s, on: payload }),
+    heard: (s, { payload }: PayloadAction<number>) => ({ ...s, seq: Math.max(s.seq, payload) }),
+  },
+});
+const { liveOn, heard } = slice.actions;
+export const liveReducer = slice.reducer;
+
+/** Nothing for so long, not even a beat: the wire is dead though it looks open, ms. */
+const SILENT_MS = 13_000;
+/** A stream that the browser has given up is opened anew after this, ms. */
+const AGAIN_MS = 2000;
+
+/** What is done with each event; `fresh`: what happened before the stream opened is read once. */
+export type LiveHandlers = {
+  readonly [K in Exclude<Told['kind'], 'hello'>]: (event: Extract<Told, { kind: K }>) => void;
+} & { readonly fresh: () => void };
+/** Opens the stream and keeps it open. @returns what closes it */
+export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
+  let source: EventSource | null = null;
+  let over = false;
+  let last = 0;
+  let silence: ReturnType<typeof setTimeout> | undefined;
+  const alive = () => {
+    clearTimeout(silence);
+    silence = setTimeout(again, SILENT_MS);
+  };
+  function again() {
+    clearTimeout(silence);
+    source?.close();
+    dispatch(liveOn(false));
+    if (!over) silence = setTimeout(open, AGAIN_MS);
+  }
+  function open() {
+    source = new EventSource(
+      last > 0 ? `${ROUTES.getLive.path}?after=${last}` : ROUTES.getLive.path,
+    );
+    const on = <K extends Told['kind']>(
+      kind: K,
+      take: (told: Extract<Told, { kind: K }>) => void,
+    ) =>
+      source?.addEventListener(kind, (e) => {
+        alive();
+        const event = e as MessageEvent<string>;
+        take(JSON.parse(event.data) as Extract<Told, { kind: K }>);
+        if (event.lastEventId) {
+          last = Number(event.lastEventId);
+          dispatch(heard(last));
+        }
+      });
+    on('hello', ({ seq }) => {
+      const fresh = last === 0;
+      last = Math.max(last, seq);
+      dispatch(liveOn(true));
+      dispatch(cameBack());
+      dispatch(heard(last));
+      if (fresh) handlers.fresh();
+    });
+    on('brew', handlers.brew);
+    on('queue', handlers.queue);
+    on('table', handlers.table);
+    on('records', handlers.records);
+    on('reread', handlers.reread);
+    source.addEventListener('beat', alive);
+    // The browser tries again by itself, with the number it heard last; a closed one is opened here.
+    source.onerror = () => {
+      dispatch(liveOn(false));
+      dispatch(wentAway({ at: Date.now(), why: null }));
+      if (source?.readyState === EventSource.CLOSED) again();
+    };
+    alive();
+  }
+  open();
+  return () => {
+    over = true;
+    clearTimeout(silence);
+    source?.close();
+    dispatch(liveOn(false));
+  };
+}

@@ -1,0 +1,57 @@
+import { Suspense, useEffect, useState } from 'react';
+import { RouterProvider } from 'react-router/dom';
+import type { House } from '#contracts/house';
+import { FirstHousePage, SignInPage } from '../features/signin';
+import { Loading, Note } from '../ui/Note';
+import { failureOf } from '../platform/api';
+import { SIGNED_IN_HERE } from '../platform/earlyRequests';
+import { router } from './router';
+import { SessionProvider } from '../entities/people/session';
+import { useHouseQuery } from '../entities/people/api';
+
+/** Asks the house who is here; then the first page, the names, or the places. */
+export function App() {
+  const { data, error, isLoading, refetch } = useHouseQuery(undefined, { pollingInterval: 60_000 });
+  const [last, setLast] = useState<House | null>(null);
+  if (data && data !== last) setLast(data);
+  // A server that is gone for a while takes nobody off the bar.
+  const house = data ?? last;
+  useEffect(() => {
+    if (!house) return;
+    if (house.session) localStorage.setItem(SIGNED_IN_HERE, '1');
+    else localStorage.removeItem(SIGNED_IN_HERE);
+  }, [house]);
+  // A touch shows its effect at once: the bar's clock draws five times a second and would hold a transition back.
+  if (house?.session)
+    return (
+      <SessionProvider session={house.session}>
+        <RouterProvider router={router} useTransitions={false} />
+      </SessionProvider>
+    );
+  if (house)
+    return (
+      <Suspense fallback={null}>
+        {house.state === 'empty' ? (
+          <FirstHousePage asksWord={house.asksWord} />
+        ) : (
+          <SignInPage house={house} />
+        )}
+      </Suspense>
+    );
+  if (isLoading) return <Loading what="the house" />;
+  return (
+    <div className="p-8 max-w-[640px]">
+      <Note
+        bad
+        action={
+          <button type="button" className="btn" onClick={() => void refetch()}>
+            Try again
+          </button>
+        }
+      >
+        <b>The house’s server does not answer.</b> {error ? failureOf(error).message : ''} Nothing
+        here is lost.
+      </Note>
+    </div>
+  );
+}

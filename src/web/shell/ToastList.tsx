@@ -1,0 +1,76 @@
+import { useEffect, useRef } from 'react';
+import type { BrewUndo } from '../entities/brews/undo';
+import { takeNewer } from '../platform/serviceWorker';
+import { useKeys } from '../ui/keys';
+import { useAppDispatch, useAppSelector } from '../platform/store';
+import { toastGone, type Toast } from '../platform/toasts';
+import { useHands } from '../entities/brews/commands';
+
+/** Whatever was done can be taken back for so long. */
+const UNDO_MS = 10_000;
+const READ_MS = 6000;
+/** One at a time, over the counter's edge: it covers no button of the bar. */
+const MOST = 1;
+
+/** What was just done, with Undo where it can be undone; stays while it is touched. */
+export function Toasts() {
+  const toasts = useAppSelector((s) => s.toasts);
+  const last = [...toasts].reverse().find((t) => t.undo);
+  const dispatch = useAppDispatch();
+  const hands = useHands();
+  const undo = (t: Toast) => {
+    if (t.undo) hands.undo(t.undo as BrewUndo);
+    dispatch(toastGone(t.id));
+  };
+  useKeys(last ? [{ key: 'z', does: 'Undo', run: () => undo(last) }] : []);
+  return (
+    <div className="toasts" role="status">
+      {toasts.slice(-MOST).map((t) => (
+        <OneToast key={t.id} toast={t} onUndo={() => undo(t)} />
+      ))}
+    </div>
+  );
+}
+
+function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
+  const dispatch = useAppDispatch();
+  const held = useRef(false);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>;
+    const go = () => {
+      if (held.current) timer = setTimeout(go, 1000);
+      else dispatch(toastGone(toast.id));
+    };
+    // Something to decide stays until it is decided.
+    if (toast.act) return;
+    timer = setTimeout(go, toast.undo ? UNDO_MS : READ_MS);
+    return () => clearTimeout(timer);
+  }, [dispatch, toast.id, toast.undo, toast.act]);
+  return (
+    <div
+      className="toast"
+      onPointerEnter={() => {
+        held.current = true;
+      }}
+      onPointerLeave={() => {
+        held.current = false;
+      }}
+    >
+      <p>{toast.text}</p>
+      {toast.act && (
+        <button type="button" className="btn quiet" onClick={takeNewer}>
+          {toast.act.words}
+        </button>
+      )}
+      {toast.undo ? (
+        <button type="button" className="btn quiet" onClick={onUndo}>
+          Undo <kbd>Z</kbd>
+        </button>
+      ) : (
+        <button type="button" className="btn quiet" onClick={() => dispatch(toastGone(toast.id))}>
+          Close
+        </button>
+      )}
+    </div>
+  );
+}

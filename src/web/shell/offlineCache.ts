@@ -1,0 +1,62 @@
+import { brewsApi } from '../entities/brews/api';
+import { peopleApi } from '../entities/people/api';
+import { teasApi } from '../entities/teas/api';
+import { vesselsApi } from '../entities/vessels/api';
+import { api } from '../platform/api';
+import type { Send } from '../platform/dispatch';
+import { listeners } from '../platform/listeners';
+import { keepHere, readHere } from '../platform/storage';
+
+// The records the bar needs, as they were last read: a tablet that is opened without a server begins with them.
+
+const NAMES = ['house', 'bar', 'book', 'vessels'] as const;
+const ENDPOINTS = {
+  house: peopleApi.endpoints.house,
+  bar: brewsApi.endpoints.bar,
+  book: teasApi.endpoints.book,
+  vessels: vesselsApi.endpoints.vessels,
+};
+const SELECT = {
+  house: ENDPOINTS.house.select(),
+  bar: ENDPOINTS.bar.select(),
+  book: ENDPOINTS.book.select(),
+  vessels: ENDPOINTS.vessels.select(),
+};
+/** The store's state is the same for all four, though each entity knows only its own part of it. */
+type Select = (state: unknown) => { readonly data?: unknown };
+const dataOf = (state: unknown, name: (typeof NAMES)[number]): unknown =>
+  (SELECT[name] as Select)(state).data;
+
+/** Keeps each of them on this device, whenever it changes. */
+export function keepForOffline(): void {
+  for (const name of NAMES)
+    listeners.startListening({
+      // However it came: as an answer, or over the live stream.
+      predicate: (_action, now, before) =>
+        dataOf(now, name) !== undefined && dataOf(now, name) !== dataOf(before, name),
+      effect: (_action, { getState }) =>
+        keepHere('read', name, dataOf(getState(), name)).catch(() => undefined),
+    });
+}
+
+/** By name alone: the four are of four entities. */
+type Upsert = (name: string, arg: undefined, data: unknown) => never;
+const signedIn = (h: unknown) => Boolean(h && typeof h === 'object' && 'session' in h && h.session);
+
+/** Puts what was last read in its place, and asks for it anew. */
+export async function restoreOffline(dispatch: Send): Promise<void> {
+  const kept = await Promise.all(NAMES.map((n) => readHere('read', n))).catch(() => []);
+  for (const [i, name] of NAMES.entries()) {
+    const data = kept[i];
+    if (data === undefined) continue;
+    await dispatch((api.util.upsertQueryData as Upsert)(name, undefined, data));
+  }
+  for (const name of NAMES)
+    if (kept[NAMES.indexOf(name)] !== undefined && (name === 'house' || signedIn(kept[0])))
+      void dispatch(
+        ENDPOINTS[name].initiate(undefined, {
+          forceRefetch: true,
+          subscribe: false,
+        }) as never,
+      );
+}
