@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import mysql from 'mysql2/promise';
-import { hashSecret, secretMatches } from '../src/server/features/accounts/secrets';
+import { hashSecret, secretMatches } from '../src/server/features/people/secrets';
 import { migrateDb, openDb, openPool } from '../src/server/db/pool';
 import { seedDemo } from '../src/server/demo';
 import * as t from '../src/server/db/schema/index';

@@ -8,7 +8,7 @@ import { createApp } from '../src/server/app';
 import { liveHub } from '../src/server/features/live';
 import { Brew } from '../src/contracts/brews';
 import { brewEvents, brews, feed, leadNotes, orders } from '../src/server/db/schema/index';
-import { ALL_RIGHT, propose } from '../src/core/correction/index';
+import { ALL_RIGHT, propose } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import {
   type Begun,

@@ -1,5 +1,5 @@
 import { brewEvents, brews, leadNotes } from '../src/server/db/schema/index';
-import { ALL_RIGHT, propose } from '../src/core/correction/index';
+import { ALL_RIGHT, propose } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { type Begun, begunHouse, brewBody, newId, POT } from './house';
 

@@ -1,8 +1,8 @@
 import type { Brew } from '../src/contracts/brews';
-import type { Tea } from '../src/contracts/book';
+import type { Tea } from '../src/contracts/teas';
 import type { TeaFitPage } from '../src/contracts/fits';
 import type { OpenTasting } from '../src/contracts/tastings';
-import { ALL_RIGHT, propose, type Verdict } from '../src/core/correction/index';
+import { ALL_RIGHT, propose, type Verdict } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { begunHouse, newId, POT, type Begun, type Caller } from './house';
 

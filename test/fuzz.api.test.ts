@@ -11,8 +11,8 @@ import { ENDPOINTS } from '../src/contracts/all';
 import type { Endpoint } from '../src/contracts/endpoint';
 import { ROLES, type Role } from '../src/contracts/people';
 import { seeded } from '../src/core/numeric';
-import { COOKIE } from '../src/server/features/accounts';
-import { newToken, tokenHash } from '../src/server/features/accounts/secrets';
+import { COOKIE } from '../src/server/features/people';
+import { newToken, tokenHash } from '../src/server/features/people/secrets';
 import * as t from '../src/server/db/schema/index';
 import { secureServer } from '../src/server/features/shop';
 // @ts-expect-error -- plain JavaScript of the scripts

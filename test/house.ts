@@ -8,9 +8,9 @@ import { testClock } from './clock';
 import { createApp } from '../src/server/app';
 import { openWork } from '../src/server/work/pool';
 import { migrateDb, openDb, openPool, type Db } from '../src/server/db/pool';
-import type { SiteFields } from '../src/contracts/house';
+import type { SiteFields } from '../src/contracts/sites';
 import type { Role } from '../src/contracts/people';
-import type { VesselFields } from '../src/contracts/shelf';
+import type { VesselFields } from '../src/contracts/vessels';
 import { startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
 

@@ -3,12 +3,12 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { migrateDb } from '../src/server/db/pool';
-import { RecipeBody, Tea } from '../src/contracts/book';
+import { RecipeBody, Tea } from '../src/contracts/teas';
 import { Brew } from '../src/contracts/brews';
-import { Vessel } from '../src/contracts/shelf';
-import { Site } from '../src/contracts/house';
+import { Vessel } from '../src/contracts/vessels';
+import { Site } from '../src/contracts/sites';
 import { emptyDatabase, from, newId, SECRETS, work } from './house';
-import { hashSecret } from '../src/server/features/accounts/secrets';
+import { hashSecret } from '../src/server/features/people/secrets';
 import { createApp } from '../src/server/app';
 import { pino } from 'pino';
 

@@ -1,5 +1,5 @@
 import type { OpenTasting, SetUpTasting, TastingRow } from '../src/contracts/tastings';
-import { dialledIn, type Sheet, type TastingAct } from '../src/core/tasting/index';
+import { dialledIn, type Sheet, type TastingAct } from '../src/core/tastings/index';
 import { begunHouse, newId, type Begun, type Caller } from './house';
 
 let h: Begun;

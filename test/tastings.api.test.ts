@@ -8,8 +8,8 @@ import type {
   OpenTasting,
   TastingRow,
 } from '../src/contracts/tastings';
-import { feed, tastingEvents } from '../src/server/db/schema/index';
-import { resultOf, tastingOf, type TastingAct } from '../src/core/tasting/index';
+import { feed, tastingEvents } from '../src/server/db/schema';
+import { resultOf, foldTasting, type TastingAct } from '../src/core/tastings';
 import { begunHouse, newId, type Begun, type Caller } from './house';
 
 let h: Begun;
@@ -146,7 +146,7 @@ test('two hands on one cup: the first wins; a pour taken back is poured again; a
   const pull = newId();
   await does(t.id, { kind: 'pull', cup: 1 }, h.callers.lead, pull).expect(200);
   const back = (await does(t.id, { kind: 'undo', of: pull }).expect(200)).body as OpenTasting;
-  expect(tastingOf(back.exercise, back.events).cups[1]?.pulled).toBeNull();
+  expect(foldTasting(back.exercise, back.events).cups[1]?.pulled).toBeNull();
   for (const cup of [1, 2]) await does(t.id, { kind: 'pull', cup }).expect(200);
   await does(t.id, { kind: 'exclude', cup: 3, reason: 'spilled' }).expect(200);
   const swapped = (await does(t.id, { kind: 'swap', a: codeOf(t, 0), b: codeOf(t, 2) }).expect(200))
@@ -174,7 +174,7 @@ test('two hands on one cup: the first wins; a pour taken back is poured again; a
     ).expect(200);
   }
   const open = (await does(t.id, { kind: 'reveal' }).expect(200)).body as OpenTasting;
-  const r = resultOf(open.exercise, tastingOf(open.exercise, open.events));
+  const r = resultOf(open.exercise, foldTasting(open.exercise, open.events));
   expect(r.kind === 'ladder' && r.tasters.map((x) => x.ordering?.tau)).toEqual([1, 1]);
   expect(r.cups[3]?.excluded).toBe('spilled');
 });
@@ -201,7 +201,7 @@ test('a paper sheet is entered by whoever runs it, and said to be; nobody else w
     }).expect(200)
   ).body as OpenTasting;
   expect(
-    tastingOf(after.exercise, after.events).tasters.find((x) => x.id === h.ids.trainee),
+    foldTasting(after.exercise, after.events).tasters.find((x) => x.id === h.ids.trainee),
   ).toMatchObject({ enteredBy: { name: 'Lead L.' } });
   await does(t.id, { kind: 'leave', taster: h.ids.brewer, reason: '' }).expect(200);
   await does(t.id, { kind: 'reveal' }).expect(200);
@@ -320,7 +320,7 @@ test('a taster’s device is lost half way: what was kept is there, the rest is 
   // Whoever runs it sees that two were kept, not what they say.
   const lead = (await h.callers.lead.get(`/api/tastings/${t.id}`).expect(200)).body as OpenTasting;
   expect(
-    tastingOf(lead.exercise, lead.events).tasters.find((x) => x.id === h.ids.brewer)?.sheets[
+    foldTasting(lead.exercise, lead.events).tasters.find((x) => x.id === h.ids.brewer)?.sheets[
       codeOf(t, 0)
     ],
   ).toEqual({ marks: {}, words: [] });
@@ -345,7 +345,7 @@ test('a taster’s device is lost half way: what was kept is there, the rest is 
   ).toMatch(/has handed in/);
   await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: '' }).expect(200);
   const open = (await does(t.id, { kind: 'reveal' }).expect(200)).body as OpenTasting;
-  const found = tastingOf(open.exercise, open.events).tasters.find((x) => x.id === h.ids.brewer);
+  const found = foldTasting(open.exercise, open.events).tasters.find((x) => x.id === h.ids.brewer);
   expect(found?.enteredBy?.name).toBe('Lead L.');
   expect([0, 1, 2, 3].map((c) => found?.sheets[codeOf(t, c)]?.marks.bitterness)).toEqual([
     -1, -1, 1, 1,

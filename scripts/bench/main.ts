@@ -5,7 +5,7 @@ import { Worker } from 'node:worker_threads';
 import { build } from 'esbuild';
 import { integrate } from './integrator';
 import { colourOfBrew, standardCup, tint } from '#core/colour';
-import { searchCorrection, type Mark } from '#core/correction';
+import { searchCorrection, type Mark } from '#core/corrections';
 import { brewCup, type Brewing } from '#core/cup';
 import { fitToHouse, type Tasted } from '#core/fitting';
 import { pick, seeded } from '#core/numeric';

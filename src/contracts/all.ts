@@ -1,15 +1,15 @@
-import * as book from './book';
+import * as book from './teas';
 import * as brews from './brews';
 import type { Endpoint } from './endpoint';
 import * as exchange from './exchange';
 import * as fits from './fits';
 import * as history from './history';
-import * as house from './house';
-import * as instruments from './instruments';
+import * as house from './sites';
+import * as instruments from './kettles';
 import * as live from './live';
 import * as people from './people';
-import * as print from './print';
-import * as shelf from './shelf';
+import * as print from './prints';
+import * as shelf from './vessels';
 import * as shop from './shop';
 import * as tastings from './tastings';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { StyleId } from '#core/styles';
-import { PULL_KINDS, type BrewState, type PullKind, type StepMark } from '#core/timing';
+import { PULL_KINDS, type BrewState, type PullKind, type StepRecord } from '#core/brews';
 import { METHOD_NAMES, type Method } from '#core/recipes';
 import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
 import {
@@ -9,14 +9,14 @@ import {
   type Mark,
   type Proposal,
   type Verdict,
-} from '#core/correction';
+} from '#core/corrections';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
-import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './book';
+import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './teas';
 import { endpoint } from './endpoint';
-import { PLACES } from './limits';
+import { BAR_SLOTS } from './limits';
 import { ROUTES } from './routes';
 import { Id, Instant, InstantText, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
-import { VesselFields } from './shelf';
+import { VesselFields } from './vessels';
 
 export const MarkBody = z.union([
   z.literal(-2),
@@ -113,7 +113,7 @@ const MarkOfStep = z.strictObject({
   outcome: z.enum(['done', 'skipped']),
   grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(),
   celsius: quantity<Celsius>({ min: -20, max: 110 }).optional(),
-}) satisfies z.ZodType<StepMark>;
+}) satisfies z.ZodType<StepRecord>;
 /** A thermometer in it. */
 const Reading = z.strictObject({ at, celsius: quantity<Celsius>({ min: -20, max: 110 }) });
 /** What came of a proposed correction. */
@@ -190,7 +190,7 @@ export const startBrew = endpoint(ROUTES.startBrew, {
     water: quantity<Millilitres>({ min: 1, max: 20_000 }),
     warmed: z.boolean(),
     warming: z.boolean(),
-    place: z.number().int().min(1).max(PLACES),
+    place: z.number().int().min(1).max(BAR_SLOTS),
     at: Instant,
     /** The steep before it, of the same leaf. */
     after: Id.nullable().default(null),

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { LotFields, MethodName, RecipeBody, TeaFields, VERSION_STATES } from './book';
+import { LotFields, MethodName, RecipeBody, TeaFields, VERSION_STATES } from './teas';
 import { endpoint } from './endpoint';
 import { ROUTES } from './routes';
 import { Id, Name, Who } from './primitives';
-import { SpoonFields } from './instruments';
-import { VesselFields } from './shelf';
+import { SpoonFields } from './kettles';
+import { VesselFields } from './vessels';
 
 export const ExchangeVersion = z.strictObject({
   id: Id,

@@ -8,7 +8,7 @@ export const FEED_KINDS = ['brew', 'queue', 'records', 'table'] as const;
 export type FeedKind = (typeof FEED_KINDS)[number];
 
 /** What comes down the stream, each under the name of its kind; the number of an event is its id. */
-export type Told =
+export type LiveEvent =
   | { readonly kind: 'hello'; readonly now: number; readonly seq: number }
   | { readonly kind: 'brew'; readonly brew: Brew }
   | { readonly kind: 'queue'; readonly orders: readonly Order[] }

@@ -6,20 +6,20 @@ import {
   methodFor,
   nextSteep,
   spoonsText,
-  workOutCard,
-  type Asked,
+  computeCard,
+  type CardInput,
   type Card,
   type CardFault,
   type NextSteep,
 } from '#core/recipes';
 import type { KnownTea, StyleId } from '#core/styles';
-import { leafBackWindow } from '#core/timing';
+import { leafBackWindow } from '#core/brews';
 import { celsius, millilitres, type Millilitres, type Seconds } from '#core/units';
 import type { Plan } from './brews';
-import type { Lot, Tea, Version } from './book';
-import { measureOf } from './chosen';
-import type { Site } from './house';
-import type { Vessel } from './shelf';
+import type { Lot, Tea, Version } from './teas';
+import { measureOf } from './recipeSelection';
+import type { Site } from './sites';
+import type { Vessel } from './vessels';
 
 type PourOf = {
   tea: Pick<Tea, 'style' | 'fitted' | 'swatches' | 'measure' | 'lots'>;
@@ -31,7 +31,15 @@ type PourOf = {
   warmed: boolean;
 };
 /** The core's question for one pour, from the records both sides hold. */
-export const askedOf = ({ tea, lot, version, vessel, site, water, warmed }: PourOf): Asked => ({
+export const toCardInput = ({
+  tea,
+  lot,
+  version,
+  vessel,
+  site,
+  water,
+  warmed,
+}: PourOf): CardInput => ({
   tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea, lot) },
   recipe: version.recipe,
   method: methodFor(vessel),
@@ -40,7 +48,7 @@ export const askedOf = ({ tea, lot, version, vessel, site, water, warmed }: Pour
   water,
   warmed,
 });
-export const cardOf = (pour: PourOf): Card | CardFault => workOutCard(askedOf(pour));
+export const cardOf = (pour: PourOf): Card | CardFault => computeCard(toCardInput(pour));
 
 /** What of a card is kept with its brew. */
 export function planOf(card: Card, { tea, version, vessel, site }: PourOf): Plan {
@@ -103,7 +111,7 @@ const used = new WeakMap<Plan, ColouredBrew['character']>();
  * A kept plan as the models need it, so many seconds on the leaf; a later steep with the leaf as the earlier ones
  * left it.
  */
-export function brewOf(plan: Plan, style: StyleId, time: Seconds): ColouredBrew {
+export function toModelInput(plan: Plan, style: StyleId, time: Seconds): ColouredBrew {
   const brew = firstPour(plan, style, time);
   if (!plan.steep) return brew;
   const character = used.get(plan) ?? characterAfter(brew, plan.recipe, plan.steep.past);

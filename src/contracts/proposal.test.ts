@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ProposalBody } from '#contracts/brews';
-import { ATTRIBUTE_NAMES, propose, type Mark, type Verdict } from '#core/correction';
+import { ATTRIBUTE_NAMES, propose, type Mark, type Verdict } from '#core/corrections';
 import { startingRecipe } from '#core/recipes';
 import { characterOf, STYLE_IDS } from '#core/styles';
 import { grams, millilitres, seconds } from '#core/units';

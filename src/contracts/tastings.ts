@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { ATTRIBUTE_NAMES, type Attribute, type Mark } from '#core/correction';
+import { ATTRIBUTE_NAMES, type Attribute, type Mark } from '#core/corrections';
 import type { KnownTea } from '#core/styles';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import {
   COMPARED,
   EXERCISE_KINDS,
   PAIR_ASKS,
-  WAYS,
+  FACTORS,
   type Compared,
   type Exercise,
   type ExerciseKind,
@@ -17,14 +17,14 @@ import {
   type Stage,
   type TastingAct,
   type TastingEvent,
-  type Way,
-} from '#core/tasting';
-import { RecipeBody } from './book';
+  type Factor,
+} from '#core/tastings';
+import { RecipeBody } from './teas';
 import { MarkBody, SolidsBody, Strength } from './brews';
 import { endpoint } from './endpoint';
 import { ROUTES } from './routes';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
-import { VesselFields } from './shelf';
+import { VesselFields } from './vessels';
 
 const PlannedCupBody = z.strictObject({
   grams: z.number().min(0.1).max(200),
@@ -43,7 +43,7 @@ export const setUpTasting = endpoint(ROUTES.setUpTasting, {
     versionId: Id,
     vesselId: Id,
     kind: oneOf<ExerciseKind>(EXERCISE_KINDS),
-    way: oneOf<Way>(WAYS),
+    way: oneOf<Factor>(FACTORS),
     asks: oneOf<PairAsks>(PAIR_ASKS),
     compares: oneOf<Compared>(COMPARED).optional(),
     /** The round of a dial-in before this one. */
@@ -114,7 +114,7 @@ type Common = {
   readonly lotId: string | null;
   readonly compares: Compared | null;
   readonly kind: ExerciseKind;
-  readonly way: Way;
+  readonly way: Factor;
   readonly asks: PairAsks;
   readonly stage: Stage;
   readonly setBy: Who;

@@ -1,6 +1,6 @@
 import type { CaseInput, CaseKind, ColourSteepInput } from './schema';
 import { deltaE00, hexOf, labOf, liquorAt, standardCup, type Lab } from '#core/colour';
-import { searchCorrection, type Answer } from '#core/correction';
+import { searchCorrection, type Answer } from '#core/corrections';
 import { brewAgain, brewCup, brewInStages, type Brewing, type Cup } from '#core/cup';
 import { at, SOLUTES } from '#core/extraction';
 import {

@@ -7,15 +7,15 @@ import { isIP } from 'node:net';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { Deps } from './deps';
-import { accountRoutes, accounts, cookieOf } from './features/accounts';
-import { bookRoutes } from './features/book';
+import { accountRoutes, accounts, cookieOf } from './features/people';
+import { bookRoutes } from './features/teas';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { exchangeRoutes } from './features/exchange';
 import { fitRoutes } from './features/fits';
 import { historyRoutes } from './features/history';
-import { liveHub, liveRoutes, tellAll } from './features/live';
-import { printRoutes } from './features/print';
-import { shelfRoutes } from './features/shelf';
+import { liveHub, liveRoutes, appendRecordsChanged } from './features/live';
+import { printRoutes } from './features/prints';
+import { shelfRoutes } from './features/vessels';
 import { shopRoutes, type Shop } from './features/shop';
 import { tastingRoutes } from './features/tastings';
 import { diskOf, needRoom, tellDisk, type Disk } from './http/disk';
@@ -86,7 +86,7 @@ export function createApp(deps: AppDeps): Express {
     },
     written: async (e) => {
       if (e.access === 'lead' && e.method !== 'GET')
-        await tellAll(deps.db, deps.now()).catch(() => undefined);
+        await appendRecordsChanged(deps.db, deps.now()).catch(() => undefined);
     },
   });
   accountRoutes(on, people);

@@ -1,11 +1,11 @@
 // Run on the machine itself, by `npm run new-passphrase`: a lead who has forgotten theirs gets a new one.
 import { eq } from 'drizzle-orm';
 import { openDb, openPool } from './db/pool';
-import { people, sessions, signinMisses } from './db/schema/index';
+import { people, sessions, signinMisses } from './db/schema';
 import { inTransaction } from './db/inTransaction';
-import { allPeople } from './features/accounts';
-import { hashSecret } from './features/accounts/secrets';
-import { keepChange } from './features/history';
+import { allPeople } from './features/people';
+import { hashSecret } from './features/people/secrets';
+import { recordChange } from './features/history';
 
 type Said = { readonly kind: 'done' | 'which' | 'nobody'; readonly names: string[] };
 
@@ -29,7 +29,7 @@ async function give(url: string, name: string, secret: string): Promise<Said> {
         .where(eq(people.id, found.id));
       await tx.delete(sessions).where(eq(sessions.personId, found.id));
       await tx.delete(signinMisses);
-      await keepChange(tx, {
+      await recordChange(tx, {
         thing: 'person',
         id: found.id,
         before: { role: found.role, active: found.active },

@@ -1,7 +1,7 @@
 // What runs on the threads of `work/pool`: every task by its name.
 import { EXCHANGE_TASKS } from './features/exchange/tasks';
 import { FIT_TASKS } from './features/fits/tasks';
-import { PRINT_TASKS } from './features/print/tasks';
+import { PRINT_TASKS } from './features/prints/tasks';
 import { TASTING_TASKS } from './features/tastings/tasks';
 import type { Sent, Task } from './work/task';
 

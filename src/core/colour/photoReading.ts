@@ -58,7 +58,7 @@ type Seen = {
   readonly left: Patch | null;
   readonly right: Patch | null;
 };
-function look(p: Pixels, c: CupAt): Seen | null {
+function samplePatches(p: Pixels, c: CupAt): Seen | null {
   const [liquor, rim] = [liquorPatch(p, c), rimPatch(p, c)];
   return liquor && rim
     ? { liquor, rim, left: rimPatch(p, c, 'left'), right: rimPatch(p, c, 'right') }
@@ -169,7 +169,10 @@ function rowsOf(
  * Reads how strong a cup is from a picture, beside a reference cup or by its rim; refuses where colour says nothing.
  */
 export function readPhoto({ picture, sample, reference, target, depthCm }: PhotoAsk): PhotoReading {
-  const [own, ref] = [look(picture, sample), reference ? look(picture, reference) : null];
+  const [own, ref] = [
+    samplePatches(picture, sample),
+    reference ? samplePatches(picture, reference) : null,
+  ];
   if (!own || (reference && !ref))
     return {
       kind: 'refused',

@@ -1,4 +1,4 @@
-import { workOutCard, type Asked, type Card, type CardFault } from './card';
+import { computeCard, type CardInput, type Card, type CardFault } from './card';
 import { cooled, coolingRate } from '#core/heat';
 import { leafFor } from '#core/scaling';
 import { heldWater, type VesselFacts } from '#core/vessels';
@@ -18,7 +18,7 @@ import {
 /** A vessel that can be poured with, under a key of the caller's. */
 export type BoardVessel = { readonly id: string; readonly facts: VesselFacts };
 /** What of a pour the board keeps fixed. */
-export type BoardAsk = Omit<Asked, 'vessel' | 'water'>;
+export type BoardAsk = Omit<CardInput, 'vessel' | 'water'>;
 
 /** One vessel poured to so much. */
 export type Pour = {
@@ -67,7 +67,7 @@ const KETTLE_SHARE = 0.9;
 const JUG = { material: 'porcelain' as const, lid: true };
 
 const cardIn = (ask: BoardAsk, vessel: BoardVessel, water: Millilitres): Card | CardFault =>
-  workOutCard({
+  computeCard({
     tea: ask.tea,
     recipe: ask.recipe,
     method: ask.method,

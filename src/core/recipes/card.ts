@@ -51,7 +51,7 @@ export type SiteFacts = {
 };
 export type TeaFacts = KnownTea & { readonly weighing: Weighing | null; readonly spoon: Spoon };
 
-export type Asked = {
+export type CardInput = {
   readonly tea: TeaFacts;
   readonly recipe: Recipe;
   readonly method: Method;
@@ -104,7 +104,7 @@ const round1 = (g: number): Grams => grams(Math.round(g * 10) / 10);
 export const siteBoiling = (site: Pick<SiteFacts, 'altitudeM' | 'measuredBoiling'>): Celsius =>
   site.measuredBoiling ?? boilingAt(metres(site.altitudeM));
 
-function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): WaterPlan {
+function heatPlan(a: CardInput, leaf: Grams, warmed: boolean, boiling: Celsius): WaterPlan {
   // Poured by volume at about 20 C; 1 ml is 1 g within 0.2 % there.
   return planWater({
     water: grams(a.water * waterDensity(celsius(20))),
@@ -123,7 +123,7 @@ function heatPlan(a: Asked, leaf: Grams, warmed: boolean, boiling: Celsius): Wat
 
 /** The most that boiling water comes to on the leaf of a pour. */
 export const mostOnLeaf = (
-  a: Pick<Asked, 'water' | 'vessel' | 'site' | 'warmed'>,
+  a: Pick<CardInput, 'water' | 'vessel' | 'site' | 'warmed'>,
   leaf: Grams,
   boiling: Celsius,
 ): Celsius =>
@@ -137,11 +137,11 @@ export const mostOnLeaf = (
     leafAt: a.site.ambient,
   });
 /** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
-const reached = (a: Asked, leaf: Grams, boiling: Celsius): Celsius =>
+const reached = (a: CardInput, leaf: Grams, boiling: Celsius): Celsius =>
   celsius(Math.min(mostOnLeaf(a, leaf, boiling), a.recipe.temperature));
 
 /** A pour, and the known one, as a match sees them. */
-function matching(a: Asked, known: KnownPour) {
+function matching(a: CardInput, known: KnownPour) {
   const boiling = siteBoiling(a.site);
   const as = (vessel: KnownPour | VesselFacts, water: Millilitres): Omit<Pour, 'onLeaf'> => {
     const {
@@ -173,13 +173,13 @@ function matching(a: Asked, known: KnownPour) {
   };
 }
 /** Leaf and time that give a known pour's cup here; null when none does. */
-export function matchedCup(a: Asked, known: KnownPour): { leaf: Grams; time: Seconds } | null {
+export function matchedCup(a: CardInput, known: KnownPour): { leaf: Grams; time: Seconds } | null {
   const { reference, pour } = matching(a, known);
   const found = matchCup(reference, pour);
   return found.kind === 'matched' ? { leaf: round1(found.leaf), time: found.time } : null;
 }
 /** Leaf by the recipe's school, unrounded; null when no leaf here makes the known cup. */
-export function recipeLeaf(a: Asked): Grams | null {
+export function recipeLeaf(a: CardInput): Grams | null {
   const { scaling, dose } = a.recipe;
   if (scaling.school !== 'match') return leafFor(a.water, dose, scaling);
   const { reference, pour } = matching(a, scaling.known);
@@ -191,7 +191,7 @@ export function recipeLeaf(a: Asked): Grams | null {
  * Works a recipe out for one pour: leaf, spoons, water, heat, window. What cannot be brewed comes back as a fault.
  * Warming follows the recipe or `warmed`; when a cold vessel cannot reach the heat the card says so.
  */
-export function workOutCard(a: Asked): Card | CardFault {
+export function computeCard(a: CardInput): Card | CardFault {
   if (!(a.water > 0)) return { kind: 'noWater' };
   const style = styleOf(a.tea.style);
   if (a.water > a.vessel.brim) return { kind: 'overBrim', brim: a.vessel.brim };

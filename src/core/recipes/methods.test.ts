@@ -15,7 +15,7 @@ import {
   styleStarts,
   warmStartWords,
   weighingOf,
-  workOutCard,
+  computeCard,
   workOutCold,
   type KettleFacts,
   type Recipe,
@@ -122,7 +122,7 @@ describe('bags are counted', () => {
     [150, 1],
     [320, 2],
   ])('%i ml take %i bags of 2.2 g', (ml, bags) => {
-    const card = workOutCard({
+    const card = computeCard({
       tea: { ...tea, style: 'black-broken' },
       recipe: { ...startingRecipe('black-broken', 'bag'), bag: grams(2.2) },
       method: 'bag',

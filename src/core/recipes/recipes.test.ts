@@ -24,8 +24,8 @@ import {
   startingRecipe,
   windowFault,
   workingOf,
-  workOutCard,
-  type Asked,
+  computeCard,
+  type CardInput,
 } from '#core/recipes';
 import { leafFor, taperExponent } from '#core/scaling';
 import { STYLE_IDS, styleOf } from '#core/styles';
@@ -49,7 +49,7 @@ const sea = {
   pourLoss: null,
   kettle: { volume: millilitres(1700), material: 'stainless' as const, lid: true },
 };
-const ask = (over: Partial<Asked> = {}): Asked => ({
+const ask = (over: Partial<CardInput> = {}): CardInput => ({
   tea: {
     style: 'black-whole',
     fitted: null,
@@ -185,7 +185,7 @@ describe('spoons, through this tea’s own weighing', () => {
 
 describe('the card', () => {
   test('whole black in a warmed pot', () => {
-    const c = workOutCard(ask());
+    const c = computeCard(ask());
     if (c.kind !== 'card') throw new Error(c.kind);
     expect(c.leaf).toBe(6);
     expect(c.spoons && spoonsText(c.spoons)).toBe('2½ level dessert spoons');
@@ -202,20 +202,20 @@ describe('the card', () => {
     ]);
   });
   test('what cannot be poured is a fault, not a clamp', () => {
-    expect(workOutCard(ask({ water: millilitres(0) }))).toEqual({ kind: 'noWater' });
-    expect(workOutCard(ask({ water: millilitres(700) }))).toEqual({ kind: 'overBrim', brim: 620 });
+    expect(computeCard(ask({ water: millilitres(0) }))).toEqual({ kind: 'noWater' });
+    expect(computeCard(ask({ water: millilitres(700) }))).toEqual({ kind: 'overBrim', brim: 620 });
     expect(
-      workOutCard(
+      computeCard(
         ask({ water: millilitres(60), vessel: { ...pot, kind: 'mug', basket: millilitres(100) } }),
       ).kind,
     ).toBe('belowBasket');
     expect(
-      workOutCard(ask({ vessel: { ...pot, infuser: 'ball', basket: millilitres(10) } })).kind,
+      computeCard(ask({ vessel: { ...pot, infuser: 'ball', basket: millilitres(10) } })).kind,
     ).toBe('basketTooSmall');
   });
   test('a cold pot that cannot reach the heat says: warm it', () => {
     const recipe = { ...startingRecipe('black-whole'), temperature: celsius(90) };
-    const cold = workOutCard(
+    const cold = computeCard(
       ask({
         recipe,
         warmed: false,
@@ -229,14 +229,14 @@ describe('the card', () => {
     ]);
   });
   test('at 3000 m black tea at 95 C is out of reach even warmed', () => {
-    const c = workOutCard(
+    const c = computeCard(
       ask({ site: { ...sea, altitudeM: 3000 }, recipe: { ...startingRecipe('black-broken') } }),
     );
     expect(c.kind === 'card' && [c.heat.kind, c.prewarmNeeded]).toEqual(['outOfReach', false]);
   });
   test('every style’s starting recipe can be brewed in a warmed pot at sea level, but for those near boiling', () => {
     for (const style of STYLE_IDS) {
-      const c = workOutCard(
+      const c = computeCard(
         ask({
           tea: { style, fitted: null, weighing: null, spoon: SPOONS.dessertSpoon },
           recipe: startingRecipe(style),

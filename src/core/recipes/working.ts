@@ -1,4 +1,4 @@
-import type { Asked, Card } from './card';
+import type { CardInput, Card } from './card';
 import { taperExponent } from '#core/scaling';
 import { quartersText } from './measure';
 import { MATERIALS, WARMED_WALL } from '#core/heat';
@@ -10,7 +10,7 @@ export type WorkingLine = { readonly of: string; readonly text: string };
 const n = (x: number, digits = 1) => String(Number(x.toFixed(digits)));
 
 /** How the card was worked out, line by line, for whoever opens it. */
-export function workingOf(a: Asked, c: Card): WorkingLine[] {
+export function workingOf(a: CardInput, c: Card): WorkingLine[] {
   const lines: WorkingLine[] = [];
   const s = a.recipe.scaling;
   if (c.bags !== null)

@@ -1,4 +1,4 @@
-import { ALL_RIGHT, type ProposedLever } from '#core/correction';
+import { ALL_RIGHT, type ProposedLever } from '#core/corrections';
 import { correctionRecord, type JudgedBrew } from '#core/trends';
 
 const brew = (

@@ -1,4 +1,4 @@
-import { stepsOf, stepWords, type Planned } from '#core/timing';
+import { stepsOf, stepWords, type Planned } from '#core/brews';
 import { PLAIN_HANDLING } from '#core/recipes';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 import {

@@ -1,15 +1,15 @@
-import { brewOf, planOf, cardOf } from '#contracts/plan';
-import type { Tea, Version } from '#contracts/book';
-import type { Site } from '#contracts/house';
-import type { Vessel } from '#contracts/shelf';
-import { isRight, JUDGED, predict, propose, type Mark, type Verdict } from '#core/correction';
+import { toModelInput, planOf, cardOf } from '#contracts/plan';
+import type { Tea, Version } from '#contracts/teas';
+import type { Site } from '#contracts/sites';
+import type { Vessel } from '#contracts/vessels';
+import { isRight, JUDGED, predict, propose, type Mark, type Verdict } from '#core/corrections';
 import type { Brewing } from '#core/cup';
 import { normal, pick, type Random } from '#core/numeric';
-import { pullKind } from '#core/timing';
+import { pullKind } from '#core/brews';
 import { methodFor } from '#core/recipes';
 import { MARK } from '#core/taste';
 import { celsius, grams, seconds } from '#core/units';
-import type { brews } from '../db/schema/index';
+import type { brews } from '../db/schema';
 import type { DemoPerson } from './house';
 import { LEAVES } from './leaves';
 
@@ -94,7 +94,11 @@ function imitate(
   );
   const heatError = normal(random, 0.5, 2.2) + (warmed || !version.recipe.warm ? 0 : -6);
   const leafError = normal(random, 0, maker.person.spoon);
-  const wanted = brewOf({ ...plan, fitted: LEAVES[tea.name] ?? null }, tea.style, window.best);
+  const wanted = toModelInput(
+    { ...plan, fitted: LEAVES[tea.name] ?? null },
+    tea.style,
+    window.best,
+  );
   const verdict = tasted(
     random,
     {
@@ -111,7 +115,7 @@ function imitate(
         verdict,
         recipe: version.recipe,
         style: tea.style,
-        brew: brewOf(plan, tea.style, seconds(steeped)),
+        brew: toModelInput(plan, tea.style, seconds(steeped)),
         warmed,
         crowding: card.crowding,
       })

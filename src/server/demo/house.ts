@@ -1,6 +1,6 @@
-import type { SiteFields } from '#contracts/house';
-import type { TeaFields } from '#contracts/book';
-import type { VesselFields } from '#contracts/shelf';
+import type { SiteFields } from '#contracts/sites';
+import type { TeaFields } from '#contracts/teas';
+import type { VesselFields } from '#contracts/vessels';
 import type { Role } from '#contracts/people';
 import type { StyleId } from '#core/styles';
 import type { SpoonKind } from '#core/units';

@@ -1,5 +1,5 @@
-import type { TeaFields } from '#contracts/book';
-import type { KettleFields } from '#contracts/instruments';
+import type { TeaFields } from '#contracts/teas';
+import type { KettleFields } from '#contracts/kettles';
 import { NO_LEAF_FACTS, type LeafFacts } from '#core/teas';
 import type { Method } from '#core/recipes';
 import type { DemoSite } from './house';

@@ -1,16 +1,16 @@
-import type { Tea } from '#contracts/book';
-import type { Site } from '#contracts/house';
-import type { Vessel } from '#contracts/shelf';
-import { ATTRIBUTE_NAMES, predict, type Mark } from '#core/correction';
+import type { Tea } from '#contracts/teas';
+import type { Site } from '#contracts/sites';
+import type { Vessel } from '#contracts/vessels';
+import { ATTRIBUTE_NAMES, predict, type Mark } from '#core/corrections';
 import { normal, pick, shuffled, type Random } from '#core/numeric';
 import {
   brewOfCup,
-  houseCupOf,
+  housePour,
   ladderTimes,
   rungs,
   scheduleFor,
   setUp,
-  tastingOf,
+  foldTasting,
   type Compared,
   type ExerciseKind,
   type PlannedCup,
@@ -18,13 +18,13 @@ import {
   type TastingAct,
   type TastingEvent,
   type Taster,
-  type Way,
-} from '#core/tasting';
+  type Factor,
+} from '#core/tastings';
 import type { Multipliers } from '#core/styles';
 import { MARK } from '#core/taste';
 import { LEAVES } from './leaves';
 import { FIRST_VOCABULARY } from '#core/teas';
-import type { tastingEvents, tastings } from '../db/schema/index';
+import type { tastingEvents, tastings } from '../db/schema';
 
 type Rows = {
   tastings: (typeof tastings.$inferInsert)[];
@@ -48,7 +48,7 @@ const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as 
 type Asked = {
   readonly tea: string;
   readonly kind: ExerciseKind;
-  readonly way: Way;
+  readonly way: Factor;
   readonly compares?: Compared;
   readonly daysAgo: number;
   readonly cups: (house: PlannedCup) => readonly PlannedCup[];
@@ -113,7 +113,7 @@ export function pastTastings(
     const recipe = tea?.house?.recipe;
     const [setBy] = people;
     if (!tea?.house || !recipe || !vessel || !setBy) continue;
-    const house = houseCupOf(recipe, vessel.mark);
+    const house = housePour(recipe, vessel.mark);
     const exercise = setUp(
       { kind, way, asks: 'strength', compares, cups: cupsOf(house), tasters: people },
       random,
@@ -135,7 +135,7 @@ export function pastTastings(
       predict(brewOfCup({ tea: { style: tea.style, fitted: leaf }, recipe, vessel }, c));
     const own = LEAVES[tea.name] ?? null;
     const right = of(house, own);
-    const truth = tastingOf(exercise, events);
+    const truth = foldTasting(exercise, events);
     const cupOf = (code: string) => truth.cupOf[code] ?? 0;
     const tasted = (code: string) => of(exercise.cups[cupOf(code)]?.plan ?? house, newLot ?? own);
     for (const [i, taster] of people.entries()) {

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { afterPause, anchor, nowBy, type SteadyClock } from '#core/timing';
+import { afterPause, anchor, nowBy, type SteadyClock } from '#core/brews';
 import { epochMs, type EpochMs } from '#core/units';
 
 /**

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Told } from '#contracts/live';
+import type { LiveEvent } from '#contracts/live';
 import { ROUTES } from '#contracts/routes';
 import { cameBack, wentAway } from './outbox/outbox';
 import type { Send } from './dispatch';
@@ -25,7 +25,9 @@ const AGAIN_MS = 2000;
 
 /** What is done with each event; `fresh`: what happened before the stream opened is read once. */
 export type LiveHandlers = {
-  readonly [K in Exclude<Told['kind'], 'hello'>]: (event: Extract<Told, { kind: K }>) => void;
+  readonly [K in Exclude<LiveEvent['kind'], 'hello'>]: (
+    event: Extract<LiveEvent, { kind: K }>,
+  ) => void;
 } & { readonly fresh: () => void };
 /** Opens the stream and keeps it open. @returns what closes it */
 export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
@@ -47,14 +49,14 @@ export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
     source = new EventSource(
       last > 0 ? `${ROUTES.getLive.path}?after=${last}` : ROUTES.getLive.path,
     );
-    const on = <K extends Told['kind']>(
+    const on = <K extends LiveEvent['kind']>(
       kind: K,
-      take: (told: Extract<Told, { kind: K }>) => void,
+      take: (told: Extract<LiveEvent, { kind: K }>) => void,
     ) =>
       source?.addEventListener(kind, (e) => {
         alive();
         const event = e as MessageEvent<string>;
-        take(JSON.parse(event.data) as Extract<Told, { kind: K }>);
+        take(JSON.parse(event.data) as Extract<LiveEvent, { kind: K }>);
         if (event.lastEventId) {
           last = Number(event.lastEventId);
           dispatch(heard(last));

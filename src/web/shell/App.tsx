@@ -1,6 +1,6 @@
 import { Suspense, useEffect, useState } from 'react';
 import { RouterProvider } from 'react-router/dom';
-import type { House } from '#contracts/house';
+import type { House } from '#contracts/sites';
 import { FirstHousePage, SignInPage } from '../features/signin';
 import { Loading, Note } from '../ui/Note';
 import { failureOf } from '../platform/api';

@@ -18,7 +18,7 @@ import { DrawingPatterns } from '../ui/LevelMark';
 const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
 const Unsent = lazy(() => import('./Unsent').then((m) => ({ default: m.Unsent })));
 const Device = lazy(() => import('./Device').then((m) => ({ default: m.Device })));
-const PLACES = [
+const NAVIGATION = [
   { path: '/', name: 'Bar', also: ['/start', '/judge'] },
   { path: '/book', name: 'Book', also: [] },
   { path: '/shelf', name: 'Shelf', also: [] },
@@ -26,7 +26,7 @@ const PLACES = [
   { path: '/log', name: 'Log', also: [] },
   { path: '/house', name: 'House', also: [] },
 ] as const;
-const isAt = (p: (typeof PLACES)[number], path: string) =>
+const isAt = (p: (typeof NAVIGATION)[number], path: string) =>
   (p.path === '/' ? path === '/' : path.startsWith(p.path)) ||
   p.also.some((a) => path.startsWith(a));
 const KEY_NAMES: Record<string, string> = {
@@ -109,13 +109,13 @@ export function Shell() {
     if (!locked) setUnlocking(false);
   }, [locked]);
   const bound = useBoundKeys();
-  const at = PLACES.find((p) => isAt(p, pathname));
+  const at = NAVIGATION.find((p) => isAt(p, pathname));
   const onBar = pathname === '/';
   const fullScreen = onBar || pathname.startsWith('/start') || pathname.startsWith('/judge');
   useKeys(
     [
       // On the bar the plain figures pick a vessel.
-      ...PLACES.flatMap((p, i) => [
+      ...NAVIGATION.flatMap((p, i) => [
         { key: `Shift ${i + 1}`, does: p.name, run: () => navigate(p.path) },
         ...(onBar ? [] : [{ key: String(i + 1), does: p.name, run: () => navigate(p.path) }]),
       ]),
@@ -170,7 +170,7 @@ export function Shell() {
               Locked. A steep can still be lifted; for the rest, type a PIN.
             </p>
           ) : (
-            PLACES.map((p, i) => (
+            NAVIGATION.map((p, i) => (
               <Link key={p.path} to={p.path} aria-current={p === at ? 'page' : undefined}>
                 <i>{onBar ? '' : i + 1}</i>
                 {p.name}

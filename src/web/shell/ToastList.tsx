@@ -4,7 +4,7 @@ import { takeNewer } from '../platform/serviceWorker';
 import { useKeys } from '../ui/keys';
 import { useAppDispatch, useAppSelector } from '../platform/store';
 import { toastGone, type Toast } from '../platform/toasts';
-import { useHands } from '../entities/brews/commands';
+import { useBrewCommands } from '../entities/brews/commands';
 
 /** Whatever was done can be taken back for so long. */
 const UNDO_MS = 10_000;
@@ -17,7 +17,7 @@ export function Toasts() {
   const toasts = useAppSelector((s) => s.toasts);
   const last = [...toasts].reverse().find((t) => t.undo);
   const dispatch = useAppDispatch();
-  const hands = useHands();
+  const hands = useBrewCommands();
   const undo = (t: Toast) => {
     if (t.undo) hands.undo(t.undo as BrewUndo);
     dispatch(toastGone(t.id));

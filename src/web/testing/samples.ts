@@ -1,7 +1,7 @@
 // A made-up shop for unit tests of the page: one site, one pot, one brew.
 import type { Brew } from '#contracts/brews';
-import type { Site } from '#contracts/house';
-import type { Vessel } from '#contracts/shelf';
+import type { Site } from '#contracts/sites';
+import type { Vessel } from '#contracts/vessels';
 import { startingRecipe } from '#core/recipes';
 import { celsius, epochMs, grams, millilitres } from '#core/units';
 

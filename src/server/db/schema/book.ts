@@ -10,8 +10,8 @@ import {
 } from 'drizzle-orm/mysql-core';
 import { bytes, id, instant, json, name } from './columns';
 import { people, sites } from './people';
-import type { LotFields, TeaFields, TeaSwatches } from '#contracts/book';
-import type { VesselFields } from '#contracts/shelf';
+import type { LotFields, TeaFields, TeaSwatches } from '#contracts/teas';
+import type { VesselFields } from '#contracts/vessels';
 import type { Recipe } from '#core/recipes';
 
 export const teas = mysqlTable(

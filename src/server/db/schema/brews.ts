@@ -21,9 +21,9 @@ import {
   type StartBrew,
 } from '#contracts/brews';
 import type { FeedKind } from '#contracts/live';
-import type { Verdict } from '#core/correction';
+import type { Verdict } from '#core/corrections';
 import type { Method } from '#core/recipes';
-import { PULL_KINDS, type StepMark } from '#core/timing';
+import { PULL_KINDS, type StepRecord } from '#core/brews';
 
 export const brews = mysqlTable(
   'brews',
@@ -70,7 +70,7 @@ export const brews = mysqlTable(
     error: double('error_s'),
     /** Another brew was due when this one was pulled. */
     crowded: boolean('crowded').notNull(),
-    marks: json<StepMark[]>('marks').notNull(),
+    marks: json<StepRecord[]>('marks').notNull(),
     readings: json<Brew['readings']>('readings').notNull(),
     verdictKind: mysqlEnum('verdict_kind', ['right', 'off', 'unjudged']).notNull(),
     verdict: json<Verdict>('verdict'),

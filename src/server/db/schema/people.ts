@@ -10,7 +10,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 import { id, instant, json, name } from './columns';
-import type { Session, SiteFields } from '#contracts/house';
+import type { Session, SiteFields } from '#contracts/sites';
 
 /** One row: what is true of the whole house. */
 export const house = mysqlTable('house', {

@@ -1,6 +1,6 @@
 import { index, int, mysqlEnum, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
-import type { Exercise, ExerciseKind, TastingAct } from '#core/tasting';
-import type { VesselFields } from '#contracts/shelf';
+import type { Exercise, ExerciseKind, TastingAct } from '#core/tastings';
+import type { VesselFields } from '#contracts/vessels';
 import { lots, teas, versions, vessels } from './book';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';

@@ -15,7 +15,7 @@ import {
 import { unparse } from 'papaparse';
 import type { Brew, LogFilters, LogQuery, Measure, Trends, TrendPoint } from '#contracts/brews';
 import { COUNTED } from '#contracts/limits';
-import { isRight, offBy, verdictWords } from '#core/correction';
+import { isRight, offBy, verdictWords } from '#core/corrections';
 import { METHODS } from '#core/recipes';
 import { controlChart, correctionRecord, driftsOf, groupRows, type BrewFact } from '#core/trends';
 import { epochMs, seconds, secondsBetween } from '#core/units';

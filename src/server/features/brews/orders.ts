@@ -5,12 +5,12 @@ import type { Millilitres } from '#core/units';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
-import { orders, people, teas } from '../../db/schema/index';
+import { orders, people, teas } from '../../db/schema';
 import { notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
-import { tell, type LiveHub } from '../live';
-import { lockSite } from '../accounts';
+import { appendEvents, type LiveHub } from '../live';
+import { lockSite } from '../people';
 
 /** What waits at a site, first first. */
 export const waitingOrders = async (tx: Tx, siteId: string): Promise<Order[]> =>
@@ -41,7 +41,7 @@ export function queueing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
     const answer = await inTransaction(db, async (tx) => {
       await work(tx);
       const orders = await waitingOrders(tx, siteId);
-      await tell(tx, siteId, [['queue', null]], now());
+      await appendEvents(tx, siteId, [['queue', null]], now());
       return { orders };
     });
     live.nudge(siteId);

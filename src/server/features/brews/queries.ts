@@ -3,7 +3,7 @@ import { and, asc, desc, eq, gt, inArray, isNotNull, ne, type SQL } from 'drizzl
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, feedHeads, lots, people, teas, versions } from '../../db/schema/index';
 import type { Brew } from '#contracts/brews';
-import type { BrewState } from '#core/timing';
+import type { BrewState } from '#core/brews';
 import { epochMs } from '#core/units';
 
 const puller = alias(people, 'puller');

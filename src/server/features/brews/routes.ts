@@ -25,7 +25,7 @@ import { correctionsOf, countsOf, exported, logCounts, logPage, trendsOf } from 
 import { queueing } from './orders';
 import { brewers } from './queries';
 import { brewPictures } from './photo';
-import { brewing } from './service';
+import { createBrewService } from './service';
 
 /** A whole log is read out for so many at once. */
 const MOST_EXPORTS = 3;
@@ -46,7 +46,7 @@ export function brewRoutes(
 ) {
   const { db, now } = deps;
   let exporting = 0;
-  const brews = brewing(deps, live);
+  const brews = createBrewService(deps, live);
   const queue = queueing(deps, live);
   on.signed(getBar, ({ who }) => brews.bar(who.siteId));
   on.signed(startBrew, ({ body, who }) => brews.start(body, who));

@@ -2,23 +2,23 @@ import { and, eq, count } from 'drizzle-orm';
 import { cardFaultWords, cardOf, planAgain, planOf, withLeafBack } from '#contracts/plan';
 import type { z } from 'zod';
 import type { Bar, Brew, BrewEventBody, Happened, startBrew } from '#contracts/brews';
-import { lotInUse } from '#contracts/chosen';
-import { PLACES } from '#contracts/limits';
+import { lotInUse } from '#contracts/recipeSelection';
+import { BAR_SLOTS } from '#contracts/limits';
 import { methodFor } from '#core/recipes';
-import { advance, pullKind, type BrewState, type Step } from '#core/timing';
-import { isRight, verdictWords } from '#core/correction';
+import { advance, pullKind, type BrewState, type Step } from '#core/brews';
+import { isRight, verdictWords } from '#core/corrections';
 import { epochMs, minutesText, secondsBetween } from '#core/units';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
-import { brewEvents, brews, leadNotes, orders } from '../../db/schema/index';
+import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
-import { lockSite, siteById } from '../accounts';
-import { lotById, teaById, versionById } from '../book';
-import { tell, type LiveHub } from '../live';
-import { vesselById } from '../shelf';
+import { lockSite, siteById } from '../people';
+import { lotById, teaById, versionById } from '../teas';
+import { appendEvents, type LiveHub } from '../live';
+import { vesselById } from '../vessels';
 import { photoOf } from './photo';
 import {
   brewById,
@@ -41,7 +41,7 @@ import { waitingOrders } from './orders';
 
 const RECENT = 6;
 /** A device's clock may run this far ahead before it is held back to ours, ms. */
-const AHEAD = 2000;
+const MAX_CLOCK_LEAD_MS = 2000;
 /** What waited on a device longer than this is no brew of the bar any more, ms. */
 const LONGEST_WAIT = 35 * 86_400_000;
 /** Two devices' clocks may differ by so much, ms. */
@@ -161,8 +161,8 @@ const restored = (kept: Record<string, unknown>) =>
 /** Habits are read from so many brews. */
 const PULLS = 120;
 
-export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
-  const instant = (ms: number) => epochMs(Math.min(ms, now() + AHEAD));
+export function createBrewService({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
+  const instant = (ms: number) => epochMs(Math.min(ms, now() + MAX_CLOCK_LEAD_MS));
   const must = async (tx: Tx, id: string): Promise<Brew> => {
     const brew = await brewById(tx, id);
     if (!brew) throw notFound('That brew');
@@ -176,7 +176,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
   }
   const freePlace = async (tx: Tx, siteId: string, wished: number): Promise<number> => {
     const taken = new Set(await takenPlaces(tx, siteId));
-    const free = Array.from({ length: PLACES }, (_, i) => i + 1).filter((p) => !taken.has(p));
+    const free = Array.from({ length: BAR_SLOTS }, (_, i) => i + 1).filter((p) => !taken.has(p));
     if (free[0] === undefined)
       throw new AppError(
         'brew.barFull',
@@ -382,7 +382,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
                   )
               )[0].affectedRows;
         const brew = await must(tx, given.id);
-        await tell(
+        await appendEvents(
           tx,
           site.id,
           filled > 0
@@ -455,7 +455,7 @@ export function brewing({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
                 .where(and(eq(orders.brewId, id), eq(orders.state, 'started')))
             )[0].affectedRows > 0;
         const brew = await must(tx, id);
-        await tell(
+        await appendEvents(
           tx,
           row.siteId,
           queue
@@ -661,4 +661,4 @@ async function extras(
       return {};
   }
 }
-export type Brewing = ReturnType<typeof brewing>;
+export type Brewing = ReturnType<typeof createBrewService>;

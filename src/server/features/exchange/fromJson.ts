@@ -6,12 +6,12 @@ import {
   ExchangeVessel,
   type Fault,
 } from '#contracts/exchange';
-import { vesselFaults } from '#contracts/shelf';
+import { vesselFaults } from '#contracts/vessels';
 import { recipeFault } from '#core/recipes';
-import { lotRecord, teaRecord } from '../book';
+import { lotRecord, teaRecord } from '../teas';
 import { DEEPEST, depthOf } from '../../http/body';
 import { alike, spoonRecord, vesselRecord, type VesselRecord } from './records';
-import type { Here } from './here';
+import type { Here } from './snapshot';
 import type { Step } from './steps';
 
 /** What a file would do. */

@@ -5,10 +5,10 @@ import {
   type Tea,
   type TeaFields,
   type Version,
-} from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
+} from '#contracts/teas';
+import { measureOf } from '#contracts/recipeSelection';
 import { TABLES, type Fault, type TableName } from '#contracts/exchange';
-import { vesselFaults, type VesselFields } from '#contracts/shelf';
+import { vesselFaults, type VesselFields } from '#contracts/vessels';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import {
   densityOf,
@@ -45,10 +45,10 @@ import {
 } from '#core/units';
 import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
 import { findColumns, nearest, RowReader, type Cells, type Columns } from './cells';
-import { lotRecord, teaRecord } from '../book';
+import { lotRecord, teaRecord } from '../teas';
 import { alike, vesselRecord } from './records';
 import type { Planned } from './fromJson';
-import type { Here } from './here';
+import type { Here } from './snapshot';
 import type { Step } from './steps';
 
 const NAMES = {

@@ -15,7 +15,7 @@ import { imports, people } from '../../db/schema/index';
 import { AppError, notFound } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';
 import { exchangeSchema } from './fromJson';
-import { readHere } from './here';
+import { readHere } from './snapshot';
 import type { Given } from './read';
 import { exchangeFile, exchangeText } from './records';
 import { applySteps, undoSteps, type Step } from './steps';

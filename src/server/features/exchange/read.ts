@@ -3,7 +3,7 @@ import type { PlannedChange, Preview, previewImport } from '#contracts/exchange'
 import { readCells } from './cells';
 import { planJson, type Planned } from './fromJson';
 import { missingColumns, planTable, tableOf } from './fromTable';
-import type { Here } from './here';
+import type { Here } from './snapshot';
 import { differing } from './records';
 import type { Step } from './steps';
 

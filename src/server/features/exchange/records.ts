@@ -1,10 +1,10 @@
 import type { z } from 'zod';
-import type { Version } from '#contracts/book';
-import { lotRecord, teaRecord } from '../book';
+import type { Version } from '#contracts/teas';
+import { lotRecord, teaRecord } from '../teas';
 import type { ExchangeFile, ExchangeVersion } from '#contracts/exchange';
-import type { HouseSpoon } from '#contracts/instruments';
-import type { Vessel, VesselFields } from '#contracts/shelf';
-import type { Here } from './here';
+import type { HouseSpoon } from '#contracts/kettles';
+import type { Vessel, VesselFields } from '#contracts/vessels';
+import type { Here } from './snapshot';
 
 // Records as they are exchanged: no revisions, no resolved spoons, sites by name.
 

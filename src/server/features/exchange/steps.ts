@@ -1,11 +1,11 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import type { LotFields, Version } from '#contracts/book';
+import type { LotFields, Version } from '#contracts/teas';
 import { METHODS, type Recipe } from '#core/recipes';
 import type { Tx } from '../../db/pool';
-import { brews, house, lots, photos, spoons, teas, versions, vessels } from '../../db/schema/index';
+import { brews, house, lots, photos, spoons, teas, versions, vessels } from '../../db/schema';
 import { AppError } from '../../http/errors';
-import { keepChange } from '../history';
-import { vocabularyOf, type TeaRecord } from '../book';
+import { recordChange } from '../history';
+import { vocabularyOf, type TeaRecord } from '../teas';
 import type { SpoonRecord, VesselRecord } from './records';
 
 type Add<T> = { readonly what: 'added'; readonly after: T };
@@ -79,7 +79,7 @@ export async function applySteps(
       before: object | null,
       after: object,
     ) =>
-      keepChange(tx, {
+      recordChange(tx, {
         thing,
         id: s.id,
         before: before as Record<string, unknown> | null,
@@ -158,7 +158,7 @@ export async function applySteps(
         await tx
           .insert(versions)
           .values({ id: s.id, ...v, at: new Date(at), authorId: by, authorThere: author });
-        await keepChange(tx, {
+        await recordChange(tx, {
           thing: 'tea',
           id: v.teaId,
           before: null,
@@ -170,7 +170,7 @@ export async function applySteps(
       }
       case 'vocabulary':
         await tx.update(house).set({ vocabulary: [...s.after] });
-        await keepChange(tx, {
+        await recordChange(tx, {
           thing: 'house',
           id: 'house',
           before: { words: s.before.join(', ') },
@@ -274,7 +274,7 @@ export async function undoSteps(tx: Tx, steps: readonly Step[], { by, now }: Doi
         );
         for (const r of s.retires)
           await tx.update(versions).set({ state: r.state }).where(eq(versions.id, r.id));
-        await keepChange(tx, {
+        await recordChange(tx, {
           thing: 'tea',
           id: s.after.teaId,
           before: { version: `${METHODS[s.after.method].label} ${s.after.number}, brought in` },

@@ -6,7 +6,7 @@ import { LEAF_FORMS, LOT_WORDS, SEASONS, TRAITS } from '#core/teas';
 import { MATERIALS } from '#core/heat';
 import { INFUSERS, PROFILES } from '#core/vessels';
 import { minutesText } from '#core/units';
-import type { Here } from './here';
+import type { Here } from './snapshot';
 
 const yes = (b: boolean) => (b ? 'yes' : 'no');
 /** Leading = + - @ could be run as a formula by a spreadsheet: a blank before it keeps it a text. */

@@ -1,12 +1,12 @@
 import { and, desc, eq, inArray, ne, isNull, or } from 'drizzle-orm';
-import { brewOf } from '#contracts/plan';
-import type { Tea } from '#contracts/book';
+import { toModelInput } from '#contracts/plan';
+import type { Tea } from '#contracts/teas';
 import { FIT_SCORES, type Seen } from '#core/fitting';
-import { cupsSeen, EXERCISES, tastingOf } from '#core/tasting';
+import { cupsSeen, EXERCISES, foldTasting } from '#core/tastings';
 import { capital, seconds, secondsBetween } from '#core/units';
-import { verdictWords } from '#core/correction';
+import { verdictWords } from '#core/corrections';
 import type { Tx } from '../../db/pool';
-import { brewEvents, brews, lots, tastings, versions } from '../../db/schema/index';
+import { brewEvents, brews, lots, tastings, versions } from '../../db/schema';
 import { brewsByIds, idsInOrder } from '../brews';
 import { eventsAt, tastingById } from '../tastings';
 
@@ -43,7 +43,7 @@ async function fromTables(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<
   for (const { id } of ids) {
     const f = await tastingById(tx, id);
     if (!f || EXERCISES[f.t.kind].asks !== 'marks') continue;
-    const t = tastingOf(f.t.exercise, await eventsAt(tx, id));
+    const t = foldTasting(f.t.exercise, await eventsAt(tx, id));
     for (const c of cupsSeen(f.t.exercise, t, {
       tea,
       recipe: f.version.recipe,
@@ -108,7 +108,7 @@ async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<Fou
     const colour = mine.flatMap((e) => ('kind' in e && e.kind === 'colour' ? [e] : [])).at(-1);
     const solids = mine.flatMap((e) => ('kind' in e && e.kind === 'solids' ? [e] : [])).at(-1);
     if (!b.verdict && !colour && !solids) return [];
-    const { character: _character, ...brew } = brewOf(
+    const { character: _character, ...brew } = toModelInput(
       { ...b.plan, fitted: null },
       b.tea.style,
       seconds(secondsBetween(b.state.waterOn, b.state.pulled)),

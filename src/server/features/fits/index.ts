@@ -1,5 +1,5 @@
 import { and, desc, eq } from 'drizzle-orm';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import {
   fittedBy,
   getFit,
@@ -10,7 +10,7 @@ import {
   type TeaFitPage,
 } from '#contracts/fits';
 import { FIT_SCORES, tastedOf, type Scores } from '#core/fitting';
-import { predict } from '#core/correction';
+import { predict } from '#core/corrections';
 import { houseBrew } from '#core/recipes';
 import { characterOf, type KnownTea } from '#core/styles';
 import type { Deps } from '../../deps';
@@ -19,7 +19,7 @@ import type { Tx } from '../../db/pool';
 import { people, teaFits, teas } from '../../db/schema/index';
 import { AppError, notFound } from '../../http/errors';
 import type { routes } from '../../http/route';
-import { teaById } from '../book';
+import { teaById } from '../teas';
 import { cupsOf } from './cups';
 import { FIT_TASKS } from './tasks';
 

@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { getHistory, type Change, type Thing } from '#contracts/history';
 import type { Deps } from '../../deps';
 import type { Tx } from '../../db/pool';
-import { changes, people } from '../../db/schema/index';
+import { changes, people } from '../../db/schema';
 import type { routes } from '../../http/route';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -29,7 +29,7 @@ type Kept = {
   readonly now: number;
 };
 /** Keeps a change with the write that made it: in the same transaction. Nothing is kept where nothing differs. */
-export async function keepChange(
+export async function recordChange(
   tx: Tx,
   { thing, id, before, after, by, now }: Kept,
 ): Promise<void> {

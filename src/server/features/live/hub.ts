@@ -1,9 +1,9 @@
 import { and, asc, eq, gt, lt, lte } from 'drizzle-orm';
 import type { Response } from 'express';
 import type { Brew, Order } from '#contracts/brews';
-import type { Told } from '#contracts/live';
+import type { LiveEvent } from '#contracts/live';
 import type { Deps } from '../../deps';
-import { feed, feedHeads } from '../../db/schema/index';
+import { feed, feedHeads } from '../../db/schema';
 
 // One reader of the feed in each process: whoever wrote, here or in another process, every page hears it from the
 // table.
@@ -40,7 +40,7 @@ export type ReadSite = {
   readonly ordersAt: (siteId: string) => Promise<Order[]>;
 };
 
-const frame = (told: Told, seq?: number) =>
+const frame = (told: LiveEvent, seq?: number) =>
   `${seq === undefined ? '' : `id: ${seq}\n`}event: ${told.kind}\ndata: ${JSON.stringify(told)}\n\n`;
 
 /** News one by one, or that there is more of it than can be told: read everything again. */

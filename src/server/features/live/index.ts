@@ -1,3 +1,3 @@
-export { tell, tellAll } from './tell';
+export { appendEvents, appendRecordsChanged } from './appendEvents';
 export { liveHub, type LiveHub } from './hub';
 export { liveRoutes } from './routes';

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { resultOf, tastingOf, type Tasting, type TastingEvent } from '#core/tasting';
+import { resultOf, foldTasting, type Tasting, type TastingEvent } from '#core/tastings';
 import type { Found } from './queries';
 
 const COLUMNS = [
@@ -84,7 +84,7 @@ function markRows(f: Found, now: Tasting, x: Taster): Row[] {
 /** One row for each mark, or for each choice where tasters choose, with how its cup was really made. */
 export function marksTable(f: Found, events: readonly TastingEvent[]): string {
   const { t, tea, setBy } = f;
-  const now = tastingOf(t.exercise, events);
+  const now = foldTasting(t.exercise, events);
   const rows = now.tasters.flatMap((x) => {
     const marked = markRows(f, now, x);
     const chosen: Row[] =
@@ -114,5 +114,5 @@ export const wholeTasting = (f: Found, events: readonly TastingEvent[]) => ({
   vessel: f.t.vessel,
   exercise: f.t.exercise,
   events,
-  result: resultOf(f.t.exercise, tastingOf(f.t.exercise, events)),
+  result: resultOf(f.t.exercise, foldTasting(f.t.exercise, events)),
 });

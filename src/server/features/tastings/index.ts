@@ -11,9 +11,9 @@ import {
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
 import type { LiveHub } from '../live';
-import { tastingTable } from './service';
+import { createTastingService } from './service';
 import { TASTING_TASKS } from './tasks';
-import { siteById } from '../accounts';
+import { siteById } from '../people';
 
 export { eventsAt, tastingById } from './queries';
 export function tastingRoutes(
@@ -22,7 +22,7 @@ export function tastingRoutes(
   live: Pick<LiveHub, 'nudge'>,
 ) {
   const { work } = deps;
-  const table = tastingTable(deps, live);
+  const table = createTastingService(deps, live);
   on.signed(listTastings, ({ query, who }) => table.list(query.siteId, who));
   on.signed(setUpTasting, ({ body, who }) => table.setUp(body, who));
   on.signed(getTasting, ({ params, who }) => table.one(params.id, who));

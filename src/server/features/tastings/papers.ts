@@ -1,12 +1,12 @@
-import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/correction';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/corrections';
 import {
   adviceOf,
   EXERCISES,
   headlineOf,
-  houseCupOf,
+  housePour,
   howSure,
   resultOf,
-  tastingOf,
+  foldTasting,
   valueText,
   type ChoiceResult,
   type LadderResult,
@@ -22,9 +22,9 @@ import {
   roundOf,
   type CalibrationResult,
   type CupsResult,
-} from '#core/tasting';
+} from '#core/tastings';
 import { capital, numberText } from '#core/units';
-import { dayOnPaper, onSheets, type Paper } from '../print';
+import { dayOnPaper, onSheets, type Paper } from '../prints';
 import type { Found } from './queries';
 
 const [WIDTH, HEIGHT, MARGIN] = [210, 297, 14];
@@ -148,7 +148,7 @@ export function reportOf(
   events: readonly TastingEvent[],
   units: TastingUnits,
 ): Promise<Buffer> {
-  const now = tastingOf(f.t.exercise, events);
+  const now = foldTasting(f.t.exercise, events);
   const r = resultOf(f.t.exercise, now);
   const { way, kind } = f.t.exercise;
   const label = EXERCISES[kind].label;
@@ -186,7 +186,7 @@ export function reportOf(
         y += 5;
       };
       function ladder(l: LadderResult) {
-        const target = houseCupOf(f.version.recipe, f.t.exercise.cups[0]?.plan.water ?? 100)[way];
+        const target = housePour(f.version.recipe, f.t.exercise.cups[0]?.plan.water ?? 100)[way];
         const head = headlineOf(l.attributes.bitterness, 'bitterness', way, target, units);
         para(`${head.strong}${head.rest}`, { face: 'bold', size: 5.4, after: 4 });
         const advice = adviceOf(

@@ -5,21 +5,13 @@ import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts
 import {
   missing,
   roundOf,
-  tastingOf,
+  foldTasting,
   type Exercise,
   type Tasting,
   type TastingEvent,
-} from '#core/tasting';
+} from '#core/tastings';
 import type { Tx } from '../../db/pool';
-import {
-  lots,
-  people,
-  tastingEvents,
-  tastings,
-  teaFits,
-  teas,
-  versions,
-} from '../../db/schema/index';
+import { lots, people, tastingEvents, tastings, teaFits, teas, versions } from '../../db/schema';
 import type { Signed } from '../../http/route';
 
 const LISTED = 100;
@@ -82,7 +74,7 @@ const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({
 });
 
 /** Until the reveal nobody reads what another wrote: that it was written is told, and by whom. */
-const veiled = (events: readonly TastingEvent[], me: string): TastingEvent[] =>
+const redactSheets = (events: readonly TastingEvent[], me: string): TastingEvent[] =>
   events.map((e) =>
     e.by.id === me
       ? e
@@ -112,7 +104,7 @@ export async function viewFor(
   events: readonly TastingEvent[],
   who: Pick<Signed, 'personId' | 'role'>,
 ): Promise<TastingView> {
-  const now = tastingOf(f.t.exercise, events);
+  const now = foldTasting(f.t.exercise, events);
   const common = { ...commonOf(f), stage: now.stage };
   const over = now.stage === 'revealed';
   const runs = runsIt(f, who);
@@ -129,7 +121,7 @@ export async function viewFor(
       exercise: f.t.exercise,
       rounds: await roundsBefore(tx, f),
       nextId: f.t.kind === 'dialIn' ? await roundAfter(tx, f.t.id) : null,
-      events: over ? events : veiled(events, who.personId),
+      events: over ? events : redactSheets(events, who.personId),
     } satisfies OpenTasting;
   const me = now.tasters.find((t) => t.id === who.personId);
   const codes = f.t.exercise.servings[who.personId] ?? [];
@@ -175,7 +167,7 @@ function namelessFor(
   me: string,
 ): OpenTasting {
   const e = f.t.exercise;
-  const now = tastingOf(e, events);
+  const now = foldTasting(e, events);
   // Numbered by what they wrote, which nobody saw.
   const drawn = (x: Tasting['tasters'][number]) =>
     createHash('sha256').update(JSON.stringify(x.sheets)).digest('hex');
@@ -240,7 +232,7 @@ async function roundsBefore(tx: Tx, f: Found): Promise<PastRound[]> {
     rounds.unshift({
       id,
       at: before.t.at.getTime(),
-      ...roundOf(before.t.exercise, tastingOf(before.t.exercise, await eventsAt(tx, id))),
+      ...roundOf(before.t.exercise, foldTasting(before.t.exercise, await eventsAt(tx, id))),
     });
     id = before.t.afterId;
   }
@@ -263,7 +255,7 @@ export async function tastingsAt(
         async (f) =>
           [
             f.t.id,
-            missing(tastingOf(f.t.exercise, await eventsAt(tx, f.t.id))).some(
+            missing(foldTasting(f.t.exercise, await eventsAt(tx, f.t.id))).some(
               (t) => t.id === who.personId,
             ),
           ] as const,

@@ -6,25 +6,25 @@ import { seeded } from '#core/numeric';
 import {
   EXERCISES,
   missing,
-  refusalOf,
+  validateAct,
   setUp,
-  tastingOf,
+  foldTasting,
   type Exercise,
   type Refusal,
   type TastingAct,
   type TastingEvent,
-} from '#core/tasting';
+} from '#core/tastings';
 import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
-import { tastingEvents, tastings } from '../../db/schema/index';
+import { tastingEvents, tastings } from '../../db/schema';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
-import { allPeople, lockSite, siteById } from '../accounts';
-import { lotById, teaById, versionById } from '../book';
-import { tell, type LiveHub } from '../live';
-import { vesselById } from '../shelf';
+import { allPeople, lockSite, siteById } from '../people';
+import { lotById, teaById, versionById } from '../teas';
+import { appendEvents, type LiveHub } from '../live';
+import { vesselById } from '../vessels';
 import {
   eventsAt,
   lockTasting,
@@ -37,7 +37,7 @@ import {
 } from './queries';
 
 /** A device's clock may run this far ahead before it is held back to ours, ms. */
-const AHEAD = 2000;
+const MAX_CLOCK_LEAD_MS = 2000;
 
 function words(
   why: Refusal,
@@ -45,7 +45,7 @@ function words(
   e: Exercise,
   events: readonly TastingEvent[],
 ): string {
-  const now = tastingOf(e, events);
+  const now = foldTasting(e, events);
   const name =
     'taster' in act ? (now.tasters.find((t) => t.id === act.taster)?.name ?? 'That taster') : '';
   switch (why) {
@@ -94,7 +94,7 @@ function words(
 const tastes = (f: Found, who: Signed): boolean =>
   f.t.exercise.tasters.some((t) => t.id === who.personId);
 
-export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
+export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
   const found = async (tx: Tx, id: string): Promise<Found> => {
     const f = await tastingById(tx, id);
     if (!f) throw notFound('That tasting');
@@ -212,9 +212,9 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
           stage: 'set',
           handedIn: 0,
           setBy: who.personId,
-          at: new Date(Math.min(given.at, now() + AHEAD)),
+          at: new Date(Math.min(given.at, now() + MAX_CLOCK_LEAD_MS)),
         });
-        await tell(tx, site.id, [['table', given.id]], now());
+        await appendEvents(tx, site.id, [['table', given.id]], now());
       });
       live.nudge(site.id);
       return this.one(given.id, who);
@@ -232,7 +232,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
         const events = await eventsAt(tx, id);
         if (events.some((e) => e.id === eventId))
           return { view: await viewFor(tx, f, events, who), siteId: f.t.siteId };
-        const why = refusalOf(f.t.exercise, events, act, {
+        const why = validateAct(f.t.exercise, events, act, {
           id: who.personId,
           runs: runsIt(f, who),
         });
@@ -245,7 +245,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
           );
         const made: TastingEvent = {
           id: eventId,
-          at: Math.min(at, now() + AHEAD),
+          at: Math.min(at, now() + MAX_CLOCK_LEAD_MS),
           by: { id: who.personId, name: who.name },
           act,
         };
@@ -258,7 +258,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
           personId: who.personId,
           act,
         });
-        const after = tastingOf(f.t.exercise, [...events, made]);
+        const after = foldTasting(f.t.exercise, [...events, made]);
         await tx
           .update(tastings)
           .set({
@@ -266,7 +266,7 @@ export function tastingTable({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
             handedIn: after.tasters.filter((t) => t.handedIn !== null).length,
           })
           .where(eq(tastings.id, id));
-        await tell(tx, f.t.siteId, [['table', id]], now());
+        await appendEvents(tx, f.t.siteId, [['table', id]], now());
         return { view: await viewFor(tx, f, [...events, made], who), siteId: f.t.siteId };
       });
       live.nudge(answer.siteId);

@@ -1,4 +1,4 @@
-import type { TastingEvent } from '#core/tasting';
+import type { TastingEvent } from '#core/tastings';
 import { task } from '../../work/task';
 import { marksTable, wholeTasting } from './export';
 import { reportOf, sheetsOf, tentsOf } from './papers';

@@ -4,7 +4,7 @@ import { useNow } from '../../platform/clock';
 import { useUnits } from '../people/session';
 import { useBar } from './commands';
 import { liquorOf } from './liquor';
-import { nextHands, shownAt } from './status';
+import { sortByUrgency, barItems } from './status';
 import { VesselDrawing } from '../vessels/VesselDrawing';
 
 const WORD = {
@@ -23,35 +23,35 @@ export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; wo
   const now = useNow(500);
   const { volume, temperature } = useUnits();
   const shown = useMemo(
-    () => shownAt(brews, now, { volume, temperature }),
+    () => barItems(brews, now, { volume, temperature }),
     [brews, now, volume, temperature],
   );
   if (shown.length === 0) return null;
-  const next = nextHands(shown)[0];
+  const next = sortByUrgency(shown)[0];
   return (
     <div className="running">
       {words && (
         <p className="next-hand">
           {next && (
             <>
-              Next: <b>{next.saying.step.toLowerCase()}</b>,{' '}
+              Next: <b>{next.status.step.toLowerCase()}</b>,{' '}
               <span className="tea">{next.brew.tea.name}</span>
             </>
           )}
         </p>
       )}
       <div className="ledge">
-        {nextHands(shown)
+        {sortByUrgency(shown)
           .slice(0, MOST)
           .sort((a, b) => a.brew.place - b.brew.place)
-          .map(({ brew, saying }) => {
+          .map(({ brew, status }) => {
             const liquor = liquorOf(brew, now);
             return (
               <Link
                 key={brew.id}
-                className={`mini ${saying.name}`}
-                to={saying.name === 'pulled' ? `/judge/${brew.id}` : '/'}
-                aria-label={`${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}
+                className={`mini ${status.name}`}
+                to={status.name === 'pulled' ? `/judge/${brew.id}` : '/'}
+                aria-label={`${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
               >
                 <VesselDrawing
                   vessel={brew.plan.vessel}
@@ -65,9 +65,9 @@ export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; wo
                   label=""
                 />
                 <span className="t">
-                  {WORD[saying.name] && <small>{WORD[saying.name]}</small>}
-                  {saying.late ? '+' : ''}
-                  {saying.figure}
+                  {WORD[status.name] && <small>{WORD[status.name]}</small>}
+                  {status.late ? '+' : ''}
+                  {status.figure}
                 </span>
               </Link>
             );

@@ -1,4 +1,4 @@
-import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS, type Attribute, type Mark } from '#core/correction';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS, type Attribute, type Mark } from '#core/corrections';
 
 type Props = {
   verdict: Readonly<Partial<Record<Attribute, Mark>>>;

@@ -1,25 +1,28 @@
 import type { Recipe } from '#core/recipes';
 import type { Brew } from '#contracts/brews';
 import { type Seconds, epochMs, type EpochMs, seconds } from '#core/units';
-import { type Moment, type Clash, clashesAhead, meetsNow, waitToPour } from '#core/timing';
+import { type Moment, type Clash, clashesAhead, meetsNow, waitToPour } from '#core/brews';
 
 /** What of a recipe wants a hand at a moment: stirs and the pull, seconds from water on. */
-export const handsOf = ({ handling, window }: Pick<Recipe, 'handling' | 'window'>): Seconds[] => [
-  ...handling.stir,
-  window.best,
-];
+export const attentionTimes = ({
+  handling,
+  window,
+}: Pick<Recipe, 'handling' | 'window'>): Seconds[] => [...handling.stir, window.best];
 
 /** The moments of every brew that is steeping. */
-export const momentsOf = (brews: readonly Brew[]): Moment[] =>
+export const attentionMoments = (brews: readonly Brew[]): Moment[] =>
   brews.flatMap((b) => {
     const { state } = b;
     return state.kind === 'steeping'
-      ? handsOf(b.plan.recipe).map((s) => ({ id: b.id, at: epochMs(state.waterOn + s * 1000) }))
+      ? attentionTimes(b.plan.recipe).map((s) => ({
+          id: b.id,
+          at: epochMs(state.waterOn + s * 1000),
+        }))
       : [];
   });
 
 export const clashesOf = (brews: readonly Brew[], now: EpochMs): Clash[] =>
-  clashesAhead(momentsOf(brews), now);
+  clashesAhead(attentionMoments(brews), now);
 
 /** How long to wait before pouring a recipe now, and whom it would meet. */
 export function apartFrom(
@@ -27,7 +30,7 @@ export function apartFrom(
   brews: readonly Brew[],
   now: EpochMs,
 ): { readonly wait: Seconds; readonly meets: Brew | null } {
-  const others = momentsOf(brews);
+  const others = attentionMoments(brews);
   const met = meetsNow(own, others, now);
   return {
     wait: met ? waitToPour(own, others, now) : seconds(0),

@@ -1,12 +1,12 @@
-import { advance, phaseAt } from '#core/timing';
+import { advance, phaseAt } from '#core/brews';
 import { epochMs, grams, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
-import { ALL_RIGHT } from '#core/correction';
+import { ALL_RIGHT } from '#core/corrections';
 import { applied, barOf, ordersOf, phaseOf, tint, type BarBrew } from './barBrews';
 import { sampleBrew, sampleRecipe, T0 } from '../../testing/samples';
-import { houseCup } from '../teas/liquor';
+import { houseLiquorOf } from '../teas/liquor';
 import { liquorOf, steepedBy } from './liquor';
-import { nextHands, sayingOf, shownAt } from './status';
+import { sortByUrgency, brewStatus, barItems } from './status';
 
 const brew = sampleBrew;
 const recipe = sampleRecipe;
@@ -138,7 +138,7 @@ describe('the queue as it stands here', () => {
 describe('what a brew says', () => {
   const say = (s: number, over: Partial<Brew> = {}) => {
     const b = brew(over);
-    return sayingOf(b, phaseOf(b, at(s)), UNITS);
+    return brewStatus(b, phaseOf(b, at(s)), UNITS);
   };
   test.each([
     [30, 'steeping', '3:30', 'Steeping, left', 'Lift early'],
@@ -153,8 +153,8 @@ describe('what a brew says', () => {
     const steps: (string | undefined)[] = [];
     let b: Brew = brew(warming);
     for (;;) {
-      const [s] = shownAt(barOf([b], []), at(20), UNITS);
-      expect(s?.saying.act).toBe('Water on');
+      const [s] = barItems(barOf([b], []), at(20), UNITS);
+      expect(s?.status.act).toBe('Water on');
       steps.push(s?.step?.act);
       if (!s?.step) break;
       b = applied(
@@ -182,7 +182,7 @@ describe('what a brew says', () => {
       for (const s of [10, 170, 185, 239, 250, 330])
         expect(say(s, { method }).brief.length).toBeLessThanOrEqual(21);
       expect(
-        sayingOf(brew({ method, ...warming }), phaseOf(brew(warming), at(5)), UNITS, seconds(20))
+        brewStatus(brew({ method, ...warming }), phaseOf(brew(warming), at(5)), UNITS, seconds(20))
           .brief.length,
       ).toBeLessThanOrEqual(21);
     }
@@ -196,7 +196,7 @@ describe('what a brew says', () => {
         recipe: { ...recipe, handling: { ...recipe.handling, stir: [seconds(60)] } },
       },
     };
-    const step = (over: Brew, s: number) => shownAt(barOf([over], []), at(s), UNITS)[0]?.step;
+    const step = (over: Brew, s: number) => barItems(barOf([over], []), at(s), UNITS)[0]?.step;
     expect([step(b, 40), step(b, 58)?.done, step(b, 120)]).toEqual([null, 'Stirred', null]);
     expect(
       step(
@@ -207,14 +207,14 @@ describe('what a brew says', () => {
   });
   test('one that would meet another is told to wait', () => {
     const other = brew({ id: 'o', place: 2, state: { kind: 'steeping', waterOn: at(2) } });
-    const [s] = shownAt(barOf([brew(warming), other], []), at(0), UNITS);
-    expect(s?.saying).toMatchObject({ brief: 'Wait 0:20, then pour' });
+    const [s] = barItems(barOf([brew(warming), other], []), at(0), UNITS);
+    expect(s?.status).toMatchObject({ brief: 'Wait 0:20, then pour' });
     expect(
-      shownAt(
+      barItems(
         barOf([brew(warming), { ...other, state: { kind: 'steeping', waterOn: at(-100) } }], []),
         at(0),
         UNITS,
-      )[0]?.saying.brief,
+      )[0]?.status.brief,
     ).toBe('Pour on');
   });
   test('pulled asks for the cup', () =>
@@ -227,10 +227,14 @@ test('the next hand: late first, then past, then in its window, then soonest; ju
     id: string,
     s: number,
     over: Partial<Brew> = {},
-  ): { brew: BarBrew; phase: ReturnType<typeof phaseOf>; saying: ReturnType<typeof sayingOf> } => {
+  ): {
+    brew: BarBrew;
+    phase: ReturnType<typeof phaseOf>;
+    status: ReturnType<typeof brewStatus>;
+  } => {
     const b = { ...brew({ id, ...over }), unsaved: false, partners: [] };
     const phase = phaseAt(b.state, recipe.window, at(s));
-    return { brew: b, phase, saying: sayingOf(b, phase, UNITS) };
+    return { brew: b, phase, status: brewStatus(b, phase, UNITS) };
   };
   const list = [
     of('soon', 100),
@@ -240,7 +244,7 @@ test('the next hand: late first, then past, then in its window, then soonest; ju
     of('past', 250),
     of('sooner', 150),
   ];
-  expect(nextHands(list).map((x) => x.brew.id)).toEqual([
+  expect(sortByUrgency(list).map((x) => x.brew.id)).toEqual([
     'late',
     'past',
     'window',
@@ -255,10 +259,9 @@ describe('its liquor', () => {
     expect(liquorOf(brew({ state: { kind: 'warming', since: epochMs(T0) } }), at(50))).toBeNull();
     const shade = (s: number) =>
       parseInt(
-        tint(liquorOf(brew(), at(s)) ?? houseCup({ style: 'white', fitted: null }, recipe)).slice(
-          3,
-          5,
-        ),
+        tint(
+          liquorOf(brew(), at(s)) ?? houseLiquorOf({ style: 'white', fitted: null }, recipe),
+        ).slice(3, 5),
         16,
       );
     expect(shade(200)).toBeLessThan(shade(40));
@@ -273,9 +276,9 @@ describe('its liquor', () => {
         green(
           tint(
             liquorOf(brew(), at(recipe.window.best)) ??
-              houseCup({ style: 'white', fitted: null }, recipe),
+              houseLiquorOf({ style: 'white', fitted: null }, recipe),
           ),
-        ) - green(tint(houseCup({ style: 'black-whole', fitted: null }, recipe))),
+        ) - green(tint(houseLiquorOf({ style: 'black-whole', fitted: null }, recipe))),
       ),
     ).toBeLessThan(14);
   });

@@ -1,4 +1,4 @@
-import { advance, phaseAt, type Phase } from '#core/timing';
+import { advance, phaseAt, type Phase } from '#core/brews';
 import { tint } from '#core/colour';
 import { withLeafBack } from '#contracts/plan';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';

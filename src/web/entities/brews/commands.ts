@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
 import type { StartBrew, Brew, BrewEventBody, Order } from '#contracts/brews';
-import { PLACES } from '#contracts/limits';
+import { BAR_SLOTS } from '#contracts/limits';
 import { cardOf, planAgain, planOf } from '#contracts/plan';
-import type { Lot, Tea, Version } from '#contracts/book';
-import type { Vessel } from '#contracts/shelf';
-import { ALL_RIGHT } from '#core/correction';
+import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+import { ALL_RIGHT } from '#core/corrections';
 import { methodFor } from '#core/recipes';
-import { begin, pullTiming } from '#core/timing';
+import { begin, pullTiming } from '#core/brews';
 import { epochMs, minutesText, numberText, secondsBetween, type Millilitres } from '#core/units';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
@@ -18,7 +18,7 @@ import type { BrewUndo } from './undo';
 import type { BrewWrite } from './writes';
 import { allOf, barOf, ordersOf, type BarBrew } from './barBrews';
 import { useBarQuery } from './api';
-import type { Shown } from './status';
+import type { BarItem } from './status';
 
 /** The bar is asked for so often while nothing tells of it, and while the stream does, ms. */
 const POLL_MS = 2500;
@@ -65,7 +65,7 @@ const rankBetween = (before: Order | undefined, after: Order | undefined): numbe
  * What hands do: start a brew, or something to one that is there. Done here at once, kept on the server as soon as it
  * can be.
  */
-export function useHands() {
+export function useBrewCommands() {
   const dispatch = useAppDispatch();
   const session = useSession();
   const locked = useAppSelector((s) => s.settings.locked) || session.lockedAs !== null;
@@ -89,7 +89,7 @@ export function useHands() {
     brew.partners.length ? `${brew.tea.name}, ${allOf([brew]).length} vessels,` : brew.tea.name;
   const place = (taken: readonly BarBrew[]): number | null => {
     const places = new Set(allOf(taken).map((b) => b.place));
-    return Array.from({ length: PLACES }, (_, i) => i + 1).find((p) => !places.has(p)) ?? null;
+    return Array.from({ length: BAR_SLOTS }, (_, i) => i + 1).find((p) => !places.has(p)) ?? null;
   };
   const begun = (body: StartBrew, brew: Brew) => {
     dispatch(queueWrite<BrewWrite>({ kind: 'start', id: body.id, body, brew }));
@@ -210,7 +210,7 @@ export function useHands() {
       return true;
     },
     /** The one thing a brew wants next: water on, a stir at its moment, or the pull. Judging opens its own page. */
-    next({ brew, step, saying }: Shown): void {
+    next({ brew, step, status }: BarItem): void {
       // A locked tablet lifts and does nothing else: whatever else it sent would wait for a PIN, with every lift
       // behind it.
       if (locked && brew.state.kind !== 'steeping') return;
@@ -236,7 +236,7 @@ export function useHands() {
       both(
         brew,
         { kind: 'pull' },
-        `${name} ${brew.plan.pull.done.toLowerCase()} at ${minutesText(s)}, ${how}.${saying.name === 'late' ? ' Taste it.' : ''}`,
+        `${name} ${brew.plan.pull.done.toLowerCase()} at ${minutesText(s)}, ${how}.${status.name === 'late' ? ' Taste it.' : ''}`,
       );
     },
     /** A step done, or left out. */

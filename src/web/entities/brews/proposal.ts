@@ -1,11 +1,11 @@
 import type { Brew } from '#contracts/brews';
-import { brewOf } from '#contracts/plan';
+import { toModelInput } from '#contracts/plan';
 import type { ColouredBrew } from '#core/colour';
-import { ALL_RIGHT, propose, type Proposal, type Verdict } from '#core/correction';
+import { ALL_RIGHT, propose, type Proposal, type Verdict } from '#core/corrections';
 import { secondsBetween, seconds } from '#core/units';
 
 const pouredOf = ({ plan, tea, state }: Brew): ColouredBrew =>
-  brewOf(
+  toModelInput(
     plan,
     tea.style,
     'pulled' in state ? secondsBetween(state.waterOn, state.pulled) : seconds(0),

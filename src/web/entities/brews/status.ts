@@ -11,13 +11,13 @@ import {
 } from '#core/units';
 import { clockText } from '../../ui/days';
 import { type BarBrew, phaseOf } from './barBrews';
-import { apartFrom, handsOf } from './attention';
-import { type Phase, type BrewStep, stepNow, stepWords } from '#core/timing';
+import { apartFrom, attentionTimes } from './attention';
+import { type Phase, type BrewStep, stepNow, stepWords } from '#core/brews';
 
 export type PhaseName = 'warming' | 'steeping' | 'window' | 'past' | 'late' | 'pulled';
 
 /** What a brew says of itself: `brief` is the step in at most 21 letters, for a full bar. */
-export type Saying = {
+export type BrewStatus = {
   readonly name: PhaseName;
   readonly figure: string;
   readonly late: boolean;
@@ -42,12 +42,12 @@ export const pourWords = (b: Brew, units: Units): string =>
  * What a brew says at one moment: figure, the word over it, the next step, the button. `wait`: so long before it is
  * poured, to keep clear of another.
  */
-export function sayingOf(
+export function brewStatus(
   brew: Brew,
   phase: Phase,
   units: Units,
   wait: Seconds = seconds(0),
-): Saying {
+): BrewStatus {
   const words = wordsOf(brew);
   const { window } = brew.plan.recipe;
   const poured = pourWords(brew, units);
@@ -146,10 +146,10 @@ export function sayingOf(
 }
 
 /** A brew as it is drawn at one moment. */
-export type Shown = {
+export type BarItem = {
   readonly brew: BarBrew;
   readonly phase: Phase;
-  readonly saying: Saying;
+  readonly status: BrewStatus;
   /** What hands do now beside the clock's own. */ readonly step: {
     readonly step: BrewStep;
     readonly act: string;
@@ -158,24 +158,24 @@ export type Shown = {
 };
 
 /** Every brew as it stands now, in its place. */
-export function shownAt(brews: readonly BarBrew[], now: EpochMs, units: Units): Shown[] {
+export function barItems(brews: readonly BarBrew[], now: EpochMs, units: Units): BarItem[] {
   return brews.map((brew) => {
     const phase = phaseOf(brew, now);
     const wait =
       brew.state.kind === 'warming'
         ? apartFrom(
-            handsOf(brew.plan.recipe),
+            attentionTimes(brew.plan.recipe),
             brews.filter((b) => b.id !== brew.id),
             now,
           ).wait
         : seconds(0);
     const next = stepNow(brew.plan, brew.state, brew.marks, now);
-    const saying = sayingOf(brew, phase, units, wait);
-    const due = next && (next.kind !== 'stir' || saying.name === 'steeping');
+    const status = brewStatus(brew, phase, units, wait);
+    const due = next && (next.kind !== 'stir' || status.name === 'steeping');
     return {
       brew,
       phase,
-      saying,
+      status,
       step: due ? { step: next, ...stepWords(next, brew.plan, units) } : null,
     };
   });
@@ -191,11 +191,11 @@ const ORDER: Record<PhaseName, number> = {
 };
 
 /** What wants a hand next: the latest first, then a stir at its moment, then what comes to its pull soonest. */
-export function nextHands<
-  T extends { brew: Brew; phase: Phase; saying: Saying; step?: Shown['step'] },
+export function sortByUrgency<
+  T extends { brew: Brew; phase: Phase; status: BrewStatus; step?: BarItem['step'] },
 >(all: readonly T[]): T[] {
   const left = (p: Phase) => ('left' in p ? p.left : 1e6);
-  const rank = (s: T) => (s.step?.step.kind === 'stir' ? 2.5 : ORDER[s.saying.name]);
+  const rank = (s: T) => (s.step?.step.kind === 'stir' ? 2.5 : ORDER[s.status.name]);
   return [...all].sort(
     (a, b) => rank(a) - rank(b) || left(a.phase) - left(b.phase) || a.brew.place - b.brew.place,
   );

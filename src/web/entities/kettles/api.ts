@@ -1,4 +1,4 @@
-import type { Kettle, addKettle, addReading, changeKettle } from '#contracts/instruments';
+import type { Kettle, addKettle, addReading, changeKettle } from '#contracts/kettles';
 import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf } from '#contracts/endpoint';
 import { api } from '../../platform/api';

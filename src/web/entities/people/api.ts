@@ -7,7 +7,7 @@ import type {
   changeSite,
   setMyUnits,
   signIn,
-} from '#contracts/house';
+} from '#contracts/sites';
 import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import type { Person, addPerson, changePerson, listNames } from '#contracts/people';

@@ -1,5 +1,5 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { Session } from '#contracts/house';
+import type { Session } from '#contracts/sites';
 
 const SessionContext = createContext<Session | null>(null);
 export const SessionProvider = ({

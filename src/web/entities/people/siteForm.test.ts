@@ -1,4 +1,4 @@
-import type { SiteFields } from '#contracts/house';
+import type { SiteFields } from '#contracts/sites';
 import { sampleSite } from '../../testing/samples';
 import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from './siteForm';
 

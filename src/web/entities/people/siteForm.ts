@@ -1,4 +1,4 @@
-import type { Site, SiteFields } from '#contracts/house';
+import type { Site, SiteFields } from '#contracts/sites';
 import { numberText, parseWithin } from '#core/units';
 
 /** A site as its form holds it: as typed. */

@@ -1,5 +1,5 @@
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
-import type { TeaPage, addTea, addVersion, changeTea, getBook } from '#contracts/book';
+import type { TeaPage, addTea, addVersion, changeTea, getBook } from '#contracts/teas';
 import { ROUTES, pathOf } from '#contracts/routes';
 import { api } from '../../platform/api';
 

@@ -5,7 +5,7 @@ import type {
   moveVersion,
   setSwatches,
   setVocabulary,
-} from '#contracts/book';
+} from '#contracts/teas';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import { ROUTES, pathOf } from '#contracts/routes';
 import { api } from '../../platform/api';

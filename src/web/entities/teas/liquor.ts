@@ -11,7 +11,7 @@ export const liquorAfter = (tea: KnownTea, recipe: Recipe, s: Seconds): Liquor =
 const houseCups = new WeakMap<Recipe, KnownTea & { liquor: Liquor }>();
 
 /** The house cup of a recipe: the colour that is right. */
-export function houseCup({ style, fitted, swatches }: KnownTea, recipe: Recipe): Liquor {
+export function houseLiquorOf({ style, fitted, swatches }: KnownTea, recipe: Recipe): Liquor {
   const there = houseCups.get(recipe);
   if (there?.style === style && there.fitted === fitted && there.swatches === swatches)
     return there.liquor;
@@ -21,4 +21,4 @@ export function houseCup({ style, fitted, swatches }: KnownTea, recipe: Recipe):
 }
 
 export const swatchOf = (tea: KnownTea, recipe: Recipe, strength: number): Liquor =>
-  diluted(houseCup(tea, recipe), strength);
+  diluted(houseLiquorOf(tea, recipe), strength);

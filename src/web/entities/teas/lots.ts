@@ -1,4 +1,4 @@
-import type { Lot, WeighingFields } from '#contracts/book';
+import type { Lot, WeighingFields } from '#contracts/teas';
 import type { Weighing } from '#core/recipes';
 import { grams } from '#core/units';
 import { useChangeLotMutation } from './editApi';

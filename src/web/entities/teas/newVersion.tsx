@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { addVersion, Tea, Version } from '#contracts/book';
+import type { addVersion, Tea, Version } from '#contracts/teas';
 import type { BodyOf } from '#contracts/endpoint';
 import { isCold, METHODS } from '#core/recipes';
 import { Note } from '../../ui/Note';

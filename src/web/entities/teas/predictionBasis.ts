@@ -1,5 +1,5 @@
 import type { KnownTea } from '#core/styles';
 
 /** On what a prediction of a tea rests. */
-export const standingOf = ({ fitted }: Pick<KnownTea, 'fitted'>): string =>
+export const predictionBasis = ({ fitted }: Pick<KnownTea, 'fitted'>): string =>
   fitted ? 'Fitted to this house' : 'Style default, not fitted yet';

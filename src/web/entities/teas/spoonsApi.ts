@@ -1,4 +1,4 @@
-import type { HouseSpoon, addSpoon, changeSpoon } from '#contracts/instruments';
+import type { HouseSpoon, addSpoon, changeSpoon } from '#contracts/kettles';
 import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf } from '#contracts/endpoint';
 import { api } from '../../platform/api';

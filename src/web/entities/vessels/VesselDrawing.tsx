@@ -13,7 +13,7 @@ import {
   spoutPath,
   type SolvedVessel,
 } from '#core/vessels';
-import type { VesselFields } from '#contracts/shelf';
+import type { VesselFields } from '#contracts/vessels';
 import { millilitres, millimetres, type Grams, type Millilitres } from '#core/units';
 import { LevelMark } from '../../ui/LevelMark';
 

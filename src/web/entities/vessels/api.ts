@@ -1,4 +1,4 @@
-import type { Vessel, addVessel, changeVessel } from '#contracts/shelf';
+import type { Vessel, addVessel, changeVessel } from '#contracts/vessels';
 import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf } from '#contracts/endpoint';
 import { api } from '../../platform/api';

@@ -1,15 +1,15 @@
 import { MoreHorizontal } from 'lucide-react';
 import { lazy, memo, Suspense, useState } from 'react';
 import { grams, type EpochMs } from '#core/units';
-import type { Phase } from '#core/timing';
+import type { Phase } from '#core/brews';
 import { oneTap } from '../../ui/keys';
-import type { ColumnActs } from './columnActs';
+import type { BrewActs } from './columnActs';
 import { Reach } from './Reach';
 import type { Liquor } from '#core/colour';
 import { tint } from '../../entities/brews/barBrews';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { liquorOf } from '../../entities/brews/liquor';
-import type { Saying, Shown } from '../../entities/brews/status';
+import type { BrewStatus, BarItem } from '../../entities/brews/status';
 import { Tube } from '../../entities/brews/Tube';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
@@ -18,13 +18,13 @@ const MoreMenu = lazy(() => import('./MoreMenu').then((m) => ({ default: m.MoreM
 const TOO_LONG = 5;
 
 /** A brew's own plate: the word over it, the time. Read at two metres. */
-export function Plate({ saying }: { saying: Saying }) {
+export function Plate({ status }: { status: BrewStatus }) {
   return (
     <div className="plate">
-      <span>{saying.over}</span>
-      <b className={saying.figure.length + (saying.late ? 1 : 0) > TOO_LONG ? 'long' : ''}>
-        {saying.late && <i>+</i>}
-        {saying.figure}
+      <span>{status.over}</span>
+      <b className={status.figure.length + (status.late ? 1 : 0) > TOO_LONG ? 'long' : ''}>
+        {status.late && <i>+</i>}
+        {status.figure}
       </b>
     </div>
   );
@@ -34,11 +34,11 @@ const leftOf = (phase: Phase): number | null => ('left' in phase ? phase.left : 
 /** The whole seconds a drawing shows: between them nothing is drawn anew. */
 const secondOf = (phase: Phase): number => ('left' in phase ? Math.floor(phase.elapsed) : 0);
 /** Whose hand was last at it, where it was said. */
-function whoOf({ state, startedBy, pulledBy }: Shown['brew']): string {
+function whoOf({ state, startedBy, pulledBy }: BarItem['brew']): string {
   const who = state.kind === 'pulled' ? pulledBy : startedBy;
   return who?.name ? ` · ${who.name}` : '';
 }
-type Drawn = { shown: Shown; layout: BarLayout; now: EpochMs };
+type Drawn = { shown: BarItem; layout: BarLayout; now: EpochMs };
 
 /** The darkest shade moves first. */
 const shadeOf = (liquor: Liquor | null) => (liquor ? tint(liquor, 5) : '');
@@ -51,7 +51,7 @@ const Standing = memo(
     liquor,
     drained,
   }: {
-    plan: Shown['brew']['plan'];
+    plan: BarItem['brew']['plan'];
     scale: number;
     liquor: Liquor | null;
     drained: boolean;
@@ -78,9 +78,9 @@ const Standing = memo(
 );
 
 /** The drawn part: tube under the pull line, vessel on the shelf, name. Drawn anew once a second. */
-export const Field = memo(
+export const BrewDrawing = memo(
   function Field({
-    shown: { brew, phase, saying },
+    shown: { brew, phase, status },
     layout: { axis, scale, vesselLeft },
     now,
   }: Drawn) {
@@ -92,7 +92,7 @@ export const Field = memo(
       : '';
     const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
     return (
-      <div className={`field ${saying.name}`} style={{ height: axis.height }}>
+      <div className={`field ${status.name}`} style={{ height: axis.height }}>
         {!drained && (
           <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
             <Tube
@@ -117,7 +117,7 @@ export const Field = memo(
         >
           <span
             role="img"
-            aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}
+            aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
           >
             <Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} />
           </span>
@@ -139,12 +139,12 @@ export const Field = memo(
     a.shown.brew === b.shown.brew &&
     a.layout === b.layout &&
     secondOf(a.shown.phase) === secondOf(b.shown.phase) &&
-    a.shown.saying.name === b.shown.saying.name &&
-    a.shown.saying.figure === b.shown.saying.figure,
+    a.shown.status.name === b.shown.status.name &&
+    a.shown.status.figure === b.shown.status.figure,
 );
 
 /** What is seldom done: a plain button until it is touched, for twelve menus are a lot to keep ready. */
-const More = memo(function More({ brew, acts }: { brew: Shown['brew']; acts: ColumnActs }) {
+const More = memo(function More({ brew, acts }: { brew: BarItem['brew']; acts: BrewActs }) {
   const [asked, setAsked] = useState(false);
   const button = (
     <button
@@ -167,7 +167,7 @@ const More = memo(function More({ brew, acts }: { brew: Shown['brew']; acts: Col
 });
 
 /** Under the shelf: plate, the next step in words, detail, the buttons. Drawn anew when a word of it changes. */
-export const Under = memo(
+export const BrewControls = memo(
   function Under({
     shown,
     layout,
@@ -175,12 +175,12 @@ export const Under = memo(
     now,
     locked,
     picked,
-  }: Drawn & { acts: ColumnActs; locked: boolean; picked: boolean }) {
-    const { brew, saying, step } = shown;
+  }: Drawn & { acts: BrewActs; locked: boolean; picked: boolean }) {
+    const { brew, status, step } = shown;
     const look =
-      saying.name === 'late'
+      status.name === 'late'
         ? 'late'
-        : saying.name === 'window' || saying.name === 'past' || saying.name === 'warming'
+        : status.name === 'window' || status.name === 'past' || status.name === 'warming'
           ? 'go'
           : '';
     const stir = !locked && step?.step.kind === 'stir';
@@ -189,22 +189,22 @@ export const Under = memo(
     const pulled = brew.state.kind === 'pulled';
     return (
       <div
-        className={`under ${saying.name} ${picked ? 'picked' : ''}`}
+        className={`under ${status.name} ${picked ? 'picked' : ''}`}
         data-brew={brew.tea.name}
         data-place={brew.place}
       >
-        <Plate saying={saying} />
+        <Plate status={status} />
         <p className="step">
           {stir
             ? `${step.act}, now`
             : layout.full
-              ? beside && saying.name !== 'warming'
+              ? beside && status.name !== 'warming'
                 ? beside.act
-                : saying.brief
-              : saying.step}
+                : status.brief
+              : status.step}
         </p>
         {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={now} />}
-        {!layout.full && (!beside || pulled) && <p className="detail">{saying.detail}</p>}
+        {!layout.full && (!beside || pulled) && <p className="detail">{status.detail}</p>}
         {!layout.full && beside && (
           <div className="step-beside">
             <span>{beside.act}</span>
@@ -242,7 +242,7 @@ export const Under = memo(
               disabled={locked && brew.state.kind === 'warming'}
               onClick={oneTap(() => acts.next(shown))}
             >
-              {saying.act}
+              {status.act}
               {name}
             </button>
           )}
@@ -257,9 +257,9 @@ export const Under = memo(
     a.locked === b.locked &&
     a.picked === b.picked &&
     a.acts === b.acts &&
-    a.shown.saying.figure === b.shown.saying.figure &&
-    a.shown.saying.name === b.shown.saying.name &&
-    a.shown.saying.step === b.shown.saying.step &&
-    a.shown.saying.detail === b.shown.saying.detail &&
+    a.shown.status.figure === b.shown.status.figure &&
+    a.shown.status.name === b.shown.status.name &&
+    a.shown.status.step === b.shown.status.step &&
+    a.shown.status.detail === b.shown.status.detail &&
     a.shown.step?.step.key === b.shown.step?.step.key,
 );

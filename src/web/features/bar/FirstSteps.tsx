@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import type { Tea } from '#contracts/book';
-import type { Vessel } from '#contracts/shelf';
+import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { LevelMark } from '../../ui/LevelMark';
 
 type Props = { teas: readonly Tea[]; vessels: readonly Vessel[]; brewed: boolean };

@@ -3,11 +3,11 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { planAgain } from '#contracts/plan';
 import { minutesText, secondsBetween } from '#core/units';
-import type { ColumnActs } from './columnActs';
+import type { BrewActs } from './columnActs';
 import type { BarBrew } from '../../entities/brews/barBrews';
 
 /** What is done seldom to a brew. */
-export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: ColumnActs }) {
+export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
   // It is mounted by the touch that asks for it.
   const [open, setOpen] = useState(true);
   const { state } = brew;
@@ -70,7 +70,7 @@ function Again({
 }: {
   brew: BarBrew;
   steeped: Parameters<typeof planAgain>[2];
-  acts: ColumnActs;
+  acts: BrewActs;
 }) {
   const { next } = planAgain(brew.plan, brew.tea.style, steeped);
   if (next.kind === 'spent')

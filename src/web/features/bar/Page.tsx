@@ -1,5 +1,5 @@
-import { lotInUse, recipeFor } from '#contracts/chosen';
-import { PLACES } from '#contracts/limits';
+import { lotInUse, recipeFor } from '#contracts/recipeSelection';
+import { BAR_SLOTS } from '#contracts/limits';
 import type { Order } from '#contracts/brews';
 import { methodFor } from '#core/recipes';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
@@ -11,18 +11,18 @@ import { Loading } from '../../ui/Note';
 import { Sheet } from '../../ui/Dialog';
 import { millilitres, minutesText } from '#core/units';
 import { allOf, vesselsInUse } from '../../entities/brews/barBrews';
-import type { ColumnActs } from './columnActs';
-import { Field, Under } from './Column';
+import type { BrewActs } from './columnActs';
+import { BrewDrawing, BrewControls } from './Column';
 import { PhoneRows } from './Phone';
 import { Unsaved } from './Unsaved';
-import { useBar, useHands } from '../../entities/brews/commands';
+import { useBar, useBrewCommands } from '../../entities/brews/commands';
 import { useBarLayout, type BarLayout } from '../../entities/brews/useBarLayout';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { clockText } from '../../ui/days';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { clashesOf, untilNextFigure } from '../../entities/brews/attention';
-import { nextHands, shownAt, type Shown } from '../../entities/brews/status';
+import { sortByUrgency, barItems, type BarItem } from '../../entities/brews/status';
 import { AxisLabels } from '../../entities/brews/Tube';
 import { Cup } from '../../entities/teas/Cup';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
@@ -51,7 +51,7 @@ export function BarPage() {
   const { brews, orders, recent, isLoading } = useBar();
   const now = useNowAt((t) => untilNextFigure(brews, t));
   const layout = useBarLayout(brews.reduce((most, b) => Math.max(most, b.place), brews.length));
-  const hands = useHands();
+  const hands = useBrewCommands();
   const units = useUnits();
   const navigate = useNavigate();
   const { data: book } = useBookQuery();
@@ -60,16 +60,16 @@ export function BarPage() {
   const [open, setOpen] = useState<Open>(null);
   const [picked, setPicked] = useState<number | null>(null);
 
-  const shown: Shown[] = useMemo(
-    () => shownAt(brews, now, units),
+  const shown: BarItem[] = useMemo(
+    () => barItems(brews, now, units),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `units` is made anew each time; its parts are named
     [brews, now, units.volume, units.temperature],
   );
-  const [first, second] = nextHands(shown);
+  const [first, second] = sortByUrgency(shown);
   const latest = useRef({ brews, hands, navigate });
   latest.current = { brews, hands, navigate };
   // The same object for as long as the page stands: a column is drawn anew only for what it shows.
-  const acts: ColumnActs = useMemo(() => {
+  const acts: BrewActs = useMemo(() => {
     const l = () => latest.current;
     return {
       next: (s) =>
@@ -289,29 +289,29 @@ export function BarPage() {
 
   const clash = clashesOf(brews, now)[0];
   const placeOf = (id: string) => brews.find((b) => b.id === id)?.place;
-  const waits = shown.find((s) => s.saying.brief.startsWith('Wait '));
+  const waits = shown.find((s) => s.status.brief.startsWith('Wait '));
   const ahead =
     clash &&
     `Places ${placeOf(clash.first)} and ${placeOf(clash.second)} meet at ${clockText(clash.at)}.`;
   const next = first && (
-    <p className={first.saying.name}>
+    <p className={first.status.name}>
       <b className="font-bold">
         {first.step?.step.kind === 'stir'
           ? 'Stir it now'
           : layout.full
-            ? first.saying.brief
-            : first.saying.step}
+            ? first.status.brief
+            : first.status.step}
         :
       </b>{' '}
       <span className="tea">{first.brew.tea.name}</span>, place {first.brew.place}.
       {(second || ahead) && (
         <span className="then">
           {second &&
-            `Then ${(layout.full ? second.saying.brief : second.saying.step).toLowerCase()}, `}
+            `Then ${(layout.full ? second.status.brief : second.status.step).toLowerCase()}, `}
           {second && <span className="tea">{second.brew.tea.name}</span>}
           {second && `, place ${second.brew.place}. `}
           {ahead}
-          {waits && ` ${waits.saying.brief}, place ${waits.brew.place}.`}
+          {waits && ` ${waits.status.brief}, place ${waits.brew.place}.`}
         </span>
       )}
     </p>
@@ -341,7 +341,7 @@ export function BarPage() {
         <>
           <div className="next">
             {next}
-            {waiting && (taken >= PLACES || layout.kind === 'tablet') && (
+            {waiting && (taken >= BAR_SLOTS || layout.kind === 'tablet') && (
               <button type="button" className="btn" onClick={() => setOpen({ kind: 'queue' })}>
                 Up next {orders.length}
               </button>
@@ -350,10 +350,10 @@ export function BarPage() {
               <button
                 type="button"
                 className="btn go"
-                disabled={taken >= PLACES}
+                disabled={taken >= BAR_SLOTS}
                 onClick={() => navigate('/start')}
               >
-                {taken >= PLACES ? 'Twelve are on' : 'Start a brew'} <kbd>N</kbd>
+                {taken >= BAR_SLOTS ? 'Twelve are on' : 'Start a brew'} <kbd>N</kbd>
               </button>
             )}
           </div>
@@ -387,10 +387,10 @@ export function BarPage() {
 }
 
 type ShelvesProps = {
-  shown: Shown[];
+  shown: BarItem[];
   layout: BarLayout;
   now: ReturnType<typeof useNowAt>;
-  acts: ColumnActs;
+  acts: BrewActs;
   locked: boolean;
   picked: number | null;
   free: React.ReactNode;
@@ -401,7 +401,7 @@ type ShelvesProps = {
  */
 function Shelves({ shown, layout, now, acts, locked, picked, free: inFree }: ShelvesProps) {
   const last = Math.max(SHELF, ...shown.map((s) => s.brew.place));
-  const places = Math.min(PLACES, Math.max(SHELF, Math.ceil(last / SHELF) * SHELF));
+  const places = Math.min(BAR_SLOTS, Math.max(SHELF, Math.ceil(last / SHELF) * SHELF));
   const slots = Array.from(
     { length: Math.ceil(places / layout.columns) * layout.columns },
     (_, i) => shown.find((s) => s.brew.place === i + 1),
@@ -424,7 +424,7 @@ function Shelves({ shown, layout, now, acts, locked, picked, free: inFree }: She
           <AxisLabels axis={layout.axis} />
           {row.map((s, c) =>
             s ? (
-              <Field key={s.brew.id} shown={s} layout={layout} now={now} />
+              <BrewDrawing key={s.brew.id} shown={s} layout={layout} now={now} />
             ) : (
               <div key={c} className="free" style={{ height: layout.axis.height }}>
                 {free === r * layout.columns + c && c > 0 ? inFree : null}
@@ -442,7 +442,7 @@ function Shelves({ shown, layout, now, acts, locked, picked, free: inFree }: She
           <div />
           {row.map((s, c) =>
             s ? (
-              <Under
+              <BrewControls
                 key={s.brew.id}
                 shown={s}
                 layout={layout}
@@ -495,7 +495,7 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
             )
           }
         >
-          <Cup liquor={houseCup(tea, house.recipe)} size={34} />
+          <Cup liquor={houseLiquorOf(tea, house.recipe)} size={34} />
           <span>
             <span className="tea">{tea.name}</span>
             <span className="small">

@@ -3,11 +3,11 @@ import { Link } from 'react-router';
 import { grams, type EpochMs } from '#core/units';
 import { oneTap } from '../../ui/keys';
 import { tint } from '../../entities/brews/barBrews';
-import type { ColumnActs } from './columnActs';
+import type { BrewActs } from './columnActs';
 import { Unsaved } from './Unsaved';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { liquorOf } from '../../entities/brews/liquor';
-import type { Shown } from '../../entities/brews/status';
+import type { BarItem } from '../../entities/brews/status';
 import { Tube } from '../../entities/brews/Tube';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
@@ -21,11 +21,11 @@ export function PhoneRows({
   locked,
   queue,
 }: {
-  shown: Shown[];
+  shown: BarItem[];
   layout: BarLayout;
   now: EpochMs;
-  first: Shown | undefined;
-  acts: ColumnActs;
+  first: BarItem | undefined;
+  acts: BrewActs;
   locked: boolean;
   queue: ReactNode;
 }) {
@@ -34,16 +34,16 @@ export function PhoneRows({
       <Unsaved />
       <div className="rows">
         {shown.map((s) => {
-          const { brew, phase, saying, step } = s;
+          const { brew, phase, status, step } = s;
           const liquor = liquorOf(brew, now);
           const drained = brew.state.kind === 'pulled';
           return (
             <button
               type="button"
-              className={`row ${saying.name}`}
+              className={`row ${status.name}`}
               key={brew.id}
               onClick={oneTap(() => acts.next(s))}
-              aria-label={`${saying.act}: ${brew.tea.name}, ${saying.over.toLowerCase()} ${saying.figure}`}
+              aria-label={`${status.act}: ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
             >
               <span
                 style={{
@@ -99,15 +99,15 @@ export function PhoneRows({
               <span className="w">
                 <span className="tea">{brew.tea.name}</span>
                 <span className="pos">
-                  {step?.step.kind === 'stir' ? `${step.act}, now` : saying.step}
+                  {step?.step.kind === 'stir' ? `${step.act}, now` : status.step}
                   {brew.unsaved ? ' · not saved yet' : ''}
                 </span>
               </span>
               <span className="plate">
-                <span>{saying.short}</span>
-                <b className={saying.figure.length + (saying.late ? 1 : 0) > 4 ? 'long' : ''}>
-                  {saying.late && <i>+</i>}
-                  {saying.figure}
+                <span>{status.short}</span>
+                <b className={status.figure.length + (status.late ? 1 : 0) > 4 ? 'long' : ''}>
+                  {status.late && <i>+</i>}
+                  {status.figure}
                 </b>
               </span>
             </button>
@@ -117,7 +117,7 @@ export function PhoneRows({
       <div className="do-next">
         {first && (
           <p>
-            <b>{first.saying.step}</b>
+            <b>{first.status.step}</b>
             <br />
             <span className="tea">{first.brew.tea.name}</span>, place {first.brew.place}
           </p>
@@ -125,10 +125,10 @@ export function PhoneRows({
         {first && (
           <button
             type="button"
-            className={`btn ${first.saying.name === 'late' ? 'late' : first.saying.name === 'steeping' ? '' : 'go'}`}
+            className={`btn ${first.status.name === 'late' ? 'late' : first.status.name === 'steeping' ? '' : 'go'}`}
             onClick={oneTap(() => acts.next(first))}
           >
-            {first.step?.step.kind === 'stir' ? first.step.done : first.saying.act}
+            {first.step?.step.kind === 'stir' ? first.step.done : first.status.act}
           </button>
         )}
         {queue}

@@ -16,15 +16,15 @@ import {
 import { GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Order } from '#contracts/brews';
-import type { useHands } from '../../entities/brews/commands';
+import type { useBrewCommands } from '../../entities/brews/commands';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
 
 type Props = {
   orders: readonly Order[];
-  hands: ReturnType<typeof useHands>;
+  hands: ReturnType<typeof useBrewCommands>;
   onStart: (o: Order) => void;
   most?: number;
 };
@@ -101,7 +101,7 @@ function Row({
         onKeyDown={onKeyDown}
         aria-label={`Start ${order.teaName}${order.forWhom ? `, ${order.forWhom}` : ''}. Shift with up and down moves it`}
       >
-        {tea?.house ? <Cup liquor={houseCup(tea, tea.house.recipe)} size={30} /> : <span />}
+        {tea?.house ? <Cup liquor={houseLiquorOf(tea, tea.house.recipe)} size={30} /> : <span />}
         <span>
           <span className="tea">{order.teaName}</span>
           <span className="small">

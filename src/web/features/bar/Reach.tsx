@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { brewOf } from '#contracts/plan';
+import { toModelInput } from '#contracts/plan';
 import { CUP, newCup, quickCup } from '#core/quick';
 import { tasteWord } from '#core/taste';
 import { seconds, type EpochMs, type Seconds } from '#core/units';
@@ -10,7 +10,7 @@ import { LevelMark } from '../../ui/LevelMark';
 const cup = newCup();
 /** Predicted strength of a brew, so many seconds on. */
 function strengthAt(brew: BarBrew, time: Seconds): number {
-  quickCup(brewOf(brew.plan, brew.tea.style, time), cup);
+  quickCup(toModelInput(brew.plan, brew.tea.style, time), cup);
   return cup[CUP.strength] as number;
 }
 const WIDTH = 186;

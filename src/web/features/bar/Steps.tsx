@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, type FormEvent } from 'react';
-import { CLOCK_STEPS, standingOf, stepsOf, stepWords, turnsOf } from '#core/timing';
+import { CLOCK_STEPS, stepStates, stepsOf, stepWords, turnsOf } from '#core/brews';
 import {
   celsius,
   minutesText,
@@ -15,12 +15,12 @@ import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { useScaleHere } from '../../platform/scale/scale';
 import { useUnits } from '../../entities/people/session';
 import { type BarBrew } from '../../entities/brews/barBrews';
-import type { useHands } from '../../entities/brews/commands';
+import type { useBrewCommands } from '../../entities/brews/commands';
 import { clockText } from '../../ui/days';
 
 /** Water has begun to go on when the scale has risen by so much, g. */
 const POURING = 8;
-type Hands = ReturnType<typeof useHands>;
+type Hands = ReturnType<typeof useBrewCommands>;
 const STANDING = { done: 'done', skipped: 'left out', now: 'now', ahead: '' } as const;
 
 /** Every step of a brew with how it stands: confirmed, left out, weighed; and what a thermometer in it says. */
@@ -37,7 +37,7 @@ export function Steps({
 }) {
   const units = useUnits();
   const [weighing, setWeighing] = useState(false);
-  const stood = standingOf(stepsOf(brew.plan), brew.state, brew.marks);
+  const stood = stepStates(stepsOf(brew.plan), brew.state, brew.marks);
   const on = 'waterOn' in brew.state ? brew.state.waterOn : null;
   const took = (weight: number) => {
     const g = grams(weight);
@@ -59,23 +59,23 @@ export function Steps({
           return (
             <li
               key={s.key}
-              className={s.standing}
-              aria-current={s.standing === 'now' ? 'step' : undefined}
+              className={s.state}
+              aria-current={s.state === 'now' ? 'step' : undefined}
             >
               <span>
                 <b>{words.act}</b>
                 <span className="small">
                   {[
                     s.due !== null && s.due > 0 ? minutesText(s.due) : '',
-                    STANDING[s.standing],
-                    s.mark?.grams ? `${numberText(s.mark.grams)} g` : '',
+                    STANDING[s.state],
+                    s.record?.grams ? `${numberText(s.record.grams)} g` : '',
                     at,
                   ]
                     .filter(Boolean)
                     .join(', ')}
                 </span>
               </span>
-              {!CLOCK_STEPS.has(s.kind) && s.mark === null && (
+              {!CLOCK_STEPS.has(s.kind) && s.record === null && (
                 <span className="flex gap-2">
                   {s.kind === 'weigh' && (
                     <button

@@ -4,7 +4,7 @@ import { useUnits } from '../../entities/people/session';
 import { useAppSelector } from '../../platform/store';
 import { allowSound, useAlarms, useWakeLock } from './alarms';
 import { useBar } from '../../entities/brews/commands';
-import { nextHands, shownAt } from '../../entities/brews/status';
+import { sortByUrgency, barItems } from '../../entities/brews/status';
 
 /** Works in every place: rings, tells the screen reader, keeps the screen on, shows the time in the tab. */
 export function BarWatch({ place }: { place: string }) {
@@ -19,21 +19,21 @@ export function BarWatch({ place }: { place: string }) {
     addEventListener('keydown', allowSound, { once: true });
   }, []);
   const shown = useMemo(
-    () => shownAt(brews, now, { volume, temperature }),
+    () => barItems(brews, now, { volume, temperature }),
     [brews, now, volume, temperature],
   );
   const title = useMemo(() => {
-    const next = nextHands(shown.filter((s) => s.saying.name !== 'pulled'))[0];
+    const next = sortByUrgency(shown.filter((s) => s.status.name !== 'pulled'))[0];
     return next
-      ? `${next.saying.late ? '+' : ''}${next.saying.figure} ${next.brew.tea.name} · Limnos`
+      ? `${next.status.late ? '+' : ''}${next.status.figure} ${next.brew.tea.name} · Limnos`
       : `${place} · Limnos`;
   }, [shown, place]);
   useEffect(() => {
     document.title = title;
   }, [title]);
-  const due = shown.some((s) => s.saying.name === 'late')
+  const due = shown.some((s) => s.status.name === 'late')
     ? 'late'
-    : shown.some((s) => s.saying.name === 'past' || s.saying.name === 'window')
+    : shown.some((s) => s.status.name === 'past' || s.status.name === 'window')
       ? 'due'
       : null;
   return (

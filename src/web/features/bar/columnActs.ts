@@ -1,9 +1,9 @@
 import type { BarBrew } from '../../entities/brews/barBrews';
-import type { Shown } from '../../entities/brews/status';
+import type { BarItem } from '../../entities/brews/status';
 
 /** What a hand can do to a brew on the bar. */
-export type ColumnActs = {
-  next: (s: Shown) => void;
+export type BrewActs = {
+  next: (s: BarItem) => void;
   right: (b: BarBrew) => void;
   step: (b: BarBrew, key: string, outcome: 'done' | 'skipped', words: string) => void;
   steps: (b: BarBrew) => void;

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Tea, Version } from '#contracts/book';
+import type { Tea, Version } from '#contracts/teas';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { Note } from '../../ui/Note';
 import { useMove } from './useMove';

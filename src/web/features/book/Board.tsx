@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
-import type { Vessel } from '#contracts/shelf';
+import type { Tea, Version } from '#contracts/teas';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Vessel } from '#contracts/vessels';
 import { cardFaultWords } from '#contracts/plan';
 import {
   boardOf,
@@ -32,7 +32,7 @@ import { LeafMakes, Takes } from './BoardTakes';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { clockText } from '../../ui/days';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
@@ -251,7 +251,7 @@ function Board({
                       bowl={false}
                       fill={p.water}
                       leaf={p.card.leaf}
-                      liquor={houseCup(tea, house.recipe)}
+                      liquor={houseLiquorOf(tea, house.recipe)}
                       level
                     />
                     <p>
@@ -298,7 +298,7 @@ function Board({
                     label=""
                     bowl={false}
                     fill={card.kind === 'card' ? v.mark : undefined}
-                    liquor={houseCup(tea, house.recipe)}
+                    liquor={houseLiquorOf(tea, house.recipe)}
                   />
                 </td>
               );

@@ -1,6 +1,6 @@
-import type { Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
-import type { Vessel } from '#contracts/shelf';
+import type { Tea, Version } from '#contracts/teas';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Vessel } from '#contracts/vessels';
 import { cardOf } from '#contracts/plan';
 import {
   densityOf,

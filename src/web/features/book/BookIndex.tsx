@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import { labOf } from '#core/colour';
 import { isCold } from '#core/recipes';
 import { styleOf } from '#core/styles';
@@ -10,7 +10,7 @@ import { degrees, minutesText } from '#core/units';
 import { useSession, useUnits } from '../../entities/people/session';
 import { Nothing } from '../../ui/Note';
 import { matches } from '../../ui/PickList';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { useBar } from '../../entities/brews/commands';
 import { Cup } from '../../entities/teas/Cup';
 
@@ -34,7 +34,7 @@ const lastAt = (recent: readonly { teaId: string }[], t: Tea) => {
   return i < 0 ? recent.length : i;
 };
 const familyOf = (t: Tea) => FAMILIES.indexOf(styleOf(t.style).family);
-const lightness = (t: Tea) => (t.house ? labOf(houseCup(t, t.house.recipe))[0] : 100);
+const lightness = (t: Tea) => (t.house ? labOf(houseLiquorOf(t, t.house.recipe))[0] : 100);
 
 /** So many are drawn at once; the rest as they are scrolled to. */
 const PAGE = 24;
@@ -73,7 +73,7 @@ const Line = memo(function Line({ tea, heading, on, lit, scale }: LineProps) {
         className={lit ? 'lit' : undefined}
         aria-current={on ? 'true' : undefined}
       >
-        {tea.house ? <Cup liquor={houseCup(tea, tea.house.recipe)} size={32} /> : <span />}
+        {tea.house ? <Cup liquor={houseLiquorOf(tea, tea.house.recipe)} size={32} /> : <span />}
         <span className="tea">{tea.name}</span>
         <span className="n">
           {tea.house

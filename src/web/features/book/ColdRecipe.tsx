@@ -1,5 +1,5 @@
-import type { Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
+import type { Tea, Version } from '#contracts/teas';
+import { measureOf } from '#contracts/recipeSelection';
 import { cardFaultWords } from '#contracts/plan';
 import {
   glassWords,

@@ -1,16 +1,16 @@
 import { Link } from 'react-router';
-import type { Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
-import type { Vessel } from '#contracts/shelf';
-import { askedOf, cardFaultWords, cardOf } from '#contracts/plan';
+import type { Tea, Version } from '#contracts/teas';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Vessel } from '#contracts/vessels';
+import { toCardInput, cardFaultWords, cardOf } from '#contracts/plan';
 import { bagsText, densityOf, gramsPerSpoon, matchedCup, quartersText } from '#core/recipes';
 import { leafFor, SCHOOL_REASON, SCHOOL_WORDS, taperExponent, type KnownPour } from '#core/scaling';
 import { minutesText, numberText, temperatureText, volumeText, type Grams } from '#core/units';
 import { useSession, useUnits } from '../../entities/people/session';
 import { Nothing } from '../../ui/Note';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { useVesselsQuery } from '../../entities/vessels/api';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** A school is told apart where its leaf differs by this share, or its time by so many seconds. */
@@ -30,7 +30,7 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
   const known = knownOf(house, vessels) ?? { pour: null, words: '' };
   const otherSchools = (v: Vessel, leaf: Grams): string => {
     const others: string[] = [];
-    const asked = askedOf({
+    const asked = toCardInput({
       tea,
       version: house,
       vessel: v,
@@ -106,7 +106,7 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
                     label=""
                     bowl={false}
                     fill={card.kind === 'card' ? v.mark : undefined}
-                    liquor={houseCup(tea, house.recipe)}
+                    liquor={houseLiquorOf(tea, house.recipe)}
                   />
                 </td>
               );
@@ -164,7 +164,7 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
       {vessels.length > 0 && (
         <p className="small mt-1">
           Matched: leaf and time that give {known.words} in that vessel’s own heat, by the model (
-          {standingOf(tea).toLowerCase()}).{' '}
+          {predictionBasis(tea).toLowerCase()}).{' '}
           {vessels.some((v) => v.infuser === 'free')
             ? `${SCHOOL_REASON.lifted} ${SCHOOL_REASON.leftIn}`
             : SCHOOL_REASON.lifted}

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import { failureOf } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { useDropPhotoMutation } from '../../entities/teas/editApi';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
-import type { Lot, LotFields, Tea, TeaPage } from '#contracts/book';
-import { lotInUse } from '#contracts/chosen';
+import type { Lot, LotFields, Tea, TeaPage } from '#contracts/teas';
+import { lotInUse } from '#contracts/recipeSelection';
 import { densityOf, gramsPerSpoon, METHODS } from '#core/recipes';
 import { dayFault, lotNow, LOT_STATES, LOT_WORDS, type LotState } from '#core/teas';
 import { numberText } from '#core/units';

@@ -1,7 +1,7 @@
-import type { MeasuredColour as Measured, Tea } from '#contracts/book';
+import type { MeasuredColour as Measured, Tea } from '#contracts/teas';
 import { deltaE00, hexOf, labOf } from '#core/colour';
 import { numberText } from '#core/units';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 
 /** The house's own measured colour beside the predicted one, at the same depth, with how far apart they are. */
 export function MeasuredColour({
@@ -13,7 +13,7 @@ export function MeasuredColour({
 }) {
   const predicted =
     tea.house && light === 'D65'
-      ? labOf(houseCup({ style: tea.style, fitted: tea.fitted }, tea.house.recipe), depthCm)
+      ? labOf(houseLiquorOf({ style: tea.style, fitted: tea.fitted }, tea.house.recipe), depthCm)
       : null;
   return (
     <p className="flex items-center gap-3" data-testid="measured-colour">

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Vessel } from '#contracts/shelf';
+import type { Vessel } from '#contracts/vessels';
 import type { Packet, PacketLeaf, PacketMeaning, PacketWater, TimeRange } from '#core/packets';
 import { packetOnLeaf, type Method, type Recipe, type Weighing } from '#core/recipes';
 import { styleOf, type StyleId } from '#core/styles';

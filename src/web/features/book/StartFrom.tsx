@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import {
   knownGoodStart,
   startingRecipe,

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { LIGHTS, type MeasuredColour, type Tea, type TeaFields } from '#contracts/book';
+import { LIGHTS, type MeasuredColour, type Tea, type TeaFields } from '#contracts/teas';
 import { METHODS, METHOD_NAMES, startingRecipe, type Recipe } from '#core/recipes';
 import { STYLE_IDS, styleOf, type StyleId } from '#core/styles';
 import {
@@ -18,7 +18,7 @@ import {
   type Trait,
 } from '#core/teas';
 import { grams, numberText, parseNumber } from '#core/units';
-import { bagOf } from '#contracts/chosen';
+import { bagOf } from '#contracts/recipeSelection';
 import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';

@@ -1,8 +1,8 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { LeadNote, Tea, Version } from '#contracts/book';
-import { bagOf, measureOf } from '#contracts/chosen';
+import type { LeadNote, Tea, Version } from '#contracts/teas';
+import { bagOf, measureOf } from '#contracts/recipeSelection';
 import {
   isCold,
   handlingWords,
@@ -20,7 +20,7 @@ import { useSession, useUnits } from '../../entities/people/session';
 import { dayText, clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { InOurVessels } from './InOurVessels';
 import { LeafPhoto } from './LeafPhoto';
 import { Lots } from './Lots';
@@ -33,7 +33,7 @@ import { useMove } from './useMove';
 import { VersionForm } from './VersionForm';
 import { useSettleNoteMutation } from '../../entities/teas/api';
 import { useTeaQuery } from '../../entities/teas/api';
-import { houseCup, liquorAfter } from '../../entities/teas/liquor';
+import { houseLiquorOf, liquorAfter } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
 import { SteepRule } from '../../entities/brews/SteepRule';
 
@@ -98,7 +98,7 @@ export function TeaView({ id }: { id: string }) {
   return (
     <section className="tea-page" aria-label={tea.name}>
       <div className="tea-head">
-        {tea.house && <Cup liquor={houseCup(tea, tea.house.recipe)} size={68} />}
+        {tea.house && <Cup liquor={houseLiquorOf(tea, tea.house.recipe)} size={68} />}
         <div className="tea-name">
           <h1>{tea.name}</h1>
           <p className="small">
@@ -162,7 +162,7 @@ export function TeaView({ id }: { id: string }) {
       {house && !isCold(at) && <InOurVessels tea={tea} house={house} />}
       {tea.house && at === tea.method && (
         <p className="small mt-2">
-          {standingOf(tea)}.{' '}
+          {predictionBasis(tea)}.{' '}
           {role !== 'trainee' && (
             <>
               <Link className="underline" to={`/book/${id}/fit`}>
@@ -356,7 +356,7 @@ function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
         liquorAfter={(s) => liquorAfter(tea, recipe, s)}
       />
       <p className="small">
-        Cup colour: {tea.swatches ? 'as measured here' : standingOf(tea).toLowerCase()}.{' '}
+        Cup colour: {tea.swatches ? 'as measured here' : predictionBasis(tea).toLowerCase()}.{' '}
         {recipe.later.length > 0 &&
           `Later steeps at ${recipe.later.map((w) => minutesText(w.best)).join(', ')}. `}
         {recipe.warm ? 'Vessel warmed. ' : ''}
@@ -394,9 +394,9 @@ function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boolean }) {
         </p>
         {!isCold(v.method) && (
           <Cup
-            liquor={houseCup(tea, recipe)}
+            liquor={houseLiquorOf(tea, recipe)}
             size={40}
-            label={`Predicted cup, ${standingOf(tea).toLowerCase()}`}
+            label={`Predicted cup, ${predictionBasis(tea).toLowerCase()}`}
           />
         )}
         {v.state === 'trial' && (

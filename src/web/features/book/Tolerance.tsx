@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
+import type { Tea, Version } from '#contracts/teas';
+import { measureOf } from '#contracts/recipeSelection';
 import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes';
 import { numberText } from '#core/units';
 import { attentionOf, USUAL, type ErrorSource, type Scatter, type Study } from '#core/tolerance';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { studyTolerance } from './tolerance/tolerance';
 import { usePullsQuery } from '../../entities/brews/api';
 import { LevelMark } from '../../ui/LevelMark';
@@ -100,7 +100,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
             ))}
           </div>
           <p className="small">
-            Bracket: two cups in three. {standingOf(tea)}; spoon{' '}
+            Bracket: two cups in three. {predictionBasis(tea)}; spoon{' '}
             {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of
             strength is just noticed.
           </p>

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { LeadNote, Tea, Version } from '#contracts/book';
-import { bagOf, measureOf } from '#contracts/chosen';
+import type { LeadNote, Tea, Version } from '#contracts/teas';
+import { bagOf, measureOf } from '#contracts/recipeSelection';
 import { usePacket } from './Packet';
 import { METHODS, startingRecipe, type Method } from '#core/recipes';
-import { verdictWords } from '#core/correction';
+import { verdictWords } from '#core/corrections';
 import { styleOf } from '#core/styles';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { useUnits } from '../../entities/people/session';

@@ -1,7 +1,7 @@
 import { USES_COUNTED } from '#contracts/limits';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Tea, TeaPage, Version } from '#contracts/book';
+import type { Tea, TeaPage, Version } from '#contracts/teas';
 import { brewCup } from '#core/cup';
 import { houseBrew, isCold, lineDiffers, METHOD_NAMES, METHODS, recipeLines } from '#core/recipes';
 import { colourOfBrew } from '#core/colour';
@@ -11,7 +11,7 @@ import { DifferenceBars, differenceSentence } from '../../entities/brews/Differe
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { BackForm } from './BackForm';
 import { useTeaQuery } from '../../entities/teas/api';
 import { liquorAfter } from '../../entities/teas/liquor';
@@ -289,7 +289,7 @@ function TwoCups({
           </h2>
           <DifferenceBars cup={cupB} held={cupA} what={`version ${left.number}`} />
           <p className="text-[17px]" data-testid="versions-words">
-            {differenceSentence(cupB, cupA)} <span className="small">{standingOf(tea)}.</span>
+            {differenceSentence(cupB, cupA)} <span className="small">{predictionBasis(tea)}.</span>
           </p>
         </>
       )}

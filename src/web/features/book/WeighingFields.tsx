@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
-import type { WeighingFields as Weighed } from '#contracts/book';
-import type { HouseSpoon } from '#contracts/instruments';
+import type { WeighingFields as Weighed } from '#contracts/teas';
+import type { HouseSpoon } from '#contracts/kettles';
 import {
   densityOf,
   doubtWeighing,

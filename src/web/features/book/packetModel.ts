@@ -1,6 +1,6 @@
-import type { HouseSpoon } from '#contracts/instruments';
-import type { Site } from '#contracts/house';
-import type { Vessel } from '#contracts/shelf';
+import type { HouseSpoon } from '#contracts/kettles';
+import type { Site } from '#contracts/sites';
+import type { Vessel } from '#contracts/vessels';
 import { packetMeanings, readPacket, type Packet, type PacketMeaning } from '#core/packets';
 import {
   densityOf,

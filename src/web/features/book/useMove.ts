@@ -1,4 +1,4 @@
-import type { moveVersion, Tea, Version } from '#contracts/book';
+import type { moveVersion, Tea, Version } from '#contracts/teas';
 import type { BodyOf } from '#contracts/endpoint';
 import { failureOf } from '../../platform/api';
 import { useAppDispatch } from '../../platform/store';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Tea, TeaSwatches } from '#contracts/book';
+import type { Tea, TeaSwatches } from '#contracts/teas';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { simulatedReader } from '#core/camera';
 import { CUP_DEPTH_CM, deltaE00, hexOf, labOf, type Lab } from '#core/colour';
@@ -21,7 +21,7 @@ import { toastShown } from '../../platform/toasts';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing, Note } from '../../ui/Note';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { useSetSwatchesMutation } from '../../entities/teas/editApi';
 import { useBookQuery } from '../../entities/teas/api';
 import { useHouseQuery } from '../../entities/people/api';
@@ -103,8 +103,8 @@ function Colours({ tea, recipe }: { tea: Tea; recipe: Recipe }) {
             </>
           ) : (
             <>
-              <b>Predicted, not measured.</b> {standingOf(tea)}. A colour reader’s figures of four
-              cups put this house’s own in their place.
+              <b>Predicted, not measured.</b> {predictionBasis(tea)}. A colour reader’s figures of
+              four cups put this house’s own in their place.
             </>
           )}
         </p>

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { FitCup } from '#contracts/fits';
-import { predict } from '#core/correction';
+import { predict } from '#core/corrections';
 import type { FitScore } from '#core/fitting';
 import { houseBrew, type Recipe } from '#core/recipes';
 import type { KnownTea, Multipliers, StyleId } from '#core/styles';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import type { FitCup, KeptFit, TeaFitPage } from '#contracts/fits';
 import {
   FIT_SCORES,
@@ -10,7 +10,7 @@ import {
   teachMore,
   type FitScore,
 } from '#core/fitting';
-import { ATTRIBUTES, predict } from '#core/correction';
+import { ATTRIBUTES, predict } from '#core/corrections';
 import { houseBrew, type Recipe } from '#core/recipes';
 import { differenceWords } from '#core/taste';
 import { brewCup } from '#core/cup';
@@ -29,7 +29,7 @@ import { useFitQuery } from '../../entities/fits/api';
 import { useMoveFitMutation } from '../../entities/fits/api';
 import { useUseFitMutation } from '../../entities/fits/api';
 import { useBookQuery } from '../../entities/teas/api';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
 
 /** A tea fitted to this house: its cups, what they teach, before and after; used or set aside. */
@@ -304,13 +304,13 @@ function Learnt({
           </dl>
           <div className="fit-cups-pair">
             <span>
-              <Cup size={64} liquor={houseCup({ style: tea.style, fitted: null }, recipe)} />
+              <Cup size={64} liquor={houseLiquorOf({ style: tea.style, fitted: null }, recipe)} />
               before
             </span>
             <span>
               <Cup
                 size={64}
-                liquor={houseCup({ style: tea.style, fitted: fit.multipliers }, recipe)}
+                liquor={houseLiquorOf({ style: tea.style, fitted: fit.multipliers }, recipe)}
               />
               after
             </span>

@@ -1,4 +1,4 @@
-import type { OwnUnits } from '#contracts/house';
+import type { OwnUnits } from '#contracts/sites';
 import type { z } from 'zod';
 import { failureOf } from '../../platform/api';
 import { useSession } from '../../entities/people/session';

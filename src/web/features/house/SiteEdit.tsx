@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Site } from '#contracts/house';
+import type { Site } from '#contracts/sites';
 import { fieldFaults } from '../../platform/api';
 import { History } from '../../entities/history/History';
 import { newId } from '../../platform/ids';

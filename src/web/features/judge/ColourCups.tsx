@@ -1,4 +1,4 @@
-import { COLOUR_STEPS, type Mark, type Verdict } from '#core/correction';
+import { COLOUR_STEPS, type Mark, type Verdict } from '#core/corrections';
 import type { Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
 import { swatchOf } from '../../entities/teas/liquor';

@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { brewOf } from '#contracts/plan';
-import { SPLIT_SHARES, splitCup, type CupInHand as Rescued } from '#core/correction';
+import { toModelInput } from '#contracts/plan';
+import { SPLIT_SHARES, splitCup, type CupInHand as Rescued } from '#core/corrections';
 import { diluted } from '#core/colour';
 import { brewCup } from '#core/cup';
 import { cupWords } from '#core/taste';
@@ -98,7 +98,7 @@ const SHARE_WORDS: readonly string[] = ['a fifth', 'a quarter', 'a third', 'half
 function SplitInHand({ brew, cup }: { brew: BarBrew; cup: Rescued }) {
   const units = useUnits();
   const [share, setShare] = useState(cup.share ?? 0.5);
-  const brewed = useMemo(() => brewOf(brew.plan, brew.tea.style, steepedFor(brew)), [brew]);
+  const brewed = useMemo(() => toModelInput(brew.plan, brew.tea.style, steepedFor(brew)), [brew]);
   const inCup = millilitres(Math.min(CUPFUL, brew.plan.liquor));
   const split = splitCup(brewed, brewCup(brewed), inCup, share);
   const ml = (v: number) => volumeText(millilitres(v), units.volume);

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { brewOf, knownFrom } from '#contracts/plan';
+import { toModelInput, knownFrom } from '#contracts/plan';
 import {
   ALL_RIGHT,
   COLOUR_STEPS,
@@ -10,7 +10,7 @@ import {
   type Mark,
   type Proposal,
   type Verdict,
-} from '#core/correction';
+} from '#core/corrections';
 import type { ColouredBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
 import type { KnownTea } from '#core/styles';
@@ -20,13 +20,13 @@ import { now } from '../../platform/clock';
 import { useUnits } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { RunningStrip } from '../../entities/brews/RunningStrip';
 import { TasteBoard } from '../../entities/brews/TasteBoard';
 import { ColourCups } from './ColourCups';
 import { proposalFor } from '../../entities/brews/proposal';
 import { CupInHand } from './CupInHand';
-import { useBar, useHands } from '../../entities/brews/commands';
+import { useBar, useBrewCommands } from '../../entities/brews/commands';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { LevelMark } from '../../ui/LevelMark';
 
@@ -64,7 +64,7 @@ export function JudgePage() {
 function Judge({ brew }: { brew: BarBrew }) {
   const [verdict, setVerdict] = useState<Verdict>(ALL_RIGHT);
   const [remark, setRemark] = useState('');
-  const hands = useHands();
+  const hands = useBrewCommands();
   const navigate = useNavigate();
   const units = useUnits();
   const { plan, state } = brew;
@@ -73,7 +73,7 @@ function Judge({ brew }: { brew: BarBrew }) {
       ? secondsBetween(state.waterOn, state.pulled)
       : secondsBetween(now(), now());
   const brewed = useMemo(
-    () => brewOf(plan, brew.tea.style, steeped),
+    () => toModelInput(plan, brew.tea.style, steeped),
     [plan, brew.tea.style, steeped],
   );
   const proposing = (v: Verdict) => proposalFor(brew, v, brewed);
@@ -183,7 +183,7 @@ function Judge({ brew }: { brew: BarBrew }) {
         {!right && (
           <p className="small">
             {proposal.expected
-              ? `Solid: this cup. Outlined: what the change should give. ${standingOf({ fitted: plan.fitted ?? null })}. `
+              ? `Solid: this cup. Outlined: what the change should give. ${predictionBasis({ fitted: plan.fitted ?? null })}. `
               : 'Rule of the trade, not a prediction. '}
             {proposal.second
               ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).`
@@ -244,7 +244,7 @@ function Expect({
         {off.length ? capital(`${off.join(', ')} than its house cup.`) : 'As the house cup.'}
       </p>
       <p>
-        {capital(cupWords(now))}. <span className="small">{standingOf({ fitted })}.</span>
+        {capital(cupWords(now))}. <span className="small">{predictionBasis({ fitted })}.</span>
       </p>
     </div>
   );

@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Brew, Happened } from '#contracts/brews';
 import { knownFrom } from '#contracts/plan';
 import { pathOf, ROUTES } from '#contracts/routes';
-import { verdictWords, COLOUR_STEPS } from '#core/correction';
+import { verdictWords, COLOUR_STEPS } from '#core/corrections';
 import { minutesText, numberText, readingText, secondsBetween, volumeText } from '#core/units';
 import { now } from '../../platform/clock';
 import { failureOf } from '../../platform/api';
@@ -17,9 +17,9 @@ import { HeatCourse, plannedHeat, TimeLine } from './TimeLine';
 import { useDropBrewPhotoMutation } from '../../entities/brews/logApi';
 import { useBrewQuery } from '../../entities/brews/api';
 import { BrewWorking } from '../../entities/brews/BrewWorking';
-import { houseCup, swatchOf } from '../../entities/teas/liquor';
+import { houseLiquorOf, swatchOf } from '../../entities/teas/liquor';
 import { liquorOf } from '../../entities/brews/liquor';
-import { useHands } from '../../entities/brews/commands';
+import { useBrewCommands } from '../../entities/brews/commands';
 import { Cup } from '../../entities/teas/Cup';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
@@ -191,7 +191,7 @@ function WhatHappened({
             judged: {COLOUR_STEPS.find((c) => c.mark === verdict.colour)?.word}
           </div>
           <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]">
-            <Cup liquor={houseCup(knownFrom(plan, brew.tea.style), plan.recipe)} size={92} />
+            <Cup liquor={houseLiquorOf(knownFrom(plan, brew.tea.style), plan.recipe)} size={92} />
             house
           </div>
         </div>
@@ -335,7 +335,7 @@ function CupPhoto({ brewId, photo }: { brewId: string; photo: { id: string; by: 
 }
 /** Dissolved solids typed from a refractometer: part of what a tea is fitted by. */
 function Refractometer({ brew }: { brew: Brew }) {
-  const hands = useHands();
+  const hands = useBrewCommands();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
   const read = readSolids(typed);

@@ -1,14 +1,14 @@
 import { Link } from 'react-router';
 import type { Brew } from '#contracts/brews';
 import { knownFrom } from '#contracts/plan';
-import { verdictWords } from '#core/correction';
+import { verdictWords } from '#core/corrections';
 import { grams, minutesText, secondsBetween } from '#core/units';
 import { degrees } from '#core/units';
 import { useUnits } from '../../entities/people/session';
 import { now } from '../../platform/clock';
 import { clockText } from '../../ui/days';
 import { liquorOf } from '../../entities/brews/liquor';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
 import { LevelMark } from '../../ui/LevelMark';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
@@ -68,7 +68,8 @@ export function FromBest({ brew }: { brew: Brew }) {
 export function LogRow({ brew }: { brew: Brew }) {
   const units = useUnits();
   const { plan } = brew;
-  const liquor = liquorOf(brew, now()) ?? houseCup(knownFrom(plan, brew.tea.style), plan.recipe);
+  const liquor =
+    liquorOf(brew, now()) ?? houseLiquorOf(knownFrom(plan, brew.tea.style), plan.recipe);
   const verdict = brew.verdict ? verdictWords(brew.verdict) : 'not judged';
   return (
     <Link className="log-row" to={`/log/${brew.id}`}>

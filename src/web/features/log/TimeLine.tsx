@@ -1,10 +1,10 @@
 import type { Brew } from '#contracts/brews';
-import { brewOf } from '#contracts/plan';
+import { toModelInput } from '#contracts/plan';
 import { colourOfBrew, tint } from '#core/colour';
-import { verdictWords } from '#core/correction';
+import { verdictWords } from '#core/corrections';
 import { heatOf } from '#core/cup';
 import { heatAfter } from '#core/extraction';
-import { COOL_TO_JUDGE, stepsOf, stepWords } from '#core/timing';
+import { COOL_TO_JUDGE, stepsOf, stepWords } from '#core/brews';
 import {
   degrees,
   minutesText,
@@ -196,7 +196,7 @@ export function TimeLine({ brew }: { brew: Brew }) {
               y={bottom}
               width={(x(shown) - x(0)) / strips + 0.8}
               height="18"
-              fill={tint(colourOfBrew(brewOf(brew.plan, brew.tea.style, s), s))}
+              fill={tint(colourOfBrew(toModelInput(brew.plan, brew.tea.style, s), s))}
             />
           );
         })}
@@ -234,7 +234,7 @@ export function TimeLine({ brew }: { brew: Brew }) {
  */
 export function plannedHeat(brew: Brew, s: number): Celsius | null {
   if (s < 0) return null;
-  const b = brewOf(brew.plan, brew.tea.style, seconds(s));
+  const b = toModelInput(brew.plan, brew.tea.style, seconds(s));
   return heatAfter(heatOf(b), b.water, seconds(s));
 }
 

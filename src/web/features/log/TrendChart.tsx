@@ -5,7 +5,7 @@ import { thinned } from '#core/trends';
 import { numberText } from '#core/units';
 import { dayText } from '../../ui/days';
 import { useBookQuery } from '../../entities/teas/api';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 
 const [W, LEFT, RIGHT] = [836, 64, 26];
 const [TOP, BASE, STEPS] = [26, 296, 430];
@@ -54,7 +54,7 @@ export function TrendChart({
     () =>
       new Map(
         (book?.teas ?? []).flatMap((t) =>
-          t.house ? [[t.id, tint(houseCup(t, t.house.recipe))]] : [],
+          t.house ? [[t.id, tint(houseLiquorOf(t, t.house.recipe))]] : [],
         ),
       ),
     [book],

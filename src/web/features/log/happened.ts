@@ -1,6 +1,6 @@
 import type { Brew, Happened } from '#contracts/brews';
-import { verdictWords } from '#core/correction';
-import { stepsOf, stepWords } from '#core/timing';
+import { verdictWords } from '#core/corrections';
+import { stepsOf, stepWords } from '#core/brews';
 import { minutesText, numberText, readingText } from '#core/units';
 import type { useUnits } from '../../entities/people/session';
 import { signedPercent, strengthWords } from '../../entities/brews/strength';

@@ -1,4 +1,4 @@
-import type { ProposedLever } from '#core/correction';
+import type { ProposedLever } from '#core/corrections';
 
 /** What a correction turns, in a few words. */
 export const LEVER_WORDS: Readonly<Record<ProposedLever, string>> = {

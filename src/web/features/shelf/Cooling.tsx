@@ -1,5 +1,5 @@
 import { Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts';
-import type { Kettle } from '#contracts/instruments';
+import type { Kettle } from '#contracts/kettles';
 import { waitUntil } from '#core/heat';
 import { celsius, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
 import { curveOf, scaledRate, type KettleFacts } from './kettle';

@@ -1,4 +1,4 @@
-import type { Kettle } from '#contracts/instruments';
+import type { Kettle } from '#contracts/kettles';
 
 /** A kettle in section, from its own proportions: water to where it is usually filled. */
 export function KettleDrawing({ kettle }: { kettle: Pick<Kettle, 'kind' | 'volume' | 'name'> }) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { KETTLE_KINDS, type Kettle, type KettleFields } from '#contracts/instruments';
+import { KETTLE_KINDS, type Kettle, type KettleFields } from '#contracts/kettles';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import { celsius, numberText, parseNumber, parseVolume, volumeText } from '#core/units';
 import { fieldFaults } from '../../platform/api';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Kettle } from '#contracts/instruments';
-import type { Site } from '#contracts/house';
+import type { Kettle } from '#contracts/kettles';
+import type { Site } from '#contracts/sites';
 import { MATERIALS, POUR_LOSS } from '#core/heat';
 import { capital, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import { failureOf } from '../../platform/api';

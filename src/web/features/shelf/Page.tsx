@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { INFUSERS } from '#core/vessels';
 import { MATERIALS } from '#core/heat';
 import { volumeText } from '#core/units';
-import type { Vessel } from '#contracts/shelf';
+import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { Kettles } from './Kettles';

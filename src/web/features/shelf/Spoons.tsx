@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { HouseSpoon } from '#contracts/instruments';
+import type { HouseSpoon } from '#contracts/kettles';
 import { millilitres, numberText, parseWithin } from '#core/units';
 import { fieldFaults } from '../../platform/api';
 import { History } from '../../entities/history/History';

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Kettle } from '#contracts/instruments';
+import type { Kettle } from '#contracts/kettles';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { siteBoiling } from '#core/recipes';

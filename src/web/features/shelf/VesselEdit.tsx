@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import type { Vessel } from '#contracts/shelf';
+import type { Vessel } from '#contracts/vessels';
 import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
 import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
 import { parseVolume } from '#core/units';

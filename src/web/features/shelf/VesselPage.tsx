@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Vessel } from '#contracts/shelf';
+import type { Vessel } from '#contracts/vessels';
 import { cardOf } from '#contracts/plan';
 import { engagedHeatCapacity, firstContact, MATERIALS } from '#core/heat';
 import { siteBoiling } from '#core/recipes';

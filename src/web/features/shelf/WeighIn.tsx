@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Vessel, VesselFields } from '#contracts/shelf';
-import { volumeWeighed } from '#core/scale';
+import type { Vessel, VesselFields } from '#contracts/vessels';
+import { volumeWeighed } from '#core/weighing';
 import {
   celsius,
   grams,

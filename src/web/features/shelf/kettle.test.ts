@@ -1,4 +1,4 @@
-import type { Kettle } from '#contracts/instruments';
+import type { Kettle } from '#contracts/kettles';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { celsius, millilitres, seconds } from '#core/units';

@@ -1,5 +1,5 @@
-import type { Kettle } from '#contracts/instruments';
-import type { Site } from '#contracts/house';
+import type { Kettle } from '#contracts/kettles';
+import type { Site } from '#contracts/sites';
 import {
   arrivalFor,
   beforePour,

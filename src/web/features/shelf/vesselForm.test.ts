@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { vesselFaults, type VesselFields } from '#contracts/shelf';
+import { vesselFaults, type VesselFields } from '#contracts/vessels';
 import { INFUSER_KINDS, VESSEL_KINDS } from '#core/vessels';
 import { sampleVessel } from '../../testing/samples';
 import { emptyVessel, vesselFieldsOf, vesselFormOf, type VesselForm } from './vesselForm';

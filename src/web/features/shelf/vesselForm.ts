@@ -1,4 +1,4 @@
-import { vesselFaults, type VesselFields } from '#contracts/shelf';
+import { vesselFaults, type VesselFields } from '#contracts/vessels';
 import { numberText, parseVolume, parseWithin, type VolumeUnit } from '#core/units';
 
 /** A vessel as its form holds it: as typed. */

@@ -1,5 +1,5 @@
 import { useEffect, useState, type FormEvent } from 'react';
-import type { House } from '#contracts/house';
+import type { House } from '#contracts/sites';
 import { failureOf } from '../../platform/api';
 import { othersWaiting } from '../../platform/outbox/writes';
 import { settingsChanged } from '../../platform/settings';

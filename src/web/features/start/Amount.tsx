@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { millilitres, ML_PER, parseVolume, volumeText, type Millilitres } from '#core/units';
-import type { Vessel } from '#contracts/shelf';
+import type { Vessel } from '#contracts/vessels';
 import { useUnits } from '../../entities/people/session';
 import { PickList } from '../../ui/PickList';
 

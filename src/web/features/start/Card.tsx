@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { askedOf, cardFaultWords } from '#contracts/plan';
-import type { Lot, Tea, Version } from '#contracts/book';
-import { measureOf } from '#contracts/chosen';
+import { toCardInput, cardFaultWords } from '#contracts/plan';
+import type { Lot, Tea, Version } from '#contracts/teas';
+import { measureOf } from '#contracts/recipeSelection';
 import { LOT_WORDS } from '#core/teas';
-import type { Vessel } from '#contracts/shelf';
+import type { Vessel } from '#contracts/vessels';
 import {
   bagsText,
   brewingOf,
@@ -33,8 +33,8 @@ import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
 import { CupForecast } from '../../entities/brews/CupForecast';
 import { Note } from '../../ui/Note';
-import { standingOf } from '../../entities/teas/predictionBasis';
-import { houseCup, liquorAfter } from '../../entities/teas/liquor';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { houseLiquorOf, liquorAfter } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
 import { SteepRule } from '../../entities/brews/SteepRule';
 
@@ -94,7 +94,7 @@ export function PourCard({
   return (
     <section className="paper" aria-label="The card">
       <div className="card-title">
-        <Cup liquor={houseCup(tea, recipe)} size={56} />
+        <Cup liquor={houseLiquorOf(tea, recipe)} size={56} />
         <div>
           <div className="tea">{tea.name}</div>
           <p className="small">
@@ -181,7 +181,7 @@ export function PourCard({
                 time: recipe.window.best,
                 ambient: site.ambient,
               })}
-              standing={standingOf(tea)}
+              standing={predictionBasis(tea)}
             />
           </dd>
         </dl>
@@ -302,7 +302,7 @@ export function PourCard({
       <Sheet title={`${tea.name} in the ${vessel.name}`} open={open} onClose={() => setOpen(false)}>
         {good && (
           <div className="working">
-            {workingOf(askedOf({ tea, lot, version, vessel, site, water, warmed }), card).map(
+            {workingOf(toCardInput({ tea, lot, version, vessel, site, water, warmed }), card).map(
               (l) => (
                 <p key={l.of}>
                   <b>{l.of}</b> {l.text}.

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { PLACES } from '#contracts/limits';
+import { BAR_SLOTS } from '#contracts/limits';
 import { cardOf } from '#contracts/plan';
 import { useSession } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';
@@ -13,10 +13,10 @@ import { useChoice } from './choice';
 import { VesselShelves } from './Shelves';
 import { styleOf } from '#core/styles';
 import { allOf } from '../../entities/brews/barBrews';
-import { apartFrom, handsOf } from '../../entities/brews/attention';
+import { apartFrom, attentionTimes } from '../../entities/brews/attention';
 import { clockText } from '../../ui/days';
-import { houseCup } from '../../entities/teas/liquor';
-import { useHands } from '../../entities/brews/commands';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useBrewCommands } from '../../entities/brews/commands';
 import { Cup } from '../../entities/teas/Cup';
 
 const RECENT = 6;
@@ -25,7 +25,7 @@ const RECENT = 6;
 export function StartPage() {
   const choice = useChoice();
   const { site, role } = useSession();
-  const hands = useHands();
+  const hands = useBrewCommands();
   const navigate = useNavigate();
   const { tea, lot, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
@@ -40,7 +40,7 @@ export function StartPage() {
   const taken = allOf(brews).length;
   // Whom it would meet if it were poured now, looked at again as time goes.
   const at = useNow(1000);
-  const apart = version && !busyBrew ? apartFrom(handsOf(version.recipe), brews, at) : null;
+  const apart = version && !busyBrew ? apartFrom(attentionTimes(version.recipe), brews, at) : null;
   const met = apart?.meets
     ? {
         wait: apart.wait,
@@ -142,7 +142,7 @@ export function StartPage() {
             words: `${styleOf(t.style).kind} ${t.words}`,
             show: (
               <>
-                {t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={28} />}
+                {t.house && <Cup liquor={houseLiquorOf(t, t.house.recipe)} size={28} />}
                 <span className="tea">{t.name}</span>
                 <span className="small ml-auto">{styleOf(t.style).kind}</span>
               </>
@@ -186,7 +186,7 @@ export function StartPage() {
               aria-pressed={t.id === tea.id}
               onClick={() => choice.pickTea(t)}
             >
-              {t.house && <Cup liquor={houseCup(t, t.house.recipe)} size={42} />}
+              {t.house && <Cup liquor={houseLiquorOf(t, t.house.recipe)} size={42} />}
               <span>{t.name}</span>
             </button>
           ))}
@@ -212,7 +212,7 @@ export function StartPage() {
         onTrial={choice.setOnTrial}
         onLot={choice.pickLot}
         meets={met}
-        barFull={full || taken >= PLACES}
+        barFull={full || taken >= BAR_SLOTS}
         onQueue={(forWhom) => {
           hands.order.add(
             { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },

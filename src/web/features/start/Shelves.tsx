@@ -1,14 +1,14 @@
 import { ML_PER, grams, volumeText, type Grams } from '#core/units';
 import type { Recipe } from '#core/recipes';
-import type { Tea } from '#contracts/book';
-import type { Vessel } from '#contracts/shelf';
+import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { now } from '../../platform/clock';
 import { useUnits } from '../../entities/people/session';
 import type { Choice } from './choice';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { liquorOf } from '../../entities/brews/liquor';
 import { phaseOf } from '../../entities/brews/barBrews';
-import { sayingOf } from '../../entities/brews/status';
+import { brewStatus } from '../../entities/brews/status';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
@@ -128,7 +128,7 @@ export function VesselShelves({
   );
 }
 function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
-  const s = sayingOf(brew, phaseOf(brew, now()), { volume: 'ml', temperature: 'C' });
+  const s = brewStatus(brew, phaseOf(brew, now()), { volume: 'ml', temperature: 'C' });
   return s.name === 'late' ? 'late' : s.name === 'warming' ? 'warming' : s.figure;
 }
 
@@ -144,7 +144,8 @@ type StandingProps = {
   onPick: () => void;
 };
 function Standing({ v, scale, on, brew, tea, recipe, leaf, water, onPick }: StandingProps) {
-  const liquor = on && tea && recipe ? houseCup(tea, recipe) : brew ? liquorOf(brew, now()) : null;
+  const liquor =
+    on && tea && recipe ? houseLiquorOf(tea, recipe) : brew ? liquorOf(brew, now()) : null;
   const fill = on ? water : brew?.plan.water;
   return (
     <button

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Lot, Tea } from '#contracts/book';
-import { lotInUse, recipeFor } from '#contracts/chosen';
+import type { Lot, Tea } from '#contracts/teas';
+import { lotInUse, recipeFor } from '#contracts/recipeSelection';
 import { isCold, methodFor } from '#core/recipes';
-import type { Vessel } from '#contracts/shelf';
+import type { Vessel } from '#contracts/vessels';
 import { millilitres, type Millilitres } from '#core/units';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';

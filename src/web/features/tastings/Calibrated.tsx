@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/correction';
-import { calibrationWords, chanceText, type CalibrationResult } from '#core/tasting';
+import { ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
+import { calibrationWords, chanceText, type CalibrationResult } from '#core/tastings';
 import { capital, minutesText, numberText, signedText } from '#core/units';
 import { useSession } from '../../entities/people/session';
 import { liquorOfCup } from './cups';

@@ -8,7 +8,7 @@ import {
   type ReactNode,
 } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import type { Brew } from '#contracts/brews';
 import type { OpenTasting } from '#contracts/tastings';
 import { SAMPLE_PHOTOS } from '#core/camera';
@@ -43,15 +43,15 @@ import { Loading, Nothing, Note } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { signedPercent, strengthWords } from '../../entities/brews/strength';
 import { TypedPick } from '../../ui/TypedPick';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { photoWorker } from './photo/photo';
 import { exerciseName } from './cups';
 import { useTasting } from './useTasting';
 import { useSetBrewPhotoMutation } from '../../entities/brews/logApi';
 import { useBookQuery } from '../../entities/teas/api';
 import { useBrewQuery } from '../../entities/brews/api';
-import { houseCup } from '../../entities/teas/liquor';
-import { useHands } from '../../entities/brews/commands';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useBrewCommands } from '../../entities/brews/commands';
 import { LevelMark } from '../../ui/LevelMark';
 
 /** Larger files are no photo of a cup. */
@@ -147,7 +147,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
   // A made-up photo holds its style’s standard cup, not this house’s.
   const madeUp = picture?.madeUp ?? null;
   const target = useMemo(
-    () => (madeUp ? standardCup(madeUp) : recipe ? houseCup(tea, recipe) : null),
+    () => (madeUp ? standardCup(madeUp) : recipe ? houseLiquorOf(tea, recipe) : null),
     [madeUp, tea, recipe],
   );
   useEffect(() => {
@@ -217,7 +217,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
     void show(photoWorker().sample(i), s.name, s.style);
   };
   const keeps = of?.kind === 'cup' ? 'Keep with this cup' : 'Keep with this brew';
-  const hands = useHands();
+  const hands = useBrewCommands();
   const dispatch = useAppDispatch();
   const [savePicture] = useSetBrewPhotoMutation();
   const [keepPicture, setKeepPicture] = useState(false);
@@ -798,7 +798,7 @@ function Instrument({
     lab[0] >= 0 &&
     lab[0] <= 100;
   const recipe = tea.house?.recipe;
-  const target = recipe ? houseCup(tea, recipe) : null;
+  const target = recipe ? houseLiquorOf(tea, recipe) : null;
   const model = target ? labOf(target, depth) : null;
   const r = given && target ? strengthFromColour(target, lab, depth) : null;
   const verdict = r ? strengthVerdict(r) : null;
@@ -871,7 +871,7 @@ function Instrument({
       {model && (
         <p className="small mt-3">
           The house cup of {tea.name} is expected at {model.map((v) => numberText(v)).join(', ')} (
-          {standingOf(tea).toLowerCase()}, not measured).
+          {predictionBasis(tea).toLowerCase()}, not measured).
         </p>
       )}
     </>

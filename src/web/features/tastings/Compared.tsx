@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { cupName, chanceText, comparedWords, fewestTasters, type CupsResult } from '#core/tasting';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
+import { cupName, chanceText, comparedWords, fewestTasters, type CupsResult } from '#core/tastings';
 import { capital, minutesText, numberText, signedText } from '#core/units';
 import { liquorOfCup } from './cups';
 import { Means } from './Means';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { PlannedCup, Way } from '#core/tasting';
+import type { PlannedCup, Factor } from '#core/tastings';
 import {
   celsius,
   millilitres,
@@ -15,8 +15,8 @@ import { useUnits } from '../../entities/people/session';
 type Props = {
   n: number;
   cup: PlannedCup;
-  /** What differs in the exercise. */ strong: Way | null;
-  onValue: (what: Way, v: number) => void;
+  /** What differs in the exercise. */ strong: Factor | null;
+  onValue: (what: Factor, v: number) => void;
 };
 const readSeconds = (t: string): Parsed<number> => {
   const r = parseDuration(t);
@@ -27,7 +27,7 @@ const readSeconds = (t: string): Parsed<number> => {
 /** The four figures of a cup, as cells of a row; each is typed over in place. */
 export function CupFigures({ n, cup: c, strong, onValue }: Props) {
   const units = useUnits();
-  const of = (what: Way) => ({
+  const of = (what: Factor) => ({
     value: c[what],
     strong: strong === what,
     onValue: (v: number) => onValue(what, v),

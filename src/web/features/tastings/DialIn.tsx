@@ -1,13 +1,13 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { TeaPage } from '#contracts/book';
+import type { TeaPage } from '#contracts/teas';
 import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTE_NAMES, ATTRIBUTES, propose } from '#core/correction';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, propose } from '#core/corrections';
 import {
   brewOfCup,
   cupWords,
   dialledIn,
-  houseCupOf,
+  housePour,
   marksWords,
   offIn,
   recipeAt,
@@ -18,8 +18,8 @@ import {
   type PlannedCup,
   type Round,
   type Tasting,
-  type Way,
-} from '#core/tasting';
+  type Factor,
+} from '#core/tastings';
 import { capital, countWord } from '#core/units';
 import { failureOf } from '../../platform/api';
 import { now as clock } from '../../platform/clock';
@@ -28,7 +28,7 @@ import { useDialledIn } from '../../entities/teas/lots';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { useSession, useUnits } from '../../entities/people/session';
 import { Note } from '../../ui/Note';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { CupFigures } from './CupFigures';
 import { Means } from './Means';
 import { liquorOfCup } from './cups';
@@ -92,7 +92,7 @@ export function DialIn({ view, now }: { view: OpenTasting; now: Tasting }) {
         />
         <p className="small">
           Blocks: the mean mark of each round, by its number. Between the dashes is right: half a
-          step either way. Colours: expected, {standingOf(view.tea).toLowerCase()}.
+          step either way. Colours: expected, {predictionBasis(view.tea).toLowerCase()}.
         </p>
       </section>
       <section className="paper" aria-label="What to do">
@@ -107,7 +107,7 @@ function Next({ view, round, rounds, right }: NextProps) {
   const { role } = useSession();
   const { data } = useTeaQuery(view.tea.id);
   const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
-  const house = houseCupOf(view.version.recipe, round.cup.water);
+  const house = housePour(view.version.recipe, round.cup.water);
   const proposal = useMemo(
     () =>
       propose({
@@ -209,7 +209,7 @@ function Again({
   const [save, { error, isLoading }] = useSetUpTastingMutation();
   const [cup, setCup] = useState(proposed);
   const [id] = useState(newId);
-  const change = (what: Way, v: number) => setCup((c) => ({ ...c, [what]: v }));
+  const change = (what: Factor, v: number) => setCup((c) => ({ ...c, [what]: v }));
   const failure = error ? failureOf(error) : null;
   const there =
     failure?.kind === 'answer' && failure.details?.why === 'roundThere'

@@ -7,7 +7,7 @@ import { Loading, Note, Nothing } from '../../ui/Note';
 import { exerciseName } from './cups';
 import { useTastingsQuery } from '../../entities/tastings/setUpApi';
 import { useBookQuery } from '../../entities/teas/api';
-import { houseCup } from '../../entities/teas/liquor';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
 
 const STAGE: Readonly<Record<TastingRow['stage'], string>> = {
@@ -128,7 +128,7 @@ function Row({ t, taste = false }: { t: TastingRow; taste?: boolean }) {
   const tea = book?.teas.find((x) => x.id === t.tea.id);
   return (
     <Link className="tasting-row" to={taste ? `/table/${t.id}/taste` : `/table/${t.id}`}>
-      {tea?.house ? <Cup liquor={houseCup(tea, tea.house.recipe)} size={32} /> : <span />}
+      {tea?.house ? <Cup liquor={houseLiquorOf(tea, tea.house.recipe)} size={32} /> : <span />}
       <span className="tea">
         {t.tea.name}
         {t.lot && <small>, {t.lot}</small>}

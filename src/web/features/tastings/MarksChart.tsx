@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTES, MARKS, type Attribute } from '#core/correction';
-import { brewOfCup, expectedMarks, valueText, houseCupOf, type LadderResult } from '#core/tasting';
+import { ATTRIBUTES, MARKS, type Attribute } from '#core/corrections';
+import { brewOfCup, expectedMarks, valueText, housePour, type LadderResult } from '#core/tastings';
 import { useUnits } from '../../entities/people/session';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { liquorOfCup } from './cups';
 import { Cup } from '../../entities/teas/Cup';
 
@@ -43,7 +43,7 @@ export function MarksChart({
   const y = (m: number) => TOP + (2 - m) * LEVEL;
   const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
   const house = useMemo(
-    () => brewOfCup(of, houseCupOf(view.version.recipe, cups[0]?.plan.water ?? view.vessel.mark)),
+    () => brewOfCup(of, housePour(view.version.recipe, cups[0]?.plan.water ?? view.vessel.mark)),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- a tasting's recipe and vessel never change
     [view.id],
   );
@@ -211,8 +211,8 @@ export function MarksChart({
       </svg>
       <p className="small">
         {result.tasters.map((t) => `${t.name.charAt(0)} for ${t.name}`).join(', ')} Each block is
-        one mark at the cup as it really was. Line: the model, {standingOf(view.tea).toLowerCase()};
-        dashed: half a mark either way.
+        one mark at the cup as it really was. Line: the model,{' '}
+        {predictionBasis(view.tea).toLowerCase()}; dashed: half a mark either way.
       </p>
     </div>
   );

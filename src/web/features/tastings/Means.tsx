@@ -1,5 +1,5 @@
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { WITHIN } from '#core/tasting';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
+import { WITHIN } from '#core/tastings';
 import { numberText } from '#core/units';
 
 const WIDTH = 824;

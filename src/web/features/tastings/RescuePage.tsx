@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import { colourOfBrew } from '#core/colour';
 import {
   bestRescue,
@@ -10,7 +10,7 @@ import {
   scoreRescue,
   type RescueTask,
   type RescueTaskKind,
-} from '#core/correction';
+} from '#core/corrections';
 import { brewCup } from '#core/cup';
 import { seeded } from '#core/numeric';
 import { houseBrew, type Recipe } from '#core/recipes';
@@ -22,7 +22,7 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Rule } from '../../ui/Rule';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { useBookQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
@@ -326,8 +326,8 @@ function OneTask({
             <DifferenceBars cup={then.taste} held={house} what="the house cup" />
             <p className="mt-1">{LESSON[task.kind]}</p>
             <p className="small mt-2">
-              {standingOf(tea)}, ±0.5 of 10. With a real cup: a third less than worked out, taste,
-              then the rest. Hot water scalds: pour low and slowly.
+              {predictionBasis(tea)}, ±0.5 of 10. With a real cup: a third less than worked out,
+              taste, then the rest. Hot water scalds: pour low and slowly.
             </p>
           </>
         )}

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { TeaPage } from '#contracts/book';
+import type { TeaPage } from '#contracts/teas';
 import type { OpenTasting } from '#contracts/tastings';
 import { pathOf, ROUTES } from '#contracts/routes';
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
 import {
   adviceOf,
   chanceText,
@@ -12,12 +12,12 @@ import {
   recipeAt,
   resultOf,
   valueText,
-  houseCupOf,
+  housePour,
   type Advice,
   type ChoiceResult,
   type LadderResult,
   type Tasting,
-} from '#core/tasting';
+} from '#core/tastings';
 import type { Seconds } from '#core/units';
 import type { Recipe } from '#core/recipes';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
@@ -103,7 +103,7 @@ function Ladder({ view, now, result }: Props & { result: LadderResult }) {
   const target =
     way === 'seconds'
       ? recipe.window.best
-      : houseCupOf(recipe, view.exercise.cups[0]?.plan.water ?? 100)[way];
+      : housePour(recipe, view.exercise.cups[0]?.plan.water ?? 100)[way];
   const [shown, setShown] = useState<Attribute>(() =>
     result.attributes.bitterness.marks.length > 0
       ? 'bitterness'
@@ -259,7 +259,7 @@ function Drafting({
     const r = view.version.recipe;
     const { to } = advice;
     const moved =
-      to === null ? r : recipeAt(r, { ...houseCupOf(r, cups[0]?.plan.water ?? 100), [way]: to });
+      to === null ? r : recipeAt(r, { ...housePour(r, cups[0]?.plan.water ?? 100), [way]: to });
     return advice.latest === null
       ? moved
       : { ...moved, window: { ...moved.window, latest: advice.latest as Seconds } };

@@ -6,12 +6,12 @@ import {
   likeForLike,
   missing,
   nextMoment,
-  refusalOf,
+  validateAct,
   scheduleFor,
   valueText,
   type Tasting,
   type TastingAct,
-} from '#core/tasting';
+} from '#core/tastings';
 import type { ColourStrength } from '#core/fitting';
 import {
   celsius,
@@ -29,7 +29,7 @@ import { Sheet } from '../../ui/Dialog';
 import { useKeys } from '../../ui/keys';
 import { readSolids, REFRACTOMETER } from '../../entities/brews/refractometer';
 import { signedPercent } from '../../entities/brews/strength';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { alikeWords, cupsWords, exerciseName, WAY_WORDS } from './cups';
 import { Rungs } from './Rungs';
 import { clockText } from '../../ui/days';
@@ -63,7 +63,7 @@ export function Run({ view, now, does }: Props) {
         !view.events.some((u) => u.act.kind === 'undo' && u.act.of === x.id),
     );
   const act = (a: TastingAct) => {
-    const why = refusalOf(e, view.events, a, { id: me.personId, runs: true });
+    const why = validateAct(e, view.events, a, { id: me.personId, runs: true });
     if (why === null) does(a);
   };
   const undo = () => {
@@ -246,7 +246,7 @@ export function Run({ view, now, does }: Props) {
         </div>
         <p className="small">
           {schedule.kind === 'oneClock'
-            ? `The strip is this tea’s colour as it steeps, ${standingOf(view.tea).toLowerCase()}. Open marks are poured; the stroke is when it really was. `
+            ? `The strip is this tea’s colour as it steeps, ${predictionBasis(view.tea).toLowerCase()}. Open marks are poured; the stroke is when it really was. `
             : ''}
           The result uses the real times.
         </p>

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { OpenTasting } from '#contracts/tastings';
 import { tint } from '#core/colour';
-import { cupName, scheduleFor, valueText, type Tasting } from '#core/tasting';
+import { cupName, scheduleFor, valueText, type Tasting } from '#core/tastings';
 import { grams, millilitres, minutesText } from '#core/units';
 import { useUnits } from '../../entities/people/session';
 import { liquorOfCup } from './cups';

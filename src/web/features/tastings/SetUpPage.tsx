@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import type { Tea, Version } from '#contracts/book';
-import { lotInUse, recipeFor } from '#contracts/chosen';
-import type { Vessel } from '#contracts/shelf';
+import type { Tea, Version } from '#contracts/teas';
+import { lotInUse, recipeFor } from '#contracts/recipeSelection';
+import type { Vessel } from '#contracts/vessels';
 import { methodFor, mostOnLeaf, siteBoiling, type Recipe } from '#core/recipes';
 import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
-import { ATTRIBUTES } from '#core/correction';
+import { ATTRIBUTES } from '#core/corrections';
 import { LOT_WORDS } from '#core/teas';
 import {
   cupName,
@@ -19,13 +19,13 @@ import {
   STANDARD_DOSE,
   standardPreparation,
   valueText,
-  houseCupOf,
+  housePour,
   type Compared,
   type ExerciseKind,
   type PairAsks,
   type PlannedCup,
-  type Way,
-} from '#core/tasting';
+  type Factor,
+} from '#core/tastings';
 import {
   grams,
   minutesText,
@@ -52,7 +52,7 @@ import { Cup } from '../../entities/teas/Cup';
 
 type Exercise = {
   readonly kind: ExerciseKind;
-  readonly way: Way;
+  readonly way: Factor;
   readonly compares?: Compared;
   readonly infusers?: readonly InfuserKind[];
 };
@@ -89,7 +89,7 @@ const KINDS: readonly { value: Exercise; text: string }[] = [
   ),
 ];
 /** A ladder around the house cup: from well under it to well over. Heat stays within what tea water is. */
-function ladderAround(house: PlannedCup, way: Way, n: number): PlannedCup[] {
+function ladderAround(house: PlannedCup, way: Factor, n: number): PlannedCup[] {
   if (way === 'seconds')
     return ladderTimes(house.seconds, n).map((seconds) => ({ ...house, seconds }));
   const of = house[way];
@@ -98,7 +98,7 @@ function ladderAround(house: PlannedCup, way: Way, n: number): PlannedCup[] {
   return rungs(way, from, to, n).map((v) => ({ ...house, [way]: v }));
 }
 /** The house cup beside one with a fifth more: the step most tables can just tell. */
-const pairOf = (house: PlannedCup, way: Way): PlannedCup[] => [
+const pairOf = (house: PlannedCup, way: Factor): PlannedCup[] => [
   house,
   {
     ...house,
@@ -231,7 +231,7 @@ function SetUp({
               siteBoiling(site),
             ),
           )
-        : houseCupOf(version.recipe, vessel.mark),
+        : housePour(version.recipe, vessel.mark),
     [standard, version, vessel, site],
   );
   const cups = useMemo(
@@ -255,7 +255,7 @@ function SetUp({
     setOwn(null);
     setSaidSo(false);
   };
-  const change = (i: number, what: Way, v: number) => {
+  const change = (i: number, what: Factor, v: number) => {
     setOwn(cups.map((c, j) => (j === i ? { ...c, [what]: v } : c)));
     setSaidSo(false);
   };

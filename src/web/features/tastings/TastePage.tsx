@@ -7,8 +7,8 @@ import {
   COLOUR_STEPS,
   type Attribute,
   type Mark,
-} from '#core/correction';
-import { EXERCISES, tastingOf, type Sheet } from '#core/tasting';
+} from '#core/corrections';
+import { EXERCISES, foldTasting, type Sheet } from '#core/tastings';
 import { LEAF_WORDS } from '#core/teas';
 import { numberText } from '#core/units';
 import { useSession } from '../../entities/people/session';
@@ -25,7 +25,7 @@ import { clockText } from '../../ui/days';
 function seatOf(view: TastingView, taster: string) {
   if (view.sees === 'own')
     return view.codes.length > 0 ? { ...view, name: '', served: view.codes } : null;
-  const now = tastingOf(view.exercise, view.events);
+  const now = foldTasting(view.exercise, view.events);
   const me = now.tasters.find((t) => t.id === taster);
   const served = view.exercise.servings[taster];
   if (!me || !served) return null;
@@ -72,7 +72,7 @@ export function TastePage() {
   const wanted = params.get('for') ?? me.personId;
   const seat = seatOf(view, wanted);
   if (view.sees === 'all' && (!seat || params.get('for') === null)) {
-    const open = tastingOf(view.exercise, view.events).tasters;
+    const open = foldTasting(view.exercise, view.events).tasters;
     if (!seat || open.length > 1) {
       return (
         <main className="page p-6 taste-page">

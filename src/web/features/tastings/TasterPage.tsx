@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/correction';
-import { cupName, ownResult, valueText } from '#core/tasting';
+import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
+import { cupName, ownResult, valueText } from '#core/tastings';
 import { numberText, signedText } from '#core/units';
 import { useUnits } from '../../entities/people/session';
 import { useKeys } from '../../ui/keys';

@@ -6,14 +6,14 @@ import {
   type Exercise,
   type MadeOf,
   type PlannedCup,
-  type Way,
-} from '#core/tasting';
+  type Factor,
+} from '#core/tastings';
 import { celsius, countWord, minutesText, numberText, seconds, temperatureText } from '#core/units';
 
 /** Its colour after so many seconds. */
 export const liquorOfCup = (of: MadeOf, c: PlannedCup, s: number): Liquor =>
   colourOfBrew(brewOfCup(of, c), seconds(Math.max(0, s)));
-export const WAY_WORDS: Readonly<Record<Way, string>> = {
+export const WAY_WORDS: Readonly<Record<Factor, string>> = {
   seconds: 'time',
   grams: 'leaf',
   celsius: 'temperature',
@@ -26,7 +26,7 @@ export function exerciseName({
   compares,
 }: {
   kind: Exercise['kind'];
-  way: Way;
+  way: Factor;
   compares?: Compared | null | undefined;
 }): string {
   switch (kind) {

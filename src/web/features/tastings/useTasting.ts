@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import type { BlindTasting, OpenTasting, TastingView } from '#contracts/tastings';
-import { tastingOf, type Tasting, type TastingAct, type TastingEvent } from '#core/tasting';
+import { foldTasting, type Tasting, type TastingAct, type TastingEvent } from '#core/tastings';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
 import { queueWrite } from '../../platform/outbox/outbox';
@@ -100,4 +100,4 @@ export function useTasting(id: string) {
   return { view, isLoading, isError: isError && !data, does, unsaved: waiting.length };
 }
 export const useFolded = (view: OpenTasting): Tasting =>
-  useMemo(() => tastingOf(view.exercise, view.events), [view.exercise, view.events]);
+  useMemo(() => foldTasting(view.exercise, view.events), [view.exercise, view.events]);

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Tea, Version } from '#contracts/book';
-import type { Vessel } from '#contracts/shelf';
+import type { Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { AGITATION_NAMES, type Agitation } from '#core/extraction';
 import { brewCup, outsideLimits } from '#core/cup';
 import { colourOfBrew } from '#core/colour';
@@ -25,7 +25,7 @@ import { DifferenceBars, differenceSentence } from '../../entities/brews/Differe
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
-import { standingOf } from '../../entities/teas/predictionBasis';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Rule } from '../../ui/Rule';
 import { TrialForm } from './TrialForm';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, type Trying } from './trying';
@@ -303,7 +303,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
             </p>
             <DifferenceBars cup={cup.taste} held={held_.taste} />
             <p className="small">
-              The line is the held cup; one step is a taster’s mark. {standingOf(tea)}, ±0.5.{' '}
+              The line is the held cup; one step is a taster’s mark. {predictionBasis(tea)}, ±0.5.{' '}
               {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg, cup.liquor)}
             </p>
           </>

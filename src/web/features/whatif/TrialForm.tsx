@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Tea } from '#contracts/book';
+import type { Tea } from '#contracts/teas';
 import type { Recipe } from '#core/recipes';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { recipeTried, type Trying } from './trying';

@@ -1,6 +1,6 @@
 import { startingRecipe } from '#core/recipes';
 import { celsius, grams, millilitres, SPOONS } from '#core/units';
-import type { Site } from '#contracts/house';
+import type { Site } from '#contracts/sites';
 import { cardOf } from '#contracts/plan';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } from './trying';
 import { sampleSite, sampleVessel } from '../../testing/samples';

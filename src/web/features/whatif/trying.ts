@@ -21,10 +21,10 @@ import {
   type Celsius,
 } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
-import type { Tea } from '#contracts/book';
-import { askedOf } from '#contracts/plan';
-import type { Vessel } from '#contracts/shelf';
-import type { Site } from '#contracts/house';
+import type { Tea } from '#contracts/teas';
+import { toCardInput } from '#contracts/plan';
+import type { Vessel } from '#contracts/vessels';
+import type { Site } from '#contracts/sites';
 
 /** Everything that can be tried on a cup. */
 export type Trying = {
@@ -47,7 +47,7 @@ export function houseIn(
 ): Trying {
   const leaf =
     recipeLeaf(
-      askedOf({ tea, version: { recipe }, vessel, site, water: vessel.mark, warmed: true }),
+      toCardInput({ tea, version: { recipe }, vessel, site, water: vessel.mark, warmed: true }),
     ) ?? leafFor(vessel.mark, recipe.dose, { school: 'linear' });
   return {
     vessel,

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { pourUntil } from '#core/scale';
+import { pourUntil } from '#core/weighing';
 import { grams, numberText } from '#core/units';
 import { useKeys } from '../../ui/keys';
 import { BAUDS, hasSerial, scale, useScaleHere } from './scale';

@@ -1,0 +1,34 @@
+export {
+  advance,
+  begin,
+  leafBackWindow,
+  phaseAt,
+  PULL_KINDS,
+  pullKind,
+  pullTiming,
+  type BrewEvent,
+  type BrewEventKind,
+  type BrewState,
+  type Phase,
+  type PullKind,
+  type PullTiming,
+  type Step,
+} from './brew';
+export {
+  CLOCK_STEPS,
+  COOL_TO_JUDGE,
+  stepStates,
+  stepNow,
+  stepsOf,
+  stepWords,
+  turnsOf,
+  type BrewStep,
+  type Planned,
+  type StepState,
+  type StepKind,
+  type StepRecord,
+  type StepWithState,
+  type Turns,
+} from './steps';
+export { clashesAhead, meetsNow, waitToPour, type Clash, type Moment } from './apart';
+export { afterPause, anchor, nowBy, type SteadyClock } from './clock';

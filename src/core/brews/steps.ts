@@ -1,0 +1,233 @@
+import type { BrewState } from './brew';
+import { leafAct, leafActWords, type VesselFacts } from '#core/vessels';
+import type { Handling, Window } from '#core/recipes';
+import {
+  millilitres,
+  minutesText,
+  ML_PER,
+  numberText,
+  seconds,
+  temperatureText,
+  volumeText,
+  type Celsius,
+  type EpochMs,
+  type Grams,
+  type Millilitres,
+  type Seconds,
+  type VolumeUnit,
+} from '#core/units';
+
+/** Warm the vessel at least so long: common practice. */
+export const WARMING = seconds(15);
+/** A cup is cool enough to taste so long after the pull: common practice. */
+export const COOL_TO_JUDGE: Seconds = seconds(90);
+/** A stir is asked for so long before its moment, and no longer after it than this. */
+const STIR_EARLY = 5;
+const STIR_LATE = 25;
+
+/** What hands do to one brew, in their order. `pour` starts the clock, `pull` stops it. */
+export const STEP_KINDS = [
+  'warm',
+  'weigh',
+  'heat',
+  'rinse',
+  'pour',
+  'stir',
+  'pull',
+  'drain',
+  'serve',
+  'judge',
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+/** Those the clock itself asks for: they have instants of their own and need no mark. */
+export const CLOCK_STEPS: ReadonlySet<StepKind> = new Set(['pour', 'pull', 'judge']);
+/** One thing to do. `key` is the kind, with a number where there are several: "stir2". */
+export type BrewStep = {
+  readonly key: string;
+  readonly kind: StepKind;
+  /** Seconds from water on at which it is due; null: before it, in its turn. */ readonly due: Seconds | null;
+};
+/** A step that was confirmed or left out, by a touch. */
+export type StepRecord = {
+  readonly key: string;
+  readonly at: EpochMs;
+  readonly outcome: 'done' | 'skipped';
+  readonly grams?: Grams;
+  readonly celsius?: Celsius;
+};
+
+/** What of a plan its steps follow from. */
+export type Planned = {
+  readonly leaf: Grams;
+  readonly water: Millilitres;
+  readonly liquor: Millilitres;
+  readonly warmed: boolean;
+  readonly kettle: Celsius;
+  readonly reachable: boolean;
+  /** Cold water that goes in first, so that boiling water on it makes the heat; null: set the kettle. */
+  readonly splash?: Millilitres | null;
+  readonly spoons: string | null;
+  readonly recipe: { readonly window: Window; readonly handling: Handling };
+  readonly vessel: Pick<VesselFacts, 'kind' | 'infuser' | 'strainer'>;
+  /** Which steep of its leaf; 1 is the first. */
+  readonly steep?: { readonly number: number } | null;
+};
+
+/** The steps of a brew. A later steep of the same leaf has nothing to warm, weigh or rinse. */
+export function stepsOf(p: Planned): BrewStep[] {
+  const { handling, window } = p.recipe;
+  const again = (p.steep?.number ?? 1) > 1;
+  // Leaf that stays in a mug is drunk off: nothing is drained, and to serve it is the end of the steep itself.
+  const drunkOffLeaf = leafAct(p.vessel, handling.root) === 'drinkOff';
+  const step = (kind: StepKind, due: number | null, key: string = kind): BrewStep => ({
+    key,
+    kind,
+    due: due === null ? null : seconds(due),
+  });
+  return [
+    ...(p.warmed && !again ? [step('warm', null)] : []),
+    ...(again ? [] : [step('weigh', null)]),
+    step('heat', null),
+    ...(handling.rinse > 0 && !again ? [step('rinse', null)] : []),
+    step('pour', 0),
+    ...handling.stir.map((s, i) => step('stir', s, `stir${i + 1}`)),
+    step('pull', window.best),
+    ...(drunkOffLeaf ? [] : [step('drain', window.best), step('serve', window.best)]),
+    step('judge', window.best + COOL_TO_JUDGE),
+  ];
+}
+
+export type StepState = 'done' | 'skipped' | 'now' | 'ahead';
+export type StepWithState = BrewStep & {
+  readonly state: StepState;
+  /** When it was done, as far as anybody said. */
+  readonly at: EpochMs | null;
+  readonly record: StepRecord | null;
+};
+
+const instantsOf = (state: BrewState): Partial<Record<StepKind, EpochMs>> => ({
+  ...('waterOn' in state ? { pour: state.waterOn } : {}),
+  ...('pulled' in state ? { pull: state.pulled } : {}),
+  ...('judged' in state ? { judge: state.judged } : {}),
+});
+
+/** What is known of a step without the others: skipped or done by a touch of its own. */
+type TouchedStep = Omit<StepWithState, 'state'>;
+function stateOf(s: TouchedStep, index: number, lastDone: number, byClock: boolean): StepState {
+  if (s.record?.outcome === 'skipped' && !byClock) return 'skipped';
+  if (index <= lastDone) return 'done';
+  return index === lastDone + 1 ? 'now' : 'ahead';
+}
+/**
+ * The state of each step of a brew. A step counts as done by its own touch or by a later one's; a step left out is
+ * `skipped`. One step at most is `now`: the first after the last that is done.
+ */
+export function stepStates(
+  steps: readonly BrewStep[],
+  state: BrewState,
+  records: readonly StepRecord[],
+): StepWithState[] {
+  const instants = instantsOf(state);
+  const touched = steps.map((s): TouchedStep => {
+    const record = [...records].reverse().find((r) => r.key === s.key) ?? null;
+    return { ...s, record, at: instants[s.kind] ?? record?.at ?? null };
+  });
+  const lastDone = touched.findLastIndex((s) => s.at !== null);
+  return touched.map((s, i) => ({
+    ...s,
+    state: stateOf(s, i, lastDone, instants[s.kind] !== undefined),
+  }));
+}
+
+/** The step that wants a hand now beside the clock's own; null when there is none. A stir only at its moment. */
+export function stepNow(
+  p: Planned,
+  state: BrewState,
+  marks: readonly StepRecord[],
+  now: EpochMs,
+): BrewStep | null {
+  const stood = stepStates(stepsOf(p), state, marks);
+  if (state.kind === 'steeping') {
+    const s = (now - state.waterOn) / 1000;
+    return (
+      stood.find(
+        (x) =>
+          x.kind === 'stir' &&
+          x.record === null &&
+          s >= (x.due ?? 0) - STIR_EARLY &&
+          s <= (x.due ?? 0) + STIR_LATE,
+      ) ?? null
+    );
+  }
+  const current = stood.find((x) => x.state === 'now') ?? null;
+  return current && CLOCK_STEPS.has(current.kind) ? null : current;
+}
+
+type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
+/** Liquor that stays under the leaf for the next steep, ml. */
+const rootOf = (p: Pick<Planned, 'liquor' | 'recipe'>): Millilitres =>
+  millilitres(p.liquor * p.recipe.handling.root);
+/** A step in the words of whoever does it, and the word for having done it. */
+export function stepWords(
+  step: BrewStep,
+  p: Planned,
+  units: Units,
+): { readonly act: string; readonly done: string } {
+  const { handling } = p.recipe;
+  switch (step.kind) {
+    case 'warm':
+      return { act: `Warm it, a third full, ${WARMING} s`, done: 'Warmed' };
+    case 'weigh':
+      return {
+        act: `Leaf ${numberText(p.leaf)} g${p.spoons ? `, ${p.spoons}` : ''}`,
+        done: 'Leaf in',
+      };
+    case 'heat':
+      return {
+        act: `${p.reachable ? `Kettle to ${temperatureText(p.kettle, units.temperature)}` : 'Straight off the boil'}${p.splash ? `, or ${volumeText(p.splash, units.volume)} cold first` : ''}`,
+        done: 'Water ready',
+      };
+    case 'rinse':
+      return { act: `Rinse ${Math.round(handling.rinse)} s, pour it away`, done: 'Rinsed' };
+    case 'pour':
+      return {
+        act: `Pour ${volumeText(p.water, units.volume)}${handling.circles ? ', slowly, in circles' : ''}`,
+        done: 'Water on',
+      };
+    case 'stir':
+      return { act: `Stir at ${minutesText(step.due ?? 0)}`, done: 'Stirred' };
+    case 'pull':
+      return leafActWords(p.vessel, handling.root);
+    case 'drain':
+      return handling.root > 0
+        ? { act: `Keep a root, ${volumeText(rootOf(p), units.volume)}`, done: 'Root kept' }
+        : { act: 'Drain to the last drop', done: 'Drained' };
+    case 'serve':
+      return handling.order === 'turns'
+        ? { act: `Serve in turns, ${turnsOf(p.liquor).cups} cups`, done: 'Served' }
+        : {
+            act: handling.order === 'jug' ? 'Through a jug, then serve' : 'Serve it',
+            done: 'Served',
+          };
+    case 'judge':
+      return { act: 'Judge the cup', done: 'Judged' };
+  }
+}
+
+/** Pouring in turns: so many cups, filled half in order and half back, `each` ml a time. */
+export type Turns = {
+  readonly cups: number;
+  readonly each: Millilitres;
+  readonly order: readonly number[];
+};
+/**
+ * The order that makes cups of one pot alike: 1, 2, 3, then 3, 2, 1, half a cup each (common practice).
+ * @param cups how many; without it, teacups of 150 ml, at least two.
+ */
+export function turnsOf(
+  liquor: Millilitres,
+  cups: number = Math.max(2, Math.round(liquor / ML_PER.teacup)),
+): Turns {
+  const there = Array.from({ length: cups }, (_, i) => i + 1);
+  return { cups, each: millilitres(liquor / cups / 2), order: [...there, ...[...there].reverse()] };
+}

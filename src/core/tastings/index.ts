@@ -1,0 +1,103 @@
+export {
+  chanceOfAtLeast,
+  chanceOfSplit,
+  fewestRight,
+  fewestTasters,
+  GUESSING,
+  shareAble,
+  shareInterval,
+  tastersNeeded,
+  type ChoiceTest,
+  type Interval,
+} from './binomial';
+export { chanceOfTrueOrder, orderingOf, type Ordering } from './ordering';
+export { agreementOf, type Agreement } from './panel';
+export { oddsOf, type Effect, type OddsModel } from './odds';
+export {
+  justAboutRight,
+  penaltyOf,
+  tasterAgainst,
+  type Against,
+  type JustAboutRight,
+} from './taster';
+export { blindCodes } from './codes';
+export { servingOrders, triangleOrders, TRIANGLES, williamsSquare, type Triangle } from './orders';
+export {
+  COMPARED,
+  HAND_SECONDS,
+  housePour,
+  ladderTimes,
+  likeForLike,
+  rungs,
+  scheduleOf,
+  STANDARD_DOSE,
+  standardPreparation,
+  FACTORS,
+  type Compared,
+  type LikeForLike,
+  type PlannedCup,
+  type Schedule,
+  type Factor,
+} from './schedule';
+export {
+  EXERCISE_KINDS,
+  EXERCISES,
+  missing,
+  nextMoment,
+  PAIR_ASKS,
+  validateAct,
+  scheduleFor,
+  setUp,
+  foldTasting,
+  type CupState,
+  type Exercise,
+  type ExerciseAsk,
+  type ExerciseKind,
+  type PairAsks,
+  type Refusal,
+  type Sheet,
+  type Stage,
+  type Taster,
+  type TasterState,
+  type Tasting,
+  type TastingAct,
+  type TastingEvent,
+} from './exercise';
+export { realCups, type RealCup } from './real';
+export {
+  resultOf,
+  type AttributeResult,
+  type Begins,
+  type ChoiceResult,
+  type LadderResult,
+  type MarkAt,
+} from './result';
+export type { Beside, CalibrationResult, CupMarked, CupsResult, TasterFound } from './cups';
+export {
+  cupWords,
+  dialledIn,
+  marksWords,
+  offIn,
+  recipeAt,
+  roundOf,
+  storyOf,
+  turnedCup,
+  verdictOf,
+  WITHIN,
+  type Round,
+} from './dialIn';
+export { ownResult, type OwnCup, type OwnResult } from './own';
+export { brewOfCup, cupName, type MadeOf } from './brew';
+export { cupsSeen } from './seen';
+export {
+  calibrationWords,
+  chanceText,
+  comparedWords,
+  adviceOf,
+  expectedMarks,
+  headlineOf,
+  howSure,
+  valueText,
+  type Advice,
+  type TastingUnits,
+} from './words';

@@ -1,0 +1,362 @@
+import { ATTRIBUTES, predict, type Attribute } from '#core/corrections';
+import type { Brewing } from '#core/cup';
+import { MARK } from '#core/taste';
+import {
+  capital,
+  celsius,
+  countWord as figure,
+  grams,
+  millilitres,
+  minutesText,
+  numberText,
+  seconds,
+  temperatureText,
+  volumeText,
+  type VolumeUnit,
+} from '#core/units';
+import { chanceOfTrueOrder } from './ordering';
+import { fewestTasters, shareInterval, tastersNeeded } from './binomial';
+import type { CalibrationResult, CupsResult } from './cups';
+import type { AttributeResult, LadderResult } from './result';
+import type { Factor } from './schedule';
+
+export type TastingUnits = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
+/** A rung in the reader's units. */
+export function valueText(way: Factor, v: number, u: TastingUnits): string {
+  switch (way) {
+    case 'seconds':
+      return minutesText(v);
+    case 'grams':
+      return `${numberText(v, 2)} g`;
+    case 'water':
+      return volumeText(millilitres(v), u.volume);
+    case 'celsius':
+      return temperatureText(celsius(v), u.temperature);
+  }
+}
+const NAMES: Readonly<Record<Attribute, string>> = {
+  strength: 'too much strength',
+  bitterness: 'bitterness',
+  astringency: 'dryness',
+  sweetness: 'too much sweetness',
+  aroma: 'too much aroma',
+};
+
+/**
+ * The counts of the rung next to a target: the one within a seventh of it, in proportion (heat: 2 C); null when no
+ * rung is so near.
+ */
+function atTarget(r: AttributeResult, way: Factor, target: number) {
+  const near = [...r.counts]
+    .filter((c) => c.n > 0)
+    .sort((a, b) => Math.abs(a.value - target) - Math.abs(b.value - target))[0];
+  if (!near) return null;
+  return (
+    way === 'celsius'
+      ? Math.abs(near.value - target) <= 2
+      : Math.abs(Math.log(near.value / target)) <= Math.log(7 / 6)
+  )
+    ? near
+    : null;
+}
+
+/** What a ladder showed of one attribute: a bold half, then the rest. It claims what this table marked, and no more. */
+export function headlineOf(
+  r: AttributeResult,
+  a: Attribute,
+  way: Factor,
+  target: number,
+  u: TastingUnits,
+): { strong: string; rest: string } {
+  const name = NAMES[a];
+  const text = (v: number) => valueText(way, v, u);
+  const near = atTarget(r, way, target);
+  // A rung beside the target speaks for it, and is named.
+  const at = near && text(near.value) !== text(target) ? ` at ${text(near.value)}` : '';
+  const house = !near
+    ? ` The house target, ${text(target)}, was no rung of this ladder.`
+    : near.right * 2 >= near.n
+      ? ` The house target, ${text(target)}, stays: ${figure(near.right)} of ${figure(near.n)} ${near.right === 1 ? 'calls' : 'call'} it right${at}.`
+      : near.much > near.little
+        ? ` The house target, ${text(target)}, is over for this table: ${figure(near.much)} of ${figure(near.n)} mark it so${at}.`
+        : ` The house target, ${text(target)}, is under for this table: ${figure(near.little)} of ${figure(near.n)} mark it so${at}.`;
+  switch (r.begins.kind) {
+    case 'between':
+      return {
+        strong: `${capital(name)} begins between ${text(r.begins.from)} and ${text(r.begins.to)}`,
+        rest: ` for this table.${house}`,
+      };
+    case 'already':
+      return {
+        strong: `${capital(name)} is there already at ${text(r.begins.at)}`,
+        rest: `, the first rung.${house}`,
+      };
+    case 'never':
+      return {
+        strong: `No ${name} up to ${text(r.begins.upTo)}`,
+        rest: `: at no rung does half of the table mark it.${house}`,
+      };
+    case 'unclear':
+      return {
+        strong: `No one place where ${name} begins`,
+        rest: `: the marks rise and fall again along the ladder.${house}`,
+      };
+    case 'noMarks':
+      return { strong: `Nobody marked ${ATTRIBUTES[a].label.toLowerCase()}`, rest: '.' };
+  }
+}
+
+export type Advice = {
+  readonly kind: 'keep' | 'less' | 'more' | 'unclear';
+  readonly headline: string;
+  readonly reason: string;
+  readonly to: number | null;
+  readonly latest: number | null;
+};
+/** What a lead might do about the recipe. A ladder of time can also say where the window should close. */
+export function adviceOf(
+  r: LadderResult,
+  way: Factor,
+  recipe: { readonly target: number; readonly latest: number | null },
+  u: TastingUnits,
+): Advice {
+  const text = (v: number) => valueText(way, v, u);
+  const { strength, bitterness, astringency } = r.attributes;
+  const near = {
+    s: atTarget(strength, way, recipe.target),
+    b: atTarget(bitterness, way, recipe.target),
+    a: atTarget(astringency, way, recipe.target),
+  };
+  const over = (c: typeof near.s) => c !== null && c.much * 2 > c.n;
+  const lever = {
+    seconds: ['Shorten', 'Lengthen'],
+    grams: ['Less leaf:', 'More leaf:'],
+    celsius: ['Cooler:', 'Hotter:'],
+    water: ['Less water:', 'More water:'],
+  }[way];
+  // The rung where most call strength right and bitterness is not over, nearest the target.
+  const good = strength.counts
+    .filter(
+      (c) =>
+        c.n > 0 &&
+        c.right * 2 >= c.n &&
+        !over(bitterness.counts.find((b) => b.cup === c.cup) ?? null),
+    )
+    .sort((x, y) => Math.abs(x.value - recipe.target) - Math.abs(y.value - recipe.target));
+  if (!near.s && !near.b)
+    return {
+      kind: 'unclear',
+      headline: 'Taste nearer the house target.',
+      reason: 'No rung stood at it, so this ladder says nothing of it.',
+      to: null,
+      latest: null,
+    };
+  if (over(near.b) || over(near.a) || over(near.s)) {
+    const to = good.find((c) => c.value < recipe.target)?.value ?? null;
+    const what = over(near.b) ? 'bitter' : over(near.a) ? 'dry' : 'too strong';
+    return {
+      kind: 'less',
+      headline:
+        to === null
+          ? `${lever[0]} no rung below it is right either.`
+          : `${lever[0]} ${text(recipe.target)} to ${text(to)}.`,
+      reason: `At ${text(recipe.target)} most call it ${what}${to === null ? ': try another lever.' : `; at ${text(to)} half or more call the strength right.`}`,
+      to,
+      latest: null,
+    };
+  }
+  if (near.s && near.s.little * 2 > near.s.n) {
+    const to = good.find((c) => c.value > recipe.target)?.value ?? null;
+    return {
+      kind: 'more',
+      headline:
+        to === null
+          ? `${lever[1]} no rung above it is right either.`
+          : `${lever[1]} ${text(recipe.target)} to ${text(to)}.`,
+      reason: `At ${text(recipe.target)} most call it weak${to === null ? ': more leaf, perhaps.' : `; at ${text(to)} half or more call it right.`}`,
+      to,
+      latest: null,
+    };
+  }
+  const b = bitterness.begins;
+  const between =
+    way === 'seconds' && b.kind === 'between' ? Math.floor((b.from + b.to) / 2 / 5) * 5 : null;
+  const latest =
+    between !== null && recipe.latest !== null && between > recipe.target && between < recipe.latest
+      ? between
+      : null;
+  return {
+    kind: 'keep',
+    headline:
+      latest === null
+        ? `Keep ${text(recipe.target)}.`
+        : `Keep ${text(recipe.target)}. Tighten latest from ${text(recipe.latest ?? 0)} to ${text(latest)}.`,
+    reason:
+      latest === null
+        ? 'Nothing this table marked speaks against it.'
+        : `Bitterness begins between ${text(b.kind === 'between' ? b.from : 0)} and ${text(b.kind === 'between' ? b.to : 0)}; the middle is ${text(latest)}.`,
+    to: null,
+    latest,
+  };
+}
+
+const percent = (x: number) => Math.round(x * 100);
+/** How sure that is: sentences with n, p and interval, and what n would have been needed. */
+export function howSure(
+  r: LadderResult,
+  a: Attribute,
+  way: Factor,
+  target: number,
+  u: TastingUnits,
+): string[] {
+  const out: string[] = [];
+  const ordered = r.tasters.flatMap((t) => (t.ordering ? [t.ordering] : []));
+  const rungs = r.cups.filter((c) => c.excluded === null).length;
+  if (ordered.length)
+    out.push(
+      `Order: ${figure(ordered.filter((o) => o.inversions === 0).length)} of ${figure(ordered.length)} in true order; by chance one in ${Math.round(1 / chanceOfTrueOrder(rungs))} each. Kendall tau ${ordered.map((o) => numberText(o.tau, 2)).join(', ')}.`,
+    );
+  const at = r.attributes[a];
+  const near = atTarget(at, way, target);
+  if (near) {
+    const [low, high] = shareInterval(near.much, near.n);
+    out.push(
+      `${ATTRIBUTES[a].label} over at ${valueText(way, near.value, u)}: ${near.much} of ${near.n} (95 %: ${percent(low)} to ${percent(high)} %, exact).`,
+    );
+  }
+  if (at.agreement)
+    out.push(
+      `Tasters agree on the order of marks: W = ${numberText(at.agreement.w, 2)}, p = ${at.agreement.chance < 0.001 ? 'under 0.001' : numberText(at.agreement.chance, 3)} (Friedman, n = ${(at.marks.length / (at.agreement.df + 1)) | 0}).`,
+    );
+  if (at.effect)
+    out.push(
+      `Odds of a higher mark x${numberText(at.effect.odds, 1)} for each ${way === 'celsius' ? '10 degrees' : 'doubling'} (95 %: ${numberText(at.effect.interval[0], 1)} to ${numberText(at.effect.interval[1], 1)}).`,
+    );
+  const over = ATTRIBUTES[a].label.toLowerCase();
+  if (at.penalty.much !== null)
+    out.push(
+      `Liked ${numberText(at.penalty.much)} less of 10 where it has too much ${over} (n = ${at.penalty.n}).`,
+    );
+  if (at.penalty.little !== null)
+    out.push(
+      `Liked ${numberText(at.penalty.little)} less of 10 where it has too little ${over} (n = ${at.penalty.n}).`,
+    );
+  const n = r.tasters.length;
+  const least = fewestTasters('pair');
+  out.push(
+    n < least
+      ? `${capital(figure(n))} ${n === 1 ? 'taster' : 'tasters'} can prove nothing at 0.05: in a pair at least ${figure(least)} must all agree.`
+      : `${capital(figure(n))} tasters can show a large step only.`,
+  );
+  const step = neighbours(r, target);
+  if (step)
+    out.push(
+      `To tell ${valueText(way, step.from, u)} from ${valueText(way, step.to, u)}, which ${percent(step.share)} % did here, ${step.needed === null ? 'more tasters would not help' : `would need about ${step.needed} pairs`}.`,
+    );
+  const lost = r.cups.filter((c) => c.excluded !== null);
+  for (const c of lost) out.push(`Left out: ${c.code}, ${c.excluded}.`);
+  return out;
+}
+/**
+ * Of the two rungs around the target: the share who put them in their order, and how many pairs that share would
+ * need.
+ */
+function neighbours(
+  r: LadderResult,
+  target: number,
+): { from: number; to: number; share: number; needed: number | null } | null {
+  const used = r.cups.filter((c) => c.excluded === null).sort((x, y) => x.value - y.value);
+  const i = Math.max(
+    1,
+    used.findIndex((c) => c.value >= target),
+  );
+  const [from, to] = [used[i - 1], used[i]];
+  if (!from || !to || r.orders.length === 0) return null;
+  const share =
+    r.orders.filter((o) => o.indexOf(from.cup) < o.indexOf(to.cup)).length / r.orders.length;
+  return { from: from.value, to: to.value, share, needed: tastersNeeded(share, 'pair') };
+}
+
+const LEVER = {
+  seconds: (b: Brewing, v: number) => ({ ...b, time: seconds(v) }),
+  grams: (b: Brewing, v: number) => ({ ...b, leaf: grams(v) }),
+  water: (b: Brewing, v: number) => ({ ...b, water: millilitres(v) }),
+  celsius: (b: Brewing, v: number) => ({ ...b, temperature: celsius(v) }),
+};
+/**
+ * What the model expects a table to mark along the ladder: index points from the house cup, in marks (0.8 points
+ * each). Within half a mark either way.
+ */
+export function expectedMarks(
+  house: Brewing,
+  way: Factor,
+  a: Attribute,
+  values: readonly number[],
+): number[] {
+  const right = predict(house)[a];
+  return values.map((v) => (predict(LEVER[way](house, v))[a] - right) / MARK);
+}
+
+/** The chance of a result, as it is written. */
+export const chanceText = (p: number): string => (p < 0.001 ? 'under 0.001' : numberText(p, 3));
+/** What a comparison showed beside its first cup: the clearest difference, then whether chance could do that. */
+export function comparedWords(
+  r: CupsResult,
+  nameOf: (cup: number) => string,
+): { strong: string; rest: string } {
+  const first = r.cups.find((c) => c.excluded === null);
+  const told = [...r.beside]
+    .filter((b) => b.higher + b.lower > 0)
+    .sort((a, b) => a.chance - b.chance || Math.abs(b.by) - Math.abs(a.by))[0];
+  if (!first || r.beside.length === 0)
+    return { strong: 'Too little was marked to compare.', rest: '' };
+  if (!told)
+    return {
+      strong: 'Nobody marked any of them differently',
+      rest: `: ${figure(r.n)} ${r.n === 1 ? 'taster' : 'tasters'}, every mark alike.`,
+    };
+  const more = told.by > 0;
+  const [side, of] = [more ? told.higher : told.lower, told.higher + told.lower + told.alike];
+  return {
+    strong: `${capital(nameOf(told.cup))}: ${more ? 'more' : 'less'} ${ATTRIBUTES[told.attribute].label.toLowerCase()} than ${nameOf(first.cup)}`,
+    rest: ` for ${figure(side)} of ${figure(of)}${told.alike > 0 ? `, ${figure(told.alike)} marked them alike` : ''}: ${told.chance <= 0.05 ? 'more than chance' : 'chance could do that'}.`,
+  };
+}
+const marksText = (m: number): string =>
+  `${numberText(m)} ${numberText(m) === '1' ? 'mark' : 'marks'}`;
+/** Whom a calibration asks to look again, in what; or that nobody is far off. */
+export function calibrationWords(r: CalibrationResult): { strong: string; rest: string } {
+  const off = r.tasters
+    .flatMap((t) =>
+      Object.entries(t.against).flatMap(([a, x]) =>
+        x
+          ? x.flags.map((flag) => ({
+              name: t.name,
+              a: a as Attribute,
+              flag,
+              x,
+              by: flag === 'bias' ? Math.abs(x.bias) : (x.repeatability ?? 0),
+            }))
+          : [],
+      ),
+    )
+    .sort((p, q) => q.by - p.by);
+  const worst = off[0];
+  if (r.n < 2) return { strong: 'One taster has nobody to be held against.', rest: '' };
+  if (!worst)
+    return {
+      strong: 'Nobody is far off',
+      rest: ': within half a mark of the others, and within one of themselves.',
+    };
+  const what = ATTRIBUTES[worst.a].label.toLowerCase();
+  return {
+    strong:
+      worst.flag === 'bias'
+        ? `${worst.name} scores ${what} ${marksText(Math.abs(worst.x.bias))} ${worst.x.bias > 0 ? 'above' : 'below'} the others`
+        : `${worst.name} scored ${what} of one cup ${marksText(worst.by)} apart`,
+    rest:
+      off.length > 1
+        ? `; ${figure(off.length - 1)} more ${off.length === 2 ? 'is' : 'are'} marked below.`
+        : '. All else is within bounds.',
+  };
+}

@@ -1,0 +1,229 @@
+import { and, count, desc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
+import { USES_COUNTED } from '#contracts/limits';
+import type { Tx } from '../../db/pool';
+import {
+  brews,
+  house,
+  leadNotes,
+  lots,
+  people,
+  photos,
+  teaFits,
+  teas,
+  versions,
+} from '../../db/schema/index';
+import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/teas';
+import { fittedBy, type KeptFit } from '#contracts/fits';
+import { isCold, METHOD_NAMES, type Weighing } from '#core/recipes';
+import { SPOONS, type Spoon } from '#core/units';
+import { spoonsById } from '../vessels';
+
+type VersionRow = { v: typeof versions.$inferSelect; author: string };
+const asVersion = ({ v, author }: VersionRow): Version => ({
+  id: v.id,
+  teaId: v.teaId,
+  method: v.method,
+  number: v.number,
+  state: v.state,
+  recipe: v.recipe,
+  reason: v.reason,
+  author: { id: v.authorId, name: v.authorThere ?? author },
+  at: v.at.getTime(),
+});
+const versionRows = (tx: Tx) =>
+  tx
+    .select({ v: versions, author: people.name })
+    .from(versions)
+    .innerJoin(people, eq(people.id, versions.authorId));
+
+/** The versions a brewer may take: the house's, and the one on trial. */
+const STANDING = ['house', 'trial'] as const;
+type Spoons = ReadonlyMap<string, Spoon>;
+const spoonOf = (spoons: Spoons, id: string): Spoon => spoons.get(id) ?? SPOONS.dessertSpoon;
+const weighedBy = (spoons: Spoons, w: WeighingFields | null): Weighing | null =>
+  w && { ...w, spoon: spoonOf(spoons, w.spoon) };
+
+type LotRow = { l: typeof lots.$inferSelect; number: number | null };
+const asLot = ({ l, number }: LotRow, spoons: Spoons): Lot => ({
+  ...l,
+  weighing: weighedBy(spoons, l.weighing ?? null),
+  versionNumber: number,
+});
+const lotRows = (tx: Tx) =>
+  tx
+    .select({ l: lots, number: versions.number })
+    .from(lots)
+    .leftJoin(versions, eq(versions.id, lots.versionId));
+
+type Around = {
+  readonly standing: readonly Version[];
+  readonly lots: readonly Lot[];
+  readonly photoId: string | null;
+  readonly fit: KeptFit['fit'] | null;
+  readonly spoons: Spoons;
+};
+function asTea(
+  row: typeof teas.$inferSelect,
+  { standing, lots: own, photoId, fit, spoons }: Around,
+): Tea {
+  const of = (method: Version['method'], state: Version['state']) =>
+    standing.find((v) => v.method === method && v.state === state) ?? null;
+  const recipes: MethodRecipe[] = METHOD_NAMES.map((method) => ({
+    method,
+    house: of(method, 'house'),
+    trial: of(method, 'trial'),
+  })).filter((r) => r.house ?? r.trial);
+  const mine = isCold(row.method) ? undefined : recipes.find((r) => r.method === row.method);
+  const weighing = row.weighing ?? null;
+  return {
+    ...row,
+    weighing,
+    colour: row.colour ?? null,
+    swatches: row.swatches ?? null,
+    recipes,
+    house: mine?.house ?? null,
+    trial: mine?.trial ?? null,
+    measure: { spoon: spoonOf(spoons, row.spoon), weighing: weighedBy(spoons, weighing) },
+    lots: [...own],
+    photoId,
+    fitted: fittedBy(fit, row.style),
+  };
+}
+function grouped<T>(all: readonly T[], by: (x: T) => string): ReadonlyMap<string, readonly T[]> {
+  const map = new Map<string, T[]>();
+  for (const x of all) map.set(by(x), [...(map.get(by(x)) ?? []), x]);
+  return map;
+}
+
+/** The fits in use: of one tea, or of all. */
+const fitsInUse = (tx: Tx, teaId?: string) =>
+  tx
+    .select({ teaId: teaFits.teaId, fit: teaFits.fit })
+    .from(teaFits)
+    .where(
+      and(eq(teaFits.state, 'inUse'), teaId === undefined ? undefined : eq(teaFits.teaId, teaId)),
+    );
+
+/** Every tea with what stands of its recipes and the lots that are not finished. */
+export async function allTeas(tx: Tx): Promise<Tea[]> {
+  const rows = await tx.select().from(teas).orderBy(teas.name);
+  const spoons = await spoonsById(tx);
+  const standing = grouped(
+    (await versionRows(tx).where(inArray(versions.state, [...STANDING]))).map(asVersion),
+    (v) => v.teaId,
+  );
+  const open = grouped(
+    (await lotRows(tx).where(ne(lots.state, 'finished')).orderBy(desc(lots.arrived))).map((r) =>
+      asLot(r, spoons),
+    ),
+    (l) => l.teaId,
+  );
+  const pictures = new Map(
+    (await tx.select({ id: photos.id, teaId: photos.teaId }).from(photos)).map((p) => [
+      p.teaId,
+      p.id,
+    ]),
+  );
+  const fits = new Map((await fitsInUse(tx)).map((f) => [f.teaId, f.fit]));
+  return rows.map((r) =>
+    asTea(r, {
+      standing: standing.get(r.id) ?? [],
+      lots: open.get(r.id) ?? [],
+      fit: fits.get(r.id) ?? null,
+      photoId: pictures.get(r.id) ?? null,
+      spoons,
+    }),
+  );
+}
+export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
+  const [row] = await tx.select().from(teas).where(eq(teas.id, id));
+  if (!row) return undefined;
+  const [picture] = await tx.select({ id: photos.id }).from(photos).where(eq(photos.teaId, id));
+  return asTea(row, {
+    standing: (
+      await versionRows(tx).where(
+        and(eq(versions.teaId, id), inArray(versions.state, [...STANDING])),
+      )
+    ).map(asVersion),
+    lots: (await lotsOf(tx, id)).filter((l) => l.state !== 'finished'),
+    photoId: picture?.id ?? null,
+    fit: (await fitsInUse(tx, id))[0]?.fit ?? null,
+    spoons: await spoonsById(tx),
+  });
+}
+/** All lots of a tea, the newest first. */
+export async function lotsOf(tx: Tx, teaId: string): Promise<Lot[]> {
+  const spoons = await spoonsById(tx);
+  return (
+    await lotRows(tx).where(eq(lots.teaId, teaId)).orderBy(desc(lots.arrived), desc(lots.id))
+  ).map((r) => asLot(r, spoons));
+}
+export async function lotById(tx: Tx, id: string): Promise<Lot | undefined> {
+  const [row] = await lotRows(tx).where(eq(lots.id, id));
+  return row && asLot(row, await spoonsById(tx));
+}
+export const vocabularyOf = async (tx: Tx): Promise<string[]> =>
+  (await tx.select({ words: house.vocabulary }).from(house))[0]?.words ?? [];
+export const allVersions = async (tx: Tx): Promise<Version[]> =>
+  (await versionRows(tx).orderBy(versions.teaId, versions.method, versions.number)).map(asVersion);
+export async function allLots(tx: Tx): Promise<Lot[]> {
+  const spoons = await spoonsById(tx);
+  return (await lotRows(tx).orderBy(lots.teaId, lots.id)).map((r) => asLot(r, spoons));
+}
+export const versionsOf = async (tx: Tx, teaId: string): Promise<Version[]> =>
+  (await versionRows(tx).where(eq(versions.teaId, teaId)).orderBy(desc(versions.number))).map(
+    asVersion,
+  );
+export async function versionById(tx: Tx, id: string): Promise<Version | undefined> {
+  const [row] = await versionRows(tx).where(eq(versions.id, id));
+  return row && asVersion(row);
+}
+export async function newestNumber(
+  tx: Tx,
+  teaId: string,
+  method: Version['method'],
+): Promise<number> {
+  const [row] = await tx
+    .select({ n: max(versions.number) })
+    .from(versions)
+    .where(and(eq(versions.teaId, teaId), eq(versions.method, method)));
+  return row?.n ?? 0;
+}
+export async function openNotes(tx: Tx, teaId: string): Promise<LeadNote[]> {
+  const rows = await tx
+    .select({ n: leadNotes, by: people.name, role: people.role })
+    .from(leadNotes)
+    .innerJoin(people, eq(people.id, leadNotes.personId))
+    .where(and(eq(leadNotes.teaId, teaId), isNull(leadNotes.settled)))
+    .orderBy(desc(leadNotes.at))
+    .limit(50);
+  return rows.map(({ n, by, role }) => ({
+    id: n.id,
+    teaId: n.teaId,
+    brewId: n.brewId,
+    by: { id: n.personId, name: by },
+    at: n.at.getTime(),
+    headline: n.headline,
+    change: n.change,
+    found: n.found,
+    fromTrainee: role === 'trainee',
+  }));
+}
+
+/** How many brews used each version of a tea; no more than `USES_COUNTED` of each are looked at. */
+export async function usesOf(tx: Tx, teaId: string): Promise<Record<string, number>> {
+  const ids = await tx.select({ id: versions.id }).from(versions).where(eq(versions.teaId, teaId));
+  const counted = await Promise.all(
+    ids.map(async ({ id }) => {
+      const some = tx
+        .select({ id: brews.id })
+        .from(brews)
+        .where(eq(brews.versionId, id))
+        .limit(USES_COUNTED)
+        .as('some');
+      const [row] = await tx.select({ n: count() }).from(some);
+      return [id, row?.n ?? 0] as const;
+    }),
+  );
+  return Object.fromEntries(counted.filter(([, n]) => n > 0));
+}
