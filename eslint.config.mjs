@@ -1,5 +1,6 @@
 import hooks from 'eslint-plugin-react-hooks';
 import regexp from 'eslint-plugin-regexp';
+import importSort from 'eslint-plugin-simple-import-sort';
 import ts from 'typescript-eslint';
 import { callAfterDeclaration } from './scripts/lint/callAfterDeclaration.mjs';
 
@@ -17,6 +18,24 @@ export default ts.config(
     },
   },
   {
+    // With types: a promise that nobody waits for loses its error, a switch that forgets a case falls through.
+    files: ['src/**/*.ts', 'src/**/*.tsx', 'test/**/*.ts', 'e2e/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        // React ignores what an event handler returns, and the handlers of forms settle their promise themselves.
+        { checksVoidReturn: { attributes: false } },
+      ],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+    },
+  },
+  {
     // What is used before it is declared fails when it runs. Functions may stand below the code that uses them, but not
     // within a function, where constants may lie between.
     files: ['**/*.ts', '**/*.tsx'],
@@ -31,6 +50,30 @@ export default ts.config(
           variables: true,
           typedefs: false,
           ignoreTypeReferences: true,
+        },
+      ],
+    },
+  },
+  {
+    // Node, packages, the core, the contracts, then files nearby: the same order everywhere.
+    files: ['**/*.ts', '**/*.tsx', '**/*.mjs'],
+    plugins: { 'import-sort': importSort },
+    rules: {
+      'import-sort/imports': [
+        'error',
+        {
+          groups: [
+            [
+              '^\\u0000',
+              '^node:',
+              '^@?\\w',
+              '^#core',
+              '^#contracts',
+              '^\\.\\.(?!/?$)',
+              '^\\.\\./?$',
+              '^\\.',
+            ],
+          ],
         },
       ],
     },

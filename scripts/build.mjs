@@ -1,9 +1,9 @@
 // Builds the page (Vite), the server and the threads that help it (a file each; what loads files of its own stays
 // outside).
-import { build as bundle } from 'esbuild';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { build as bundle } from 'esbuild';
 import { build } from 'vite';
 import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
 

@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { renderSample, sampleFile, SAMPLE_PHOTOS } from '#core/camera';
+import { renderSample, SAMPLE_PHOTOS, sampleFile } from '#core/camera';
 
 mkdirSync('public/samples', { recursive: true });
 for (const [i, s] of SAMPLE_PHOTOS.entries()) {

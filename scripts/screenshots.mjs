@@ -3,10 +3,10 @@
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { forkApplication } from './lib/application.mjs';
-import { openChromium } from './lib/chromium.mjs';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
+import { forkApplication } from './lib/application.mjs';
+import { openChromium } from './lib/chromium.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { needBuild, ROOT } from './lib/prepare.mjs';
 import { say } from './lib/say.mjs';

@@ -1,17 +1,17 @@
 import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import { existsSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import mysql from 'mysql2/promise';
-import { hashSecret, secretMatches } from '../src/server/features/people/secrets';
-import { migrateDb, openDb, openPool } from '../src/server/db/pool';
-import { seedDemo } from '../src/server/demo';
-import * as t from '../src/server/db/schema/index';
-import { TEST_INSTANT } from './clock';
 // @ts-expect-error -- plain JavaScript of the start command
 import { startMariadb } from '../scripts/lib/mariadb.mjs';
+import { migrateDb, openDb, openPool } from '../src/server/db/pool';
+import * as t from '../src/server/db/schema/index';
+import { seedDemo } from '../src/server/demo';
+import { hashSecret, secretMatches } from '../src/server/features/people/secrets';
+import { TEST_INSTANT } from './clock';
 
 // A real house in a folder of its own, with everything of the demo in it.
 const folder = mkdtempSync(join(tmpdir(), 'limnos-backup-'));

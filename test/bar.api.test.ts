@@ -1,15 +1,15 @@
-import type { AddressInfo } from 'node:net';
-import { createServer, type Server } from 'node:http';
 import { EventEmitter } from 'node:events';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { lt, max } from 'drizzle-orm';
 import type { Response } from 'express';
 import { pino } from 'pino';
-import { createApp } from '../src/server/app';
-import { liveHub } from '../src/server/features/live';
 import { Brew } from '../src/contracts/brews';
-import { brewEvents, brews, feed, leadNotes, orders } from '../src/server/db/schema/index';
 import { ALL_RIGHT, propose } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
+import { createApp } from '../src/server/app';
+import { brewEvents, brews, feed, leadNotes, orders } from '../src/server/db/schema/index';
+import { liveHub } from '../src/server/features/live';
 import {
   type Begun,
   begunHouse,

@@ -1,5 +1,5 @@
 import { startingRecipe } from '../src/core/recipes/index';
-import { begunHouse, newId, POT, type Begun } from './house';
+import { type Begun, begunHouse, newId, POT } from './house';
 
 let h: Begun;
 beforeEach(async () => {

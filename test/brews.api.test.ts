@@ -1,6 +1,6 @@
-import { brewEvents, brews, leadNotes } from '../src/server/db/schema/index';
 import { ALL_RIGHT, propose } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
+import { brewEvents, brews, leadNotes } from '../src/server/db/schema/index';
 import { type Begun, begunHouse, brewBody, newId, POT } from './house';
 
 let h: Begun;

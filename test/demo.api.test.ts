@@ -1,9 +1,9 @@
 import type { Express } from 'express';
 import request from 'supertest';
-import { TEST_INSTANT } from './clock';
-import { cookieOf, freshHouse, from, type Caller, type Fresh } from './house';
-import { seedDemo, resetDemo } from '../src/server/demo';
 import { ROUTES } from '../src/contracts/routes';
+import { resetDemo, seedDemo } from '../src/server/demo';
+import { TEST_INSTANT } from './clock';
+import { type Caller, cookieOf, type Fresh, freshHouse, from } from './house';
 
 // The demo as it is served: every print and every export of it, and what makes it new.
 

@@ -1,8 +1,8 @@
 // A disk with little room, and one with none.
 import { pino } from 'pino';
 import { createApp } from '../src/server/app';
-import { fromDatabase } from '../src/server/http/errors';
 import { diskOf } from '../src/server/http/disk';
+import { fromDatabase } from '../src/server/http/errors';
 import { type Begun, begunHouse, cookieOf, from, newId, orderBody, SECRETS, work } from './house';
 
 let h: Begun;

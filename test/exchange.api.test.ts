@@ -1,9 +1,14 @@
-import Ajv from 'ajv/dist/2020';
 import { spawnSync } from 'node:child_process';
-import { parse } from 'csv-parse/sync';
 import { readFileSync } from 'node:fs';
+import Ajv from 'ajv/dist/2020';
+import { parse } from 'csv-parse/sync';
+import type { Fault, Preview } from '../src/contracts/exchange';
+import { startingRecipe } from '../src/core/recipes/index';
+import { exchangeSchema } from '../src/server/features/exchange';
 import {
+  type Begun,
   begunHouse,
+  type Caller,
   cookieOf,
   freshHouse,
   from,
@@ -11,12 +16,7 @@ import {
   PLAIN_TEA,
   SECRETS,
   SITE,
-  type Begun,
-  type Caller,
 } from './house';
-import { exchangeSchema } from '../src/server/features/exchange';
-import { startingRecipe } from '../src/core/recipes/index';
-import type { Fault, Preview } from '../src/contracts/exchange';
 
 let h: Begun;
 beforeEach(async () => {

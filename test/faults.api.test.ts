@@ -1,15 +1,15 @@
-import { TEST_INSTANT, testClock } from './clock';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
-import { createApp } from '../src/server/app';
-import { migrateDb, openDb, openPool } from '../src/server/db/pool';
-import { resetDemo, seedDemo } from '../src/server/demo';
-import { brews, house, people } from '../src/server/db/schema/index';
-import { freshHouse, from, begunHouse, newId, SITE, work } from './house';
 // @ts-expect-error -- plain JavaScript of the start command
 import { startMariadb } from '../scripts/lib/mariadb.mjs';
+import { createApp } from '../src/server/app';
+import { migrateDb, openDb, openPool } from '../src/server/db/pool';
+import { brews, house, people } from '../src/server/db/schema/index';
+import { resetDemo, seedDemo } from '../src/server/demo';
+import { TEST_INSTANT, testClock } from './clock';
+import { begunHouse, freshHouse, from, newId, SITE, work } from './house';
 
 test('the database killed and started again: said as such, and what was acknowledged is there', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'limnos-kill-'));

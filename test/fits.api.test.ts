@@ -1,10 +1,10 @@
 import type { Brew } from '../src/contracts/brews';
-import type { Tea } from '../src/contracts/teas';
 import type { TeaFitPage } from '../src/contracts/fits';
 import type { OpenTasting } from '../src/contracts/tastings';
+import type { Tea } from '../src/contracts/teas';
 import { ALL_RIGHT, propose, type Verdict } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
-import { begunHouse, newId, POT, type Begun, type Caller } from './house';
+import { type Begun, begunHouse, type Caller, newId, POT } from './house';
 
 let h: Begun;
 beforeEach(async () => {

@@ -1,18 +1,18 @@
-import type { Express } from 'express';
 import { pathToFileURL } from 'node:url';
+import type { Express } from 'express';
 import mysql from 'mysql2/promise';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v7 } from 'uuid';
-import { testClock } from './clock';
-import { createApp } from '../src/server/app';
-import { openWork } from '../src/server/work/pool';
-import { migrateDb, openDb, openPool, type Db } from '../src/server/db/pool';
-import type { SiteFields } from '../src/contracts/sites';
 import type { Role } from '../src/contracts/people';
+import type { SiteFields } from '../src/contracts/sites';
 import type { VesselFields } from '../src/contracts/vessels';
 import { startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
+import { createApp } from '../src/server/app';
+import { type Db, migrateDb, openDb, openPool } from '../src/server/db/pool';
+import { openWork } from '../src/server/work/pool';
+import { testClock } from './clock';
 
 export const SITE = {
   name: 'Test room',

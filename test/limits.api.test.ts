@@ -4,11 +4,11 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { ENDPOINTS } from '../src/contracts/all';
 import { ROUTES } from '../src/contracts/routes';
+import { ALL_RIGHT, propose } from '../src/core/corrections/index';
+import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { createApp } from '../src/server/app';
 import { brewEvents, versions } from '../src/server/db/schema/index';
 import { fromDatabase, loggable } from '../src/server/http/errors';
-import { ALL_RIGHT, propose } from '../src/core/corrections/index';
-import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { type Begun, begunHouse, brewBody, newId, SECRETS, work } from './house';
 
 let h: Begun;

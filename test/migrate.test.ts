@@ -1,16 +1,16 @@
-import { TEST_INSTANT, testClock } from './clock';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { migrateDb } from '../src/server/db/pool';
-import { RecipeBody, Tea } from '../src/contracts/teas';
-import { Brew } from '../src/contracts/brews';
-import { Vessel } from '../src/contracts/vessels';
-import { Site } from '../src/contracts/sites';
-import { emptyDatabase, from, newId, SECRETS, work } from './house';
-import { hashSecret } from '../src/server/features/people/secrets';
-import { createApp } from '../src/server/app';
 import { pino } from 'pino';
+import { Brew } from '../src/contracts/brews';
+import { Site } from '../src/contracts/sites';
+import { RecipeBody, Tea } from '../src/contracts/teas';
+import { Vessel } from '../src/contracts/vessels';
+import { createApp } from '../src/server/app';
+import { migrateDb } from '../src/server/db/pool';
+import { hashSecret } from '../src/server/features/people/secrets';
+import { TEST_INSTANT, testClock } from './clock';
+import { emptyDatabase, from, newId, SECRETS, work } from './house';
 
 /** The folder of migrations as it was when there were only so many. */
 function firstMigrations(n: number): string {

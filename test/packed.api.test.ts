@@ -5,7 +5,7 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { pino } from 'pino';
 import request from 'supertest';
 import { createApp } from '../src/server/app';
-import { freshHouse, type Fresh, work } from './house';
+import { type Fresh, freshHouse, work } from './house';
 
 // The page as the build leaves it: each file with its packed ones beside it.
 const web = mkdtempSync(join(tmpdir(), 'limnos-packed-'));

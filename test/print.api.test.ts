@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import jsqr from 'jsqr';
 import { PNG } from 'pngjs';
 import { startingRecipe } from '../src/core/recipes/index';
-import { begunHouse, newId, PLAIN_TEA, POT, type Begun } from './house';
+import { type Begun, begunHouse, newId, PLAIN_TEA, POT } from './house';
 
 // Read back by other programs: poppler for text and size, an independent decoder for the code.
 const folder = mkdtempSync(join(tmpdir(), 'limnos-print-'));

@@ -1,6 +1,6 @@
 import type { OpenTasting, SetUpTasting, TastingRow } from '../src/contracts/tastings';
 import { dialledIn, type Sheet, type TastingAct } from '../src/core/tastings/index';
-import { begunHouse, newId, type Begun, type Caller } from './house';
+import { type Begun, begunHouse, type Caller, newId } from './house';
 
 let h: Begun;
 beforeEach(async () => {

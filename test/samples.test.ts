@@ -3,8 +3,8 @@ import sharp from 'sharp';
 import {
   cupsAt,
   renderSample,
-  sampleFile,
   SAMPLE_PHOTOS,
+  sampleFile,
   type SamplePhoto,
 } from '../src/core/camera/index';
 import { readPhoto, standardCup } from '../src/core/colour/index';

@@ -1,14 +1,14 @@
 // The house's own certificates, the server that shows them, and the page that lets devices in.
 import { X509Certificate } from 'node:crypto';
-import { readFileSync, statSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { connect } from 'node:tls';
-import { helpServer, secureServer, shopAt } from '../src/server/features/shop';
 // @ts-expect-error -- plain JavaScript of the scripts
 import { houseCertificates, makeMachine } from '../scripts/lib/certificates.mjs';
+import { helpServer, secureServer, shopAt } from '../src/server/features/shop';
 
 type Made = {
   authority: string;

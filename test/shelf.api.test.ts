@@ -1,4 +1,4 @@
-import { begunHouse, newId, POT, type Begun } from './house';
+import { type Begun, begunHouse, newId, POT } from './house';
 
 let h: Begun;
 beforeEach(async () => {

@@ -1,18 +1,18 @@
-import request from 'supertest';
 import { eq } from 'drizzle-orm';
 import { pino } from 'pino';
+import request from 'supertest';
 import { createApp } from '../src/server/app';
 import { people, sessions, signinMisses } from '../src/server/db/schema/index';
 import {
+  type Begun,
   begunHouse,
   cookieOf,
+  type Fresh,
   freshHouse,
   from,
   newId,
   SECRETS,
   SITE,
-  type Begun,
-  type Fresh,
   work,
 } from './house';
 

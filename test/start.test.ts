@@ -1,6 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:http';
+import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 // @ts-expect-error -- plain JavaScript of the scripts

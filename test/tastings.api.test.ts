@@ -3,14 +3,14 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type {
-  SetUpTasting,
   BlindTasting,
   OpenTasting,
+  SetUpTasting,
   TastingRow,
 } from '../src/contracts/tastings';
+import { foldTasting, resultOf, type TastingAct } from '../src/core/tastings';
 import { feed, tastingEvents } from '../src/server/db/schema';
-import { resultOf, foldTasting, type TastingAct } from '../src/core/tastings';
-import { begunHouse, newId, type Begun, type Caller } from './house';
+import { type Begun, begunHouse, type Caller, newId } from './house';
 
 let h: Begun;
 beforeEach(async () => {

@@ -1,6 +1,6 @@
-import { expect, PEOPLE, test } from '../fixtures/shop';
 import { BarDriver } from '../drivers/BarDriver';
 import { BookDriver } from '../drivers/BookDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
 
 test('a new tea in the order it is learnt: packet, weighing, start, card; the packet’s spoon is asked about', async ({
   house,

@@ -1,12 +1,12 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+// @ts-expect-error -- plain JavaScript of the start command
+import { startMariadb } from '../../scripts/lib/mariadb.mjs';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { ShopServer } from '../fixtures/server';
 import { deviceIn, expect, PEOPLE, test } from '../fixtures/shop';
-// @ts-expect-error -- plain JavaScript of the start command
-import { startMariadb } from '../../scripts/lib/mariadb.mjs';
 
 test('two tablets pull the same steep: first wins, the second is told by whom', async ({
   tablet,

@@ -1,5 +1,5 @@
-import { BarDriver } from '../drivers/BarDriver';
 import type { Locator } from '@playwright/test';
+import { BarDriver } from '../drivers/BarDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 /** There are rows, and every one of them is like that: waited for, since a new view comes over the network. */

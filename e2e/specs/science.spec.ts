@@ -1,5 +1,5 @@
-import { BarDriver } from '../drivers/BarDriver';
 import { v7 } from 'uuid';
+import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { WhatIfDriver } from '../drivers/WhatIfDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { BarDriver } from '../drivers/BarDriver';
-import { HouseDriver } from '../drivers/HouseDriver';
-import { PEOPLE } from '../fixtures/shop';
-import { SecondHost } from '../fixtures/secondHost';
 // @ts-expect-error -- plain JavaScript of the scripts
 import { startHouse } from '../../scripts/lib/started.mjs';
+import { BarDriver } from '../drivers/BarDriver';
+import { HouseDriver } from '../drivers/HouseDriver';
+import { SecondHost } from '../fixtures/secondHost';
+import { PEOPLE } from '../fixtures/shop';
 
 // One house for all of it.
 test.describe.configure({ mode: 'serial' });

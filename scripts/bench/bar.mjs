@@ -2,11 +2,11 @@
 // slower
 // processor, work while idle, first load, and how far the shown time is from the server's. Prints JSON.
 import { fork } from 'node:child_process';
-import { openChromium } from '../lib/chromium.mjs';
-import { openHouse, needVessels, percentile, round, signIn, startBody } from '../lib/house.mjs';
-import { cleanEnv, ROOT } from '../lib/prepare.mjs';
 import { join } from 'node:path';
 import { barRoute } from '../lib/bundle.mjs';
+import { openChromium } from '../lib/chromium.mjs';
+import { needVessels, openHouse, percentile, round, signIn, startBody } from '../lib/house.mjs';
+import { cleanEnv, ROOT } from '../lib/prepare.mjs';
 
 process.env.LIMNOS_SAY = 'stderr';
 const house = await openHouse({ days: 3, name: 'limnos_bar' });

@@ -4,8 +4,8 @@ import { fork } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openChromium } from '../lib/chromium.mjs';
 import { v7 } from 'uuid';
+import { openChromium } from '../lib/chromium.mjs';
 import { startMariadb } from '../lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from '../lib/prepare.mjs';
 

@@ -1,14 +1,14 @@
 // Pictures of bowls to measure the cup finder with. Knows nothing of how cups are found: it draws what a table with one
 // or two poured bowls looks like from above, with grounds, tilt, shadow, uneven light, a mirrored lamp and noise.
-import { photographed, type Lamp } from '#core/camera';
+import { type Lamp, photographed } from '#core/camera';
 import {
+  deltaE00,
   diluted,
   labOfLinear,
   linearOf,
-  deltaE00,
+  type Pixels,
   spectrumOf,
   standardCup,
-  type Pixels,
 } from '#core/colour';
 import { pick, type Random } from '#core/numeric';
 import type { StyleId } from '#core/styles';

@@ -1,10 +1,10 @@
 // npm run bench:colour: how well cups are found in pictures of poured bowls, and how true the strengths are that are
 // read from them: every style, strength, lamp and exposure. Prints JSON. `-- 3000` looks for cups in so many pictures.
-import { anyScene, drawScene, EXPOSURES, GROUNDS, RIMS } from './bowls';
 import { LAMP_NAMES, renderCups } from '#core/camera';
-import { diluted, findCups, readPhoto, standardCup, type CupAt } from '#core/colour';
+import { type CupAt, diluted, findCups, readPhoto, standardCup } from '#core/colour';
 import { pick, seeded } from '#core/numeric';
 import { STYLE_IDS } from '#core/styles';
+import { anyScene, drawScene, EXPOSURES, GROUNDS, RIMS } from './bowls';
 
 const STRENGTHS = [0.5, 0.7, 1, 1.4, 2];
 const round = (v: number, digits = 1) => Math.round(v * 10 ** digits) / 10 ** digits;

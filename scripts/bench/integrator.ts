@@ -1,6 +1,6 @@
 // The same equations handed to a general integrator (odex: Gragg-Bulirsch-Stoer extrapolation), as a yardstick.
 import { createRequire } from 'node:module';
-import { heatOf, settingOf, type Brewing } from '#core/cup';
+import { type Brewing, heatOf, settingOf } from '#core/cup';
 import {
   at,
   coldness,

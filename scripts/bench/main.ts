@@ -3,9 +3,8 @@
 import { cpus } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import { build } from 'esbuild';
-import { integrate } from './integrator';
 import { colourOfBrew, standardCup, tint } from '#core/colour';
-import { searchCorrection, type Mark } from '#core/corrections';
+import { type Mark, searchCorrection } from '#core/corrections';
 import { brewCup, type Brewing } from '#core/cup';
 import { fitToHouse, type Tasted } from '#core/fitting';
 import { pick, seeded } from '#core/numeric';
@@ -14,6 +13,7 @@ import { boardOf, startingRecipe } from '#core/recipes';
 import { matchCup, matchStrength, type Pour } from '#core/scaling';
 import { characterOf, STYLE_IDS, styleOf } from '#core/styles';
 import { celsius, grams, millilitres, seconds, SPOONS } from '#core/units';
+import { integrate } from './integrator';
 
 type Row = { name: string; value: number; unit: string; wanted: string; met: boolean | null };
 const rows: Row[] = [];

@@ -1,8 +1,8 @@
 // A study as the browser's worker runs it: tells how far it is, ends with the result.
 import { parentPort } from 'node:worker_threads';
 import { seeded } from '#core/numeric';
-import { toleranceStudy, USUAL } from '#core/tolerance';
 import { characterOf } from '#core/styles';
+import { toleranceStudy, USUAL } from '#core/tolerance';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 
 parentPort?.on('message', () => {

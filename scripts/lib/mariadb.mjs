@@ -2,7 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer, connect } from 'node:net';
+import { connect, createServer } from 'node:net';
 import { tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';
 import { cleanEnv } from './prepare.mjs';

@@ -1,8 +1,8 @@
 // npm run soak -- offline [brews]: brews in the browser with the network cut at random moments, and the page closed
 // and opened
 // in between. Each brew must arrive once, whole. Prints JSON.
-import { openChromium } from '../lib/chromium.mjs';
 import mysql from 'mysql2/promise';
+import { openChromium } from '../lib/chromium.mjs';
 import { openHouse, round } from '../lib/house.mjs';
 
 const [wanted = 40] = process.argv.slice(2).map(Number);

@@ -1,21 +1,21 @@
 import { z } from 'zod';
-import type { StyleId } from '#core/styles';
-import { PULL_KINDS, type BrewState, type PullKind, type StepRecord } from '#core/brews';
-import { METHOD_NAMES, type Method } from '#core/recipes';
-import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
+import { type BrewState, PULL_KINDS, type PullKind, type StepRecord } from '#core/brews';
 import {
-  PROPOSED_LEVERS,
-  TURNED_LEVERS,
   type Mark,
   type Proposal,
+  PROPOSED_LEVERS,
+  TURNED_LEVERS,
   type Verdict,
 } from '#core/corrections';
+import { type Method, METHOD_NAMES } from '#core/recipes';
+import type { StyleId } from '#core/styles';
+import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
-import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './teas';
 import { endpoint } from './endpoint';
 import { BAR_SLOTS } from './limits';
-import { ROUTES } from './routes';
 import { Id, Instant, InstantText, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
+import { ROUTES } from './routes';
+import { MultipliersBody, RecipeBody, Style, SwatchesBody } from './teas';
 import { VesselFields } from './vessels';
 
 export const MarkBody = z.union([

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { LotFields, MethodName, RecipeBody, TeaFields, VERSION_STATES } from './teas';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
-import { Id, Name, Who } from './primitives';
 import { SpoonFields } from './kettles';
+import { Id, Name, Who } from './primitives';
+import { ROUTES } from './routes';
+import { LotFields, MethodName, RecipeBody, TeaFields, VERSION_STATES } from './teas';
 import { VesselFields } from './vessels';
 
 export const ExchangeVersion = z.strictObject({

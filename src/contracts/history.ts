@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Id, Who } from './primitives';
+import { ROUTES } from './routes';
 
 /** What a lead can change, and whose changes are kept. */
 export const THINGS = [

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { MATERIAL_NAMES, type Material } from '#core/heat';
+import { type Material, MATERIAL_NAMES } from '#core/heat';
 import type { Celsius, Millilitres, Seconds } from '#core/units';
-import { SpoonBody } from './teas';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Id, Instant, Name, oneOf, quantity, Text, Who } from './primitives';
+import { ROUTES } from './routes';
+import { SpoonBody } from './teas';
 
 export const SpoonFields = z.strictObject({
   name: Name,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Id, Name } from './primitives';
+import { ROUTES } from './routes';
 
 export const ROLES = ['trainee', 'brewer', 'lead'] as const;
 export const Role = z.enum(ROLES);

@@ -1,24 +1,24 @@
+import { leafBackWindow } from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
 import {
   bagsText,
   brewingOf,
-  characterAfter,
-  methodFor,
-  nextSteep,
-  spoonsText,
-  computeCard,
-  type CardInput,
   type Card,
   type CardFault,
+  type CardInput,
+  characterAfter,
+  computeCard,
+  methodFor,
   type NextSteep,
+  nextSteep,
+  spoonsText,
 } from '#core/recipes';
 import type { KnownTea, StyleId } from '#core/styles';
-import { leafBackWindow } from '#core/brews';
-import { celsius, millilitres, type Millilitres, type Seconds } from '#core/units';
+import { celsius, type Millilitres, millilitres, type Seconds } from '#core/units';
 import type { Plan } from './brews';
-import type { Lot, Tea, Version } from './teas';
 import { measureOf } from './recipeSelection';
 import type { Site } from './sites';
+import type { Lot, Tea, Version } from './teas';
 import type { Vessel } from './vessels';
 
 type PourOf = {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Id } from './primitives';
+import { ROUTES } from './routes';
 
 export const CARD_SIZES = ['a4', 'a5', 'a6'] as const;
 /** A tea's wall card as a PDF; its vessels are those of the site named, or the three largest that suit. */

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { ProposalBody } from '#contracts/brews';
-import { ATTRIBUTE_NAMES, propose, type Mark, type Verdict } from '#core/corrections';
+import { ATTRIBUTE_NAMES, type Mark, propose, type Verdict } from '#core/corrections';
 import { startingRecipe } from '#core/recipes';
 import { characterOf, STYLE_IDS } from '#core/styles';
 import { grams, millilitres, seconds } from '#core/units';
+import { ProposalBody } from '#contracts/brews';
 
 const mark = fc.constantFrom<Mark>(-2, -1, 0, 1, 2);
 const marks = [...ATTRIBUTE_NAMES, 'colour'] as const;

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { MATERIAL_NAMES, type Material } from '#core/heat';
+import { type Material, MATERIAL_NAMES } from '#core/heat';
 import type { Celsius, Millilitres } from '#core/units';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Role } from './people';
 import { Id, Name, oneOf, quantity } from './primitives';
+import { ROUTES } from './routes';
 
 export const VolumeChoice = z.enum(['ml', 'usFlOz', 'imperialFlOz']);
 export type VolumeChoice = z.infer<typeof VolumeChoice>;

@@ -1,15 +1,15 @@
 import { z } from 'zod';
-import { ATTRIBUTE_NAMES, type Attribute, type Mark } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES, type Mark } from '#core/corrections';
 import type { KnownTea } from '#core/styles';
-import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import {
   COMPARED,
-  EXERCISE_KINDS,
-  PAIR_ASKS,
-  FACTORS,
   type Compared,
   type Exercise,
+  EXERCISE_KINDS,
   type ExerciseKind,
+  type Factor,
+  FACTORS,
+  PAIR_ASKS,
   type PairAsks,
   type PlannedCup,
   type Round,
@@ -17,13 +17,13 @@ import {
   type Stage,
   type TastingAct,
   type TastingEvent,
-  type Factor,
 } from '#core/tastings';
-import { RecipeBody } from './teas';
+import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { MarkBody, SolidsBody, Strength } from './brews';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
+import { ROUTES } from './routes';
+import { RecipeBody } from './teas';
 import { VesselFields } from './vessels';
 
 const PlannedCupBody = z.strictObject({

@@ -1,33 +1,33 @@
 import { z } from 'zod';
-import { STYLE_IDS, type Multipliers, type StyleId, type Swatches } from '#core/styles';
+import { type Material, MATERIAL_NAMES } from '#core/heat';
 import {
-  METHOD_NAMES,
-  SERVE_ORDER_NAMES,
-  SERVING_STYLE_NAMES,
   type Handling,
   type Method,
+  METHOD_NAMES,
   type Recipe,
+  SERVE_ORDER_NAMES,
   type ServeOrder,
+  SERVING_STYLE_NAMES,
   type ServingStyle,
   type Weighing,
 } from '#core/recipes';
+import { type Multipliers, STYLE_IDS, type StyleId, type Swatches } from '#core/styles';
 import {
   dayFault,
   LEAF_FORM_NAMES,
-  LOT_STATES,
-  SEASON_NAMES,
-  TRAIT_NAMES,
   type LeafFacts,
   type LeafForm,
+  LOT_STATES,
   type Season,
+  SEASON_NAMES,
   type Trait,
+  TRAIT_NAMES,
 } from '#core/teas';
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds, Spoon } from '#core/units';
-import { MATERIAL_NAMES, type Material } from '#core/heat';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Id, Name, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
+import { ROUTES } from './routes';
 
 export const Style = oneOf<StyleId>(STYLE_IDS);
 export const MethodName = oneOf<Method>(METHOD_NAMES);

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { MATERIAL_NAMES, type Material } from '#core/heat';
-import { INFUSER_KINDS, VESSEL_KINDS, type InfuserKind, type VesselKind } from '#core/vessels';
+import { type Material, MATERIAL_NAMES } from '#core/heat';
 import type { Celsius, Grams, Millilitres, Millimetres } from '#core/units';
+import { INFUSER_KINDS, type InfuserKind, VESSEL_KINDS, type VesselKind } from '#core/vessels';
 import { endpoint } from './endpoint';
-import { ROUTES } from './routes';
 import { Id, Name, oneOf, quantity } from './primitives';
+import { ROUTES } from './routes';
 
 const Weight = quantity<Grams>({ min: 1, max: 40_000 });
 export const VesselFields = z.strictObject({

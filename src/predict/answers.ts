@@ -1,7 +1,6 @@
-import type { CaseInput, CaseKind, ColourSteepInput } from './schema';
-import { deltaE00, hexOf, labOf, liquorAt, standardCup, type Lab } from '#core/colour';
-import { searchCorrection, type Answer } from '#core/corrections';
-import { brewAgain, brewCup, brewInStages, type Brewing, type Cup } from '#core/cup';
+import { deltaE00, hexOf, type Lab, labOf, liquorAt, standardCup } from '#core/colour';
+import { type Answer, searchCorrection } from '#core/corrections';
+import { brewAgain, brewCup, type Brewing, brewInStages, type Cup } from '#core/cup';
 import { at, SOLUTES } from '#core/extraction';
 import {
   afterPour,
@@ -18,7 +17,8 @@ import {
 import { readPacket, type TimeRange } from '#core/packets';
 import { matchCup, matchStrength, type Pour } from '#core/scaling';
 import { characterOf } from '#core/styles';
-import { celsius, grams, metres, millilitres, seconds, type Grams } from '#core/units';
+import { celsius, type Grams, grams, metres, millilitres, seconds } from '#core/units';
+import type { CaseInput, CaseKind, ColourSteepInput } from './schema';
 
 const maybe = <T, U>(v: T | undefined, make: (v: T) => U): U | undefined =>
   v === undefined ? undefined : make(v);

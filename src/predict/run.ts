@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { ANSWERS, answerColourSteep } from './answers';
-import { CASE_INPUTS, COLOUR_STEEP, type CaseKind } from './schema';
+import { answerColourSteep, ANSWERS } from './answers';
+import { CASE_INPUTS, type CaseKind, COLOUR_STEEP } from './schema';
 
 /** What went wrong, in words that name the case. */
 export type Predicted =

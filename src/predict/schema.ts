@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { MATERIAL_NAMES } from '#core/heat';
-import { AGITATION_NAMES } from '#core/extraction';
 import { JUDGED } from '#core/corrections';
+import { AGITATION_NAMES } from '#core/extraction';
+import { MATERIAL_NAMES } from '#core/heat';
 import { GRADE_NAMES, STYLE_IDS } from '#core/styles';
 import { INFUSER_KINDS } from '#core/vessels';
 

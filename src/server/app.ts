@@ -1,27 +1,27 @@
+import { existsSync } from 'node:fs';
+import { isIP } from 'node:net';
+import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
-import { existsSync } from 'node:fs';
-import { isIP } from 'node:net';
-import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { Deps } from './deps';
-import { accountRoutes, accounts, cookieOf } from './features/people';
-import { bookRoutes } from './features/teas';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { exchangeRoutes } from './features/exchange';
 import { fitRoutes } from './features/fits';
 import { historyRoutes } from './features/history';
-import { liveHub, liveRoutes, appendRecordsChanged } from './features/live';
+import { appendRecordsChanged, liveHub, liveRoutes } from './features/live';
+import { accountRoutes, accounts, cookieOf } from './features/people';
 import { printRoutes } from './features/prints';
-import { shelfRoutes } from './features/vessels';
-import { shopRoutes, type Shop } from './features/shop';
+import { type Shop, shopRoutes } from './features/shop';
 import { tastingRoutes } from './features/tastings';
-import { diskOf, needRoom, tellDisk, type Disk } from './http/disk';
+import { bookRoutes } from './features/teas';
+import { shelfRoutes } from './features/vessels';
+import { type Disk, diskOf, needRoom, tellDisk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
-import { routes, type ReadSession } from './http/route';
+import { type ReadSession, routes } from './http/route';
 
 export type AppDeps = Deps & {
   readonly log: Logger;

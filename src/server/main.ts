@@ -5,9 +5,9 @@ import { pino } from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
 import { migrateDb, openDb, openPool } from './db/pool';
-import { helpServer, secureServer, shopAt, type Shop } from './features/shop';
-import { diskOf } from './http/disk';
 import { resetDemo, seedDemo } from './demo';
+import { helpServer, secureServer, type Shop, shopAt } from './features/shop';
+import { diskOf } from './http/disk';
 import { openWork } from './work/pool';
 
 const config = readConfig(process.env);
@@ -83,7 +83,7 @@ function stop() {
   void work.close();
   help?.close();
   help?.closeAllConnections();
-  server.close(() => pool.end().finally(() => process.exit(0)));
+  server.close(() => void pool.end().finally(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => process.exit(0), 3000).unref();
   setTimeout(() => server.closeAllConnections(), 500).unref();

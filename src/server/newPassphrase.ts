@@ -1,11 +1,11 @@
 // Run on the machine itself, by `npm run new-passphrase`: a lead who has forgotten theirs gets a new one.
 import { eq } from 'drizzle-orm';
+import { inTransaction } from './db/inTransaction';
 import { openDb, openPool } from './db/pool';
 import { people, sessions, signinMisses } from './db/schema';
-import { inTransaction } from './db/inTransaction';
+import { recordChange } from './features/history';
 import { allPeople } from './features/people';
 import { hashSecret } from './features/people/secrets';
-import { recordChange } from './features/history';
 
 type Said = { readonly kind: 'done' | 'which' | 'nobody'; readonly names: string[] };
 

@@ -1,16 +1,16 @@
 import './platform/early';
+import './styles/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { prefetch } from './shell/prefetch';
-import { App } from './shell/App';
 import { keepTime } from './platform/clock';
-import { newerVersions } from './platform/serviceWorker';
 import { leftUnsent, restored } from './platform/outbox/outbox';
-import { restoreOffline } from './shell/offlineCache';
-import { setUp } from './shell/setUp';
+import { newerVersions } from './platform/serviceWorker';
 import { store } from './platform/store';
-import './styles/index.css';
+import { App } from './shell/App';
+import { restoreOffline } from './shell/offlineCache';
+import { prefetch } from './shell/prefetch';
+import { setUp } from './shell/setUp';
 
 /**
  * What this device kept comes first: a tablet opened without a server starts with it, and what was not sent is sent.

@@ -1,5 +1,5 @@
 // One request as a device sends it, by either of the house's addresses.
-import { request as plain, type IncomingMessage } from 'node:http';
+import { type IncomingMessage, request as plain } from 'node:http';
 import { request as secure } from 'node:https';
 
 export type Address = { readonly origin: string; readonly ca?: string };

@@ -1,4 +1,4 @@
-import { epochMs, seconds, type EpochMs, type Seconds } from '#core/units';
+import { type EpochMs, epochMs, type Seconds, seconds } from '#core/units';
 
 // Two hands, several vessels: moments that want one at the same time are told ahead and kept apart.
 

@@ -1,5 +1,5 @@
 import type { Window } from '#core/recipes';
-import { epochMs, seconds, secondsBetween, type EpochMs, type Seconds } from '#core/units';
+import { type EpochMs, epochMs, type Seconds, seconds, secondsBetween } from '#core/units';
 
 /** Where one brew stands. Only instants are kept: what is left is derived, never counted. */
 export type BrewState =
@@ -122,8 +122,11 @@ export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
 
 export type PullTiming = 'early' | 'inWindow' | 'late';
 /** How a real steep lies against its window. */
-export const pullTiming = (steeped: Seconds, w: Window): PullTiming =>
-  steeped < w.earliest ? 'early' : steeped > w.latest ? 'late' : 'inWindow';
+export const pullTiming = (steeped: Seconds, w: Window): PullTiming => {
+  if (steeped < w.earliest) return 'early';
+  if (steeped > w.latest) return 'late';
+  return 'inWindow';
+};
 
 /** How a pull is kept: a late one that nobody came for is told apart from one that was a little late. */
 export const PULL_KINDS = ['early', 'inWindow', 'late', 'forgotten'] as const;

@@ -1,4 +1,4 @@
-import { epochMs, type EpochMs } from '#core/units';
+import { type EpochMs, epochMs } from '#core/units';
 
 /**
  * A clock that agrees with the server's and cannot be moved by hand: it runs on the device's steady counter from the

@@ -1,21 +1,21 @@
-import type { BrewState } from './brew';
-import { leafAct, leafActWords, type VesselFacts } from '#core/vessels';
 import type { Handling, Window } from '#core/recipes';
 import {
-  millilitres,
-  minutesText,
-  ML_PER,
-  numberText,
-  seconds,
-  temperatureText,
-  volumeText,
   type Celsius,
   type EpochMs,
   type Grams,
   type Millilitres,
+  millilitres,
+  minutesText,
+  ML_PER,
+  numberText,
   type Seconds,
+  seconds,
+  temperatureText,
+  volumeText,
   type VolumeUnit,
 } from '#core/units';
+import { leafAct, leafActWords, type VesselFacts } from '#core/vessels';
+import type { BrewState } from './brew';
 
 /** Warm the vessel at least so long: common practice. */
 export const WARMING = seconds(15);

@@ -1,29 +1,29 @@
 import fc from 'fast-check';
-import { celsius, epochMs, grams, millilitres, seconds } from '#core/units';
-import { PLAIN_HANDLING } from '#core/recipes';
 import {
   advance,
   afterPause,
   anchor,
   begin,
+  type BrewEventKind,
+  type BrewState,
   clashesAhead,
   meetsNow,
+  type Moment,
   nowBy,
   phaseAt,
+  type Planned,
   pullKind,
   pullTiming,
-  stepStates,
   stepNow,
+  type StepRecord,
   stepsOf,
+  stepStates,
   stepWords,
   turnsOf,
   waitToPour,
-  type BrewEventKind,
-  type BrewState,
-  type Moment,
-  type Planned,
-  type StepRecord,
 } from '#core/brews';
+import { PLAIN_HANDLING } from '#core/recipes';
+import { celsius, epochMs, grams, millilitres, seconds } from '#core/units';
 
 const window = { earliest: seconds(90), best: seconds(120), latest: seconds(150) };
 const t0 = 1_800_000_000_000;

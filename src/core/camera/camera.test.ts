@@ -1,7 +1,9 @@
 import {
   diluted,
+  labOf,
   linearOf,
   liquorPatch,
+  type PhotoReading,
   readableDepth,
   readPhoto,
   rimPatch,
@@ -9,19 +11,17 @@ import {
   strengthFromColour,
   strengthVerdict,
   timeOfColour,
-  labOf,
-  type PhotoReading,
 } from '#core/colour';
 import { seeded } from '#core/numeric';
 import type { StyleId } from '#core/styles';
 import { D65 } from '../colour/tables';
 import {
   daylight,
+  type Lamp,
   LAMP_NAMES,
   renderCups,
   renderSample,
   SAMPLE_PHOTOS,
-  type Lamp,
   type Shot,
 } from './index';
 

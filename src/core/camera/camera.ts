@@ -1,13 +1,13 @@
 import { Matrix, solve } from 'ml-matrix';
-import type { Random } from '#core/numeric';
 import {
   CUP_DEPTH_CM,
-  linearOfXyz,
-  spectrumOf,
   type CupAt,
+  linearOfXyz,
   type Liquor,
   type Pixels,
+  spectrumOf,
 } from '#core/colour';
+import type { Random } from '#core/numeric';
 import { D65, WAVELENGTHS, X_BAR, Y_BAR, Z_BAR } from '../colour/tables';
 
 // A camera that never was: for teaching, demo and tests. Sensor, tone curve and lamps are plausible, not measured.

@@ -1,4 +1,4 @@
-import { labOf, type Lab, type Liquor } from '#core/colour';
+import { type Lab, labOf, type Liquor } from '#core/colour';
 import { normal, type Random } from '#core/numeric';
 
 /** Noise of a good colour reader in a cup, each of L*, a*, b* (from memory). */

@@ -1,4 +1,4 @@
-import { diluted, standardCup, type CupAt, type Pixels } from '#core/colour';
+import { type CupAt, diluted, type Pixels, standardCup } from '#core/colour';
 import { seeded } from '#core/numeric';
 import type { StyleId } from '#core/styles';
 import { renderCups, type Shot } from './camera';

@@ -1,5 +1,5 @@
-import { LINEAR } from './photo';
 import type { Pixels } from './patch';
+import { LINEAR } from './photo';
 
 const { ceil, floor, log, max } = Math;
 

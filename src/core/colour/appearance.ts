@@ -1,6 +1,6 @@
-import { D65, WAVELENGTHS, X_BAR, Y_BAR, Z_BAR } from './tables';
 import { expOfMinus } from '#core/numeric';
-import { PIGMENTS, SPECTRA, type PigmentAmounts } from './pigments';
+import { type PigmentAmounts, PIGMENTS, SPECTRA } from './pigments';
+import { D65, WAVELENGTHS, X_BAR, Y_BAR, Z_BAR } from './tables';
 
 /** CIELAB, D65, 2-degree observer. */
 export type Lab = readonly [L: number, a: number, b: number];
@@ -128,7 +128,11 @@ export function labOfXyz(
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)];
 }
 
-const clip = (v: number) => (v < 0 ? 0 : v > 1 ? 1 : v);
+const clip = (v: number) => {
+  if (v < 0) return 0;
+  if (v > 1) return 1;
+  return v;
+};
 function fromF(f: number): number {
   const cube = f * f * f;
   return cube > 216 / 24389 ? cube : ((116 * f - 16) * 27) / 24389;
@@ -167,9 +171,11 @@ export const displayedLab = (lab: Lab): Lab => labOfLinear(clippedRgb(lab));
 export const decoded = (v: number): number =>
   v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
 /** The linear value from which each 8-bit code begins, and a first guess at the code of a linear value. */
-const CODE_FROM = Float64Array.from({ length: 257 }, (_, c) =>
-  c === 0 ? -1 : c === 256 ? Infinity : decoded((c - 0.5) / 255),
-);
+const CODE_FROM = Float64Array.from({ length: 257 }, (_, c) => {
+  if (c === 0) return -1;
+  if (c === 256) return Infinity;
+  return decoded((c - 0.5) / 255);
+});
 const GUESSES = 1024;
 const GUESS = Uint8Array.from({ length: GUESSES + 1 }, (_, i) => {
   let code = 0;

@@ -1,18 +1,18 @@
+import { type Brewing, heatOf } from '#core/cup';
+import { contactFactor, heatedPanels, type Panel } from '#core/extraction';
+import { GRADES, type StyleId, styleOf } from '#core/styles';
+import type { Celsius, Seconds } from '#core/units';
+import type { Lab, Liquor } from './appearance';
+import { GAS, greenLoss, inverse } from './liquor';
 import {
   COLOUR_STYLES,
+  type Pigment,
+  type PigmentAmounts,
   PIGMENTS,
   PLATEAU_ENERGY,
   RATE_ENERGY,
-  type Pigment,
-  type PigmentAmounts,
 } from './pigments';
-import type { Lab, Liquor } from './appearance';
-import { GAS, greenLoss, inverse } from './liquor';
-import { shiftAt, type Shift } from './swatches';
-import { contactFactor, heatedPanels, type Panel } from '#core/extraction';
-import { heatOf, type Brewing } from '#core/cup';
-import { GRADES, styleOf, type StyleId } from '#core/styles';
-import type { Celsius, Seconds } from '#core/units';
+import { type Shift, shiftAt } from './swatches';
 
 /**
  * What earlier steeps did: pigment that has left the leaf, and what lies under it, in g per litre of the whole water.

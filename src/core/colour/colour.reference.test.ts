@@ -1,16 +1,16 @@
 import { readFileSync } from 'node:fs';
-import { celsius, seconds } from '#core/units';
-import { STYLE_IDS, type StyleId } from '#core/styles';
 import {
   hexOf,
+  type Lab,
   labOf,
   liquorAt,
   PLAIN_WATER,
   spectrumOf,
   standardCup,
   tint,
-  type Lab,
 } from '#core/colour';
+import { STYLE_IDS, type StyleId } from '#core/styles';
+import { celsius, seconds } from '#core/units';
 import { D65, X_BAR, Y_BAR, Z_BAR } from './tables';
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- reference cases are plain JSON */

@@ -1,3 +1,16 @@
+import { LAMP_NAMES, renderSample, SAMPLE_PHOTOS } from '#core/camera';
+import {
+  type CupAt,
+  findCups,
+  hexOf,
+  labOf,
+  type Pixels,
+  rimPatch,
+  snapCup,
+  standardCup,
+} from '#core/colour';
+import { pick, seeded } from '#core/numeric';
+import { STYLE_IDS } from '#core/styles';
 import {
   anyScene,
   drawScene,
@@ -6,19 +19,6 @@ import {
   RIMS,
   type Scene,
 } from '../../../scripts/bench/bowls';
-import { LAMP_NAMES, renderSample, SAMPLE_PHOTOS } from '#core/camera';
-import {
-  findCups,
-  hexOf,
-  labOf,
-  rimPatch,
-  snapCup,
-  standardCup,
-  type CupAt,
-  type Pixels,
-} from '#core/colour';
-import { pick, seeded } from '#core/numeric';
-import { STYLE_IDS } from '#core/styles';
 
 /** Near enough for what is measured to lie on liquor and rim. */
 const isRight = (found: CupAt, truth: CupAt): boolean =>

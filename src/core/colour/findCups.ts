@@ -1,6 +1,6 @@
 import { absorbanceOf, reduced } from './absorbance';
-import { circleCandidates, type Circle } from './circleVotes';
-import { fitEdge, type Edge } from './edgeFit';
+import { type Circle, circleCandidates } from './circleVotes';
+import { type Edge, fitEdge } from './edgeFit';
 import type { CupAt, Pixels } from './patch';
 
 /** Pictures are searched at most so wide or high, px; edges are then placed in a finer one. */

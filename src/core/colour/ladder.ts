@@ -1,4 +1,4 @@
-import { CUP_DEPTH_CM, displayedLab, labOf, type Lab, type Liquor } from './appearance';
+import { CUP_DEPTH_CM, displayedLab, type Lab, labOf, type Liquor } from './appearance';
 import { deltaE00 } from './difference';
 import { diluted } from './liquor';
 
@@ -104,13 +104,10 @@ export function scoreLadder(order: readonly number[]): LadderScore {
   };
 }
 /** How hard a ladder is, for sharp eyes on a good screen. */
-export const ladderLabel = (apart: number): string =>
-  apart < 1.25
-    ? 'expert'
-    : apart < 1.75
-      ? 'hard'
-      : apart < 2.5
-        ? 'medium-hard'
-        : apart < 3.5
-          ? 'medium'
-          : 'easy';
+export const ladderLabel = (apart: number): string => {
+  if (apart < 1.25) return 'expert';
+  if (apart < 1.75) return 'hard';
+  if (apart < 2.5) return 'medium-hard';
+  if (apart < 3.5) return 'medium';
+  return 'easy';
+};

@@ -1,7 +1,7 @@
-import type { Lab, Liquor } from './appearance';
-import { COLOUR_STYLES, PIGMENTS, PLATEAU_ENERGY, RATE_ENERGY, type Pigment } from './pigments';
 import type { StyleId } from '#core/styles';
-import { seconds, type Celsius, type Seconds } from '#core/units';
+import { type Celsius, type Seconds, seconds } from '#core/units';
+import type { Lab, Liquor } from './appearance';
+import { COLOUR_STYLES, type Pigment, PIGMENTS, PLATEAU_ENERGY, RATE_ENERGY } from './pigments';
 
 export const GAS = 8.314;
 export const inverse = (t: number) => 1 / (t + 273.15);

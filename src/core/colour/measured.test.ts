@@ -3,16 +3,19 @@ import fc from 'fast-check';
 import {
   blendLiquors,
   checkPhoto,
+  type ColouredBrew,
   colourLadder,
   colourOfBrew,
   deltaE00,
   diluted,
   displayedLab,
+  type Lab,
   labOf,
   labOfLinear,
   ladderLabel,
-  liquorAt,
   linearOf,
+  liquorAt,
+  type PhotoFacts,
   readAgainst,
   rimCorrected,
   scoreLadder,
@@ -23,9 +26,6 @@ import {
   strengthVerdict,
   styleStrengthFromColour,
   timeFromColour,
-  type ColouredBrew,
-  type Lab,
-  type PhotoFacts,
 } from '#core/colour';
 import { normal, seeded } from '#core/numeric';
 import { characterOf, STYLE_IDS, type StyleId } from '#core/styles';

@@ -1,4 +1,4 @@
-import { decoded, labOfLinear, type Lab } from './appearance';
+import { decoded, type Lab, labOfLinear } from './appearance';
 
 /** Linear sRGB, 0..1. */
 export type LinearRgb = readonly [r: number, g: number, b: number];

@@ -1,9 +1,9 @@
-import { CUP_DEPTH_CM, hexOf, labOf, labOfLinear, type Lab, type Liquor } from './appearance';
+import { CUP_DEPTH_CM, hexOf, type Lab, labOf, labOfLinear, type Liquor } from './appearance';
 import { deltaE00, distance } from './difference';
 import { diluted } from './liquor';
-import { linearMedian, liquorPatch, rimPatch, type CupAt, type Patch, type Pixels } from './patch';
-import { checkPhoto, readAgainst, rimCorrected, type PhotoCheck, type PhotoFault } from './photo';
-import { strengthFromColour, strengthVerdict, type ColourVerdict } from './reading';
+import { type CupAt, linearMedian, liquorPatch, type Patch, type Pixels, rimPatch } from './patch';
+import { checkPhoto, type PhotoCheck, type PhotoFault, readAgainst, rimCorrected } from './photo';
+import { type ColourVerdict, strengthFromColour, strengthVerdict } from './reading';
 
 export type PhotoAsk = {
   readonly picture: Pixels;
@@ -91,16 +91,18 @@ function rowsOf(
   byReference: boolean,
 ): Checked[] {
   const has = (f: PhotoFault) => faults.some((x) => x.fault === f);
-  const worst = (f: PhotoFault): Checked['state'] =>
-    !has(f)
-      ? 'inOrder'
-      : faults.some(
-            (x) =>
-              x.fault === f &&
-              (x.severity === 'reject' || (x.severity === 'referenceOnly' && !byReference)),
-          )
-        ? 'notMet'
-        : 'minded';
+  const worst = (f: PhotoFault): Checked['state'] => {
+    if (!has(f)) return 'inOrder';
+    if (
+      faults.some(
+        (x) =>
+          x.fault === f &&
+          (x.severity === 'reject' || (x.severity === 'referenceOnly' && !byReference)),
+      )
+    )
+      return 'notMet';
+    return 'minded';
+  };
   const rims = cups.flatMap((s) =>
     s.left && s.right
       ? [

@@ -1,9 +1,9 @@
-import { CUP_DEPTH_CM, labOf, type Lab, type Liquor } from './appearance';
+import type { StyleId } from '#core/styles';
+import { celsius, seconds } from '#core/units';
+import { CUP_DEPTH_CM, type Lab, labOf, type Liquor } from './appearance';
 import { distance } from './difference';
 import { diluted, liquorAt, standardCup, standardTime } from './liquor';
 import { COLOUR_STYLES } from './pigments';
-import type { StyleId } from '#core/styles';
-import { celsius, seconds } from '#core/units';
 
 // A strength or a time read back from a measured colour. Colour says how strong, never why: more leaf, more heat and
 // more time move a cup along one and the same curve.

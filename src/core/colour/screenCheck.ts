@@ -1,7 +1,7 @@
+import { type Random, shuffled } from '#core/numeric';
+import { hexOf, type Lab, labOf } from './appearance';
 import { colourLadder } from './ladder';
-import { labOf, hexOf, type Lab } from './appearance';
 import { diluted, standardCup } from './liquor';
-import { shuffled, type Random } from '#core/numeric';
 
 /** One patch of the check: its colour, and the square within it, a little stronger; null where there is none. */
 export type Patch8 = { readonly outer: string; readonly inner: string | null };

@@ -1,18 +1,18 @@
+import { simulatedReader } from '#core/camera';
 import {
   blendLiquors,
   CUP_DEPTH_CM,
   deltaE00,
   diluted,
+  type Lab,
   labOf,
-  SCREEN_GREYS,
   scoreScreen,
+  SCREEN_GREYS,
   screenPatches,
   shiftAt,
   shiftsOf,
   strengthFromColour,
-  type Lab,
 } from '#core/colour';
-import { simulatedReader } from '#core/camera';
 import { seeded } from '#core/numeric';
 import { houseLiquor, startingRecipe } from '#core/recipes';
 import type { KnownTea, Swatches } from '#core/styles';

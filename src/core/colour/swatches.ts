@@ -1,5 +1,5 @@
-import { CUP_DEPTH_CM, labOf, type Lab, type Liquor } from './appearance';
 import type { Swatches } from '#core/styles';
+import { CUP_DEPTH_CM, type Lab, labOf, type Liquor } from './appearance';
 
 export type Shift = { readonly seconds: number; readonly shift: Lab };
 /**

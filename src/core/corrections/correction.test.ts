@@ -1,9 +1,4 @@
 import fc from 'fast-check';
-import { celsius, grams, gramsPer100Ml, millilitres, seconds } from '#core/units';
-import { brewCup, dilute, type Brewing } from '#core/cup';
-import { bitterDoseOf, bodyOf, sweetDoseOf } from '#core/taste';
-import { startingRecipe, type Recipe } from '#core/recipes';
-import { characterOf, STYLE_IDS, styleOf, type StyleId } from '#core/styles';
 import {
   ALL_RIGHT,
   ATTRIBUTE_NAMES,
@@ -11,16 +6,21 @@ import {
   COLOUR_STEPS,
   CORRECTION_TABLE,
   isRight,
+  type Judged,
+  type Mark,
   propose,
   returnLeaf,
   searchCorrection,
+  type Verdict,
   verdictWords,
   waterPerExtract,
   waterToAdd,
-  type Judged,
-  type Mark,
-  type Verdict,
 } from '#core/corrections';
+import { brewCup, type Brewing, dilute } from '#core/cup';
+import { type Recipe, startingRecipe } from '#core/recipes';
+import { characterOf, STYLE_IDS, type StyleId, styleOf } from '#core/styles';
+import { bitterDoseOf, bodyOf, sweetDoseOf } from '#core/taste';
+import { celsius, grams, gramsPer100Ml, millilitres, seconds } from '#core/units';
 
 type Over = {
   style?: StyleId;

@@ -1,5 +1,5 @@
 import type { Brewing } from '#core/cup';
-import { styleOf, type StyleId } from '#core/styles';
+import { type StyleId, styleOf } from '#core/styles';
 import { celsius, grams, seconds } from '#core/units';
 
 /** What a correction can turn, in the order of the model. `contactFactor`: stir, a roomier infuser. */

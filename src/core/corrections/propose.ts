@@ -1,29 +1,29 @@
-import { isRight, type Attribute, type Mark, type Verdict } from './marks';
+import { pullTiming } from '#core/brews';
+import { type Brewing, outsideLimits } from '#core/cup';
+import type { Recipe } from '#core/recipes';
+import { type StyleId, styleOf } from '#core/styles';
+import { capital, minutesText } from '#core/units';
+import { nearsRecipe, type RecipePoint, turned } from './levers';
+import { type Attribute, isRight, type Mark, type Verdict } from './marks';
 import type { ProposedLever } from './names';
+import { type CupInHand, NO_RESCUE, rescueOf } from './rescue';
 import {
-  LEVER_REASONS,
-  CORRECTION_TABLE,
-  meets,
-  type Circumstance,
-  type CorrectionRow,
-} from './table';
-import { NO_RESCUE, rescueOf, type CupInHand } from './rescue';
-import { nearsRecipe, turned, type RecipePoint } from './levers';
-import {
-  JUDGED,
-  predict,
-  searchCorrection,
   type Answer,
   type Indices,
+  JUDGED,
   type Marks,
+  predict,
   type Search,
+  searchCorrection,
 } from './search';
-import { asTheBarCan, changeOf, headlineOf, restOf, turnsBetween, type Turn } from './words';
-import { outsideLimits, type Brewing } from '#core/cup';
-import type { Recipe } from '#core/recipes';
-import { pullTiming } from '#core/brews';
-import { styleOf, type StyleId } from '#core/styles';
-import { capital, minutesText } from '#core/units';
+import {
+  type Circumstance,
+  CORRECTION_TABLE,
+  type CorrectionRow,
+  LEVER_REASONS,
+  meets,
+} from './table';
+import { asTheBarCan, changeOf, headlineOf, restOf, type Turn, turnsBetween } from './words';
 
 export type Judged = {
   readonly verdict: Verdict;

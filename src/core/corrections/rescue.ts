@@ -1,7 +1,7 @@
-import type { Rescue } from './table';
-import { brewCup, dilute, type Brewing, type Cup } from '#core/cup';
+import { brewCup, type Brewing, type Cup, dilute } from '#core/cup';
 import { bitterDoseOf, bodyOf, cupWords, doseOf, MAPS, MARK, type Taste } from '#core/taste';
-import { millilitres, ML_PER, seconds, type Millilitres } from '#core/units';
+import { type Millilitres, millilitres, ML_PER, seconds } from '#core/units';
+import type { Rescue } from './table';
 
 /** What to do with the cup in hand. */
 export type CupInHand = {

@@ -10,10 +10,10 @@ import {
   splitCup,
 } from '#core/corrections';
 import { brewCup } from '#core/cup';
-import { millilitres, seconds } from '#core/units';
 import { seeded } from '#core/numeric';
 import { houseBrew, startingRecipe } from '#core/recipes';
 import { STYLE_IDS } from '#core/styles';
+import { millilitres, seconds } from '#core/units';
 
 const houseOf = (style: (typeof STYLE_IDS)[number]) =>
   houseBrew({ style, fitted: null }, startingRecipe(style));

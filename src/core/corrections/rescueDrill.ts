@@ -1,9 +1,9 @@
-import { blendShare, returnLeaf, waterPerExtract } from './rescue';
-import { blendLiquors, colourOfBrew, diluted, type ColouredBrew, type Liquor } from '#core/colour';
-import { blend, brewCup, dilute, type Cup } from '#core/cup';
+import { blendLiquors, type ColouredBrew, colourOfBrew, diluted, type Liquor } from '#core/colour';
+import { blend, brewCup, type Cup, dilute } from '#core/cup';
 import { pick, type Random } from '#core/numeric';
 import { bodyOf, JUST_NOTICEABLE, MARK, type Taste } from '#core/taste';
 import { grams, millilitres, seconds } from '#core/units';
+import { blendShare, returnLeaf, waterPerExtract } from './rescue';
 
 export const RESCUE_TASKS = ['over', 'weak', 'blend', 'extract'] as const;
 export type RescueTaskKind = (typeof RESCUE_TASKS)[number];
@@ -171,6 +171,8 @@ export function bestRescue(t: RescueTask): number | null {
 /** How near an answer comes to the strength of the house cup: not noticed, within a taster's mark, or off. */
 export function scoreRescue(t: RescueTask, answer: number): 'right' | 'near' | 'off' {
   const by = Math.abs(rescued(t, answer).taste.strength - brewCup(t.house).taste.strength);
-  return by <= JUST_NOTICEABLE ? 'right' : by <= MARK ? 'near' : 'off';
+  if (by <= JUST_NOTICEABLE) return 'right';
+  if (by <= MARK) return 'near';
+  return 'off';
 }
 export const houseTaste = (t: RescueTask): Cup['taste'] => brewCup(t.house).taste;

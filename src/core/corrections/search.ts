@@ -1,20 +1,20 @@
+import type { Brewing } from '#core/cup';
+import { CUP, newCup, quickCup } from '#core/quick';
+import type { StyleId } from '#core/styles';
+import { MARK } from '#core/taste';
 import {
   EFFORT,
   MODEL_LEVERS,
+  type ModelLever,
   nearsRecipe,
+  type RecipePoint,
   turnable,
   turned,
   turnInto,
-  valueOf,
-  type ModelLever,
-  type RecipePoint,
   type Turns,
+  valueOf,
 } from './levers';
 import type { Mark } from './marks';
-import type { Brewing } from '#core/cup';
-import { CUP, newCup, quickCup } from '#core/quick';
-import { MARK } from '#core/taste';
-import type { StyleId } from '#core/styles';
 
 /** What a taster can mark and the model can predict. */
 export const JUDGED = [

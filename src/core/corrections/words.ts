@@ -1,8 +1,8 @@
-import { MODEL_LEVERS, turned, valueOf, type ModelLever, type Turns } from './levers';
-import type { TurnedLever } from './names';
 import type { Brewing } from '#core/cup';
 import type { StyleId } from '#core/styles';
 import { capital, celsius, grams, minutesText, numberText, seconds } from '#core/units';
+import { MODEL_LEVERS, type ModelLever, turned, type Turns, valueOf } from './levers';
+import type { TurnedLever } from './names';
 
 /** One lever turned, in the terms of a recipe: leaf in g per 100 ml, C, s, contact and water as they are. */
 export type Turn = { readonly lever: TurnedLever; readonly from: number; readonly to: number };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { SOLUTES, at } from '#core/extraction';
-import { brewAgain, brewCup, brewInStages, type Brewing, type Cup } from '#core/cup';
+import { brewAgain, brewCup, type Brewing, brewInStages, type Cup } from '#core/cup';
+import { at, SOLUTES } from '#core/extraction';
 import { characterOf } from '#core/styles';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 

@@ -1,28 +1,28 @@
 import {
+  type Agitation,
+  at,
+  type BySolute,
   contactFactor,
   dryLeaf,
   eachSolute,
-  at,
+  type Heat,
   heatAfter,
   NO_SOLUTES,
   pourOff,
+  type Setting,
   steep,
   sumOf,
-  type Agitation,
-  type BySolute,
-  type Heat,
-  type Setting,
 } from '#core/extraction';
 import type { Material } from '#core/heat';
 import type { Character } from '#core/styles';
-import { tasteOf, type Taste } from '#core/taste';
+import { type Taste, tasteOf } from '#core/taste';
 import {
-  celsius,
-  grams,
-  millilitres,
   type Celsius,
+  celsius,
   type Grams,
+  grams,
   type Millilitres,
+  millilitres,
   type Seconds,
 } from '#core/units';
 import type { InfuserKind } from '#core/vessels';

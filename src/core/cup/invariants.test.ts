@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import {
   brewAgain,
   brewCup,
+  type Brewing,
   dilute,
   heatOf,
   outsideLimits,
   settingOf,
-  type Brewing,
 } from '#core/cup';
 import { at, contactFactor, dryLeaf, hold, SOLUTES, steep, sumOf } from '#core/extraction';
 import { characterOf, GRADE_NAMES, STYLE_IDS } from '#core/styles';

@@ -1,4 +1,4 @@
-import { brewAgain, brewCup, brewInStages, type Brewing, type Cup } from '#core/cup';
+import { brewAgain, brewCup, type Brewing, brewInStages, type Cup } from '#core/cup';
 import { at, SOLUTES } from '#core/extraction';
 import { characterOf, type StyleId } from '#core/styles';
 import { bitterDoseOf, sweetDoseOf } from '#core/taste';

@@ -1,7 +1,7 @@
-import { AGITATION, type Agitation } from './constants';
-import { GRADES, type Character } from '#core/styles';
-import { INFUSERS, type InfuserKind } from '#core/vessels';
+import { type Character, GRADES } from '#core/styles';
 import type { Grams, Millilitres } from '#core/units';
+import { type InfuserKind, INFUSERS } from '#core/vessels';
+import { AGITATION, type Agitation } from './constants';
 
 export type LeafContact = {
   readonly leaf: Grams;

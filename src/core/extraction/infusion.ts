@@ -1,3 +1,5 @@
+import type { Character } from '#core/styles';
+import { type Celsius, type Grams, type Millilitres, type Seconds, seconds } from '#core/units';
 import {
   ACTIVATION,
   coldness,
@@ -8,9 +10,7 @@ import {
   VENTING,
   WETTING_ENERGY,
 } from './constants';
-import { at, eachSolute, NO_SOLUTES, type BySolute } from './solutes';
-import type { Character } from '#core/styles';
-import { seconds, type Celsius, type Grams, type Millilitres, type Seconds } from '#core/units';
+import { at, type BySolute, eachSolute, NO_SOLUTES } from './solutes';
 
 /** Leaf and liquor at one moment. Amounts in mg. */
 export type Infusion = {

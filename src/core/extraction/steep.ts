@@ -1,6 +1,6 @@
-import { hold, type Infusion, type Setting } from './infusion';
 import { cooled, coolingRate, type Material } from '#core/heat';
-import { celsius, seconds, type Celsius, type Seconds } from '#core/units';
+import { type Celsius, celsius, type Seconds, seconds } from '#core/units';
+import { hold, type Infusion, type Setting } from './infusion';
 
 /** How the water's heat goes while it steeps. Temperatures are of the water on the leaf. */
 export type Heat =

@@ -2,14 +2,14 @@ import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { inverse, Matrix } from 'ml-matrix';
 import type { Brewing } from '#core/cup';
 import { CUP, newCup, quickCup } from '#core/quick';
-import { doseOf, MAPS } from '#core/taste';
 import {
   characterOf,
-  STYLE_DEFAULT,
   type Grade,
   type Multipliers,
+  STYLE_DEFAULT,
   type StyleId,
 } from '#core/styles';
+import { doseOf, MAPS } from '#core/taste';
 
 /** What a fit reads of a cup's taste. */
 export const FIT_SCORES = ['strength', 'bitterness', 'astringency'] as const;

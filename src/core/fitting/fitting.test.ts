@@ -2,14 +2,14 @@ import { brewCup, type Brewing } from '#core/cup';
 import {
   fitToHouse,
   learntWords,
-  tastedOf,
-  teachMore,
   type Seen,
   type Tasted,
+  tastedOf,
+  teachMore,
 } from '#core/fitting';
-import { MARK } from '#core/taste';
 import { normal, seeded } from '#core/numeric';
 import { characterOf, type Multipliers } from '#core/styles';
+import { MARK } from '#core/taste';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 
 const brew = (time: number, temperature = 94): Omit<Brewing, 'character'> => ({

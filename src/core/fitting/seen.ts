@@ -1,5 +1,5 @@
-import { FIT_SCORES, type FitScore, type Tasted } from './fit';
 import { MARK } from '#core/taste';
+import { FIT_SCORES, type FitScore, type Tasted } from './fit';
 
 export type Scores = Readonly<Record<FitScore, number>>;
 /** A strength read from a colour: 1.14 is 14 % stronger than the house cup; likely between `low` and `high`. */

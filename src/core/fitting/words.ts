@@ -1,5 +1,5 @@
-import { MOSTLY_LEARNT, type FittedName } from './fit';
 import { numberText } from '#core/units';
+import { type FittedName, MOSTLY_LEARNT } from './fit';
 
 const NAMES: Readonly<Record<FittedName, string>> = {
   rate: 'How fast it gives',

@@ -1,4 +1,4 @@
-import { celsius, kilopascals, type Celsius, type Kilopascals, type Metres } from '#core/units';
+import { type Celsius, celsius, type Kilopascals, kilopascals, type Metres } from '#core/units';
 
 /**
  * Pressure of the International Standard Atmosphere (ISO 2533) at an altitude, -500 to 9000 m.

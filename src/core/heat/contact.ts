@@ -1,4 +1,4 @@
-import { celsius, type Celsius, type Grams, type Millilitres } from '#core/units';
+import { type Celsius, celsius, type Grams, type Millilitres } from '#core/units';
 
 /** Liquid water, 0 to 100 C: 4.178 to 4.219 J/(g K); one value holds within 1 % (CRC Handbook). */
 export const WATER_SPECIFIC_HEAT = 4.19;

@@ -1,5 +1,5 @@
-import { engagedHeatCapacity, WATER_SPECIFIC_HEAT, type Material } from './contact';
-import { celsius, seconds, type Celsius, type Millilitres, type Seconds } from '#core/units';
+import { type Celsius, celsius, type Millilitres, type Seconds, seconds } from '#core/units';
+import { engagedHeatCapacity, type Material, WATER_SPECIFIC_HEAT } from './contact';
 
 export type CoolingVessel = {
   readonly volume: Millilitres;

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import {
   coolingRate,
+  type CoolingReading,
+  type CoolingVessel,
   fitCooling,
   fitPourLoss,
   simulatedKettle,
   waitUntil,
-  type CoolingReading,
-  type CoolingVessel,
 } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { celsius, millilitres, seconds } from '#core/units';

@@ -1,9 +1,9 @@
-import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { afterPour } from './contact';
-import { cooled, coolingRate, type CoolingRate, type CoolingVessel } from './cooling';
+import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { normal, type Random } from '#core/numeric';
-import { celsius, seconds, type Celsius, type Seconds } from '#core/units';
+import { type Celsius, celsius, type Seconds, seconds } from '#core/units';
+import { afterPour } from './contact';
+import { cooled, type CoolingRate, coolingRate, type CoolingVessel } from './cooling';
 
 /** A thermometer in a kettle that cools: so long after it boiled. */
 export type CoolingReading = {

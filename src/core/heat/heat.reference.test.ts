@@ -1,19 +1,19 @@
 import { readFileSync } from 'node:fs';
-import { celsius, grams, kilopascals, metres, millilitres, seconds } from '#core/units';
 import {
   boilingAt,
   boilingAtPressure,
   cooled,
   coolingRate,
   firstContact,
+  type Material,
   mixWater,
   planWater,
   pressureAt,
   splitWater,
   waitUntil,
   waterDensity,
-  type Material,
 } from '#core/heat';
+import { celsius, grams, kilopascals, metres, millilitres, seconds } from '#core/units';
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- reference cases are plain JSON */
 const cases = JSON.parse(readFileSync('test/reference/water.json', 'utf8')) as Record<

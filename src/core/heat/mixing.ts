@@ -1,10 +1,10 @@
 import {
-  celsius,
-  grams,
-  gramsPerMl,
   type Celsius,
+  celsius,
   type Grams,
+  grams,
   type GramsPerMl,
+  gramsPerMl,
   type Millilitres,
 } from '#core/units';
 

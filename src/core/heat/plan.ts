@@ -1,7 +1,7 @@
-import { afterPour, arrivalFor, beforePour, type Material } from './contact';
-import { coolingRate, waitUntil, type CoolingRate } from './cooling';
-import { splitWater, type Split } from './mixing';
 import type { Celsius, Grams, Millilitres, Seconds } from '#core/units';
+import { afterPour, arrivalFor, beforePour, type Material } from './contact';
+import { type CoolingRate, coolingRate, waitUntil } from './cooling';
+import { type Split, splitWater } from './mixing';
 
 /** `rate` is the kettle's own, fitted from readings; without it the usual one of its size and make. */
 export type Kettle = {

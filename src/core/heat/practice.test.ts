@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { celsius, grams, millilitres, seconds } from '#core/units';
 import {
   afterPour,
   arrivalFor,
@@ -7,11 +6,12 @@ import {
   cooled,
   coolingRate,
   firstContact,
+  type Material,
   mixWater,
   splitWater,
   waitUntil,
-  type Material,
 } from '#core/heat';
+import { celsius, grams, millilitres, seconds } from '#core/units';
 
 // Common practice, no published source: bands, not points.
 describe('common practice', () => {

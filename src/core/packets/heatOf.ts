@@ -1,9 +1,9 @@
-import { hasPhrase, isLimit, type Context } from './context';
+import { type Celsius, celsius, fromFahrenheit } from '#core/units';
+import { type Context, hasPhrase, isLimit } from './context';
 import type { Field, TimeRange } from './packet';
 import { isSymbol } from './quantities';
 import type { Token } from './tokens';
 import { wordSet } from './wordSet';
-import { celsius, fromFahrenheit, type Celsius } from '#core/units';
 
 type Heat = { readonly low: Celsius; readonly high: Celsius };
 

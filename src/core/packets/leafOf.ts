@@ -1,10 +1,10 @@
-import { inOneSentence, isAside, type Context } from './context';
+import { grams } from '#core/units';
+import { type Context, inOneSentence, isAside } from './context';
 import { isLeafOunce } from './links';
 import type { Field, PacketLeaf } from './packet';
 import type { Quantity } from './quantities';
 import { GRAMS_PER_LEAF_OUNCE, type LeafUnit } from './vocabulary';
 import { wordSet } from './wordSet';
-import { grams } from '#core/units';
 
 /** A packet's spoon count or grams beyond this are something else. */
 const MOST_LEAF: Readonly<Record<LeafUnit, number>> = {

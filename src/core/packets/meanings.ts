@@ -1,14 +1,14 @@
-import type { Packet } from './packet';
 import {
-  grams,
-  gramsPer100Ml,
-  millilitres,
-  ML_PER,
   type Grams,
+  grams,
   type GramsPer100Ml,
+  gramsPer100Ml,
   type GramsPerMl,
   type Millilitres,
+  millilitres,
+  ML_PER,
 } from '#core/units';
+import type { Packet } from './packet';
 
 /** The spoons a packet can name. */
 export type PacketSpoon = 'teaspoon' | 'dessertSpoon' | 'tablespoon';
@@ -109,8 +109,11 @@ function watersOf(
 }
 
 /** The spoon that packets mix up with a spoon. */
-const mixedUp = (unit: string): PacketSpoon | null =>
-  unit === 'teaspoon' ? 'tablespoon' : unit === 'tablespoon' ? 'teaspoon' : null;
+const mixedUp = (unit: string): PacketSpoon | null => {
+  if (unit === 'teaspoon') return 'tablespoon';
+  if (unit === 'tablespoon') return 'teaspoon';
+  return null;
+};
 
 /**
  * Every meaning of a packet's leaf and water for one tea. Spoons and scoops need the tea's own weighed density, a bag

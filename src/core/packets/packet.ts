@@ -1,6 +1,6 @@
+import type { Celsius, Grams, Millilitres, Seconds } from '#core/units';
 import type { Quantity } from './quantities';
 import type { LeafUnit } from './vocabulary';
-import type { Celsius, Grams, Millilitres, Seconds } from '#core/units';
 
 // A supplier's advice is kept as it was printed. What it means is read from it each time: nothing of it is stored.
 

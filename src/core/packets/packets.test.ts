@@ -1,6 +1,6 @@
-import { corpusRows } from './corpus';
-import { packetMeanings, readPacket, type Packet } from '#core/packets';
+import { type Packet, packetMeanings, readPacket } from '#core/packets';
 import { grams, gramsPer100Ml, gramsPerMl, millilitres } from '#core/units';
+import { corpusRows } from './corpus';
 
 const range = (r: { from: number; to: number } | null) => r && [r.from, r.to];
 function waterOf({ water }: Packet) {

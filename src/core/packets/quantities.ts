@@ -8,8 +8,8 @@ import {
   numberWord,
   RANGE_WORDS,
   STRONG_PER_WORDS,
-  unitsFrom,
   type Unit,
+  unitsFrom,
 } from './vocabulary';
 
 /** An amount with its unit, as it stands in a packet's text. */

@@ -4,7 +4,7 @@ import { leafOf } from './leafOf';
 import type { Packet, PacketPart } from './packet';
 import { quantitiesOf } from './quantities';
 import { timesOf } from './timesOf';
-import { tokensOf, type Token } from './tokens';
+import { type Token, tokensOf } from './tokens';
 import { waterOf } from './waterOf';
 
 /** A packet's text clause by clause, with whether anything in it was read. */

@@ -1,6 +1,6 @@
-import { isLimit, timeRole, type Context } from './context';
-import type { Field, TimeRange } from './packet';
 import { seconds } from '#core/units';
+import { type Context, isLimit, timeRole } from './context';
+import type { Field, TimeRange } from './packet';
 
 /** A longer time is of keeping, s. */
 const LONGEST = 72 * 3600;

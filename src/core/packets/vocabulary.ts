@@ -1,5 +1,5 @@
-import { wordSet } from './wordSet';
 import { GRAMS_PER_OUNCE, ML_PER } from '#core/units';
+import { wordSet } from './wordSet';
 
 // The words of packets in English, German, French and Spanish, in small letters without accents.
 

@@ -1,10 +1,10 @@
-import { inOneSentence, isAside, type Context } from './context';
+import { millilitres, ML_PER } from '#core/units';
+import { type Context, inOneSentence, isAside } from './context';
 import { isLeafOunce, isPer } from './links';
 import type { Field, PacketLeaf, PacketWater } from './packet';
 import { isSymbol, type Quantity } from './quantities';
-import { unitsFrom, type LeafUnit } from './vocabulary';
+import { type LeafUnit, unitsFrom } from './vocabulary';
 import { wordSet } from './wordSet';
-import { millilitres, ML_PER } from '#core/units';
 
 type Volume = Quantity & { readonly ml: number };
 
@@ -83,7 +83,11 @@ const THEN = new Set([
 export function waterOf(context: Context, leaf: Field<PacketLeaf>): Field<PacketWater> {
   const { tokens, quantities } = context;
   const volumes = volumesOf(context);
-  const linked = (q: Quantity) => (isPer(context, q, true) ? 2 : isPer(context, q, false) ? 1 : 0);
+  const linked = (q: Quantity) => {
+    if (isPer(context, q, true)) return 2;
+    if (isPer(context, q, false)) return 1;
+    return 0;
+  };
   const counted = quantities.filter(
     (q) =>
       (q.unit.of === 'cup' || q.unit.of === 'vessel') &&

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { at } from '#core/extraction';
 import { brewCup, type Brewing } from '#core/cup';
+import { at } from '#core/extraction';
 import { CUP, newCup, quickCup } from '#core/quick';
-import { logOf } from './logOf';
 import { characterOf, GRADE_NAMES, STYLE_IDS } from '#core/styles';
 import { bitterDoseOf, bodyOf } from '#core/taste';
 import { celsius, grams, millilitres, seconds } from '#core/units';
+import { logOf } from './logOf';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const INDICES = [

@@ -1,10 +1,10 @@
-import { logOf } from './logOf';
-import * as rowPlaces from './rows';
 import type { Brewing } from '#core/cup';
 import { contactFactor, LEAST_HELD, SQUEEZED, VENTING } from '#core/extraction';
 import { coolingRate } from '#core/heat';
 import { EXP_CELLS, EXP_END, EXP_TABLE } from '#core/numeric';
 import { MAPS, MASKED, unbound, WEIGHT } from '#core/taste';
+import { logOf } from './logOf';
+import * as rowPlaces from './rows';
 
 // The same model as `brewCup`, for screens that need thousands of cups at once: tolerance studies, corrections,
 // charts. No objects are made on the way. `quick.test.ts` holds it to the readable version.

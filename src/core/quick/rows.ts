@@ -1,5 +1,6 @@
 import {
   ACTIVATION,
+  at,
   coldness,
   PARTITION_AT_90,
   PARTITION_HEAT,
@@ -7,7 +8,6 @@ import {
   STEWING_ENERGY,
   VENTING,
   WETTING_ENERGY,
-  at,
 } from '#core/extraction';
 
 // The temperature factors of the model, tabled each quarter degree, so that a panel reads a row instead of sixteen

@@ -1,8 +1,8 @@
-import { brewAgain } from '#core/cup';
 import { colourOfBrew, tint } from '#core/colour';
-import { brewingOf, characterAfter, nextSteep, startingRecipe, type Recipe } from '#core/recipes';
+import { brewAgain } from '#core/cup';
+import { brewingOf, characterAfter, nextSteep, type Recipe, startingRecipe } from '#core/recipes';
 import type { StyleId } from '#core/styles';
-import { celsius, grams, millilitres, seconds, type Seconds } from '#core/units';
+import { celsius, grams, millilitres, type Seconds, seconds } from '#core/units';
 
 /** Three grams to a hundred, as small vessels have it. */
 function pour(style: StyleId, over: Partial<Recipe> = {}) {

@@ -1,9 +1,9 @@
-import type { Recipe, Window } from './recipe';
 import type { ColouredBrew } from '#core/colour';
-import { brewAgain, heatOf, settingOf, type Cup } from '#core/cup';
+import { brewAgain, type Cup, heatOf, settingOf } from '#core/cup';
 import { dryLeaf, eachSolute, pourOff, steep } from '#core/extraction';
-import { styleOf, type Character } from '#core/styles';
-import { seconds, type Seconds } from '#core/units';
+import { type Character, styleOf } from '#core/styles';
+import { type Seconds, seconds } from '#core/units';
+import type { Recipe, Window } from './recipe';
 
 // The same leaf again: its steeps are remembered, with how far it has opened and what was kept under it.
 

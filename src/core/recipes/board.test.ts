@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import {
+  type BoardAsk,
   boardOf,
+  type BoardVessel,
   planServing,
   startingRecipe,
   waterForLeaf,
-  type BoardAsk,
-  type BoardVessel,
 } from '#core/recipes';
 import { celsius, epochMs, grams, millilitres, SPOONS } from '#core/units';
 import type { VesselKind } from '#core/vessels';

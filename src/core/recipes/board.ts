@@ -1,19 +1,19 @@
-import { computeCard, type CardInput, type Card, type CardFault } from './card';
 import { cooled, coolingRate } from '#core/heat';
 import { leafFor } from '#core/scaling';
-import { heldWater, type VesselFacts } from '#core/vessels';
 import { styleOf } from '#core/styles';
 import {
-  celsius,
-  grams,
-  millilitres,
-  seconds,
   type Celsius,
+  celsius,
   type EpochMs,
   type Grams,
+  grams,
   type Millilitres,
+  millilitres,
   type Seconds,
+  seconds,
 } from '#core/units';
+import { heldWater, type VesselFacts } from '#core/vessels';
+import { type Card, type CardFault, type CardInput, computeCard } from './card';
 
 /** A vessel that can be poured with, under a key of the caller's. */
 export type BoardVessel = { readonly id: string; readonly facts: VesselFacts };

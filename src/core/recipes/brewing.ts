@@ -1,12 +1,11 @@
-import type { Recipe } from './recipe';
 import {
-  colourOfBrew,
-  labOf,
-  shiftsOf,
   type ColouredBrew,
+  colourOfBrew,
   type Lab,
+  labOf,
   type Liquor,
   type Shift,
+  shiftsOf,
 } from '#core/colour';
 import {
   characterOfTea,
@@ -16,17 +15,18 @@ import {
   type Swatches,
 } from '#core/styles';
 import {
+  type Celsius,
   celsius,
+  type Grams,
   grams,
   gramsPer100Ml,
-  millilitres,
-  seconds,
-  type Celsius,
-  type Grams,
   type Millilitres,
+  millilitres,
   type Seconds,
+  seconds,
 } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
+import type { Recipe } from './recipe';
 
 type Poured = {
   readonly tea: KnownTea;

@@ -1,19 +1,28 @@
-import { brewingOf } from './brewing';
-import { leafFor, matchCup, matchStrength, type KnownPour, type Pour } from '#core/scaling';
-import { densityOf, spoonsFor, type SpoonCount, type Weighing } from './measure';
-import type { Method, Recipe, Window } from './recipe';
 import {
   afterPour,
   boilingAt,
+  type CoolingRate,
   firstContact,
+  type Material,
   planWater,
   POUR_LOSS,
   WARMED_WALL,
   waterDensity,
-  type CoolingRate,
-  type Material,
   type WaterPlan,
 } from '#core/heat';
+import { type KnownPour, leafFor, matchCup, matchStrength, type Pour } from '#core/scaling';
+import { type KnownTea, styleOf } from '#core/styles';
+import {
+  type Celsius,
+  celsius,
+  type Grams,
+  grams,
+  metres,
+  type Millilitres,
+  millilitres,
+  type Seconds,
+  type Spoon,
+} from '#core/units';
 import {
   basketCrowding,
   fillFault,
@@ -21,18 +30,9 @@ import {
   liquorYield,
   type VesselFacts,
 } from '#core/vessels';
-import { styleOf, type KnownTea } from '#core/styles';
-import {
-  celsius,
-  grams,
-  metres,
-  millilitres,
-  type Celsius,
-  type Grams,
-  type Millilitres,
-  type Seconds,
-  type Spoon,
-} from '#core/units';
+import { brewingOf } from './brewing';
+import { densityOf, type SpoonCount, spoonsFor, type Weighing } from './measure';
+import type { Method, Recipe, Window } from './recipe';
 
 /** What of a site the working needs. */
 export type SiteFacts = {

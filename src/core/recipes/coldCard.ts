@@ -1,10 +1,10 @@
-import { densityOf, spoonsFor, type SpoonCount } from './measure';
-import type { Recipe, Window } from './recipe';
-import type { TeaFacts } from './card';
 import { leafFor } from '#core/scaling';
 import { styleOf } from '#core/styles';
+import { type Celsius, type Grams, grams, type Millilitres, millilitres } from '#core/units';
 import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
-import { grams, millilitres, type Celsius, type Grams, type Millilitres } from '#core/units';
+import type { TeaFacts } from './card';
+import { densityOf, type SpoonCount, spoonsFor } from './measure';
+import type { Recipe, Window } from './recipe';
 
 /** A cold recipe worked out for one vessel. */
 export type ColdCard = {

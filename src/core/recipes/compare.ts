@@ -1,7 +1,7 @@
-import { handlingWords, leewayWords, warmStartWords } from './handling';
-import { SERVING_STYLES, type Recipe, type Window } from './recipe';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { degrees, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
+import { handlingWords, leewayWords, warmStartWords } from './handling';
+import { type Recipe, SERVING_STYLES, type Window } from './recipe';
 
 /**
  * One line of a recipe as it is read, and what became of it in another version; `change` is empty where a word says

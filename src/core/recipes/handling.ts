@@ -1,11 +1,4 @@
 import {
-  SERVE_ORDERS,
-  SERVING_STYLES,
-  type Handling,
-  type Recipe,
-  type ServingGlass,
-} from './recipe';
-import {
   degrees,
   minutesText,
   numberText,
@@ -13,6 +6,13 @@ import {
   volumeText,
   type VolumeUnit,
 } from '#core/units';
+import {
+  type Handling,
+  type Recipe,
+  SERVE_ORDERS,
+  SERVING_STYLES,
+  type ServingGlass,
+} from './recipe';
 
 /** Nothing but pour, wait and pull. */
 export const PLAIN_HANDLING: Handling = {

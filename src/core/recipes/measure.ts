@@ -1,5 +1,5 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics';
-import { grams, type Grams, type GramsPerMl, type Spoon } from '#core/units';
+import { type Grams, grams, type GramsPerMl, type Spoon } from '#core/units';
 
 /** A house's own weighing: so many spoons of this tea weighed so much; `singles` when each was weighed by itself. */
 export type Weighing = {
@@ -79,7 +79,9 @@ export function roundingWords(error: number): string {
   const size = Math.abs(error);
   if (size < 0.03) return 'the same cup';
   const way = error > 0 ? 'stronger' : 'lighter';
-  return size < 0.08 ? `a touch ${way}` : size < 0.15 ? way : `clearly ${way}`;
+  if (size < 0.08) return `a touch ${way}`;
+  if (size < 0.15) return way;
+  return `clearly ${way}`;
 }
 
 /** The usual range of spoons of leaf: 1.3 to 5.4 g per 10 ml (common practice); outside it a weighing is doubtful. */

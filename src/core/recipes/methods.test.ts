@@ -1,27 +1,27 @@
 import { boilingAt, cooled, coolingRate } from '#core/heat';
-import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, SPOONS } from '#core/units';
+import { packetMeanings, readPacket } from '#core/packets';
 import {
+  computeCard,
   glassWords,
   handlingWords,
+  type KettleFacts,
   knownGoodStart,
   leewayWords,
   METHOD_NAMES,
   packetKettle,
   packetStart,
   PLAIN_HANDLING,
+  type Recipe,
   recipeFault,
   spoonSpread,
   startingRecipe,
   styleStarts,
   warmStartWords,
   weighingOf,
-  computeCard,
   workOutCold,
-  type KettleFacts,
-  type Recipe,
 } from '#core/recipes';
-import { packetMeanings, readPacket } from '#core/packets';
 import { STYLE_IDS } from '#core/styles';
+import { celsius, grams, gramsPer100Ml, metres, millilitres, seconds, SPOONS } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
 
 const pitcher: VesselFacts = {

@@ -1,5 +1,5 @@
-import type { Method } from './recipe';
 import type { InfuserKind, VesselKind } from '#core/vessels';
+import type { Method } from './recipe';
 
 type HotMethod = Exclude<Method, 'fridge' | 'counter' | 'extract' | 'warmThenCold'>;
 const METHOD_OF_KIND: Readonly<Record<VesselKind, HotMethod>> = {

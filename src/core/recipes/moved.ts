@@ -1,6 +1,6 @@
-import type { Recipe } from './recipe';
 import type { KnownGood, Scaling } from '#core/scaling';
-import { grams, seconds, type Celsius, type GramsPer100Ml, type Seconds } from '#core/units';
+import { type Celsius, grams, type GramsPer100Ml, type Seconds, seconds } from '#core/units';
+import type { Recipe } from './recipe';
 
 /** How leaf follows the vessel, with so much more leaf in what is known. */
 function scalingBy(scaling: Scaling, more: number): Scaling {

@@ -1,34 +1,34 @@
 import fc from 'fast-check';
 import {
-  celsius,
-  grams,
-  gramsPer100Ml,
-  millilitres,
-  ML_PER,
-  seconds,
-  SPOONS,
-  type GramsPerMl,
-} from '#core/units';
-import {
+  type CardInput,
+  computeCard,
   densityOf,
   doubtDose,
-  lineDiffers,
-  recipeLines,
   doubtWeighing,
   gramsPerSpoon,
+  lineDiffers,
   methodFor,
   quartersText,
+  recipeLines,
   roundingWords,
   spoonsFor,
   spoonsText,
   startingRecipe,
   windowFault,
   workingOf,
-  computeCard,
-  type CardInput,
 } from '#core/recipes';
 import { leafFor, taperExponent } from '#core/scaling';
 import { STYLE_IDS, styleOf } from '#core/styles';
+import {
+  celsius,
+  grams,
+  gramsPer100Ml,
+  type GramsPerMl,
+  millilitres,
+  ML_PER,
+  seconds,
+  SPOONS,
+} from '#core/units';
 import type { VesselFacts } from '#core/vessels';
 
 const pot: VesselFacts = {

@@ -1,18 +1,18 @@
-import { PLAIN_HANDLING } from './handling';
-import { isCold, type Method, type Recipe, type Window } from './recipe';
-import { styleOf, type StyleId } from '#core/styles';
-import type { Packet, PacketMeaning, TimeRange } from '#core/packets';
 import { afterPour, cooled, coolingRate, POUR_LOSS } from '#core/heat';
-import { siteBoiling, type SiteFacts } from './card';
+import type { Packet, PacketMeaning, TimeRange } from '#core/packets';
+import { type StyleId, styleOf } from '#core/styles';
 import {
+  type Celsius,
   celsius,
   grams,
+  type GramsPer100Ml,
   gramsPer100Ml,
   millilitres,
   seconds,
-  type Celsius,
-  type GramsPer100Ml,
 } from '#core/units';
+import { siteBoiling, type SiteFacts } from './card';
+import { PLAIN_HANDLING } from './handling';
+import { isCold, type Method, type Recipe, type Window } from './recipe';
 
 const HOUR = 3600;
 const window = (earliest: number, best: number, latest: number): Window => ({

@@ -1,8 +1,8 @@
-import type { CardInput, Card } from './card';
-import { taperExponent } from '#core/scaling';
-import { quartersText } from './measure';
 import { MATERIALS, WARMED_WALL } from '#core/heat';
+import { taperExponent } from '#core/scaling';
 import { styleOf } from '#core/styles';
+import type { Card, CardInput } from './card';
+import { quartersText } from './measure';
 
 /** One line of the arithmetic: what it is about, then the sum in words. */
 export type WorkingLine = { readonly of: string; readonly text: string };

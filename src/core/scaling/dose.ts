@@ -1,5 +1,5 @@
+import { type Grams, grams, type GramsPer100Ml, type Millilitres } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
-import { grams, type Grams, type GramsPer100Ml, type Millilitres } from '#core/units';
 
 /** A vessel whose leaf is known to be right. */
 export type KnownGood = { readonly water: Millilitres; readonly leaf: Grams };

@@ -1,6 +1,6 @@
 import type { Brewing } from '#core/cup';
 import { CUP, newCup, quickCup } from '#core/quick';
-import { grams, seconds, type Celsius, type Grams, type Seconds } from '#core/units';
+import { type Celsius, type Grams, grams, type Seconds, seconds } from '#core/units';
 
 /** A pour as a match sees it: everything but leaf and time; the heat on the leaf may depend on the leaf. */
 export type Pour = Omit<Brewing, 'leaf' | 'time' | 'temperature'> & {

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { afterPour, firstContact } from '#core/heat';
 import { brewCup } from '#core/cup';
-import { matchCup, matchStrength, type KnownCup, type Pour } from '#core/scaling';
+import { afterPour, firstContact } from '#core/heat';
+import { type KnownCup, matchCup, matchStrength, type Pour } from '#core/scaling';
 import { characterOf } from '#core/styles';
-import { celsius, grams, millilitres, seconds, type Grams } from '#core/units';
+import { celsius, type Grams, grams, millilitres, seconds } from '#core/units';
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- reference cases are plain JSON */
 const cases = (

@@ -17,5 +17,7 @@ const WORDS = [
 export const differenceWords = (cup: Taste, than: Taste): string[] =>
   WORDS.flatMap(([of, more, less]) => {
     const by = cup[of] - than[of];
-    return by >= JUST_NOTICEABLE ? [more] : by <= -JUST_NOTICEABLE ? [less] : [];
+    if (by >= JUST_NOTICEABLE) return [more];
+    if (by <= -JUST_NOTICEABLE) return [less];
+    return [];
   });

@@ -1,6 +1,6 @@
-import { MAPS, onScale } from './maps';
 import type { BySolute } from '#core/extraction';
 import type { Character } from '#core/styles';
+import { MAPS, onScale } from './maps';
 
 /** How a cup tastes, 0..10 each, ordinal. `colour` is the brewing model's own rough index; the colour model draws. */
 export type Taste = {

@@ -1,4 +1,4 @@
-import { ML_PER, type Millilitres } from '#core/units';
+import { type Millilitres, ML_PER } from '#core/units';
 import { CAFFEINE_SPREAD } from './maps';
 import type { Taste } from './taste';
 

@@ -23,5 +23,8 @@ export const brewOfCup = ({ tea, recipe, vessel }: MadeOf, c: PlannedCup): Colou
     time: seconds(c.seconds),
   });
 /** What a cup of a comparison is: its infuser, or which steep. Nothing elsewhere. */
-export const cupName = (c: PlannedCup): string =>
-  c.steep !== undefined ? `steep ${c.steep}` : c.infuser ? INFUSERS[c.infuser].label : '';
+export const cupName = (c: PlannedCup): string => {
+  if (c.steep !== undefined) return `steep ${c.steep}`;
+  if (c.infuser) return INFUSERS[c.infuser].label;
+  return '';
+};

@@ -1,4 +1,4 @@
-import { shuffled, type Random } from '#core/numeric';
+import { type Random, shuffled } from '#core/numeric';
 
 /** Three figures, none of them twice, none running (123, 321, 890): nothing that a taster reads a meaning into. */
 function plain(code: string): boolean {

@@ -1,11 +1,11 @@
 import { mean } from 'simple-statistics';
-import { ATTRIBUTE_NAMES, type Attribute } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES } from '#core/corrections';
 import { MARK } from '#core/taste';
 import { chanceOfSplit } from './binomial';
-import type { Exercise, Sheet, Tasting, TasterState } from './exercise';
-import { agreementOf, type Agreement } from './panel';
-import { realCups, type RealCup } from './real';
-import { justAboutRight, tasterAgainst, type Against, type JustAboutRight } from './taster';
+import type { Exercise, Sheet, TasterState, Tasting } from './exercise';
+import { type Agreement, agreementOf } from './panel';
+import { type RealCup, realCups } from './real';
+import { type Against, type JustAboutRight, justAboutRight, tasterAgainst } from './taster';
 
 const byAttribute = <T>(make: (a: Attribute) => T): Readonly<Record<Attribute, T>> =>
   Object.fromEntries(ATTRIBUTE_NAMES.map((a) => [a, make(a)])) as Record<Attribute, T>;

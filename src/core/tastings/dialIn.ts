@@ -1,8 +1,8 @@
 import {
-  ATTRIBUTE_NAMES,
-  ATTRIBUTES,
   ALL_RIGHT,
   type Attribute,
+  ATTRIBUTE_NAMES,
+  ATTRIBUTES,
   type Mark,
   type Turn,
   type Verdict,

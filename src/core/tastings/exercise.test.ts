@@ -4,25 +4,25 @@ import { houseBrew, startingRecipe } from '#core/recipes';
 import { seconds } from '#core/units';
 import {
   adviceOf,
+  type ExerciseAsk,
   expectedMarks,
+  foldTasting,
   headlineOf,
   howSure,
+  type LadderResult,
   ladderTimes,
   likeForLike,
   missing,
   nextMoment,
-  validateAct,
   resultOf,
   rungs,
   scheduleFor,
   scheduleOf,
   setUp,
-  foldTasting,
-  type ExerciseAsk,
-  type LadderResult,
   type Taster,
   type TastingAct,
   type TastingEvent,
+  validateAct,
 } from '.';
 
 const TASTERS: Taster[] = [

@@ -1,9 +1,9 @@
-import { ATTRIBUTES, type Attribute, type Mark } from '#core/corrections';
+import { type Attribute, ATTRIBUTES, type Mark } from '#core/corrections';
 import type { ColourStrength } from '#core/fitting';
 import type { Random } from '#core/numeric';
 import { blindCodes } from './codes';
 import { servingOrders, triangleOrders } from './orders';
-import { scheduleOf, type Compared, type PlannedCup, type Schedule, type Factor } from './schedule';
+import { type Compared, type Factor, type PlannedCup, type Schedule, scheduleOf } from './schedule';
 
 export const EXERCISES = {
   ladder: { label: 'Ladder', asks: 'marks', orders: true, fewestCups: 3, mostCups: 6 },
@@ -348,13 +348,18 @@ export function validateAct(
       const c = t.cups[act.cup];
       if (!c) return 'noSuchCup';
       if (t.started === null) return 'notStarted';
-      if (act.kind === 'pull')
-        return c.poured === null ? 'notPoured' : c.pulled === null ? null : 'alreadyPulled';
+      if (act.kind === 'pull') {
+        if (c.poured === null) return 'notPoured';
+        if (c.pulled === null) return null;
+        return 'alreadyPulled';
+      }
       return null;
     }
     case 'measure': {
       const c = t.cups[act.cup];
-      return !c ? 'noSuchCup' : c.pulled === null ? 'notPulled' : null;
+      if (!c) return 'noSuchCup';
+      if (c.pulled === null) return 'notPulled';
+      return null;
     }
     case 'weigh':
     case 'exclude':
@@ -365,7 +370,9 @@ export function validateAct(
         : null;
     case 'leave': {
       const x = t.tasters.find((p) => p.id === act.taster);
-      return !x ? 'noSuchTaster' : x.handedIn !== null ? 'alreadyHandedIn' : null;
+      if (!x) return 'noSuchTaster';
+      if (x.handedIn !== null) return 'alreadyHandedIn';
+      return null;
     }
     case 'keep':
     case 'handIn': {
@@ -388,12 +395,11 @@ export function validateAct(
         ? null
         : 'orderIncomplete';
     }
-    case 'reveal':
-      return missing(t).length > 0
-        ? 'sheetsMissing'
-        : t.tasters.some((x) => x.handedIn !== null)
-          ? null
-          : 'nothingHandedIn';
+    case 'reveal': {
+      if (missing(t).length > 0) return 'sheetsMissing';
+      if (t.tasters.some((x) => x.handedIn !== null)) return null;
+      return 'nothingHandedIn';
+    }
     case 'stop':
       return null;
     case 'undo': {

@@ -1,4 +1,4 @@
-import { Matrix, solve, inverse } from 'ml-matrix';
+import { inverse, Matrix, solve } from 'ml-matrix';
 import { chiSquareUpTo, normalUpTo } from './distributions';
 
 export type Effect = {
@@ -41,21 +41,26 @@ function logLikelihood(
   level.forEach((y, i) => {
     const row = x[i] as readonly number[];
     const eta = row.reduce((a, v, j) => a + v * (params[q + j] as number), offset[i] ?? 0);
-    const side = (k: number) =>
-      k < 0
-        ? { f: 0, d: 0, dd: 0 }
-        : k >= q
-          ? { f: 1, d: 0, dd: 0 }
-          : (() => {
-              const f = logistic((params[k] as number) - eta);
-              return { f, d: f * (1 - f), dd: f * (1 - f) * (1 - 2 * f) };
-            })();
+    const side = (k: number) => {
+      if (k < 0) return { f: 0, d: 0, dd: 0 };
+      if (k >= q) return { f: 1, d: 0, dd: 0 };
+      return (() => {
+        const f = logistic((params[k] as number) - eta);
+        return { f, d: f * (1 - f), dd: f * (1 - f) * (1 - 2 * f) };
+      })();
+    };
     const [up, low] = [side(y), side(y - 1)];
     const p = Math.max(up.f - low.f, 1e-300);
     logLik += Math.log(p);
     // Gradients of the two bounds: 1 at their threshold, -x at the effects.
     const g = (k: number) =>
-      params.map((_, j) => (j < q ? (j === k ? 1 : 0) : -(row[j - q] as number)));
+      params.map((_, j) => {
+        if (j < q) {
+          if (j === k) return 1;
+          return 0;
+        }
+        return -(row[j - q] as number);
+      });
     const [gu, gl] = [g(y), g(y - 1)];
     const dp = params.map((_, j) => up.d * (gu[j] as number) - low.d * (gl[j] as number));
     for (let a = 0; a < size; a++) {

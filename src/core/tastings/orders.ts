@@ -1,4 +1,4 @@
-import { shuffled, type Random } from '#core/numeric';
+import { type Random, shuffled } from '#core/numeric';
 
 /**
  * A Williams Latin square: each cup stands at each place, and follows each other cup, equally often (Williams 1949).

@@ -1,10 +1,10 @@
 import { mean } from 'simple-statistics';
-import { ATTRIBUTE_NAMES, type Attribute } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES } from '#core/corrections';
 import { MARK } from '#core/taste';
-import { EXERCISES, type Exercise, type Sheet, type Tasting } from './exercise';
-import { orderingOf, type Ordering } from './ordering';
-import { realCups, type RealCup } from './real';
-import { tasterAgainst, type Against } from './taster';
+import { type Exercise, EXERCISES, type Sheet, type Tasting } from './exercise';
+import { type Ordering, orderingOf } from './ordering';
+import { type RealCup, realCups } from './real';
+import { type Against, tasterAgainst } from './taster';
 
 /** One bowl as one taster found it, beside the mean of the others: marks, or scores where those were asked. */
 export type OwnCup = RealCup & {

@@ -1,5 +1,5 @@
-import { rankSum } from './ranks';
 import { chiSquareUpTo } from './distributions';
+import { rankSum } from './ranks';
 
 export type Agreement = {
   /** Friedman's chi-square with ties, its degrees of freedom and chance. */

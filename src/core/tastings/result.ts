@@ -1,21 +1,21 @@
-import { ATTRIBUTE_NAMES, type Attribute, type Mark } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES, type Mark } from '#core/corrections';
 import {
   chanceOfAtLeast,
   chanceOfSplit,
   fewestTasters,
   GUESSING,
+  type Interval,
   shareAble,
   shareInterval,
   tastersNeeded,
-  type Interval,
 } from './binomial';
-import { calibrationOf, cupsOf, type CalibrationResult, type CupsResult } from './cups';
-import { EXERCISES, type Exercise, type Tasting } from './exercise';
-import { oddsOf, type Effect } from './odds';
-import { orderingOf, type Ordering } from './ordering';
-import { agreementOf, type Agreement } from './panel';
-import { realCups, type RealCup } from './real';
-import { justAboutRight, penaltyOf, type JustAboutRight } from './taster';
+import { calibrationOf, type CalibrationResult, cupsOf, type CupsResult } from './cups';
+import { type Exercise, EXERCISES, type Tasting } from './exercise';
+import { type Effect, oddsOf } from './odds';
+import { type Ordering, orderingOf } from './ordering';
+import { type Agreement, agreementOf } from './panel';
+import { type RealCup, realCups } from './real';
+import { type JustAboutRight, justAboutRight, penaltyOf } from './taster';
 
 /** Where half of the table first marks it as too much: between which two cups. */
 export type Begins =
@@ -226,11 +226,8 @@ export function resultOf(
   t: Tasting,
 ): LadderResult | ChoiceResult | CupsResult | CalibrationResult {
   const { asks, orders } = EXERCISES[e.kind];
-  return asks === 'choice'
-    ? choiceOf(e, t)
-    : asks === 'scores'
-      ? calibrationOf(e, t)
-      : orders
-        ? ladderOf(e, t)
-        : cupsOf(e, t);
+  if (asks === 'choice') return choiceOf(e, t);
+  if (asks === 'scores') return calibrationOf(e, t);
+  if (orders) return ladderOf(e, t);
+  return cupsOf(e, t);
 }

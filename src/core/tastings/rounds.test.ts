@@ -1,36 +1,36 @@
 import fc from 'fast-check';
 import { predict as taste, propose } from '#core/corrections';
-import { brewingOf, startingRecipe } from '#core/recipes';
 import { seeded } from '#core/numeric';
+import { brewingOf, startingRecipe } from '#core/recipes';
 import {
+  type CalibrationResult,
   calibrationWords,
   comparedWords,
+  type CupsResult,
   cupsSeen,
   dialledIn,
+  type Exercise,
+  foldTasting,
   housePour,
   likeForLike,
   marksWords,
   offIn,
   ownResult,
+  type PlannedCup,
   recipeAt,
-  validateAct,
   resultOf,
+  type Round,
   roundOf,
   scheduleOf,
   setUp,
+  type Sheet,
   standardPreparation,
   storyOf,
-  foldTasting,
-  turnedCup,
-  verdictOf,
-  type CalibrationResult,
-  type CupsResult,
-  type Exercise,
-  type PlannedCup,
-  type Round,
-  type Sheet,
   type TastingAct,
   type TastingEvent,
+  turnedCup,
+  validateAct,
+  verdictOf,
 } from '#core/tastings';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 
@@ -535,7 +535,11 @@ describe('a taster’s own page', () => {
   test('each cup beside the mean of the others, the order beside how they were made', () => {
     const own = ownResult(
       ladder,
-      ordered([[0, 2, 1]], (i, cup) => (i === 0 ? 1 : cup === 2 ? 1 : 0)),
+      ordered([[0, 2, 1]], (i, cup) => {
+        if (i === 0) return 1;
+        if (cup === 2) return 1;
+        return 0;
+      }),
       'Ada',
     );
     expect(own?.ordering).toMatchObject({ inversions: 1 });

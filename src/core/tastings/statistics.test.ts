@@ -1,6 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { seeded } from '#core/numeric';
 import {
   agreementOf,

@@ -1,4 +1,4 @@
-import { ATTRIBUTES, predict, type Attribute } from '#core/corrections';
+import { type Attribute, ATTRIBUTES, predict } from '#core/corrections';
 import type { Brewing } from '#core/cup';
 import { MARK } from '#core/taste';
 import {
@@ -14,9 +14,9 @@ import {
   volumeText,
   type VolumeUnit,
 } from '#core/units';
-import { chanceOfTrueOrder } from './ordering';
 import { fewestTasters, shareInterval, tastersNeeded } from './binomial';
 import type { CalibrationResult, CupsResult } from './cups';
+import { chanceOfTrueOrder } from './ordering';
 import type { AttributeResult, LadderResult } from './result';
 import type { Factor } from './schedule';
 

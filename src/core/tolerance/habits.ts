@@ -1,5 +1,5 @@
 import { medianAbsoluteDeviation } from 'simple-statistics';
-import { USUAL, type Scatter } from './study';
+import { type Scatter, USUAL } from './study';
 
 /** Fewer pulls than this say nothing about a house. */
 export const ENOUGH_PULLS = 12;

@@ -1,14 +1,14 @@
+import type { Brewing } from '#core/cup';
 import { seeded } from '#core/numeric';
+import { characterOf, type StyleId } from '#core/styles';
 import {
   aloneOf,
   attentionOf,
+  type Errors,
   studyNow,
   toleranceStudy,
   USUAL,
-  type Errors,
 } from '#core/tolerance';
-import type { Brewing } from '#core/cup';
-import { characterOf, type StyleId } from '#core/styles';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 
 const spoon: Errors = { leaf: USUAL.spoon, temperature: USUAL.kettle, time: USUAL.attention };

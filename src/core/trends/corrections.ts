@@ -1,5 +1,5 @@
-import { offBy, type Lever, type ProposedLever, type Verdict } from '#core/corrections';
-import { shareInterval, type Interval } from '#core/tastings';
+import { type Lever, offBy, type ProposedLever, type Verdict } from '#core/corrections';
+import { type Interval, shareInterval } from '#core/tastings';
 
 // What came after a correction: told honestly, also when it is bad.
 

@@ -1,6 +1,6 @@
 import { mean, median } from 'simple-statistics';
 import { atLeast } from '#core/numeric';
-import { minutesText, type EpochMs, type Seconds } from '#core/units';
+import { type EpochMs, minutesText, type Seconds } from '#core/units';
 
 // What has moved, in words: each line says what, how much, out of how many, and where to look.
 

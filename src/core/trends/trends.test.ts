@@ -1,6 +1,6 @@
 import { atLeast, normal, seeded } from '#core/numeric';
+import { type BrewFact, controlChart, driftsOf, groupRows, thinned } from '#core/trends';
 import { epochMs, seconds } from '#core/units';
-import { controlChart, driftsOf, groupRows, thinned, type BrewFact } from '#core/trends';
 
 describe('individuals and moving range', () => {
   // Worked by hand: steps 2,1,3,2,1,2,3,1,2 have the mean 17/9; 2.66 times that is 5.024, 3.267 times it 6.171.

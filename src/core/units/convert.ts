@@ -1,12 +1,12 @@
 import {
-  celsius,
-  epochMs,
-  millilitres,
-  seconds,
   type Celsius,
+  celsius,
   type EpochMs,
+  epochMs,
   type Millilitres,
+  millilitres,
   type Seconds,
+  seconds,
 } from './quantity';
 
 /** The international inch is exactly 25.4 mm (1959 yard and pound agreement; NIST SP 811 app. B). */

@@ -1,5 +1,5 @@
 import { fromFahrenheit, ML_PER, type VolumeUnit } from './convert';
-import { celsius, millilitres, type Celsius, type Millilitres } from './quantity';
+import { type Celsius, celsius, type Millilitres, millilitres } from './quantity';
 
 /** What a typed text meant, or why it could not be taken, in the user's words. */
 export type Parsed<T> = { kind: 'ok'; value: T } | { kind: 'bad'; why: string };

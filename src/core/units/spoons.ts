@@ -1,5 +1,5 @@
 import { ML_PER } from './convert';
-import { millilitres, type Millilitres } from './quantity';
+import { type Millilitres, millilitres } from './quantity';
 
 /** A spoon or scoop that leaf is measured with: one of the trade's, or a house's own. */
 export type Spoon = {

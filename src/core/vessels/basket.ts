@@ -1,11 +1,11 @@
-import { solveVessel, type SolvedVessel, type VesselKind } from './profile';
 import {
-  millilitres,
-  millimetres,
   type Grams,
   type Millilitres,
+  millilitres,
   type Millimetres,
+  millimetres,
 } from '#core/units';
+import { type SolvedVessel, solveVessel, type VesselKind } from './profile';
 
 /** A basket hung in its vessel: half-width, and where its floor stands over the vessel's. */
 export type BasketShape = {

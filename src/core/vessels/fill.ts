@@ -1,7 +1,7 @@
+import type { Material } from '#core/heat';
+import { type Grams, grams, type Millilitres, millilitres } from '#core/units';
 import { coveringVolume } from './basket';
 import type { VesselKind } from './profile';
-import type { Material } from '#core/heat';
-import { grams, millilitres, type Grams, type Millilitres } from '#core/units';
 
 /** What holds the leaf: contact against loose leaf, and its usual volume. Both are guesses from memory. */
 export const INFUSERS = {

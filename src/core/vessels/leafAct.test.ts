@@ -1,15 +1,15 @@
-import { stepsOf, stepWords, type Planned } from '#core/brews';
+import { type Planned, stepsOf, stepWords } from '#core/brews';
 import { PLAIN_HANDLING } from '#core/recipes';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 import {
   INFUSER_KINDS,
+  type InfuserKind,
   LEAF_ACT_WORDS,
   LEAF_ACTS,
-  leafAct,
-  VESSEL_KINDS,
-  type InfuserKind,
   type LeafAct,
+  leafAct,
   type Strainer,
+  VESSEL_KINDS,
   type VesselKind,
 } from '#core/vessels';
 

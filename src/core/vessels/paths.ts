@@ -1,5 +1,5 @@
-import { PROFILES, type Profile, type SolvedVessel } from './profile';
 import { millimetres } from '#core/units';
+import { type Profile, PROFILES, type SolvedVessel } from './profile';
 
 /** Paths of one vessel in px: z up becomes y down, the inside floor is y = 0. */
 export type Pen = {

@@ -1,4 +1,4 @@
-import { millilitres, millimetres, type Millilitres, type Millimetres } from '#core/units';
+import { type Millilitres, millilitres, type Millimetres, millimetres } from '#core/units';
 
 type Point = readonly [r: number, z: number];
 type Cubic = readonly [Point, Point, Point, Point];

@@ -1,4 +1,4 @@
-import { GRAMS_PER_OUNCE, grams, oneBlank, type Grams } from '#core/units';
+import { type Grams, grams, GRAMS_PER_OUNCE, oneBlank } from '#core/units';
 
 /** One line a scale sent, in grams. */
 export type ScaleLine =

@@ -1,4 +1,5 @@
 import { seeded } from '#core/numeric';
+import { celsius, grams } from '#core/units';
 import {
   isSteady,
   lineCutter,
@@ -8,7 +9,6 @@ import {
   volumeWeighed,
   type Weighed,
 } from '#core/weighing';
-import { celsius, grams } from '#core/units';
 
 describe('lines of plain text', () => {
   test.each<[string, number, boolean | null]>([

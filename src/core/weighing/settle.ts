@@ -1,5 +1,5 @@
 import { normal, type Random } from '#core/numeric';
-import { grams, type Grams } from '#core/units';
+import { type Grams, grams } from '#core/units';
 
 /** A weight with its moment on a steady clock, ms. */
 export type Weighed = {

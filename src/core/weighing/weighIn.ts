@@ -1,5 +1,5 @@
 import { waterDensity } from '#core/heat';
-import { millilitres, type Celsius, type Grams, type Millilitres } from '#core/units';
+import { type Celsius, type Grams, type Millilitres, millilitres } from '#core/units';
 
 /**
  * What a vessel holds, weighed empty and with water so warm. Density of water: Kell 1975; buoyancy in air (0.1 %) is

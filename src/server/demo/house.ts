@@ -1,9 +1,9 @@
+import type { StyleId } from '#core/styles';
+import type { SpoonKind } from '#core/units';
+import type { Role } from '#contracts/people';
 import type { SiteFields } from '#contracts/sites';
 import type { TeaFields } from '#contracts/teas';
 import type { VesselFields } from '#contracts/vessels';
-import type { Role } from '#contracts/people';
-import type { StyleId } from '#core/styles';
-import type { SpoonKind } from '#core/units';
 
 // An invented house: no firm, garden, brand or person is meant. Kept as plain numbers; the units are those of the
 // contracts.

@@ -1,24 +1,24 @@
 import { eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import { seeded, type Random } from '#core/numeric';
+import { verdictWords } from '#core/corrections';
 import { fitCooling, fitPourLoss, simulatedKettle } from '#core/heat';
-import { METHODS, startingRecipe, weighingOf, type Recipe } from '#core/recipes';
-import { fits } from '../features/fits';
-import { workHere } from '../work/here';
+import { type Random, seeded } from '#core/numeric';
+import { METHODS, type Recipe, startingRecipe, weighingOf } from '#core/recipes';
 import { FIRST_VOCABULARY } from '#core/teas';
 import { celsius, grams, millilitres, seconds, SPOONS } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
-import type { Site } from '#contracts/sites';
 import { VERDICT_FILTERS } from '#contracts/brews';
-import { verdictWords } from '#core/corrections';
-import { hashSecret } from '../features/people';
+import type { Site } from '#contracts/sites';
+import type { Tea, Version } from '#contracts/teas';
 import { inTransaction } from '../db/inTransaction';
-import { MIGRATIONS_TABLE, type Db, type Tx } from '../db/pool';
+import { type Db, MIGRATIONS_TABLE, type Tx } from '../db/pool';
 import * as t from '../db/schema/index';
-import { pastBrews, type Cast, type Stage } from './brews';
-import { pastTastings } from './tastings';
+import { fits } from '../features/fits';
+import { hashSecret } from '../features/people';
+import { workHere } from '../work/here';
+import { type Cast, pastBrews, type Stage } from './brews';
 import { PEOPLE, SITES, TEAS, VESSELS } from './house';
 import { KETTLES, paperOf, PAPERS, SCOOPS } from './papers';
+import { pastTastings } from './tastings';
 
 export type SignIn = {
   readonly name: string;

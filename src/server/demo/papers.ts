@@ -1,7 +1,7 @@
-import type { TeaFields } from '#contracts/teas';
-import type { KettleFields } from '#contracts/kettles';
-import { NO_LEAF_FACTS, type LeafFacts } from '#core/teas';
 import type { Method } from '#core/recipes';
+import { type LeafFacts, NO_LEAF_FACTS } from '#core/teas';
+import type { KettleFields } from '#contracts/kettles';
+import type { TeaFields } from '#contracts/teas';
 import type { DemoSite } from './house';
 
 // What an invented house wrote down beside its recipes: packets, leaf, blends, other methods, kettles, scoops. The

@@ -1,30 +1,30 @@
-import type { Tea } from '#contracts/teas';
-import type { Site } from '#contracts/sites';
-import type { Vessel } from '#contracts/vessels';
-import { ATTRIBUTE_NAMES, predict, type Mark } from '#core/corrections';
-import { normal, pick, shuffled, type Random } from '#core/numeric';
+import { ATTRIBUTE_NAMES, type Mark, predict } from '#core/corrections';
+import { normal, pick, type Random, shuffled } from '#core/numeric';
+import type { Multipliers } from '#core/styles';
+import { MARK } from '#core/taste';
 import {
   brewOfCup,
+  type Compared,
+  type ExerciseKind,
+  type Factor,
+  foldTasting,
   housePour,
   ladderTimes,
+  type PlannedCup,
   rungs,
   scheduleFor,
   setUp,
-  foldTasting,
-  type Compared,
-  type ExerciseKind,
-  type PlannedCup,
   type Sheet,
+  type Taster,
   type TastingAct,
   type TastingEvent,
-  type Taster,
-  type Factor,
 } from '#core/tastings';
-import type { Multipliers } from '#core/styles';
-import { MARK } from '#core/taste';
-import { LEAVES } from './leaves';
 import { FIRST_VOCABULARY } from '#core/teas';
+import type { Site } from '#contracts/sites';
+import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import type { tastingEvents, tastings } from '../db/schema';
+import { LEAVES } from './leaves';
 
 type Rows = {
   tastings: (typeof tastings.$inferInsert)[];

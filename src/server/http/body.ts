@@ -1,5 +1,5 @@
 import express, { type Request, type RequestHandler, type Response } from 'express';
-import { MOST_BYTES, type Brings } from '#contracts/endpoint';
+import { type Brings, MOST_BYTES } from '#contracts/endpoint';
 import { AppError } from './errors';
 
 /** Lists and objects within each other, at most: a record has six. */

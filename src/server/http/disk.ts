@@ -1,5 +1,5 @@
-import type { RequestHandler } from 'express';
 import { statfs } from 'node:fs/promises';
+import type { RequestHandler } from 'express';
 import { AppError } from './errors';
 
 /** How long a look at the disk is believed, ms. */

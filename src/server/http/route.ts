@@ -1,8 +1,8 @@
 import type { Request, Response, Router } from 'express';
 import type { z } from 'zod';
 import type { Endpoint } from '#contracts/endpoint';
+import { type Role, ROLES } from '#contracts/people';
 import type { Access } from '#contracts/routes';
-import { ROLES, type Role } from '#contracts/people';
 import { readBody } from './body';
 import { AppError } from './errors';
 

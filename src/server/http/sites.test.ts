@@ -1,4 +1,4 @@
-import { ROLES, type Role } from '#contracts/people';
+import { type Role, ROLES } from '#contracts/people';
 import type { Signed } from './route';
 import { mayRead, mustWorkAt, siteRead } from './sites';
 

@@ -1,5 +1,5 @@
-import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
+import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import { AppError } from '../http/errors';
 import type { Sent, Work } from './task';

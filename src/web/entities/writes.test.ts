@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import {
   awayWords,
+  type Maker,
   makerOf,
   nextToSend,
   othersWaiting,
   pointless,
   registerWrites,
-  type Maker,
 } from '../platform/outbox/writes';
-import { brewWrites, type BrewWrite } from './brews/writes';
-import { lockWrites, type LockWrite } from './people/lockWrite';
-import { tastingWrites, type TastingWrite } from './tastings/writes';
+import { type BrewWrite, brewWrites } from './brews/writes';
+import { type LockWrite, lockWrites } from './people/lockWrite';
+import { type TastingWrite, tastingWrites } from './tastings/writes';
 
 type Waiting = BrewWrite | TastingWrite | LockWrite;
 

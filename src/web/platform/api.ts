@@ -1,4 +1,4 @@
-import { createApi, fetchBaseQuery, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
+import { type BaseQueryFn, createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { ErrorBody } from '#contracts/errors';
 import { fetchEarly } from './earlyRequests';
 import { diskTold } from './serverState';

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { afterPause, anchor, nowBy, type SteadyClock } from '#core/brews';
-import { epochMs, type EpochMs } from '#core/units';
+import { type EpochMs, epochMs } from '#core/units';
 
 /**
  * How far the server was ahead of this device's own clock, ms, when it last answered: for a page that starts without

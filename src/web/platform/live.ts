@@ -1,8 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { LiveEvent } from '#contracts/live';
 import { ROUTES } from '#contracts/routes';
-import { cameBack, wentAway } from './outbox/outbox';
 import type { Send } from './dispatch';
+import { cameBack, wentAway } from './outbox/outbox';
 
 // The server's event stream. While it is closed the bar is read every few seconds instead.
 

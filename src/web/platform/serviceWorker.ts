@@ -1,5 +1,5 @@
-import { toastShown } from './toasts';
 import { store } from './store';
+import { toastShown } from './toasts';
 
 const CHECK_MS = 30 * 60_000;
 

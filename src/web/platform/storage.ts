@@ -1,4 +1,4 @@
-import { openDB, type IDBPDatabase } from 'idb';
+import { type IDBPDatabase, openDB } from 'idb';
 
 // What this device keeps by itself: writes not yet answered, and the records as they were last read.
 

@@ -1,13 +1,13 @@
 import { Suspense, useEffect, useState } from 'react';
 import { RouterProvider } from 'react-router/dom';
 import type { House } from '#contracts/sites';
+import { useHouseQuery } from '../entities/people/api';
+import { SessionProvider } from '../entities/people/session';
 import { FirstHousePage, SignInPage } from '../features/signin';
-import { Loading, Note } from '../ui/Note';
 import { failureOf } from '../platform/api';
 import { SIGNED_IN_HERE } from '../platform/earlyRequests';
+import { Loading, Note } from '../ui/Note';
 import { router } from './router';
-import { SessionProvider } from '../entities/people/session';
-import { useHouseQuery } from '../entities/people/api';
 
 /** Asks the house who is here; then the first page, the names, or the places. */
 export function App() {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { deviceBehind } from '../platform/clock';
-import { settingsChanged, type Settings } from '../platform/settings';
-import { useAppDispatch, useAppSelector } from '../platform/store';
 import { useSignOutMutation } from '../entities/people/api';
+import { deviceBehind } from '../platform/clock';
+import { type Settings, settingsChanged } from '../platform/settings';
+import { useAppDispatch, useAppSelector } from '../platform/store';
 
 const LOUDNESS = ['Quiet', 'Soft', 'Middle', 'Loud'] as const;
 const LOCKS = [

@@ -1,19 +1,20 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
+import { Link, Navigate, Outlet, useLocation } from 'react-router';
 import { RunningStrip } from '../entities/brews/RunningStrip';
+import { useSession } from '../entities/people/session';
 import { BarWatch, ScannerWedge } from '../features/bar';
+import { useNow } from '../platform/clock';
+import { awayWords, othersWaiting } from '../platform/outbox/writes';
+import { useAppSelector } from '../platform/store';
+import { useGo } from '../platform/useGo';
+import { clockText } from '../ui/days';
 import { Sheet } from '../ui/Dialog';
 import { useBoundKeys, useKeys } from '../ui/keys';
+import { DrawingPatterns } from '../ui/LevelMark';
 import { Loading } from '../ui/Note';
-import { useNow } from '../platform/clock';
-import { useSession } from '../entities/people/session';
-import { useAppSelector } from '../platform/store';
 import { Toasts } from './ToastList';
 import { useLiveEvents } from './useLiveEvents';
 import { useLock } from './useLock';
-import { awayWords, othersWaiting } from '../platform/outbox/writes';
-import { clockText } from '../ui/days';
-import { DrawingPatterns } from '../ui/LevelMark';
 
 const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
 const Unsent = lazy(() => import('./Unsent').then((m) => ({ default: m.Unsent })));
@@ -97,7 +98,7 @@ function Clock() {
 export function Shell() {
   const { name, site, personId } = useSession();
   const { pathname } = useLocation();
-  const navigate = useNavigate();
+  const go = useGo();
   const [keys, setKeys] = useState(false);
   const [device, setDevice] = useState(false);
   const [unsent, setUnsent] = useState(false);
@@ -116,13 +117,13 @@ export function Shell() {
     [
       // On the bar the plain figures pick a vessel.
       ...NAVIGATION.flatMap((p, i) => [
-        { key: `Shift ${i + 1}`, does: p.name, run: () => navigate(p.path) },
-        ...(onBar ? [] : [{ key: String(i + 1), does: p.name, run: () => navigate(p.path) }]),
+        { key: `Shift ${i + 1}`, does: p.name, run: () => go(p.path) },
+        ...(onBar ? [] : [{ key: String(i + 1), does: p.name, run: () => go(p.path) }]),
       ]),
       {
         key: '/',
         does: 'Find a tea',
-        run: () => navigate(onBar ? '/start?find=1' : '/book?find=1'),
+        run: () => go(onBar ? '/start?find=1' : '/book?find=1'),
       },
       { key: 'l', does: 'Lock this tablet', run: lock },
       { key: '?', does: 'All keys', run: () => setKeys(true) },

@@ -1,10 +1,10 @@
 import { useEffect, useRef } from 'react';
 import type { BrewUndo } from '../entities/brews/undo';
+import { useBrewCommands } from '../entities/brews/useBrewCommands';
 import { takeNewer } from '../platform/serviceWorker';
-import { useKeys } from '../ui/keys';
 import { useAppDispatch, useAppSelector } from '../platform/store';
-import { toastGone, type Toast } from '../platform/toasts';
-import { useBrewCommands } from '../entities/brews/commands';
+import { type Toast, toastGone } from '../platform/toasts';
+import { useKeys } from '../ui/keys';
 
 /** Whatever was done can be taken back for so long. */
 const UNDO_MS = 10_000;
@@ -17,9 +17,9 @@ export function Toasts() {
   const toasts = useAppSelector((s) => s.toasts);
   const last = [...toasts].reverse().find((t) => t.undo);
   const dispatch = useAppDispatch();
-  const hands = useBrewCommands();
+  const commands = useBrewCommands();
   const undo = (t: Toast) => {
-    if (t.undo) hands.undo(t.undo as BrewUndo);
+    if (t.undo) commands.undo(t.undo as BrewUndo);
     dispatch(toastGone(t.id));
   };
   useKeys(last ? [{ key: 'z', does: 'Undo', run: () => undo(last) }] : []);

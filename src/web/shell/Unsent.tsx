@@ -1,9 +1,9 @@
-import { giveUp, tryAgain } from '../platform/outbox/outbox';
 import { brewsApi } from '../entities/brews/api';
 import { isBrewWrite } from '../entities/brews/writes';
 import { isTastingWrite } from '../entities/tastings/writes';
-import { useAppDispatch, useAppSelector } from '../platform/store';
+import { giveUp, tryAgain } from '../platform/outbox/outbox';
 import { makerOf, type WaitingWrite } from '../platform/outbox/writes';
+import { useAppDispatch, useAppSelector } from '../platform/store';
 import { clockText } from '../ui/days';
 
 const EVENTS: Readonly<Record<string, string>> = {

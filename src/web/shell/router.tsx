@@ -1,14 +1,14 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { barRoutes } from '../features/bar';
-import { startRoutes } from '../features/start';
-import { judgeRoutes } from '../features/judge';
 import { bookRoutes } from '../features/book';
-import { whatifRoutes } from '../features/whatif';
 import { fitRoutes } from '../features/fit';
-import { shelfRoutes } from '../features/shelf';
-import { tastingsRoutes } from '../features/tastings';
-import { logRoutes } from '../features/log';
 import { houseRoutes } from '../features/house';
+import { judgeRoutes } from '../features/judge';
+import { logRoutes } from '../features/log';
+import { shelfRoutes } from '../features/shelf';
+import { startRoutes } from '../features/start';
+import { tastingsRoutes } from '../features/tastings';
+import { whatifRoutes } from '../features/whatif';
 import { Note } from '../ui/Note';
 import { Shell } from './Shell';
 

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
-import { newId } from '../platform/ids';
 import type { LockWrite } from '../entities/people/lockWrite';
-import { queueWrite } from '../platform/outbox/outbox';
 import { useSession } from '../entities/people/session';
+import { newId } from '../platform/ids';
+import { queueWrite } from '../platform/outbox/outbox';
 import { settingsChanged } from '../platform/settings';
 import { useAppDispatch, useAppSelector } from '../platform/store';
 import { toastsCleared, toastShown } from '../platform/toasts';

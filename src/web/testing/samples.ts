@@ -1,9 +1,9 @@
 // A made-up shop for unit tests of the page: one site, one pot, one brew.
+import { startingRecipe } from '#core/recipes';
+import { celsius, epochMs, grams, millilitres } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import type { Site } from '#contracts/sites';
 import type { Vessel } from '#contracts/vessels';
-import { startingRecipe } from '#core/recipes';
-import { celsius, epochMs, grams, millilitres } from '#core/units';
 
 export const sampleSite = {
   id: 's',

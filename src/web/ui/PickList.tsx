@@ -1,5 +1,5 @@
 import { Popover } from 'radix-ui';
-import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { type KeyboardEvent, type ReactNode, useId, useRef, useState } from 'react';
 
 export type Choice<T> = {
   readonly value: T;

@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { LevelMark } from './LevelMark';
 
 type Props = {

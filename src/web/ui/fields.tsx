@@ -1,4 +1,4 @@
-import { useId, type ReactNode } from 'react';
+import { type ReactNode, useId } from 'react';
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
 
 type Base<F extends FieldValues> = {

@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, useSyncExternalStore, type MouseEvent } from 'react';
+import { type MouseEvent, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 
 /** A key, what it does in words, and the act. Later ones stand before earlier ones. */
 export type KeyBinding = { readonly key: string; readonly does: string; readonly run: () => void };

@@ -8,11 +8,11 @@ import {
   unique,
   varchar,
 } from 'drizzle-orm/mysql-core';
-import { bytes, id, instant, json, name } from './columns';
-import { people, sites } from './people';
+import type { Recipe } from '#core/recipes';
 import type { LotFields, TeaFields, TeaSwatches } from '#contracts/teas';
 import type { VesselFields } from '#contracts/vessels';
-import type { Recipe } from '#core/recipes';
+import { bytes, id, instant, json, name } from './columns';
+import { people, sites } from './people';
 
 export const teas = mysqlTable(
   'teas',

@@ -10,20 +10,20 @@ import {
   unique,
   varchar,
 } from 'drizzle-orm/mysql-core';
-import { lots, teas, versions, vessels } from './book';
-import { bytes, id, instant, json } from './columns';
-import { people, sites } from './people';
+import { PULL_KINDS, type StepRecord } from '#core/brews';
+import type { Verdict } from '#core/corrections';
+import type { Method } from '#core/recipes';
 import {
-  CORRECTIONS,
   type Brew,
   type BrewEventBody,
+  CORRECTIONS,
   type Plan,
   type StartBrew,
 } from '#contracts/brews';
 import type { FeedKind } from '#contracts/live';
-import type { Verdict } from '#core/corrections';
-import type { Method } from '#core/recipes';
-import { PULL_KINDS, type StepRecord } from '#core/brews';
+import { lots, teas, versions, vessels } from './book';
+import { bytes, id, instant, json } from './columns';
+import { people, sites } from './people';
 
 export const brews = mysqlTable(
   'brews',

@@ -1,7 +1,7 @@
 import { boolean, index, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
+import type { Change, Thing } from '#contracts/history';
 import { id, instant, json } from './columns';
 import { people } from './people';
-import type { Change, Thing } from '#contracts/history';
 
 /** Everything a lead changed: what it was and what it became. Only ever added to. */
 export const changes = mysqlTable(

@@ -9,8 +9,8 @@ import {
   tinyint,
   varchar,
 } from 'drizzle-orm/mysql-core';
-import { id, instant, json, name } from './columns';
 import type { Session, SiteFields } from '#contracts/sites';
+import { id, instant, json, name } from './columns';
 
 /** One row: what is true of the whole house. */
 export const house = mysqlTable('house', {

@@ -1,7 +1,7 @@
 import { boolean, double, index, int, mysqlEnum, mysqlTable } from 'drizzle-orm/mysql-core';
+import type { KettleFields } from '#contracts/kettles';
 import { id, instant, json, name } from './columns';
 import { people, sites } from './people';
-import type { KettleFields } from '#contracts/kettles';
 
 /** A house's own spoons and scoops, beside the trade's. */
 export const spoons = mysqlTable('spoons', {

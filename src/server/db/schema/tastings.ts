@@ -1,10 +1,10 @@
 import { index, int, mysqlEnum, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import type { Exercise, ExerciseKind, TastingAct } from '#core/tastings';
+import type { KeptFit } from '#contracts/fits';
 import type { VesselFields } from '#contracts/vessels';
 import { lots, teas, versions, vessels } from './book';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
-import type { KeptFit } from '#contracts/fits';
 
 export const STAGES = ['set', 'running', 'tasting', 'revealed', 'stopped'] as const;
 export const tastings = mysqlTable(

@@ -9,20 +9,20 @@ import {
   lte,
   ne,
   or,
-  sql,
   type SQL,
+  sql,
 } from 'drizzle-orm';
 import { unparse } from 'papaparse';
-import type { Brew, LogFilters, LogQuery, Measure, Trends, TrendPoint } from '#contracts/brews';
-import { COUNTED } from '#contracts/limits';
 import { isRight, offBy, verdictWords } from '#core/corrections';
 import { METHODS } from '#core/recipes';
-import { controlChart, correctionRecord, driftsOf, groupRows, type BrewFact } from '#core/trends';
+import { type BrewFact, controlChart, correctionRecord, driftsOf, groupRows } from '#core/trends';
 import { epochMs, seconds, secondsBetween } from '#core/units';
+import type { Brew, LogFilters, LogQuery, Measure, TrendPoint, Trends } from '#contracts/brews';
+import { COUNTED } from '#contracts/limits';
 import type { Who } from '#contracts/primitives';
 import type { Tx } from '../../db/pool';
-import type { Signed } from '../../http/route';
 import { brews, lots, teas, vessels } from '../../db/schema/index';
+import type { Signed } from '../../http/route';
 import { brewsByIds, idsInOrder } from './queries';
 
 export const PAGE = 50;
@@ -315,8 +315,11 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
     (!q.personId || f.by === q.personId) &&
     (q.kettle === undefined || f.kettle === q.kettle) &&
     (q.hour === undefined || f.hour === q.hour);
-  const value = (f: (typeof facts)[number]) =>
-    q.measure === 'pull' ? f.error : q.measure === 'colour' ? f.colour : f.off;
+  const value = (f: (typeof facts)[number]) => {
+    if (q.measure === 'pull') return f.error;
+    if (q.measure === 'colour') return f.colour;
+    return f.off;
+  };
   const points: TrendPoint[] = facts
     .filter(asked)
     .flatMap((f) => {

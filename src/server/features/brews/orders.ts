@@ -1,11 +1,11 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { addOrder, changeOrder, Order } from '#contracts/brews';
 import type { Millilitres } from '#core/units';
-import type { Deps } from '../../deps';
+import type { addOrder, changeOrder, Order } from '#contracts/brews';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { orders, people, teas } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';

@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { brewPhotos, brews } from '../../db/schema/index';
+import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
 import { pictureOf } from '../../http/pictures';
 import type { Signed } from '../../http/route';

@@ -1,10 +1,10 @@
-import { alias } from 'drizzle-orm/mysql-core';
 import { and, asc, desc, eq, gt, inArray, isNotNull, ne, type SQL } from 'drizzle-orm';
-import type { Tx } from '../../db/pool';
-import { brewEvents, brews, feedHeads, lots, people, teas, versions } from '../../db/schema/index';
-import type { Brew } from '#contracts/brews';
+import { alias } from 'drizzle-orm/mysql-core';
 import type { BrewState } from '#core/brews';
 import { epochMs } from '#core/units';
+import type { Brew } from '#contracts/brews';
+import type { Tx } from '../../db/pool';
+import { brewEvents, brews, feedHeads, lots, people, teas, versions } from '../../db/schema/index';
 
 const puller = alias(people, 'puller');
 const judge = alias(people, 'judge');

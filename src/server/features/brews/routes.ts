@@ -4,8 +4,8 @@ import {
   addBrewEvent,
   addOrder,
   changeOrder,
-  exportBrews,
   dropBrewPhoto,
+  exportBrews,
   getBar,
   getBrew,
   getBrewPhoto,
@@ -23,8 +23,8 @@ import { mayRead, siteRead } from '../../http/sites';
 import type { LiveHub } from '../live';
 import { correctionsOf, countsOf, exported, logCounts, logPage, trendsOf } from './log';
 import { queueing } from './orders';
-import { brewers } from './queries';
 import { brewPictures } from './photo';
+import { brewers } from './queries';
 import { createBrewService } from './service';
 
 /** A whole log is read out for so many at once. */

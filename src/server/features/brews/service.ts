@@ -1,27 +1,29 @@
-import { and, eq, count } from 'drizzle-orm';
-import { cardFaultWords, cardOf, planAgain, planOf, withLeafBack } from '#contracts/plan';
+import { and, count, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { Bar, Brew, BrewEventBody, Happened, startBrew } from '#contracts/brews';
-import { lotInUse } from '#contracts/recipeSelection';
-import { BAR_SLOTS } from '#contracts/limits';
-import { methodFor } from '#core/recipes';
-import { advance, pullKind, type BrewState, type Step } from '#core/brews';
+import { advance, type BrewState, pullKind, type Step } from '#core/brews';
 import { isRight, verdictWords } from '#core/corrections';
+import { methodFor } from '#core/recipes';
 import { epochMs, minutesText, secondsBetween } from '#core/units';
-import type { Deps } from '../../deps';
+import type { Bar, Brew, BrewEventBody, Happened, startBrew } from '#contracts/brews';
+import { BAR_SLOTS } from '#contracts/limits';
+import { cardFaultWords, cardOf, planAgain, planOf, withLeafBack } from '#contracts/plan';
+import { lotInUse } from '#contracts/recipeSelection';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
+import { appendEvents, type LiveHub } from '../live';
 import { lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
-import { appendEvents, type LiveHub } from '../live';
 import { vesselById } from '../vessels';
+import { waitingOrders } from './orders';
 import { photoOf } from './photo';
 import {
   brewById,
+  type BrewRow,
   busyIn,
   eventById,
   eventsOf,
@@ -35,9 +37,7 @@ import {
   steepingAt,
   steepsOf,
   takenPlaces,
-  type BrewRow,
 } from './queries';
-import { waitingOrders } from './orders';
 
 const RECENT = 6;
 /** A device's clock may run this far ahead before it is held back to ours, ms. */

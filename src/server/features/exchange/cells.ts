@@ -1,17 +1,17 @@
+import { distance } from 'fastest-levenshtein';
 import Papa from 'papaparse';
-import type { Fault } from '#contracts/exchange';
 import {
   oneBlank,
+  type Parsed,
   parseDuration,
   parseNumber,
   parseTemperature,
   parseVolume,
   toFahrenheit,
-  withoutUnit,
-  type Parsed,
   type VolumeUnit,
+  withoutUnit,
 } from '#core/units';
-import { distance } from 'fastest-levenshtein';
+import type { Fault } from '#contracts/exchange';
 
 /** A table as it was read: header, then rows under their own numbers (the header is row 1). */
 export type Cells = {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { recipeFault } from '#core/recipes';
 import {
   ExchangeFile,
   ExchangeSpoon,
@@ -7,10 +8,9 @@ import {
   type Fault,
 } from '#contracts/exchange';
 import { vesselFaults } from '#contracts/vessels';
-import { recipeFault } from '#core/recipes';
-import { lotRecord, teaRecord } from '../teas';
 import { DEEPEST, depthOf } from '../../http/body';
-import { alike, spoonRecord, vesselRecord, type VesselRecord } from './records';
+import { lotRecord, teaRecord } from '../teas';
+import { alike, spoonRecord, type VesselRecord, vesselRecord } from './records';
 import type { Here } from './snapshot';
 import type { Step } from './steps';
 

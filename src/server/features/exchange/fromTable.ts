@@ -1,22 +1,13 @@
 import { v7 } from 'uuid';
-import {
-  VERSION_STATES,
-  type LotFields,
-  type Tea,
-  type TeaFields,
-  type Version,
-} from '#contracts/teas';
-import { measureOf } from '#contracts/recipeSelection';
-import { TABLES, type Fault, type TableName } from '#contracts/exchange';
-import { vesselFaults, type VesselFields } from '#contracts/vessels';
-import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
+import { MATERIAL_NAMES, MATERIALS } from '#core/heat';
+import { PACKET_SPOON_ML, type PacketSpoon } from '#core/packets';
 import {
   densityOf,
-  METHODS,
   METHOD_NAMES,
+  METHODS,
+  type Recipe,
   recipeFault,
   startingRecipe,
-  type Recipe,
 } from '#core/recipes';
 import { STYLE_IDS, styleOf } from '#core/styles';
 import {
@@ -32,7 +23,6 @@ import {
   TRAIT_NAMES,
   TRAITS,
 } from '#core/teas';
-import { PACKET_SPOON_ML, type PacketSpoon } from '#core/packets';
 import {
   celsius,
   grams,
@@ -43,11 +33,21 @@ import {
   parseNumber,
   seconds,
 } from '#core/units';
-import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
-import { findColumns, nearest, RowReader, type Cells, type Columns } from './cells';
+import { INFUSER_KINDS, INFUSERS, PROFILES, VESSEL_KINDS } from '#core/vessels';
+import { type Fault, type TableName, TABLES } from '#contracts/exchange';
+import { measureOf } from '#contracts/recipeSelection';
+import {
+  type LotFields,
+  type Tea,
+  type TeaFields,
+  type Version,
+  VERSION_STATES,
+} from '#contracts/teas';
+import { vesselFaults, type VesselFields } from '#contracts/vessels';
 import { lotRecord, teaRecord } from '../teas';
-import { alike, vesselRecord } from './records';
+import { type Cells, type Columns, findColumns, nearest, RowReader } from './cells';
 import type { Planned } from './fromJson';
+import { alike, vesselRecord } from './records';
 import type { Here } from './snapshot';
 import type { Step } from './steps';
 

@@ -2,23 +2,23 @@ import { desc, eq } from 'drizzle-orm';
 import {
   exportBook,
   exportTable,
+  type Import,
   listImports,
   previewImport,
   runImport,
   undoImport,
-  type Import,
 } from '#contracts/exchange';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { imports, people } from '../../db/schema/index';
+import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';
 import { exchangeSchema } from './fromJson';
-import { readHere } from './snapshot';
 import type { Given } from './read';
 import { exchangeFile, exchangeText } from './records';
-import { applySteps, undoSteps, type Step } from './steps';
+import { readHere } from './snapshot';
+import { applySteps, type Step, undoSteps } from './steps';
 import { EXCHANGE_TASKS } from './tasks';
 import { tableText } from './toTable';
 

@@ -3,8 +3,8 @@ import type { PlannedChange, Preview, previewImport } from '#contracts/exchange'
 import { readCells } from './cells';
 import { planJson, type Planned } from './fromJson';
 import { missingColumns, planTable, tableOf } from './fromTable';
-import type { Here } from './snapshot';
 import { differing } from './records';
+import type { Here } from './snapshot';
 import type { Step } from './steps';
 
 /** A file as it was sent, with the answers given so far. */

@@ -1,9 +1,9 @@
 import type { z } from 'zod';
-import type { Version } from '#contracts/teas';
-import { lotRecord, teaRecord } from '../teas';
 import type { ExchangeFile, ExchangeVersion } from '#contracts/exchange';
 import type { HouseSpoon } from '#contracts/kettles';
+import type { Version } from '#contracts/teas';
 import type { Vessel, VesselFields } from '#contracts/vessels';
+import { lotRecord, teaRecord } from '../teas';
 import type { Here } from './snapshot';
 
 // Records as they are exchanged: no revisions, no resolved spoons, sites by name.
@@ -44,16 +44,16 @@ const versionRecord = ({
 });
 
 /** Keys in one order all the way down, so that two copies of a thing read the same. */
-const ordered = (v: unknown): unknown =>
-  Array.isArray(v)
-    ? v.map(ordered)
-    : v !== null && typeof v === 'object'
-      ? Object.fromEntries(
-          Object.entries(v)
-            .sort(([a], [b]) => (a < b ? -1 : 1))
-            .map(([k, x]) => [k, ordered(x)]),
-        )
-      : v;
+const ordered = (v: unknown): unknown => {
+  if (Array.isArray(v)) return v.map(ordered);
+  if (v !== null && typeof v === 'object')
+    return Object.fromEntries(
+      Object.entries(v)
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .map(([k, x]) => [k, ordered(x)]),
+    );
+  return v;
+};
 export const alike = (a: unknown, b: unknown): boolean =>
   JSON.stringify(ordered(a)) === JSON.stringify(ordered(b));
 /** Names of the fields that differ. */
@@ -81,7 +81,11 @@ export function exchangeFile(here: Here): ExchangeFile {
       })),
       recipes: here.versions
         .filter((v) => v.teaId === t.id)
-        .sort((a, b) => (a.method < b.method ? -1 : a.method > b.method ? 1 : a.number - b.number))
+        .sort((a, b) => {
+          if (a.method < b.method) return -1;
+          if (a.method > b.method) return 1;
+          return a.number - b.number;
+        })
         .map(versionRecord),
     })),
     vessels: byId(here.vessels).map((v) => ({

@@ -1,6 +1,6 @@
-import type { Lot, Tea, Version } from '#contracts/teas';
-import type { Site } from '#contracts/sites';
 import type { HouseSpoon } from '#contracts/kettles';
+import type { Site } from '#contracts/sites';
+import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import type { Tx } from '../../db/pool';
 import { allSites } from '../people';

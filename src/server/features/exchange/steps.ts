@@ -1,11 +1,11 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import type { LotFields, Version } from '#contracts/teas';
 import { METHODS, type Recipe } from '#core/recipes';
+import type { LotFields, Version } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { brews, house, lots, photos, spoons, teas, versions, vessels } from '../../db/schema';
 import { AppError } from '../../http/errors';
 import { recordChange } from '../history';
-import { vocabularyOf, type TeaRecord } from '../teas';
+import { type TeaRecord, vocabularyOf } from '../teas';
 import type { SpoonRecord, VesselRecord } from './records';
 
 type Add<T> = { readonly what: 'added'; readonly after: T };

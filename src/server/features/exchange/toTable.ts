@@ -1,11 +1,11 @@
 import Papa from 'papaparse';
-import type { TableName } from '#contracts/exchange';
+import { MATERIALS } from '#core/heat';
 import { METHODS } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { LEAF_FORMS, LOT_WORDS, SEASONS, TRAITS } from '#core/teas';
-import { MATERIALS } from '#core/heat';
-import { INFUSERS, PROFILES } from '#core/vessels';
 import { minutesText } from '#core/units';
+import { INFUSERS, PROFILES } from '#core/vessels';
+import type { TableName } from '#contracts/exchange';
 import type { Here } from './snapshot';
 
 const yes = (b: boolean) => (b ? 'yes' : 'no');
@@ -14,8 +14,11 @@ const plain = (t: string) => (/^[=+\-@\t\r]/.test(t) ? ` ${t}` : t);
 
 /** A table of the house as CSV (RFC 4180), each unit in its header; it reads back as the same. */
 export function tableText(table: TableName, here: Here, decimal: 'point' | 'comma'): string {
-  const n = (x: number | null) =>
-    x === null ? '' : decimal === 'comma' ? String(x).replace('.', ',') : String(x);
+  const n = (x: number | null) => {
+    if (x === null) return '';
+    if (decimal === 'comma') return String(x).replace('.', ',');
+    return String(x);
+  };
   const teaName = new Map(here.teas.map((t) => [t.id, t.name]));
   const rows: Record<string, string>[] =
     table === 'teas'

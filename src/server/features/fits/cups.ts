@@ -1,10 +1,10 @@
-import { and, desc, eq, inArray, ne, isNull, or } from 'drizzle-orm';
-import { toModelInput } from '#contracts/plan';
-import type { Tea } from '#contracts/teas';
+import { and, desc, eq, inArray, isNull, ne, or } from 'drizzle-orm';
+import { verdictWords } from '#core/corrections';
 import { FIT_SCORES, type Seen } from '#core/fitting';
 import { cupsSeen, EXERCISES, foldTasting } from '#core/tastings';
 import { capital, seconds, secondsBetween } from '#core/units';
-import { verdictWords } from '#core/corrections';
+import { toModelInput } from '#contracts/plan';
+import type { Tea } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, lots, tastings, versions } from '../../db/schema';
 import { brewsByIds, idsInOrder } from '../brews';

@@ -1,22 +1,22 @@
 import { and, desc, eq } from 'drizzle-orm';
-import type { Tea } from '#contracts/teas';
-import {
-  fittedBy,
-  getFit,
-  moveFit,
-  useFit,
-  type FitCup,
-  type KeptFit,
-  type TeaFitPage,
-} from '#contracts/fits';
-import { FIT_SCORES, tastedOf, type Scores } from '#core/fitting';
 import { predict } from '#core/corrections';
+import { FIT_SCORES, type Scores, tastedOf } from '#core/fitting';
 import { houseBrew } from '#core/recipes';
 import { characterOf, type KnownTea } from '#core/styles';
-import type { Deps } from '../../deps';
+import {
+  type FitCup,
+  fittedBy,
+  getFit,
+  type KeptFit,
+  moveFit,
+  type TeaFitPage,
+  useFit,
+} from '#contracts/fits';
+import type { Tea } from '#contracts/teas';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { people, teaFits, teas } from '../../db/schema/index';
+import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
 import type { routes } from '../../http/route';
 import { teaById } from '../teas';

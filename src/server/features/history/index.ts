@@ -1,9 +1,9 @@
 import { and, desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import { getHistory, type Change, type Thing } from '#contracts/history';
-import type { Deps } from '../../deps';
+import { type Change, getHistory, type Thing } from '#contracts/history';
 import type { Tx } from '../../db/pool';
 import { changes, people } from '../../db/schema';
+import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
 
 type Fields = Readonly<Record<string, unknown>>;

@@ -2,8 +2,8 @@ import { and, asc, eq, gt, lt, lte } from 'drizzle-orm';
 import type { Response } from 'express';
 import type { Brew, Order } from '#contracts/brews';
 import type { LiveEvent } from '#contracts/live';
-import type { Deps } from '../../deps';
 import { feed, feedHeads } from '../../db/schema';
+import type { Deps } from '../../deps';
 
 // One reader of the feed in each process: whoever wrote, here or in another process, every page hears it from the
 // table.

@@ -1,8 +1,8 @@
 import { and, eq, gt, inArray, max, sql } from 'drizzle-orm';
-import type { Tx } from '../../db/pool';
-import { people, personSites, sessions, sites } from '../../db/schema/index';
 import type { Person } from '#contracts/people';
 import type { Site } from '#contracts/sites';
+import type { Tx } from '../../db/pool';
+import { people, personSites, sessions, sites } from '../../db/schema/index';
 
 export const allSites = async (tx: Tx): Promise<Site[]> =>
   (await tx.select().from(sites).orderBy(sites.altitudeM, sites.name)) as Site[];

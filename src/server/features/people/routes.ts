@@ -1,4 +1,5 @@
 import type { Request, Response } from 'express';
+import { addPerson, changePerson, listNames, listPeople } from '#contracts/people';
 import {
   addSite,
   beginHouse,
@@ -9,7 +10,6 @@ import {
   signIn,
   signOut,
 } from '#contracts/sites';
-import { addPerson, changePerson, listNames, listPeople } from '#contracts/people';
 import type { routes } from '../../http/route';
 import type { Accounts } from './service';
 

@@ -1,5 +1,5 @@
-import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes } from 'node:crypto';
+import { hash, verify } from '@node-rs/argon2';
 
 /** OWASP's floor for Argon2id (19 MiB, 2 passes); the library's default variant is Argon2id. */
 const COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };

@@ -1,21 +1,23 @@
 import { and, eq, ne } from 'drizzle-orm';
 import type { z } from 'zod';
-import { addPerson, changePerson, secretFault, type Person } from '#contracts/people';
+import { FIRST_VOCABULARY } from '#core/teas';
+import { addPerson, changePerson, type Person, secretFault } from '#contracts/people';
 import {
   beginHouse,
-  signIn,
   type House,
-  type Site,
   type OwnUnits,
   type Session,
+  signIn,
+  type Site,
   type SiteFields,
 } from '#contracts/sites';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { house, people, personSites, sessions, sites } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
+import { recordChange } from '../history';
 import { addressKey, countTry, forgetMisses, personKey, waitNext } from './delay';
 import { verificationGate } from './gate';
 import {
@@ -27,8 +29,6 @@ import {
   siteIdsOf,
   unitsOf,
 } from './queries';
-import { recordChange } from '../history';
-import { FIRST_VOCABULARY } from '#core/teas';
 import { hashSecret, newToken, secretMatches, tokenHash } from './secrets';
 
 const SESSION_DAYS = 30;

@@ -1,14 +1,5 @@
 export { dayOnPaper, onSheets, type Paper } from './page';
-import { poursOf, startAddress } from './pours';
-import { PRINT_TASKS } from './tasks';
 import type { Request } from 'express';
-import type { Deps } from '../../deps';
-import { AppError, notFound } from '../../http/errors';
-import type { routes } from '../../http/route';
-import { siteById } from '../people';
-import { allTeas, teaById } from '../teas';
-import { vesselById, vesselsAt } from '../vessels';
-import type { Site } from '#contracts/sites';
 import {
   printBook,
   printLabel,
@@ -18,6 +9,15 @@ import {
   printSwatches,
   printWallCard,
 } from '#contracts/prints';
+import type { Site } from '#contracts/sites';
+import type { Deps } from '../../deps';
+import { AppError, notFound } from '../../http/errors';
+import type { routes } from '../../http/route';
+import { siteById } from '../people';
+import { allTeas, teaById } from '../teas';
+import { vesselById, vesselsAt } from '../vessels';
+import { poursOf, startAddress } from './pours';
+import { PRINT_TASKS } from './tasks';
 
 const PDF = 'application/pdf';
 

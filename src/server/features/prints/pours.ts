@@ -1,6 +1,6 @@
-import type { Tea } from '#contracts/teas';
-import type { Site } from '#contracts/sites';
 import { cardOf } from '#contracts/plan';
+import type { Site } from '#contracts/sites';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 
 /** Vessels on a card when none are named. */

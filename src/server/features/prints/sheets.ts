@@ -1,19 +1,19 @@
-import { dayOnPaper, onSheets, type Face, type Paper } from './page';
-import { drawCode } from './code';
-import type { Tea } from '#contracts/teas';
-import { measureOf, recipeFor } from '#contracts/recipeSelection';
-import type { Site } from '#contracts/sites';
-import { cardOf } from '#contracts/plan';
-import type { Vessel } from '#contracts/vessels';
 import {
   bagsText,
+  type Card,
   densityOf,
   gramsPerSpoon,
   methodFor,
   quartersText,
-  type Card,
 } from '#core/recipes';
-import { degrees, minutesText, millilitres, numberText, volumeText } from '#core/units';
+import { degrees, millilitres, minutesText, numberText, volumeText } from '#core/units';
+import { cardOf } from '#contracts/plan';
+import { measureOf, recipeFor } from '#contracts/recipeSelection';
+import type { Site } from '#contracts/sites';
+import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+import { drawCode } from './code';
+import { dayOnPaper, type Face, onSheets, type Paper } from './page';
 
 type Column = {
   readonly title: string;
@@ -106,12 +106,12 @@ export const poursIn = (
       : null;
     return card?.kind === 'card' ? [{ tea, card }] : [];
   });
-const counted = (c: Card) =>
-  c.bags
-    ? bagsText(c.bags)
-    : c.spoons
-      ? `${quartersText(c.spoons.quarters)} ${c.spoons.spoon.name.replace(/ spoon$/, '')}`
-      : 'weigh';
+const counted = (c: Card) => {
+  if (c.bags) return bagsText(c.bags);
+  if (c.spoons)
+    return `${quartersText(c.spoons.quarters)} ${c.spoons.spoon.name.replace(/ spoon$/, '')}`;
+  return 'weigh';
+};
 
 export type PocketSize = 'a6' | 'label62';
 /** For the pocket or the shelf edge: every tea in one vessel to its mark; null when it brews none. */

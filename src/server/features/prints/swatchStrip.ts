@@ -1,9 +1,9 @@
-import { dayOnPaper, onSheets, type Paper } from './page';
-import type { Tea, Version } from '#contracts/teas';
-import { hexOf, CUP_DEPTH_CM } from '#core/colour';
+import { CUP_DEPTH_CM, hexOf } from '#core/colour';
 import { colourRungs } from '#core/recipes';
 import { minutesText, numberText, temperatureText } from '#core/units';
 import type { Site } from '#contracts/sites';
+import type { Tea, Version } from '#contracts/teas';
+import { dayOnPaper, onSheets, type Paper } from './page';
 
 const [WIDTH, HEIGHT, MARGIN] = [210, 99, 10];
 /** Greys that must print without a tint, L*. */

@@ -1,5 +1,5 @@
-import type { Tea } from '#contracts/teas';
 import type { Site } from '#contracts/sites';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { task } from '../../work/task';
 import type { CardSize } from './page';

@@ -1,29 +1,29 @@
-import { drawCode } from './code';
-import { dayOnPaper, A5, onCards, type CardSize, type Paper } from './page';
+import { CUP_DEPTH_CM, tint } from '#core/colour';
+import {
+  bagsText,
+  type Card,
+  handlingWords,
+  houseLiquor,
+  leewayWords,
+  spoonsText,
+} from '#core/recipes';
+import { styleOf } from '#core/styles';
+import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import {
   basketShape,
   leafActWords,
   partPaths,
   penFor,
   profilePath,
+  type SolvedVessel,
   solveVessel,
   spoutPath,
-  type SolvedVessel,
 } from '#core/vessels';
-import { CUP_DEPTH_CM, tint } from '#core/colour';
-import {
-  bagsText,
-  handlingWords,
-  houseLiquor,
-  leewayWords,
-  spoonsText,
-  type Card,
-} from '#core/recipes';
-import { styleOf } from '#core/styles';
-import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
 import type { Site } from '#contracts/sites';
+import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
+import { drawCode } from './code';
+import { A5, type CardSize, dayOnPaper, onCards, type Paper } from './page';
 
 export type WallCard = {
   readonly tea: Tea;

@@ -1,4 +1,4 @@
-import { X509Certificate, createHash } from 'node:crypto';
+import { createHash, X509Certificate } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 
 /** How the house is reached from its own network; null where it is not. */

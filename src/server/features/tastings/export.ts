@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { resultOf, foldTasting, type Tasting, type TastingEvent } from '#core/tastings';
+import { foldTasting, resultOf, type Tasting, type TastingEvent } from '#core/tastings';
 import type { Found } from './queries';
 
 const COLUMNS = [

@@ -11,9 +11,9 @@ import {
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
 import type { LiveHub } from '../live';
+import { siteById } from '../people';
 import { createTastingService } from './service';
 import { TASTING_TASKS } from './tasks';
-import { siteById } from '../people';
 
 export { eventsAt, tastingById } from './queries';
 export function tastingRoutes(

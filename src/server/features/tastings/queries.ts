@@ -1,15 +1,15 @@
 import { createHash } from 'node:crypto';
 import { and, asc, desc, eq, ne } from 'drizzle-orm';
-import { fittedBy } from '#contracts/fits';
-import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts/tastings';
 import {
+  type Exercise,
+  foldTasting,
   missing,
   roundOf,
-  foldTasting,
-  type Exercise,
   type Tasting,
   type TastingEvent,
 } from '#core/tastings';
+import { fittedBy } from '#contracts/fits';
+import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts/tastings';
 import type { Tx } from '../../db/pool';
 import { lots, people, tastingEvents, tastings, teaFits, teas, versions } from '../../db/schema';
 import type { Signed } from '../../http/route';
@@ -75,15 +75,12 @@ const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({
 
 /** Until the reveal nobody reads what another wrote: that it was written is told, and by whom. */
 const redactSheets = (events: readonly TastingEvent[], me: string): TastingEvent[] =>
-  events.map((e) =>
-    e.by.id === me
-      ? e
-      : e.act.kind === 'keep'
-        ? { ...e, act: { ...e.act, sheet: { marks: {}, words: [] } } }
-        : e.act.kind === 'handIn'
-          ? { ...e, act: { ...e.act, order: null, choice: null } }
-          : e,
-  );
+  events.map((e) => {
+    if (e.by.id === me) return e;
+    if (e.act.kind === 'keep') return { ...e, act: { ...e.act, sheet: { marks: {}, words: [] } } };
+    if (e.act.kind === 'handIn') return { ...e, act: { ...e.act, order: null, choice: null } };
+    return e;
+  });
 
 /** The round that goes on from one; one that was stopped does not count. */
 export const roundAfter = async (tx: Tx, id: string): Promise<string | null> =>

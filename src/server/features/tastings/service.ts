@@ -1,39 +1,39 @@
 import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { setUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
 import { seeded } from '#core/numeric';
 import {
-  EXERCISES,
-  missing,
-  validateAct,
-  setUp,
-  foldTasting,
   type Exercise,
+  EXERCISES,
+  foldTasting,
+  missing,
   type Refusal,
+  setUp,
   type TastingAct,
   type TastingEvent,
+  validateAct,
 } from '#core/tastings';
-import type { Deps } from '../../deps';
+import type { setUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { tastingEvents, tastings } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
+import { appendEvents, type LiveHub } from '../live';
 import { allPeople, lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
-import { appendEvents, type LiveHub } from '../live';
 import { vesselById } from '../vessels';
 import {
   eventsAt,
+  type Found,
   lockTasting,
   roundAfter,
   runsIt,
   tastingById,
   tastingsAt,
   viewFor,
-  type Found,
 } from './queries';
 
 /** A device's clock may run this far ahead before it is held back to ours, ms. */

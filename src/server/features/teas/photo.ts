@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
 import type { Tea } from '#contracts/teas';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import { photos } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { notFound } from '../../http/errors';
 import { pictureOf } from '../../http/pictures';
 import type { Signed } from '../../http/route';

@@ -1,5 +1,9 @@
 import { and, count, desc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
+import { isCold, METHOD_NAMES, type Weighing } from '#core/recipes';
+import { type Spoon, SPOONS } from '#core/units';
+import { fittedBy, type KeptFit } from '#contracts/fits';
 import { USES_COUNTED } from '#contracts/limits';
+import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import {
   brews,
@@ -12,10 +16,6 @@ import {
   teas,
   versions,
 } from '../../db/schema/index';
-import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/teas';
-import { fittedBy, type KeptFit } from '#contracts/fits';
-import { isCold, METHOD_NAMES, type Weighing } from '#core/recipes';
-import { SPOONS, type Spoon } from '#core/units';
 import { spoonsById } from '../vessels';
 
 type VersionRow = { v: typeof versions.$inferSelect; author: string };

@@ -4,18 +4,18 @@ import {
   addVersion,
   changeLot,
   changeTea,
-  getBook,
-  getTea,
   dropPhoto,
+  getBook,
   getPhoto,
+  getTea,
   moveVersion,
   setPhoto,
   setSwatches,
   settleNote,
   setVocabulary,
 } from '#contracts/teas';
-import type { routes } from '../../http/route';
 import type { Deps } from '../../deps';
+import type { routes } from '../../http/route';
 import { teaPhotos } from './photo';
 import { book as bookOf } from './service';
 

@@ -1,5 +1,7 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
+import { doubtWeighing, type Method, METHODS, type Recipe, recipeFault } from '#core/recipes';
+import { lotInUse } from '#contracts/recipeSelection';
 import type {
   addLot,
   addTea,
@@ -14,17 +16,14 @@ import type {
   Version,
   WeighingFields,
 } from '#contracts/teas';
-import { lotInUse } from '#contracts/recipeSelection';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { house, leadNotes, lots, teas, versions } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { AppError, invalid, notFound, recordChanged } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { recordChange } from '../history';
 import { spoonsById } from '../vessels';
-import { doubtWeighing, METHODS, recipeFault, type Method, type Recipe } from '#core/recipes';
-import { lotRecord, teaRecord } from './records';
 import {
   allTeas,
   lotById,
@@ -37,6 +36,7 @@ import {
   versionsOf,
   vocabularyOf,
 } from './queries';
+import { lotRecord, teaRecord } from './records';
 
 /** A weighing ten times off any leaf is refused outright; a factor of three is asked about on the page. */
 const ABSURD = 10;

@@ -7,10 +7,10 @@ import type {
   Kettle,
   KettleReading,
 } from '#contracts/kettles';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { kettleReadings, kettles, people } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { notFound, recordChanged } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { recordChange } from '../history';

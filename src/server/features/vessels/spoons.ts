@@ -1,11 +1,11 @@
 import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
+import { millilitres, type Spoon, SPOON_KINDS, SPOONS } from '#core/units';
 import type { addSpoon, changeSpoon, HouseSpoon } from '#contracts/kettles';
-import { millilitres, SPOON_KINDS, SPOONS, type Spoon } from '#core/units';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { spoons } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { notFound, recordChanged } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { recordChange } from '../history';

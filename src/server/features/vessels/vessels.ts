@@ -1,16 +1,16 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import {
-  vesselFaults,
   type addVessel,
   type changeVessel,
   type Vessel,
+  vesselFaults,
   type VesselFields,
 } from '#contracts/vessels';
-import type { Deps } from '../../deps';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { brews, vessels } from '../../db/schema';
+import type { Deps } from '../../deps';
 import { AppError, invalid, notFound, recordChanged } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { recordChange } from '../history';

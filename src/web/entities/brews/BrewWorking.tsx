@@ -1,10 +1,10 @@
 import { SCHOOL_WORDS } from '#core/scaling';
+import { styleOf } from '#core/styles';
+import { numberText, temperatureText, volumeText } from '#core/units';
+import { minutesText } from '#core/units';
 import { liquorYield } from '#core/vessels';
 import type { Brew } from '#contracts/brews';
-import { numberText, temperatureText, volumeText } from '#core/units';
-import { styleOf } from '#core/styles';
 import { useUnits } from '../people/session';
-import { minutesText } from '#core/units';
 
 /** How a running brew's card came about, from what was kept with it. */
 export function BrewWorking({ brew }: { brew: Brew }) {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { brewCup, outsideLimits, type Brewing } from '#core/cup';
+import { brewCup, type Brewing, outsideLimits } from '#core/cup';
 import { caffeineWords, plusMinus, tasteWord } from '#core/taste';
 import { LevelMark } from '../../ui/LevelMark';
 

@@ -1,11 +1,11 @@
-import { Link } from 'react-router';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { useNow } from '../../platform/clock';
 import { useUnits } from '../people/session';
-import { useBar } from './commands';
-import { liquorOf } from './liquor';
-import { sortByUrgency, barItems } from './status';
 import { VesselDrawing } from '../vessels/VesselDrawing';
+import { liquorOf } from './liquor';
+import { barItems, sortByUrgency } from './status';
+import { useBar } from './useBar';
 
 const WORD = {
   window: 'window',

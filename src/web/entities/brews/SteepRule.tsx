@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { tint, type Liquor } from '#core/colour';
-import { minutesText, seconds, type Seconds } from '#core/units';
+import { type Liquor, tint } from '#core/colour';
 import type { Window } from '#core/recipes';
+import { minutesText, type Seconds, seconds } from '#core/units';
 import { LevelMark } from '../../ui/LevelMark';
 
 const STRIPS = 48;

@@ -1,4 +1,4 @@
-import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS, type Attribute, type Mark } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES, type Mark, MARKS } from '#core/corrections';
 
 type Props = {
   verdict: Readonly<Partial<Record<Attribute, Mark>>>;

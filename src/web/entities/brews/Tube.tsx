@@ -1,5 +1,5 @@
-import { minutesText } from '#core/units';
 import type { Window } from '#core/recipes';
+import { minutesText } from '#core/units';
 
 /** Height of the shared time axis and where its pull line stands, px. */
 export type Axis = { readonly height: number; readonly pull: number; readonly k: number };

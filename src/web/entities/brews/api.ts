@@ -1,15 +1,15 @@
+import type { z } from 'zod';
 import type {
   Bar,
-  LogQuery,
-  Trends,
   getBrew,
   getPulls,
   getTrends,
   listBrews,
+  LogQuery,
+  Trends,
 } from '#contracts/brews';
-import { ROUTES, pathOf } from '#contracts/routes';
 import type { ResponseOf } from '#contracts/endpoint';
-import type { z } from 'zod';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 /** The bar, and brews as the log reads them. */

@@ -1,7 +1,7 @@
+import { type Clash, clashesAhead, meetsNow, type Moment, waitToPour } from '#core/brews';
 import type { Recipe } from '#core/recipes';
+import { type EpochMs, epochMs, type Seconds, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
-import { type Seconds, epochMs, type EpochMs, seconds } from '#core/units';
-import { type Moment, type Clash, clashesAhead, meetsNow, waitToPour } from '#core/brews';
 
 /** What of a recipe wants a hand at a moment: stirs and the pull, seconds from water on. */
 export const attentionTimes = ({

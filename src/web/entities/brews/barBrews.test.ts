@@ -1,12 +1,12 @@
 import { advance, phaseAt } from '#core/brews';
+import { ALL_RIGHT } from '#core/corrections';
 import { epochMs, grams, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
-import { ALL_RIGHT } from '#core/corrections';
-import { applied, barOf, ordersOf, phaseOf, tint, type BarBrew } from './barBrews';
 import { sampleBrew, sampleRecipe, T0 } from '../../testing/samples';
 import { houseLiquorOf } from '../teas/liquor';
+import { applied, type BarBrew, barOf, ordersOf, phaseOf, tint } from './barBrews';
 import { liquorOf, steepedBy } from './liquor';
-import { sortByUrgency, brewStatus, barItems } from './status';
+import { barItems, brewStatus, sortByUrgency } from './status';
 
 const brew = sampleBrew;
 const recipe = sampleRecipe;

@@ -1,16 +1,21 @@
-import { advance, phaseAt, type Phase } from '#core/brews';
+import { advance, type Phase, phaseAt } from '#core/brews';
 import { tint } from '#core/colour';
-import { withLeafBack } from '#contracts/plan';
+import { type EpochMs, epochMs, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
+import { withLeafBack } from '#contracts/plan';
 import type { Who } from '#contracts/primitives';
 import type { WaitingWrite } from '../../platform/outbox/writes';
 import { isBrewWrite } from './writes';
-import { epochMs, secondsBetween, type EpochMs } from '#core/units';
 /**
  * A brew on the bar; `unsaved` while something of it waits to be sent, `partners` what is pulled and judged with it.
  */
 export type BarBrew = Brew & { readonly unsaved: boolean; readonly partners: readonly BarBrew[] };
 
+/** Events that move a brew's state on. */
+type StateEvent = Exclude<
+  BrewEventBody,
+  { kind: 'step' | 'reading' | 'pair' | 'claim' | 'undo' | 'colour' | 'solids' }
+>;
 /** A brew with one thing done to it, as the server would answer; what it would refuse changes nothing. */
 export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
   const at = epochMs(event.at);
@@ -39,7 +44,14 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
     case 'colour':
     case 'solids':
       return brew;
+    default:
+      return moved(brew, event, by);
   }
+}
+
+/** A brew moved on in its state by an event; unchanged where the state machine refuses the event. */
+function moved(brew: Brew, event: StateEvent, by: Who): Brew {
+  const at = epochMs(event.at);
   const step = advance(brew.state, { kind: event.kind, at });
   if (step.kind === 'refused') return brew;
   const state = step.state as Brew['state'];

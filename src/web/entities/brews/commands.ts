@@ -1,243 +1,145 @@
-import { useMemo } from 'react';
-import type { StartBrew, Brew, BrewEventBody, Order } from '#contracts/brews';
-import { BAR_SLOTS } from '#contracts/limits';
-import { cardOf, planAgain, planOf } from '#contracts/plan';
-import type { Lot, Tea, Version } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
+import { pullTiming } from '#core/brews';
 import { ALL_RIGHT } from '#core/corrections';
-import { methodFor } from '#core/recipes';
-import { begin, pullTiming } from '#core/brews';
-import { epochMs, minutesText, numberText, secondsBetween, type Millilitres } from '#core/units';
+import type { Window } from '#core/recipes';
+import {
+  type Millilitres,
+  minutesText,
+  numberText,
+  type Seconds,
+  secondsBetween,
+} from '#core/units';
+import type { Brew, BrewEventBody, Order } from '#contracts/brews';
+import type { Who } from '#contracts/primitives';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
-import { queueWrite } from '../../platform/outbox/outbox';
-import { useSession } from '../people/session';
-import { useAppDispatch, useAppSelector } from '../../platform/store';
-import { toastShown } from '../../platform/toasts';
+import type { NewWrite } from '../../platform/outbox/outbox';
+import { allOf, type BarBrew } from './barBrews';
+import { nextSteepWrite, type StartAsked, startWrite } from './starts';
+import type { BarItem } from './status';
 import type { BrewUndo } from './undo';
 import type { BrewWrite } from './writes';
-import { allOf, barOf, ordersOf, type BarBrew } from './barBrews';
-import { useBarQuery } from './api';
-import type { BarItem } from './status';
-
-/** The bar is asked for so often while nothing tells of it, and while the stream does, ms. */
-const POLL_MS = 2500;
-const LIVE_POLL_MS = 30_000;
-
-/** The bar of this site: told as it happens, asked for every few seconds while the stream is down. */
-export function useBar() {
-  const live = useAppSelector((s) => s.live.on);
-  const { data, isLoading, isError } = useBarQuery(undefined, {
-    pollingInterval: live ? LIVE_POLL_MS : POLL_MS,
-    skipPollingIfUnfocused: true,
-  });
-  const waiting = useAppSelector((s) => s.outbox.waiting);
-  const brews = useMemo(() => barOf(data?.brews ?? [], waiting), [data?.brews, waiting]);
-  const orders = useMemo(() => ordersOf(data?.orders ?? [], waiting), [data?.orders, waiting]);
-  return { brews, orders, recent: data?.recent ?? [], isLoading, isError };
-}
 
 /** `Omit` that keeps each member of a union apart. */
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
-type Done = Without<BrewEventBody, 'id' | 'at'>;
+/** One thing that happened to a brew, before it has an id and an instant. */
+type Happening = Without<BrewEventBody, 'id' | 'at'>;
+type Judgement = Without<Extract<Happening, { kind: 'judge' }>, 'kind'>;
+type ColourReading = Without<Extract<Happening, { kind: 'colour' }>, 'kind'>;
 
-export type StartAsked = {
-  tea: Tea;
-  lot: Lot | null;
-  version: Version;
-  vessel: Vessel;
-  water: Millilitres;
-  warmed: boolean;
-  warming: boolean;
-  orderId?: string | null;
+/** What commands need of the device: where writes go, what is said, and how things are at this moment. */
+export type CommandDeps = {
+  /** Puts a write into the outbox. */
+  readonly write: (write: NewWrite<BrewWrite>) => void;
+  /** Says what was done; with `undo`, offers to take it back. */
+  readonly say: (text: string, undo: BrewUndo) => void;
+  /** Who does it: the person, or the tablet while it is locked. */
+  readonly me: () => Who;
+  readonly locked: () => boolean;
+  /** The brews on the bar now, what waits to be saved included. */
+  readonly bar: () => readonly BarBrew[];
+  readonly site: StartAsked['site'];
 };
+/** Everything that can be done to brews and to the queue before them. */
+export type BrewCommands = ReturnType<typeof createBrewCommands>;
+
 /** Between two orders, or past either end. */
-const rankBetween = (before: Order | undefined, after: Order | undefined): number =>
-  before && after
-    ? (before.rank + after.rank) / 2
-    : before
-      ? before.rank + 1
-      : after
-        ? after.rank - 1
-        : 0;
+function rankBetween(before: Order | undefined, after: Order | undefined): number {
+  if (before && after) return (before.rank + after.rank) / 2;
+  if (before) return before.rank + 1;
+  return after ? after.rank - 1 : 0;
+}
+/** "in its window", "late by 0:20": how a steep of so long lies against the window. */
+function timingText(steeped: Seconds, window: Window): string {
+  switch (pullTiming(steeped, window)) {
+    case 'early':
+      return `${minutesText(window.earliest - steeped)} before its window`;
+    case 'late':
+      return `late by ${minutesText(steeped - window.latest)}`;
+    case 'inWindow':
+      return 'in its window';
+  }
+}
+const nameOf = (brew: BarBrew): string =>
+  brew.partners.length ? `${brew.tea.name}, ${allOf([brew]).length} vessels,` : brew.tea.name;
+/** A brew without those that go together with it. */
+const alone = (brew: Brew): BarBrew => ({ ...brew, unsaved: false, partners: [] });
 
 /**
- * What hands do: start a brew, or something to one that is there. Done here at once, kept on the server as soon as it
- * can be.
+ * What can be done to a brew. Each is done on this device at once and saved on the server as soon as it answers.
  */
-export function useBrewCommands() {
-  const dispatch = useAppDispatch();
-  const session = useSession();
-  const locked = useAppSelector((s) => s.settings.locked) || session.lockedAs !== null;
-  const device = useAppSelector((s) => s.settings.deviceName);
-  const me = locked ? { id: '', name: device } : { id: session.personId, name: session.name };
+export function createBrewCommands(deps: CommandDeps) {
+  const { write, say, me, locked, bar, site } = deps;
 
-  /** Says what was done, and offers to take it back. */
-  const say = (text: string, undo: BrewUndo) => dispatch(toastShown({ text, undo }));
-  /** Does it, and returns what takes it back. */
-  const send = (brew: Brew, what: Done): { eventId: string; before: Brew } => {
+  /** Writes one event, and returns what takes it back. */
+  const send = (brew: Brew, what: Happening): { eventId: string; before: Brew } => {
     const body = { id: newId(), at: Math.round(now()), ...what } as BrewEventBody;
-    dispatch(queueWrite<BrewWrite>({ kind: 'event', id: body.id, brewId: brew.id, body, by: me }));
+    write({ kind: 'event', id: body.id, brewId: brew.id, body, by: me() });
     return { eventId: body.id, before: brew };
   };
-  /** The same to a brew and to all that goes with it; said, with Undo. */
-  const both = (brew: BarBrew, what: Done, text: string) => {
+  /** The same event for a brew and for all that go together with it; said, with Undo. */
+  const sendToAll = (brew: BarBrew, what: Happening, text: string): void => {
     const of = allOf([brew]).map((b) => send(b, what));
     say(text, { kind: 'events', of });
   };
-  const nameOf = (brew: BarBrew) =>
-    brew.partners.length ? `${brew.tea.name}, ${allOf([brew]).length} vessels,` : brew.tea.name;
-  const place = (taken: readonly BarBrew[]): number | null => {
-    const places = new Set(allOf(taken).map((b) => b.place));
-    return Array.from({ length: BAR_SLOTS }, (_, i) => i + 1).find((p) => !places.has(p)) ?? null;
-  };
-  const begun = (body: StartBrew, brew: Brew) => {
-    dispatch(queueWrite<BrewWrite>({ kind: 'start', id: body.id, body, brew }));
-    return brew;
-  };
-  const fresh = (id: string, at: number) => ({
-    id,
-    siteId: session.site.id,
-    leafId: id,
-    pairedId: null,
-    kettle: session.site.kettle.name,
-    marks: [],
-    readings: [],
-    pulledDevice: null,
-    timing: null,
-    startedBy: me,
-    startedAt: at,
-    pulledBy: null,
-    judgedBy: null,
-    verdict: null,
-    proposal: null,
-    accepted: null,
-    remark: '',
-  });
 
-  return {
-    locked,
-    send,
-    start(
-      { tea, lot, version, vessel, water, warmed, warming, orderId = null }: StartAsked,
-      taken: readonly BarBrew[],
-    ): Brew | null {
-      const pourOf = { tea, lot, version, vessel, site: session.site, water, warmed };
-      const card = cardOf(pourOf);
-      const free = place(taken);
-      if (card.kind !== 'card' || free === null) return null;
-      const at = Math.round(now());
-      const id = newId();
-      const body = {
-        id,
-        siteId: session.site.id,
-        teaId: tea.id,
-        lotId: lot?.id ?? null,
-        versionId: version.id,
-        vesselId: vessel.id,
-        water,
-        warmed,
-        warming,
-        place: free,
-        at,
-        after: null,
-        orderId,
-      };
-      return begun(body, {
-        ...fresh(id, at),
-        place: free,
-        method: methodFor(vessel),
-        tea: { id: tea.id, name: tea.name, style: tea.style },
-        lot: lot && { id: lot.id, name: lot.name },
-        vesselId: vessel.id,
-        versionId: version.id,
-        versionNumber: version.number,
-        plan: planOf(card, pourOf),
-        state: begin(epochMs(at), warming) as Brew['state'],
-      });
+  /** Lifts the leaf of a brew that steeps. */
+  const pull = (brew: BarBrew, wasLate: boolean): void => {
+    if (brew.state.kind !== 'steeping') return;
+    const steeped = secondsBetween(brew.state.waterOn, now());
+    const timing = timingText(steeped, brew.plan.recipe.window);
+    sendToAll(
+      brew,
+      { kind: 'pull' },
+      `${nameOf(brew)} ${brew.plan.pull.done.toLowerCase()} at ${minutesText(steeped)}, ${timing}.${wasLate ? ' Taste it.' : ''}`,
+    );
+  };
+
+  const starts = {
+    /** Starts a brew; null when the bar is full or the tea has no card for the vessel. */
+    start(asked: Omit<StartAsked, 'site'>): Brew | null {
+      const made = startWrite({ ...asked, site }, { taken: bar(), by: me(), at: now() });
+      if (!made) return null;
+      write(made);
+      return made.brew;
     },
-    /** Says that it was started, with Undo. */
-    said(brew: Brew): void {
-      say(
-        `${brew.tea.name} ${brew.state.kind === 'warming' ? 'is on the bar' : 'is steeping'} in the ${brew.plan.vessel.name}.`,
-        { kind: 'start', brew },
-      );
+    /** Says that a brew was started, with Undo. */
+    sayStarted(brew: Brew): void {
+      const what = brew.state.kind === 'warming' ? 'is on the bar' : 'is steeping';
+      say(`${brew.tea.name} ${what} in the ${brew.plan.vessel.name}.`, { kind: 'start', brew });
     },
-    /** The next steep of the same leaf; false when it is spent or the bar is full. */
-    again(before: BarBrew, taken: readonly BarBrew[]): boolean {
-      if (!('pulled' in before.state)) return false;
-      const { plan } = planAgain(
-        before.plan,
-        before.tea.style,
-        secondsBetween(before.state.waterOn, before.state.pulled),
-      );
-      const free = place(taken);
-      if (!plan || free === null) return false;
-      const at = Math.round(now());
-      const id = newId();
-      const body = {
-        id,
-        siteId: before.siteId,
-        teaId: before.tea.id,
-        lotId: before.lot?.id ?? null,
-        versionId: before.versionId,
-        vesselId: before.vesselId,
-        water: plan.water,
-        warmed: true,
-        warming: true,
-        place: free,
-        at,
-        after: before.id,
-        orderId: null,
-      };
-      const brew = begun(body, {
-        ...fresh(id, at),
-        leafId: before.leafId,
-        place: free,
-        method: before.method,
-        tea: before.tea,
-        lot: before.lot,
-        vesselId: before.vesselId,
-        versionId: before.versionId,
-        versionNumber: before.versionNumber,
-        plan,
-        state: begin(epochMs(at), true) as Brew['state'],
-      });
+    /** The next steep of the same leaf; false when the leaf is spent or the bar is full. */
+    again(before: BarBrew): boolean {
+      const made = nextSteepWrite(before, { taken: bar(), by: me(), at: now() });
+      if (!made) return false;
+      write(made);
+      const { steep, recipe } = made.brew.plan;
+      const source =
+        steep?.by === 'recipe'
+          ? 'as its recipe has it'
+          : 'by the model, to the first cup’s strength';
       say(
-        `${before.tea.name}, steep ${plan.steep?.number ?? 2}: ${minutesText(plan.recipe.window.best)}, ${plan.steep?.by === 'recipe' ? 'as its recipe has it' : 'by the model, to the first cup’s strength'}.`,
-        { kind: 'start', brew },
+        `${before.tea.name}, steep ${steep?.number ?? 2}: ${minutesText(recipe.window.best)}, ${source}.`,
+        { kind: 'start', brew: made.brew },
       );
       return true;
     },
-    /** The one thing a brew wants next: water on, a stir at its moment, or the pull. Judging opens its own page. */
+  };
+
+  const events = {
+    /** The one thing a brew wants next: water on, a stir at its moment, or the lift. Judging opens its own page. */
     next({ brew, step, status }: BarItem): void {
       // A locked tablet lifts and does nothing else: whatever else it sent would wait for a PIN, with every lift
       // behind it.
-      if (locked && brew.state.kind !== 'steeping') return;
-      const name = nameOf(brew);
-      if (!locked && step?.step.kind === 'stir')
-        return both(
+      if (locked()) return pull(brew, status.name === 'late');
+      if (step?.step.kind === 'stir')
+        return sendToAll(
           brew,
           { kind: 'step', key: step.step.key, outcome: 'done' },
-          `${name} stirred.`,
+          `${nameOf(brew)} stirred.`,
         );
       if (brew.state.kind === 'warming')
-        return both(brew, { kind: 'waterOn' }, `${name}: water on.`);
-      if (brew.state.kind !== 'steeping') return;
-      const s = secondsBetween(brew.state.waterOn, now());
-      const { window } = brew.plan.recipe;
-      const timing = pullTiming(s, window);
-      const how =
-        timing === 'early'
-          ? `${minutesText(window.earliest - s)} before its window`
-          : timing === 'late'
-            ? `late by ${minutesText(s - window.latest)}`
-            : 'in its window';
-      both(
-        brew,
-        { kind: 'pull' },
-        `${name} ${brew.plan.pull.done.toLowerCase()} at ${minutesText(s)}, ${how}.${status.name === 'late' ? ' Taste it.' : ''}`,
-      );
+        return sendToAll(brew, { kind: 'waterOn' }, `${nameOf(brew)}: water on.`);
+      pull(brew, status.name === 'late');
     },
     /** A step done, or left out. */
     step(
@@ -247,151 +149,156 @@ export function useBrewCommands() {
       words: string,
       weighed?: Pick<Extract<BrewEventBody, { kind: 'step' }>, 'grams'>,
     ): void {
-      both(
+      sendToAll(
         brew,
         { kind: 'step', key, outcome, ...weighed },
         `${brew.tea.name}: ${words.toLowerCase()}${outcome === 'skipped' ? ', left out' : ''}.`,
       );
     },
-    /** "Right" in one touch. */
-    right(brew: BarBrew, proposal: Extract<BrewEventBody, { kind: 'judge' }>['proposal']): void {
-      both(
+    /** Judged as right in one touch. */
+    right(brew: BarBrew, proposal: Judgement['proposal']): void {
+      sendToAll(
         brew,
         { kind: 'judge', verdict: ALL_RIGHT, proposal, accepted: false, remark: '' },
         `${brew.tea.name}: right. Kept.`,
       );
     },
-    judge(
-      brew: BarBrew,
-      what: Without<Extract<Done, { kind: 'judge' }>, 'kind'>,
-      text: string,
-    ): void {
-      both(brew, { kind: 'judge', ...what }, text);
+    judge(brew: BarBrew, what: Judgement, text: string): void {
+      sendToAll(brew, { kind: 'judge', ...what }, text);
     },
-    close: (brew: BarBrew) =>
-      both(brew, { kind: 'close' }, `${brew.tea.name} is off the bar, not judged.`),
-    giveUp: (brew: BarBrew, reason: string) =>
-      both(
+    close(brew: BarBrew): void {
+      sendToAll(brew, { kind: 'close' }, `${brew.tea.name} is off the bar, not judged.`);
+    },
+    giveUp(brew: BarBrew, reason: string): void {
+      sendToAll(
         brew,
         { kind: 'abandon', reason },
         `${brew.tea.name} given up: ${reason.toLowerCase()}.`,
-      ),
-    steepOn: (brew: BarBrew) => {
+      );
+    },
+    /** The leaf was lifted by mistake: it steeps on. */
+    steepOn(brew: BarBrew): void {
       for (const b of allOf([brew])) send(b, { kind: 'undoPull' });
     },
     /** The leaf goes back for so many seconds: the bar's clock asks for it again. */
-    leafBack: (brew: BarBrew, more: number) =>
-      both(
+    leafBack(brew: BarBrew, more: number): void {
+      sendToAll(
         brew,
         { kind: 'leafBack', seconds: more },
         `${nameOf(brew)}: leaf back for ${minutesText(more)}.`,
-      ),
-    claim: (brew: BarBrew) => {
+      );
+    },
+    /** Whoever is here says that they lifted what the locked tablet was touched for. */
+    claim(brew: BarBrew): void {
       for (const b of allOf([brew]))
         if (b.pulledBy === null && b.pulledDevice !== null) send(b, { kind: 'claim' });
     },
-    reading: (brew: BarBrew, celsius: Extract<BrewEventBody, { kind: 'reading' }>['celsius']) =>
-      both(
+    reading(brew: BarBrew, celsius: Extract<BrewEventBody, { kind: 'reading' }>['celsius']): void {
+      sendToAll(
         { ...brew, partners: [] },
         { kind: 'reading', celsius },
         `${brew.tea.name}: reading kept.`,
-      ),
-    colour: (brew: Brew, what: Without<Extract<Done, { kind: 'colour' }>, 'kind'>) =>
-      both(
-        { ...brew, unsaved: false, partners: [] },
-        { kind: 'colour', ...what },
-        `${brew.tea.name}: colour kept.`,
-      ),
-    solids: (brew: Brew, gramsPerLitre: number) =>
-      both(
-        { ...brew, unsaved: false, partners: [] },
+      );
+    },
+    colour(brew: Brew, what: ColourReading): void {
+      sendToAll(alone(brew), { kind: 'colour', ...what }, `${brew.tea.name}: colour kept.`);
+    },
+    solids(brew: Brew, gramsPerLitre: number): void {
+      sendToAll(
+        alone(brew),
         { kind: 'solids', gramsPerLitre },
         `${brew.tea.name}: ${numberText(gramsPerLitre / 10, 2)} % kept.`,
+      );
+    },
+    /** The other pots of the same brew that it can go together with. */
+    alike: (brew: BarBrew): readonly BarBrew[] =>
+      bar().filter(
+        (other) =>
+          other.id !== brew.id &&
+          other.tea.id === brew.tea.id &&
+          other.versionId === brew.versionId &&
+          other.state.kind === brew.state.kind,
       ),
-    pair: (brew: BarBrew, lead: BarBrew) =>
-      both(
+    /** Two pots of the same tea from here on go together. */
+    pair(brew: BarBrew, lead: BarBrew): void {
+      sendToAll(
         { ...brew, partners: [] },
         { kind: 'pair', with: lead.id },
         `${brew.plan.vessel.name} goes with ${lead.plan.vessel.name}: pulled and judged together.`,
-      ),
-
-    order: {
-      add(
-        o: {
-          tea: { id: string; name: string };
-          vesselId: string | null;
-          water: Millilitres | null;
-          forWhom: string;
-        },
-        queue: readonly Order[],
-      ): void {
-        const id = newId();
-        const body = {
-          id,
-          siteId: session.site.id,
-          teaId: o.tea.id,
-          vesselId: o.vesselId,
-          water: o.water,
-          forWhom: o.forWhom,
-          rank: rankBetween(queue.at(-1), undefined),
-          at: Math.round(now()),
-        };
-        const order: Order = { ...body, teaName: o.tea.name, by: me };
-        dispatch(queueWrite<BrewWrite>({ kind: 'order', id, body, order }));
-        say(`${o.tea.name} is up next${o.forWhom ? `, ${o.forWhom}` : ''}.`, {
-          kind: 'order',
-          order,
-          body: { state: 'dropped' },
-        });
-      },
-      change(order: Order, body: { rank?: number; state?: 'waiting' | 'dropped' }): void {
-        dispatch(
-          queueWrite<BrewWrite>({
-            kind: 'orderChange',
-            id: newId(),
-            orderId: order.id,
-            body,
-            order,
-          }),
-        );
-      },
-      drop(order: Order): void {
-        this.change(order, { state: 'dropped' });
-        say(`${order.teaName} is off the queue.`, {
-          kind: 'order',
-          order,
-          body: { state: 'waiting' },
-        });
-      },
-      /** To a place in the queue, counted from 0 without it. */
-      move(order: Order, to: number, queue: readonly Order[]): void {
-        const rest = queue.filter((o) => o.id !== order.id);
-        this.change(order, { rank: rankBetween(rest[to - 1], rest[to]) });
-      },
-    },
-    /** Takes back what a toast said. */
-    undo(u: BrewUndo): void {
-      if (u.kind === 'events')
-        for (const { eventId, before } of u.of) {
-          const body: BrewEventBody = {
-            id: newId(),
-            at: Math.round(now()),
-            kind: 'undo',
-            of: eventId,
-          };
-          dispatch(
-            queueWrite<BrewWrite>({
-              kind: 'event',
-              id: body.id,
-              brewId: before.id,
-              body,
-              by: me,
-              restores: before,
-            }),
-          );
-        }
-      else if (u.kind === 'start') send(u.brew, { kind: 'abandon', reason: 'Started by mistake' });
-      else this.order.change(u.order, u.body);
+      );
     },
   };
+
+  const changeOrder = (order: Order, body: { rank?: number; state?: 'waiting' | 'dropped' }) =>
+    write({ kind: 'orderChange', id: newId(), orderId: order.id, body, order });
+  const order = {
+    add(
+      what: {
+        tea: { id: string; name: string };
+        vesselId: string | null;
+        water: Millilitres | null;
+        forWhom: string;
+      },
+      queue: readonly Order[],
+    ): void {
+      const id = newId();
+      const body = {
+        id,
+        siteId: site.id,
+        teaId: what.tea.id,
+        vesselId: what.vesselId,
+        water: what.water,
+        forWhom: what.forWhom,
+        rank: rankBetween(queue.at(-1), undefined),
+        at: Math.round(now()),
+      };
+      const added: Order = { ...body, teaName: what.tea.name, by: me() };
+      write({ kind: 'order', id, body, order: added });
+      say(`${what.tea.name} is up next${what.forWhom ? `, ${what.forWhom}` : ''}.`, {
+        kind: 'order',
+        order: added,
+        body: { state: 'dropped' },
+      });
+    },
+    drop(dropped: Order): void {
+      changeOrder(dropped, { state: 'dropped' });
+      say(`${dropped.teaName} is off the queue.`, {
+        kind: 'order',
+        order: dropped,
+        body: { state: 'waiting' },
+      });
+    },
+    /** To a place in the queue, counted from 0 without the order itself. */
+    move(moved: Order, to: number, queue: readonly Order[]): void {
+      const rest = queue.filter((o) => o.id !== moved.id);
+      changeOrder(moved, { rank: rankBetween(rest[to - 1], rest[to]) });
+    },
+  };
+
+  /** Takes back what was said with Undo. */
+  const undo = (what: BrewUndo): void => {
+    switch (what.kind) {
+      case 'start':
+        send(what.brew, { kind: 'abandon', reason: 'Started by mistake' });
+        return;
+      case 'order':
+        changeOrder(what.order, what.body);
+        return;
+      case 'events':
+        for (const { eventId, before } of what.of) {
+          const at = Math.round(now());
+          const body: BrewEventBody = { id: newId(), at, kind: 'undo', of: eventId };
+          write({
+            kind: 'event',
+            id: body.id,
+            brewId: before.id,
+            body,
+            by: me(),
+            restores: before,
+          });
+        }
+    }
+  };
+
+  return { ...starts, ...events, order, undo };
 }

@@ -1,6 +1,6 @@
-import type { Brew } from '#contracts/brews';
+import { colourOfBrew, type Liquor } from '#core/colour';
 import { type EpochMs, type Seconds, seconds } from '#core/units';
-import { type Liquor, colourOfBrew } from '#core/colour';
+import type { Brew } from '#contracts/brews';
 import { toModelInput } from '#contracts/plan';
 
 /** Seconds on the leaf until now, or until it was pulled; null before the water is on. */

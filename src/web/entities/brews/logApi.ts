@@ -1,6 +1,6 @@
-import { ROUTES, pathOf } from '#contracts/routes';
-import type { ResponseOf } from '#contracts/endpoint';
 import type { getCorrections } from '#contracts/brews';
+import type { ResponseOf } from '#contracts/endpoint';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 /** A picture for a record: its own new id, and its bytes. */

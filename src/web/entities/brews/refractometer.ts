@@ -1,4 +1,4 @@
-import { parseWithin, type Parsed } from '#core/units';
+import { type Parsed, parseWithin } from '#core/units';
 
 export const REFRACTOMETER = 'Strained, cooled to the room, zeroed on the same water.';
 /** What a refractometer shows of tea, typed in per cent, as grams a litre. */

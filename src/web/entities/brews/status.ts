@@ -1,18 +1,18 @@
-import type { Brew } from '#contracts/brews';
-import { leafActWords } from '#core/vessels';
+import { type BrewStep, type Phase, stepNow, stepWords } from '#core/brews';
 import {
-  type VolumeUnit,
-  volumeText,
-  temperatureText,
+  type EpochMs,
+  minutesText,
   type Seconds,
   seconds,
-  minutesText,
-  type EpochMs,
+  temperatureText,
+  volumeText,
+  type VolumeUnit,
 } from '#core/units';
+import { leafActWords } from '#core/vessels';
+import type { Brew } from '#contracts/brews';
 import { clockText } from '../../ui/days';
-import { type BarBrew, phaseOf } from './barBrews';
 import { apartFrom, attentionTimes } from './attention';
-import { type Phase, type BrewStep, stepNow, stepWords } from '#core/brews';
+import { type BarBrew, phaseOf } from './barBrews';
 
 export type PhaseName = 'warming' | 'steeping' | 'window' | 'past' | 'late' | 'pulled';
 
@@ -150,7 +150,10 @@ export type BarItem = {
   readonly brew: BarBrew;
   readonly phase: Phase;
   readonly status: BrewStatus;
-  /** What hands do now beside the clock's own. */ readonly step: {
+  /** The moment it is drawn for. */
+  readonly at: EpochMs;
+  /** The step to do now beside the clock's own. */
+  readonly step: {
     readonly step: BrewStep;
     readonly act: string;
     readonly done: string;
@@ -176,8 +179,32 @@ export function barItems(brews: readonly BarBrew[], now: EpochMs, units: Units):
       brew,
       phase,
       status,
+      at: now,
       step: due ? { step: next, ...stepWords(next, brew.plan, units) } : null,
     };
+  });
+}
+
+/** All that is drawn of an item, to the second; the rest of its phase runs on unseen. */
+const drawnAs = ({ phase, status, step }: BarItem): string =>
+  JSON.stringify([
+    'elapsed' in phase ? Math.floor(phase.elapsed) : 0,
+    status.name,
+    status.figure,
+    status.step,
+    status.brief,
+    status.detail,
+    step?.step.key,
+  ]);
+/**
+ * The next items, each replaced by the one before it where both are drawn alike: what does not change on screen is the
+ * same object, so it is not drawn again.
+ */
+export function reuseItems(before: readonly BarItem[], next: readonly BarItem[]): BarItem[] {
+  const byId = new Map(before.map((item) => [item.brew.id, item]));
+  return next.map((item) => {
+    const old = byId.get(item.brew.id);
+    return old && old.brew === item.brew && drawnAs(old) === drawnAs(item) ? old : item;
   });
 }
 

@@ -1,6 +1,6 @@
-import type { Import, Preview, listImports, previewImport, runImport } from '#contracts/exchange';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
-import { ROUTES, pathOf } from '#contracts/routes';
+import type { Import, listImports, Preview, previewImport, runImport } from '#contracts/exchange';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 /** Books brought in: preview, import, and what was brought in before. */

@@ -1,6 +1,6 @@
-import type { TeaFitPage, moveFit, useFit } from '#contracts/fits';
-import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf } from '#contracts/endpoint';
+import type { moveFit, TeaFitPage, useFit } from '#contracts/fits';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 type Write<E> = { id: string; body: BodyOf<E> };

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import type { Thing } from '#contracts/history';
 import { numberText } from '#core/units';
-import { dayText, clockText } from '../../ui/days';
+import type { Thing } from '#contracts/history';
+import { clockText, dayText } from '../../ui/days';
 import { useHistoryQuery } from './api';
 
 const FIELDS: Readonly<Record<string, string>> = {

@@ -1,6 +1,6 @@
 import type { ResponseOf } from '#contracts/endpoint';
-import type { Thing, getHistory } from '#contracts/history';
-import { ROUTES, pathOf } from '#contracts/routes';
+import type { getHistory, Thing } from '#contracts/history';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 /** Who changed what of a record, and when. */

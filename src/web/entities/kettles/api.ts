@@ -1,6 +1,6 @@
-import type { Kettle, addKettle, addReading, changeKettle } from '#contracts/kettles';
-import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf } from '#contracts/endpoint';
+import type { addKettle, addReading, changeKettle, Kettle } from '#contracts/kettles';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 type Write<E> = { id: string; body: BodyOf<E> };

@@ -1,16 +1,16 @@
+import type { BodyOf, ResponseOf } from '#contracts/endpoint';
+import type { addPerson, changePerson, listNames, Person } from '#contracts/people';
+import { pathOf, ROUTES } from '#contracts/routes';
 import type {
-  House,
-  Session,
-  Site,
   addSite,
   beginHouse,
   changeSite,
+  House,
+  Session,
   setMyUnits,
   signIn,
+  Site,
 } from '#contracts/sites';
-import { ROUTES, pathOf } from '#contracts/routes';
-import type { BodyOf, ResponseOf } from '#contracts/endpoint';
-import type { Person, addPerson, changePerson, listNames } from '#contracts/people';
 import { api } from '../../platform/api';
 
 type Write<E> = { id: string; body: BodyOf<E> };

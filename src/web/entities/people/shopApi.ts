@@ -1,6 +1,6 @@
 import type { ResponseOf } from '#contracts/endpoint';
-import type { getShop } from '#contracts/shop';
 import { ROUTES } from '#contracts/routes';
+import type { getShop } from '#contracts/shop';
 import { api } from '../../platform/api';
 
 /** How the house is reached in its own network. */

@@ -1,6 +1,6 @@
 import type { SiteFields } from '#contracts/sites';
 import { sampleSite } from '../../testing/samples';
-import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from './siteForm';
+import { emptySite, siteFieldsOf, type SiteForm, siteFormOf } from './siteForm';
 
 const { id: _id, ...fields } = sampleSite;
 const read = (form: SiteForm, kettle?: SiteFields['kettle']) => {

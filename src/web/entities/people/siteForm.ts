@@ -1,5 +1,5 @@
-import type { Site, SiteFields } from '#contracts/sites';
 import { numberText, parseWithin } from '#core/units';
+import type { Site, SiteFields } from '#contracts/sites';
 
 /** A site as its form holds it: as typed. */
 export type SiteForm = {

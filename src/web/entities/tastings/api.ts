@@ -1,5 +1,5 @@
+import { pathOf, ROUTES } from '#contracts/routes';
 import type { TastingView } from '#contracts/tastings';
-import { ROUTES, pathOf } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 /** One tasting, as it is run. */

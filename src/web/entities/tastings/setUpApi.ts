@@ -1,6 +1,6 @@
 import type { ResponseOf } from '#contracts/endpoint';
-import type { SetUpTasting, TastingView, listTastings } from '#contracts/tastings';
 import { ROUTES } from '#contracts/routes';
+import type { listTastings, SetUpTasting, TastingView } from '#contracts/tastings';
 import { api } from '../../platform/api';
 
 /** The list of tastings, and a new one. */

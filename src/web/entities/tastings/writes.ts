@@ -1,6 +1,6 @@
-import type { TastingEventBody, TastingView } from '#contracts/tastings';
 import type { Who } from '#contracts/primitives';
 import { pathOf, ROUTES } from '#contracts/routes';
+import type { TastingEventBody, TastingView } from '#contracts/tastings';
 import type { WaitingWrite, WriteKind } from '../../platform/outbox/writes';
 import { tastingsApi } from './api';
 

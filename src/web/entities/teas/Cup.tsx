@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { CUP_DEPTH_CM, tint, type Liquor } from '#core/colour';
+import { CUP_DEPTH_CM, type Liquor, tint } from '#core/colour';
 
 const RINGS = 10;
 type Ring = { readonly r: number; readonly colour: string };

@@ -1,6 +1,6 @@
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
-import type { TeaPage, addTea, addVersion, changeTea, getBook } from '#contracts/teas';
-import { ROUTES, pathOf } from '#contracts/routes';
+import { pathOf, ROUTES } from '#contracts/routes';
+import type { addTea, addVersion, changeTea, getBook, TeaPage } from '#contracts/teas';
 import { api } from '../../platform/api';
 
 type Write<E> = { id: string; body: BodyOf<E> };

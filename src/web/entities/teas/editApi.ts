@@ -1,13 +1,13 @@
+import type { BodyOf, ResponseOf } from '#contracts/endpoint';
+import { pathOf, ROUTES } from '#contracts/routes';
 import type {
-  Tea,
   addLot,
   changeLot,
   moveVersion,
   setSwatches,
   setVocabulary,
+  Tea,
 } from '#contracts/teas';
-import type { BodyOf, ResponseOf } from '#contracts/endpoint';
-import { ROUTES, pathOf } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 type Write<E> = { id: string; body: BodyOf<E> };

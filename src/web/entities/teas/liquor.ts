@@ -1,7 +1,7 @@
+import { diluted, type Liquor } from '#core/colour';
+import { houseLiquor, type Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
-import { type Recipe, houseLiquor } from '#core/recipes';
 import { type Seconds, seconds } from '#core/units';
-import { type Liquor, diluted } from '#core/colour';
 
 /** The liquor of a recipe so many seconds on, where no vessel is meant. */
 export const liquorAfter = (tea: KnownTea, recipe: Recipe, s: Seconds): Liquor =>

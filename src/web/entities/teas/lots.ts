@@ -1,6 +1,6 @@
-import type { Lot, WeighingFields } from '#contracts/teas';
 import type { Weighing } from '#core/recipes';
 import { grams } from '#core/units';
+import type { Lot, WeighingFields } from '#contracts/teas';
 import { useChangeLotMutation } from './editApi';
 
 /** A weighing as it is sent: the spoon by its id. */

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import type { addVersion, Tea, Version } from '#contracts/teas';
-import type { BodyOf } from '#contracts/endpoint';
 import { isCold, METHODS } from '#core/recipes';
-import { Note } from '../../ui/Note';
-import { failureOf, type ApiFailure } from '../../platform/api';
+import type { BodyOf } from '#contracts/endpoint';
+import type { addVersion, Tea, Version } from '#contracts/teas';
+import { type ApiFailure, failureOf } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
+import { Note } from '../../ui/Note';
 import { useAddVersionMutation } from './api';
 
 type Made = Pick<BodyOf<typeof addVersion>, 'as' | 'method' | 'recipe' | 'reason' | 'settles'>;

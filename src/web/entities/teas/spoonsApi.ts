@@ -1,6 +1,6 @@
-import type { HouseSpoon, addSpoon, changeSpoon } from '#contracts/kettles';
-import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf } from '#contracts/endpoint';
+import type { addSpoon, changeSpoon, HouseSpoon } from '#contracts/kettles';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 type Write<E> = { id: string; body: BodyOf<E> };

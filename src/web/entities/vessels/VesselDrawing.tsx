@@ -1,6 +1,7 @@
-import { useId, useMemo, type ReactNode } from 'react';
+import { type ReactNode, useId, useMemo } from 'react';
 import type { Liquor } from '#core/colour';
 import { tint } from '#core/colour';
+import { type Grams, type Millilitres, millilitres, millimetres } from '#core/units';
 import {
   basketShape,
   bowlPath,
@@ -9,12 +10,11 @@ import {
   partPaths,
   penFor,
   profilePath,
+  type SolvedVessel,
   solveVessel,
   spoutPath,
-  type SolvedVessel,
 } from '#core/vessels';
 import type { VesselFields } from '#contracts/vessels';
-import { millilitres, millimetres, type Grams, type Millilitres } from '#core/units';
 import { LevelMark } from '../../ui/LevelMark';
 
 /** Wall thickness as drawn, mm. */

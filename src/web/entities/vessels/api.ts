@@ -1,6 +1,6 @@
-import type { Vessel, addVessel, changeVessel } from '#contracts/vessels';
-import { ROUTES, pathOf } from '#contracts/routes';
 import type { BodyOf } from '#contracts/endpoint';
+import { pathOf, ROUTES } from '#contracts/routes';
+import type { addVessel, changeVessel, Vessel } from '#contracts/vessels';
 import { api } from '../../platform/api';
 
 type Write<E> = { id: string; body: BodyOf<E> };

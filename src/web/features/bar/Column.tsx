@@ -1,17 +1,17 @@
 import { MoreHorizontal } from 'lucide-react';
 import { lazy, memo, Suspense, useState } from 'react';
-import { grams, type EpochMs } from '#core/units';
 import type { Phase } from '#core/brews';
-import { oneTap } from '../../ui/keys';
-import type { BrewActs } from './columnActs';
-import { Reach } from './Reach';
 import type { Liquor } from '#core/colour';
+import { grams } from '#core/units';
 import { tint } from '../../entities/brews/barBrews';
-import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { liquorOf } from '../../entities/brews/liquor';
-import type { BrewStatus, BarItem } from '../../entities/brews/status';
+import type { BarItem, BrewStatus } from '../../entities/brews/status';
 import { Tube } from '../../entities/brews/Tube';
+import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { oneTap } from '../../ui/keys';
+import { Reach } from './Reach';
+import type { BrewActs } from './useBrewActs';
 
 const MoreMenu = lazy(() => import('./MoreMenu').then((m) => ({ default: m.MoreMenu })));
 
@@ -31,14 +31,12 @@ export function Plate({ status }: { status: BrewStatus }) {
 }
 
 const leftOf = (phase: Phase): number | null => ('left' in phase ? phase.left : null);
-/** The whole seconds a drawing shows: between them nothing is drawn anew. */
-const secondOf = (phase: Phase): number => ('left' in phase ? Math.floor(phase.elapsed) : 0);
 /** Whose hand was last at it, where it was said. */
 function whoOf({ state, startedBy, pulledBy }: BarItem['brew']): string {
   const who = state.kind === 'pulled' ? pulledBy : startedBy;
   return who?.name ? ` · ${who.name}` : '';
 }
-type Drawn = { shown: BarItem; layout: BarLayout; now: EpochMs };
+type Drawn = { shown: BarItem; layout: BarLayout };
 
 /** The darkest shade moves first. */
 const shadeOf = (liquor: Liquor | null) => (liquor ? tint(liquor, 5) : '');
@@ -78,70 +76,61 @@ const Standing = memo(
 );
 
 /** The drawn part: tube under the pull line, vessel on the shelf, name. Drawn anew once a second. */
-export const BrewDrawing = memo(
-  function Field({
-    shown: { brew, phase, status },
-    layout: { axis, scale, vesselLeft },
-    now,
-  }: Drawn) {
-    const liquor = liquorOf(brew, now);
-    const drained = brew.state.kind === 'pulled';
-    const { vessel } = brew.plan;
-    const together = brew.partners.length
-      ? ` + ${brew.partners.map((p) => p.plan.vessel.name).join(', ')}`
-      : '';
-    const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
-    return (
-      <div className={`field ${status.name}`} style={{ height: axis.height }}>
-        {!drained && (
-          <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
-            <Tube
-              axis={axis}
-              window={brew.plan.recipe.window}
-              left={leftOf(phase)}
-              colour={liquor ? tint(liquor) : null}
-            />
-          </svg>
-        )}
-        <div
-          className="standing"
-          style={{
-            position: 'absolute',
-            left: vesselLeft,
-            right: 0,
-            bottom: 0,
-            display: 'flex',
-            justifyContent: 'center',
-            alignItems: 'flex-end',
-          }}
+export const BrewDrawing = memo(function BrewDrawing({
+  shown: { brew, phase, status, at },
+  layout: { axis, scale, vesselLeft },
+}: Drawn) {
+  const liquor = liquorOf(brew, at);
+  const drained = brew.state.kind === 'pulled';
+  const { vessel } = brew.plan;
+  const together = brew.partners.length
+    ? ` + ${brew.partners.map((p) => p.plan.vessel.name).join(', ')}`
+    : '';
+  const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
+  return (
+    <div className={`field ${status.name}`} style={{ height: axis.height }}>
+      {!drained && (
+        <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
+          <Tube
+            axis={axis}
+            window={brew.plan.recipe.window}
+            left={leftOf(phase)}
+            colour={liquor ? tint(liquor) : null}
+          />
+        </svg>
+      )}
+      <div
+        className="standing"
+        style={{
+          position: 'absolute',
+          left: vesselLeft,
+          right: 0,
+          bottom: 0,
+          display: 'flex',
+          justifyContent: 'center',
+          alignItems: 'flex-end',
+        }}
+      >
+        <span
+          role="img"
+          aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
         >
-          <span
-            role="img"
-            aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
-          >
-            <Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} />
-          </span>
-        </div>
-        <div className="label">
-          <span className="tea">{brew.tea.name}</span>
-          <span className="where">
-            {brew.place} · {vessel.name}
-            {together}
-            {steep}
-            {whoOf(brew)}
-            {brew.unsaved ? ' · not saved yet' : ''}
-          </span>
-        </div>
+          <Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} />
+        </span>
       </div>
-    );
-  },
-  (a, b) =>
-    a.shown.brew === b.shown.brew &&
-    a.layout === b.layout &&
-    secondOf(a.shown.phase) === secondOf(b.shown.phase) &&
-    a.shown.status.name === b.shown.status.name &&
-    a.shown.status.figure === b.shown.status.figure,
-);
+      <div className="label">
+        <span className="tea">{brew.tea.name}</span>
+        <span className="where">
+          {brew.place} · {vessel.name}
+          {together}
+          {steep}
+          {whoOf(brew)}
+          {brew.unsaved ? ' · not saved yet' : ''}
+        </span>
+      </div>
+    </div>
+  );
+});
 
 /** What is seldom done: a plain button until it is touched, for twelve menus are a lot to keep ready. */
 const More = memo(function More({ brew, acts }: { brew: BarItem['brew']; acts: BrewActs }) {
@@ -167,99 +156,85 @@ const More = memo(function More({ brew, acts }: { brew: BarItem['brew']; acts: B
 });
 
 /** Under the shelf: plate, the next step in words, detail, the buttons. Drawn anew when a word of it changes. */
-export const BrewControls = memo(
-  function Under({
-    shown,
-    layout,
-    acts,
-    now,
-    locked,
-    picked,
-  }: Drawn & { acts: BrewActs; locked: boolean; picked: boolean }) {
-    const { brew, status, step } = shown;
-    const look =
-      status.name === 'late'
-        ? 'late'
-        : status.name === 'window' || status.name === 'past' || status.name === 'warming'
-          ? 'go'
-          : '';
-    const stir = !locked && step?.step.kind === 'stir';
-    const beside = step && !stir && !locked ? step : null;
-    const name = <span className="visually-hidden">: {brew.tea.name}</span>;
-    const pulled = brew.state.kind === 'pulled';
-    return (
-      <div
-        className={`under ${status.name} ${picked ? 'picked' : ''}`}
-        data-brew={brew.tea.name}
-        data-place={brew.place}
-      >
-        <Plate status={status} />
-        <p className="step">
-          {stir
-            ? `${step.act}, now`
-            : layout.full
-              ? beside && status.name !== 'warming'
-                ? beside.act
-                : status.brief
-              : status.step}
-        </p>
-        {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={now} />}
-        {!layout.full && (!beside || pulled) && <p className="detail">{status.detail}</p>}
-        {!layout.full && beside && (
-          <div className="step-beside">
-            <span>{beside.act}</span>
-            <button
-              type="button"
-              className="btn slim"
-              onClick={oneTap(() => acts.step(brew, beside.step.key, 'done', beside.done))}
-            >
-              {beside.done}
-              {name}
-            </button>
-          </div>
-        )}
-        <div className="act">
-          {stir ? (
-            <button type="button" className="btn go" onClick={oneTap(() => acts.next(shown))}>
-              {step.done}
-              {name}
-            </button>
-          ) : pulled && !locked ? (
-            <>
-              <button type="button" className="btn" onClick={oneTap(() => acts.right(brew))}>
-                Right{name}
-              </button>
-              <button type="button" className="btn" onClick={oneTap(() => acts.next(shown))}>
-                Judge{name}
-              </button>
-            </>
-          ) : pulled ? (
-            <p className="small self-center flex-1">PIN to judge it</p>
-          ) : (
-            <button
-              type="button"
-              className={`btn ${look}`}
-              disabled={locked && brew.state.kind === 'warming'}
-              onClick={oneTap(() => acts.next(shown))}
-            >
-              {status.act}
-              {name}
-            </button>
-          )}
-          {!locked && <More brew={brew} acts={acts} />}
+export const BrewControls = memo(function BrewControls({
+  shown,
+  layout,
+  acts,
+  locked,
+  picked,
+}: Drawn & { acts: BrewActs; locked: boolean; picked: boolean }) {
+  const { brew, status, step } = shown;
+  const look =
+    status.name === 'late'
+      ? 'late'
+      : status.name === 'window' || status.name === 'past' || status.name === 'warming'
+        ? 'go'
+        : '';
+  const stir = !locked && step?.step.kind === 'stir';
+  const beside = step && !stir && !locked ? step : null;
+  const name = <span className="visually-hidden">: {brew.tea.name}</span>;
+  const pulled = brew.state.kind === 'pulled';
+  return (
+    <div
+      className={`under ${status.name} ${picked ? 'picked' : ''}`}
+      data-brew={brew.tea.name}
+      data-place={brew.place}
+    >
+      <Plate status={status} />
+      <p className="step">
+        {stir
+          ? `${step.act}, now`
+          : layout.full
+            ? beside && status.name !== 'warming'
+              ? beside.act
+              : status.brief
+            : status.step}
+      </p>
+      {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={shown.at} />}
+      {!layout.full && (!beside || pulled) && <p className="detail">{status.detail}</p>}
+      {!layout.full && beside && (
+        <div className="step-beside">
+          <span>{beside.act}</span>
+          <button
+            type="button"
+            className="btn slim"
+            onClick={oneTap(() => acts.step(brew, beside.step.key, 'done', beside.done))}
+          >
+            {beside.done}
+            {name}
+          </button>
         </div>
+      )}
+      <div className="act">
+        {stir ? (
+          <button type="button" className="btn go" onClick={oneTap(() => acts.next(shown))}>
+            {step.done}
+            {name}
+          </button>
+        ) : pulled && !locked ? (
+          <>
+            <button type="button" className="btn" onClick={oneTap(() => acts.right(brew))}>
+              Right{name}
+            </button>
+            <button type="button" className="btn" onClick={oneTap(() => acts.next(shown))}>
+              Judge{name}
+            </button>
+          </>
+        ) : pulled ? (
+          <p className="small self-center flex-1">PIN to judge it</p>
+        ) : (
+          <button
+            type="button"
+            className={`btn ${look}`}
+            disabled={locked && brew.state.kind === 'warming'}
+            onClick={oneTap(() => acts.next(shown))}
+          >
+            {status.act}
+            {name}
+          </button>
+        )}
+        {!locked && <More brew={brew} acts={acts} />}
       </div>
-    );
-  },
-  (a, b) =>
-    a.shown.brew === b.shown.brew &&
-    a.layout === b.layout &&
-    a.locked === b.locked &&
-    a.picked === b.picked &&
-    a.acts === b.acts &&
-    a.shown.status.figure === b.shown.status.figure &&
-    a.shown.status.name === b.shown.status.name &&
-    a.shown.status.step === b.shown.status.step &&
-    a.shown.status.detail === b.shown.status.detail &&
-    a.shown.step?.step.key === b.shown.step?.step.key,
-);
+    </div>
+  );
+});

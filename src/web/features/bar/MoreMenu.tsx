@@ -1,10 +1,10 @@
 import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { planAgain } from '#contracts/plan';
 import { minutesText, secondsBetween } from '#core/units';
-import type { BrewActs } from './columnActs';
+import { planAgain } from '#contracts/plan';
 import type { BarBrew } from '../../entities/brews/barBrews';
+import type { BrewActs } from './useBrewActs';
 
 /** What is done seldom to a brew. */
 export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {

@@ -1,29 +1,27 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { grams, type EpochMs } from '#core/units';
-import { oneTap } from '../../ui/keys';
+import { grams } from '#core/units';
 import { tint } from '../../entities/brews/barBrews';
-import type { BrewActs } from './columnActs';
-import { Unsaved } from './Unsaved';
-import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { liquorOf } from '../../entities/brews/liquor';
 import type { BarItem } from '../../entities/brews/status';
 import { Tube } from '../../entities/brews/Tube';
+import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { oneTap } from '../../ui/keys';
+import { Unsaved } from './Unsaved';
+import type { BrewActs } from './useBrewActs';
 
 /** The bar on a phone: a row a vessel, the next hand with its button over the edge. */
 export function PhoneRows({
   shown,
   layout,
-  now,
   first,
   acts,
   locked,
   queue,
 }: {
-  shown: BarItem[];
+  shown: readonly BarItem[];
   layout: BarLayout;
-  now: EpochMs;
   first: BarItem | undefined;
   acts: BrewActs;
   locked: boolean;
@@ -35,7 +33,7 @@ export function PhoneRows({
       <div className="rows">
         {shown.map((s) => {
           const { brew, phase, status, step } = s;
-          const liquor = liquorOf(brew, now);
+          const liquor = liquorOf(brew, s.at);
           const drained = brew.state.kind === 'pulled';
           return (
             <button

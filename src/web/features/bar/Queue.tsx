@@ -1,11 +1,11 @@
 import {
   closestCenter,
   DndContext,
+  type DragEndEvent,
   KeyboardSensor,
   PointerSensor,
   useSensor,
   useSensors,
-  type DragEndEvent,
 } from '@dnd-kit/core';
 import {
   SortableContext,
@@ -16,21 +16,21 @@ import {
 import { GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Order } from '#contracts/brews';
-import type { useBrewCommands } from '../../entities/brews/commands';
+import type { BrewCommands } from '../../entities/brews/commands';
 import { useBookQuery } from '../../entities/teas/api';
-import { useVesselsQuery } from '../../entities/vessels/api';
-import { houseLiquorOf } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useVesselsQuery } from '../../entities/vessels/api';
 
 type Props = {
   orders: readonly Order[];
-  hands: ReturnType<typeof useBrewCommands>;
+  commands: BrewCommands;
   onStart: (o: Order) => void;
   most?: number;
 };
 
 /** What waits: drag one by its handle, or Shift with up and down on it. */
-export function Queue({ orders, hands, onStart, most = orders.length }: Props) {
+export function Queue({ orders, commands, onStart, most = orders.length }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -38,7 +38,7 @@ export function Queue({ orders, hands, onStart, most = orders.length }: Props) {
   const dropped = ({ active, over }: DragEndEvent) => {
     const order = orders.find((o) => o.id === active.id);
     const to = orders.findIndex((o) => o.id === over?.id);
-    if (order && to >= 0 && active.id !== over?.id) hands.order.move(order, to, orders);
+    if (order && to >= 0 && active.id !== over?.id) commands.order.move(order, to, orders);
   };
   const keyed = (o: Order, i: number) => (e: KeyboardEvent) => {
     const step = e.shiftKey ? { ArrowUp: -1, ArrowDown: 1 }[e.key] : undefined;
@@ -46,7 +46,7 @@ export function Queue({ orders, hands, onStart, most = orders.length }: Props) {
     e.preventDefault();
     const to = i + step;
     if (to < 0 || to >= orders.length) return;
-    hands.order.move(o, to, orders);
+    commands.order.move(o, to, orders);
     const row = e.currentTarget as HTMLElement;
     // The row moves with what it holds: the focus stays on it.
     requestAnimationFrame(() => row.focus());
@@ -61,7 +61,7 @@ export function Queue({ orders, hands, onStart, most = orders.length }: Props) {
               order={o}
               onKeyDown={keyed(o, i)}
               onStart={() => onStart(o)}
-              onDrop={() => hands.order.drop(o)}
+              onDrop={() => commands.order.drop(o)}
             />
           ))}
         </ol>

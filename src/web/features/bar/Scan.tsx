@@ -1,6 +1,6 @@
 import jsQR from 'jsqr';
 import { useEffect, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useGo } from '../../platform/useGo';
 import { placeOfCode } from './codes';
 
 const LOOK_MS = 250;
@@ -11,7 +11,7 @@ const WIDTH = 640;
 export function Scan({ onDone }: { onDone: () => void }) {
   const video = useRef<HTMLVideoElement>(null);
   const [fault, setFault] = useState('');
-  const navigate = useNavigate();
+  const go = useGo();
   // The bar draws itself five times a second; the camera stays on.
   const done = useRef(onDone);
   done.current = onDone;
@@ -39,7 +39,7 @@ export function Scan({ onDone }: { onDone: () => void }) {
           'That code is not of a card here. Hold a wall card, caddy label or pocket card before it.',
         );
       done.current();
-      navigate(place);
+      go(place);
     };
     if (!navigator.mediaDevices)
       setFault(
@@ -63,7 +63,7 @@ export function Scan({ onDone }: { onDone: () => void }) {
       clearInterval(timer);
       stream?.getTracks().forEach((t) => t.stop());
     };
-  }, [navigate]);
+  }, [go]);
   return (
     <div className="grid gap-3">
       <video

@@ -1,37 +1,36 @@
-import { useEffect, useRef, useState, type FormEvent } from 'react';
-import { CLOCK_STEPS, stepStates, stepsOf, stepWords, turnsOf } from '#core/brews';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
+import { CLOCK_STEPS, stepsOf, stepStates, stepWords, turnsOf } from '#core/brews';
 import {
   celsius,
+  type EpochMs,
+  grams,
   minutesText,
   numberText,
   parseTemperature,
-  secondsBetween,
   readingText,
+  secondsBetween,
   volumeText,
-  grams,
-  type EpochMs,
 } from '#core/units';
-import { ScalePanel } from '../../platform/scale/ScalePanel';
-import { useScaleHere } from '../../platform/scale/scale';
-import { useUnits } from '../../entities/people/session';
 import { type BarBrew } from '../../entities/brews/barBrews';
-import type { useBrewCommands } from '../../entities/brews/commands';
+import type { BrewCommands } from '../../entities/brews/commands';
+import { useUnits } from '../../entities/people/session';
+import { useScaleHere } from '../../platform/scale/scale';
+import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { clockText } from '../../ui/days';
 
 /** Water has begun to go on when the scale has risen by so much, g. */
 const POURING = 8;
-type Hands = ReturnType<typeof useBrewCommands>;
 const STANDING = { done: 'done', skipped: 'left out', now: 'now', ahead: '' } as const;
 
 /** Every step of a brew with how it stands: confirmed, left out, weighed; and what a thermometer in it says. */
 export function Steps({
   brew,
-  hands,
+  commands,
   onWeighed,
   onPour,
 }: {
   brew: BarBrew;
-  hands: Hands;
+  commands: BrewCommands;
   onWeighed: () => void;
   onPour: () => void;
 }) {
@@ -41,7 +40,7 @@ export function Steps({
   const on = 'waterOn' in brew.state ? brew.state.waterOn : null;
   const took = (weight: number) => {
     const g = grams(weight);
-    hands.step(brew, 'weigh', 'done', `${numberText(g)} g weighed`, { grams: g });
+    commands.step(brew, 'weigh', 'done', `${numberText(g)} g weighed`, { grams: g });
     setWeighing(false);
     onWeighed();
   };
@@ -89,14 +88,14 @@ export function Steps({
                   <button
                     type="button"
                     className="btn slim"
-                    onClick={() => hands.step(brew, s.key, 'done', words.done)}
+                    onClick={() => commands.step(brew, s.key, 'done', words.done)}
                   >
                     {words.done}
                   </button>
                   <button
                     type="button"
                     className="btn quiet slim"
-                    onClick={() => hands.step(brew, s.key, 'skipped', words.done)}
+                    onClick={() => commands.step(brew, s.key, 'skipped', words.done)}
                   >
                     Leave out
                   </button>
@@ -117,7 +116,7 @@ export function Steps({
           );
         })}
       </ol>
-      <Reading brew={brew} hands={hands} />
+      <Reading brew={brew} commands={commands} />
     </div>
   );
 }
@@ -208,7 +207,7 @@ function Turns({ brew }: { brew: BarBrew }) {
   );
 }
 
-function Reading({ brew, hands }: { brew: BarBrew; hands: Hands }) {
+function Reading({ brew, commands }: { brew: BarBrew; commands: BrewCommands }) {
   const units = useUnits();
   const [typed, setTyped] = useState('');
   const [fault, setFault] = useState('');
@@ -217,7 +216,7 @@ function Reading({ brew, hands }: { brew: BarBrew; hands: Hands }) {
     const t = parseTemperature(/[\d°]\s*$/.test(typed) ? `${typed}${units.temperature}` : typed);
     if (t.kind === 'bad') return setFault(t.why);
     if (t.value < -5 || t.value > 105) return setFault('No tea is as hot or as cold as that.');
-    hands.reading(brew, celsius(Math.round(t.value * 10) / 10));
+    commands.reading(brew, celsius(Math.round(t.value * 10) / 10));
     setTyped('');
     setFault('');
   };

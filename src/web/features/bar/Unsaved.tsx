@@ -1,7 +1,7 @@
-import { Note } from '../../ui/Note';
 import { awayWords } from '../../platform/outbox/writes';
 import { useAppSelector } from '../../platform/store';
 import { clockText } from '../../ui/days';
+import { Note } from '../../ui/Note';
 
 /** What waits to be kept, calmly, on a phone: a wider head has room to say it. */
 export function Unsaved() {

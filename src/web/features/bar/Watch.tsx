@@ -1,10 +1,10 @@
 import { useEffect, useMemo } from 'react';
-import { useNow } from '../../platform/clock';
+import { barItems, sortByUrgency } from '../../entities/brews/status';
+import { useBar } from '../../entities/brews/useBar';
 import { useUnits } from '../../entities/people/session';
+import { useNow } from '../../platform/clock';
 import { useAppSelector } from '../../platform/store';
 import { allowSound, useAlarms, useWakeLock } from './alarms';
-import { useBar } from '../../entities/brews/commands';
-import { sortByUrgency, barItems } from '../../entities/brews/status';
 
 /** Works in every place: rings, tells the screen reader, keeps the screen on, shows the time in the tab. */
 export function BarWatch({ place }: { place: string }) {

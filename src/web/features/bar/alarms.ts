@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Brew } from '#contracts/brews';
 import type { EpochMs } from '#core/units';
+import type { Brew } from '#contracts/brews';
 import { useAppSelector } from '../../platform/store';
-import { ringsBetween, saysBetween, type Ring } from './rings';
+import { type Ring, ringsBetween, saysBetween } from './rings';
 
 let audio: AudioContext | null = null;
 /** Sound is allowed only after a touch; this is called on the first. */

@@ -1,12 +1,12 @@
 import { useEffect } from 'react';
-import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
+import { useGo } from '../../platform/useGo';
 import { placeOfCode, wedgeReader } from './codes';
 
 /** Listens for a scanner that types, in every place: a card's code opens its card. */
 export function ScannerWedge() {
-  const navigate = useNavigate();
+  const go = useGo();
   const dispatch = useAppDispatch();
   useEffect(() => {
     const read = wedgeReader();
@@ -22,12 +22,12 @@ export function ScannerWedge() {
       if (whole === null) return;
       e.preventDefault();
       const place = placeOfCode(whole);
-      if (place) navigate(place);
+      if (place) go(place);
       else dispatch(toastShown({ text: 'That code is not of a card here.' }));
     };
     // Before any other key: the Enter at its end starts no brew.
     document.addEventListener('keydown', onKey, true);
     return () => document.removeEventListener('keydown', onKey, true);
-  }, [navigate, dispatch]);
+  }, [go, dispatch]);
   return null;
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import type { Tea, Version } from '#contracts/teas';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import { useGo } from '../../platform/useGo';
 import { Note } from '../../ui/Note';
 import { useMove } from './useMove';
 
@@ -21,7 +21,7 @@ export function BackForm({
   const [reason, setReason] = useState(`Back to version ${to.number}`);
   const making = useNewVersion(tea, newest);
   const moving = useMove(tea);
-  const navigate = useNavigate();
+  const go = useGo();
   const save = async () => {
     const made = trial
       ? await moving.move(to, 'house')
@@ -32,7 +32,7 @@ export function BackForm({
           reason: reason.trim(),
           settles: [],
         });
-    if (made) navigate(`/book/${tea.id}`);
+    if (made) go(`/book/${tea.id}`);
   };
   return (
     <form

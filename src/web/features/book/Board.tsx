@@ -1,39 +1,40 @@
 import { useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Tea, Version } from '#contracts/teas';
-import { measureOf } from '#contracts/recipeSelection';
-import type { Vessel } from '#contracts/vessels';
-import { cardFaultWords } from '#contracts/plan';
+import { Link, useParams, useSearchParams } from 'react-router';
 import {
+  type BoardAsk,
   boardOf,
+  type BoardVessel,
   isCold,
   METHODS,
   planServing,
   quartersText,
-  type BoardAsk,
-  type BoardVessel,
 } from '#core/recipes';
 import {
   epochMs,
+  type Millilitres,
   numberText,
   parseVolume,
   parseWithin,
   temperatureText,
   volumeText,
-  type Millilitres,
 } from '#core/units';
-import { now } from '../../platform/clock';
+import { cardFaultWords } from '#contracts/plan';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { now } from '../../platform/clock';
+import { useGo } from '../../platform/useGo';
+import { clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { TypedPick } from '../../ui/TypedPick';
 import { LeafMakes, Takes } from './BoardTakes';
-import { useBookQuery } from '../../entities/teas/api';
-import { useVesselsQuery } from '../../entities/vessels/api';
-import { clockText } from '../../ui/days';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
 const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));
@@ -111,7 +112,7 @@ function Board({
 }) {
   const { site } = useSession();
   const units = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const [asked, setAsked] = useState<Asked>(() => ({
     kind: 'cups',
     cups: 12,
@@ -119,7 +120,7 @@ function Board({
     by: soon(),
   }));
   const [price, setPrice] = useState<number | null>(null);
-  useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => navigate(`/book/${tea.id}`) }]);
+  useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => go(`/book/${tea.id}`) }]);
   const ask: BoardAsk = {
     tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea) },
     recipe: house.recipe,
@@ -185,7 +186,7 @@ function Board({
           shown={tea.name}
           chosen={tea.id}
           choices={teas.map((t) => ({ value: t.id, text: t.name }))}
-          onPick={(id) => navigate(`/book/${id}/board`, { replace: true })}
+          onPick={(id) => go(`/book/${id}/board`, { replace: true })}
         />
         {hotRecipes(tea).length > 1 && (
           <>
@@ -198,7 +199,7 @@ function Board({
                 value: r.method,
                 text: METHODS[r.method].label,
               }))}
-              onPick={(m) => navigate(`/book/${tea.id}/board?method=${m}`, { replace: true })}
+              onPick={(m) => go(`/book/${tea.id}/board?method=${m}`, { replace: true })}
             />
           </>
         )}

@@ -1,15 +1,11 @@
-import type { Tea, Version } from '#contracts/teas';
-import { measureOf } from '#contracts/recipeSelection';
-import type { Vessel } from '#contracts/vessels';
-import { cardOf } from '#contracts/plan';
 import {
+  type BoardAsk,
+  type BoardVessel,
   densityOf,
+  type Serving,
   spoonsFor,
   spoonsText,
   waterForLeaf,
-  type BoardAsk,
-  type BoardVessel,
-  type Serving,
 } from '#core/recipes';
 import {
   celsius,
@@ -20,8 +16,12 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { now } from '../../platform/clock';
+import { cardOf } from '#contracts/plan';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
+import { now } from '../../platform/clock';
 import { Note } from '../../ui/Note';
 import { TypedPick } from '../../ui/TypedPick';
 

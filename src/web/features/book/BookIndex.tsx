@@ -1,18 +1,19 @@
 import { Printer } from 'lucide-react';
-import { memo, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/teas';
+import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { labOf } from '#core/colour';
 import { isCold } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { leafWords } from '#core/teas';
 import { degrees, minutesText } from '#core/units';
+import type { Tea } from '#contracts/teas';
+import { useBar } from '../../entities/brews/useBar';
 import { useSession, useUnits } from '../../entities/people/session';
+import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useGo } from '../../platform/useGo';
 import { Nothing } from '../../ui/Note';
 import { matches } from '../../ui/PickList';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { useBar } from '../../entities/brews/commands';
-import { Cup } from '../../entities/teas/Cup';
 
 const ORDERS = ['A to Z', 'Recent', 'By kind', 'By colour'] as const;
 type Order = (typeof ORDERS)[number];
@@ -97,7 +98,7 @@ export function TeaIndex({ teas, chosen }: { teas: readonly Tea[]; chosen: strin
   const { recent } = useBar();
   const { role } = useSession();
   const units = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const box = useRef<HTMLInputElement>(null);
   const [shown, setShown] = useState(PAGE);
   const find = params.get('find');
@@ -116,17 +117,13 @@ export function TeaIndex({ teas, chosen }: { teas: readonly Tea[]; chosen: strin
         })),
     [teas],
   );
-  const ordered = useMemo(
-    () =>
-      order === 'By colour'
-        ? [...sought].sort((x, y) => lightness(y.t) - lightness(x.t))
-        : order === 'By kind'
-          ? [...sought].sort((x, y) => familyOf(x.t) - familyOf(y.t))
-          : order === 'Recent'
-            ? [...sought].sort((x, y) => lastAt(recent, x.t) - lastAt(recent, y.t))
-            : sought,
-    [sought, order, recent],
-  );
+  const ordered = useMemo(() => {
+    if (order === 'By colour') return [...sought].sort((x, y) => lightness(y.t) - lightness(x.t));
+    if (order === 'By kind') return [...sought].sort((x, y) => familyOf(x.t) - familyOf(y.t));
+    if (order === 'Recent')
+      return [...sought].sort((x, y) => lastAt(recent, x.t) - lastAt(recent, y.t));
+    return sought;
+  }, [sought, order, recent]);
   const sorted = useMemo(() => {
     const keeps = FILTERS[filter]?.[1] ?? (() => true);
     const found = ordered
@@ -149,7 +146,7 @@ export function TeaIndex({ teas, chosen }: { teas: readonly Tea[]; chosen: strin
       setAt(Math.max(0, Math.min(Math.min(sorted.length, shown) - 1, (lit < 0 ? -1 : lit) + step)));
     } else if (e.key === 'Enter') {
       const tea = sorted[Math.max(0, lit)];
-      if (tea) navigate(`/book/${tea.id}`);
+      if (tea) go(`/book/${tea.id}`);
     } else if (e.key === 'Escape' && typed !== '') {
       e.stopPropagation();
       setTyped('');

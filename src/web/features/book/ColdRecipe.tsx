@@ -1,6 +1,3 @@
-import type { Tea, Version } from '#contracts/teas';
-import { measureOf } from '#contracts/recipeSelection';
-import { cardFaultWords } from '#contracts/plan';
 import {
   glassWords,
   handlingWords,
@@ -10,10 +7,13 @@ import {
   workOutCold,
 } from '#core/recipes';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
+import { cardFaultWords } from '#contracts/plan';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Tea, Version } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
-import { Nothing } from '../../ui/Note';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { Nothing } from '../../ui/Note';
 
 /** A cold recipe: hours instead of minutes, no heat to make, cautions that always stand with it. */
 export function ColdRecipe({ tea, house }: { tea: Tea; house: Version }) {

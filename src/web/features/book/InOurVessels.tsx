@@ -1,17 +1,17 @@
 import { Link } from 'react-router';
-import type { Tea, Version } from '#contracts/teas';
-import { measureOf } from '#contracts/recipeSelection';
-import type { Vessel } from '#contracts/vessels';
-import { toCardInput, cardFaultWords, cardOf } from '#contracts/plan';
 import { bagsText, densityOf, gramsPerSpoon, matchedCup, quartersText } from '#core/recipes';
-import { leafFor, SCHOOL_REASON, SCHOOL_WORDS, taperExponent, type KnownPour } from '#core/scaling';
-import { minutesText, numberText, temperatureText, volumeText, type Grams } from '#core/units';
+import { type KnownPour, leafFor, SCHOOL_REASON, SCHOOL_WORDS, taperExponent } from '#core/scaling';
+import { type Grams, minutesText, numberText, temperatureText, volumeText } from '#core/units';
+import { cardFaultWords, cardOf, toCardInput } from '#contracts/plan';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
-import { Nothing } from '../../ui/Note';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { useVesselsQuery } from '../../entities/vessels/api';
-import { houseLiquorOf } from '../../entities/teas/liquor';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { Nothing } from '../../ui/Note';
 
 /** A school is told apart where its leaf differs by this share, or its time by so many seconds. */
 const LEAF_APART = 0.03;

@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react';
 import type { Tea } from '#contracts/teas';
-import { failureOf } from '../../platform/api';
-import { newId } from '../../platform/ids';
 import { useDropPhotoMutation } from '../../entities/teas/editApi';
 import { useSetPhotoMutation } from '../../entities/teas/editApi';
+import { failureOf } from '../../platform/api';
+import { newId } from '../../platform/ids';
 
 const MOST_BYTES = 16_000_000;
 

@@ -1,24 +1,24 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
-import type { Lot, LotFields, Tea, TeaPage } from '#contracts/teas';
-import { lotInUse } from '#contracts/recipeSelection';
 import { densityOf, gramsPerSpoon, METHODS } from '#core/recipes';
-import { dayFault, lotNow, LOT_STATES, LOT_WORDS, type LotState } from '#core/teas';
+import { dayFault, LOT_STATES, LOT_WORDS, lotNow, type LotState } from '#core/teas';
 import { numberText } from '#core/units';
-import { failureOf, fieldFaults } from '../../platform/api';
-import { now } from '../../platform/clock';
+import { lotInUse } from '#contracts/recipeSelection';
+import type { Lot, LotFields, Tea, TeaPage } from '#contracts/teas';
 import { History } from '../../entities/history/History';
-import { newId } from '../../platform/ids';
-import { sentWeighing, useDialledIn } from '../../entities/teas/lots';
-import { NotSaved } from '../../platform/NotSaved';
-import { AreaField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { dateText } from '../../ui/days';
-import { Note } from '../../ui/Note';
-import { readWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
 import { useAddLotMutation } from '../../entities/teas/editApi';
 import { useChangeLotMutation } from '../../entities/teas/editApi';
+import { sentWeighing, useDialledIn } from '../../entities/teas/lots';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
+import { failureOf, fieldFaults } from '../../platform/api';
+import { now } from '../../platform/clock';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { dateText } from '../../ui/days';
+import { AreaField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { Note } from '../../ui/Note';
+import { readWeighing, WeighingFields, type WeighingForm, weighingFormOf } from './WeighingFields';
 
 const today = () => new Date(now()).toISOString().slice(0, 10);
 /** What a lot's best-before asks, in words; null when it asks nothing. */

@@ -1,6 +1,6 @@
-import type { MeasuredColour as Measured, Tea } from '#contracts/teas';
 import { deltaE00, hexOf, labOf } from '#core/colour';
 import { numberText } from '#core/units';
+import type { MeasuredColour as Measured, Tea } from '#contracts/teas';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 
 /** The house's own measured colour beside the predicted one, at the same depth, with how far apart they are. */

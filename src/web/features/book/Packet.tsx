@@ -1,13 +1,13 @@
 import { useState } from 'react';
-import type { Vessel } from '#contracts/vessels';
 import type { Packet, PacketLeaf, PacketMeaning, PacketWater, TimeRange } from '#core/packets';
-import { packetOnLeaf, type Method, type Recipe, type Weighing } from '#core/recipes';
-import { styleOf, type StyleId } from '#core/styles';
-import { minutesText, numberText, temperatureText, volumeText, type Grams } from '#core/units';
+import { type Method, packetOnLeaf, type Recipe, type Weighing } from '#core/recipes';
+import { type StyleId, styleOf } from '#core/styles';
+import { type Grams, minutesText, numberText, temperatureText, volumeText } from '#core/units';
+import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
-import { viewPacket, type PacketView } from './packetModel';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { type PacketView, viewPacket } from './packetModel';
 
 type Units = ReturnType<typeof useUnits>;
 type Facts = {

@@ -1,24 +1,25 @@
-import { useNavigate, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useSession } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note } from '../../ui/Note';
 import { TeaIndex } from './BookIndex';
 import { TeaForm } from './TeaForm';
 import { TeaView } from './TeaView';
-import { useBookQuery } from '../../entities/teas/api';
 
 /** Teas at the left, one open at the right; on a narrow screen one at a time. */
 export function BookPage() {
   const { teaId } = useParams();
   const { data, isLoading, isError, refetch } = useBookQuery();
   const { role } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const teas = data?.teas ?? [];
   const names = teas.filter((t) => !t.retired).map((t) => t.id);
   const step = (by: number) => {
     const next =
       names[Math.max(0, Math.min(names.length - 1, (teaId ? names.indexOf(teaId) : -1) + by))];
-    if (next) navigate(`/book/${next}`);
+    if (next) go(`/book/${next}`);
   };
   useKeys(
     [
@@ -54,7 +55,7 @@ export function BookPage() {
       )}
       {teaId === 'new' && role === 'lead' ? (
         <section className="tea-page">
-          <TeaForm tea={null} onDone={() => navigate(-1)} />
+          <TeaForm tea={null} onDone={() => go(-1)} />
         </section>
       ) : teaId ? (
         <TeaView key={teaId} id={teaId} />

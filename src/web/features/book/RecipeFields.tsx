@@ -1,18 +1,18 @@
-import type { UseFormReturn, FieldValues, Path } from 'react-hook-form';
+import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
 import {
   doubtDose,
   isCold,
-  SERVE_ORDERS,
-  SERVE_ORDER_NAMES,
-  SERVING_STYLES,
-  SERVING_STYLE_NAMES,
   type Method,
+  SERVE_ORDER_NAMES,
+  SERVE_ORDERS,
+  SERVING_STYLE_NAMES,
+  SERVING_STYLES,
 } from '#core/recipes';
 import { parseNumber } from '#core/units';
-import { AreaField, CheckField, SelectField, TextField } from '../../ui/fields';
 import { useSession, useUnits } from '../../entities/people/session';
-import { holdText, type RecipeForm } from './recipeForm';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { AreaField, CheckField, SelectField, TextField } from '../../ui/fields';
+import { holdText, type RecipeForm } from './recipeForm';
 
 type Props<F extends FieldValues> = { form: UseFormReturn<F>; method: Method; usual: number };
 /** The fields of a recipe of one method; `usual` is what the dose is asked against. */

@@ -1,16 +1,16 @@
 import { useState } from 'react';
-import type { Tea } from '#contracts/teas';
 import {
   knownGoodStart,
-  startingRecipe,
-  styleStarts,
-  METHODS,
   type Method,
+  METHODS,
   type Recipe,
   type StartingPoint,
+  startingRecipe,
+  styleStarts,
 } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { parseWithin } from '#core/units';
+import type { Tea } from '#contracts/teas';
 import { useBookQuery } from '../../entities/teas/api';
 
 type Props = {

@@ -1,39 +1,39 @@
 import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
-import { LIGHTS, type MeasuredColour, type Tea, type TeaFields } from '#contracts/teas';
-import { METHODS, METHOD_NAMES, startingRecipe, type Recipe } from '#core/recipes';
-import { STYLE_IDS, styleOf, type StyleId } from '#core/styles';
+import { METHOD_NAMES, METHODS, type Recipe, startingRecipe } from '#core/recipes';
+import { STYLE_IDS, type StyleId, styleOf } from '#core/styles';
 import {
   LEAF_FORM_NAMES,
   LEAF_FORMS,
   leafAdvice,
+  type LeafForm,
   missedAllergens,
+  type Season,
   SEASON_NAMES,
   SEASONS,
+  type Trait,
   TRAIT_NAMES,
   TRAITS,
-  type LeafForm,
-  type Season,
-  type Trait,
 } from '#core/teas';
 import { grams, numberText, parseNumber } from '#core/units';
 import { bagOf } from '#contracts/recipeSelection';
-import { fieldFaults } from '../../platform/api';
-import { newId } from '../../platform/ids';
-import { NotSaved } from '../../platform/NotSaved';
+import { LIGHTS, type MeasuredColour, type Tea, type TeaFields } from '#contracts/teas';
 import { useUnits } from '../../entities/people/session';
-import { sentWeighing } from '../../entities/teas/lots';
-import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { PacketReading, usePacket } from './Packet';
-import { RecipeFields } from './RecipeFields';
-import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
-import { StartFrom } from './StartFrom';
-import { readWeighing, WeighingFields, weighingFormOf, type WeighingForm } from './WeighingFields';
-import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { useAddTeaMutation } from '../../entities/teas/api';
 import { useBookQuery } from '../../entities/teas/api';
 import { useChangeTeaMutation } from '../../entities/teas/api';
+import { sentWeighing } from '../../entities/teas/lots';
+import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
+import { fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { useGo } from '../../platform/useGo';
+import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { PacketReading, usePacket } from './Packet';
+import { RecipeFields } from './RecipeFields';
+import { type RecipeForm, recipeFormOf, recipeOf } from './recipeForm';
+import { StartFrom } from './StartFrom';
+import { readWeighing, WeighingFields, type WeighingForm, weighingFormOf } from './WeighingFields';
 
 type Form = RecipeForm &
   WeighingForm & {
@@ -78,7 +78,7 @@ function colourOf(v: Pick<Form, 'lab' | 'depth' | 'light'>): MeasuredColour | nu
 /** A tea's own facts in the order they are learnt: the packet, the leaf, its weighing, then the first recipe. */
 export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }) {
   const { temperature } = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const { data: shelf } = useSpoonsQuery();
   const { data: book } = useBookQuery();
   const spoons = shelf?.spoons ?? [];
@@ -176,7 +176,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
       else if (recipe)
         await add({ ...fields, id: ids.tea, versionId: ids.version, recipe }).unwrap();
       if (tea) onDone();
-      else navigate(`/book/${ids.tea}`, { replace: true });
+      else go(`/book/${ids.tea}`, { replace: true });
     } catch (e) {
       showFaults(form, fieldFaults(e), {
         name: 'name',

@@ -1,61 +1,62 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import type { LeadNote, Tea, Version } from '#contracts/teas';
-import { bagOf, measureOf } from '#contracts/recipeSelection';
+import { Link } from 'react-router';
 import {
-  isCold,
   handlingWords,
+  isCold,
   leewayWords,
-  METHODS,
-  METHOD_NAMES,
   type Method,
+  METHOD_NAMES,
+  METHODS,
 } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { styleOf } from '#core/styles';
 import { leafAdvice, leafWords } from '#core/teas';
 import { capital, degrees, minutesText, numberText, temperatureText } from '#core/units';
+import { bagOf, measureOf } from '#contracts/recipeSelection';
+import type { LeadNote, Tea, Version } from '#contracts/teas';
+import { SteepRule } from '../../entities/brews/SteepRule';
 import { History } from '../../entities/history/History';
 import { useSession, useUnits } from '../../entities/people/session';
-import { dayText, clockText } from '../../ui/days';
+import { useSettleNoteMutation } from '../../entities/teas/api';
+import { useTeaQuery } from '../../entities/teas/api';
+import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf, liquorAfter } from '../../entities/teas/liquor';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { useGo } from '../../platform/useGo';
+import { clockText, dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { ColdRecipe } from './ColdRecipe';
 import { InOurVessels } from './InOurVessels';
 import { LeafPhoto } from './LeafPhoto';
 import { Lots } from './Lots';
-import { ColdRecipe } from './ColdRecipe';
 import { MeasuredColour } from './MeasuredColour';
 import { PacketReading, usePacket } from './Packet';
 import { TeaForm } from './TeaForm';
 import { ToleranceOf } from './Tolerance';
 import { useMove } from './useMove';
 import { VersionForm } from './VersionForm';
-import { useSettleNoteMutation } from '../../entities/teas/api';
-import { useTeaQuery } from '../../entities/teas/api';
-import { houseLiquorOf, liquorAfter } from '../../entities/teas/liquor';
-import { Cup } from '../../entities/teas/Cup';
-import { SteepRule } from '../../entities/brews/SteepRule';
 
 /** One tea: its house recipe, what it takes in every vessel here, its versions and what brewers noted. */
 export function TeaView({ id }: { id: string }) {
   const { data, isError } = useTeaQuery(id);
   const { role } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const [editing, setEditing] = useState<'version' | 'tea' | null>(null);
   const [method, setMethod] = useState<Method | null>(null);
-  const brew = () => navigate(`/start?tea=${id}`);
+  const brew = () => go(`/start?tea=${id}`);
   const lead = role === 'lead';
   useKeys([
     { key: 'n', does: 'Brew this tea', run: brew },
-    { key: 'b', does: 'Scaling board', run: () => navigate(`/book/${id}/board`) },
-    { key: 'v', does: 'Versions compared', run: () => navigate(`/book/${id}/versions`) },
-    { key: 'i', does: 'What if', run: () => navigate(`/book/${id}/whatif`) },
+    { key: 'b', does: 'Scaling board', run: () => go(`/book/${id}/board`) },
+    { key: 'v', does: 'Versions compared', run: () => go(`/book/${id}/versions`) },
+    { key: 'i', does: 'What if', run: () => go(`/book/${id}/whatif`) },
     ...(lead ? [{ key: 'e', does: 'New version', run: () => setEditing('version') }] : []),
     {
       key: 'Escape',
       does: 'Back to the index',
-      run: () => (editing ? setEditing(null) : navigate('/book')),
+      run: () => (editing ? setEditing(null) : go('/book')),
     },
   ]);
   if (isError && !data)

@@ -1,13 +1,13 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Tea, Version } from '#contracts/teas';
-import { measureOf } from '#contracts/recipeSelection';
 import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes';
+import { attentionOf, type ErrorSource, type Scatter, type Study, USUAL } from '#core/tolerance';
 import { numberText } from '#core/units';
-import { attentionOf, USUAL, type ErrorSource, type Scatter, type Study } from '#core/tolerance';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { studyTolerance } from './tolerance/tolerance';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Tea, Version } from '#contracts/teas';
 import { usePullsQuery } from '../../entities/brews/api';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { LevelMark } from '../../ui/LevelMark';
+import { studyTolerance } from './tolerance/tolerance';
 
 const SEED = 20_260_601;
 type Way = readonly [name: string, scatter: Scatter];

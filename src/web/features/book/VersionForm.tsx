@@ -1,19 +1,19 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { LeadNote, Tea, Version } from '#contracts/teas';
-import { bagOf, measureOf } from '#contracts/recipeSelection';
-import { usePacket } from './Packet';
-import { METHODS, startingRecipe, type Method } from '#core/recipes';
 import { verdictWords } from '#core/corrections';
+import { type Method, METHODS, startingRecipe } from '#core/recipes';
 import { styleOf } from '#core/styles';
-import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
-import { useUnits } from '../../entities/people/session';
-import { dayText, clockText } from '../../ui/days';
-import { TextField } from '../../ui/fields';
-import { RecipeFields } from './RecipeFields';
-import { recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
-import { StartFrom } from './StartFrom';
+import { bagOf, measureOf } from '#contracts/recipeSelection';
+import type { LeadNote, Tea, Version } from '#contracts/teas';
 import { useLogQuery } from '../../entities/brews/api';
+import { useUnits } from '../../entities/people/session';
+import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import { clockText, dayText } from '../../ui/days';
+import { TextField } from '../../ui/fields';
+import { usePacket } from './Packet';
+import { RecipeFields } from './RecipeFields';
+import { type RecipeForm, recipeFormOf, recipeOf } from './recipeForm';
+import { StartFrom } from './StartFrom';
 
 type Form = RecipeForm & { reason: string };
 type Props = {

@@ -1,22 +1,23 @@
-import { USES_COUNTED } from '#contracts/limits';
 import { useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Tea, TeaPage, Version } from '#contracts/teas';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { colourOfBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
 import { houseBrew, isCold, lineDiffers, METHOD_NAMES, METHODS, recipeLines } from '#core/recipes';
-import { colourOfBrew } from '#core/colour';
 import { capital } from '#core/units';
-import { useSession, useUnits } from '../../entities/people/session';
+import { USES_COUNTED } from '#contracts/limits';
+import type { Tea, TeaPage, Version } from '#contracts/teas';
 import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
+import { SteepRule } from '../../entities/brews/SteepRule';
+import { useSession, useUnits } from '../../entities/people/session';
+import { useTeaQuery } from '../../entities/teas/api';
+import { Cup } from '../../entities/teas/Cup';
+import { liquorAfter } from '../../entities/teas/liquor';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { BackForm } from './BackForm';
-import { useTeaQuery } from '../../entities/teas/api';
-import { liquorAfter } from '../../entities/teas/liquor';
-import { Cup } from '../../entities/teas/Cup';
-import { SteepRule } from '../../entities/brews/SteepRule';
 
 /** Two versions of a tea's recipe side by side: values, cups, and the way back. */
 export function VersionsPage() {
@@ -43,7 +44,7 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
   const versions = all.filter((v) => v.method === method);
   const { role } = useSession();
   const units = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const [back, setBack] = useState(false);
   const numbered = (n: string | null) => versions.find((v) => v.number === Number(n));
   const left =
@@ -78,7 +79,7 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
     {
       key: 'Escape',
       does: 'Back to the tea',
-      run: () => (back ? setBack(false) : navigate(`/book/${tea.id}`)),
+      run: () => (back ? setBack(false) : go(`/book/${tea.id}`)),
     },
   ]);
   if (!left || !right)
@@ -99,11 +100,10 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
   const differing = lines.filter(lineDiffers).length;
   const used = (v: Version) => {
     const n = uses[v.id] ?? 0;
-    return n === 0
-      ? `none version ${v.number}`
-      : n >= USES_COUNTED
-        ? `${USES_COUNTED.toLocaleString('en')} brews or more used version ${v.number}`
-        : `${n} ${n === 1 ? 'brew' : 'brews'} used version ${v.number}`;
+    if (n === 0) return `none version ${v.number}`;
+    if (n >= USES_COUNTED)
+      return `${USES_COUNTED.toLocaleString('en')} brews or more used version ${v.number}`;
+    return `${n} ${n === 1 ? 'brew' : 'brews'} used version ${v.number}`;
   };
   return (
     <main className="page split compare">

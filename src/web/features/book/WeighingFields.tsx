@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
-import type { WeighingFields as Weighed } from '#contracts/teas';
-import type { HouseSpoon } from '#contracts/kettles';
 import {
   densityOf,
   doubtWeighing,
   gramsPerSpoon,
   spoonSpread,
-  weighingOf,
   type Weighing,
+  weighingOf,
 } from '#core/recipes';
-import { grams, numberText, parseNumber, type Grams } from '#core/units';
+import { type Grams, grams, numberText, parseNumber } from '#core/units';
+import type { HouseSpoon } from '#contracts/kettles';
+import type { WeighingFields as Weighed } from '#contracts/teas';
 import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { SelectField, TextField } from '../../ui/fields';
 

@@ -1,18 +1,18 @@
+import { type Packet, type PacketMeaning, packetMeanings, readPacket } from '#core/packets';
+import {
+  densityOf,
+  type Method,
+  packetKettle,
+  packetStart,
+  type StartingPoint,
+  styleStarts,
+  type Weighing,
+} from '#core/recipes';
+import { type StyleId, styleOf } from '#core/styles';
+import { type Celsius, type Grams, gramsPer100Ml } from '#core/units';
 import type { HouseSpoon } from '#contracts/kettles';
 import type { Site } from '#contracts/sites';
 import type { Vessel } from '#contracts/vessels';
-import { packetMeanings, readPacket, type Packet, type PacketMeaning } from '#core/packets';
-import {
-  densityOf,
-  packetKettle,
-  packetStart,
-  styleStarts,
-  type Method,
-  type StartingPoint,
-  type Weighing,
-} from '#core/recipes';
-import { styleOf, type StyleId } from '#core/styles';
-import { gramsPer100Ml, type Celsius, type Grams } from '#core/units';
 
 /** The tea as far as it is known, and the house it is read in. */
 export type PacketSetting = {

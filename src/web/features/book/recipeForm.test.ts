@@ -1,6 +1,6 @@
-import { METHOD_NAMES, startingRecipe, type Method } from '#core/recipes';
+import { type Method, METHOD_NAMES, startingRecipe } from '#core/recipes';
 import { grams, millilitres, parseDuration } from '#core/units';
-import { holdText, recipeFormOf, recipeOf, type RecipeForm } from './recipeForm';
+import { holdText, type RecipeForm, recipeFormOf, recipeOf } from './recipeForm';
 
 const recipe = startingRecipe('green-pan');
 const read = (

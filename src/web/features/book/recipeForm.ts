@@ -1,8 +1,8 @@
 import {
-  PLAIN_HANDLING,
-  recipeFault,
   type Method,
+  PLAIN_HANDLING,
   type Recipe,
+  recipeFault,
   type ServeOrder,
   type ServingStyle,
   type Window,
@@ -15,12 +15,12 @@ import {
   millilitres,
   minutesText,
   numberText,
+  type Parsed,
   parseDuration,
   parseTemperature,
   parseWithin,
   seconds,
   toFahrenheit,
-  type Parsed,
 } from '#core/units';
 
 type WindowForm = { earliest: string; best: string; latest: string };
@@ -122,8 +122,11 @@ const BESIDE = {
   glasses: 'glasses.0.extract',
   bag: 'bag',
 } as const;
-const windowField = (why: string): keyof WindowForm =>
-  why.startsWith('Best') ? 'best' : why.startsWith('Earliest') ? 'earliest' : 'latest';
+const windowField = (why: string): keyof WindowForm => {
+  if (why.startsWith('Best')) return 'best';
+  if (why.startsWith('Earliest')) return 'earliest';
+  return 'latest';
+};
 
 /** Reads the form for a method, naming each fault beside its field; null when something is not right. */
 export function recipeOf(

@@ -1,9 +1,9 @@
-import type { moveVersion, Tea, Version } from '#contracts/teas';
 import type { BodyOf } from '#contracts/endpoint';
+import type { moveVersion, Tea, Version } from '#contracts/teas';
+import { useMoveVersionMutation } from '../../entities/teas/editApi';
 import { failureOf } from '../../platform/api';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
-import { useMoveVersionMutation } from '../../entities/teas/editApi';
 
 const SAID = { house: 'the house recipe', trial: 'on trial', retired: 'set aside' } as const;
 /** Puts a draft on trial, takes either for the house, or sets it aside: said when done; `failure` says why not. */

@@ -1,9 +1,7 @@
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { Tea, TeaSwatches } from '#contracts/teas';
-import { pathOf, ROUTES } from '#contracts/routes';
+import { Link, useParams } from 'react-router';
 import { simulatedReader } from '#core/camera';
-import { CUP_DEPTH_CM, deltaE00, hexOf, labOf, type Lab } from '#core/colour';
+import { CUP_DEPTH_CM, deltaE00, hexOf, type Lab, labOf } from '#core/colour';
 import { seeded } from '#core/numeric';
 import { colourRungs, houseLiquor, type Recipe } from '#core/recipes';
 import {
@@ -14,27 +12,30 @@ import {
   seconds,
   temperatureText,
 } from '#core/units';
-import { failureOf } from '../../platform/api';
+import { pathOf, ROUTES } from '#contracts/routes';
+import type { Tea, TeaSwatches } from '#contracts/teas';
+import { useHouseQuery } from '../../entities/people/api';
 import { useSession, useUnits } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { useSetSwatchesMutation } from '../../entities/teas/editApi';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { failureOf } from '../../platform/api';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
+import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing, Note } from '../../ui/Note';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { useSetSwatchesMutation } from '../../entities/teas/editApi';
-import { useBookQuery } from '../../entities/teas/api';
-import { useHouseQuery } from '../../entities/people/api';
+import { Loading, Note, Nothing } from '../../ui/Note';
 
 const five = (s: number) => Math.max(5, Math.round(s / 5) * 5);
 
 /** The colours of a tea along its steep: predicted, until a house ladder was measured. */
 export function ColoursPage() {
   const { id = '' } = useParams();
-  const navigate = useNavigate();
+  const go = useGo();
   const { data: book } = useBookQuery();
   const tea = book?.teas.find((t) => t.id === id);
-  useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => navigate(`/book/${id}`) }]);
+  useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => go(`/book/${id}`) }]);
   if (!book)
     return (
       <main className="page">

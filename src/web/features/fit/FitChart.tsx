@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
-import type { FitCup } from '#contracts/fits';
 import { predict } from '#core/corrections';
 import type { FitScore } from '#core/fitting';
 import { houseBrew, type Recipe } from '#core/recipes';
 import type { KnownTea, Multipliers, StyleId } from '#core/styles';
 import { MARK } from '#core/taste';
 import { minutesText, seconds } from '#core/units';
+import type { FitCup } from '#contracts/fits';
 
 const WIDTH = 800;
 const HEIGHT = 310;

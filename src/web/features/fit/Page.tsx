@@ -1,46 +1,47 @@
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { Tea } from '#contracts/teas';
-import type { FitCup, KeptFit, TeaFitPage } from '#contracts/fits';
+import { Link, useParams } from 'react-router';
+import { ATTRIBUTES, predict } from '#core/corrections';
+import { brewCup } from '#core/cup';
 import {
   FIT_SCORES,
+  type FitScore,
   FITTED,
   fittedName,
   learntWords,
   teachMore,
-  type FitScore,
 } from '#core/fitting';
-import { ATTRIBUTES, predict } from '#core/corrections';
 import { houseBrew, type Recipe } from '#core/recipes';
 import { differenceWords } from '#core/taste';
-import { brewCup } from '#core/cup';
 import { capital, celsius, countWord, minutesText, numberText, temperatureText } from '#core/units';
-import { failureOf } from '../../platform/api';
-import { newId } from '../../platform/ids';
-import { useSession, useUnits } from '../../entities/people/session';
-import { useAppDispatch } from '../../platform/store';
-import { toastShown } from '../../platform/toasts';
-import { dayText } from '../../ui/days';
-import { useKeys } from '../../ui/keys';
-import { Loading, Nothing, Note } from '../../ui/Note';
+import type { FitCup, KeptFit, TeaFitPage } from '#contracts/fits';
+import type { Tea } from '#contracts/teas';
 import { signedPercent } from '../../entities/brews/strength';
-import { FitChart, offRecipe } from './FitChart';
 import { useFitQuery } from '../../entities/fits/api';
 import { useMoveFitMutation } from '../../entities/fits/api';
 import { useUseFitMutation } from '../../entities/fits/api';
+import { useSession, useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
-import { houseLiquorOf } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { failureOf } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
+import { useGo } from '../../platform/useGo';
+import { dayText } from '../../ui/days';
+import { useKeys } from '../../ui/keys';
+import { Loading, Note, Nothing } from '../../ui/Note';
+import { FitChart, offRecipe } from './FitChart';
 
 /** A tea fitted to this house: its cups, what they teach, before and after; used or set aside. */
 export function FitPage() {
   const { id = '' } = useParams();
-  const navigate = useNavigate();
+  const go = useGo();
   const { data: book } = useBookQuery();
   const [without, setWithout] = useState<readonly string[]>([]);
   const { data, isLoading, error, isFetching } = useFitQuery({ id, without });
   const tea = book?.teas.find((t) => t.id === id);
-  useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => navigate(`/book/${id}`) }]);
+  useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => go(`/book/${id}`) }]);
   if (isLoading || !book)
     return (
       <main className="page">

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { failureOf } from '../../platform/api';
 import { History } from '../../entities/history/History';
-import { Note } from '../../ui/Note';
-import { useSetVocabularyMutation } from '../../entities/teas/editApi';
 import { useBookQuery } from '../../entities/teas/api';
+import { useSetVocabularyMutation } from '../../entities/teas/editApi';
+import { failureOf } from '../../platform/api';
+import { Note } from '../../ui/Note';
 
 /** What belongs to the whole book: its tasting words, and its way out and in. */
 export function BookKeeping() {

@@ -1,18 +1,18 @@
 import { useEffect, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { TABLES, type Fault, type Import, type Preview, type TableName } from '#contracts/exchange';
-import { failureOf } from '../../platform/api';
-import { newId } from '../../platform/ids';
-import { useAppDispatch } from '../../platform/store';
-import { toastShown } from '../../platform/toasts';
-import { dayText, clockText } from '../../ui/days';
-import { useKeys } from '../../ui/keys';
-import { Note } from '../../ui/Note';
-import { PickList } from '../../ui/PickList';
+import { type Fault, type Import, type Preview, type TableName, TABLES } from '#contracts/exchange';
 import { useImportsQuery } from '../../entities/exchange/api';
 import { usePreviewImportMutation } from '../../entities/exchange/api';
 import { useRunImportMutation } from '../../entities/exchange/api';
 import { useUndoImportMutation } from '../../entities/exchange/api';
+import { failureOf } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
+import { useGo } from '../../platform/useGo';
+import { clockText, dayText } from '../../ui/days';
+import { useKeys } from '../../ui/keys';
+import { Note } from '../../ui/Note';
+import { PickList } from '../../ui/PickList';
 
 const MOST_BYTES = 8_000_000;
 type File_ = { readonly name: string; readonly text: string };
@@ -26,7 +26,7 @@ export function ExchangePage() {
   const [wrong, setWrong] = useState('');
   const [ask, { data: preview, error, isLoading, reset }] = usePreviewImportMutation();
   const input = useRef<HTMLInputElement>(null);
-  const navigate = useNavigate();
+  const go = useGo();
   useEffect(() => {
     if (file) void ask({ name: file.name, text: file.text, table, answers });
   }, [ask, file, table, answers]);
@@ -34,7 +34,7 @@ export function ExchangePage() {
     {
       key: 'Escape',
       does: 'Back to the house',
-      run: () => (file ? (setFile(null), reset()) : navigate('/house')),
+      run: () => (file ? (setFile(null), reset()) : go('/house')),
     },
   ]);
   const take = async (f: File | undefined) => {

@@ -1,8 +1,8 @@
-import type { OwnUnits } from '#contracts/sites';
 import type { z } from 'zod';
-import { failureOf } from '../../platform/api';
-import { useSession } from '../../entities/people/session';
+import type { OwnUnits } from '#contracts/sites';
 import { useSetMyUnitsMutation } from '../../entities/people/api';
+import { useSession } from '../../entities/people/session';
+import { failureOf } from '../../platform/api';
 
 const VOLUMES = [
   [null, 'as the site'],

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { boilingAt } from '#core/heat';
-import { metres, temperatureText, type Celsius } from '#core/units';
+import { type Celsius, metres, temperatureText } from '#core/units';
 import { useSession } from '../../entities/people/session';
 import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';

@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { secretFault, type Person, type Role } from '#contracts/people';
-import { fieldFaults } from '../../platform/api';
+import { type Person, type Role, secretFault } from '#contracts/people';
 import { History } from '../../entities/history/History';
-import { newId } from '../../platform/ids';
-import { NotSaved } from '../../platform/NotSaved';
-import { useSession } from '../../entities/people/session';
-import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { Note } from '../../ui/Note';
 import { useAddPersonMutation } from '../../entities/people/api';
 import { useChangePersonMutation } from '../../entities/people/api';
 import { usePeopleQuery } from '../../entities/people/api';
+import { useSession } from '../../entities/people/session';
+import { fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { Note } from '../../ui/Note';
 
 type Form = { name: string; role: Role; secret: string; active: boolean; sites: string[] };
 

@@ -1,9 +1,9 @@
 import { ROUTES } from '#contracts/routes';
 import { useSession } from '../../entities/people/session';
-import { failureOf } from '../../platform/api';
-import { Loading, Note } from '../../ui/Note';
 import { useShopQuery } from '../../entities/people/shopApi';
+import { failureOf } from '../../platform/api';
 import { clockText } from '../../ui/days';
+import { Loading, Note } from '../../ui/Note';
 
 const ASK_AGAIN_MS = 10_000;
 

@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Site } from '#contracts/sites';
-import { fieldFaults } from '../../platform/api';
 import { History } from '../../entities/history/History';
+import { useAddSiteMutation } from '../../entities/people/api';
+import { useChangeSiteMutation } from '../../entities/people/api';
+import { emptySite, siteFieldsOf, type SiteForm, siteFormOf } from '../../entities/people/siteForm';
+import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { emptySite, siteFieldsOf, siteFormOf, type SiteForm } from '../../entities/people/siteForm';
-import { useAddSiteMutation } from '../../entities/people/api';
-import { useChangeSiteMutation } from '../../entities/people/api';
 
 /** Add or change a site. */
 export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => void }) {

@@ -1,8 +1,8 @@
 import { COLOUR_STEPS, type Mark, type Verdict } from '#core/corrections';
 import type { Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
-import { swatchOf } from '../../entities/teas/liquor';
 import { Cup } from '../../entities/teas/Cup';
+import { swatchOf } from '../../entities/teas/liquor';
 
 type Props = {
   verdict: Verdict;

@@ -1,23 +1,23 @@
-import { useMemo, useState, type ReactNode } from 'react';
-import { toModelInput } from '#contracts/plan';
-import { SPLIT_SHARES, splitCup, type CupInHand as Rescued } from '#core/corrections';
+import { type ReactNode, useMemo, useState } from 'react';
 import { diluted } from '#core/colour';
+import { type CupInHand as Rescued, SPLIT_SHARES, splitCup } from '#core/corrections';
 import { brewCup } from '#core/cup';
 import { cupWords } from '#core/taste';
 import {
   grams,
+  type Millilitres,
   millilitres,
   minutesText,
   seconds,
   secondsBetween,
   volumeText,
-  type Millilitres,
 } from '#core/units';
-import { now } from '../../platform/clock';
-import { useUnits } from '../../entities/people/session';
-import { liquorOf } from '../../entities/brews/liquor';
+import { toModelInput } from '#contracts/plan';
 import type { BarBrew } from '../../entities/brews/barBrews';
+import { liquorOf } from '../../entities/brews/liquor';
+import { useUnits } from '../../entities/people/session';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { now } from '../../platform/clock';
 
 /** A cup as it stands in the hand, ml. */
 const CUPFUL = 250;

@@ -1,34 +1,36 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { toModelInput, knownFrom } from '#contracts/plan';
+import { Link, useParams } from 'react-router';
+import type { ColouredBrew } from '#core/colour';
 import {
   ALL_RIGHT,
+  type Attribute,
   COLOUR_STEPS,
   isRight,
-  verdictWords,
-  type Attribute,
   type Mark,
   type Proposal,
   type Verdict,
+  verdictWords,
 } from '#core/corrections';
-import type { ColouredBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
 import type { KnownTea } from '#core/styles';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
-import { capital, minutesText, secondsBetween, volumeText, type Seconds } from '#core/units';
-import { now } from '../../platform/clock';
-import { useUnits } from '../../entities/people/session';
-import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { capital, minutesText, type Seconds, secondsBetween, volumeText } from '#core/units';
+import { knownFrom, toModelInput } from '#contracts/plan';
+import type { BarBrew } from '../../entities/brews/barBrews';
+import { proposalFor } from '../../entities/brews/proposal';
 import { RunningStrip } from '../../entities/brews/RunningStrip';
 import { TasteBoard } from '../../entities/brews/TasteBoard';
-import { ColourCups } from './ColourCups';
-import { proposalFor } from '../../entities/brews/proposal';
-import { CupInHand } from './CupInHand';
-import { useBar, useBrewCommands } from '../../entities/brews/commands';
-import type { BarBrew } from '../../entities/brews/barBrews';
+import { useBar } from '../../entities/brews/useBar';
+import { useBrewCommands } from '../../entities/brews/useBrewCommands';
+import { useUnits } from '../../entities/people/session';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { now } from '../../platform/clock';
+import { useGo } from '../../platform/useGo';
+import { useKeys } from '../../ui/keys';
 import { LevelMark } from '../../ui/LevelMark';
+import { Loading, Nothing } from '../../ui/Note';
+import { ColourCups } from './ColourCups';
+import { CupInHand } from './CupInHand';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
 export function JudgePage() {
@@ -64,8 +66,8 @@ export function JudgePage() {
 function Judge({ brew }: { brew: BarBrew }) {
   const [verdict, setVerdict] = useState<Verdict>(ALL_RIGHT);
   const [remark, setRemark] = useState('');
-  const hands = useBrewCommands();
-  const navigate = useNavigate();
+  const commands = useBrewCommands();
+  const go = useGo();
   const units = useUnits();
   const { plan, state } = brew;
   const steeped =
@@ -84,18 +86,18 @@ function Judge({ brew }: { brew: BarBrew }) {
   const mark = (what: Attribute | 'colour', m: Mark) => setVerdict((v) => ({ ...v, [what]: m }));
   const keep = (v: Verdict, accepted: boolean) => {
     const p = v === verdict ? proposal : proposing(v);
-    hands.judge(
+    commands.judge(
       brew,
       { verdict: v, proposal: p, accepted, remark },
       isRight(v)
         ? `${brew.tea.name}: right. Kept.`
         : `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}`,
     );
-    navigate('/');
+    go('/');
   };
   const leafBack = (more: number) => {
-    hands.leafBack(brew, more);
-    navigate('/');
+    commands.leafBack(brew, more);
+    go('/');
   };
   useKeys([
     ...COLOUR_STEPS.map((s, i) => ({
@@ -108,7 +110,7 @@ function Judge({ brew }: { brew: BarBrew }) {
       does: right ? 'All as it should be' : 'Keep it and note the correction',
       run: () => keep(verdict, !right),
     },
-    { key: 'Escape', does: 'Judge later', run: () => navigate('/') },
+    { key: 'Escape', does: 'Judge later', run: () => go('/') },
   ]);
   return (
     <main className="page split" style={{ gridTemplateColumns: undefined }}>

@@ -1,27 +1,28 @@
-import { useState, type ReactNode } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { type ReactNode, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { COLOUR_STEPS, verdictWords } from '#core/corrections';
+import { minutesText, numberText, readingText, secondsBetween, volumeText } from '#core/units';
 import type { Brew, Happened } from '#contracts/brews';
 import { knownFrom } from '#contracts/plan';
 import { pathOf, ROUTES } from '#contracts/routes';
-import { verdictWords, COLOUR_STEPS } from '#core/corrections';
-import { minutesText, numberText, readingText, secondsBetween, volumeText } from '#core/units';
-import { now } from '../../platform/clock';
-import { failureOf } from '../../platform/api';
-import { useSession, useUnits } from '../../entities/people/session';
-import { weekdayText, clockText } from '../../ui/days';
-import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
-import { readSolids, REFRACTOMETER } from '../../entities/brews/refractometer';
-import { colourWords, happenedWords } from './happened';
-import { HeatCourse, plannedHeat, TimeLine } from './TimeLine';
-import { useDropBrewPhotoMutation } from '../../entities/brews/logApi';
 import { useBrewQuery } from '../../entities/brews/api';
 import { BrewWorking } from '../../entities/brews/BrewWorking';
-import { houseLiquorOf, swatchOf } from '../../entities/teas/liquor';
 import { liquorOf } from '../../entities/brews/liquor';
-import { useBrewCommands } from '../../entities/brews/commands';
+import { useDropBrewPhotoMutation } from '../../entities/brews/logApi';
+import { readSolids, REFRACTOMETER } from '../../entities/brews/refractometer';
+import { useBrewCommands } from '../../entities/brews/useBrewCommands';
+import { useSession, useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf, swatchOf } from '../../entities/teas/liquor';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { failureOf } from '../../platform/api';
+import { now } from '../../platform/clock';
+import { useGo } from '../../platform/useGo';
+import { clockText, weekdayText } from '../../ui/days';
+import { useKeys } from '../../ui/keys';
+import { Loading, Nothing } from '../../ui/Note';
+import { colourWords, happenedWords } from './happened';
+import { HeatCourse, plannedHeat, TimeLine } from './TimeLine';
 
 const clockSeconds = (at: number): string =>
   `${clockText(at)}:${String(new Date(at).getSeconds()).padStart(2, '0')}`;
@@ -30,13 +31,13 @@ const clockSeconds = (at: number): string =>
 export function BrewPage() {
   const { id } = useParams();
   const { data, isLoading } = useBrewQuery(id ?? '');
-  const navigate = useNavigate();
+  const go = useGo();
   const units = useUnits();
   const next = data?.next;
   useKeys([
-    { key: 'Escape', does: 'Back to the list', run: () => navigate('/log') },
+    { key: 'Escape', does: 'Back to the list', run: () => go('/log') },
     ...(next
-      ? [{ key: 'k', does: 'Next brew of this tea', run: () => navigate(`/log/${next.id}`) }]
+      ? [{ key: 'k', does: 'Next brew of this tea', run: () => go(`/log/${next.id}`) }]
       : []),
   ]);
   if (isLoading)
@@ -335,7 +336,7 @@ function CupPhoto({ brewId, photo }: { brewId: string; photo: { id: string; by: 
 }
 /** Dissolved solids typed from a refractometer: part of what a tea is fitted by. */
 function Refractometer({ brew }: { brew: Brew }) {
-  const hands = useBrewCommands();
+  const commands = useBrewCommands();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
   const read = readSolids(typed);
@@ -348,7 +349,7 @@ function Refractometer({ brew }: { brew: Brew }) {
     );
   const keep = () => {
     if (read.kind === 'bad') return;
-    hands.solids(brew, read.value);
+    commands.solids(brew, read.value);
     setOpen(false);
   };
   return (

@@ -1,18 +1,19 @@
-import { Link, useNavigate } from 'react-router';
-import { LEVER_WORDS } from './levers';
+import { Link } from 'react-router';
 import type { Tally } from '#core/trends';
+import { useCorrectionsQuery } from '../../entities/brews/logApi';
 import { useSession } from '../../entities/people/session';
+import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { useCorrectionsQuery } from '../../entities/brews/logApi';
+import { LEVER_WORDS } from './levers';
 
 /** What came of corrections: the next judged cup of the same tea, better, the same or worse. */
 export function CorrectionsPage() {
   const { site } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const { data, isLoading, isError, refetch } = useCorrectionsQuery(site.id);
-  useKeys([{ key: 'Escape', does: 'To the trends', run: () => navigate('/log/trends') }]);
+  useKeys([{ key: 'Escape', does: 'To the trends', run: () => go('/log/trends') }]);
   if (isLoading)
     return (
       <main className="page">

@@ -1,10 +1,14 @@
 import { useEffect, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { pathOf, ROUTES } from '#contracts/routes';
+import { Link } from 'react-router';
+import { METHODS } from '#core/recipes';
 import type { Brew } from '#contracts/brews';
 import { COUNTED } from '#contracts/limits';
-import { METHODS } from '#core/recipes';
+import { pathOf, ROUTES } from '#contracts/routes';
+import { useLogQuery } from '../../entities/brews/api';
 import { useSession } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { useGo } from '../../platform/useGo';
 import { dayText, weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
@@ -13,15 +17,12 @@ import {
   dayName,
   dayStart,
   filtersFrom,
+  type PickChoice,
   queryOf,
   useAddress,
   wordsOf,
-  type PickChoice,
 } from './filters';
 import { LogRow } from './Row';
-import { useBookQuery } from '../../entities/teas/api';
-import { useLogQuery } from '../../entities/brews/api';
-import { useVesselsQuery } from '../../entities/vessels/api';
 
 const VERDICTS: PickChoice[] = [
   { value: '', text: 'any way' },
@@ -63,7 +64,7 @@ function dayWord(at: number): string {
 export function LogPage() {
   const { site, sites, personId, name, role } = useSession();
   const { params, of, set, clear } = useAddress();
-  const navigate = useNavigate();
+  const go = useGo();
   const filters = filtersFrom(params, site.id);
   const key = JSON.stringify(filters);
   const [pages, setPages] = useState<{ key: string; befores: string[] }>({ key, befores: [] });
@@ -92,8 +93,8 @@ export function LogPage() {
   useKeys([
     { key: 'ArrowDown', does: 'Next brew', run: () => walk(1) },
     { key: 'ArrowUp', does: 'Brew before', run: () => walk(-1) },
-    { key: 't', does: 'Trends', run: () => navigate('/log/trends') },
-    { key: 'Escape', does: 'To the bar', run: () => navigate('/') },
+    { key: 't', does: 'Trends', run: () => go('/log/trends') },
+    { key: 'Escape', does: 'To the bar', run: () => go('/') },
   ]);
   const tea = book?.teas.find((t) => t.id === of('tea'));
   const teas = [

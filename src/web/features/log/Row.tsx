@@ -1,17 +1,17 @@
 import { Link } from 'react-router';
-import type { Brew } from '#contracts/brews';
-import { knownFrom } from '#contracts/plan';
 import { verdictWords } from '#core/corrections';
 import { grams, minutesText, secondsBetween } from '#core/units';
 import { degrees } from '#core/units';
+import type { Brew } from '#contracts/brews';
+import { knownFrom } from '#contracts/plan';
+import { liquorOf } from '../../entities/brews/liquor';
 import { useUnits } from '../../entities/people/session';
+import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { now } from '../../platform/clock';
 import { clockText } from '../../ui/days';
-import { liquorOf } from '../../entities/brews/liquor';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { Cup } from '../../entities/teas/Cup';
 import { LevelMark } from '../../ui/LevelMark';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 const WIDE = 230;
 const SCALED = 74;

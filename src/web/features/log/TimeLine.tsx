@@ -1,25 +1,25 @@
-import type { Brew } from '#contracts/brews';
-import { toModelInput } from '#contracts/plan';
+import { COOL_TO_JUDGE, stepsOf, stepWords } from '#core/brews';
 import { colourOfBrew, tint } from '#core/colour';
 import { verdictWords } from '#core/corrections';
 import { heatOf } from '#core/cup';
 import { heatAfter } from '#core/extraction';
-import { COOL_TO_JUDGE, stepsOf, stepWords } from '#core/brews';
 import {
+  type Celsius,
   degrees,
+  type EpochMs,
   minutesText,
   numberText,
   readingText,
   seconds,
   secondsBetween,
   temperatureText,
-  type Celsius,
-  type EpochMs,
 } from '#core/units';
+import type { Brew } from '#contracts/brews';
+import { toModelInput } from '#contracts/plan';
 import { useUnits } from '../../entities/people/session';
-import { Nothing } from '../../ui/Note';
 import { clockText } from '../../ui/days';
 import { LevelMark } from '../../ui/LevelMark';
+import { Nothing } from '../../ui/Note';
 
 const W = 800;
 const LONGEST_BEFORE = 120;

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
-import type { Measure, TrendPoint, Trends } from '#contracts/brews';
 import { tint } from '#core/colour';
 import { thinned } from '#core/trends';
 import { numberText } from '#core/units';
-import { dayText } from '../../ui/days';
+import type { Measure, TrendPoint, Trends } from '#contracts/brews';
 import { useBookQuery } from '../../entities/teas/api';
 import { houseLiquorOf } from '../../entities/teas/liquor';
+import { dayText } from '../../ui/days';
 
 const [W, LEFT, RIGHT] = [836, 64, 26];
 const [TOP, BASE, STEPS] = [26, 296, 430];

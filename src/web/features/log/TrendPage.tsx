@@ -1,17 +1,18 @@
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
+import { type Drift, errorText, type GroupRow } from '#core/trends';
 import type { Measure, Trends } from '#contracts/brews';
-import { errorText, type Drift, type GroupRow } from '#core/trends';
+import { useTrendsQuery } from '../../entities/brews/api';
 import { useSession } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { useAddress, wordsOf } from './filters';
 import { TrendChart } from './TrendChart';
-import { useBookQuery } from '../../entities/teas/api';
-import { useTrendsQuery } from '../../entities/brews/api';
-import { useVesselsQuery } from '../../entities/vessels/api';
 
 const MEASURES = [
   { value: 'pull', text: 'Pull error' },
@@ -29,7 +30,7 @@ export function TrendPage() {
   const { site, personId, name, role } = useSession();
   const address = useAddress();
   const { of } = address;
-  const navigate = useNavigate();
+  const go = useGo();
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const [table, setTable] = useState(false);
@@ -72,11 +73,11 @@ export function TrendPage() {
       does: 'Open its brew',
       run: () => {
         const p = at === null ? undefined : points[at];
-        if (p) navigate(`/log/${p.id}`);
+        if (p) go(`/log/${p.id}`);
       },
     },
     { key: 'b', does: 'As a table', run: () => setTable((t) => !t) },
-    { key: 'Escape', does: 'To the list', run: () => navigate('/log') },
+    { key: 'Escape', does: 'To the list', run: () => go('/log') },
   ]);
   const teas = [
     { value: '', text: 'every tea' },
@@ -193,7 +194,7 @@ export function TrendPage() {
           ) : points.length === 0 ? (
             <Nothing>No brew is like that.</Nothing>
           ) : (
-            <TrendChart data={data} at={at} onPoint={(p) => navigate(`/log/${p.id}`)} />
+            <TrendChart data={data} at={at} onPoint={(p) => go(`/log/${p.id}`)} />
           ))}
       </section>
       <section className="paper" aria-label="What drifts">

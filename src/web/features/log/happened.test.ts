@@ -1,5 +1,5 @@
-import type { Happened } from '#contracts/brews';
 import { ALL_RIGHT } from '#core/corrections';
+import type { Happened } from '#contracts/brews';
 import { sampleBrew, T0 } from '../../testing/samples';
 import { happenedWords } from './happened';
 

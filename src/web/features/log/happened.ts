@@ -1,9 +1,9 @@
-import type { Brew, Happened } from '#contracts/brews';
-import { verdictWords } from '#core/corrections';
 import { stepsOf, stepWords } from '#core/brews';
+import { verdictWords } from '#core/corrections';
 import { minutesText, numberText, readingText } from '#core/units';
-import type { useUnits } from '../../entities/people/session';
+import type { Brew, Happened } from '#contracts/brews';
 import { signedPercent, strengthWords } from '../../entities/brews/strength';
+import type { useUnits } from '../../entities/people/session';
 
 const WAYS = {
   reference: 'by a picture beside the house cup',

@@ -1,9 +1,9 @@
 import { Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts';
-import type { Kettle } from '#contracts/kettles';
 import { waitUntil } from '#core/heat';
 import { celsius, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
-import { curveOf, scaledRate, type KettleFacts } from './kettle';
+import type { Kettle } from '#contracts/kettles';
 import { LevelMark } from '../../ui/LevelMark';
+import { curveOf, type KettleFacts, scaledRate } from './kettle';
 
 const WIDTH = 760;
 const HEIGHT = 300;

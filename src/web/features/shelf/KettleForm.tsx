@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
-import { KETTLE_KINDS, type Kettle, type KettleFields } from '#contracts/kettles';
-import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
+import { MATERIAL_NAMES, MATERIALS } from '#core/heat';
 import { celsius, numberText, parseNumber, parseVolume, volumeText } from '#core/units';
+import { type Kettle, KETTLE_KINDS, type KettleFields } from '#contracts/kettles';
+import { useAddKettleMutation } from '../../entities/kettles/api';
+import { useChangeKettleMutation } from '../../entities/kettles/api';
+import { useSession, useUnits } from '../../entities/people/session';
 import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
-import { useSession, useUnits } from '../../entities/people/session';
+import { useGo } from '../../platform/useGo';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { useAddKettleMutation } from '../../entities/kettles/api';
-import { useChangeKettleMutation } from '../../entities/kettles/api';
 
 type Form = {
   name: string;
@@ -37,7 +37,7 @@ function readPoints(text: string): KettleFields['setPoints'] | string {
 export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: () => void }) {
   const { site } = useSession();
   const units = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const form = useForm<Form>({
     defaultValues: {
       name: kettle?.name ?? '',
@@ -83,7 +83,7 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
       if (kettle) await change({ id, body: { ...fields, rev, retired: v.retired } }).unwrap();
       else await add({ ...fields, id, siteId: site.id }).unwrap();
       if (kettle) onDone();
-      else navigate(`/shelf/kettles/${id}`, { replace: true });
+      else go(`/shelf/kettles/${id}`, { replace: true });
     } catch (e) {
       showFaults(form, fieldFaults(e), { name: 'name', volume: 'volume' });
     }

@@ -1,39 +1,40 @@
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { Kettle } from '#contracts/kettles';
-import type { Site } from '#contracts/sites';
+import { Link, useParams } from 'react-router';
 import { MATERIALS, POUR_LOSS } from '#core/heat';
 import { capital, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import { failureOf } from '../../platform/api';
+import type { Kettle } from '#contracts/kettles';
+import type { Site } from '#contracts/sites';
 import { History } from '../../entities/history/History';
+import { useDropReadingMutation } from '../../entities/kettles/api';
+import { useKettlesQuery } from '../../entities/kettles/api';
+import { useChangeSiteMutation } from '../../entities/people/api';
 import { useSession, useUnits } from '../../entities/people/session';
+import { failureOf } from '../../platform/api';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
+import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { Cooling } from './Cooling';
-import { factsOf, waitTable, type KettleFacts } from './kettle';
+import { factsOf, type KettleFacts, waitTable } from './kettle';
 import { KettleDrawing } from './KettleDrawing';
 import { KettleForm } from './KettleForm';
 import { TakeReadings } from './TakeReadings';
-import { useDropReadingMutation } from '../../entities/kettles/api';
-import { useKettlesQuery } from '../../entities/kettles/api';
-import { useChangeSiteMutation } from '../../entities/people/api';
 
 /** One kettle: how it cools against the usual, its readings, and what to do to have a heat on the leaf. */
 export function KettlePage() {
   const { id } = useParams();
   const { data, isLoading } = useKettlesQuery();
   const { role, site } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const [doing, setDoing] = useState<'edit' | 'read' | 'practise' | null>(null);
   const kettle = data?.kettles.find((k) => k.id === id);
   useKeys([
     {
       key: 'Escape',
       does: 'Back to the shelf',
-      run: () => (doing ? setDoing(null) : navigate('/shelf')),
+      run: () => (doing ? setDoing(null) : go('/shelf')),
     },
     ...(kettle && role !== 'trainee'
       ? [{ key: 'r', does: 'Take a reading', run: () => setDoing('read') }]
@@ -51,7 +52,7 @@ export function KettlePage() {
       <main className="page scroll">
         <div className="p-6 max-w-[760px]">
           <h1 className="text-[28px] mb-3">New kettle</h1>
-          <KettleForm kettle={null} onDone={() => navigate('/shelf')} />
+          <KettleForm kettle={null} onDone={() => go('/shelf')} />
         </div>
       </main>
     );

@@ -1,9 +1,9 @@
 import { Link } from 'react-router';
 import { volumeText } from '#core/units';
+import { useKettlesQuery } from '../../entities/kettles/api';
 import { useSession, useUnits } from '../../entities/people/session';
 import { factsOf } from './kettle';
 import { KettleDrawing } from './KettleDrawing';
-import { useKettlesQuery } from '../../entities/kettles/api';
 
 /** The site's kettles, urns and jugs, with how each is known. */
 export function Kettles() {

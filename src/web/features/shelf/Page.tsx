@@ -1,15 +1,15 @@
 import { Link } from 'react-router';
-import { INFUSERS } from '#core/vessels';
 import { MATERIALS } from '#core/heat';
 import { volumeText } from '#core/units';
+import { INFUSERS } from '#core/vessels';
 import type { Vessel } from '#contracts/vessels';
+import { useBarLayout } from '../../entities/brews/useBarLayout';
 import { useSession, useUnits } from '../../entities/people/session';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { Kettles } from './Kettles';
 import { Spoons } from './Spoons';
-import { useVesselsQuery } from '../../entities/vessels/api';
-import { useBarLayout } from '../../entities/brews/useBarLayout';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 /** So many vessels stand on a shelf, and so many on a narrow screen's, smaller. */
 const PER_SHELF = { desk: 5, tablet: 4, phone: 2 } as const;

@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { HouseSpoon } from '#contracts/kettles';
 import { millilitres, numberText, parseWithin } from '#core/units';
-import { fieldFaults } from '../../platform/api';
+import type { HouseSpoon } from '#contracts/kettles';
 import { History } from '../../entities/history/History';
-import { newId } from '../../platform/ids';
-import { NotSaved } from '../../platform/NotSaved';
 import { useSession } from '../../entities/people/session';
-import { CheckField, showFaults, TextField } from '../../ui/fields';
+import { useBookQuery } from '../../entities/teas/api';
 import { useAddSpoonMutation } from '../../entities/teas/spoonsApi';
 import { useChangeSpoonMutation } from '../../entities/teas/spoonsApi';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
-import { useBookQuery } from '../../entities/teas/api';
+import { fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { CheckField, showFaults, TextField } from '../../ui/fields';
 
 /** The trade's spoons and the house's own scoops, each drawn by what it holds, with the teas it measures. */
 export function Spoons() {

@@ -1,5 +1,4 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Kettle } from '#contracts/kettles';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { siteBoiling } from '#core/recipes';
@@ -11,11 +10,12 @@ import {
   parseVolume,
   seconds,
 } from '#core/units';
+import type { Kettle } from '#contracts/kettles';
+import { useAddReadingMutation } from '../../entities/kettles/api';
+import { useSession } from '../../entities/people/session';
 import { failureOf } from '../../platform/api';
 import { now, useNow } from '../../platform/clock';
 import { newId } from '../../platform/ids';
-import { useSession } from '../../entities/people/session';
-import { useAddReadingMutation } from '../../entities/kettles/api';
 
 /** The made-up kettle runs this many times faster, so that half an hour of cooling is a minute. */
 const FASTER = 30;

@@ -1,25 +1,25 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
-import type { Vessel } from '#contracts/vessels';
-import { INFUSERS, INFUSER_KINDS, PROFILES, VESSEL_KINDS } from '#core/vessels';
-import { MATERIALS, MATERIAL_NAMES } from '#core/heat';
+import { MATERIAL_NAMES, MATERIALS } from '#core/heat';
 import { parseVolume } from '#core/units';
-import { fieldFaults } from '../../platform/api';
-import { newId } from '../../platform/ids';
-import { NotSaved } from '../../platform/NotSaved';
+import { INFUSER_KINDS, INFUSERS, PROFILES, VESSEL_KINDS } from '#core/vessels';
+import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
-import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
-import { emptyVessel, vesselFieldsOf, vesselFormOf, type VesselForm } from './vesselForm';
 import { useAddVesselMutation } from '../../entities/vessels/api';
 import { useChangeVesselMutation } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { NotSaved } from '../../platform/NotSaved';
+import { useGo } from '../../platform/useGo';
+import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { emptyVessel, vesselFieldsOf, type VesselForm, vesselFormOf } from './vesselForm';
 
 /** Add or change a vessel; the drawing follows what is typed. */
 export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: () => void }) {
   const { volume } = useUnits();
   const { site } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const form = useForm<VesselForm>({ defaultValues: vessel ? vesselFormOf(vessel) : emptyVessel });
   const [id] = useState(newId);
   const [rev, setRev] = useState(vessel?.rev ?? 1);
@@ -45,7 +45,7 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
         await change({ id: vessel.id, body: { ...fields, rev, retired: vessel.retired } }).unwrap();
       else await add({ ...fields, id, siteId: site.id }).unwrap();
       if (vessel) onDone();
-      else navigate(`/shelf/${id}`, { replace: true });
+      else go(`/shelf/${id}`, { replace: true });
     } catch (e) {
       showFaults(form, fieldFaults(e), {
         name: 'name',

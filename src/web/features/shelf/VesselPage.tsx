@@ -1,11 +1,8 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { Vessel } from '#contracts/vessels';
-import { cardOf } from '#contracts/plan';
+import { Link, useParams } from 'react-router';
 import { engagedHeatCapacity, firstContact, MATERIALS } from '#core/heat';
 import { siteBoiling } from '#core/recipes';
-import { basketVolume, INFUSERS, leastToCover, PROFILES, type SolvedVessel } from '#core/vessels';
 import {
   celsius,
   fromMl,
@@ -15,25 +12,29 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { failureOf } from '../../platform/api';
-import { useSession, useUnits } from '../../entities/people/session';
-import { useKeys } from '../../ui/keys';
-import { Sheet } from '../../ui/Dialog';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { basketVolume, INFUSERS, leastToCover, PROFILES, type SolvedVessel } from '#core/vessels';
+import { cardOf } from '#contracts/plan';
+import type { Vessel } from '#contracts/vessels';
 import { History } from '../../entities/history/History';
-import { VesselEdit } from './VesselEdit';
-import { WeighIn } from './WeighIn';
+import { useSession, useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useChangeVesselMutation } from '../../entities/vessels/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { failureOf } from '../../platform/api';
+import { useGo } from '../../platform/useGo';
+import { Sheet } from '../../ui/Dialog';
+import { useKeys } from '../../ui/keys';
+import { Loading, Note, Nothing } from '../../ui/Note';
+import { VesselEdit } from './VesselEdit';
+import { WeighIn } from './WeighIn';
 
 /** One vessel: section with its scale of ml, leaf against its basket, and the acts of a lead. */
 export function VesselPage() {
   const { id } = useParams();
   const { data, isLoading } = useVesselsQuery();
   const { role } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const [editing, setEditing] = useState(false);
   const [weighing, setWeighing] = useState(false);
   const vessel = data?.vessels.find((v) => v.id === id);
@@ -41,8 +42,7 @@ export function VesselPage() {
     {
       key: 'Escape',
       does: 'Back to the shelf',
-      run: () =>
-        editing || weighing ? (setEditing(false), setWeighing(false)) : navigate('/shelf'),
+      run: () => (editing || weighing ? (setEditing(false), setWeighing(false)) : go('/shelf')),
     },
     ...(role === 'lead' && vessel
       ? [
@@ -62,7 +62,7 @@ export function VesselPage() {
       <main className="page scroll">
         <div className="p-6 max-w-[760px]">
           <h1 className="text-[28px] mb-3">New vessel</h1>
-          <VesselEdit vessel={null} onDone={() => navigate('/shelf')} />
+          <VesselEdit vessel={null} onDone={() => go('/shelf')} />
         </div>
       </main>
     );
@@ -184,7 +184,11 @@ function MlScale({
       : []),
   ];
   const apart = Math.max(0, 22 - (y(vessel.mark) - y(vessel.brim)));
-  const shift = (i: number) => (i === 0 ? -apart / 2 : i === 1 ? apart / 2 : 0);
+  const shift = (i: number) => {
+    if (i === 0) return -apart / 2;
+    if (i === 1) return apart / 2;
+    return 0;
+  };
   const named = ticks.filter(
     (ml, i) =>
       i % 2 === 0 && ticks.slice(0, i).every((o) => o % (2 * step) !== 0 || y(o) - y(ml) > 13),

@@ -1,6 +1,4 @@
 import { useState } from 'react';
-import type { Vessel, VesselFields } from '#contracts/vessels';
-import { volumeWeighed } from '#core/weighing';
 import {
   celsius,
   grams,
@@ -10,12 +8,14 @@ import {
   parseWithin,
   volumeText,
 } from '#core/units';
-import { failureOf } from '../../platform/api';
-import { ScalePanel } from '../../platform/scale/ScalePanel';
+import { volumeWeighed } from '#core/weighing';
+import type { Vessel, VesselFields } from '#contracts/vessels';
 import { useUnits } from '../../entities/people/session';
-import { Note } from '../../ui/Note';
 import { useChangeVesselMutation } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { failureOf } from '../../platform/api';
+import { ScalePanel } from '../../platform/scale/ScalePanel';
+import { Note } from '../../ui/Note';
 
 const STAGES = [
   ['empty', 'empty'],

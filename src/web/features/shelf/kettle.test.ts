@@ -1,9 +1,9 @@
-import type { Kettle } from '#contracts/kettles';
 import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { celsius, millilitres, seconds } from '#core/units';
-import { factsOf, waitTable } from './kettle';
+import type { Kettle } from '#contracts/kettles';
 import { sampleSite } from '../../testing/samples';
+import { factsOf, waitTable } from './kettle';
 
 const site = { ...sampleSite, altitudeM: 0 };
 const kettle = (readings: Kettle['readings'] = []): Kettle => ({

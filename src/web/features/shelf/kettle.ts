@@ -1,32 +1,32 @@
-import type { Kettle } from '#contracts/kettles';
-import type { Site } from '#contracts/sites';
 import {
+  afterPour,
   arrivalFor,
   beforePour,
-  afterPour,
   cooled,
+  type CoolingFit,
+  type CoolingRate,
   coolingRate,
+  type CoolingVessel,
   fitCooling,
   fitPourLoss,
   POUR_LOSS,
+  type PourLossFit,
   splitWater,
   waitUntil,
   WARMED_WALL,
-  type CoolingFit,
-  type CoolingRate,
-  type CoolingVessel,
-  type PourLossFit,
 } from '#core/heat';
 import { siteBoiling } from '#core/recipes';
 import {
+  type Celsius,
   celsius,
   grams,
-  millilitres,
-  seconds,
-  type Celsius,
   type Millilitres,
+  millilitres,
   type Seconds,
+  seconds,
 } from '#core/units';
+import type { Kettle } from '#contracts/kettles';
+import type { Site } from '#contracts/sites';
 
 /** What a kettle's readings say of it. */
 export type KettleFacts = {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { vesselFaults, type VesselFields } from '#contracts/vessels';
 import { INFUSER_KINDS, VESSEL_KINDS } from '#core/vessels';
+import { vesselFaults, type VesselFields } from '#contracts/vessels';
 import { sampleVessel } from '../../testing/samples';
-import { emptyVessel, vesselFieldsOf, vesselFormOf, type VesselForm } from './vesselForm';
+import { emptyVessel, vesselFieldsOf, type VesselForm, vesselFormOf } from './vesselForm';
 
 const read = (form: VesselForm, unit: Parameters<typeof vesselFieldsOf>[1] = 'ml') => {
   const faults: Partial<Record<keyof VesselForm, string>> = {};

@@ -1,12 +1,12 @@
 import { useForm } from 'react-hook-form';
 import { boilingAt } from '#core/heat';
 import { metres, parseWithin, temperatureText } from '#core/units';
-import { fieldFaults, failureOf } from '../../platform/api';
-import { newId } from '../../platform/ids';
-import { TextField, SelectField, showFaults } from '../../ui/fields';
-import { Note } from '../../ui/Note';
-import { siteFieldsOf, type SiteForm, emptySite } from '../../entities/people/siteForm';
 import { useBeginHouseMutation } from '../../entities/people/api';
+import { emptySite, siteFieldsOf, type SiteForm } from '../../entities/people/siteForm';
+import { failureOf, fieldFaults } from '../../platform/api';
+import { newId } from '../../platform/ids';
+import { SelectField, showFaults, TextField } from '../../ui/fields';
+import { Note } from '../../ui/Note';
 
 type Form = SiteForm & { lead: string; secret: string; word: string };
 

@@ -1,12 +1,12 @@
-import { useEffect, useState, type FormEvent } from 'react';
+import { type FormEvent, useEffect, useState } from 'react';
 import type { House } from '#contracts/sites';
+import { useNamesQuery } from '../../entities/people/api';
+import { useSignInMutation } from '../../entities/people/api';
 import { failureOf } from '../../platform/api';
 import { othersWaiting } from '../../platform/outbox/writes';
 import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { Note } from '../../ui/Note';
-import { useNamesQuery } from '../../entities/people/api';
-import { useSignInMutation } from '../../entities/people/api';
 
 type Named = { id: string; name: string; role: string; lastSeen: number | null };
 const PIN_MOST = 12;
@@ -17,7 +17,9 @@ function seen(at: number | null): string {
   const t = new Date(at);
   if (days < 1 && t.getDate() === new Date().getDate())
     return `here since ${String(t.getHours()).padStart(2, '0')}:${String(t.getMinutes()).padStart(2, '0')}`;
-  return days < 2 ? 'yesterday' : days < 7 ? `${days} days ago` : 'last week or before';
+  if (days < 2) return 'yesterday';
+  if (days < 7) return `${days} days ago`;
+  return 'last week or before';
 }
 
 /** Pick your name, type your PIN. */

@@ -1,5 +1,5 @@
-import { useState, type FormEvent } from 'react';
-import { millilitres, ML_PER, parseVolume, volumeText, type Millilitres } from '#core/units';
+import { type FormEvent, useState } from 'react';
+import { type Millilitres, millilitres, ML_PER, parseVolume, volumeText } from '#core/units';
 import type { Vessel } from '#contracts/vessels';
 import { useUnits } from '../../entities/people/session';
 import { PickList } from '../../ui/PickList';

@@ -1,42 +1,42 @@
 import { useState } from 'react';
-import { toCardInput, cardFaultWords } from '#contracts/plan';
-import type { Lot, Tea, Version } from '#contracts/teas';
-import { measureOf } from '#contracts/recipeSelection';
-import { LOT_WORDS } from '#core/teas';
-import type { Vessel } from '#contracts/vessels';
 import {
   bagsText,
   brewingOf,
+  type Card,
+  type CardFault,
   handlingWords,
   leewayWords,
+  type Recipe,
   roundingWords,
   spoonsText,
   workingOf,
-  type Card,
-  type CardFault,
-  type Recipe,
 } from '#core/recipes';
-import { leafActWords } from '#core/vessels';
+import { LOT_WORDS } from '#core/teas';
 import {
   celsius,
   degrees,
+  type Millilitres,
   minutesText,
   numberText,
   SPOONS,
   temperatureText,
   volumeParts,
   volumeText,
-  type Millilitres,
 } from '#core/units';
+import { leafActWords } from '#core/vessels';
+import { cardFaultWords, toCardInput } from '#contracts/plan';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+import { CupForecast } from '../../entities/brews/CupForecast';
+import { SteepRule } from '../../entities/brews/SteepRule';
 import { useSession, useUnits } from '../../entities/people/session';
+import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf, liquorAfter } from '../../entities/teas/liquor';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
-import { CupForecast } from '../../entities/brews/CupForecast';
 import { Note } from '../../ui/Note';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { houseLiquorOf, liquorAfter } from '../../entities/teas/liquor';
-import { Cup } from '../../entities/teas/Cup';
-import { SteepRule } from '../../entities/brews/SteepRule';
 
 type Props = {
   tea: Tea;

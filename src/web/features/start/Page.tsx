@@ -1,23 +1,24 @@
 import { useEffect, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
+import { styleOf } from '#core/styles';
 import { BAR_SLOTS } from '#contracts/limits';
 import { cardOf } from '#contracts/plan';
+import { apartFrom, attentionTimes } from '../../entities/brews/attention';
+import { allOf } from '../../entities/brews/barBrews';
+import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { useSession } from '../../entities/people/session';
+import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useNow } from '../../platform/clock';
+import { useGo } from '../../platform/useGo';
+import { clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
-import { useNow } from '../../platform/clock';
 import { Amount } from './Amount';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
 import { VesselShelves } from './Shelves';
-import { styleOf } from '#core/styles';
-import { allOf } from '../../entities/brews/barBrews';
-import { apartFrom, attentionTimes } from '../../entities/brews/attention';
-import { clockText } from '../../ui/days';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { useBrewCommands } from '../../entities/brews/commands';
-import { Cup } from '../../entities/teas/Cup';
 
 const RECENT = 6;
 
@@ -25,8 +26,8 @@ const RECENT = 6;
 export function StartPage() {
   const choice = useChoice();
   const { site, role } = useSession();
-  const hands = useBrewCommands();
-  const navigate = useNavigate();
+  const commands = useBrewCommands();
+  const go = useGo();
   const { tea, lot, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
   const [finding, setFinding] = useState(choice.find);
@@ -53,14 +54,20 @@ export function StartPage() {
   const start = (warming: boolean) => {
     if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
     // A double tap starts one brew.
-    const brew = hands.start(
-      { tea, lot, version, vessel, water, warmed, warming, orderId: choice.orderId },
-      brews,
-    );
+    const brew = commands.start({
+      tea,
+      lot,
+      version,
+      vessel,
+      water,
+      warmed,
+      warming,
+      orderId: choice.orderId,
+    });
     started.current = brew !== null;
     if (!brew) return setFull(true);
-    hands.said(brew);
-    navigate('/');
+    commands.sayStarted(brew);
+    go('/');
   };
   // Two letters find a tea: any letter opens the list with it, but for the keys of the card.
   useEffect(() => {
@@ -86,7 +93,7 @@ export function StartPage() {
   useKeys([
     { key: 'Enter', does: 'Water on: start', run: () => start(false) },
     { key: ' ', does: 'Warm the vessel, or start', run: () => start(warmed) },
-    { key: 'Escape', does: 'Leave', run: () => navigate('/') },
+    { key: 'Escape', does: 'Leave', run: () => go('/') },
   ]);
   if (choice.loading)
     return (
@@ -214,11 +221,11 @@ export function StartPage() {
         meets={met}
         barFull={full || taken >= BAR_SLOTS}
         onQueue={(forWhom) => {
-          hands.order.add(
+          commands.order.add(
             { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
             choice.orders,
           );
-          navigate('/');
+          go('/');
         }}
       />
     </main>

@@ -1,16 +1,16 @@
-import { ML_PER, grams, volumeText, type Grams } from '#core/units';
 import type { Recipe } from '#core/recipes';
+import { type Grams, grams, ML_PER, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { now } from '../../platform/clock';
-import { useUnits } from '../../entities/people/session';
-import type { Choice } from './choice';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { liquorOf } from '../../entities/brews/liquor';
 import { phaseOf } from '../../entities/brews/barBrews';
+import { liquorOf } from '../../entities/brews/liquor';
 import { brewStatus } from '../../entities/brews/status';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
+import { useUnits } from '../../entities/people/session';
+import { houseLiquorOf } from '../../entities/teas/liquor';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { now } from '../../platform/clock';
+import type { Choice } from './choice';
 
 const SCALE = 0.82;
 const PHONE_SCALE = 0.46;
@@ -129,7 +129,9 @@ export function VesselShelves({
 }
 function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
   const s = brewStatus(brew, phaseOf(brew, now()), { volume: 'ml', temperature: 'C' });
-  return s.name === 'late' ? 'late' : s.name === 'warming' ? 'warming' : s.figure;
+  if (s.name === 'late') return 'late';
+  if (s.name === 'warming') return 'warming';
+  return s.figure;
 }
 
 type StandingProps = {

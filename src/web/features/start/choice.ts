@@ -1,15 +1,15 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Lot, Tea } from '#contracts/teas';
-import { lotInUse, recipeFor } from '#contracts/recipeSelection';
 import { isCold, methodFor } from '#core/recipes';
+import { type Millilitres, millilitres } from '#core/units';
+import { lotInUse, recipeFor } from '#contracts/recipeSelection';
+import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { millilitres, type Millilitres } from '#core/units';
+import { vesselsInUse } from '../../entities/brews/barBrews';
+import { useBar } from '../../entities/brews/useBar';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
-import { useBar } from '../../entities/brews/commands';
-import { vesselsInUse } from '../../entities/brews/barBrews';
 
 const CUP_VESSELS = new Set(['lidded', 'tasting']);
 /** A vessel that suits a tea: short steeps go in cups, the rest in pots and mugs. */

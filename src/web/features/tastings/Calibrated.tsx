@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
-import type { OpenTasting } from '#contracts/tastings';
 import { ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
-import { calibrationWords, chanceText, type CalibrationResult } from '#core/tastings';
+import { type CalibrationResult, calibrationWords, chanceText } from '#core/tastings';
 import { capital, minutesText, numberText, signedText } from '#core/units';
+import type { OpenTasting } from '#contracts/tastings';
 import { useSession } from '../../entities/people/session';
-import { liquorOfCup } from './cups';
 import { Cup } from '../../entities/teas/Cup';
+import { liquorOfCup } from './cups';
 
 /**
  * Each taster against the others: how far, how even, how alike on the same cup. A lead sees all, a taster their own.

@@ -1,58 +1,59 @@
 import {
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
   useEffect,
   useMemo,
   useRef,
   useState,
-  type KeyboardEvent,
-  type PointerEvent,
-  type ReactNode,
 } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/teas';
-import type { Brew } from '#contracts/brews';
-import type { OpenTasting } from '#contracts/tastings';
+import { Link, useSearchParams } from 'react-router';
 import { SAMPLE_PHOTOS } from '#core/camera';
 import {
   CUP_DEPTH_CM,
+  type CupAt,
   deltaE00,
   hexOf,
+  type Lab,
   labOf,
+  type Liquor,
   LIQUOR_SHARE,
+  type PhotoReading,
   readableDepth,
-  strengthFromColour,
   standardCup,
+  strengthFromColour,
   strengthVerdict,
   timeFromColour,
   timeOfColour,
-  type CupAt,
-  type Lab,
-  type Liquor,
-  type PhotoReading,
 } from '#core/colour';
 import type { ColourStrength } from '#core/fitting';
 import { houseLiquor } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { minutesText, numberText, parseWithin, seconds } from '#core/units';
+import type { Brew } from '#contracts/brews';
+import type { OpenTasting } from '#contracts/tastings';
+import type { Tea } from '#contracts/teas';
+import { useBrewQuery } from '../../entities/brews/api';
+import { useSetBrewPhotoMutation } from '../../entities/brews/logApi';
+import { signedPercent, strengthWords } from '../../entities/brews/strength';
+import { useBrewCommands } from '../../entities/brews/useBrewCommands';
+import { useBookQuery } from '../../entities/teas/api';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { newId } from '../../platform/ids';
+import { screenCheck } from '../../platform/screenCheck';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
-import { screenCheck } from '../../platform/screenCheck';
+import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing, Note } from '../../ui/Note';
-import { PickList } from '../../ui/PickList';
-import { signedPercent, strengthWords } from '../../entities/brews/strength';
-import { TypedPick } from '../../ui/TypedPick';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { photoWorker } from './photo/photo';
-import { exerciseName } from './cups';
-import { useTasting } from './useTasting';
-import { useSetBrewPhotoMutation } from '../../entities/brews/logApi';
-import { useBookQuery } from '../../entities/teas/api';
-import { useBrewQuery } from '../../entities/brews/api';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { useBrewCommands } from '../../entities/brews/commands';
 import { LevelMark } from '../../ui/LevelMark';
+import { Loading, Note, Nothing } from '../../ui/Note';
+import { PickList } from '../../ui/PickList';
+import { TypedPick } from '../../ui/TypedPick';
+import { exerciseName } from './cups';
+import { photoWorker } from './photo/photo';
+import { useTasting } from './useTasting';
 
 /** Larger files are no photo of a cup. */
 const MOST_BYTES = 60_000_000;
@@ -142,14 +143,15 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const file = useRef<HTMLInputElement>(null);
-  const navigate = useNavigate();
+  const go = useGo();
   const recipe = tea.house?.recipe;
   // A made-up photo holds its style’s standard cup, not this house’s.
   const madeUp = picture?.madeUp ?? null;
-  const target = useMemo(
-    () => (madeUp ? standardCup(madeUp) : recipe ? houseLiquorOf(tea, recipe) : null),
-    [madeUp, tea, recipe],
-  );
+  const target = useMemo(() => {
+    if (madeUp) return standardCup(madeUp);
+    if (recipe) return houseLiquorOf(tea, recipe);
+    return null;
+  }, [madeUp, tea, recipe]);
   useEffect(() => {
     if (!cups || !target) return;
     let gone = false;
@@ -217,7 +219,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
     void show(photoWorker().sample(i), s.name, s.style);
   };
   const keeps = of?.kind === 'cup' ? 'Keep with this cup' : 'Keep with this brew';
-  const hands = useBrewCommands();
+  const commands = useBrewCommands();
   const dispatch = useAppDispatch();
   const [savePicture] = useSetBrewPhotoMutation();
   const [keepPicture, setKeepPicture] = useState(false);
@@ -238,16 +240,16 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
   ) => {
     if (of?.kind === 'cup') {
       of.keep({ strength, low, high });
-      navigate(`/table/${of.view.id}`);
+      go(`/table/${of.view.id}`);
     }
     if (!brew) return;
-    hands.colour(brew, { way, strength, low, high, depthCm });
+    commands.colour(brew, { way, strength, low, high, depthCm });
     if (keepPicture && way !== 'instrument') void sendPicture(brew.id);
-    navigate(`/log/${brew.id}`);
+    go(`/log/${brew.id}`);
   };
   useKeys([
     { key: 'p', does: 'Take or choose a picture', run: () => file.current?.click() },
-    { key: 'Escape', does: 'Back to the table', run: () => navigate('/table') },
+    { key: 'Escape', does: 'Back to the table', run: () => go('/table') },
   ]);
   return (
     <main

@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
-import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
-import { cupName, chanceText, comparedWords, fewestTasters, type CupsResult } from '#core/tastings';
+import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
+import { chanceText, comparedWords, cupName, type CupsResult, fewestTasters } from '#core/tastings';
 import { capital, minutesText, numberText, signedText } from '#core/units';
+import type { OpenTasting } from '#contracts/tastings';
+import { Cup } from '../../entities/teas/Cup';
 import { liquorOfCup } from './cups';
 import { Means } from './Means';
-import { Cup } from '../../entities/teas/Cup';
 
 /** What a comparison found: each cup's mean marks, then each beside the first with the chance of that. */
 export function Compared({ view, result }: { view: OpenTasting; result: CupsResult }) {

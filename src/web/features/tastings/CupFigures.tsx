@@ -1,14 +1,14 @@
 import { useState } from 'react';
-import type { PlannedCup, Factor } from '#core/tastings';
+import type { Factor, PlannedCup } from '#core/tastings';
 import {
   celsius,
   millilitres,
   minutesText,
+  type Parsed,
   parseDuration,
   parseWithin,
   temperatureText,
   volumeText,
-  type Parsed,
 } from '#core/units';
 import { useUnits } from '../../entities/people/session';
 

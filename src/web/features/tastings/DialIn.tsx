@@ -1,40 +1,41 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import type { TeaPage } from '#contracts/teas';
-import type { OpenTasting } from '#contracts/tastings';
+import { Link } from 'react-router';
 import { ATTRIBUTE_NAMES, ATTRIBUTES, propose } from '#core/corrections';
 import {
   brewOfCup,
   cupWords,
   dialledIn,
+  type Factor,
   housePour,
   marksWords,
   offIn,
+  type PlannedCup,
   recipeAt,
+  type Round,
   roundOf,
   storyOf,
+  type Tasting,
   turnedCup,
   verdictOf,
-  type PlannedCup,
-  type Round,
-  type Tasting,
-  type Factor,
 } from '#core/tastings';
 import { capital, countWord } from '#core/units';
-import { failureOf } from '../../platform/api';
-import { now as clock } from '../../platform/clock';
-import { newId } from '../../platform/ids';
-import { useDialledIn } from '../../entities/teas/lots';
-import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import type { OpenTasting } from '#contracts/tastings';
+import type { TeaPage } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
-import { Note } from '../../ui/Note';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { CupFigures } from './CupFigures';
-import { Means } from './Means';
-import { liquorOfCup } from './cups';
 import { useSetUpTastingMutation } from '../../entities/tastings/setUpApi';
 import { useTeaQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
+import { useDialledIn } from '../../entities/teas/lots';
+import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { failureOf } from '../../platform/api';
+import { now as clock } from '../../platform/clock';
+import { newId } from '../../platform/ids';
+import { useGo } from '../../platform/useGo';
+import { Note } from '../../ui/Note';
+import { CupFigures } from './CupFigures';
+import { liquorOfCup } from './cups';
+import { Means } from './Means';
 
 /**
  * A lot on its way to right: every round's marks along the steps, what to turn next, and in the end a version with
@@ -205,7 +206,7 @@ function Again({
   number: number;
 }) {
   const { site } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const [save, { error, isLoading }] = useSetUpTastingMutation();
   const [cup, setCup] = useState(proposed);
   const [id] = useState(newId);
@@ -236,7 +237,7 @@ function Again({
       tasterIds: view.exercise.tasters.map((t) => t.id),
       at: Math.round(clock()),
     });
-    if ('data' in made) navigate(`/table/${id}`);
+    if ('data' in made) go(`/table/${id}`);
   };
   return (
     <>

@@ -1,14 +1,15 @@
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import type { TastingRow } from '#contracts/tastings';
 import { useSession } from '../../entities/people/session';
-import { dayText, clockText } from '../../ui/days';
+import { useTastingsQuery } from '../../entities/tastings/setUpApi';
+import { useBookQuery } from '../../entities/teas/api';
+import { Cup } from '../../entities/teas/Cup';
+import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useGo } from '../../platform/useGo';
+import { clockText, dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { exerciseName } from './cups';
-import { useTastingsQuery } from '../../entities/tastings/setUpApi';
-import { useBookQuery } from '../../entities/teas/api';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { Cup } from '../../entities/teas/Cup';
 
 const STAGE: Readonly<Record<TastingRow['stage'], string>> = {
   set: 'set up',
@@ -21,13 +22,13 @@ const STAGE: Readonly<Record<TastingRow['stage'], string>> = {
 /** Every tasting of the site: what is on, what waits for a sheet, what was found. */
 export function TablePage() {
   const { site, role } = useSession();
-  const navigate = useNavigate();
+  const go = useGo();
   const { data, isLoading, isError, refetch } = useTastingsQuery(site.id);
   const maySet = role !== 'trainee';
   useKeys([
-    { key: 'c', does: 'Read a colour', run: () => navigate('/table/colour') },
-    { key: 'r', does: 'Rescue a cup', run: () => navigate('/table/rescue') },
-    ...(maySet ? [{ key: 'n', does: 'Set up a tasting', run: () => navigate('/table/new') }] : []),
+    { key: 'c', does: 'Read a colour', run: () => go('/table/colour') },
+    { key: 'r', does: 'Rescue a cup', run: () => go('/table/rescue') },
+    ...(maySet ? [{ key: 'n', does: 'Set up a tasting', run: () => go('/table/new') }] : []),
   ]);
   if (isLoading)
     return (

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
+import { type Attribute, ATTRIBUTES, MARKS } from '#core/corrections';
+import { brewOfCup, expectedMarks, housePour, type LadderResult, valueText } from '#core/tastings';
 import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTES, MARKS, type Attribute } from '#core/corrections';
-import { brewOfCup, expectedMarks, valueText, housePour, type LadderResult } from '#core/tastings';
 import { useUnits } from '../../entities/people/session';
+import { Cup } from '../../entities/teas/Cup';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { liquorOfCup } from './cups';
-import { Cup } from '../../entities/teas/Cup';
 
 const WIDTH = 824;
 const [LEFT, RIGHT] = [112, 22];

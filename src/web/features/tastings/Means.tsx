@@ -1,4 +1,4 @@
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
 import { WITHIN } from '#core/tastings';
 import { numberText } from '#core/units';
 

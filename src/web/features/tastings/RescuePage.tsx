@@ -1,31 +1,32 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/teas';
+import { Link, useSearchParams } from 'react-router';
 import { colourOfBrew } from '#core/colour';
 import {
   bestRescue,
   houseTaste,
   rescued,
-  rescueTask,
-  scoreRescue,
   type RescueTask,
+  rescueTask,
   type RescueTaskKind,
+  scoreRescue,
 } from '#core/corrections';
 import { brewCup } from '#core/cup';
 import { seeded } from '#core/numeric';
 import { houseBrew, type Recipe } from '#core/recipes';
 import { cupWords, differenceWords } from '#core/taste';
 import { capital, grams, millilitres, minutesText, numberText, volumeText } from '#core/units';
-import { useUnits } from '../../entities/people/session';
+import type { Tea } from '#contracts/teas';
 import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
+import { useUnits } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { Cup } from '../../entities/teas/Cup';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Rule } from '../../ui/Rule';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { useBookQuery } from '../../entities/teas/api';
-import { Cup } from '../../entities/teas/Cup';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 
 const KINDS: readonly { value: RescueTaskKind | 'any'; text: string }[] = [
   { value: 'any', text: 'anything' },
@@ -179,7 +180,7 @@ function OneTask({
   onNext: () => void;
 }) {
   const units = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const [answer, setAnswer] = useState(0);
   const [first, setFirst] = useState<number | null>(null);
   const poured = first !== null;
@@ -197,7 +198,7 @@ function OneTask({
   };
   useKeys([
     { key: ' ', does: poured ? 'The next cup' : 'That is my answer', run: pour },
-    { key: 'Escape', does: 'To the table', run: () => navigate('/table') },
+    { key: 'Escape', does: 'To the table', run: () => go('/table') },
   ]);
   const inHand = colourOfBrew(task.brew, task.brew.time);
   const water = task.kind === 'over' || task.kind === 'extract';

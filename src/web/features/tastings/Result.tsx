@@ -1,35 +1,35 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { TeaPage } from '#contracts/teas';
-import type { OpenTasting } from '#contracts/tastings';
-import { pathOf, ROUTES } from '#contracts/routes';
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
+import type { Recipe } from '#core/recipes';
 import {
+  type Advice,
   adviceOf,
   chanceText,
+  type ChoiceResult,
   headlineOf,
+  housePour,
   howSure,
+  type LadderResult,
   recipeAt,
   resultOf,
-  valueText,
-  housePour,
-  type Advice,
-  type ChoiceResult,
-  type LadderResult,
   type Tasting,
+  valueText,
 } from '#core/tastings';
 import type { Seconds } from '#core/units';
-import type { Recipe } from '#core/recipes';
-import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import { pathOf, ROUTES } from '#contracts/routes';
+import type { OpenTasting } from '#contracts/tastings';
+import type { TeaPage } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
+import { useTeaQuery } from '../../entities/teas/api';
+import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import { clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { cupsWords, exerciseName } from './cups';
 import { Calibrated } from './Calibrated';
 import { Compared } from './Compared';
+import { cupsWords, exerciseName } from './cups';
 import { DialIn } from './DialIn';
 import { MarksChart } from './MarksChart';
-import { useTeaQuery } from '../../entities/teas/api';
-import { clockText } from '../../ui/days';
 
 type Props = { view: OpenTasting; now: Tasting };
 

@@ -1,18 +1,16 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { pathOf, ROUTES } from '#contracts/routes';
-import type { OpenTasting } from '#contracts/tastings';
+import type { ColourStrength } from '#core/fitting';
 import {
   likeForLike,
   missing,
   nextMoment,
-  validateAct,
   scheduleFor,
-  valueText,
   type Tasting,
   type TastingAct,
+  validateAct,
+  valueText,
 } from '#core/tastings';
-import type { ColourStrength } from '#core/fitting';
 import {
   celsius,
   millilitres,
@@ -21,18 +19,20 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { useNow } from '../../platform/clock';
-import { useSession, useUnits } from '../../entities/people/session';
-import { useAppDispatch } from '../../platform/store';
-import { toastShown } from '../../platform/toasts';
-import { Sheet } from '../../ui/Dialog';
-import { useKeys } from '../../ui/keys';
+import { pathOf, ROUTES } from '#contracts/routes';
+import type { OpenTasting } from '#contracts/tastings';
 import { readSolids, REFRACTOMETER } from '../../entities/brews/refractometer';
 import { signedPercent } from '../../entities/brews/strength';
+import { useSession, useUnits } from '../../entities/people/session';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { useNow } from '../../platform/clock';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
+import { clockText } from '../../ui/days';
+import { Sheet } from '../../ui/Dialog';
+import { useKeys } from '../../ui/keys';
 import { alikeWords, cupsWords, exerciseName, WAY_WORDS } from './cups';
 import { Rungs } from './Rungs';
-import { clockText } from '../../ui/days';
 
 type Props = { view: OpenTasting; now: Tasting; does: (act: TastingAct) => string };
 type Asking = 'measured' | 'spilled' | 'codes' | 'other' | 'stop' | null;

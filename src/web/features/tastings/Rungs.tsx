@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
-import type { OpenTasting } from '#contracts/tastings';
 import { tint } from '#core/colour';
-import { cupName, scheduleFor, valueText, type Tasting } from '#core/tastings';
+import { cupName, scheduleFor, type Tasting, valueText } from '#core/tastings';
 import { grams, millilitres, minutesText } from '#core/units';
+import type { OpenTasting } from '#contracts/tastings';
 import { useUnits } from '../../entities/people/session';
-import { liquorOfCup } from './cups';
 import { Cup } from '../../entities/teas/Cup';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { liquorOfCup } from './cups';
 
 const WIDTH = 824;
 const [LEFT, RIGHT] = [54, 40];

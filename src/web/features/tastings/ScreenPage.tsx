@@ -1,15 +1,16 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { SCREEN_GREYS, scoreScreen, screenPatches } from '#core/colour';
+import { Link } from 'react-router';
+import { scoreScreen, SCREEN_GREYS, screenPatches } from '#core/colour';
 import { seeded } from '#core/numeric';
 import { now } from '../../platform/clock';
 import { keepScreenCheck, screenCheck } from '../../platform/screenCheck';
+import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 
 /** Can colours be trusted on this screen? Three greys, then eight patches; passed or failed by eye. */
 export function ScreenPage() {
-  const navigate = useNavigate();
+  const go = useGo();
   const [seed] = useState(() => Math.floor(Math.random() * 1e9));
   const patches = useMemo(() => screenPatches(seeded(seed)), [seed]);
   const [before, setBefore] = useState(screenCheck);
@@ -31,7 +32,7 @@ export function ScreenPage() {
     setAnswered(true);
   };
   useKeys([
-    { key: 'Escape', does: 'Back to the table', run: () => navigate('/table') },
+    { key: 'Escape', does: 'Back to the table', run: () => go('/table') },
     ...(greys !== null && !answered
       ? patches.map((_, i) => ({
           key: String(i + 1),

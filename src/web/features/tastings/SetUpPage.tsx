@@ -1,54 +1,55 @@
 import { useMemo, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
-import type { Tea, Version } from '#contracts/teas';
-import { lotInUse, recipeFor } from '#contracts/recipeSelection';
-import type { Vessel } from '#contracts/vessels';
-import { methodFor, mostOnLeaf, siteBoiling, type Recipe } from '#core/recipes';
-import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
+import { useSearchParams } from 'react-router';
 import { ATTRIBUTES } from '#core/corrections';
-import { LOT_WORDS } from '#core/teas';
+import { methodFor, mostOnLeaf, type Recipe, siteBoiling } from '#core/recipes';
 import {
+  type Compared,
   cupName,
+  type ExerciseKind,
   EXERCISES,
+  type Factor,
   HAND_SECONDS,
+  housePour,
   ladderTimes,
   likeForLike,
   PAIR_ASKS,
+  type PairAsks,
+  type PlannedCup,
   rungs,
   scheduleFor,
   STANDARD_DOSE,
   standardPreparation,
   valueText,
-  housePour,
-  type Compared,
-  type ExerciseKind,
-  type PairAsks,
-  type PlannedCup,
-  type Factor,
 } from '#core/tastings';
+import { LOT_WORDS } from '#core/teas';
 import {
+  celsius,
   grams,
+  millilitres,
   minutesText,
   numberText,
   temperatureText,
-  celsius,
   volumeText,
-  millilitres,
 } from '#core/units';
+import { INFUSER_KINDS, type InfuserKind, INFUSERS } from '#core/vessels';
+import { lotInUse, recipeFor } from '#contracts/recipeSelection';
+import type { Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+import { useNamesQuery } from '../../entities/people/api';
+import { useSession, useUnits } from '../../entities/people/session';
+import { useSetUpTastingMutation } from '../../entities/tastings/setUpApi';
+import { useBookQuery } from '../../entities/teas/api';
+import { Cup } from '../../entities/teas/Cup';
+import { useVesselsQuery } from '../../entities/vessels/api';
 import { failureOf } from '../../platform/api';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
-import { useSession, useUnits } from '../../entities/people/session';
+import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing, Note } from '../../ui/Note';
+import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { CupFigures } from './CupFigures';
 import { cupsWords, liquorOfCup, WAY_WORDS } from './cups';
-import { useSetUpTastingMutation } from '../../entities/tastings/setUpApi';
-import { useBookQuery } from '../../entities/teas/api';
-import { useNamesQuery } from '../../entities/people/api';
-import { useVesselsQuery } from '../../entities/vessels/api';
-import { Cup } from '../../entities/teas/Cup';
 
 type Exercise = {
   readonly kind: ExerciseKind;
@@ -200,7 +201,7 @@ function SetUp({
 }) {
   const { site, personId } = useSession();
   const units = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const { data: names } = useNamesQuery(site.id);
   const [save, { isLoading: isSaving, error }] = useSetUpTastingMutation();
   const [tea, setTea] = useState(first);
@@ -279,11 +280,11 @@ function SetUp({
       tasterIds: [...tasters],
       at: Math.round(now()),
     });
-    if ('data' in made) navigate(`/table/${id}`);
+    if ('data' in made) go(`/table/${id}`);
   };
   useKeys([
     { key: 'Enter', does: 'Set it up', run: () => void set() },
-    { key: 'Escape', does: 'Back to the table', run: () => navigate('/table') },
+    { key: 'Escape', does: 'Back to the table', run: () => go('/table') },
   ]);
   const text = (v: number) => valueText(way, v, units);
   return (

@@ -1,25 +1,25 @@
 import { useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
-import type { TastingView } from '#contracts/tastings';
 import {
+  type Attribute,
   ATTRIBUTE_NAMES,
   ATTRIBUTES,
   COLOUR_STEPS,
-  type Attribute,
   type Mark,
 } from '#core/corrections';
 import { EXERCISES, foldTasting, type Sheet } from '#core/tastings';
 import { LEAF_WORDS } from '#core/teas';
 import { numberText } from '#core/units';
-import { useSession } from '../../entities/people/session';
-import { useKeys } from '../../ui/keys';
-import { Loading, Nothing, Note } from '../../ui/Note';
+import type { TastingView } from '#contracts/tastings';
 import { TasteBoard } from '../../entities/brews/TasteBoard';
+import { useSession } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { clockText } from '../../ui/days';
+import { useKeys } from '../../ui/keys';
+import { Loading, Note, Nothing } from '../../ui/Note';
 import { exerciseName } from './cups';
 import { OrderCups } from './OrderCups';
 import { useTasting } from './useTasting';
-import { useBookQuery } from '../../entities/teas/api';
-import { clockText } from '../../ui/days';
 
 /** What one taster needs, from either view: codes in order, what is out, what was kept. */
 function seatOf(view: TastingView, taster: string) {

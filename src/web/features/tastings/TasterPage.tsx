@@ -1,22 +1,23 @@
 import { useMemo } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { OpenTasting } from '#contracts/tastings';
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '#core/corrections';
+import { Link, useParams } from 'react-router';
+import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
 import { cupName, ownResult, valueText } from '#core/tastings';
 import { numberText, signedText } from '#core/units';
+import type { OpenTasting } from '#contracts/tastings';
 import { useUnits } from '../../entities/people/session';
+import { Cup } from '../../entities/teas/Cup';
+import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { exerciseName, liquorOfCup } from './cups';
 import { useFolded, useTasting } from './useTasting';
-import { Cup } from '../../entities/teas/Cup';
 
 /** One taster's own sheet beside the table's, after the reveal. */
 export function TasterPage() {
   const { id = '', taster = '' } = useParams();
   const { view, isLoading } = useTasting(id);
-  const navigate = useNavigate();
-  useKeys([{ key: 'Escape', does: 'Back to the result', run: () => navigate(`/table/${id}`) }]);
+  const go = useGo();
+  useKeys([{ key: 'Escape', does: 'Back to the result', run: () => go(`/table/${id}`) }]);
   if (isLoading)
     return (
       <main className="page">

@@ -1,9 +1,9 @@
 import { Link, Navigate, useParams } from 'react-router';
+import type { OpenTasting } from '#contracts/tastings';
 import { Loading, Nothing } from '../../ui/Note';
 import { Result } from './Result';
 import { Run } from './Run';
 import { useFolded, useTasting } from './useTasting';
-import type { OpenTasting } from '#contracts/tastings';
 
 /** One tasting: run it, or, once it is revealed, read it. A taster is taken to the sheet. */
 export function TastingPage() {

@@ -1,12 +1,12 @@
 import { colourOfBrew, type Liquor } from '#core/colour';
 import {
   brewOfCup,
-  EXERCISES,
   type Compared,
   type Exercise,
+  EXERCISES,
+  type Factor,
   type MadeOf,
   type PlannedCup,
-  type Factor,
 } from '#core/tastings';
 import { celsius, countWord, minutesText, numberText, seconds, temperatureText } from '#core/units';
 

@@ -1,14 +1,14 @@
 import { useEffect, useMemo } from 'react';
-import type { BlindTasting, OpenTasting, TastingView } from '#contracts/tastings';
 import { foldTasting, type Tasting, type TastingAct, type TastingEvent } from '#core/tastings';
+import type { BlindTasting, OpenTasting, TastingView } from '#contracts/tastings';
+import { useSession } from '../../entities/people/session';
+import { tastingsApi, useTastingQuery } from '../../entities/tastings/api';
+import { isTastingWrite, type TastingWrite } from '../../entities/tastings/writes';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
 import { queueWrite } from '../../platform/outbox/outbox';
-import { isTastingWrite, type TastingWrite } from '../../entities/tastings/writes';
-import { useSession } from '../../entities/people/session';
 import { keepHere, readHere } from '../../platform/storage';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
-import { tastingsApi, useTastingQuery } from '../../entities/tastings/api';
 
 /** Asked for so often while the stream is down, ms. */
 const POLL_MS = 3000;

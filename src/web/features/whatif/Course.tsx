@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts';
-import { tint, colourOfBrew, type ColouredBrew } from '#core/colour';
+import { type ColouredBrew, colourOfBrew, tint } from '#core/colour';
 import { CUP, newCup, quickCup } from '#core/quick';
 import { BITE_BEGINS, BITE_INTENSE } from '#core/taste';
 import { minutesText, seconds } from '#core/units';

@@ -1,10 +1,8 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { Tea, Version } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
-import { AGITATION_NAMES, type Agitation } from '#core/extraction';
-import { brewCup, outsideLimits } from '#core/cup';
+import { Link, useParams } from 'react-router';
 import { colourOfBrew } from '#core/colour';
+import { brewCup, outsideLimits } from '#core/cup';
+import { type Agitation, AGITATION_NAMES } from '#core/extraction';
 import { caffeineWords, cupWords } from '#core/taste';
 import {
   capital,
@@ -19,19 +17,22 @@ import {
   volumeText,
   withoutUnit,
 } from '#core/units';
-import { INFUSER_KINDS, INFUSERS, type InfuserKind } from '#core/vessels';
-import { useSession, useUnits } from '../../entities/people/session';
+import { INFUSER_KINDS, type InfuserKind, INFUSERS } from '#core/vessels';
+import type { Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
+import { useSession, useUnits } from '../../entities/people/session';
+import { useTeaQuery } from '../../entities/teas/api';
+import { Cup } from '../../entities/teas/Cup';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Rule } from '../../ui/Rule';
 import { TrialForm } from './TrialForm';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, type Trying } from './trying';
-import { useTeaQuery } from '../../entities/teas/api';
-import { useVesselsQuery } from '../../entities/vessels/api';
-import { Cup } from '../../entities/teas/Cup';
 
 const Course = lazy(() => import('./Course').then((m) => ({ default: m.Course })));
 /** Trying begins in the vessel nearest to this. */
@@ -96,7 +97,7 @@ type Props = { tea: Tea; house: Version; newest: number; vessels: Vessel[]; firs
 function WhatIf({ tea, house, newest, vessels, first }: Props) {
   const { site, role } = useSession();
   const units = useUnits();
-  const navigate = useNavigate();
+  const go = useGo();
   const { recipe } = house;
   const [tried, setTried] = useState<Trying>(() => houseIn(tea, recipe, first, site));
   const home = useMemo(
@@ -117,7 +118,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
     {
       key: 'Escape',
       does: 'Back to the tea',
-      run: () => (keeping ? setKeeping(false) : navigate(`/book/${tea.id}`)),
+      run: () => (keeping ? setKeeping(false) : go(`/book/${tea.id}`)),
     },
   ]);
   const ranges = rangesOf(tea.style, tried.water);
@@ -220,11 +221,9 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
             text={volumeText(tried.water as never, units.volume)}
             read={(t) => {
               const v = parseVolume(t, units.volume);
-              return v.kind === 'bad'
-                ? v
-                : v.value > tried.vessel.brim
-                  ? { kind: 'bad', why: 'Over the brim.' }
-                  : { kind: 'ok', value: v.value as number };
+              if (v.kind === 'bad') return v;
+              if (v.value > tried.vessel.brim) return { kind: 'bad', why: 'Over the brim.' };
+              return { kind: 'ok', value: v.value as number };
             }}
             onValue={(water) =>
               set({ water, leaf: Math.round(((tried.leaf * water) / tried.water) * 10) / 10 })
@@ -235,11 +234,9 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
             text={`${Math.round(tried.altitudeM)} m`}
             read={(t) => {
               const n = parseNumber(withoutUnit(t, ['m']));
-              return n.kind === 'bad'
-                ? n
-                : n.value < -400 || n.value > 5000
-                  ? { kind: 'bad', why: '−400 to 5000 m.' }
-                  : n;
+              if (n.kind === 'bad') return n;
+              if (n.value < -400 || n.value > 5000) return { kind: 'bad', why: '−400 to 5000 m.' };
+              return n;
             }}
             onValue={(altitudeM) => set({ altitudeM })}
           />

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import type { Tea } from '#contracts/teas';
 import type { Recipe } from '#core/recipes';
+import type { Tea } from '#contracts/teas';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
+import { useGo } from '../../platform/useGo';
 import { recipeTried, type Trying } from './trying';
 
 type Props = {
@@ -20,7 +20,7 @@ export function TrialForm({ tea, recipe, tried, home, newest, words, onDone }: P
     words.length ? `What if: other ${words.join(', ')}` : 'What if',
   );
   const making = useNewVersion(tea, newest);
-  const navigate = useNavigate();
+  const go = useGo();
   const save = async () => {
     if (
       await making.save({
@@ -31,7 +31,7 @@ export function TrialForm({ tea, recipe, tried, home, newest, words, onDone }: P
         settles: [],
       })
     )
-      navigate(`/book/${tea.id}`);
+      go(`/book/${tea.id}`);
   };
   return (
     <form

@@ -1,9 +1,9 @@
 import { startingRecipe } from '#core/recipes';
 import { celsius, grams, millilitres, SPOONS } from '#core/units';
-import type { Site } from '#contracts/sites';
 import { cardOf } from '#contracts/plan';
-import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } from './trying';
+import type { Site } from '#contracts/sites';
 import { sampleSite, sampleVessel } from '../../testing/samples';
+import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } from './trying';
 
 const site = sampleSite;
 const vessel = sampleVessel;

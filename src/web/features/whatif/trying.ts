@@ -1,30 +1,30 @@
-import type { Agitation } from '#core/extraction';
 import type { ColouredBrew } from '#core/colour';
+import type { Agitation } from '#core/extraction';
 import { boilingAt } from '#core/heat';
 import {
   brewingOf,
   mostOnLeaf,
   movedRecipe,
+  type Recipe,
   recipeLeaf,
   siteBoiling,
-  type Recipe,
 } from '#core/recipes';
 import { leafFor } from '#core/scaling';
-import { styleOf, type KnownTea, type StyleId } from '#core/styles';
+import { type KnownTea, type StyleId, styleOf } from '#core/styles';
 import {
+  type Celsius,
   celsius,
   grams,
   gramsPer100Ml,
   metres,
   millilitres,
   seconds,
-  type Celsius,
 } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
-import type { Tea } from '#contracts/teas';
 import { toCardInput } from '#contracts/plan';
-import type { Vessel } from '#contracts/vessels';
 import type { Site } from '#contracts/sites';
+import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 
 /** Everything that can be tried on a cup. */
 export type Trying = {

@@ -1,17 +1,17 @@
 import { createListenerMiddleware, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ErrorCode } from '#contracts/errors';
+import { api, type ApiFailure, type Call, failureOf } from '../api';
 import type { Send } from '../dispatch';
-import { api, failureOf, type ApiFailure, type Call } from '../api';
 import { allHere, dropHere, keepHere } from '../storage';
 import { toastShown } from '../toasts';
 import {
+  type Aside,
   kindOf,
+  type Maker,
   makerOf,
   nextToSend,
   pointless,
   registerWrites,
-  type Aside,
-  type Maker,
   type WaitingWrite,
   type WriteKinds,
 } from './writes';

@@ -1,9 +1,9 @@
-import { useState, type ReactNode } from 'react';
-import { pourUntil } from '#core/weighing';
+import { type ReactNode, useState } from 'react';
 import { grams, numberText } from '#core/units';
+import { pourUntil } from '#core/weighing';
 import { useKeys } from '../../ui/keys';
-import { BAUDS, hasSerial, scale, useScaleHere } from './scale';
 import { LevelMark } from '../../ui/LevelMark';
+import { BAUDS, hasSerial, scale, useScaleHere } from './scale';
 
 type Props = {
   /** Takes the weight as it stands, in grams. */

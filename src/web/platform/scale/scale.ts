@@ -1,7 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { seeded } from '#core/numeric';
+import { type Grams, grams } from '#core/units';
 import { isSteady, lineCutter, readScaleLine, simulatedScale, type Weighed } from '#core/weighing';
-import { grams, type Grams } from '#core/units';
 
 // The scale on this counter: one a page, whichever it is. Its readings are not records until somebody takes one.
 

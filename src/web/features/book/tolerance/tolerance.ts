@@ -1,7 +1,7 @@
-import { proxy, wrap, type Remote } from 'comlink';
-import type { ToleranceWorker } from './tolerance.worker';
+import { proxy, type Remote, wrap } from 'comlink';
 import type { Brewing } from '#core/cup';
 import type { Errors, Study } from '#core/tolerance';
+import type { ToleranceWorker } from './tolerance.worker';
 
 let remote: Remote<ToleranceWorker> | null = null;
 const worker = (): Remote<ToleranceWorker> => {

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import { seeded } from '#core/numeric';
-import { toleranceStudy, type Errors, type Study } from '#core/tolerance';
 import type { Brewing } from '#core/cup';
+import { seeded } from '#core/numeric';
+import { type Errors, type Study, toleranceStudy } from '#core/tolerance';
 
 let stopped = 0;
 /** Lets what was asked meanwhile be heard: a stop, above all. */

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { type Remote, wrap } from 'comlink';
 import type { PhotoWorker } from './photo.worker';
 
 let remote: Remote<PhotoWorker> | null = null;

@@ -1,13 +1,13 @@
 import { expose, transfer } from 'comlink';
 import { sampleFile } from '#core/camera';
 import {
-  findCups,
-  readPhoto,
-  snapCup,
   type CupAt,
+  findCups,
   type PhotoAsk,
   type PhotoReading,
   type Pixels,
+  readPhoto,
+  snapCup,
 } from '#core/colour';
 
 /** Pictures are worked at most so wide or high, px: more tells no more of a colour. */

@@ -1,0 +1,44 @@
+import { useMemo } from 'react';
+import { useStore } from 'react-redux';
+import { queueWrite } from '../../platform/outbox/outbox';
+import { type RootState, useAppDispatch, useAppSelector } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
+import { useSession } from '../people/session';
+import { brewsApi } from './api';
+import { barOf } from './barBrews';
+import { type BrewCommands, createBrewCommands } from './commands';
+import type { BrewWrite } from './writes';
+
+/**
+ * The commands for brews. The same object for as long as the same person is signed in: how things are (the bar, the
+ * lock) is looked up when a command runs.
+ */
+export function useBrewCommands(): BrewCommands {
+  const dispatch = useAppDispatch();
+  const session = useSession();
+  const store = useStore<RootState>();
+  return useMemo(() => {
+    const locked = () => store.getState().settings.locked || session.lockedAs !== null;
+    return createBrewCommands({
+      write: (write) => dispatch(queueWrite<BrewWrite>(write)),
+      say: (text, undo) => dispatch(toastShown({ text, undo })),
+      me: () =>
+        locked()
+          ? { id: '', name: store.getState().settings.deviceName }
+          : { id: session.personId, name: session.name },
+      locked,
+      bar: () => {
+        const state = store.getState();
+        const { data } = brewsApi.endpoints.bar.select()(state as never);
+        return barOf(data?.brews ?? [], state.outbox.waiting);
+      },
+      site: session.site,
+    });
+  }, [dispatch, store, session]);
+}
+
+/** Nobody is signed in on this tablet: the bar shows, a steep can be lifted, nothing else is done. */
+export function useLocked(): boolean {
+  const session = useSession();
+  return useAppSelector((s) => s.settings.locked) || session.lockedAs !== null;
+}

@@ -1,0 +1,83 @@
+import { BAR_SLOTS } from '#contracts/limits';
+import type { BarItem } from '../../entities/brews/status';
+import { AxisLabels } from '../../entities/brews/Tube';
+import type { BarLayout } from '../../entities/brews/useBarLayout';
+import { BrewControls, BrewDrawing } from './Column';
+import type { BrewActs } from './useBrewActs';
+
+const SHELF = 6;
+
+type ShelvesProps = {
+  shown: readonly BarItem[];
+  layout: BarLayout;
+  acts: BrewActs;
+  locked: boolean;
+  picked: number | null;
+  free: React.ReactNode;
+};
+
+/**
+ * Brews in rows of shelves; a place keeps its place, a free one shows nothing but, in the first, what waits or can be
+ * brewed again.
+ */
+export function Shelves({ shown, layout, acts, locked, picked, free: inFree }: ShelvesProps) {
+  const last = Math.max(SHELF, ...shown.map((s) => s.brew.place));
+  const places = Math.min(BAR_SLOTS, Math.max(SHELF, Math.ceil(last / SHELF) * SHELF));
+  const slots = Array.from(
+    { length: Math.ceil(places / layout.columns) * layout.columns },
+    (_, i) => shown.find((s) => s.brew.place === i + 1),
+  );
+  const free = slots.findIndex((s, i) => !s && slots.slice(i).every((x) => !x));
+  const rows = Array.from({ length: slots.length / layout.columns }, (_, r) =>
+    slots.slice(r * layout.columns, (r + 1) * layout.columns),
+  ).filter((row, r) => row.some(Boolean) || Math.floor(free / layout.columns) === r);
+  return (
+    <div
+      className="shelves"
+      style={{ ['--time' as string]: layout.time, ['--time-line' as string]: layout.timeLine }}
+    >
+      {rows.map((row, r) => (
+        <div
+          className="shelf"
+          key={r}
+          style={{ gridTemplateColumns: `44px repeat(${layout.columns}, ${layout.columnWidth})` }}
+        >
+          <AxisLabels axis={layout.axis} />
+          {row.map((s, c) =>
+            s ? (
+              <BrewDrawing key={s.brew.id} shown={s} layout={layout} />
+            ) : (
+              <div key={c} className="free" style={{ height: layout.axis.height }}>
+                {free === r * layout.columns + c && c > 0 ? inFree : null}
+              </div>
+            ),
+          )}
+          <div
+            className="pull"
+            style={{
+              top: layout.axis.pull,
+              right: 'auto',
+              width: row.reduce((n, s, c) => (s ? c + 1 : n), 0) * layout.columnPx,
+            }}
+          />
+          <div />
+          {row.map((s, c) =>
+            s ? (
+              <BrewControls
+                key={s.brew.id}
+                shown={s}
+                layout={layout}
+                acts={acts}
+
+                locked={locked}
+                picked={picked === s.brew.place}
+              />
+            ) : (
+              <div key={c} />
+            ),
+          )}
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+import { useMemo } from 'react';
+import type { BarBrew } from '../../entities/brews/barBrews';
+import type { BrewCommands } from '../../entities/brews/commands';
+import type { BarItem } from '../../entities/brews/status';
+import { useGo } from '../../platform/useGo';
+
+/** A sheet over the bar, and which brew it is about. */
+export type BarSheet =
+  | { readonly kind: 'working' | 'steps' | 'giveUp'; readonly id: string }
+  | { readonly kind: 'queue' }
+  | { readonly kind: 'scan' }
+  | null;
+
+/** What the buttons of a brew on the bar do: its commands, and the sheets and pages that open. */
+export type BrewActs = Pick<
+  BrewCommands,
+  'again' | 'alike' | 'claim' | 'close' | 'leafBack' | 'pair' | 'step' | 'steepOn'
+> & {
+  /** The one thing the brew wants next. */
+  next: (item: BarItem) => void;
+  /** Judges it as right. */
+  right: (brew: BarBrew) => void;
+  steps: (brew: BarBrew) => void;
+  giveUp: (brew: BarBrew) => void;
+  working: (brew: BarBrew) => void;
+};
+
+/** The same object for as long as the commands are, so that a brew is drawn again only for what it shows. */
+export function useBrewActs(
+  commands: BrewCommands,
+  locked: boolean,
+  onSheet: (sheet: BarSheet) => void,
+): BrewActs {
+  const go = useGo();
+  return useMemo(
+    () => ({
+      ...commands,
+      next: (item) => {
+        if (item.brew.state.kind !== 'pulled') commands.next(item);
+        else if (!locked) go(`/judge/${item.brew.id}`);
+      },
+      right: (brew) =>
+        // The correction search is not part of what the bar loads at once.
+        void import('../../entities/brews/proposal').then((m) =>
+          commands.right(brew, m.rightProposal(brew)),
+        ),
+      steps: (brew) => onSheet({ kind: 'steps', id: brew.id }),
+      giveUp: (brew) => onSheet({ kind: 'giveUp', id: brew.id }),
+      working: (brew) => onSheet({ kind: 'working', id: brew.id }),
+    }),
+    [commands, locked, go, onSheet],
+  );
+}

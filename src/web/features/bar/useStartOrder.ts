@@ -1,0 +1,43 @@
+import { methodFor } from '#core/recipes';
+import { millilitres } from '#core/units';
+import type { Order } from '#contracts/brews';
+import { lotInUse, recipeFor } from '#contracts/recipeSelection';
+import { type BarBrew, vesselsInUse } from '../../entities/brews/barBrews';
+import type { BrewCommands } from '../../entities/brews/commands';
+import { useSession } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { useGo } from '../../platform/useGo';
+
+/** Starts an order: at once where its vessel is free, else on its start card. */
+export function useStartOrder(commands: BrewCommands, brews: readonly BarBrew[]) {
+  const go = useGo();
+  const { site } = useSession();
+  const { data: book } = useBookQuery();
+  const { data: shelf } = useVesselsQuery();
+  return (order: Order): void => {
+    const tea = book?.teas.find((t) => t.id === order.teaId);
+    const vessel = shelf?.vessels.find(
+      (v) => v.id === order.vesselId && v.siteId === site.id && !v.retired,
+    );
+    const version = tea && vessel ? recipeFor(tea, methodFor(vessel))?.house : null;
+    const busy = vessel !== undefined && vesselsInUse(brews).has(vessel.id);
+    if (tea && vessel && version && !busy) {
+      const started = commands.start({
+        tea,
+        lot: lotInUse(tea),
+        version,
+        vessel,
+        water: order.water ?? millilitres(vessel.mark),
+        warmed: version.recipe.warm,
+        warming: true,
+        orderId: order.id,
+      });
+      if (started) return commands.sayStarted(started);
+    }
+    const wish = new URLSearchParams({ tea: order.teaId, order: order.id });
+    if (order.vesselId && !busy) wish.set('vessel', order.vesselId);
+    if (order.water) wish.set('water', String(order.water));
+    go(`/start?${wish}`);
+  };
+}
