@@ -8,7 +8,7 @@ export default defineConfig({
     react(),
     tailwind(),
     VitePWA({
-      // Registered by app/offline.ts, which asks before a newer version is taken up.
+      // Registered by platform/serviceWorker.ts, which asks before a newer version is taken up.
       injectRegister: null,
       registerType: 'prompt',
       manifest: {

@@ -1,28 +1,17 @@
-// Builds the page (Vite), the server and the threads that help it (a file each; what loads files of its own stays
-// outside).
+// Builds the page (Vite), the server and the threads that help it (a file each).
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { build as bundle } from 'esbuild';
 import { build } from 'vite';
 import { BAR_ROUTE_BYTES, barRoute } from './lib/bundle.mjs';
+import { serverBundle } from './lib/serverBundle.mjs';
 
 await build({ logLevel: 'warn' });
 await bundle({
   entryPoints: ['src/server/main.ts', 'src/server/worker.ts', 'src/server/newPassphrase.ts'],
   outdir: 'dist/server',
-  outExtension: { '.js': '.mjs' },
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  minify: false,
-  sourcemap: false,
-  logLevel: 'warning',
-  external: ['@node-rs/argon2', 'pdfkit', 'piscina', 'sharp'],
-  banner: {
-    js: "import { createRequire as __cr } from 'node:module'; const require = __cr(import.meta.url);",
-  },
+  ...serverBundle,
 });
 
 // Packed here, once; the server only hands them out. Fonts and pictures are packed already.
