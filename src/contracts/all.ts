@@ -3,15 +3,16 @@ import type { Endpoint } from './endpoint';
 import * as exchange from './exchange';
 import * as fits from './fits';
 import * as history from './history';
-import * as instruments from './kettles';
+import * as kettles from './kettles';
 import * as live from './live';
+import * as log from './log';
 import * as people from './people';
-import * as print from './prints';
+import * as prints from './prints';
 import * as shop from './shop';
-import * as house from './sites';
+import * as sites from './sites';
 import * as tastings from './tastings';
-import * as book from './teas';
-import * as shelf from './vessels';
+import * as teas from './teas';
+import * as vessels from './vessels';
 
 const isEndpoint = (v: unknown): v is Endpoint =>
   typeof v === 'object' && v !== null && 'path' in v && 'access' in v;
@@ -19,17 +20,18 @@ const isEndpoint = (v: unknown): v is Endpoint =>
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
   [
-    book,
+    teas,
     brews,
     exchange,
     fits,
     history,
-    house,
-    instruments,
+    sites,
+    kettles,
     live,
+    log,
     people,
-    print,
-    shelf,
+    prints,
+    vessels,
     shop,
     tastings,
   ]

@@ -19,7 +19,8 @@ import {
   temperatureText,
 } from '#core/units';
 import { cupsOf } from './cups';
-import type { Exercise, Tasting } from './exercise';
+import type { Exercise } from './exercise';
+import type { Tasting } from './fold';
 import { housePour, type PlannedCup } from './schedule';
 
 /** A mean mark within this of right is right (common practice of this exercise, from memory). */

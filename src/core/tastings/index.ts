@@ -42,27 +42,16 @@ export {
 export {
   EXERCISE_KINDS,
   EXERCISES,
-  missing,
-  nextMoment,
   PAIR_ASKS,
-  validateAct,
   scheduleFor,
   setUp,
-  foldTasting,
-  type CupState,
   type Exercise,
   type ExerciseAsk,
   type ExerciseKind,
   type PairAsks,
-  type Refusal,
-  type Sheet,
-  type Stage,
   type Taster,
-  type TasterState,
-  type Tasting,
-  type TastingAct,
-  type TastingEvent,
 } from './exercise';
+export { CUP_COUNTS, cupsFor, USUAL_CUP_COUNT, type CupWish } from './cupRules';
 export { realCups, type RealCup } from './real';
 export {
   resultOf,
@@ -101,3 +90,7 @@ export {
   type Advice,
   type TastingUnits,
 } from './words';
+export { foldTasting, type CupState, type Stage, type TasterState, type Tasting } from './fold';
+export { validateAct, type Refusal } from './acts';
+export { missing, nextMoment } from './moments';
+export { type Sheet, type TastingAct, type TastingEvent } from './events';

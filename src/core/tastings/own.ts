@@ -1,7 +1,9 @@
 import { mean } from 'simple-statistics';
 import { type Attribute, ATTRIBUTE_NAMES } from '#core/corrections';
 import { MARK } from '#core/taste';
-import { type Exercise, EXERCISES, type Sheet, type Tasting } from './exercise';
+import type { Sheet } from './events';
+import { type Exercise, EXERCISES } from './exercise';
+import type { Tasting } from './fold';
 import { type Ordering, orderingOf } from './ordering';
 import { type RealCup, realCups } from './real';
 import { type Against, tasterAgainst } from './taster';

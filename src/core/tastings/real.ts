@@ -1,4 +1,5 @@
-import type { Exercise, Tasting } from './exercise';
+import type { Exercise } from './exercise';
+import type { Tasting } from './fold';
 import type { PlannedCup } from './schedule';
 
 /** A cup as it was really made: what differs, in its own unit; the time from its own water. */

@@ -10,7 +10,8 @@ import {
   tastersNeeded,
 } from './binomial';
 import { calibrationOf, type CalibrationResult, cupsOf, type CupsResult } from './cups';
-import { type Exercise, EXERCISES, type Tasting } from './exercise';
+import { type Exercise, EXERCISES } from './exercise';
+import type { Tasting } from './fold';
 import { type Effect, oddsOf } from './odds';
 import { type Ordering, orderingOf } from './ordering';
 import { type Agreement, agreementOf } from './panel';

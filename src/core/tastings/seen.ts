@@ -1,6 +1,7 @@
 import { FIT_SCORES, type Seen } from '#core/fitting';
 import { brewOfCup, type MadeOf } from './brew';
-import type { Exercise, Tasting } from './exercise';
+import type { Exercise } from './exercise';
+import type { Tasting } from './fold';
 import { realCups } from './real';
 
 /**

@@ -6,19 +6,21 @@ import { type Random, seeded } from '#core/numeric';
 import { METHODS, type Recipe, startingRecipe, weighingOf } from '#core/recipes';
 import { FIRST_VOCABULARY } from '#core/teas';
 import { celsius, grams, millilitres, seconds, SPOONS } from '#core/units';
-import { VERDICT_FILTERS } from '#contracts/brews';
+import { VERDICT_FILTERS } from '#contracts/log';
 import type { Site } from '#contracts/sites';
 import type { Tea, Version } from '#contracts/teas';
 import { inTransaction } from '../db/inTransaction';
 import { type Db, MIGRATIONS_TABLE, type Tx } from '../db/pool';
-import * as t from '../db/schema/index';
+import * as t from '../db/schema';
 import { fits } from '../features/fits';
 import { hashSecret } from '../features/people';
 import { workHere } from '../work/here';
 import { type Cast, pastBrews, type Stage } from './brews';
-import { PEOPLE, SITES, TEAS, VESSELS } from './house';
+import { PEOPLE, SITES } from './house';
 import { KETTLES, paperOf, PAPERS, SCOOPS } from './papers';
 import { pastTastings } from './tastings';
+import { TEAS } from './teas';
+import { VESSELS } from './vessels';
 
 export type SignIn = {
   readonly name: string;

@@ -1,31 +1,28 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { addBrewEvent, addOrder, changeOrder, getBar, getBrew, startBrew } from '#contracts/brews';
 import {
-  addBrewEvent,
-  addOrder,
-  changeOrder,
   dropBrewPhoto,
   exportBrews,
-  getBar,
-  getBrew,
   getBrewPhoto,
   getCorrections,
   getPulls,
   getTrends,
   listBrews,
   setBrewPhoto,
-  startBrew,
-} from '#contracts/brews';
+} from '#contracts/log';
 import type { Deps } from '../../deps';
 import { AppError } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';
 import { mayRead, siteRead } from '../../http/sites';
 import type { LiveHub } from '../live';
-import { correctionsOf, countsOf, exported, logCounts, logPage, trendsOf } from './log';
+import { exported } from './export';
+import { countsOf, logCounts, logPage } from './log';
 import { queueing } from './orders';
 import { brewPictures } from './photo';
 import { brewers } from './queries';
 import { createBrewService } from './service';
+import { correctionsOf, trendsOf } from './trends';
 
 /** A whole log is read out for so many at once. */
 const MOST_EXPORTS = 3;

@@ -2,10 +2,11 @@ import type { z } from 'zod';
 import type { PlannedChange, Preview, previewImport } from '#contracts/exchange';
 import { readCells } from './cells';
 import { planJson, type Planned } from './fromJson';
-import { missingColumns, planTable, tableOf } from './fromTable';
 import { differing } from './records';
 import type { Here } from './snapshot';
 import type { Step } from './steps';
+import { missingColumns, tableOf } from './table/columns';
+import { planTable } from './table/fromTable';
 
 /** A file as it was sent, with the answers given so far. */
 export type Given = z.infer<typeof previewImport.body>;

@@ -1,14 +1,7 @@
 import type { z } from 'zod';
-import type {
-  Bar,
-  getBrew,
-  getPulls,
-  getTrends,
-  listBrews,
-  LogQuery,
-  Trends,
-} from '#contracts/brews';
+import type { Bar, getBrew } from '#contracts/brews';
 import type { ResponseOf } from '#contracts/endpoint';
+import type { getPulls, getTrends, listBrews, LogQuery, Trends } from '#contracts/log';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 

@@ -1,5 +1,5 @@
-import type { getCorrections } from '#contracts/brews';
 import type { ResponseOf } from '#contracts/endpoint';
+import type { getCorrections } from '#contracts/log';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 

@@ -1,37 +1,21 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { ATTRIBUTES, predict } from '#core/corrections';
+import { ATTRIBUTES } from '#core/corrections';
 import { brewCup } from '#core/cup';
-import {
-  FIT_SCORES,
-  type FitScore,
-  FITTED,
-  fittedName,
-  learntWords,
-  teachMore,
-} from '#core/fitting';
-import { houseBrew, type Recipe } from '#core/recipes';
+import { FIT_SCORES, type FitScore } from '#core/fitting';
+import { houseBrew } from '#core/recipes';
 import { differenceWords } from '#core/taste';
-import { capital, celsius, countWord, minutesText, numberText, temperatureText } from '#core/units';
-import type { FitCup, KeptFit, TeaFitPage } from '#contracts/fits';
-import type { Tea } from '#contracts/teas';
-import { signedPercent } from '../../entities/brews/strength';
+import { capital, countWord, numberText } from '#core/units';
 import { useFitQuery } from '../../entities/fits/api';
-import { useMoveFitMutation } from '../../entities/fits/api';
-import { useUseFitMutation } from '../../entities/fits/api';
-import { useSession, useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
-import { Cup } from '../../entities/teas/Cup';
-import { houseLiquorOf } from '../../entities/teas/liquor';
 import { failureOf } from '../../platform/api';
-import { newId } from '../../platform/ids';
-import { useAppDispatch } from '../../platform/store';
-import { toastShown } from '../../platform/toasts';
 import { useGo } from '../../platform/useGo';
-import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { Loading, Nothing } from '../../ui/Note';
 import { FitChart, offRecipe } from './FitChart';
+import { Cups } from './FitCups';
+import type { FitProps } from './fitProps';
+import { Learnt } from './Learnt';
 
 /** A tea fitted to this house: its cups, what they teach, before and after; used or set aside. */
 export function FitPage() {
@@ -80,15 +64,7 @@ export function FitPage() {
   );
 }
 
-type Props = {
-  tea: Tea;
-  recipe: Recipe;
-  page: TeaFitPage;
-  without: readonly string[];
-  busy: boolean;
-  onLeave: (cup: string) => void;
-};
-function Fitting({ tea, recipe, page, without, busy, onLeave }: Props) {
+function Fitting({ tea, recipe, page, without, busy, onLeave }: FitProps) {
   const [score, setScore] = useState<FitScore>('bitterness');
   const { fit, cups } = page;
   const used = cups.filter((c) => !c.left).length;
@@ -172,258 +148,5 @@ function Fitting({ tea, recipe, page, without, busy, onLeave }: Props) {
         <Learnt tea={tea} recipe={recipe} page={page} without={without} used={used} />
       </section>
     </main>
-  );
-}
-
-function Cups({
-  cups,
-  recipe,
-  onLeave,
-}: {
-  cups: readonly FitCup[];
-  recipe: Recipe;
-  onLeave: (cup: string) => void;
-}) {
-  const units = useUnits();
-  if (cups.length === 0) return null;
-  return (
-    <div className="wide-table" tabIndex={0} role="group" aria-label="Cups">
-      <table className="grid-table plain fit-cups">
-        <caption className="sr-only">Cups it is fitted to</caption>
-        <thead>
-          <tr>
-            <th className="l">cup</th>
-            <th>g/100 ml</th>
-            <th>heat</th>
-            <th>time</th>
-            {FIT_SCORES.map((s) => (
-              <th key={s}>{ATTRIBUTES[s].label.toLowerCase()}</th>
-            ))}
-            <th>measured</th>
-            <th aria-label="Used" />
-          </tr>
-        </thead>
-        <tbody>
-          {cups.map((c) => (
-            <tr key={c.id} className={c.left ? 'out' : ''}>
-              <td className="l">
-                {c.words}
-                <span className="small">
-                  {' '}
-                  {dayText(c.at)}
-                  {c.n > 1 ? `, ${c.n} tasters` : ''}
-                </span>
-              </td>
-              <td className={offRecipe(c, recipe) ? 'font-bold' : ''}>
-                {numberText((c.grams / c.water) * 100, 2)}
-              </td>
-              <td>{temperatureText(celsius(c.celsius), units.temperature)}</td>
-              <td>{minutesText(c.seconds)}</td>
-              {FIT_SCORES.map((s) => (
-                <td key={s}>{c.scores[s] === undefined ? '' : numberText(c.scores[s])}</td>
-              ))}
-              <td>
-                {[
-                  c.solids === null ? null : `${numberText(c.solids / 10, 2)} %`,
-                  c.colour === null ? null : `${signedPercent(c.colour)} colour`,
-                ]
-                  .filter(Boolean)
-                  .join(', ')}
-              </td>
-              <td>
-                <button
-                  type="button"
-                  className="btn slim quiet"
-                  aria-pressed={c.left}
-                  onClick={() => onLeave(c.id)}
-                >
-                  {c.left ? 'Use' : 'Leave out'}
-                </button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-function Learnt({
-  tea,
-  recipe,
-  page,
-  without,
-  used,
-}: Pick<Props, 'tea' | 'recipe' | 'page' | 'without'> & { used: number }) {
-  const { role } = useSession();
-  const dispatch = useAppDispatch();
-  const [use, using] = useUseFitMutation();
-  const [move, moving] = useMoveFitMutation();
-  const { fit, kept } = page;
-  const inUse = kept.find((k) => k.state === 'inUse');
-  const same =
-    inUse &&
-    fit.kind === 'fitted' &&
-    FITTED.every((f) => Math.abs(inUse.fit.multipliers[f] - fit.multipliers[f]) < 0.005);
-  const said = (text: string) => dispatch(toastShown({ text }));
-  const failure = using.error ?? moving.error;
-  const busy = using.isLoading || moving.isLoading;
-  const changed =
-    fit.kind === 'fitted'
-      ? FIT_SCORES.map(
-          (s) =>
-            [
-              s,
-              page.right[s],
-              predict(houseBrew({ style: tea.style, fitted: fit.multipliers }, recipe))[s],
-            ] as const,
-        )
-      : [];
-  return (
-    <>
-      <h2>What was learnt</h2>
-      {fit.kind === 'fitted' ? (
-        <>
-          <dl className="learnt">
-            {FITTED.map((f) => (
-              <div key={f} className={fit.learnt[f] < 0.5 ? 'faint' : ''}>
-                <dt>{fittedName(f)}</dt>
-                <dd>
-                  <b>× {numberText(fit.multipliers[f], 2)}</b>
-                </dd>
-                <dd className="share">
-                  <span role="img" aria-label={`${Math.round(fit.learnt[f] * 100)} % learnt`}>
-                    <i style={{ width: `${fit.learnt[f] * 100}%` }} />
-                  </span>{' '}
-                  {Math.round(fit.learnt[f] * 100)} %
-                </dd>
-                <dd className="small">
-                  {learntWords(fit.multipliers[f], fit.learnt[f], fit.sd[f])}
-                </dd>
-              </div>
-            ))}
-          </dl>
-          <div className="fit-cups-pair">
-            <span>
-              <Cup size={64} liquor={houseLiquorOf({ style: tea.style, fitted: null }, recipe)} />
-              before
-            </span>
-            <span>
-              <Cup
-                size={64}
-                liquor={houseLiquorOf({ style: tea.style, fitted: fit.multipliers }, recipe)}
-              />
-              after
-            </span>
-            <p className="small">
-              The house cup:{' '}
-              {changed
-                .map(
-                  ([s, from, to]) =>
-                    `${ATTRIBUTES[s].label.toLowerCase()} ${numberText(from)} to ${numberText(to)}`,
-                )
-                .join(', ')}
-              . Scatter left {numberText(fit.rmse, 2)}; about 1 is a taster’s own.
-            </p>
-          </div>
-          {fit.rmse > 1.6 && (
-            <Note bad>
-              These cups differ more among themselves than tasting does: leave out what was not made
-              as written, or taste again.
-            </Note>
-          )}
-          {teachMore(fit.learnt) && <p className="mt-2">{teachMore(fit.learnt)}</p>}
-        </>
-      ) : (
-        <p>A ladder at the table is the quickest: four cups along the steep, everybody’s marks.</p>
-      )}
-      {inUse && (
-        <p className="mt-3" data-testid="in-use">
-          <b>{same ? 'This fit is in use' : 'A fit is in use'}</b>, from {inUse.fit.cups} cups,
-          taken by {inUse.by.name}, {dayText(inUse.at)}. Cards, bars and corrections of this tea
-          rest on it.
-        </p>
-      )}
-      {failure && <Note bad>{failureOf(failure).message}</Note>}
-      {kept.length > 0 && role === 'lead' && (
-        <details className="mt-3">
-          <summary>Fits taken, {kept.length}</summary>
-          <ul className="kept-fits">
-            {kept.map((k: KeptFit) => (
-              <li key={k.id}>
-                <span>
-                  {dayText(k.at)}, {k.by.name}, {k.fit.cups} cups
-                  <br />
-                  <span className="small">
-                    {FITTED.map((f) => `× ${numberText(k.fit.multipliers[f], 2)}`).join('  ')}
-                  </span>
-                </span>
-                {k.state === 'inUse' ? (
-                  <b>in use</b>
-                ) : (
-                  <button
-                    type="button"
-                    className="btn slim"
-                    disabled={busy}
-                    onClick={() =>
-                      void move({ id: k.id, body: { to: 'inUse' } })
-                        .unwrap()
-                        .then(
-                          () => said(`${tea.name} rests on the fit of ${dayText(k.at)}.`),
-                          () => undefined,
-                        )
-                    }
-                  >
-                    Use it again
-                  </button>
-                )}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      <div className="foot">
-        {role === 'lead' && fit.kind === 'fitted' && !same && (
-          <button
-            type="button"
-            className="btn go"
-            disabled={busy}
-            onClick={() =>
-              void use({
-                id: tea.id,
-                body: { id: newId(), ...(without.length ? { without: without.join(',') } : {}) },
-              })
-                .unwrap()
-                .then(
-                  () => said(`${tea.name} is fitted to this house, by ${countWord(used)} cups.`),
-                  () => undefined,
-                )
-            }
-          >
-            Use from now on
-          </button>
-        )}
-        {role === 'lead' && inUse && (
-          <button
-            type="button"
-            className="btn"
-            disabled={busy}
-            onClick={() =>
-              void move({ id: inUse.id, body: { to: 'aside' } })
-                .unwrap()
-                .then(
-                  () => said(`The fit of ${tea.name} is set aside: its style again.`),
-                  () => undefined,
-                )
-            }
-          >
-            Set aside
-          </button>
-        )}
-        <Link className="btn quiet" to={`/table/new?tea=${tea.id}`}>
-          Taste more cups
-        </Link>
-      </div>
-    </>
   );
 }

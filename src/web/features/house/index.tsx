@@ -2,7 +2,9 @@ import { lazy } from 'react';
 import type { RouteObject } from 'react-router';
 
 const HousePage = lazy(() => import('./Page').then((m) => ({ default: m.HousePage })));
-const ExchangePage = lazy(() => import('./Exchange').then((m) => ({ default: m.ExchangePage })));
+const ExchangePage = lazy(() =>
+  import('./exchange/ExchangePage').then((m) => ({ default: m.ExchangePage })),
+);
 
 export const houseRoutes: RouteObject[] = [
   { path: '/house', element: <HousePage /> },

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { tint } from '#core/colour';
 import { thinned } from '#core/trends';
 import { numberText } from '#core/units';
-import type { Measure, TrendPoint, Trends } from '#contracts/brews';
+import type { Measure, TrendPoint, Trends } from '#contracts/log';
 import { useBookQuery } from '../../entities/teas/api';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { dayText } from '../../ui/days';

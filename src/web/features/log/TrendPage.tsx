@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Drift, errorText, type GroupRow } from '#core/trends';
-import type { Measure, Trends } from '#contracts/brews';
+import type { Measure, Trends } from '#contracts/log';
 import { useTrendsQuery } from '../../entities/brews/api';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';

@@ -1,5 +1,5 @@
 import { useSearchParams } from 'react-router';
-import type { LogFilters } from '#contracts/brews';
+import type { LogFilters } from '#contracts/log';
 
 // The filters live in the address, so that a view can be sent to somebody, gone back to, and exported.
 

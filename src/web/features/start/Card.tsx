@@ -4,28 +4,19 @@ import {
   brewingOf,
   type Card,
   type CardFault,
-  handlingWords,
-  leewayWords,
-  type Recipe,
-  roundingWords,
   spoonsText,
   workingOf,
 } from '#core/recipes';
 import { LOT_WORDS } from '#core/teas';
 import {
-  celsius,
   degrees,
   type Millilitres,
   minutesText,
   numberText,
-  SPOONS,
   temperatureText,
-  volumeParts,
   volumeText,
 } from '#core/units';
-import { leafActWords } from '#core/vessels';
 import { cardFaultWords, toCardInput } from '#contracts/plan';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { CupForecast } from '../../entities/brews/CupForecast';
@@ -37,6 +28,8 @@ import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
 import { Note } from '../../ui/Note';
+import { Cautions, ForWhom, Spoons, WaterLine } from './CardParts';
+import { handsWords, HeatWords } from './HeatWords';
 
 type Props = {
   tea: Tea;
@@ -317,180 +310,5 @@ export function PourCard({
         )}
       </Sheet>
     </section>
-  );
-}
-
-/** For whom it waits: a table, a name, or nothing. */
-function ForWhom({ vessel, onAdd }: { vessel: string; onAdd: (forWhom: string) => void }) {
-  const [typed, setTyped] = useState('');
-  return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        onAdd(typed.trim());
-      }}
-    >
-      <p>It waits in the queue, for the {vessel}.</p>
-      <div className="field-row mt-3">
-        <label htmlFor="for-whom">For whom</label>
-        <div className="with-unit">
-          <input
-            id="for-whom"
-            className="box"
-            maxLength={60}
-            value={typed}
-            placeholder="Window table, two"
-            autoFocus
-            onChange={(e) => setTyped(e.target.value)}
-          />
-          <button type="submit" className="btn go">
-            Put it in the queue
-          </button>
-        </div>
-      </div>
-    </form>
-  );
-}
-
-function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | null }) {
-  if (card.bags)
-    return (
-      <p>
-        {bagsText(card.bags)}
-        <em>of {numberText(card.leaf / card.bags, 2)} g each</em>
-      </p>
-    );
-  if (!card.spoons || !measureOf(tea, lot).weighing)
-    return (
-      <p>
-        by the scale<em>no spoon of this tea weighed yet</em>
-      </p>
-    );
-  const { total, perSpoon, error, spoon } = card.spoons;
-  const other =
-    spoon.id === SPOONS.metricTablespoon.id
-      ? 'Tablespoon, not teaspoon.'
-      : spoon.id === SPOONS.metricTeaspoon.id
-        ? 'Teaspoon, not tablespoon.'
-        : '';
-  return (
-    <p>
-      {spoonsText(card.spoons)}
-      <em>
-        of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}
-        {numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}
-      </em>
-    </p>
-  );
-}
-
-function WaterLine({ water, card, vessel }: { water: Millilitres; card: Card; vessel: Vessel }) {
-  const units = useUnits();
-  const v = volumeParts(water, units.volume);
-  const where =
-    Math.abs(water - vessel.mark) < 0.5
-      ? 'to the mark'
-      : water > vessel.mark
-        ? 'over the mark'
-        : 'under the mark';
-  return (
-    <>
-      <span className="mid">
-        {v.figure}
-        <span className="u">{v.unit}</span>
-      </span>
-      <p>
-        {where}
-        <em>
-          {volumeText(card.liquor, units.volume)} pours off; brim at{' '}
-          {volumeText(vessel.brim, units.volume)}
-        </em>
-      </p>
-    </>
-  );
-}
-
-function HeatWords({ card }: { card: Card }) {
-  const units = useUnits();
-  const { heat } = card;
-  const t = (c: number) => temperatureText(celsius(c), units.temperature);
-  if (heat.kind === 'outOfReach') {
-    return card.prewarmNeeded ? (
-      <p>
-        <b>Warm the vessel first</b>
-        <em>
-          cold, it would take {t(heat.kettleSetting)}; water boils at {t(card.boiling)} here
-        </em>
-      </p>
-    ) : (
-      <p>
-        <b>Straight off the boil</b>
-        <em>
-          out of reach here by {numberText(heat.short, 0)} °C: water boils at {t(card.boiling)}.
-          Give it longer
-        </em>
-      </p>
-    );
-  }
-  const { splash, wait } = heat;
-  const cold =
-    splash && splash.cold > 4
-      ? `or boiling onto ${volumeText(splash.cold as never, units.volume)} cold`
-      : null;
-  const off = wait && wait > 20 && wait < 3600 ? `${minutesText(wait)} off the boil` : null;
-  return (
-    <p>
-      Kettle to {t(heat.kettleSetting)}, {card.warmed ? 'vessel warmed' : 'vessel cold'}
-      <em>{[cold, off].filter(Boolean).join(', or ') || 'just boiled'}</em>
-    </p>
-  );
-}
-
-function handsWords(recipe: Recipe, vessel: Vessel): string {
-  const pull = leafActWords(vessel, recipe.handling.root).sentence;
-  const again = recipe.later.length
-    ? `Then again: ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.`
-    : '';
-  return [
-    vessel.lid ? (recipe.lid ? 'Lid on.' : 'Lid off.') : '',
-    pull,
-    ...handlingWords({ ...recipe, later: [] }),
-    again,
-    recipe.note,
-    leewayWords(recipe),
-  ]
-    .filter(Boolean)
-    .join(' ');
-}
-
-function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {
-  const { site } = useSession();
-  return (
-    <div className="cautions">
-      {tea.allergens && (
-        <p>
-          <b className="strong">Allergens:</b> {tea.allergens}.
-        </p>
-      )}
-      {card.cautions.includes('crowded') && (
-        <p>
-          <b>Crowded:</b> opened leaf fills {numberText(card.crowding ?? 0)} of the{' '}
-          {vessel.infuser === 'ball' ? 'ball' : 'basket'}: slower and paler.
-        </p>
-      )}
-      {card.cautions.includes('coolGlass') && (
-        <p>
-          <b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.
-        </p>
-      )}
-      {site.water.hardness === 'hard' && !site.water.filtered && (
-        <p>
-          <b>Hard water</b> mutes aroma and dulls colour: filter it.
-        </p>
-      )}
-      <p>
-        Boiling water and steam scald; a hot basket goes on a saucer. {tea.cautions} {tea.note}
-      </p>
-    </div>
   );
 }

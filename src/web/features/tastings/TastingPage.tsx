@@ -1,8 +1,8 @@
 import { Link, Navigate, useParams } from 'react-router';
 import type { OpenTasting } from '#contracts/tastings';
 import { Loading, Nothing } from '../../ui/Note';
-import { Result } from './Result';
-import { Run } from './Run';
+import { Result } from './result/Result';
+import { Run } from './run/Run';
 import { useFolded, useTasting } from './useTasting';
 
 /** One tasting: run it, or, once it is revealed, read it. A taster is taken to the sheet. */

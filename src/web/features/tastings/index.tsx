@@ -2,13 +2,15 @@ import { lazy } from 'react';
 import type { RouteObject } from 'react-router';
 
 const TablePage = lazy(() => import('./ListPage').then((m) => ({ default: m.TablePage })));
-const SetUpPage = lazy(() => import('./SetUpPage').then((m) => ({ default: m.SetUpPage })));
-const ColourPage = lazy(() => import('./ColourPage').then((m) => ({ default: m.ColourPage })));
+const SetUpPage = lazy(() => import('./setUp/SetUpPage').then((m) => ({ default: m.SetUpPage })));
+const ColourPage = lazy(() =>
+  import('./colour/ColourPage').then((m) => ({ default: m.ColourPage })),
+);
 const ScreenPage = lazy(() => import('./ScreenPage').then((m) => ({ default: m.ScreenPage })));
 const RescuePage = lazy(() => import('./RescuePage').then((m) => ({ default: m.RescuePage })));
 const TastingPage = lazy(() => import('./TastingPage').then((m) => ({ default: m.TastingPage })));
 const TasterPage = lazy(() => import('./TasterPage').then((m) => ({ default: m.TasterPage })));
-const TastePage = lazy(() => import('./TastePage').then((m) => ({ default: m.TastePage })));
+const TastePage = lazy(() => import('./sheet/TastePage').then((m) => ({ default: m.TastePage })));
 
 export const tastingsRoutes: RouteObject[] = [
   { path: '/table', element: <TablePage /> },

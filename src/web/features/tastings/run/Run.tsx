@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { ColourStrength } from '#core/fitting';
 import {
   likeForLike,
   missing,
@@ -11,32 +10,25 @@ import {
   validateAct,
   valueText,
 } from '#core/tastings';
-import {
-  celsius,
-  millilitres,
-  minutesText,
-  numberText,
-  temperatureText,
-  volumeText,
-} from '#core/units';
+import { celsius, minutesText, numberText, temperatureText } from '#core/units';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
-import { readSolids, REFRACTOMETER } from '../../entities/brews/refractometer';
-import { signedPercent } from '../../entities/brews/strength';
-import { useSession, useUnits } from '../../entities/people/session';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { useNow } from '../../platform/clock';
-import { useAppDispatch } from '../../platform/store';
-import { toastShown } from '../../platform/toasts';
-import { clockText } from '../../ui/days';
-import { Sheet } from '../../ui/Dialog';
-import { useKeys } from '../../ui/keys';
-import { alikeWords, cupsWords, exerciseName, WAY_WORDS } from './cups';
-import { Rungs } from './Rungs';
+import { useSession, useUnits } from '../../../entities/people/session';
+import { predictionBasis } from '../../../entities/teas/predictionBasis';
+import { useNow } from '../../../platform/clock';
+import { useAppDispatch } from '../../../platform/store';
+import { toastShown } from '../../../platform/toasts';
+import { clockText } from '../../../ui/days';
+import { Sheet } from '../../../ui/Dialog';
+import { useKeys } from '../../../ui/keys';
+import { alikeWords, cupsWords, exerciseName, WAY_WORDS } from '../cups';
+import { Rungs } from '../Rungs';
+import { Measured } from './Measured';
+import { Mixed, Spilled } from './mishaps';
+import { WeighedRow } from './weighed';
 
 type Props = { view: OpenTasting; now: Tasting; does: (act: TastingAct) => string };
 type Asking = 'measured' | 'spilled' | 'codes' | 'other' | 'stop' | null;
-const SPILLS = ['spilled', 'over-steeped by a slip', 'wrong leaf', 'leaf in the cup'];
 
 /** The table while it is brewed and tasted: one big clock, every cup, who has handed in. */
 export function Run({ view, now, does }: Props) {
@@ -455,196 +447,5 @@ export function Run({ view, now, does }: Props) {
         </div>
       </Sheet>
     </main>
-  );
-}
-
-type WeighedProps = {
-  code: string;
-  heat: string | null;
-  c: Tasting['cups'][number];
-  at: string;
-  volume: ReturnType<typeof useUnits>['volume'];
-  onWeigh: (grams: number, water: number) => void;
-};
-/** What the scale said of one cup; kept when the field is left. */
-function WeighedRow({ code, heat, c, at, volume, onWeigh }: WeighedProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const done = () => {
-    const g = Number((typed ?? '').replace(',', '.'));
-    if (typed !== null && g >= 0.1 && g <= 200 && g !== c.grams) onWeigh(g, c.water);
-    setTyped(null);
-  };
-  const steeped = c.poured !== null && c.pulled !== null ? (c.pulled - c.poured) / 1000 : null;
-  return (
-    <tr className={c.excluded ? 'out' : ''}>
-      <td className="l">
-        <b>{code}</b>
-      </td>
-      <td>
-        <input
-          className="weigh"
-          aria-label={`${code}, leaf in grams`}
-          inputMode="decimal"
-          value={typed ?? String(c.grams)}
-          onChange={(e) => setTyped(e.target.value)}
-          onBlur={done}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter') e.currentTarget.blur();
-          }}
-        />{' '}
-        g
-      </td>
-      <td>{volumeText(millilitres(c.water), volume)}</td>
-      {heat && <td>{heat}</td>}
-      <td>{at}</td>
-      <td>{c.excluded ?? (steeped === null ? '' : minutesText(steeped))}</td>
-    </tr>
-  );
-}
-
-function Spilled({
-  codes,
-  onOut,
-}: {
-  codes: readonly { cup: number; code: string; out: string | null }[];
-  onOut: (cup: number, reason: string) => void;
-}) {
-  const [cup, setCup] = useState<number | null>(null);
-  return (
-    <div className="grid gap-4">
-      <div className="toggles" role="group" aria-label="Cup">
-        {codes
-          .filter((c) => c.out === null)
-          .map((c) => (
-            <button
-              type="button"
-              key={c.cup}
-              className="toggle"
-              aria-pressed={cup === c.cup}
-              onClick={() => setCup(c.cup)}
-            >
-              {c.code}
-            </button>
-          ))}
-      </div>
-      <p>It is left out of the result, and the result says so.</p>
-      <div className="flex flex-wrap gap-2">
-        {SPILLS.map((r) => (
-          <button
-            type="button"
-            key={r}
-            className="btn"
-            disabled={cup === null}
-            onClick={() => cup !== null && onOut(cup, r)}
-          >
-            {r}
-          </button>
-        ))}
-      </div>
-    </div>
-  );
-}
-/** Refractometer and colour of the cups that are poured off: what a tea is fitted by, beside the marks. */
-function Measured({
-  id,
-  cups,
-  onSolids,
-}: {
-  id: string;
-  cups: readonly {
-    cup: number;
-    code: string;
-    solids: number | null;
-    colour: ColourStrength | null;
-  }[];
-  onSolids: (cup: number, gramsPerLitre: number) => void;
-}) {
-  const [typed, setTyped] = useState<Readonly<Record<number, string>>>({});
-  const keep = (cup: number) => {
-    const r = readSolids(typed[cup] ?? '');
-    if (r.kind === 'bad') return;
-    onSolids(cup, r.value);
-    setTyped((all) => Object.fromEntries(Object.entries(all).filter(([k]) => Number(k) !== cup)));
-  };
-  return (
-    <div className="grid gap-3">
-      <p className="small">
-        Dissolved, %, by refractometer. {REFRACTOMETER} Colour: against the house cup.
-      </p>
-      {cups.map((c) => {
-        const t = typed[c.cup];
-        const r = t === undefined || t.trim() === '' ? null : readSolids(t);
-        return (
-          <form
-            key={c.cup}
-            className="measured-row"
-            onSubmit={(e) => {
-              e.preventDefault();
-              keep(c.cup);
-            }}
-          >
-            <b>{c.code}</b>
-            <input
-              className="box"
-              inputMode="decimal"
-              aria-label={`${c.code}, dissolved, %`}
-              value={t ?? (c.solids === null ? '' : numberText(c.solids / 10, 2))}
-              onChange={(e) => setTyped((all) => ({ ...all, [c.cup]: e.target.value }))}
-            />
-            <button type="submit" className="btn slim" disabled={r === null || r.kind === 'bad'}>
-              Keep
-            </button>
-            <Link className="btn slim" to={`/table/colour?table=${id}&cup=${c.cup}`}>
-              {c.colour ? `Colour ${signedPercent(c.colour.strength)} %` : 'Read its colour'}
-            </Link>
-            {r?.kind === 'bad' && (
-              <p className="fault" role="alert">
-                {r.why}
-              </p>
-            )}
-          </form>
-        );
-      })}
-    </div>
-  );
-}
-function Mixed({
-  codes,
-  onSwap,
-}: {
-  codes: readonly string[];
-  onSwap: (a: string, b: string) => void;
-}) {
-  const [picked, setPicked] = useState<readonly string[]>([]);
-  const [a, b] = picked;
-  return (
-    <div className="grid gap-4">
-      <p>Touch the two whose labels stood on each other’s bowl.</p>
-      <div className="toggles" role="group" aria-label="Codes">
-        {codes.map((c) => (
-          <button
-            type="button"
-            key={c}
-            className="toggle"
-            aria-pressed={picked.includes(c)}
-            onClick={() =>
-              setPicked((p) => (p.includes(c) ? p.filter((x) => x !== c) : [...p, c].slice(-2)))
-            }
-          >
-            {c}
-          </button>
-        ))}
-      </div>
-      <div>
-        <button
-          type="button"
-          className="btn go"
-          disabled={!a || !b}
-          onClick={() => a && b && onSwap(a, b)}
-        >
-          {a && b ? `Swap ${a} and ${b}` : 'Choose two'}
-        </button>
-      </div>
-    </div>
   );
 }

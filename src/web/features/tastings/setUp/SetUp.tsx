@@ -1,26 +1,21 @@
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { ATTRIBUTES } from '#core/corrections';
-import { methodFor, mostOnLeaf, type Recipe, siteBoiling } from '#core/recipes';
+import { methodFor, mostOnLeaf, siteBoiling } from '#core/recipes';
 import {
-  type Compared,
   cupName,
-  type ExerciseKind,
-  EXERCISES,
   type Factor,
   HAND_SECONDS,
   housePour,
-  ladderTimes,
   likeForLike,
   PAIR_ASKS,
   type PairAsks,
   type PlannedCup,
-  rungs,
   scheduleFor,
   STANDARD_DOSE,
   standardPreparation,
   valueText,
 } from '#core/tastings';
+import { CUP_COUNTS, cupsFor, type CupWish, USUAL_CUP_COUNT } from '#core/tastings';
 import { LOT_WORDS } from '#core/teas';
 import {
   celsius,
@@ -31,164 +26,26 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { INFUSER_KINDS, type InfuserKind, INFUSERS } from '#core/vessels';
+import { INFUSER_KINDS, INFUSERS } from '#core/vessels';
 import { lotInUse, recipeFor } from '#contracts/recipeSelection';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { useNamesQuery } from '../../entities/people/api';
-import { useSession, useUnits } from '../../entities/people/session';
-import { useSetUpTastingMutation } from '../../entities/tastings/setUpApi';
-import { useBookQuery } from '../../entities/teas/api';
-import { Cup } from '../../entities/teas/Cup';
-import { useVesselsQuery } from '../../entities/vessels/api';
-import { failureOf } from '../../platform/api';
-import { now } from '../../platform/clock';
-import { newId } from '../../platform/ids';
-import { useGo } from '../../platform/useGo';
-import { useKeys } from '../../ui/keys';
-import { Loading, Note, Nothing } from '../../ui/Note';
-import { PickList } from '../../ui/PickList';
-import { CupFigures } from './CupFigures';
-import { cupsWords, liquorOfCup, WAY_WORDS } from './cups';
+import { useNamesQuery } from '../../../entities/people/api';
+import { useSession, useUnits } from '../../../entities/people/session';
+import { useSetUpTastingMutation } from '../../../entities/tastings/setUpApi';
+import { Cup } from '../../../entities/teas/Cup';
+import { failureOf } from '../../../platform/api';
+import { now } from '../../../platform/clock';
+import { newId } from '../../../platform/ids';
+import { useGo } from '../../../platform/useGo';
+import { useKeys } from '../../../ui/keys';
+import { Note } from '../../../ui/Note';
+import { PickList } from '../../../ui/PickList';
+import { CupFigures } from '../CupFigures';
+import { cupsWords, liquorOfCup, WAY_WORDS } from '../cups';
+import { KINDS } from './kinds';
 
-type Exercise = {
-  readonly kind: ExerciseKind;
-  readonly way: Factor;
-  readonly compares?: Compared;
-  readonly infusers?: readonly InfuserKind[];
-};
-const KINDS: readonly { value: Exercise; text: string }[] = [
-  { value: { kind: 'ladder', way: 'seconds' }, text: 'Ladder of time' },
-  { value: { kind: 'ladder', way: 'grams' }, text: 'Ladder of leaf' },
-  { value: { kind: 'ladder', way: 'celsius' }, text: 'Ladder of temperature' },
-  { value: { kind: 'dialIn', way: 'seconds' }, text: 'Dial-in of a lot' },
-  {
-    value: {
-      kind: 'comparison',
-      way: 'seconds',
-      compares: 'infuser',
-      infusers: ['free', 'deep', 'ball', 'shallow'],
-    },
-    text: 'Infusers side by side',
-  },
-  {
-    value: {
-      kind: 'comparison',
-      way: 'seconds',
-      compares: 'infuser',
-      infusers: ['free', 'flatbag', 'tetra', 'deep'],
-    },
-    text: 'A bag beside loose leaf',
-  },
-  { value: { kind: 'comparison', way: 'seconds', compares: 'steep' }, text: 'Steeps of one leaf' },
-  { value: { kind: 'calibration', way: 'seconds' }, text: 'Calibration of tasters' },
-  ...(['pair', 'triangle', 'duoTrio'] as const).flatMap((kind) =>
-    (['seconds', 'grams', 'celsius'] as const).map((way) => ({
-      value: { kind, way },
-      text: `${EXERCISES[kind].label}: ${WAY_WORDS[way]} differs`,
-    })),
-  ),
-];
-/** A ladder around the house cup: from well under it to well over. Heat stays within what tea water is. */
-function ladderAround(house: PlannedCup, way: Factor, n: number): PlannedCup[] {
-  if (way === 'seconds')
-    return ladderTimes(house.seconds, n).map((seconds) => ({ ...house, seconds }));
-  const of = house[way];
-  const [from, to] =
-    way === 'celsius' ? [of - 4 * (n - 1), Math.min(98, of + 4)] : [of * 0.6, of * 1.6];
-  return rungs(way, from, to, n).map((v) => ({ ...house, [way]: v }));
-}
-/** The house cup beside one with a fifth more: the step most tables can just tell. */
-const pairOf = (house: PlannedCup, way: Factor): PlannedCup[] => [
-  house,
-  {
-    ...house,
-    [way]:
-      way === 'celsius'
-        ? Math.max(2, house.celsius - 8)
-        : way === 'seconds'
-          ? Math.round((house.seconds * 1.3) / 5) * 5
-          : Number((house[way] * 1.2).toFixed(1)),
-  },
-];
-/** How many cups may be chosen; one number where there is no choice. */
-const COUNTS: Readonly<Partial<Record<ExerciseKind, readonly number[]>>> = {
-  ladder: [3, 4, 5, 6],
-  comparison: [2, 3, 4],
-  calibration: [1, 2, 3],
-};
-const USUAL_COUNT: Readonly<Partial<Record<ExerciseKind, number>>> = {
-  ladder: 4,
-  comparison: 2,
-  calibration: 2,
-};
-/** A later steep without a time of its own in the recipe takes a quarter longer than the one before. */
-const LONGER = 1.25;
-const five = (s: number) => Math.round(s / 5) * 5;
-/** Calibration: the house cup, then a longer and a shorter one, so that there is something to tell. */
-const APART = [1, 1.5, 0.6] as const;
-function cupsFor(
-  house: PlannedCup,
-  recipe: Recipe,
-  { kind, way, compares, infusers }: Exercise,
-  n: number,
-): PlannedCup[] {
-  if (kind === 'ladder') return ladderAround(house, way, n);
-  if (kind === 'dialIn') return [house];
-  if (kind === 'calibration')
-    return APART.slice(0, n).map((by) => ({ ...house, seconds: five(house.seconds * by) }));
-  if (compares === 'infuser')
-    return (infusers ?? []).slice(0, n).map((infuser) => ({ ...house, infuser }));
-  if (compares === 'steep')
-    return Array.from({ length: n }, (_, i) => ({
-      ...house,
-      steep: i + 1,
-      seconds:
-        i === 0 ? house.seconds : (recipe.later[i - 1]?.best ?? five(house.seconds * LONGER ** i)),
-    }));
-  return pairOf(house, way);
-}
-
-/** A tasting in a minute: kind, tea, vessel and people; leaf, water and one clock for all cups are worked out. */
-export function SetUpPage() {
-  const { data: book } = useBookQuery();
-  const { data: shelf } = useVesselsQuery();
-  const { site } = useSession();
-  const [params] = useSearchParams();
-  if (!book || !shelf)
-    return (
-      <main className="page">
-        <Loading what="the book" />
-      </main>
-    );
-  const teas = book.teas.filter((t) => !t.retired && t.house);
-  const own = shelf.vessels.filter(
-    (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',
-  );
-  const vessels = [...own].sort(
-    (a, b) => Number(b.kind === 'tasting') - Number(a.kind === 'tasting') || a.mark - b.mark,
-  );
-  if (teas.length === 0 || vessels.length === 0)
-    return (
-      <main className="page p-6">
-        <Nothing>
-          {teas.length === 0
-            ? 'The book has no tea with a house recipe yet.'
-            : 'No vessel stands here yet.'}
-        </Nothing>
-      </main>
-    );
-  return (
-    <SetUp
-      teas={teas}
-      vessels={vessels}
-      first={teas.find((t) => t.id === params.get('tea')) ?? (teas[0] as Tea)}
-      lotId={params.get('lot')}
-    />
-  );
-}
-
-function SetUp({
+export function SetUp({
   teas,
   vessels,
   first,
@@ -206,7 +63,7 @@ function SetUp({
   const [save, { isLoading: isSaving, error }] = useSetUpTastingMutation();
   const [tea, setTea] = useState(first);
   const [vessel, setVessel] = useState(vessels[0] as Vessel);
-  const [exercise, setExercise] = useState<Exercise>({
+  const [exercise, setExercise] = useState<CupWish>({
     kind: lotId ? 'dialIn' : 'ladder',
     way: 'seconds',
   });
@@ -302,7 +159,7 @@ function SetUp({
           choices={KINDS}
           onPick={(e) => {
             setExercise(e);
-            setN(USUAL_COUNT[e.kind] ?? 2);
+            setN(USUAL_CUP_COUNT[e.kind] ?? 2);
             fresh();
           }}
         />
@@ -343,14 +200,14 @@ function SetUp({
             fresh();
           }}
         />
-        {COUNTS[kind] && (
+        {CUP_COUNTS[kind] && (
           <>
             <span>with</span>
             <PickList
               label="Cups"
               shown={cupsWords(cups.length)}
               chosen={n}
-              choices={(COUNTS[kind] ?? []).map((k) => ({ value: k, text: cupsWords(k) }))}
+              choices={(CUP_COUNTS[kind] ?? []).map((k) => ({ value: k, text: cupsWords(k) }))}
               onPick={(k) => {
                 setN(k);
                 fresh();

@@ -1,0 +1,137 @@
+import { z } from 'zod';
+import { PULL_KINDS } from '#core/brews';
+import { type Method, METHOD_NAMES } from '#core/recipes';
+import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
+import { Brew, CORRECTIONS } from './brews';
+import { endpoint } from './endpoint';
+import { Id, InstantText, oneOf, PictureBytes, Who } from './primitives';
+import { ROUTES } from './routes';
+
+/** The picture of a colour reading, where somebody asked for it to be kept. One a brew: a new one takes the place. */
+export const setBrewPhoto = endpoint(ROUTES.setBrewPhoto, {
+  params: z.strictObject({ id: Id }),
+  query: z.strictObject({ id: Id }),
+  body: PictureBytes,
+  brings: 'picture',
+  response: z.strictObject({ id: Id }),
+});
+
+/** For whoever kept it, and for a lead. */
+export const dropBrewPhoto = endpoint(ROUTES.dropBrewPhoto, {
+  params: z.strictObject({ id: Id }),
+  response: z.strictObject({}),
+});
+
+export const getBrewPhoto = endpoint(ROUTES.getBrewPhoto, {
+  params: z.strictObject({ id: Id }),
+  response: z.unknown(),
+});
+
+export const VERDICT_FILTERS = ['right', 'off', 'unjudged'] as const;
+
+/** `outside`: not in its window, whichever way. */
+export const PULL_FILTERS = [...PULL_KINDS, 'outside'] as const;
+
+export const LogFilters = z.strictObject({
+  siteId: Id.optional(),
+  teaId: Id.optional(),
+  lotId: Id.optional(),
+  vesselId: Id.optional(),
+  personId: Id.optional(),
+  method: oneOf<Method>(METHOD_NAMES).optional(),
+  verdict: z.enum(VERDICT_FILTERS).optional(),
+  pull: z.enum(PULL_FILTERS).optional(),
+  correction: z.enum(CORRECTIONS).optional(),
+  /** Started at or after, and before. */
+  from: InstantText.optional(),
+  to: InstantText.optional(),
+});
+export type LogFilters = z.infer<typeof LogFilters>;
+
+export const LogQuery = LogFilters.extend({
+  /** Keyset: the last row's start and id. */
+  before: z
+    .string()
+    .regex(/^\d{12,14}_[0-9a-f-]{36}$/)
+    .optional(),
+});
+export type LogQuery = z.infer<typeof LogQuery>;
+
+export const listBrews = endpoint(ROUTES.listBrews, {
+  query: LogQuery,
+  response: z.strictObject({
+    brews: z.array(Brew),
+    next: z.string().nullable(),
+    /** Of the newest `COUNTED` (limits.ts) that match; null on later pages. */
+    counts: z
+      .strictObject({
+        all: z.number(),
+        inWindow: z.number(),
+        late: z.number(),
+        early: z.number(),
+        forgotten: z.number(),
+      })
+      .nullable(),
+    people: z.array(Who),
+  }),
+});
+
+/** The filtered log as a file; rows stream. */
+export const exportBrews = endpoint(ROUTES.exportBrews, {
+  params: z.strictObject({ form: z.enum(['csv', 'json']) }),
+  query: LogFilters,
+  response: z.unknown(),
+});
+
+export const MEASURES = ['pull', 'colour', 'verdict'] as const;
+
+export type Measure = (typeof MEASURES)[number];
+
+export type TrendPoint = {
+  id: string;
+  at: number;
+  value: number;
+  teaId: string;
+  tea: string;
+  vessel: string;
+};
+
+export type Trends = {
+  measure: Measure;
+  points: TrendPoint[];
+  chart: Chart | null;
+  /** What has moved at the site, out of so many brews since an instant. */
+  drifts: Drift[];
+  looked: number;
+  since: number | null;
+  tables: { tea: GroupRow[]; vessel: GroupRow[]; kettle: GroupRow[]; hour: GroupRow[] };
+};
+
+/** The last brews in order, their limits, and what drifts. A person's own figures are theirs and their leads'. */
+export const getTrends = endpoint(ROUTES.getTrends, {
+  query: z.strictObject({
+    siteId: Id,
+    measure: z.enum(MEASURES).default('pull'),
+    last: z.coerce.number().int().min(8).max(600).default(60),
+    zone: z.string().max(60).default('UTC'),
+    teaId: Id.optional(),
+    lotId: Id.optional(),
+    vesselId: Id.optional(),
+    personId: Id.optional(),
+    kettle: z.string().max(60).optional(),
+    hour: z.coerce.number().int().min(0).max(23).optional(),
+  }),
+  response: z.custom<Trends>(),
+});
+
+/** What came of the corrections of a site's last judged brews. Nobody is named. */
+export const getCorrections = endpoint(ROUTES.getCorrections, {
+  query: z.strictObject({ siteId: Id }),
+  response: z.custom<{ record: CorrectionRecord; looked: number; since: number | null }>(),
+});
+
+/** How the last brews of a tea were pulled at the signed person's site: seconds from best, signed. Nobody is named. */
+export const getPulls = endpoint(ROUTES.getPulls, {
+  params: z.strictObject({ id: Id }),
+  response: z.strictObject({ errors: z.array(z.number()) }),
+});

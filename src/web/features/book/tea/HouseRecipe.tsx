@@ -1,0 +1,136 @@
+import { Link } from 'react-router';
+import { handlingWords, isCold, leewayWords } from '#core/recipes';
+import { SCHOOL_WORDS } from '#core/scaling';
+import { degrees, minutesText, numberText, temperatureText } from '#core/units';
+import type { Tea, Version } from '#contracts/teas';
+import { SteepRule } from '../../../entities/brews/SteepRule';
+import { useUnits } from '../../../entities/people/session';
+import { Cup } from '../../../entities/teas/Cup';
+import { houseLiquorOf, liquorAfter } from '../../../entities/teas/liquor';
+import { predictionBasis } from '../../../entities/teas/predictionBasis';
+import { dayText } from '../../../ui/days';
+import { Note } from '../../../ui/Note';
+import { useMove } from '../useMove';
+
+export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
+  const units = useUnits();
+  const { recipe } = house;
+  return (
+    <>
+      <div className="facts">
+        <div>
+          leaf
+          <b>
+            {numberText(recipe.dose, 2)}
+            <span>g per 100 ml</span>
+          </b>
+        </div>
+        <div>
+          water on the leaf
+          <b>
+            {degrees(recipe.temperature, units.temperature)}
+            <span>°{units.temperature}</span>
+          </b>
+        </div>
+        <div>
+          best at<b>{minutesText(recipe.window.best)}</b>
+        </div>
+        <div>
+          steeps<b>{1 + recipe.later.length}</b>
+        </div>
+      </div>
+      <SteepRule
+        window={recipe.window}
+        width={619}
+        height={18}
+        liquorAfter={(s) => liquorAfter(tea, recipe, s)}
+      />
+      <p className="small">
+        Cup colour: {tea.swatches ? 'as measured here' : predictionBasis(tea).toLowerCase()}.{' '}
+        {recipe.later.length > 0 &&
+          `Later steeps at ${recipe.later.map((w) => minutesText(w.best)).join(', ')}. `}
+        {recipe.warm ? 'Vessel warmed. ' : ''}
+        {recipe.lid ? 'Lid on. ' : 'Lid off. '}
+        {handlingWords(recipe).join(' ')} {recipe.note} {leewayWords(recipe)}
+        {recipe.origin && ` From ${recipe.origin}: not dialled in yet.`}
+      </p>
+    </>
+  );
+}
+
+export function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boolean }) {
+  const moving = useMove(tea);
+  const units = useUnits();
+  const { recipe } = v;
+  return (
+    <li className={v.state === 'retired' ? 'old' : ''}>
+      <span>{v.number}</span>
+      <b className={v.state === 'house' ? 'font-semibold' : 'font-normal'}>{v.state}</b>
+      <span>{v.reason}</span>
+      <span className="small">
+        {v.author.name}, {dayText(v.at)}
+      </span>
+      <details open={v.state === 'trial' || v.state === 'draft'}>
+        <summary className="small">What it says</summary>
+        <p>
+          {numberText(recipe.dose, 2)} g per 100 ml
+          {recipe.scaling.school === 'linear'
+            ? ''
+            : `, ${SCHOOL_WORDS[recipe.scaling.school]}`};{' '}
+          {temperatureText(recipe.temperature, units.temperature)} on the leaf;{' '}
+          {minutesText(recipe.window.earliest)} to {minutesText(recipe.window.latest)}, best{' '}
+          {minutesText(recipe.window.best)}; vessel {recipe.warm ? 'warmed' : 'not warmed'}, lid{' '}
+          {recipe.lid ? 'on' : 'off'}. {handlingWords(recipe).join(' ')} {recipe.note}
+        </p>
+        {!isCold(v.method) && (
+          <Cup
+            liquor={houseLiquorOf(tea, recipe)}
+            size={40}
+            label={`Predicted cup, ${predictionBasis(tea).toLowerCase()}`}
+          />
+        )}
+        {v.state === 'trial' && (
+          <span className="flex gap-2">
+            {v.method === tea.method && !isCold(v.method) && (
+              <Link className="btn slim" to={`/start?tea=${tea.id}&trial`}>
+                Brew the trial
+              </Link>
+            )}
+            {lead && <Moves v={v} moving={moving} />}
+          </span>
+        )}
+        {v.state === 'draft' && lead && (
+          <span className="flex gap-2">
+            <Moves v={v} moving={moving} />
+          </span>
+        )}
+      </details>
+      {moving.failure && (
+        <Note bad>
+          <b>Not taken.</b> {moving.failure.message}
+        </Note>
+      )}
+    </li>
+  );
+}
+
+/** What a lead can make of a version that is not the house's yet. */
+function Moves({ v, moving }: { v: Version; moving: ReturnType<typeof useMove> }) {
+  const go = (to: 'house' | 'trial' | 'retired', words: string, main = false) => (
+    <button
+      type="button"
+      className={`btn slim ${main ? 'go' : ''}`}
+      disabled={moving.isSaving}
+      onClick={() => void moving.move(v, to)}
+    >
+      {words}
+    </button>
+  );
+  return (
+    <>
+      {go('house', 'Make it the house recipe', true)}
+      {v.state === 'draft' && go('trial', 'Put on trial')}
+      {go('retired', 'Set aside')}
+    </>
+  );
+}

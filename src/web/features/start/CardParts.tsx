@@ -1,0 +1,137 @@
+import { useState } from 'react';
+import { bagsText, type Card, roundingWords, spoonsText } from '#core/recipes';
+import { type Millilitres, numberText, SPOONS, volumeParts, volumeText } from '#core/units';
+import { measureOf } from '#contracts/recipeSelection';
+import type { Lot, Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+import { useSession, useUnits } from '../../entities/people/session';
+
+/** For whom it waits: a table, a name, or nothing. */
+export function ForWhom({ vessel, onAdd }: { vessel: string; onAdd: (forWhom: string) => void }) {
+  const [typed, setTyped] = useState('');
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAdd(typed.trim());
+      }}
+    >
+      <p>It waits in the queue, for the {vessel}.</p>
+      <div className="field-row mt-3">
+        <label htmlFor="for-whom">For whom</label>
+        <div className="with-unit">
+          <input
+            id="for-whom"
+            className="box"
+            maxLength={60}
+            value={typed}
+            placeholder="Window table, two"
+            autoFocus
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          <button type="submit" className="btn go">
+            Put it in the queue
+          </button>
+        </div>
+      </div>
+    </form>
+  );
+}
+
+export function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | null }) {
+  if (card.bags)
+    return (
+      <p>
+        {bagsText(card.bags)}
+        <em>of {numberText(card.leaf / card.bags, 2)} g each</em>
+      </p>
+    );
+  if (!card.spoons || !measureOf(tea, lot).weighing)
+    return (
+      <p>
+        by the scale<em>no spoon of this tea weighed yet</em>
+      </p>
+    );
+  const { total, perSpoon, error, spoon } = card.spoons;
+  const other =
+    spoon.id === SPOONS.metricTablespoon.id
+      ? 'Tablespoon, not teaspoon.'
+      : spoon.id === SPOONS.metricTeaspoon.id
+        ? 'Teaspoon, not tablespoon.'
+        : '';
+  return (
+    <p>
+      {spoonsText(card.spoons)}
+      <em>
+        of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}
+        {numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}
+      </em>
+    </p>
+  );
+}
+
+export function WaterLine({
+  water,
+  card,
+  vessel,
+}: {
+  water: Millilitres;
+  card: Card;
+  vessel: Vessel;
+}) {
+  const units = useUnits();
+  const v = volumeParts(water, units.volume);
+  const where =
+    Math.abs(water - vessel.mark) < 0.5
+      ? 'to the mark'
+      : water > vessel.mark
+        ? 'over the mark'
+        : 'under the mark';
+  return (
+    <>
+      <span className="mid">
+        {v.figure}
+        <span className="u">{v.unit}</span>
+      </span>
+      <p>
+        {where}
+        <em>
+          {volumeText(card.liquor, units.volume)} pours off; brim at{' '}
+          {volumeText(vessel.brim, units.volume)}
+        </em>
+      </p>
+    </>
+  );
+}
+
+export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {
+  const { site } = useSession();
+  return (
+    <div className="cautions">
+      {tea.allergens && (
+        <p>
+          <b className="strong">Allergens:</b> {tea.allergens}.
+        </p>
+      )}
+      {card.cautions.includes('crowded') && (
+        <p>
+          <b>Crowded:</b> opened leaf fills {numberText(card.crowding ?? 0)} of the{' '}
+          {vessel.infuser === 'ball' ? 'ball' : 'basket'}: slower and paler.
+        </p>
+      )}
+      {card.cautions.includes('coolGlass') && (
+        <p>
+          <b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.
+        </p>
+      )}
+      {site.water.hardness === 'hard' && !site.water.filtered && (
+        <p>
+          <b>Hard water</b> mutes aroma and dulls colour: filter it.
+        </p>
+      )}
+      <p>
+        Boiling water and steam scald; a hot basket goes on a saucer. {tea.cautions} {tea.note}
+      </p>
+    </div>
+  );
+}

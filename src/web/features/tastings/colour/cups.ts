@@ -1,0 +1,3 @@
+import type { CupAt } from '#core/colour';
+
+export type Cups = { readonly sample: CupAt; readonly reference: CupAt };

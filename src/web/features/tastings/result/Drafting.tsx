@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Recipe } from '#core/recipes';
+import { type Advice, housePour, recipeAt } from '#core/tastings';
+import type { Seconds } from '#core/units';
+import type { OpenTasting } from '#contracts/tastings';
+import type { TeaPage } from '#contracts/teas';
+import { useTeaQuery } from '../../../entities/teas/api';
+import { NotMade, useNewVersion } from '../../../entities/teas/newVersion';
+import { exerciseName } from '../cups';
+
+/** The advice as a draft of the recipe, with this tasting as its reason. */
+export function DraftOf({
+  view,
+  advice,
+  head,
+}: {
+  view: OpenTasting;
+  advice: Advice;
+  head: string;
+}) {
+  const { data } = useTeaQuery(view.tea.id);
+  if (!data) return null;
+  return <Drafting view={view} advice={advice} head={head} page={data} />;
+}
+
+function Drafting({
+  view,
+  advice,
+  head,
+  page,
+}: {
+  view: OpenTasting;
+  advice: Advice;
+  head: string;
+  page: TeaPage;
+}) {
+  const of = page.versions.find((v) => v.id === view.version.id);
+  const newest = Math.max(
+    ...page.versions
+      .filter((v) => v.method === (of?.method ?? page.tea.method))
+      .map((v) => v.number),
+    0,
+  );
+  const making = useNewVersion(page.tea, newest);
+  const [made, setMade] = useState(false);
+  if (!of) return null;
+  const { way, cups } = view.exercise;
+  const changed = (): Recipe => {
+    const r = view.version.recipe;
+    const { to } = advice;
+    const moved =
+      to === null ? r : recipeAt(r, { ...housePour(r, cups[0]?.plan.water ?? 100), [way]: to });
+    return advice.latest === null
+      ? moved
+      : { ...moved, window: { ...moved.window, latest: advice.latest as Seconds } };
+  };
+  if (made)
+    return (
+      <p className="mt-2 font-semibold">
+        Kept as a draft.{' '}
+        <Link className="underline" to={`/book/${view.tea.id}/versions`}>
+          See it beside the house recipe
+        </Link>
+      </p>
+    );
+  return (
+    <>
+      <NotMade making={making} />
+      <div className="flex gap-2 mt-3">
+        <button
+          type="button"
+          className="btn go"
+          disabled={making.isSaving}
+          onClick={() =>
+            void making
+              .save({
+                as: 'draft',
+                method: of.method,
+                recipe: changed(),
+                reason:
+                  `${exerciseName(view)}, ${view.exercise.tasters.length} tasters. ${head}`.slice(
+                    0,
+                    300,
+                  ),
+                settles: [],
+              })
+              .then((ok) => setMade(Boolean(ok)))
+          }
+        >
+          Draft version {newest + 1}
+        </button>
+      </div>
+    </>
+  );
+}

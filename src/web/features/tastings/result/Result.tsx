@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+import { resultOf } from '#core/tastings';
+import { pathOf, ROUTES } from '#contracts/routes';
+import { useSession } from '../../../entities/people/session';
+import { clockText } from '../../../ui/days';
+import { Calibrated } from '../Calibrated';
+import { Compared } from '../Compared';
+import { cupsWords, exerciseName } from '../cups';
+import { DialIn } from '../DialIn';
+import { Chosen } from './ChosenCups';
+import { Ladder } from './LadderResult';
+import type { ResultProps } from './resultProps';
+
+/** What a table found: in words, then drawn, then how sure. */
+export function Result({ view, now }: ResultProps) {
+  const result = useMemo(() => resultOf(view.exercise, now), [view.exercise, now]);
+  const sat = now.tasters.filter((t) => t.handedIn !== null).length;
+  const me = useSession();
+  const mayHave = view.kind !== 'calibration' || me.role === 'lead';
+  const [from, to] = [now.started ?? view.at, now.revealed ?? view.at];
+  return (
+    <main className="page split result-page">
+      <div className="say">
+        <h1 className="font-normal">
+          {view.kind === 'dialIn' ? `Dial-in, round ${view.rounds.length + 1}` : 'Result'}:{' '}
+          <span className="tea text-[25px]">{view.tea.name}</span>
+        </h1>
+        <span className="small text-[16px]">
+          {view.kind === 'dialIn' ? (view.lot ?? 'no lot') : exerciseName(view).toLowerCase()},{' '}
+          {cupsWords(view.exercise.cups.length)}, {sat} {sat === 1 ? 'taster' : 'tasters'},{' '}
+          {clockText(from)} to {clockText(to)}
+        </span>
+        <span className="gap" />
+        {mayHave && (
+          <>
+            <a
+              className="btn quiet"
+              href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'csv' })}
+              download
+            >
+              As CSV
+            </a>
+            <a
+              className="btn quiet"
+              href={pathOf(ROUTES.exportTasting, { id: view.id, form: 'json' })}
+              download
+            >
+              As JSON
+            </a>
+            <a
+              className="btn"
+              href={pathOf(ROUTES.printReport, { id: view.id })}
+              target="_blank"
+              rel="noreferrer"
+            >
+              Report, one page
+            </a>
+          </>
+        )}
+      </div>
+      {result.kind === 'ladder' ? (
+        <Ladder view={view} now={now} result={result} />
+      ) : result.kind === 'choice' ? (
+        <Chosen view={view} now={now} result={result} />
+      ) : result.kind === 'calibration' ? (
+        <Calibrated view={view} result={result} />
+      ) : view.kind === 'dialIn' ? (
+        <DialIn view={view} now={now} />
+      ) : (
+        <Compared view={view} result={result} />
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,46 @@
+import { useSearchParams } from 'react-router';
+import type { Tea } from '#contracts/teas';
+import { useSession } from '../../../entities/people/session';
+import { useBookQuery } from '../../../entities/teas/api';
+import { useVesselsQuery } from '../../../entities/vessels/api';
+import { Loading, Nothing } from '../../../ui/Note';
+import { SetUp } from './SetUp';
+
+/** A tasting in a minute: kind, tea, vessel and people; leaf, water and one clock for all cups are worked out. */
+export function SetUpPage() {
+  const { data: book } = useBookQuery();
+  const { data: shelf } = useVesselsQuery();
+  const { site } = useSession();
+  const [params] = useSearchParams();
+  if (!book || !shelf)
+    return (
+      <main className="page">
+        <Loading what="the book" />
+      </main>
+    );
+  const teas = book.teas.filter((t) => !t.retired && t.house);
+  const own = shelf.vessels.filter(
+    (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',
+  );
+  const vessels = [...own].sort(
+    (a, b) => Number(b.kind === 'tasting') - Number(a.kind === 'tasting') || a.mark - b.mark,
+  );
+  if (teas.length === 0 || vessels.length === 0)
+    return (
+      <main className="page p-6">
+        <Nothing>
+          {teas.length === 0
+            ? 'The book has no tea with a house recipe yet.'
+            : 'No vessel stands here yet.'}
+        </Nothing>
+      </main>
+    );
+  return (
+    <SetUp
+      teas={teas}
+      vessels={vessels}
+      first={teas.find((t) => t.id === params.get('tea')) ?? (teas[0] as Tea)}
+      lotId={params.get('lot')}
+    />
+  );
+}

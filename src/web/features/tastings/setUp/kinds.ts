@@ -1,0 +1,35 @@
+import { type CupWish, EXERCISES } from '#core/tastings';
+import { WAY_WORDS } from '../cups';
+
+export const KINDS: readonly { value: CupWish; text: string }[] = [
+  { value: { kind: 'ladder', way: 'seconds' }, text: 'Ladder of time' },
+  { value: { kind: 'ladder', way: 'grams' }, text: 'Ladder of leaf' },
+  { value: { kind: 'ladder', way: 'celsius' }, text: 'Ladder of temperature' },
+  { value: { kind: 'dialIn', way: 'seconds' }, text: 'Dial-in of a lot' },
+  {
+    value: {
+      kind: 'comparison',
+      way: 'seconds',
+      compares: 'infuser',
+      infusers: ['free', 'deep', 'ball', 'shallow'],
+    },
+    text: 'Infusers side by side',
+  },
+  {
+    value: {
+      kind: 'comparison',
+      way: 'seconds',
+      compares: 'infuser',
+      infusers: ['free', 'flatbag', 'tetra', 'deep'],
+    },
+    text: 'A bag beside loose leaf',
+  },
+  { value: { kind: 'comparison', way: 'seconds', compares: 'steep' }, text: 'Steeps of one leaf' },
+  { value: { kind: 'calibration', way: 'seconds' }, text: 'Calibration of tasters' },
+  ...(['pair', 'triangle', 'duoTrio'] as const).flatMap((kind) =>
+    (['seconds', 'grams', 'celsius'] as const).map((way) => ({
+      value: { kind, way },
+      text: `${EXERCISES[kind].label}: ${WAY_WORDS[way]} differs`,
+    })),
+  ),
+];

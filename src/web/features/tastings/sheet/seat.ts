@@ -1,0 +1,28 @@
+import { foldTasting } from '#core/tastings';
+import type { TastingView } from '#contracts/tastings';
+
+/** What one taster needs, from either view: codes in order, what is out, what was kept. */
+export function seatOf(view: TastingView, taster: string) {
+  if (view.sees === 'own')
+    return view.codes.length > 0 ? { ...view, name: '', served: view.codes } : null;
+  const now = foldTasting(view.exercise, view.events);
+  const me = now.tasters.find((t) => t.id === taster);
+  const served = view.exercise.servings[taster];
+  if (!me || !served) return null;
+  return {
+    served,
+    out: served.filter((c) => now.cups[now.cupOf[c] ?? -1]?.excluded),
+    sheets: me.sheets,
+    order: me.order,
+    choice: me.choice,
+    handedIn: me.handedIn,
+    stage: now.stage,
+    missing: 0,
+    name: me.name,
+  };
+}
+export type Seat = NonNullable<ReturnType<typeof seatOf>>;
+
+export const STEPS = ['Look', 'Leaf', 'Smell', 'Taste'] as const;
+
+export type Step = (typeof STEPS)[number];
