@@ -167,7 +167,7 @@ describe('the whole book as JSON', () => {
     const p = await preview(JSON.stringify(file));
     expect(p.faults.map((f) => [f.column, f.why])).toEqual([
       ['teas.lots.state', expect.stringMatching(/one is at a time/)],
-      ['vessels.id', 'It stands in the file twice.'],
+      ['vessels.id', 'It is in the file twice.'],
     ]);
     expect(p.changes.map((c) => c.how)).toEqual(['version 7, trial', 'version 8, draft']);
     await bring(JSON.stringify(file)).expect(200);

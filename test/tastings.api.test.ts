@@ -115,7 +115,7 @@ test('handed in once, whoever tries again; a repeat of the same write is the sam
   ).body;
   expect(again).toMatchObject({
     code: 'table.refused',
-    message: 'Brewer B. has handed in. The sheet that was handed in first stands.',
+    message: 'Brewer B. has submitted a sheet. The first sheet is kept.',
   });
   await does(
     t.id,
@@ -342,7 +342,7 @@ test('a taster’s device is lost half way: what was kept is there, the rest is 
         h.callers.brewer,
       ).expect(409)
     ).body.message,
-  ).toMatch(/has handed in/);
+  ).toMatch(/has submitted/);
   await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: '' }).expect(200);
   const open = (await does(t.id, { kind: 'reveal' }).expect(200)).body as OpenTasting;
   const found = foldTasting(open.exercise, open.events).tasters.find((x) => x.id === h.ids.brewer);

@@ -66,9 +66,9 @@ export class TableDriver {
     }
   }
   async handIn(): Promise<void> {
-    await this.page.getByRole('button', { name: 'Hand in, once' }).click();
+    await this.page.getByRole('button', { name: /^Submit (sheet|order)$/ }).click();
   }
   expectHandedIn() {
-    return expect(this.page.getByText(/^Handed in at/)).toBeVisible();
+    return expect(this.page.getByText(/^Submitted at/)).toBeVisible();
   }
 }

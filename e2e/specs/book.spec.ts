@@ -110,7 +110,7 @@ test('a kettle is read, fitted and reckoned with: the made-up one first', async 
   await page.getByLabel('Its lid stays on while water waits').uncheck();
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await house.expectSaid(/The usual of its kind, not measured\. Two readings/);
-  await page.getByRole('button', { name: 'Practise with a made-up kettle' }).click();
+  await page.getByRole('button', { name: 'Practise with a simulated kettle' }).click();
   await page.getByRole('button', { name: 'It boils: start' }).click();
   // Thirty times as fast: ten seconds here are five minutes of cooling.
   for (const reading of [1, 2, 3, 4]) {
@@ -130,8 +130,8 @@ test('a kettle is read, fitted and reckoned with: the made-up one first', async 
   await expect(page.getByTestId('standing')).toContainText(
     /Fitted to this kettle, its rate good to \d+ %.*It cools \d+ % faster/,
   );
-  await page.getByRole('button', { name: 'Reckon with it at Harbour room' }).click();
-  await house.expectSaid('Harbour room reckons with this kettle.');
+  await page.getByRole('button', { name: 'Use this kettle at Harbour room' }).click();
+  await house.expectSaid('Recipe cards of Harbour room use this kettle.');
 });
 
 test('a vessel weighed once by a scale on a serial port: lines of text become what it holds', async ({
@@ -264,7 +264,7 @@ test('five spoons of a tea on the made-up scale: each is taken when it stands st
   await book.press('Edit the tea');
   await book.type('Weighed', '');
   await book.press('Weigh them on the scale');
-  await book.press('Practise with a made-up scale');
+  await book.press('Practise with a simulated scale');
   await book.press('2 g');
   await book.press(/Take this spoon/);
   await expect(book.field('Weighed')).toHaveValue(/^(1\.9|2|2\.1)$/);

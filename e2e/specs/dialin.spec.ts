@@ -61,7 +61,7 @@ test('a lot is dialled in: the corrected cup beside the old, until it is right; 
     await table.keep();
   }
   // No order is asked for.
-  await expect(page.getByRole('heading', { name: 'Hand in your sheet' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Submit your sheet' })).toBeVisible();
   await table.handIn();
   await table.expectHandedIn();
   await page.getByRole('link', { name: 'To the table' }).click();

@@ -139,7 +139,7 @@ test('colours of a tea: predicted, then measured with what is wrong said beside 
   expect(await cup()).not.toBe(before);
   await page.getByRole('link', { name: 'Its measured colours' }).click();
   await page.getByRole('button', { name: 'Measure again' }).click();
-  await page.getByRole('button', { name: 'Practise: a made-up reader' }).click();
+  await page.getByRole('button', { name: 'Practise with a simulated reader' }).click();
   await expect(page.getByLabel('Cup 1, L*')).not.toHaveValue('78');
   await page.getByRole('button', { name: 'Leave' }).click();
   await page.getByRole('button', { name: 'Back to predicted' }).click();

@@ -91,7 +91,7 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await expect(page.locator('.grid-table')).toContainText('Round pot');
 
   await house.goTo('Bar');
-  await expect(steps).toContainText('Weigh a spoon of it done');
+  await expect(steps).toContainText('Weigh a spoon of this tea done');
   await expect(steps.getByRole('link', { name: /5\. Print its card/ })).toHaveAttribute(
     'href',
     /wall\.pdf$/,

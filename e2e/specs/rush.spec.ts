@@ -115,7 +115,7 @@ test('start as you pour: the clock begins by itself as the weight rises', async 
   await bar.more('Tolvane Amber', 'Steps and readings');
   const steps = house.page.getByRole('dialog');
   await steps.getByRole('button', { name: 'Start as you pour' }).click();
-  await steps.getByRole('button', { name: 'Practise with a made-up scale' }).click();
+  await steps.getByRole('button', { name: 'Practise with a simulated scale' }).click();
   await expect(steps.getByTestId('weight')).toHaveText(/^-?0/);
   await bar.expectState('Tolvane Amber', 'Warming, will steep');
   await steps.getByRole('button', { name: '100 g', exact: true }).click();

@@ -5,7 +5,7 @@ import { expect, PEOPLE, test } from '../fixtures/shop';
 
 const PHONE = { viewport: { width: 390, height: 844 } };
 const TIMES = ['0:05', '0:06', '0:07', '0:08'];
-const BITTER = ['Bitter: none of it', 'Bitter: soft', 'Bitter: bitter', 'Bitter: harsh'];
+const BITTER = ['Bitter: none', 'Bitter: soft', 'Bitter: bitter', 'Bitter: harsh'];
 
 /** A lead's ladder of four short times for two, set up in the page. */
 async function ladder(page: Page): Promise<TableDriver> {
@@ -69,7 +69,7 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
   await expect(phone.page.getByText(/(?<!\d)0:0[5-8]/)).toHaveCount(0);
   await tasted(sheet, codes);
   await expect(table.act()).toBeDisabled();
-  await expect(house.page.locator('.sitting li', { hasText: 'Dov R.' })).toContainText('handed in');
+  await expect(house.page.locator('.sitting li', { hasText: 'Dov R.' })).toContainText('submitted');
   await house.page.getByRole('link', { name: 'Taste', exact: true }).click();
   await tasted(table, codes);
   await house.page.getByRole('link', { name: 'To the table' }).click();
@@ -130,7 +130,7 @@ test('what goes wrong: spilled, labels mixed up, a taster called away, a pour ta
   await page.keyboard.press(' ');
   await house.expectSaid(new RegExp(`Left out: ${codes[3]}, spilled\\.`));
   await house.expectSaid(/Codes put right before the reveal/);
-  await house.expectSaid(/Not handed in: Dov R\./);
+  await house.expectSaid(/Not submitted: Dov R\./);
   await house.expectSaid(/One taster can prove nothing/);
   await expect(page.getByRole('row', { name: /Ilsa V\./ })).toContainText('all right');
 });
@@ -165,7 +165,7 @@ test('a sheet on a phone: what was begun survives a reload, what was handed in w
   });
   await expect(phone.page.getByText(/It waits on this device/)).toHaveCount(0, { timeout: 15_000 });
   expect(sent).toBe(1);
-  await expect(house.page.locator('.sitting li', { hasText: 'Dov R.' })).toContainText('handed in');
+  await expect(house.page.locator('.sitting li', { hasText: 'Dov R.' })).toContainText('submitted');
 });
 
 test('like for like: two things that differ are said, and must be meant; a bad figure is said beside it', async ({
@@ -206,7 +206,7 @@ test('a triangle: each chooses the odd one; chance is counted against guessing',
   }
   await page.getByRole('link', { name: 'Taste', exact: true }).click();
   await page.locator('.bowls button').first().click();
-  await page.getByRole('button', { name: /^Hand in \d{3}/ }).click();
+  await page.getByRole('button', { name: /^Submit \d{3}/ }).click();
   await page.getByRole('link', { name: 'To the table' }).click();
   await page.keyboard.press(' ');
   await house.expectSaid(/[01] of 1 could find the odd one/);

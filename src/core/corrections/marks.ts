@@ -10,7 +10,7 @@ export const ATTRIBUTES = {
   },
   bitterness: {
     label: 'Bitter',
-    words: { 2: 'harsh', 1: 'bitter', 0: 'right', [-1]: 'soft', [-2]: 'none of it' },
+    words: { 2: 'harsh', 1: 'bitter', 0: 'right', [-1]: 'soft', [-2]: 'none' },
   },
   astringency: {
     label: 'Drying',
@@ -18,7 +18,7 @@ export const ATTRIBUTES = {
   },
   sweetness: {
     label: 'Sweet',
-    words: { 2: 'sugary', 1: 'sweet', 0: 'right', [-1]: 'little', [-2]: 'none of it' },
+    words: { 2: 'sugary', 1: 'sweet', 0: 'right', [-1]: 'little', [-2]: 'none' },
   },
   aroma: {
     label: 'Aroma',

@@ -120,7 +120,7 @@ export const CORRECTION_TABLE: readonly CorrectionRow[] = [
     cause: 'too much leaf',
     levers: ['leafLess'],
     rescue: 'hotWater',
-    reason: 'Full and clean: only too much of it. Less leaf keeps the balance.',
+    reason: 'Full and clean, only too strong. Less leaf keeps the balance.',
   },
   {
     id: 'flat-hot',

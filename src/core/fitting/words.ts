@@ -25,6 +25,6 @@ export function teachMore(learnt: Readonly<Record<FittedName, number>>): string 
   if (learnt.pool < MOSTLY_LEARNT)
     return 'Marks for strength, or a refractometer’s reading, teach the most: how much it holds is still mostly the style’s.';
   if (learnt.sensitivity < MOSTLY_LEARNT)
-    return 'A ladder of temperature teaches the most: all of it was brewed at nearly one heat, so what heat does is still the style’s.';
+    return 'A ladder of temperature teaches the most: every cup was brewed at nearly one temperature, so what heat does is still the style’s.';
   return null;
 }

@@ -105,7 +105,7 @@ export function doubtWeighing(w: Weighing): Doubt | null {
     words:
       d > DENSITY_RANGE[1]
         ? `${each} g is a lot for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a tablespoon, three times as big?`
-        : `${each} g is very little for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a teaspoon, a third of it?`,
+        : `${each} g is very little for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a teaspoon, a third as large?`,
   };
 }
 

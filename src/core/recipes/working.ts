@@ -58,7 +58,7 @@ export function workingOf(a: CardInput, c: Card): WorkingLine[] {
   if (c.crowding !== null)
     lines.push({
       of: 'Basket',
-      text: `opened leaf fills ${n(c.crowding, 1)} of it${c.crowding > 1 ? ', so it opens slowly' : ''}`,
+      text: `opened leaf fills ${n(c.crowding, 1)} of the infuser${c.crowding > 1 ? ', so it opens slowly' : ''}`,
     });
   return lines;
 }

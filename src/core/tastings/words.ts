@@ -147,7 +147,7 @@ export function adviceOf(
     return {
       kind: 'unclear',
       headline: 'Taste nearer the house target.',
-      reason: 'No rung stood at it, so this ladder says nothing of it.',
+      reason: 'No cup was at that value, so this ladder says nothing about it.',
       to: null,
       latest: null,
     };

@@ -100,5 +100,5 @@ function wordsOf(did: Tally, not: Tally): string {
       : did.interval[1] < not.interval[0]
         ? ' Those that were taken did worse.'
         : ' That is no clear difference: much comes right by itself.';
-  return `${base} Where it was not taken, ${not.better} of ${not.n} were better all the same.${apart}`;
+  return `${base} Where it was not taken, ${not.better} of ${not.n} were better without it.${apart}`;
 }

@@ -202,7 +202,7 @@ export class RowReader<C extends string> {
   ): number | null {
     const t = this.says(column);
     if (t === '') {
-      if (required) this.fault(column, 'Nothing stands here.');
+      if (required) this.fault(column, 'This cell is empty.');
       return null;
     }
     const n = this.taken(column, parseNumber(withoutUnit(t, [`${unit}.`, unit])));
@@ -225,7 +225,7 @@ export class RowReader<C extends string> {
   ): number | null {
     const t = this.says(column);
     if (t === '') {
-      if (required) this.fault(column, 'Nothing stands here.');
+      if (required) this.fault(column, 'This cell is empty.');
       return null;
     }
     const v = this.taken(column, parseVolume(t, VOLUME_UNITS[this.unit(column)] ?? 'ml'));
@@ -243,7 +243,7 @@ export class RowReader<C extends string> {
   heat(column: C): number | null {
     const t = this.says(column);
     if (t === '') {
-      this.fault(column, 'Nothing stands here.');
+      this.fault(column, 'This cell is empty.');
       return null;
     }
     const marked = /[cf]$/i.test(t);
@@ -273,7 +273,7 @@ export class RowReader<C extends string> {
   time(column: C, required = true): number | null {
     const t = this.says(column);
     if (t === '') {
-      if (required) this.fault(column, 'Nothing stands here.');
+      if (required) this.fault(column, 'This cell is empty.');
       return null;
     }
     const m = /^(\d{1,2})[.,](\d{2})$/.exec(t);
@@ -305,7 +305,7 @@ export class RowReader<C extends string> {
   ): T | null {
     const t = this.says(column);
     if (t === '') {
-      if (otherwise === null) this.fault(column, 'Nothing stands here.');
+      if (otherwise === null) this.fault(column, 'This cell is empty.');
       return otherwise;
     }
     const found = names.find(

@@ -112,7 +112,7 @@ export function planJson(
   const seen = new Set<string>();
   /** True, and said, when the file brings a thing twice. */
   const twice = (row: number, column: string, key: string): boolean => {
-    if (seen.has(`${column} ${key}`)) note(row, column, key, 'It stands in the file twice.');
+    if (seen.has(`${column} ${key}`)) note(row, column, key, 'It is in the file twice.');
     const again = seen.has(`${column} ${key}`);
     seen.add(`${column} ${key}`);
     return again;

@@ -75,7 +75,7 @@ export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
       const served = e.servings[taster.id] ?? [];
       p.text(tea.name, MARGIN, MARGIN, { face: 'book', size: 8 });
       p.text(
-        `${taster.name}, ${dayOnPaper(t.at)}. ${choosing ? 'Taste from left to right, water between.' : `${scoring ? 'Circle how much of it there is, whether you like it or not' : 'Look first, then leaf, smell, taste. Tick one word a row'}; leave a row empty if you are not sure.`}`,
+        `${taster.name}, ${dayOnPaper(t.at)}. ${choosing ? 'Taste from left to right, water between.' : `${scoring ? 'Circle how strong it is, whether you like it or not' : 'Look first, then leaf, smell, taste. Tick one word a row'}; leave a row empty if you are not sure.`}`,
         MARGIN,
         MARGIN + 11,
         { size: 3.6, width: RIGHT - MARGIN },
@@ -165,7 +165,7 @@ export function reportOf(
       };
       para(f.tea.name, { face: 'book', size: 9 });
       para(
-        `${label}${f.lot ? `, ${f.lot}` : ''}, ${dayOnPaper(f.t.at)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${now.tasters.filter((x) => x.handedIn !== null).length} of ${now.tasters.length} tasters handed in.`,
+        `${label}${f.lot ? `, ${f.lot}` : ''}, ${dayOnPaper(f.t.at)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${now.tasters.filter((x) => x.handedIn !== null).length} of ${now.tasters.length} tasters submitted a sheet.`,
         { size: 3.6, after: 5 },
       );
       const table = (

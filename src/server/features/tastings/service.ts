@@ -66,7 +66,7 @@ function words(
     case 'notYours':
       return 'That is for whoever runs this tasting.';
     case 'alreadyHandedIn':
-      return `${name} has handed in. The sheet that was handed in first stands.`;
+      return `${name} has submitted a sheet. The first sheet is kept.`;
     case 'anothersSheet':
       return `${name} wrote this sheet. Only ${name} can change it.`;
     case 'notPulled':
@@ -84,7 +84,7 @@ function words(
     case 'choiceMissing':
       return 'Choose one of your bowls first.';
     case 'nothingHandedIn':
-      return 'Nobody has handed in: there is nothing to reveal.';
+      return 'Nobody has submitted a sheet: there is nothing to reveal.';
     case 'cannotUndo':
       return 'That cannot be taken back.';
   }

@@ -256,7 +256,7 @@ export function book({ db, now }: Deps) {
           throw new AppError(
             'version.newer',
             409,
-            `This version is no longer ${found.state === 'draft' ? 'a draft' : 'on trial'}. Look at what stands now.`,
+            `This version is no longer ${found.state === 'draft' ? 'a draft' : 'on trial'}. Look at the versions as they are now.`,
           );
         if (to !== 'retired') await retire(tx, found.teaId, found.method, to);
         await tx.update(versions).set({ state: to }).where(eq(versions.id, id));

@@ -25,7 +25,7 @@ export function FirstSteps({ teas, vessels, brewed }: Props) {
       done: tea !== undefined,
     },
     {
-      words: 'Weigh a spoon of it',
+      words: 'Weigh a spoon of this tea',
       why: 'so that spoons become grams',
       to: tea ? `/book/${tea.id}` : '/book',
       done: teas.some((t) => t.weighing !== null),

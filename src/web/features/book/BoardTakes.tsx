@@ -148,7 +148,7 @@ export function LeafMakes({ ask, leaf }: { ask: BoardAsk; leaf: number }) {
   const { water, liquor } = waterForLeaf(ask, grams(leaf));
   return (
     <>
-      <h2>{numberText(leaf)} g of it</h2>
+      <h2>{numberText(leaf)} g of leaf</h2>
       <dl className="takes">
         <dt>Water</dt>
         <dd>

@@ -79,7 +79,7 @@ export function RecipeFields<F extends FieldValues>({ form, method, usual }: Pro
         <CheckField form={form} name={n('lid')} label="Lid on while it steeps" />
       </div>
       <details className="more-fields">
-        <summary className="btn quiet slim">Hands: rinse, stir, root, serving, leeway</summary>
+        <summary className="btn quiet slim">Handling: rinse, stir, root, serving, leeway</summary>
         <div className="form mt-2">
           {!cold && (
             <div className="pair">

@@ -80,7 +80,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
         <small>
           heat ±5 °C;{' '}
           {time?.kind === 'normal'
-            ? `the clock as minded here: ±${Math.round(time.sd)} s in ${pulls?.errors.length} pulls`
+            ? `lifting times as measured here: ±${Math.round(time.sd)} s in ${pulls?.errors.length} pulls`
             : 'the clock ±15 s, as usual: too few pulls here to tell'}
         </small>
       </h2>

@@ -92,7 +92,7 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
             </Link>
           }
         >
-          There is one version of it yet: nothing to compare.
+          This recipe has one version: nothing to compare.
         </Nothing>
       </main>
     );

@@ -186,8 +186,8 @@ export function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onD
       {madeUp && (
         <p className="small mt-1">
           {notKept
-            ? 'These figures are made up, for practice: they are not kept. Leave, and type what a reader said.'
-            : 'These figures are made up. The demo may keep them; a real house may not.'}
+            ? 'These figures are simulated, for practice, and are not kept. Close this, and type the figures of a colour reader.'
+            : 'These figures are simulated. The demo may keep them; a real house may not.'}
         </p>
       )}
       {error && <Note bad>{failureOf(error).message}</Note>}
@@ -196,7 +196,7 @@ export function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onD
           Keep these
         </button>
         <button type="button" className="btn" onClick={practise}>
-          Practise: a made-up reader
+          Practise with a simulated reader
         </button>
         <button type="button" className="btn quiet" onClick={onDone}>
           Leave

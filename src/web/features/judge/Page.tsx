@@ -175,7 +175,7 @@ function Judge({ brew }: { brew: BarBrew }) {
         {proposal.reason && (
           <p className="mt-1">
             {proposal.reason}
-            {proposal.partly ? ' This answers only part of it.' : ''}
+            {proposal.partly ? ' This answers only a part of the verdict.' : ''}
           </p>
         )}
         {right && (

@@ -277,7 +277,7 @@ function WhatHappened({
         )}
         {next && (
           <p>
-            <b>Next brew of it</b> {weekdayText(next.at)} {clockText(next.at)}: {next.verdict}
+            <b>Next brew of this tea</b> {weekdayText(next.at)} {clockText(next.at)}: {next.verdict}
           </p>
         )}
       </div>
@@ -295,7 +295,7 @@ function WhatHappened({
         {s !== null && state.kind !== 'abandoned' && <Refractometer brew={brew} />}
         {next && (
           <Link className="btn" to={`/log/${next.id}`}>
-            Next of it <kbd>K</kbd>
+            Next of this tea <kbd>K</kbd>
           </Link>
         )}
         <Link

@@ -17,7 +17,7 @@ export function CorrectionsPage() {
   if (isLoading)
     return (
       <main className="page">
-        <Loading what="what came of corrections" />
+        <Loading what="the results of corrections" />
       </main>
     );
   if (isError || !data)
@@ -39,7 +39,7 @@ export function CorrectionsPage() {
   return (
     <main className="page corrections-page" aria-label="Corrections">
       <div className="say">
-        <h1 className="text-[22px] font-normal">What came of corrections at {site.name}</h1>
+        <h1 className="text-[22px] font-normal">Results of corrections at {site.name}</h1>
         {data.since !== null && (
           <span className="small">
             {data.looked} judged brews since {dayText(data.since)}
@@ -50,7 +50,7 @@ export function CorrectionsPage() {
           To the trends <kbd>Esc</kbd>
         </Link>
       </div>
-      <section className="work" tabIndex={0} aria-label="What came of them">
+      <section className="work" tabIndex={0} aria-label="Results">
         <p className="headline">{r.words}</p>
         {r.taken.n === 0 ? (
           <Nothing>No correction was taken and judged again yet.</Nothing>

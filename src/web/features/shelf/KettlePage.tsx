@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { MATERIALS, POUR_LOSS } from '#core/heat';
-import { capital, minutesText, numberText, temperatureText, volumeText } from '#core/units';
+import { minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import type { Kettle } from '#contracts/kettles';
 import type { Site } from '#contracts/sites';
 import { History } from '../../entities/history/History';
@@ -125,7 +125,7 @@ export function KettlePage() {
         <div className="foot">
           {role === 'lead' && <UseHere kettle={kettle} facts={facts} site={site} />}
           <button type="button" className="btn" onClick={() => setDoing('practise')}>
-            Practise with a made-up kettle
+            Practise with a simulated kettle
           </button>
           {role === 'lead' && (
             <button type="button" className="btn quiet" onClick={() => setDoing('edit')}>
@@ -177,7 +177,7 @@ function Readings({ kettle, lead }: { kettle: Kettle; lead: boolean }) {
         {list.length} {list.length === 1 ? 'reading' : 'readings'}, the last by {by?.by.name},{' '}
         {dayText(by?.at ?? 0)}; {volumeText(by?.water ?? kettle.volume, units.volume)} in it, room{' '}
         {temperatureText(by?.ambient ?? (20 as never), units.temperature)}.
-        {list.some((r) => r.simulated) ? ' Some are from the made-up kettle.' : ''}
+        {list.some((r) => r.simulated) ? ' Some are from the simulated kettle.' : ''}
       </p>
     </>
   );
@@ -274,7 +274,7 @@ function Waits({ facts, site }: { facts: KettleFacts; site: Site }) {
   );
 }
 
-/** Cards of this site reckon with this kettle from then on. */
+/** Recipe cards of this site use this kettle from then on. */
 function UseHere({ kettle, facts, site }: { kettle: Kettle; facts: KettleFacts; site: Site }) {
   const [change, { isLoading, error }] = useChangeSiteMutation();
   const dispatch = useAppDispatch();
@@ -311,7 +311,9 @@ function UseHere({ kettle, facts, site }: { kettle: Kettle; facts: KettleFacts; 
       .then(
         () =>
           dispatch(
-            toastShown({ text: `${site.name} reckons with the ${kettle.name} from now on.` }),
+            toastShown({
+              text: `Recipe cards of ${site.name} use the ${kettle.name} from now on.`,
+            }),
           ),
         () => undefined,
       );
@@ -319,14 +321,14 @@ function UseHere({ kettle, facts, site }: { kettle: Kettle; facts: KettleFacts; 
   if (used)
     return (
       <p className="small" role="status">
-        {capital(site.name)} reckons with this kettle.
+        Recipe cards of {site.name} use this kettle.
       </p>
     );
   return (
     <>
       {error && <Note bad>{failureOf(error).message}</Note>}
       <button type="button" className="btn go" disabled={isLoading} onClick={use}>
-        Reckon with it at {site.name}
+        Use this kettle at {site.name}
       </button>
     </>
   );

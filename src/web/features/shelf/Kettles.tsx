@@ -24,7 +24,7 @@ export function Kettles() {
         )}
       </div>
       {here.length === 0 ? (
-        <p className="small">No kettle at {site.name} yet: cards reckon with a usual one.</p>
+        <p className="small">No kettle at {site.name} yet: recipe cards use a usual kettle.</p>
       ) : (
         <ul className="kettles">
           {here.map((k) => {
@@ -37,7 +37,7 @@ export function Kettles() {
                   <span className="small">
                     {volumeText(k.volume, units.volume)},{' '}
                     {fit.kind === 'fitted' ? `fitted, ${fit.readings} readings` : 'not read yet'}
-                    {site.kettle.name === k.name ? ', cards reckon with it' : ''}
+                    {site.kettle.name === k.name ? ', used by recipe cards' : ''}
                   </span>
                 </Link>
               </li>

@@ -109,7 +109,7 @@ export function TakeReadings({
     <div className="take-readings">
       <p>
         {practise
-          ? 'A made-up kettle and thermometer, thirty times as fast. Its readings are marked as made up.'
+          ? 'A simulated kettle and thermometer, thirty times as fast. Its readings are marked as simulated.'
           : 'Fill it as usual and boil it. Press start as it boils; read the thermometer now and then while it cools by 10 °C or more.'}
       </p>
       <div className="flex flex-wrap gap-2 items-end">

@@ -179,13 +179,13 @@ function Next({ view, round, rounds, right }: NextProps) {
       )}
       {!right && data && role === 'lead' && rounds.length > 1 && !round.lost && (
         <details className="mt-3">
-          <summary>End it here all the same</summary>
+          <summary>End the dial-in here</summary>
           <Finish view={view} round={round} rounds={rounds} page={data} />
         </details>
       )}
       {right && (
         <details className="mt-3">
-          <summary>Another round all the same</summary>
+          <summary>Set up another round</summary>
           <Again view={view} before={round.cup} proposed={proposed} number={rounds.length + 1} />
         </details>
       )}

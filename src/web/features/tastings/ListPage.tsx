@@ -142,7 +142,7 @@ function Row({ t, taste = false }: { t: TastingRow; taste?: boolean }) {
         {dayText(t.at)} {clockText(t.at)}, {t.setBy.name}
       </span>
       <span className="small">
-        {t.handedIn} of {t.tasters} handed in
+        {t.handedIn} of {t.tasters} submitted
       </span>
       <b className={t.stage === 'revealed' || t.stage === 'stopped' ? 'font-medium' : ''}>
         {STAGE[t.stage]}

@@ -78,12 +78,14 @@ export function OrderCups({ codes, unkept, onBack, onHandIn }: Props) {
           <p className="small">Not marked: {unkept.join(', ')}. They go in without marks.</p>
         )}
         {!touched && (
-          <p className="small">They stand as you were served. If that is your order, hand it in.</p>
+          <p className="small">
+            The cups are as you were served. If that is your order, submit it.
+          </p>
         )}
       </section>
       <div className="foot">
         <button type="button" className="btn go" onClick={() => onHandIn(order)}>
-          Hand in, once
+          Submit order
         </button>
         <button type="button" className="btn" onClick={onBack}>
           Back to the cups

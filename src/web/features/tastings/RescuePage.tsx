@@ -108,7 +108,7 @@ function Trainer({ teas, first, seed: from }: { teas: readonly Tea[]; first: Tea
         />
         <span className="gap" />
         <span className="small text-[16px]">
-          made up, nothing is poured away
+          simulated, nothing is poured away
           {done.length > 0
             ? ` · ${done.filter((d) => d === 'right').length} of ${done.length} right`
             : ''}
@@ -144,8 +144,8 @@ function question(t: RescueTask, volume: (ml: number) => string): { fault: strin
       };
     case 'blend':
       return {
-        fault: `Two pots of it: one with ${made}, one lifted after ${minutesText(t.weak?.time ?? 0)}. A cup of ${volume(t.volume)} shall hold both.`,
-        asks: 'How much of it is from the weak one?',
+        fault: `Two pots of this tea: one with ${made}, one lifted after ${minutesText(t.weak?.time ?? 0)}. A cup of ${volume(t.volume)} shall hold both.`,
+        asks: 'How much comes from the weak pot?',
       };
     case 'extract':
       return {
@@ -288,7 +288,7 @@ function OneTask({
           </p>
         )}
       </section>
-      <section className="paper" aria-label={poured ? 'What comes of it' : 'What is known'}>
+      <section className="paper" aria-label={poured ? 'The result' : 'What is known'}>
         {!poured ? (
           <>
             <h2>In hand</h2>
@@ -306,7 +306,7 @@ function OneTask({
           </>
         ) : (
           <>
-            <h2>What comes of it</h2>
+            <h2>The result</h2>
             <p className="text-[21px] font-semibold leading-tight" data-testid="rescue-said">
               {SAID[scoreRescue(task, first)]}
             </p>

@@ -53,7 +53,7 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
   if (!own)
     return (
       <main className="page p-6">
-        <Nothing action={back}>No sheet of that person was handed in here.</Nothing>
+        <Nothing action={back}>That person submitted no sheet here.</Nothing>
       </main>
     );
   const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
@@ -91,7 +91,7 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
               Marks beside the others’: <b>{off.join(', ')}</b>.
             </>
           ) : own.others === 0 ? (
-            'Nobody else handed in to be held against.'
+            'Nobody else submitted a sheet to compare with.'
           ) : (
             'Marks within half a step of the others’.'
           )}

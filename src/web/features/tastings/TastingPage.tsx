@@ -44,7 +44,7 @@ function Open({ view, table }: { view: OpenTasting; table: ReturnType<typeof use
             </Link>
           }
         >
-          This tasting was stopped{now.stopped ? `: ${now.stopped}` : ''}. What was handed in is
+          This tasting was stopped{now.stopped ? `: ${now.stopped}` : ''}. What was submitted is
           kept.
         </Nothing>
       </main>

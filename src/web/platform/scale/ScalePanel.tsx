@@ -67,7 +67,7 @@ export function ScalePanel({
             </>
           )}
           <button type="button" className="btn slim" onClick={() => scale.useMadeUp()}>
-            Practise with a made-up scale
+            Practise with a simulated scale
           </button>
         </div>
         {!hasSerial() && (
@@ -171,7 +171,7 @@ function MadeUpLeaf({ small }: { small: boolean }) {
     <div
       className="flex flex-wrap gap-2 items-center mt-1"
       role="group"
-      aria-label="Put on the made-up scale"
+      aria-label="Put on the simulated scale"
       onMouseDown={(e) => e.preventDefault()}
     >
       <span className="small">Put on it:</span>

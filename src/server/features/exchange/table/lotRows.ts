@@ -10,7 +10,7 @@ export const lotRows = ({ here }: Doing, out: Out) => {
   return (r: Read) => {
     const tea = teaNamed(r, here);
     const name = r.text('lot', 60);
-    if (name === '') r.fault('lot', 'Nothing stands here.');
+    if (name === '') r.fault('lot', 'This cell is empty.');
     if (!tea || name === '') return null;
     twice(r, 'lot', seen, `${tea.id} ${name.toLowerCase()}`);
     const found =

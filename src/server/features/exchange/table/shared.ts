@@ -23,7 +23,7 @@ export function teaNamed(r: Read, here: Here): Tea | null {
     says,
     here.teas.map((t) => t.name),
   );
-  if (says === '') r.fault('tea', 'Nothing stands here.');
+  if (says === '') r.fault('tea', 'This cell is empty.');
   else if (near)
     r.fault('tea', `No such tea. Nearest: ${near}.`, 'open', '', [{ words: near, says: near }]);
   else r.fault('tea', 'No such tea in the book. Bring the teas in first.');

@@ -21,7 +21,7 @@ export const teaRows = ({ here }: Doing, out: Out) => {
   const seen = new Map<string, number>();
   return (r: Read) => {
     const name = r.text('tea', 60);
-    if (name === '') r.fault('tea', 'Nothing stands here.');
+    if (name === '') r.fault('tea', 'This cell is empty.');
     else twice(r, 'tea', seen, name.toLowerCase());
     const found = here.teas.find((t) => t.name.toLowerCase() === name.toLowerCase()) ?? null;
     const was = found ? teaRecord(found) : null;

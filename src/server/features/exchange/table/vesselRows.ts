@@ -20,7 +20,7 @@ export const vesselRows = ({ here }: Doing, out: Out) => {
         here.sites.slice(0, 4).map((s) => ({ words: s.name, says: s.name })),
       );
     const name = r.text('vessel', 60);
-    if (name === '') r.fault('vessel', 'Nothing stands here.');
+    if (name === '') r.fault('vessel', 'This cell is empty.');
     else twice(r, 'vessel', seen, `${site?.id} ${name.toLowerCase()}`);
     const found =
       here.vessels.find(

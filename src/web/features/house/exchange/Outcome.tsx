@@ -70,8 +70,8 @@ export function Outcome({
         {read > 0
           ? `${read} ${read === 1 ? 'cell is' : 'cells are'} read otherwise than written. `
           : ''}
-        All in one step; it can be taken back as a whole, as long as nothing of it was brewed or
-        changed.
+        All in one step; it can be taken back as a whole, as long as nothing that came in was brewed
+        or changed.
       </p>
       {error && (
         <Note bad>

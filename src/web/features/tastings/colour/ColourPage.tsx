@@ -347,7 +347,7 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
               </li>
               <li>Filters, night and HDR modes off. Drop the picture here, or take it.</li>
             </ul>
-            <h2 className="mt-4 font-bold text-[15px]">Made-up photos to try it with</h2>
+            <h2 className="mt-4 font-bold text-[15px]">Simulated photos to try</h2>
           </div>
         )}
         <div className="samples">

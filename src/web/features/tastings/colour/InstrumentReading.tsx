@@ -63,7 +63,7 @@ export function Instrument({
         model &&
         (verdict === 'refuse' ? (
           <p className="mt-3 text-[18px] font-semibold">
-            Not this tea’s colour: {numberText(r.residual)} off every strength of it.
+            Not this tea’s colour: {numberText(r.residual)} off every strength of this tea.
           </p>
         ) : verdict === 'uninformative' ? (
           <p className="mt-3 text-[18px] font-semibold">

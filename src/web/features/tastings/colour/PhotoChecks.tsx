@@ -14,7 +14,7 @@ export const REFUSED = {
   tooPale: ['Too pale to tell', 'There is too little colour in it for a figure.'],
   offCurve: [
     'Not this tea’s colour',
-    'It lies off every strength of it: another tea, another light, or the circle is not on the liquor.',
+    'This colour is no strength of this tea: another tea, another light, or the circle is not on the liquor.',
   ],
 } as const;
 

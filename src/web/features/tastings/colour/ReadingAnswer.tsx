@@ -130,8 +130,8 @@ function ScreenWords() {
         `This screen was checked ${dayText(screen.at)}: it will do.`
       ) : (
         <>
-          {screen ? 'This screen failed its check' : 'This screen was not checked'}: the figure
-          stands, the swatches may mislead.{' '}
+          {screen ? 'This screen failed its check' : 'This screen was not checked'}: the figure is
+          right, the swatches may mislead.{' '}
           <Link className="underline" to="/table/screen">
             Check it
           </Link>

@@ -120,7 +120,7 @@ export function Ladder({ view, now, result }: ResultProps & { result: LadderResu
         <p className="how-sure">
           {howSure(result, shown, way, target, units).join(' ')}
           {now.tasters.some((t) => t.handedIn === null)
-            ? ` Not handed in: ${now.tasters
+            ? ` Not submitted: ${now.tasters
                 .filter((t) => t.handedIn === null)
                 .map((t) => t.name)
                 .join(', ')}.`

@@ -184,7 +184,7 @@ export function Run({ view, now, does }: Props) {
                     <b>Taste.</b> Look first, then leaf, smell, taste.
                   </>
                 ) : (
-                  <b>All have handed in.</b>
+                  <b>All have submitted.</b>
                 )}
                 <small>
                   {open.length > 0
@@ -307,7 +307,7 @@ export function Run({ view, now, does }: Props) {
               <span>{x.name}</span>
               {x.handedIn !== null ? (
                 <span>
-                  handed in {clockText(x.handedIn)}
+                  submitted {clockText(x.handedIn)}
                   {x.enteredBy ? `, by ${x.enteredBy.name}` : ''}
                 </span>
               ) : (
@@ -429,7 +429,7 @@ export function Run({ view, now, does }: Props) {
         </div>
       </Sheet>
       <Sheet title="Stop this tasting?" open={asking === 'stop'} onClose={() => setAsking(null)}>
-        <p>Nothing more can be done at it. What was handed in is kept.</p>
+        <p>The tasting is over. What was submitted is kept.</p>
         <div className="flex gap-2 mt-4">
           <button
             type="button"

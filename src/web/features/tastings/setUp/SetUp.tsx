@@ -370,7 +370,7 @@ export function SetUp({
             <h2 className="mt-3">Round by round</h2>
             <p>
               Everybody marks this cup against the house cup as they know it. What is off is
-              corrected, and the corrected cup stands beside this one in the next round, until every
+              corrected, and the corrected cup is beside this one in the next round, until every
               mark is within half a step. It may take days; the lot waits.
             </p>
           </>
@@ -379,8 +379,8 @@ export function SetUp({
           <>
             <h2 className="mt-3">What it shows</h2>
             <p>
-              Each taster scores every bowl 0 to 10. Told are how far each lies from the others, and
-              how far apart the two bowls of one cup were scored.
+              Each taster scores every bowl 0 to 10. The result says how far each taster is from the
+              others, and how far apart the two bowls of one cup were scored.
             </p>
           </>
         )}
@@ -411,7 +411,7 @@ export function SetUp({
         )}
         <p className="cautions mt-3">
           <span>
-            <b>Scalds:</b> pour with the cups on the table, not in the hand.
+            <b>Scalds:</b> pour with the cups on the table, never while somebody holds one.
           </span>
           {tea.allergens && (
             <span className="strong">

@@ -31,7 +31,7 @@ export function SetUpPage() {
         <Nothing>
           {teas.length === 0
             ? 'The book has no tea with a house recipe yet.'
-            : 'No vessel stands here yet.'}
+            : 'This site has no vessel yet.'}
         </Nothing>
       </main>
     );

@@ -50,7 +50,7 @@ export function Choose({
           disabled={chosen === null}
           onClick={() => chosen && onHandIn(chosen)}
         >
-          {chosen ? `Hand in ${chosen}` : 'Choose one'}
+          {chosen ? `Submit ${chosen}` : 'Choose one'}
         </button>
       </div>
     </>

@@ -56,7 +56,7 @@ export function TastePage() {
                 onClick={() => setParams({ for: t.id })}
               >
                 {t.name}
-                {t.handedIn !== null ? ', handed in' : ''}
+                {t.handedIn !== null ? ', submitted' : ''}
               </button>
             ))}
           </div>
@@ -81,11 +81,11 @@ export function TastePage() {
     return (
       <main className="page p-6 taste-page">
         <Nothing action={back}>
-          Handed in at {clockText(seat.handedIn)}
+          Submitted at {clockText(seat.handedIn)}
           {seat.name && wanted !== me.personId ? `, ${seat.name}` : ''}.{' '}
           {table.unsaved > 0
             ? 'It waits on this device and is sent by itself.'
-            : 'The codes are shown when all have handed in.'}
+            : 'The codes are shown when all have submitted.'}
         </Nothing>
         {view.sees === 'all' && (
           <Link className="btn mt-4" to={`/table/${id}/taste`}>

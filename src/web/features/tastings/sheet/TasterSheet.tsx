@@ -245,7 +245,7 @@ export function TasterSheet({
         {step === 'Taste' && scoring && (
           <>
             <p className="small">
-              Spoon, slurp, wait. How much of it, whether you like it or not
+              Spoon, slurp, wait. How strong each is, whether you like it or not
               {open.length > 0
                 ? `; ${open.join(', ')} ${open.length === 1 ? 'is' : 'are'} open`
                 : ''}
@@ -272,7 +272,7 @@ export function TasterSheet({
                 }
               >
                 {open.length === ATTRIBUTE_NAMES.length
-                  ? 'All of it is right'
+                  ? 'Everything is right'
                   : 'The rest is right'}
               </button>
             )}
@@ -299,10 +299,10 @@ export function TasterSheet({
             ? `Keep, next ${nextCode}`
             : orders
               ? 'Keep, then order them'
-              : 'Keep, then hand in'}
+              : 'Keep, then submit'}
         </button>
         <button type="button" className="btn" onClick={() => setOrdering(true)}>
-          {orders ? 'Order them' : 'To hand in'}
+          {orders ? 'Order them' : 'To submit'}
         </button>
       </div>
     </main>

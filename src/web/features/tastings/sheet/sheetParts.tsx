@@ -97,7 +97,7 @@ export function HandIn({
   return (
     <>
       <section className="sheet-body">
-        <h1 className="text-[22px] font-bold">Hand in your sheet</h1>
+        <h1 className="text-[22px] font-bold">Submit your sheet</h1>
         <p>
           {unkept.length > 0
             ? `Not marked: ${unkept.join(', ')}. ${unkept.length === 1 ? 'It goes' : 'They go'} in without marks.`
@@ -107,7 +107,7 @@ export function HandIn({
       </section>
       <div className="foot">
         <button type="button" className="btn go" onClick={onHandIn}>
-          Hand in, once
+          Submit sheet
         </button>
         <button type="button" className="btn" onClick={onBack}>
           Back to the cups
