@@ -7,8 +7,8 @@ export default defineConfig({
   // Every test has a shop of its own.
   fullyParallel: true,
   retries: 0,
-  timeout: 45_000,
-  expect: { timeout: 8000 },
+  timeout: 60_000,
+  expect: { timeout: 12_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
