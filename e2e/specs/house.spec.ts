@@ -271,7 +271,7 @@ for (const [places, paths] of [
       await expect(page.getByRole('tab', { name: /Look$/ })).toBeVisible();
       await table.step('Taste');
       await checkAxe(page, 'sheet');
-      await page.getByRole('button', { name: 'Order them' }).click();
+      await page.getByRole('button', { name: 'Order the cups' }).click();
       await checkAxe(page, 'order');
       await page.goto('/table');
       await page.getByRole('link', { name: /Ladder of time.*revealed/ }).click();

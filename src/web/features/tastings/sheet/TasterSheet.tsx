@@ -302,7 +302,7 @@ export function TasterSheet({
               : 'Keep, then submit'}
         </button>
         <button type="button" className="btn" onClick={() => setOrdering(true)}>
-          {orders ? 'Order them' : 'To submit'}
+          {orders ? 'Order the cups' : 'To submit'}
         </button>
       </div>
     </main>
