@@ -4,15 +4,13 @@ import { type CalibrationResult, calibrationWords, chanceText } from '#core/tast
 import { capital, minutesText, numberText, signedText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
 import { useSession } from '../../entities/people/session';
-import { Cup } from '../../entities/teas/Cup';
-import { liquorOfCup } from './cups';
+import { CupTable } from './CupTable';
 
 /**
  * Each taster against the others: how far, how even, how alike on the same cup. A lead sees all, a taster their own.
  */
 export function Calibrated({ view, result }: { view: OpenTasting; result: CalibrationResult }) {
   const me = useSession();
-  const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
   const all = me.role === 'lead';
   const shown = result.tasters.filter((t) => all || t.id === me.personId);
   const head = all
@@ -88,42 +86,16 @@ export function Calibrated({ view, result }: { view: OpenTasting; result: Calibr
         <h2 className="mt-4">
           The cups<small>mean of all scores, 0 to 10</small>
         </h2>
-        <div className="wide-table" tabIndex={0} role="group" aria-label="The cups">
-          <table className="grid-table plain compared">
-            <thead>
-              <tr>
-                <th className="l" colSpan={2}>
-                  cup
-                </th>
-                <th>steeped</th>
-                {ATTRIBUTE_NAMES.map((a) => (
-                  <th key={a}>{ATTRIBUTES[a].label.toLowerCase()}</th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {result.cups.map((c) => {
-                const plan = view.exercise.cups[c.cup]?.plan;
-                return (
-                  <tr key={c.cup} className={c.excluded ? 'out' : ''}>
-                    <td className="l">
-                      {plan && (
-                        <Cup size={40} liquor={liquorOfCup(of, plan, c.seconds ?? plan.seconds)} />
-                      )}
-                    </td>
-                    <td className="l">
-                      <b>{c.code}</b>
-                    </td>
-                    <td>{c.seconds === null ? '' : minutesText(c.seconds)}</td>
-                    {ATTRIBUTE_NAMES.map((a) => (
-                      <td key={a}>{c.means[a] === null ? '' : numberText(c.means[a] ?? 0)}</td>
-                    ))}
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <CupTable
+          view={view}
+          label="The cups"
+          rows={result.cups}
+          name={(c) => <b>{c.code}</b>}
+          columns={[
+            { head: 'steeped', cell: (c) => (c.seconds === null ? '' : minutesText(c.seconds)) },
+          ]}
+          mark={(c, a) => (c.means[a] === null ? '' : numberText(c.means[a] ?? 0))}
+        />
       </section>
       <section className="paper" aria-label="How sure">
         <h2>How to read it</h2>

@@ -3,13 +3,11 @@ import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
 import { chanceText, comparedWords, cupName, type CupsResult, fewestTasters } from '#core/tastings';
 import { capital, minutesText, numberText, signedText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
-import { Cup } from '../../entities/teas/Cup';
-import { liquorOfCup } from './cups';
+import { CupTable } from './CupTable';
 import { Means } from './Means';
 
 /** What a comparison found: each cup's mean marks, then each beside the first with the chance of that. */
 export function Compared({ view, result }: { view: OpenTasting; result: CupsResult }) {
-  const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
   const nameOf = (cup: number) => {
     const plan = view.exercise.cups[cup]?.plan;
     return plan ? cupName(plan) || `cup ${cup + 1}` : '';
@@ -27,55 +25,34 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
           <b>{head.strong}</b>
           {head.rest}
         </p>
-        <div className="wide-table" tabIndex={0} role="group" aria-label="Marks of each cup">
-          <table className="grid-table plain compared">
-            <thead>
-              <tr>
-                <th className="l" colSpan={2}>
-                  cup
-                </th>
-                <th>steeped</th>
-                {ATTRIBUTE_NAMES.map((a) => (
-                  <th key={a}>{ATTRIBUTES[a].label.toLowerCase()}</th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {result.cups.map((c) => {
-                const plan = view.exercise.cups[c.cup]?.plan;
-                return (
-                  <tr key={c.cup} className={c.excluded ? 'out' : ''}>
-                    <td className="l">
-                      {plan && (
-                        <Cup size={46} liquor={liquorOfCup(of, plan, c.seconds ?? plan.seconds)} />
-                      )}
-                    </td>
-                    <td className="l">
-                      <b>{c.cup + 1}</b> {nameOf(c.cup)} <span className="small">{c.code}</span>
-                      {c.excluded ? `, left out: ${c.excluded}` : ''}
-                    </td>
-                    <td>{c.seconds === null ? '' : minutesText(c.seconds)}</td>
-                    {ATTRIBUTE_NAMES.map((a) => {
-                      const m = c.marks[a];
-                      return (
-                        <td key={a}>
-                          {m && (
-                            <>
-                              <b>{signedText(m.mean)}</b>
-                              <span className="small block">
-                                {m.little} / {m.right} / {m.much}
-                              </span>
-                            </>
-                          )}
-                        </td>
-                      );
-                    })}
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <CupTable
+          view={view}
+          label="Marks of each cup"
+          rows={result.cups}
+          size={46}
+          name={(c) => (
+            <>
+              <b>{c.cup + 1}</b> {nameOf(c.cup)} <span className="small">{c.code}</span>
+              {c.excluded ? `, left out: ${c.excluded}` : ''}
+            </>
+          )}
+          columns={[
+            { head: 'steeped', cell: (c) => (c.seconds === null ? '' : minutesText(c.seconds)) },
+          ]}
+          mark={(c, a) => {
+            const m = c.marks[a];
+            return (
+              m && (
+                <>
+                  <b>{signedText(m.mean)}</b>
+                  <span className="small block">
+                    {m.little} / {m.right} / {m.much}
+                  </span>
+                </>
+              )
+            );
+          }}
+        />
         <Means
           means={result.cups.map(
             (c) =>

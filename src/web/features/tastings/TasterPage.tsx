@@ -5,11 +5,11 @@ import { cupName, ownResult, valueText } from '#core/tastings';
 import { numberText, signedText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
 import { useUnits } from '../../entities/people/session';
-import { Cup } from '../../entities/teas/Cup';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { exerciseName, liquorOfCup } from './cups';
+import { exerciseName } from './cups';
+import { CupTable } from './CupTable';
 import { useFolded, useTasting } from './useTasting';
 
 /** One taster's own sheet beside the table's, after the reveal. */
@@ -56,7 +56,6 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
         <Nothing action={back}>That person submitted no sheet here.</Nothing>
       </main>
     );
-  const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
   const { way } = view.exercise;
   const off = ATTRIBUTE_NAMES.flatMap((a) => {
     const x = own.against[a];
@@ -64,6 +63,15 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
       ? [`${ATTRIBUTES[a].label.toLowerCase()} ${signedText(x.bias)}`]
       : [];
   });
+  const scoreText = own.scored ? numberText : signedText;
+  const placeOf = (c: (typeof own.cups)[number]) => (
+    <>
+      {c.place ?? ''}
+      {c.truePlace !== null && c.place !== c.truePlace && (
+        <span className="small">, truly {c.truePlace}</span>
+      )}
+    </>
+  );
   const label = (a: Attribute) => ATTRIBUTES[a].label.toLowerCase();
   return (
     <main className="page split result-page">
@@ -96,67 +104,32 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
             'Marks within half a step of the others’.'
           )}
         </p>
-        <div className="wide-table" tabIndex={0} role="group" aria-label="Each cup">
-          <table className="grid-table plain compared">
-            <thead>
-              <tr>
-                <th className="l" colSpan={2}>
-                  cup
-                </th>
-                <th>as it was</th>
-                {own.ordering && <th>place</th>}
-                {ATTRIBUTE_NAMES.map((a) => (
-                  <th key={a}>{label(a)}</th>
-                ))}
-                <th className="l">words</th>
-              </tr>
-            </thead>
-            <tbody>
-              {own.cups.map((c) => {
+        <CupTable
+          view={view}
+          label="Each cup"
+          rows={own.cups}
+          name={(c) => <b>{c.code}</b>}
+          columns={[
+            {
+              head: 'as it was',
+              cell: (c) => {
                 const plan = view.exercise.cups[c.cup]?.plan;
-                return (
-                  <tr key={c.code} className={c.excluded ? 'out' : ''}>
-                    <td className="l">
-                      {plan && (
-                        <Cup size={40} liquor={liquorOfCup(of, plan, c.seconds ?? plan.seconds)} />
-                      )}
-                    </td>
-                    <td className="l">
-                      <b>{c.code}</b>
-                    </td>
-                    <td>
-                      {c.excluded ?? ((plan && cupName(plan)) || valueText(way, c.value, units))}
-                    </td>
-                    {own.ordering && (
-                      <td>
-                        {c.place ?? ''}
-                        {c.truePlace !== null && c.place !== c.truePlace ? (
-                          <span className="small">, truly {c.truePlace}</span>
-                        ) : null}
-                      </td>
-                    )}
-                    {ATTRIBUTE_NAMES.map((a) => {
-                      const [mine, theirs] = [c.mine[a], c.others[a]];
-                      return (
-                        <td key={a}>
-                          {mine !== null && (
-                            <b>{own.scored ? numberText(mine) : signedText(mine)}</b>
-                          )}
-                          {theirs !== null && (
-                            <span className="small block">
-                              others {own.scored ? numberText(theirs) : signedText(theirs)}
-                            </span>
-                          )}
-                        </td>
-                      );
-                    })}
-                    <td className="l small">{[...c.words, ...c.leafWords].join(', ')}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+                return c.excluded ?? ((plan && cupName(plan)) || valueText(way, c.value, units));
+              },
+            },
+            ...(own.ordering ? [{ head: 'place', cell: placeOf }] : []),
+          ]}
+          mark={(c, a) => {
+            const [mine, theirs] = [c.mine[a], c.others[a]];
+            return (
+              <>
+                {mine !== null && <b>{scoreText(mine)}</b>}
+                {theirs !== null && <span className="small block">others {scoreText(theirs)}</span>}
+              </>
+            );
+          }}
+          last={{ head: 'words', cell: (c) => [...c.words, ...c.leafWords].join(', ') }}
+        />
       </section>
       <section className="paper" aria-label="Beside the others">
         <h2>

@@ -1,0 +1,249 @@
+import { and, count, eq } from 'drizzle-orm';
+import { advance, type BrewState, pullKind } from '#core/brews';
+import { isRight, verdictWords } from '#core/corrections';
+import { epochMs, type EpochMs, secondsBetween } from '#core/units';
+import type { Brew, BrewEventBody } from '#contracts/brews';
+import { withLeafBack } from '#contracts/plan';
+import type { Tx } from '../../db/pool';
+import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
+import { AppError, notFound } from '../../http/errors';
+import type { Signed } from '../../http/route';
+import { mustWorkAt } from '../../http/sites';
+import { columnsOf, snapshotOf } from './columns';
+import { brewById, type BrewRow, busyIn, eventById, stateOf, steepingAt } from './queries';
+import { refusal, refused } from './refusals';
+import { announce, instantOf, requireBrew } from './shared';
+import { undoLast } from './undo';
+
+/** Two devices' clocks may differ by so much, ms. */
+const CLOCKS_APART = 60_000;
+/** A brew is a few dozen acts; more is a device gone wild. */
+const MOST_EVENTS = 300;
+
+/** @throws when it cannot have happened then, or when there is no end of it */
+async function refuseImpossible(
+  tx: Tx,
+  row: BrewRow,
+  kind: BrewEventBody['kind'],
+  at: number,
+): Promise<void> {
+  const first =
+    kind === 'judge' && row.pulled !== null ? row.pulled.getTime() : row.startedAt.getTime();
+  if (at < first - CLOCKS_APART)
+    throw refused(
+      await requireBrew(tx, row.id),
+      'tooEarly',
+      kind === 'judge'
+        ? 'This judgement is dated before the end of the steep.'
+        : 'This record is dated before the start of the brew.',
+    );
+  const [kept] = await tx
+    .select({ n: count() })
+    .from(brewEvents)
+    .where(eq(brewEvents.brewId, row.id));
+  if ((kept?.n ?? 0) >= MOST_EVENTS)
+    throw refused(
+      await requireBrew(tx, row.id),
+      'tooMany',
+      `This brew has ${MOST_EVENTS} records. Limnos keeps no more for one brew.`,
+    );
+}
+
+/** The columns an event sets. @throws the refusal when the brew cannot take it. */
+async function changed(
+  tx: Tx,
+  row: BrewRow,
+  e: Exclude<BrewEventBody, { kind: 'undo' }>,
+  at: EpochMs,
+  who: Signed,
+): Promise<Partial<BrewRow>> {
+  const brew = () => requireBrew(tx, row.id);
+  switch (e.kind) {
+    case 'step': {
+      if (!row.open) throw refusal('alreadyJudged', await brew());
+      return {
+        marks: [
+          ...row.marks,
+          {
+            key: e.key,
+            at,
+            outcome: e.outcome,
+            ...(e.grams === undefined ? {} : { grams: e.grams }),
+            ...(e.celsius === undefined ? {} : { celsius: e.celsius }),
+          },
+        ],
+      };
+    }
+    case 'reading':
+      return { readings: [...row.readings, { at, celsius: e.celsius }] };
+    case 'colour':
+    case 'solids':
+      // It stands in the brew's story; nothing of the brew itself changes by it.
+      if (row.pulled === null || row.state === 'abandoned')
+        throw refusal('notPulled', await brew());
+      return {};
+    case 'pair': {
+      const other = await brewById(tx, e.with);
+      if (!other || other.siteId !== row.siteId || other.id === row.id)
+        throw notFound('The other pot');
+      if (
+        other.tea.id !== row.teaId ||
+        other.versionId !== row.versionId ||
+        other.state.kind !== row.state ||
+        !row.open
+      )
+        throw refused(
+          await brew(),
+          'notAlike',
+          'Only two of one tea and recipe, as far as each other, go together.',
+        );
+      return { pairedId: other.pairedId ?? other.id };
+    }
+    case 'claim':
+      if (row.pulledBy !== null || row.pulledDevice === null)
+        throw refused(await brew(), 'claimed', 'Somebody has said already that it was them.');
+      return { pulledBy: who.personId };
+    default: {
+      if (e.kind === 'leafBack') {
+        const busy = await busyIn(tx, row.siteId, row.vesselId);
+        if (busy && busy.id !== row.id)
+          throw refused(await brew(), 'vesselInUse', `${busy.tea.name} is in its vessel by now.`);
+      }
+      const step = advance(stateOf(row), { kind: e.kind, at });
+      if (step.kind === 'refused') throw refusal(step.why, await brew());
+      return { ...columnsOf(step.state), ...(await extras(tx, row, e, step.state, who)) };
+    }
+  }
+}
+
+const NOT_PULLED = {
+  pulledBy: null,
+  pulledDevice: null,
+  timing: null,
+  error: null,
+  crowded: false,
+} as const;
+/** What a step of the state machine sets besides the state. */
+async function extras(
+  tx: Tx,
+  row: BrewRow,
+  e: BrewEventBody,
+  state: BrewState,
+  who: Signed,
+): Promise<Partial<BrewRow>> {
+  const { window } = row.plan.recipe;
+  switch (e.kind) {
+    case 'pull': {
+      if (state.kind !== 'pulled') return {};
+      const steeped = secondsBetween(state.waterOn, state.pulled);
+      // What is lifted together with it does not ask for another hand.
+      const leadOf = (b: { id: string; pairedId: string | null }) => b.pairedId ?? b.id;
+      const others = (await steepingAt(tx, row.siteId, row.id)).filter(
+        (o) => leadOf(o) !== leadOf(row),
+      );
+      const crowded = others.some(
+        (o) =>
+          o.waterOn && (state.pulled - o.waterOn.getTime()) / 1000 >= o.plan.recipe.window.earliest,
+      );
+      return {
+        pulledBy: who.lockedAs === null ? who.personId : null,
+        pulledDevice: who.lockedAs,
+        timing: pullKind(steeped, window),
+        error: Math.round((steeped - window.best) * 10) / 10,
+        crowded,
+      };
+    }
+    case 'leafBack': {
+      if (row.waterOn === null || row.pulled === null) return {};
+      const steeped = secondsBetween(epochMs(row.waterOn.getTime()), epochMs(row.pulled.getTime()));
+      return { ...NOT_PULLED, plan: withLeafBack(row.plan, steeped, e.seconds) };
+    }
+    case 'undoPull':
+      return NOT_PULLED;
+    case 'judge':
+      return {
+        judgedBy: who.personId,
+        verdict: e.verdict,
+        verdictKind: isRight(e.verdict) ? 'right' : 'off',
+        proposal: e.proposal,
+        accepted: e.accepted,
+        remark: e.remark,
+        correction: e.proposal.lever === 'keep' ? 'none' : e.accepted ? 'taken' : 'notTaken',
+      };
+    case 'abandon':
+      return { remark: e.reason };
+    default:
+      return {};
+  }
+}
+
+/**
+ * Adds one thing that happened to a brew, in the transaction `tx`. The first of two wins; the second is refused with
+ * the name of the first. A repeated id changes nothing.
+ */
+export async function addEventIn(
+  tx: Tx,
+  id: string,
+  given: BrewEventBody,
+  who: Signed,
+  now: number,
+): Promise<Brew> {
+  const [row] = await tx.select().from(brews).where(eq(brews.id, id)).for('update');
+  if (!row) throw notFound('That brew');
+  const known = await eventById(tx, given.id);
+  if (known && (known.brewId !== id || known.kind !== given.kind))
+    throw refused(
+      await requireBrew(tx, id),
+      'idTaken',
+      'This record belongs to another brew. Nothing was changed.',
+    );
+  if (known) return requireBrew(tx, id);
+  if (who.lockedAs !== null && given.kind !== 'pull' && given.kind !== 'undo')
+    throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
+  mustWorkAt(who, row.siteId);
+  const at = instantOf(given.at, now);
+  await refuseImpossible(tx, row, given.kind, at);
+  const kept = {
+    id: given.id,
+    brewId: id,
+    kind: given.kind,
+    at: new Date(at),
+    received: new Date(now),
+    personId: who.lockedAs === null ? who.personId : null,
+    device: who.lockedAs,
+    body: given,
+    undone: false,
+  };
+  let queue = false;
+  if (given.kind === 'undo') {
+    queue = await undoLast(tx, row, given.of, who);
+    await tx.insert(brewEvents).values(kept);
+  } else {
+    const set = await changed(tx, row, given, at, who);
+    await tx.insert(brewEvents).values({ ...kept, before: snapshotOf(row) });
+    if (Object.keys(set).length > 0) await tx.update(brews).set(set).where(eq(brews.id, id));
+    if (given.kind === 'judge' && given.accepted && given.proposal.lever !== 'keep') {
+      await tx.insert(leadNotes).values({
+        id: given.id,
+        teaId: row.teaId,
+        brewId: id,
+        personId: who.personId,
+        at: new Date(at),
+        headline: given.proposal.headline,
+        change: given.proposal.change,
+        found: verdictWords(given.verdict),
+      });
+    }
+  }
+  if (given.kind === 'abandon')
+    queue =
+      (
+        await tx
+          .update(orders)
+          .set({ state: 'waiting' })
+          .where(and(eq(orders.brewId, id), eq(orders.state, 'started')))
+      )[0].affectedRows > 0;
+  const brew = await requireBrew(tx, id);
+  await announce(tx, brew, queue, now);
+  return brew;
+}

@@ -1,0 +1,187 @@
+import { and, eq } from 'drizzle-orm';
+import type { z } from 'zod';
+import { methodFor } from '#core/recipes';
+import { secondsBetween } from '#core/units';
+import type { Brew, startBrew } from '#contracts/brews';
+import { cardFaultWords, cardOf, planAgain, planOf } from '#contracts/plan';
+import { lotInUse } from '#contracts/recipeSelection';
+import type { Site } from '#contracts/sites';
+import type { Vessel } from '#contracts/vessels';
+import type { Tx } from '../../db/pool';
+import { brewEvents, brews, orders } from '../../db/schema';
+import { AppError, invalid, notFound } from '../../http/errors';
+import type { Signed } from '../../http/route';
+import { mustWorkAt } from '../../http/sites';
+import { lockSite, siteById } from '../people';
+import { lotById, teaById, versionById } from '../teas';
+import { vesselById } from '../vessels';
+import { brewById, busyIn, steepsOf } from './queries';
+import { refused } from './refusals';
+import { announce, freePlace, instantOf, requireBrew } from './shared';
+
+/** A start as it is read: what the request left out has its default. */
+export type StartRequest = z.infer<typeof startBrew.body>;
+
+/** What waited on a device longer than this is no brew of the bar any more, ms. */
+const LONGEST_WAIT = 35 * 86_400_000;
+/** A start that comes so much later was made offline, by a book that was right when it was made, ms. */
+const MADE_OFFLINE = 600_000;
+
+/** The next steep of leaf that was steeped already: by its last steep. */
+async function planNextSteep(tx: Tx, after: string, site: Site, vessel: Vessel) {
+  const before = await requireBrew(tx, after);
+  const last = (await steepsOf(tx, before.leafId)).at(-1);
+  if (
+    !('pulled' in before.state) ||
+    before.vesselId !== vessel.id ||
+    before.siteId !== site.id ||
+    last?.id !== before.id
+  )
+    throw refused(before, 'notLast', 'Its leaf has moved on since.');
+  const again = planAgain(
+    before.plan,
+    before.tea.style,
+    secondsBetween(before.state.waterOn, before.state.pulled),
+  );
+  if (!again.plan)
+    throw new AppError(
+      'brew.spent',
+      409,
+      `${before.tea.name}: ${again.next.kind === 'spent' ? again.next.why : ''}`,
+    );
+  return {
+    site,
+    vessel,
+    lotId: before.lot?.id ?? null,
+    versionId: before.versionId,
+    plan: again.plan,
+    leafId: before.leafId,
+    teaId: before.tea.id,
+  };
+}
+
+/**
+ * What a brew is made of: worked out here again from the records, or, for leaf that was steeped already, from its
+ * last steep.
+ */
+async function planBrew(tx: Tx, given: StartRequest, now: number) {
+  const [tea, version, vessel, site] = [
+    await teaById(tx, given.teaId),
+    await versionById(tx, given.versionId),
+    await vesselById(tx, given.vesselId),
+    await siteById(tx, given.siteId),
+  ];
+  if (!tea || !version || version.teaId !== tea.id) throw notFound('That recipe');
+  if (!site) throw notFound('That site');
+  if (given.after === null && version.state === 'retired' && given.at > now - MADE_OFFLINE)
+    throw new AppError(
+      'brew.cannot',
+      409,
+      `${tea.name}: version ${version.number} is retired. Choose the tea again: the book has a newer version.`,
+    );
+  if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
+  const busy = await busyIn(tx, site.id, vessel.id);
+  if (busy)
+    throw new AppError(
+      'brew.vesselInUse',
+      409,
+      `${vessel.name} is in use: ${busy.startedBy.name} started ${busy.tea.name} in it.`,
+    );
+  if (given.after !== null) return planNextSteep(tx, given.after, site, vessel);
+  const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
+  if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
+  const pour = { tea, lot, version, vessel, site, water: given.water, warmed: given.warmed };
+  const card = cardOf(pour);
+  if (card.kind !== 'card')
+    throw new AppError(
+      'brew.cannot',
+      422,
+      `${tea.name} in the ${vessel.name}: ${cardFaultWords(card)}`,
+    );
+  return {
+    site,
+    vessel,
+    lotId: lot?.id ?? null,
+    versionId: version.id,
+    plan: planOf(card, pour),
+    leafId: given.id,
+    teaId: tea.id,
+  };
+}
+
+/**
+ * Starts a brew, or the next steep of one, in the transaction `tx`. A repeated id gets the same brew.
+ * @throws when the bar is full, the vessel in use, or the recipe cannot be brewed in it
+ */
+export async function startBrewIn(
+  tx: Tx,
+  given: StartRequest,
+  who: Signed,
+  now: number,
+): Promise<Brew> {
+  // Under the lock, so that the same start sent twice at once finds the first one's brew.
+  mustWorkAt(who, given.siteId);
+  await lockSite(tx, given.siteId);
+  const there = await brewById(tx, given.id);
+  if (there) return there;
+  if (given.at < now - LONGEST_WAIT)
+    throw invalid({
+      at: 'This brew began more than a month ago. The bar does not take a brew that old.',
+    });
+  const { site, vessel, lotId, versionId, plan, leafId, teaId } = await planBrew(tx, given, now);
+  const place = await freePlace(tx, site.id, given.place);
+  const at = new Date(instantOf(given.at, now));
+  await tx.insert(brews).values({
+    id: given.id,
+    siteId: site.id,
+    teaId,
+    lotId,
+    vesselId: vessel.id,
+    versionId,
+    method: methodFor(vessel),
+    leafId,
+    pairedId: null,
+    kettle: site.kettle.name,
+    place,
+    plan,
+    marks: [],
+    readings: [],
+    crowded: false,
+    correction: 'none',
+    state: given.warming ? 'warming' : 'steeping',
+    open: true,
+    startedAt: at,
+    startedBy: who.personId,
+    waterOn: given.warming ? null : at,
+    verdictKind: 'unjudged',
+    remark: '',
+  });
+  await tx.insert(brewEvents).values({
+    id: given.id,
+    brewId: given.id,
+    kind: 'start',
+    at,
+    received: new Date(now),
+    personId: who.personId,
+    body: given,
+    undone: false,
+  });
+  const filled =
+    given.orderId === null
+      ? 0
+      : (
+          await tx
+            .update(orders)
+            .set({ state: 'started', brewId: given.id })
+            .where(
+              and(
+                eq(orders.id, given.orderId),
+                eq(orders.siteId, site.id),
+                eq(orders.state, 'waiting'),
+              ),
+            )
+        )[0].affectedRows;
+  const brew = await requireBrew(tx, given.id);
+  await announce(tx, brew, filled > 0, now);
+  return brew;
+}
