@@ -1,7 +1,7 @@
 import { and, count, eq } from 'drizzle-orm';
 import { advance, type BrewState, pullKind } from '#core/brews';
 import { isRight, verdictWords } from '#core/corrections';
-import { epochMs, type EpochMs, secondsBetween } from '#core/units';
+import { type EpochMs, epochMs, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import { withLeafBack } from '#contracts/plan';
 import type { Tx } from '../../db/pool';
