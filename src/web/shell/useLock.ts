@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
+import { useLocked } from '../entities/people/locked';
 import type { LockWrite } from '../entities/people/lockWrite';
-import { useSession } from '../entities/people/session';
 import { newId } from '../platform/ids';
 import { queueWrite } from '../platform/outbox/outbox';
 import { settingsChanged } from '../platform/settings';
@@ -27,11 +27,10 @@ if (typeof document !== 'undefined')
  */
 export function useLock() {
   const dispatch = useAppDispatch();
-  const session = useSession();
-  const { lockAfter, locked: here, deviceName } = useAppSelector((s) => s.settings);
+  const { lockAfter, deviceName } = useAppSelector((s) => s.settings);
   const away = useAppSelector((s) => s.outbox.awaySince !== null);
   const [asking, setAsking] = useState(false);
-  const locked = here || session.lockedAs !== null;
+  const locked = useLocked();
   const lock = useCallback(() => {
     setAsking(false);
     if (away)

@@ -3,75 +3,51 @@ import type { BrewRow } from './queries';
 
 // How a brew's state lies in its row, and how a row is put back.
 
+/** When a brew left the bar; null while it is there. */
+function endOf(state: BrewState): Date | null {
+  if (state.kind === 'judged') return new Date(state.judged);
+  return state.kind === 'abandoned' ? new Date(state.at) : null;
+}
 /** The columns a state is kept in. */
 export function columnsOf(state: BrewState) {
   const waterOn = 'waterOn' in state ? new Date(state.waterOn) : undefined;
   const pulled = 'pulled' in state ? new Date(state.pulled) : null;
-  const ended =
-    state.kind === 'judged'
-      ? new Date(state.judged)
-      : state.kind === 'abandoned'
-        ? new Date(state.at)
-        : null;
   return {
     state: state.kind,
     open: state.kind !== 'judged' && state.kind !== 'abandoned',
     ...(waterOn ? { waterOn } : {}),
     ...(state.kind === 'abandoned' ? {} : { pulled }),
-    ended,
+    ended: endOf(state),
   };
 }
 
 const DATES = ['waterOn', 'pulled', 'ended'] as const;
+/** The columns an event can change. */
+const CHANGED_BY_EVENTS = [
+  'state',
+  'open',
+  ...DATES,
+  'pulledBy',
+  'pulledDevice',
+  'judgedBy',
+  'timing',
+  'error',
+  'crowded',
+  'plan',
+  'marks',
+  'readings',
+  'verdictKind',
+  'verdict',
+  'proposal',
+  'accepted',
+  'correction',
+  'remark',
+  'pairedId',
+] as const satisfies readonly (keyof BrewRow)[];
+type Snapshot = Pick<BrewRow, (typeof CHANGED_BY_EVENTS)[number]>;
 /** What an event can change of a brew, as it is: kept with the event, to take it back with. */
-export function snapshotOf(b: BrewRow) {
-  const {
-    state,
-    open,
-    waterOn,
-    pulled,
-    pulledBy,
-    pulledDevice,
-    ended,
-    judgedBy,
-    timing,
-    error,
-    crowded,
-    plan,
-    marks,
-    readings,
-    verdictKind,
-    verdict,
-    proposal,
-    accepted,
-    correction,
-    remark,
-    pairedId,
-  } = b;
-  return {
-    state,
-    open,
-    waterOn,
-    pulled,
-    pulledBy,
-    pulledDevice,
-    ended,
-    judgedBy,
-    timing,
-    error,
-    crowded,
-    plan,
-    marks,
-    readings,
-    verdictKind,
-    verdict,
-    proposal,
-    accepted,
-    correction,
-    remark,
-    pairedId,
-  };
-}
+export const snapshotOf = (row: BrewRow): Snapshot =>
+  Object.fromEntries(CHANGED_BY_EVENTS.map((column) => [column, row[column]])) as Snapshot;
 /** A snapshot as it was kept, in JSON, as columns again. */
 export const restored = (kept: Record<string, unknown>) =>
   Object.fromEntries(
@@ -79,4 +55,4 @@ export const restored = (kept: Record<string, unknown>) =>
       k,
       v !== null && (DATES as readonly string[]).includes(k) ? new Date(v as string) : v,
     ]),
-  ) as ReturnType<typeof snapshotOf>;
+  ) as Snapshot;

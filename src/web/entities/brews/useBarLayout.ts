@@ -24,82 +24,88 @@ export type BarLayout = {
 const DESK_REST = 52 + 58 + 60 + 2 * 178 + 12;
 const TABLET_REST = 52 + 78 + 60 + 4 * 158 + 6;
 
+const PHONE = {
+  kind: 'phone',
+  columns: 1,
+  axis: { height: 100, pull: 36, k: 19 },
+  scale: 0.46,
+  columnWidth: '',
+  columnPx: 0,
+  time: '54px',
+  timeLine: '52px',
+  vesselLeft: 42,
+} as const;
+const TABLET = {
+  kind: 'tablet',
+  columns: 3,
+  columnWidth: 'minmax(0, 250px)',
+  columnPx: 250,
+  vesselLeft: 56,
+} as const;
+const DESK = {
+  kind: 'desk',
+  columns: 6,
+  columnWidth: 'minmax(0, 202px)',
+  columnPx: 202,
+  vesselLeft: 42,
+} as const;
+
+const within = (least: number, value: number, most: number) =>
+  Math.max(least, Math.min(most, value));
+/** An axis of so many px: the shares of its height at which the pull line is, and which half a minute takes. */
+const axisOf = (height: number, pull: number, k: number): Axis => ({
+  height,
+  pull: Math.round(pull * height),
+  k: Math.round(k * height),
+});
+
+function tabletFor(height: number, many: number, full: boolean): BarLayout {
+  if (!full)
+    return {
+      ...TABLET,
+      full,
+      axis: { height: 218, pull: 90, k: 38 },
+      scale: 0.76,
+      time: '96px',
+      timeLine: '84px',
+    };
+  const field = within(64, Math.floor((height - TABLET_REST) / Math.ceil(many / 3)), 134);
+  return {
+    ...TABLET,
+    full,
+    axis: axisOf(field, 0.42, 0.157),
+    scale: field > 100 ? 0.46 : 0.34,
+    time: '64px',
+    timeLine: '58px',
+  };
+}
+function deskFor(height: number, full: boolean): BarLayout {
+  if (full) {
+    const field = within(86, Math.floor((height - DESK_REST) / 2), 150);
+    return {
+      ...DESK,
+      full,
+      axis: axisOf(field, 0.418, 0.157),
+      scale: field > 110 ? 0.52 : 0.38,
+      time: '70px',
+      timeLine: '66px',
+    };
+  }
+  const field = within(220, height - 506, 318);
+  return {
+    ...DESK,
+    full,
+    axis: axisOf(field, 0.415, 0.1635),
+    scale: field < 300 ? 0.7 : 0.86,
+    time: '86px',
+    timeLine: '76px',
+  };
+}
 /** The measures of a window of so many px for so many brews. Pure. */
 export function layoutFor(width: number, height: number, many: number): BarLayout {
   const full = many > 6;
-  if (width < 600)
-    return {
-      kind: 'phone',
-      full,
-      columns: 1,
-      axis: { height: 100, pull: 36, k: 19 },
-      scale: 0.46,
-      columnWidth: '',
-      columnPx: 0,
-      time: '54px',
-      timeLine: '52px',
-      vesselLeft: 42,
-    };
-  if (width < 1000) {
-    if (full) {
-      const field = Math.max(
-        64,
-        Math.min(134, Math.floor((height - TABLET_REST) / Math.ceil(many / 3))),
-      );
-      return {
-        kind: 'tablet',
-        full,
-        columns: 3,
-        axis: { height: field, pull: Math.round(0.42 * field), k: Math.round(0.157 * field) },
-        scale: field > 100 ? 0.46 : 0.34,
-        columnWidth: 'minmax(0, 250px)',
-        columnPx: 250,
-        time: '64px',
-        timeLine: '58px',
-        vesselLeft: 56,
-      };
-    }
-    return {
-      kind: 'tablet',
-      full,
-      columns: 3,
-      axis: { height: 218, pull: 90, k: 38 },
-      scale: 0.76,
-      columnWidth: 'minmax(0, 250px)',
-      columnPx: 250,
-      time: '96px',
-      timeLine: '84px',
-      vesselLeft: 56,
-    };
-  }
-  if (full) {
-    const field = Math.max(86, Math.min(150, Math.floor((height - DESK_REST) / 2)));
-    return {
-      kind: 'desk',
-      full,
-      columns: 6,
-      axis: { height: field, pull: Math.round(0.418 * field), k: Math.round(0.157 * field) },
-      scale: field > 110 ? 0.52 : 0.38,
-      columnWidth: 'minmax(0, 202px)',
-      columnPx: 202,
-      time: '70px',
-      timeLine: '66px',
-      vesselLeft: 42,
-    };
-  }
-  const field = Math.max(220, Math.min(318, height - 506));
-  return {
-    kind: 'desk',
-    full,
-    columns: 6,
-    axis: { height: field, pull: Math.round(0.415 * field), k: Math.round(0.1635 * field) },
-    scale: field < 300 ? 0.7 : 0.86,
-    columnWidth: 'minmax(0, 202px)',
-    columnPx: 202,
-    time: '86px',
-    timeLine: '76px',
-    vesselLeft: 42,
-  };
+  if (width < 600) return { ...PHONE, full };
+  return width < 1000 ? tabletFor(height, many, full) : deskFor(height, full);
 }
 
 /** The bar's measures for this window and so many brews. */

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { useStore } from 'react-redux';
 import { queueWrite } from '../../platform/outbox/outbox';
-import { type RootState, useAppDispatch, useAppSelector } from '../../platform/store';
+import { type RootState, useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
+import { isLocked } from '../people/locked';
 import { useSession } from '../people/session';
 import { brewsApi } from './api';
 import { barOf } from './barBrews';
@@ -18,7 +19,7 @@ export function useBrewCommands(): BrewCommands {
   const session = useSession();
   const store = useStore<RootState>();
   return useMemo(() => {
-    const locked = () => store.getState().settings.locked || session.lockedAs !== null;
+    const locked = () => isLocked(session, store.getState().settings);
     return createBrewCommands({
       write: (write) => dispatch(queueWrite<BrewWrite>(write)),
       say: (text, undo) => dispatch(toastShown({ text, undo })),
@@ -35,10 +36,4 @@ export function useBrewCommands(): BrewCommands {
       site: session.site,
     });
   }, [dispatch, store, session]);
-}
-
-/** Nobody is signed in on this tablet: the bar shows, a steep can be lifted, nothing else is done. */
-export function useLocked(): boolean {
-  const session = useSession();
-  return useAppSelector((s) => s.settings.locked) || session.lockedAs !== null;
 }

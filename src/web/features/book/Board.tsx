@@ -35,6 +35,7 @@ import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { TypedPick } from '../../ui/TypedPick';
 import { LeafMakes, Takes } from './BoardTakes';
+import { TeaPick } from '../../entities/teas/TeaPick';
 
 /** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
 const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));
@@ -179,14 +180,10 @@ function Board({
           </>
         )}
         <span>of</span>
-        <PickList
-          label="Tea"
-          className="tea"
-          filter="Type a name"
-          shown={tea.name}
-          chosen={tea.id}
-          choices={teas.map((t) => ({ value: t.id, text: t.name }))}
-          onPick={(id) => go(`/book/${id}/board`, { replace: true })}
+        <TeaPick
+          tea={tea}
+          teas={teas}
+          onPick={(t) => go(`/book/${t.id}/board`, { replace: true })}
         />
         {hotRecipes(tea).length > 1 && (
           <>

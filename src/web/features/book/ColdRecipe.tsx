@@ -14,6 +14,7 @@ import { useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { Nothing } from '../../ui/Note';
+import { Fact } from './Fact';
 
 /** A cold recipe: hours instead of minutes, no heat to make, cautions that always stand with it. */
 export function ColdRecipe({ tea, house }: { tea: Tea; house: Version }) {
@@ -23,29 +24,16 @@ export function ColdRecipe({ tea, house }: { tea: Tea; house: Version }) {
   return (
     <>
       <div className="facts">
-        <div>
-          leaf
-          <b>
-            {numberText(recipe.dose, 2)}
-            <span>g per 100 ml</span>
-          </b>
-        </div>
-        <div>
-          water goes on at
-          <b>
-            {degrees(recipe.temperature, units.temperature)}
-            <span>°{units.temperature}</span>
-          </b>
-        </div>
-        <div>
-          best after<b>{minutesText(best)}</b>
-        </div>
-        <div>
-          from and to
-          <b>
-            {minutesText(earliest)} <span>to</span> {minutesText(latest)}
-          </b>
-        </div>
+        <Fact label="leaf" unit="g per 100 ml">
+          {numberText(recipe.dose, 2)}
+        </Fact>
+        <Fact label="water goes on at" unit={`°${units.temperature}`}>
+          {degrees(recipe.temperature, units.temperature)}
+        </Fact>
+        <Fact label="best after">{minutesText(best)}</Fact>
+        <Fact label="from and to">
+          {minutesText(earliest)} <span>to</span> {minutesText(latest)}
+        </Fact>
       </div>
       <p className="small mt-1">
         {[

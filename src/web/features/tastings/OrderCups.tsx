@@ -1,21 +1,7 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { ChevronDown, ChevronUp, GripVertical } from 'lucide-react';
+import { arrayMove } from '@dnd-kit/sortable';
+import { ChevronDown, ChevronUp } from 'lucide-react';
 import { type KeyboardEvent, useState } from 'react';
+import { shiftMoves, SortableList, SortableRow } from '../../ui/SortableList';
 
 type Props = {
   codes: readonly string[];
@@ -25,32 +11,18 @@ type Props = {
 };
 
 /**
- * The cups from weakest to strongest: dragged, moved by their arrows, or with Shift, up and down. Then handed in,
+ * The cups from weakest to strongest: dragged, moved by their arrows, or with Shift, up and down. Then submitted,
  * once.
  */
 export function OrderCups({ codes, unkept, onBack, onHandIn }: Props) {
   const [order, setOrder] = useState<readonly string[]>(codes);
   const [touched, setTouched] = useState(false);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const move = (from: number, to: number) => {
     if (to < 0 || to >= order.length || from === to) return;
     setOrder(arrayMove([...order], from, to));
     setTouched(true);
   };
-  const dropped = ({ active, over }: DragEndEvent) => {
-    if (over) move(order.indexOf(String(active.id)), order.indexOf(String(over.id)));
-  };
-  const keyed = (i: number) => (e: KeyboardEvent) => {
-    const step = e.shiftKey ? { ArrowUp: -1, ArrowDown: 1 }[e.key] : undefined;
-    if (step === undefined) return;
-    e.preventDefault();
-    move(i, i + step);
-    const row = e.currentTarget as HTMLElement;
-    requestAnimationFrame(() => row.focus());
-  };
+  const moveCup = (code: string, to: number) => move(order.indexOf(code), to);
   return (
     <>
       <section className="sheet-body">
@@ -58,22 +30,23 @@ export function OrderCups({ codes, unkept, onBack, onHandIn }: Props) {
         <p className="small">
           Drag a cup, use its arrows, or Shift with up and down. All of them count.
         </p>
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-          <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
-            <ol className="order-cups" aria-label="From weakest to strongest">
-              {order.map((c, i) => (
-                <Row
-                  key={c}
-                  code={c}
-                  i={i}
-                  last={order.length - 1}
-                  onKeyDown={keyed(i)}
-                  onMove={(d) => move(i, i + d)}
-                />
-              ))}
-            </ol>
-          </SortableContext>
-        </DndContext>
+        <SortableList
+          label="From weakest to strongest"
+          className="order-cups"
+          ids={order}
+          onMove={moveCup}
+        >
+          {order.map((code, i) => (
+            <Row
+              key={code}
+              code={code}
+              i={i}
+              last={order.length - 1}
+              onKeyDown={shiftMoves(code, order, moveCup)}
+              onMove={(by) => move(i, i + by)}
+            />
+          ))}
+        </SortableList>
         {unkept.length > 0 && (
           <p className="small">Not marked: {unkept.join(', ')}. They go in without marks.</p>
         )}
@@ -94,6 +67,12 @@ export function OrderCups({ codes, unkept, onBack, onHandIn }: Props) {
     </>
   );
 }
+/** The word beside a place, counted from 0. */
+function placeWords(i: number, last: number): string {
+  if (i === 0) return 'weakest';
+  return i === last ? 'strongest' : String(i + 1);
+}
+
 function Row({
   code,
   i,
@@ -105,53 +84,43 @@ function Row({
   i: number;
   last: number;
   onKeyDown: (e: KeyboardEvent) => void;
-  onMove: (d: number) => void;
+  /** By so many places: -1 is weaker. */
+  onMove: (by: number) => void;
 }) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } =
-    useSortable({ id: code });
   return (
-    <li
-      ref={setNodeRef}
-      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
-      data-code={code}
-    >
-      <span className="small">{i === 0 ? 'weakest' : i === last ? 'strongest' : i + 1}</span>
-      <button
-        type="button"
-        className="code"
-        onKeyDown={onKeyDown}
-        aria-label={`${code}, place ${i + 1}. Shift with up and down moves it`}
-      >
-        <b>{code}</b>
-      </button>
-      <button
-        type="button"
-        className="arrow"
-        disabled={i === 0}
-        onClick={() => onMove(-1)}
-        aria-label={`${code} weaker`}
-      >
-        <ChevronUp size={22} />
-      </button>
-      <button
-        type="button"
-        className="arrow"
-        disabled={i === last}
-        onClick={() => onMove(1)}
-        aria-label={`${code} stronger`}
-      >
-        <ChevronDown size={22} />
-      </button>
-      <button
-        type="button"
-        className="grip"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
-        aria-label={`Drag ${code}`}
-      >
-        <GripVertical size={22} />
-      </button>
-    </li>
+    <SortableRow id={code} gripLabel={`Drag ${code}`} data-code={code}>
+      {(grip) => (
+        <>
+          <span className="small">{placeWords(i, last)}</span>
+          <button
+            type="button"
+            className="code"
+            onKeyDown={onKeyDown}
+            aria-label={`${code}, place ${i + 1}. Shift with up and down moves it`}
+          >
+            <b>{code}</b>
+          </button>
+          <button
+            type="button"
+            className="arrow"
+            disabled={i === 0}
+            onClick={() => onMove(-1)}
+            aria-label={`${code} weaker`}
+          >
+            <ChevronUp size={22} />
+          </button>
+          <button
+            type="button"
+            className="arrow"
+            disabled={i === last}
+            onClick={() => onMove(1)}
+            aria-label={`${code} stronger`}
+          >
+            <ChevronDown size={22} />
+          </button>
+          {grip}
+        </>
+      )}
+    </SortableRow>
   );
 }

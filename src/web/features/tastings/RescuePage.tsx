@@ -27,6 +27,7 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Rule } from '../../ui/Rule';
+import { TeaPick } from '../../entities/teas/TeaPick';
 
 const KINDS: readonly { value: RescueTaskKind | 'any'; text: string }[] = [
   { value: 'any', text: 'anything' },
@@ -97,15 +98,7 @@ function Trainer({ teas, first, seed: from }: { teas: readonly Tea[]; first: Tea
           onPick={setKind}
         />
         <span>of</span>
-        <PickList
-          label="Tea"
-          shown={tea.name}
-          className="tea"
-          filter="Type a name"
-          chosen={tea}
-          choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))}
-          onPick={setTea}
-        />
+        <TeaPick tea={tea} teas={teas} onPick={setTea} />
         <span className="gap" />
         <span className="small text-[16px]">
           simulated, nothing is poured away

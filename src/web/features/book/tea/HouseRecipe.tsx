@@ -10,6 +10,7 @@ import { houseLiquorOf, liquorAfter } from '../../../entities/teas/liquor';
 import { predictionBasis } from '../../../entities/teas/predictionBasis';
 import { dayText } from '../../../ui/days';
 import { Note } from '../../../ui/Note';
+import { Fact } from '../Fact';
 import { useMove } from '../useMove';
 
 export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
@@ -18,26 +19,14 @@ export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
   return (
     <>
       <div className="facts">
-        <div>
-          leaf
-          <b>
-            {numberText(recipe.dose, 2)}
-            <span>g per 100 ml</span>
-          </b>
-        </div>
-        <div>
-          water on the leaf
-          <b>
-            {degrees(recipe.temperature, units.temperature)}
-            <span>°{units.temperature}</span>
-          </b>
-        </div>
-        <div>
-          best at<b>{minutesText(recipe.window.best)}</b>
-        </div>
-        <div>
-          steeps<b>{1 + recipe.later.length}</b>
-        </div>
+        <Fact label="leaf" unit="g per 100 ml">
+          {numberText(recipe.dose, 2)}
+        </Fact>
+        <Fact label="water on the leaf" unit={`°${units.temperature}`}>
+          {degrees(recipe.temperature, units.temperature)}
+        </Fact>
+        <Fact label="best at">{minutesText(recipe.window.best)}</Fact>
+        <Fact label="steeps">{1 + recipe.later.length}</Fact>
       </div>
       <SteepRule
         window={recipe.window}

@@ -28,6 +28,7 @@ import { Instrument } from './InstrumentReading';
 import { photoWorker } from './photo';
 import { MOST_BYTES, Photo, type Picture } from './PhotoPicker';
 import { Answer } from './ReadingAnswer';
+import { TeaPick } from '../../../entities/teas/TeaPick';
 
 /**
  * How strong is this cup, by its colour: beside the house cup in one picture, by its rim, or by an instrument's
@@ -251,13 +252,9 @@ function Colour({ teas, first, of }: { teas: readonly Tea[]; first: Tea; of: Of 
         ) : (
           <>
             <span>Colour of</span>
-            <PickList
-              label="Tea"
-              shown={tea.name}
-              className="tea"
-              filter="Type a name"
-              chosen={tea}
-              choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))}
+            <TeaPick
+              tea={tea}
+              teas={teas}
               onPick={(t) => {
                 setTea(t);
                 setDepth(depthOf(t));

@@ -44,6 +44,7 @@ import { PickList } from '../../../ui/PickList';
 import { CupFigures } from '../CupFigures';
 import { cupsWords, liquorOfCup, WAY_WORDS } from '../cups';
 import { KINDS } from './kinds';
+import { TeaPick } from '../../../entities/teas/TeaPick';
 
 export function SetUp({
   teas,
@@ -164,13 +165,9 @@ export function SetUp({
           }}
         />
         <span>of</span>
-        <PickList
-          label="Tea"
-          shown={tea.name}
-          className="tea"
-          filter="Type a name"
-          chosen={tea}
-          choices={teas.map((t) => ({ value: t, text: t.name, words: t.words }))}
+        <TeaPick
+          tea={tea}
+          teas={teas}
           onPick={(t) => {
             setTea(t);
             setOfLot(null);
