@@ -146,6 +146,11 @@ test('a ladder and a judged brew fit a tea; taken by a lead it is in every reade
   ]);
   // The same write again is the same fit.
   expect(((await use({ id }).expect(200)).body as TeaFitPage).kept).toHaveLength(1);
+  const [change] = (await h.callers.lead.get(`/api/history/tea/${h.ids.tea}`).expect(200)).body
+    .changes as { lines: { field: string; after: string }[] }[];
+  expect(change?.lines).toEqual([
+    { field: 'fit', before: null, after: expect.stringMatching(/^from \d+ cups: in use$/) },
+  ]);
   expect((await teaOf()).fitted).toEqual(page.fit.multipliers);
   expect((await brewed(null)).plan.fitted).toEqual(page.fit.multipliers);
   await h.callers.brewer.post(`/api/fits/${id}/state`, { to: 'aside' }).expect(403);

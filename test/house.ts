@@ -89,14 +89,15 @@ export async function emptyDatabase() {
   const name = `limnos_t_${v7().replaceAll('-', '')}`;
   const root = await mysql.createConnection(base());
   await root.query(`create database ${name} character set utf8mb4 collate utf8mb4_uca1400_ai_ci`);
-  const pool = openPool(base().replace(/\/[^/]*$/, `/${name}`));
+  const url = base().replace(/\/[^/]*$/, `/${name}`);
+  const pool = openPool(url);
   const db: Db = openDb(pool);
   const close = async () => {
     await pool.end();
     await root.query(`drop database ${name}`);
     await root.end();
   };
-  return { db, pool, close };
+  return { db, pool, url, close };
 }
 
 let tables: Promise<string[]> | null = null;

@@ -146,7 +146,7 @@ describe('sign-in', () => {
       })
       .expect(200);
     const second = from(h.app, cookieOf(await attempt('another passphrase', other).expect(200)));
-    const out = { role: 'brewer', secret: '2580' };
+    const out = { rev: 1, role: 'brewer', secret: '2580' };
     await Promise.all([
       h.callers.lead.patch(`/api/people/${other}`, out),
       second.patch(`/api/people/${h.ids.lead}`, out),
@@ -201,16 +201,21 @@ describe('sign-in', () => {
     await from(h.app, cookie).get('/api/bar').expect(200);
   });
   test('a person made inactive is out at once', async () => {
-    await h.callers.lead.patch(`/api/people/${h.ids.brewer}`, { active: false }).expect(200);
+    await h.callers.lead
+      .patch(`/api/people/${h.ids.brewer}`, { rev: 1, active: false })
+      .expect(200);
     await h.callers.brewer.get('/api/bar').expect(401);
     await attempt(SECRETS.brewer).expect(401);
   });
   test('a brewer made lead needs a passphrase; a lead cannot put themselves out', async () => {
     expect(
-      (await h.callers.lead.patch(`/api/people/${h.ids.brewer}`, { role: 'lead' }).expect(422)).body
-        .fields,
+      (
+        await h.callers.lead
+          .patch(`/api/people/${h.ids.brewer}`, { rev: 1, role: 'lead' })
+          .expect(422)
+      ).body.fields,
     ).toHaveProperty('secret');
-    await h.callers.lead.patch(`/api/people/${h.ids.lead}`, { active: false }).expect(422);
+    await h.callers.lead.patch(`/api/people/${h.ids.lead}`, { rev: 1, active: false }).expect(422);
     expect((await h.db.select().from(people).where(eq(people.id, h.ids.lead)))[0]?.active).toBe(
       true,
     );

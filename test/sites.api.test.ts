@@ -120,21 +120,26 @@ describe('a session ends', () => {
       await signIn(both, h.ids.site, SECRET),
       await signIn(both, other.site, SECRET),
     ];
-    await h.callers.lead.patch(`/api/people/${both}`, { siteIds: [h.ids.site] }).expect(200);
+    await h.callers.lead
+      .patch(`/api/people/${both}`, { rev: 1, siteIds: [h.ids.site] })
+      .expect(200);
     expect([await isIn(here), await isIn(there)]).toEqual([true, false]);
     await here.post('/api/brews', brew({ siteId: other.site, vesselId: other.pot })).expect(403);
   });
   test('when its person’s secret is changed; a lead’s own, everywhere but here', async () => {
     const elsewhere = await signIn(h.ids.lead, h.ids.site, SECRETS.lead);
     await h.callers.lead
-      .patch(`/api/people/${h.ids.lead}`, { secret: 'another long passphrase' })
+      .patch(`/api/people/${h.ids.lead}`, { rev: 1, secret: 'another long passphrase' })
       .expect(200);
     expect([await isIn(h.callers.lead), await isIn(elsewhere)]).toEqual([true, false]);
-    await h.callers.lead.patch(`/api/people/${h.ids.brewer}`, { secret: '8642' }).expect(200);
+    await h.callers.lead
+      .patch(`/api/people/${h.ids.brewer}`, { rev: 1, secret: '8642' })
+      .expect(200);
     expect(await isIn(h.callers.brewer)).toBe(false);
   });
   test('but nobody takes the site from under themselves', async () => {
     const res = await h.callers.lead.patch(`/api/people/${h.ids.lead}`, {
+      rev: 2,
       siteIds: [other.site],
     });
     expect([res.status, res.body.fields.siteIds]).toEqual([

@@ -208,3 +208,16 @@ test('a reading of the bar older than the pull does not take the judge’s marks
   await house.page.waitForTimeout(1500);
   await expect(house.page.getByRole('radio', { name: '2 · lighter' })).toBeChecked();
 });
+
+test('a server that does not answer at first: the page says so and goes on by itself when it does', async ({
+  tablet,
+}) => {
+  const page = await tablet();
+  let away = true;
+  await page.route('**/api/house', (route) => (away ? route.abort() : route.continue()));
+  await page.reload();
+  await expect(page.getByText('The house’s server does not answer.')).toBeVisible();
+  away = false;
+  await expect(page.getByText('The house’s server does not answer.')).toBeHidden();
+  await expect(page.getByRole('button', { name: PEOPLE.brewer.name })).toBeVisible();
+});

@@ -34,6 +34,7 @@ export const Person = z.strictObject({
   role: Role,
   siteIds: z.array(Id),
   active: z.boolean(),
+  rev: z.number().int(),
 });
 export type Person = z.infer<typeof Person>;
 
@@ -49,6 +50,7 @@ export const listNames = endpoint(ROUTES.listNames, {
 export const listPeople = endpoint(ROUTES.listPeople, {
   response: z.strictObject({ people: z.array(Person) }),
 });
+/** A repeated id is the same person. */
 export const addPerson = endpoint(ROUTES.addPerson, {
   body: z.strictObject({
     id: Id,
@@ -62,6 +64,7 @@ export const addPerson = endpoint(ROUTES.addPerson, {
 export const changePerson = endpoint(ROUTES.changePerson, {
   params: z.strictObject({ id: Id }),
   body: z.strictObject({
+    rev: z.number().int(),
     role: Role.optional(),
     active: z.boolean().optional(),
     secret: z.string().optional(),

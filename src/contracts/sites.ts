@@ -32,7 +32,7 @@ export const SiteFields = z.strictObject({
   volumeUnit: VolumeChoice,
   temperatureUnit: z.enum(['C', 'F']),
 });
-export const Site = SiteFields.extend({ id: Id });
+export const Site = SiteFields.extend({ id: Id, rev: z.number().int() });
 export type Site = z.infer<typeof Site>;
 export type SiteFields = z.infer<typeof SiteFields>;
 
@@ -76,13 +76,14 @@ export const beginHouse = endpoint(ROUTES.beginHouse, {
   }),
   response: Session,
 });
+/** A repeated id is the same site. */
 export const addSite = endpoint(ROUTES.addSite, {
   body: SiteFields.extend({ id: Id }),
   response: Site,
 });
 export const changeSite = endpoint(ROUTES.changeSite, {
   params: z.strictObject({ id: Id }),
-  body: SiteFields,
+  body: SiteFields.extend({ rev: z.number().int() }),
   response: Site,
 });
 export const signIn = endpoint(ROUTES.signIn, {

@@ -11,13 +11,15 @@ import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { exchangeRoutes } from './features/exchange';
 import { fitRoutes } from './features/fits';
 import { historyRoutes } from './features/history';
-import { appendRecordsChanged, liveHub, liveRoutes } from './features/live';
-import { accountRoutes, accounts, cookieOf } from './features/people';
+import { kettleRoutes } from './features/kettles';
+import { liveHub, liveRoutes } from './features/live';
+import { accountRoutes, cookieOf, createAccounts } from './features/people';
 import { printRoutes } from './features/prints';
 import { type Shop, shopRoutes } from './features/shop';
+import { spoonRoutes } from './features/spoons';
 import { tastingRoutes } from './features/tastings';
-import { bookRoutes } from './features/teas';
-import { shelfRoutes } from './features/vessels';
+import { teaRoutes } from './features/teas';
+import { vesselRoutes } from './features/vessels';
 import { type Disk, diskOf, needRoom, tellDisk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
@@ -70,28 +72,23 @@ export function createApp(deps: AppDeps): Express {
   app.get('/api/time', (_req, res) => void res.status(204).end());
   app.use('/api', sameOrigin);
 
-  const people = accounts(deps, deps.claimWord);
+  const accounts = createAccounts(deps, deps.claimWord);
   const live = liveHub(deps, {
     brewsByIds: (ids) => brewsByIds(deps.db, ids),
     ordersAt: (siteId) => waitingOrders(deps.db, siteId),
   });
   const readSession: ReadSession = async (req) => {
     const token = cookieOf(req);
-    return token ? people.read(token) : null;
+    return token ? accounts.sessions.read(token) : null;
   };
-  // What a lead changes is read by every bar: all open pages are told to read it again.
-  const on = routes(app, readSession, {
-    before: async (e) => {
-      if (e.brings === 'picture' || e.brings === 'book') await needRoom(disk);
-    },
-    written: async (e) => {
-      if (e.access === 'lead' && e.method !== 'GET')
-        await appendRecordsChanged(deps.db, deps.now()).catch(() => undefined);
-    },
+  const on = routes(app, readSession, async (e) => {
+    if (e.brings === 'picture' || e.brings === 'book') await needRoom(disk);
   });
-  accountRoutes(on, people);
-  bookRoutes(on, deps);
-  shelfRoutes(on, deps);
+  accountRoutes(on, accounts);
+  teaRoutes(on, deps);
+  vesselRoutes(on, deps);
+  kettleRoutes(on, deps);
+  spoonRoutes(on, deps);
   brewRoutes(on, deps, live);
   tastingRoutes(on, deps, live);
   fitRoutes(on, deps);

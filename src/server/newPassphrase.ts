@@ -1,9 +1,8 @@
 // Run on the machine itself, by `npm run new-passphrase`: a lead who has forgotten theirs gets a new one.
 import { eq } from 'drizzle-orm';
-import { inTransaction } from './db/inTransaction';
 import { openDb, openPool } from './db/pool';
 import { people, sessions, signinMisses } from './db/schema';
-import { recordChange } from './features/history';
+import { inRecordedTransaction } from './features/history';
 import { allPeople } from './features/people';
 import { hashSecret } from './features/people/secrets';
 
@@ -22,22 +21,24 @@ async function give(url: string, name: string, secret: string): Promise<Said> {
     const found = choice.find((p) => p.name.toLowerCase() === name.toLowerCase());
     if (!found) return { kind: names.length === 0 ? 'nobody' : 'which', names };
     const secretHash = await hashSecret(secret);
-    await inTransaction(db, async (tx) => {
-      await tx
-        .update(people)
-        .set({ role: 'lead', active: true, secretHash })
-        .where(eq(people.id, found.id));
-      await tx.delete(sessions).where(eq(sessions.personId, found.id));
-      await tx.delete(signinMisses);
-      await recordChange(tx, {
-        thing: 'person',
-        id: found.id,
-        before: { role: found.role, active: found.active },
-        after: { role: 'lead', active: true, secret: 'new, from the machine itself' },
-        by: found.id,
-        now: Date.now(),
-      });
-    });
+    await inRecordedTransaction(
+      { db, now: Date.now },
+      { personId: found.id },
+      async (tx, record) => {
+        await tx
+          .update(people)
+          .set({ role: 'lead', active: true, secretHash })
+          .where(eq(people.id, found.id));
+        await tx.delete(sessions).where(eq(sessions.personId, found.id));
+        await tx.delete(signinMisses);
+        await record({
+          thing: 'person',
+          id: found.id,
+          before: { role: found.role, active: found.active },
+          after: { role: 'lead', active: true, secret: 'new, from the machine itself' },
+        });
+      },
+    );
     return { kind: 'done', names: [found.name] };
   } finally {
     await pool.end();

@@ -439,7 +439,7 @@ describe('a calibration', () => {
       alone,
       held(alone, (i) => (i === 0 ? sheet({}, { bitterness: 4 }) : null)),
     ) as CalibrationResult;
-    expect(calibrationWords(r).strong).toBe('One taster has nobody to be held against.');
+    expect(calibrationWords(r).strong).toBe('One taster has nobody to be compared with.');
     expect(
       (
         resultOf(

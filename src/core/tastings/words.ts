@@ -60,6 +60,26 @@ function atTarget(r: AttributeResult, way: Factor, target: number) {
     : null;
 }
 
+/** What this table says of the house target, from the marks of the rung nearest to the target. */
+function houseTargetText(
+  near: ReturnType<typeof atTarget>,
+  target: number,
+  text: (v: number) => string,
+): string {
+  const house = `The house target, ${text(target)},`;
+  if (!near) return `${house} was no rung of this ladder.`;
+  // A rung beside the target speaks for it, and is named.
+  const at = text(near.value) === text(target) ? '' : ` at ${text(near.value)}`;
+  const ofAll = (k: number) => `${figure(k)} of ${figure(near.n)}`;
+  if (near.right * 2 >= near.n) {
+    const call = near.right === 1 ? 'calls' : 'call';
+    return `${house} stays: ${ofAll(near.right)} ${call} it right${at}.`;
+  }
+  return near.much > near.little
+    ? `${house} is over for this table: ${ofAll(near.much)} mark it so${at}.`
+    : `${house} is under for this table: ${ofAll(near.little)} mark it so${at}.`;
+}
+
 /** What a ladder showed of one attribute: a bold half, then the rest. It claims what this table marked, and no more. */
 export function headlineOf(
   r: AttributeResult,
@@ -70,16 +90,7 @@ export function headlineOf(
 ): { strong: string; rest: string } {
   const name = NAMES[a];
   const text = (v: number) => valueText(way, v, u);
-  const near = atTarget(r, way, target);
-  // A rung beside the target speaks for it, and is named.
-  const at = near && text(near.value) !== text(target) ? ` at ${text(near.value)}` : '';
-  const house = !near
-    ? ` The house target, ${text(target)}, was no rung of this ladder.`
-    : near.right * 2 >= near.n
-      ? ` The house target, ${text(target)}, stays: ${figure(near.right)} of ${figure(near.n)} ${near.right === 1 ? 'calls' : 'call'} it right${at}.`
-      : near.much > near.little
-        ? ` The house target, ${text(target)}, is over for this table: ${figure(near.much)} of ${figure(near.n)} mark it so${at}.`
-        : ` The house target, ${text(target)}, is under for this table: ${figure(near.little)} of ${figure(near.n)} mark it so${at}.`;
+  const house = ` ${houseTargetText(atTarget(r, way, target), target, text)}`;
   switch (r.begins.kind) {
     case 'between':
       return {
@@ -158,9 +169,12 @@ export function adviceOf(
       kind: 'less',
       headline:
         to === null
-          ? `${lever[0]} no rung below it is right either.`
+          ? `${lever[0]} no lower rung is right either.`
           : `${lever[0]} ${text(recipe.target)} to ${text(to)}.`,
-      reason: `At ${text(recipe.target)} most call it ${what}${to === null ? ': try another lever.' : `; at ${text(to)} half or more call the strength right.`}`,
+      reason:
+        to === null
+          ? `At ${text(recipe.target)} most call it ${what}: try another lever.`
+          : `At ${text(recipe.target)} most call it ${what}; at ${text(to)} half or more call the strength right.`,
       to,
       latest: null,
     };
@@ -171,9 +185,12 @@ export function adviceOf(
       kind: 'more',
       headline:
         to === null
-          ? `${lever[1]} no rung above it is right either.`
+          ? `${lever[1]} no higher rung is right either.`
           : `${lever[1]} ${text(recipe.target)} to ${text(to)}.`,
-      reason: `At ${text(recipe.target)} most call it weak${to === null ? ': more leaf, perhaps.' : `; at ${text(to)} half or more call it right.`}`,
+      reason:
+        to === null
+          ? `At ${text(recipe.target)} most call it weak: more leaf, perhaps.`
+          : `At ${text(recipe.target)} most call it weak; at ${text(to)} half or more call it right.`,
       to,
       latest: null,
     };
@@ -192,9 +209,9 @@ export function adviceOf(
         ? `Keep ${text(recipe.target)}.`
         : `Keep ${text(recipe.target)}. Tighten latest from ${text(recipe.latest ?? 0)} to ${text(latest)}.`,
     reason:
-      latest === null
-        ? 'Nothing this table marked speaks against it.'
-        : `Bitterness begins between ${text(b.kind === 'between' ? b.from : 0)} and ${text(b.kind === 'between' ? b.to : 0)}; the middle is ${text(latest)}.`,
+      latest === null || b.kind !== 'between'
+        ? 'No mark of this table speaks against the recipe.'
+        : `Bitterness begins between ${text(b.from)} and ${text(b.to)}; the middle is ${text(latest)}.`,
     to: null,
     latest,
   };
@@ -212,26 +229,39 @@ export function howSure(
   const out: string[] = [];
   const ordered = r.tasters.flatMap((t) => (t.ordering ? [t.ordering] : []));
   const rungs = r.cups.filter((c) => c.excluded === null).length;
-  if (ordered.length)
+  if (ordered.length) {
+    const inOrder = ordered.filter((o) => o.inversions === 0).length;
+    const oneIn = Math.round(1 / chanceOfTrueOrder(rungs));
+    const taus = ordered.map((o) => numberText(o.tau, 2)).join(', ');
     out.push(
-      `Order: ${figure(ordered.filter((o) => o.inversions === 0).length)} of ${figure(ordered.length)} in true order; by chance one in ${Math.round(1 / chanceOfTrueOrder(rungs))} each. Kendall tau ${ordered.map((o) => numberText(o.tau, 2)).join(', ')}.`,
+      `Order: ${figure(inOrder)} of ${figure(ordered.length)} in true order; by chance one in ${oneIn} each. ` +
+        `Kendall tau ${taus}.`,
     );
+  }
   const at = r.attributes[a];
   const near = atTarget(at, way, target);
   if (near) {
     const [low, high] = shareInterval(near.much, near.n);
     out.push(
-      `${ATTRIBUTES[a].label} over at ${valueText(way, near.value, u)}: ${near.much} of ${near.n} (95 %: ${percent(low)} to ${percent(high)} %, exact).`,
+      `${ATTRIBUTES[a].label} over at ${valueText(way, near.value, u)}: ${near.much} of ${near.n} ` +
+        `(95 %: ${percent(low)} to ${percent(high)} %, exact).`,
     );
   }
-  if (at.agreement)
+  if (at.agreement) {
+    const { w, chance, df } = at.agreement;
     out.push(
-      `Tasters agree on the order of marks: W = ${numberText(at.agreement.w, 2)}, p = ${at.agreement.chance < 0.001 ? 'under 0.001' : numberText(at.agreement.chance, 3)} (Friedman, n = ${(at.marks.length / (at.agreement.df + 1)) | 0}).`,
+      `Tasters agree on the order of marks: W = ${numberText(w, 2)}, p = ${chanceText(chance)} ` +
+        `(Friedman, n = ${Math.floor(at.marks.length / (df + 1))}).`,
     );
-  if (at.effect)
+  }
+  if (at.effect) {
+    const { odds, interval } = at.effect;
+    const each = way === 'celsius' ? '10 degrees' : 'doubling';
     out.push(
-      `Odds of a higher mark x${numberText(at.effect.odds, 1)} for each ${way === 'celsius' ? '10 degrees' : 'doubling'} (95 %: ${numberText(at.effect.interval[0], 1)} to ${numberText(at.effect.interval[1], 1)}).`,
+      `Odds of a higher mark x${numberText(odds, 1)} for each ${each} ` +
+        `(95 %: ${numberText(interval[0], 1)} to ${numberText(interval[1], 1)}).`,
     );
+  }
   const over = ATTRIBUTES[a].label.toLowerCase();
   if (at.penalty.much !== null)
     out.push(
@@ -245,14 +275,21 @@ export function howSure(
   const least = fewestTasters('pair');
   out.push(
     n < least
-      ? `${capital(figure(n))} ${n === 1 ? 'taster' : 'tasters'} can prove nothing at 0.05: in a pair at least ${figure(least)} must all agree.`
+      ? `${capital(figure(n))} ${n === 1 ? 'taster' : 'tasters'} can prove nothing at 0.05: ` +
+          `in a pair at least ${figure(least)} must all agree.`
       : `${capital(figure(n))} tasters can show a large step only.`,
   );
   const step = neighbours(r, target);
-  if (step)
+  if (step) {
+    const needs =
+      step.needed === null
+        ? 'more tasters would not help'
+        : `would need about ${step.needed} pairs`;
     out.push(
-      `To tell ${valueText(way, step.from, u)} from ${valueText(way, step.to, u)}, which ${percent(step.share)} % did here, ${step.needed === null ? 'more tasters would not help' : `would need about ${step.needed} pairs`}.`,
+      `To tell ${valueText(way, step.from, u)} from ${valueText(way, step.to, u)}, ` +
+        `which ${percent(step.share)} % did here, ${needs}.`,
     );
+  }
   const lost = r.cups.filter((c) => c.excluded !== null);
   for (const c of lost) out.push(`Left out: ${c.code}, ${c.excluded}.`);
   return out;
@@ -305,21 +342,25 @@ export function comparedWords(
   nameOf: (cup: number) => string,
 ): { strong: string; rest: string } {
   const first = r.cups.find((c) => c.excluded === null);
-  const told = [...r.beside]
+  const clearest = [...r.beside]
     .filter((b) => b.higher + b.lower > 0)
     .sort((a, b) => a.chance - b.chance || Math.abs(b.by) - Math.abs(a.by))[0];
   if (!first || r.beside.length === 0)
     return { strong: 'Too little was marked to compare.', rest: '' };
-  if (!told)
+  if (!clearest)
     return {
       strong: 'Nobody marked any of them differently',
       rest: `: ${figure(r.n)} ${r.n === 1 ? 'taster' : 'tasters'}, every mark alike.`,
     };
-  const more = told.by > 0;
-  const [side, of] = [more ? told.higher : told.lower, told.higher + told.lower + told.alike];
+  const more = clearest.by > 0;
+  const side = more ? clearest.higher : clearest.lower;
+  const all = clearest.higher + clearest.lower + clearest.alike;
+  const attribute = ATTRIBUTES[clearest.attribute].label.toLowerCase();
+  const alike = clearest.alike > 0 ? `, ${figure(clearest.alike)} marked them alike` : '';
+  const chance = clearest.chance <= 0.05 ? 'more than chance' : 'chance could do that';
   return {
-    strong: `${capital(nameOf(told.cup))}: ${more ? 'more' : 'less'} ${ATTRIBUTES[told.attribute].label.toLowerCase()} than ${nameOf(first.cup)}`,
-    rest: ` for ${figure(side)} of ${figure(of)}${told.alike > 0 ? `, ${figure(told.alike)} marked them alike` : ''}: ${told.chance <= 0.05 ? 'more than chance' : 'chance could do that'}.`,
+    strong: `${capital(nameOf(clearest.cup))}: ${more ? 'more' : 'less'} ${attribute} than ${nameOf(first.cup)}`,
+    rest: ` for ${figure(side)} of ${figure(all)}${alike}: ${chance}.`,
   };
 }
 const marksText = (m: number): string =>
@@ -342,17 +383,18 @@ export function calibrationWords(r: CalibrationResult): { strong: string; rest: 
     )
     .sort((p, q) => q.by - p.by);
   const worst = off[0];
-  if (r.n < 2) return { strong: 'One taster has nobody to be held against.', rest: '' };
+  if (r.n < 2) return { strong: 'One taster has nobody to be compared with.', rest: '' };
   if (!worst)
     return {
       strong: 'Nobody is far off',
       rest: ': within half a mark of the others, and within one of themselves.',
     };
   const what = ATTRIBUTES[worst.a].label.toLowerCase();
+  const side = worst.x.bias > 0 ? 'above' : 'below';
   return {
     strong:
       worst.flag === 'bias'
-        ? `${worst.name} scores ${what} ${marksText(Math.abs(worst.x.bias))} ${worst.x.bias > 0 ? 'above' : 'below'} the others`
+        ? `${worst.name} scores ${what} ${marksText(Math.abs(worst.x.bias))} ${side} the others`
         : `${worst.name} scored ${what} of one cup ${marksText(worst.by)} apart`,
     rest:
       off.length > 1

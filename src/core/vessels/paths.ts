@@ -45,24 +45,48 @@ export function profilePath(pen: Pen, v: SolvedVessel, out: number, closed: bool
 const at = (v: SolvedVessel, share: number, wall: number) =>
   v.radiusAt(millimetres(share * v.height)) + wall;
 
+/** A point in mm: across from the axis, up from the floor. */
+type Mm = readonly [across: number, up: number];
+/** The strokes of a path, in mm as a vessel is measured. */
+function strokes({ x, y }: Pen) {
+  const at = ([across, up]: Mm) => `${x(across)} ${y(up)}`;
+  return {
+    move: (...to: Mm) => `M${at(to)}`,
+    line: (...to: Mm) => `L${at(to)}`,
+    curve: (...by: readonly [Mm, Mm, Mm]) => `C${by.map(at).join(' ')}`,
+    across: (to: number) => `H${x(to)}`,
+    up: (to: number) => `V${y(to)}`,
+  };
+}
+
 /** A pot's spout, open into the pot. */
 export function spoutPath(pen: Pen, v: SolvedVessel, wall: number): string {
   const { radius: R, height: H } = v;
-  const { x, y } = pen;
-  return `M${x(at(v, 0.3, wall) - 2)} ${y(0.3 * H)}C${x(R * 1.26)} ${y(0.36 * H)} ${x(R * 1.2)} ${y(0.86 * H)} ${x(R * 1.52)} ${y(H * 1.03)}L${x(R * 1.41)} ${y(H * 1.045)}C${x(R * 1.2)} ${y(0.95 * H)} ${x(R * 1.2)} ${y(0.8 * H)} ${x(at(v, 0.62, wall) - 2)} ${y(0.62 * H)}`;
+  const { move, line, curve } = strokes(pen);
+  return [
+    move(at(v, 0.3, wall) - 2, 0.3 * H),
+    curve([R * 1.26, 0.36 * H], [R * 1.2, 0.86 * H], [R * 1.52, H * 1.03]),
+    line(R * 1.41, H * 1.045),
+    curve([R * 1.2, 0.95 * H], [R * 1.2, 0.8 * H], [at(v, 0.62, wall) - 2, 0.62 * H]),
+  ].join('');
 }
 
 /** Handle, spout lip, foot, saucer and skirt: what stands behind the inside. */
 export function partPaths(pen: Pen, v: SolvedVessel, wall: number): string[] {
   const { radius: R, height: H, kind } = v;
-  const { x, y } = pen;
+  const { move, line, curve, across, up } = strokes(pen);
   const profile: Profile = PROFILES[kind];
   const parts: string[] = [];
   if (kind === 'pot') {
     const a = at(v, 0.84, wall);
     const b = at(v, 0.22, wall);
     parts.push(
-      `M${x(-a)} ${y(0.84 * H)}C${x(-R * 1.62)} ${y(0.98 * H)} ${x(-R * 1.62)} ${y(0.2 * H)} ${x(-b)} ${y(0.22 * H)}M${x(-a - 1)} ${y(0.74 * H)}C${x(-R * 1.42)} ${y(0.82 * H)} ${x(-R * 1.42)} ${y(0.34 * H)} ${x(-b - 3)} ${y(0.32 * H)}`,
+      [
+        move(-a, 0.84 * H),
+        curve([-R * 1.62, 0.98 * H], [-R * 1.62, 0.2 * H], [-b, 0.22 * H]),
+        move(-a - 1, 0.74 * H),
+        curve([-R * 1.42, 0.82 * H], [-R * 1.42, 0.34 * H], [-b - 3, 0.32 * H]),
+      ].join(''),
     );
   }
   if (kind === 'mug' || kind === 'release' || kind === 'pitcher') {
@@ -70,31 +94,50 @@ export function partPaths(pen: Pen, v: SolvedVessel, wall: number): string[] {
     const a = at(v, top, wall);
     const b = at(v, low, wall);
     parts.push(
-      `M${x(-a)} ${y(top * H)}C${x(-R * (w + 0.16))} ${y(top * H)} ${x(-R * (w + 0.16))} ${y(low * H)} ${x(-b)} ${y(low * H)}M${x(-a)} ${y((top - 0.09) * H)}C${x(-R * w)} ${y((top - 0.09) * H)} ${x(-R * w)} ${y((low + 0.09) * H)} ${x(-b)} ${y((low + 0.09) * H)}`,
+      [
+        move(-a, top * H),
+        curve([-R * (w + 0.16), top * H], [-R * (w + 0.16), low * H], [-b, low * H]),
+        move(-a, (top - 0.09) * H),
+        curve([-R * w, (top - 0.09) * H], [-R * w, (low + 0.09) * H], [-b, (low + 0.09) * H]),
+      ].join(''),
     );
   }
   if (kind === 'pitcher')
-    parts.push(`M${x(R * 0.97)} ${y(0.9 * H)}L${x(R * 1.2)} ${y(H * 1.01)}L${x(R)} ${y(H)}`);
+    parts.push([move(R * 0.97, 0.9 * H), line(R * 1.2, H * 1.01), line(R, H)].join(''));
   if (kind === 'tasting') {
     parts.push(
-      `M${x(-at(v, 0.74, wall))} ${y(0.74 * H)}C${x(-R * 1.5)} ${y(0.78 * H)} ${x(-R * 1.5)} ${y(0.28 * H)} ${x(-at(v, 0.3, wall))} ${y(0.3 * H)}`,
+      [
+        move(-at(v, 0.74, wall), 0.74 * H),
+        curve([-R * 1.5, 0.78 * H], [-R * 1.5, 0.28 * H], [-at(v, 0.3, wall), 0.3 * H]),
+      ].join(''),
     );
   }
   const foot = profile.foot * R;
   const under = wall + profile.footHeight;
   if (kind === 'release') {
     parts.push(
-      `M${x(-0.74 * R - wall)} ${y(0.12 * H)}L${x(-foot)} ${y(-under)}M${x(0.74 * R + wall)} ${y(0.12 * H)}L${x(foot)} ${y(-under)}M${x(-5)} ${y(-wall)}L${x(-3)} ${y(-under + 4)}H${x(3)}L${x(5)} ${y(-wall)}`,
+      [
+        move(-0.74 * R - wall, 0.12 * H),
+        line(-foot, -under),
+        move(0.74 * R + wall, 0.12 * H),
+        line(foot, -under),
+        move(-5, -wall),
+        line(-3, -under + 4),
+        across(3),
+        line(5, -wall),
+      ].join(''),
     );
   } else {
-    parts.push(`M${x(-foot)} ${y(-wall)}V${y(-under)}H${x(foot)}V${y(-wall)}`);
+    parts.push([move(-foot, -wall), up(-under), across(foot), up(-wall)].join(''));
   }
   if (kind === 'lidded') {
     parts.push(
       [-1, 1]
-        .map(
-          (s) =>
-            `M${x(s * R * 1.2)} ${y(-1)}C${x(s * R * 0.9)} ${y(-8)} ${x(s * R * 0.6)} ${y(-under)} ${x(s * foot)} ${y(-under)}`,
+        .map((s) =>
+          [
+            move(s * R * 1.2, -1),
+            curve([s * R * 0.9, -8], [s * R * 0.6, -under], [s * foot, -under]),
+          ].join(''),
         )
         .join(''),
     );
@@ -105,14 +148,20 @@ export function partPaths(pen: Pen, v: SolvedVessel, wall: number): string[] {
 /** The lid as a lens over the mouth, and its knob. */
 export function lidPaths(pen: Pen, v: SolvedVessel): [string, string] {
   const { radius: R, height: H, kind } = v;
-  const { x, y } = pen;
+  const { move, line, curve, across } = strokes(pen);
   const inset = kind === 'lidded';
   const h = R * (inset ? 0.28 : kind === 'pot' ? 0.2 : 0.13);
   const m = inset ? R * 0.9 : v.mouth + 2;
   const z = H + (inset ? -1 : 1.5);
   return [
-    `M${x(-m)} ${y(z)}C${x(-m * 0.6)} ${y(z + h * 1.3)} ${x(m * 0.6)} ${y(z + h * 1.3)} ${x(m)} ${y(z)}Z`,
-    `M${x(-R * 0.1)} ${y(z + h)}L${x(-R * 0.13)} ${y(z + h + R * 0.15)}H${x(R * 0.13)}L${x(R * 0.1)} ${y(z + h)}Z`,
+    [move(-m, z), curve([-m * 0.6, z + h * 1.3], [m * 0.6, z + h * 1.3], [m, z]), 'Z'].join(''),
+    [
+      move(-R * 0.1, z + h),
+      line(-R * 0.13, z + h + R * 0.15),
+      across(R * 0.13),
+      line(R * 0.1, z + h),
+      'Z',
+    ].join(''),
   ];
 }
 
@@ -121,11 +170,24 @@ export function bowlPath(pen: Pen, v: SolvedVessel): { d: string; centre: number
   const radius = v.radius * 1.22;
   const centre = v.radius * 1.32 + radius;
   const h = radius * 1.02;
-  const { x, y } = pen;
+  const { move, curve, across } = strokes(pen);
   return {
     centre,
     radius,
-    d: `M${x(centre - radius)} ${y(h)}C${x(centre - 0.98 * radius)} ${y(0.42 * h)} ${x(centre - 0.8 * radius)} ${y(0.03 * h)} ${x(centre - 0.45 * radius)} ${y(0)}H${x(centre + 0.45 * radius)}C${x(centre + 0.8 * radius)} ${y(0.03 * h)} ${x(centre + 0.98 * radius)} ${y(0.42 * h)} ${x(centre + radius)} ${y(h)}`,
+    d: [
+      move(centre - radius, h),
+      curve(
+        [centre - 0.98 * radius, 0.42 * h],
+        [centre - 0.8 * radius, 0.03 * h],
+        [centre - 0.45 * radius, 0],
+      ),
+      across(centre + 0.45 * radius),
+      curve(
+        [centre + 0.8 * radius, 0.03 * h],
+        [centre + 0.98 * radius, 0.42 * h],
+        [centre + radius, h],
+      ),
+    ].join(''),
   };
 }
 

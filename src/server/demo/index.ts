@@ -12,7 +12,7 @@ import type { Tea, Version } from '#contracts/teas';
 import { inTransaction } from '../db/inTransaction';
 import { type Db, MIGRATIONS_TABLE, type Tx } from '../db/pool';
 import * as t from '../db/schema';
-import { fits } from '../features/fits';
+import { createFitService } from '../features/fits';
 import { hashSecret } from '../features/people';
 import { workHere } from '../work/here';
 import { type Cast, pastBrews, type Stage } from './brews';
@@ -125,7 +125,7 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   const random = seeded(SEED);
   const makeId = idMaker(random);
   const long = now - 200 * 86_400_000;
-  const sites: Site[] = SITES.map((s) => ({ id: makeId(long), ...s.fields }));
+  const sites: Site[] = SITES.map((s) => ({ id: makeId(long), rev: 1, ...s.fields }));
   const siteId = new Map(SITES.map((s, i) => [s.key, sites[i]?.id ?? '']));
   const cast: (Cast & { secretHash: string })[] = await Promise.all(
     PEOPLE.map(async (person) => ({
@@ -256,15 +256,7 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
     rev: 1,
     retired: false,
   }));
-  await db.insert(t.vessels).values(
-    vessels.map(({ id, siteId: at, rev, retired, ...facts }) => ({
-      id,
-      siteId: at,
-      rev,
-      retired,
-      facts,
-    })),
-  );
+  await db.insert(t.vessels).values(vessels);
 
   for (const [i, site] of sites.entries()) {
     const key = SITES[i]?.key ?? 'harbour';
@@ -327,10 +319,10 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   }
   // One tea is fitted to its cups already, so that what rests on a fit can be seen.
   const fitted = teas.find((tea) => tea.name === FITTED_TEA);
-  const fitting = fits({ db, now: () => now, work: workHere });
+  const fitting = createFitService({ db, now: () => now, work: workHere });
   // A demo of few days may have too few cups of it.
   if (fitted && (await fitting.page(fitted.id)).fit.kind === 'fitted')
-    await fitting.use(fitted.id, makeId(now - DAY), [], lead);
+    await fitting.use(fitted.id, makeId(now - DAY), [], { personId: lead });
   await db
     .insert(t.house)
     .values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });
@@ -394,12 +386,12 @@ async function papers(
     const id = makeId(at.getTime());
     await db
       .insert(t.kettles)
-      .values({ id, siteId: siteId.get(k.site) ?? '', facts: k.facts, rev: 1, retired: false });
+      .values({ id, siteId: siteId.get(k.site) ?? '', ...k.fields, rev: 1, retired: false });
     if (k.minutes.length === 0) continue;
-    const water = k.facts.volume * 0.85;
+    const water = k.fields.volume * 0.85;
     const made = simulatedKettle(
       seeded(SEED),
-      { volume: millilitres(water), material: k.facts.material, lid: k.facts.lid },
+      { volume: millilitres(water), material: k.fields.material, lid: k.fields.lid },
       { times: k.times, loss: k.loss },
     );
     const boil = makeId(at.getTime());
@@ -428,7 +420,7 @@ async function papers(
         temperature: celsius(r.celsius),
         ambient: celsius(20),
       })),
-      { volume: millilitres(water), material: k.facts.material, lid: k.facts.lid },
+      { volume: millilitres(water), material: k.fields.material, lid: k.fields.lid },
     );
     const loss = fitPourLoss([
       { kettle: celsius(100), poured: celsius(poured.celsius), ambient: celsius(20) },
@@ -438,11 +430,11 @@ async function papers(
         .update(t.sites)
         .set({
           kettle: {
-            volume: k.facts.volume,
-            material: k.facts.material,
-            lid: k.facts.lid,
+            volume: k.fields.volume,
+            material: k.fields.material,
+            lid: k.fields.lid,
             rate: fit.rate,
-            name: k.facts.name,
+            name: k.fields.name,
           },
           pourLoss: Math.round(loss.loss * 1000) / 1000,
         })

@@ -104,14 +104,14 @@ export const paperOf = (name: string) => {
 
 export const KETTLES: readonly {
   readonly site: DemoSite['key'];
-  readonly facts: KettleFields;
+  readonly fields: KettleFields;
   readonly times: number;
   readonly loss: number;
   readonly minutes: readonly number[];
 }[] = [
   {
     site: 'harbour',
-    facts: {
+    fields: {
       name: 'Tall kettle',
       kind: 'kettle',
       volume: 1200,
@@ -126,7 +126,7 @@ export const KETTLES: readonly {
   },
   {
     site: 'harbour',
-    facts: {
+    fields: {
       name: 'Counter urn',
       kind: 'urn',
       volume: 8000,
@@ -141,7 +141,7 @@ export const KETTLES: readonly {
   },
   {
     site: 'hut',
-    facts: {
+    fields: {
       name: 'Hut kettle',
       kind: 'kettle',
       volume: 1700,

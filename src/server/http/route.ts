@@ -57,24 +57,19 @@ const METHODS = { GET: 'get', POST: 'post', PATCH: 'patch', DELETE: 'delete' } a
 const mayCall = (access: Access, role: Role) =>
   access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
 
-type Around = {
-  /** Asked before what is sent is read; it may refuse. */ readonly before?: (
-    e: Endpoint,
-  ) => Promise<void>;
-  /** Told of every call that went well. */ readonly written?: (e: Endpoint) => Promise<void>;
-};
-const nothing = async () => undefined;
-/** Authorises, parses, calls, sends: the whole of a route. */
+/**
+ * Authorises, parses, calls, sends: the whole of a route.
+ *
+ * @param before asked before what is sent is read; it may refuse
+ */
 export function routes(
   router: Router,
   readSession: ReadSession,
-  { before = nothing, written = nothing }: Around = {},
+  before: (e: Endpoint) => Promise<void> = async () => undefined,
 ) {
   const mount = (e: Endpoint, answer: (req: Request, res: Response) => Promise<unknown>) =>
     router[METHODS[e.method]](e.path, async (req, res) => {
-      const body = await answer(req, res);
-      await written(e);
-      res.json(body);
+      res.json(await answer(req, res));
     });
   const allowed = async (e: Endpoint, req: Request): Promise<Signed> => {
     const session = await readSession(req);

@@ -9,10 +9,16 @@ import { SIGNED_IN_HERE } from '../platform/earlyRequests';
 import { Loading, Note } from '../ui/Note';
 import { router } from './router';
 
+/** The house is asked for again after so long; sooner while nobody knows who is here, ms. */
+const POLL_MS = 60_000;
+const FIRST_POLL_MS = 2000;
+
 /** Asks the house who is here; then the first page, the names, or the places. */
 export function App() {
-  const { data, error, isLoading, refetch } = useHouseQuery(undefined, { pollingInterval: 60_000 });
   const [last, setLast] = useState<House | null>(null);
+  const { data, error, isLoading, refetch } = useHouseQuery(undefined, {
+    pollingInterval: last ? POLL_MS : FIRST_POLL_MS,
+  });
   if (data && data !== last) setLast(data);
   // A server that is gone for a while takes nobody off the bar.
   const house = data ?? last;
@@ -49,8 +55,8 @@ export function App() {
           </button>
         }
       >
-        <b>The house’s server does not answer.</b> {error ? failureOf(error).message : ''} Nothing
-        here is lost.
+        <b>The house’s server does not answer.</b> {error ? failureOf(error).message : ''} No record
+        is lost. This page asks again every two seconds.
       </Note>
     </div>
   );

@@ -1,6 +1,7 @@
 import {
   boolean,
   date,
+  double,
   index,
   int,
   mysqlEnum,
@@ -10,7 +11,7 @@ import {
 } from 'drizzle-orm/mysql-core';
 import type { Recipe } from '#core/recipes';
 import type { LotFields, TeaFields, TeaSwatches } from '#contracts/teas';
-import type { VesselFields } from '#contracts/vessels';
+import type { Vessel } from '#contracts/vessels';
 import { bytes, id, instant, json, name } from './columns';
 import { people, sites } from './people';
 
@@ -103,7 +104,22 @@ export const vessels = mysqlTable(
     siteId: id('site_id')
       .notNull()
       .references(() => sites.id),
-    facts: json<VesselFields>('facts').notNull(),
+    name: name('name').notNull(),
+    kind: varchar('kind', { length: 20 }).$type<Vessel['kind']>().notNull(),
+    brim: double('brim_ml').$type<Vessel['brim']>().notNull(),
+    mark: double('mark_ml').$type<Vessel['mark']>().notNull(),
+    infuser: varchar('infuser', { length: 20 }).$type<Vessel['infuser']>().notNull(),
+    basket: double('basket_ml').$type<NonNullable<Vessel['basket']>>(),
+    material: varchar('material', { length: 20 }).$type<Vessel['material']>().notNull(),
+    wallGrams: double('wall_g').$type<NonNullable<Vessel['wallGrams']>>(),
+    lid: boolean('lid').notNull(),
+    cosy: boolean('cosy').notNull(),
+    strainer: mysqlEnum('strainer', ['liftsOut', 'staysIn']).notNull(),
+    dead: double('dead_ml').$type<Vessel['dead']>().notNull(),
+    covers: double('covers_ml').$type<NonNullable<Vessel['covers']>>(),
+    basketDepth: double('basket_depth_mm').$type<NonNullable<Vessel['basketDepth']>>(),
+    /** Its weights, empty and filled: read and written together. */
+    weighed: json<NonNullable<Vessel['weighed']>>('weighed'),
     rev: int('rev').notNull(),
     retired: boolean('retired').notNull(),
   },

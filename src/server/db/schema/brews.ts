@@ -83,7 +83,7 @@ export const brews = mysqlTable(
   (t) => {
     // Every filter of the log reads from one of these alone: its own column first, then the order of the log, then
     // all that is
-    // filtered by. `features/brews/logQuery.ts` names the one to use.
+    // filtered by. `features/brews/log.ts` names the one to use.
     const rest = [
       t.startedAt,
       t.id,
@@ -191,7 +191,8 @@ export const orders = mysqlTable(
     /** Smaller is sooner; one put between two takes the middle. */
     rank: double('rank').notNull(),
     state: mysqlEnum('state', ['waiting', 'started', 'dropped']).notNull(),
-    brewId: id('brew_id'),
+    /** The brew it was started as. */
+    brewId: id('brew_id').references(() => brews.id),
     at: instant('at').notNull(),
     personId: id('person_id')
       .notNull()
@@ -199,7 +200,11 @@ export const orders = mysqlTable(
   },
   (t) => [index('orders_waiting').on(t.siteId, t.state, t.rank)],
 );
-/** What happened at a site, numbered without gaps in the order it was committed: what every open page is told. */
+/**
+ * What happened at a site, numbered without gaps in the order it was committed: what every open page is told. Swept
+ * after a while. Without a foreign key to the site: the check would lock the site's row, which the writers of its bar
+ * hold, and two of them would wait for each other.
+ */
 export const feed = mysqlTable(
   'feed',
   {

@@ -32,6 +32,7 @@ export const sites = mysqlTable('sites', {
   water: json<SiteFields['water']>('water').notNull(),
   volumeUnit: mysqlEnum('volume_unit', ['ml', 'usFlOz', 'imperialFlOz']).notNull(),
   temperatureUnit: mysqlEnum('temperature_unit', ['C', 'F']).notNull(),
+  rev: int('rev').notNull().default(1),
 });
 export const people = mysqlTable('people', {
   id: id('id').primaryKey(),
@@ -39,6 +40,7 @@ export const people = mysqlTable('people', {
   role: mysqlEnum('role', ['trainee', 'brewer', 'lead']).notNull(),
   secretHash: varchar('secret_hash', { length: 200 }).notNull(),
   active: boolean('active').notNull(),
+  rev: int('rev').notNull().default(1),
   /** What this person reads in, where it differs from the site. */
   units: json<NonNullable<Session['units']>>('units'),
 });

@@ -1,5 +1,13 @@
-import { boolean, double, index, int, mysqlEnum, mysqlTable } from 'drizzle-orm/mysql-core';
-import type { KettleFields } from '#contracts/kettles';
+import {
+  boolean,
+  double,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  varchar,
+} from 'drizzle-orm/mysql-core';
+import { type Kettle, KETTLE_KINDS } from '#contracts/kettles';
 import { id, instant, json, name } from './columns';
 import { people, sites } from './people';
 
@@ -19,7 +27,14 @@ export const kettles = mysqlTable(
     siteId: id('site_id')
       .notNull()
       .references(() => sites.id),
-    facts: json<KettleFields>('facts').notNull(),
+    name: name('name').notNull(),
+    kind: mysqlEnum('kind', KETTLE_KINDS).notNull(),
+    volume: double('volume_ml').$type<Kettle['volume']>().notNull(),
+    material: varchar('material', { length: 20 }).$type<Kettle['material']>().notNull(),
+    lid: boolean('lid').notNull(),
+    /** The heats it can be set to; null when it only boils. */
+    setPoints: json<NonNullable<Kettle['setPoints']>>('set_points'),
+    note: varchar('note', { length: 200 }).notNull(),
     rev: int('rev').notNull(),
     retired: boolean('retired').notNull(),
   },

@@ -1,4 +1,12 @@
-import { index, int, mysqlEnum, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import {
+  type AnyMySqlColumn,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  uniqueIndex,
+  varchar,
+} from 'drizzle-orm/mysql-core';
 import type { Exercise, ExerciseKind, TastingAct } from '#core/tastings';
 import type { KeptFit } from '#contracts/fits';
 import type { VesselFields } from '#contracts/vessels';
@@ -25,7 +33,7 @@ export const tastings = mysqlTable(
     /** Cups, codes, tasters and their orders, as drawn when it was set up. */
     exercise: json<Exercise>('exercise').notNull(),
     /** The round of a dial-in before it. */
-    afterId: id('after_id'),
+    afterId: id('after_id').references((): AnyMySqlColumn => tastings.id),
     /** Null: set up before it was kept. */
     vesselId: id('vessel_id').references(() => vessels.id),
     /** The vessel as it was then. */

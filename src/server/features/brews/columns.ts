@@ -1,5 +1,5 @@
 import type { BrewState } from '#core/brews';
-import type { BrewRow } from './queries';
+import type { BrewRow } from './repository';
 
 // How a brew's state lies in its row, and how a row is put back.
 

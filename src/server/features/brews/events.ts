@@ -10,8 +10,8 @@ import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { columnsOf, snapshotOf } from './columns';
-import { brewById, type BrewRow, busyIn, eventById, stateOf, steepingAt } from './queries';
 import { refusal, refused } from './refusals';
+import { brewById, type BrewRow, busyIn, eventById, stateOf, steepingAt } from './repository';
 import { announce, instantOf, requireBrew } from './shared';
 import { undoLast } from './undo';
 

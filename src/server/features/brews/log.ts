@@ -4,7 +4,7 @@ import { COUNTED } from '#contracts/limits';
 import type { LogFilters, LogQuery } from '#contracts/log';
 import type { Tx } from '../../db/pool';
 import { brews } from '../../db/schema';
-import { brewsByIds, idsInOrder } from './queries';
+import { brewsByIds, idsInOrder } from './repository';
 
 export const PAGE = 50;
 

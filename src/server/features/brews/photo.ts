@@ -7,7 +7,7 @@ import { AppError, notFound } from '../../http/errors';
 import { pictureOf } from '../../http/pictures';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
-import { brewById } from './queries';
+import { brewById } from './repository';
 
 /** Whether a brew has a picture, without its bytes. */
 export const photoOf = async (tx: Tx, brewId: string): Promise<{ id: string; by: string } | null> =>

@@ -20,7 +20,7 @@ import { exported } from './export';
 import { countsOf, logCounts, logPage } from './log';
 import { queueing } from './orders';
 import { brewPictures } from './photo';
-import { brewers } from './queries';
+import { brewers } from './repository';
 import { createBrewService } from './service';
 import { correctionsOf, trendsOf } from './trends';
 

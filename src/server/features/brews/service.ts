@@ -17,7 +17,7 @@ import {
   pullErrors,
   recentPours,
   steepsOf,
-} from './queries';
+} from './repository';
 import { requireBrew } from './shared';
 import { startBrewIn, type StartRequest } from './start';
 

@@ -4,7 +4,7 @@ import { BAR_SLOTS } from '#contracts/limits';
 import type { Tx } from '../../db/pool';
 import { AppError, notFound } from '../../http/errors';
 import { appendEvents } from '../live';
-import { brewById, takenPlaces } from './queries';
+import { brewById, takenPlaces } from './repository';
 
 /** A device's clock may run this far ahead before it is held back to ours, ms. */
 const MAX_CLOCK_LEAD_MS = 2000;

@@ -15,8 +15,8 @@ import { mustWorkAt } from '../../http/sites';
 import { lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
 import { vesselById } from '../vessels';
-import { brewById, busyIn, steepsOf } from './queries';
 import { refused } from './refusals';
+import { brewById, busyIn, steepsOf } from './repository';
 import { announce, freePlace, instantOf, requireBrew } from './shared';
 
 /** A start as it is read: what the request left out has its default. */

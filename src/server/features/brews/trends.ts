@@ -59,9 +59,9 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
     );
   const [teaNames, lotNames] = [await names(teas), await names(lots)];
   const vesselNames = new Map(
-    (await tx.select({ id: vessels.id, facts: vessels.facts }).from(vessels)).map((r) => [
+    (await tx.select({ id: vessels.id, name: vessels.name }).from(vessels)).map((r) => [
       r.id,
-      r.facts.name,
+      r.name,
     ]),
   );
   const clock = new Intl.DateTimeFormat('en-GB', {

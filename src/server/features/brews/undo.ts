@@ -4,8 +4,8 @@ import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
 import { AppError } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { restored } from './columns';
-import { type BrewRow, busyIn, eventById, lastEvent } from './queries';
 import { refused } from './refusals';
+import { type BrewRow, busyIn, eventById, lastEvent } from './repository';
 import { freePlace, requireBrew } from './shared';
 
 /**

@@ -290,7 +290,7 @@ export function planJson(
     const v = entry(ExchangeVessel, given, i, 'vessels');
     if (!v) return;
     if (twice(i + 1, 'vessels.id', v.id)) return;
-    const { id, site: siteName, retired, ...facts } = v;
+    const { id, site: siteName, retired, ...fields } = v;
     const site = here.sites.find((s) => s.name === siteName);
     if (!site)
       return note(
@@ -299,8 +299,8 @@ export function planJson(
         siteName,
         `No site of this name: here are ${here.sites.map((s) => s.name).join(', ')}.`,
       );
-    const wrong = Object.entries(vesselFaults(facts))[0];
-    if (wrong) return note(i + 1, `vessels.${wrong[0]}`, brief(at(facts, [wrong[0]])), wrong[1]);
+    const wrong = Object.entries(vesselFaults(fields))[0];
+    if (wrong) return note(i + 1, `vessels.${wrong[0]}`, brief(at(fields, [wrong[0]])), wrong[1]);
     const found = here.vessels.find((x) => x.id === id);
     put<VesselRecord>(
       'vessel',
@@ -308,7 +308,7 @@ export function planJson(
       id,
       v.name,
       found ? { rev: found.rev, record: vesselRecord(found) } : null,
-      { facts, retired, siteId: site.id },
+      { ...fields, retired, siteId: site.id },
     );
   });
   return { steps, faults, same, rows: file.spoons.length + file.teas.length + file.vessels.length };

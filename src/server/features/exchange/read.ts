@@ -61,22 +61,17 @@ function readWhole(
 }
 
 const LISTED = 300;
+function howText(s: Step): string {
+  if (s.thing === 'version') return `version ${s.after.number}, ${s.after.state}`;
+  if (s.thing === 'vocabulary') return `${s.after.length} words`;
+  return s.what === 'changed' ? differing(s.before, s.after).join(', ') : '';
+}
 const describe = (s: Step): PlannedChange => ({
   row: s.row,
   what: s.what,
   thing: s.thing,
   name: s.name,
-  how:
-    s.thing === 'version'
-      ? `version ${s.after.number}, ${s.after.state}`
-      : s.thing === 'vocabulary'
-        ? `${s.after.length} words`
-        : s.what === 'changed'
-          ? differing(
-              s.thing === 'vessel' ? s.before.facts : s.before,
-              s.thing === 'vessel' ? s.after.facts : s.after,
-            ).join(', ')
-          : '',
+  how: howText(s),
 });
 function previewOf({ kind, found, planned, header, cellsOf }: Whole): Preview {
   const { steps, faults, rows, same } = planned;

@@ -8,14 +8,8 @@ import type { Here } from './snapshot';
 
 // Records as they are exchanged: no revisions, no resolved spoons, sites by name.
 
-export type VesselRecord = { facts: VesselFields; retired: boolean; siteId: string };
-export const vesselRecord = ({
-  id: _id,
-  siteId,
-  rev: _rev,
-  retired,
-  ...facts
-}: Vessel): VesselRecord => ({ facts, retired, siteId });
+export type VesselRecord = VesselFields & { retired: boolean; siteId: string };
+export const vesselRecord = ({ id: _id, rev: _rev, ...record }: Vessel): VesselRecord => record;
 export type SpoonRecord = Pick<HouseSpoon, 'name' | 'ml' | 'heaped' | 'retired'>;
 export const spoonRecord = ({ name, ml, heaped, retired }: HouseSpoon): SpoonRecord => ({
   name,
@@ -88,11 +82,9 @@ export function exchangeFile(here: Here): ExchangeFile {
         })
         .map(versionRecord),
     })),
-    vessels: byId(here.vessels).map((v) => ({
-      id: v.id,
-      site: siteName.get(v.siteId) ?? '',
-      ...vesselRecord(v).facts,
-      retired: v.retired,
+    vessels: byId(here.vessels).map(({ rev: _rev, siteId, ...v }) => ({
+      ...v,
+      site: siteName.get(siteId) ?? '',
     })),
   };
 }

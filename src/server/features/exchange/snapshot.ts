@@ -4,8 +4,9 @@ import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import type { Tx } from '../../db/pool';
 import { allSites } from '../people';
+import { allSpoons } from '../spoons';
 import { allLots, allTeas, allVersions, vocabularyOf } from '../teas';
-import { allSpoons, allVessels } from '../vessels';
+import { allVessels } from '../vessels';
 
 /** The house as an import finds it. */
 export type Here = {

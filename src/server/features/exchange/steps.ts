@@ -4,7 +4,7 @@ import type { LotFields, Version } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { brews, house, lots, photos, spoons, teas, versions, vessels } from '../../db/schema';
 import { AppError } from '../../http/errors';
-import { recordChange } from '../history';
+import type { RecordChange } from '../history';
 import { type TeaRecord, vocabularyOf } from '../teas';
 import type { SpoonRecord, VesselRecord } from './records';
 
@@ -59,234 +59,155 @@ export type Step =
       readonly after: readonly string[];
     };
 
-type Doing = { readonly by: string; readonly now: number };
 const movedOn = (name: string) =>
   new AppError(
     'record.changed',
     409,
     `${name} was changed meanwhile. Look at the file again: nothing was written.`,
   );
+const cannotUndo = (name: string, why: string) =>
+  new AppError('record.changed', 409, `It cannot be taken back: ${name} ${why}.`);
+
+/** Tables of records with a revision: an import adds and changes them in one way. */
+const TABLES = { tea: teas, lot: lots, vessel: vessels, spoon: spoons };
+type RecordStep = Extract<Step, { thing: keyof typeof TABLES }>;
+type VersionStep = Extract<Step, { thing: 'version' }>;
+type VocabularyStep = Extract<Step, { thing: 'vocabulary' }>;
+const isRecord = (s: Step): s is RecordStep => s.thing in TABLES;
+
+const add = async (tx: Tx, s: RecordStep) =>
+  tx.insert(TABLES[s.thing]).values({ id: s.id, ...s.after, rev: 1 } as never);
+/** Sets the fields of the record that is still at `rev`; whether it was. */
+async function setAt(tx: Tx, s: RecordStep, rev: number, fields: object): Promise<boolean> {
+  const table = TABLES[s.thing];
+  const [result] = await tx
+    .update(table)
+    .set({ ...fields, rev: rev + 1 } as never)
+    .where(and(eq(table.id, s.id), eq(table.rev, rev)));
+  return result.affectedRows > 0;
+}
+async function removeAt(tx: Tx, s: RecordStep, rev: number): Promise<boolean> {
+  const table = TABLES[s.thing];
+  const [result] = await tx.delete(table).where(and(eq(table.id, s.id), eq(table.rev, rev)));
+  return result.affectedRows > 0;
+}
+const fieldsOf = (record: object) => record as Readonly<Record<string, unknown>>;
+const versionText = (v: VersionRecord) => `${METHODS[v.method].label} ${v.number}`;
+
+async function applyVersion(tx: Tx, s: VersionStep, by: string, record: RecordChange) {
+  const retired = s.retires.map((r) => r.id);
+  if (retired.length > 0)
+    await tx.update(versions).set({ state: 'retired' }).where(inArray(versions.id, retired));
+  const { author, at, ...v } = s.after;
+  await tx
+    .insert(versions)
+    .values({ id: s.id, ...v, at: new Date(at), authorId: by, authorThere: author });
+  await record({
+    thing: 'tea',
+    id: v.teaId,
+    before: null,
+    after: { version: `${versionText(s.after)}: ${v.state}, brought in` },
+  });
+}
+async function applyVocabulary(
+  tx: Tx,
+  from: VocabularyStep['before'],
+  to: VocabularyStep['after'],
+  record: RecordChange,
+) {
+  await tx.update(house).set({ vocabulary: [...to] });
+  await record({
+    thing: 'house',
+    id: 'house',
+    before: { words: from.join(', ') },
+    after: { words: to.join(', ') },
+  });
+}
 
 /** Does the steps in order, inside the caller's transaction. */
 export async function applySteps(
   tx: Tx,
   steps: readonly Step[],
-  { by, now }: Doing,
+  { by, record }: { readonly by: string; readonly record: RecordChange },
 ): Promise<void> {
   for (const s of steps) {
-    const keep = (
-      thing: 'tea' | 'lot' | 'vessel' | 'spoon',
-      before: object | null,
-      after: object,
-    ) =>
-      recordChange(tx, {
-        thing,
-        id: s.id,
-        before: before as Record<string, unknown> | null,
-        after: after as Record<string, unknown>,
-        by,
-        now,
-      });
-    switch (s.thing) {
-      case 'tea':
-        if (s.what === 'added') await tx.insert(teas).values({ id: s.id, ...s.after, rev: 1 });
-        else if (
-          (
-            await tx
-              .update(teas)
-              .set({ ...s.after, rev: s.rev + 1 })
-              .where(and(eq(teas.id, s.id), eq(teas.rev, s.rev)))
-          )[0].affectedRows === 0
-        )
-          throw movedOn(s.name);
-        await keep('tea', s.what === 'added' ? null : s.before, s.after);
-        break;
-      case 'lot':
-        if (s.what === 'added') await tx.insert(lots).values({ id: s.id, ...s.after, rev: 1 });
-        else if (
-          (
-            await tx
-              .update(lots)
-              .set({ ...s.after, rev: s.rev + 1 })
-              .where(and(eq(lots.id, s.id), eq(lots.rev, s.rev)))
-          )[0].affectedRows === 0
-        )
-          throw movedOn(s.name);
-        await keep('lot', s.what === 'added' ? null : s.before, s.after);
-        break;
-      case 'vessel': {
-        const { facts, retired, siteId } = s.after;
-        if (s.what === 'added')
-          await tx.insert(vessels).values({ id: s.id, siteId, facts, retired, rev: 1 });
-        else if (
-          (
-            await tx
-              .update(vessels)
-              .set({ facts, retired, rev: s.rev + 1 })
-              .where(and(eq(vessels.id, s.id), eq(vessels.rev, s.rev)))
-          )[0].affectedRows === 0
-        )
-          throw movedOn(s.name);
-        await keep('vessel', s.what === 'added' ? null : s.before.facts, facts);
-        break;
-      }
-      case 'spoon':
-        if (s.what === 'added') await tx.insert(spoons).values({ id: s.id, ...s.after, rev: 1 });
-        else if (
-          (
-            await tx
-              .update(spoons)
-              .set({ ...s.after, rev: s.rev + 1 })
-              .where(and(eq(spoons.id, s.id), eq(spoons.rev, s.rev)))
-          )[0].affectedRows === 0
-        )
-          throw movedOn(s.name);
-        await keep('spoon', s.what === 'added' ? null : s.before, s.after);
-        break;
-      case 'version': {
-        if (s.retires.length)
-          await tx
-            .update(versions)
-            .set({ state: 'retired' })
-            .where(
-              inArray(
-                versions.id,
-                s.retires.map((r) => r.id),
-              ),
-            );
-        const { author, at, ...v } = s.after;
-        await tx
-          .insert(versions)
-          .values({ id: s.id, ...v, at: new Date(at), authorId: by, authorThere: author });
-        await recordChange(tx, {
-          thing: 'tea',
-          id: v.teaId,
-          before: null,
-          after: { version: `${METHODS[v.method].label} ${v.number}: ${v.state}, brought in` },
-          by,
-          now,
-        });
-        break;
-      }
-      case 'vocabulary':
-        await tx.update(house).set({ vocabulary: [...s.after] });
-        await recordChange(tx, {
-          thing: 'house',
-          id: 'house',
-          before: { words: s.before.join(', ') },
-          after: { words: s.after.join(', ') },
-          by,
-          now,
-        });
+    if (s.thing === 'version') await applyVersion(tx, s, by, record);
+    else if (s.thing === 'vocabulary') await applyVocabulary(tx, s.before, s.after, record);
+    else {
+      if (s.what === 'added') await add(tx, s);
+      else if (!(await setAt(tx, s, s.rev, s.after))) throw movedOn(s.name);
+      const before = s.what === 'added' ? null : fieldsOf(s.before);
+      await record({ thing: s.thing, id: s.id, before, after: fieldsOf(s.after) });
     }
   }
 }
 
-const cannot = (name: string, why: string) =>
-  new AppError('record.changed', 409, `It cannot be taken back: ${name} ${why}.`);
-
-/** Takes the steps back, last first. Refused as a whole when something of it was used or changed since. */
-export async function undoSteps(tx: Tx, steps: readonly Step[], { by, now }: Doing): Promise<void> {
-  const used = async (
-    column:
-      typeof brews.teaId | typeof brews.versionId | typeof brews.lotId | typeof brews.vesselId,
-    s: Step,
-  ) => {
-    const [brew] = await tx.select({ id: brews.id }).from(brews).where(eq(column, s.id)).limit(1);
-    if (brew) throw cannot(s.name, 'was brewed since');
-  };
+/** Columns of a brew that name what it was brewed with. */
+const BREWED_WITH = {
+  tea: brews.teaId,
+  lot: brews.lotId,
+  vessel: brews.vesselId,
+  version: brews.versionId,
+};
+async function checkUnused(tx: Tx, s: RecordStep | VersionStep) {
+  if (s.thing === 'spoon') return;
+  const [brew] = await tx
+    .select({ id: brews.id })
+    .from(brews)
+    .where(eq(BREWED_WITH[s.thing], s.id))
+    .limit(1);
+  if (brew) throw cannotUndo(s.name, 'was brewed since');
+}
+async function undoRecord(tx: Tx, s: RecordStep, record: RecordChange) {
+  const changedSince = cannotUndo(s.name, 'was changed since');
+  if (s.what === 'added') {
+    await checkUnused(tx, s);
+    if (s.thing === 'tea') await tx.delete(photos).where(eq(photos.teaId, s.id));
+    if (!(await removeAt(tx, s, 1))) throw changedSince;
+    await record({
+      thing: s.thing,
+      id: s.id,
+      before: { import: `${s.name}, brought in` },
+      after: { import: 'taken back' },
+    });
+    return;
+  }
+  if (!(await setAt(tx, s, s.rev + 1, s.before))) throw changedSince;
+  await record({
+    thing: s.thing,
+    id: s.id,
+    before: fieldsOf(s.after),
+    after: fieldsOf(s.before),
+  });
+}
+async function undoVersion(tx: Tx, s: VersionStep, record: RecordChange) {
+  await checkUnused(tx, s);
+  const [result] = await tx
+    .delete(versions)
+    .where(and(eq(versions.id, s.id), eq(versions.state, s.after.state)));
+  if (result.affectedRows === 0) throw cannotUndo(s.name, 'was changed since');
+  for (const r of s.retires)
+    await tx.update(versions).set({ state: r.state }).where(eq(versions.id, r.id));
+  await record({
+    thing: 'tea',
+    id: s.after.teaId,
+    before: { version: `${versionText(s.after)}, brought in` },
+    after: {},
+  });
+}
+/** Takes the steps back, last first. Refused as a whole when a record was used or changed since. */
+export async function undoSteps(
+  tx: Tx,
+  steps: readonly Step[],
+  record: RecordChange,
+): Promise<void> {
   for (const s of [...steps].reverse()) {
-    const gone = (affected: number) => {
-      if (affected === 0) throw cannot(s.name, 'was changed since');
-    };
-    switch (s.thing) {
-      case 'tea':
-        if (s.what === 'added') {
-          await used(brews.teaId, s);
-          await tx.delete(photos).where(eq(photos.teaId, s.id));
-          gone(
-            (await tx.delete(teas).where(and(eq(teas.id, s.id), eq(teas.rev, 1))))[0].affectedRows,
-          );
-        } else
-          gone(
-            (
-              await tx
-                .update(teas)
-                .set({ ...s.before, rev: s.rev + 2 })
-                .where(and(eq(teas.id, s.id), eq(teas.rev, s.rev + 1)))
-            )[0].affectedRows,
-          );
-        break;
-      case 'lot':
-        if (s.what === 'added') {
-          await used(brews.lotId, s);
-          gone(
-            (await tx.delete(lots).where(and(eq(lots.id, s.id), eq(lots.rev, 1))))[0].affectedRows,
-          );
-        } else
-          gone(
-            (
-              await tx
-                .update(lots)
-                .set({ ...s.before, rev: s.rev + 2 })
-                .where(and(eq(lots.id, s.id), eq(lots.rev, s.rev + 1)))
-            )[0].affectedRows,
-          );
-        break;
-      case 'vessel':
-        if (s.what === 'added') {
-          await used(brews.vesselId, s);
-          gone(
-            (await tx.delete(vessels).where(and(eq(vessels.id, s.id), eq(vessels.rev, 1))))[0]
-              .affectedRows,
-          );
-        } else
-          gone(
-            (
-              await tx
-                .update(vessels)
-                .set({ facts: s.before.facts, retired: s.before.retired, rev: s.rev + 2 })
-                .where(and(eq(vessels.id, s.id), eq(vessels.rev, s.rev + 1)))
-            )[0].affectedRows,
-          );
-        break;
-      case 'spoon':
-        gone(
-          s.what === 'added'
-            ? (await tx.delete(spoons).where(and(eq(spoons.id, s.id), eq(spoons.rev, 1))))[0]
-                .affectedRows
-            : (
-                await tx
-                  .update(spoons)
-                  .set({ ...s.before, rev: s.rev + 2 })
-                  .where(and(eq(spoons.id, s.id), eq(spoons.rev, s.rev + 1)))
-              )[0].affectedRows,
-        );
-        break;
-      case 'version':
-        await used(brews.versionId, s);
-        gone(
-          (
-            await tx
-              .delete(versions)
-              .where(and(eq(versions.id, s.id), eq(versions.state, s.after.state)))
-          )[0].affectedRows,
-        );
-        for (const r of s.retires)
-          await tx.update(versions).set({ state: r.state }).where(eq(versions.id, r.id));
-        await recordChange(tx, {
-          thing: 'tea',
-          id: s.after.teaId,
-          before: { version: `${METHODS[s.after.method].label} ${s.after.number}, brought in` },
-          after: {},
-          by,
-          now,
-        });
-        break;
-      case 'vocabulary':
-        if ((await vocabularyOf(tx)).join() !== s.after.join())
-          throw cannot('the list of words', 'was changed since');
-        await tx.update(house).set({ vocabulary: [...s.before] });
+    if (isRecord(s)) await undoRecord(tx, s, record);
+    else if (s.thing === 'version') await undoVersion(tx, s, record);
+    else {
+      if ((await vocabularyOf(tx)).join() !== s.after.join())
+        throw cannotUndo('the list of words', 'was changed since');
+      await applyVocabulary(tx, s.after, s.before, record);
     }
   }
 }

@@ -1,4 +1,4 @@
-export { accounts, type Accounts } from './service';
+export { createAccounts, type Accounts } from './service';
 export { accountRoutes, COOKIE, cookieOf } from './routes';
 export { hashSecret } from './secrets';
-export { allPeople, allSites, lockSite, siteById } from './queries';
+export { allPeople, allSites, lockSite, siteById } from './repository';

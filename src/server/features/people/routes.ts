@@ -31,33 +31,36 @@ const keep = (res: Response, token: string) =>
     maxAge: MONTH_MS,
   });
 
-export function accountRoutes(on: ReturnType<typeof routes>, accounts: Accounts) {
-  on.open(getHouse, ({ who }) => accounts.house(who));
+export function accountRoutes(
+  on: ReturnType<typeof routes>,
+  { sessions, people, sites }: Accounts,
+) {
+  on.open(getHouse, ({ who }) => sessions.house(who));
   on.open(beginHouse, async ({ body, res }) => {
-    const { token, session } = await accounts.begin(body);
+    const { token, session } = await sessions.begin(body);
     keep(res, token);
     return session;
   });
-  on.open(listNames, async ({ params }) => ({ people: await accounts.names(params.siteId) }));
+  on.open(listNames, async ({ params }) => ({ people: await sessions.names(params.siteId) }));
   on.open(signIn, async ({ body, req, res, who }) => {
-    const { token, session } = await accounts.signIn(body, req.ip ?? 'unknown');
-    if (who) await accounts.signOut(who);
+    const { token, session } = await sessions.signIn(body, req.ip ?? 'unknown');
+    if (who) await sessions.signOut(who);
     keep(res, token);
     return session;
   });
   on.signed(signOut, async ({ who, res }) => {
-    await accounts.signOut(who);
+    await sessions.signOut(who);
     res.clearCookie(COOKIE, { path: '/' });
     return {};
   });
   on.signed(lockSession, async ({ body, who }) => {
-    await accounts.lock(body.device, who);
+    await sessions.lock(body.device, who);
     return {};
   });
-  on.signed(listPeople, async () => ({ people: await accounts.people() }));
-  on.signed(setMyUnits, ({ body, who }) => accounts.setUnits(body, who));
-  on.signed(addPerson, ({ body, who }) => accounts.addPerson(body, who));
-  on.signed(changePerson, ({ params, body, who }) => accounts.changePerson(params.id, body, who));
-  on.signed(addSite, ({ body, who }) => accounts.addSite(body, who));
-  on.signed(changeSite, ({ params, body, who }) => accounts.changeSite(params.id, body, who));
+  on.signed(listPeople, async () => ({ people: await people.all() }));
+  on.signed(setMyUnits, ({ body, who }) => sessions.setUnits(body, who));
+  on.signed(addPerson, ({ body, who }) => people.add(body, who));
+  on.signed(changePerson, ({ params, body, who }) => people.change(params.id, body, who));
+  on.signed(addSite, ({ body, who }) => sites.add(body, who));
+  on.signed(changeSite, ({ params, body, who }) => sites.change(params.id, body, who));
 }

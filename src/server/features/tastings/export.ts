@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { foldTasting, resultOf, type Tasting, type TastingEvent } from '#core/tastings';
-import type { Found } from './queries';
+import type { Found } from './repository';
 
 const COLUMNS = [
   'tasting',

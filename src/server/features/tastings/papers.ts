@@ -25,7 +25,7 @@ import {
 } from '#core/tastings';
 import { capital, numberText } from '#core/units';
 import { dayOnPaper, onSheets, type Paper } from '../prints';
-import type { Found } from './queries';
+import type { Found } from './repository';
 
 const [WIDTH, HEIGHT, MARGIN] = [210, 297, 14];
 const RIGHT = WIDTH - MARGIN;

@@ -34,7 +34,7 @@ import {
   tastingById,
   tastingsAt,
   viewFor,
-} from './queries';
+} from './repository';
 
 /** A device's clock may run this far ahead before it is held back to ours, ms. */
 const MAX_CLOCK_LEAD_MS = 2000;

@@ -2,7 +2,7 @@ import type { TastingEvent } from '#core/tastings';
 import { task } from '../../work/task';
 import { marksTable, wholeTasting } from './export';
 import { reportOf, sheetsOf, tentsOf } from './papers';
-import type { Found } from './queries';
+import type { Found } from './repository';
 
 /** Papers and files of a tasting. */
 export const TASTING_TASKS = {

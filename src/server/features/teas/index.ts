@@ -1,5 +1,5 @@
 export { lotRecord, teaRecord, type TeaRecord } from './records';
-export { bookRoutes } from './routes';
+export { teaRoutes } from './routes';
 export {
   allLots,
   allTeas,
@@ -10,4 +10,4 @@ export {
   versionById,
   versionsOf,
   vocabularyOf,
-} from './queries';
+} from './repository';

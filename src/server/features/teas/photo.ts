@@ -1,56 +1,54 @@
 import { eq } from 'drizzle-orm';
 import type { Tea } from '#contracts/teas';
-import { inTransaction } from '../../db/inTransaction';
+import type { Tx } from '../../db/pool';
 import { photos } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { notFound } from '../../http/errors';
 import { pictureOf } from '../../http/pictures';
 import type { Signed } from '../../http/route';
-import { recordChange } from '../history';
-import { teaById } from './queries';
+import { inRecordedTransaction } from '../history';
+import { teaById } from './repository';
 
-export function teaPhotos({ db, now }: Deps) {
-  const read = async (id: string): Promise<Tea> => {
-    const tea = await teaById(db, id);
-    if (!tea) throw notFound('That tea');
-    return tea;
-  };
+async function requireTea(tx: Tx, id: string): Promise<Tea> {
+  const tea = await teaById(tx, id);
+  if (!tea) throw notFound('That tea');
+  return tea;
+}
+
+export function createTeaPhotoService(deps: Deps) {
+  const { db } = deps;
   return {
+    /** A repeated id is the same photo. */
     async set(teaId: string, id: string, bytes: Uint8Array, who: Signed): Promise<Tea> {
-      const before = await read(teaId);
-      if (before.photoId === id) return before;
+      const found = await requireTea(db, teaId);
+      if (found.photoId === id) return found;
       const body = await pictureOf(bytes);
-      await inTransaction(db, async (tx) => {
+      return inRecordedTransaction(deps, who, async (tx, record) => {
+        const before = await requireTea(tx, teaId);
         await tx.delete(photos).where(eq(photos.teaId, teaId));
         await tx.insert(photos).values({ id, teaId, body });
-        await recordChange(tx, {
+        await record({
           thing: 'tea',
           id: teaId,
           before: { photo: before.photoId ? 'one' : null },
           after: { photo: 'a new one' },
-          by: who.personId,
-          now: now(),
         });
+        return requireTea(tx, teaId);
       });
-      return read(teaId);
     },
-    async drop(teaId: string, who: Signed): Promise<Tea> {
-      const before = await read(teaId);
-      if (before.photoId) {
-        await inTransaction(db, async (tx) => {
-          await tx.delete(photos).where(eq(photos.teaId, teaId));
-          await recordChange(tx, {
-            thing: 'tea',
-            id: teaId,
-            before: { photo: 'one' },
-            after: { photo: null },
-            by: who.personId,
-            now: now(),
-          });
+    drop: (teaId: string, who: Signed): Promise<Tea> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const before = await requireTea(tx, teaId);
+        if (!before.photoId) return before;
+        await tx.delete(photos).where(eq(photos.teaId, teaId));
+        await record({
+          thing: 'tea',
+          id: teaId,
+          before: { photo: 'one' },
+          after: { photo: null },
         });
-      }
-      return read(teaId);
-    },
+        return requireTea(tx, teaId);
+      }),
     async bytes(id: string): Promise<Buffer> {
       const [row] = await db.select({ body: photos.body }).from(photos).where(eq(photos.id, id));
       if (!row) throw notFound('That photo');

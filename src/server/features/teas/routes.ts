@@ -16,18 +16,23 @@ import {
 } from '#contracts/teas';
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
-import { teaPhotos } from './photo';
-import { book as bookOf } from './service';
+import { createLotService } from './lots';
+import { createTeaPhotoService } from './photo';
+import { createTeaService } from './service';
+import { createVersionService } from './versions';
 
-export function bookRoutes(on: ReturnType<typeof routes>, deps: Deps) {
-  const [book, photos] = [bookOf(deps), teaPhotos(deps)];
-  on.signed(getBook, () => book.all());
-  on.signed(getTea, ({ params }) => book.page(params.id));
-  on.signed(addTea, ({ body, who }) => book.add(body, who));
-  on.signed(changeTea, ({ params, body, who }) => book.change(params.id, body, who));
-  on.signed(addVersion, ({ params, body, who }) => book.addVersion(params.id, body, who));
+export function teaRoutes(on: ReturnType<typeof routes>, deps: Deps) {
+  const teas = createTeaService(deps);
+  const versions = createVersionService(deps);
+  const lots = createLotService(deps);
+  const photos = createTeaPhotoService(deps);
+  on.signed(getBook, () => teas.all());
+  on.signed(getTea, ({ params }) => teas.page(params.id));
+  on.signed(addTea, ({ body, who }) => teas.add(body, who));
+  on.signed(changeTea, ({ params, body, who }) => teas.change(params.id, body, who));
+  on.signed(addVersion, ({ params, body, who }) => versions.add(params.id, body, who));
   on.signed(setSwatches, ({ params, body, who }) =>
-    book.setSwatches(params.id, body.swatches, who),
+    teas.setSwatches(params.id, body.swatches, who),
   );
   on.signed(setPhoto, ({ params, query, body, who }) => photos.set(params.id, query.id, body, who));
   on.signed(dropPhoto, ({ params, who }) => photos.drop(params.id, who));
@@ -36,14 +41,14 @@ export function bookRoutes(on: ReturnType<typeof routes>, deps: Deps) {
     name: 'leaf.jpg',
     body: await photos.bytes(params.id),
   }));
-  on.signed(moveVersion, ({ params, body, who }) => book.move(params.id, body, who));
-  on.signed(addLot, ({ params, body, who }) => book.addLot(params.id, body, who));
-  on.signed(changeLot, ({ params, body, who }) => book.changeLot(params.id, body, who));
+  on.signed(moveVersion, ({ params, body, who }) => versions.move(params.id, body, who));
+  on.signed(addLot, ({ params, body, who }) => lots.add(params.id, body, who));
+  on.signed(changeLot, ({ params, body, who }) => lots.change(params.id, body, who));
   on.signed(setVocabulary, async ({ body, who }) => ({
-    words: await book.setVocabulary(body.words, who),
+    words: await teas.setVocabulary(body.words, who),
   }));
   on.signed(settleNote, async ({ params, who }) => {
-    await book.settle(params.id, who);
+    await teas.settleNote(params.id, who);
     return {};
   });
 }

@@ -1,4 +1,2 @@
-export { shelfRoutes } from './routes';
-export { allVessels, vesselById, vesselsAt } from './vessels';
-export { allSpoons, spoonsById } from './spoons';
-export { allKettles } from './kettles';
+export { allVessels, vesselById, vesselsAt } from './repository';
+export { vesselRoutes } from './routes';

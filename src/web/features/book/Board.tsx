@@ -25,6 +25,7 @@ import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { houseLiquorOf } from '../../entities/teas/liquor';
+import { TeaPick } from '../../entities/teas/TeaPick';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { now } from '../../platform/clock';
@@ -35,7 +36,6 @@ import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { TypedPick } from '../../ui/TypedPick';
 import { LeafMakes, Takes } from './BoardTakes';
-import { TeaPick } from '../../entities/teas/TeaPick';
 
 /** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
 const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));

@@ -81,6 +81,7 @@ function PersonForm({ person, onDone }: { person: Person | null; onDone: () => v
     },
   });
   const [id] = useState(newId);
+  const [rev, setRev] = useState(person?.rev ?? 1);
   const [add, adding] = useAddPersonMutation();
   const [change, changing] = useChangePersonMutation();
   const error = adding.error ?? changing.error;
@@ -96,6 +97,7 @@ function PersonForm({ person, onDone }: { person: Person | null; onDone: () => v
         await change({
           id: person.id,
           body: {
+            rev,
             role: v.role,
             active: v.active,
             siteIds: v.sites,
@@ -162,7 +164,7 @@ function PersonForm({ person, onDone }: { person: Person | null; onDone: () => v
         )}
       </fieldset>
       {person && <CheckField form={form} name="active" label="Works here" />}
-      <NotSaved error={error} />
+      <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2">
         <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
           {person ? 'Save' : 'Add them'}

@@ -14,6 +14,7 @@ import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields'
 export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => void }) {
   const form = useForm<SiteForm>({ defaultValues: site ? siteFormOf(site) : emptySite });
   const [id] = useState(newId);
+  const [rev, setRev] = useState(site?.rev ?? 1);
   const [add, adding] = useAddSiteMutation();
   const [change, changing] = useChangeSiteMutation();
   const error = adding.error ?? changing.error;
@@ -25,7 +26,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
     );
     if (!fields) return;
     try {
-      if (site) await change({ id: site.id, body: fields }).unwrap();
+      if (site) await change({ id: site.id, body: { ...fields, rev } }).unwrap();
       else await add({ ...fields, id }).unwrap();
       onDone();
     } catch (e) {
@@ -97,7 +98,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
           ]}
         />
       </div>
-      <NotSaved error={error} />
+      <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2">
         <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
           Save the site

@@ -21,13 +21,13 @@ import { useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { TeaPick } from '../../entities/teas/TeaPick';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PickList } from '../../ui/PickList';
 import { Rule } from '../../ui/Rule';
-import { TeaPick } from '../../entities/teas/TeaPick';
 
 const KINDS: readonly { value: RescueTaskKind | 'any'; text: string }[] = [
   { value: 'any', text: 'anything' },

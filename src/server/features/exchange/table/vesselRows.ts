@@ -33,43 +33,38 @@ export const vesselRows = ({ here }: Doing, out: Out) => {
       r.volume('brim', { min: 30, max: 20_000, required: true }),
     ];
     const infuser = r.has('infuser')
-      ? r.oneOf('infuser', INFUSER_KINDS, (k) => INFUSERS[k].label, was?.facts.infuser ?? 'free')
-      : (was?.facts.infuser ?? 'free');
+      ? r.oneOf('infuser', INFUSER_KINDS, (k) => INFUSERS[k].label, was?.infuser ?? 'free')
+      : (was?.infuser ?? 'free');
     const material = r.has('material')
-      ? r.oneOf(
-          'material',
-          MATERIAL_NAMES,
-          (m) => MATERIALS[m].label,
-          was?.facts.material ?? 'porcelain',
-        )
-      : (was?.facts.material ?? 'porcelain');
+      ? r.oneOf('material', MATERIAL_NAMES, (m) => MATERIALS[m].label, was?.material ?? 'porcelain')
+      : (was?.material ?? 'porcelain');
     const strainer = r.has('strainer')
       ? r.oneOf(
           'strainer',
           ['liftsOut', 'staysIn'] as const,
           (s) => (s === 'liftsOut' ? 'lifts out' : 'stays in'),
-          was?.facts.strainer ?? 'liftsOut',
+          was?.strainer ?? 'liftsOut',
         )
-      : (was?.facts.strainer ?? 'liftsOut');
+      : (was?.strainer ?? 'liftsOut');
     const volume = (column: string, otherwise: number | null, most = 20_000) =>
       r.has(column)
         ? r.volume(column, { min: column === 'stays' ? 0.1 : 5, max: most })
         : otherwise;
-    const basket = infuser === 'free' ? null : volume('basket', was?.facts.basket ?? null);
-    const covers = volume('covers', was?.facts.covers ?? null);
+    const basket = infuser === 'free' ? null : volume('basket', was?.basket ?? null);
+    const covers = volume('covers', was?.covers ?? null);
     const dead =
       r.has('stays') && (r.says('stays') === '0' || r.says('stays') === '')
         ? 0
-        : (volume('stays', was?.facts.dead ?? 0, 2000) ?? 0);
+        : (volume('stays', was?.dead ?? 0, 2000) ?? 0);
     const weighs = r.has('weighs')
       ? r.number('weighs', { min: 5, max: 20_000, unit: 'g' })
-      : (was?.facts.wallGrams ?? null);
+      : (was?.wallGrams ?? null);
     const retired = r.has('retired')
       ? r.flag('retired', was?.retired ?? false)
       : (was?.retired ?? false);
     if (!site || !kind || mark === null || brim === null || !infuser || !material || !strainer)
       return null;
-    const facts: VesselFields = {
+    const fields: VesselFields = {
       name: found?.name ?? name,
       kind,
       brim: millilitres(brim),
@@ -78,17 +73,17 @@ export const vesselRows = ({ here }: Doing, out: Out) => {
       basket: basket === null ? null : millilitres(basket),
       material,
       wallGrams: weighs === null ? null : grams(weighs),
-      lid: r.has('lid') ? r.flag('lid', was?.facts.lid ?? true) : (was?.facts.lid ?? true),
-      cosy: r.has('cosy') ? r.flag('cosy', was?.facts.cosy ?? false) : (was?.facts.cosy ?? false),
+      lid: r.has('lid') ? r.flag('lid', was?.lid ?? true) : (was?.lid ?? true),
+      cosy: r.has('cosy') ? r.flag('cosy', was?.cosy ?? false) : (was?.cosy ?? false),
       strainer,
       dead: millilitres(dead),
       covers: covers === null ? null : millilitres(covers),
-      basketDepth: was?.facts.basketDepth ?? null,
-      weighed: was?.facts.weighed ?? null,
+      basketDepth: was?.basketDepth ?? null,
+      weighed: was?.weighed ?? null,
     };
-    for (const [field, why] of Object.entries(vesselFaults(facts)))
+    for (const [field, why] of Object.entries(vesselFaults(fields)))
       r.fault(field === 'dead' ? 'stays' : field, why);
-    const after = { facts, retired, siteId: site.id };
+    const after = { ...fields, retired, siteId: site.id };
     return () => {
       if (found && was && alike(was, after)) out.same += 1;
       else

@@ -13,6 +13,7 @@ import { useSetBrewPhotoMutation } from '../../../entities/brews/logApi';
 import { useBrewCommands } from '../../../entities/brews/useBrewCommands';
 import { useBookQuery } from '../../../entities/teas/api';
 import { houseLiquorOf } from '../../../entities/teas/liquor';
+import { TeaPick } from '../../../entities/teas/TeaPick';
 import { newId } from '../../../platform/ids';
 import { useAppDispatch } from '../../../platform/store';
 import { toastShown } from '../../../platform/toasts';
@@ -28,7 +29,6 @@ import { Instrument } from './InstrumentReading';
 import { photoWorker } from './photo';
 import { MOST_BYTES, Photo, type Picture } from './PhotoPicker';
 import { Answer } from './ReadingAnswer';
-import { TeaPick } from '../../../entities/teas/TeaPick';
 
 /**
  * How strong is this cup, by its colour: beside the house cup in one picture, by its rim, or by an instrument's

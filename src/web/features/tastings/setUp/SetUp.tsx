@@ -34,6 +34,7 @@ import { useNamesQuery } from '../../../entities/people/api';
 import { useSession, useUnits } from '../../../entities/people/session';
 import { useSetUpTastingMutation } from '../../../entities/tastings/setUpApi';
 import { Cup } from '../../../entities/teas/Cup';
+import { TeaPick } from '../../../entities/teas/TeaPick';
 import { failureOf } from '../../../platform/api';
 import { now } from '../../../platform/clock';
 import { newId } from '../../../platform/ids';
@@ -44,7 +45,6 @@ import { PickList } from '../../../ui/PickList';
 import { CupFigures } from '../CupFigures';
 import { cupsWords, liquorOfCup, WAY_WORDS } from '../cups';
 import { KINDS } from './kinds';
-import { TeaPick } from '../../../entities/teas/TeaPick';
 
 export function SetUp({
   teas,

@@ -16,7 +16,7 @@ import {
   teas,
   versions,
 } from '../../db/schema/index';
-import { spoonsById } from '../vessels';
+import { spoonsById } from '../spoons';
 
 type VersionRow = { v: typeof versions.$inferSelect; author: string };
 const asVersion = ({ v, author }: VersionRow): Version => ({

@@ -44,16 +44,24 @@ export async function siteIdsOf(tx: Tx, personIds: string[]): Promise<Map<string
     new Map<string, string[]>(),
   );
 }
+const PERSON = {
+  id: people.id,
+  name: people.name,
+  role: people.role,
+  active: people.active,
+  rev: people.rev,
+};
 export async function allPeople(tx: Tx): Promise<Person[]> {
-  const rows = await tx
-    .select({ id: people.id, name: people.name, role: people.role, active: people.active })
-    .from(people)
-    .orderBy(people.name);
+  const rows = await tx.select(PERSON).from(people).orderBy(people.name);
   const at = await siteIdsOf(
     tx,
     rows.map((r) => r.id),
   );
   return rows.map((r) => ({ ...r, siteIds: at.get(r.id) ?? [] }));
+}
+export async function personById(tx: Tx, id: string): Promise<Person | undefined> {
+  const [row] = await tx.select(PERSON).from(people).where(eq(people.id, id));
+  return row && { ...row, siteIds: (await siteIdsOf(tx, [id])).get(id) ?? [] };
 }
 
 /** Who works at a site, with when each was last here. */

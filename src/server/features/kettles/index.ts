@@ -1,0 +1,1 @@
+export { kettleRoutes } from './routes';

@@ -1,0 +1,134 @@
+import type { Request } from 'express';
+import {
+  printBook,
+  printLabel,
+  printPocket,
+  printScaling,
+  printSpoons,
+  printSwatches,
+  printWallCard,
+} from '#contracts/prints';
+import type { Site } from '#contracts/sites';
+import type { Deps } from '../../deps';
+import { AppError, notFound } from '../../http/errors';
+import type { routes } from '../../http/route';
+import { siteById } from '../people';
+import { allTeas, teaById } from '../teas';
+import { vesselById, vesselsAt } from '../vessels';
+import { poursOf, startAddress } from './pours';
+import { PRINT_TASKS } from './tasks';
+
+const PDF = 'application/pdf';
+
+const originOf = (req: Request) => `${req.protocol}://${req.get('host') ?? ''}`;
+
+export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: Deps) {
+  const siteOf = async (id: string): Promise<Site> => {
+    const site = await siteById(db, id);
+    if (!site) throw notFound('That site');
+    return site;
+  };
+  const one = async (teaId: string, siteId: string, named?: string) => {
+    const [tea, site] = [await teaById(db, teaId), await siteOf(siteId)];
+    if (!tea?.house) throw notFound('That recipe');
+    const pours = poursOf(tea, await vesselsAt(db, site.id), site, named?.split(','));
+    if (pours.length === 0)
+      throw new AppError(
+        'brew.cannot',
+        422,
+        `No vessel at ${site.name} brews ${tea.name}: there is nothing to print.`,
+      );
+    return { tea, version: tea.house, site, pours };
+  };
+  const oneVessel = async (id: string) => {
+    const vessel = await vesselById(db, id);
+    if (!vessel) throw notFound('That vessel');
+    return vessel;
+  };
+  const standing = async () => (await allTeas(db)).filter((t) => !t.retired);
+  const something = (paper: Uint8Array | null, words: string): Uint8Array => {
+    if (paper) return paper;
+    throw new AppError('brew.cannot', 422, `${words}: there is nothing to print.`);
+  };
+
+  on.file(printWallCard, async ({ params, query, who, req }) => {
+    const found = await one(params.id, who.siteId, query.vessels);
+    return {
+      type: PDF,
+      name: `${found.tea.name} wall card.pdf`,
+      body: await work.kept(PRINT_TASKS.wallCard, {
+        ...found,
+        size: query.size,
+        brewUrl: startAddress(originOf(req), found.tea, found.pours[0]?.vessel),
+      }),
+    };
+  });
+  on.file(printLabel, async ({ params, who, req }) => {
+    const { tea, site, pours } = await one(params.id, who.siteId);
+    return {
+      type: PDF,
+      name: `${tea.name} label.pdf`,
+      body: await work.kept(
+        PRINT_TASKS.caddyLabel,
+        tea,
+        site,
+        pours,
+        startAddress(originOf(req), tea, pours[0]?.vessel),
+      ),
+    };
+  });
+  on.file(printSwatches, async ({ params, who }) => {
+    const [tea, site] = [await teaById(db, params.id), await siteOf(who.siteId)];
+    if (!tea?.house) throw notFound('That recipe');
+    return {
+      type: PDF,
+      name: `${tea.name} colours.pdf`,
+      body: await work.run(PRINT_TASKS.swatchStrip, tea, tea.house, site, now()),
+    };
+  });
+  on.file(printBook, async ({ query, who, req }) => {
+    const [site, shelf] = [await siteOf(who.siteId), await vesselsAt(db, who.siteId)];
+    const body = await work.kept(
+      PRINT_TASKS.book,
+      await standing(),
+      shelf,
+      site,
+      query.size,
+      originOf(req),
+    );
+    return {
+      type: PDF,
+      name: 'tea book.pdf',
+      body: something(body, 'No tea has a recipe and a vessel here'),
+    };
+  });
+  on.file(printPocket, async ({ params, query }) => {
+    const vessel = await oneVessel(params.id);
+    const [site, teas] = [await siteOf(vessel.siteId), await standing()];
+    return {
+      type: PDF,
+      name: `${vessel.name} pocket card.pdf`,
+      body: something(
+        await work.run(PRINT_TASKS.pocketCard, vessel, site, teas, query.size, now()),
+        `Nothing is brewed in the ${vessel.name}`,
+      ),
+    };
+  });
+  on.file(printScaling, async ({ params }) => {
+    const vessel = await oneVessel(params.id);
+    const [site, teas] = [await siteOf(vessel.siteId), await standing()];
+    return {
+      type: PDF,
+      name: `${vessel.name} scaling sheet.pdf`,
+      body: something(
+        await work.run(PRINT_TASKS.scalingSheet, vessel, site, teas, now()),
+        `Nothing is brewed in the ${vessel.name}`,
+      ),
+    };
+  });
+  on.file(printSpoons, async ({ who }) => {
+    const [site, teas] = [await siteOf(who.siteId), await standing()];
+    const body = await work.run(PRINT_TASKS.spoonSheet, site, teas, now());
+    return { type: PDF, name: 'spoons.pdf', body: something(body, 'No tea in the book yet') };
+  });
+}

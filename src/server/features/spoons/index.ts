@@ -1,0 +1,2 @@
+export { allSpoons, spoonsById } from './repository';
+export { spoonRoutes } from './routes';

@@ -1,0 +1,66 @@
+import {
+  addTastingEvent,
+  exportTasting,
+  getTasting,
+  listTastings,
+  printReport,
+  printSheets,
+  printTents,
+  setUpTasting,
+} from '#contracts/tastings';
+import type { Deps } from '../../deps';
+import type { routes } from '../../http/route';
+import type { LiveHub } from '../live';
+import { siteById } from '../people';
+import { createTastingService } from './service';
+import { TASTING_TASKS } from './tasks';
+
+export function tastingRoutes(
+  on: ReturnType<typeof routes>,
+  deps: Deps,
+  live: Pick<LiveHub, 'nudge'>,
+) {
+  const { work } = deps;
+  const table = createTastingService(deps, live);
+  on.signed(listTastings, ({ query, who }) => table.list(query.siteId, who));
+  on.signed(setUpTasting, ({ body, who }) => table.setUp(body, who));
+  on.signed(getTasting, ({ params, who }) => table.one(params.id, who));
+  on.signed(addTastingEvent, ({ params, body, who }) => table.event(params.id, body, who));
+  on.file(exportTasting, async ({ params, who }) => {
+    const { found, events } = await table.revealed(params.id, who);
+    const csv = params.form === 'csv';
+    return {
+      type: csv ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
+      name: `${found.tea.name}, ${found.t.kind}.${params.form}`,
+      // What is revealed changes no more: it is made once for all who ask.
+      body: Buffer.from(
+        await work.kept(csv ? TASTING_TASKS.marks : TASTING_TASKS.whole, found, events),
+      ),
+      save: true,
+    };
+  });
+  const pdf = (name: string, body: Uint8Array) => ({
+    type: 'application/pdf',
+    name: `${name}.pdf`,
+    body,
+  });
+  on.file(printTents, async ({ params, who }) => {
+    const f = await table.mustRun(params.id, who);
+    return pdf(`${f.tea.name}, table tents`, await work.run(TASTING_TASKS.tents, f));
+  });
+  on.file(printSheets, async ({ params, who }) => {
+    const f = await table.mustRun(params.id, who);
+    return pdf(`${f.tea.name}, score sheets`, await work.run(TASTING_TASKS.sheets, f));
+  });
+  on.file(printReport, async ({ params, who }) => {
+    const { found, events } = await table.revealed(params.id, who);
+    const site = await siteById(deps.db, found.t.siteId);
+    return pdf(
+      `${found.tea.name}, ${found.t.kind}`,
+      await work.kept(TASTING_TASKS.report, found, events, {
+        volume: site?.volumeUnit ?? 'ml',
+        temperature: site?.temperatureUnit ?? 'C',
+      }),
+    );
+  });
+}
