@@ -53,7 +53,7 @@ await server.migrateDb(pool, db, join(ROOT, 'drizzle'));
 const signIns = await server.seedDemo(db, { now: Date.now(), days: 5 });
 const work = server.openWork(pathToFileURL(join(folder, 'worker.mjs')));
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
-deps = { db, now: Date.now, work, log, webFolder: null };
+deps = { db, now: Date.now, work, log, webFolder: null, checkResponses: true };
 app = server.createApp(deps);
 await bundle.watch();
 

@@ -130,7 +130,14 @@ export async function freshHouse() {
   const time = { ahead: 0 };
   const clock = testClock();
   const now = () => clock() + time.ahead;
-  const app = createApp({ db, now, work, log: pino({ level: 'silent' }), webFolder: null });
+  const app = createApp({
+    db,
+    now,
+    work,
+    log: pino({ level: 'silent' }),
+    webFolder: null,
+    checkResponses: true,
+  });
   return { app, db, pool, now, time, close };
 }
 export type Fresh = Awaited<ReturnType<typeof freshHouse>>;

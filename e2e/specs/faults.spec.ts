@@ -215,7 +215,7 @@ test('a server that does not answer at first: the page says so and goes on by it
   const page = await tablet();
   let away = true;
   await page.route('**/api/house', (route) => (away ? route.abort() : route.continue()));
-  await page.reload();
+  await page.goto('/');
   await expect(page.getByText('The house’s server does not answer.')).toBeVisible();
   away = false;
   await expect(page.getByText('The house’s server does not answer.')).toBeHidden();

@@ -31,6 +31,8 @@ export type AppDeps = Deps & {
   readonly trustedProxies?: readonly string[];
   /** Asked of whoever begins an empty house. */ readonly claimWord?: string;
   readonly disk?: Disk;
+  /** For tests and development: an answer that breaks its contract is an error. */
+  readonly checkResponses?: boolean;
   /** How the house is reached from its own network. */ readonly shop?: () => Shop | null;
 };
 
@@ -81,8 +83,11 @@ export function createApp(deps: AppDeps): Express {
     const token = cookieOf(req);
     return token ? accounts.sessions.read(token) : null;
   };
-  const on = routes(app, readSession, async (e) => {
-    if (e.brings === 'picture' || e.brings === 'book') await needRoom(disk);
+  const on = routes(app, readSession, {
+    checkResponses: deps.checkResponses ?? false,
+    before: async (e) => {
+      if (e.brings === 'picture' || e.brings === 'book') await needRoom(disk);
+    },
   });
   accountRoutes(on, accounts);
   teaRoutes(on, deps);

@@ -35,6 +35,8 @@ const Env = z.object({
   LIMNOS_SHOP_IP: z.string().default('127.0.0.1'),
   /** Where the plain page stands that helps a device in. */
   LIMNOS_HELP_PORT: z.coerce.number().int().min(0).max(65535).default(8137),
+  /** For tests: an answer that breaks its contract is an error. */
+  LIMNOS_CHECK_RESPONSES: z.stringbool().default(false),
   LIMNOS_SEED: z.enum(['demo', 'empty', 'reset-demo']).default('demo'),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
 });

@@ -52,6 +52,7 @@ const app = createApp({
   webFolder: resolve(config.LIMNOS_WEB),
   trustedProxies: config.LIMNOS_TRUSTED_PROXIES,
   claimWord: config.LIMNOS_CLAIM_WORD,
+  checkResponses: config.LIMNOS_CHECK_RESPONSES,
   disk: diskOf(config.LIMNOS_DISK, config.LIMNOS_DISK_LOW),
   shop: () => shop,
 });

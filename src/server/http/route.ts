@@ -1,5 +1,5 @@
 import type { Request, Response, Router } from 'express';
-import type { z } from 'zod';
+import { z } from 'zod';
 import type { Endpoint } from '#contracts/endpoint';
 import { type Role, ROLES } from '#contracts/people';
 import type { Access } from '#contracts/routes';
@@ -57,19 +57,23 @@ const METHODS = { GET: 'get', POST: 'post', PATCH: 'patch', DELETE: 'delete' } a
 const mayCall = (access: Access, role: Role) =>
   access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
 
-/**
- * Authorises, parses, calls, sends: the whole of a route.
- *
- * @param before asked before what is sent is read; it may refuse
- */
+type Options = {
+  /** Asked before what is sent is read; it may refuse. */
+  readonly before?: (e: Endpoint) => Promise<void>;
+  /** Each answer is held against its contract, and one that breaks it is an error: for tests and development. */
+  readonly checkResponses?: boolean;
+};
+/** Authorises, parses, calls, sends: the whole of a route. */
 export function routes(
   router: Router,
   readSession: ReadSession,
-  before: (e: Endpoint) => Promise<void> = async () => undefined,
+  { before = async () => undefined, checkResponses = false }: Options = {},
 ) {
   const mount = (e: Endpoint, answer: (req: Request, res: Response) => Promise<unknown>) =>
     router[METHODS[e.method]](e.path, async (req, res) => {
-      res.json(await answer(req, res));
+      const body = await answer(req, res);
+      if (checkResponses) checkResponse(e, body);
+      res.json(body);
     });
   const allowed = async (e: Endpoint, req: Request): Promise<Signed> => {
     const session = await readSession(req);
@@ -137,6 +141,16 @@ export function routes(
       );
     },
   };
+}
+
+/** @throws with the endpoint and the place in its answer that breaks the contract */
+function checkResponse(e: Endpoint, body: unknown): void {
+  // As it arrives: what is undefined is left out.
+  const checked = e.response.safeParse(JSON.parse(JSON.stringify(body)));
+  if (!checked.success)
+    throw new Error(
+      `${e.method} ${e.path} answers against its contract: ${z.prettifyError(checked.error)}`,
+    );
 }
 
 async function parse<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(
