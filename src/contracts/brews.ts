@@ -276,7 +276,7 @@ export const Happened = z.strictObject({
   at: z.number(),
   by: z.string(),
   undone: z.boolean(),
-  what: z.custom<BrewEventBody | { kind: 'start' }>(),
+  what: z.union([BrewEventBody, z.strictObject({ kind: z.literal('start') })]),
 });
 export type Happened = z.infer<typeof Happened>;
 export const getBrew = endpoint(ROUTES.getBrew, {

@@ -25,6 +25,9 @@ export type Endpoint<
   readonly response: R;
 };
 
+/** An answer that is a file or a stream: bytes, not JSON. */
+export const Bytes = z.unknown();
+
 const nothing = z.strictObject({});
 type Nothing = typeof nothing;
 type Given<P, Q, B, R> = {

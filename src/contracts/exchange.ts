@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { SpoonFields } from './kettles';
 import { Id, Name, Who } from './primitives';
 import { ROUTES } from './routes';
@@ -116,9 +116,9 @@ export const undoImport = endpoint(ROUTES.undoImport, {
   params: z.strictObject({ id: Id }),
   response: Import,
 });
-export const exportBook = endpoint(ROUTES.exportBook, { response: z.unknown() });
+export const exportBook = endpoint(ROUTES.exportBook, { response: Bytes });
 export const exportTable = endpoint(ROUTES.exportTable, {
   params: z.strictObject({ table: z.enum(TABLES) }),
   query: z.strictObject({ comma: z.enum(['point', 'comma']).default('point') }),
-  response: z.unknown(),
+  response: Bytes,
 });

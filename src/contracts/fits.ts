@@ -1,54 +1,67 @@
 import { z } from 'zod';
-import type { Fit, FitScore, Scores } from '#core/fitting';
+import { type Fit, FIT_SCORES, type FitScore, FITTED, type FittedName } from '#core/fitting';
 import type { StyleId } from '#core/styles';
 import { endpoint } from './endpoint';
-import { Id, type Who } from './primitives';
+import { Id, oneOf, Who } from './primitives';
 import { ROUTES } from './routes';
+import { MultipliersBody, Style } from './teas';
 
+const Scores = z.record(oneOf<FitScore>(FIT_SCORES), z.number());
 /** One cup of this house that a tea is fitted to, and what the style and the fit say of it. */
-export type FitCup = {
-  readonly id: string;
-  readonly from: 'table' | 'bar';
-  readonly at: number;
-  readonly words: string;
+const FitCup = z.strictObject({
+  id: z.string(),
+  from: z.enum(['table', 'bar']),
+  at: z.number(),
+  words: z.string(),
   /** As it was really made: g, ml, C on the leaf, s. */
-  readonly grams: number;
-  readonly water: number;
-  readonly celsius: number;
-  readonly seconds: number;
+  grams: z.number(),
+  water: z.number(),
+  celsius: z.number(),
+  seconds: z.number(),
   /** How many tasted it; 0 when it was only measured. */
-  readonly n: number;
-  readonly scores: Readonly<Partial<Record<FitScore, number>>>;
-  readonly solids: number | null;
-  readonly colour: number | null;
-  readonly style: Scores;
-  readonly fitted: Scores | null;
-  readonly left: boolean;
-};
-type Fitted = Extract<Fit, { kind: 'fitted' }>;
+  n: z.number().int(),
+  scores: z.partialRecord(oneOf<FitScore>(FIT_SCORES), z.number()),
+  solids: z.number().nullable(),
+  colour: z.number().nullable(),
+  style: Scores,
+  fitted: Scores.nullable(),
+  left: z.boolean(),
+});
+export type FitCup = z.infer<typeof FitCup>;
+
+const Learnt = z.record(oneOf<FittedName>(FITTED), z.number());
+const FittedBody = z.strictObject({
+  multipliers: MultipliersBody,
+  learnt: Learnt,
+  sd: Learnt,
+  rmse: z.number(),
+});
+const FitBody = z.discriminatedUnion('kind', [
+  FittedBody.extend({ kind: z.literal('fitted'), iterations: z.number().int() }),
+  z.strictObject({ kind: z.literal('tooFewCups'), got: z.number().int(), need: z.number().int() }),
+]) satisfies z.ZodType<Fit>;
 /** A fit that was taken, with how many cups it was drawn from. */
-export type KeptFit = {
-  readonly id: string;
-  readonly state: 'inUse' | 'aside';
-  readonly by: z.infer<typeof Who>;
-  readonly at: number;
-  readonly fit: Omit<Fitted, 'kind' | 'iterations'> & {
-    readonly cups: number;
-    readonly style: StyleId;
-  };
-};
+const KeptFit = z.strictObject({
+  id: Id,
+  state: z.enum(['inUse', 'aside']),
+  by: Who,
+  at: z.number(),
+  fit: FittedBody.extend({ cups: z.number().int(), style: Style }),
+});
+export type KeptFit = z.infer<typeof KeptFit>;
 /** The multipliers a tea goes by: a fit of another style says nothing of it, whoever changed that, and rests. */
 export const fittedBy = (
   fit: KeptFit['fit'] | null | undefined,
   style: StyleId,
 ): KeptFit['fit']['multipliers'] | null => (fit && fit.style === style ? fit.multipliers : null);
 /** What is known of a tea in this house: its cups, what they teach now, what was taken before. */
-export type TeaFitPage = {
-  readonly cups: readonly FitCup[];
-  readonly right: Scores;
-  readonly fit: Fit;
-  readonly kept: readonly KeptFit[];
-};
+const TeaFitPage = z.strictObject({
+  cups: z.array(FitCup),
+  right: Scores,
+  fit: FitBody,
+  kept: z.array(KeptFit),
+});
+export type TeaFitPage = z.infer<typeof TeaFitPage>;
 
 /** Cups left out by hand: their ids, joined by commas. */
 const Without = z
@@ -59,17 +72,17 @@ const Without = z
 export const getFit = endpoint(ROUTES.getFit, {
   params: z.strictObject({ id: Id }),
   query: z.strictObject({ without: Without }),
-  response: z.custom<TeaFitPage>(),
+  response: TeaFitPage,
 });
 /** Works it out again from the cups that are there, and uses it from now on. A repeated id changes nothing. */
 export const useFit = endpoint(ROUTES.useFit, {
   params: z.strictObject({ id: Id }),
   body: z.strictObject({ id: Id, without: Without }),
-  response: z.custom<TeaFitPage>(),
+  response: TeaFitPage,
 });
 /** Sets a fit aside, or takes up one that was. */
 export const moveFit = endpoint(ROUTES.moveFit, {
   params: z.strictObject({ id: Id }),
   body: z.strictObject({ to: z.enum(['inUse', 'aside']) }),
-  response: z.custom<TeaFitPage>(),
+  response: TeaFitPage,
 });

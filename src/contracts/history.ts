@@ -16,7 +16,7 @@ export const THINGS = [
 ] as const;
 export type Thing = (typeof THINGS)[number];
 
-/** One field before and after; null where there was nothing. */
+/** One field of any record, before and after, whatever its kind; null where there was nothing. */
 const Line = z.strictObject({ field: z.string(), before: z.unknown(), after: z.unknown() });
 export const Change = z.strictObject({ id: Id, at: z.number(), by: Who, lines: z.array(Line) });
 export type Change = z.infer<typeof Change>;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Brew, Order } from './brews';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { ROUTES } from './routes';
 
 /** What every open page of a site is told of: a brew, the queue, or records to be read again. */
@@ -21,5 +21,5 @@ export type LiveEvent =
 /** A stream of server-sent events; `after` as `Last-Event-ID`, for those that cannot send the header. */
 export const getLive = endpoint(ROUTES.getLive, {
   query: z.strictObject({ after: z.coerce.number().int().min(0).optional() }),
-  response: z.unknown(),
+  response: Bytes,
 });

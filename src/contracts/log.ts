@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { PULL_KINDS } from '#core/brews';
+import { PROPOSED_LEVERS } from '#core/corrections';
 import { type Method, METHOD_NAMES } from '#core/recipes';
 import type { Chart, CorrectionRecord, Drift, GroupRow } from '#core/trends';
 import { Brew, CORRECTIONS } from './brews';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { Id, InstantText, oneOf, PictureBytes, Who } from './primitives';
 import { ROUTES } from './routes';
 
@@ -24,7 +25,7 @@ export const dropBrewPhoto = endpoint(ROUTES.dropBrewPhoto, {
 
 export const getBrewPhoto = endpoint(ROUTES.getBrewPhoto, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });
 
 export const VERDICT_FILTERS = ['right', 'off', 'unjudged'] as const;
@@ -80,32 +81,72 @@ export const listBrews = endpoint(ROUTES.listBrews, {
 export const exportBrews = endpoint(ROUTES.exportBrews, {
   params: z.strictObject({ form: z.enum(['csv', 'json']) }),
   query: LogFilters,
-  response: z.unknown(),
+  response: Bytes,
 });
 
 export const MEASURES = ['pull', 'colour', 'verdict'] as const;
 
 export type Measure = (typeof MEASURES)[number];
 
-export type TrendPoint = {
-  id: string;
-  at: number;
-  value: number;
-  teaId: string;
-  tea: string;
-  vessel: string;
-};
+const TrendPoint = z.strictObject({
+  id: Id,
+  at: z.number(),
+  value: z.number(),
+  teaId: Id,
+  tea: z.string(),
+  vessel: z.string(),
+});
+export type TrendPoint = z.infer<typeof TrendPoint>;
 
-export type Trends = {
-  measure: Measure;
-  points: TrendPoint[];
-  chart: Chart | null;
+const Places = z.array(z.number().int()).readonly();
+const ChartBody = z.strictObject({
+  n: z.number().int(),
+  mean: z.number(),
+  step: z.number(),
+  upper: z.number(),
+  lower: z.number(),
+  stepLimit: z.number(),
+  outside: Places,
+  leaps: Places,
+  runs: z
+    .array(
+      z.strictObject({
+        from: z.number().int(),
+        to: z.number().int(),
+        side: z.enum(['above', 'below']),
+      }),
+    )
+    .readonly(),
+}) satisfies z.ZodType<Chart>;
+const DriftBody = z.strictObject({
+  by: z.enum(['tea', 'lot', 'vessel', 'kettle', 'hour', 'crowded']),
+  of: z.string(),
+  headline: z.string(),
+  evidence: z.string(),
+  p: z.number(),
+}) satisfies z.ZodType<Drift>;
+const GroupRows = z.array(
+  z.strictObject({
+    key: z.string(),
+    name: z.string(),
+    n: z.number().int(),
+    meanError: z.number().nullable(),
+    late: z.number().int(),
+    judged: z.number().int(),
+    right: z.number().int(),
+  }) satisfies z.ZodType<GroupRow>,
+);
+const Trends = z.strictObject({
+  measure: z.enum(MEASURES),
+  points: z.array(TrendPoint),
+  chart: ChartBody.nullable(),
   /** What has moved at the site, out of so many brews since an instant. */
-  drifts: Drift[];
-  looked: number;
-  since: number | null;
-  tables: { tea: GroupRow[]; vessel: GroupRow[]; kettle: GroupRow[]; hour: GroupRow[] };
-};
+  drifts: z.array(DriftBody),
+  looked: z.number().int(),
+  since: z.number().nullable(),
+  tables: z.strictObject({ tea: GroupRows, vessel: GroupRows, kettle: GroupRows, hour: GroupRows }),
+});
+export type Trends = z.infer<typeof Trends>;
 
 /** The last brews in order, their limits, and what drifts. A person's own figures are theirs and their leads'. */
 export const getTrends = endpoint(ROUTES.getTrends, {
@@ -121,13 +162,33 @@ export const getTrends = endpoint(ROUTES.getTrends, {
     kettle: z.string().max(60).optional(),
     hour: z.coerce.number().int().min(0).max(23).optional(),
   }),
-  response: z.custom<Trends>(),
+  response: Trends,
 });
 
+const Tally = z.strictObject({
+  better: z.number().int(),
+  same: z.number().int(),
+  worse: z.number().int(),
+  n: z.number().int(),
+  share: z.number().nullable(),
+  interval: z.tuple([z.number(), z.number()]).readonly(),
+});
+const CorrectionRecordBody = z.strictObject({
+  taken: Tally,
+  notTaken: Tally,
+  byTea: z.array(Tally.extend({ key: Id, name: z.string() })).readonly(),
+  byLever: z.array(Tally.extend({ key: z.enum(PROPOSED_LEVERS) })).readonly(),
+  waiting: z.number().int(),
+  words: z.string(),
+}) satisfies z.ZodType<CorrectionRecord>;
 /** What came of the corrections of a site's last judged brews. Nobody is named. */
 export const getCorrections = endpoint(ROUTES.getCorrections, {
   query: z.strictObject({ siteId: Id }),
-  response: z.custom<{ record: CorrectionRecord; looked: number; since: number | null }>(),
+  response: z.strictObject({
+    record: CorrectionRecordBody,
+    looked: z.number().int(),
+    since: z.number().nullable(),
+  }),
 });
 
 /** How the last brews of a tea were pulled at the signed person's site: seconds from best, signed. Nobody is named. */

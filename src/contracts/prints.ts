@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { Id } from './primitives';
 import { ROUTES } from './routes';
 
@@ -14,31 +14,31 @@ export const printWallCard = endpoint(ROUTES.printWallCard, {
       .regex(/^[0-9a-f-]{36}(,[0-9a-f-]{36}){0,3}$/)
       .optional(),
   }),
-  response: z.unknown(),
+  response: Bytes,
 });
 /** Its colours along the steep, to lay beside a cup. */
 export const printSwatches = endpoint(ROUTES.printSwatches, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });
 export const printLabel = endpoint(ROUTES.printLabel, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });
 /** Every tea's card, one a page. */
 export const printBook = endpoint(ROUTES.printBook, {
   query: z.strictObject({ size: z.enum(CARD_SIZES).default('a5') }),
-  response: z.unknown(),
+  response: Bytes,
 });
 /** Every tea in one vessel to its mark, for the pocket or as a label 62 mm wide. */
 export const printPocket = endpoint(ROUTES.printPocket, {
   params: z.strictObject({ id: Id }),
   query: z.strictObject({ size: z.enum(['a6', 'label62']).default('a6') }),
-  response: z.unknown(),
+  response: Bytes,
 });
 /** A vessel filled in steps: leaf for each tea at each. */
 export const printScaling = endpoint(ROUTES.printScaling, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });
-export const printSpoons = endpoint(ROUTES.printSpoons, { response: z.unknown() });
+export const printSpoons = endpoint(ROUTES.printSpoons, { response: Bytes });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { ROUTES } from './routes';
 
 /** How tablets reach this house, and which listen now. */
@@ -15,5 +15,5 @@ export const getShop = endpoint(ROUTES.getShop, {
 /** The help page's address as a code. */
 export const getShopCode = endpoint(ROUTES.getShopCode, {
   // An SVG picture.
-  response: z.unknown(),
+  response: Bytes,
 });

@@ -15,15 +15,16 @@ import {
   type Round,
   type Sheet,
   type Stage,
+  STAGES,
   type TastingAct,
   type TastingEvent,
 } from '#core/tastings';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { MarkBody, SolidsBody, Strength } from './brews';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
 import { ROUTES } from './routes';
-import { RecipeBody } from './teas';
+import { MultipliersBody, RecipeBody, Style, TeaSwatches } from './teas';
 import { VesselFields } from './vessels';
 
 const PlannedCupBody = z.strictObject({
@@ -34,6 +35,136 @@ const PlannedCupBody = z.strictObject({
   infuser: oneOf<InfuserKind>(INFUSER_KINDS).optional(),
   steep: z.number().int().min(1).max(12).optional(),
 }) satisfies z.ZodType<PlannedCup>;
+const Code = z.string().regex(/^\d{3}$/);
+const CupNumber = z.number().int().min(0).max(11);
+const SheetBody = z.strictObject({
+  marks: z.partialRecord(
+    oneOf<Attribute | 'colour'>(['colour', ...ATTRIBUTE_NAMES]),
+    MarkBody as z.ZodType<Mark>,
+  ),
+  words: z.array(Text(40)).max(30).readonly(),
+  leafWords: z.array(Text(40)).max(30).readonly().optional(),
+  liking: z.number().min(0).max(10).optional(),
+  scores: z.partialRecord(oneOf<Attribute>(ATTRIBUTE_NAMES), z.number().min(0).max(10)).optional(),
+}) satisfies z.ZodType<Sheet>;
+/** What may happen at a table; `TasterId` says how a taster is named in it. */
+const actBody = <T extends z.ZodType<string, string>>(TasterId: T) =>
+  z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('start') }),
+    z.strictObject({ kind: z.enum(['pour', 'pull']), cup: CupNumber }),
+    z.strictObject({
+      kind: z.literal('weigh'),
+      cup: CupNumber,
+      grams: z.number().min(0.1).max(200),
+      water: z.number().min(10).max(5000),
+    }),
+    z.strictObject({
+      kind: z.literal('measure'),
+      cup: CupNumber,
+      solids: SolidsBody.optional(),
+      colour: z.strictObject({ strength: Strength, low: Strength, high: Strength }).optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('exclude'),
+      cup: CupNumber,
+      reason: Text(100).min(1, 'Say why.'),
+    }),
+    z.strictObject({ kind: z.literal('swap'), a: Code, b: Code }),
+    z.strictObject({ kind: z.literal('leave'), taster: TasterId, reason: Text(100) }),
+    z.strictObject({ kind: z.literal('keep'), taster: TasterId, code: Code, sheet: SheetBody }),
+    z.strictObject({
+      kind: z.literal('handIn'),
+      taster: TasterId,
+      order: z.array(Code).max(12).readonly().nullable(),
+      choice: Code.nullable(),
+    }),
+    z.strictObject({ kind: z.literal('reveal') }),
+    z.strictObject({ kind: z.literal('stop'), reason: Text(100) }),
+    z.strictObject({ kind: z.literal('undo'), of: Id }),
+  ]);
+const ActBody = actBody(Id) satisfies z.ZodType<TastingAct>;
+/** After a calibration the others have no names: "another-1" stands for an id. */
+const ShownTaster = z.strictObject({ id: z.string(), name: z.string() });
+const ShownActBody = actBody(z.string()) satisfies z.ZodType<TastingAct>;
+export const TastingEventBody = z.strictObject({ id: Id, at: Instant, act: ActBody });
+export type TastingEventBody = z.infer<typeof TastingEventBody>;
+
+const KnownTeaBody = z.strictObject({
+  style: Style,
+  fitted: MultipliersBody.nullable(),
+  swatches: TeaSwatches.nullable(),
+}) satisfies z.ZodType<KnownTea>;
+/** What everybody may know of a tasting. */
+const Common = z.strictObject({
+  id: Id,
+  siteId: Id,
+  tea: KnownTeaBody.extend({ id: Id, name: z.string() }),
+  lot: z.string().nullable(),
+  lotId: Id.nullable(),
+  compares: oneOf<Compared>(COMPARED).nullable(),
+  kind: oneOf<ExerciseKind>(EXERCISE_KINDS),
+  way: oneOf<Factor>(FACTORS),
+  asks: oneOf<PairAsks>(PAIR_ASKS),
+  stage: oneOf<Stage>(STAGES),
+  setBy: Who,
+  at: z.number(),
+});
+const Codes = z.array(Code).readonly();
+const ExerciseBody = z.strictObject({
+  kind: oneOf<ExerciseKind>(EXERCISE_KINDS),
+  way: oneOf<Factor>(FACTORS),
+  asks: oneOf<PairAsks>(PAIR_ASKS),
+  compares: oneOf<Compared>(COMPARED).optional(),
+  cups: z.array(z.strictObject({ plan: PlannedCupBody, codes: Codes })).readonly(),
+  tasters: z.array(ShownTaster).readonly(),
+  servings: z.record(z.string(), Codes),
+}) satisfies z.ZodType<Exercise>;
+const PastRound = z.strictObject({
+  id: Id,
+  at: z.number(),
+  cup: PlannedCupBody,
+  lost: z.string().nullable(),
+  n: z.number().int(),
+  means: z.record(oneOf<Attribute>(ATTRIBUTE_NAMES), z.number().nullable()),
+}) satisfies z.ZodType<Round>;
+export type PastRound = z.infer<typeof PastRound>;
+const ShownEvent = z.strictObject({
+  id: z.string(),
+  at: z.number(),
+  by: ShownTaster,
+  act: ShownActBody,
+}) satisfies z.ZodType<TastingEvent>;
+
+/** Whoever runs it, a lead, and after the reveal everybody, sees all of it. */
+const OpenTasting = Common.extend({
+  sees: z.literal('all'),
+  runs: z.boolean(),
+  version: z.strictObject({ id: Id, number: z.number().int(), recipe: RecipeBody }),
+  vessel: VesselFields,
+  exercise: ExerciseBody,
+  vesselId: Id.nullable(),
+  /** The rounds of a dial-in before this one, the first first; the round after it when there is one. */
+  rounds: z.array(PastRound).readonly(),
+  nextId: Id.nullable(),
+  /** Until the reveal without what the others wrote: that they wrote is there. */
+  events: z.array(ShownEvent).readonly(),
+});
+export type OpenTasting = z.infer<typeof OpenTasting>;
+/** A taster sees codes in an order, and nothing of how the cups were made. */
+const BlindTasting = Common.extend({
+  sees: z.literal('own'),
+  codes: Codes,
+  out: Codes,
+  sheets: z.record(Code, SheetBody),
+  order: Codes.nullable(),
+  choice: Code.nullable(),
+  handedIn: z.number().nullable(),
+  missing: z.number().int(),
+});
+export type BlindTasting = z.infer<typeof BlindTasting>;
+const TastingView = z.discriminatedUnion('sees', [OpenTasting, BlindTasting]);
+export type TastingView = z.infer<typeof TastingView>;
+
 export const setUpTasting = endpoint(ROUTES.setUpTasting, {
   body: z.strictObject({
     id: Id,
@@ -52,140 +183,51 @@ export const setUpTasting = endpoint(ROUTES.setUpTasting, {
     tasterIds: z.array(Id).min(1, 'Who tastes?').max(24),
     at: Instant,
   }),
-  response: z.custom<TastingView>(),
+  response: TastingView,
 });
 export type SetUpTasting = z.input<typeof setUpTasting.body>;
 
-const Code = z.string().regex(/^\d{3}$/);
-const CupNumber = z.number().int().min(0).max(11);
-const SheetBody = z.strictObject({
-  marks: z.partialRecord(
-    oneOf<Attribute | 'colour'>(['colour', ...ATTRIBUTE_NAMES]),
-    MarkBody as z.ZodType<Mark>,
-  ),
-  words: z.array(Text(40)).max(30).readonly(),
-  leafWords: z.array(Text(40)).max(30).readonly().optional(),
-  liking: z.number().min(0).max(10).optional(),
-  scores: z.partialRecord(oneOf<Attribute>(ATTRIBUTE_NAMES), z.number().min(0).max(10)).optional(),
-}) satisfies z.ZodType<Sheet>;
-const ActBody = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('start') }),
-  z.strictObject({ kind: z.enum(['pour', 'pull']), cup: CupNumber }),
-  z.strictObject({
-    kind: z.literal('weigh'),
-    cup: CupNumber,
-    grams: z.number().min(0.1).max(200),
-    water: z.number().min(10).max(5000),
-  }),
-  z.strictObject({
-    kind: z.literal('measure'),
-    cup: CupNumber,
-    solids: SolidsBody.optional(),
-    colour: z.strictObject({ strength: Strength, low: Strength, high: Strength }).optional(),
-  }),
-  z.strictObject({
-    kind: z.literal('exclude'),
-    cup: CupNumber,
-    reason: Text(100).min(1, 'Say why.'),
-  }),
-  z.strictObject({ kind: z.literal('swap'), a: Code, b: Code }),
-  z.strictObject({ kind: z.literal('leave'), taster: Id, reason: Text(100) }),
-  z.strictObject({ kind: z.literal('keep'), taster: Id, code: Code, sheet: SheetBody }),
-  z.strictObject({
-    kind: z.literal('handIn'),
-    taster: Id,
-    order: z.array(Code).max(12).readonly().nullable(),
-    choice: Code.nullable(),
-  }),
-  z.strictObject({ kind: z.literal('reveal') }),
-  z.strictObject({ kind: z.literal('stop'), reason: Text(100) }),
-  z.strictObject({ kind: z.literal('undo'), of: Id }),
-]) satisfies z.ZodType<TastingAct>;
-export const TastingEventBody = z.strictObject({ id: Id, at: Instant, act: ActBody });
-export type TastingEventBody = z.infer<typeof TastingEventBody>;
-
-export type PastRound = Round & { readonly id: string; readonly at: number };
-/** What everybody may know of a tasting. */
-type Common = {
-  readonly id: string;
-  readonly siteId: string;
-  readonly tea: { readonly id: string; readonly name: string } & KnownTea;
-  readonly lot: string | null;
-  readonly lotId: string | null;
-  readonly compares: Compared | null;
-  readonly kind: ExerciseKind;
-  readonly way: Factor;
-  readonly asks: PairAsks;
-  readonly stage: Stage;
-  readonly setBy: Who;
-  readonly at: number;
-};
-/** Whoever runs it, a lead, and after the reveal everybody, sees all of it. */
-export type OpenTasting = Common & {
-  readonly sees: 'all';
-  readonly runs: boolean;
-  readonly version: { id: string; number: number; recipe: z.infer<typeof RecipeBody> };
-  readonly vessel: z.infer<typeof VesselFields>;
-  readonly exercise: Exercise;
-  /** The rounds of a dial-in before this one, the first first; the round after it when there is one. */
-  readonly vesselId: string | null;
-  readonly rounds: readonly PastRound[];
-  readonly nextId: string | null;
-  /** Until the reveal without what the others wrote: that they wrote is there. */
-  readonly events: readonly TastingEvent[];
-};
-/** A taster sees codes in an order, and nothing of how the cups were made. */
-export type BlindTasting = Common & {
-  readonly sees: 'own';
-  readonly codes: readonly string[];
-  readonly out: readonly string[];
-  readonly sheets: Readonly<Record<string, Sheet>>;
-  readonly order: readonly string[] | null;
-  readonly choice: string | null;
-  readonly handedIn: number | null;
-  readonly missing: number;
-};
-export type TastingView = OpenTasting | BlindTasting;
 export const getTasting = endpoint(ROUTES.getTasting, {
   params: z.strictObject({ id: Id }),
-  response: z.custom<TastingView>(),
+  response: TastingView,
 });
 /** One thing that happened at the table. A repeated id gets the table as it is now. */
 export const addTastingEvent = endpoint(ROUTES.addTastingEvent, {
   params: z.strictObject({ id: Id }),
   body: TastingEventBody,
-  response: z.custom<TastingView>(),
+  response: TastingView,
 });
 
-export type TastingRow = Common & {
-  readonly tasters: number;
-  readonly handedIn: number;
-  readonly mine: boolean;
-  readonly owed: boolean;
-  /** Its place in a dial-in; null where it is none, or a later round stands for it. */ readonly round:
-    number | null;
-  readonly superseded: boolean;
-};
+const TastingRow = Common.extend({
+  tasters: z.number().int(),
+  handedIn: z.number().int(),
+  mine: z.boolean(),
+  owed: z.boolean(),
+  /** Its place in a dial-in; null where it is none, or a later round stands for it. */
+  round: z.number().int().nullable(),
+  superseded: z.boolean(),
+});
+export type TastingRow = z.infer<typeof TastingRow>;
 export const listTastings = endpoint(ROUTES.listTastings, {
   query: z.strictObject({ siteId: Id }),
-  response: z.strictObject({ tastings: z.array(z.custom<TastingRow>()) }),
+  response: z.strictObject({ tastings: z.array(TastingRow) }),
 });
 /** A revealed tasting as a file: every mark a row, or everything with its statistics. */
 export const exportTasting = endpoint(ROUTES.exportTasting, {
   params: z.strictObject({ id: Id, form: z.enum(['csv', 'json']) }),
-  response: z.unknown(),
+  response: Bytes,
 });
 /** Codes to fold and stand beside the bowls, and a paper sheet for each taster: for whoever runs it. */
 export const printTents = endpoint(ROUTES.printTents, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });
 export const printSheets = endpoint(ROUTES.printSheets, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });
 /** The result on one page. */
 export const printReport = endpoint(ROUTES.printReport, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });

@@ -25,7 +25,7 @@ import {
 } from '#core/teas';
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds, Spoon } from '#core/units';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { Id, Name, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
 import { ROUTES } from './routes';
 
@@ -349,5 +349,5 @@ export const dropPhoto = endpoint(ROUTES.dropPhoto, {
 });
 export const getPhoto = endpoint(ROUTES.getPhoto, {
   params: z.strictObject({ id: Id }),
-  response: z.unknown(),
+  response: Bytes,
 });

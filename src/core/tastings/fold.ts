@@ -21,7 +21,8 @@ export type TasterState = Taster & {
   readonly left: string | null;
 };
 
-export type Stage = 'set' | 'running' | 'tasting' | 'revealed' | 'stopped';
+export const STAGES = ['set', 'running', 'tasting', 'revealed', 'stopped'] as const;
+export type Stage = (typeof STAGES)[number];
 
 export type Tasting = {
   readonly stage: Stage;

@@ -3,4 +3,4 @@ export { lots, photos, teas, versions, vessels } from './book';
 export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
 export { brewEvents, brewPhotos, brews, feed, feedHeads, leadNotes, orders } from './brews';
-export { STAGES, teaFits, tastingEvents, tastings } from './tastings';
+export { teaFits, tastingEvents, tastings } from './tastings';

@@ -7,14 +7,13 @@ import {
   uniqueIndex,
   varchar,
 } from 'drizzle-orm/mysql-core';
-import type { Exercise, ExerciseKind, TastingAct } from '#core/tastings';
+import { type Exercise, type ExerciseKind, STAGES, type TastingAct } from '#core/tastings';
 import type { KeptFit } from '#contracts/fits';
 import type { VesselFields } from '#contracts/vessels';
 import { lots, teas, versions, vessels } from './book';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
 
-export const STAGES = ['set', 'running', 'tasting', 'revealed', 'stopped'] as const;
 export const tastings = mysqlTable(
   'tastings',
   {

@@ -152,8 +152,7 @@ function whatOnesWrote(t: Tasting['tasters'][number], at: number): TastingEvent[
   return acts.map((act, i) => ({ id: `${t.id}-${i + 1}`, at, by, act }));
 }
 /**
- * A calibration after its reveal, for one who tasted: the others' scores are there to be held against, whose they are
- * is
+ * A calibration after its reveal, for one who tasted: the others’ scores are shown to compare with, whose they are is
  * not. Nothing that was seen while it ran tells it either: not the order of names, of bowls or of sheets, no id, no
  * instant.
  */
