@@ -1,5 +1,11 @@
 import { z } from 'zod';
-import { type BrewState, PULL_KINDS, type PullKind, type StepRecord } from '#core/brews';
+import {
+  type BrewPlan,
+  type BrewState,
+  PULL_KINDS,
+  type PullKind,
+  type StepRecord,
+} from '#core/brews';
 import {
   type Mark,
   type Proposal,
@@ -103,7 +109,7 @@ export const Plan = z.strictObject({
   fitted: MultipliersBody.nullable().optional(),
   /** Its own colours, where they were measured by then. */
   swatches: SwatchesBody.nullable().optional(),
-});
+}) satisfies z.ZodType<BrewPlan>;
 export type Plan = z.infer<typeof Plan>;
 
 const MarkOfStep = z.strictObject({

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { type Fit, FIT_SCORES, type FitScore, FITTED, type FittedName } from '#core/fitting';
-import type { StyleId } from '#core/styles';
 import { endpoint } from './endpoint';
 import { Id, oneOf, Who } from './primitives';
 import { ROUTES } from './routes';
@@ -49,11 +48,6 @@ const KeptFit = z.strictObject({
   fit: FittedBody.extend({ cups: z.number().int(), style: Style }),
 });
 export type KeptFit = z.infer<typeof KeptFit>;
-/** The multipliers a tea goes by: a fit of another style says nothing of it, whoever changed that, and rests. */
-export const fittedBy = (
-  fit: KeptFit['fit'] | null | undefined,
-  style: StyleId,
-): KeptFit['fit']['multipliers'] | null => (fit && fit.style === style ? fit.multipliers : null);
 /** What is known of a tea in this house: its cups, what they teach now, what was taken before. */
 const TeaFitPage = z.strictObject({
   cups: z.array(FitCup),

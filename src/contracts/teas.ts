@@ -201,7 +201,12 @@ export const MethodRecipe = z.strictObject({
 const SwatchFields = {
   depthCm: z.number().min(0.3).max(20),
   rungs: z
-    .array(z.strictObject({ seconds: z.number().min(5).max(3600), lab: MeasuredColour.shape.lab }))
+    .array(
+      z.strictObject({
+        seconds: z.number().min(5).max(3600),
+        lab: MeasuredColour.shape.lab.readonly(),
+      }),
+    )
     .min(2, 'Two cups at least.')
     .max(8, 'At most eight cups.')
     .readonly(),

@@ -36,19 +36,6 @@ export const VesselFields = z.strictObject({
     .nullable(),
 });
 export type VesselFields = z.infer<typeof VesselFields>;
-/** What no single field can tell: named by the field to mend. */
-export function vesselFaults(
-  v: Pick<VesselFields, 'brim' | 'mark' | 'basket' | 'covers' | 'dead'>,
-): Record<string, string> {
-  const faults: Record<string, string> = {};
-  if (v.mark > v.brim) faults.mark = `The mark cannot stand over the brim, ${v.brim} ml.`;
-  if (v.basket !== null && v.basket > v.brim)
-    faults.basket = `A basket cannot hold more than the vessel, ${v.brim} ml.`;
-  if (v.covers !== null && v.covers > v.mark)
-    faults.covers = `What covers the leaf cannot be more than the mark, ${v.mark} ml.`;
-  if (v.dead >= v.mark) faults.dead = `Less than the mark, ${v.mark} ml, must stay in it.`;
-  return faults;
-}
 export const Vessel = VesselFields.extend({
   id: Id,
   siteId: Id,

@@ -32,3 +32,14 @@ export {
 } from './steps';
 export { clashesAhead, meetsNow, waitToPour, type Clash, type Moment } from './apart';
 export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
+export {
+  cardOf,
+  knownFrom,
+  planAgain,
+  planOf,
+  toCardInput,
+  toModelInput,
+  withLeafBack,
+  type BrewPlan,
+  type PlannedPour,
+} from './plan';

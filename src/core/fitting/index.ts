@@ -10,3 +10,4 @@ export {
 } from './fit';
 export { tastedOf, type ColourStrength, type Scores, type Seen } from './seen';
 export { fittedName, learntWords, teachMore } from './words';
+export { fittedBy } from './fittedBy';

@@ -75,3 +75,4 @@ export {
   type Round,
   type Serving,
 } from './board';
+export { cardFaultWords } from './cardWords';

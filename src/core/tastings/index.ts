@@ -90,7 +90,14 @@ export {
   type Advice,
   type TastingUnits,
 } from './words';
-export { foldTasting, STAGES, type CupState, type Stage, type TasterState, type Tasting } from './fold';
+export {
+  foldTasting,
+  STAGES,
+  type CupState,
+  type Stage,
+  type TasterState,
+  type Tasting,
+} from './fold';
 export { validateAct, type Refusal } from './acts';
 export { missing, nextMoment } from './moments';
 export { type Sheet, type TastingAct, type TastingEvent } from './events';

@@ -17,3 +17,4 @@ export {
 } from './leaf';
 export { missedAllergens } from './allergens';
 export { dayFault, lotNow, LOT_STATES, LOT_WORDS, type Day, type LotState } from './lots';
+export { bagOf, lotInUse, measureOf, recipeFor } from './choice';

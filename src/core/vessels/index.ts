@@ -40,3 +40,4 @@ export {
   spoutPath,
   type Pen,
 } from './paths';
+export { vesselFaults } from './faults';

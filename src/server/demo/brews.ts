@@ -1,13 +1,13 @@
-import { pullKind } from '#core/brews';
+import { cardOf, planOf, pullKind, toModelInput } from '#core/brews';
 import { isRight, JUDGED, type Mark, predict, propose, type Verdict } from '#core/corrections';
 import type { Brewing } from '#core/cup';
 import { normal, pick, type Random } from '#core/numeric';
 import { methodFor } from '#core/recipes';
 import { MARK } from '#core/taste';
 import { celsius, grams, seconds } from '#core/units';
-import { cardOf, planOf, toModelInput } from '#contracts/plan';
 import type { Site } from '#contracts/sites';
 import type { Tea, Version } from '#contracts/teas';
+import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 import type { brews } from '../db/schema';
 import type { DemoPerson } from './house';
@@ -79,7 +79,7 @@ function imitate(
   const card = cardOf(pour);
   if (card.kind !== 'card') return null;
   const { window } = version.recipe;
-  const plan = planOf(card, pour);
+  const plan = planOf(card, { ...pour, vessel: vesselFactsOf(pour.vessel) });
   const short = Math.min(1, window.best / 120);
   const forgotten =
     random() < (maker.person.role === 'trainee' ? 0.09 : 0.025) ? 40 + random() * 110 : 0;

@@ -22,6 +22,7 @@ import {
 import { FIRST_VOCABULARY } from '#core/teas';
 import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
+import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 import type { tastingEvents, tastings } from '../db/schema';
 import { LEAVES } from './leaves';
@@ -219,7 +220,7 @@ export function pastTastings(
       kind,
       exercise,
       vesselId: vessel.id,
-      vessel: factsOf(vessel),
+      vessel: vesselFactsOf(vessel),
       stage: 'revealed',
       handedIn: people.length,
       setBy: setBy.id,
@@ -238,7 +239,4 @@ export function pastTastings(
     );
   }
   return out;
-}
-function factsOf({ id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts }: Vessel) {
-  return facts;
 }

@@ -3,6 +3,7 @@ import { startingRecipe } from '#core/recipes';
 import { celsius, epochMs, grams, millilitres } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import type { Site } from '#contracts/sites';
+import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 
 export const sampleSite = {
@@ -41,7 +42,6 @@ export const sampleVessel = (over: Partial<Vessel> = {}): Vessel => ({
   ...over,
 });
 
-const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = sampleVessel();
 /** When the water of the sample brew went on. */
 export const T0 = 1_800_000_000_000;
 /** Its recipe: window 3:00, 4:00, 5:00. */
@@ -77,7 +77,7 @@ export const sampleBrew = (over: Partial<Brew> = {}): Brew => ({
     warmed: true,
     crowding: 0.1,
     recipe: sampleRecipe,
-    vessel: facts,
+    vessel: vesselFactsOf(sampleVessel()),
     pull: { act: 'Lift the basket', done: 'Lifted' },
   },
   state: { kind: 'steeping', waterOn: epochMs(T0) },

@@ -1,9 +1,8 @@
 import { and, count, eq } from 'drizzle-orm';
-import { advance, type BrewState, pullKind } from '#core/brews';
+import { advance, type BrewState, pullKind, withLeafBack } from '#core/brews';
 import { isRight, verdictWords } from '#core/corrections';
 import { type EpochMs, epochMs, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody } from '#contracts/brews';
-import { withLeafBack } from '#contracts/plan';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
 import { AppError, notFound } from '../../http/errors';

@@ -1,11 +1,12 @@
 import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import { methodFor } from '#core/recipes';
+import { cardOf, planAgain, planOf } from '#core/brews';
+import { cardFaultWords, methodFor } from '#core/recipes';
+import { lotInUse } from '#core/teas';
 import { secondsBetween } from '#core/units';
 import type { Brew, startBrew } from '#contracts/brews';
-import { cardFaultWords, cardOf, planAgain, planOf } from '#contracts/plan';
-import { lotInUse } from '#contracts/recipeSelection';
 import type { Site } from '#contracts/sites';
+import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, orders } from '../../db/schema';
@@ -103,7 +104,7 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
     vessel,
     lotId: lot?.id ?? null,
     versionId: version.id,
-    plan: planOf(card, pour),
+    plan: planOf(card, { ...pour, vessel: vesselFactsOf(pour.vessel) }),
     leafId: given.id,
     teaId: tea.id,
   };

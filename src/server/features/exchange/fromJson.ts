@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { recipeFault } from '#core/recipes';
+import { vesselFaults } from '#core/vessels';
 import {
   ExchangeFile,
   ExchangeSpoon,
@@ -7,7 +8,6 @@ import {
   ExchangeVessel,
   type Fault,
 } from '#contracts/exchange';
-import { vesselFaults } from '#contracts/vessels';
 import { DEEPEST, depthOf } from '../../http/body';
 import { lotRecord, teaRecord } from '../teas';
 import { alike, spoonRecord, type VesselRecord, vesselRecord } from './records';

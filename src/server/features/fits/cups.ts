@@ -1,9 +1,9 @@
 import { and, desc, eq, inArray, isNull, ne, or } from 'drizzle-orm';
+import { toModelInput } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { FIT_SCORES, type Seen } from '#core/fitting';
 import { cupsSeen, EXERCISES, foldTasting } from '#core/tastings';
 import { capital, seconds, secondsBetween } from '#core/units';
-import { toModelInput } from '#contracts/plan';
 import type { Tea } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, lots, tastings, versions } from '../../db/schema';

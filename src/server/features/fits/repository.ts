@@ -1,5 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
-import { fittedBy, type KeptFit } from '#contracts/fits';
+import { fittedBy } from '#core/fitting';
+import type { KeptFit } from '#contracts/fits';
 import type { Tea } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { people, teaFits } from '../../db/schema';

@@ -1,9 +1,9 @@
 import { and, eq } from 'drizzle-orm';
 import { predict } from '#core/corrections';
-import { FIT_SCORES, type Scores, tastedOf } from '#core/fitting';
+import { FIT_SCORES, fittedBy, type Scores, tastedOf } from '#core/fitting';
 import { houseBrew } from '#core/recipes';
 import { characterOf, type KnownTea } from '#core/styles';
-import { type FitCup, fittedBy, type KeptFit, type TeaFitPage } from '#contracts/fits';
+import type { FitCup, KeptFit, TeaFitPage } from '#contracts/fits';
 import type { Tea } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { teaFits, teas } from '../../db/schema';

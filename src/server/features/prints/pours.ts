@@ -1,4 +1,4 @@
-import { cardOf } from '#contracts/plan';
+import { cardOf } from '#core/brews';
 import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';

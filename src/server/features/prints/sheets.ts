@@ -1,3 +1,4 @@
+import { cardOf } from '#core/brews';
 import {
   bagsText,
   type Card,
@@ -6,9 +7,8 @@ import {
   methodFor,
   quartersText,
 } from '#core/recipes';
+import { measureOf, recipeFor } from '#core/teas';
 import { degrees, millilitres, minutesText, numberText, volumeText } from '#core/units';
-import { cardOf } from '#contracts/plan';
-import { measureOf, recipeFor } from '#contracts/recipeSelection';
 import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { and, asc, desc, eq, ne } from 'drizzle-orm';
+import { fittedBy } from '#core/fitting';
 import {
   type Exercise,
   foldTasting,
@@ -8,7 +9,6 @@ import {
   type Tasting,
   type TastingEvent,
 } from '#core/tastings';
-import { fittedBy } from '#contracts/fits';
 import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts/tastings';
 import type { Tx } from '../../db/pool';
 import { lots, people, tastingEvents, tastings, teaFits, teas, versions } from '../../db/schema';

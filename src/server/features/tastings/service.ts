@@ -14,6 +14,7 @@ import {
   validateAct,
 } from '#core/tastings';
 import type { setUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
+import { vesselFactsOf } from '#contracts/vesselFacts';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { tastingEvents, tastings } from '../../db/schema';
@@ -185,7 +186,6 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
           'A next round follows one of the same dial-in that was revealed.',
           { details: { why: 'notRevealed' } },
         );
-      const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...facts } = vessel;
       await inTransaction(db, async (tx) => {
         await lockSite(tx, site.id);
         if (await tastingById(tx, given.id)) return;
@@ -208,7 +208,7 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
           afterId: given.afterId,
           exercise,
           vesselId: vessel.id,
-          vessel: facts,
+          vessel: vesselFactsOf(vessel),
           stage: 'set',
           handedIn: 0,
           setBy: who.personId,

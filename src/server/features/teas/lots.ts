@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import { lotInUse } from '#contracts/recipeSelection';
+import { lotInUse } from '#core/teas';
 import type { addLot, changeLot, Lot, Tea } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { lots, teas } from '../../db/schema';

@@ -1,7 +1,8 @@
 import { and, count, desc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
+import { fittedBy } from '#core/fitting';
 import { isCold, METHOD_NAMES, type Weighing } from '#core/recipes';
 import { type Spoon, SPOONS } from '#core/units';
-import { fittedBy, type KeptFit } from '#contracts/fits';
+import type { KeptFit } from '#contracts/fits';
 import { USES_COUNTED } from '#contracts/limits';
 import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/teas';
 import type { Tx } from '../../db/pool';

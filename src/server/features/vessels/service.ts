@@ -1,11 +1,6 @@
 import type { z } from 'zod';
-import {
-  type addVessel,
-  type changeVessel,
-  type Vessel,
-  vesselFaults,
-  type VesselFields,
-} from '#contracts/vessels';
+import { vesselFaults } from '#core/vessels';
+import type { addVessel, changeVessel, Vessel, VesselFields } from '#contracts/vessels';
 import { vessels } from '../../db/schema';
 import { updateAtRevision } from '../../db/updateAtRevision';
 import type { Deps } from '../../deps';

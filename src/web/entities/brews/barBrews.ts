@@ -1,8 +1,7 @@
-import { advance, type Phase, phaseAt } from '#core/brews';
+import { advance, type Phase, phaseAt, withLeafBack } from '#core/brews';
 import { tint } from '#core/colour';
 import { type EpochMs, epochMs, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
-import { withLeafBack } from '#contracts/plan';
 import type { Who } from '#contracts/primitives';
 import type { WaitingWrite } from '../../platform/outbox/writes';
 import { isBrewWrite } from './writes';

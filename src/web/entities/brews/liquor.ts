@@ -1,7 +1,7 @@
+import { toModelInput } from '#core/brews';
 import { colourOfBrew, type Liquor } from '#core/colour';
 import { type EpochMs, type Seconds, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
-import { toModelInput } from '#contracts/plan';
 
 /** Seconds on the leaf until now, or until it was pulled; null before the water is on. */
 export function steepedBy({ state }: Brew, now: EpochMs): Seconds | null {

@@ -1,8 +1,8 @@
+import { toModelInput } from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
 import { ALL_RIGHT, type Proposal, propose, type Verdict } from '#core/corrections';
 import { seconds, secondsBetween } from '#core/units';
 import type { Brew } from '#contracts/brews';
-import { toModelInput } from '#contracts/plan';
 
 const pouredOf = ({ plan, tea, state }: Brew): ColouredBrew =>
   toModelInput(

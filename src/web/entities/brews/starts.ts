@@ -1,12 +1,12 @@
-import { begin } from '#core/brews';
+import { begin, cardOf, planAgain, planOf } from '#core/brews';
 import { methodFor } from '#core/recipes';
 import { type EpochMs, epochMs, type Millilitres, secondsBetween } from '#core/units';
 import type { Brew, StartBrew } from '#contracts/brews';
 import { BAR_SLOTS } from '#contracts/limits';
-import { cardOf, planAgain, planOf } from '#contracts/plan';
 import type { Who } from '#contracts/primitives';
 import type { Site } from '#contracts/sites';
 import type { Lot, Tea, Version } from '#contracts/teas';
+import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 import { newId } from '../../platform/ids';
 import { allOf, type BarBrew } from './barBrews';
@@ -97,7 +97,7 @@ export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): 
     vesselId: vessel.id,
     versionId: version.id,
     versionNumber: version.number,
-    plan: planOf(card, asked),
+    plan: planOf(card, { ...asked, vessel: vesselFactsOf(asked.vessel) }),
     state: begin(epochMs(at), warming) as Brew['state'],
   });
 }

@@ -1,6 +1,6 @@
 import { methodFor } from '#core/recipes';
+import { recipeFor } from '#core/teas';
 import { minutesText } from '#core/units';
-import { recipeFor } from '#contracts/recipeSelection';
 import { vesselsInUse } from '../../entities/brews/barBrews';
 import { useBar } from '../../entities/brews/useBar';
 import { useBookQuery } from '../../entities/teas/api';

@@ -1,8 +1,8 @@
 import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
+import { planAgain } from '#core/brews';
 import { minutesText, secondsBetween } from '#core/units';
-import { planAgain } from '#contracts/plan';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import type { BrewActs } from './useBrewActs';
 

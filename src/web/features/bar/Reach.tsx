@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
+import { toModelInput } from '#core/brews';
 import { CUP, newCup, quickCup } from '#core/quick';
 import { tasteWord } from '#core/taste';
 import { type EpochMs, type Seconds, seconds } from '#core/units';
-import { toModelInput } from '#contracts/plan';
 import { type BarBrew } from '../../entities/brews/barBrews';
 import { steepedBy } from '../../entities/brews/liquor';
 import { LevelMark } from '../../ui/LevelMark';

@@ -1,7 +1,7 @@
 import { methodFor } from '#core/recipes';
+import { lotInUse, recipeFor } from '#core/teas';
 import { millilitres } from '#core/units';
 import type { Order } from '#contracts/brews';
-import { lotInUse, recipeFor } from '#contracts/recipeSelection';
 import { type BarBrew, vesselsInUse } from '../../entities/brews/barBrews';
 import type { BrewCommands } from '../../entities/brews/commands';
 import { useSession } from '../../entities/people/session';

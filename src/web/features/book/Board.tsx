@@ -4,11 +4,13 @@ import {
   type BoardAsk,
   boardOf,
   type BoardVessel,
+  cardFaultWords,
   isCold,
   METHODS,
   planServing,
   quartersText,
 } from '#core/recipes';
+import { measureOf } from '#core/teas';
 import {
   epochMs,
   type Millilitres,
@@ -18,8 +20,6 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { cardFaultWords } from '#contracts/plan';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';

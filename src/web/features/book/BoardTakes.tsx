@@ -1,3 +1,4 @@
+import { cardOf } from '#core/brews';
 import {
   type BoardAsk,
   type BoardVessel,
@@ -7,6 +8,7 @@ import {
   spoonsText,
   waterForLeaf,
 } from '#core/recipes';
+import { measureOf } from '#core/teas';
 import {
   celsius,
   grams,
@@ -16,8 +18,6 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { cardOf } from '#contracts/plan';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';

@@ -1,4 +1,5 @@
 import {
+  cardFaultWords,
   glassWords,
   handlingWords,
   leewayWords,
@@ -6,9 +7,8 @@ import {
   warmStartWords,
   workOutCold,
 } from '#core/recipes';
+import { measureOf } from '#core/teas';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import { cardFaultWords } from '#contracts/plan';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Tea, Version } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';

@@ -1,9 +1,16 @@
 import { Link } from 'react-router';
-import { bagsText, densityOf, gramsPerSpoon, matchedCup, quartersText } from '#core/recipes';
+import { cardOf, toCardInput } from '#core/brews';
+import {
+  bagsText,
+  cardFaultWords,
+  densityOf,
+  gramsPerSpoon,
+  matchedCup,
+  quartersText,
+} from '#core/recipes';
 import { type KnownPour, leafFor, SCHOOL_REASON, SCHOOL_WORDS, taperExponent } from '#core/scaling';
+import { measureOf } from '#core/teas';
 import { type Grams, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import { cardFaultWords, cardOf, toCardInput } from '#contracts/plan';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';

@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { METHOD_NAMES, METHODS, type Recipe, startingRecipe } from '#core/recipes';
 import { STYLE_IDS, type StyleId, styleOf } from '#core/styles';
 import {
+  bagOf,
   LEAF_FORM_NAMES,
   LEAF_FORMS,
   leafAdvice,
@@ -16,7 +17,6 @@ import {
   TRAITS,
 } from '#core/teas';
 import { grams, numberText, parseNumber } from '#core/units';
-import { bagOf } from '#contracts/recipeSelection';
 import { LIGHTS, type MeasuredColour, type Tea, type TeaFields } from '#contracts/teas';
 import { useUnits } from '../../entities/people/session';
 import { useAddTeaMutation } from '../../entities/teas/api';

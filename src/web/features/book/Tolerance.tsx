@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes';
+import { measureOf } from '#core/teas';
 import { attentionOf, type ErrorSource, type Scatter, type Study, USUAL } from '#core/tolerance';
 import { numberText } from '#core/units';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Tea, Version } from '#contracts/teas';
 import { usePullsQuery } from '../../entities/brews/api';
 import { predictionBasis } from '../../entities/teas/predictionBasis';

@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { verdictWords } from '#core/corrections';
 import { type Method, METHODS, startingRecipe } from '#core/recipes';
 import { styleOf } from '#core/styles';
-import { bagOf, measureOf } from '#contracts/recipeSelection';
+import { bagOf, measureOf } from '#core/teas';
 import type { LeadNote, Tea, Version } from '#contracts/teas';
 import { useLogQuery } from '../../entities/brews/api';
 import { useUnits } from '../../entities/people/session';

@@ -1,4 +1,5 @@
 import { type ReactNode, useMemo, useState } from 'react';
+import { toModelInput } from '#core/brews';
 import { diluted } from '#core/colour';
 import { type CupInHand as Rescued, SPLIT_SHARES, splitCup } from '#core/corrections';
 import { brewCup } from '#core/cup';
@@ -12,7 +13,6 @@ import {
   secondsBetween,
   volumeText,
 } from '#core/units';
-import { toModelInput } from '#contracts/plan';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
 import { useUnits } from '../../entities/people/session';

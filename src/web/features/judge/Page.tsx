@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { knownFrom, toModelInput } from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
 import {
   ALL_RIGHT,
@@ -15,7 +16,6 @@ import { brewCup } from '#core/cup';
 import type { KnownTea } from '#core/styles';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
 import { capital, minutesText, type Seconds, secondsBetween, volumeText } from '#core/units';
-import { knownFrom, toModelInput } from '#contracts/plan';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { proposalFor } from '../../entities/brews/proposal';
 import { RunningStrip } from '../../entities/brews/RunningStrip';

@@ -1,9 +1,9 @@
 import { type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { knownFrom } from '#core/brews';
 import { COLOUR_STEPS, verdictWords } from '#core/corrections';
 import { minutesText, numberText, readingText, secondsBetween, volumeText } from '#core/units';
 import type { Brew, Happened } from '#contracts/brews';
-import { knownFrom } from '#contracts/plan';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { useBrewQuery } from '../../entities/brews/api';
 import { BrewWorking } from '../../entities/brews/BrewWorking';

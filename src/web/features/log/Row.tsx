@@ -1,9 +1,9 @@
 import { Link } from 'react-router';
+import { knownFrom } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { grams, minutesText, secondsBetween } from '#core/units';
 import { degrees } from '#core/units';
 import type { Brew } from '#contracts/brews';
-import { knownFrom } from '#contracts/plan';
 import { liquorOf } from '../../entities/brews/liquor';
 import { useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';

@@ -1,4 +1,4 @@
-import { COOL_TO_JUDGE, stepsOf, stepWords } from '#core/brews';
+import { COOL_TO_JUDGE, stepsOf, stepWords, toModelInput } from '#core/brews';
 import { colourOfBrew, tint } from '#core/colour';
 import { verdictWords } from '#core/corrections';
 import { heatOf } from '#core/cup';
@@ -15,7 +15,6 @@ import {
   temperatureText,
 } from '#core/units';
 import type { Brew } from '#contracts/brews';
-import { toModelInput } from '#contracts/plan';
 import { useUnits } from '../../entities/people/session';
 import { clockText } from '../../ui/days';
 import { LevelMark } from '../../ui/LevelMark';

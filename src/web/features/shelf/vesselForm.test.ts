@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { INFUSER_KINDS, VESSEL_KINDS } from '#core/vessels';
-import { vesselFaults, type VesselFields } from '#contracts/vessels';
+import { INFUSER_KINDS, VESSEL_KINDS, vesselFaults } from '#core/vessels';
+import { vesselFactsOf } from '#contracts/vesselFacts';
+import type { VesselFields } from '#contracts/vessels';
 import { sampleVessel } from '../../testing/samples';
 import { emptyVessel, vesselFieldsOf, type VesselForm, vesselFormOf } from './vesselForm';
 
@@ -11,7 +12,7 @@ const read = (form: VesselForm, unit: Parameters<typeof vesselFieldsOf>[1] = 'ml
   });
   return { fields, faults };
 };
-const { id: _id, siteId: _siteId, rev: _rev, retired: _retired, ...pot } = sampleVessel();
+const pot = vesselFactsOf(sampleVessel());
 
 test('a vessel read into its form and back is the same', () =>
   fc.assert(

@@ -1,5 +1,6 @@
 import { numberText, parseVolume, parseWithin, type VolumeUnit } from '#core/units';
-import { vesselFaults, type VesselFields } from '#contracts/vessels';
+import { vesselFaults } from '#core/vessels';
+import type { VesselFields } from '#contracts/vessels';
 
 /** A vessel as its form holds it: as typed. */
 export type VesselForm = {

@@ -1,9 +1,11 @@
 import { useState } from 'react';
+import { toCardInput } from '#core/brews';
 import {
   bagsText,
   brewingOf,
   type Card,
   type CardFault,
+  cardFaultWords,
   spoonsText,
   workingOf,
 } from '#core/recipes';
@@ -16,7 +18,6 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { cardFaultWords, toCardInput } from '#contracts/plan';
 import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { CupForecast } from '../../entities/brews/CupForecast';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { bagsText, type Card, roundingWords, spoonsText } from '#core/recipes';
+import { measureOf } from '#core/teas';
 import { type Millilitres, numberText, SPOONS, volumeParts, volumeText } from '#core/units';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { cardOf } from '#core/brews';
 import { styleOf } from '#core/styles';
 import { BAR_SLOTS } from '#contracts/limits';
-import { cardOf } from '#contracts/plan';
 import { apartFrom, attentionTimes } from '../../entities/brews/attention';
 import { allOf } from '../../entities/brews/barBrews';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { isCold, methodFor } from '#core/recipes';
+import { lotInUse, recipeFor } from '#core/teas';
 import { type Millilitres, millilitres } from '#core/units';
-import { lotInUse, recipeFor } from '#contracts/recipeSelection';
 import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { vesselsInUse } from '../../entities/brews/barBrews';

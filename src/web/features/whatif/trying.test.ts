@@ -1,6 +1,6 @@
+import { cardOf } from '#core/brews';
 import { startingRecipe } from '#core/recipes';
 import { celsius, grams, millilitres, SPOONS } from '#core/units';
-import { cardOf } from '#contracts/plan';
 import type { Site } from '#contracts/sites';
 import { sampleSite, sampleVessel } from '../../testing/samples';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, recipeTried } from './trying';

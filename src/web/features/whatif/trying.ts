@@ -1,3 +1,4 @@
+import { toCardInput } from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
 import type { Agitation } from '#core/extraction';
 import { boilingAt } from '#core/heat';
@@ -21,7 +22,6 @@ import {
   seconds,
 } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
-import { toCardInput } from '#contracts/plan';
 import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';

@@ -1,8 +1,8 @@
 import { PACKET_SPOON_ML, type PacketSpoon } from '#core/packets';
 import { densityOf } from '#core/recipes';
+import { measureOf } from '#core/teas';
 import { numberText, oneBlank, parseNumber } from '#core/units';
 import type { Fault } from '#contracts/exchange';
-import { measureOf } from '#contracts/recipeSelection';
 import type { Tea } from '#contracts/teas';
 import { nearest, RowReader } from '../cells';
 import type { Here } from '../snapshot';

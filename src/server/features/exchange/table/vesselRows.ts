@@ -1,8 +1,8 @@
 import { v7 } from 'uuid';
 import { MATERIAL_NAMES, MATERIALS } from '#core/heat';
 import { grams, millilitres } from '#core/units';
-import { INFUSER_KINDS, INFUSERS, PROFILES, VESSEL_KINDS } from '#core/vessels';
-import { vesselFaults, type VesselFields } from '#contracts/vessels';
+import { INFUSER_KINDS, INFUSERS, PROFILES, VESSEL_KINDS, vesselFaults } from '#core/vessels';
+import type { VesselFields } from '#contracts/vessels';
 import { alike, vesselRecord } from '../records';
 import { type Doing, type Out, type Read, twice } from './shared';
 

@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
-import { leafAdvice } from '#core/teas';
-import { bagOf, measureOf } from '#contracts/recipeSelection';
+import { bagOf, leafAdvice, measureOf } from '#core/teas';
 import type { LeadNote, Tea } from '#contracts/teas';
 import { useSettleNoteMutation } from '../../../entities/teas/api';
 import { clockText, dayText } from '../../../ui/days';

@@ -1,5 +1,5 @@
+import { cardOf } from '#core/brews';
 import { basketVolume } from '#core/vessels';
-import { cardOf } from '#contracts/plan';
 import type { Vessel } from '#contracts/vessels';
 import { useSession } from '../../../entities/people/session';
 import { useBookQuery } from '../../../entities/teas/api';

@@ -16,7 +16,7 @@ import {
   valueText,
 } from '#core/tastings';
 import { CUP_COUNTS, cupsFor, type CupWish, USUAL_CUP_COUNT } from '#core/tastings';
-import { LOT_WORDS } from '#core/teas';
+import { LOT_WORDS, lotInUse, recipeFor } from '#core/teas';
 import {
   celsius,
   grams,
@@ -27,7 +27,6 @@ import {
   volumeText,
 } from '#core/units';
 import { INFUSER_KINDS, INFUSERS } from '#core/vessels';
-import { lotInUse, recipeFor } from '#contracts/recipeSelection';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useNamesQuery } from '../../../entities/people/api';

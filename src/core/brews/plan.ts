@@ -1,0 +1,209 @@
+import type { ColouredBrew } from '#core/colour';
+import {
+  bagsText,
+  brewingOf,
+  type Card,
+  type CardFault,
+  type CardInput,
+  characterAfter,
+  computeCard,
+  methodFor,
+  type NextSteep,
+  nextSteep,
+  type Recipe,
+  type SiteFacts,
+  spoonsText,
+  type Weighing,
+} from '#core/recipes';
+import type { KnownTea, Multipliers, StyleId, Swatches } from '#core/styles';
+import { type LotState, measureOf } from '#core/teas';
+import {
+  type Celsius,
+  celsius,
+  type Grams,
+  type Millilitres,
+  millilitres,
+  type Seconds,
+  type Spoon,
+} from '#core/units';
+import type { VesselFacts } from '#core/vessels';
+import { leafBackWindow } from './brew';
+
+type LotFacts = { readonly state: LotState; readonly weighing: Weighing | null };
+/** A tea, a version of its recipe and a vessel at a site, with so much water. */
+export type PlannedPour<R extends Recipe, V extends VesselFacts> = {
+  readonly tea: KnownTea & {
+    readonly measure: { readonly spoon: Spoon; readonly weighing: Weighing | null };
+    readonly lots: readonly LotFacts[];
+  };
+  readonly lot?: LotFacts | null;
+  readonly version: { readonly recipe: R };
+  readonly vessel: V;
+  readonly site: SiteFacts;
+  readonly water: Millilitres;
+  readonly warmed: boolean;
+};
+/** What of a card is kept with its brew: all that its clock, its forecast and its corrections need later. */
+export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFacts> = {
+  water: Millilitres;
+  leaf: Grams;
+  spoons: string | null;
+  liquor: Millilitres;
+  temperature: Celsius;
+  /** What the water has on the leaf: the recipe's heat, or the most that could arrive. */
+  onLeaf: Celsius;
+  ambient: Celsius;
+  kettle: Celsius;
+  /** Cold water that goes in first, so that boiling water on it makes the heat; null or absent: set the kettle. */
+  splash?: Millilitres | null | undefined;
+  /** A later steep of its leaf: which, and how long each before it was. */
+  steep?: { number: number; past: Seconds[]; by: 'recipe' | 'model' } | null | undefined;
+  reachable: boolean;
+  warmed: boolean;
+  crowding: number | null;
+  recipe: R;
+  vessel: V;
+  pull: { act: string; done: string };
+  /** The tea's own multipliers, where it was fitted to this house by then. */
+  fitted?: Multipliers | null | undefined;
+  /** Its own colours, where they were measured by then. */
+  swatches?: Swatches | null | undefined;
+};
+
+/** The question for the card of one pour, from the records that page and server hold. */
+export const toCardInput = ({
+  tea,
+  lot,
+  version,
+  vessel,
+  site,
+  water,
+  warmed,
+}: PlannedPour<Recipe, VesselFacts>): CardInput => ({
+  tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea, lot) },
+  recipe: version.recipe,
+  method: methodFor(vessel),
+  vessel,
+  site,
+  water,
+  warmed,
+});
+export const cardOf = (pour: PlannedPour<Recipe, VesselFacts>): Card | CardFault =>
+  computeCard(toCardInput(pour));
+
+function spoonsOf(card: Card): string | null {
+  if (card.bags) return bagsText(card.bags);
+  return card.spoons ? spoonsText(card.spoons) : null;
+}
+/** Less cold water than this is not worth a splash, ml (from memory). */
+const SPLASH = 5;
+function splashOf({ heat }: Card): Millilitres | null {
+  const cold = heat.kind === 'reachable' ? heat.splash?.cold : undefined;
+  return cold !== undefined && cold >= SPLASH ? millilitres(Math.round(cold)) : null;
+}
+/** What is kept of a card with the brew that follows it. */
+export const planOf = <R extends Recipe, V extends VesselFacts>(
+  card: Card,
+  { tea, version, vessel, site }: PlannedPour<R, V>,
+): BrewPlan<R, V> => ({
+  water: card.water,
+  leaf: card.leaf,
+  spoons: spoonsOf(card),
+  liquor: card.liquor,
+  temperature: card.temperature,
+  onLeaf: card.onLeaf,
+  ambient: site.ambient,
+  kettle: card.heat.kettleSetting,
+  splash: splashOf(card),
+  reachable: card.heat.kind === 'reachable',
+  warmed: card.warmed,
+  crowding: card.crowding,
+  recipe: version.recipe,
+  vessel,
+  pull: card.pull,
+  fitted: tea.fitted,
+  ...(tea.swatches && {
+    swatches: {
+      depthCm: tea.swatches.depthCm,
+      dose: tea.swatches.dose,
+      temperature: tea.swatches.temperature,
+      rungs: tea.swatches.rungs,
+    },
+  }),
+});
+
+/** The tea of a kept plan, as it was known when the plan was made. */
+export const knownFrom = (
+  plan: Pick<BrewPlan, 'fitted' | 'swatches'>,
+  style: StyleId,
+): KnownTea => ({
+  style,
+  fitted: plan.fitted ?? null,
+  swatches: plan.swatches,
+});
+/** The pour of a kept plan as it was first made, whichever steep of its leaf the plan is for. */
+const firstPour = (plan: BrewPlan, style: StyleId, time: Seconds): ColouredBrew =>
+  brewingOf({
+    tea: knownFrom(plan, style),
+    recipe: plan.recipe,
+    vessel: plan.vessel,
+    leaf: plan.leaf,
+    water: plan.water,
+    onLeaf: plan.onLeaf,
+    time,
+    ambient: plan.ambient,
+  });
+const used = new WeakMap<BrewPlan, ColouredBrew['character']>();
+/**
+ * A kept plan as the models need it, so many seconds on the leaf; a later steep with the leaf as the earlier ones
+ * left it.
+ */
+export function toModelInput(plan: BrewPlan, style: StyleId, time: Seconds): ColouredBrew {
+  const brew = firstPour(plan, style, time);
+  if (!plan.steep) return brew;
+  const character = used.get(plan) ?? characterAfter(brew, plan.recipe, plan.steep.past);
+  used.set(plan, character);
+  // A later steep has lost what the measured cups had.
+  return { ...brew, character, measured: undefined };
+}
+
+/** A kept plan once the leaf went back for so many seconds more: the bar's clock runs to its new window. */
+export const withLeafBack = <R extends Recipe, P extends BrewPlan<R>>(
+  plan: P,
+  steeped: Seconds,
+  more: number,
+): P => ({
+  ...plan,
+  recipe: { ...plan.recipe, window: leafBackWindow(steeped, more) },
+});
+
+/**
+ * The next steep of the same leaf.
+ *
+ * @param steeped how long the brew of this plan was on its leaf, s
+ * @returns its plan, or null with the reason in `next` when the leaf is spent
+ */
+export function planAgain<P extends BrewPlan>(
+  plan: P,
+  style: StyleId,
+  steeped: Seconds,
+): { readonly next: NextSteep; readonly plan: P | null } {
+  const past = [...(plan.steep?.past ?? []), steeped];
+  const next = nextSteep(firstPour(plan, style, steeped), plan.recipe, past);
+  if (next.kind === 'spent') return { next, plan: null };
+  const recipe = { ...plan.recipe, window: next.window };
+  // The vessel is warm and the leaf holds its water: what is poured on comes off again.
+  return {
+    next,
+    plan: {
+      ...plan,
+      recipe,
+      warmed: true,
+      spoons: null,
+      splash: null,
+      kettle: celsius(Math.min(plan.kettle, 100)),
+      liquor: plan.water,
+      steep: { number: next.number, past, by: next.by },
+    },
+  };
+}
