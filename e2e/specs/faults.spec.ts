@@ -221,3 +221,27 @@ test('a server that does not answer at first: the page says so and goes on by it
   await expect(page.getByText('The house’s server does not answer.')).toBeHidden();
   await expect(page.getByRole('button', { name: PEOPLE.brewer.name })).toBeVisible();
 });
+
+test('what the bar needs is asked for while the application is still being read, and once', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.brewer);
+  const { page } = house;
+  const asked: string[] = [];
+  let read = () => undefined as void;
+  const held = new Promise<void>((resolve) => {
+    read = resolve;
+  });
+  await page.route('**/assets/index-*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  page.on('request', (r) => asked.push(new URL(r.url()).pathname));
+  const first = ['/api/house', '/api/bar', '/api/book', '/api/vessels'];
+  await page.reload({ waitUntil: 'commit' });
+  await expect.poll(() => first.every((path) => asked.includes(path))).toBe(true);
+  read();
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+  for (const path of ['/api/book', '/api/vessels'])
+    expect(asked.filter((a) => a === path)).toHaveLength(1);
+});

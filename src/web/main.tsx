@@ -1,6 +1,5 @@
-import './platform/early';
 import './styles/index.css';
-import { StrictMode } from 'react';
+import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { keepTime } from './platform/clock';
@@ -8,25 +7,36 @@ import { leftUnsent, restored } from './platform/outbox/outbox';
 import { newerVersions } from './platform/serviceWorker';
 import { store } from './platform/store';
 import { App } from './shell/App';
-import { restoreOffline } from './shell/offlineCache';
+import { askServer, restoreOffline } from './shell/offlineCache';
 import { prefetch } from './shell/prefetch';
 import { setUp } from './shell/setUp';
 
+/** A page waits so long for the server before it begins with what this device kept, ms. */
+const FIRST_ANSWER_MS = 700;
+
 /**
- * What this device kept comes first: a tablet opened without a server starts with it, and what was not sent is sent.
+ * The server's first answers are drawn at once, in one piece. Without them what this device kept comes first: a tablet
+ * that is opened without a server begins with it, and what was not sent is sent.
  */
 async function begin() {
   setUp();
   keepTime();
-  await restoreOffline(store.dispatch).catch(() => undefined);
+  // Reading the application was one task; what follows is another, so that a touch can come between them.
+  await new Promise((next) => setTimeout(next));
+  const late = new Promise<false>((resolve) => setTimeout(resolve, FIRST_ANSWER_MS, false));
+  if (!(await Promise.race([askServer(store.dispatch), late])))
+    await restoreOffline(store.dispatch, store.getState).catch(() => undefined);
   const root = document.getElementById('root');
   if (root)
-    createRoot(root).render(
-      <StrictMode>
-        <Provider store={store}>
-          <App />
-        </Provider>
-      </StrictMode>,
+    // In pieces of a few milliseconds: a touch meanwhile is not kept waiting.
+    startTransition(() =>
+      createRoot(root).render(
+        <StrictMode>
+          <Provider store={store}>
+            <App />
+          </Provider>
+        </StrictMode>,
+      ),
     );
   store.dispatch(restored(await leftUnsent().catch(() => [])));
   prefetch();

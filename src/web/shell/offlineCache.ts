@@ -4,6 +4,7 @@ import { teasApi } from '../entities/teas/api';
 import { vesselsApi } from '../entities/vessels/api';
 import { api } from '../platform/api';
 import type { Send } from '../platform/dispatch';
+import { SIGNED_IN_HERE } from '../platform/earlyRequests';
 import { listeners } from '../platform/listeners';
 import { keepHere, readHere } from '../platform/storage';
 
@@ -41,22 +42,31 @@ export function keepForOffline(): void {
 
 /** By name alone: the four are of four entities. */
 type Upsert = (name: string, arg: undefined, data: unknown) => never;
-const signedIn = (h: unknown) => Boolean(h && typeof h === 'object' && 'session' in h && h.session);
+type Initiate = (arg: undefined, options: { subscribe: false }) => never;
+type Settled = { readonly data?: unknown };
 
-/** Puts what was last read in its place, and asks for it anew. */
-export async function restoreOffline(dispatch: Send): Promise<void> {
+/**
+ * Asks the server for them; `public/early.js` has sent these requests already.
+ *
+ * @returns whether it answered every one
+ */
+export async function askServer(dispatch: Send): Promise<boolean> {
+  const names = localStorage.getItem(SIGNED_IN_HERE) ? NAMES : (['house'] as const);
+  const answers = await Promise.all(
+    names.map((name): Promise<Settled> => {
+      const initiate = ENDPOINTS[name].initiate as Initiate;
+      return dispatch(initiate(undefined, { subscribe: false }));
+    }),
+  );
+  return answers.every((a) => a.data !== undefined);
+}
+
+/** Puts what was last read in its place, where the server has not answered. */
+export async function restoreOffline(dispatch: Send, state: () => unknown): Promise<void> {
   const kept = await Promise.all(NAMES.map((n) => readHere('read', n))).catch(() => []);
   for (const [i, name] of NAMES.entries()) {
     const data = kept[i];
-    if (data === undefined) continue;
+    if (data === undefined || dataOf(state(), name) !== undefined) continue;
     await dispatch((api.util.upsertQueryData as Upsert)(name, undefined, data));
   }
-  for (const name of NAMES)
-    if (kept[NAMES.indexOf(name)] !== undefined && (name === 'house' || signedIn(kept[0])))
-      void dispatch(
-        ENDPOINTS[name].initiate(undefined, {
-          forceRefetch: true,
-          subscribe: false,
-        }) as never,
-      );
 }
