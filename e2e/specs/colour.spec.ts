@@ -132,7 +132,7 @@ test('a reading is kept with its brew, by a picture and by an instrument; made-u
 }) => {
   const { page } = house;
   await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
-  await page.getByRole('link', { name: 'Read its colour' }).click();
+  await page.getByRole('link', { name: 'Read the colour' }).click();
   await page.getByRole('button', { name: /^Golden black, a little strong/ }).click();
   await expect(page.locator('.photo')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep with this brew' })).toHaveCount(0);
@@ -160,7 +160,7 @@ for (const [tea, vessel] of [
   }) => {
     const { page } = house;
     await new BarDriver(page).openFinished({ tea, vessel });
-    await page.getByRole('link', { name: 'Read its colour' }).click();
+    await page.getByRole('link', { name: 'Read the colour' }).click();
     // The house cup twice in one picture, in the colour that is expected of it: on target.
     const lab = (
       /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(

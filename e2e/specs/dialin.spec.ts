@@ -114,7 +114,7 @@ test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and
   await page.getByLabel(`${code}, dissolved, %`).fill('0.31');
   await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).first().click();
   await house.expectAllSaved();
-  await page.getByRole('dialog').getByRole('link', { name: 'Read its colour' }).first().click();
+  await page.getByRole('dialog').getByRole('link', { name: 'Read the colour' }).first().click();
   const lab = (
     /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(
       (await page.getByText(/is expected at/).textContent()) ?? '',

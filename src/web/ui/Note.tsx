@@ -28,7 +28,7 @@ export const Note = ({
 
 /** Nothing found or nothing there yet: the level mark on a bare line, one sentence, one way on. */
 export const Nothing = ({ children, action }: { children: ReactNode; action?: ReactNode }) => (
-  <div className="grid gap-3 py-4">
+  <div className="grid content-start gap-3 py-4">
     <svg width="100%" height="20" aria-hidden="true">
       <path d="M0 14h2000" stroke="var(--ink)" strokeWidth="2" />
       <LevelMark x={40} y={14} size={14} />
@@ -40,7 +40,7 @@ export const Nothing = ({ children, action }: { children: ReactNode; action?: Re
 
 /** Nothing for a moment, then dashed outlines. */
 export const Loading = ({ what }: { what: string }) => (
-  <div className="grid gap-2 p-6 loading" role="status">
+  <div className="grid content-start gap-2 p-6 loading" role="status">
     {[0, 1, 2].map((i) => (
       <svg key={i} width="300" height="34" aria-hidden="true">
         <circle cx="17" cy="17" r="14" fill="none" stroke="var(--line-2)" strokeDasharray="4 4" />

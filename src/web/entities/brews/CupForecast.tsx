@@ -12,7 +12,16 @@ const WIDTH = 124;
 const LINE = 12;
 
 /** What this pour should taste of: words, a mark on 0 to 10 with what it is good for, caffeine as a rough range. */
-export function CupForecast({ brew, standing }: { brew: Brewing; standing: string }) {
+export function CupForecast({
+  brew,
+  standing,
+  saysCaffeine = false,
+}: {
+  brew: Brewing;
+  standing: string;
+  /** The tea's own cautions speak of caffeine already: that it has none is not said twice. */
+  saysCaffeine?: boolean;
+}) {
   const outside = outsideLimits(brew);
   const cup = useMemo(() => brewCup(brew), [brew]);
   if (outside)
@@ -49,7 +58,8 @@ export function CupForecast({ brew, standing }: { brew: Brewing; standing: strin
         );
       })}
       <p className="about">
-        {caffeineWords(cup.caffeineMg, cup.liquor)} Blue: ±0.5 of 10, ±1 at the ends. {standing}.
+        {!(saysCaffeine && cup.caffeineMg < 1) && caffeineWords(cup.caffeineMg, cup.liquor)} Blue:
+        ±0.5 of 10, ±1 at the ends. {standing}.
       </p>
     </div>
   );

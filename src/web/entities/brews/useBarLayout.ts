@@ -15,6 +15,8 @@ export type BarLayout = {
    * More than six are running, or one stands past the sixth place: the same in less room, without what no hand needs.
    */
   readonly full: boolean;
+  /** Three at most are running on a wide screen: each is drawn twice as wide, and is read from across the room. */
+  readonly roomy: boolean;
 };
 
 /**
@@ -34,6 +36,7 @@ const PHONE = {
   time: '54px',
   timeLine: '52px',
   vesselLeft: 42,
+  roomy: false,
 } as const;
 const TABLET = {
   kind: 'tablet',
@@ -41,6 +44,7 @@ const TABLET = {
   columnWidth: 'minmax(0, 250px)',
   columnPx: 250,
   vesselLeft: 56,
+  roomy: false,
 } as const;
 const DESK = {
   kind: 'desk',
@@ -48,6 +52,17 @@ const DESK = {
   columnWidth: 'minmax(0, 202px)',
   columnPx: 202,
   vesselLeft: 42,
+  roomy: false,
+} as const;
+/** So many columns of a roomy bar; with more brews each takes half of that. */
+const ROOMY = 3;
+const ROOMY_DESK = {
+  kind: 'desk',
+  columns: ROOMY,
+  columnWidth: 'minmax(0, 404px)',
+  columnPx: 404,
+  vesselLeft: 64,
+  roomy: true,
 } as const;
 
 const within = (least: number, value: number, most: number) =>
@@ -79,7 +94,7 @@ function tabletFor(height: number, many: number, full: boolean): BarLayout {
     timeLine: '58px',
   };
 }
-function deskFor(height: number, full: boolean): BarLayout {
+function deskFor(height: number, many: number, full: boolean): BarLayout {
   if (full) {
     const field = within(86, Math.floor((height - DESK_REST) / 2), 150);
     return {
@@ -92,6 +107,15 @@ function deskFor(height: number, full: boolean): BarLayout {
     };
   }
   const field = within(220, height - 506, 318);
+  if (many <= ROOMY)
+    return {
+      ...ROOMY_DESK,
+      full,
+      axis: axisOf(field, 0.415, 0.1635),
+      scale: field < 300 ? 1 : 1.2,
+      time: '128px',
+      timeLine: '112px',
+    };
   return {
     ...DESK,
     full,
@@ -105,7 +129,7 @@ function deskFor(height: number, full: boolean): BarLayout {
 export function layoutFor(width: number, height: number, many: number): BarLayout {
   const full = many > 6;
   if (width < 600) return { ...PHONE, full };
-  return width < 1000 ? tabletFor(height, many, full) : deskFor(height, full);
+  return width < 1000 ? tabletFor(height, many, full) : deskFor(height, many, full);
 }
 
 /** The bar's measures for this window and so many brews. */

@@ -104,7 +104,10 @@ export function BarPage() {
   );
   const again = layout.full || locked ? null : <Again recent={recent} most={AGAIN} />;
   return (
-    <main className={`page bar ${layout.full ? 'full' : ''}`} aria-label="Bar">
+    <main
+      className={`page bar ${layout.full ? 'full' : ''} ${layout.roomy ? 'roomy' : ''}`}
+      aria-label="Bar"
+    >
       <h1 className="visually-hidden">Bar</h1>
       {layout.kind === 'phone' ? (
         <PhoneRows

@@ -92,7 +92,7 @@ export function BrewPage() {
             />
           </div>
           <div>
-            <h2 className="mb-2">Its card</h2>
+            <h2 className="mb-2">The card</h2>
             <BrewWorking brew={brew} />
             {events.length > 0 && (
               <details className="mt-3">
@@ -289,7 +289,7 @@ function WhatHappened({
         )}
         {s !== null && state.kind !== 'abandoned' && (
           <Link className="btn" to={`/table/colour?brew=${brew.id}`}>
-            Read its colour
+            Read the colour
           </Link>
         )}
         {s !== null && state.kind !== 'abandoned' && <Refractometer brew={brew} />}
@@ -302,7 +302,7 @@ function WhatHappened({
           className="btn"
           to={`/start?tea=${brew.tea.id}&vessel=${brew.vesselId}&water=${plan.water}`}
         >
-          Brew it again
+          Brew again
         </Link>
       </div>
     </>

@@ -153,12 +153,29 @@ export function TimeLine({ brew }: { brew: Brew }) {
         stroke="var(--accent)"
         strokeWidth="3"
       />
+      {/* Leaders lie under every word: where they cross a label of another mark the label covers them. */}
+      {planned.map(
+        (m, i) =>
+          m.at <= last && (
+            <path
+              key={`${m.title}${m.at}`}
+              d={`M${x(m.at)} 96V${(heights[i] ?? 66) - 26}`}
+              stroke="var(--line-2)"
+            />
+          ),
+      )}
+      {real.map((m, i) => (
+        <path
+          key={`${m.title}${m.at}`}
+          d={`M${x(m.at)} 122V${110 + (depths[i] ?? 46) + 20}`}
+          stroke="var(--line-2)"
+        />
+      ))}
       {planned.map((m, i) => {
         const top = heights[i] ?? 66;
         return (
           m.at <= last && (
-            <g key={`${m.title}${m.at}`}>
-              <path d={`M${x(m.at)} 96V${top - 26}`} stroke="var(--line-2)" />
+            <g key={`${m.title}${m.at}`} className="over-leaders">
               <LevelMark x={x(m.at)} y={109} size={13} className="open" />
               <text x={x(m.at) + 5} y={top - 16} fontSize="15" fontWeight="700" fill="var(--ink)">
                 {m.title}
@@ -173,8 +190,7 @@ export function TimeLine({ brew }: { brew: Brew }) {
       {real.map((m, i) => {
         const low = 110 + (depths[i] ?? 46);
         return (
-          <g key={`${m.title}${m.at}`}>
-            <path d={`M${x(m.at)} 122V${low + 20}`} stroke="var(--line-2)" />
+          <g key={`${m.title}${m.at}`} className="over-leaders">
             <path d={`M${x(m.at)} 112l-6.5 10.5h13z`} fill="var(--ink)" />
             <text x={x(m.at) + 5} y={low + 2} fontSize="15" fontWeight="700" fill="var(--ink)">
               {m.title}

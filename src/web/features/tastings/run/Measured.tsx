@@ -56,7 +56,7 @@ export function Measured({
               Keep
             </button>
             <Link className="btn slim" to={`/table/colour?table=${id}&cup=${c.cup}`}>
-              {c.colour ? `Colour ${signedPercent(c.colour.strength)} %` : 'Read its colour'}
+              {c.colour ? `Colour ${signedPercent(c.colour.strength)} %` : 'Read the colour'}
             </Link>
             {r?.kind === 'bad' && (
               <p className="fault" role="alert">
