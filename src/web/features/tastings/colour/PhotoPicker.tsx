@@ -5,7 +5,6 @@ import type { Cups } from './cups';
 import { photoWorker } from './photo';
 
 /** Larger files are no photo of a cup. */
-export const MOST_BYTES = 60_000_000;
 
 export type Picture = {
   readonly bitmap: ImageBitmap;
