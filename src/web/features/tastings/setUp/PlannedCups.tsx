@@ -1,0 +1,108 @@
+import type { Dispatch } from 'react';
+import { cupName, valueText } from '#core/tastings';
+import { INFUSER_KINDS, INFUSERS } from '#core/vessels';
+import { useUnits } from '../../../entities/people/session';
+import { Cup } from '../../../entities/teas/Cup';
+import { PickList } from '../../../ui/PickList';
+import { CupFigures } from '../CupFigures';
+import { liquorOfCup } from '../cups';
+import {
+  changedCup,
+  changedFigure,
+  type SetUpEvent,
+  type SetUpPlan,
+  type SetUpState,
+} from './model';
+
+/** The cups with their figures: a touch on one changes it. */
+export function PlannedCups({
+  state,
+  plan,
+  dispatch,
+}: {
+  state: SetUpState;
+  plan: SetUpPlan;
+  dispatch: Dispatch<SetUpEvent>;
+}) {
+  const { exercise, tea, vessel } = state;
+  const { kind, way, compares } = exercise;
+  const { cups } = plan;
+  const brewedAs = { tea, recipe: plan.version.recipe, vessel };
+  return (
+    <>
+      <h2>
+        {kind === 'dialIn' ? 'First round' : 'Cups'}
+        <small>
+          <AboutCups state={state} plan={plan} />
+        </small>
+      </h2>
+      <table className="grid-table plain rungs">
+        <thead>
+          <tr>
+            <th className="l">expected colour</th>
+            {compares && <th className="l">{compares === 'steep' ? 'steep' : 'infuser'}</th>}
+            <th>leaf</th>
+            <th>water</th>
+            <th>heat</th>
+            <th>time</th>
+          </tr>
+        </thead>
+        <tbody>
+          {cups.map((c, i) => (
+            <tr key={i}>
+              <td className="l">
+                <Cup liquor={liquorOfCup(brewedAs, c, c.seconds)} size={46} />
+              </td>
+              {compares === 'steep' && <td className="l">{cupName(c)}</td>}
+              {compares === 'infuser' && (
+                <td className="l">
+                  <PickList
+                    label={`Cup ${i + 1}, infuser`}
+                    shown={cupName(c)}
+                    chosen={c.infuser}
+                    choices={INFUSER_KINDS.map((k) => ({ value: k, text: INFUSERS[k].label }))}
+                    onPick={(infuser) =>
+                      dispatch({ type: 'cupsChanged', cups: changedCup(cups, i, { infuser }) })
+                    }
+                  />
+                </td>
+              )}
+              <CupFigures
+                n={i + 1}
+                cup={c}
+                strong={compares || !plan.comparesOne ? null : way}
+                onValue={(factor, value) =>
+                  dispatch({ type: 'cupsChanged', cups: changedFigure(cups, i, factor, value) })
+                }
+              />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {state.cups.kind === 'own' && (
+        <button
+          type="button"
+          className="btn quiet slim"
+          onClick={() => dispatch({ type: 'cupsReset' })}
+        >
+          As it was worked out
+        </button>
+      )}
+    </>
+  );
+}
+
+function AboutCups({ state, plan }: { state: SetUpState; plan: SetUpPlan }) {
+  const units = useUnits();
+  const { kind, way, compares } = state.exercise;
+  if (kind === 'dialIn') return <>{plan.lot?.name ?? 'the lot'} on the house recipe</>;
+  if (kind === 'calibration')
+    return <>each in two bowls, so that everybody meets it twice without knowing</>;
+  if (compares) return <>touch what differs to change it</>;
+  return (
+    <>
+      touch a figure to change it; the {state.standard ? 'standard' : 'house'} cup is{' '}
+      {valueText(way, plan.house[way], units)}
+    </>
+  );
+}

@@ -1,0 +1,193 @@
+import { methodFor, mostOnLeaf, siteBoiling } from '#core/recipes';
+import type { SiteFacts } from '#core/recipes';
+import {
+  cupsFor,
+  type CupWish,
+  type Factor,
+  HAND_SECONDS,
+  housePour,
+  likeForLike,
+  type PairAsks,
+  type PlannedCup,
+  type Schedule,
+  scheduleFor,
+  STANDARD_DOSE,
+  standardPreparation,
+  USUAL_CUP_COUNT,
+} from '#core/tastings';
+import { lotInUse, recipeFor } from '#core/teas';
+import { grams, minutesText } from '#core/units';
+import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+
+// The set-up of a tasting: what was chosen, and what follows from it. Pure.
+
+export type SetUpState = {
+  readonly tea: Tea;
+  readonly vessel: Vessel;
+  readonly exercise: CupWish;
+  /** What a pair asks. */
+  readonly asks: PairAsks;
+  readonly count: number;
+  /** Made by the standard preparation; else by the house recipe. */
+  readonly standard: boolean;
+  /** The lot that was picked; null: the one that suits the exercise. */
+  readonly lotId: string | null;
+  /** The figures as they follow from the choices, or as somebody changed them. */
+  readonly cups: { readonly kind: 'computed' } | Own;
+  readonly tasters: readonly string[];
+  /** Whoever sets it up has said that cups which are not like for like are meant so. */
+  readonly meant: boolean;
+};
+type Own = { readonly kind: 'own'; readonly cups: readonly PlannedCup[] };
+export type SetUpEvent =
+  | { readonly type: 'exercisePicked'; readonly exercise: CupWish }
+  | { readonly type: 'teaPicked'; readonly tea: Tea }
+  | { readonly type: 'vesselPicked'; readonly vessel: Vessel }
+  | { readonly type: 'countPicked'; readonly count: number }
+  | { readonly type: 'standardPicked'; readonly standard: boolean }
+  | { readonly type: 'asksPicked'; readonly asks: PairAsks }
+  | { readonly type: 'lotPicked'; readonly lotId: string }
+  | { readonly type: 'cupsChanged'; readonly cups: readonly PlannedCup[] }
+  | { readonly type: 'cupsReset' }
+  | { readonly type: 'tasterTouched'; readonly id: string }
+  | { readonly type: 'meantSet'; readonly meant: boolean };
+
+export const firstSetUp = (given: {
+  tea: Tea;
+  vessel: Vessel;
+  lotId: string | null;
+  taster: string;
+}): SetUpState => ({
+  tea: given.tea,
+  vessel: given.vessel,
+  exercise: { kind: given.lotId ? 'dialIn' : 'ladder', way: 'seconds' },
+  asks: 'strength',
+  count: 4,
+  standard: false,
+  lotId: given.lotId,
+  cups: { kind: 'computed' },
+  tasters: [given.taster],
+  meant: false,
+});
+
+/** Another choice makes the cups anew: figures changed by hand were of the cups before. */
+const computedAnew = { cups: { kind: 'computed' }, meant: false } as const;
+export function setUpReducer(state: SetUpState, event: SetUpEvent): SetUpState {
+  switch (event.type) {
+    case 'exercisePicked': {
+      const count = USUAL_CUP_COUNT[event.exercise.kind] ?? 2;
+      return { ...state, ...computedAnew, exercise: event.exercise, count };
+    }
+    case 'teaPicked':
+      return { ...state, ...computedAnew, tea: event.tea, lotId: null };
+    case 'vesselPicked':
+      return { ...state, ...computedAnew, vessel: event.vessel };
+    case 'countPicked':
+      return { ...state, ...computedAnew, count: event.count };
+    case 'standardPicked':
+      return { ...state, ...computedAnew, standard: event.standard };
+    case 'asksPicked':
+      return { ...state, asks: event.asks };
+    case 'lotPicked':
+      return { ...state, lotId: event.lotId };
+    case 'cupsChanged':
+      return { ...state, cups: { kind: 'own', cups: event.cups }, meant: false };
+    case 'cupsReset':
+      return { ...state, ...computedAnew };
+    case 'tasterTouched': {
+      const { id } = event;
+      const tasters = state.tasters.includes(id)
+        ? state.tasters.filter((t) => t !== id)
+        : [...state.tasters, id];
+      return { ...state, tasters };
+    }
+    case 'meantSet':
+      return { ...state, meant: event.meant };
+  }
+}
+
+/** What is dialled in is the lot that came last; all else is tasted of the one in use. */
+function lotOf({ tea, lotId, exercise }: SetUpState): Lot | null {
+  const picked = tea.lots.find((l) => l.id === lotId);
+  if (picked) return picked;
+  const newest = exercise.kind === 'dialIn' ? tea.lots.find((l) => l.state === 'new') : undefined;
+  return newest ?? lotInUse(tea);
+}
+/** The cup that all others differ from. */
+function houseCup({ standard, vessel }: SetUpState, version: Version, site: SiteFacts): PlannedCup {
+  if (!standard) return housePour(version.recipe, vessel.mark);
+  const leaf = grams((vessel.mark * STANDARD_DOSE) / 100);
+  const pour = { water: vessel.mark, vessel, site, warmed: false };
+  return standardPreparation(vessel.mark, mostOnLeaf(pour, leaf, siteBoiling(site)));
+}
+
+/** What follows from the choices: recipe, lot, cups and how they are run. */
+export function planOf(state: SetUpState, site: SiteFacts) {
+  const { tea, vessel, exercise, count } = state;
+  const { kind, way, compares } = exercise;
+  // Only teas with a house recipe are offered.
+  const version = (recipeFor(tea, methodFor(vessel))?.house ?? tea.house) as Version;
+  const house = houseCup(state, version, site);
+  const cups =
+    state.cups.kind === 'own' ? state.cups.cups : cupsFor(house, version.recipe, exercise, count);
+  const alike = likeForLike(cups, way, compares);
+  /** Its cups should differ in one thing alone. */
+  const comparesOne = kind !== 'dialIn' && kind !== 'calibration';
+  return {
+    version,
+    house,
+    cups,
+    lot: lotOf(state),
+    alike,
+    comparesOne,
+    asksWhy: comparesOne && (alike.alsoDiffers.length > 0 || alike.same),
+    schedule: scheduleFor({
+      kind,
+      way,
+      compares,
+      cups: cups.map((plan) => ({ plan, codes: [] })),
+    }),
+  };
+}
+export type SetUpPlan = ReturnType<typeof planOf>;
+
+/** What still stands between the choices and a tasting. */
+export type Readiness = 'ready' | 'noTaster' | 'notMeant';
+export function readinessOf(state: SetUpState, plan: SetUpPlan): Readiness {
+  if (state.tasters.length === 0) return 'noTaster';
+  return plan.asksWhy && !state.meant ? 'notMeant' : 'ready';
+}
+
+export const changedCup = (
+  cups: readonly PlannedCup[],
+  at: number,
+  change: Partial<PlannedCup>,
+): readonly PlannedCup[] => cups.map((c, i) => (i === at ? { ...c, ...change } : c));
+export const changedFigure = (
+  cups: readonly PlannedCup[],
+  at: number,
+  factor: Factor,
+  value: number,
+) => changedCup(cups, at, { [factor]: value });
+
+/** How the cups are run on one clock, in words. */
+export function clockWords(schedule: Schedule, cups: number): string {
+  const length = minutesText(schedule.length);
+  switch (schedule.kind) {
+    case 'inTurn':
+      return `One leaf, one vessel: each steep is poured off into its own bowl and water goes on again at once, ${length} in all. The first bowls are kept covered.`;
+    case 'oneClock':
+      return `Water on all ${cups} in one pass; each is poured off at its own time, the last at ${length}.`;
+    case 'together':
+      return cups === 1
+        ? `One cup, lifted ${length} from the start.`
+        : `Starts are counted back, so that all are lifted ${HAND_SECONDS} s apart and tasted together, ${length} from the start.`;
+  }
+}
+/** Moments too close for two hands, in words; empty when there are none. */
+export function tightWords({ tight }: Schedule): string {
+  if (tight.length === 0) return '';
+  const moments = tight.length === 1 ? 'One moment lies' : `${tight.length} moments lie`;
+  return `${moments} closer than ${HAND_SECONDS} s to the one before: take a second hand.`;
+}
