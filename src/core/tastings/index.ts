@@ -38,6 +38,7 @@ export {
   type PlannedCup,
   type Schedule,
   type Factor,
+  type Moment,
 } from './schedule';
 export {
   EXERCISE_KINDS,

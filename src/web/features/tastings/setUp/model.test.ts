@@ -104,7 +104,7 @@ test('how cups are run is said', () => {
 });
 test('moments too close for two hands are counted', () => {
   const { schedule } = plan(begun());
-  const moment = { at: 60, kind: 'pull', cup: 0 } as const;
+  const moment = { at: 60, act: 'pull', cup: 0 } as const;
   expect(tightWords({ ...schedule, tight: [] })).toBe('');
   expect(tightWords({ ...schedule, tight: [moment] })).toMatch(/^One moment lies/);
   expect(tightWords({ ...schedule, tight: [moment, moment] })).toMatch(/^2 moments lie/);
