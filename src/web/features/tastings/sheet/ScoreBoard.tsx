@@ -1,9 +1,7 @@
 import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
 import { numberText } from '#core/units';
-import type { Step } from './seat';
 
 /** Where amounts are asked, colour is not: it would tell the bowls of one cup. */
-export const SCORED: readonly Step[] = ['Smell', 'Taste'];
 
 /** Amounts from none to a great deal, half a point at a time; a row untouched is not scored. */
 export function ScoreBoard({

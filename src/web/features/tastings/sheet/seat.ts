@@ -24,5 +24,6 @@ export function seatOf(view: TastingView, taster: string) {
 export type Seat = NonNullable<ReturnType<typeof seatOf>>;
 
 export const STEPS = ['Look', 'Leaf', 'Smell', 'Taste'] as const;
-
 export type Step = (typeof STEPS)[number];
+/** What is scored is not looked at: colour would give the cup away. */
+export const SCORED_STEPS: readonly Step[] = ['Smell', 'Taste'];
