@@ -92,7 +92,7 @@ export function spectrumOf(liquor: Liquor, depthCm: number): number[] {
 /**
  * The colour of a liquor in a white cup, seen from above.
  * @throws {RangeError} unless the depth is positive.
- * @example labOf(PLAIN_WATER) // L* 94, a* 0, b* 0
+ * @example labOf(PLAIN_WATER).map(Math.round) // [94, 0, 0]
  */
 export function labOf(liquor: Liquor, depthCm: number = CUP_DEPTH_CM): Lab {
   if (!(depthCm > 0)) throw new RangeError(`no depth: ${depthCm} cm`);

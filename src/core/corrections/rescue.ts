@@ -34,7 +34,6 @@ export type SplitCup = {
  * Splits a cup at a share: that much is poured off and kept for a second cup, and hot water takes its place in both, in
  * the same proportion. Solutes are conserved.
  * @param share poured off, 0 to 1, both ends excluded. @throws {RangeError} outside.
- * @example splitCup(brew, cup, millilitres(200), 0.5).second // 200 ml
  */
 export function splitCup(brew: Brewing, cup: Cup, inCup: Millilitres, share: number): SplitCup {
   if (!(share > 0 && share < 1)) throw new RangeError('a part of the cup is poured off');

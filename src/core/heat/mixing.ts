@@ -46,7 +46,7 @@ export type Split = { readonly hot: Grams; readonly cold: Grams };
 /**
  * Hot and cold water that make `total` at `target`; null when the target lies above the hot or below the cold:
  * out of reach is an outcome, never a clamp.
- * @example splitWater(grams(300), celsius(93), celsius(12), celsius(80)) // 252 g hot + 48 g cold
+ * @example splitWater(grams(300), celsius(93), celsius(12), celsius(80)).cold // 48 g
  */
 export function splitWater(
   total: Grams,

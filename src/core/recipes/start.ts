@@ -163,7 +163,7 @@ export type KettleFacts = Pick<SiteFacts, 'altitudeM' | 'measuredBoiling' | 'amb
 /**
  * The heat a packet means, in the kettle as the water is poured: boiling is what boils at the site, and a wait off the
  * boil is worked out by the kettle's own cooling. Null where the packet does not say.
- * @example packetKettle(readPacket('90 C'), site) // 90
+ * @example packetKettle(readPacket('90 C'), null) // 90
  */
 export function packetKettle(
   packet: Pick<Packet, 'heat' | 'wait'>,

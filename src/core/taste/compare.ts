@@ -13,7 +13,7 @@ const WORDS = [
   ['stewed', 'more stewed', 'fresher'],
 ] as const;
 
-/** How one cup differs from another, in words, only where it would be noticed. @example differenceWords(t, t) // [] */
+/** How one cup differs from another, in words, only where it would be noticed. @example differenceWords({ strength: 5 }, { strength: 5 }) // [] */
 export const differenceWords = (cup: Taste, than: Taste): string[] =>
   WORDS.flatMap(([of, more, less]) => {
     const by = cup[of] - than[of];

@@ -80,7 +80,7 @@ export function parseWithin(
 
 /**
  * A volume with its unit beside it; without one it is in `otherwise`.
- * @example parseVolume('16 fl oz', 'ml') // 473.18 ml
+ * @example parseVolume('16 fl oz', 'ml').value // 473.18 ml
  */
 export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millilitres> {
   const t = oneBlank(text);
@@ -98,7 +98,7 @@ export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millili
   return ok(millilitres(n.value * ML_PER[unit]));
 }
 
-/** A temperature; "F" after it makes it Fahrenheit. @example parseTemperature('176 F') // 80 C */
+/** A temperature; "F" after it makes it Fahrenheit. @example parseTemperature('176 F').value // 80 C */
 export function parseTemperature(text: string): Parsed<Celsius> {
   const t = oneBlank(text);
   const m = /^(-?[\d.,]+) ?°? ?([cf]?)$/i.exec(t);
@@ -109,7 +109,7 @@ export function parseTemperature(text: string): Parsed<Celsius> {
 }
 
 const SECONDS = ['seconds', 'second', 'secs', 'sec.', 'sec', 's'];
-/** Seconds: "2:30", "150", "150 s", "90 min", "12 h" or "3:30 h". @example parseDuration('2:30') // 150 */
+/** Seconds: "2:30", "150", "150 s", "90 min", "12 h" or "3:30 h". @example parseDuration('2:30').value // 150 */
 export function parseDuration(text: string): Parsed<number> {
   const t = oneBlank(text);
   const hours = /^(\d{1,2})(?::(\d{2}))? ?h(?:ours?)?$/i.exec(t);
