@@ -1,4 +1,5 @@
 import { pathToFileURL } from 'node:url';
+import { sql } from 'drizzle-orm';
 import type { Express } from 'express';
 import mysql from 'mysql2/promise';
 import { pino } from 'pino';
@@ -97,7 +98,7 @@ export async function emptyDatabase() {
     await root.query(`drop database ${name}`);
     await root.end();
   };
-  return { db, pool, url, close };
+  return { db, pool, url, name, close };
 }
 
 let tables: Promise<string[]> | null = null;
@@ -105,12 +106,11 @@ let tables: Promise<string[]> | null = null;
 async function migratedTables(): Promise<string[]> {
   const { db, pool, close } = await emptyDatabase();
   await migrateDb(pool, db, 'drizzle');
-  const [names] = await pool.query<mysql.RowDataPacket[]>('show tables');
   const made: string[] = [];
-  for (const row of names) {
-    const [[shown]] = (await pool.query(
-      `show create table \`${String(Object.values(row)[0])}\``,
-    )) as unknown as [[Record<string, string>]];
+  for (const name of await tableNames(db)) {
+    const [[shown]] = (await pool.query(`show create table \`${name}\``)) as unknown as [
+      [Record<string, string>],
+    ];
     made.push(String(shown['Create Table']));
   }
   await close();
@@ -118,8 +118,8 @@ async function migratedTables(): Promise<string[]> {
 }
 
 /** An application on a database of its own, with a time that can be moved. */
-export async function freshHouse() {
-  const { db, pool, close } = await emptyDatabase();
+export async function freshHouse(clock = testClock()) {
+  const { db, pool, name, close } = await emptyDatabase();
   tables ??= migratedTables();
   const made = await tables;
   const one = await pool.getConnection();
@@ -128,7 +128,6 @@ export async function freshHouse() {
   await one.query('set foreign_key_checks = 1');
   one.release();
   const time = { ahead: 0 };
-  const clock = testClock();
   const now = () => clock() + time.ahead;
   const app = createApp({
     db,
@@ -138,14 +137,19 @@ export async function freshHouse() {
     webFolder: null,
     checkResponses: true,
   });
-  return { app, db, pool, now, time, close };
+  return { app, db, pool, name, now, time, close };
 }
 export type Fresh = Awaited<ReturnType<typeof freshHouse>>;
 
-/** A begun house: a site, a person of each role signed in, a tea with its recipe, a pot. */
-export async function begunHouse() {
-  const fresh = await freshHouse();
-  const { app } = fresh;
+const tableNames = async (db: Db): Promise<string[]> =>
+  ((await db.execute(sql`show tables`))[0] as unknown as Record<string, string>[]).map((row) =>
+    String(Object.values(row)[0]),
+  );
+
+/** Begins a house as people do: a site, a person of each role signed in, a tea with its recipe, a pot. */
+async function beginHouse() {
+  const clock = testClock();
+  const { app, db, name, close } = await freshHouse(clock);
   const ids = {
     site: v7(),
     lead: v7(),
@@ -162,7 +166,8 @@ export async function begunHouse() {
       lead: { id: ids.lead, name: 'Lead L.', secret: SECRETS.lead },
     })
     .expect(200);
-  const lead = from(app, cookieOf(begun));
+  const cookies = { lead: cookieOf(begun), brewer: '', trainee: '' };
+  const lead = from(app, cookies.lead);
   const signedIn = async (role: Exclude<Role, 'lead'>, name: string) => {
     await lead
       .post('/api/people', {
@@ -173,17 +178,11 @@ export async function begunHouse() {
         secret: SECRETS[role],
       })
       .expect(200);
-    return from(
-      app,
-      cookieOf(
-        await from(app)
-          .post('/api/session', { personId: ids[role], siteId: ids.site, secret: SECRETS[role] })
-          .expect(200),
-      ),
-    );
+    const body = { personId: ids[role], siteId: ids.site, secret: SECRETS[role] };
+    cookies[role] = cookieOf(await from(app).post('/api/session', body).expect(200));
   };
-  const brewer = await signedIn('brewer', 'Brewer B.');
-  const trainee = await signedIn('trainee', 'Trainee T.');
+  await signedIn('brewer', 'Brewer B.');
+  await signedIn('trainee', 'Trainee T.');
   await lead.post('/api/vessels', { ...POT, id: ids.pot, siteId: ids.site }).expect(200);
   await lead
     .post('/api/teas', {
@@ -198,7 +197,35 @@ export async function begunHouse() {
       recipe: startingRecipe('black-whole'),
     })
     .expect(200);
-  return { ...fresh, ids, callers: { lead, brewer, trainee } };
+  const copied: string[] = [];
+  for (const table of await tableNames(db)) {
+    const rows = await db.execute(sql.raw(`select 1 from \`${table}\` limit 1`));
+    if ((rows[0] as unknown as unknown[]).length > 0) copied.push(table);
+  }
+  return { clock, name, close, ids, cookies, copied };
+}
+let first: ReturnType<typeof beginHouse> | null = null;
+afterAll(async () => (await first)?.close());
+
+/**
+ * A begun house: a site, a person of each role signed in, a tea with its recipe, a pot. The first of a file is begun as
+ * people do, with three secrets to hash; each is a copy of its rows, and its clock goes on.
+ */
+export async function begunHouse() {
+  const { clock, name, ids, cookies, copied } = await (first ??= beginHouse());
+  const fresh = await freshHouse(clock);
+  const one = await fresh.pool.getConnection();
+  await one.query('set foreign_key_checks = 0');
+  for (const table of copied)
+    await one.query(`insert into \`${table}\` select * from \`${name}\`.\`${table}\``);
+  await one.query('set foreign_key_checks = 1');
+  one.release();
+  const callers = {
+    lead: from(fresh.app, cookies.lead),
+    brewer: from(fresh.app, cookies.brewer),
+    trainee: from(fresh.app, cookies.trainee),
+  };
+  return { ...fresh, ids: { ...ids }, callers };
 }
 export type Begun = Awaited<ReturnType<typeof begunHouse>>;
 export const newId = () => v7();
