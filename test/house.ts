@@ -101,6 +101,11 @@ export async function emptyDatabase() {
   return { db, pool, url, name, close };
 }
 
+const tableNames = async (db: Db): Promise<string[]> =>
+  ((await db.execute(sql`show tables`))[0] as unknown as Record<string, string>[]).map((row) =>
+    String(Object.values(row)[0]),
+  );
+
 let tables: Promise<string[]> | null = null;
 /** The tables as the migrations leave them; the migrations themselves have a test of their own. */
 async function migratedTables(): Promise<string[]> {
@@ -140,11 +145,6 @@ export async function freshHouse(clock = testClock()) {
   return { app, db, pool, name, now, time, close };
 }
 export type Fresh = Awaited<ReturnType<typeof freshHouse>>;
-
-const tableNames = async (db: Db): Promise<string[]> =>
-  ((await db.execute(sql`show tables`))[0] as unknown as Record<string, string>[]).map((row) =>
-    String(Object.values(row)[0]),
-  );
 
 /** Begins a house as people do: a site, a person of each role signed in, a tea with its recipe, a pot. */
 async function beginHouse() {

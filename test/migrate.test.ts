@@ -195,6 +195,10 @@ test('a house of the first version is carried over: lots from its teas, windows 
   }
 });
 
+const fieldsOf = (v: Vessel | undefined) => {
+  const { id: _id, siteId: _site, ...fields } = v ?? ({} as Vessel);
+  return fields;
+};
 /** The statements of a whole house as `mariadb-dump` wrote it. */
 const houseOf = (name: string) => gunzipSync(readFileSync(`test/houses/${name}.sql.gz`)).toString();
 type Rows = readonly Record<string, unknown>[];
@@ -265,7 +269,3 @@ test('a demo house of November 2026 is carried over: facts of vessels and kettle
     await close();
   }
 });
-const fieldsOf = (v: Vessel | undefined) => {
-  const { id: _id, siteId: _site, ...fields } = v ?? ({} as Vessel);
-  return fields;
-};

@@ -35,7 +35,6 @@ beforeAll(async () => {
 async function valueOf(file: string, expression: string): Promise<unknown> {
   const own = (await import(join(CORE, file))) as Scope;
   const names = { ...scope, ...own };
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the core's own comments are what is run
   const run = new Function(...Object.keys(names), `return (${expression});`) as (
     ...given: unknown[]
   ) => unknown;

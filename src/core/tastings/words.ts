@@ -60,6 +60,9 @@ function atTarget(r: AttributeResult, way: Factor, target: number) {
     : null;
 }
 
+/** The chance of a result, as it is written. */
+export const chanceText = (p: number): string => (p < 0.001 ? 'under 0.001' : numberText(p, 3));
+
 /** What this table says of the house target, from the marks of the rung nearest to the target. */
 function houseTargetText(
   near: ReturnType<typeof atTarget>,
@@ -334,8 +337,6 @@ export function expectedMarks(
   return values.map((v) => (predict(LEVER[way](house, v))[a] - right) / MARK);
 }
 
-/** The chance of a result, as it is written. */
-export const chanceText = (p: number): string => (p < 0.001 ? 'under 0.001' : numberText(p, 3));
 /** What a comparison showed beside its first cup: the clearest difference, then whether chance could do that. */
 export function comparedWords(
   r: CupsResult,

@@ -152,6 +152,8 @@ export function colourReducer(state: ColourState, event: ColourEvent): ColourSta
   }
 }
 
+/** The largest picture that is opened, bytes. */
+const MOST_BYTES = 60_000_000;
 /** Why a file is not even opened; null when it may be a picture. */
 export function fileFault(f: Pick<File, 'name' | 'type' | 'size'>): string | null {
   if (/\.(heic|heif)$/i.test(f.name) || /hei[cf]/.test(f.type))
@@ -161,4 +163,3 @@ export function fileFault(f: Pick<File, 'name' | 'type' | 'size'>): string | nul
     return `“${f.name}” has ${Math.round(f.size / 1e6)} MB. Take it smaller: 60 MB at most.`;
   return null;
 }
-const MOST_BYTES = 60_000_000;

@@ -1,5 +1,5 @@
-import { methodFor, mostOnLeaf, siteBoiling } from '#core/recipes';
 import type { SiteFacts } from '#core/recipes';
+import { methodFor, mostOnLeaf, siteBoiling } from '#core/recipes';
 import {
   cupsFor,
   type CupWish,

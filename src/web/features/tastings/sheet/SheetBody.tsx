@@ -1,5 +1,5 @@
 import { ATTRIBUTE_NAMES, COLOUR_STEPS } from '#core/corrections';
-import { EXERCISES, type ExerciseKind, type Sheet } from '#core/tastings';
+import { type ExerciseKind, EXERCISES, type Sheet } from '#core/tastings';
 import { LEAF_WORDS } from '#core/teas';
 import { TasteBoard } from '../../../entities/brews/TasteBoard';
 import { useBookQuery } from '../../../entities/teas/api';

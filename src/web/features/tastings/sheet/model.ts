@@ -1,5 +1,5 @@
 import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES, type Mark } from '#core/corrections';
-import { EXERCISES, type ExerciseKind, type Sheet } from '#core/tastings';
+import { type ExerciseKind, EXERCISES, type Sheet } from '#core/tastings';
 import type { Drafts } from './drafts';
 import { SCORED_STEPS, type Step, STEPS } from './seat';
 
