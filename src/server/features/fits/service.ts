@@ -11,7 +11,7 @@ import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { inRecordedTransaction } from '../history';
-import { teaById } from '../teas';
+import { requireTea } from '../teas';
 import { cupsOf } from './cups';
 import { keptFitsOf } from './repository';
 import { FIT_TASKS } from './tasks';
@@ -69,12 +69,6 @@ async function pageOf(
     left: without.includes(c.id),
   }));
   return { cups, right, fit, kept };
-}
-
-async function requireTea(tx: Tx, id: string): Promise<Tea> {
-  const tea = await teaById(tx, id);
-  if (!tea) throw notFound('That tea');
-  return tea;
 }
 
 export function createFitService(deps: Deps) {

@@ -6,6 +6,7 @@ export {
   allVersions,
   lotById,
   lotsOf,
+  requireTea,
   teaById,
   versionById,
   versionsOf,

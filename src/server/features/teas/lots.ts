@@ -11,14 +11,12 @@ import type { Signed } from '../../http/route';
 import { inRecordedTransaction, type RecordChange } from '../history';
 import { checkWeighing } from './checks';
 import { lotRecord } from './records';
-import { lotById, teaById, versionsOf } from './repository';
+import { lotById, requireTea, versionsOf } from './repository';
 
 /** The tea of a lot, its row locked: of two leads who put a lot in use at once the second sees the first's. */
 async function lockTea(tx: Tx, id: string): Promise<Tea> {
   await tx.select({ id: teas.id }).from(teas).where(eq(teas.id, id)).for('update');
-  const tea = await teaById(tx, id);
-  if (!tea) throw notFound('That tea');
-  return tea;
+  return requireTea(tx, id);
 }
 async function checkVersion(tx: Tx, tea: Tea, versionId: string | null) {
   if (versionId === null) return;

@@ -1,19 +1,12 @@
 import { eq } from 'drizzle-orm';
 import type { Tea } from '#contracts/teas';
-import type { Tx } from '../../db/pool';
 import { photos } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { notFound } from '../../http/errors';
 import { pictureOf } from '../../http/pictures';
 import type { Signed } from '../../http/route';
 import { inRecordedTransaction } from '../history';
-import { teaById } from './repository';
-
-async function requireTea(tx: Tx, id: string): Promise<Tea> {
-  const tea = await teaById(tx, id);
-  if (!tea) throw notFound('That tea');
-  return tea;
-}
+import { requireTea } from './repository';
 
 export function createTeaPhotoService(deps: Deps) {
   const { db } = deps;

@@ -17,6 +17,7 @@ import {
   teas,
   versions,
 } from '../../db/schema/index';
+import { notFound } from '../../http/errors';
 import { spoonsById } from '../spoons';
 
 type VersionRow = { v: typeof versions.$inferSelect; author: string };
@@ -151,6 +152,12 @@ export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
     fit: (await fitsInUse(tx, id))[0]?.fit ?? null,
     spoons: await spoonsById(tx),
   });
+}
+/** @throws 404 when the house has no such tea */
+export async function requireTea(tx: Tx, id: string): Promise<Tea> {
+  const tea = await teaById(tx, id);
+  if (!tea) throw notFound('That tea');
+  return tea;
 }
 /** All lots of a tea, the newest first. */
 export async function lotsOf(tx: Tx, teaId: string): Promise<Lot[]> {

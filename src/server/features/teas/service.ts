@@ -4,7 +4,7 @@ import type { addTea, changeTea, setSwatches, Tea, TeaPage } from '#contracts/te
 import { house, leadNotes, teas, versions } from '../../db/schema';
 import { updateAtRevision } from '../../db/updateAtRevision';
 import type { Deps } from '../../deps';
-import { invalid, notFound } from '../../http/errors';
+import { invalid } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { inRecordedTransaction } from '../history';
 import { checkRecipe, checkWeighing } from './checks';
@@ -13,6 +13,7 @@ import {
   allTeas,
   lotsOf,
   openNotes,
+  requireTea,
   teaById,
   usesOf,
   versionsOf,
@@ -28,16 +29,11 @@ const swatchText = (s: Swatches): string | null =>
 
 export function createTeaService(deps: Deps) {
   const { db, now } = deps;
-  const requireTea = async (id: string): Promise<Tea> => {
-    const tea = await teaById(db, id);
-    if (!tea) throw notFound('That tea');
-    return tea;
-  };
   return {
     all: async () => ({ teas: await allTeas(db), vocabulary: await vocabularyOf(db) }),
     async page(id: string): Promise<TeaPage> {
       return {
-        tea: await requireTea(id),
+        tea: await requireTea(db, id),
         versions: await versionsOf(db, id),
         lots: await lotsOf(db, id),
         notes: await openNotes(db, id),
@@ -68,7 +64,7 @@ export function createTeaService(deps: Deps) {
         const { id, ...fields } = tea;
         await record({ thing: 'tea', id, before: null, after: fields });
       });
-      return requireTea(tea.id);
+      return requireTea(db, tea.id);
     },
     async change(
       id: string,
@@ -77,18 +73,16 @@ export function createTeaService(deps: Deps) {
     ): Promise<Tea> {
       await checkWeighing(db, fields.weighing, fields.spoon);
       await inRecordedTransaction(deps, who, async (tx, record) => {
-        const before = await teaById(tx, id);
-        if (!before) throw notFound('That tea');
+        const before = await requireTea(tx, id);
         await updateAtRevision(tx, teas, before, rev, fields);
         await record({ thing: 'tea', id, before: teaRecord(before), after: fields });
       });
-      return requireTea(id);
+      return requireTea(db, id);
     },
     /** Measured cups of the recipe as it is now; null goes back to what is predicted. */
     async setSwatches(id: string, swatches: Swatches, who: Signed): Promise<Tea> {
       await inRecordedTransaction(deps, who, async (tx, record) => {
-        const tea = await teaById(tx, id);
-        if (!tea) throw notFound('That tea');
+        const tea = await requireTea(tx, id);
         const recipe = tea.house?.recipe;
         if (!recipe)
           throw invalid({
@@ -112,7 +106,7 @@ export function createTeaService(deps: Deps) {
           after: { swatches: swatchText(measured) },
         });
       });
-      return requireTea(id);
+      return requireTea(db, id);
     },
     async setVocabulary(words: readonly string[], who: Signed): Promise<string[]> {
       const unique = [...new Set(words.map((w) => w.toLowerCase()))];
