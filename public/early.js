@@ -2,9 +2,7 @@
 // asked for here is taken up in src/web/platform/earlyRequests.ts.
 (() => {
   const signedIn = localStorage.getItem('limnos.signedIn');
-  const paths = signedIn
-    ? ['/api/house', '/api/bar', '/api/book', '/api/vessels']
-    : ['/api/house'];
+  const paths = signedIn ? ['/api/house', '/api/bar', '/api/book', '/api/vessels'] : ['/api/house'];
   globalThis.limnosEarly = new Map(
     paths.map((path) => [path, fetch(path, { credentials: 'same-origin' }).catch(() => null)]),
   );

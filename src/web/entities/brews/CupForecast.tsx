@@ -12,16 +12,7 @@ const WIDTH = 124;
 const LINE = 12;
 
 /** What this pour should taste of: words, a mark on 0 to 10 with what it is good for, caffeine as a rough range. */
-export function CupForecast({
-  brew,
-  standing,
-  saysCaffeine = false,
-}: {
-  brew: Brewing;
-  standing: string;
-  /** The tea's own cautions speak of caffeine already: that it has none is not said twice. */
-  saysCaffeine?: boolean;
-}) {
+export function CupForecast({ brew, standing }: { brew: Brewing; standing: string }) {
   const outside = outsideLimits(brew);
   const cup = useMemo(() => brewCup(brew), [brew]);
   if (outside)
@@ -58,8 +49,7 @@ export function CupForecast({
         );
       })}
       <p className="about">
-        {!(saysCaffeine && cup.caffeineMg < 1) && caffeineWords(cup.caffeineMg, cup.liquor)} Blue:
-        ±0.5 of 10, ±1 at the ends. {standing}.
+        {caffeineWords(cup.caffeineMg, cup.liquor)} Blue: ±0.5 of 10, ±1 at the ends. {standing}.
       </p>
     </div>
   );

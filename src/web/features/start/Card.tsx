@@ -9,7 +9,7 @@ import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
 import { Note } from '../../ui/Note';
 import { CardTools, Meets, StartFoot, Warming } from './CardActs';
-import { Cautions, ForWhom } from './CardParts';
+import { Cautions } from './CardParts';
 import { CardSpec } from './CardSpec';
 import { CardTitle } from './CardTitle';
 
@@ -30,7 +30,6 @@ type Props = {
   /** Whose moment it would meet if it were poured now. */
   meets: { wait: number; name: string; place: number; at: string } | null;
   barFull: boolean;
-  onQueue: (forWhom: string) => void;
 };
 
 /** Why this pour cannot be started; null when it can. */
@@ -45,7 +44,7 @@ function whyNot({
   return barFull ? 'Twelve are on the bar: judge one or clear it first.' : null;
 }
 
-type OpenSheet = 'scale' | 'working' | 'queue' | null;
+type OpenSheet = 'scale' | 'working' | null;
 /** The card worked out for this pour, and the act at its foot. */
 export function PourCard(props: Props) {
   const { tea, lot, version, vessel, water, warmed, card, meets } = props;
@@ -83,7 +82,6 @@ export function PourCard(props: Props) {
           off={!good}
           onScale={() => setSheet('scale')}
           onWorking={() => setSheet('working')}
-          onQueue={() => setSheet('queue')}
         />
       </div>
       {meets && good && !why && <Meets meets={meets} onStart={() => props.onStart(true)} />}
@@ -106,7 +104,7 @@ export function PourCard(props: Props) {
   );
 }
 
-/** What is opened over the card: who it is for, the scale, the working. */
+/** What is opened over the card: the scale, the working. */
 function CardSheets({
   tea,
   lot,
@@ -117,22 +115,12 @@ function CardSheets({
   card,
   open,
   onClose,
-  onQueue,
 }: Omit<Props, 'card'> & { card: Card | null; open: OpenSheet; onClose: () => void }) {
   const { site } = useSession();
   const working = () =>
     card ? workingOf(toCardInput({ tea, lot, version, vessel, site, water, warmed }), card) : [];
   return (
     <>
-      <Sheet title={`${tea.name} is up next`} open={open === 'queue'} onClose={onClose}>
-        <ForWhom
-          vessel={vessel.name}
-          onAdd={(forWhom) => {
-            onClose();
-            onQueue(forWhom);
-          }}
-        />
-      </Sheet>
       {card && (
         <Sheet
           title={`${numberText(card.leaf)} g of ${tea.name}`}

@@ -36,17 +36,14 @@ export function CardTools({
   off,
   onScale,
   onWorking,
-  onQueue,
 }: {
   off: boolean;
   onScale: () => void;
   onWorking: () => void;
-  onQueue: () => void;
 }) {
   const tools = [
     ['On the scale', onScale],
     ['The working', onWorking],
-    ['Up next, for ...', onQueue],
   ] as const;
   return (
     <span className="tools">

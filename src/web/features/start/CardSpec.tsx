@@ -68,11 +68,7 @@ export function CardSpec({
           liquorAfter={(s) => liquorAfter(tea, recipe, s)}
         />
         <p>{handsWords(recipe, vessel)}</p>
-        <CupForecast
-          brew={brew}
-          standing={predictionBasis(tea)}
-          saysCaffeine={/caffeine/i.test(`${tea.cautions} ${tea.note}`)}
-        />
+        <CupForecast brew={brew} standing={predictionBasis(tea)} />
       </dd>
     </dl>
   );

@@ -18,6 +18,7 @@ import { PickList } from '../../ui/PickList';
 import { Amount } from './Amount';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
+import { QueueInstead } from './QueueInstead';
 import { VesselShelves } from './Shelves';
 
 const RECENT = 6;
@@ -177,6 +178,18 @@ export function StartPage() {
         <span>to</span>
         <Amount vessel={vessel} water={water} atMark={choice.atMark} onPick={choice.pickWater} />
         <span className="gap" />
+        <QueueInstead
+          tea={tea}
+          vessel={vessel}
+          off={card.kind !== 'card'}
+          onQueue={(forWhom) => {
+            commands.order.add(
+              { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
+              choice.orders,
+            );
+            go('/');
+          }}
+        />
         <Link className="btn quiet" to="/">
           Leave <kbd>Esc</kbd>
         </Link>
@@ -220,13 +233,6 @@ export function StartPage() {
         onLot={choice.pickLot}
         meets={met}
         barFull={full || taken >= BAR_SLOTS}
-        onQueue={(forWhom) => {
-          commands.order.add(
-            { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
-            choice.orders,
-          );
-          go('/');
-        }}
       />
     </main>
   );
