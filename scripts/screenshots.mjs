@@ -301,7 +301,7 @@ try {
   await role('radio', 'Sweet: little').click();
   await page.locator('.sheet-body').evaluate((e) => e.scrollTo(0, 0));
   await half('table-sheet', [390, 844], true);
-  await role('button', 'Order them').click();
+  await role('button', 'Order the cups').click();
   await half('table-sheet', [390, 844], true);
   await page.goto('/table');
   await settle();
