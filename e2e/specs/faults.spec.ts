@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 // @ts-expect-error -- plain JavaScript of the start command
 import { startMariadb } from '../../scripts/lib/mariadb.mjs';
+import type { Vessel } from '../../src/contracts/vessels';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { ShopServer } from '../fixtures/server';
@@ -244,4 +245,29 @@ test('what the bar needs is asked for while the application is still being read,
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
   for (const path of ['/api/book', '/api/vessels'])
     expect(asked.filter((a) => a === path)).toHaveLength(1);
+});
+
+test('a server that answers late: the page begins with what was kept, and takes up what is true now', async ({
+  house,
+}) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await house.expectAllSaved();
+  const { vessels } = (await (await page.request.get('/api/vessels')).json()) as {
+    vessels: Vessel[];
+  };
+  const { id, siteId: _siteId, ...pot } = vessels.find((v) => v.name === 'White pot') as Vessel;
+  await page.goto('about:blank');
+  const changed = await page.request.patch(`/api/vessels/${id}`, {
+    data: { ...pot, name: 'Chipped pot' },
+    headers: { origin: new URL((await page.request.get('/api/time')).url()).origin },
+  });
+  expect(changed.status()).toBe(200);
+  await page.route('**/api/**', async (route) => {
+    await new Promise((later) => setTimeout(later, 2500));
+    await route.continue();
+  });
+  await page.goto('/shelf');
+  await expect(page.getByText('White pot').first()).toBeVisible();
+  await expect(page.getByText('Chipped pot').first()).toBeVisible();
 });

@@ -104,8 +104,10 @@ export function doubtWeighing(w: Weighing): Doubt | null {
     factor: d > DENSITY_RANGE[1] ? d / DENSITY_RANGE[1] : DENSITY_RANGE[0] / d,
     words:
       d > DENSITY_RANGE[1]
-        ? `${each} g is a lot for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a tablespoon, three times as big?`
-        : `${each} g is very little for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. Was it a teaspoon, a third as large?`,
+        ? `${each} g is a lot for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. ` +
+          `Was it a tablespoon, three times as big?`
+        : `${each} g is very little for one ${spoon.name} of ${spoon.ml.toFixed(0)} ml. ` +
+          `Was it a teaspoon, a third as large?`,
   };
 }
 
@@ -115,7 +117,9 @@ export function doubtDose(dose: number, usual: number): Doubt | null {
   if (factor < 2.2 && factor > 1 / 2.2) return null;
   const words =
     factor > 1
-      ? `${dose} g per 100 ml is ${factor.toFixed(1)} times the usual ${usual}. A tablespoon read as a teaspoon gives three times the leaf.`
-      : `${dose} g per 100 ml is only ${(100 * factor).toFixed(0)} % of the usual ${usual}. A teaspoon read as a tablespoon gives a third of the leaf.`;
+      ? `${dose} g per 100 ml is ${factor.toFixed(1)} times the usual ${usual}. ` +
+        `A tablespoon read as a teaspoon gives three times the leaf.`
+      : `${dose} g per 100 ml is only ${(100 * factor).toFixed(0)} % of the usual ${usual}. ` +
+        `A teaspoon read as a tablespoon gives a third of the leaf.`;
   return { kind: 'spoonSlip', factor, words };
 }

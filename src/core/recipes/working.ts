@@ -26,26 +26,39 @@ export function workingOf(a: CardInput, c: Card): WorkingLine[] {
   } else if (s.school === 'match') {
     lines.push({
       of: 'Leaf',
-      text: `${n(s.known.leaf)} g in ${n(s.known.water, 0)} ml is the known cup; ${n(c.leaf)} g gives its strength in this vessel, by the brewing model (${a.tea.fitted ? 'fitted to this house' : 'style default'})`,
+      text:
+        `${n(s.known.leaf)} g in ${n(s.known.water, 0)} ml is the known cup; ` +
+        `${n(c.leaf)} g gives its strength in this vessel, ` +
+        `by the brewing model (${a.tea.fitted ? 'fitted to this house' : 'style default'})`,
     });
   } else {
     const b = taperExponent(s.small, s.large);
     lines.push({
       of: 'Leaf',
-      text: `${n(s.small.leaf)} g in ${n(s.small.water, 0)} ml and ${n(s.large.leaf)} g in ${n(s.large.water, 0)} ml are known good: leaf goes with water to the power ${n(b, 2)}, so ${n(c.leaf)} g`,
+      text:
+        `${n(s.small.leaf)} g in ${n(s.small.water, 0)} ml and ${n(s.large.leaf)} g in ${n(s.large.water, 0)} ml are known good: ` +
+        `leaf goes with water to the power ${n(b, 2)}, so ${n(c.leaf)} g`,
     });
   }
   if (c.spoons && a.tea.weighing) {
     const w = a.tea.weighing;
     lines.push({
       of: 'Spoons',
-      text: `${n(w.spoons, 2)} ${w.spoon.plural} of this tea weighed ${n(w.weighed, 2)} g, so one ${c.spoons.spoon.name} holds ${n(c.spoons.perSpoon, 2)} g; ${quartersText(c.spoons.quarters)} hold ${n(c.spoons.total)} g, ${c.spoons.error >= 0 ? '+' : '−'}${n(Math.abs(100 * c.spoons.error), 0)} %`,
+      text:
+        `${n(w.spoons, 2)} ${w.spoon.plural} of this tea weighed ${n(w.weighed, 2)} g, ` +
+        `so one ${c.spoons.spoon.name} holds ${n(c.spoons.perSpoon, 2)} g; ` +
+        `${quartersText(c.spoons.quarters)} hold ${n(c.spoons.total)} g, ` +
+        `${c.spoons.error >= 0 ? '+' : '−'}${n(Math.abs(100 * c.spoons.error), 0)} %`,
     });
   }
   const wall = c.warmed ? `warmed, about ${WARMED_WALL} °C` : `cold, ${n(a.site.ambient, 0)} °C`;
   lines.push({
     of: 'Heat',
-    text: `${n(c.temperature, 0)} °C on the leaf; the ${MATERIALS[a.vessel.material].label} wall (${wall}) and leaf take it from ${n(c.heat.arrive)} °C; the pour loses ${n(100 * (a.site.pourLoss ?? 0.07), 0)} % of the difference to the air, so ${n(c.heat.kettleSetting)} °C in the kettle`,
+    text:
+      `${n(c.temperature, 0)} °C on the leaf; ` +
+      `the ${MATERIALS[a.vessel.material].label} wall (${wall}) and leaf take it from ${n(c.heat.arrive)} °C; ` +
+      `the pour loses ${n(100 * (a.site.pourLoss ?? 0.07), 0)} % of the difference to the air, ` +
+      `so ${n(c.heat.kettleSetting)} °C in the kettle`,
   });
   lines.push({
     of: 'Boiling',
@@ -53,7 +66,9 @@ export function workingOf(a: CardInput, c: Card): WorkingLine[] {
   });
   lines.push({
     of: 'Yield',
-    text: `leaf keeps ${n(styleOf(a.tea.style).held)} ml a gram: ${n(c.liquor, 0)} ml of ${n(a.water, 0)} pours off${a.vessel.dead ? `; ${n(a.vessel.dead, 0)} ml stay in the vessel` : ''}`,
+    text:
+      `leaf keeps ${n(styleOf(a.tea.style).held)} ml a gram: ` +
+      `${n(c.liquor, 0)} ml of ${n(a.water, 0)} pours off${a.vessel.dead ? `; ${n(a.vessel.dead, 0)} ml stay in the vessel` : ''}`,
   });
   if (c.crowding !== null)
     lines.push({
