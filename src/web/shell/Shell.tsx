@@ -63,6 +63,7 @@ function Saved({ onOpen }: { onOpen: () => void }) {
   return (
     <span className="small unsaved" role="status">
       {away}
+      {away && ' '}
       {needsSignIn && <b>Signed out: sign in and they are kept. </b>}
       {[
         waiting.length > aside && `${waiting.length - aside} not saved yet`,
