@@ -76,6 +76,8 @@ export const listBrews = endpoint(ROUTES.listBrews, {
     people: z.array(Who),
   }),
 });
+/** Some of the brews asked for, with what the whole list comes to. */
+export type LogPart = z.infer<typeof listBrews.response>;
 
 /** The filtered log as a file; rows stream. */
 export const exportBrews = endpoint(ROUTES.exportBrews, {

@@ -266,6 +266,8 @@ export type LeadNote = z.infer<typeof LeadNote>;
 export const getBook = endpoint(ROUTES.getBook, {
   response: z.strictObject({ teas: z.array(Tea), vocabulary: z.array(z.string()) }),
 });
+/** Every tea, and the house's own words for them. */
+export type Book = z.infer<typeof getBook.response>;
 export const getTea = endpoint(ROUTES.getTea, {
   params: z.strictObject({ id: Id }),
   response: z.strictObject({

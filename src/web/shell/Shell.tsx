@@ -1,17 +1,15 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
-import { Link, Navigate, Outlet, useLocation } from 'react-router';
-import { RunningStrip } from '../entities/brews/RunningStrip';
+import { type Dispatch, lazy, type SetStateAction, Suspense, useEffect, useState } from 'react';
+import { Navigate, Outlet, useLocation } from 'react-router';
 import { useSession } from '../entities/people/session';
 import { BarWatch, ScannerWedge } from '../features/bar';
-import { useNow } from '../platform/clock';
-import { awayWords, othersWaiting } from '../platform/outbox/writes';
-import { useAppSelector } from '../platform/store';
 import { useGo } from '../platform/useGo';
-import { clockText } from '../ui/days';
 import { Sheet } from '../ui/Dialog';
-import { useBoundKeys, useKeys } from '../ui/keys';
+import { type KeyBinding, useBoundKeys, useKeys } from '../ui/keys';
 import { DrawingPatterns } from '../ui/LevelMark';
 import { Loading } from '../ui/Note';
+import { CounterEdge } from './CounterEdge';
+import { isAt, NAVIGATION } from './navigation';
+import { ShellHead } from './ShellHead';
 import { Toasts } from './ToastList';
 import { useLiveEvents } from './useLiveEvents';
 import { useLock } from './useLock';
@@ -19,17 +17,6 @@ import { useLock } from './useLock';
 const Unlock = lazy(() => import('./Unlock').then((m) => ({ default: m.Unlock })));
 const Unsent = lazy(() => import('./Unsent').then((m) => ({ default: m.Unsent })));
 const Device = lazy(() => import('./Device').then((m) => ({ default: m.Device })));
-const NAVIGATION = [
-  { path: '/', name: 'Bar', also: ['/start', '/judge'] },
-  { path: '/book', name: 'Book', also: [] },
-  { path: '/shelf', name: 'Shelf', also: [] },
-  { path: '/table', name: 'Table', also: [] },
-  { path: '/log', name: 'Log', also: [] },
-  { path: '/house', name: 'House', also: [] },
-] as const;
-const isAt = (p: (typeof NAVIGATION)[number], path: string) =>
-  (p.path === '/' ? path === '/' : path.startsWith(p.path)) ||
-  p.also.some((a) => path.startsWith(a));
 const KEY_NAMES: Record<string, string> = {
   ' ': 'Space',
   Escape: 'Esc',
@@ -39,61 +26,6 @@ const KEY_NAMES: Record<string, string> = {
   ArrowRight: 'right',
 };
 const keyName = (key: string) => KEY_NAMES[key] ?? (key.length > 1 ? key : key.toUpperCase());
-
-/** What is kept, and calmly what is not yet: how many, whose, and what was set aside. */
-function Saved({ onOpen }: { onOpen: () => void }) {
-  const { personId } = useSession();
-  const { waiting, awaySince, awayWhy, needsSignIn, storageFails } = useAppSelector(
-    (s) => s.outbox,
-  );
-  const away =
-    awaySince === null || needsSignIn ? null : (
-      <b>{awayWords(awayWhy, clockText(awaySince))} The bar goes on.</b>
-    );
-  if (waiting.length === 0)
-    return away ? (
-      <span className="small away" role="status">
-        {away}
-      </span>
-    ) : (
-      <span className="small sync">All saved</span>
-    );
-  const aside = waiting.filter((w) => w.aside).length;
-  const others = othersWaiting(waiting, personId);
-  return (
-    <span className="small unsaved" role="status">
-      {away}
-      {away && ' '}
-      {needsSignIn && <b>Signed out: sign in and they are kept. </b>}
-      {[
-        waiting.length > aside && `${waiting.length - aside} not saved yet`,
-        others.length > 0 && `some wait for ${others.join(' and ')}`,
-        aside > 0 && `${aside} set aside`,
-        storageFails && 'this device cannot keep them when it is closed',
-      ]
-        .filter(Boolean)
-        .join(', ')}
-      {(aside > 0 || others.length > 0) && (
-        <button type="button" className="btn slim quiet" onClick={onOpen}>
-          Show records
-        </button>
-      )}
-    </span>
-  );
-}
-/** The server's disk is nearly full: whoever sees it first tells whoever looks after it. */
-function DiskLeft() {
-  const left = useAppSelector((s) => s.server.diskLeft);
-  if (left === null) return null;
-  return (
-    <span className="small away" role="status">
-      <b>Server’s disk nearly full: {left} MB left</b>
-    </span>
-  );
-}
-function Clock() {
-  return <span className="clock">{clockText(useNow(1000))}</span>;
-}
 
 /** Head, place, the running strip, and the counter's edge with the places. */
 export function Shell() {
@@ -135,26 +67,16 @@ export function Shell() {
   return (
     <div className="shell">
       <DrawingPatterns />
-      <header className="head">
-        <span className="place">{at?.name ?? 'Limnos'}</span>
-        <span className="site">{site.name}</span>
-        {pathname.startsWith('/start') && <span className="small crumb">Start a brew</span>}
-        {pathname.startsWith('/judge') && <span className="small crumb">Judge the cup</span>}
-        <span className="gap" />
-        <DiskLeft />
-        <Saved onOpen={() => setUnsent(true)} />
-        <Clock />
-        {locked ? (
-          <button type="button" className="who" onClick={() => setUnlocking(true)}>
-            Locked<small>Type a PIN</small>
-          </button>
-        ) : (
-          <button type="button" className="who" onClick={() => setDevice(true)}>
-            {name}
-            <small>Not you?</small>
-          </button>
-        )}
-      </header>
+      <ShellHead
+        at={at}
+        site={site}
+        pathname={pathname}
+        setUnsent={setUnsent}
+        locked={locked}
+        setUnlocking={setUnlocking}
+        setDevice={setDevice}
+        name={name}
+      />
       <Suspense
         fallback={
           <main className="page">
@@ -164,33 +86,13 @@ export function Shell() {
       >
         <Outlet />
       </Suspense>
-      <nav className="counter" aria-label="Places">
-        {!fullScreen && <RunningStrip />}
-        <div className="edge">
-          {locked ? (
-            <p className="locked-words">
-              Locked. A steep can still be lifted; for the rest, type a PIN.
-            </p>
-          ) : (
-            NAVIGATION.map((p, i) => (
-              <Link key={p.path} to={p.path} aria-current={p === at ? 'page' : undefined}>
-                <i>{onBar ? '' : i + 1}</i>
-                {p.name}
-              </Link>
-            ))
-          )}
-          {!locked && (
-            <span className="tools">
-              <Link className="btn quiet slim" to={onBar ? '/start?find=1' : '/book?find=1'}>
-                Find <kbd>/</kbd>
-              </Link>
-              <button type="button" className="btn quiet slim keys" onClick={() => setKeys(true)}>
-                Keys <kbd>?</kbd>
-              </button>
-            </span>
-          )}
-        </div>
-      </nav>
+      <CounterEdge
+        fullScreen={fullScreen}
+        locked={locked}
+        at={at}
+        onBar={onBar}
+        setKeys={setKeys}
+      />
       <Toasts />
       <BarWatch place={at?.name ?? 'Limnos'} />
       {!locked && <ScannerWedge />}
@@ -207,16 +109,7 @@ export function Shell() {
           </button>
         </div>
       )}
-      <Sheet title="Keys here" open={keys} onClose={() => setKeys(false)}>
-        <dl className="grid grid-cols-[90px_1fr] gap-y-2">
-          {bound.map((b) => [
-            <dt key={`${b.key}k`}>
-              <kbd>{keyName(b.key)}</kbd>
-            </dt>,
-            <dd key={b.key}>{b.does}</dd>,
-          ])}
-        </dl>
-      </Sheet>
+      <KeysSheet keys={keys} setKeys={setKeys} bound={bound} />
       <Sheet title="Records not saved yet" open={unsent} onClose={() => setUnsent(false)}>
         <Suspense fallback={null}>
           <Unsent me={personId} />
@@ -234,5 +127,29 @@ export function Shell() {
         </Suspense>
       </Sheet>
     </div>
+  );
+}
+
+/** Every key that does something here. */
+function KeysSheet({
+  keys,
+  setKeys,
+  bound,
+}: {
+  keys: boolean;
+  setKeys: Dispatch<SetStateAction<boolean>>;
+  bound: readonly KeyBinding[];
+}) {
+  return (
+    <Sheet title="Keys here" open={keys} onClose={() => setKeys(false)}>
+      <dl className="grid grid-cols-[90px_1fr] gap-y-2">
+        {bound.map((b) => [
+          <dt key={`${b.key}k`}>
+            <kbd>{keyName(b.key)}</kbd>
+          </dt>,
+          <dd key={b.key}>{b.does}</dd>,
+        ])}
+      </dl>
+    </Sheet>
   );
 }

@@ -6,11 +6,11 @@ import {
   seconds,
   temperatureText,
   volumeText,
-  type VolumeUnit,
 } from '#core/units';
 import { leafActWords } from '#core/vessels';
 import type { Brew } from '#contracts/brews';
 import { clockText } from '../../ui/days';
+import type { Units } from '../people/session';
 import { apartFrom, attentionTimes } from './attention';
 import { type BarBrew, phaseOf } from './barBrews';
 
@@ -31,8 +31,6 @@ export type BrewStatus = {
 
 /** What is done with the leaf when the steep is over, in words: by the vessel as it was then. */
 const wordsOf = ({ plan }: Brew) => leafActWords(plan.vessel, plan.recipe.handling.root);
-
-export type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
 
 /** "6.5 g in 500 ml, 80 °C." in the reader's units. */
 export const pourWords = (b: Brew, units: Units): string =>

@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useContext } from 'react';
-import type { Session } from '#contracts/sites';
+import type { Session, Site } from '#contracts/sites';
 
 const SessionContext = createContext<Session | null>(null);
 export const SessionProvider = ({
@@ -16,8 +16,10 @@ export function useSession(): Session {
   if (!session) throw new Error('nobody is signed in here');
   return session;
 }
+/** What somebody reads volumes and temperatures in. */
+export type Units = { readonly volume: Site['volumeUnit']; readonly temperature: 'C' | 'F' };
 /** What this person reads in: their own choice, else the site's. */
-export function useUnits() {
+export function useUnits(): Units {
   const { site, units } = useSession();
   return {
     volume: units?.volume ?? site.volumeUnit,

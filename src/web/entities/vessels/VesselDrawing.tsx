@@ -1,9 +1,7 @@
-import { type ReactNode, useId, useMemo } from 'react';
-import type { Liquor } from '#core/colour';
+import { useId, useMemo } from 'react';
 import { tint } from '#core/colour';
-import { type Grams, type Millilitres, millilitres, millimetres } from '#core/units';
+import { millilitres, type Millimetres } from '#core/units';
 import {
-  basketShape,
   bowlPath,
   extent,
   lidPaths,
@@ -16,6 +14,7 @@ import {
 } from '#core/vessels';
 import type { VesselFields } from '#contracts/vessels';
 import { LevelMark } from '../../ui/LevelMark';
+import { LeafAndBasket, type VesselDrawingProps } from './LeafAndBasket';
 
 /** Wall thickness as drawn, mm. */
 const WALL: Record<VesselFields['material'], number> = {
@@ -26,28 +25,6 @@ const WALL: Record<VesselFields['material'], number> = {
   castiron: 6,
   stainless: 2.2,
   none: 2,
-};
-/** ml a gram of leaf takes up, dry and opened: from memory. */
-const BED = { dry: 2.6, wet: 5 };
-
-export type VesselDrawingProps = {
-  vessel: Pick<VesselFields, 'kind' | 'brim' | 'mark' | 'basket' | 'infuser' | 'material'>;
-  scale: number;
-  label: string;
-  fill?: Millilitres;
-  liquor?: Liquor | null;
-  /** Plain water, shown in its own grey. */
-  water?: boolean;
-  leaf?: Grams;
-  wet?: boolean;
-  lid?: boolean;
-  bowl?: boolean;
-  /** Show fill tick. */
-  mark?: boolean;
-  /** Show the level mark on the waterline. */
-  level?: boolean;
-  pad?: number;
-  extra?: (drawn: { solved: SolvedVessel; scale: number }) => ReactNode;
 };
 
 /** A vessel in section, true to its measurements: the level is solved from the volume, in the spout as in the pot. */
@@ -107,21 +84,7 @@ export function VesselDrawing({
       aria-label={label || undefined}
       aria-hidden={label ? undefined : true}
     >
-      <defs>
-        <clipPath id={`${key}i`}>
-          <path d={inside} />
-        </clipPath>
-        {spout && (
-          <clipPath id={`${key}s`}>
-            <path d={`${spout}Z`} />
-          </clipPath>
-        )}
-        <linearGradient id={`${key}g`} x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" stopColor={shades[0]} />
-          <stop offset=".18" stopColor={shades[1]} />
-          <stop offset="1" stopColor={shades[2]} />
-        </linearGradient>
-      </defs>
+      <LiquorClips key={key} inside={inside} spout={spout} shades={shades} />
       {spout && <path className="part" d={spout} />}
       {spout && full && (
         <g clipPath={`url(#${key}s)`}>
@@ -160,19 +123,17 @@ export function VesselDrawing({
       {material === 'glass' && (
         <path className="wall-in" d={outside} strokeWidth={Math.max(1, stroke - 2)} />
       )}
-      {kind === 'tasting' && (
-        <path
-          className="spout-line"
-          d={[1, 4, 7].map((d) => `M${x(solved.mouth - d)} ${y(H)}v${px(4)}`).join('')}
-        />
-      )}
-      {theBowl && <path className="wall" d={theBowl.d} strokeWidth={Math.max(1.4, 2 * scale)} />}
-      {theBowl && (
-        <path
-          className="part"
-          d={`M${x(theBowl.centre - theBowl.radius / 2)} ${y(-1)}V${y(-wall - 2)}H${x(theBowl.centre + theBowl.radius / 2)}V${y(-1)}`}
-        />
-      )}
+      <TastingRim
+        kind={kind}
+        x={x}
+        solved={solved}
+        y={y}
+        H={H}
+        px={px}
+        theBowl={theBowl}
+        scale={scale}
+        wall={wall}
+      />
       {lid &&
         lidPaths(pen, solved).map((d) => (
           <path className="lid" d={d} key={d} strokeWidth={lidLine} />
@@ -196,63 +157,72 @@ export function VesselDrawing({
   );
 }
 
-function LeafAndBasket({
-  vessel,
-  solved,
-  scale,
-  leaf,
-  wet,
-  clip,
-}: Pick<VesselDrawingProps, 'vessel' | 'scale' | 'leaf' | 'wet'> & {
-  solved: SolvedVessel;
-  clip: string;
+/** Where liquor can be, and how it deepens downwards. */
+function LiquorClips({
+  key,
+  inside,
+  spout,
+  shades,
+}: {
+  key: string;
+  inside: string;
+  spout: string | null;
+  shades: string[];
 }) {
-  const { x, y, px } = penFor(scale);
-  const bed = (leaf ?? 0) * (wet ? BED.wet : BED.dry);
-  const dash = `${Math.max(2, scale * 3)} ${Math.max(1.6, scale * 2)}`;
-  if (vessel.infuser === 'free' || vessel.basket === null) {
-    if (!leaf) return null;
-    const top = solved.levelOf(millilitres(bed));
-    return (
-      <g clipPath={`url(#${clip})`}>
-        <rect
-          x={x(-solved.radius)}
-          y={y(top)}
-          width={px(2 * solved.radius)}
-          height={px(top)}
-          fill="url(#leaf-pattern)"
-        />
-      </g>
-    );
-  }
-  const { halfWidth: b, floor } = basketShape(solved, vessel.basket);
-  const area = Math.PI * b * b;
-  const height = Math.min((solved.height - floor) * 0.92, (bed * 1000) / area);
-  const rim = solved.height + 1;
+  return (
+    <defs>
+      <clipPath id={`${key}i`}>
+        <path d={inside} />
+      </clipPath>
+      {spout && (
+        <clipPath id={`${key}s`}>
+          <path d={`${spout}Z`} />
+        </clipPath>
+      )}
+      <linearGradient id={`${key}g`} x1="0" y1="0" x2="0" y2="1">
+        <stop offset="0" stopColor={shades[0]} />
+        <stop offset=".18" stopColor={shades[1]} />
+        <stop offset="1" stopColor={shades[2]} />
+      </linearGradient>
+    </defs>
+  );
+}
+
+/** The notches of a tasting cup's rim, and its bowl beside it. */
+function TastingRim({
+  kind,
+  x,
+  solved,
+  y,
+  H,
+  px,
+  theBowl,
+  scale,
+  wall,
+}: {
+  kind: 'pot' | 'mug' | 'release' | 'lidded' | 'pitcher' | 'tasting';
+  x: (r: number) => string;
+  solved: SolvedVessel;
+  y: (z: number) => string;
+  H: Millimetres;
+  px: (mm: number) => number;
+  theBowl: { d: string; centre: number; radius: number } | null;
+  scale: number;
+  wall: number;
+}) {
   return (
     <>
-      {leaf ? (
-        <g clipPath={`url(#${clip})`}>
-          <rect
-            x={x(-b + 1)}
-            y={y(floor + height)}
-            width={px(2 * b - 2)}
-            height={px(height)}
-            fill="url(#leaf-pattern)"
-          />
-        </g>
-      ) : null}
-      {solved.kind === 'release' ? (
+      {kind === 'tasting' && (
         <path
-          className="basket"
-          d={`M${x(-solved.radiusAt(millimetres(floor)))} ${y(floor)}H${x(solved.radiusAt(millimetres(floor)))}`}
-          strokeDasharray={dash}
+          className="spout-line"
+          d={[1, 4, 7].map((d) => `M${x(solved.mouth - d)} ${y(H)}v${px(4)}`).join('')}
         />
-      ) : (
+      )}
+      {theBowl && <path className="wall" d={theBowl.d} strokeWidth={Math.max(1.4, 2 * scale)} />}
+      {theBowl && (
         <path
-          className="basket"
-          d={`M${x(-b - 3)} ${y(rim)}H${x(-b)}M${x(b + 3)} ${y(rim)}H${x(b)}M${x(-b)} ${y(rim)}V${y(floor)}H${x(b)}V${y(rim)}`}
-          strokeDasharray={dash}
+          className="part"
+          d={`M${x(theBowl.centre - theBowl.radius / 2)} ${y(-1)}V${y(-wall - 2)}H${x(theBowl.centre + theBowl.radius / 2)}V${y(-1)}`}
         />
       )}
     </>

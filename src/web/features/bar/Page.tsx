@@ -1,8 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
+import type { EpochMs } from '#core/units';
 import { BAR_SLOTS } from '#contracts/limits';
 import { untilNextFigure } from '../../entities/brews/attention';
-import { allOf } from '../../entities/brews/barBrews';
-import { sortByUrgency } from '../../entities/brews/status';
+import { allOf, type BarBrew } from '../../entities/brews/barBrews';
+import { type BarItem, sortByUrgency } from '../../entities/brews/status';
 import { useBar } from '../../entities/brews/useBar';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
@@ -120,27 +121,18 @@ export function BarPage() {
         />
       ) : (
         <>
-          <div className="next">
-            <NextLine
-              items={items}
-              brews={brews}
-              first={first}
-              second={second}
-              now={now}
-              brief={layout.full}
-            />
-            {hasOrders && (isFull || layout.kind === 'tablet') && queueButton('')}
-            {!locked && (
-              <button
-                type="button"
-                className="btn go"
-                disabled={isFull}
-                onClick={() => go('/start')}
-              >
-                {isFull ? 'Twelve are on' : 'Start a brew'} <kbd>N</kbd>
-              </button>
-            )}
-          </div>
+          <BarHead
+            items={items}
+            brews={brews}
+            first={first}
+            second={second}
+            now={now}
+            brief={layout.full}
+            queue={hasOrders && (isFull || layout.kind === 'tablet') ? queueButton('') : null}
+            isFull={isFull}
+            locked={locked}
+            go={go}
+          />
           <Shelves
             shown={items}
             layout={layout}
@@ -153,5 +145,42 @@ export function BarPage() {
       )}
       {sheets}
     </main>
+  );
+}
+
+/** What to do next, and a brew to start. */
+function BarHead({
+  items,
+  brews,
+  first,
+  second,
+  now,
+  brief,
+  queue,
+  isFull,
+  locked,
+  go,
+}: {
+  items: readonly BarItem[];
+  brews: readonly BarBrew[];
+  first: BarItem;
+  second: BarItem | undefined;
+  now: EpochMs;
+  brief: boolean;
+  queue: ReactNode;
+  isFull: boolean;
+  locked: boolean;
+  go: ReturnType<typeof useGo>;
+}) {
+  return (
+    <div className="next">
+      <NextLine items={items} brews={brews} first={first} second={second} now={now} brief={brief} />
+      {queue}
+      {!locked && (
+        <button type="button" className="btn go" disabled={isFull} onClick={() => go('/start')}>
+          {isFull ? 'Twelve are on' : 'Start a brew'} <kbd>N</kbd>
+        </button>
+      )}
+    </div>
   );
 }

@@ -1,44 +1,20 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import {
-  type BoardAsk,
-  boardOf,
-  type BoardVessel,
-  cardFaultWords,
-  isCold,
-  METHODS,
-  planServing,
-  quartersText,
-} from '#core/recipes';
+import { type BoardAsk, type BoardVessel, isCold, planServing } from '#core/recipes';
 import { measureOf } from '#core/teas';
-import {
-  epochMs,
-  type Millilitres,
-  numberText,
-  parseVolume,
-  parseWithin,
-  temperatureText,
-  volumeText,
-} from '#core/units';
+import { epochMs, type Millilitres } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
-import { houseLiquorOf } from '../../entities/teas/liquor';
-import { TeaPick } from '../../entities/teas/TeaPick';
 import { useVesselsQuery } from '../../entities/vessels/api';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
-import { now } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
-import { clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { PickList } from '../../ui/PickList';
-import { TypedPick } from '../../ui/TypedPick';
+import { type Asked, BoardSentence, hotRecipes, soon } from './board/BoardSentence';
+import { BoardTable } from './board/BoardTable';
+import { RoundOfPours } from './board/RoundOfPours';
 import { LeafMakes, Takes } from './BoardTakes';
-
-/** The recipes of a tea that the board can scale: cold ones stand on the tea's own page. */
-const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold(r.method));
 
 /** The scaling board: a recipe in every vessel of the site, and what it takes to serve so many cups by a time. */
 export function BoardPage() {
@@ -82,24 +58,6 @@ export function BoardPage() {
   );
 }
 
-const MINUTE = 60_000;
-/** The next quarter of an hour that leaves time to brew. */
-const soon = () => Math.ceil((now() + 20 * MINUTE) / (15 * MINUTE)) * 15 * MINUTE;
-const readClock = (text: string): { kind: 'ok'; value: number } | { kind: 'bad'; why: string } => {
-  const m = /^\s*(\d{1,2})[:.](\d{2})\s*$/.exec(text);
-  if (!m || Number(m[1]) > 23 || Number(m[2]) > 59)
-    return { kind: 'bad', why: 'A time, such as 15:00.' };
-  const d = new Date(now());
-  d.setHours(Number(m[1]), Number(m[2]), 0, 0);
-  return {
-    kind: 'ok',
-    value: d.getTime() < now() - MINUTE ? d.getTime() + 86_400_000 : d.getTime(),
-  };
-};
-
-type Asked =
-  { kind: 'cups'; cups: number; cup: number; by: number } | { kind: 'leaf'; leaf: number };
-
 function Board({
   tea,
   house,
@@ -142,206 +100,38 @@ function Board({
   return (
     <main className="page split board-page">
       <h1 className="visually-hidden">Scaling board: {tea.name}</h1>
-      <div className="say">
-        {asked.kind === 'cups' ? (
-          <>
-            <span>Pour</span>
-            <TypedPick
-              label="Cups"
-              text={`${asked.cups} cups`}
-              typed={String(asked.cups)}
-              read={(t) => parseWithin(t, 'A service', 'cups', 1, 200)}
-              onValue={(cups) => setAsked({ ...asked, cups: Math.round(cups) })}
-            />
-            <span>of</span>
-            <TypedPick
-              label="Cup"
-              text={volumeText(asked.cup as Millilitres, units.volume)}
-              typed={volumeText(asked.cup as Millilitres, units.volume)}
-              read={(t) => {
-                const v = parseVolume(t, units.volume);
-                return v.kind === 'ok' && (v.value < 20 || v.value > 20_000)
-                  ? { kind: 'bad', why: 'A cup or jug holds 20 ml to 20 l.' }
-                  : v;
-              }}
-              onValue={(cup) => setAsked({ ...asked, cup })}
-            />
-          </>
-        ) : (
-          <>
-            <span>I have</span>
-            <TypedPick
-              label="Leaf"
-              text={`${numberText(asked.leaf)} g`}
-              typed={numberText(asked.leaf)}
-              read={(t) => parseWithin(t, 'Leaf', 'g', 0.1, 5000)}
-              onValue={(leaf) => setAsked({ kind: 'leaf', leaf })}
-            />
-          </>
-        )}
-        <span>of</span>
-        <TeaPick
-          tea={tea}
-          teas={teas}
-          onPick={(t) => go(`/book/${t.id}/board`, { replace: true })}
-        />
-        {hotRecipes(tea).length > 1 && (
-          <>
-            <span>as</span>
-            <PickList
-              label="Method"
-              shown={METHODS[house.method].label}
-              chosen={house.method}
-              choices={hotRecipes(tea).map((r) => ({
-                value: r.method,
-                text: METHODS[r.method].label,
-              }))}
-              onPick={(m) => go(`/book/${tea.id}/board?method=${m}`, { replace: true })}
-            />
-          </>
-        )}
-        {asked.kind === 'cups' && (
-          <>
-            <span>by</span>
-            <TypedPick
-              label="By"
-              text={clockText(asked.by)}
-              typed={clockText(asked.by)}
-              read={readClock}
-              onValue={(by) => setAsked({ ...asked, by })}
-            />
-          </>
-        )}
-        <span className="gap" />
-        <button
-          type="button"
-          className="btn quiet"
-          onClick={() =>
-            setAsked(
-              asked.kind === 'cups'
-                ? { kind: 'leaf', leaf: 11 }
-                : { kind: 'cups', cups: 12, cup: 180, by: soon() },
-            )
-          }
-        >
-          {asked.kind === 'cups' ? 'I have so many grams' : 'So many cups'}
-        </button>
-      </div>
+      <BoardSentence
+        asked={asked}
+        setAsked={setAsked}
+        units={units}
+        tea={tea}
+        teas={teas}
+        go={go}
+        house={house}
+      />
       <section className="work">
         {serving?.kind === 'planned' &&
           serving.rounds.map((r, i) => (
-            <div className="round" key={i}>
-              <div>
-                <b>Round {i + 1}</b>
-                <span className="small">pour on</span>
-                <b className="t">{clockText(r.pourFrom)}</b>
-                {r.pours.length > 1 && <span className="small">then each 0:30</span>}
-                <span className="small">lift from</span>
-                <b className="t">{clockText(r.liftFrom)}</b>
-              </div>
-              <div className="shelfline">
-                {r.pours.map((p) => (
-                  <div key={p.vessel.id}>
-                    <VesselDrawing
-                      vessel={vesselOf(p.vessel)}
-                      scale={0.56}
-                      label=""
-                      bowl={false}
-                      fill={p.water}
-                      leaf={p.card.leaf}
-                      liquor={houseLiquorOf(tea, house.recipe)}
-                      level
-                    />
-                    <p>
-                      <b>{numberText(p.card.leaf)} g</b>{' '}
-                      <span className="small">
-                        {vesselOf(p.vessel).name}
-                        {Math.abs(p.water - vesselOf(p.vessel).mark) > 1
-                          ? ` to ${volumeText(p.water, units.volume)}`
-                          : ''}
-                        , {numberText(p.card.liquor / (asked as { cup: number }).cup)} cups
-                      </span>
-                    </p>
-                  </div>
-                ))}
-              </div>
-            </div>
+            <RoundOfPours
+              key={i}
+              i={i}
+              r={r}
+              vesselOf={vesselOf}
+              tea={tea}
+              house={house}
+              units={units}
+              asked={asked}
+            />
           ))}
-        <table className="grid-table plain">
-          <thead>
-            <tr>
-              <th colSpan={2} className="l">
-                one round of each
-              </th>
-              <th>water</th>
-              <th>leaf</th>
-              <th>spoons</th>
-              <th>rounding</th>
-              <th className="opt">pours</th>
-              <th className="l">
-                {asked.kind === 'leaf' ? `with ${numberText(asked.leaf)} g` : 'for this tea'}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {boardOf(ask, shelf).map(({ vessel, card }) => {
-              const v = vesselOf(vessel);
-              const drawn = (
-                <td className="v">
-                  <VesselDrawing
-                    vessel={v}
-                    scale={0.31}
-                    pad={1}
-                    mark={false}
-                    label=""
-                    bowl={false}
-                    fill={card.kind === 'card' ? v.mark : undefined}
-                    liquor={houseLiquorOf(tea, house.recipe)}
-                  />
-                </td>
-              );
-              if (card.kind !== 'card')
-                return (
-                  <tr key={v.id}>
-                    {drawn}
-                    <td className="l">{v.name}</td>
-                    <td>{volumeText(v.mark, units.volume)}</td>
-                    <td colSpan={5} className="fault">
-                      {cardFaultWords(card)}
-                    </td>
-                  </tr>
-                );
-              const words =
-                asked.kind === 'leaf'
-                  ? withLeaf(asked.leaf, card.leaf, card.water, card.liquor)
-                  : (card.crowding ?? 0) > 1
-                    ? 'crowded: slower and paler'
-                    : card.heat.kind === 'outOfReach'
-                      ? card.prewarmNeeded
-                        ? 'warm it first'
-                        : `at most ${temperatureText(card.onLeaf, units.temperature)} on the leaf`
-                      : 'good';
-              return (
-                <tr key={v.id}>
-                  {drawn}
-                  <td className="l">{v.name}</td>
-                  <td>{volumeText(v.mark, units.volume)}</td>
-                  <td>
-                    <b>{numberText(card.leaf)}</b> g
-                  </td>
-                  <td>{card.spoons ? quartersText(card.spoons.quarters) : '–'}</td>
-                  <td>
-                    {card.spoons
-                      ? `${card.spoons.error >= 0 ? '+' : '−'}${Math.abs(Math.round(card.spoons.error * 100))} %`
-                      : '–'}
-                  </td>
-                  <td className="opt">{volumeText(card.liquor, units.volume)}</td>
-                  <td className={`l ${words === 'good' ? '' : 'font-semibold'}`}>{words}</td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <BoardTable
+          asked={asked}
+          ask={ask}
+          shelf={shelf}
+          vesselOf={vesselOf}
+          tea={tea}
+          house={house}
+          units={units}
+        />
       </section>
       <section className="paper" aria-label="What it takes">
         {asked.kind === 'leaf' ? (
@@ -376,11 +166,4 @@ function Board({
       </section>
     </main>
   );
-}
-
-/** What so much leaf does for a vessel that wants `wanted`. */
-function withLeaf(leaf: number, wanted: number, water: number, liquor: number): string {
-  if (leaf >= wanted * 2) return `${Math.floor(leaf / wanted)} times full`;
-  if (leaf >= wanted - 0.05) return `once full, ${numberText(leaf - wanted)} g left`;
-  return `to ${Math.round((water * leaf) / wanted / 5) * 5} ml: ${Math.round((liquor * leaf) / wanted)} ml pour`;
 }

@@ -1,7 +1,9 @@
+import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { cardOf, toCardInput } from '#core/brews';
 import {
   bagsText,
+  type Card,
   cardFaultWords,
   densityOf,
   gramsPerSpoon,
@@ -10,10 +12,18 @@ import {
 } from '#core/recipes';
 import { type KnownPour, leafFor, SCHOOL_REASON, SCHOOL_WORDS, taperExponent } from '#core/scaling';
 import { measureOf } from '#core/teas';
-import { type Grams, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import {
+  type Grams,
+  type Millilitres,
+  minutesText,
+  numberText,
+  type Spoon,
+  temperatureText,
+  volumeText,
+} from '#core/units';
+import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { useSession, useUnits } from '../../entities/people/session';
+import { type Units, useSession, useUnits } from '../../entities/people/session';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { useVesselsQuery } from '../../entities/vessels/api';
@@ -59,23 +69,7 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
   };
   return (
     <>
-      <div className="flex items-end gap-3 mt-3">
-        <h2 className="flex-1">
-          In our vessels
-          <small>
-            to the fill mark
-            {weighing
-              ? `; ${spoon.heaped ? 'heaped' : 'level'} ${spoon.plural} of ${numberText(gramsPerSpoon(densityOf(weighing), spoon))} g`
-              : ''}
-            {scaling.school === 'tapered'
-              ? `; tapered, water to the power ${numberText(taperExponent(scaling.small, scaling.large), 2)}`
-              : `; leaf ${SCHOOL_WORDS[scaling.school]}`}
-          </small>
-        </h2>
-        <Link className="btn slim" to={`/book/${tea.id}/board`}>
-          For a service <kbd>B</kbd>
-        </Link>
-      </div>
+      <TableHead weighing={weighing} spoon={spoon} scaling={scaling} tea={tea} />
       {vessels.length === 0 ? (
         <Nothing>No vessel at {site.name} yet.</Nothing>
       ) : (
@@ -129,40 +123,15 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
                   </tr>
                 );
               return (
-                <tr key={v.id}>
-                  {drawn}
-                  <td className="l">
-                    {v.name}
-                    {(card.crowding ?? 0) > 1 ? <span className="small"> crowded</span> : null}
-                  </td>
-                  <td>{volumeText(v.mark, units.volume)}</td>
-                  <td>
-                    <b>{numberText(card.leaf)}</b> g
-                  </td>
-                  <td>
-                    {card.bags
-                      ? bagsText(card.bags)
-                      : card.spoons
-                        ? quartersText(card.spoons.quarters)
-                        : '–'}
-                    {card.spoons && Math.abs(card.spoons.error) >= 0.03 ? (
-                      <span className="small">
-                        {' '}
-                        {card.spoons.error > 0 ? '+' : '−'}
-                        {numberText(Math.abs(card.spoons.error) * 100, 0)} %
-                      </span>
-                    ) : null}
-                  </td>
-                  <td className="opt">
-                    {card.heat.kind === 'reachable'
-                      ? temperatureText(card.heat.kettleSetting, units.temperature)
-                      : card.prewarmNeeded
-                        ? 'warm it first'
-                        : 'off the boil'}
-                  </td>
-                  <td>{minutesText(house.recipe.window.best)}</td>
-                  <td className="opt l schools">{otherSchools(v, card.leaf)}</td>
-                </tr>
+                <VesselRow
+                  key={v.id}
+                  v={v}
+                  drawn={drawn}
+                  card={card}
+                  units={units}
+                  house={house}
+                  otherSchools={otherSchools}
+                />
               );
             })}
           </tbody>
@@ -179,6 +148,116 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
       )}
     </>
   );
+}
+
+/** What the table says, by which spoon and which school. */
+function TableHead({
+  weighing,
+  spoon,
+  scaling,
+  tea,
+}: {
+  weighing: NonNullable<Lot['weighing']> | null;
+  spoon: Spoon;
+  scaling:
+    | { school: 'linear' }
+    | {
+        school: 'tapered';
+        small: { water: Millilitres; leaf: Grams };
+        large: { water: Millilitres; leaf: Grams };
+      }
+    | {
+        school: 'match';
+        known: {
+          water: Millilitres;
+          leaf: Grams;
+          infuser: 'free' | 'deep' | 'shallow' | 'ball' | 'flatbag' | 'tetra';
+          basket: Millilitres | null;
+          material:
+            'glass' | 'porcelain' | 'stoneware' | 'plastic' | 'castiron' | 'stainless' | 'none';
+          lid: boolean;
+        };
+      };
+  tea: Tea;
+}) {
+  return (
+    <div className="flex items-end gap-3 mt-3">
+      <h2 className="flex-1">
+        In our vessels
+        <small>
+          to the fill mark
+          {weighing
+            ? `; ${spoon.heaped ? 'heaped' : 'level'} ${spoon.plural} of ${numberText(gramsPerSpoon(densityOf(weighing), spoon))} g`
+            : ''}
+          {scaling.school === 'tapered'
+            ? `; tapered, water to the power ${numberText(taperExponent(scaling.small, scaling.large), 2)}`
+            : `; leaf ${SCHOOL_WORDS[scaling.school]}`}
+        </small>
+      </h2>
+      <Link className="btn slim" to={`/book/${tea.id}/board`}>
+        For a service <kbd>B</kbd>
+      </Link>
+    </div>
+  );
+}
+
+/** What this tea takes in one vessel. */
+function VesselRow({
+  v,
+  drawn,
+  card,
+  units,
+  house,
+  otherSchools,
+}: {
+  v: Vessel;
+  drawn: ReactElement;
+  card: Card;
+  units: Units;
+  house: Version;
+  otherSchools: (v: Vessel, leaf: Grams) => string;
+}) {
+  return (
+    <tr>
+      {drawn}
+      <td className="l">
+        {v.name}
+        {(card.crowding ?? 0) > 1 ? <span className="small"> crowded</span> : null}
+      </td>
+      <td>{volumeText(v.mark, units.volume)}</td>
+      <td>
+        <b>{numberText(card.leaf)}</b> g
+      </td>
+      <td>
+        {spoonWords(card)}
+        {card.spoons && Math.abs(card.spoons.error) >= 0.03 ? (
+          <span className="small">
+            {' '}
+            {card.spoons.error > 0 ? '+' : '−'}
+            {numberText(Math.abs(card.spoons.error) * 100, 0)} %
+          </span>
+        ) : null}
+      </td>
+      <td className="opt">{kettleWords(card, units)}</td>
+      <td>{minutesText(house.recipe.window.best)}</td>
+      <td className="opt l schools">{otherSchools(v, card.leaf)}</td>
+    </tr>
+  );
+}
+
+/** Bags or spoons for so much leaf. */
+function spoonWords(card: Card) {
+  if (card.bags) return bagsText(card.bags);
+  if (card.spoons) return quartersText(card.spoons.quarters);
+  return '–';
+}
+
+/** What the kettle is set to, or what it takes to be hot enough. */
+function kettleWords(card: Card, units: Units) {
+  if (card.heat.kind === 'reachable')
+    return temperatureText(card.heat.kettleSetting, units.temperature);
+  if (card.prewarmNeeded) return 'warm it first';
+  return 'off the boil';
 }
 /** The cup that a match starts from: the recipe's own known one, or its plain dose in a pot of about half a litre. */
 function knownOf(

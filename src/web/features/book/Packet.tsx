@@ -4,12 +4,11 @@ import { type Method, packetOnLeaf, type Recipe, type Weighing } from '#core/rec
 import { type StyleId, styleOf } from '#core/styles';
 import { type Grams, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import type { Vessel } from '#contracts/vessels';
-import { useSession, useUnits } from '../../entities/people/session';
+import { type Units, useSession, useUnits } from '../../entities/people/session';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { type PacketView, viewPacket } from './packetModel';
 
-type Units = ReturnType<typeof useUnits>;
 type Facts = {
   packet: string;
   style: StyleId;

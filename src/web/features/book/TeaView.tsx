@@ -1,9 +1,10 @@
 import { Printer } from 'lucide-react';
-import { useState } from 'react';
+import { type Dispatch, type SetStateAction, useState } from 'react';
 import { Link } from 'react-router';
 import { isCold, type Method, METHODS } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { leafWords } from '#core/teas';
+import type { Tea, Version } from '#contracts/teas';
 import { History } from '../../entities/history/History';
 import { useSession } from '../../entities/people/session';
 import { useTeaQuery } from '../../entities/teas/api';
@@ -83,36 +84,7 @@ export function TeaView({ id }: { id: string }) {
     );
   return (
     <section className="tea-page" aria-label={tea.name}>
-      <div className="tea-head">
-        {tea.house && <Cup liquor={houseLiquorOf(tea, tea.house.recipe)} size={68} />}
-        <div className="tea-name">
-          <h1>{tea.name}</h1>
-          <p className="small">
-            {[
-              styleOf(tea.style).kind,
-              leafWords(tea.leaf),
-              tea.lots.find((l) => l.state === 'inUse')?.name,
-              tea.words,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-            {tea.retired ? ' · retired' : ''}
-          </p>
-        </div>
-        {tea.house && (
-          <Link className="btn" to={`/book/${id}/whatif`}>
-            What if <kbd>I</kbd>
-          </Link>
-        )}
-        <button
-          type="button"
-          className="btn go"
-          onClick={brew}
-          disabled={!tea.house || tea.retired}
-        >
-          Brew <kbd>N</kbd>
-        </button>
-      </div>
+      <TeaHead tea={tea} id={id} brew={brew} />
       <MethodTabs
         tea={tea}
         at={at}
@@ -146,41 +118,9 @@ export function TeaView({ id }: { id: string }) {
         <Notes notes={notes} lead={lead} onVersion={() => setEditing('version')} />
       )}
       {house && !isCold(at) && <InOurVessels tea={tea} house={house} />}
-      {tea.house && at === tea.method && (
-        <p className="small mt-2">
-          {predictionBasis(tea)}.{' '}
-          {role !== 'trainee' && (
-            <>
-              <Link className="underline" to={`/book/${id}/fit`}>
-                {tea.fitted ? 'What its own cups say' : 'Fit it to this house'}
-              </Link>
-              .{' '}
-            </>
-          )}
-          <Link className="underline" to={`/book/${id}/colours`}>
-            {tea.swatches ? 'Its measured colours' : 'Its colours'}
-          </Link>
-        </p>
-      )}
+      {tea.house && at === tea.method && <Basis tea={tea} role={role} id={id} />}
       {house && !isCold(at) && <ToleranceOf tea={tea} version={house} />}
-      <div className="flex items-end gap-3 mt-4">
-        <h2 className="flex-1">
-          Versions{tea.recipes.length > 1 && <small>{METHODS[at].label}</small>}
-        </h2>
-        {mine.length > 1 && (
-          <Link
-            className="btn slim"
-            to={`/book/${id}/versions${at === tea.method ? '' : `?method=${at}`}`}
-          >
-            Compare <kbd>V</kbd>
-          </Link>
-        )}
-        {lead && (
-          <button type="button" className="btn slim" onClick={() => setEditing('version')}>
-            New version <kbd>E</kbd>
-          </button>
-        )}
-      </div>
+      <VersionsHead tea={tea} at={at} mine={mine} id={id} lead={lead} setEditing={setEditing} />
       <ul className="versions">
         {mine.map((v) => (
           <VersionRow key={v.id} v={v} tea={tea} lead={lead} />
@@ -188,34 +128,128 @@ export function TeaView({ id }: { id: string }) {
       </ul>
       <Lots page={data} lead={lead} />
       <AboutTea tea={tea} lead={lead} onEdit={() => setEditing('tea')} />
-      {tea.house && (
-        <p className="small mt-3 prints">
-          <Printer size={20} strokeWidth={2} aria-hidden="true" /> Wall card to print:{' '}
-          {(['a5', 'a4', 'a6'] as const).map((size) => (
-            <a
-              key={size}
-              className="btn quiet slim"
-              href={`/api/teas/${id}/wall.pdf?size=${size}`}
-              target="_blank"
-              rel="noreferrer"
-            >
-              {size.toUpperCase()}
-            </a>
-          ))}{' '}
-          <a
-            className="btn quiet slim"
-            href={`/api/teas/${id}/label.pdf`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            Label, 62 mm
-          </a>
-        </p>
-      )}
+      {tea.house && <Prints id={id} />}
       {lead && <History thing="tea" id={tea.id} />}
       <Link className="btn quiet slim mt-3 only-narrow" to="/book">
         Back to the index
       </Link>
     </section>
+  );
+}
+
+/** The tea's name with its cup, and what is done with it. */
+function TeaHead({ tea, id, brew }: { tea: Tea; id: string; brew: () => void }) {
+  return (
+    <div className="tea-head">
+      {tea.house && <Cup liquor={houseLiquorOf(tea, tea.house.recipe)} size={68} />}
+      <div className="tea-name">
+        <h1>{tea.name}</h1>
+        <p className="small">
+          {[
+            styleOf(tea.style).kind,
+            leafWords(tea.leaf),
+            tea.lots.find((l) => l.state === 'inUse')?.name,
+            tea.words,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+          {tea.retired ? ' · retired' : ''}
+        </p>
+      </div>
+      {tea.house && (
+        <Link className="btn" to={`/book/${id}/whatif`}>
+          What if <kbd>I</kbd>
+        </Link>
+      )}
+      <button type="button" className="btn go" onClick={brew} disabled={!tea.house || tea.retired}>
+        Brew <kbd>N</kbd>
+      </button>
+    </div>
+  );
+}
+
+/** What the predictions of this tea rest on. */
+function Basis({ tea, role, id }: { tea: Tea; role: 'trainee' | 'brewer' | 'lead'; id: string }) {
+  return (
+    <p className="small mt-2">
+      {predictionBasis(tea)}.{' '}
+      {role !== 'trainee' && (
+        <>
+          <Link className="underline" to={`/book/${id}/fit`}>
+            {tea.fitted ? 'What its own cups say' : 'Fit it to this house'}
+          </Link>
+          .{' '}
+        </>
+      )}
+      <Link className="underline" to={`/book/${id}/colours`}>
+        {tea.swatches ? 'Its measured colours' : 'Its colours'}
+      </Link>
+    </p>
+  );
+}
+
+/** Versions, compared or a new one. */
+function VersionsHead({
+  tea,
+  at,
+  mine,
+  id,
+  lead,
+  setEditing,
+}: {
+  tea: Tea;
+  at: Method;
+  mine: readonly Version[];
+  id: string;
+  lead: boolean;
+  setEditing: Dispatch<SetStateAction<'version' | 'tea' | null>>;
+}) {
+  return (
+    <div className="flex items-end gap-3 mt-4">
+      <h2 className="flex-1">
+        Versions{tea.recipes.length > 1 && <small>{METHODS[at].label}</small>}
+      </h2>
+      {mine.length > 1 && (
+        <Link
+          className="btn slim"
+          to={`/book/${id}/versions${at === tea.method ? '' : `?method=${at}`}`}
+        >
+          Compare <kbd>V</kbd>
+        </Link>
+      )}
+      {lead && (
+        <button type="button" className="btn slim" onClick={() => setEditing('version')}>
+          New version <kbd>E</kbd>
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Cards and labels to print. */
+function Prints({ id }: { id: string }) {
+  return (
+    <p className="small mt-3 prints">
+      <Printer size={20} strokeWidth={2} aria-hidden="true" /> Wall card to print:{' '}
+      {(['a5', 'a4', 'a6'] as const).map((size) => (
+        <a
+          key={size}
+          className="btn quiet slim"
+          href={`/api/teas/${id}/wall.pdf?size=${size}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          {size.toUpperCase()}
+        </a>
+      ))}{' '}
+      <a
+        className="btn quiet slim"
+        href={`/api/teas/${id}/label.pdf`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        Label, 62 mm
+      </a>
+    </p>
   );
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type Dispatch, type SetStateAction, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { verdictWords } from '#core/corrections';
 import { type Method, METHODS, startingRecipe } from '#core/recipes';
@@ -36,11 +36,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
   const form = useForm<Form>({
     defaultValues: {
       ...recipeFormOf({ ...base, origin: from ? '' : base.origin }, temperature),
-      reason: notes[0]
-        ? `${notes[0].headline}: ${notes[0].found}`.slice(0, 200)
-        : from
-          ? ''
-          : `First recipe as ${METHODS[method].label}`,
+      reason: reasonToBegin(notes, from, method),
     },
   });
   const [settled, setSettled] = useState<readonly string[]>(notes[0] ? [notes[0].id] : []);
@@ -109,23 +105,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
         label="Why"
         hint="In a line: what was found, what should be better."
       />
-      {notes.length > 0 && (
-        <fieldset className="grid gap-1">
-          <legend className="text-[15px] font-semibold">Settles these notes</legend>
-          {notes.slice(0, 8).map((n) => (
-            <label className="check" key={n.id}>
-              <input
-                type="checkbox"
-                checked={settled.includes(n.id)}
-                onChange={(e) =>
-                  setSettled((s) => (e.target.checked ? [...s, n.id] : s.filter((x) => x !== n.id)))
-                }
-              />
-              {n.headline}, {n.by.name}
-            </label>
-          ))}
-        </fieldset>
-      )}
+      {notes.length > 0 && <SettledNotes notes={notes} settled={settled} setSettled={setSettled} />}
       <NotMade making={making} />
       <div className="flex flex-wrap gap-2">
         <button type="submit" className="btn go" disabled={making.isSaving}>
@@ -152,6 +132,42 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
         </button>
       </div>
     </form>
+  );
+}
+
+/** What stands as the reason until it is typed: the newest note, or that it is the first recipe. */
+function reasonToBegin(notes: readonly LeadNote[], from: Version | null, method: Method) {
+  if (notes[0]) return `${notes[0].headline}: ${notes[0].found}`.slice(0, 200);
+  if (from) return '';
+  return `First recipe as ${METHODS[method].label}`;
+}
+
+/** Brewers' notes that this version answers. */
+function SettledNotes({
+  notes,
+  settled,
+  setSettled,
+}: {
+  notes: readonly LeadNote[];
+  settled: readonly string[];
+  setSettled: Dispatch<SetStateAction<readonly string[]>>;
+}) {
+  return (
+    <fieldset className="grid gap-1">
+      <legend className="text-[15px] font-semibold">Settles these notes</legend>
+      {notes.slice(0, 8).map((n) => (
+        <label className="check" key={n.id}>
+          <input
+            type="checkbox"
+            checked={settled.includes(n.id)}
+            onChange={(e) =>
+              setSettled((s) => (e.target.checked ? [...s, n.id] : s.filter((x) => x !== n.id)))
+            }
+          />
+          {n.headline}, {n.by.name}
+        </label>
+      ))}
+    </fieldset>
   );
 }
 

@@ -1,23 +1,18 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { colourOfBrew } from '#core/colour';
-import { brewCup } from '#core/cup';
-import { houseBrew, isCold, lineDiffers, METHOD_NAMES, METHODS, recipeLines } from '#core/recipes';
+import { lineDiffers, METHOD_NAMES, recipeLines } from '#core/recipes';
 import { capital } from '#core/units';
 import { USES_COUNTED } from '#contracts/limits';
 import type { Tea, TeaPage, Version } from '#contracts/teas';
-import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
-import { SteepRule } from '../../entities/brews/SteepRule';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useTeaQuery } from '../../entities/teas/api';
-import { Cup } from '../../entities/teas/Cup';
-import { liquorAfter } from '../../entities/teas/liquor';
-import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { useGo } from '../../platform/useGo';
-import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { BackForm } from './BackForm';
+import { LinesTable } from './versions/LinesTable';
+import { TwoCups } from './versions/TwoVersions';
+import { VersionsList } from './versions/VersionsList';
 
 /** Two versions of a tea's recipe side by side: values, cups, and the way back. */
 export function VersionsPage() {
@@ -108,88 +103,23 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
   return (
     <main className="page split compare">
       <section className="work">
-        <div className="versions-list">
-          <h1 className="tea text-[22px]">{tea.name}</h1>
-          {method !== tea.method && <p className="small">{METHODS[method].label}</p>}
-          <ul>
-            {versions.map((v) => (
-              <li key={v.id} className={v === left || v === right ? 'on' : ''}>
-                <b>{v.number}</b>
-                <div>
-                  <p>
-                    <b>{v.state}</b>
-                    {v === left ? ', left' : v === right ? ', right' : ''}
-                  </p>
-                  <p className="small">{v.reason}</p>
-                  <p className="small">
-                    {v.author.name}, {dayText(v.at)}
-                  </p>
-                  <span className="flex gap-2">
-                    <button
-                      type="button"
-                      className="btn slim"
-                      disabled={v === left || v === right}
-                      onClick={() => choose('left', v)}
-                      aria-label={`Version ${v.number} at the left`}
-                    >
-                      Left
-                    </button>
-                    <button
-                      type="button"
-                      className="btn slim"
-                      disabled={v === left || v === right}
-                      onClick={() => choose('right', v)}
-                      aria-label={`Version ${v.number} at the right`}
-                    >
-                      Right
-                    </button>
-                  </span>
-                </div>
-              </li>
-            ))}
-          </ul>
-        </div>
+        <VersionsList
+          tea={tea}
+          method={method}
+          versions={versions}
+          left={left}
+          right={right}
+          choose={choose}
+        />
         <div className="versions-table">
-          <table>
-            <thead>
-              <tr>
-                <th className="small">
-                  {differing === 0
-                    ? 'no line differs'
-                    : `${differing} ${differing === 1 ? 'line differs' : 'lines differ'}`}
-                </th>
-                <Head tea={tea} v={left} />
-                <Head tea={tea} v={right} />
-              </tr>
-            </thead>
-            <tbody>
-              {lines.map((l) => (
-                <tr key={l.name} className={lineDiffers(l) ? 'differs' : ''}>
-                  <th scope="row">{l.name}</th>
-                  <td>{l.left}</td>
-                  <td>
-                    {lineDiffers(l) ? <b>{l.right}</b> : l.right}
-                    {l.change && <span className="small"> {l.change}</span>}
-                  </td>
-                </tr>
-              ))}
-              {!isCold(method) && (
-                <tr>
-                  <th scope="row">Steep</th>
-                  {[left, right].map((v) => (
-                    <td key={v.id}>
-                      <SteepRule
-                        window={v.recipe.window}
-                        width={214}
-                        height={16}
-                        liquorAfter={(s) => liquorAfter(tea, v.recipe, s)}
-                      />
-                    </td>
-                  ))}
-                </tr>
-              )}
-            </tbody>
-          </table>
+          <LinesTable
+            differing={differing}
+            tea={tea}
+            left={left}
+            right={right}
+            lines={lines}
+            method={method}
+          />
           <p className="small mt-2">
             {capital(used(left))}, {used(right)}. A version that was brewed stays as it was.
           </p>
@@ -205,105 +135,38 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
               onDone={() => setBack(false)}
             />
           ) : (
-            <div className="foot">
-              <button
-                type="button"
-                className="btn"
-                disabled={right.state === 'house'}
-                onClick={() => goBack(right)}
-              >
-                {right.state === 'trial' || right.state === 'draft'
-                  ? `Take ${right.number} for the house`
-                  : `Go back to ${right.number}`}
-              </button>
-              <Link className="btn quiet" to={`/book/${tea.id}`}>
-                Leave
-              </Link>
-            </div>
+            <CompareFoot right={right} goBack={goBack} tea={tea} />
           ))}
       </TwoCups>
     </main>
   );
 }
 
-function Head({ tea, v }: { tea: Tea; v: Version }) {
-  const liquor = isCold(v.method) ? null : liquorAfter(tea, v.recipe, v.recipe.window.best);
-  return (
-    <th scope="col">
-      <span className="flex gap-3 items-center">
-        {liquor && <Cup liquor={liquor} size={48} />}
-        <span>
-          <b className="block text-[24px] leading-[1.1]">Version {v.number}</b>
-          <span className="small">
-            {v.state}, {dayText(v.at)}
-          </span>
-        </span>
-      </span>
-    </th>
-  );
-}
-
-function TwoCups({
-  tea,
-  left,
+/** Go back to the version at the right, or take a trial for the house. */
+function CompareFoot({
   right,
-  children,
+  goBack,
+  tea,
 }: {
-  tea: Tea;
-  left: Version;
   right: Version;
-  children: React.ReactNode;
+  goBack: (to: Version) => void;
+  tea: Tea;
 }) {
-  const [a, b] = [left, right].map((v) => houseBrew(tea, v.recipe)) as [
-    ReturnType<typeof houseBrew>,
-    ReturnType<typeof houseBrew>,
-  ];
-  const [cupA, cupB] = [brewCup(a).taste, brewCup(b).taste];
   return (
-    <section className="paper" aria-label="The two cups">
-      {isCold(right.method) ? (
-        <p>Cold cups are not predicted: taste decides.</p>
-      ) : (
-        <>
-          <h2>
-            The two cups<small>a plain pot of half a litre, at best</small>
-          </h2>
-          <div className="beside">
-            {(
-              [
-                [left, a],
-                [right, b],
-              ] as const
-            ).map(([v, brew]) => (
-              <figure key={v.id}>
-                <Cup liquor={colourOfBrew(brew, brew.time)} size={92} />
-                <figcaption>
-                  {v.number}, {v.state}
-                </figcaption>
-              </figure>
-            ))}
-          </div>
-          <h2 className="mt-3">
-            {right.number} against {left.number}
-            <small>the line is version {left.number}</small>
-          </h2>
-          <DifferenceBars cup={cupB} held={cupA} what={`version ${left.number}`} />
-          <p className="text-[17px]" data-testid="versions-words">
-            {differenceSentence(cupB, cupA)} <span className="small">{predictionBasis(tea)}.</span>
-          </p>
-        </>
-      )}
-      <hr />
-      <h2>
-        Reason<small>for {right.number}</small>
-      </h2>
-      <p>
-        {right.reason}.{' '}
-        <span className="small">
-          {right.author.name}, {dayText(right.at)}
-        </span>
-      </p>
-      {children}
-    </section>
+    <div className="foot">
+      <button
+        type="button"
+        className="btn"
+        disabled={right.state === 'house'}
+        onClick={() => goBack(right)}
+      >
+        {right.state === 'trial' || right.state === 'draft'
+          ? `Take ${right.number} for the house`
+          : `Go back to ${right.number}`}
+      </button>
+      <Link className="btn quiet" to={`/book/${tea.id}`}>
+        Leave
+      </Link>
+    </div>
   );
 }

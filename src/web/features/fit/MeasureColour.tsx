@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type Dispatch, type SetStateAction, useState } from 'react';
 import { simulatedReader } from '#core/camera';
 import { CUP_DEPTH_CM } from '#core/colour';
 import { seeded } from '#core/numeric';
@@ -118,57 +118,7 @@ export function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onD
           {depthFault}
         </p>
       )}
-      <table className="measure-cups">
-        <thead>
-          <tr>
-            <th>time</th>
-            <th>L*</th>
-            <th>a*</th>
-            <th>b*</th>
-            <th aria-label="Remove" />
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((r, i) => {
-            const fault = tried && r.l + r.a + r.b !== '' ? faultOf(r) : null;
-            return [
-              <tr key={i}>
-                {(['time', 'l', 'a', 'b'] as const).map((k) => (
-                  <td key={k}>
-                    <input
-                      className="box"
-                      aria-label={`Cup ${i + 1}, ${{ time: 'time', l: 'L*', a: 'a*', b: 'b*' }[k]}`}
-                      inputMode={k === 'time' ? 'text' : 'decimal'}
-                      value={r[k]}
-                      onChange={(e) => change(i, k, e.target.value)}
-                      aria-invalid={fault !== null}
-                    />
-                  </td>
-                ))}
-                <td>
-                  <button
-                    type="button"
-                    className="btn quiet slim"
-                    aria-label={`Remove cup ${i + 1}`}
-                    onClick={() => setRows((all) => all.filter((_, j) => j !== i))}
-                  >
-                    ×
-                  </button>
-                </td>
-              </tr>,
-              fault && (
-                <tr key={`${i}f`}>
-                  <td colSpan={5}>
-                    <p className="fault" role="alert">
-                      {fault}
-                    </p>
-                  </td>
-                </tr>
-              ),
-            ];
-          })}
-        </tbody>
-      </table>
+      <CupsTable rows={rows} tried={tried} change={change} setRows={setRows} />
       {rows.length < 8 && (
         <button
           type="button"
@@ -203,5 +153,72 @@ export function Measure({ tea, recipe, onDone }: { tea: Tea; recipe: Recipe; onD
         </button>
       </div>
     </form>
+  );
+}
+
+/** The cups with their figures; what is wrong stands under its row. */
+function CupsTable({
+  rows,
+  tried,
+  change,
+  setRows,
+}: {
+  rows: readonly Typed[];
+  tried: boolean;
+  change: (i: number, what: keyof Typed, v: string) => void;
+  setRows: Dispatch<SetStateAction<readonly Typed[]>>;
+}) {
+  return (
+    <table className="measure-cups">
+      <thead>
+        <tr>
+          <th>time</th>
+          <th>L*</th>
+          <th>a*</th>
+          <th>b*</th>
+          <th aria-label="Remove" />
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r, i) => {
+          const fault = tried && r.l + r.a + r.b !== '' ? faultOf(r) : null;
+          return [
+            <tr key={i}>
+              {(['time', 'l', 'a', 'b'] as const).map((k) => (
+                <td key={k}>
+                  <input
+                    className="box"
+                    aria-label={`Cup ${i + 1}, ${{ time: 'time', l: 'L*', a: 'a*', b: 'b*' }[k]}`}
+                    inputMode={k === 'time' ? 'text' : 'decimal'}
+                    value={r[k]}
+                    onChange={(e) => change(i, k, e.target.value)}
+                    aria-invalid={fault !== null}
+                  />
+                </td>
+              ))}
+              <td>
+                <button
+                  type="button"
+                  className="btn quiet slim"
+                  aria-label={`Remove cup ${i + 1}`}
+                  onClick={() => setRows((all) => all.filter((_, j) => j !== i))}
+                >
+                  ×
+                </button>
+              </td>
+            </tr>,
+            fault && (
+              <tr key={`${i}f`}>
+                <td colSpan={5}>
+                  <p className="fault" role="alert">
+                    {fault}
+                  </p>
+                </td>
+              </tr>
+            ),
+          ];
+        })}
+      </tbody>
+    </table>
   );
 }

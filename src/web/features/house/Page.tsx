@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { type Dispatch, type SetStateAction, useState } from 'react';
 import { boilingAt } from '#core/heat';
 import { type Celsius, metres, temperatureText } from '#core/units';
+import type { Site } from '#contracts/sites';
 import { useSession } from '../../entities/people/session';
-import { settingsChanged } from '../../platform/settings';
+import { type Settings, settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { BookKeeping } from './BookKeeping';
 import { MyUnits } from './MyUnits';
@@ -35,57 +36,7 @@ export function HousePage() {
               </button>
             )}
           </div>
-          <table className="grid-table plain mt-1">
-            <thead>
-              <tr>
-                <th className="l">site</th>
-                <th>altitude</th>
-                <th>boils at</th>
-                <th className="opt">cold tap</th>
-                <th className="opt">pour loses</th>
-                <th />
-              </tr>
-            </thead>
-            <tbody>
-              {sites.map((s) => (
-                <tr key={s.id}>
-                  <td className="l">
-                    {s.name}
-                    {s.id === site.id ? <span className="small"> here</span> : ''}
-                  </td>
-                  <td>{s.altitudeM} m</td>
-                  <td>
-                    <b>
-                      {temperatureText(
-                        (s.measuredBoiling ?? boilingAt(metres(s.altitudeM))) as Celsius,
-                        s.temperatureUnit,
-                      )}
-                    </b>{' '}
-                    <span className="small">
-                      {s.measuredBoiling === null ? 'computed' : 'measured'}
-                    </span>
-                  </td>
-                  <td className="opt">{temperatureText(s.coldWater, s.temperatureUnit)}</td>
-                  <td className="opt">
-                    {s.pourLoss === null
-                      ? '7 %, from memory'
-                      : `${Math.round(s.pourLoss * 100)} %, measured`}
-                  </td>
-                  <td>
-                    {lead && (
-                      <button
-                        type="button"
-                        className="btn quiet slim"
-                        onClick={() => setEditing(s.id)}
-                      >
-                        Edit
-                      </button>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <SitesTable sites={sites} site={site} lead={lead} setEditing={setEditing} />
           {lead && editing && (
             <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />
           )}
@@ -94,41 +45,7 @@ export function HousePage() {
         {lead && <ShopAddress />}
         {lead && <BookKeeping />}
         <MyUnits />
-        <section>
-          <h2>
-            This device<small>not anybody’s own</small>
-          </h2>
-          <div className="flex flex-wrap gap-3 mt-2 items-center">
-            <span>Room</span>
-            {(['light', 'dim'] as const).map((t) => (
-              <button
-                type="button"
-                key={t}
-                className="btn slim"
-                aria-pressed={settings.theme === t}
-                onClick={() => dispatch(settingsChanged({ theme: t }))}
-              >
-                {t}
-              </button>
-            ))}
-            <span className="ml-4">Sound</span>
-            {SOUNDS.map((name, i) => (
-              <button
-                type="button"
-                key={name}
-                className="btn slim"
-                aria-pressed={settings.sound === i}
-                onClick={() => dispatch(settingsChanged({ sound: i as 0 | 1 | 2 | 3 }))}
-              >
-                {name}
-              </button>
-            ))}
-          </div>
-          <p className="small mt-2">
-            A soft double knock 10 s before best, one tap at best, two at latest and thrice after.
-            Each place has its own pitch.
-          </p>
-        </section>
+        <ThisDevice settings={settings} dispatch={dispatch} />
         <section className="cautions text-[15px]">
           <h2>Cautions</h2>
           <p>
@@ -140,5 +57,113 @@ export function HousePage() {
         </section>
       </div>
     </main>
+  );
+}
+
+/** The sites with what their water does. */
+function SitesTable({
+  sites,
+  site,
+  lead,
+  setEditing,
+}: {
+  sites: readonly Site[];
+  site: Site;
+  lead: boolean;
+  setEditing: Dispatch<SetStateAction<string | null>>;
+}) {
+  return (
+    <table className="grid-table plain mt-1">
+      <thead>
+        <tr>
+          <th className="l">site</th>
+          <th>altitude</th>
+          <th>boils at</th>
+          <th className="opt">cold tap</th>
+          <th className="opt">pour loses</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {sites.map((s) => (
+          <tr key={s.id}>
+            <td className="l">
+              {s.name}
+              {s.id === site.id ? <span className="small"> here</span> : ''}
+            </td>
+            <td>{s.altitudeM} m</td>
+            <td>
+              <b>
+                {temperatureText(
+                  (s.measuredBoiling ?? boilingAt(metres(s.altitudeM))) as Celsius,
+                  s.temperatureUnit,
+                )}
+              </b>{' '}
+              <span className="small">{s.measuredBoiling === null ? 'computed' : 'measured'}</span>
+            </td>
+            <td className="opt">{temperatureText(s.coldWater, s.temperatureUnit)}</td>
+            <td className="opt">
+              {s.pourLoss === null
+                ? '7 %, from memory'
+                : `${Math.round(s.pourLoss * 100)} %, measured`}
+            </td>
+            <td>
+              {lead && (
+                <button type="button" className="btn quiet slim" onClick={() => setEditing(s.id)}>
+                  Edit
+                </button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Room and sound of this device, whoever signs in. */
+function ThisDevice({
+  settings,
+  dispatch,
+}: {
+  settings: Settings;
+  dispatch: ReturnType<typeof useAppDispatch>;
+}) {
+  return (
+    <section>
+      <h2>
+        This device<small>not anybody’s own</small>
+      </h2>
+      <div className="flex flex-wrap gap-3 mt-2 items-center">
+        <span>Room</span>
+        {(['light', 'dim'] as const).map((t) => (
+          <button
+            type="button"
+            key={t}
+            className="btn slim"
+            aria-pressed={settings.theme === t}
+            onClick={() => dispatch(settingsChanged({ theme: t }))}
+          >
+            {t}
+          </button>
+        ))}
+        <span className="ml-4">Sound</span>
+        {SOUNDS.map((name, i) => (
+          <button
+            type="button"
+            key={name}
+            className="btn slim"
+            aria-pressed={settings.sound === i}
+            onClick={() => dispatch(settingsChanged({ sound: i as 0 | 1 | 2 | 3 }))}
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+      <p className="small mt-2">
+        A soft double knock 10 s before best, one tap at best, two at latest and thrice after. Each
+        place has its own pitch.
+      </p>
+    </section>
   );
 }

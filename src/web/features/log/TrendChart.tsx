@@ -5,26 +5,48 @@ import { numberText } from '#core/units';
 import type { Measure, TrendPoint, Trends } from '#contracts/log';
 import { useBookQuery } from '../../entities/teas/api';
 import { houseLiquorOf } from '../../entities/teas/liquor';
+import { YTicks } from '../../ui/chart/Axes';
+import { type At, Curve, Drawn, Level, Plot, type Span } from '../../ui/chart/Plot';
 import { dayText } from '../../ui/days';
 
-const [W, LEFT, RIGHT] = [836, 64, 26];
-const [TOP, BASE, STEPS] = [26, 296, 430];
-const STEP_HIGH = 66;
+const WIDTH = 836;
+const MARGIN = { left: 74, right: 36, top: 26, bottom: 50 };
+const HEIGHT = 346;
+/** The steps from one point to the next, in a chart of their own under the first. */
+const STEPS_HEIGHT = 124;
+const STEPS_MARGIN = { left: 74, right: 36, top: 28, bottom: 30 };
 /** More points than this hide each other: medians are drawn, and that is said. */
 const MOST = 120;
+/** More points than this are drawn smaller. */
+const CROWDED = 70;
+const BOLD = { fontSize: 14, fontWeight: 700, fill: 'var(--ink)' } as const;
 
-const WORDS: Record<Measure, { line: string; above: string; unit: (v: number) => string }> = {
+const signed = (v: number, digits: number): string => {
+  const sign = v < 0 ? '−' : '+';
+  return `${v === 0 ? '' : sign}${numberText(Math.abs(v), digits)}`;
+};
+const WORDS: Record<
+  Measure,
+  { head: string; line: string; above: string; unit: (v: number) => string }
+> = {
   pull: {
+    head: 'From best',
     line: 'best',
     above: 'above the line late, below early; each point is its cup',
-    unit: (v) => `${v > 0 ? '+' : v < 0 ? '−' : ''}${numberText(Math.abs(v), 0)} s`,
+    unit: (v) => `${signed(v, 0)} s`,
   },
   colour: {
+    head: 'Colour mark',
     line: 'as it should be',
     above: 'above the line darker, below lighter',
-    unit: (v) => `${v > 0 ? '+' : v < 0 ? '−' : ''}${numberText(Math.abs(v), 1)}`,
+    unit: (v) => signed(v, 1),
   },
-  verdict: { line: 'right', above: 'marks off, all together', unit: (v) => numberText(v, 1) },
+  verdict: {
+    head: 'Marks off',
+    line: 'right',
+    above: 'marks off, all together',
+    unit: (v) => numberText(v, 1),
+  },
 };
 /** Round steps for an axis, so that a few fit. */
 function stepFor(span: number): number {
@@ -46,10 +68,162 @@ export function TrendChart({
   at: number | null;
   onPoint: (p: TrendPoint) => void;
 }) {
-  const { data: book } = useBookQuery();
   const { chart, measure } = data;
   const words = WORDS[measure];
   const { points, by } = useMemo(() => thinned(data.points, (p) => p.value, MOST), [data.points]);
+  const outside = new Set((chart?.outside ?? []).map((i) => data.points[i]?.id));
+  const marked = at === null ? undefined : data.points[at];
+  const index: Span = [0, Math.max(1, points.length - 1)];
+  const chosen = marked && by === 1 ? at : null;
+  return (
+    <div>
+      <h2>
+        {words.head}
+        <small>
+          {words.above}
+          {by > 1 ? `; ${by} brews a point, their median` : ''}
+        </small>
+      </h2>
+      <Values
+        data={data}
+        points={points}
+        index={index}
+        outside={outside}
+        chosen={chosen}
+        run={by === 1 ? chart?.runs.at(-1) : undefined}
+        onPoint={onPoint}
+      />
+      <Steps data={data} points={points} index={index} chosen={chosen} />
+      <p className="small">{marked ? <Chosen point={marked} measure={measure} /> : limits(data)}</p>
+    </div>
+  );
+}
+
+function limits({ chart, measure }: Trends): string {
+  if (!chart) return 'Limits are drawn from eight brews on.';
+  const { unit } = WORDS[measure];
+  return `Mean ${unit(chart.mean)}. Limits: the mean and 2.66 times the mean step (${unit(chart.step).replace('+', '')}). A framed point opens its brew; left and right walk along.`;
+}
+function Chosen({ point, measure }: { point: TrendPoint; measure: Measure }) {
+  return (
+    <>
+      <b>{WORDS[measure].unit(point.value)}</b>, {point.tea}, {point.vessel}, {dayText(point.at)}.
+      Enter opens it.
+    </>
+  );
+}
+
+/** The brews in order against what they should be. */
+function Values({
+  data,
+  points,
+  index,
+  outside,
+  chosen,
+  run,
+  onPoint,
+}: {
+  data: Trends;
+  points: readonly TrendPoint[];
+  index: Span;
+  outside: ReadonlySet<string | undefined>;
+  chosen: number | null;
+  run: NonNullable<Trends['chart']>['runs'][number] | undefined;
+  onPoint: (p: TrendPoint) => void;
+}) {
+  const { chart, measure } = data;
+  const { unit, line } = WORDS[measure];
+  const values = points.map((p) => p.value);
+  const high = Math.max(0, ...values, chart?.upper ?? 0);
+  const low = Math.min(0, ...values, chart?.lower ?? 0);
+  const span = Math.max(high - low, measure === 'pull' ? 40 : 2);
+  const step = stepFor(span);
+  const ticks = Array.from({ length: 21 }, (_, i) => (i - 10) * step).filter(
+    (t) => t !== 0 && t <= high && t >= low,
+  );
+  const limitsDrawn = chart
+    ? [chart.upper, chart.lower].filter((l) => measure !== 'verdict' || l > 0)
+    : [];
+  const said = chart
+    ? `, mean ${unit(chart.mean)}, limits ${unit(chart.lower)} to ${unit(chart.upper)}, ${chart.outside.length} outside`
+    : '';
+  return (
+    <Plot
+      width={WIDTH}
+      height={HEIGHT}
+      margin={MARGIN}
+      x={index}
+      y={[high - span, high]}
+      label={`${data.points.length} brews${said}`}
+      interactive
+      className="trend"
+    >
+      <YTicks ticks={ticks} text={unit} at={index[0] - 0.012 * (index[1] - index[0])} />
+      <Level y={0} look="right" />
+      {limitsDrawn.map((l) => (
+        <Level key={l} y={l} look="limit" />
+      ))}
+      {chart && <Level y={chart.mean} look="mean" />}
+      {chosen !== null && <Level x={chosen} look="chosen" />}
+      <Curve points={points.map((p, i): At => ({ x: i, y: p.value }))} look="join" />
+      <Drawn>
+        {({ x, y }) => (
+          <>
+            <text x={x(index[0]) - 18} y={y(0) + 5} {...BOLD} textAnchor="end">
+              {line}
+            </text>
+            {limitsDrawn.map((l) => (
+              <text
+                key={l}
+                x={x(index[1])}
+                y={y(l) + (l > (chart?.mean ?? 0) ? -6 : 16)}
+                fontSize="13"
+                textAnchor="end"
+                fill="var(--ink)"
+              >
+                limit {unit(l)}
+              </text>
+            ))}
+            {run && run.to < points.length && (
+              <g>
+                <path
+                  d={`M${x(run.from)} ${HEIGHT - 38}v7H${x(run.to)}v-7`}
+                  fill="none"
+                  stroke="var(--ink)"
+                  strokeWidth="2"
+                />
+                <text
+                  x={Math.max(MARGIN.left + 190, x(run.to))}
+                  y={HEIGHT - 14}
+                  {...BOLD}
+                  textAnchor="end"
+                >
+                  {run.to - run.from + 1} in a row {run.side === 'above' ? 'above' : 'below'} the
+                  mean
+                </text>
+              </g>
+            )}
+          </>
+        )}
+      </Drawn>
+      <Points points={points} outside={outside} unit={unit} onPoint={onPoint} />
+    </Plot>
+  );
+}
+
+/** Each brew as its own cup; one outside the limits is framed, named, and within reach of the keys. */
+function Points({
+  points,
+  outside,
+  unit,
+  onPoint,
+}: {
+  points: readonly TrendPoint[];
+  outside: ReadonlySet<string | undefined>;
+  unit: (v: number) => string;
+  onPoint: (p: TrendPoint) => void;
+}) {
+  const { data: book } = useBookQuery();
   const colours = useMemo(
     () =>
       new Map(
@@ -59,125 +233,14 @@ export function TrendChart({
       ),
     [book],
   );
-  const values = points.map((p) => p.value);
-  const [high, low] = [
-    Math.max(0, ...values, chart?.upper ?? 0),
-    Math.min(0, ...values, chart?.lower ?? 0),
-  ];
-  const span = Math.max(high - low, measure === 'pull' ? 40 : 2);
-  const y = (v: number) => TOP + ((high - v) / span) * (BASE - TOP);
-  const x = (i: number) =>
-    LEFT + 10 + (points.length > 1 ? (i / (points.length - 1)) * (W - LEFT - RIGHT - 20) : 0);
-  const step = stepFor(span);
-  const ticks = Array.from({ length: 21 }, (_, i) => (i - 10) * step).filter(
-    (t) => t !== 0 && t <= high && t >= low,
-  );
-  const indexOf = new Map(data.points.map((p, i) => [p.id, i]));
-  const outside = new Set((chart?.outside ?? []).map((i) => data.points[i]?.id));
-  const steps = points.slice(1).map((p, i) => Math.abs(p.value - (points[i]?.value ?? 0)));
-  const mostStep = Math.max(chart?.stepLimit ?? 0, ...steps, 1);
-  const sy = (v: number) => STEPS - (v / mostStep) * STEP_HIGH;
-  const first = points[0];
-  const dates = points.flatMap((p, i) =>
-    i === 0 || i === points.length - 1 || i === Math.floor(points.length / 2)
-      ? [{ i, text: dayText(p.at) }]
-      : [],
-  );
-  const run = by === 1 ? chart?.runs.at(-1) : undefined;
-  const marked = at === null ? null : data.points[at];
+  const usual = points.length > CROWDED ? 4 : 5.5;
   return (
-    <div>
-      <h2>
-        {measure === 'pull' ? 'From best' : measure === 'colour' ? 'Colour mark' : 'Marks off'}
-        <small>
-          {words.above}
-          {by > 1 ? `; ${by} brews a point, their median` : ''}
-        </small>
-      </h2>
-      <svg
-        viewBox={`0 0 ${W} 470`}
-        className="trend"
-        role="group"
-        aria-label={`${data.points.length} brews${chart ? `, mean ${words.unit(chart.mean)}, limits ${words.unit(chart.lower)} to ${words.unit(chart.upper)}, ${chart.outside.length} outside` : ''}`}
-      >
-        {ticks.map((t) => (
-          <g key={t}>
-            <text x={LEFT - 14} y={y(t) + 4} fontSize="13" textAnchor="end" fill="var(--ink-2)">
-              {words.unit(t)}
-            </text>
-            <path d={`M${LEFT - 8} ${y(t)}h6`} stroke="var(--ink)" strokeWidth="1.5" />
-          </g>
-        ))}
-        <path d={`M${LEFT} ${y(0)}H${W - RIGHT}`} stroke="var(--ink)" strokeWidth="2" />
-        <text
-          x={LEFT - 8}
-          y={y(0) + 5}
-          fontSize="14"
-          fontWeight="700"
-          textAnchor="end"
-          fill="var(--ink)"
-        >
-          {words.line}
-        </text>
-        {chart &&
-          [chart.upper, chart.lower]
-            .filter((l) => measure !== 'verdict' || l > 0)
-            .map((l) => (
-              <g key={l}>
-                <path
-                  d={`M${LEFT} ${y(l)}H${W - RIGHT}`}
-                  stroke="var(--ink)"
-                  strokeWidth="1.5"
-                  strokeDasharray="6 4"
-                />
-                <text
-                  x={W - RIGHT}
-                  y={y(l) + (l > chart.mean ? -6 : 16)}
-                  fontSize="13"
-                  textAnchor="end"
-                  fill="var(--ink)"
-                >
-                  limit {words.unit(l)}
-                </text>
-              </g>
-            ))}
-        {chart && (
-          <path
-            d={`M${LEFT} ${y(chart.mean)}H${W - RIGHT}`}
-            stroke="var(--ink-2)"
-            strokeDasharray="2 5"
-          />
-        )}
-        <path
-          d={points
-            .map((p, i) => `${i === 0 ? 'M' : 'L'}${x(i).toFixed(1)} ${y(p.value).toFixed(1)}`)
-            .join('')}
-          fill="none"
-          stroke="var(--line-2)"
-        />
-        {run && run.to < points.length && (
-          <g>
-            <path
-              d={`M${x(run.from)} ${BASE + 18}v7H${x(run.to)}v-7`}
-              fill="none"
-              stroke="var(--ink)"
-              strokeWidth="2"
-            />
-            <text
-              x={Math.max(LEFT + 190, Math.min(x(run.to), W - RIGHT))}
-              y={BASE + 42}
-              fontSize="14"
-              fontWeight="700"
-              textAnchor="end"
-              fill="var(--ink)"
-            >
-              {run.to - run.from + 1} in a row {run.side === 'above' ? 'above' : 'below'} the mean
-            </text>
-          </g>
-        )}
-        {points.map((p, i) => {
+    <Drawn>
+      {({ x, y }) =>
+        points.map((p, i) => {
           const out = outside.has(p.id);
           const [px, py] = [x(i), y(p.value)];
+          const atRight = px > WIDTH - 200;
           return (
             <a
               key={p.id}
@@ -187,13 +250,13 @@ export function TrendChart({
                 e.preventDefault();
                 onPoint(p);
               }}
-              aria-label={`${words.unit(p.value)}, ${p.tea}, ${p.vessel}, ${dayText(p.at)}${out ? ', outside the limits' : ''}`}
+              aria-label={`${unit(p.value)}, ${p.tea}, ${p.vessel}, ${dayText(p.at)}${out ? ', outside the limits' : ''}`}
             >
               <circle cx={px} cy={py} r="12" fill="transparent" />
               <circle
                 cx={px}
                 cy={py}
-                r={out ? 8 : points.length > 70 ? 4 : 5.5}
+                r={out ? 8 : usual}
                 fill={colours.get(p.teaId) ?? 'var(--paper)'}
                 stroke="var(--ink)"
                 strokeWidth="1.5"
@@ -211,81 +274,94 @@ export function TrendChart({
               )}
               {out && (
                 <text
-                  x={px + (px > W - 200 ? -18 : 18)}
+                  x={px + (atRight ? -18 : 18)}
                   y={py + 1}
-                  fontSize="14"
-                  fontWeight="700"
-                  textAnchor={px > W - 200 ? 'end' : 'start'}
-                  fill="var(--ink)"
+                  {...BOLD}
+                  textAnchor={atRight ? 'end' : 'start'}
                 >
-                  {words.unit(p.value)}, {p.vessel}
+                  {unit(p.value)}, {p.vessel}
                 </text>
               )}
             </a>
           );
-        })}
-        {marked && indexOf.get(marked.id) !== undefined && by === 1 && (
-          <path d={`M${x(at ?? 0)} ${TOP - 8}V${STEPS}`} stroke="var(--accent)" strokeWidth="2" />
-        )}
-        <text x="0" y={STEPS - STEP_HIGH - 14} fontSize="14" fontWeight="700" fill="var(--ink)">
-          step from one to the next
-        </text>
-        <path d={`M${LEFT} ${STEPS}H${W - RIGHT}`} stroke="var(--ink)" strokeWidth="2" />
-        <text x={LEFT - 14} y={STEPS + 4} fontSize="13" textAnchor="end" fill="var(--ink-2)">
-          0
-        </text>
-        {chart && (
-          <g>
-            <path
-              d={`M${LEFT} ${sy(chart.stepLimit)}H${W - RIGHT}`}
-              stroke="var(--ink)"
-              strokeDasharray="6 4"
-            />
-            <text
-              x={LEFT - 14}
-              y={sy(chart.stepLimit) + 4}
-              fontSize="13"
-              textAnchor="end"
-              fill="var(--ink-2)"
-            >
-              {words.unit(chart.stepLimit).replace('+', '')}
-            </text>
-          </g>
-        )}
-        {steps.map((s, i) => (
-          <path
-            key={i}
-            d={`M${x(i + 1)} ${STEPS}V${sy(s)}`}
-            stroke={chart && s > chart.stepLimit ? 'var(--warn)' : 'var(--ink)'}
-            strokeWidth={chart && s > chart.stepLimit ? 3 : 1.5}
-          />
-        ))}
-        {first &&
-          dates.map(({ i, text }) => (
-            <text
-              key={i}
-              x={x(i)}
-              y={STEPS + 20}
-              fontSize="13"
-              textAnchor={i === 0 ? 'start' : i === points.length - 1 ? 'end' : 'middle'}
-              fill="var(--ink-2)"
-            >
-              {text}
-            </text>
-          ))}
-      </svg>
-      <p className="small">
-        {marked ? (
+        })
+      }
+    </Drawn>
+  );
+}
+
+/** How far each brew was from the one before it, with the limit of that. */
+function Steps({
+  data: { chart, measure },
+  points,
+  index,
+  chosen,
+}: {
+  data: Trends;
+  points: readonly TrendPoint[];
+  index: Span;
+  chosen: number | null;
+}) {
+  const { unit } = WORDS[measure];
+  const steps = points.slice(1).map((p, i) => Math.abs(p.value - (points[i]?.value ?? 0)));
+  const limit = chart?.stepLimit;
+  const most = Math.max(limit ?? 0, ...steps, 1);
+  const middle = Math.floor(points.length / 2);
+  const dates = [...new Set([0, middle, points.length - 1])].filter((i) => points[i]);
+  const anchorOf = (i: number) => {
+    if (i === 0) return 'start';
+    return i === points.length - 1 ? 'end' : 'middle';
+  };
+  return (
+    <Plot
+      width={WIDTH}
+      height={STEPS_HEIGHT}
+      margin={STEPS_MARGIN}
+      x={index}
+      y={[0, most]}
+      label="Step from one to the next"
+      className="trend"
+    >
+      <Level y={0} look="right" />
+      {limit !== undefined && <Level y={limit} look="limit" />}
+      {chosen !== null && <Level x={chosen} look="chosen" />}
+      <YTicks
+        ticks={limit === undefined ? [0] : [0, limit]}
+        text={(v) => (v === 0 ? '0' : unit(v).replace('+', ''))}
+        at={index[0] - 0.012 * (index[1] - index[0])}
+      />
+      <Drawn>
+        {({ x, y }) => (
           <>
-            <b>{words.unit(marked.value)}</b>, {marked.tea}, {marked.vessel}, {dayText(marked.at)}.
-            Enter opens it.
+            <text x="0" y="14" {...BOLD}>
+              step from one to the next
+            </text>
+            {steps.map((s, i) => {
+              const over = limit !== undefined && s > limit;
+              return (
+                <path
+                  key={points[i]?.id}
+                  d={`M${x(i + 1)} ${y(0)}V${y(s)}`}
+                  stroke={over ? 'var(--warn)' : 'var(--ink)'}
+                  strokeWidth={over ? 3 : 1.5}
+                />
+              );
+            })}
+            {dates.map((i) => (
+              <text
+                key={i}
+                x={x(i)}
+                y={y(0) + 20}
+                fontSize="13"
+                textAnchor={anchorOf(i)}
+                fill="var(--ink-2)"
+              >
+                {dayText(points[i]?.at ?? 0)}
+              </text>
+            ))}
           </>
-        ) : chart ? (
-          `Mean ${words.unit(chart.mean)}. Limits: the mean and 2.66 times the mean step (${words.unit(chart.step).replace('+', '')}). A framed point opens its brew; left and right walk along.`
-        ) : (
-          'Limits are drawn from eight brews on.'
         )}
-      </p>
-    </div>
+      </Drawn>
+    </Plot>
   );
 }

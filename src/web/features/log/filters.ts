@@ -72,7 +72,9 @@ export function useAddress() {
     clear: (): void => setParams({}, { replace: true }),
   };
 }
+export type Address = ReturnType<typeof useAddress>;
 export type PickChoice = { readonly value: string; readonly text: string };
 /** The words of a choice; of the first where none is chosen. */
 export const wordsOf = (list: readonly PickChoice[], value: string): string =>
   list.find((c) => c.value === value)?.text ?? list[0]?.text ?? '';
+export const DAY_MS = 86_400_000;

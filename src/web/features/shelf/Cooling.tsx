@@ -1,15 +1,29 @@
-import { Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts';
-import { waitUntil } from '#core/heat';
-import { celsius, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
+import { type CoolingRate, waitUntil } from '#core/heat';
+import {
+  type Celsius,
+  celsius,
+  minutesText,
+  numberText,
+  temperatureText,
+  toFahrenheit,
+} from '#core/units';
 import type { Kettle } from '#contracts/kettles';
+import { Angle, XTicks, YTicks } from '../../ui/chart/Axes';
+import { type At, Curve, Drawn, Level, Plot } from '../../ui/chart/Plot';
 import { LevelMark } from '../../ui/LevelMark';
 import { curveOf, type KettleFacts, scaledRate } from './kettle';
 
 const WIDTH = 760;
 const HEIGHT = 300;
-const AXIS = { left: 46, bottom: 26, top: 16, right: 10 };
+const MARGIN = { left: 46, bottom: 30, top: 16, right: 10 };
 const LOW = 55;
 const HIGH = 102;
+/** Heats one waits for, C. */
+const WAITED_FOR = [90, 80, 70];
+/** Two curves that end nearer than this are not named, C. */
+const APART = 1;
+/** A fit less sure than this is said to be, share. */
+const UNSURE = 0.15;
 
 /** Cooling off the boil: readings as open circles, the fit with its error, the usual kettle before it as dots. */
 export function Cooling({
@@ -21,35 +35,16 @@ export function Cooling({
   kettle: Kettle;
   unit: 'C' | 'F';
 }) {
-  const { fit, before, boiling, ambient } = facts;
+  const { fit, ambient } = facts;
   const readings = kettle.readings.filter((r) => r.kind === 'cooling');
   const minutes = Math.max(30, Math.ceil(Math.max(0, ...readings.map((r) => r.seconds)) / 300) * 5);
-  const rate = fit.kind === 'fitted' ? fit.rate : before;
-  const start = fit.kind === 'fitted' ? (Object.values(fit.starts).at(-1) ?? boiling) : boiling;
-  const error = fit.kind === 'fitted' ? fit.error : 0;
-  const curves = [
-    curveOf(start, ambient, rate, minutes),
-    curveOf(start, ambient, scaledRate(rate, 1 + 2 * error), minutes),
-    curveOf(start, ambient, scaledRate(rate, Math.max(0.1, 1 - 2 * error)), minutes),
-    curveOf(start, ambient, before, minutes),
-  ];
-  const data =
-    curves[0]?.map((p, i) => ({
-      m: p.m,
-      own: p.t,
-      low: curves[1]?.[i]?.t,
-      high: curves[2]?.[i]?.t,
-      usual: curves[3]?.[i]?.t,
-    })) ?? [];
-  const plot = { width: WIDTH - AXIS.left - AXIS.right, height: HEIGHT - AXIS.top - AXIS.bottom };
-  const x = (m: number) => AXIS.left + (m / minutes) * plot.width;
-  const y = (t: number) => AXIS.top + (1 - (t - LOW) / (HIGH - LOW)) * plot.height;
-  const marks = [90, 80, 70].flatMap((t) => {
-    const s = waitUntil(start, celsius(t), ambient, rate);
-    return s !== null && s > 0 && s / 60 <= minutes ? [{ t, m: s / 60, s }] : [];
+  const curves = curvesOf(facts, minutes);
+  const degreesOf = (t: number) => (unit === 'F' ? Math.round(toFahrenheit(celsius(t))) : t);
+  const waits = WAITED_FOR.flatMap((heat) => {
+    const s = waitUntil(curves.start, celsius(heat), ambient, curves.rate);
+    return s !== null && s > 0 && s / 60 <= minutes ? [{ heat, s }] : [];
   });
-  const shownDegrees = (t: number) => (unit === 'F' ? Math.round(toFahrenheit(celsius(t))) : t);
-  const last = data.at(-1);
+  const cools = waits.map((w) => `${degreesOf(w.heat)} degrees at ${minutesText(w.s)}`);
   return (
     <>
       <h2 className="mt-3">
@@ -60,155 +55,149 @@ export function Cooling({
             : `${readings.length} readings, room ${temperatureText(ambient, unit)}`}
         </small>
       </h2>
-      <div
-        className="cooling"
-        role="img"
-        aria-label={`It cools to ${marks.map((k) => `${shownDegrees(k.t)} degrees at ${minutesText(k.s)}`).join(', ') || 'nothing marked'}; ${readings.length} readings`}
-        style={{ maxWidth: WIDTH, height: HEIGHT }}
-      >
-        <LineChart
+      <div className="cooling">
+        <Plot
           width={WIDTH}
           height={HEIGHT}
-          data={data}
-          margin={{ top: AXIS.top, right: AXIS.right, bottom: AXIS.bottom, left: AXIS.left }}
-          accessibilityLayer={false}
+          margin={MARGIN}
+          x={[0, minutes]}
+          y={[LOW, HIGH]}
+          label={`It cools to ${cools.join(', ') || 'nothing marked'}; ${readings.length} readings`}
         >
-          <XAxis dataKey="m" type="number" domain={[0, minutes]} hide />
-          <YAxis domain={[LOW, HIGH]} hide allowDataOverflow />
-          {marks.map((k) => (
-            <ReferenceLine key={k.t} y={k.t} stroke="var(--line-2)" />
+          {waits.map((w) => (
+            <Level key={w.heat} y={w.heat} look="fine" />
           ))}
-          {fit.kind === 'fitted' && (
-            <Line
-              dataKey="usual"
-              stroke="var(--ink-2)"
-              strokeWidth={1.6}
-              strokeDasharray="1.5 5"
-              dot={false}
-              isAnimationActive={false}
-            />
-          )}
-          {fit.kind === 'fitted' && (
-            <Line
-              dataKey="low"
-              stroke="var(--ink)"
-              strokeWidth={1}
-              strokeDasharray="5 4"
-              dot={false}
-              isAnimationActive={false}
-            />
-          )}
-          {fit.kind === 'fitted' && (
-            <Line
-              dataKey="high"
-              stroke="var(--ink)"
-              strokeWidth={1}
-              strokeDasharray="5 4"
-              dot={false}
-              isAnimationActive={false}
-            />
-          )}
-          <Line
-            dataKey="own"
-            stroke="var(--ink)"
-            strokeWidth={2.5}
-            strokeDasharray={fit.kind === 'fitted' ? undefined : '1.5 5'}
-            dot={false}
-            isAnimationActive={false}
+          <Angle left={0} right={minutes} top={HIGH} bottom={LOW} />
+          <YTicks ticks={[60, 70, 80, 90, 100]} text={(t) => `${degreesOf(t)}°`} at={0} />
+          <XTicks
+            ticks={Array.from({ length: Math.floor(minutes / 5) + 1 }, (_, i) => i * 5)}
+            text={(m) => minuteWords(m, minutes)}
+            at={LOW}
           />
-        </LineChart>
-        <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden="true">
-          <path
-            d={`M${AXIS.left} ${AXIS.top}V${HEIGHT - AXIS.bottom}H${WIDTH - AXIS.right}`}
-            fill="none"
-            stroke="var(--ink)"
-            strokeWidth="1.5"
-          />
-          {[60, 70, 80, 90, 100].map((t) => (
-            <g key={t}>
-              <path d={`M${AXIS.left} ${y(t)}h-5`} stroke="var(--ink)" />
-              <text
-                x={AXIS.left - 9}
-                y={y(t) + 5}
-                fontSize="14"
-                textAnchor="end"
-                fill="var(--ink-2)"
-              >
-                {shownDegrees(t)}°
-              </text>
-            </g>
+          {curves.band.map((points, i) => (
+            <Curve key={i} points={points} look="band" />
           ))}
-          {Array.from({ length: Math.floor(minutes / 5) + 1 }, (_, i) => i * 5).map((m) => (
-            <g key={m}>
-              <path d={`M${x(m)} ${HEIGHT - AXIS.bottom}v5`} stroke="var(--ink)" />
-              <text
-                x={x(m)}
-                y={HEIGHT - 6}
-                fontSize="14"
-                textAnchor={m === 0 ? 'start' : m === minutes ? 'end' : 'middle'}
-                fill="var(--ink-2)"
-              >
-                {m === 0 ? 'off the boil' : m === minutes ? `${m} min` : m}
-              </text>
-            </g>
-          ))}
-          {readings.map((r) => (
-            <circle
-              key={r.id}
-              cx={x(r.seconds / 60)}
-              cy={y(r.celsius)}
-              r="5.5"
-              fill="var(--paper)"
-              stroke="var(--ink)"
-              strokeWidth="1.8"
+          {fit.kind === 'fitted' && <Curve points={curves.usual} look="before" />}
+          <Curve points={curves.own} look={fit.kind === 'fitted' ? 'now' : 'before'} />
+          <Drawn>
+            {({ x, y }) =>
+              readings.map((r) => (
+                <circle
+                  key={r.id}
+                  cx={x(r.seconds / 60)}
+                  cy={y(r.celsius)}
+                  r="5.5"
+                  fill="var(--paper)"
+                  stroke="var(--ink)"
+                  strokeWidth="1.8"
+                />
+              ))
+            }
+          </Drawn>
+          {waits.map((w) => (
+            <Wait
+              key={w.heat}
+              {...w}
+              text={`${degreesOf(w.heat)} °${unit} at ${minutesText(w.s)}`}
             />
           ))}
-          {marks.map((k) => (
-            <g key={k.t}>
-              <LevelMark x={x(k.m)} y={y(k.t)} size={12} />
-              <text
-                x={x(k.m) > WIDTH * 0.62 ? x(k.m) - 12 : x(k.m) + 11}
-                y={x(k.m) > WIDTH * 0.62 ? y(k.t) + 20 : y(k.t) - 6}
-                textAnchor={x(k.m) > WIDTH * 0.62 ? 'end' : 'start'}
-                fontSize="16"
-                fontWeight="700"
-                fill="var(--ink)"
-              >
-                {shownDegrees(k.t)} °{unit} at {minutesText(k.s)}
-              </text>
-            </g>
-          ))}
-          {last && fit.kind === 'fitted' && Math.abs(last.own - (last.usual ?? 0)) > 1 && (
-            <>
-              <text
-                x={WIDTH - AXIS.right}
-                y={y(last.usual ?? 0) + ((last.usual ?? 0) > last.own ? -8 : 20)}
-                fontSize="14"
-                textAnchor="end"
-                fill="var(--ink-2)"
-              >
-                before: the usual of its kind
-              </text>
-              <text
-                x={WIDTH - AXIS.right}
-                y={y(last.own) + ((last.usual ?? 0) > last.own ? 22 : -10)}
-                fontSize="14"
-                fontWeight="700"
-                textAnchor="end"
-                fill="var(--ink)"
-              >
-                this kettle
-              </text>
-            </>
+          {fit.kind === 'fitted' && (
+            <CurveNames own={curves.own.at(-1)} usual={curves.usual.at(-1)} />
           )}
-        </svg>
+        </Plot>
       </div>
-      {fit.kind === 'fitted' && error > 0.15 && (
+      {fit.kind === 'fitted' && fit.error > UNSURE && (
         <p className="small">
-          Dashed: the curve may lie anywhere between. {numberText(error * 100, 0)} % is much: take a
-          reading later in the cooling.
+          Dashed: the curve may lie anywhere between. {numberText(fit.error * 100, 0)} % is much:
+          take a reading later in the cooling.
         </p>
       )}
     </>
+  );
+}
+
+function minuteWords(m: number, last: number): string {
+  if (m === 0) return 'off the boil';
+  return m === last ? `${m} min` : String(m);
+}
+
+/** The kettle's own curve, how far it may be off, and the usual one of its kind; minutes by degrees. */
+function curvesOf({ fit, before, boiling, ambient }: KettleFacts, minutes: number) {
+  const fitted = fit.kind === 'fitted';
+  const rate = fitted ? fit.rate : before;
+  const start: Celsius = fitted ? (Object.values(fit.starts).at(-1) ?? boiling) : boiling;
+  const along = (by: CoolingRate): At[] =>
+    curveOf(start, ambient, by, minutes).map((p) => ({ x: p.m, y: p.t }));
+  return {
+    rate,
+    start,
+    own: along(rate),
+    usual: along(before),
+    band: fitted
+      ? [
+          along(scaledRate(rate, 1 + 2 * fit.error)),
+          along(scaledRate(rate, Math.max(0.1, 1 - 2 * fit.error))),
+        ]
+      : [],
+  };
+}
+
+/** When it has cooled so far: words at the side where there is room. */
+function Wait({ heat, s, text }: { heat: number; s: number; text: string }) {
+  return (
+    <Drawn>
+      {({ x, y }) => {
+        const [at, level] = [x(s / 60), y(heat)];
+        const late = at > WIDTH * 0.62;
+        return (
+          <g>
+            <LevelMark x={at} y={level} size={12} />
+            <text
+              x={late ? at - 12 : at + 11}
+              y={late ? level + 20 : level - 6}
+              textAnchor={late ? 'end' : 'start'}
+              fontSize="16"
+              fontWeight="700"
+              fill="var(--ink)"
+            >
+              {text}
+            </text>
+          </g>
+        );
+      }}
+    </Drawn>
+  );
+}
+
+/** Which curve is which, at their ends, where they are apart. */
+function CurveNames({ own, usual }: { own: At | undefined; usual: At | undefined }) {
+  if (!own || !usual || Math.abs(own.y - usual.y) <= APART) return null;
+  const above = usual.y > own.y;
+  return (
+    <Drawn>
+      {({ x, y }) => (
+        <>
+          <text
+            x={x(usual.x)}
+            y={y(usual.y) + (above ? -8 : 20)}
+            fontSize="14"
+            textAnchor="end"
+            fill="var(--ink-2)"
+          >
+            before: the usual of its kind
+          </text>
+          <text
+            x={x(own.x)}
+            y={y(own.y) + (above ? 22 : -10)}
+            fontSize="14"
+            fontWeight="700"
+            textAnchor="end"
+            fill="var(--ink)"
+          >
+            this kettle
+          </text>
+        </>
+      )}
+    </Drawn>
   );
 }

@@ -3,23 +3,31 @@ import { simulatedKettle } from '#core/heat';
 import { seeded } from '#core/numeric';
 import { siteBoiling } from '#core/recipes';
 import {
+  type Celsius,
+  type Millilitres,
   millilitres,
   minutesText,
   numberText,
+  type Parsed,
   parseTemperature,
   parseVolume,
   seconds,
 } from '#core/units';
 import type { Kettle } from '#contracts/kettles';
+import type { Site } from '#contracts/sites';
 import { useAddReadingMutation } from '../../entities/kettles/api';
 import { useSession } from '../../entities/people/session';
 import { failureOf } from '../../platform/api';
 import { now, useNow } from '../../platform/clock';
 import { newId } from '../../platform/ids';
+import { CoolingReading, PourReading } from './ReadingForms';
 
 /** The made-up kettle runs this many times faster, so that half an hour of cooling is a minute. */
 const FASTER = 30;
 
+/** Degrees as typed: in the site's own where no unit is said. */
+const heatTyped = (text: string, unit: 'C' | 'F') =>
+  parseTemperature(/[cf]\s*$/i.test(text) ? text : `${text}${unit}`);
 /** A thermometer in the kettle: boil, press start, read now and then; and once in what was just poured. */
 export function TakeReadings({
   kettle,
@@ -45,35 +53,16 @@ export function TakeReadings({
   // The clock is drawn twice a second: it may be a moment behind the start.
   const elapsed = began ? Math.max(0, (at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
   const water = parseVolume(typed.water, site.volumeUnit);
-  const made = useMemo(
-    () =>
-      simulatedKettle(
-        seeded(Math.round(kettle.volume) + 7),
-        { volume: millilitres(kettle.volume * 0.85), material: kettle.material, lid: kettle.lid },
-        { times: 1.2, loss: 0.09, ambient: site.ambient, boiling: siteBoiling(site) },
-      ),
-    [kettle.volume, kettle.material, kettle.lid, site],
-  );
+  const made = useSimulatedKettle(kettle, site);
   useEffect(() => {
     if (began) field.current?.focus();
   }, [began]);
   const shown = practise && began ? made.reading(seconds(Math.round(elapsed))) : null;
   const keep = async (kind: 'cooling' | 'poured', text: string, seconds_: number) => {
-    const t = parseTemperature(/[cf]\s*$/i.test(text) ? text : `${text}${site.temperatureUnit}`);
-    const kettleNow =
-      kind === 'poured'
-        ? parseTemperature(
-            /[cf]\s*$/i.test(typed.heat) ? typed.heat : `${typed.heat}${site.temperatureUnit}`,
-          )
-        : null;
+    const t = heatTyped(text, site.temperatureUnit);
+    const kettleNow = kind === 'poured' ? heatTyped(typed.heat, site.temperatureUnit) : null;
     if (t.kind === 'bad' || water.kind === 'bad' || kettleNow?.kind === 'bad')
-      return setWrong(
-        t.kind === 'bad'
-          ? t.why
-          : water.kind === 'bad'
-            ? water.why
-            : 'Read the kettle too: both are needed.',
-      );
+      return setWrong(readingFault(t, water));
     if (t.value > siteBoiling(site) + 1.5 || t.value < 0)
       return setWrong(
         `Water boils at ${numberText(siteBoiling(site))} °C here: ${numberText(t.value)} °C cannot be.`,
@@ -100,10 +89,6 @@ export function TakeReadings({
     } catch {
       // Shown below; what was typed stays.
     }
-  };
-  const typedTime = () => {
-    const m = /^\s*(\d{1,3})(?::(\d{2}))?\s*$/.exec(typed.at);
-    return m ? Number(m[1]) * 60 + Number(m[2] ?? 0) : null;
   };
   return (
     <div className="take-readings">
@@ -141,79 +126,32 @@ export function TakeReadings({
                 thermometer <b className="text-[20px]">{numberText(shown)}°</b>
               </p>
             )}
-            <form
-              className="flex flex-wrap gap-2 items-end"
-              onSubmit={(e) => {
-                e.preventDefault();
-                void keep(
-                  'cooling',
-                  typed.heat || (shown === null ? '' : numberText(shown)),
-                  typedTime() ?? elapsed,
-                );
-              }}
-            >
-              <label className="field-row">
-                <span>Thermometer</span>
-                <input
-                  ref={field}
-                  className="box w-[100px]"
-                  inputMode="decimal"
-                  value={typed.heat}
-                  placeholder={shown === null ? '91.4' : numberText(shown)}
-                  onChange={(e) => setTyped({ ...typed, heat: e.target.value })}
-                />
-              </label>
-              {!practise && (
-                <label className="field-row">
-                  <span>at (empty: now)</span>
-                  <input
-                    className="box w-[90px]"
-                    value={typed.at}
-                    placeholder={minutesText(elapsed)}
-                    onChange={(e) => setTyped({ ...typed, at: e.target.value })}
-                  />
-                </label>
-              )}
-              <button type="submit" className="btn" disabled={isLoading}>
-                Keep the reading
-              </button>
-            </form>
+            <CoolingReading
+              keep={keep}
+              typed={typed}
+              shown={shown}
+              elapsed={elapsed}
+              field={field}
+              setTyped={setTyped}
+              practise={practise}
+              isLoading={isLoading}
+            />
           </>
         )}
         <button type="button" className="btn quiet" onClick={onDone}>
           Done
         </button>
       </div>
-      <form
-        className="flex flex-wrap gap-2 items-end mt-2"
-        onSubmit={(e) => {
-          e.preventDefault();
-          void keep('poured', typed.poured, elapsed);
-        }}
-      >
-        <span className="small">
-          The pour: read the kettle above, pour into a thin cup, read at once.
-        </span>
-        <label className="field-row">
-          <span>Just poured</span>
-          <input
-            className="box w-[100px]"
-            inputMode="decimal"
-            value={typed.poured}
-            placeholder={
-              practise && began ? numberText(made.poured(seconds(Math.round(elapsed)))) : '93'
-            }
-            onChange={(e) => setTyped({ ...typed, poured: e.target.value })}
-          />
-        </label>
-        <button
-          type="submit"
-          className="btn slim"
-          disabled={isLoading || typed.poured.trim() === '' || typed.heat.trim() === ''}
-        >
-          Keep the pour
-        </button>
-      </form>
+      <PourReading
+        keep={keep}
+        typed={typed}
+        elapsed={elapsed}
+        practise={practise}
+        began={began}
+        made={made}
+        setTyped={setTyped}
+        isLoading={isLoading}
+      />
       {(wrong || error) && (
         <p className="fault" role="alert">
           {wrong || failureOf(error).message}
@@ -222,4 +160,24 @@ export function TakeReadings({
       <p className="small">Steam scalds: hold the thermometer from the side, not over the spout.</p>
     </div>
   );
+}
+
+/** A kettle for practice: it cools as a real one does. */
+function useSimulatedKettle(kettle: Kettle, site: Site) {
+  return useMemo(
+    () =>
+      simulatedKettle(
+        seeded(Math.round(kettle.volume) + 7),
+        { volume: millilitres(kettle.volume * 0.85), material: kettle.material, lid: kettle.lid },
+        { times: 1.2, loss: 0.09, ambient: site.ambient, boiling: siteBoiling(site) },
+      ),
+    [kettle.volume, kettle.material, kettle.lid, site],
+  );
+}
+
+/** Why a reading cannot be kept. */
+function readingFault(t: Parsed<Celsius>, water: Parsed<Millilitres>) {
+  if (t.kind === 'bad') return t.why;
+  if (water.kind === 'bad') return water.why;
+  return 'Read the kettle too: both are needed.';
 }

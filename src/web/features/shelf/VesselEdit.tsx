@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { MATERIAL_NAMES, MATERIALS } from '#core/heat';
-import { parseVolume } from '#core/units';
+import { type Millilitres, type Parsed, parseVolume } from '#core/units';
 import { INFUSER_KINDS, INFUSERS, PROFILES, VESSEL_KINDS } from '#core/vessels';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
@@ -70,28 +70,67 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
             options={VESSEL_KINDS.map((k) => [k, PROFILES[k].label] as const)}
           />
         </div>
-        <div className="flex justify-center min-h-[120px] items-end border-b-[3px] border-ink">
-          {brim.kind === 'ok' && brim.value >= 30 && brim.value <= 20_000 ? (
-            <VesselDrawing
-              vessel={{
-                kind: typed.kind,
-                brim: brim.value,
-                mark: mark.kind === 'ok' && mark.value <= brim.value ? mark.value : brim.value,
-                basket: basket.kind === 'ok' && typed.infuser !== 'free' ? basket.value : null,
-                infuser: typed.infuser,
-                material: typed.material,
-              }}
-              scale={Math.min(1, 90 / Math.cbrt(brim.value))}
-              label=""
-              bowl={false}
-              fill={mark.kind === 'ok' && mark.value <= brim.value ? mark.value : undefined}
-              water
-            />
-          ) : (
-            <p className="small pb-4">Drawn when its brim is known.</p>
-          )}
-        </div>
+        <DrawnAsTyped brim={brim} typed={typed} mark={mark} basket={basket} />
       </div>
+      <VesselFacts form={form} typed={typed} />
+      <div className="flex gap-4">
+        <CheckField form={form} name="lid" label="Has a lid" />
+        <CheckField form={form} name="cosy" label="Stands in a cosy" />
+      </div>
+      <NotSaved error={error} onKeepMine={setRev} />
+      <div className="flex gap-2">
+        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
+          {vessel ? 'Save the vessel' : 'Put it on the shelf'}
+        </button>
+        <button type="button" className="btn quiet" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
+    </form>
+  );
+}
+
+/** The vessel as it is typed so far. */
+function DrawnAsTyped({
+  brim,
+  typed,
+  mark,
+  basket,
+}: {
+  brim: Parsed<Millilitres>;
+  typed: VesselForm;
+  mark: Parsed<Millilitres>;
+  basket: Parsed<Millilitres>;
+}) {
+  return (
+    <div className="flex justify-center min-h-[120px] items-end border-b-[3px] border-ink">
+      {brim.kind === 'ok' && brim.value >= 30 && brim.value <= 20_000 ? (
+        <VesselDrawing
+          vessel={{
+            kind: typed.kind,
+            brim: brim.value,
+            mark: mark.kind === 'ok' && mark.value <= brim.value ? mark.value : brim.value,
+            basket: basket.kind === 'ok' && typed.infuser !== 'free' ? basket.value : null,
+            infuser: typed.infuser,
+            material: typed.material,
+          }}
+          scale={Math.min(1, 90 / Math.cbrt(brim.value))}
+          label=""
+          bowl={false}
+          fill={mark.kind === 'ok' && mark.value <= brim.value ? mark.value : undefined}
+          water
+        />
+      ) : (
+        <p className="small pb-4">Drawn when its brim is known.</p>
+      )}
+    </div>
+  );
+}
+
+/** What it holds, what it is made of and what stays in it. */
+function VesselFacts({ form, typed }: { form: UseFormReturn<VesselForm>; typed: VesselForm }) {
+  return (
+    <>
       <div className="pair">
         <TextField
           form={form}
@@ -162,19 +201,6 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
           <TextField form={form} name="depth" label="Basket is deep" unit="mm" />
         )}
       </div>
-      <div className="flex gap-4">
-        <CheckField form={form} name="lid" label="Has a lid" />
-        <CheckField form={form} name="cosy" label="Stands in a cosy" />
-      </div>
-      <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          {vessel ? 'Save the vessel' : 'Put it on the shelf'}
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
-    </form>
+    </>
   );
 }

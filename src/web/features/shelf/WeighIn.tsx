@@ -1,7 +1,9 @@
-import { useState } from 'react';
+import { type Dispatch, type SetStateAction, useState } from 'react';
 import {
+  type Celsius,
   celsius,
   grams,
+  type Millilitres,
   millilitres,
   numberText,
   parseTemperature,
@@ -10,7 +12,7 @@ import {
 } from '#core/units';
 import { volumeWeighed } from '#core/weighing';
 import type { Vessel, VesselFields } from '#contracts/vessels';
-import { useUnits } from '../../entities/people/session';
+import { type Units, useUnits } from '../../entities/people/session';
 import { useChangeVesselMutation } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { failureOf } from '../../platform/api';
@@ -24,6 +26,7 @@ const STAGES = [
 ] as const;
 type Stage = (typeof STAGES)[number][0];
 type Typed = Record<Stage, string>;
+type Faults = Partial<Record<Stage | 'heat' | 'all', string>>;
 
 /** Weighed once: empty, to the mark, to the brim. Grams of water at its heat become ml. */
 export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void }) {
@@ -38,7 +41,7 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
   });
   const [heat, setHeat] = useState(numberText(was?.water ?? 15));
   const [at, setAt] = useState<Stage>('empty');
-  const [wrong, setWrong] = useState<Partial<Record<Stage | 'heat' | 'all', string>>>({});
+  const [wrong, setWrong] = useState<Faults>({});
   const water = parseTemperature(/[cf]\s*$/i.test(heat) ? heat : `${heat}C`);
   const value = (s: Stage): number | null => {
     const p = parseWithin(typed[s], 'Weight', 'g', 1, 40_000);
@@ -62,33 +65,11 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
     );
   };
   const save = async () => {
-    const [mark, brim, empty] = [volume('toMark'), volume('toBrim'), value('empty')];
-    const faults: typeof wrong = {};
-    if (empty === null) faults.empty = 'Weigh it empty first.';
-    if (typed.toMark.trim() && mark === null) faults.toMark = 'It must be heavier than empty.';
-    if (typed.toBrim.trim() && brim === null) faults.toBrim = 'It must be heavier than empty.';
-    if (mark !== null && brim !== null && mark > brim)
-      faults.toMark = 'More to the mark than to the brim: were they swapped?';
-    if (water.kind === 'bad' || water.value < 0 || water.value > 100)
-      faults.heat = 'How warm was the water, in °C?';
-    if (empty !== null && mark === null && brim === null && !faults.toMark && !faults.toBrim)
-      faults.all = 'Weigh it to the mark or to the brim too.';
+    const { mark, brim, empty, faults } = weighingFaults({ volume, value, typed, water });
     setWrong(faults);
     if (Object.keys(faults).length || empty === null || water.kind === 'bad') return;
     const { id, siteId: _s, rev, retired, ...fields } = vessel;
-    const round = (v: number) => millilitres(Math.round(v * 10) / 10);
-    const next: VesselFields = {
-      ...fields,
-      wallGrams: grams(Math.max(5, empty)),
-      brim: brim === null ? fields.brim : round(brim),
-      mark: mark === null ? fields.mark : round(mark),
-      weighed: {
-        empty: grams(empty),
-        toMark: mark === null ? null : grams(value('toMark') ?? 0),
-        toBrim: brim === null ? null : grams(value('toBrim') ?? 0),
-        water: celsius(water.value),
-      },
-    };
+    const next = withWeighing({ fields, empty, brim, mark, value, water });
     try {
       await change({ id, body: { ...next, rev, retired } }).unwrap();
       onDone();
@@ -112,7 +93,7 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
               scale={Math.min(0.62, 74 / Math.cbrt(vessel.brim))}
               label=""
               bowl={false}
-              fill={i === 0 ? undefined : i === 1 ? vessel.mark : vessel.brim}
+              fill={stageFill(i, vessel)}
               water
             />
             <span>{words}</span>
@@ -121,33 +102,17 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
       </div>
       <div className="pair">
         {STAGES.map(([s, words]) => (
-          <div className="field-row" key={s}>
-            <label htmlFor={`w-${s}`}>{words}</label>
-            <div className="with-unit">
-              <input
-                id={`w-${s}`}
-                className="box"
-                inputMode="decimal"
-                value={typed[s]}
-                aria-invalid={wrong[s] ? true : undefined}
-                onFocus={() => setAt(s)}
-                onChange={(e) => setTyped({ ...typed, [s]: e.target.value })}
-              />
-              <span>g</span>
-            </div>
-            {wrong[s] ? (
-              <p className="fault" role="alert">
-                {wrong[s]}
-              </p>
-            ) : (
-              s !== 'empty' &&
-              volume(s) !== null && (
-                <p className="hint" data-testid={`volume-${s}`}>
-                  {volumeText(volume(s) as never, units.volume)}
-                </p>
-              )
-            )}
-          </div>
+          <WeightField
+            key={s}
+            s={s}
+            words={words}
+            typed={typed}
+            wrong={wrong}
+            setAt={setAt}
+            setTyped={setTyped}
+            volume={volume}
+            units={units}
+          />
         ))}
         <div className="field-row">
           <label htmlFor="w-heat">Water at</label>
@@ -182,5 +147,121 @@ export function WeighIn({ vessel, onDone }: { vessel: Vessel; onDone: () => void
         </button>
       </div>
     </section>
+  );
+}
+
+/** What is missing or cannot be, stage by stage. */
+function weighingFaults({
+  volume,
+  value,
+  typed,
+  water,
+}: {
+  volume: (s: 'toMark' | 'toBrim') => Millilitres | null;
+  value: (s: Stage) => number | null;
+  typed: Typed;
+  water: ReturnType<typeof parseTemperature>;
+}) {
+  const [mark, brim, empty] = [volume('toMark'), volume('toBrim'), value('empty')];
+  const faults: Faults = {};
+  if (empty === null) faults.empty = 'Weigh it empty first.';
+  if (typed.toMark.trim() && mark === null) faults.toMark = 'It must be heavier than empty.';
+  if (typed.toBrim.trim() && brim === null) faults.toBrim = 'It must be heavier than empty.';
+  if (mark !== null && brim !== null && mark > brim)
+    faults.toMark = 'More to the mark than to the brim: were they swapped?';
+  if (water.kind === 'bad' || water.value < 0 || water.value > 100)
+    faults.heat = 'How warm was the water, in °C?';
+  if (empty !== null && mark === null && brim === null && !faults.toMark && !faults.toBrim)
+    faults.all = 'Weigh it to the mark or to the brim too.';
+  return { mark, brim, empty, faults };
+}
+
+/** The vessel's facts with what was weighed. */
+function withWeighing({
+  fields,
+  empty,
+  brim,
+  mark,
+  value,
+  water,
+}: {
+  fields: VesselFields;
+  empty: number;
+  brim: Millilitres | null;
+  mark: Millilitres | null;
+  value: (s: Stage) => number | null;
+  water: { kind: 'ok'; value: Celsius };
+}) {
+  const round = (v: number) => millilitres(Math.round(v * 10) / 10);
+  const next: VesselFields = {
+    ...fields,
+    wallGrams: grams(Math.max(5, empty)),
+    brim: brim === null ? fields.brim : round(brim),
+    mark: mark === null ? fields.mark : round(mark),
+    weighed: {
+      empty: grams(empty),
+      toMark: mark === null ? null : grams(value('toMark') ?? 0),
+      toBrim: brim === null ? null : grams(value('toBrim') ?? 0),
+      water: celsius(water.value),
+    },
+  };
+  return next;
+}
+
+/** How full the vessel is drawn at each stage. */
+function stageFill(i: number, vessel: Vessel) {
+  if (i === 0) return undefined;
+  if (i === 1) return vessel.mark;
+  return vessel.brim;
+}
+
+/** One weight, typed, with what it comes to in ml or what is wrong. */
+function WeightField({
+  s,
+  words,
+  typed,
+  wrong,
+  setAt,
+  setTyped,
+  volume,
+  units,
+}: {
+  s: 'empty' | 'toMark' | 'toBrim';
+  words: 'empty' | 'to the mark' | 'to the brim';
+  typed: Typed;
+  wrong: Faults;
+  setAt: Dispatch<SetStateAction<Stage>>;
+  setTyped: Dispatch<SetStateAction<Typed>>;
+  volume: (s: 'toMark' | 'toBrim') => Millilitres | null;
+  units: Units;
+}) {
+  return (
+    <div className="field-row">
+      <label htmlFor={`w-${s}`}>{words}</label>
+      <div className="with-unit">
+        <input
+          id={`w-${s}`}
+          className="box"
+          inputMode="decimal"
+          value={typed[s]}
+          aria-invalid={wrong[s] ? true : undefined}
+          onFocus={() => setAt(s)}
+          onChange={(e) => setTyped({ ...typed, [s]: e.target.value })}
+        />
+        <span>g</span>
+      </div>
+      {wrong[s] ? (
+        <p className="fault" role="alert">
+          {wrong[s]}
+        </p>
+      ) : (
+        s !== 'empty' &&
+        volume(s) !== null && (
+          <p className="hint" data-testid={`volume-${s}`}>
+            {volumeText(volume(s) as never, units.volume)}
+          </p>
+        )
+      )}
+    </div>
   );
 }

@@ -1,8 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { cardOf } from '#core/brews';
-import { styleOf } from '#core/styles';
 import { BAR_SLOTS } from '#contracts/limits';
+import type { Site } from '#contracts/sites';
+import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { apartFrom, attentionTimes } from '../../entities/brews/attention';
 import { allOf } from '../../entities/brews/barBrews';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
@@ -14,12 +16,10 @@ import { useGo } from '../../platform/useGo';
 import { clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { PickList } from '../../ui/PickList';
-import { Amount } from './Amount';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
-import { QueueInstead } from './QueueInstead';
 import { VesselShelves } from './Shelves';
+import { StartSentence, useLetters } from './StartSentence';
 
 const RECENT = 6;
 
@@ -70,27 +70,7 @@ export function StartPage() {
     commands.sayStarted(brew);
     go('/');
   };
-  // Two letters find a tea: any letter opens the list with it, but for the keys of the card.
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (
-        finding ||
-        e.ctrlKey ||
-        e.metaKey ||
-        e.altKey ||
-        e.defaultPrevented ||
-        !/^[a-z]$/i.test(e.key)
-      )
-        return;
-      if (e.target instanceof HTMLElement && e.target.matches('input, textarea, select')) return;
-      if (document.querySelector('[role="dialog"], [role="listbox"]')) return;
-      e.preventDefault();
-      setLetters(e.key);
-      setFinding(true);
-    };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
-  }, [finding]);
+  useLetters({ finding, setLetters, setFinding });
   useKeys([
     { key: 'Enter', does: 'Water on: start', run: () => start(false) },
     { key: ' ', does: 'Warm the vessel, or start', run: () => start(warmed) },
@@ -103,26 +83,7 @@ export function StartPage() {
       </main>
     );
   if (!tea || !version || !vessel || !card) {
-    return (
-      <main className="page p-6">
-        <Nothing
-          action={
-            role === 'lead' && (
-              <Link className="btn go" to={teas.length ? '/shelf/new' : '/book/new'}>
-                {teas.length ? 'Add a vessel' : 'Add a tea'}
-              </Link>
-            )
-          }
-        >
-          {teas.length === 0
-            ? 'No tea in the book yet.'
-            : vessels.length === 0
-              ? `No vessel at ${site.name} yet.`
-              : 'Nothing to brew.'}{' '}
-          {role !== 'lead' && 'A lead adds it.'}
-        </Nothing>
-      </main>
-    );
+    return <NothingToBrew role={role} teas={teas} vessels={vessels} site={site} />;
   }
   const recentTeas = [...new Set([...recent.map((r) => r.teaId), ...teas.map((t) => t.id)])]
     .slice(0, RECENT)
@@ -130,87 +91,27 @@ export function StartPage() {
   return (
     <main className="page split start-page">
       <h1 className="visually-hidden">Start a brew</h1>
-      <div className="say">
-        <span>Brew</span>
-        <PickList
-          label="Tea"
-          className="tea"
-          filter="Type a name"
-          firstLetters={letters}
-          open={finding}
-          onOpen={(o) => {
-            setFinding(o);
-            if (!o) setLetters('');
-          }}
-          shown={tea.name}
-          chosen={tea.id}
-          choices={teas.map((t) => ({
-            value: t.id,
-            text: t.name,
-            words: `${styleOf(t.style).kind} ${t.words}`,
-            show: (
-              <>
-                {t.house && <Cup liquor={houseLiquorOf(t, t.house.recipe)} size={28} />}
-                <span className="tea">{t.name}</span>
-                <span className="small ml-auto">{styleOf(t.style).kind}</span>
-              </>
-            ),
-          }))}
-          onPick={(id) => {
-            const t = teas.find((x) => x.id === id);
-            if (t) choice.pickTea(t);
-          }}
-        />
-        <span>in the</span>
-        <PickList
-          label="Vessel"
-          shown={vessel.name}
-          chosen={vessel.id}
-          choices={vessels.map((v) => ({
-            value: v.id,
-            text: busy.has(v.id) ? `${v.name}, in use` : v.name,
-          }))}
-          onPick={(id) => {
-            const v = vessels.find((x) => x.id === id);
-            if (v) choice.pickVessel(v);
-          }}
-        />
-        <span>to</span>
-        <Amount vessel={vessel} water={water} atMark={choice.atMark} onPick={choice.pickWater} />
-        <span className="gap" />
-        <QueueInstead
-          tea={tea}
-          vessel={vessel}
-          off={card.kind !== 'card'}
-          onQueue={(forWhom) => {
-            commands.order.add(
-              { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
-              choice.orders,
-            );
-            go('/');
-          }}
-        />
-        <Link className="btn quiet" to="/">
-          Leave <kbd>Esc</kbd>
-        </Link>
-      </div>
+      <StartSentence
+        letters={letters}
+        finding={finding}
+        setFinding={setFinding}
+        setLetters={setLetters}
+        tea={tea}
+        teas={teas}
+        choice={choice}
+        vessel={vessel}
+        vessels={vessels}
+        busy={busy}
+        water={water}
+        card={card}
+        commands={commands}
+        go={go}
+      />
       <section className="work">
         <h2>
           Tea<small>brewed last here, or type two letters</small>
         </h2>
-        <div className="recent">
-          {recentTeas.map((t) => (
-            <button
-              type="button"
-              key={t.id}
-              aria-pressed={t.id === tea.id}
-              onClick={() => choice.pickTea(t)}
-            >
-              {t.house && <Cup liquor={houseLiquorOf(t, t.house.recipe)} size={42} />}
-              <span>{t.name}</span>
-            </button>
-          ))}
-        </div>
+        <RecentTeas recentTeas={recentTeas} tea={tea} choice={choice} />
         <VesselShelves
           choice={choice}
           recipe={version.recipe}
@@ -235,5 +136,68 @@ export function StartPage() {
         barFull={full || taken >= BAR_SLOTS}
       />
     </main>
+  );
+}
+
+/** What lacks before a brew can start. */
+function NothingToBrew({
+  role,
+  teas,
+  vessels,
+  site,
+}: {
+  role: 'trainee' | 'brewer' | 'lead';
+  teas: readonly Tea[];
+  vessels: readonly Vessel[];
+  site: Site;
+}) {
+  return (
+    <main className="page p-6">
+      <Nothing
+        action={
+          role === 'lead' && (
+            <Link className="btn go" to={teas.length ? '/shelf/new' : '/book/new'}>
+              {teas.length ? 'Add a vessel' : 'Add a tea'}
+            </Link>
+          )
+        }
+      >
+        {whatLacks(teas, vessels, site)} {role !== 'lead' && 'A lead adds it.'}
+      </Nothing>
+    </main>
+  );
+}
+
+/** What has to be there before anything can be brewed. */
+function whatLacks(teas: readonly Tea[], vessels: readonly Vessel[], site: Site) {
+  if (teas.length === 0) return 'No tea in the book yet.';
+  if (vessels.length === 0) return `No vessel at ${site.name} yet.`;
+  return 'Nothing to brew.';
+}
+
+/** The teas brewed last here, one touch each. */
+function RecentTeas({
+  recentTeas,
+  tea,
+  choice,
+}: {
+  recentTeas: readonly Tea[];
+  tea: Tea;
+  choice: ReturnType<typeof useChoice>;
+}) {
+  return (
+    <div className="recent">
+      {recentTeas.map((t) => (
+        <button
+          type="button"
+          key={t.id}
+          aria-pressed={t.id === tea.id}
+          onClick={() => choice.pickTea(t)}
+        >
+          {t.house && <Cup liquor={houseLiquorOf(t, t.house.recipe)} size={42} />}
+          <span>{t.name}</span>
+        </button>
+      ))}
+    </div>
   );
 }

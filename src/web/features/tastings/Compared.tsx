@@ -1,6 +1,13 @@
 import { Link } from 'react-router';
 import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
-import { chanceText, comparedWords, cupName, type CupsResult, fewestTasters } from '#core/tastings';
+import {
+  type Beside,
+  chanceText,
+  comparedWords,
+  cupName,
+  type CupsResult,
+  fewestTasters,
+} from '#core/tastings';
 import { capital, minutesText, numberText, signedText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
 import { CupTable } from './CupTable';
@@ -72,28 +79,7 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
         {told.length === 0 ? (
           <p>No taster marked any two of them differently.</p>
         ) : (
-          <table className="grid-table plain">
-            <thead>
-              <tr>
-                <th className="l">cup</th>
-                <th className="l">in</th>
-                <th>more</th>
-                <th>less</th>
-                <th>p</th>
-              </tr>
-            </thead>
-            <tbody>
-              {told.slice(0, 8).map((b) => (
-                <tr key={`${b.cup}${b.attribute}`}>
-                  <td className="l">{nameOf(b.cup)}</td>
-                  <td className="l">{ATTRIBUTES[b.attribute].label.toLowerCase()}</td>
-                  <td>{b.higher}</td>
-                  <td>{b.lower}</td>
-                  <td>{chanceText(b.chance)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <PairsTable told={told} nameOf={nameOf} />
         )}
         <p className="mt-3">
           Sheets:{' '}
@@ -107,26 +93,7 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
           ))}
         </p>
         <h2 className="mt-4">How sure</h2>
-        <p className="how-sure">
-          n = {result.n}. p by the exact sign test, two-sided; tasters who marked both alike say
-          nothing in it.{' '}
-          {result.n < least
-            ? `So few can prove nothing at 0.05: at least ${least} must all mark it the same way. `
-            : ''}
-          {told.length > 1
-            ? `${told.length} things were compared: of twenty such, chance alone makes one look sure. `
-            : ''}
-          {ATTRIBUTE_NAMES.flatMap((a) => {
-            const w = result.agreement[a];
-            return w
-              ? [
-                  `${capital(ATTRIBUTES[a].label.toLowerCase())}: tasters agree W = ${numberText(w.w, 2)}, p = ${chanceText(w.chance)}.`,
-                ]
-              : [];
-          })
-            .slice(0, 2)
-            .join(' ')}
-        </p>
+        <HowSure result={result} least={least} told={told} />
         <div className="foot">
           <Link className="btn" to={`/table/new?tea=${view.tea.id}`}>
             Taste it again
@@ -134,5 +101,59 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
         </div>
       </section>
     </>
+  );
+}
+
+/** What was marked differently, the least likely by chance first. */
+function PairsTable({ told, nameOf }: { told: Beside[]; nameOf: (cup: number) => string }) {
+  return (
+    <table className="grid-table plain">
+      <thead>
+        <tr>
+          <th className="l">cup</th>
+          <th className="l">in</th>
+          <th>more</th>
+          <th>less</th>
+          <th>p</th>
+        </tr>
+      </thead>
+      <tbody>
+        {told.slice(0, 8).map((b) => (
+          <tr key={`${b.cup}${b.attribute}`}>
+            <td className="l">{nameOf(b.cup)}</td>
+            <td className="l">{ATTRIBUTES[b.attribute].label.toLowerCase()}</td>
+            <td>{b.higher}</td>
+            <td>{b.lower}</td>
+            <td>{chanceText(b.chance)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How far so few tasters can be trusted. */
+function HowSure({ result, least, told }: { result: CupsResult; least: number; told: Beside[] }) {
+  return (
+    <p className="how-sure">
+      n = {result.n}. p by the exact sign test, two-sided; tasters who marked both alike say nothing
+      in it.{' '}
+      {result.n < least
+        ? `So few can prove nothing at 0.05: at least ${least} must all mark it the same way. `
+        : ''}
+      {told.length > 1
+        ? `${told.length} things were compared: of twenty such, chance alone makes one look sure. `
+        : ''}
+      {ATTRIBUTE_NAMES.flatMap((a) => {
+        const w = result.agreement[a];
+        return w
+          ? [
+              `${capital(ATTRIBUTES[a].label.toLowerCase())}: tasters agree W = ${numberText(w.w, 2)}, p = ${chanceText(w.chance)}.`,
+            ]
+          : [];
+      })
+        .slice(0, 2)
+        .join(' ')}
+    </p>
   );
 }

@@ -1,130 +1,159 @@
 import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
 import { WITHIN } from '#core/tastings';
 import { numberText } from '#core/units';
+import { type At, Curve, Drawn, Level, Plot } from '../../ui/chart/Plot';
 
 const WIDTH = 824;
-const [LEFT, RIGHT] = [112, 40];
-const LEVEL = 56;
-const TOP = 10;
+const MARGIN = { top: 10, right: 40, bottom: 26, left: 112 };
+const ROW = 56;
 const BLOCK = 24;
+const ENDS = [
+  { mark: -2, words: 'too little', anchor: 'start' },
+  { mark: 0, words: 'right', anchor: 'middle' },
+  { mark: 2, words: 'too much', anchor: 'end' },
+] as const;
 
-type Props = {
-  means: readonly Readonly<Record<Attribute, number | null>>[];
-  names: readonly string[];
-  /** One after another: a line leads from each to the next, and the newest is solid. */ joined?: boolean;
-};
+type Means = readonly Readonly<Record<Attribute, number | null>>[];
+/** One marked round or cup on an attribute's row: its number, counted from 0, and its mean mark. */
+type Marked = { readonly n: number; readonly mark: number };
+
 /**
  * Mean marks of rounds or cups, a row an attribute: too little, right between the dashes, too much; each a block with
  * its number.
  */
-export function Means({ means, names, joined = false }: Props) {
-  const x = (m: number) => LEFT + ((m + 2) / 4) * (WIDTH - LEFT - RIGHT);
-  const y = (i: number) => TOP + i * LEVEL + LEVEL / 2;
-  const high = TOP + ATTRIBUTE_NAMES.length * LEVEL + 26;
-  const label = ATTRIBUTE_NAMES.map(
-    (a) =>
-      `${ATTRIBUTES[a].label}: ${means.map((m, i) => `${names[i]} ${m[a] === null ? 'not marked' : numberText(m[a] ?? 0)}`).join(', ')}`,
-  ).join('; ');
+export function Means({
+  means,
+  names,
+  joined = false,
+}: {
+  means: Means;
+  names: readonly string[];
+  /** One after another: a line leads from each to the next, and the newest is solid. */
+  joined?: boolean;
+}) {
+  const rows = ATTRIBUTE_NAMES.length;
+  const label = ATTRIBUTE_NAMES.map((a) => {
+    const marks = means.map(
+      (m, i) => `${names[i]} ${m[a] === null ? 'not marked' : numberText(m[a])}`,
+    );
+    return `${ATTRIBUTES[a].label}: ${marks.join(', ')}`;
+  });
   return (
     <div className="means-chart" tabIndex={0} role="group" aria-label="Mean marks">
-      <svg
-        style={{ maxWidth: '100%', height: 'auto' }}
+      <Plot
         width={WIDTH}
-        height={high}
-        viewBox={`0 0 ${WIDTH} ${high}`}
-        role="img"
-        aria-label={label}
+        height={MARGIN.top + rows * ROW + MARGIN.bottom}
+        margin={MARGIN}
+        x={[-2, 2]}
+        y={[0, rows]}
+        label={label.join('; ')}
       >
-        {[-WITHIN, WITHIN].map((m) => (
-          <path
-            key={m}
-            d={`M${x(m)} ${TOP}V${high - 26}`}
-            stroke="var(--ink-2)"
-            strokeWidth="1.2"
-            strokeDasharray="5 4"
-          />
-        ))}
-        <path d={`M${x(0)} ${TOP}V${high - 26}`} stroke="var(--ink)" strokeWidth="2" />
-        {(
-          [
-            [-2, 'too little'],
-            [0, 'right'],
-            [2, 'too much'],
-          ] as const
-        ).map(([m, words]) => (
-          <text
-            key={m}
-            x={x(m)}
-            y={high - 6}
-            fontSize="14"
-            textAnchor={m === -2 ? 'start' : m === 2 ? 'end' : 'middle'}
-            fill="var(--ink-2)"
-          >
-            {words}
-          </text>
-        ))}
-        {ATTRIBUTE_NAMES.map((a, i) => {
-          const marked = means.flatMap((c, n) => (c[a] === null ? [] : [{ n, m: c[a] ?? 0 }]));
-          const last = joined ? marked.at(-1) : undefined;
-          // Blocks of one place stand side by side.
-          const beside = (p: { m: number }) =>
-            marked.filter((q) => Math.abs(x(q.m) - x(p.m)) < BLOCK);
-          const shift = marked.map((p) => {
-            const group = beside(p);
-            return (group.indexOf(p) - (group.length - 1) / 2) * (BLOCK + 1);
-          });
-          return (
-            <g key={a}>
-              <path d={`M${LEFT} ${y(i)}H${WIDTH - RIGHT}`} stroke="var(--line)" />
+        <Level x={-WITHIN} look="band" />
+        <Level x={WITHIN} look="band" />
+        <Level x={0} look="right" />
+        <Drawn>
+          {({ x, y }) =>
+            ENDS.map((e) => (
               <text
-                x={LEFT - 12}
-                y={y(i) + 5}
-                fontSize="16"
-                textAnchor="end"
-                fontWeight={last && Math.abs(last.m) > WITHIN ? 700 : 400}
-                fill="var(--ink)"
+                key={e.mark}
+                x={x(e.mark)}
+                y={y(0) + 20}
+                fontSize="14"
+                textAnchor={e.anchor}
+                fill="var(--ink-2)"
               >
-                {ATTRIBUTES[a].label}
+                {e.words}
               </text>
-              {joined && (
-                <path
-                  d={marked.map((p, k) => `${k ? 'L' : 'M'}${x(p.m)} ${y(i)}`).join('')}
-                  fill="none"
-                  stroke="var(--ink)"
-                  strokeWidth="2"
-                />
-              )}
-              {marked.map((p, k) => {
-                const newest = !joined || p === last;
-                const at = x(p.m) + (shift[k] ?? 0);
-                return (
-                  <g key={p.n}>
-                    <rect
-                      x={at - BLOCK / 2}
-                      y={y(i) - BLOCK / 2}
-                      width={BLOCK}
-                      height={BLOCK}
-                      fill={newest ? 'var(--ink)' : 'var(--ground)'}
-                      stroke="var(--ink)"
-                      strokeWidth="1.6"
-                    />
-                    <text
-                      x={at}
-                      y={y(i) + 5.5}
-                      fontSize="15"
-                      fontWeight="700"
-                      textAnchor="middle"
-                      fill={newest ? 'var(--ground)' : 'var(--ink)'}
-                    >
-                      {p.n + 1}
-                    </text>
-                  </g>
-                );
-              })}
-            </g>
-          );
-        })}
-      </svg>
+            ))
+          }
+        </Drawn>
+        {ATTRIBUTE_NAMES.map((a, i) => (
+          <Row key={a} attribute={a} at={rows - i - 0.5} means={means} joined={joined} />
+        ))}
+      </Plot>
     </div>
+  );
+}
+
+/** One attribute: its blocks along the line, side by side where they would cover each other. */
+function Row({
+  attribute,
+  at,
+  means,
+  joined,
+}: {
+  attribute: Attribute;
+  at: number;
+  means: Means;
+  joined: boolean;
+}) {
+  const marked = means.flatMap((m, n): Marked[] => {
+    const mark = m[attribute];
+    return mark === null ? [] : [{ n, mark }];
+  });
+  const newest = joined ? marked.at(-1) : undefined;
+  const isOff = newest !== undefined && Math.abs(newest.mark) > WITHIN;
+  return (
+    <>
+      {joined && <Curve points={marked.map((p): At => ({ x: p.mark, y: at }))} look="now" />}
+      <Drawn>
+        {({ x, y }) => (
+          <g>
+            <path d={`M${x(-2)} ${y(at)}H${x(2)}`} stroke="var(--line)" />
+            <text
+              x={x(-2) - 12}
+              y={y(at) + 5}
+              fontSize="16"
+              textAnchor="end"
+              fontWeight={isOff ? 700 : 400}
+              fill="var(--ink)"
+            >
+              {ATTRIBUTES[attribute].label}
+            </text>
+            {marked.map((p) => (
+              <Block
+                key={p.n}
+                x={x(p.mark) + asideOf(p, marked, x)}
+                y={y(at)}
+                number={p.n + 1}
+                solid={!joined || p === newest}
+              />
+            ))}
+          </g>
+        )}
+      </Drawn>
+    </>
+  );
+}
+
+/** How far a block stands aside, px, so that all of one place are seen. */
+function asideOf(p: Marked, all: readonly Marked[], x: (mark: number) => number): number {
+  const group = all.filter((q) => Math.abs(x(q.mark) - x(p.mark)) < BLOCK);
+  return (group.indexOf(p) - (group.length - 1) / 2) * (BLOCK + 1);
+}
+
+function Block({ x, y, number, solid }: { x: number; y: number; number: number; solid: boolean }) {
+  return (
+    <g>
+      <rect
+        x={x - BLOCK / 2}
+        y={y - BLOCK / 2}
+        width={BLOCK}
+        height={BLOCK}
+        fill={solid ? 'var(--ink)' : 'var(--ground)'}
+        stroke="var(--ink)"
+        strokeWidth="1.6"
+      />
+      <text
+        x={x}
+        y={y + 5.5}
+        fontSize="15"
+        fontWeight="700"
+        textAnchor="middle"
+        fill={solid ? 'var(--ground)' : 'var(--ink)'}
+      >
+        {number}
+      </text>
+    </g>
   );
 }

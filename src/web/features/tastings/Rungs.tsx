@@ -1,40 +1,13 @@
 import { useMemo } from 'react';
 import { tint } from '#core/colour';
-import { cupName, scheduleFor, type Tasting, valueText } from '#core/tastings';
-import { grams, millilitres, minutesText } from '#core/units';
+import { scheduleFor, type Tasting } from '#core/tastings';
 import type { OpenTasting } from '#contracts/tastings';
+import type { VesselFields } from '#contracts/vessels';
 import { useUnits } from '../../entities/people/session';
-import { Cup } from '../../entities/teas/Cup';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { liquorOfCup } from './cups';
-
-const WIDTH = 824;
-const [LEFT, RIGHT] = [54, 40];
-const LINE = 190;
-const STRIPS = 60;
-/**
- * Cups nearer than this are drawn smaller; nearer than the least they are moved apart, and their marks keep the true
- * place, px.
- */
-const NEAR = 120;
-const LEAST = 132;
-function apart(places: readonly number[]): number[] {
-  const order = [...places.keys()].sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0));
-  const out = [...places];
-  order.forEach((i, n) => {
-    const before = order[n - 1];
-    if (before !== undefined) out[i] = Math.max(out[i] ?? 0, (out[before] ?? 0) + LEAST);
-    else out[i] = Math.max(out[i] ?? 0, LEAST / 2);
-  });
-  [...order].reverse().forEach((i, n, back) => {
-    const after = back[n - 1];
-    out[i] = Math.min(
-      out[i] ?? 0,
-      after === undefined ? WIDTH - LEAST / 2 : (out[after] ?? WIDTH) - LEAST,
-    );
-  });
-  return out;
-}
+import { ClockHand, LiquorStrip, Pours } from './rungs/OneClock';
+import { apart, LEFT, LINE, NEAR, RIGHT, STRIPS, WIDTH } from './rungs/places';
+import { Rung } from './rungs/Rung';
 
 /** The cups of a table: on the time axis at their pours where one clock runs, else side by side. */
 export function Rungs({
@@ -67,14 +40,7 @@ export function Rungs({
   );
   const sorted = [...places].sort((a, b) => a - b);
   const gap = Math.min(...sorted.slice(1).map((p, i) => p - (sorted[i] ?? 0)), WIDTH);
-  const small =
-    vessel.kind === 'tasting' || vessel.kind === 'lidded'
-      ? gap >= NEAR
-        ? 1.18
-        : 0.8
-      : gap >= NEAR
-        ? 0.55
-        : 0.4;
+  const small = scaleOf(vessel, gap);
   const strip = useMemo(
     () =>
       e.cups[0]
@@ -110,56 +76,24 @@ export function Rungs({
             ? liquorOfCup(of, { ...c.plan, grams: s.grams, water: s.water }, steeped)
             : null;
         return (
-          <div
+          <Rung
             key={i}
-            className={`rung ${s?.excluded ? 'out' : ''}`}
-            style={{ left: places[i], height: LINE }}
-          >
-            <b>{codeOf(i)}</b>
-            <span className={next === i ? 'font-bold' : ''}>
-              {s?.excluded
-                ? s.excluded
-                : s?.pulled !== null
-                  ? `poured ${minutesText(steeped)}${off ? `, ${off > 0 ? '+' : '−'}${Math.abs(off)} s` : ''}`
-                  : onClock
-                    ? `pour at ${minutesText(c.plan.seconds)}`
-                    : [
-                        cupName(c.plan) ||
-                          (e.kind === 'dialIn'
-                            ? i === e.cups.length - 1
-                              ? 'this round'
-                              : 'the round before'
-                            : e.kind === 'calibration' || e.way === 'seconds'
-                              ? ''
-                              : valueText(e.way, c.plan[e.way], units)),
-                        minutesText(c.plan.seconds),
-                      ]
-                        .filter(Boolean)
-                        .join(', ')}
-            </span>
-            <i>
-              {s?.pulled !== null && liquor ? (
-                <Cup
-                  liquor={liquor}
-                  size={gap >= NEAR ? 84 : 56}
-                  label={`${codeOf(i)}, poured off`}
-                />
-              ) : (
-                <VesselDrawing
-                  vessel={vessel}
-                  scale={small}
-                  label={`${codeOf(i)}${liquor ? ', steeping' : ', dry'}`}
-                  fill={liquor ? millilitres(c.plan.water) : millilitres(0)}
-                  liquor={liquor}
-                  leaf={grams(c.plan.grams)}
-                  wet={liquor !== null}
-                  lid={liquor !== null && vessel.lid}
-                  bowl={false}
-                  mark={false}
-                />
-              )}
-            </i>
-          </div>
+            i={i}
+            s={s}
+            places={places}
+            codeOf={codeOf}
+            next={next}
+            steeped={steeped}
+            off={off}
+            onClock={onClock}
+            c={c}
+            e={e}
+            units={units}
+            liquor={liquor}
+            gap={gap}
+            vessel={vessel}
+            small={small}
+          />
         );
       })}
       <svg
@@ -172,82 +106,22 @@ export function Rungs({
         <path d={`M0 1.5H${WIDTH}`} stroke="var(--ink)" strokeWidth="3" />
         {onClock && (
           <>
-            {strip.map((c, i) => (
-              <rect
-                key={i}
-                x={x((end * i) / STRIPS)}
-                y="3"
-                width={(WIDTH - LEFT - RIGHT) / STRIPS + 0.6}
-                height="22"
-                fill={c}
-              />
-            ))}
-            <rect
-              x={LEFT}
-              y="3"
-              width={WIDTH - LEFT - RIGHT}
-              height="22"
-              fill="none"
-              stroke="var(--ink)"
-              strokeWidth="1.3"
-            />
-            {Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step).map((s) => (
-              <g key={s}>
-                <path d={`M${x(s)} 25v8`} stroke="var(--ink)" />
-                <text
-                  x={x(s)}
-                  y="47"
-                  fontSize="13"
-                  fill="var(--ink-2)"
-                  textAnchor={s === 0 ? 'start' : 'middle'}
-                >
-                  {minutesText(s)}
-                </text>
-              </g>
-            ))}
-            {e.cups.map((c, i) => {
-              const s = now.cups[i];
-              const done =
-                s?.pulled !== null && s?.poured !== null && s
-                  ? ((s.pulled ?? 0) - (s.poured ?? 0)) / 1000
-                  : null;
-              return (
-                <g key={i}>
-                  {done !== null && (
-                    <path
-                      d={`M${x(Math.min(end, done))} 3v22`}
-                      stroke="var(--ink)"
-                      strokeWidth="3"
-                    />
-                  )}
-                  <path
-                    d={`M${x(c.plan.seconds)} 26l7 11h-14z`}
-                    fill={done === null ? 'var(--ink)' : 'var(--ground)'}
-                    stroke="var(--ink)"
-                    strokeWidth="1.6"
-                  />
-                </g>
-              );
-            })}
-            {since !== null && since <= end && (
-              <g>
-                <path d={`M${x(since)} 0v62`} stroke="var(--ink)" strokeWidth="2" />
-                <rect x={x(since) - 28} y="62" width="56" height="25" fill="var(--ink)" />
-                <text
-                  x={x(since)}
-                  y="81"
-                  fontSize="18"
-                  fontWeight="700"
-                  fill="var(--ground)"
-                  textAnchor="middle"
-                >
-                  {minutesText(since)}
-                </text>
-              </g>
-            )}
+            <LiquorStrip strip={strip} x={x} end={end} step={step} />
+            <Pours e={e} now={now} x={x} end={end} />
+            <ClockHand since={since} end={end} x={x} />
           </>
         )}
       </svg>
     </div>
   );
+}
+
+/** How large vessels are drawn: smaller where they would touch. */
+function scaleOf(vessel: VesselFields, gap: number) {
+  if (vessel.kind === 'tasting' || vessel.kind === 'lidded') {
+    if (gap >= NEAR) return 1.18;
+    return 0.8;
+  }
+  if (gap >= NEAR) return 0.55;
+  return 0.4;
 }

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
-import { cupName, ownResult, valueText } from '#core/tastings';
+import { cupName, type OwnResult, ownResult, valueText } from '#core/tastings';
 import { numberText, signedText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
 import { useUnits } from '../../entities/people/session';
@@ -84,26 +84,7 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
         {back}
       </div>
       <section className="work">
-        <p className="headline">
-          {own.ordering ? (
-            <>
-              <b>
-                {own.ordering.inversions === 0
-                  ? 'Every cup in its true order.'
-                  : `${own.ordering.inversions} ${own.ordering.inversions === 1 ? 'pair' : 'pairs'} swapped.`}
-              </b>{' '}
-            </>
-          ) : null}
-          {off.length > 0 ? (
-            <>
-              Marks beside the others’: <b>{off.join(', ')}</b>.
-            </>
-          ) : own.others === 0 ? (
-            'Nobody else submitted a sheet to compare with.'
-          ) : (
-            'Marks within half a step of the others’.'
-          )}
-        </p>
+        <OwnHeadline own={own} off={off} />
         <CupTable
           view={view}
           label="Each cup"
@@ -135,35 +116,7 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
         <h2>
           Beside the others<small>mean of marks less theirs, 95 %</small>
         </h2>
-        <table className="grid-table plain">
-          <thead>
-            <tr>
-              <th className="l">in</th>
-              <th>by</th>
-              <th>between</th>
-              <th>n</th>
-            </tr>
-          </thead>
-          <tbody>
-            {ATTRIBUTE_NAMES.map((a) => {
-              const x = own.against[a];
-              return x ? (
-                <tr key={a}>
-                  <td className="l">{label(a)}</td>
-                  <td className={x.flags.includes('bias') ? 'font-bold' : ''}>
-                    {signedText(x.bias)}
-                  </td>
-                  <td>
-                    {x.interval
-                      ? `${signedText(x.interval[0])} to ${signedText(x.interval[1])}`
-                      : ''}
-                  </td>
-                  <td>{x.n}</td>
-                </tr>
-              ) : null;
-            })}
-          </tbody>
-        </table>
+        <BesideOthers own={own} label={label} />
         <p className="small mt-2">
           More than half a mark is said in bold. The others are no truth either: with few of them it
           says how this table sat together, not who was right.
@@ -173,5 +126,66 @@ function Own({ view, taster }: { view: OpenTasting; taster: string }) {
         </p>
       </section>
     </main>
+  );
+}
+
+/** The order, and the marks beside the others', in a sentence. */
+function OwnHeadline({ own, off }: { own: OwnResult; off: string[] }) {
+  return (
+    <p className="headline">
+      {own.ordering ? (
+        <>
+          <b>
+            {own.ordering.inversions === 0
+              ? 'Every cup in its true order.'
+              : `${own.ordering.inversions} ${own.ordering.inversions === 1 ? 'pair' : 'pairs'} swapped.`}
+          </b>{' '}
+        </>
+      ) : null}
+      {marksLine(off, own)}
+    </p>
+  );
+}
+
+/** Where the marks stood beside the others'. */
+function marksLine(off: string[], own: OwnResult) {
+  if (off.length > 0)
+    return (
+      <>
+        Marks beside the others’: <b>{off.join(', ')}</b>.
+      </>
+    );
+  if (own.others === 0) return 'Nobody else submitted a sheet to compare with.';
+  return 'Marks within half a step of the others’.';
+}
+
+/** Each attribute against the other tasters. */
+function BesideOthers({ own, label }: { own: OwnResult; label: (a: Attribute) => string }) {
+  return (
+    <table className="grid-table plain">
+      <thead>
+        <tr>
+          <th className="l">in</th>
+          <th>by</th>
+          <th>between</th>
+          <th>n</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ATTRIBUTE_NAMES.map((a) => {
+          const x = own.against[a];
+          return x ? (
+            <tr key={a}>
+              <td className="l">{label(a)}</td>
+              <td className={x.flags.includes('bias') ? 'font-bold' : ''}>{signedText(x.bias)}</td>
+              <td>
+                {x.interval ? `${signedText(x.interval[0])} to ${signedText(x.interval[1])}` : ''}
+              </td>
+              <td>{x.n}</td>
+            </tr>
+          ) : null;
+        })}
+      </tbody>
+    </table>
   );
 }

@@ -1,7 +1,14 @@
-import { useEffect, useRef, useState } from 'react';
-import { type TableName, TABLES } from '#contracts/exchange';
+import {
+  type Dispatch,
+  type RefObject,
+  type SetStateAction,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
+import { type Preview, type TableName, TABLES } from '#contracts/exchange';
 import { usePreviewImportMutation } from '../../../entities/exchange/api';
-import { failureOf } from '../../../platform/api';
+import { type ApiFailure, failureOf } from '../../../platform/api';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 import { Note } from '../../../ui/Note';
@@ -75,56 +82,15 @@ export function ExchangePage() {
     <main className="page split exchange">
       <h1 className="visually-hidden">Bring in {file.name}</h1>
       {chooser}
-      <div className="say">
-        <span>Bring in</span>
-        <b className="file-name">{file.name}</b>
-        {preview && preview.kind !== 'json' && (
-          <>
-            <span>as</span>
-            <PickList
-              label="Table"
-              shown={preview.kind}
-              chosen={preview.kind}
-              choices={TABLES.map((t) => ({ value: t, text: t }))}
-              onPick={(t) => {
-                setAnswers({});
-                setTable(t);
-              }}
-            />
-          </>
-        )}
-        <span className="small">
-          {preview ? `${preview.found}: found out by itself` : isLoading ? 'Reading it.' : ''}
-        </span>
-        <span className="gap" />
-        <button type="button" className="btn quiet" onClick={() => input.current?.click()}>
-          Another file
-        </button>
-      </div>
-      {failure ? (
-        <section className="work">
-          <Note
-            bad
-            action={
-              <button type="button" className="btn" onClick={() => input.current?.click()}>
-                Another file
-              </button>
-            }
-          >
-            <b>It cannot be read.</b> {failure.message} Nothing was written.
-          </Note>
-        </section>
-      ) : preview ? (
-        <Found
-          preview={preview}
-          answers={answers}
-          onAnswer={(f, says) => setAnswers({ ...answers, [keyOf(f)]: says })}
-        />
-      ) : (
-        <section className="work">
-          <p className="small">Reading {file.name}.</p>
-        </section>
-      )}
+      <ExchangeSentence
+        file={file}
+        preview={preview}
+        setAnswers={setAnswers}
+        setTable={setTable}
+        isLoading={isLoading}
+        input={input}
+      />
+      {foundShown({ failure, input, preview, answers, setAnswers, file })}
       <section className="paper" aria-label="What will happen">
         {preview && !failure && (
           <Outcome
@@ -141,5 +107,102 @@ export function ExchangePage() {
         )}
       </section>
     </main>
+  );
+}
+
+/** Which file, and as what it is read. */
+function ExchangeSentence({
+  file,
+  preview,
+  setAnswers,
+  setTable,
+  isLoading,
+  input,
+}: {
+  file: BookFile;
+  preview: Preview | undefined;
+  setAnswers: Dispatch<SetStateAction<Record<string, string>>>;
+  setTable: Dispatch<SetStateAction<TableName | null>>;
+  isLoading: boolean;
+  input: RefObject<HTMLInputElement | null>;
+}) {
+  return (
+    <div className="say">
+      <span>Bring in</span>
+      <b className="file-name">{file.name}</b>
+      {preview && preview.kind !== 'json' && (
+        <>
+          <span>as</span>
+          <PickList
+            label="Table"
+            shown={preview.kind}
+            chosen={preview.kind}
+            choices={TABLES.map((t) => ({ value: t, text: t }))}
+            onPick={(t) => {
+              setAnswers({});
+              setTable(t);
+            }}
+          />
+        </>
+      )}
+      <span className="small">{whatItIs(preview, isLoading)}</span>
+      <span className="gap" />
+      <button type="button" className="btn quiet" onClick={() => input.current?.click()}>
+        Another file
+      </button>
+    </div>
+  );
+}
+
+/** What kind of file it is. */
+function whatItIs(preview: Preview | undefined, isLoading: boolean) {
+  if (preview) return `${preview.found}: found out by itself`;
+  if (isLoading) return 'Reading it.';
+  return '';
+}
+
+/** What was found in the file, or why it cannot be read. */
+function foundShown({
+  failure,
+  input,
+  preview,
+  answers,
+  setAnswers,
+  file,
+}: {
+  failure: ApiFailure | null;
+  input: RefObject<HTMLInputElement | null>;
+  preview: Preview | undefined;
+  answers: Record<string, string>;
+  setAnswers: Dispatch<SetStateAction<Record<string, string>>>;
+  file: BookFile;
+}) {
+  if (failure)
+    return (
+      <section className="work">
+        <Note
+          bad
+          action={
+            <button type="button" className="btn" onClick={() => input.current?.click()}>
+              Another file
+            </button>
+          }
+        >
+          <b>It cannot be read.</b> {failure.message} Nothing was written.
+        </Note>
+      </section>
+    );
+  if (preview)
+    return (
+      <Found
+        preview={preview}
+        answers={answers}
+        onAnswer={(f, says) => setAnswers({ ...answers, [keyOf(f)]: says })}
+      />
+    );
+  return (
+    <section className="work">
+      <p className="small">Reading {file.name}.</p>
+    </section>
   );
 }

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { type Dispatch, type RefObject, type SetStateAction, useRef, useState } from 'react';
 import type { Fault, Preview } from '#contracts/exchange';
 import { useKeys } from '../../../ui/keys';
 import { keyOf } from './file';
@@ -53,72 +53,14 @@ export function Found({
       </h2>
       {faults.length > 0 && (
         <div className="scroll faults-list">
-          <table className="faults">
-            <thead>
-              <tr>
-                <th>row</th>
-                <th>column</th>
-                <th>it says</th>
-                <th>what is wrong</th>
-                <th>will be</th>
-              </tr>
-            </thead>
-            <tbody ref={list}>
-              {faults.slice(0, SHOWN_FAULTS).map((f, i) => (
-                <tr
-                  key={`${keyOf(f)}${i}`}
-                  className={f === chosen ? 'on' : ''}
-                  onClick={() => setAt(i)}
-                >
-                  <td>{f.row}</td>
-                  <td>{f.column}</td>
-                  <td>
-                    {f.says ? (
-                      <span className="says">{f.says.slice(0, 40)}</span>
-                    ) : (
-                      <span className="says">empty</span>
-                    )}
-                  </td>
-                  <td>
-                    <button
-                      type="button"
-                      className="plain"
-                      aria-pressed={f === chosen}
-                      onClick={() => setAt(i)}
-                    >
-                      {f.why}
-                    </button>
-                  </td>
-                  <td className={f.will === 'refused' ? 'fault' : ''}>
-                    {f.will === 'open' ? <b>open</b> : f.as || WILL[f.will]}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <FaultsTable list={list} faults={faults} chosen={chosen} setAt={setAt} />
           {faults.length > SHOWN_FAULTS && (
             <p className="small">And {faults.length - SHOWN_FAULTS} more: take them as CSV.</p>
           )}
         </div>
       )}
       {chosen && <RowShown preview={preview} fault={chosen} />}
-      {chosen?.will === 'open' && (
-        <div className="flex flex-wrap gap-2 mt-3">
-          {chosen.answers.map((a, i) => (
-            <button
-              type="button"
-              key={a.words}
-              className="btn"
-              onClick={() => onAnswer(chosen, a.says)}
-            >
-              {a.words} {i < 3 && <kbd>{i + 1}</kbd>}
-            </button>
-          ))}
-          <button type="button" className="btn quiet" onClick={() => onAnswer(chosen, '')}>
-            Leave row {chosen.row} out
-          </button>
-        </div>
-      )}
+      {chosen?.will === 'open' && <Answers chosen={chosen} onAnswer={onAnswer} />}
       {preview.changes.length > 0 && (
         <details className="more-fields mt-3">
           <summary className="btn quiet slim">What it brings, row by row</summary>
@@ -133,6 +75,88 @@ export function Found({
         </details>
       )}
     </section>
+  );
+}
+
+/** The faults by row and column. */
+function FaultsTable({
+  list,
+  faults,
+  chosen,
+  setAt,
+}: {
+  list: RefObject<HTMLTableSectionElement | null>;
+  faults: readonly Fault[];
+  chosen: Fault | undefined;
+  setAt: Dispatch<SetStateAction<number>>;
+}) {
+  return (
+    <table className="faults">
+      <thead>
+        <tr>
+          <th>row</th>
+          <th>column</th>
+          <th>it says</th>
+          <th>what is wrong</th>
+          <th>will be</th>
+        </tr>
+      </thead>
+      <tbody ref={list}>
+        {faults.slice(0, SHOWN_FAULTS).map((f, i) => (
+          <tr key={`${keyOf(f)}${i}`} className={f === chosen ? 'on' : ''} onClick={() => setAt(i)}>
+            <td>{f.row}</td>
+            <td>{f.column}</td>
+            <td>
+              {f.says ? (
+                <span className="says">{f.says.slice(0, 40)}</span>
+              ) : (
+                <span className="says">empty</span>
+              )}
+            </td>
+            <td>
+              <button
+                type="button"
+                className="plain"
+                aria-pressed={f === chosen}
+                onClick={() => setAt(i)}
+              >
+                {f.why}
+              </button>
+            </td>
+            <td className={f.will === 'refused' ? 'fault' : ''}>
+              {f.will === 'open' ? <b>open</b> : f.as || WILL[f.will]}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How the chosen fault can be answered. */
+function Answers({
+  chosen,
+  onAnswer,
+}: {
+  chosen: Fault;
+  onAnswer: (f: Fault, says: string) => void;
+}) {
+  return (
+    <div className="flex flex-wrap gap-2 mt-3">
+      {chosen.answers.map((a, i) => (
+        <button
+          type="button"
+          key={a.words}
+          className="btn"
+          onClick={() => onAnswer(chosen, a.says)}
+        >
+          {a.words} {i < 3 && <kbd>{i + 1}</kbd>}
+        </button>
+      ))}
+      <button type="button" className="btn quiet" onClick={() => onAnswer(chosen, '')}>
+        Leave row {chosen.row} out
+      </button>
+    </div>
   );
 }
 

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
+import { type KeyboardEvent, type PointerEvent, type RefObject, useEffect, useRef } from 'react';
 import { type CupAt, LIQUOR_SHARE } from '#core/colour';
 import type { StyleId } from '#core/styles';
 import type { Cups } from './cups';
@@ -81,60 +81,94 @@ export function Photo({
         {(beside ? (['reference', 'sample'] as const) : (['sample'] as const)).map((which) => {
           const c = cups[which];
           return (
-            <g
+            <CircleOnPhoto
               key={which}
-              tabIndex={0}
-              role="slider"
-              aria-label={which === 'reference' ? 'Reference: the house cup' : 'Sample: this cup'}
-              aria-valuenow={Math.round(c.x)}
-              aria-valuetext={`${Math.round(c.x)} across, ${Math.round(c.y)} down, ${Math.round(c.r)} wide`}
-              onKeyDown={keyed(which)}
-              onPointerDown={(e) => {
-                held.current = which;
-                e.currentTarget.setPointerCapture(e.pointerId);
-              }}
-              onPointerMove={(e) => {
-                if (held.current === which) put(which, at(e));
-              }}
-              onPointerUp={() => drop(which)}
-            >
-              <circle
-                cx={c.x}
-                cy={c.y}
-                r={c.r * LIQUOR_SHARE}
-                fill="transparent"
-                stroke="#fff"
-                strokeWidth={line * 2.4}
-              />
-              <circle
-                cx={c.x}
-                cy={c.y}
-                r={c.r * LIQUOR_SHARE}
-                fill="none"
-                stroke="#14191d"
-                strokeWidth={line * 1.6}
-                strokeDasharray={`${line * 5} ${line * 4}`}
-              />
-              <rect
-                x={c.x - line * 44}
-                y={c.y + c.r * 1.36}
-                width={line * 88}
-                height={line * 13}
-                fill="#14191d"
-              />
-              <text
-                x={c.x}
-                y={c.y + c.r * 1.36 + line * 9.4}
-                fontSize={line * 8.4}
-                fill="#fff"
-                textAnchor="middle"
-              >
-                {which === 'reference' ? 'reference: house' : 'sample: this cup'}
-              </text>
-            </g>
+              which={which}
+              c={c}
+              keyed={keyed}
+              held={held}
+              put={put}
+              at={at}
+              drop={drop}
+              line={line}
+            />
           );
         })}
       </svg>
     </div>
+  );
+}
+
+/** One circle over a cup: dragged, or moved by keys. */
+function CircleOnPhoto({
+  which,
+  c,
+  keyed,
+  held,
+  put,
+  at,
+  drop,
+  line,
+}: {
+  which: 'reference' | 'sample';
+  c: CupAt;
+  keyed: (which: keyof Cups) => (e: KeyboardEvent) => void;
+  held: RefObject<keyof Cups | null>;
+  put: (which: keyof Cups, c: Partial<CupAt>) => void;
+  at: (e: PointerEvent<SVGElement>) => { x: number; y: number };
+  drop: (which: keyof Cups) => void;
+  line: number;
+}) {
+  return (
+    <g
+      tabIndex={0}
+      role="slider"
+      aria-label={which === 'reference' ? 'Reference: the house cup' : 'Sample: this cup'}
+      aria-valuenow={Math.round(c.x)}
+      aria-valuetext={`${Math.round(c.x)} across, ${Math.round(c.y)} down, ${Math.round(c.r)} wide`}
+      onKeyDown={keyed(which)}
+      onPointerDown={(e) => {
+        held.current = which;
+        e.currentTarget.setPointerCapture(e.pointerId);
+      }}
+      onPointerMove={(e) => {
+        if (held.current === which) put(which, at(e));
+      }}
+      onPointerUp={() => drop(which)}
+    >
+      <circle
+        cx={c.x}
+        cy={c.y}
+        r={c.r * LIQUOR_SHARE}
+        fill="transparent"
+        stroke="#fff"
+        strokeWidth={line * 2.4}
+      />
+      <circle
+        cx={c.x}
+        cy={c.y}
+        r={c.r * LIQUOR_SHARE}
+        fill="none"
+        stroke="#14191d"
+        strokeWidth={line * 1.6}
+        strokeDasharray={`${line * 5} ${line * 4}`}
+      />
+      <rect
+        x={c.x - line * 44}
+        y={c.y + c.r * 1.36}
+        width={line * 88}
+        height={line * 13}
+        fill="#14191d"
+      />
+      <text
+        x={c.x}
+        y={c.y + c.r * 1.36 + line * 9.4}
+        fontSize={line * 8.4}
+        fill="#fff"
+        textAnchor="middle"
+      >
+        {which === 'reference' ? 'reference: house' : 'sample: this cup'}
+      </text>
+    </g>
   );
 }

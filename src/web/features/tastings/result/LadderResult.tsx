@@ -7,9 +7,11 @@ import {
   housePour,
   howSure,
   type LadderResult,
+  type Ordering,
   valueText,
 } from '#core/tastings';
-import { useSession, useUnits } from '../../../entities/people/session';
+import type { OpenTasting } from '#contracts/tastings';
+import { type Units, useSession, useUnits } from '../../../entities/people/session';
 import { useKeys } from '../../../ui/keys';
 import { MarksChart } from '../MarksChart';
 import { DraftOf } from './Drafting';
@@ -83,39 +85,7 @@ export function Ladder({ view, now, result }: ResultProps & { result: LadderResu
           <DraftOf view={view} advice={advice} head={`${head.strong}${head.rest}`} />
         )}
         <h2 className="mt-4">Each taster</h2>
-        <table className="grid-table plain">
-          <thead>
-            <tr>
-              <th className="l">name</th>
-              <th className="l">order by strength</th>
-              <th>first {ATTRIBUTES[shown].words[1]} at</th>
-            </tr>
-          </thead>
-          <tbody>
-            {result.tasters.map((t) => {
-              const first = t.firstOver[shown];
-              return (
-                <tr key={t.id}>
-                  <td className="l">
-                    <Link className="underline" to={`/table/${view.id}/tasters/${t.id}`}>
-                      {t.name}
-                    </Link>
-                  </td>
-                  <td className="l">
-                    {t.ordering === null
-                      ? 'none'
-                      : t.ordering.inversions === 0
-                        ? 'all right'
-                        : `${t.ordering.inversions} ${t.ordering.inversions === 1 ? 'pair' : 'pairs'} swapped`}
-                  </td>
-                  <td>
-                    {first === null || first === undefined ? 'never' : valueText(way, first, units)}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <TastersTable shown={shown} result={result} view={view} way={way} units={units} />
         <h2 className="mt-4">How sure</h2>
         <p className="how-sure">
           {howSure(result, shown, way, target, units).join(' ')}
@@ -145,4 +115,62 @@ export function Ladder({ view, now, result }: ResultProps & { result: LadderResu
       </section>
     </>
   );
+}
+
+/** Each taster's order, and from where on it was too much for them. */
+function TastersTable({
+  shown,
+  result,
+  view,
+  way,
+  units,
+}: {
+  shown: Attribute;
+  result: LadderResult;
+  view: OpenTasting;
+  way: 'seconds' | 'grams' | 'water' | 'celsius';
+  units: Units;
+}) {
+  return (
+    <table className="grid-table plain">
+      <thead>
+        <tr>
+          <th className="l">name</th>
+          <th className="l">order by strength</th>
+          <th>first {ATTRIBUTES[shown].words[1]} at</th>
+        </tr>
+      </thead>
+      <tbody>
+        {result.tasters.map((t) => {
+          const first = t.firstOver[shown];
+          return (
+            <tr key={t.id}>
+              <td className="l">
+                <Link className="underline" to={`/table/${view.id}/tasters/${t.id}`}>
+                  {t.name}
+                </Link>
+              </td>
+              <td className="l">{orderWords(t)}</td>
+              <td>
+                {first === null || first === undefined ? 'never' : valueText(way, first, units)}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** How well somebody ordered the cups by strength. */
+function orderWords(t: {
+  readonly id: string;
+  readonly name: string;
+  readonly ordering: Ordering | null;
+  readonly firstOver: Readonly<Partial<Record<Attribute, number | null>>>;
+  readonly marked: number;
+}) {
+  if (t.ordering === null) return 'none';
+  if (t.ordering.inversions === 0) return 'all right';
+  return `${t.ordering.inversions} ${t.ordering.inversions === 1 ? 'pair' : 'pairs'} swapped`;
 }

@@ -1,0 +1,67 @@
+import type { BoardVessel, Round } from '#core/recipes';
+import { numberText, volumeText } from '#core/units';
+import type { Tea, Version } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+import type { Units } from '../../../entities/people/session';
+import { houseLiquorOf } from '../../../entities/teas/liquor';
+import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
+import { clockText } from '../../../ui/days';
+import type { Asked } from './BoardSentence';
+
+/** One round of pours: when it is poured and lifted, and what goes into each vessel. */
+export function RoundOfPours({
+  i,
+  r,
+  vesselOf,
+  tea,
+  house,
+  units,
+  asked,
+}: {
+  i: number;
+  r: Round;
+  vesselOf: (b: BoardVessel) => Vessel;
+  tea: Tea;
+  house: Version;
+  units: Units;
+  asked: Asked;
+}) {
+  return (
+    <div className="round">
+      <div>
+        <b>Round {i + 1}</b>
+        <span className="small">pour on</span>
+        <b className="t">{clockText(r.pourFrom)}</b>
+        {r.pours.length > 1 && <span className="small">then each 0:30</span>}
+        <span className="small">lift from</span>
+        <b className="t">{clockText(r.liftFrom)}</b>
+      </div>
+      <div className="shelfline">
+        {r.pours.map((p) => (
+          <div key={p.vessel.id}>
+            <VesselDrawing
+              vessel={vesselOf(p.vessel)}
+              scale={0.56}
+              label=""
+              bowl={false}
+              fill={p.water}
+              leaf={p.card.leaf}
+              liquor={houseLiquorOf(tea, house.recipe)}
+              level
+            />
+            <p>
+              <b>{numberText(p.card.leaf)} g</b>{' '}
+              <span className="small">
+                {vesselOf(p.vessel).name}
+                {Math.abs(p.water - vesselOf(p.vessel).mark) > 1
+                  ? ` to ${volumeText(p.water, units.volume)}`
+                  : ''}
+                , {numberText(p.card.liquor / (asked as { cup: number }).cup)} cups
+              </span>
+            </p>
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}

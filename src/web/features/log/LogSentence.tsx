@@ -1,0 +1,282 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { METHODS } from '#core/recipes';
+import type { LogPart } from '#contracts/log';
+import type { Role } from '#contracts/people';
+import type { Site } from '#contracts/sites';
+import type { Book, Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
+import { dayText } from '../../ui/days';
+import { PickList } from '../../ui/PickList';
+import { type Address, DAY_MS, dayName, dayStart, type PickChoice, wordsOf } from './filters';
+const VERDICTS: PickChoice[] = [
+  { value: '', text: 'any way' },
+  { value: 'right', text: 'right' },
+  { value: 'off', text: 'not right' },
+  { value: 'unjudged', text: 'not at all' },
+];
+
+const PULLS: PickChoice[] = [
+  { value: '', text: 'any time' },
+  { value: 'inWindow', text: 'in its window' },
+  { value: 'outside', text: 'out of its window' },
+  { value: 'early', text: 'early' },
+  { value: 'late', text: 'late' },
+  { value: 'forgotten', text: 'far too late' },
+];
+
+const CORRECTIONS: PickChoice[] = [
+  { value: '', text: 'or none' },
+  { value: 'taken', text: 'taken' },
+  { value: 'notTaken', text: 'not taken' },
+  { value: 'none', text: 'not needed' },
+];
+
+const METHOD_CHOICES: PickChoice[] = [
+  { value: '', text: 'any method' },
+  ...(['pot', 'infuserCup', 'release', 'bag', 'liddedCup', 'tastingSet'] as const).map((m) => ({
+    value: m,
+    text: METHODS[m].label,
+  })),
+];
+
+/** What can be picked for each word of the sentence. */
+export function choicesOf({
+  book,
+  shelf,
+  sites,
+  me,
+  others,
+  teaId,
+  siteId,
+}: {
+  book: Book | undefined;
+  shelf: { vessels: Vessel[] } | undefined;
+  sites: readonly Site[];
+  me: { personId: string; name: string; role: Role };
+  others: LogPart['people'];
+  teaId: string;
+  siteId: string | undefined;
+}) {
+  const tea = book?.teas.find((t) => t.id === teaId);
+  const teas = [
+    { value: '', text: 'any tea' },
+    ...(book?.teas ?? []).map((t) => ({ value: t.id, text: t.name })),
+  ];
+  // Somebody's own brews, picked out, are for them and for leads.
+  const people = [
+    { value: '', text: 'anyone' },
+    ...(me.role === 'lead'
+      ? others.map((p) => ({ value: p.id, text: p.name }))
+      : [{ value: me.personId, text: `${me.name}, my own` }]),
+  ];
+  const places = [
+    ...sites.map((s) => ({ value: s.id, text: s.name })),
+    ...(me.role === 'lead' ? [{ value: 'all', text: 'every site' }] : []),
+  ];
+  const vessels = [
+    { value: '', text: 'any vessel' },
+    ...(shelf?.vessels ?? [])
+      .filter((v) => v.kind !== 'pitcher' && (siteId === undefined || v.siteId === siteId))
+      .map((v) => ({ value: v.id, text: v.retired ? `${v.name}, put away` : v.name })),
+  ];
+  const lots = [
+    { value: '', text: 'any lot' },
+    ...(tea?.lots ?? []).map((l) => ({ value: l.id, text: l.name })),
+  ];
+  return { tea, teas, people, places, vessels, lots };
+}
+
+/** Which brews, as a sentence whose words are picked. */
+export function LogSentence({
+  choices: { tea, teas, people, places, vessels, lots },
+  address: { of, set },
+  siteId = 'all',
+}: {
+  choices: ReturnType<typeof choicesOf>;
+  address: Address;
+  siteId: string | undefined;
+}) {
+  const narrow = ['vessel', 'lot', 'method', 'pull', 'correction'].some((n) => of(n) !== '');
+  const [wide, setWide] = useState(narrow);
+  return (
+    <div className="say log-say">
+      <span>Every brew of</span>
+      <PickList
+        label="Tea"
+        filter="Type a name"
+        shown={wordsOf(teas, of('tea'))}
+        choices={teas}
+        chosen={of('tea')}
+        onPick={(v) => set({ tea: v, lot: '' })}
+      />
+      <span>at</span>
+      <PickList
+        label="Site"
+        shown={wordsOf(places, siteId)}
+        choices={places}
+        chosen={siteId}
+        onPick={(v) => set({ site: v, vessel: '' })}
+      />
+      <span>by</span>
+      <PickList
+        label="Person"
+        shown={wordsOf(people, of('by'))}
+        choices={people}
+        chosen={of('by')}
+        onPick={(v) => set({ by: v })}
+      />
+      <span>since</span>
+      <Since
+        since={of('since')}
+        until={of('until')}
+        onPick={(since, until) => set({ since, until })}
+      />
+      <span>judged</span>
+      <PickList
+        label="Verdict"
+        shown={wordsOf(VERDICTS, of('verdict'))}
+        choices={VERDICTS}
+        chosen={of('verdict')}
+        onPick={(v) => set({ verdict: v })}
+      />
+      <button
+        type="button"
+        className="btn quiet slim"
+        aria-expanded={wide || narrow}
+        onClick={() => setWide((w) => !w)}
+      >
+        {wide || narrow ? 'Fewer picks' : 'More picks'}
+      </button>
+      <span className="gap" />
+      <Link className="btn" to="/log/trends">
+        Trends <kbd>T</kbd>
+      </Link>
+      {(wide || narrow) && <MorePicks vessels={vessels} of={of} set={set} tea={tea} lots={lots} />}
+    </div>
+  );
+}
+
+/** The picks few people need. */
+function MorePicks({
+  vessels,
+  of,
+  set,
+  tea,
+  lots,
+}: {
+  vessels: PickChoice[];
+  of: (name: string) => string;
+  set: (over: Record<string, string>) => void;
+  tea: Tea | undefined | null;
+  lots: PickChoice[];
+}) {
+  return (
+    <div className="more">
+      <span>in</span>
+      <PickList
+        label="Vessel"
+        shown={wordsOf(vessels, of('vessel'))}
+        choices={vessels}
+        chosen={of('vessel')}
+        onPick={(v) => set({ vessel: v })}
+      />
+      <span>as</span>
+      <PickList
+        label="Method"
+        shown={wordsOf(METHOD_CHOICES, of('method'))}
+        choices={METHOD_CHOICES}
+        chosen={of('method')}
+        onPick={(v) => set({ method: v })}
+      />
+      <span>of</span>
+      <PickList
+        label="Lot"
+        shown={tea ? wordsOf(lots, of('lot')) : 'any lot'}
+        choices={lots}
+        chosen={of('lot')}
+        onPick={(v) => set({ lot: v })}
+      />
+      <span>pulled</span>
+      <PickList
+        label="Pull"
+        shown={wordsOf(PULLS, of('pull'))}
+        choices={PULLS}
+        chosen={of('pull')}
+        onPick={(v) => set({ pull: v })}
+      />
+      <span>correction</span>
+      <PickList
+        label="Correction"
+        shown={wordsOf(CORRECTIONS, of('correction'))}
+        choices={CORRECTIONS}
+        chosen={of('correction')}
+        onPick={(v) => set({ correction: v })}
+      />
+      {!tea && <span className="small">a lot: pick its tea first</span>}
+    </div>
+  );
+}
+
+const SINCE = [
+  ['', 'ever'],
+  ['0', 'today'],
+  ['7', 'a week ago'],
+  ['30', 'a month ago'],
+  ['90', 'three months ago'],
+] as const;
+
+/** From when, and until when: some usual spans, or two days. */
+function Since({
+  since,
+  until,
+  onPick,
+}: {
+  since: string;
+  until: string;
+  onPick: (since: string, until: string) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const at = dayStart(since);
+  const day = (ago: string) => (ago === '' ? '' : dayName(Date.now() - Number(ago) * DAY_MS));
+  const known = SINCE.find(([ago]) => day(ago) === since && until === '');
+  const ends = dayStart(until);
+  const shown =
+    known?.[1] ??
+    `${at === null ? 'ever' : dayText(at)}${ends === null ? '' : ` until ${dayText(ends)}`}`;
+  return (
+    <PickList
+      label="Since"
+      open={open}
+      onOpen={setOpen}
+      shown={shown}
+      choices={SINCE.map(([ago, text]) => ({ value: day(ago), text }))}
+      chosen={since}
+      onPick={(v) => onPick(v, '')}
+      foot={
+        <div className="grid gap-2 px-3 pb-3 pt-1" onKeyDown={(e) => e.stopPropagation()}>
+          <label className="small">
+            From
+            <input
+              type="date"
+              className="box slim ml-2"
+              value={since}
+              max={until || undefined}
+              onChange={(e) => onPick(e.target.value, until)}
+            />
+          </label>
+          <label className="small">
+            Until
+            <input
+              type="date"
+              className="box slim ml-2"
+              value={until}
+              min={since || undefined}
+              onChange={(e) => onPick(since, e.target.value)}
+            />
+          </label>
+        </div>
+      }
+    />
+  );
+}

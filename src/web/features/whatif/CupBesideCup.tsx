@@ -1,0 +1,144 @@
+import type { Dispatch, SetStateAction } from 'react';
+import { type ColouredBrew, colourOfBrew } from '#core/colour';
+import type { Cup as BrewedCup } from '#core/cup';
+import { caffeineWords, cupWords } from '#core/taste';
+import { capital, type Celsius, celsius, temperatureText } from '#core/units';
+import type { Tea } from '#contracts/teas';
+import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
+import type { Units } from '../../entities/people/session';
+import { Cup } from '../../entities/teas/Cup';
+import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { Note } from '../../ui/Note';
+import type { Trying } from './trying';
+
+/** What cannot be reached, what the marks are, and what makes a comparison hard. */
+export function WhatIsShown({
+  tried,
+  hottest,
+  units,
+  unlike,
+}: {
+  tried: Trying;
+  hottest: Celsius;
+  units: Units;
+  unlike: string[];
+}) {
+  return (
+    <p className="small">
+      {tried.temperature > hottest + 0.5 ? (
+        <b>
+          Out of reach: at {Math.round(tried.altitudeM)} m, poured into the warmed vessel, water is{' '}
+          {temperatureText(celsius(hottest), units.temperature)} on the leaf at most; the cup shown
+          has that.{' '}
+        </b>
+      ) : null}
+      Open mark: the house recipe. Bracket: its window.{' '}
+      {unlike.length > 1
+        ? `${unlike.length === 2 ? 'Two' : 'Several'} things differ (${unlike.join(', ')}): compare with care.`
+        : ''}
+    </p>
+  );
+}
+
+/** The held cup and the one tried. */
+export function TwoCups({
+  other,
+  held,
+  sayOf,
+  against,
+  brew,
+  tried,
+}: {
+  other: ColouredBrew;
+  held: Trying | null;
+  sayOf: (t: Trying) => string;
+  against: Trying;
+  brew: ColouredBrew;
+  tried: Trying;
+}) {
+  return (
+    <div className="beside">
+      <figure>
+        <Cup liquor={colourOfBrew(other, other.time)} size={112} />
+        <figcaption>
+          <b>{held ? 'held' : 'held: house'}</b>
+          {sayOf(against)}
+        </figcaption>
+      </figure>
+      <figure>
+        <Cup liquor={colourOfBrew(brew, brew.time)} size={112} />
+        <figcaption>
+          <b>what if</b>
+          {sayOf(tried)}
+        </figcaption>
+      </figure>
+    </div>
+  );
+}
+
+/** How one cup differs from the other, as far as the model reaches. */
+export function CupBesideCup({
+  outside,
+  cup,
+  held_,
+  tea,
+}: {
+  outside: string | null;
+  cup: BrewedCup;
+  held_: BrewedCup;
+  tea: Tea;
+}) {
+  if (outside)
+    return (
+      <Note>
+        <b>Outside the model.</b> {outside} Taste instead.
+      </Note>
+    );
+  return (
+    <>
+      <p className="text-[19px] font-semibold mt-2" data-testid="whatif-words" aria-live="polite">
+        {differenceSentence(cup.taste, held_.taste)}
+      </p>
+      <DifferenceBars cup={cup.taste} held={held_.taste} />
+      <p className="small">
+        The line is the held cup; one step is a taster’s mark. {predictionBasis(tea)}, ±0.5.{' '}
+        {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg, cup.liquor)}
+      </p>
+    </>
+  );
+}
+
+/** Hold the cup, or make a trial recipe of it. */
+export function WhatIfFoot({
+  setHeld,
+  tried,
+  role,
+  unlike,
+  held,
+  setKeeping,
+}: {
+  setHeld: Dispatch<SetStateAction<Trying | null>>;
+  tried: Trying;
+  role: 'trainee' | 'brewer' | 'lead';
+  unlike: string[];
+  held: Trying | null;
+  setKeeping: Dispatch<SetStateAction<boolean>>;
+}) {
+  return (
+    <div className="foot">
+      <button type="button" className="btn" onClick={() => setHeld(tried)}>
+        Hold this one <kbd>H</kbd>
+      </button>
+      {role === 'lead' && (
+        <button
+          type="button"
+          className="btn go"
+          disabled={unlike.length === 0 && !held}
+          onClick={() => setKeeping(true)}
+        >
+          Make this the trial recipe
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import type { Dispatch, SetStateAction } from 'react';
+import { Link } from 'react-router';
+import { RunningStrip } from '../entities/brews/RunningStrip';
+import { NAVIGATION } from './navigation';
+
+/** The running strip, and the places along the counter's edge. */
+export function CounterEdge({
+  fullScreen,
+  locked,
+  at,
+  onBar,
+  setKeys,
+}: {
+  fullScreen: boolean;
+  locked: boolean;
+  at:
+    | { readonly path: '/'; readonly name: 'Bar'; readonly also: readonly ['/start', '/judge'] }
+    | { readonly path: '/book'; readonly name: 'Book'; readonly also: readonly [] }
+    | { readonly path: '/shelf'; readonly name: 'Shelf'; readonly also: readonly [] }
+    | { readonly path: '/table'; readonly name: 'Table'; readonly also: readonly [] }
+    | { readonly path: '/log'; readonly name: 'Log'; readonly also: readonly [] }
+    | { readonly path: '/house'; readonly name: 'House'; readonly also: readonly [] }
+    | undefined;
+  onBar: boolean;
+  setKeys: Dispatch<SetStateAction<boolean>>;
+}) {
+  return (
+    <nav className="counter" aria-label="Places">
+      {!fullScreen && <RunningStrip />}
+      <div className="edge">
+        {locked ? (
+          <p className="locked-words">
+            Locked. A steep can still be lifted; for the rest, type a PIN.
+          </p>
+        ) : (
+          NAVIGATION.map((p, i) => (
+            <Link key={p.path} to={p.path} aria-current={p === at ? 'page' : undefined}>
+              <i>{onBar ? '' : i + 1}</i>
+              {p.name}
+            </Link>
+          ))
+        )}
+        {!locked && (
+          <span className="tools">
+            <Link className="btn quiet slim" to={onBar ? '/start?find=1' : '/book?find=1'}>
+              Find <kbd>/</kbd>
+            </Link>
+            <button type="button" className="btn quiet slim keys" onClick={() => setKeys(true)}>
+              Keys <kbd>?</kbd>
+            </button>
+          </span>
+        )}
+      </div>
+    </nav>
+  );
+}

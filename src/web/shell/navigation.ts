@@ -1,0 +1,12 @@
+export const NAVIGATION = [
+  { path: '/', name: 'Bar', also: ['/start', '/judge'] },
+  { path: '/book', name: 'Book', also: [] },
+  { path: '/shelf', name: 'Shelf', also: [] },
+  { path: '/table', name: 'Table', also: [] },
+  { path: '/log', name: 'Log', also: [] },
+  { path: '/house', name: 'House', also: [] },
+] as const;
+
+export const isAt = (p: (typeof NAVIGATION)[number], path: string) =>
+  (p.path === '/' ? path === '/' : path.startsWith(p.path)) ||
+  p.also.some((a) => path.startsWith(a));
