@@ -15,6 +15,7 @@ export default ts.config(
       ],
       'no-console': 'off',
       eqeqeq: 'error',
+      'no-nested-ternary': 'error',
     },
   },
   {

@@ -115,7 +115,8 @@ const wished =
   process.env.PORT === undefined || process.env.PORT === '' ? FIRST_PORT : Number(process.env.PORT);
 let port = wished === 0 ? 0 : await freePort(wished);
 if (wished !== 0 && port !== wished) say(`Port ${wished} is taken, so this is on ${port}.`);
-let seed = flags.has('--reset-demo') ? 'reset-demo' : real ? 'empty' : 'demo';
+let seed = real ? 'empty' : 'demo';
+if (flags.has('--reset-demo')) seed = 'reset-demo';
 const word = real ? claimWord() : '';
 const tls = shop ? await shopFiles() : {};
 

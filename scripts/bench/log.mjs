@@ -47,14 +47,11 @@ for (let k = 0; there < wanted; k++) {
   const earlier = (c) => `date_sub(\`${c}\`, interval ${k * SPAN} second)`;
   const ms = `lower(lpad(hex(floor(unix_timestamp(${earlier('started_at')}) * 1000)), 12, '0'))`;
   const id = `concat(substr(${ms}, 1, 8), '-', substr(${ms}, 9, 4), '-7', substr(md5(id), 1, 3), '-8', substr(md5(id), 4, 3), '-', substr(md5(id), 7, 12))`;
-  const value = (c) =>
-    k === 0
-      ? `\`${c}\``
-      : c === 'id' || c === 'leaf_id'
-        ? id
-        : ['started_at', 'water_on', 'pulled', 'ended'].includes(c)
-          ? earlier(c)
-          : `\`${c}\``;
+  const value = (c) => {
+    if (k > 0 && (c === 'id' || c === 'leaf_id')) return id;
+    if (k > 0 && ['started_at', 'water_on', 'pulled', 'ended'].includes(c)) return earlier(c);
+    return `\`${c}\``;
+  };
   await making.query(
     `insert into many (${all.map((c) => `\`${c}\``).join(', ')}) select ${all.map(value).join(', ')} from brews order by started_at limit ${many}`,
   );

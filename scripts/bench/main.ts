@@ -258,9 +258,11 @@ if (process.argv.includes('--json'))
   process.stdout.write(`${JSON.stringify({ machine, rows }, null, 2)}\n`);
 else {
   process.stdout.write(`${machine}\n\n`);
-  for (const r of rows)
+  for (const r of rows) {
+    const met = r.met ? 'met' : 'NOT MET';
     process.stdout.write(
-      `${r.name.padEnd(42)} ${String(r.value).padStart(10)} ${r.unit.padEnd(9)} ${r.wanted.padEnd(18)} ${r.met === null ? '' : r.met ? 'met' : 'NOT MET'}\n`,
+      `${r.name.padEnd(42)} ${String(r.value).padStart(10)} ${r.unit.padEnd(9)} ${r.wanted.padEnd(18)} ${r.met === null ? '' : met}\n`,
     );
+  }
 }
 if (sink === 0.5) process.stdout.write(' ');

@@ -14,7 +14,7 @@ import {
   splitWater,
   waitUntil,
 } from '#core/heat';
-import { readPacket, type TimeRange } from '#core/packets';
+import { type PacketWater, readPacket, type TimeRange } from '#core/packets';
 import { matchCup, matchStrength, type Pour } from '#core/scaling';
 import { characterOf } from '#core/styles';
 import { celsius, type Grams, grams, metres, millilitres, seconds } from '#core/units';
@@ -99,17 +99,18 @@ function readWords(text: string) {
   const { leaf, water, heat, wait, time } = readPacket(text);
   return {
     leaf: leaf && { low: leaf.low, high: leaf.high, unit: leaf.unit, heaped: leaf.heaped },
-    water:
-      water &&
-      (water.kind === 'ml'
-        ? { ml: water.ml }
-        : water.kind === 'cups'
-          ? { cups: water.cups }
-          : { vessels: water.vessels }),
+    water: water && waterOf(water),
     heatC: heat && [heat.low, heat.high],
     waitSeconds: pair(wait),
     steepSeconds: pair(time),
   };
+}
+
+/** The water a packet means. */
+function waterOf(water: PacketWater) {
+  if (water.kind === 'ml') return { ml: water.ml };
+  if (water.kind === 'cups') return { cups: water.cups };
+  return { vessels: water.vessels };
 }
 
 /** How each kind of case is answered, by the core alone. */

@@ -102,14 +102,7 @@ export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
       const elapsed = secondsBetween(state.waterOn, now);
       const left = (window.best - elapsed) as Seconds;
       const untilLatest = (window.latest - elapsed) as Seconds;
-      const kind =
-        elapsed < window.earliest
-          ? 'steeping'
-          : elapsed < window.best
-            ? 'window'
-            : elapsed <= window.latest
-              ? 'past'
-              : 'late';
+      const kind = phaseOf(elapsed, window);
       return { kind, elapsed, left, untilLatest };
     }
     case 'pulled':
@@ -118,6 +111,14 @@ export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
     case 'abandoned':
       return { kind: 'done' };
   }
+}
+
+/** Where a steep stands in its window. */
+function phaseOf(elapsed: Seconds, window: Window) {
+  if (elapsed < window.earliest) return 'steeping';
+  if (elapsed < window.best) return 'window';
+  if (elapsed <= window.latest) return 'past';
+  return 'late';
 }
 
 export type PullTiming = 'early' | 'inWindow' | 'late';

@@ -175,7 +175,7 @@ export function renderCups(
   const data = new Uint8ClampedArray(size.width * size.height * 4);
   const outer = (r * 1.32) ** 2;
   const code = (v: number) => {
-    const e = encode(v < 0 ? 0 : v > 1 ? 1 : v);
+    const e = encode(Math.min(1, Math.max(0, v)));
     return 255 * (shot.toneCurve ? toned(e) : e);
   };
   const codes = rings.map((ring) => ring.map((rgb) => rgb.map(code)));
@@ -188,12 +188,9 @@ export function renderCups(
       const i = min(cups.length - 1, floor((x * cups.length) / size.width));
       const c = at[i] as CupAt;
       const d2 = (x - c.x) ** 2 + (y - c.y) ** 2;
-      const rgb =
-        d2 <= r * r
-          ? (codes[i]?.[round((sqrt(d2) / r) * RINGS)] ?? rimCodes)
-          : d2 <= outer
-            ? rimCodes
-            : (plain[round(6 + 6 * sin(y / 7 + sin(x / 90) * 2))] ?? rimCodes);
+      let rgb = plain[round(6 + 6 * sin(y / 7 + sin(x / 90) * 2))] ?? rimCodes;
+      if (d2 <= outer) rgb = rimCodes;
+      if (d2 <= r * r) rgb = codes[i]?.[round((sqrt(d2) / r) * RINGS)] ?? rimCodes;
       const k = (y * size.width + x) * 4;
       // Triangular noise of the same spread as a normal one.
       for (let j = 0; j < 3; j++)

@@ -38,7 +38,8 @@ function plainBowls(colour: string, rim: number): { picture: Pixels; truth: CupA
     for (let x = 0; x < width; x++) {
       const middle = x < width / 2 ? 115 : 335;
       const away = (x + 0.5 - middle) ** 2 + (y + 0.5 - 140) ** 2;
-      const paint = away < r * r ? codes : away < (r * rim) ** 2 ? RIM : TABLE;
+      const outside = away < (r * rim) ** 2 ? RIM : TABLE;
+      const paint = away < r * r ? codes : outside;
       const at = (y * width + x) * 4;
       for (let c = 0; c < 3; c++) data[at + c] = paint[c] as number;
     }

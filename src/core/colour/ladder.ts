@@ -93,15 +93,16 @@ export function scoreLadder(order: readonly number[]): LadderScore {
     tau,
     inversions,
     displacement,
-    kind:
-      tau === -1
-        ? 'reversed'
-        : tau >= PASS - 0.005
-          ? 'pass'
-          : tau >= BETTER_THAN_CHANCE
-            ? 'betterThanChance'
-            : 'chance',
+    kind: orderingKind(tau),
   };
+}
+
+/** What an ordering shows. */
+function orderingKind(tau: number) {
+  if (tau === -1) return 'reversed';
+  if (tau >= PASS - 0.005) return 'pass';
+  if (tau >= BETTER_THAN_CHANCE) return 'betterThanChance';
+  return 'chance';
 }
 /** How hard a ladder is, for sharp eyes on a good screen. */
 export const ladderLabel = (apart: number): string => {

@@ -122,23 +122,12 @@ function rowsOf(
     {
       name: 'bright',
       state: has('tooBright') || has('tooDark') || has('highlight') ? 'notMet' : 'inOrder',
-      words: has('tooDark')
-        ? `Too dark: the rim is ${brightest} of 255. More light`
-        : has('tooBright')
-          ? `Burnt out: the rim is ${brightest} of 255. Less exposure`
-          : has('highlight')
-            ? 'A lamp is mirrored in the liquor: move it, or the camera'
-            : `Nothing burnt out, brightest ${brightest} of 255`,
+      words: brightWords(has, brightest),
     },
     {
       name: 'colour',
       state: worst('colouredLight'),
-      words:
-        worst('colouredLight') === 'notMet'
-          ? 'Coloured light: only a reference cup in the same picture can be read by it'
-          : worst('colouredLight') === 'minded'
-            ? 'Coloured light: read against the cup beside it'
-            : 'White light',
+      words: lightWords(worst),
     },
     {
       name: 'even',
@@ -165,6 +154,22 @@ function rowsOf(
       words: `Large enough, ${Math.round(2 * Math.sqrt(fewest / Math.PI))} px across`,
     },
   ];
+}
+
+/** What is said of the brightness. */
+function brightWords(has: (f: PhotoFault) => boolean, brightest: number) {
+  if (has('tooDark')) return `Too dark: the rim is ${brightest} of 255. More light`;
+  if (has('tooBright')) return `Burnt out: the rim is ${brightest} of 255. Less exposure`;
+  if (has('highlight')) return 'A lamp is mirrored in the liquor: move it, or the camera';
+  return `Nothing burnt out, brightest ${brightest} of 255`;
+}
+
+/** What is said of the light. */
+function lightWords(worst: (f: PhotoFault) => Checked['state']) {
+  if (worst('colouredLight') === 'notMet')
+    return 'Coloured light: only a reference cup in the same picture can be read by it';
+  if (worst('colouredLight') === 'minded') return 'Coloured light: read against the cup beside it';
+  return 'White light';
 }
 
 /**

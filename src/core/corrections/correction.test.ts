@@ -21,6 +21,7 @@ import { type Recipe, startingRecipe } from '#core/recipes';
 import { characterOf, STYLE_IDS, type StyleId, styleOf } from '#core/styles';
 import { bitterDoseOf, bodyOf, sweetDoseOf } from '#core/taste';
 import { celsius, grams, gramsPer100Ml, millilitres, seconds } from '#core/units';
+import type { Turn } from './words';
 
 type Over = {
   style?: StyleId;
@@ -206,13 +207,7 @@ test('every verdict on every style gets one answer with its reason, inside the w
         expect(p.cup.water).toBeGreaterThanOrEqual(0);
         expect(p.cup.water).toBeLessThanOrEqual(300);
         for (const t of p.turns) {
-          const within = t.lever.startsWith('leaf')
-            ? [...range.dose, 0.03]
-            : t.lever === 'cooler' || t.lever === 'hotter'
-              ? [...range.temperature, 0.5]
-              : t.lever === 'longer' || t.lever === 'shorter'
-                ? [...range.seconds, 2.5]
-                : [-Infinity, Infinity, 0];
+          const within = allowed(t, range);
           const [lo, hi, step] = within as [number, number, number];
           expect(t.to).toBeGreaterThanOrEqual(Math.min(lo, t.from) - step);
           expect(t.to).toBeLessThanOrEqual(Math.max(hi, t.from) + step);
@@ -221,6 +216,21 @@ test('every verdict on every style gets one answer with its reason, inside the w
     ),
     { seed: 20260121, numRuns: 120 },
   ));
+
+/** From where to where a turn may go, and how near to it. */
+function allowed(
+  t: Turn,
+  range: {
+    readonly dose: readonly [number, number];
+    readonly temperature: readonly [number, number];
+    readonly seconds: readonly [number, number];
+  },
+): readonly number[] {
+  if (t.lever.startsWith('leaf')) return [...range.dose, 0.03];
+  if (t.lever === 'cooler' || t.lever === 'hotter') return [...range.temperature, 0.5];
+  if (t.lever === 'longer' || t.lever === 'shorter') return [...range.seconds, 2.5];
+  return [-Infinity, Infinity, 0];
+}
 test('a pull a few seconds off best is not answered by best again when that hardly helps', () => {
   const p = propose(
     judged(

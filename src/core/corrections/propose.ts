@@ -237,17 +237,20 @@ function byModel(j: Judged): Proposal {
     change: other
       ? `${capital(changeOf(first))}; ${changeOf(other)}. Two things at once: one alone does not mend it.`
       : `${capital(changeOf(first))}. ${restOf(turns)}`.trim(),
-    reason: speaks
-      ? speaks.reason
-      : other
-        ? `${LEVER_REASONS[first.lever]} ${LEVER_REASONS[other.lever]}`
-        : LEVER_REASONS[first.lever],
+    reason: reasonOf(speaks, other, first),
     turns,
     expected: { now: found.before, then: predict(after) },
     second: second ? { headline: headlineOf(second), change: changeOf(second) } : null,
     partly: found.partlyMet,
     cup,
   };
+}
+
+/** Why this is turned. */
+function reasonOf(speaks: CorrectionRow | undefined, other: Turn | undefined, first: Turn) {
+  if (speaks) return speaks.reason;
+  if (other) return `${LEVER_REASONS[first.lever]} ${LEVER_REASONS[other.lever]}`;
+  return LEVER_REASONS[first.lever];
 }
 
 /**

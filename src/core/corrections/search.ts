@@ -103,7 +103,7 @@ function costOf(q: Question, before: Indices): Cost {
   const { style, brew, recipe, marks } = q;
   const wants = JUDGED.map((j) => {
     const mark = marks[j];
-    const kind = mark === undefined ? 'silent' : mark === 0 ? 'right' : 'marked';
+    const kind = markKind(mark);
     return {
       place: PLACE[j],
       target: Math.min(HIGHEST, Math.max(0, before[j] - MARK * (mark ?? 0))),
@@ -140,6 +140,13 @@ function costOf(q: Question, before: Indices): Cost {
       return fit + effort;
     },
   };
+}
+
+/** How much is known of an attribute: nothing, that it is right, or how far off. */
+function markKind(mark: Mark | undefined) {
+  if (mark === undefined) return 'silent';
+  if (mark === 0) return 'right';
+  return 'marked';
 }
 
 /** How far each lever may be turned for one question. */
@@ -243,12 +250,7 @@ export function searchCorrection(q: Question): Search {
   }
   const single = singles[0] as (typeof singles)[number];
   const pair = bestPairOf(levers, cost);
-  const best: Found =
-    costNone <= Math.min(single.cost, pair.cost + PAIR_PENALTY)
-      ? { turns: {}, cost: costNone }
-      : pair.cost + PAIR_PENALTY < PAIR_MUST_BEAT * single.cost
-        ? pair
-        : single;
+  const best: Found = cheapest(costNone, single, pair);
   const second = singles[1];
   return {
     before,
@@ -258,4 +260,12 @@ export function searchCorrection(q: Question): Search {
     runnerUp: second && second.cost < costNone ? answer(second) : null,
     partlyMet: cost.fit(best.turns) > LEFT_OVER * cost.fit({}),
   };
+}
+
+/** The cheapest of no turn, one, or two; two only where they are much better than one. */
+function cheapest(costNone: number, single: Found, pair: Found): Found {
+  if (costNone <= Math.min(single.cost, pair.cost + PAIR_PENALTY))
+    return { turns: {}, cost: costNone };
+  if (pair.cost + PAIR_PENALTY < PAIR_MUST_BEAT * single.cost) return pair;
+  return single;
 }

@@ -23,7 +23,9 @@ export function coolingRate(v: CoolingVessel): CoolingRate {
   const top = side / 4;
   const capacity = v.volume * WATER_SPECIFIC_HEAT + engagedHeatCapacity(v.material, v.volume);
   const wallLoss = v.cosy ? 5 : 14;
-  const lidLoss = v.lid ? (v.cosy ? 4 : 8) : 6;
+  const openLoss = 6;
+  const coveredLoss = v.cosy ? 4 : 8;
+  const lidLoss = v.lid ? coveredLoss : openLoss;
   const evaporation = v.lid ? 0.13 : 1.1;
   return {
     a: (wallLoss * (side + top / 2) + lidLoss * top) / capacity,

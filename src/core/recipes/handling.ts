@@ -32,15 +32,18 @@ export function handlingWords(r: Recipe): string[] {
     rinse > 0 ? `Rinse ${Math.round(rinse)} s and pour it away.` : '',
     circles ? 'Pour slowly, in circles.' : '',
     stir.length > 0 ? `Stir at ${stir.map((s) => minutesText(s)).join(', ')}.` : '',
-    root > 0
-      ? `Keep a root: about ${Math.round(root * 100)} % stays under the leaf.`
-      : r.later.length > 0
-        ? 'Drain to the last drop.'
-        : '',
+    drainWords(root, r),
     squeeze ? 'Press the leaf out.' : '',
     order === 'plain' ? '' : `Serve ${SERVE_ORDERS[order]}.`,
     milk ? 'Takes milk.' : '',
   ].filter(Boolean);
+}
+
+/** How the leaf is left: with a root, drained, or nothing said. */
+function drainWords(root: number, r: Recipe) {
+  if (root > 0) return `Keep a root: about ${Math.round(root * 100)} % stays under the leaf.`;
+  if (r.later.length > 0) return 'Drain to the last drop.';
+  return '';
 }
 
 /** "Staff may go ±15 s, ±0.3 g."; empty when nobody said. */
@@ -53,6 +56,13 @@ export const warmStartWords = ({ warmStart: w }: Recipe, scale: 'C' | 'F'): stri
     ? `${Math.round(w.share * 100)} % of the water on hot, ${degrees(w.temperature, scale)} °${scale}, lid off, ${minutesText(w.time)}; then the rest cold.`
     : '';
 
+/** What an extract is let down with in the glass. */
+const WATER_FOR: Readonly<Record<ServingGlass['style'], string>> = {
+  hot: 'hot water poured straight into the extract',
+  sparkling: 'sparkling water',
+  chilled: 'cold water',
+  room: 'water',
+};
 /** "chilled: 40 ml, then 160 ml cold water". Cold goes in the glass first, so that hot water does not crack it. */
 export const glassWords = (g: ServingGlass, unit: VolumeUnit): string =>
-  `${SERVING_STYLES[g.style]}: ${volumeText(g.extract, unit)} in the glass first, then ${volumeText(g.water, unit)} ${g.style === 'hot' ? 'hot water poured straight into the extract' : g.style === 'sparkling' ? 'sparkling water' : g.style === 'chilled' ? 'cold water' : 'water'}`;
+  `${SERVING_STYLES[g.style]}: ${volumeText(g.extract, unit)} in the glass first, then ${volumeText(g.water, unit)} ${WATER_FOR[g.style]}`;

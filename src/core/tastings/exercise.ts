@@ -94,9 +94,12 @@ export function setUp(ask: ExerciseAsk, random: Random): Exercise {
 export const scheduleFor = (e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compares'>): Schedule =>
   scheduleOf(
     e.cups.map((c) => c.plan),
-    e.kind === 'ladder' && e.way === 'seconds'
-      ? 'oneClock'
-      : e.compares === 'steep'
-        ? 'inTurn'
-        : 'together',
+    scheduleKind(e),
   );
+
+/** How the cups are steeped. */
+function scheduleKind(e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compares'>) {
+  if (e.kind === 'ladder' && e.way === 'seconds') return 'oneClock';
+  if (e.compares === 'steep') return 'inTurn';
+  return 'together';
+}

@@ -147,15 +147,25 @@ export function foldTasting(e: Exercise, events: readonly TastingEvent[]): Tasti
     }
   }
   const lifted = cups.every((c) => c.pulled !== null || c.excluded !== null);
-  const stage: Stage =
-    stopped !== null
-      ? 'stopped'
-      : revealed !== null
-        ? 'revealed'
-        : started === null
-          ? 'set'
-          : lifted
-            ? 'tasting'
-            : 'running';
+  const stage: Stage = stageOf({ stopped, revealed, started, lifted });
   return { stage, started, cups, tasters, cupOf, swaps, revealed, stopped };
+}
+
+/** How far a tasting is. */
+function stageOf({
+  stopped,
+  revealed,
+  started,
+  lifted,
+}: {
+  stopped: string | null;
+  revealed: number | null;
+  started: number | null;
+  lifted: boolean;
+}): Stage {
+  if (stopped !== null) return 'stopped';
+  if (revealed !== null) return 'revealed';
+  if (started === null) return 'set';
+  if (lifted) return 'tasting';
+  return 'running';
 }

@@ -196,16 +196,11 @@ function choiceOf(e: Exercise, t: Tasting): ChoiceResult {
     const chosen = t.cupOf[x.choice ?? ''];
     const served = (e.servings[x.id] ?? []).map((c) => t.cupOf[c]);
     const odd = served.find((c) => served.filter((o) => o === c).length === 1);
-    const right =
-      e.kind === 'triangle'
-        ? chosen === odd
-        : e.kind === 'duoTrio'
-          ? chosen === 0
-          : chosen === more;
+    const right = choseRight({ e, chosen, odd, more });
     return { id: x.id, name: x.name, choice: x.choice ?? '', right };
   });
   const [n, right] = [tasters.length, tasters.filter((x) => x.right).length];
-  const test = e.kind === 'triangle' ? 'triangle' : e.kind === 'duoTrio' ? 'duoTrio' : 'pair';
+  const test = testOf(e);
   const liked = e.kind === 'pair' && e.asks === 'preferred';
   return {
     kind: 'choice',
@@ -219,6 +214,30 @@ function choiceOf(e: Exercise, t: Tasting): ChoiceResult {
     fewest: fewestTasters(test, liked ? 0.025 : 0.05),
     needed: n > 0 ? tastersNeeded(right / n, test) : null,
   };
+}
+
+/** Whether a taster found what was asked for. */
+function choseRight({
+  e,
+  chosen,
+  odd,
+  more,
+}: {
+  e: Exercise;
+  chosen: number | undefined;
+  odd: number | undefined;
+  more: number;
+}) {
+  if (e.kind === 'triangle') return chosen === odd;
+  if (e.kind === 'duoTrio') return chosen === 0;
+  return chosen === more;
+}
+
+/** By which forced choice it is counted. */
+function testOf(e: Exercise) {
+  if (e.kind === 'triangle') return 'triangle';
+  if (e.kind === 'duoTrio') return 'duoTrio';
+  return 'pair';
 }
 
 /** What an exercise showed. What was spilled or left out does not count, and is named. */

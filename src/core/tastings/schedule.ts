@@ -150,11 +150,17 @@ const TIMES_OF_HOUSE: Readonly<Record<number, readonly number[]>> = {
   5: [0.19, 0.5, 1, 1.5, 2],
   6: [0.19, 0.4, 0.7, 1, 1.5, 2],
 };
+/** Below so many seconds a time is said to so many: [below, rounded to]. */
+const ROUND_TO = [
+  [30, 5],
+  [120, 15],
+  [300, 30],
+] as const;
 /**
  * A time as a trainer says it: to 5 s below half a minute, 15 s below two minutes, half minutes, then whole minutes.
  */
 function roundTime(s: number): number {
-  const to = s < 30 ? 5 : s < 120 ? 15 : s < 300 ? 30 : 60;
+  const to = ROUND_TO.find(([under]) => s < under)?.[1] ?? 60;
   return Math.max(5, Math.round(s / to) * to);
 }
 /**

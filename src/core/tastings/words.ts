@@ -167,7 +167,7 @@ export function adviceOf(
     };
   if (over(near.b) || over(near.a) || over(near.s)) {
     const to = good.find((c) => c.value < recipe.target)?.value ?? null;
-    const what = over(near.b) ? 'bitter' : over(near.a) ? 'dry' : 'too strong';
+    const what = tooMuchOf(over, near);
     return {
       kind: 'less',
       headline:
@@ -218,6 +218,13 @@ export function adviceOf(
     to: null,
     latest,
   };
+}
+
+/** What there is too much of, the worst first. */
+function tooMuchOf<C>(over: (c: C) => boolean, near: { s: C; b: C; a: C }) {
+  if (over(near.b)) return 'bitter';
+  if (over(near.a)) return 'dry';
+  return 'too strong';
 }
 
 const percent = (x: number) => Math.round(x * 100);

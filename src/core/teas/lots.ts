@@ -29,13 +29,14 @@ export function lotNow(
 export function dayFault(text: string): string | null {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return 'Write the day as 2026-03-14.';
   const [y, m, d] = text.split('-').map(Number) as [number, number, number];
-  const days =
-    m === 2
-      ? (y % 4 === 0 && y % 100 !== 0) || y % 400 === 0
-        ? 29
-        : 28
-      : [4, 6, 9, 11].includes(m)
-        ? 30
-        : 31;
+  const days = daysIn(m, y);
   return m < 1 || m > 12 || d < 1 || d > days ? 'There is no such day.' : null;
+}
+
+/** Days of a month. */
+function daysIn(m: number, y: number) {
+  const isLeapYear = (y % 4 === 0 && y % 100 !== 0) || y % 400 === 0;
+  if (m === 2) return isLeapYear ? 29 : 28;
+  if ([4, 6, 9, 11].includes(m)) return 30;
+  return 31;
 }

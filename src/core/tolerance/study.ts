@@ -133,7 +133,7 @@ export function aloneOf(
   errors: Errors,
   source: ErrorSource,
 ): { strength: number; bitterness: number } {
-  const value = source === 'leaf' ? b.leaf : source === 'temperature' ? b.temperature : b.time;
+  const value = { leaf: b.leaf, temperature: b.temperature, time: b.time }[source];
   const cups = points(errors[source], value).map((v) =>
     taste(
       b,

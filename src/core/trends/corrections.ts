@@ -64,7 +64,7 @@ export function correctionRecord(brews: readonly JudgedBrew[]): CorrectionRecord
       const by = after ? offBy(after.verdict) - offBy(brew.verdict) : null;
       followed.push({
         brew,
-        outcome: by === null ? null : by < 0 ? 'better' : by > 0 ? 'worse' : 'same',
+        outcome: outcomeOf(by),
       });
     }
     next.set(brew.tea.id, brew);
@@ -89,16 +89,26 @@ export function correctionRecord(brews: readonly JudgedBrew[]): CorrectionRecord
     words: wordsOf(did, not),
   };
 }
+
+/** Better, worse or the same; null where it cannot be said. */
+function outcomeOf(by: number | null) {
+  if (by === null) return null;
+  if (by < 0) return 'better';
+  if (by > 0) return 'worse';
+  return 'same';
+}
 function wordsOf(did: Tally, not: Tally): string {
   if (did.n < FEW)
     return `Too few to say: ${did.n} ${did.n === 1 ? 'correction was' : 'corrections were'} taken and judged again. From ${FEW} on there is something to tell.`;
   const base = `Of ${did.n} corrections taken, the next cup of that tea was better in ${did.better} (${percent(did.interval[0])} to ${percent(did.interval[1])}), the same in ${did.same}, worse in ${did.worse}.`;
   if (not.n < FEW || did.share === null || not.share === null) return base;
-  const apart =
-    did.interval[0] > not.interval[1]
-      ? ' Taking them helped.'
-      : did.interval[1] < not.interval[0]
-        ? ' Those that were taken did worse.'
-        : ' That is no clear difference: much comes right by itself.';
+  const apart = apartWords(did, not);
   return `${base} Where it was not taken, ${not.better} of ${not.n} were better without it.${apart}`;
+}
+
+/** Whether the two shares lie apart. */
+function apartWords(did: Tally, not: Tally) {
+  if (did.interval[0] > not.interval[1]) return ' Taking them helped.';
+  if (did.interval[1] < not.interval[0]) return ' Those that were taken did worse.';
+  return ' That is no clear difference: much comes right by itself.';
 }

@@ -150,7 +150,7 @@ export function lidPaths(pen: Pen, v: SolvedVessel): [string, string] {
   const { radius: R, height: H, kind } = v;
   const { move, line, curve, across } = strokes(pen);
   const inset = kind === 'lidded';
-  const h = R * (inset ? 0.28 : kind === 'pot' ? 0.2 : 0.13);
+  const h = R * lidRise(inset, kind);
   const m = inset ? R * 0.9 : v.mouth + 2;
   const z = H + (inset ? -1 : 1.5);
   return [
@@ -163,6 +163,13 @@ export function lidPaths(pen: Pen, v: SolvedVessel): [string, string] {
       'Z',
     ].join(''),
   ];
+}
+
+/** How high a lid rises, of the radius. */
+function lidRise(inset: boolean, kind: keyof typeof PROFILES) {
+  if (inset) return 0.28;
+  if (kind === 'pot') return 0.2;
+  return 0.13;
 }
 
 /** A tasting set's bowl, standing at the right. */

@@ -25,6 +25,11 @@ const LONGEST = 200;
 const OVER = /^(?:(?:st|us|s) )?(?:ol|overload|o-load|err(?:or)?)\b|^s [+-]$|^(?:[+\-~_] ?){4,}$/i;
 const MOVING = /^(?:us\b|s d\b|d\b|sd\b|unstable\b|\?)|\?\s*$|\bunst(?:able)?\b/i;
 const STILL = /^(?:st\b|s s\b|ss\b|s\b|stable\b)/i;
+/** Whether a scale says that it is still; null where it says nothing of it. */
+function stableIn(head: string): boolean | null {
+  if (MOVING.test(head)) return false;
+  return STILL.test(head) ? true : null;
+}
 
 /**
  * Reads a line of plain text as kitchen and laboratory scales send them: "  12.34 g", "ST,GS,+  12.34g", "S D  9.4 g",
@@ -50,7 +55,7 @@ export function readScaleLine(line: string): ScaleLine | null {
   return {
     kind: 'weight',
     grams: grams(Math.round(value * 1e4) / 1e4),
-    stable: MOVING.test(head) ? false : STILL.test(head) ? true : null,
+    stable: stableIn(head),
   };
 }
 

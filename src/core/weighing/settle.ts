@@ -34,17 +34,27 @@ export type Pouring = {
 export function pourUntil(target: Grams, weight: Grams, within = 0.1): Pouring {
   const left = grams(Math.round((target - weight) * 10) / 10);
   const share = weight / target;
-  const say =
-    weight < Math.min(0.3, target * 0.05)
-      ? 'empty'
-      : Math.abs(target - weight) <= within + 1e-9
-        ? 'there'
-        : weight > target
-          ? 'over'
-          : share >= 0.9
-            ? 'slowly'
-            : 'more';
+  const say = sayOf({ weight, target, within, share });
   return { share, left, say };
+}
+
+/** What to do at the scale. */
+function sayOf({
+  weight,
+  target,
+  within,
+  share,
+}: {
+  weight: Grams;
+  target: Grams;
+  within: number;
+  share: number;
+}) {
+  if (weight < Math.min(0.3, target * 0.05)) return 'empty';
+  if (Math.abs(target - weight) <= within + 1e-9) return 'there';
+  if (weight > target) return 'over';
+  if (share >= 0.9) return 'slowly';
+  return 'more';
 }
 
 /** A made-up scale: it settles on what lies on it, trembles, and shows tenths. */

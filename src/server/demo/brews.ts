@@ -151,13 +151,27 @@ function imitate(
     crowded,
     marks: [],
     readings: [],
-    verdictKind: !judged ? 'unjudged' : isRight(verdict) ? 'right' : 'off',
+    verdictKind: verdictKindOf(judged, verdict),
     verdict: judged ? verdict : null,
     proposal,
     accepted,
-    correction: accepted === null ? 'none' : accepted ? 'taken' : 'notTaken',
+    correction: correctionOf(accepted),
     remark: '',
   };
+}
+
+/** How the verdict is counted. */
+function verdictKindOf(judged: boolean, verdict: Verdict) {
+  if (!judged) return 'unjudged';
+  if (isRight(verdict)) return 'right';
+  return 'off';
+}
+
+/** What became of the correction. */
+function correctionOf(accepted: boolean | null) {
+  if (accepted === null) return 'none';
+  if (accepted) return 'taken';
+  return 'notTaken';
 }
 
 /** Brews of `days` whole days before `now`, oldest first. */

@@ -128,12 +128,7 @@ export const errorHandler =
   (raw, req, res, next) => {
     if (res.headersSent) return next(raw);
     const error = raw instanceof AppError ? raw : (unreadable(raw) ?? fromDatabase(raw));
-    const known =
-      error instanceof ZodError
-        ? invalid(zodFields(error))
-        : error instanceof AppError
-          ? error
-          : null;
+    const known = knownOf(error);
     if (!known || known.status >= 500)
       log.error({ failure: loggable(raw), path: req.path }, 'request failed');
     const body: ErrorBody = known
@@ -144,3 +139,10 @@ export const errorHandler =
         };
     res.status(known?.status ?? 500).json(body);
   };
+
+/** The error as this house says it; null: it is not one of ours. */
+function knownOf(error: unknown) {
+  if (error instanceof ZodError) return invalid(zodFields(error));
+  if (error instanceof AppError) return error;
+  return null;
+}

@@ -28,12 +28,13 @@ function Row<F extends FieldValues>({
 }) {
   const id = useId();
   const fault = faultOf(form, name);
+  const hintId = hint ? `${id}h` : undefined;
   return (
     <div className="field-row">
       <label htmlFor={id}>{label}</label>
       {children(id, {
         'aria-invalid': fault ? true : undefined,
-        'aria-describedby': fault ? `${id}f` : hint ? `${id}h` : undefined,
+        'aria-describedby': fault ? `${id}f` : hintId,
       })}
       {fault && (
         <p className="fault" id={`${id}f`} role="alert">

@@ -26,7 +26,8 @@ function pressed(e: KeyboardEvent) {
   if (e.repeat && !e.key.startsWith('Arrow')) return;
   // A figure with Shift is a key of its own, whatever sign the layout has there.
   const figure = e.shiftKey ? /^Digit(\d)$/.exec(e.code)?.[1] : undefined;
-  const key = figure ? `Shift ${figure}` : e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  const plain = e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  const key = figure ? `Shift ${figure}` : plain;
   for (const layer of [...layers].reverse()) {
     const found = layer.bindings.find((b) => b.key === key);
     if (found) {

@@ -167,13 +167,20 @@ async function extras(
         proposal: e.proposal,
         accepted: e.accepted,
         remark: e.remark,
-        correction: e.proposal.lever === 'keep' ? 'none' : e.accepted ? 'taken' : 'notTaken',
+        correction: correctionOf(e),
       };
     case 'abandon':
       return { remark: e.reason };
     default:
       return {};
   }
+}
+
+/** What became of the correction. */
+function correctionOf(e: Extract<BrewEventBody, { kind: 'judge' }>) {
+  if (e.proposal.lever === 'keep') return 'none';
+  if (e.accepted) return 'taken';
+  return 'notTaken';
 }
 
 /**

@@ -69,8 +69,7 @@ function rowOf(
     pulled_by: b.pulledBy ? shown(b.pulledBy) : (b.pulledDevice ?? ''),
     judged_by: shown(b.judgedBy),
     verdict: b.verdict ? verdictWords(b.verdict) : '',
-    correction:
-      b.proposal && b.proposal.lever !== 'keep' ? (b.accepted ? 'taken' : 'not taken') : '',
+    correction: correctionWords(b),
     change:
       b.proposal && b.proposal.lever !== 'keep'
         ? `${b.proposal.headline}: ${b.proposal.change}`
@@ -78,6 +77,12 @@ function rowOf(
     remark: b.remark,
     id: b.id,
   };
+}
+
+/** What became of the correction, in words. */
+function correctionWords(b: Brew) {
+  if (!b.proposal || b.proposal.lever === 'keep') return '';
+  return b.accepted ? 'taken' : 'not taken';
 }
 
 /** A cell that a spreadsheet would take for a formula is kept a text. */

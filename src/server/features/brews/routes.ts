@@ -9,8 +9,11 @@ import {
   getPulls,
   getTrends,
   listBrews,
+  type LogPart,
+  type LogQuery,
   setBrewPhoto,
 } from '#contracts/log';
+import type { Db } from '../../db/pool';
 import type { Deps } from '../../deps';
 import { AppError } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';
@@ -65,11 +68,7 @@ export function brewRoutes(
     const query = { ...asked, siteId: siteRead(who, asked.siteId) };
     const [page, people] = await Promise.all([logPage(db, query), brewers(db)]);
     // A page that is all there is counts itself: nothing more is to be found, and looking for it takes longest.
-    const counts = query.before
-      ? null
-      : page.next === null
-        ? countsOf(page.brews)
-        : await logCounts(db, query);
+    const counts = await countsFor(query, page, db);
     return { ...page, counts, people };
   });
   on.stream(exportBrews, async ({ params, query: asked, res, who }) => {
@@ -104,4 +103,15 @@ export function brewRoutes(
   });
   on.signed(addOrder, ({ body, who }) => queue.add(body, who));
   on.signed(changeOrder, ({ params, body, who }) => queue.change(params.id, body, who));
+}
+
+/** What the whole list comes to, found as cheaply as it can be. */
+async function countsFor(
+  query: LogQuery,
+  page: Pick<LogPart, 'brews' | 'next'>,
+  db: Db,
+): Promise<LogPart['counts']> {
+  if (query.before) return null;
+  if (page.next === null) return countsOf(page.brews);
+  return logCounts(db, query);
 }

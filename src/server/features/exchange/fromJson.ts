@@ -216,14 +216,7 @@ export function planJson(
       }
       // One of the house and one on trial stand, of what is here and what the file brings together.
       const stands = (state: 'house' | 'trial') => standing.has(`${v.method} ${state}`);
-      const state =
-        v.state === 'house' && stands('house')
-          ? stands('trial')
-            ? 'draft'
-            : 'trial'
-          : v.state === 'trial' && stands('trial')
-            ? 'draft'
-            : v.state;
+      const state = stateOf(v, stands);
       standing.add(`${v.method} ${state}`);
       steps.push({
         thing: 'version',
@@ -312,6 +305,19 @@ export function planJson(
     );
   });
   return { steps, faults, same, rows: file.spoons.length + file.teas.length + file.vessels.length };
+}
+
+/** The state a version comes in with: what stands here already stays. */
+function stateOf(
+  v: { state: 'house' | 'trial' | 'draft' | 'retired' },
+  stands: (state: 'house' | 'trial') => boolean,
+) {
+  if (v.state === 'house' && stands('house')) {
+    if (stands('trial')) return 'draft';
+    return 'trial';
+  }
+  if (v.state === 'trial' && stands('trial')) return 'draft';
+  return v.state;
 }
 /** The schema of the document, for docs/formats. */
 export const exchangeSchema = () =>

@@ -20,69 +20,71 @@ export function tableText(table: TableName, here: Here, decimal: 'point' | 'comm
     return String(x);
   };
   const teaName = new Map(here.teas.map((t) => [t.id, t.name]));
-  const rows: Record<string, string>[] =
-    table === 'teas'
-      ? here.teas.map((t) => ({
-          tea: plain(t.name),
-          style: styleOf(t.style).kind,
-          method: METHODS[t.method].label,
-          words: plain(t.words),
-          allergens: plain(t.allergens),
-          blend: plain(t.blend),
-          packet: plain(t.packet),
-          form: t.leaf.form ? LEAF_FORMS[t.leaf.form] : '',
-          season: t.leaf.season ? SEASONS[t.leaf.season] : '',
-          traits: t.leaf.traits.map((x) => TRAITS[x]).join(', '),
-          caffeine: plain(t.caffeine),
-          cautions: plain(t.cautions),
-          note: plain(t.note),
-          spoon: t.measure.spoon.name,
-          spoons: n(t.weighing?.spoons ?? null),
-          'weighed (g)': n(t.weighing?.weighed ?? null),
-          retired: yes(t.retired),
-        }))
-      : table === 'lots'
-        ? here.lots.map((l) => ({
-            tea: plain(teaName.get(l.teaId) ?? ''),
-            lot: plain(l.name),
-            arrived: l.arrived ?? '',
-            'best before': l.bestBefore ?? '',
-            harvest: plain(l.harvest),
-            state: LOT_WORDS[l.state],
-            note: plain(l.note),
-          }))
-        : table === 'recipes'
-          ? here.versions.map((v) => ({
-              tea: plain(teaName.get(v.teaId) ?? ''),
-              method: METHODS[v.method].label,
-              version: String(v.number),
-              state: v.state,
-              'dose (g per 100 ml)': n(v.recipe.dose),
-              'heat (C)': n(v.recipe.temperature),
-              earliest: minutesText(v.recipe.window.earliest),
-              best: minutesText(v.recipe.window.best),
-              latest: minutesText(v.recipe.window.latest),
-              warm: yes(v.recipe.warm),
-              lid: yes(v.recipe.lid),
-              note: plain(v.recipe.note),
-              reason: plain(v.reason),
-            }))
-          : here.vessels.map((v) => ({
-              site: plain(here.sites.find((s) => s.id === v.siteId)?.name ?? ''),
-              vessel: plain(v.name),
-              kind: PROFILES[v.kind].label,
-              'mark (ml)': n(v.mark),
-              'brim (ml)': n(v.brim),
-              infuser: INFUSERS[v.infuser].label,
-              'basket (ml)': n(v.basket),
-              material: MATERIALS[v.material].label,
-              'weighs (g)': n(v.wallGrams),
-              lid: yes(v.lid),
-              cosy: yes(v.cosy),
-              strainer: v.strainer === 'liftsOut' ? 'lifts out' : 'stays in',
-              'stays (ml)': n(v.dead),
-              'covers (ml)': n(v.covers),
-              retired: yes(v.retired),
-            }));
-  return `\uFEFF${Papa.unparse(rows, { delimiter: decimal === 'comma' ? ';' : ',', newline: '\r\n' })}\r\n`;
+  const tables: Record<TableName, () => Record<string, string>[]> = {
+    teas: () =>
+      here.teas.map((t) => ({
+        tea: plain(t.name),
+        style: styleOf(t.style).kind,
+        method: METHODS[t.method].label,
+        words: plain(t.words),
+        allergens: plain(t.allergens),
+        blend: plain(t.blend),
+        packet: plain(t.packet),
+        form: t.leaf.form ? LEAF_FORMS[t.leaf.form] : '',
+        season: t.leaf.season ? SEASONS[t.leaf.season] : '',
+        traits: t.leaf.traits.map((x) => TRAITS[x]).join(', '),
+        caffeine: plain(t.caffeine),
+        cautions: plain(t.cautions),
+        note: plain(t.note),
+        spoon: t.measure.spoon.name,
+        spoons: n(t.weighing?.spoons ?? null),
+        'weighed (g)': n(t.weighing?.weighed ?? null),
+        retired: yes(t.retired),
+      })),
+    lots: () =>
+      here.lots.map((l) => ({
+        tea: plain(teaName.get(l.teaId) ?? ''),
+        lot: plain(l.name),
+        arrived: l.arrived ?? '',
+        'best before': l.bestBefore ?? '',
+        harvest: plain(l.harvest),
+        state: LOT_WORDS[l.state],
+        note: plain(l.note),
+      })),
+    recipes: () =>
+      here.versions.map((v) => ({
+        tea: plain(teaName.get(v.teaId) ?? ''),
+        method: METHODS[v.method].label,
+        version: String(v.number),
+        state: v.state,
+        'dose (g per 100 ml)': n(v.recipe.dose),
+        'heat (C)': n(v.recipe.temperature),
+        earliest: minutesText(v.recipe.window.earliest),
+        best: minutesText(v.recipe.window.best),
+        latest: minutesText(v.recipe.window.latest),
+        warm: yes(v.recipe.warm),
+        lid: yes(v.recipe.lid),
+        note: plain(v.recipe.note),
+        reason: plain(v.reason),
+      })),
+    vessels: () =>
+      here.vessels.map((v) => ({
+        site: plain(here.sites.find((s) => s.id === v.siteId)?.name ?? ''),
+        vessel: plain(v.name),
+        kind: PROFILES[v.kind].label,
+        'mark (ml)': n(v.mark),
+        'brim (ml)': n(v.brim),
+        infuser: INFUSERS[v.infuser].label,
+        'basket (ml)': n(v.basket),
+        material: MATERIALS[v.material].label,
+        'weighs (g)': n(v.wallGrams),
+        lid: yes(v.lid),
+        cosy: yes(v.cosy),
+        strainer: v.strainer === 'liftsOut' ? 'lifts out' : 'stays in',
+        'stays (ml)': n(v.dead),
+        'covers (ml)': n(v.covers),
+        retired: yes(v.retired),
+      })),
+  };
+  return `\uFEFF${Papa.unparse(tables[table](), { delimiter: decimal === 'comma' ? ';' : ',', newline: '\r\n' })}\r\n`;
 }

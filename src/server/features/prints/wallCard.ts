@@ -38,6 +38,11 @@ const LEFT = 11;
 const RIGHT = A5.width - LEFT;
 const WIDE = RIGHT - LEFT;
 /** Vessels stand at this many mm of paper to the mm of vessel. */
+/** Ticks so many seconds apart on a rule up to so long: [up to, apart]. */
+const TICKS = [
+  [90, 15],
+  [420, 60],
+] as const;
 const VESSEL_SCALE = 0.105;
 const WALL_MM = 3.4;
 
@@ -142,7 +147,7 @@ function steepRule(p: Paper, { version }: WallCard, y: number) {
     align: 'right',
   });
   p.text(minutesText(latest), x(latest) + 1.5, line - 8.6, { face: 'bold', size: 4.8 });
-  const step = end <= 90 ? 15 : end <= 420 ? 60 : 120;
+  const step = TICKS.find(([upTo]) => end <= upTo)?.[1] ?? 120;
   for (let t = 0; t <= end; t += step) {
     p.line(x(t), line, x(t), line + 1.8, 0.35);
     const words = minutesText(t);
@@ -161,15 +166,18 @@ function vessels(p: Paper, { pours, site }: WallCard, y: number): number {
     const grams = numberText(card.leaf);
     p.text(grams, LEFT + 97 - 3, base - 16.2, { face: 'bold', size: 13, align: 'right' });
     p.text('g', LEFT + 95, base - 9.4, { size: 6.4 });
-    const counted = card.bags
-      ? bagsText(card.bags)
-      : card.spoons
-        ? spoonsText(card.spoons).replace('level ', '')
-        : null;
+    const counted = countedOf(card);
     if (counted) p.text(counted, RIGHT - 25, base - 12.5, { size: 4.2, width: 25, align: 'right' });
     p.line(LEFT, base, RIGHT, base, 0.35);
   });
   return y + pours.length * row;
+}
+
+/** Bags or spoons for so much leaf. */
+function countedOf(card: Card) {
+  if (card.bags) return bagsText(card.bags);
+  if (card.spoons) return spoonsText(card.spoons).replace('level ', '');
+  return null;
 }
 
 /** A vessel in section on its line, at one scale for all: outline, level at the mark, basket. */
@@ -201,11 +209,7 @@ function foot(p: Paper, w: WallCard, y: number) {
   const { tea, version, pours, site } = w;
   const { recipe } = version;
   const first = pours[0]?.card;
-  const kettle = first
-    ? first.heat.kind === 'reachable'
-      ? `Kettle ${temperatureText(first.heat.kettleSetting, site.temperatureUnit)}`
-      : 'Straight off the boil'
-    : '';
+  const kettle = kettleWords(first, site);
   const handling = [kettle, recipe.warm ? 'vessel warmed' : '', recipe.lid ? 'lid on' : 'lid off']
     .filter(Boolean)
     .join(', ');
@@ -242,4 +246,14 @@ function foot(p: Paper, w: WallCard, y: number) {
     { size: 3.4, width: room, lineGap: 0.5 },
   );
   drawCode(p, w.brewUrl, RIGHT - 24, A5.height - 11 - 24, 24);
+}
+
+/** What the kettle is set to. */
+function kettleWords(first: Card | undefined, site: Site) {
+  if (first) {
+    if (first.heat.kind === 'reachable')
+      return `Kettle ${temperatureText(first.heat.kettleSetting, site.temperatureUnit)}`;
+    return 'Straight off the boil';
+  }
+  return '';
 }

@@ -1,4 +1,4 @@
-import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/corrections';
+import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/corrections';
 import {
   adviceOf,
   type CalibrationResult,
@@ -10,6 +10,7 @@ import {
   type CupsResult,
   cupWords,
   dialledIn,
+  type Exercise,
   EXERCISES,
   foldTasting,
   headlineOf,
@@ -17,6 +18,7 @@ import {
   howSure,
   type LadderResult,
   marksWords,
+  type Ordering,
   resultOf,
   roundOf,
   type TastingEvent,
@@ -86,18 +88,7 @@ export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
           p.text(code, MARGIN + i * wide + 6, 60, { face: 'heavy', size: 16 });
           p.path('M0 0h10v10h-10z', MARGIN + i * wide + 12, 84, { stroke: 0.5 });
         });
-        p.text(
-          e.kind === 'triangle'
-            ? 'Two are the same tea. Tick the odd one. You must choose, even if it is a guess.'
-            : e.kind === 'duoTrio'
-              ? 'Tick the one that is the same as the reference.'
-              : e.asks === 'preferred'
-                ? 'Tick the one you like better.'
-                : `Tick the one with more: ${ATTRIBUTES[e.asks].label.toLowerCase()}.`,
-          MARGIN,
-          104,
-          { size: 4.4, width: RIGHT - MARGIN },
-        );
+        p.text(choiceWords(e), MARGIN, 104, { size: 4.4, width: RIGHT - MARGIN });
       } else {
         const high = Math.min(40, (HEIGHT - 2 * MARGIN - 54) / served.length);
         served.forEach((code, i) => {
@@ -140,6 +131,15 @@ export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
       );
     }),
   );
+}
+
+/** What is asked of a taster who must choose. */
+function choiceWords(e: Exercise) {
+  if (e.kind === 'triangle')
+    return 'Two are the same tea. Tick the odd one. You must choose, even if it is a guess.';
+  if (e.kind === 'duoTrio') return 'Tick the one that is the same as the reference.';
+  if (e.asks === 'preferred') return 'Tick the one you like better.';
+  return `Tick the one with more: ${ATTRIBUTES[e.asks].label.toLowerCase()}.`;
 }
 
 /** The result on one page: words, what was marked, each taster, how sure. */
@@ -215,11 +215,7 @@ export function reportOf(
             const first = x.firstOver.bitterness;
             return [
               x.name,
-              x.ordering === null
-                ? 'none'
-                : x.ordering.inversions === 0
-                  ? 'all right'
-                  : `${x.ordering.inversions} swapped`,
+              orderWords(x),
               x.ordering ? numberText(x.ordering.tau, 2) : '',
               first === null || first === undefined ? 'never' : valueText(way, first, units),
             ];
@@ -339,4 +335,17 @@ export function reportOf(
       );
     },
   ]);
+}
+
+/** How well somebody ordered the cups. */
+function orderWords(x: {
+  readonly id: string;
+  readonly name: string;
+  readonly ordering: Ordering | null;
+  readonly firstOver: Readonly<Partial<Record<Attribute, number | null>>>;
+  readonly marked: number;
+}) {
+  if (x.ordering === null) return 'none';
+  if (x.ordering.inversions === 0) return 'all right';
+  return `${x.ordering.inversions} swapped`;
 }

@@ -26,7 +26,7 @@ export function SteepRule({ window: w, width, height = 20, liquorAfter, now }: P
       ),
     [liquorAfter, end],
   );
-  const step = end <= 60 ? 10 : end <= 300 ? 30 : 60;
+  const step = tickEvery(end);
   const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
   const big = (t: number) => t % (end <= 60 ? 30 : 60) === 0;
   // A narrow rule has room for the figures only, and for every other of its ticks' names.
@@ -95,7 +95,7 @@ export function SteepRule({ window: w, width, height = 20, liquorAfter, now }: P
           key={t}
           x={x(t)}
           y={top + height + 21}
-          textAnchor={t === 0 ? 'start' : t >= end ? 'end' : 'middle'}
+          textAnchor={anchorOf(t, end)}
           fontSize="13"
           fill="var(--ink-2)"
         >
@@ -110,14 +110,7 @@ export function SteepRule({ window: w, width, height = 20, liquorAfter, now }: P
         ] as const
       ).map(([t, word, anchor, shift]) => {
         const wide = x(w.latest) - x(w.earliest) > 90;
-        const at =
-          word === 'earliest' && !wide
-            ? x(w.best) - (narrow ? 22 : 44)
-            : word === 'latest' && !wide
-              ? x(w.best) + (narrow ? 22 : 44)
-              : narrow && word !== 'best'
-                ? x(t)
-                : x(t) + shift;
+        const at = placeOf({ word, wide, x, w, narrow, t, shift });
         return (
           <text key={word} x={at} y={top - 15} textAnchor={anchor} fontSize="14" fill="var(--ink)">
             <tspan fontWeight="700">{minutesText(t)}</tspan>
@@ -127,4 +120,42 @@ export function SteepRule({ window: w, width, height = 20, liquorAfter, now }: P
       })}
     </svg>
   );
+}
+
+/** Seconds from one tick to the next, so that they can be read. */
+function tickEvery(end: number) {
+  if (end <= 60) return 10;
+  if (end <= 300) return 30;
+  return 60;
+}
+
+/** On which side of its tick a time is written. */
+function anchorOf(t: number, end: number) {
+  if (t === 0) return 'start';
+  if (t >= end) return 'end';
+  return 'middle';
+}
+
+/** Where a word of the window stands: aside where there is no room, on its tick where the rule is narrow. */
+function placeOf({
+  word,
+  wide,
+  x,
+  w,
+  narrow,
+  t,
+  shift,
+}: {
+  word: 'earliest' | 'best' | 'latest';
+  wide: boolean;
+  x: (t: number) => number;
+  w: Window;
+  narrow: boolean;
+  t: Seconds;
+  shift: 0 | 2 | -2 | 60 | -60;
+}) {
+  if (word === 'earliest' && !wide) return x(w.best) - (narrow ? 22 : 44);
+  if (word === 'latest' && !wide) return x(w.best) + (narrow ? 22 : 44);
+  if (narrow && word !== 'best') return x(t);
+  return x(t) + shift;
 }

@@ -52,12 +52,7 @@ export function brewStatus(
   const again = brew.plan.steep ? `Steep ${brew.plan.steep.number}. ` : '';
   switch (phase.kind) {
     case 'warming': {
-      const pour =
-        wait > 0
-          ? `Wait ${minutesText(wait)}, then pour`
-          : brew.plan.steep
-            ? 'Pour on again'
-            : 'Empty it, leaf in, pour on';
+      const pour = whileWarming(wait, brew);
       return {
         name: 'warming',
         figure: minutesText(window.best),
@@ -141,6 +136,13 @@ export function brewStatus(
       };
     }
   }
+}
+
+/** What is next while a vessel warms. */
+function whileWarming(wait: Seconds, brew: Brew) {
+  if (wait > 0) return `Wait ${minutesText(wait)}, then pour`;
+  if (brew.plan.steep) return 'Pour on again';
+  return 'Empty it, leaf in, pour on';
 }
 
 /** A brew as it is drawn at one moment. */

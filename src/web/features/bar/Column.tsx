@@ -54,11 +54,12 @@ const Standing = memo(
     liquor: Liquor | null;
     drained: boolean;
   }) {
+    const inIt = drained ? plan.liquor : plan.water;
     return (
       <VesselDrawing
         vessel={plan.vessel}
         scale={scale}
-        fill={liquor ? (drained ? plan.liquor : plan.water) : undefined}
+        fill={liquor ? inIt : undefined}
         liquor={liquor}
         leaf={liquor && !drained ? plan.leaf : grams(0)}
         lid={plan.vessel.lid && plan.recipe.lid && liquor !== null && !drained}
@@ -164,12 +165,6 @@ export const BrewControls = memo(function BrewControls({
   picked,
 }: Drawn & { acts: BrewActs; locked: boolean; picked: boolean }) {
   const { brew, status, step } = shown;
-  const look =
-    status.name === 'late'
-      ? 'late'
-      : status.name === 'window' || status.name === 'past' || status.name === 'warming'
-        ? 'go'
-        : '';
   const stir = !locked && step?.step.kind === 'stir';
   const beside = step && !stir && !locked ? step : null;
   const name = <span className="visually-hidden">: {brew.tea.name}</span>;
@@ -181,15 +176,7 @@ export const BrewControls = memo(function BrewControls({
       data-place={brew.place}
     >
       <Plate status={status} />
-      <p className="step">
-        {stir
-          ? `${step.act}, now`
-          : layout.full
-            ? beside && status.name !== 'warming'
-              ? beside.act
-              : status.brief
-            : status.step}
-      </p>
+      <p className="step">{stepText({ stir, step, layout, beside, status })}</p>
       {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={shown.at} />}
       {!layout.full && (!beside || pulled) && <p className="detail">{status.detail}</p>}
       {!layout.full && beside && (
@@ -206,35 +193,73 @@ export const BrewControls = memo(function BrewControls({
         </div>
       )}
       <div className="act">
-        {stir ? (
-          <button type="button" className="btn go" onClick={oneTap(() => acts.next(shown))}>
-            {step.done}
-            {name}
-          </button>
-        ) : pulled && !locked ? (
-          <>
-            <button type="button" className="btn" onClick={oneTap(() => acts.right(brew))}>
-              Right{name}
-            </button>
-            <button type="button" className="btn" onClick={oneTap(() => acts.next(shown))}>
-              Judge{name}
-            </button>
-          </>
-        ) : pulled ? (
-          <p className="small self-center flex-1">PIN to judge it</p>
-        ) : (
-          <button
-            type="button"
-            className={`btn ${look}`}
-            disabled={locked && brew.state.kind === 'warming'}
-            onClick={oneTap(() => acts.next(shown))}
-          >
-            {status.act}
-            {name}
-          </button>
-        )}
+        <NextHand shown={shown} acts={acts} locked={locked} />
         {!locked && <More brew={brew} acts={acts} />}
       </div>
     </div>
   );
 });
+
+/** The button of the next hand; two of them once a cup waits for its verdict. */
+function NextHand({ shown, acts, locked }: { shown: BarItem; acts: BrewActs; locked: boolean }) {
+  const { brew, status, step } = shown;
+  const name = <span className="visually-hidden">: {brew.tea.name}</span>;
+  const next = oneTap(() => acts.next(shown));
+  if (!locked && step?.step.kind === 'stir')
+    return (
+      <button type="button" className="btn go" onClick={next}>
+        {step.done}
+        {name}
+      </button>
+    );
+  if (brew.state.kind === 'pulled' && locked)
+    return <p className="small self-center flex-1">PIN to judge it</p>;
+  if (brew.state.kind === 'pulled')
+    return (
+      <>
+        <button type="button" className="btn" onClick={oneTap(() => acts.right(brew))}>
+          Right{name}
+        </button>
+        <button type="button" className="btn" onClick={next}>
+          Judge{name}
+        </button>
+      </>
+    );
+  return (
+    <button
+      type="button"
+      className={`btn ${buttonLook(status)}`}
+      disabled={locked && brew.state.kind === 'warming'}
+      onClick={next}
+    >
+      {status.act}
+      {name}
+    </button>
+  );
+}
+
+/** How the next hand's button looks: late, due, or not yet. */
+function buttonLook(status: BrewStatus) {
+  if (status.name === 'late') return 'late';
+  if (status.name === 'window' || status.name === 'past' || status.name === 'warming') return 'go';
+  return '';
+}
+
+/** What is next, in the room there is. */
+function stepText({
+  stir,
+  step,
+  layout,
+  beside,
+  status,
+}: {
+  stir: boolean;
+  step: BarItem['step'];
+  layout: BarLayout;
+  beside: BarItem['step'];
+  status: BrewStatus;
+}) {
+  if (stir && step) return `${step.act}, now`;
+  if (!layout.full) return status.step;
+  return beside && status.name !== 'warming' ? beside.act : status.brief;
+}

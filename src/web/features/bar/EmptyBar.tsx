@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react';
+import type { Vessel } from '#contracts/vessels';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
@@ -62,13 +63,7 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
       </div>
       <div>
         <h1 className="text-[21px] font-bold">Nothing on the bar.</h1>
-        <p>
-          {vessels.length
-            ? locked
-              ? 'Type a PIN to start a brew.'
-              : 'Start a brew, or press N.'
-            : 'Put the first vessel on the Shelf, then start a brew.'}
-        </p>
+        <p>{whatToDo(vessels, locked)}</p>
       </div>
       {!locked && (
         <div className="flex flex-wrap gap-2">
@@ -91,4 +86,10 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
       {children}
     </main>
   );
+}
+
+/** What to do on an empty bar. */
+function whatToDo(vessels: readonly Vessel[], locked: boolean) {
+  if (vessels.length === 0) return 'Put the first vessel on the Shelf, then start a brew.';
+  return locked ? 'Type a PIN to start a brew.' : 'Start a brew, or press N.';
 }

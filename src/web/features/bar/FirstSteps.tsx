@@ -45,14 +45,10 @@ export function FirstSteps({ teas, vessels, brewed }: Props) {
       </h2>
       <ol>
         {steps.map((s, i) => (
-          <li key={s.words} className={s.done ? 'done' : s === next ? 'now' : ''}>
+          <li key={s.words} className={stepLook(s, next)}>
             <svg width="26" height="26" aria-hidden="true">
               <path d="M1 18H25" stroke="var(--ink)" strokeWidth="2" />
-              {s.done ? (
-                <path d="M7 12l4 5 8-11" fill="none" stroke="var(--ink)" strokeWidth="2.5" />
-              ) : s === next ? (
-                <LevelMark x={13} y={17} size={13} />
-              ) : null}
+              {stepMark(s, next)}
             </svg>
             {s.done ? (
               <span>
@@ -88,4 +84,19 @@ export function FirstSteps({ teas, vessels, brewed }: Props) {
       </ol>
     </section>
   );
+}
+
+type FirstStep = { words: string; why: string; to: string; done: boolean };
+/** How a step looks: done, next, or neither. */
+function stepLook(s: FirstStep, next: FirstStep | undefined) {
+  if (s.done) return 'done';
+  if (s === next) return 'now';
+  return '';
+}
+
+/** Ticked, next, or neither. */
+function stepMark(s: FirstStep, next: FirstStep | undefined) {
+  if (s.done) return <path d="M7 12l4 5 8-11" fill="none" stroke="var(--ink)" strokeWidth="2.5" />;
+  if (s === next) return <LevelMark x={13} y={17} size={13} />;
+  return null;
 }

@@ -1,5 +1,12 @@
 import { type FormEvent, useEffect, useRef, useState } from 'react';
-import { CLOCK_STEPS, stepsOf, stepStates, stepWords, turnsOf } from '#core/brews';
+import {
+  CLOCK_STEPS,
+  stepsOf,
+  stepStates,
+  type StepWithState,
+  stepWords,
+  turnsOf,
+} from '#core/brews';
 import {
   celsius,
   type EpochMs,
@@ -49,12 +56,7 @@ export function Steps({
       <ol>
         {stood.map((s) => {
           const words = stepWords(s, brew.plan, units);
-          const at =
-            s.at === null
-              ? ''
-              : on !== null && s.at >= on
-                ? `+${minutesText(secondsBetween(on, s.at as EpochMs))}`
-                : clockText(s.at);
+          const at = whenText(s, on);
           return (
             <li
               key={s.key}
@@ -119,6 +121,13 @@ export function Steps({
       <Reading brew={brew} commands={commands} />
     </div>
   );
+}
+
+/** When a step was done: after the water, or by the clock. */
+function whenText(s: StepWithState, on: EpochMs | null) {
+  if (s.at === null) return '';
+  if (on !== null && s.at >= on) return `+${minutesText(secondsBetween(on, s.at as EpochMs))}`;
+  return clockText(s.at);
 }
 
 /** Pours on the scale: the clock starts by itself as the weight rises, and the rule says when it is enough. */

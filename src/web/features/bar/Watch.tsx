@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react';
-import { barItems, sortByUrgency } from '../../entities/brews/status';
+import { type BarItem, barItems, sortByUrgency } from '../../entities/brews/status';
 import { useBar } from '../../entities/brews/useBar';
 import { useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
@@ -31,11 +31,7 @@ export function BarWatch({ place }: { place: string }) {
   useEffect(() => {
     document.title = title;
   }, [title]);
-  const due = shown.some((s) => s.status.name === 'late')
-    ? 'late'
-    : shown.some((s) => s.status.name === 'past' || s.status.name === 'window')
-      ? 'due'
-      : null;
+  const due = dueOf(shown);
   return (
     <>
       {frame && due && <div className={`across ${due}`} data-testid="across" aria-hidden="true" />}
@@ -44,4 +40,11 @@ export function BarWatch({ place }: { place: string }) {
       </div>
     </>
   );
+}
+
+/** The most pressing there is: late, due, or nothing. */
+function dueOf(shown: BarItem[]) {
+  if (shown.some((s) => s.status.name === 'late')) return 'late';
+  if (shown.some((s) => s.status.name === 'past' || s.status.name === 'window')) return 'due';
+  return null;
 }

@@ -6,12 +6,15 @@
  */
 export function placeOfCode(text: string): string | null {
   const trimmed = text.trim();
-  const path = URL.canParse(trimmed)
-    ? new URL(trimmed).pathname + new URL(trimmed).search
-    : trimmed.startsWith('/')
-      ? trimmed
-      : '';
+  const path = pathIn(trimmed);
   return /^\/(start|book|log|shelf|judge)(\/|\?|$)/.test(path) ? path : null;
+}
+
+/** The path in a scanned text: of a whole address, or as it stands. */
+function pathIn(trimmed: string) {
+  if (URL.canParse(trimmed)) return new URL(trimmed).pathname + new URL(trimmed).search;
+  if (trimmed.startsWith('/')) return trimmed;
+  return '';
 }
 
 /** A scanner types so much faster than hands that it can be told: ms from one letter to the next. */

@@ -47,11 +47,7 @@ export function LeafPhoto({ tea, lead }: { tea: Tea; lead: boolean }) {
             disabled={setting.isLoading}
             onClick={() => input.current?.click()}
           >
-            {setting.isLoading
-              ? 'Keeping it'
-              : tea.photoId
-                ? 'Another photo'
-                : 'Photo of the dry leaf'}
+            {photoWords(setting, tea)}
           </button>
           {tea.photoId && (
             <button
@@ -72,4 +68,11 @@ export function LeafPhoto({ tea, lead }: { tea: Tea; lead: boolean }) {
       )}
     </div>
   );
+}
+
+/** What the button does. */
+function photoWords(setting: ReturnType<typeof useSetPhotoMutation>[1], tea: Tea) {
+  if (setting.isLoading) return 'Keeping it';
+  if (tea.photoId) return 'Another photo';
+  return 'Photo of the dry leaf';
 }

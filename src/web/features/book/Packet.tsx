@@ -59,9 +59,16 @@ function leafText(leaf: PacketLeaf): string {
   const count = rangeText(leaf.low, leaf.high, (v) => numberText(v, 2));
   const [noun = '', ...size] = ONE_LEAF[leaf.unit].split(' (');
   const named = leaf.high === 1 || leaf.unit === 'g' ? noun : plural(noun);
-  const how = leaf.heaped ? 'heaped ' : SPOONS.has(leaf.unit) ? 'level ' : '';
+  const how = heapedWord(leaf);
   const weighs = leaf.weighs === null ? '' : `, ${numberText(leaf.weighs, 1)} g`;
   return `${count} ${how}${[named, ...size].join(' (')}${weighs}`;
+}
+
+/** Whether the spoons are heaped or level; nothing of measures that are neither. */
+function heapedWord(leaf: PacketLeaf) {
+  if (leaf.heaped) return 'heaped ';
+  if (SPOONS.has(leaf.unit)) return 'level ';
+  return '';
 }
 
 function waterText(water: PacketWater, units: Units): string {

@@ -1,4 +1,5 @@
 import { useParams } from 'react-router';
+import type { Tea } from '#contracts/teas';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useGo } from '../../platform/useGo';
@@ -53,21 +54,35 @@ export function BookPage() {
       ) : (
         <TeaIndex teas={teas} chosen={teaId} />
       )}
-      {teaId === 'new' && role === 'lead' ? (
-        <section className="tea-page">
-          <TeaForm tea={null} onDone={() => go(-1)} />
-        </section>
-      ) : teaId ? (
-        <TeaView key={teaId} id={teaId} />
-      ) : (
-        <section className="tea-page">
-          <p className="small pt-6 text-[16px]">
-            {teas.length > 0
-              ? 'Touch a tea to see its recipe and what it takes in each vessel.'
-              : ''}
-          </p>
-        </section>
-      )}
+      {sideShown({ teaId, role, go, teas })}
     </main>
+  );
+}
+
+/** The tea that is open, a new one, or that none is. */
+function sideShown({
+  teaId,
+  role,
+  go,
+  teas,
+}: {
+  teaId: string | undefined;
+  role: 'trainee' | 'brewer' | 'lead';
+  go: ReturnType<typeof useGo>;
+  teas: readonly Tea[];
+}) {
+  if (teaId === 'new' && role === 'lead')
+    return (
+      <section className="tea-page">
+        <TeaForm tea={null} onDone={() => go(-1)} />
+      </section>
+    );
+  if (teaId) return <TeaView key={teaId} id={teaId} />;
+  return (
+    <section className="tea-page">
+      <p className="small pt-6 text-[16px]">
+        {teas.length > 0 ? 'Touch a tea to see its recipe and what it takes in each vessel.' : ''}
+      </p>
+    </section>
   );
 }

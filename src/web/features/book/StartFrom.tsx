@@ -44,8 +44,8 @@ export function StartFrom({ style, method, packet, now, except, taken, onTake }:
       parseWithin(known.leaf, 'Leaf', 'g', 0.1, 2000),
       parseWithin(known.water, 'Water', 'ml', 20, 20_000),
     ];
-    if (leaf.kind === 'bad' || water.kind === 'bad')
-      return setWrong(leaf.kind === 'bad' ? leaf.why : water.kind === 'bad' ? water.why : '');
+    if (leaf.kind === 'bad') return setWrong(leaf.why);
+    if (water.kind === 'bad') return setWrong(water.why);
     setWrong('');
     onTake(
       knownGoodStart(now ?? startingRecipe(style, method), leaf.value, water.value, '').recipe,

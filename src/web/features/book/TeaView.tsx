@@ -95,25 +95,7 @@ export function TeaView({ id }: { id: string }) {
           setEditing('version');
         }}
       />
-      {house ? (
-        isCold(at) ? (
-          <ColdRecipe tea={tea} house={house} />
-        ) : (
-          <HouseRecipe tea={tea} house={house} />
-        )
-      ) : (
-        <Nothing
-          action={
-            lead && (
-              <button type="button" className="btn" onClick={() => setEditing('version')}>
-                Make its first recipe
-              </button>
-            )
-          }
-        >
-          No house recipe as {METHODS[at].label} yet.
-        </Nothing>
-      )}
+      {recipeShown({ house, at, tea, lead, setEditing })}
       {at === tea.method && (
         <Notes notes={notes} lead={lead} onVersion={() => setEditing('version')} />
       )}
@@ -134,6 +116,37 @@ export function TeaView({ id }: { id: string }) {
         Back to the index
       </Link>
     </section>
+  );
+}
+
+/** The house recipe as this method, hot or cold; said where there is none. */
+function recipeShown({
+  house,
+  at,
+  tea,
+  lead,
+  setEditing,
+}: {
+  house: Version | null;
+  at: Method;
+  tea: Tea;
+  lead: boolean;
+  setEditing: Dispatch<SetStateAction<'version' | 'tea' | null>>;
+}) {
+  if (house && isCold(at)) return <ColdRecipe tea={tea} house={house} />;
+  if (house) return <HouseRecipe tea={tea} house={house} />;
+  return (
+    <Nothing
+      action={
+        lead && (
+          <button type="button" className="btn" onClick={() => setEditing('version')}>
+            Make its first recipe
+          </button>
+        )
+      }
+    >
+      No house recipe as {METHODS[at].label} yet.
+    </Nothing>
   );
 }
 

@@ -19,12 +19,13 @@ export type WeighingForm = { spoon: string; spoons: string; weighed: string };
 export const weighingFormOf = (w: Weighed | null, spoon: string): WeighingForm => ({
   spoon: w?.spoon ?? spoon,
   spoons: w ? numberText(w.spoons, 2) : '5',
-  weighed: w
-    ? w.singles.length > 0
-      ? w.singles.map((g) => numberText(g, 2)).join('; ')
-      : numberText(w.weighed, 2)
-    : '',
+  weighed: w ? weighedText(w) : '',
 });
+/** The grams as they were typed: each spoon by itself, or one figure for all. */
+function weighedText(w: Weighed): string {
+  if (w.singles.length === 0) return numberText(w.weighed, 2);
+  return w.singles.map((g) => numberText(g, 2)).join('; ');
+}
 
 type ReadWeighing =
   | { readonly kind: 'none' }

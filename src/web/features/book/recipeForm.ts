@@ -176,32 +176,7 @@ export function recipeOf(
   const later = v.later.map((w, i) => windowOf(w, `later.${i}.`));
   if (v.school === 'match' && v.knownHold === '')
     wrong('knownHold', 'Say in which vessel the cup is known.');
-  const scaling: Recipe['scaling'] =
-    v.school === 'linear'
-      ? { school: 'linear' }
-      : v.school === 'match'
-        ? {
-            school: 'match',
-            known: {
-              ...(JSON.parse(
-                v.knownHold ||
-                  holdText({ infuser: 'free', basket: null, material: 'porcelain', lid: true }),
-              ) as Omit<KnownPour, 'water' | 'leaf'>),
-              water: millilitres(positive('knownWater', 'Water', 'ml', 20_000)),
-              leaf: grams(positive('knownLeaf', 'Leaf', 'g', 2000)),
-            },
-          }
-        : {
-            school: 'tapered',
-            small: {
-              water: millilitres(positive('smallWater', 'Water', 'ml', 20_000)),
-              leaf: grams(positive('smallLeaf', 'Leaf', 'g', 2000)),
-            },
-            large: {
-              water: millilitres(positive('largeWater', 'Water', 'ml', 20_000)),
-              leaf: grams(positive('largeLeaf', 'Leaf', 'g', 2000)),
-            },
-          };
+  const scaling: Recipe['scaling'] = scalingOf(v, positive);
   if (good && scaling.school === 'tapered' && scaling.large.water <= scaling.small.water)
     wrong('largeWater', 'The larger vessel must take more water than the smaller.');
   const stir = v.stir
@@ -268,4 +243,41 @@ export function recipeOf(
   if (whole)
     wrong(whole.field === 'window' ? windowField(whole.why) : BESIDE[whole.field], whole.why);
   return good ? recipe : null;
+}
+
+/** The school of scaling, with the points it goes by. */
+function scalingOf(
+  v: RecipeForm,
+  positive: (
+    name: keyof RecipeForm,
+    what: string,
+    unit: string,
+    max: number,
+    least?: number,
+  ) => number,
+): Recipe['scaling'] {
+  if (v.school === 'linear') return { school: 'linear' };
+  if (v.school === 'match')
+    return {
+      school: 'match',
+      known: {
+        ...(JSON.parse(
+          v.knownHold ||
+            holdText({ infuser: 'free', basket: null, material: 'porcelain', lid: true }),
+        ) as Omit<KnownPour, 'water' | 'leaf'>),
+        water: millilitres(positive('knownWater', 'Water', 'ml', 20_000)),
+        leaf: grams(positive('knownLeaf', 'Leaf', 'g', 2000)),
+      },
+    };
+  return {
+    school: 'tapered',
+    small: {
+      water: millilitres(positive('smallWater', 'Water', 'ml', 20_000)),
+      leaf: grams(positive('smallLeaf', 'Leaf', 'g', 2000)),
+    },
+    large: {
+      water: millilitres(positive('largeWater', 'Water', 'ml', 20_000)),
+      leaf: grams(positive('largeLeaf', 'Leaf', 'g', 2000)),
+    },
+  };
 }

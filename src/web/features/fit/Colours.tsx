@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { type Dispatch, type SetStateAction, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { CUP_DEPTH_CM, deltaE00, hexOf, type Lab, labOf } from '#core/colour';
 import { colourRungs, houseLiquor, type Recipe } from '#core/recipes';
 import { celsius, minutesText, numberText, seconds, temperatureText } from '#core/units';
 import { pathOf, ROUTES } from '#contracts/routes';
-import type { Tea } from '#contracts/teas';
+import type { Tea, TeaSwatches } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useSetSwatchesMutation } from '../../entities/teas/editApi';
@@ -130,24 +130,7 @@ function Colours({ tea, recipe }: { tea: Tea; recipe: Recipe }) {
       </section>
       <section className="paper" aria-label="Measured cups">
         <h2>Measured cups</h2>
-        {role !== 'lead' ? (
-          <p>A lead types in what a colour reader says.</p>
-        ) : editing ? (
-          <Measure tea={tea} recipe={recipe} onDone={() => setEditing(false)} />
-        ) : (
-          <>
-            <p>
-              Brew a ladder of the house recipe, pour off each cup at its time, fill white cups to
-              one depth, and read each with a colour reader: Lab under D65, 2°.
-            </p>
-            <div className="flex flex-wrap gap-2 mt-3">
-              <button type="button" className="btn go" onClick={() => setEditing(true)}>
-                {swatches ? 'Measure again' : 'Type what was measured'}
-              </button>
-              {swatches && <Drop tea={tea} />}
-            </div>
-          </>
-        )}
+        {measuredShown({ role, editing, tea, recipe, setEditing, swatches })}
         <h2 className="mt-4">Before you trust a colour</h2>
         <p>
           A screen shows it in its own way.{' '}
@@ -158,6 +141,40 @@ function Colours({ tea, recipe }: { tea: Tea; recipe: Recipe }) {
         </p>
       </section>
     </main>
+  );
+}
+
+/** What was measured, or the form for it. */
+function measuredShown({
+  role,
+  editing,
+  tea,
+  recipe,
+  setEditing,
+  swatches,
+}: {
+  role: 'trainee' | 'brewer' | 'lead';
+  editing: boolean;
+  tea: Tea;
+  recipe: Recipe;
+  setEditing: Dispatch<SetStateAction<boolean>>;
+  swatches: TeaSwatches | null;
+}) {
+  if (role !== 'lead') return <p>A lead types in what a colour reader says.</p>;
+  if (editing) return <Measure tea={tea} recipe={recipe} onDone={() => setEditing(false)} />;
+  return (
+    <>
+      <p>
+        Brew a ladder of the house recipe, pour off each cup at its time, fill white cups to one
+        depth, and read each with a colour reader: Lab under D65, 2°.
+      </p>
+      <div className="flex flex-wrap gap-2 mt-3">
+        <button type="button" className="btn go" onClick={() => setEditing(true)}>
+          {swatches ? 'Measure again' : 'Type what was measured'}
+        </button>
+        {swatches && <Drop tea={tea} />}
+      </div>
+    </>
   );
 }
 

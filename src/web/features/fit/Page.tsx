@@ -4,8 +4,9 @@ import { ATTRIBUTES } from '#core/corrections';
 import { brewCup } from '#core/cup';
 import { FIT_SCORES, type FitScore } from '#core/fitting';
 import { houseBrew } from '#core/recipes';
-import { differenceWords } from '#core/taste';
+import { differenceWords, type Taste } from '#core/taste';
 import { capital, countWord, numberText } from '#core/units';
+import type { Tea } from '#contracts/teas';
 import { useFitQuery } from '../../entities/fits/api';
 import { useBookQuery } from '../../entities/teas/api';
 import { failureOf } from '../../platform/api';
@@ -42,11 +43,7 @@ export function FitPage() {
             </Link>
           }
         >
-          {error
-            ? failureOf(error).message
-            : tea
-              ? `${tea.name} has no hot house recipe to fit.`
-              : 'This tea is not in the book.'}
+          {whyNot(error, tea)}
         </Nothing>
       </main>
     );
@@ -62,6 +59,13 @@ export function FitPage() {
       onLeave={leaveOut}
     />
   );
+}
+
+/** Why there is nothing to fit. */
+function whyNot(error: Parameters<typeof failureOf>[0], tea: Tea | undefined | null) {
+  if (error) return failureOf(error).message;
+  if (tea) return `${tea.name} has no hot house recipe to fit.`;
+  return 'This tea is not in the book.';
 }
 
 function Fitting({ tea, recipe, page, without, busy, onLeave }: FitProps) {
@@ -94,24 +98,7 @@ function Fitting({ tea, recipe, page, without, busy, onLeave }: FitProps) {
       </div>
       <section className="work" aria-busy={busy}>
         <p className="headline" data-testid="fit-words">
-          {after ? (
-            off.length ? (
-              <>
-                <b>{capital(off.join(', '))} than its style,</b> say {countWord(used)} cups of this
-                house.
-              </>
-            ) : (
-              <>
-                <b>As its style,</b> say {countWord(used)} cups of this house: nothing that one
-                would notice.
-              </>
-            )
-          ) : (
-            <>
-              <b>{used === 1 ? 'One cup is' : 'No cup is'} here to fit it by.</b> Two at least,
-              marked or measured, of the lot in use.
-            </>
-          )}
+          {fitWords(after, off, used)}
         </p>
         <div className="tabs" role="tablist" aria-label="Attribute">
           {FIT_SCORES.map((s) => (
@@ -148,5 +135,28 @@ function Fitting({ tea, recipe, page, without, busy, onLeave }: FitProps) {
         <Learnt tea={tea} recipe={recipe} page={page} without={without} used={used} />
       </section>
     </main>
+  );
+}
+
+/** What the cups say of this tea, in a sentence. */
+function fitWords(after: Taste | null, off: string[], used: number) {
+  if (!after)
+    return (
+      <>
+        <b>{used === 1 ? 'One cup is' : 'No cup is'} here to fit it by.</b> Two at least, marked or
+        measured, of the lot in use.
+      </>
+    );
+  if (off.length === 0)
+    return (
+      <>
+        <b>As its style,</b> say {countWord(used)} cups of this house: nothing that one would
+        notice.
+      </>
+    );
+  return (
+    <>
+      <b>{capital(off.join(', '))} than its style,</b> say {countWord(used)} cups of this house.
+    </>
   );
 }

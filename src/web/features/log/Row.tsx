@@ -58,11 +58,17 @@ export function FromBest({ brew }: { brew: Brew }) {
   const off = Math.round(real - best);
   return (
     <>
-      {off === 0 ? '' : off > 0 ? '+' : '−'}
+      {signOf(off)}
       {minutesText(off)}
-      {real > latest ? <em>late</em> : real < earliest ? <em>early</em> : null}
+      {real > latest && <em>late</em>}
+      {real < earliest && <em>early</em>}
     </>
   );
+}
+
+function signOf(v: number): string {
+  if (v === 0) return '';
+  return v > 0 ? '+' : '−';
 }
 
 export function LogRow({ brew }: { brew: Brew }) {
@@ -103,13 +109,13 @@ export function LogRow({ brew }: { brew: Brew }) {
       <span className={`mid-wide ${verdict === 'right' || !brew.verdict ? '' : 'font-semibold'}`}>
         {verdict}
       </span>
-      <span className="wide small">
-        {brew.proposal && brew.proposal.lever !== 'keep'
-          ? brew.accepted
-            ? brew.proposal.headline
-            : 'none taken'
-          : brew.remark}
-      </span>
+      <span className="wide small">{doneAbout(brew)}</span>
     </Link>
   );
+}
+
+/** What was done about the cup. */
+function doneAbout(brew: Brew) {
+  if (!brew.proposal || brew.proposal.lever === 'keep') return brew.remark;
+  return brew.accepted ? brew.proposal.headline : 'none taken';
 }

@@ -1,7 +1,15 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { MATERIAL_NAMES, MATERIALS } from '#core/heat';
-import { celsius, numberText, parseNumber, parseVolume, volumeText } from '#core/units';
+import {
+  celsius,
+  type Millilitres,
+  numberText,
+  type Parsed,
+  parseNumber,
+  parseVolume,
+  volumeText,
+} from '#core/units';
 import { type Kettle, KETTLE_KINDS, type KettleFields } from '#contracts/kettles';
 import { useAddKettleMutation } from '../../entities/kettles/api';
 import { useChangeKettleMutation } from '../../entities/kettles/api';
@@ -60,12 +68,7 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
   const save = form.handleSubmit(async (v) => {
     const [volume, points] = [parseVolume(v.volume, units.volume), readPoints(v.points)];
     if (v.name.trim() === '') form.setError('name', { message: 'Give it a name.' });
-    const holds =
-      volume.kind === 'bad'
-        ? volume.why
-        : volume.value < 200 || volume.value > 40_000
-          ? 'A kettle holds 200 ml to 40 l.'
-          : null;
+    const holds = holdsFault(volume);
     if (holds) form.setError('volume', { message: holds });
     if (typeof points === 'string') form.setError('points', { message: points });
     if (v.name.trim() === '' || holds || volume.kind === 'bad' || typeof points === 'string')
@@ -135,4 +138,11 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
       </div>
     </form>
   );
+}
+
+/** What is wrong with how much a kettle holds. */
+function holdsFault(volume: Parsed<Millilitres>) {
+  if (volume.kind === 'bad') return volume.why;
+  if (volume.value < 200 || volume.value > 40_000) return 'A kettle holds 200 ml to 40 l.';
+  return null;
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { MATERIALS, POUR_LOSS } from '#core/heat';
-import { minutesText, numberText, temperatureText, volumeText } from '#core/units';
+import { minutesText, numberText, type Seconds, temperatureText, volumeText } from '#core/units';
 import type { Kettle } from '#contracts/kettles';
 import type { Site } from '#contracts/sites';
 import { History } from '../../entities/history/History';
@@ -239,9 +239,7 @@ function Waits({ facts, site }: { facts: KettleFacts; site: Site }) {
                   <b>{t(l.leaf)}</b>
                 </td>
                 <td>{t(l.kettleAt)}</td>
-                <td>
-                  {l.wait === null ? 'never' : l.wait > 3600 ? 'over an hour' : minutesText(l.wait)}
-                </td>
+                <td>{waitText(l.wait)}</td>
                 <td>
                   {l.cold === null ? (
                     '–'
@@ -272,6 +270,13 @@ function Waits({ facts, site }: { facts: KettleFacts; site: Site }) {
       </p>
     </>
   );
+}
+
+/** How long to wait. */
+function waitText(wait: Seconds | null) {
+  if (wait === null) return 'never';
+  if (wait > 3600) return 'over an hour';
+  return minutesText(wait);
 }
 
 /** Recipe cards of this site use this kettle from then on. */

@@ -1,7 +1,14 @@
 import { useState } from 'react';
 import { bagsText, type Card, roundingWords, spoonsText } from '#core/recipes';
 import { measureOf } from '#core/teas';
-import { type Millilitres, numberText, SPOONS, volumeParts, volumeText } from '#core/units';
+import {
+  type Millilitres,
+  numberText,
+  type Spoon,
+  SPOONS,
+  volumeParts,
+  volumeText,
+} from '#core/units';
 import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
@@ -53,12 +60,7 @@ export function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | nu
       </p>
     );
   const { total, perSpoon, error, spoon } = card.spoons;
-  const other =
-    spoon.id === SPOONS.metricTablespoon.id
-      ? 'Tablespoon, not teaspoon.'
-      : spoon.id === SPOONS.metricTeaspoon.id
-        ? 'Teaspoon, not tablespoon.'
-        : '';
+  const other = notThatSpoon(spoon);
   return (
     <p>
       {spoonsText(card.spoons)}
@@ -68,6 +70,13 @@ export function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | nu
       </em>
     </p>
   );
+}
+
+/** The spoon it is easily taken for. */
+function notThatSpoon(spoon: Spoon) {
+  if (spoon.id === SPOONS.metricTablespoon.id) return 'Tablespoon, not teaspoon.';
+  if (spoon.id === SPOONS.metricTeaspoon.id) return 'Teaspoon, not tablespoon.';
+  return '';
 }
 
 export function WaterLine({
@@ -81,12 +90,7 @@ export function WaterLine({
 }) {
   const units = useUnits();
   const v = volumeParts(water, units.volume);
-  const where =
-    Math.abs(water - vessel.mark) < 0.5
-      ? 'to the mark'
-      : water > vessel.mark
-        ? 'over the mark'
-        : 'under the mark';
+  const where = whereText(water, vessel);
   return (
     <>
       <span className="mid">
@@ -102,6 +106,13 @@ export function WaterLine({
       </p>
     </>
   );
+}
+
+/** Where the water stands against the fill mark. */
+function whereText(water: Millilitres, vessel: Vessel) {
+  if (Math.abs(water - vessel.mark) < 0.5) return 'to the mark';
+  if (water > vessel.mark) return 'over the mark';
+  return 'under the mark';
 }
 
 export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {

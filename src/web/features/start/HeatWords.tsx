@@ -46,7 +46,7 @@ export function handsWords(recipe: Recipe, vessel: Vessel): string {
     ? `Then again: ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.`
     : '';
   return [
-    vessel.lid ? (recipe.lid ? 'Lid on.' : 'Lid off.') : '',
+    vessel.lid && (recipe.lid ? 'Lid on.' : 'Lid off.'),
     pull,
     ...handlingWords({ ...recipe, later: [] }),
     again,

@@ -2,7 +2,7 @@ import type { Recipe } from '#core/recipes';
 import { type Grams, grams, ML_PER, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { phaseOf } from '../../entities/brews/barBrews';
+import { type BarBrew, phaseOf } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
 import { brewStatus } from '../../entities/brews/status';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
@@ -37,11 +37,7 @@ export function VesselShelves({
   const { vessels, vessel: chosen, busy, tea, water } = choice;
   const phone = useBarLayout(1).kind === 'phone';
   const perShelf = phone ? PER_PHONE_SHELF : PER_SHELF;
-  const scale = phone
-    ? PHONE_SCALE
-    : vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2)
-      ? 0.66
-      : SCALE;
+  const scale = scaleFor(phone, vessels);
   const rows = [
     vessels.filter((v) => v.kind === 'pot'),
     vessels.filter((v) => v.kind !== 'pot'),
@@ -110,13 +106,7 @@ export function VesselShelves({
                     <b>{v.name}</b>
                     {volumeText(v.mark, units.volume)}, {cupsWord(v)}
                     <br />
-                    {brew ? (
-                      <span className="use">in use, {inUse(brew)}</span>
-                    ) : on ? (
-                      <strong>chosen</strong>
-                    ) : (
-                      <span className="use">free</span>
-                    )}
+                    {stateOf(brew, on)}
                   </button>
                 );
               })}
@@ -126,6 +116,20 @@ export function VesselShelves({
       })}
     </>
   );
+}
+
+/** How large vessels are drawn, so that they fit their shelves. */
+function scaleFor(phone: boolean, vessels: readonly Vessel[]) {
+  if (phone) return PHONE_SCALE;
+  if (vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2)) return 0.66;
+  return SCALE;
+}
+
+/** Whether a vessel is in use, chosen or free. */
+function stateOf(brew: BarBrew | undefined, on: boolean) {
+  if (brew) return <span className="use">in use, {inUse(brew)}</span>;
+  if (on) return <strong>chosen</strong>;
+  return <span className="use">free</span>;
 }
 function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
   const s = brewStatus(brew, phaseOf(brew, now()), { volume: 'ml', temperature: 'C' });
@@ -146,8 +150,8 @@ type StandingProps = {
   onPick: () => void;
 };
 function Standing({ v, scale, on, brew, tea, recipe, leaf, water, onPick }: StandingProps) {
-  const liquor =
-    on && tea && recipe ? houseLiquorOf(tea, recipe) : brew ? liquorOf(brew, now()) : null;
+  const inIt = brew ? liquorOf(brew, now()) : null;
+  const liquor = on && tea && recipe ? houseLiquorOf(tea, recipe) : inIt;
   const fill = on ? water : brew?.plan.water;
   return (
     <button
@@ -162,7 +166,7 @@ function Standing({ v, scale, on, brew, tea, recipe, leaf, water, onPick }: Stan
         label=""
         fill={liquor && fill && fill <= v.brim ? fill : undefined}
         liquor={liquor}
-        leaf={on && leaf ? leaf : brew ? brew.plan.leaf : grams(0)}
+        leaf={on && leaf ? leaf : (brew?.plan.leaf ?? grams(0))}
         level={on}
         lid={brew !== undefined && v.lid}
       />

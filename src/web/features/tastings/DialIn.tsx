@@ -55,26 +55,7 @@ export function DialIn({ view, now }: { view: OpenTasting; now: Tasting }) {
     <>
       <section className="work">
         <p className="headline" data-testid="dial-in-words">
-          {round.lost ? (
-            <>
-              <b>The cup of this round was lost:</b> {round.lost}. Brew it again.
-            </>
-          ) : right ? (
-            <>
-              <b>Right: every mark within half a step,</b> after {countWord(rounds.length)}{' '}
-              {rounds.length === 1 ? 'round' : 'rounds'}.
-            </>
-          ) : off.length === 0 ? (
-            <>
-              <b>Nothing is off, but not all was marked:</b> {unmarked.join(', ')}{' '}
-              {unmarked.length === 1 ? 'is' : 'are'} open.
-            </>
-          ) : (
-            <>
-              <b>{capital(marksWords(round))}</b> in round {rounds.length}; all else is within half
-              a step{unmarked.length > 0 ? `, ${unmarked.join(', ')} not marked` : ''}.
-            </>
-          )}
+          {roundWords({ round, right, rounds, off, unmarked })}
         </p>
         <div className="porcelain-strip dial-strip">
           {rounds.map((r, i) => (
@@ -99,6 +80,48 @@ export function DialIn({ view, now }: { view: OpenTasting; now: Tasting }) {
       <section className="paper" aria-label="What to do">
         <Next view={view} round={round} rounds={rounds} right={right} />
       </section>
+    </>
+  );
+}
+
+/** What this round showed, in a sentence. */
+function roundWords({
+  round,
+  right,
+  rounds,
+  off,
+  unmarked,
+}: {
+  round: Round;
+  right: boolean;
+  rounds: readonly Round[];
+  off: readonly string[];
+  unmarked: string[];
+}) {
+  if (round.lost)
+    return (
+      <>
+        <b>The cup of this round was lost:</b> {round.lost}. Brew it again.
+      </>
+    );
+  if (right)
+    return (
+      <>
+        <b>Right: every mark within half a step,</b> after {countWord(rounds.length)}{' '}
+        {rounds.length === 1 ? 'round' : 'rounds'}.
+      </>
+    );
+  if (off.length === 0)
+    return (
+      <>
+        <b>Nothing is off, but not all was marked:</b> {unmarked.join(', ')}{' '}
+        {unmarked.length === 1 ? 'is' : 'are'} open.
+      </>
+    );
+  return (
+    <>
+      <b>{capital(marksWords(round))}</b> in round {rounds.length}; all else is within half a step
+      {unmarked.length > 0 ? `, ${unmarked.join(', ')} not marked` : ''}.
     </>
   );
 }

@@ -1,9 +1,9 @@
 import { type ReactNode, useState } from 'react';
 import { grams, numberText } from '#core/units';
-import { pourUntil } from '#core/weighing';
+import { type Pouring, pourUntil } from '#core/weighing';
 import { useKeys } from '../../ui/keys';
 import { LevelMark } from '../../ui/LevelMark';
-import { BAUDS, hasSerial, scale, useScaleHere } from './scale';
+import { BAUDS, hasSerial, scale, type ScaleNow, useScaleHere } from './scale';
 
 type Props = {
   /** Takes the weight as it stands, in grams. */
@@ -84,26 +84,10 @@ export function ScalePanel({
     <div className="scale-panel">
       <p className={`weight ${now.steady ? '' : 'moving'}`} aria-live="off">
         <b data-testid="weight">{now.weight === null ? '–' : numberText(now.weight, 1)}</b> g{' '}
-        <span className="small">
-          {now.weight === null
-            ? now.fault || 'waiting for the scale'
-            : now.steady
-              ? 'steady'
-              : 'moving'}
-        </span>
+        <span className="small">{steadyWords(now)}</span>
       </p>
       {target !== undefined && pouring && (
-        <PourRule
-          target={target}
-          weight={now.weight ?? 0}
-          words={
-            pouring.say === 'there'
-              ? 'There.'
-              : pouring.say === 'over'
-                ? `${numberText(-pouring.left)} g over`
-                : `${numberText(pouring.left)} g more${pouring.say === 'slowly' ? ', slowly' : ''}`
-          }
-        />
+        <PourRule target={target} weight={now.weight ?? 0} words={pouringWords(pouring)} />
       )}
       {children}
       {now.kind === 'made-up' && <MadeUpLeaf small={small} />}
@@ -127,6 +111,20 @@ export function ScalePanel({
       </div>
     </div>
   );
+}
+
+/** What the scale is doing. */
+function steadyWords(now: ScaleNow) {
+  if (now.weight === null) return now.fault || 'waiting for the scale';
+  if (now.steady) return 'steady';
+  return 'moving';
+}
+
+/** How far the pour is. */
+function pouringWords(pouring: Pouring) {
+  if (pouring.say === 'there') return 'There.';
+  if (pouring.say === 'over') return `${numberText(-pouring.left)} g over`;
+  return `${numberText(pouring.left)} g more${pouring.say === 'slowly' ? ', slowly' : ''}`;
 }
 
 /** Filling to the mark: over it is hatched. */

@@ -76,15 +76,7 @@ export const recipeRows = ({ here, now }: Doing, out: Out) => {
       note: r.has('note') ? r.text('note', 300) : base.note,
     };
     const fault = recipeFault(recipe, method);
-    if (fault)
-      r.fault(
-        fault.field === 'temperature'
-          ? 'heat'
-          : fault.field === 'window' && fault.why.includes('Latest')
-            ? 'latest'
-            : 'best',
-        fault.why,
-      );
+    if (fault) r.fault(columnOf(fault), fault.why);
     return () => {
       const key = `${tea.id} ${method}`;
       const same = [of?.house, of?.trial].some(
@@ -94,8 +86,7 @@ export const recipeRows = ({ here, now }: Doing, out: Out) => {
       const number = newest(tea.id, method) + 1;
       taken.set(key, number);
       const hasHouse = Boolean(of?.house) || standing.has(`${key} house`);
-      const as: Version['state'] =
-        state === 'draft' ? 'draft' : hasHouse || state === 'trial' ? 'trial' : 'house';
+      const as: Version['state'] = stateOf(state, hasHouse);
       standing.set(`${key} ${as}`, tea.id);
       out.steps.push({
         thing: 'version',
@@ -121,3 +112,17 @@ export const recipeRows = ({ here, now }: Doing, out: Out) => {
     };
   };
 };
+
+/** The column in which a recipe's fault stands. */
+function columnOf(fault: NonNullable<ReturnType<typeof recipeFault>>) {
+  if (fault.field === 'temperature') return 'heat';
+  if (fault.field === 'window' && fault.why.includes('Latest')) return 'latest';
+  return 'best';
+}
+
+/** The state a row's recipe comes in with: what stands here already stays. */
+function stateOf(state: 'draft' | 'trial' | 'house' | null, hasHouse: boolean): Version['state'] {
+  if (state === 'draft') return 'draft';
+  if (hasHouse || state === 'trial') return 'trial';
+  return 'house';
+}

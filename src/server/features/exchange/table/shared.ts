@@ -57,13 +57,7 @@ export function leafIn(r: Read, tea: Tea, water: number): number | null {
   const held = (s: PacketSpoon) =>
     Math.round(count.value * densityOf(weighing) * PACKET_SPOON_ML[s] * 10) / 10;
   const word = (m[2] ?? '').toLowerCase();
-  const kind: PacketSpoon | null = /^(tsp|tea)/.test(word)
-    ? 'teaspoon'
-    : /^(tbsp|table)/.test(word)
-      ? 'tablespoon'
-      : /^d/.test(word)
-        ? 'dessertSpoon'
-        : null;
+  const kind: PacketSpoon | null = spoonIn(word);
   if (kind) {
     r.fault(
       'leaf',
@@ -89,5 +83,13 @@ export function leafIn(r: Read, tea: Tea, water: number): number | null {
       },
     ],
   );
+  return null;
+}
+
+/** The kitchen spoon a word means. */
+function spoonIn(word: string): PacketSpoon | null {
+  if (/^(tsp|tea)/.test(word)) return 'teaspoon';
+  if (/^(tbsp|table)/.test(word)) return 'tablespoon';
+  if (/^d/.test(word)) return 'dessertSpoon';
   return null;
 }

@@ -78,18 +78,7 @@ export const teaRows = ({ here }: Doing, out: Out) => {
       : null;
     const spoons = r.has('spoons') ? r.number('spoons', { min: 0.25, max: 100, unit: '' }) : null;
     if (grams_ !== null && spoons === null) r.fault('weighed', 'Say how many spoons that were.');
-    const unchanged =
-      was?.weighing &&
-      grams_ !== null &&
-      Math.abs(was.weighing.weighed - grams_) < 1e-9 &&
-      was.weighing.spoons === spoons &&
-      was.weighing.spoon === spoon;
-    const weighing =
-      grams_ === null || spoons === null || spoon === undefined
-        ? (was?.weighing ?? null)
-        : unchanged
-          ? was.weighing
-          : { spoon, spoons, weighed: grams(grams_), singles: [] };
+    const weighing = weighingOf(was?.weighing ?? null, grams_, spoons, spoon);
     const retired = r.has('retired')
       ? r.flag('retired', was?.retired ?? false)
       : (was?.retired ?? false);
@@ -131,3 +120,19 @@ export const teaRows = ({ here }: Doing, out: Out) => {
     };
   };
 };
+
+/** The weighing of a row: as it was where the row says nothing new. */
+function weighingOf(
+  was: TeaFields['weighing'],
+  weighed: number | null,
+  spoons: number | null,
+  spoon: string | undefined,
+): TeaFields['weighing'] {
+  if (weighed === null || spoons === null || spoon === undefined) return was;
+  const isAsBefore =
+    was !== null &&
+    Math.abs(was.weighed - weighed) < 1e-9 &&
+    was.spoons === spoons &&
+    was.spoon === spoon;
+  return isAsBefore ? was : { spoon, spoons, weighed: grams(weighed), singles: [] };
+}

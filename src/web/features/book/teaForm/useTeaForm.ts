@@ -111,12 +111,9 @@ export function useStartingRecipe({
 
 /** The bag's weight: of the tea as it is kept, or as it is typed for a tea brewed in bags. */
 export function bagTyped(v: Form, tea: Tea | null) {
-  const bagTyped = parseNumber(v.bag);
-  return tea
-    ? bagOf(tea)
-    : v.method === 'bag' && bagTyped.kind === 'ok' && bagTyped.value > 0
-      ? grams(bagTyped.value)
-      : null;
+  if (tea) return bagOf(tea);
+  const typed = parseNumber(v.bag);
+  return v.method === 'bag' && typed.kind === 'ok' && typed.value > 0 ? grams(typed.value) : null;
 }
 
 /** What saving does: the faults beside their fields, or the tea changed or added. */

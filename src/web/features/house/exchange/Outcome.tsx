@@ -85,7 +85,7 @@ export function Outcome({
           disabled={going === 0 || busy || isLoading}
           onClick={go}
         >
-          {isLoading ? 'Bringing it in' : going === 0 ? 'Nothing to bring in' : `Bring in ${going}`}
+          {bringWords(isLoading, going)}
         </button>
         {preview.faults.length > 0 && (
           <a
@@ -99,6 +99,13 @@ export function Outcome({
       </div>
     </>
   );
+}
+
+/** What the button does. */
+function bringWords(isLoading: boolean, going: number) {
+  if (isLoading) return 'Bringing it in';
+  if (going === 0) return 'Nothing to bring in';
+  return `Bring in ${going}`;
 }
 
 export function Before({ one }: { one: Import }) {

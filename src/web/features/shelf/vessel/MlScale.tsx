@@ -8,7 +8,7 @@ import { USUAL_DOSE, USUAL_SWELL } from './LeafAgainstBasket';
 /** The section at a large scale; the ml scale stands at the solved heights, so it is uneven. */
 export function Section({ vessel }: { vessel: Vessel }) {
   const units = useUnits();
-  const step = vessel.brim > 1500 ? 250 : vessel.brim > 300 ? 50 : 20;
+  const step = stepMl(vessel);
   return (
     <div className="border-b-[3px] border-ink mt-3 pl-2 overflow-hidden">
       <VesselDrawing
@@ -26,6 +26,13 @@ export function Section({ vessel }: { vessel: Vessel }) {
       />
     </div>
   );
+}
+
+/** Marks so many ml apart, so that they can be read. */
+function stepMl(vessel: Vessel) {
+  if (vessel.brim > 1500) return 250;
+  if (vessel.brim > 300) return 50;
+  return 20;
 }
 
 function MlScale({

@@ -39,7 +39,6 @@ export function Instrument({
   const target = recipe ? houseLiquorOf(tea, recipe) : null;
   const model = target ? labOf(target, depth) : null;
   const r = given && target ? strengthFromColour(target, lab, depth) : null;
-  const verdict = r ? strengthVerdict(r) : null;
   return (
     <>
       <h2>From an instrument</h2>
@@ -58,59 +57,69 @@ export function Instrument({
           </label>
         ))}
       </div>
-      {r &&
-        verdict &&
-        model &&
-        (verdict === 'refuse' ? (
-          <p className="mt-3 text-[18px] font-semibold">
-            Not this tea’s colour: {numberText(r.residual)} off every strength of this tea.
-          </p>
-        ) : verdict === 'uninformative' ? (
-          <p className="mt-3 text-[18px] font-semibold">
-            Colour says nothing here:{' '}
-            {lab[0] < 45 ? 'take a shallower layer' : 'take a deeper layer'}.
-          </p>
-        ) : (
-          <>
-            <p className="answer mt-3">
-              {verdict === 'onTarget' ? ON_TARGET : strengthWords(r.value)}
-            </p>
-            <Range
-              strength={r.value}
-              low={r.value * Math.exp(-r.error)}
-              high={r.value * Math.exp(r.error)}
-            />
-            <div className="swatches">
-              <span style={{ background: hexOf(model) }} />
-              <span style={{ background: hexOf(lab) }} />
-            </div>
-            <p className="swatch-names">
-              <span>house cup</span>
-              <span>measured, {numberText(deltaE00(lab, model))} apart</span>
-            </p>
-            <p className="small">Says how strong, not why.</p>
-            {onKeep && (
-              <button
-                type="button"
-                className="btn go mt-3"
-                onClick={() =>
-                  onKeep({
-                    strength: r.value,
-                    low: r.value * Math.exp(-r.error),
-                    high: r.value * Math.exp(r.error),
-                  })
-                }
-              >
-                {keeps}
-              </button>
-            )}
-          </>
-        ))}
+      {r && model && (
+        <InstrumentAnswer reading={r} lab={lab} model={model} keeps={keeps} onKeep={onKeep} />
+      )}
       {model && (
         <p className="small mt-3">
           The house cup of {tea.name} is expected at {model.map((v) => numberText(v)).join(', ')} (
           {predictionBasis(tea).toLowerCase()}, not measured).
         </p>
+      )}
+    </>
+  );
+}
+
+/** What three measured figures say of the cup beside the house cup's. */
+function InstrumentAnswer({
+  reading: r,
+  lab,
+  model,
+  keeps,
+  onKeep,
+}: {
+  reading: NonNullable<ReturnType<typeof strengthFromColour>>;
+  lab: Lab;
+  model: Lab;
+  keeps: string;
+  onKeep: ((r: ColourStrength) => void) | null;
+}) {
+  const verdict = strengthVerdict(r);
+  if (verdict === 'refuse')
+    return (
+      <p className="mt-3 text-[18px] font-semibold">
+        Not this tea’s colour: {numberText(r.residual)} off every strength of this tea.
+      </p>
+    );
+  if (verdict === 'uninformative')
+    return (
+      <p className="mt-3 text-[18px] font-semibold">
+        Colour says nothing here: {lab[0] < 45 ? 'take a shallower layer' : 'take a deeper layer'}.
+      </p>
+    );
+  const low = r.value * Math.exp(-r.error);
+  const high = r.value * Math.exp(r.error);
+  return (
+    <>
+      <p className="answer mt-3">{verdict === 'onTarget' ? ON_TARGET : strengthWords(r.value)}</p>
+      <Range strength={r.value} low={low} high={high} />
+      <div className="swatches">
+        <span style={{ background: hexOf(model) }} />
+        <span style={{ background: hexOf(lab) }} />
+      </div>
+      <p className="swatch-names">
+        <span>house cup</span>
+        <span>measured, {numberText(deltaE00(lab, model))} apart</span>
+      </p>
+      <p className="small">Says how strong, not why.</p>
+      {onKeep && (
+        <button
+          type="button"
+          className="btn go mt-3"
+          onClick={() => onKeep({ strength: r.value, low, high })}
+        >
+          {keeps}
+        </button>
       )}
     </>
   );

@@ -70,10 +70,9 @@ export function Answer({
     );
   }
   const standard = madeUp ? timeFromColour(madeUp, reading.lab, depth) : null;
+  const known = standard?.edge ? null : standard?.value;
   const time = standard
-    ? standard.edge
-      ? null
-      : standard.value
+    ? (known ?? null)
     : timeOfColour(reading.lab, (s) => houseLiquor(tea, recipe, seconds(s)), recipe.window.best);
   const on = reading.verdict === 'onTarget';
   return (

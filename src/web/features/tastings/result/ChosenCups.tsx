@@ -9,6 +9,7 @@ const TELLS = {
   duoTrio: 'match the reference',
 } as const;
 
+const MORE_OF = { seconds: 'time', grams: 'leaf', celsius: 'heat', water: 'water' } as const;
 export function Chosen({ view, result }: ResultProps & { result: ChoiceResult }) {
   const units = useUnits();
   const { kind, asks, way } = view.exercise;
@@ -19,26 +20,7 @@ export function Chosen({ view, result }: ResultProps & { result: ChoiceResult })
   return (
     <>
       <section className="work">
-        <p className="headline">
-          {result.n === 0 ? (
-            <b>Nobody chose.</b>
-          ) : liked ? (
-            <>
-              <b>
-                {result.right} of {result.n} liked the one with more{' '}
-                {way === 'celsius' ? 'heat' : way === 'grams' ? 'leaf' : 'time'} better
-              </b>
-              {sure ? ': more than chance.' : ': chance could do that.'}
-            </>
-          ) : (
-            <>
-              <b>
-                {result.right} of {result.n} could {TELLS[kind as keyof typeof TELLS]}
-              </b>
-              {sure ? ', more than guessing would.' : '; guessing alone could do that.'}
-            </>
-          )}
-        </p>
+        <p className="headline">{headlineShown({ result, liked, way, sure, kind })}</p>
         <div className="chosen-cups">
           {[a, b].map(
             (c, i) =>
@@ -65,15 +47,7 @@ export function Chosen({ view, result }: ResultProps & { result: ChoiceResult })
               <tr key={t.id}>
                 <td className="l">{t.name}</td>
                 <td className="l">{t.choice}</td>
-                <td className="l">
-                  {liked
-                    ? t.right
-                      ? 'the one with more'
-                      : 'the one with less'
-                    : t.right
-                      ? 'right'
-                      : 'not this'}
-                </td>
+                <td className="l">{choiceText(liked, t.right)}</td>
               </tr>
             ))}
           </tbody>
@@ -103,4 +77,44 @@ export function Chosen({ view, result }: ResultProps & { result: ChoiceResult })
       </section>
     </>
   );
+}
+
+/** What the choice showed, in a sentence. */
+function headlineShown({
+  result,
+  liked,
+  way,
+  sure,
+  kind,
+}: {
+  result: ChoiceResult;
+  liked: boolean;
+  way: keyof typeof MORE_OF;
+  sure: boolean;
+  kind: string;
+}) {
+  if (result.n === 0) return <b>Nobody chose.</b>;
+  if (liked)
+    return (
+      <>
+        <b>
+          {result.right} of {result.n} liked the one with more {MORE_OF[way]} better
+        </b>
+        {sure ? ': more than chance.' : ': chance could do that.'}
+      </>
+    );
+  return (
+    <>
+      <b>
+        {result.right} of {result.n} could {TELLS[kind as keyof typeof TELLS]}
+      </b>
+      {sure ? ', more than guessing would.' : '; guessing alone could do that.'}
+    </>
+  );
+}
+
+/** What a taster chose. */
+function choiceText(liked: boolean, right: boolean) {
+  if (liked) return right ? 'the one with more' : 'the one with less';
+  return right ? 'right' : 'not this';
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
-import { resultOf } from '#core/tastings';
+import { resultOf, type Tasting } from '#core/tastings';
 import { pathOf, ROUTES } from '#contracts/routes';
+import type { OpenTasting } from '#contracts/tastings';
 import { useSession } from '../../../entities/people/session';
 import { clockText } from '../../../ui/days';
 import { Calibrated } from '../Calibrated';
@@ -58,17 +59,16 @@ export function Result({ view, now }: ResultProps) {
           </>
         )}
       </div>
-      {result.kind === 'ladder' ? (
-        <Ladder view={view} now={now} result={result} />
-      ) : result.kind === 'choice' ? (
-        <Chosen view={view} now={now} result={result} />
-      ) : result.kind === 'calibration' ? (
-        <Calibrated view={view} result={result} />
-      ) : view.kind === 'dialIn' ? (
-        <DialIn view={view} now={now} />
-      ) : (
-        <Compared view={view} result={result} />
-      )}
+      {resultShown(result, view, now)}
     </main>
   );
+}
+
+/** The result, as its kind of exercise has it. */
+function resultShown(result: ReturnType<typeof resultOf>, view: OpenTasting, now: Tasting) {
+  if (result.kind === 'ladder') return <Ladder view={view} now={now} result={result} />;
+  if (result.kind === 'choice') return <Chosen view={view} now={now} result={result} />;
+  if (result.kind === 'calibration') return <Calibrated view={view} result={result} />;
+  if (view.kind === 'dialIn') return <DialIn view={view} now={now} />;
+  return <Compared view={view} result={result} />;
 }

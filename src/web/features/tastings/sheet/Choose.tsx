@@ -14,14 +14,7 @@ export function Choose({
   onHandIn: (code: string) => void;
 }) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const question =
-    view.kind === 'triangle'
-      ? 'Two are the same tea. Which is the odd one?'
-      : view.kind === 'duoTrio'
-        ? 'Which one is the same as the reference?'
-        : view.asks === 'preferred'
-          ? 'Which do you like better?'
-          : `Which has more: ${ATTRIBUTES[view.asks].label.toLowerCase()}?`;
+  const question = questionOf(view);
   return (
     <>
       <h1 className="text-[24px] font-bold px-4 pt-4">{question}</h1>
@@ -55,4 +48,12 @@ export function Choose({
       </div>
     </>
   );
+}
+
+/** What is asked of whoever must choose. */
+function questionOf(view: TastingView) {
+  if (view.kind === 'triangle') return 'Two are the same tea. Which is the odd one?';
+  if (view.kind === 'duoTrio') return 'Which one is the same as the reference?';
+  if (view.asks === 'preferred') return 'Which do you like better?';
+  return `Which has more: ${ATTRIBUTES[view.asks].label.toLowerCase()}?`;
 }
