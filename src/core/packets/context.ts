@@ -1,4 +1,4 @@
-import type { Quantity } from './quantities';
+import type { Quantity } from './readers';
 import type { Token } from './tokens';
 import { wordSet } from './wordSet';
 

@@ -1,7 +1,7 @@
 import { type Celsius, celsius, fromFahrenheit } from '#core/units';
 import { type Context, hasPhrase, isLimit } from './context';
 import type { Field, TimeRange } from './packet';
-import { isSymbol } from './quantities';
+import { isSymbol } from './readers';
 import type { Token } from './tokens';
 import { wordSet } from './wordSet';
 

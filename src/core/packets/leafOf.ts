@@ -2,7 +2,7 @@ import { grams } from '#core/units';
 import { type Context, inOneSentence, isAside } from './context';
 import { isLeafOunce } from './links';
 import type { Field, PacketLeaf } from './packet';
-import type { Quantity } from './quantities';
+import type { Quantity } from './readers';
 import { GRAMS_PER_LEAF_OUNCE, type LeafUnit } from './vocabulary';
 import { wordSet } from './wordSet';
 

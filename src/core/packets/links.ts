@@ -1,5 +1,5 @@
 import type { Context } from './context';
-import { isSymbol, isWord, type Quantity } from './quantities';
+import { isSymbol, isWord, type Quantity } from './readers';
 import { PER_WORDS, STRONG_PER_WORDS } from './vocabulary';
 import { wordSet } from './wordSet';
 

@@ -1,5 +1,5 @@
 import type { Celsius, Grams, Millilitres, Seconds } from '#core/units';
-import type { Quantity } from './quantities';
+import type { Quantity } from './readers';
 import type { LeafUnit } from './vocabulary';
 
 // A supplier's advice is kept as it was printed. What it means is read from it each time: nothing of it is stored.

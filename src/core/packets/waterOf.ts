@@ -2,7 +2,7 @@ import { millilitres, ML_PER } from '#core/units';
 import { type Context, inOneSentence, isAside } from './context';
 import { isLeafOunce, isPer } from './links';
 import type { Field, PacketLeaf, PacketWater } from './packet';
-import { isSymbol, type Quantity } from './quantities';
+import { isSymbol, type Quantity } from './readers';
 import { type LeafUnit, unitsFrom } from './vocabulary';
 import { wordSet } from './wordSet';
 

@@ -86,7 +86,6 @@ export {
   adviceOf,
   expectedMarks,
   headlineOf,
-  howSure,
   valueText,
   type Advice,
   type TastingUnits,
@@ -102,3 +101,4 @@ export {
 export { validateAct, type Refusal } from './acts';
 export { missing, nextMoment } from './moments';
 export { type Sheet, type TastingAct, type TastingEvent } from './events';
+export { howSure } from './sureWords';

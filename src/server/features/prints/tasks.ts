@@ -3,8 +3,9 @@ import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { task } from '../../work/task';
 import type { CardSize } from './page';
+import { pocketCard } from './pocketCard';
 import { poursOf, startAddress } from './pours';
-import { caddyLabel, pocketCard, scalingSheet, spoonSheet } from './sheets';
+import { caddyLabel, scalingSheet, spoonSheet } from './sheets';
 import { swatchStrip } from './swatchStrip';
 import { wallCard, wholeBook } from './wallCard';
 

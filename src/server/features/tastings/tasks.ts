@@ -1,7 +1,8 @@
 import type { TastingEvent } from '#core/tastings';
 import { task } from '../../work/task';
 import { marksTable, wholeTasting } from './export';
-import { reportOf, sheetsOf, tentsOf } from './papers';
+import { sheetsOf, tentsOf } from './papers';
+import { reportOf } from './report';
 import type { Found } from './repository';
 
 /** Papers and files of a tasting. */

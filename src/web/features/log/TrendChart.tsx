@@ -1,53 +1,22 @@
 import { useMemo } from 'react';
 import { tint } from '#core/colour';
 import { thinned } from '#core/trends';
-import { numberText } from '#core/units';
 import type { Measure, TrendPoint, Trends } from '#contracts/log';
 import { useBookQuery } from '../../entities/teas/api';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { YTicks } from '../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot, type Span } from '../../ui/chart/Plot';
 import { dayText } from '../../ui/days';
+import { Steps } from './TrendSteps';
+import { BOLD, WIDTH, WORDS } from './trendWords';
 
-const WIDTH = 836;
 const MARGIN = { left: 74, right: 36, top: 26, bottom: 50 };
 const HEIGHT = 346;
-/** The steps from one point to the next, in a chart of their own under the first. */
-const STEPS_HEIGHT = 124;
-const STEPS_MARGIN = { left: 74, right: 36, top: 28, bottom: 30 };
 /** More points than this hide each other: medians are drawn, and that is said. */
 const MOST = 120;
 /** More points than this are drawn smaller. */
 const CROWDED = 70;
-const BOLD = { fontSize: 14, fontWeight: 700, fill: 'var(--ink)' } as const;
 
-const signed = (v: number, digits: number): string => {
-  const sign = v < 0 ? '−' : '+';
-  return `${v === 0 ? '' : sign}${numberText(Math.abs(v), digits)}`;
-};
-const WORDS: Record<
-  Measure,
-  { head: string; line: string; above: string; unit: (v: number) => string }
-> = {
-  pull: {
-    head: 'From best',
-    line: 'best',
-    above: 'above the line late, below early; each point is its cup',
-    unit: (v) => `${signed(v, 0)} s`,
-  },
-  colour: {
-    head: 'Colour mark',
-    line: 'as it should be',
-    above: 'above the line darker, below lighter',
-    unit: (v) => signed(v, 1),
-  },
-  verdict: {
-    head: 'Marks off',
-    line: 'right',
-    above: 'marks off, all together',
-    unit: (v) => numberText(v, 1),
-  },
-};
 /** Round steps for an axis, so that a few fit. */
 function stepFor(span: number): number {
   const raw = span / 5;
@@ -287,81 +256,5 @@ function Points({
         })
       }
     </Drawn>
-  );
-}
-
-/** How far each brew was from the one before it, with the limit of that. */
-function Steps({
-  data: { chart, measure },
-  points,
-  index,
-  chosen,
-}: {
-  data: Trends;
-  points: readonly TrendPoint[];
-  index: Span;
-  chosen: number | null;
-}) {
-  const { unit } = WORDS[measure];
-  const steps = points.slice(1).map((p, i) => Math.abs(p.value - (points[i]?.value ?? 0)));
-  const limit = chart?.stepLimit;
-  const most = Math.max(limit ?? 0, ...steps, 1);
-  const middle = Math.floor(points.length / 2);
-  const dates = [...new Set([0, middle, points.length - 1])].filter((i) => points[i]);
-  const anchorOf = (i: number) => {
-    if (i === 0) return 'start';
-    return i === points.length - 1 ? 'end' : 'middle';
-  };
-  return (
-    <Plot
-      width={WIDTH}
-      height={STEPS_HEIGHT}
-      margin={STEPS_MARGIN}
-      x={index}
-      y={[0, most]}
-      label="Step from one to the next"
-      className="trend"
-    >
-      <Level y={0} look="right" />
-      {limit !== undefined && <Level y={limit} look="limit" />}
-      {chosen !== null && <Level x={chosen} look="chosen" />}
-      <YTicks
-        ticks={limit === undefined ? [0] : [0, limit]}
-        text={(v) => (v === 0 ? '0' : unit(v).replace('+', ''))}
-        at={index[0] - 0.012 * (index[1] - index[0])}
-      />
-      <Drawn>
-        {({ x, y }) => (
-          <>
-            <text x="0" y="14" {...BOLD}>
-              step from one to the next
-            </text>
-            {steps.map((s, i) => {
-              const over = limit !== undefined && s > limit;
-              return (
-                <path
-                  key={points[i]?.id}
-                  d={`M${x(i + 1)} ${y(0)}V${y(s)}`}
-                  stroke={over ? 'var(--warn)' : 'var(--ink)'}
-                  strokeWidth={over ? 3 : 1.5}
-                />
-              );
-            })}
-            {dates.map((i) => (
-              <text
-                key={i}
-                x={x(i)}
-                y={y(0) + 20}
-                fontSize="13"
-                textAnchor={anchorOf(i)}
-                fill="var(--ink-2)"
-              >
-                {dayText(points[i]?.at ?? 0)}
-              </text>
-            ))}
-          </>
-        )}
-      </Drawn>
-    </Plot>
   );
 }

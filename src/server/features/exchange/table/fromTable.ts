@@ -1,6 +1,7 @@
 import { type Fault, type TableName } from '#contracts/exchange';
-import { type Cells, type Columns, findColumns, RowReader } from '../cells';
+import { type Cells, type Columns, findColumns } from '../cells';
 import type { Planned } from '../fromJson';
+import { RowReader } from '../rowReader';
 import { NAMES } from './columns';
 import { lotRows } from './lotRows';
 import { recipeRows } from './recipeRows';

@@ -4,7 +4,8 @@ import { measureOf } from '#core/teas';
 import { numberText, oneBlank, parseNumber } from '#core/units';
 import type { Fault } from '#contracts/exchange';
 import type { Tea } from '#contracts/teas';
-import { nearest, RowReader } from '../cells';
+import { nearest } from '../cells';
+import { RowReader } from '../rowReader';
 import type { Here } from '../snapshot';
 import type { Step } from '../steps';
 
