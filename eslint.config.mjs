@@ -1,3 +1,4 @@
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import regexp from 'eslint-plugin-regexp';
 import importSort from 'eslint-plugin-simple-import-sort';
@@ -121,6 +122,17 @@ export default ts.config(
     files: ['src/web/**/*.ts', 'src/web/**/*.tsx'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['src/web/**/*.tsx'],
+    plugins: { 'jsx-a11y': a11y },
+    rules: {
+      ...a11y.flatConfigs.recommended.rules,
+      // A wide table or chart that scrolls must be within reach of the keys (WCAG 2.1.1): such a group takes the focus.
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { tags: [], roles: ['group', 'tabpanel'] }],
+      // Only fields that a touch has just opened take the focus: whoever opened them is about to type.
+      'jsx-a11y/no-autofocus': 'off',
+    },
   },
   { files: ['e2e/**/*.ts'], rules: { 'no-empty-pattern': 'off' } },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },

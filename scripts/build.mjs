@@ -15,7 +15,7 @@ await bundle({
 });
 
 // Packed here, once; the server only hands them out. Fonts and pictures are packed already.
-for (const name of readdirSync('dist/web', { recursive: true })) {
+for (const name of readdirSync('dist/web', { recursive: true, encoding: 'utf8' })) {
   if (!/\.(js|css|html|webmanifest|svg)$/.test(name)) continue;
   const path = join('dist/web', name);
   const text = readFileSync(path);

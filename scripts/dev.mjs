@@ -18,7 +18,10 @@ const { createServer: createVite } = await import('vite');
 const folder = join(ROOT, '.data/dev');
 const database = await startMariadb(folder, ['limnos_dev']);
 
-/** The server as it was last bundled; read again after each change of its sources. */
+/**
+ * The server as it was last bundled; read again after each change of its sources.
+ * @type {any}
+ */
 let server = null;
 let app = null;
 let versions = 0;

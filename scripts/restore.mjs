@@ -8,6 +8,7 @@ import { folders, isReal, markReal, own } from './lib/folders.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { needModules, needPackages } from './lib/prepare.mjs';
 import { giveUp, say } from './lib/say.mjs';
+import { rowsOf } from './lib/rows.mjs';
 
 needPackages({ mariadbd: 'mariadb-server', 'mariadb-dump': 'mariadb-client' });
 needModules();
@@ -25,7 +26,7 @@ const database = await startMariadb(folder, [NAME]);
 const at = { port: database.port, user: 'limnos', password: database.password };
 const db = await mysql.createConnection(database.url(NAME));
 const tablesOf = async () =>
-  (await db.query('show tables'))[0].map((row) => String(Object.values(row)[0]));
+  (await rowsOf(db, 'show tables')).map((row) => String(Object.values(row)[0]));
 let code = 0;
 try {
   if (wasReal && (await tablesOf()).length > 0) {
@@ -40,7 +41,7 @@ try {
   await loadBackup(at, NAME, file);
   const counts = [];
   for (const table of await tablesOf()) {
-    const [[{ n }]] = await db.query('select count(*) as n from ??', [table]);
+    const [{ n }] = await rowsOf(db, 'select count(*) as n from ??', [table]);
     counts.push(`${table} ${n}`);
   }
   markReal(folder);

@@ -22,15 +22,17 @@ const now = () => Date.now() + ahead;
 /** Shifts a page's clock to that afternoon. */
 function shiftClock(by) {
   const RealDate = Date;
-  globalThis.Date = class extends RealDate {
-    constructor(...given) {
-      if (given.length === 0) super(RealDate.now() + by);
-      else super(...given);
+  globalThis.Date = /** @type {any} */ (
+    class extends RealDate {
+      constructor(/** @type {any[]} */ ...given) {
+        super(.../** @type {[any]} */ (given.length === 0 ? [RealDate.now() + by] : given));
+      }
+      /** @override */
+      static now() {
+        return RealDate.now() + by;
+      }
     }
-    static now() {
-      return RealDate.now() + by;
-    }
-  };
+  );
 }
 const folder = mkdtempSync(join(tmpdir(), 'limnos-shots-'));
 const database = await startMariadb(folder, ['limnos_shots']);

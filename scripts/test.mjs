@@ -97,9 +97,13 @@ async function format() {
 // Two lanes take what is next, the longest first: most machines have two processors.
 const checks = [
   lint,
-  ...['tsconfig.json', 'tsconfig.web.json', 'tsconfig.server.json', 'tsconfig.core.json'].map(
-    (project) => () => typeCheck(project),
-  ),
+  ...[
+    'tsconfig.json',
+    'tsconfig.web.json',
+    'tsconfig.server.json',
+    'tsconfig.core.json',
+    'tsconfig.scripts.json',
+  ].map((project) => () => typeCheck(project)),
   boundaries,
   format,
 ];

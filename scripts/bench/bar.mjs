@@ -158,7 +158,7 @@ const bareMs = await bareTouches();
   const touch = async (locator) => {
     const at = await middle(locator);
     await page.waitForTimeout(150);
-    await page.mouse.click(...at);
+    await page.mouse.click(at[0], at[1]);
     await page.waitForTimeout(350);
   };
   // Three rounds over the twelve: one touch that meets something else is not the twentieth of so few.

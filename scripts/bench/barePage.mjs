@@ -21,7 +21,7 @@ export async function serveBarePage() {
     build: { outDir: folder, emptyOutDir: true },
   });
   const files = new Map();
-  for (const name of readdirSync(folder, { recursive: true }))
+  for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' }))
     if (extname(name) in TYPES)
       files.set(`/${name}`, brotliCompressSync(readFileSync(join(folder, name))));
   const server = createServer((req, res) => {
@@ -29,9 +29,9 @@ export async function serveBarePage() {
     res.writeHead(200, { 'content-type': TYPES[extname(name)], 'content-encoding': 'br' });
     res.end(files.get(name));
   });
-  await new Promise((listening) => server.listen(0, '127.0.0.1', listening));
+  await new Promise((listening) => server.listen(0, '127.0.0.1', () => listening(undefined)));
   return {
-    address: `http://127.0.0.1:${server.address().port}`,
+    address: `http://127.0.0.1:${/** @type {import('node:net').AddressInfo} */ (server.address()).port}`,
     close() {
       server.close();
       rmSync(folder, { recursive: true, force: true });

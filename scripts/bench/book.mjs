@@ -166,7 +166,9 @@ try {
         await page.evaluate(
           (c) =>
             new Promise((done) => {
-              const box = document.querySelector('[aria-label="Find a tea"]');
+              const box = /** @type {HTMLInputElement} */ (
+                document.querySelector('[aria-label="Find a tea"]')
+              );
               const began = performance.now();
               Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(
                 box,

@@ -4,6 +4,7 @@
 // thrown away.
 import mysql from 'mysql2/promise';
 import { openHouse, percentile, round, signIn, startBody } from '../lib/house.mjs';
+import { rowsOf } from '../lib/rows.mjs';
 
 process.env.LIMNOS_SAY = 'stderr';
 const [wanted = 1_000_000, asked = 600] = process.argv.slice(2).map(Number);
@@ -23,9 +24,10 @@ const making = await mysql.createConnection({
   uri: house.database.url(house.name),
   multipleStatements: true,
 });
-const [[{ n: base }]] = await making.query('select count(*) as n from brews');
+const [{ n: base }] = await rowsOf(making, 'select count(*) as n from brews');
 const begun = performance.now();
-const [indexes] = await making.query(
+const indexes = await rowsOf(
+  making,
   "select index_name as name, group_concat(concat('`', column_name, '`') order by seq_in_index) as cols from information_schema.statistics where table_schema = database() and table_name = 'brews' and index_name <> 'PRIMARY' group by index_name",
 );
 await making.query(
@@ -36,7 +38,8 @@ await making.query(
 await making.query(
   `create table many like brews; alter table many ${indexes.map((i) => `drop index \`${i.name}\``).join(', ')}`,
 );
-const [cols] = await making.query(
+const cols = await rowsOf(
+  making,
   "select column_name as name from information_schema.columns where table_schema = database() and table_name = 'brews' order by ordinal_position",
 );
 const SPAN = 121 * 86_400;

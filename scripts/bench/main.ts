@@ -195,6 +195,7 @@ const teas = Array.from({ length: 300 }, () => {
         singles: [],
       },
       spoon: SPOONS.dessertSpoon,
+      fitted: null,
     },
     recipe: startingRecipe(style),
     method: 'pot' as const,

@@ -30,6 +30,7 @@ export function reachable() {
  * Networks that nobody on the internet has: private ones (RFC 1918), carriers' own (RFC 6598), this machine and
  * link-local. The house's authority may speak for these and its own names alone, so a stolen key of it cannot pretend
  * to be a bank.
+ * @type {[string, number][]}
  */
 const PRIVATE_NETWORKS = [
   ['10.0.0.0', 8],
@@ -74,7 +75,7 @@ async function maySpeakFor(x509, authority, names) {
 async function tools() {
   await import('reflect-metadata');
   const x509 = await import('@peculiar/x509');
-  x509.cryptoProvider.set(webcrypto);
+  x509.cryptoProvider.set(/** @type {any} */ (webcrypto));
   return x509;
 }
 const pem = (label, der) =>

@@ -13,7 +13,7 @@ export function freePort(wish = 0) {
     const probe = createServer();
     probe.once('error', (e) => (wish ? freePort(0).then(resolve, reject) : reject(e)));
     probe.listen(wish, '127.0.0.1', () => {
-      const { port } = probe.address();
+      const { port } = /** @type {import('node:net').AddressInfo} */ (probe.address());
       probe.close(() => resolve(port));
     });
   });
@@ -165,7 +165,7 @@ async function startOnce(
   server.stderr.on('data', (d) => {
     told = (told + d).slice(-4000);
   });
-  server.stderr.unref?.();
+  /** @type {any} */ (server.stderr).unref?.();
   // For backup and other scripts of the same owner; gone with the stop.
   writeFileSync(join(folder, 'mariadb.json'), JSON.stringify({ pid: server.pid, port, password }), {
     mode: 0o600,

@@ -1,5 +1,6 @@
 // How the server is bundled: for users (build.mjs) and from its sources (dev.mjs). What loads files of its own stays
 // outside.
+/** @type {import('esbuild').BuildOptions} */
 export const serverBundle = {
   outExtension: { '.js': '.mjs' },
   bundle: true,

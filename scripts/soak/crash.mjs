@@ -7,6 +7,7 @@ import mysql from 'mysql2/promise';
 import { needVessels, percentile, round, signIn, startBody } from '../lib/house.mjs';
 import { startMariadb, wait } from '../lib/mariadb.mjs';
 import { startHouse } from '../lib/started.mjs';
+import { rowsOf } from '../lib/rows.mjs';
 
 const [minutes = 1] = process.argv.slice(2).map(Number);
 const WRITERS = 6;
@@ -104,7 +105,7 @@ await Promise.all(writers);
 await house.stop();
 const database = await startMariadb(house.folder, ['limnos_demo']);
 const db = await mysql.createConnection(database.url('limnos_demo'));
-const ids = async (sql) => (await db.query(sql))[0].map((r) => r.id);
+const ids = async (sql) => (await rowsOf(db, sql)).map((r) => r.id);
 const [brews, events, orders] = [
   await ids('select id from brews'),
   await ids('select id from brew_events'),
@@ -114,14 +115,16 @@ const missing = (wanted, there) => {
   const t = new Set(there);
   return [...wanted].filter((id) => !t.has(id)).length;
 };
-const [marks] = await db.query(
+const marks = await rowsOf(
+  db,
   'select id, json_length(marks) as n, state from brews where id in (?)',
   [[...acked.brews]],
 );
 const stepsOf = new Map();
 for (const e of acked.events.values())
   if (e.kind === 'step') stepsOf.set(e.brew, (stepsOf.get(e.brew) ?? 0) + 1);
-const [[gaps]] = await db.query(
+const [gaps] = await rowsOf(
+  db,
   'select sum(m - n) as n from (select max(seq) as m, count(*) as n from feed group by site_id) f',
 );
 console.log(

@@ -4,8 +4,6 @@ import http from 'node:http';
 let clients = [];
 /** A write is told with the instant the hand did it: the last mark of the brew that is told of. */
 const instant = (data) => {
-  const m = data.lastIndexOf('"at":');
-  void m;
   const marks = /"marks":\[(.*?)\],"readings"/.exec(data)?.[1];
   return marks ? Number(/.*"at":(\d+)/.exec(marks)?.[1]) : NaN;
 };
@@ -33,7 +31,7 @@ function listen({ address, cookie }, index) {
   });
   return me;
 }
-process.on('message', (m) => {
+process.on('message', (/** @type {any} */ m) => {
   if (m === 'tell') {
     const all = new Set(clients.flatMap((c) => [...c.seen.keys()]));
     const delays = clients.flatMap((c) => c.delays).sort((a, b) => a - b);

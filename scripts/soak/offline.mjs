@@ -4,6 +4,7 @@
 import mysql from 'mysql2/promise';
 import { openChromium } from '../lib/chromium.mjs';
 import { openHouse, round } from '../lib/house.mjs';
+import { rowsOf } from '../lib/rows.mjs';
 
 const [wanted = 40] = process.argv.slice(2).map(Number);
 const house = await openHouse({ days: 1, name: 'limnos_offline' });
@@ -30,7 +31,7 @@ await page.waitForTimeout(2500);
 
 const begun = performance.now();
 const db = await mysql.createConnection(house.database.url(house.name));
-const [[{ n: before }]] = await db.query('select count(*) as n from brews');
+const [{ n: before }] = await rowsOf(db, 'select count(*) as n from brews');
 let cuts = 0;
 let closed = 0;
 let done = 0;
@@ -79,13 +80,15 @@ while (done < wanted) {
 const waiting = await page.evaluate(() => document.querySelector('.unsaved')?.textContent ?? '');
 await flip(true);
 await page.getByText('All saved').waitFor({ timeout: 60_000 });
-const [rows] = await db.query(
+const rows = await rowsOf(
+  db,
   'select id, state, verdict_kind as verdict from brews order by started_at desc limit ?',
   [wanted + 5],
 );
-const [[{ n: after }]] = await db.query('select count(*) as n from brews');
+const [{ n: after }] = await rowsOf(db, 'select count(*) as n from brews');
 const mine = rows.slice(0, Number(after) - Number(before));
-const [events] = await db.query(
+const events = await rowsOf(
+  db,
   'select brew_id as id, group_concat(kind order by at, received) as kinds from brew_events where brew_id in (?) group by brew_id',
   [mine.map((r) => r.id)],
 );

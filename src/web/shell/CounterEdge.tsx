@@ -13,14 +13,7 @@ export function CounterEdge({
 }: {
   fullScreen: boolean;
   locked: boolean;
-  at:
-    | { readonly path: '/'; readonly name: 'Bar'; readonly also: readonly ['/start', '/judge'] }
-    | { readonly path: '/book'; readonly name: 'Book'; readonly also: readonly [] }
-    | { readonly path: '/shelf'; readonly name: 'Shelf'; readonly also: readonly [] }
-    | { readonly path: '/table'; readonly name: 'Table'; readonly also: readonly [] }
-    | { readonly path: '/log'; readonly name: 'Log'; readonly also: readonly [] }
-    | { readonly path: '/house'; readonly name: 'House'; readonly also: readonly [] }
-    | undefined;
+  at: (typeof NAVIGATION)[number] | undefined;
   onBar: boolean;
   setKeys: Dispatch<SetStateAction<boolean>>;
 }) {

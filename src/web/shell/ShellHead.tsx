@@ -5,6 +5,7 @@ import { useNow } from '../platform/clock';
 import { awayWords, othersWaiting } from '../platform/outbox/writes';
 import { useAppSelector } from '../platform/store';
 import { clockText } from '../ui/days';
+import type { NAVIGATION } from './navigation';
 
 /** What is kept, and calmly what is not yet: how many, whose, and what was set aside. */
 function Saved({ onOpen }: { onOpen: () => void }) {
@@ -74,14 +75,7 @@ export function ShellHead({
   setDevice,
   name,
 }: {
-  at:
-    | { readonly path: '/'; readonly name: 'Bar'; readonly also: readonly ['/start', '/judge'] }
-    | { readonly path: '/book'; readonly name: 'Book'; readonly also: readonly [] }
-    | { readonly path: '/shelf'; readonly name: 'Shelf'; readonly also: readonly [] }
-    | { readonly path: '/table'; readonly name: 'Table'; readonly also: readonly [] }
-    | { readonly path: '/log'; readonly name: 'Log'; readonly also: readonly [] }
-    | { readonly path: '/house'; readonly name: 'House'; readonly also: readonly [] }
-    | undefined;
+  at: (typeof NAVIGATION)[number] | undefined;
   site: Site;
   pathname: string;
   setUnsent: Dispatch<SetStateAction<boolean>>;

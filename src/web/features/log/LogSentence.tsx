@@ -254,7 +254,11 @@ function Since({
       chosen={since}
       onPick={(v) => onPick(v, '')}
       foot={
-        <div className="grid gap-2 px-3 pb-3 pt-1" onKeyDown={(e) => e.stopPropagation()}>
+        <div
+          className="grid gap-2 px-3 pb-3 pt-1"
+          role="presentation"
+          onKeyDown={(e) => e.stopPropagation()}
+        >
           <label className="small">
             From
             <input

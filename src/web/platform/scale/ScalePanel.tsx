@@ -166,6 +166,7 @@ function PourRule({ target, weight, words }: { target: number; weight: number; w
 function MadeUpLeaf({ small }: { small: boolean }) {
   const add = (by: number) => scale.load(scale.loaded + by);
   return (
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- the field beside it keeps the focus
     <div
       className="flex flex-wrap gap-2 items-center mt-1"
       role="group"
