@@ -1,11 +1,11 @@
 /** @jest-environment ./test/web/environment.mjs */
 import { act, screen } from '@testing-library/react';
+import { brewWrites } from '../../src/web/entities/brews/writes';
 import { EmptyBar } from '../../src/web/features/bar/EmptyBar';
 import { JudgePage } from '../../src/web/features/judge/Page';
-import { store } from '../../src/web/platform/store';
 import { cameBack, queued, wentAway } from '../../src/web/platform/outbox/outbox';
 import { registerWrites } from '../../src/web/platform/outbox/writes';
-import { brewWrites } from '../../src/web/entities/brews/writes';
+import { store } from '../../src/web/platform/store';
 import { ShellHead } from '../../src/web/shell/ShellHead';
 import { type Answer, closeAll, open, PERSON, serve, sessionOf, SITE_ID } from './page';
 

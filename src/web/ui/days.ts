@@ -14,7 +14,10 @@ export const dateText = (day: string): string =>
     month: 'short',
     year: 'numeric',
   });
-export const clockText = (at: EpochMs | number): string => {
-  const d = new Date(at);
-  return `${String(d.getHours()).padStart(2, '0')}:${String(d.getMinutes()).padStart(2, '0')}`;
-};
+const CLOCK = new Intl.DateTimeFormat('en-GB', {
+  hour: '2-digit',
+  minute: '2-digit',
+  hourCycle: 'h23',
+});
+/** "14:05" */
+export const clockText = (at: EpochMs | number): string => CLOCK.format(at);

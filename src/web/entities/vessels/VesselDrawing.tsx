@@ -44,7 +44,7 @@ export function VesselDrawing({
   pad = 3,
   extra,
 }: VesselDrawingProps) {
-  const key = useId();
+  const id = useId();
   const { kind, brim, material } = vessel;
   const solved = useMemo(() => solveVessel(kind, brim), [kind, brim]);
   const wall = WALL[material];
@@ -84,10 +84,10 @@ export function VesselDrawing({
       aria-label={label || undefined}
       aria-hidden={label ? undefined : true}
     >
-      <LiquorClips key={key} inside={inside} spout={spout} shades={shades} />
+      <LiquorClips id={id} inside={inside} spout={spout} shades={shades} />
       {spout && <path className="part" d={spout} />}
       {spout && full && (
-        <g clipPath={`url(#${key}s)`}>
+        <g clipPath={`url(#${id}s)`}>
           <rect x="0" y={y(surface)} width={px(R * 2)} height={px(surface)} fill={shades[1]} />
         </g>
       )}
@@ -97,13 +97,13 @@ export function VesselDrawing({
       ))}
       <path className="air" d={inside} />
       {full && (
-        <g clipPath={`url(#${key}i)`}>
+        <g clipPath={`url(#${id}i)`}>
           <rect
             x={x(-R * 1.1)}
             y={y(surface)}
             width={px(R * 2.2)}
             height={px(surface)}
-            fill={`url(#${key}g)`}
+            fill={`url(#${id}g)`}
           />
         </g>
       )}
@@ -113,7 +113,7 @@ export function VesselDrawing({
         scale={scale}
         leaf={leaf}
         wet={wet}
-        clip={`${key}i`}
+        clip={`${id}i`}
       />
       <path
         className="wall"
@@ -159,27 +159,27 @@ export function VesselDrawing({
 
 /** Where liquor can be, and how it deepens downwards. */
 function LiquorClips({
-  key,
+  id,
   inside,
   spout,
   shades,
 }: {
-  key: string;
+  id: string;
   inside: string;
   spout: string | null;
   shades: string[];
 }) {
   return (
     <defs>
-      <clipPath id={`${key}i`}>
+      <clipPath id={`${id}i`}>
         <path d={inside} />
       </clipPath>
       {spout && (
-        <clipPath id={`${key}s`}>
+        <clipPath id={`${id}s`}>
           <path d={`${spout}Z`} />
         </clipPath>
       )}
-      <linearGradient id={`${key}g`} x1="0" y1="0" x2="0" y2="1">
+      <linearGradient id={`${id}g`} x1="0" y1="0" x2="0" y2="1">
         <stop offset="0" stopColor={shades[0]} />
         <stop offset=".18" stopColor={shades[1]} />
         <stop offset="1" stopColor={shades[2]} />

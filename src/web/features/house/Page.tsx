@@ -5,6 +5,7 @@ import type { Site } from '#contracts/sites';
 import { useSession } from '../../entities/people/session';
 import { type Settings, settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
+import { BoilingRule } from './BoilingRule';
 import { BookKeeping } from './BookKeeping';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
@@ -22,40 +23,39 @@ export function HousePage() {
   const lead = role === 'lead';
   const chosen = sites.find((s) => s.id === editing);
   return (
-    <main className="page scroll">
-      <div className="p-6 pt-4 grid gap-8 max-w-[1100px]">
-        <h1 className="visually-hidden">House</h1>
-        <section>
-          <div className="flex items-end gap-3">
-            <h2 className="flex-1">
-              Sites<small>altitude sets where water boils</small>
-            </h2>
-            {lead && (
-              <button type="button" className="btn slim" onClick={() => setEditing('new')}>
-                New site
-              </button>
-            )}
-          </div>
-          <SitesTable sites={sites} site={site} lead={lead} setEditing={setEditing} />
-          {lead && editing && (
-            <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />
+    <main className="page split house-page">
+      <h1 className="visually-hidden">House</h1>
+      <section className="work">
+        <div className="flex items-end gap-3">
+          <h2 className="flex-1">
+            Where water boils<small>sites, each at its altitude</small>
+          </h2>
+          {lead && (
+            <button type="button" className="btn slim" onClick={() => setEditing('new')}>
+              New site
+            </button>
           )}
-        </section>
+        </div>
+        <BoilingRule sites={sites} here={site.id} />
+        <SitesTable sites={sites} site={site} lead={lead} setEditing={setEditing} />
+        {lead && editing && (
+          <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />
+        )}
         {lead && <People />}
         {lead && <ShopAddress />}
         {lead && <BookKeeping />}
-        <MyUnits />
+      </section>
+      <section className="paper" aria-label="This device, and cautions">
         <ThisDevice settings={settings} dispatch={dispatch} />
-        <section className="cautions text-[15px]">
-          <h2>Cautions</h2>
-          <p>
-            Boiling water and steam scald. Glass breaks from sudden heat. Caffeine figures are
-            rough. Herbs can matter in pregnancy or with medicines: ask a pharmacist or doctor.
-            Local food codes and the site’s own safety plan decide. No health claims on cards or
-            menus.
-          </p>
-        </section>
-      </div>
+        <MyUnits />
+        <hr />
+        <h2>Cautions</h2>
+        <p className="text-[15px]">
+          Boiling water and steam scald. Glass breaks from sudden heat. Caffeine figures are rough.
+          Herbs can matter in pregnancy or with medicines: ask a pharmacist or doctor. Local food
+          codes and the site’s own safety plan decide. No health claims on cards or menus.
+        </p>
+      </section>
     </main>
   );
 }
