@@ -1,8 +1,8 @@
 // What the measuring scripts hang on a page's window, and what the library's types do not know of yet.
 interface Window {
   found: { lcp: number; cls: number; blocked: number };
-  took: any[];
-  long: any[];
+  took: { touch: number; ms: number }[];
+  long: number[];
   realNow: () => number;
   sleepAnHour: () => void;
 }

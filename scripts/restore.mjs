@@ -7,8 +7,8 @@ import { loadBackup, readHead, writeBackup } from './lib/backup.mjs';
 import { folders, isReal, markReal, own } from './lib/folders.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { needModules, needPackages } from './lib/prepare.mjs';
-import { giveUp, say } from './lib/say.mjs';
 import { rowsOf } from './lib/rows.mjs';
+import { giveUp, say } from './lib/say.mjs';
 
 needPackages({ mariadbd: 'mariadb-server', 'mariadb-dump': 'mariadb-client' });
 needModules();

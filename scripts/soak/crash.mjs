@@ -6,8 +6,8 @@
 import mysql from 'mysql2/promise';
 import { needVessels, percentile, round, signIn, startBody } from '../lib/house.mjs';
 import { startMariadb, wait } from '../lib/mariadb.mjs';
-import { startHouse } from '../lib/started.mjs';
 import { rowsOf } from '../lib/rows.mjs';
+import { startHouse } from '../lib/started.mjs';
 
 const [minutes = 1] = process.argv.slice(2).map(Number);
 const WRITERS = 6;

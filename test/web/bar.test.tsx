@@ -12,12 +12,12 @@ import { type Answer, closeAll, open, PERSON, serve, sessionOf, SITE_ID } from '
 afterEach(closeAll);
 beforeAll(() => registerWrites(brewWrites));
 
+const BAR = { brews: [], orders: [], recent: [] };
 const house = (vessels: unknown[], bar: Answer = { body: BAR }): Record<string, Answer> => ({
   '/api/bar': bar,
   '/api/book': { body: { teas: [], vocabulary: [] } },
   '/api/vessels': { body: { vessels } },
 });
-const BAR = { brews: [], orders: [], recent: [] };
 const POT = {
   id: '0197c000-0000-7000-8000-000000000020',
   siteId: SITE_ID,

@@ -6,6 +6,19 @@ import { closeAll, open, serve } from './page';
 afterEach(closeAll);
 beforeEach(() => serve({ '/api/bar': { body: { brews: [], orders: [], recent: [] } } }));
 
+const TEA = {
+  id: '0197c000-0000-7000-8000-000000000010',
+  name: 'Sennet Hollow',
+  style: 'green-steamed',
+  method: 'pot',
+  words: 'grassy',
+  retired: false,
+  leaf: { form: null, season: null, traits: [] },
+  lots: [],
+  recipes: [],
+  house: null,
+} as unknown as Parameters<typeof TeaIndex>[0]['teas'][number];
+
 test.each([
   ['lead', 'No tea in the book yet. New tea adds the first.'],
   ['brewer', 'No tea in the book yet. A lead adds the first.'],
@@ -32,16 +45,3 @@ test('a retired tea stands at the end, not among the others', async () => {
   expect(screen.getByText(/^Retired:/).textContent).toContain('Sennet Hollow');
   expect(screen.queryByRole('list')).toBeNull();
 });
-
-const TEA = {
-  id: '0197c000-0000-7000-8000-000000000010',
-  name: 'Sennet Hollow',
-  style: 'green-steamed',
-  method: 'pot',
-  words: 'grassy',
-  retired: false,
-  leaf: { form: null, season: null, traits: [] },
-  lots: [],
-  recipes: [],
-  house: null,
-} as unknown as Parameters<typeof TeaIndex>[0]['teas'][number];

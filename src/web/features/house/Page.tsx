@@ -49,12 +49,15 @@ export function HousePage() {
         <ThisDevice settings={settings} dispatch={dispatch} />
         <MyUnits />
         <hr />
-        <h2>Cautions</h2>
-        <p className="text-[15px]">
-          Boiling water and steam scald. Glass breaks from sudden heat. Caffeine figures are rough.
-          Herbs can matter in pregnancy or with medicines: ask a pharmacist or doctor. Local food
-          codes and the site’s own safety plan decide. No health claims on cards or menus.
-        </p>
+        <section>
+          <h2>Cautions</h2>
+          <p className="text-[15px] mt-1">
+            Boiling water and steam scald. Glass breaks from sudden heat. Caffeine figures are
+            rough. Herbs can matter in pregnancy or with medicines: ask a pharmacist or doctor.
+            Local food codes and the site’s own safety plan decide. No health claims on cards or
+            menus.
+          </p>
+        </section>
       </section>
     </main>
   );

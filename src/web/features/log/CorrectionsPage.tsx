@@ -50,7 +50,7 @@ export function CorrectionsPage() {
           To the trends <kbd>Esc</kbd>
         </Link>
       </div>
-      <section className="work" tabIndex={0} aria-label="Results">
+      <section className="work" role="group" tabIndex={0} aria-label="Results">
         <p className="headline">{r.words}</p>
         {r.taken.n === 0 ? (
           <Nothing>No correction was taken and judged again yet.</Nothing>
