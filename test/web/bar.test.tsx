@@ -7,7 +7,7 @@ import { cameBack, queued, wentAway } from '../../src/web/platform/outbox/outbox
 import { registerWrites } from '../../src/web/platform/outbox/writes';
 import { store } from '../../src/web/platform/store';
 import { ShellHead } from '../../src/web/shell/ShellHead';
-import { type Answer, closeAll, open, PERSON, serve, sessionOf, SITE_ID } from './page';
+import { type Answer, closeAll, open, PERSON, serve, SITE_ID } from './page';
 
 afterEach(closeAll);
 beforeAll(() => registerWrites(brewWrites));
@@ -66,13 +66,11 @@ describe('the head', () => {
   const head = (locked = false) => (
     <ShellHead
       at={undefined}
-      site={sessionOf('brewer').site}
       pathname="/"
       locked={locked}
-      name="Ilsa V."
-      setUnsent={() => undefined}
-      setUnlocking={() => undefined}
-      setDevice={() => undefined}
+      onUnsent={() => undefined}
+      onUnlock={() => undefined}
+      onDevice={() => undefined}
     />
   );
   beforeEach(() => serve({}));

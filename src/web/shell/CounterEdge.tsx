@@ -1,4 +1,3 @@
-import type { Dispatch, SetStateAction } from 'react';
 import { Link } from 'react-router';
 import { RunningStrip } from '../entities/brews/RunningStrip';
 import { NAVIGATION } from './navigation';
@@ -9,13 +8,13 @@ export function CounterEdge({
   locked,
   at,
   onBar,
-  setKeys,
+  onKeys,
 }: {
   fullScreen: boolean;
   locked: boolean;
   at: (typeof NAVIGATION)[number] | undefined;
   onBar: boolean;
-  setKeys: Dispatch<SetStateAction<boolean>>;
+  onKeys: () => void;
 }) {
   return (
     <nav className="counter" aria-label="Places">
@@ -38,7 +37,7 @@ export function CounterEdge({
             <Link className="btn quiet slim" to={onBar ? '/start?find=1' : '/book?find=1'}>
               Find <kbd>/</kbd>
             </Link>
-            <button type="button" className="btn quiet slim keys" onClick={() => setKeys(true)}>
+            <button type="button" className="btn quiet slim keys" onClick={onKeys}>
               Keys <kbd>?</kbd>
             </button>
           </span>

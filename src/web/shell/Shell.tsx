@@ -1,4 +1,4 @@
-import { type Dispatch, lazy, type SetStateAction, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { useSession } from '../entities/people/session';
 import { BarWatch, ScannerWedge } from '../features/bar';
@@ -29,7 +29,7 @@ const keyName = (key: string) => KEY_NAMES[key] ?? (key.length > 1 ? key : key.t
 
 /** Head, place, the running strip, and the counter's edge with the places. */
 export function Shell() {
-  const { name, site, personId } = useSession();
+  const { name, personId } = useSession();
   const { pathname } = useLocation();
   const go = useGo();
   const [keys, setKeys] = useState(false);
@@ -69,13 +69,11 @@ export function Shell() {
       <DrawingPatterns />
       <ShellHead
         at={at}
-        site={site}
         pathname={pathname}
-        setUnsent={setUnsent}
         locked={locked}
-        setUnlocking={setUnlocking}
-        setDevice={setDevice}
-        name={name}
+        onUnsent={() => setUnsent(true)}
+        onUnlock={() => setUnlocking(true)}
+        onDevice={() => setDevice(true)}
       />
       <Suspense
         fallback={
@@ -91,7 +89,7 @@ export function Shell() {
         locked={locked}
         at={at}
         onBar={onBar}
-        setKeys={setKeys}
+        onKeys={() => setKeys(true)}
       />
       <Toasts />
       <BarWatch place={at?.name ?? 'Limnos'} />
@@ -109,7 +107,7 @@ export function Shell() {
           </button>
         </div>
       )}
-      <KeysSheet keys={keys} setKeys={setKeys} bound={bound} />
+      <KeysSheet open={keys} bound={bound} onClose={() => setKeys(false)} />
       <Sheet title="Records not saved yet" open={unsent} onClose={() => setUnsent(false)}>
         <Suspense fallback={null}>
           <Unsent me={personId} />
@@ -132,16 +130,16 @@ export function Shell() {
 
 /** Every key that does something here. */
 function KeysSheet({
-  keys,
-  setKeys,
+  open,
   bound,
+  onClose,
 }: {
-  keys: boolean;
-  setKeys: Dispatch<SetStateAction<boolean>>;
+  open: boolean;
   bound: readonly KeyBinding[];
+  onClose: () => void;
 }) {
   return (
-    <Sheet title="Keys here" open={keys} onClose={() => setKeys(false)}>
+    <Sheet title="Keys here" open={open} onClose={onClose}>
       <dl className="grid grid-cols-[90px_1fr] gap-y-2">
         {bound.map((b) => [
           <dt key={`${b.key}k`}>

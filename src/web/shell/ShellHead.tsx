@@ -1,5 +1,3 @@
-import type { Dispatch, SetStateAction } from 'react';
-import type { Site } from '#contracts/sites';
 import { useSession } from '../entities/people/session';
 import { useNow } from '../platform/clock';
 import { awayWords, othersWaiting } from '../platform/outbox/writes';
@@ -67,23 +65,20 @@ function Clock() {
 /** The place, the site, what is saved, the time and who is here. */
 export function ShellHead({
   at,
-  site,
   pathname,
-  setUnsent,
   locked,
-  setUnlocking,
-  setDevice,
-  name,
+  onUnsent,
+  onUnlock,
+  onDevice,
 }: {
   at: (typeof NAVIGATION)[number] | undefined;
-  site: Site;
   pathname: string;
-  setUnsent: Dispatch<SetStateAction<boolean>>;
   locked: boolean;
-  setUnlocking: Dispatch<SetStateAction<boolean>>;
-  setDevice: Dispatch<SetStateAction<boolean>>;
-  name: string;
+  onUnsent: () => void;
+  onUnlock: () => void;
+  onDevice: () => void;
 }) {
+  const { name, site } = useSession();
   return (
     <header className="head">
       <span className="place">{at?.name ?? 'Limnos'}</span>
@@ -92,14 +87,14 @@ export function ShellHead({
       {pathname.startsWith('/judge') && <span className="small crumb">Judge the cup</span>}
       <span className="gap" />
       <DiskLeft />
-      <Saved onOpen={() => setUnsent(true)} />
+      <Saved onOpen={onUnsent} />
       <Clock />
       {locked ? (
-        <button type="button" className="who" onClick={() => setUnlocking(true)}>
+        <button type="button" className="who" onClick={onUnlock}>
           Locked<small>Type a PIN</small>
         </button>
       ) : (
-        <button type="button" className="who" onClick={() => setDevice(true)}>
+        <button type="button" className="who" onClick={onDevice}>
           {name}
           <small>Not you?</small>
         </button>

@@ -104,17 +104,20 @@ export function TeaIndex({ teas, chosen }: { teas: readonly Tea[]; chosen: strin
       <IndexHead
         box={box}
         typed={typed}
-        setTyped={setTyped}
-        setShown={setShown}
-        setAt={setAt}
-        walk={walk}
-        sorted={sorted}
-        lit={lit}
         order={order}
-        setOrder={setOrder}
         filter={filter}
-        setFilter={setFilter}
-        role={role}
+        lit={sorted[lit]}
+        onType={(text) => {
+          setTyped(text);
+          setShown(PAGE);
+          setAt(0);
+        }}
+        onOrder={setOrder}
+        onFilter={(next) => {
+          setFilter(next);
+          setShown(PAGE);
+        }}
+        onKey={walk}
       />
       <div className="scroll flex-1">
         {sorted.length === 0 ? (

@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react';
-import { type Dispatch, type SetStateAction, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { isCold, type Method, METHODS } from '#core/recipes';
 import { styleOf } from '#core/styles';
@@ -95,14 +95,21 @@ export function TeaView({ id }: { id: string }) {
           setEditing('version');
         }}
       />
-      {recipeShown({ house, at, tea, lead, setEditing })}
+      {recipeShown({ house, at, tea, lead, onNew: () => setEditing('version') })}
       {at === tea.method && (
         <Notes notes={notes} lead={lead} onVersion={() => setEditing('version')} />
       )}
       {house && !isCold(at) && <InOurVessels tea={tea} house={house} />}
       {tea.house && at === tea.method && <Basis tea={tea} role={role} id={id} />}
       {house && !isCold(at) && <ToleranceOf tea={tea} version={house} />}
-      <VersionsHead tea={tea} at={at} mine={mine} id={id} lead={lead} setEditing={setEditing} />
+      <VersionsHead
+        tea={tea}
+        at={at}
+        mine={mine}
+        id={id}
+        lead={lead}
+        onNew={() => setEditing('version')}
+      />
       <ul className="versions">
         {mine.map((v) => (
           <VersionRow key={v.id} v={v} tea={tea} lead={lead} />
@@ -125,13 +132,13 @@ function recipeShown({
   at,
   tea,
   lead,
-  setEditing,
+  onNew,
 }: {
   house: Version | null;
   at: Method;
   tea: Tea;
   lead: boolean;
-  setEditing: Dispatch<SetStateAction<'version' | 'tea' | null>>;
+  onNew: () => void;
 }) {
   if (house && isCold(at)) return <ColdRecipe tea={tea} house={house} />;
   if (house) return <HouseRecipe tea={tea} house={house} />;
@@ -139,7 +146,7 @@ function recipeShown({
     <Nothing
       action={
         lead && (
-          <button type="button" className="btn" onClick={() => setEditing('version')}>
+          <button type="button" className="btn" onClick={onNew}>
             Make its first recipe
           </button>
         )
@@ -208,14 +215,14 @@ function VersionsHead({
   mine,
   id,
   lead,
-  setEditing,
+  onNew,
 }: {
   tea: Tea;
   at: Method;
   mine: readonly Version[];
   id: string;
   lead: boolean;
-  setEditing: Dispatch<SetStateAction<'version' | 'tea' | null>>;
+  onNew: () => void;
 }) {
   return (
     <div className="flex items-end gap-3 mt-4">
@@ -231,7 +238,7 @@ function VersionsHead({
         </Link>
       )}
       {lead && (
-        <button type="button" className="btn slim" onClick={() => setEditing('version')}>
+        <button type="button" className="btn slim" onClick={onNew}>
           New version <kbd>E</kbd>
         </button>
       )}

@@ -1,4 +1,4 @@
-import { type Dispatch, type SetStateAction, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { CUP_DEPTH_CM, deltaE00, hexOf, type Lab, labOf } from '#core/colour';
 import { colourRungs, houseLiquor, type Recipe } from '#core/recipes';
@@ -130,7 +130,7 @@ function Colours({ tea, recipe }: { tea: Tea; recipe: Recipe }) {
       </section>
       <section className="paper" aria-label="Measured cups">
         <h2>Measured cups</h2>
-        {measuredShown({ role, editing, tea, recipe, setEditing, swatches })}
+        {measuredShown({ role, editing, tea, recipe, onEdit: setEditing, swatches })}
         <h2 className="mt-4">Before you trust a colour</h2>
         <p>
           A screen shows it in its own way.{' '}
@@ -150,18 +150,18 @@ function measuredShown({
   editing,
   tea,
   recipe,
-  setEditing,
+  onEdit,
   swatches,
 }: {
   role: 'trainee' | 'brewer' | 'lead';
   editing: boolean;
   tea: Tea;
   recipe: Recipe;
-  setEditing: Dispatch<SetStateAction<boolean>>;
+  onEdit: (editing: boolean) => void;
   swatches: TeaSwatches | null;
 }) {
   if (role !== 'lead') return <p>A lead types in what a colour reader says.</p>;
-  if (editing) return <Measure tea={tea} recipe={recipe} onDone={() => setEditing(false)} />;
+  if (editing) return <Measure tea={tea} recipe={recipe} onDone={() => onEdit(false)} />;
   return (
     <>
       <p>
@@ -169,7 +169,7 @@ function measuredShown({
         depth, and read each with a colour reader: Lab under D65, 2°.
       </p>
       <div className="flex flex-wrap gap-2 mt-3">
-        <button type="button" className="btn go" onClick={() => setEditing(true)}>
+        <button type="button" className="btn go" onClick={() => onEdit(true)}>
           {swatches ? 'Measure again' : 'Type what was measured'}
         </button>
         {swatches && <Drop tea={tea} />}

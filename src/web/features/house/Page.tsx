@@ -1,9 +1,9 @@
-import { type Dispatch, type SetStateAction, useState } from 'react';
+import { useState } from 'react';
 import { boilingAt } from '#core/heat';
 import { type Celsius, metres, temperatureText } from '#core/units';
 import type { Site } from '#contracts/sites';
 import { useSession } from '../../entities/people/session';
-import { type Settings, settingsChanged } from '../../platform/settings';
+import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { BoilingRule } from './BoilingRule';
 import { BookKeeping } from './BookKeeping';
@@ -17,8 +17,6 @@ const SOUNDS = ['quiet', 'soft', 'usual', 'loud'] as const;
 /** The house: its sites and people (for leads), and this device. */
 export function HousePage() {
   const { sites, site, role } = useSession();
-  const settings = useAppSelector((s) => s.settings);
-  const dispatch = useAppDispatch();
   const [editing, setEditing] = useState<string | null>(null);
   const lead = role === 'lead';
   const chosen = sites.find((s) => s.id === editing);
@@ -37,7 +35,7 @@ export function HousePage() {
           )}
         </div>
         <BoilingRule sites={sites} here={site.id} />
-        <SitesTable sites={sites} site={site} lead={lead} setEditing={setEditing} />
+        <SitesTable sites={sites} site={site} lead={lead} onEdit={setEditing} />
         {lead && editing && (
           <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />
         )}
@@ -46,7 +44,7 @@ export function HousePage() {
         {lead && <BookKeeping />}
       </section>
       <section className="paper" aria-label="This device, and cautions">
-        <ThisDevice settings={settings} dispatch={dispatch} />
+        <ThisDevice />
         <MyUnits />
         <hr />
         <section>
@@ -68,12 +66,12 @@ function SitesTable({
   sites,
   site,
   lead,
-  setEditing,
+  onEdit,
 }: {
   sites: readonly Site[];
   site: Site;
   lead: boolean;
-  setEditing: Dispatch<SetStateAction<string | null>>;
+  onEdit: (siteId: string) => void;
 }) {
   return (
     <table className="grid-table plain mt-1">
@@ -112,7 +110,7 @@ function SitesTable({
             </td>
             <td>
               {lead && (
-                <button type="button" className="btn quiet slim" onClick={() => setEditing(s.id)}>
+                <button type="button" className="btn quiet slim" onClick={() => onEdit(s.id)}>
                   Edit
                 </button>
               )}
@@ -125,13 +123,9 @@ function SitesTable({
 }
 
 /** Room and sound of this device, whoever signs in. */
-function ThisDevice({
-  settings,
-  dispatch,
-}: {
-  settings: Settings;
-  dispatch: ReturnType<typeof useAppDispatch>;
-}) {
+function ThisDevice() {
+  const settings = useAppSelector((s) => s.settings);
+  const dispatch = useAppDispatch();
   return (
     <section>
       <h2>

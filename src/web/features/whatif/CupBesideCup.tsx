@@ -1,11 +1,10 @@
-import type { Dispatch, SetStateAction } from 'react';
 import { type ColouredBrew, colourOfBrew } from '#core/colour';
 import type { Cup as BrewedCup } from '#core/cup';
 import { caffeineWords, cupWords } from '#core/taste';
 import { capital, type Celsius, celsius, temperatureText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
-import type { Units } from '../../entities/people/session';
+import { type Units, useSession } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Note } from '../../ui/Note';
@@ -110,32 +109,23 @@ export function CupBesideCup({
 
 /** Hold the cup, or make a trial recipe of it. */
 export function WhatIfFoot({
-  setHeld,
-  tried,
-  role,
-  unlike,
-  held,
-  setKeeping,
+  differs,
+  onHold,
+  onKeep,
 }: {
-  setHeld: Dispatch<SetStateAction<Trying | null>>;
-  tried: Trying;
-  role: 'trainee' | 'brewer' | 'lead';
-  unlike: string[];
-  held: Trying | null;
-  setKeeping: Dispatch<SetStateAction<boolean>>;
+  /** Something is not as the house has it. */
+  differs: boolean;
+  onHold: () => void;
+  onKeep: () => void;
 }) {
+  const { role } = useSession();
   return (
     <div className="foot">
-      <button type="button" className="btn" onClick={() => setHeld(tried)}>
+      <button type="button" className="btn" onClick={onHold}>
         Hold this one <kbd>H</kbd>
       </button>
       {role === 'lead' && (
-        <button
-          type="button"
-          className="btn go"
-          disabled={unlike.length === 0 && !held}
-          onClick={() => setKeeping(true)}
-        >
+        <button type="button" className="btn go" disabled={!differs} onClick={onKeep}>
           Make this the trial recipe
         </button>
       )}

@@ -71,7 +71,7 @@ export function WhatIfPage() {
 
 type Props = { tea: Tea; house: Version; newest: number; vessels: Vessel[]; first: Vessel };
 function WhatIf({ tea, house, newest, vessels, first }: Props) {
-  const { site, role } = useSession();
+  const { site } = useSession();
   const units = useUnits();
   const go = useGo();
   const { recipe } = house;
@@ -166,12 +166,9 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
           />
         ) : (
           <WhatIfFoot
-            setHeld={setHeld}
-            tried={tried}
-            role={role}
-            unlike={unlike}
-            held={held}
-            setKeeping={setKeeping}
+            differs={unlike.length > 0 || held !== null}
+            onHold={() => setHeld(tried)}
+            onKeep={() => setKeeping(true)}
           />
         )}
       </section>

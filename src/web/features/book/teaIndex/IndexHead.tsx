@@ -1,38 +1,33 @@
-import type { Dispatch, KeyboardEvent, RefObject, SetStateAction } from 'react';
+import type { KeyboardEvent, RefObject } from 'react';
 import { Link } from 'react-router';
 import type { Tea } from '#contracts/teas';
-import { FILTERS, type Order, ORDERS, PAGE } from './useSorted';
+import { useSession } from '../../../entities/people/session';
+import { FILTERS, type Order, ORDERS } from './useSorted';
 
 /** Typing, order and filter of the list. */
 export function IndexHead({
   box,
   typed,
-  setTyped,
-  setShown,
-  setAt,
-  walk,
-  sorted,
-  lit,
   order,
-  setOrder,
   filter,
-  setFilter,
-  role,
+  lit,
+  onType,
+  onOrder,
+  onFilter,
+  onKey,
 }: {
   box: RefObject<HTMLInputElement | null>;
   typed: string;
-  setTyped: Dispatch<SetStateAction<string>>;
-  setShown: Dispatch<SetStateAction<number>>;
-  setAt: Dispatch<SetStateAction<number>>;
-  walk: (e: KeyboardEvent) => void;
-  sorted: readonly Tea[];
-  lit: number;
   order: Order;
-  setOrder: Dispatch<SetStateAction<Order>>;
   filter: number;
-  setFilter: Dispatch<SetStateAction<number>>;
-  role: 'trainee' | 'brewer' | 'lead';
+  /** The tea that Enter opens. */
+  lit: Tea | undefined;
+  onType: (text: string) => void;
+  onOrder: (order: Order) => void;
+  onFilter: (filter: number) => void;
+  onKey: (e: KeyboardEvent) => void;
 }) {
+  const { role } = useSession();
   return (
     <div className="index-head">
       <input
@@ -41,16 +36,12 @@ export function IndexHead({
         aria-label="Find a tea"
         placeholder="Find a tea, kind or word"
         value={typed}
-        onChange={(e) => {
-          setTyped(e.target.value);
-          setShown(PAGE);
-          setAt(0);
-        }}
-        onKeyDown={walk}
+        onChange={(e) => onType(e.target.value)}
+        onKeyDown={onKey}
         role="combobox"
         aria-expanded="true"
         aria-controls="teas-found"
-        aria-activedescendant={sorted[lit] ? `tea-${sorted[lit]?.id}` : undefined}
+        aria-activedescendant={lit ? `tea-${lit.id}` : undefined}
       />
       {ORDERS.map((o) => (
         <button
@@ -58,7 +49,7 @@ export function IndexHead({
           key={o}
           className="btn slim"
           aria-pressed={o === order}
-          onClick={() => setOrder(o)}
+          onClick={() => onOrder(o)}
         >
           {o}
         </button>
@@ -67,10 +58,7 @@ export function IndexHead({
         className="box slim"
         aria-label="Show"
         value={filter}
-        onChange={(e) => {
-          setFilter(Number(e.target.value));
-          setShown(PAGE);
-        }}
+        onChange={(e) => onFilter(Number(e.target.value))}
       >
         {FILTERS.map(([name], i) => (
           <option key={name} value={i}>

@@ -1,0 +1,114 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+type Word = 'Tea' | 'Site' | 'Person' | 'Since' | 'Verdict' | 'Vessel' | 'Method' | 'Lot' | 'Pull';
+
+/** The log, its trends and one brew's page, as somebody reads them. */
+export class LogDriver {
+  constructor(readonly page: Page) {}
+
+  private get rows(): Locator {
+    return this.page.locator('a.log-row');
+  }
+  private pickOf(word: Word): Locator {
+    return this.page.getByRole('button', { name: `${word}: change` });
+  }
+
+  expectBrews(): Promise<void> {
+    return expect(this.rows.first()).toBeVisible();
+  }
+  morePicks(): Promise<void> {
+    return this.page.getByRole('button', { name: 'More picks' }).click();
+  }
+  /** Puts another word into the sentence. */
+  async pick(word: Word, option: string | RegExp): Promise<void> {
+    await this.pickOf(word).click();
+    await this.page.getByRole('option', { name: option, exact: true }).click();
+  }
+  /** Some letters of a tea's name, and Enter. */
+  async findTea(letters: string): Promise<void> {
+    await this.pickOf('Tea').click();
+    await this.page.getByRole('combobox').fill(letters);
+    await this.page.keyboard.press('Enter');
+  }
+  /** What may be picked for a word; the list stays open. */
+  async expectChoices(word: Word, choices: readonly string[]): Promise<void> {
+    await this.pickOf(word).click();
+    await expect(this.page.getByRole('option')).toHaveText([...choices]);
+  }
+  choose(option: string | RegExp): Promise<void> {
+    return this.page.getByRole('option', { name: option }).click();
+  }
+  expectPicked(word: Word, text: string): Promise<void> {
+    return expect(this.pickOf(word)).toHaveText(text);
+  }
+
+  /** There are brews, and every one of them says so: waited for, since a new view comes over the network. */
+  async expectEvery(says: string | RegExp): Promise<void> {
+    await expect(this.rows.filter({ hasNotText: says })).toHaveCount(0);
+    await expect(this.rows.filter({ hasText: says }).first()).toBeVisible();
+  }
+  /** Every brew was pulled out of its window: early or late stands at its figure. */
+  async expectEveryOutOfItsWindow(): Promise<void> {
+    const off = this.page.locator('.error em');
+    await expect(this.rows.filter({ hasNot: off })).toHaveCount(0);
+    await expect(this.rows.filter({ has: off }).first()).toBeVisible();
+  }
+  /** How many brews the list says it has. */
+  async counted(): Promise<number> {
+    const words = await this.page.getByText(/\d+ brews?, \d+ ended in the window/).textContent();
+    return Number(/^(\d+)/.exec(words ?? '')?.[1]);
+  }
+  expectCounts(): Promise<void> {
+    return expect(this.page.getByText(/\d+ brews?, /)).toBeVisible();
+  }
+  showEveryBrew(): Promise<void> {
+    return this.page.getByRole('button', { name: 'Show every brew here' }).click();
+  }
+  /** The list as a file: its lines. */
+  async asCsv(): Promise<string[]> {
+    const [file] = await Promise.all([
+      this.page.waitForEvent('download'),
+      this.page.getByRole('link', { name: 'As CSV' }).click(),
+    ]);
+    const text = (await (await file.createReadStream()).toArray()).join('');
+    return text.trim().split('\r\n');
+  }
+
+  /** By its key, from the list. */
+  async openTrends(): Promise<void> {
+    await expect(this.page.getByRole('link', { name: /^Trends/ })).toBeVisible();
+    await this.page.keyboard.press('t');
+  }
+  expectChart(): Promise<void> {
+    return expect(this.page.getByRole('group', { name: /\d+ brews, mean .*limits/ })).toBeVisible();
+  }
+  expectChartOrNone(): Promise<void> {
+    const chart = this.page.getByRole('group', { name: /brews/ });
+    return expect(chart.or(this.page.getByText('No brew is like that.'))).toBeVisible();
+  }
+  expectDrifts(words: RegExp): Promise<void> {
+    return expect(this.page.getByRole('region', { name: 'What drifts' })).toContainText(words);
+  }
+  asTable(): Promise<void> {
+    return this.page.getByRole('button', { name: /^As a table/ }).click();
+  }
+  expectTable(name: string): Promise<void> {
+    return expect(this.page.getByRole('table', { name })).toBeVisible();
+  }
+  openCorrections(): Promise<void> {
+    return this.page.getByRole('link', { name: 'Corrections' }).click();
+  }
+  expectRow(table: string, row: RegExp): Promise<void> {
+    const rows = this.page.getByRole('table', { name: table });
+    return expect(rows.getByRole('row', { name: row })).toBeVisible();
+  }
+
+  expectTimeLine(words: RegExp): Promise<void> {
+    return expect(this.page.getByRole('img', { name: words })).toBeVisible();
+  }
+  /** Another steep of the same leaf, from a brew's page. */
+  async openSteep(name: RegExp): Promise<void> {
+    await expect(this.page.getByText('Its leaf')).toBeVisible();
+    await this.page.getByRole('link', { name }).click();
+  }
+}
