@@ -183,8 +183,9 @@ describe('taken back', () => {
 test('pulls are kept as early, in the window, late or forgotten, with their seconds; and whether another was due', async () => {
   const found: (string | null)[] = [];
   for (const ago of [100, 241, 330, 600]) {
-    const b = await start({ at: h.now() - ago * 1000 });
-    found.push(((await event(b.id, { kind: 'pull' }).expect(200)).body as Brew).timing);
+    const at = h.now();
+    const b = await start({ at: at - ago * 1000 });
+    found.push(((await event(b.id, { kind: 'pull', at }).expect(200)).body as Brew).timing);
     await event(b.id, { kind: 'close' }).expect(200);
   }
   expect(found).toEqual(['early', 'inWindow', 'late', 'forgotten']);
