@@ -7,9 +7,8 @@ export default defineConfig({
   // Every test has a shop of its own.
   fullyParallel: true,
   retries: 0,
-  // A slow machine is no fault: what is waited for may take long, and what is wrong stays wrong for as long.
-  timeout: 90_000,
-  expect: { timeout: 20_000 },
+  timeout: 60_000,
+  expect: { timeout: 12_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

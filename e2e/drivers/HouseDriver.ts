@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Who is here, and where on the page: sign-in and the places. */
 export class HouseDriver {
@@ -60,6 +60,32 @@ export class HouseDriver {
     await link.click();
     // Until the place has been fetched, the one before stands with its own links.
     await expect(link).toHaveAttribute('aria-current', 'page');
+  }
+  /** From now on the server's answer to `path` waits. @returns what lets it through and waits until it is here */
+  async holdAnswer(path: string): Promise<() => Promise<void>> {
+    let letGo: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => {
+      letGo = resolve;
+    });
+    await this.page.route(path, async (route) => {
+      await held;
+      await route.continue();
+    });
+    const answered = this.page.waitForResponse(path);
+    return async () => {
+      letGo();
+      await (await answered).finished();
+    };
+  }
+  /** A finger lies on a button while something happens; then it is lifted. */
+  async pressWhile(button: Locator, happens: () => Promise<void>): Promise<void> {
+    await button.scrollIntoViewIfNeeded();
+    const box = await button.boundingBox();
+    if (!box) throw new Error('the button is not drawn');
+    await this.page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await this.page.mouse.down();
+    await happens();
+    await this.page.mouse.up();
   }
   expectSaid(words: RegExp | string) {
     return expect(this.page.getByText(words).first()).toBeVisible();

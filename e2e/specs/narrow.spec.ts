@@ -2,7 +2,8 @@ import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-// Every page on a phone and on a tablet: nothing that is touched or read lies outside the screen.
+// Every page on a phone and on a tablet: nothing that is touched or read lies outside the screen, and what can be
+// touched does not move when an answer comes late.
 
 const records = async (page: Page, path: string) =>
   (await (await page.request.get(path)).json()) as Record<
@@ -74,16 +75,58 @@ const outside = (page: Page) =>
     });
   });
 
+/** Answers come one after another, each a little later than the one before. */
+async function answersComeLate(page: Page): Promise<void> {
+  let asked = 0;
+  await page.route('**/api/**', async (route) => {
+    asked += 1;
+    const { pathname } = new URL(route.request().url());
+    if (pathname !== '/api/live')
+      await new Promise((resolve) => setTimeout(resolve, (asked % 4) * 60));
+    await route.continue();
+  });
+}
+
+/**
+ * Follows every button, link and field from the frame in which it is first drawn. Runs in the page, before anything
+ * of it.
+ */
+function followTouchables(): void {
+  const moved: string[] = [];
+  const drawnAt = new WeakMap<Element, { left: number; top: number }>();
+  const look = () => {
+    for (const e of document.querySelectorAll('main :is(button, a, input, select, textarea)')) {
+      const { left, top, width } = e.getBoundingClientRect();
+      const before = drawnAt.get(e);
+      if (before && width > 0 && Math.hypot(left - before.left, top - before.top) > 4)
+        moved.push(
+          `${e.tagName} ${(e.getAttribute('aria-label') ?? e.textContent ?? '').slice(0, 30)}: from ${Math.round(before.left)}, ${Math.round(before.top)} to ${Math.round(left)}, ${Math.round(top)}`,
+        );
+      if (width > 0) drawnAt.set(e, { left, top });
+    }
+    requestAnimationFrame(look);
+  };
+  requestAnimationFrame(look);
+  Object.assign(globalThis, { movedTouchables: moved });
+}
+const moved = (page: Page) =>
+  page.evaluate(() => (globalThis as unknown as { movedTouchables: string[] }).movedTouchables);
+
 for (const [width, height] of [
   [390, 844],
   [820, 1180],
 ] as const) {
-  test(`every page at ${width}: nothing lies beyond the edge`, async ({ house }) => {
+  test(`every page at ${width}: nothing lies beyond the edge, nothing moves once it is drawn`, async ({
+    house,
+  }) => {
     test.setTimeout(120_000);
     const { page } = house;
     await house.signIn(PEOPLE.lead);
     await page.setViewportSize({ width, height });
-    for (const path of await pagesOf(page)) {
+    const paths = await pagesOf(page);
+    await page.addInitScript(followTouchables);
+    await answersComeLate(page);
+    for (const path of paths) {
       await page.goto(path);
       await expect(page.locator('main')).toBeVisible();
       // As it is with its records, not while they are fetched.
@@ -91,6 +134,7 @@ for (const [width, height] of [
       await expect
         .poll(async () => ({ path, out: await outside(page) }))
         .toEqual({ path, out: [] });
+      expect({ path, moved: await moved(page) }).toEqual({ path, moved: [] });
     }
   });
 }

@@ -11,6 +11,7 @@ import { useTeaQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { useVesselsQuery } from '../../entities/vessels/api';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
@@ -27,6 +28,8 @@ import { VersionForm } from './VersionForm';
 /** One tea: its house recipe, what it takes in every vessel here, its versions and what brewers noted. */
 export function TeaView({ id }: { id: string }) {
   const { data, isError } = useTeaQuery(id);
+  // What it takes in each vessel stands above its versions: drawn later, it would move them under a finger.
+  const { isLoading: vesselsCome } = useVesselsQuery();
   const { role } = useSession();
   const go = useGo();
   const [editing, setEditing] = useState<'version' | 'tea' | null>(null);
@@ -51,7 +54,7 @@ export function TeaView({ id }: { id: string }) {
         <Nothing>This tea is not in the book.</Nothing>
       </section>
     );
-  if (!data)
+  if (!data || vesselsCome)
     return (
       <section className="tea-page">
         <Loading what="the tea" />

@@ -73,6 +73,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
     };
   }, [tea, recipe, time, ways]);
   const [spoon, scale] = shown.studies;
+  const progressWords = slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : '';
   return (
     <div className="mt-4" data-testid="tolerance">
       <h2>
@@ -84,28 +85,20 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
             : 'the clock ±15 s, as usual: too few pulls here to tell'}
         </small>
       </h2>
-      {!spoon || !scale ? (
-        <p className="small">
-          {slow ? `Brewing 40 000 cups: ${Math.round(shown.share * 100)} %` : ' '}
-        </p>
-      ) : (
-        <>
-          <p className="text-[17px] font-semibold">
-            {spoonWords}
-            {verdictOf(spoon, scale)}
-          </p>
-          <div className="spreads">
-            {ways.map(([name], i) => (
-              <SpreadRow key={name} name={name} study={i ? scale : spoon} />
-            ))}
-          </div>
-          <p className="small">
-            Bracket: two cups in three. {predictionBasis(tea)}; spoon{' '}
-            {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of
-            strength is just noticed.
-          </p>
-        </>
-      )}
+      {/* Rulers and lines stand from the start: what is below does not move when the answer comes. */}
+      <p className="text-[17px] font-semibold min-h-[2lh]">
+        {spoon && scale ? `${spoonWords}${verdictOf(spoon, scale)}` : progressWords}
+      </p>
+      <div className="spreads">
+        {ways.map(([name], i) => (
+          <SpreadRow key={name} name={name} study={(i ? scale : spoon) ?? null} />
+        ))}
+      </div>
+      <p className="small">
+        Bracket: two cups in three. {predictionBasis(tea)}; spoon{' '}
+        {measured ? 'as weighed here' : '±20 %, as usual'}, scale ±0.1 g. Half a step of strength is
+        just noticed.
+      </p>
     </div>
   );
 }
@@ -124,42 +117,58 @@ function verdictOf(spoon: Study, scale: Study): string {
 }
 
 const WIDTH = 300;
-function SpreadRow({ name, study }: { name: string; study: Study }) {
-  const x = (v: number) => 2 + (v / 10) * (WIDTH - 4);
-  const line = (of: 'strength' | 'bitterness') => {
-    const { mean, sd } = study[of];
-    return (
-      <svg
-        width={WIDTH}
-        height="26"
-        viewBox={`0 0 ${WIDTH} 26`}
-        role="img"
-        aria-label={`${of} ${mean.toFixed(1)} of 10, give or take ${sd.toFixed(2)}`}
-      >
-        <path d={`M0 16H${WIDTH}`} stroke="var(--line-2)" strokeWidth="1.5" />
-        <path
-          d={`M${x(mean - sd)} 15v-6H${x(mean + sd)}v6`}
-          fill="none"
-          stroke="var(--accent)"
-          strokeWidth="2.5"
-        />
-        <LevelMark x={x(mean)} y={15.5} size={10} />
-      </svg>
-    );
-  };
+/** One way of measuring leaf; its rulers are bare until it has been studied. */
+function SpreadRow({ name, study }: { name: string; study: Study | null }) {
   return (
     <>
       <b>{name}</b>
       <div>
-        {line('strength')}
+        <SpreadLine of="strength" spread={study?.strength ?? null} />
         <span className="small">
-          strength ±{study.strength.sd.toFixed(2)}, {MEND[study.mendFirst.strength]} first
+          strength
+          {study && ` ±${study.strength.sd.toFixed(2)}, ${MEND[study.mendFirst.strength]} first`}
         </span>
       </div>
       <div>
-        {line('bitterness')}
-        <span className="small">bitterness ±{study.bitterness.sd.toFixed(2)}</span>
+        <SpreadLine of="bitterness" spread={study?.bitterness ?? null} />
+        <span className="small">bitterness{study && ` ±${study.bitterness.sd.toFixed(2)}`}</span>
       </div>
     </>
+  );
+}
+
+function SpreadLine({
+  of,
+  spread,
+}: {
+  of: 'strength' | 'bitterness';
+  spread: Study['strength'] | null;
+}) {
+  const x = (v: number) => 2 + (v / 10) * (WIDTH - 4);
+  return (
+    <svg
+      width={WIDTH}
+      height="26"
+      viewBox={`0 0 ${WIDTH} 26`}
+      role="img"
+      aria-label={
+        spread
+          ? `${of} ${spread.mean.toFixed(1)} of 10, give or take ${spread.sd.toFixed(2)}`
+          : `${of}, not known yet`
+      }
+    >
+      <path d={`M0 16H${WIDTH}`} stroke="var(--line-2)" strokeWidth="1.5" />
+      {spread && (
+        <>
+          <path
+            d={`M${x(spread.mean - spread.sd)} 15v-6H${x(spread.mean + spread.sd)}v6`}
+            fill="none"
+            stroke="var(--accent)"
+            strokeWidth="2.5"
+          />
+          <LevelMark x={x(spread.mean)} y={15.5} size={10} />
+        </>
+      )}
+    </svg>
   );
 }

@@ -171,9 +171,12 @@ function SettledNotes({
   );
 }
 
-/** The last cups of this tea that were judged off: one of them can be the reason. */
+/**
+ * The last cups of this tea that were judged off: one of them can be the reason. Its place is kept while they are
+ * fetched: what came in late would move the buttons below from under a finger.
+ */
 function Tasted({ tea, onPick }: { tea: Tea; onPick: (words: string) => void }) {
-  const { data } = useLogQuery({ teaId: tea.id, verdict: 'off' });
+  const { data, isLoading } = useLogQuery({ teaId: tea.id, verdict: 'off' });
   const cups = (data?.brews ?? [])
     .filter((b) => b.verdict)
     .slice(0, 8)
@@ -188,7 +191,6 @@ function Tasted({ tea, onPick }: { tea: Tea; onPick: (words: string) => void }) 
           ),
       };
     });
-  if (cups.length === 0) return null;
   return (
     <label className="field-row">
       <span className="as-label">From a tasted cup</span>
@@ -196,12 +198,13 @@ function Tasted({ tea, onPick }: { tea: Tea; onPick: (words: string) => void }) 
         className="box"
         aria-label="From a tasted cup"
         value=""
+        disabled={cups.length === 0}
         onChange={(e) => {
           const cup = cups.find((c) => c.id === e.target.value);
           if (cup) onPick(cup.words);
         }}
       >
-        <option value="">a cup that was judged</option>
+        <option value="">{cupsWords(cups.length, isLoading)}</option>
         {cups.map((c) => (
           <option key={c.id} value={c.id}>
             {c.words}
@@ -210,4 +213,10 @@ function Tasted({ tea, onPick }: { tea: Tea; onPick: (words: string) => void }) 
       </select>
     </label>
   );
+}
+
+/** What stands in the list until a cup is picked. */
+function cupsWords(cups: number, isLoading: boolean) {
+  if (isLoading) return 'fetching its cups';
+  return cups > 0 ? 'a cup that was judged' : 'no cup was judged off';
 }

@@ -2,9 +2,11 @@ import { useState } from 'react';
 import { boilingAt } from '#core/heat';
 import { type Celsius, metres, temperatureText } from '#core/units';
 import type { Site } from '#contracts/sites';
+import { usePeopleQuery } from '../../entities/people/api';
 import { useSession } from '../../entities/people/session';
 import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
+import { Loading } from '../../ui/Note';
 import { BoilingRule } from './BoilingRule';
 import { BookKeeping } from './BookKeeping';
 import { MyUnits } from './MyUnits';
@@ -19,7 +21,14 @@ export function HousePage() {
   const { sites, site, role } = useSession();
   const [editing, setEditing] = useState<string | null>(null);
   const lead = role === 'lead';
+  const { isLoading } = usePeopleQuery(undefined, { skip: !lead });
   const chosen = sites.find((s) => s.id === editing);
+  if (isLoading)
+    return (
+      <main className="page">
+        <Loading what="the house’s records" />
+      </main>
+    );
   return (
     <main className="page split house-page">
       <h1 className="visually-hidden">House</h1>
@@ -40,8 +49,9 @@ export function HousePage() {
           <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />
         )}
         {lead && <People />}
-        {lead && <ShopAddress />}
         {lead && <BookKeeping />}
+        {/* Last: it grows and shrinks as tablets come and go. */}
+        {lead && <ShopAddress />}
       </section>
       <section className="paper" aria-label="This device, and cautions">
         <ThisDevice />

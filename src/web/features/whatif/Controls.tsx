@@ -1,9 +1,11 @@
-import { type Dispatch, type SetStateAction, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Agitation, AGITATION_NAMES } from '#core/extraction';
+import type { Recipe } from '#core/recipes';
 import {
   celsius,
   degrees,
+  millilitres,
   minutesText,
   numberText,
   parseNumber,
@@ -12,14 +14,12 @@ import {
   withoutUnit,
 } from '#core/units';
 import { INFUSER_KINDS, type InfuserKind, INFUSERS } from '#core/vessels';
-import type { Plan } from '#contracts/brews';
-import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import type { Units } from '../../entities/people/session';
+import { useUnits } from '../../entities/people/session';
 import { PickList } from '../../ui/PickList';
 import { Rule } from '../../ui/Rule';
-import { houseIn, type Trying } from './trying';
+import type { Ranges, Trying } from './trying';
 
 const STIR: Readonly<Record<Agitation, string>> = {
   still: 'left still',
@@ -32,20 +32,16 @@ export function WhatIfSentence({
   tea,
   tried,
   vessels,
-  setTried,
-  recipe,
-  site,
-  set,
-  back,
+  onVessel,
+  onTry,
+  onBack,
 }: {
   tea: Tea;
   tried: Trying;
-  vessels: Vessel[];
-  setTried: Dispatch<SetStateAction<Trying>>;
-  recipe: Plan['recipe'];
-  site: Site;
-  set: (change: Partial<Trying>) => void;
-  back: () => void;
+  vessels: readonly Vessel[];
+  onVessel: (vessel: Vessel) => void;
+  onTry: (change: Partial<Trying>) => void;
+  onBack: () => void;
 }) {
   return (
     <div className="say">
@@ -60,13 +56,8 @@ export function WhatIfSentence({
         chosen={tried.vessel.id}
         choices={vessels.map((v) => ({ value: v.id, text: v.name }))}
         onPick={(id) => {
-          const v = vessels.find((x) => x.id === id);
-          if (v)
-            setTried({
-              ...houseIn(tea, recipe, v, site),
-              agitation: tried.agitation,
-              altitudeM: tried.altitudeM,
-            });
+          const vessel = vessels.find((v) => v.id === id);
+          if (vessel) onVessel(vessel);
         }}
       />
       <span>with</span>
@@ -75,17 +66,17 @@ export function WhatIfSentence({
         shown={INFUSERS[tried.infuser].label}
         chosen={tried.infuser}
         choices={INFUSER_KINDS.map((k) => ({ value: k, text: INFUSERS[k].label }))}
-        onPick={(k: InfuserKind) => set({ infuser: k })}
+        onPick={(infuser: InfuserKind) => onTry({ infuser })}
       />
       <PickList
         label="Motion"
         shown={STIR[tried.agitation]}
         chosen={tried.agitation}
         choices={AGITATION_NAMES.map((k) => ({ value: k, text: STIR[k] }))}
-        onPick={(k: Agitation) => set({ agitation: k })}
+        onPick={(agitation: Agitation) => onTry({ agitation })}
       />
       <span className="gap" />
-      <button type="button" className="btn quiet" onClick={back}>
+      <button type="button" className="btn quiet" onClick={onBack}>
         Back to the house cup <kbd>0</kbd>
       </button>
     </div>
@@ -95,25 +86,19 @@ export function WhatIfSentence({
 /** Leaf, heat and time as rules one draws along. */
 export function Rules({
   tried,
-  ranges,
   home,
-  set,
-  heat,
-  units,
+  ranges,
   recipe,
+  onTry,
 }: {
   tried: Trying;
-  ranges: {
-    leaf: readonly [number, number];
-    temperature: readonly [number, 100];
-    time: readonly [0, number];
-  };
+  /** As the house has it, for the open marks. */
   home: Trying;
-  set: (change: Partial<Trying>) => void;
-  heat: (c: number) => string;
-  units: Units;
-  recipe: Plan['recipe'];
+  ranges: Ranges;
+  recipe: Recipe;
+  onTry: (change: Partial<Trying>) => void;
 }) {
+  const { temperature: unit } = useUnits();
   return (
     <>
       <Rule
@@ -121,12 +106,12 @@ export function Rules({
         value={tried.leaf}
         range={ranges.leaf}
         step={0.1}
-        tick={leafTick(ranges)}
+        tick={leafTick(ranges.leaf[1])}
         text={(v) => numberText(v)}
         figure={tried.leaf.toFixed(1)}
         unit="g"
         house={home.leaf}
-        onValue={(leaf) => set({ leaf })}
+        onValue={(leaf) => onTry({ leaf })}
       />
       <Rule
         name="Heat"
@@ -134,12 +119,12 @@ export function Rules({
         range={ranges.temperature}
         step={1}
         tick={10}
-        text={heat}
-        figure={String(degrees(celsius(tried.temperature), units.temperature))}
-        unit={`°${units.temperature}`}
+        text={(v) => String(degrees(celsius(v), unit))}
+        figure={String(degrees(celsius(tried.temperature), unit))}
+        unit={`°${unit}`}
         house={home.temperature}
         window={[recipe.temperature - 3, recipe.temperature + 3]}
-        onValue={(temperature) => set({ temperature })}
+        onValue={(temperature) => onTry({ temperature })}
       />
       <Rule
         name="Time"
@@ -152,33 +137,27 @@ export function Rules({
         unit=""
         house={home.time}
         window={[recipe.window.earliest, recipe.window.latest]}
-        onValue={(time) => set({ time })}
+        onValue={(time) => onTry({ time })}
       />
     </>
   );
 }
 
 /** Ticks of the leaf's rule, g apart, so that a few fit. */
-function leafTick(ranges: {
-  leaf: readonly [number, number];
-  temperature: readonly [number, 100];
-  time: readonly [0, number];
-}) {
-  if (ranges.leaf[1] > 20) return 5;
-  if (ranges.leaf[1] > 10) return 2;
-  return 1;
+function leafTick(most: number): number {
+  if (most > 20) return 5;
+  return most > 10 ? 2 : 1;
 }
 
 /** Head of the chart, with the water and the altitude to type. */
 export function CourseHead({
   tried,
-  units,
-  set,
+  onTry,
 }: {
   tried: Trying;
-  units: Units;
-  set: (change: Partial<Trying>) => void;
+  onTry: (change: Partial<Trying>) => void;
 }) {
+  const { volume } = useUnits();
   return (
     <div className="course-head">
       <h2>
@@ -186,15 +165,15 @@ export function CourseHead({
       </h2>
       <Typed
         label="Water"
-        text={volumeText(tried.water as never, units.volume)}
+        text={volumeText(millilitres(tried.water), volume)}
         read={(t) => {
-          const v = parseVolume(t, units.volume);
+          const v = parseVolume(t, volume);
           if (v.kind === 'bad') return v;
           if (v.value > tried.vessel.brim) return { kind: 'bad', why: 'Over the brim.' };
           return { kind: 'ok', value: v.value as number };
         }}
         onValue={(water) =>
-          set({ water, leaf: Math.round(((tried.leaf * water) / tried.water) * 10) / 10 })
+          onTry({ water, leaf: Math.round(((tried.leaf * water) / tried.water) * 10) / 10 })
         }
       />
       <Typed
@@ -206,7 +185,7 @@ export function CourseHead({
           if (n.value < -400 || n.value > 5000) return { kind: 'bad', why: '−400 to 5000 m.' };
           return n;
         }}
-        onValue={(altitudeM) => set({ altitudeM })}
+        onValue={(altitudeM) => onTry({ altitudeM })}
       />
     </div>
   );

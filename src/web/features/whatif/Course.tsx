@@ -4,12 +4,12 @@ import { CUP, newCup, quickCup } from '#core/quick';
 import { BITE_BEGINS, BITE_INTENSE } from '#core/taste';
 import { minutesText, seconds } from '#core/units';
 import { type At, Curve, Drawn, Level, type Look, Plot } from '../../ui/chart/Plot';
+import { ticksTo } from '../../ui/ticks';
+import { COURSE_HEIGHT, COURSE_WIDTH } from './courseSize';
 
 type Props = { brew: ColouredBrew; house: number; window: readonly [number, number]; end: number };
 const POINTS = 72;
 const STRIPS = 40;
-const WIDTH = 820;
-const HEIGHT = 258;
 /** Room for the names at the right, and for the liquor under the curves. */
 const MARGIN = { top: 20, right: 166, bottom: 46, left: 0 };
 const MOST = 8;
@@ -30,8 +30,8 @@ export function Course({ brew, house, window: [earliest, latest], end }: Props) 
   const curves = useMemo(() => coursesOf(brew, end), [brew, end]);
   return (
     <Plot
-      width={WIDTH}
-      height={HEIGHT}
+      width={COURSE_WIDTH}
+      height={COURSE_HEIGHT}
       margin={MARGIN}
       x={[0, end]}
       y={[0, MOST]}
@@ -96,7 +96,7 @@ function Names({ ends }: { ends: readonly (At | undefined)[] }) {
             ).map(([level, words]) => (
               <text
                 key={words}
-                x={WIDTH}
+                x={COURSE_WIDTH}
                 y={y(level) - 5}
                 fontSize="13"
                 textAnchor="end"
@@ -199,7 +199,7 @@ function LiquorAxis({
               stroke="var(--accent)"
               strokeWidth="3"
             />
-            {Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step).map((t) => (
+            {ticksTo(end, step).map((t) => (
               <text
                 key={t}
                 x={x(t)}

@@ -1,10 +1,18 @@
+import { useMemo } from 'react';
 import { type ColouredBrew, colourOfBrew } from '#core/colour';
-import type { Cup as BrewedCup } from '#core/cup';
+import { brewCup, outsideLimits } from '#core/cup';
 import { caffeineWords, cupWords } from '#core/taste';
-import { capital, type Celsius, celsius, temperatureText } from '#core/units';
+import {
+  capital,
+  type Celsius,
+  celsius,
+  minutesText,
+  numberText,
+  temperatureText,
+} from '#core/units';
 import type { Tea } from '#contracts/teas';
 import { DifferenceBars, differenceSentence } from '../../entities/brews/DifferenceBars';
-import { type Units, useSession } from '../../entities/people/session';
+import { useSession, useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Note } from '../../ui/Note';
@@ -14,21 +22,19 @@ import type { Trying } from './trying';
 export function WhatIsShown({
   tried,
   hottest,
-  units,
   unlike,
 }: {
   tried: Trying;
   hottest: Celsius;
-  units: Units;
-  unlike: string[];
+  unlike: readonly string[];
 }) {
+  const { temperature } = useUnits();
   return (
     <p className="small">
       {tried.temperature > hottest + 0.5 ? (
         <b>
           Out of reach: at {Math.round(tried.altitudeM)} m, poured into the warmed vessel, water is{' '}
-          {temperatureText(celsius(hottest), units.temperature)} on the leaf at most; the cup shown
-          has that.{' '}
+          {temperatureText(hottest, temperature)} on the leaf at most; the cup shown has that.{' '}
         </b>
       ) : null}
       Open mark: the house recipe. Bracket: its window.{' '}
@@ -39,54 +45,41 @@ export function WhatIsShown({
   );
 }
 
-/** The held cup and the one tried. */
-export function TwoCups({
-  other,
-  held,
-  sayOf,
-  against,
-  brew,
+/** One cup, drawn, with what makes it. */
+export function CupTried({
+  name,
   tried,
+  brew,
 }: {
-  other: ColouredBrew;
-  held: Trying | null;
-  sayOf: (t: Trying) => string;
-  against: Trying;
-  brew: ColouredBrew;
+  name: string;
   tried: Trying;
+  brew: ColouredBrew;
 }) {
+  const { temperature } = useUnits();
   return (
-    <div className="beside">
-      <figure>
-        <Cup liquor={colourOfBrew(other, other.time)} size={112} />
-        <figcaption>
-          <b>{held ? 'held' : 'held: house'}</b>
-          {sayOf(against)}
-        </figcaption>
-      </figure>
-      <figure>
-        <Cup liquor={colourOfBrew(brew, brew.time)} size={112} />
-        <figcaption>
-          <b>what if</b>
-          {sayOf(tried)}
-        </figcaption>
-      </figure>
-    </div>
+    <figure>
+      <Cup liquor={colourOfBrew(brew, brew.time)} size={112} />
+      <figcaption>
+        <b>{name}</b>
+        {numberText(tried.leaf)} g, {temperatureText(celsius(tried.temperature), temperature)},{' '}
+        {minutesText(tried.time)}
+      </figcaption>
+    </figure>
   );
 }
 
-/** How one cup differs from the other, as far as the model reaches. */
+/** How one cup differs from the held one, as far as the model reaches. */
 export function CupBesideCup({
-  outside,
-  cup,
-  held_,
+  brew,
+  held,
   tea,
 }: {
-  outside: string | null;
-  cup: BrewedCup;
-  held_: BrewedCup;
+  brew: ColouredBrew;
+  held: ColouredBrew;
   tea: Tea;
 }) {
+  const [cup, heldCup] = useMemo(() => [brewCup(brew), brewCup(held)], [brew, held]);
+  const outside = outsideLimits(brew);
   if (outside)
     return (
       <Note>
@@ -96,9 +89,9 @@ export function CupBesideCup({
   return (
     <>
       <p className="text-[19px] font-semibold mt-2" data-testid="whatif-words" aria-live="polite">
-        {differenceSentence(cup.taste, held_.taste)}
+        {differenceSentence(cup.taste, heldCup.taste)}
       </p>
-      <DifferenceBars cup={cup.taste} held={held_.taste} />
+      <DifferenceBars cup={cup.taste} held={heldCup.taste} />
       <p className="small">
         The line is the held cup; one step is a taster’s mark. {predictionBasis(tea)}, ±0.5.{' '}
         {capital(cupWords(cup.taste))}. {caffeineWords(cup.caffeineMg, cup.liquor)}

@@ -1,17 +1,17 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { brewCup, outsideLimits } from '#core/cup';
-import { celsius, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { useSession, useUnits } from '../../entities/people/session';
+import { useSession } from '../../entities/people/session';
 import { useTeaQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useGo } from '../../platform/useGo';
+import { plotSize } from '../../ui/chart/plotSize';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { CourseHead, Rules, WhatIfSentence } from './Controls';
-import { CupBesideCup, TwoCups, WhatIfFoot, WhatIsShown } from './CupBesideCup';
+import { COURSE_HEIGHT, COURSE_WIDTH } from './courseSize';
+import { CupBesideCup, CupTried, WhatIfFoot, WhatIsShown } from './CupBesideCup';
 import { TrialForm } from './TrialForm';
 import { brewTried, differs, hottestOnLeaf, houseIn, rangesOf, type Trying } from './trying';
 
@@ -72,7 +72,6 @@ export function WhatIfPage() {
 type Props = { tea: Tea; house: Version; newest: number; vessels: Vessel[]; first: Vessel };
 function WhatIf({ tea, house, newest, vessels, first }: Props) {
   const { site } = useSession();
-  const units = useUnits();
   const go = useGo();
   const { recipe } = house;
   const [tried, setTried] = useState<Trying>(() => houseIn(tea, recipe, first, site));
@@ -85,7 +84,6 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
   const against = held ?? home;
   const brew = useMemo(() => brewTried(tea, recipe, tried, site), [tea, recipe, tried, site]);
   const other = useMemo(() => brewTried(tea, recipe, against, site), [tea, recipe, against, site]);
-  const [cup, held_] = useMemo(() => [brewCup(brew), brewCup(other)], [brew, other]);
   const set = (change: Partial<Trying>) => setTried((t) => ({ ...t, ...change }));
   const back = () => setTried(home);
   useKeys([
@@ -98,13 +96,7 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
     },
   ]);
   const ranges = rangesOf(tea.style, tried.water);
-  const hottest = hottestOnLeaf(tried, site);
   const unlike = differs(tried, against);
-  const outside = outsideLimits(brew);
-  const f = units.temperature === 'F';
-  const heat = (c: number) => String(f ? Math.round(toFahrenheit(celsius(c))) : Math.round(c));
-  const sayOf = (t: Trying) =>
-    `${numberText(t.leaf)} g, ${temperatureText(celsius(t.temperature), units.temperature)}, ${minutesText(t.time)}`;
   return (
     <main className="page split whatif">
       <h1 className="visually-hidden">What if: {tea.name}</h1>
@@ -112,48 +104,42 @@ function WhatIf({ tea, house, newest, vessels, first }: Props) {
         tea={tea}
         tried={tried}
         vessels={vessels}
-        setTried={setTried}
-        recipe={recipe}
-        site={site}
-        set={set}
-        back={back}
+        onVessel={(vessel) =>
+          setTried({
+            ...houseIn(tea, recipe, vessel, site),
+            agitation: tried.agitation,
+            altitudeM: tried.altitudeM,
+          })
+        }
+        onTry={set}
+        onBack={back}
       />
       <section className="work">
-        <Rules
-          tried={tried}
-          ranges={ranges}
-          home={home}
-          set={set}
-          heat={heat}
-          units={units}
-          recipe={recipe}
-        />
-        <CourseHead tried={tried} units={units} set={set} />
-        <Suspense fallback={<div style={{ height: 258 }} />}>
-          <div className="course-scroll">
+        <Rules tried={tried} home={home} ranges={ranges} recipe={recipe} onTry={set} />
+        <CourseHead tried={tried} onTry={set} />
+        <div className="course-scroll">
+          <Suspense
+            fallback={<div className="course" style={plotSize(COURSE_WIDTH, COURSE_HEIGHT)} />}
+          >
             <Course
               brew={brew}
               house={home.time}
               window={[recipe.window.earliest, recipe.window.latest]}
               end={ranges.time[1]}
             />
-          </div>
-        </Suspense>
-        <WhatIsShown tried={tried} hottest={hottest} units={units} unlike={unlike} />
+          </Suspense>
+        </div>
+        <WhatIsShown tried={tried} hottest={hottestOnLeaf(tried, site)} unlike={unlike} />
       </section>
       <section className="paper" aria-label="One cup beside the other">
         <h2>
           One cup beside the other<small>white cup, 3.5 cm deep</small>
         </h2>
-        <TwoCups
-          other={other}
-          held={held}
-          sayOf={sayOf}
-          against={against}
-          brew={brew}
-          tried={tried}
-        />
-        <CupBesideCup outside={outside} cup={cup} held_={held_} tea={tea} />
+        <div className="beside">
+          <CupTried name={held ? 'held' : 'held: house'} tried={against} brew={other} />
+          <CupTried name="what if" tried={tried} brew={brew} />
+        </div>
+        <CupBesideCup brew={brew} held={other} tea={tea} />
         {keeping ? (
           <TrialForm
             tea={tea}

@@ -131,3 +131,4 @@ export function rangesOf(style: StyleId, water: number) {
     time: [0, round(60, range.seconds[1] * 1.4)] as const,
   };
 }
+export type Ranges = ReturnType<typeof rangesOf>;

@@ -1,4 +1,4 @@
-import type { CSSProperties, ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import {
   ComposedChart,
   Line,
@@ -9,6 +9,7 @@ import {
   YAxis,
   ZIndexLayer,
 } from 'recharts';
+import { plotSize } from './plotSize';
 
 /** The end of an axis, and its other end. */
 export type Span = readonly [low: number, high: number];
@@ -47,19 +48,13 @@ export function Plot({
   className?: string;
   children: ReactNode;
 }) {
-  const size: CSSProperties = {
-    width: '100%',
-    maxWidth: width,
-    height: 'auto',
-    aspectRatio: `${width} / ${height}`,
-  };
   return (
     <div className={`plot ${className}`} role={interactive ? 'group' : 'img'} aria-label={label}>
       <ComposedChart
         width={width}
         height={height}
         margin={margin}
-        style={size}
+        style={plotSize(width, height)}
         accessibilityLayer={false}
       >
         <XAxis dataKey="x" type="number" domain={[...x]} hide allowDataOverflow />

@@ -24,14 +24,14 @@ import { failureOf } from '../../../platform/api';
 import { now as clock } from '../../../platform/clock';
 import { newId } from '../../../platform/ids';
 import { useGo } from '../../../platform/useGo';
-import { Note } from '../../../ui/Note';
+import { Loading, Note } from '../../../ui/Note';
 import { CupFigures } from '../CupFigures';
 
 type NextProps = { view: OpenTasting; round: Round; rounds: readonly Round[]; right: boolean };
 
 export function Next({ view, round, rounds, right }: NextProps) {
   const { role } = useSession();
-  const { data } = useTeaQuery(view.tea.id);
+  const { data, isLoading } = useTeaQuery(view.tea.id);
   const of = { tea: view.tea, recipe: view.version.recipe, vessel: view.vessel };
   const house = housePour(view.version.recipe, round.cup.water);
   const proposal = useMemo(
@@ -52,6 +52,7 @@ export function Next({ view, round, rounds, right }: NextProps) {
   const proposed = round.lost
     ? last
     : turnedCup({ ...round.cup, grams: Number(round.cup.grams.toFixed(2)) }, proposal.turns);
+  if (isLoading) return <Loading what="the tea" />;
   if (view.nextId)
     return (
       <>

@@ -4,7 +4,7 @@ import type { Recipe } from '#core/recipes';
 import { type Advice, housePour, recipeAt } from '#core/tastings';
 import type { Seconds } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
-import type { TeaPage } from '#contracts/teas';
+import type { TeaPage, Version } from '#contracts/teas';
 import { useTeaQuery } from '../../../entities/teas/api';
 import { NotMade, useNewVersion } from '../../../entities/teas/newVersion';
 import { exerciseName } from '../cups';
@@ -20,7 +20,8 @@ export function DraftOf({
   head: string;
 }) {
   const { data } = useTeaQuery(view.tea.id);
-  if (!data) return null;
+  // Its place is kept: what is below would move from under a finger.
+  if (!data) return <DraftButton words="Draft a version" />;
   return <Drafting view={view} advice={advice} head={head} page={data} />;
 }
 
@@ -55,6 +56,17 @@ function Drafting({
       ? moved
       : { ...moved, window: { ...moved.window, latest: advice.latest as Seconds } };
   };
+  const draft = async (version: Version) => {
+    const who = `${exerciseName(view)}, ${view.exercise.tasters.length} tasters.`;
+    const kept = await making.save({
+      as: 'draft',
+      method: version.method,
+      recipe: changed(),
+      reason: `${who} ${head}`.slice(0, 300),
+      settles: [],
+    });
+    setMade(kept !== null);
+  };
   if (made)
     return (
       <p className="mt-2 font-semibold">
@@ -67,30 +79,19 @@ function Drafting({
   return (
     <>
       <NotMade making={making} />
-      <div className="flex gap-2 mt-3">
-        <button
-          type="button"
-          className="btn go"
-          disabled={making.isSaving}
-          onClick={() =>
-            void making
-              .save({
-                as: 'draft',
-                method: of.method,
-                recipe: changed(),
-                reason:
-                  `${exerciseName(view)}, ${view.exercise.tasters.length} tasters. ${head}`.slice(
-                    0,
-                    300,
-                  ),
-                settles: [],
-              })
-              .then((ok) => setMade(Boolean(ok)))
-          }
-        >
-          Draft version {newest + 1}
-        </button>
-      </div>
+      <DraftButton
+        words={`Draft version ${newest + 1}`}
+        onDraft={making.isSaving ? undefined : () => void draft(of)}
+      />
     </>
   );
 }
+
+/** Without an act it waits: for the tea, or for the answer. */
+const DraftButton = ({ words, onDraft }: { words: string; onDraft?: () => void }) => (
+  <div className="flex gap-2 mt-3">
+    <button type="button" className="btn go" disabled={!onDraft} onClick={onDraft}>
+      {words}
+    </button>
+  </div>
+);

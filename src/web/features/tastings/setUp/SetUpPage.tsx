@@ -1,5 +1,6 @@
 import { useSearchParams } from 'react-router';
 import type { Tea } from '#contracts/teas';
+import { useNamesQuery } from '../../../entities/people/api';
 import { useSession } from '../../../entities/people/session';
 import { useBookQuery } from '../../../entities/teas/api';
 import { useVesselsQuery } from '../../../entities/vessels/api';
@@ -11,8 +12,10 @@ export function SetUpPage() {
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const { site } = useSession();
+  // Who may taste stands above the button: drawn later, it would move it.
+  const { isLoading: namesCome } = useNamesQuery(site.id);
   const [params] = useSearchParams();
-  if (!book || !shelf)
+  if (!book || !shelf || namesCome)
     return (
       <main className="page">
         <Loading what="the book" />
