@@ -1,9 +1,8 @@
-import type { Random } from '#core/numeric';
 import { type Recipe, startingRecipe, weighingOf } from '#core/recipes';
 import { grams, SPOONS } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
-import type { Db } from '../db/pool';
 import * as t from '../db/schema';
+import { DAY, longAgo, type Making } from './making';
 import { paperOf } from './papers';
 import { TEAS } from './teas';
 
@@ -23,8 +22,6 @@ function recipeOf(tea: (typeof TEAS)[number]): Recipe {
   } as unknown as Recipe;
 }
 
-export const DAY = 86_400_000;
-
 export const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);
 
 /** A tea's spoon and its weighing, five spoons one by one, a little uneven. */
@@ -43,21 +40,9 @@ function measured(demo: (typeof TEAS)[number]): Pick<Tea, 'weighing' | 'spoon' |
 }
 
 /** Every tea with two versions of its recipe and its lot. */
-export async function addBook({
-  makeId,
-  long,
-  random,
-  lead,
-  now,
-  db,
-}: {
-  makeId: (ms: number) => string;
-  long: number;
-  random: Random;
-  lead: string;
-  now: number;
-  db: Db;
-}) {
+export async function addBook(making: Making, lead: string): Promise<Tea[]> {
+  const { db, random, makeId, now } = making;
+  const long = longAgo(making);
   const teas: Tea[] = [];
   const versions: (typeof t.versions.$inferInsert)[] = [];
   for (const demo of TEAS) {

@@ -3,17 +3,19 @@ import { v7 } from 'uuid';
 import { type Random, seeded } from '#core/numeric';
 import { FIRST_VOCABULARY } from '#core/teas';
 import type { Site } from '#contracts/sites';
+import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { inTransaction } from '../db/inTransaction';
 import { type Db, MIGRATIONS_TABLE, type Tx } from '../db/pool';
 import * as t from '../db/schema';
 import { createFitService } from '../features/fits';
 import { hashSecret } from '../features/people';
 import { workHere } from '../work/here';
-import { addBook, DAY } from './book';
-import { type Cast } from './brews';
+import { addBook } from './book';
 import { PEOPLE, SITES } from './house';
-import { papers, type When } from './otherPapers';
-import { addBrews, addTastings, SEED } from './pastDays';
+import { DAY, longAgo, type Making, SEED, type Shop, type SiteIds, type When } from './making';
+import { addPapers } from './otherPapers';
+import { addBrews, addTastings } from './pastDays';
 import { VESSELS } from './vessels';
 
 export type SignIn = {
@@ -77,19 +79,33 @@ const FITTED_TEA = 'Iveline First';
 
 async function fill(db: Db, { now, days }: When): Promise<void> {
   const random = seeded(SEED);
-  const makeId = idMaker(random);
-  const long = now - 200 * 86_400_000;
+  const making: Making = { db, random, makeId: idMaker(random), now, days };
+  const { sites, siteId, cast, lead } = await addHouse(making);
+  const teas = await addBook(making, lead);
+  const vessels = await addVessels(making, siteId);
+  const shop: Shop = { sites, teas, vessels, cast };
+  await addBrews(making, shop);
+  await addPapers(making, teas, lead, siteId);
+  await addTastings(making, shop);
+  await fitOneTea(making, teas, lead);
+  await db
+    .insert(t.house)
+    .values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });
+}
+
+/** Sites, and the people who work in them; the first of them leads. */
+async function addHouse(making: Making) {
+  const { db, makeId } = making;
+  const long = longAgo(making);
   const sites: Site[] = SITES.map((s) => ({ id: makeId(long), rev: 1, ...s.fields }));
-  const siteId = new Map(SITES.map((s, i) => [s.key, sites[i]?.id ?? '']));
-  const cast: (Cast & { secretHash: string })[] = await Promise.all(
+  const siteId: SiteIds = new Map(SITES.map((s, i) => [s.key, sites[i]?.id ?? '']));
+  const cast = await Promise.all(
     PEOPLE.map(async (person) => ({
       id: makeId(long),
       person,
       secretHash: await hashSecret(person.secret),
     })),
   );
-  const lead = cast[0]?.id ?? '';
-
   await db.insert(t.sites).values(sites);
   await db.insert(t.people).values(
     cast.map(({ id, person, secretHash }) => ({
@@ -107,43 +123,27 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
         person.sites.map((s) => ({ personId: id, siteId: siteId.get(s) ?? '' })),
       ),
     );
-
-  const teas = await addBook({ makeId, long, random, lead, now, db });
-  const vessels = await addVessels({ makeId, long, siteId, db });
-
-  await addBrews({ sites, teas, vessels, cast, random, now, days, makeId, db });
-  await papers(db, { now, teas, lead, siteId, makeId });
-  await addTastings({ sites, db, teas, vessels, cast, now, makeId });
-  // One tea is fitted to its cups already, so that what rests on a fit can be seen.
-  const fitted = teas.find((tea) => tea.name === FITTED_TEA);
-  const fitting = createFitService({ db, now: () => now, work: workHere });
-  // A demo of few days may have too few cups of it.
-  if (fitted && (await fitting.page(fitted.id)).fit.kind === 'fitted')
-    await fitting.use(fitted.id, makeId(now - DAY), [], { personId: lead });
-  await db
-    .insert(t.house)
-    .values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });
+  return { sites, siteId, cast, lead: cast[0]?.id ?? '' };
 }
 
 /** The vessels of every site. */
-async function addVessels({
-  makeId,
-  long,
-  siteId,
-  db,
-}: {
-  makeId: (ms: number) => string;
-  long: number;
-  siteId: Map<'harbour' | 'hut', string>;
-  db: Db;
-}) {
+async function addVessels(making: Making, siteId: SiteIds): Promise<Vessel[]> {
   const vessels = VESSELS.map((v) => ({
-    id: makeId(long),
+    id: making.makeId(longAgo(making)),
     siteId: siteId.get(v.site) ?? '',
     ...v.fields,
     rev: 1,
     retired: false,
   }));
-  await db.insert(t.vessels).values(vessels);
+  await making.db.insert(t.vessels).values(vessels);
   return vessels;
+}
+
+/** One tea is fitted to its cups already, so that what rests on a fit can be seen. */
+async function fitOneTea({ db, makeId, now }: Making, teas: readonly Tea[], lead: string) {
+  const fitted = teas.find((tea) => tea.name === FITTED_TEA);
+  const fitting = createFitService({ db, now: () => now, work: workHere });
+  // A demo of few days may have too few cups of it.
+  if (fitted && (await fitting.page(fitted.id)).fit.kind === 'fitted')
+    await fitting.use(fitted.id, makeId(now - DAY), [], { personId: lead });
 }

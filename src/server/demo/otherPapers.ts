@@ -4,28 +4,20 @@ import { seeded } from '#core/numeric';
 import { METHODS, startingRecipe } from '#core/recipes';
 import { celsius, millilitres, seconds } from '#core/units';
 import type { Tea } from '#contracts/teas';
-import type { Db } from '../db/pool';
 import * as t from '../db/schema';
-import { DAY, dayOf } from './book';
+import { dayOf } from './book';
+import { DAY, type Making, SEED, type SiteIds } from './making';
 import { KETTLES, PAPERS, SCOOPS } from './papers';
-import { SEED } from './pastDays';
-
-export type When = { readonly now: number; readonly days: number };
-
-type Around = When & {
-  readonly teas: readonly Tea[];
-  readonly lead: string;
-  readonly siteId: ReadonlyMap<string, string>;
-  readonly makeId: (ms: number) => string;
-};
 
 /**
  * Other methods, the next lots, kettles with their readings, scoops. Its own stream of chance: brews stay as they
  * were.
  */
-export async function papers(
-  db: Db,
-  { now, teas, lead, siteId, makeId }: Omit<Around, 'days'>,
+export async function addPapers(
+  { db, now, makeId }: Making,
+  teas: readonly Tea[],
+  lead: string,
+  siteId: SiteIds,
 ): Promise<void> {
   const at = new Date(now - 60 * DAY);
   const others = teas.flatMap((tea) =>

@@ -1,41 +1,20 @@
 import { eq } from 'drizzle-orm';
 import { verdictWords } from '#core/corrections';
-import { type Random, seeded } from '#core/numeric';
+import { seeded } from '#core/numeric';
 import { VERDICT_FILTERS } from '#contracts/log';
-import type { Site } from '#contracts/sites';
-import type { Tea } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
-import type { Db } from '../db/pool';
 import * as t from '../db/schema';
-import { type Cast, pastBrews, type Stage } from './brews';
+import { pastBrews, type Stage } from './brews';
 import { inChunks } from './chunks';
 import { SITES } from './house';
+import { DAY, type Making, SEED, type Shop } from './making';
 import { pastTastings } from './tastings';
 
-export const SEED = 20_260_412;
-
 /** Brews of every site, with the last notes for the lead. */
-export async function addBrews({
-  sites,
-  teas,
-  vessels,
-  cast,
-  random,
-  now,
-  days,
-  makeId,
-  db,
-}: {
-  sites: Site[];
-  teas: Tea[];
-  vessels: readonly Vessel[];
-  cast: (Cast & { secretHash: string })[];
-  random: Random;
-  now: number;
-  days: number;
-  makeId: (ms: number) => string;
-  db: Db;
-}) {
+export async function addBrews(
+  making: Making,
+  { sites, teas, vessels, cast }: Shop,
+): Promise<void> {
+  const { db, random, makeId, now, days } = making;
   for (const [i, site] of sites.entries()) {
     const key = SITES[i]?.key ?? 'harbour';
     const stage: Stage = {
@@ -50,8 +29,7 @@ export async function addBrews({
     await inChunks(
       rows
         .filter(
-          (r) =>
-            r.accepted && r.verdict && r.proposal && r.startedAt.getTime() > now - 3 * 86_400_000,
+          (r) => r.accepted && r.verdict && r.proposal && r.startedAt.getTime() > now - 3 * DAY,
         )
         .slice(-6),
       (part) =>
@@ -72,46 +50,28 @@ export async function addBrews({
 }
 
 /** What was tasted at the harbour room's table. */
-export async function addTastings({
-  sites,
-  db,
-  teas,
-  vessels,
-  cast,
-  now,
-  makeId,
-}: {
-  sites: Site[];
-  db: Db;
-  teas: Tea[];
-  vessels: readonly Vessel[];
-  cast: (Cast & { secretHash: string })[];
-  now: number;
-  makeId: (ms: number) => string;
-}) {
-  const [harbour] = sites;
-  if (harbour) {
-    const newLots = new Map(
-      (
-        await db
-          .select({ id: t.lots.id, teaId: t.lots.teaId })
-          .from(t.lots)
-          .where(eq(t.lots.state, 'new'))
-      ).map((l) => [l.teaId, l.id]),
-    );
-    const tasted = pastTastings(seeded(SEED + 1), {
-      site: harbour,
-      teas,
-      vessels: vessels.filter((v) => v.siteId === harbour.id),
-      people: cast
-        .filter((c) => c.person.sites.includes('harbour'))
-        .slice(0, 4)
-        .map((c) => ({ id: c.id, name: c.person.name })),
-      newLots,
-      now,
-      makeId,
-    });
-    await db.insert(t.tastings).values(tasted.tastings);
-    await inChunks(tasted.events, (part) => db.insert(t.tastingEvents).values(part));
-  }
+export async function addTastings(
+  { db, makeId, now }: Making,
+  { sites, teas, vessels, cast }: Shop,
+): Promise<void> {
+  const harbour = sites[0];
+  if (!harbour) return;
+  const newLots = await db
+    .select({ id: t.lots.id, teaId: t.lots.teaId })
+    .from(t.lots)
+    .where(eq(t.lots.state, 'new'));
+  const tasted = pastTastings(seeded(SEED + 1), {
+    site: harbour,
+    teas: [...teas],
+    vessels: vessels.filter((v) => v.siteId === harbour.id),
+    people: cast
+      .filter((c) => c.person.sites.includes('harbour'))
+      .slice(0, 4)
+      .map((c) => ({ id: c.id, name: c.person.name })),
+    newLots: new Map(newLots.map((l) => [l.teaId, l.id])),
+    now,
+    makeId,
+  });
+  await db.insert(t.tastings).values(tasted.tastings);
+  await inChunks(tasted.events, (part) => db.insert(t.tastingEvents).values(part));
 }

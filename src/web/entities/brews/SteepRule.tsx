@@ -3,6 +3,7 @@ import { type Liquor, tint } from '#core/colour';
 import type { Window } from '#core/recipes';
 import { minutesText, type Seconds, seconds } from '#core/units';
 import { LevelMark } from '../../ui/LevelMark';
+import { ticksTo } from '../../ui/ticks';
 
 const STRIPS = 48;
 const NARROW = 300;
@@ -27,7 +28,7 @@ export function SteepRule({ window: w, width, height = 20, liquorAfter, now }: P
     [liquorAfter, end],
   );
   const step = tickEvery(end);
-  const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
+  const ticks = ticksTo(end, step);
   const big = (t: number) => t % (end <= 60 ? 30 : 60) === 0;
   // A narrow rule has room for the figures only, and for every other of its ticks' names.
   const narrow = width < NARROW;

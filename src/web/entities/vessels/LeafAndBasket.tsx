@@ -1,32 +1,11 @@
-import type { ReactNode } from 'react';
-import type { Liquor } from '#core/colour';
-import { type Grams, type Millilitres, millilitres, millimetres } from '#core/units';
+import { type Grams, millilitres, millimetres } from '#core/units';
 import { basketShape, penFor, type SolvedVessel } from '#core/vessels';
 import type { VesselFields } from '#contracts/vessels';
 
 /** ml a gram of leaf takes up, dry and opened: from memory. */
 const BED = { dry: 2.6, wet: 5 };
 
-export type VesselDrawingProps = {
-  vessel: Pick<VesselFields, 'kind' | 'brim' | 'mark' | 'basket' | 'infuser' | 'material'>;
-  scale: number;
-  label: string;
-  fill?: Millilitres;
-  liquor?: Liquor | null;
-  /** Plain water, shown in its own grey. */
-  water?: boolean;
-  leaf?: Grams;
-  wet?: boolean;
-  lid?: boolean;
-  bowl?: boolean;
-  /** Show fill tick. */
-  mark?: boolean;
-  /** Show the level mark on the waterline. */
-  level?: boolean;
-  pad?: number;
-  extra?: (drawn: { solved: SolvedVessel; scale: number }) => ReactNode;
-};
-
+/** The leaf as it lies in the liquor, dry or opened; the basket around it, or the plate of a release. */
 export function LeafAndBasket({
   vessel,
   solved,
@@ -34,8 +13,13 @@ export function LeafAndBasket({
   leaf,
   wet,
   clip,
-}: Pick<VesselDrawingProps, 'vessel' | 'scale' | 'leaf' | 'wet'> & {
+}: {
+  vessel: Pick<VesselFields, 'infuser' | 'basket'>;
   solved: SolvedVessel;
+  scale: number;
+  leaf: Grams | undefined;
+  wet: boolean;
+  /** The id of the vessel's inside: leaf that lies free is cut by it. */
   clip: string;
 }) {
   const { x, y, px } = penFor(scale);

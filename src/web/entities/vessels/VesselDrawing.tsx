@@ -1,6 +1,6 @@
-import { useId, useMemo } from 'react';
-import { tint } from '#core/colour';
-import { millilitres, type Millimetres } from '#core/units';
+import { type ReactNode, useId, useMemo } from 'react';
+import { type Liquor, tint } from '#core/colour';
+import { type Grams, type Millilitres, millilitres } from '#core/units';
 import {
   bowlPath,
   extent,
@@ -14,7 +14,7 @@ import {
 } from '#core/vessels';
 import type { VesselFields } from '#contracts/vessels';
 import { LevelMark } from '../../ui/LevelMark';
-import { LeafAndBasket, type VesselDrawingProps } from './LeafAndBasket';
+import { LeafAndBasket } from './LeafAndBasket';
 
 /** Wall thickness as drawn, mm. */
 const WALL: Record<VesselFields['material'], number> = {
@@ -25,6 +25,26 @@ const WALL: Record<VesselFields['material'], number> = {
   castiron: 6,
   stainless: 2.2,
   none: 2,
+};
+
+export type VesselDrawingProps = {
+  vessel: Pick<VesselFields, 'kind' | 'brim' | 'mark' | 'basket' | 'infuser' | 'material'>;
+  scale: number;
+  label: string;
+  fill?: Millilitres;
+  liquor?: Liquor | null;
+  /** Plain water, shown in its own grey. */
+  water?: boolean;
+  leaf?: Grams;
+  wet?: boolean;
+  lid?: boolean;
+  bowl?: boolean;
+  /** Show fill tick. */
+  mark?: boolean;
+  /** Show the level mark on the waterline. */
+  level?: boolean;
+  pad?: number;
+  extra?: (drawn: { solved: SolvedVessel; scale: number }) => ReactNode;
 };
 
 /** A vessel in section, true to its measurements: the level is solved from the volume, in the spout as in the pot. */
@@ -50,7 +70,7 @@ export function VesselDrawing({
   const wall = WALL[material];
   const pen = penFor(scale);
   const { x, y, px } = pen;
-  const { radius: R, height: H } = solved;
+  const { radius: R } = solved;
   const surface = solved.levelOf(fill);
   const half = solved.radiusAt(surface);
   const full = fill > 0 && (liquor !== null || water);
@@ -72,7 +92,6 @@ export function VesselDrawing({
   const [w, h] = [px(box.left + box.right) + 2 * pad, px(box.top + box.bottom) + pad];
   const markLevel = solved.levelOf(vessel.mark);
   const markAt = solved.radiusAt(markLevel) + wall;
-  const theBowl = kind === 'tasting' && bowl ? bowlPath(pen, solved) : null;
   const lidLine = Math.max(1.2, Math.min(2, scale * 1.7));
   return (
     <svg
@@ -123,17 +142,7 @@ export function VesselDrawing({
       {material === 'glass' && (
         <path className="wall-in" d={outside} strokeWidth={Math.max(1, stroke - 2)} />
       )}
-      <TastingRim
-        kind={kind}
-        x={x}
-        solved={solved}
-        y={y}
-        H={H}
-        px={px}
-        theBowl={theBowl}
-        scale={scale}
-        wall={wall}
-      />
+      {kind === 'tasting' && <TastingRim solved={solved} scale={scale} wall={wall} bowl={bowl} />}
       {lid &&
         lidPaths(pen, solved).map((d) => (
           <path className="lid" d={d} key={d} strokeWidth={lidLine} />
@@ -190,39 +199,29 @@ function LiquorClips({
 
 /** The notches of a tasting cup's rim, and its bowl beside it. */
 function TastingRim({
-  kind,
-  x,
   solved,
-  y,
-  H,
-  px,
-  theBowl,
   scale,
   wall,
+  bowl,
 }: {
-  kind: 'pot' | 'mug' | 'release' | 'lidded' | 'pitcher' | 'tasting';
-  x: (r: number) => string;
   solved: SolvedVessel;
-  y: (z: number) => string;
-  H: Millimetres;
-  px: (mm: number) => number;
-  theBowl: { d: string; centre: number; radius: number } | null;
   scale: number;
   wall: number;
+  bowl: boolean;
 }) {
+  const pen = penFor(scale);
+  const { x, y, px } = pen;
+  const notches = [1, 4, 7].map((d) => `M${x(solved.mouth - d)} ${y(solved.height)}v${px(4)}`);
+  const { d, centre, radius } = bowlPath(pen, solved);
+  const foot = radius / 2;
   return (
     <>
-      {kind === 'tasting' && (
-        <path
-          className="spout-line"
-          d={[1, 4, 7].map((d) => `M${x(solved.mouth - d)} ${y(H)}v${px(4)}`).join('')}
-        />
-      )}
-      {theBowl && <path className="wall" d={theBowl.d} strokeWidth={Math.max(1.4, 2 * scale)} />}
-      {theBowl && (
+      <path className="spout-line" d={notches.join('')} />
+      {bowl && <path className="wall" d={d} strokeWidth={Math.max(1.4, 2 * scale)} />}
+      {bowl && (
         <path
           className="part"
-          d={`M${x(theBowl.centre - theBowl.radius / 2)} ${y(-1)}V${y(-wall - 2)}H${x(theBowl.centre + theBowl.radius / 2)}V${y(-1)}`}
+          d={`M${x(centre - foot)} ${y(-1)}V${y(-wall - 2)}H${x(centre + foot)}V${y(-1)}`}
         />
       )}
     </>

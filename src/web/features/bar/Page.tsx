@@ -1,9 +1,8 @@
 import { lazy, type ReactNode, Suspense, useState } from 'react';
-import type { EpochMs } from '#core/units';
 import { BAR_SLOTS } from '#contracts/limits';
 import { untilNextFigure } from '../../entities/brews/attention';
-import { allOf, type BarBrew } from '../../entities/brews/barBrews';
-import { type BarItem, sortByUrgency } from '../../entities/brews/status';
+import { allOf } from '../../entities/brews/barBrews';
+import { sortByUrgency } from '../../entities/brews/status';
 import { useBar } from '../../entities/brews/useBar';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
@@ -122,17 +121,19 @@ export function BarPage() {
       ) : (
         <>
           <BarHead
-            items={items}
-            brews={brews}
-            first={first}
-            second={second}
-            now={now}
-            brief={layout.full}
             queue={hasOrders && (isFull || layout.kind === 'tablet') ? queueButton('') : null}
             isFull={isFull}
-            locked={locked}
-            go={go}
-          />
+            onStart={locked ? null : () => go('/start')}
+          >
+            <NextLine
+              items={items}
+              brews={brews}
+              first={first}
+              second={second}
+              now={now}
+              brief={layout.full}
+            />
+          </BarHead>
           <Shelves
             shown={items}
             layout={layout}
@@ -150,34 +151,23 @@ export function BarPage() {
 
 /** What to do next, and a brew to start. */
 function BarHead({
-  items,
-  brews,
-  first,
-  second,
-  now,
-  brief,
+  children,
   queue,
   isFull,
-  locked,
-  go,
+  onStart,
 }: {
-  items: readonly BarItem[];
-  brews: readonly BarBrew[];
-  first: BarItem;
-  second: BarItem | undefined;
-  now: EpochMs;
-  brief: boolean;
+  children: ReactNode;
   queue: ReactNode;
   isFull: boolean;
-  locked: boolean;
-  go: ReturnType<typeof useGo>;
+  /** Null on a locked tablet: nothing is started there. */
+  onStart: (() => void) | null;
 }) {
   return (
     <div className="next">
-      <NextLine items={items} brews={brews} first={first} second={second} now={now} brief={brief} />
+      {children}
       {queue}
-      {!locked && (
-        <button type="button" className="btn go" disabled={isFull} onClick={() => go('/start')}>
+      {onStart && (
+        <button type="button" className="btn go" disabled={isFull} onClick={onStart}>
           {isFull ? 'Twelve are on' : 'Start a brew'} <kbd>N</kbd>
         </button>
       )}

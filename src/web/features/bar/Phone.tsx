@@ -1,11 +1,9 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { BrewStep, Phase } from '#core/brews';
-import type { Liquor } from '#core/colour';
 import { grams } from '#core/units';
-import { type BarBrew, tint } from '../../entities/brews/barBrews';
+import { tint } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
-import type { BarItem, BrewStatus } from '../../entities/brews/status';
+import type { BarItem } from '../../entities/brews/status';
 import { Tube } from '../../entities/brews/Tube';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
@@ -33,25 +31,9 @@ export function PhoneRows({
     <>
       <Unsaved />
       <div className="rows">
-        {shown.map((s) => {
-          const { brew, phase, status, step } = s;
-          const liquor = liquorOf(brew, s.at);
-          const drained = brew.state.kind === 'pulled';
-          return (
-            <PhoneRow
-              key={brew.id}
-              status={status}
-              brew={brew}
-              acts={acts}
-              s={s}
-              layout={layout}
-              drained={drained}
-              phase={phase}
-              liquor={liquor}
-              step={step}
-            />
-          );
-        })}
+        {shown.map((item) => (
+          <PhoneRow key={item.brew.id} item={item} layout={layout} acts={acts} />
+        ))}
       </div>
       <DoNext first={first} acts={acts} queue={queue} locked={locked} />
     </>
@@ -59,33 +41,15 @@ export function PhoneRows({
 }
 
 /** One vessel as a row that is one button. */
-function PhoneRow({
-  status,
-  brew,
-  acts,
-  s,
-  layout,
-  drained,
-  phase,
-  liquor,
-  step,
-}: {
-  status: BrewStatus;
-  brew: BarBrew;
-  acts: BrewActs;
-  s: BarItem;
-  layout: BarLayout;
-  drained: boolean;
-  phase: Phase;
-  liquor: Liquor | null;
-  step: { readonly step: BrewStep; readonly act: string; readonly done: string } | null;
-}) {
+function PhoneRow({ item, layout, acts }: { item: BarItem; layout: BarLayout; acts: BrewActs }) {
+  const { brew, phase, status, step } = item;
+  const liquor = liquorOf(brew, item.at);
+  const drained = brew.state.kind === 'pulled';
   return (
     <button
       type="button"
       className={`row ${status.name}`}
-
-      onClick={oneTap(() => acts.next(s))}
+      onClick={oneTap(() => acts.next(item))}
       aria-label={`${status.act}: ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
     >
       <span

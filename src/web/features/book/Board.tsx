@@ -5,13 +5,13 @@ import { measureOf } from '#core/teas';
 import { epochMs, type Millilitres } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { useSession, useUnits } from '../../entities/people/session';
+import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { type Asked, BoardSentence, hotRecipes, soon } from './board/BoardSentence';
+import { BoardSentence, hotRecipes, usualService } from './board/BoardSentence';
 import { BoardTable } from './board/BoardTable';
 import { RoundOfPours } from './board/RoundOfPours';
 import { LeafMakes, Takes } from './BoardTakes';
@@ -70,14 +70,8 @@ function Board({
   vessels: Vessel[];
 }) {
   const { site } = useSession();
-  const units = useUnits();
   const go = useGo();
-  const [asked, setAsked] = useState<Asked>(() => ({
-    kind: 'cups',
-    cups: 12,
-    cup: 180,
-    by: soon(),
-  }));
+  const [asked, setAsked] = useState(usualService);
   const [price, setPrice] = useState<number | null>(null);
   useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => go(`/book/${tea.id}`) }]);
   const ask: BoardAsk = {
@@ -100,37 +94,28 @@ function Board({
   return (
     <main className="page split board-page">
       <h1 className="visually-hidden">Scaling board: {tea.name}</h1>
-      <BoardSentence
-        asked={asked}
-        setAsked={setAsked}
-        units={units}
-        tea={tea}
-        teas={teas}
-        go={go}
-        house={house}
-      />
+      <BoardSentence asked={asked} tea={tea} teas={teas} method={house.method} onAsk={setAsked} />
       <section className="work">
-        {serving?.kind === 'planned' &&
-          serving.rounds.map((r, i) => (
+        {asked.kind === 'cups' &&
+          serving?.kind === 'planned' &&
+          serving.rounds.map((round, i) => (
             <RoundOfPours
               key={i}
-              i={i}
-              r={r}
-              vesselOf={vesselOf}
+              number={i + 1}
+              round={round}
+              cup={asked.cup}
               tea={tea}
               house={house}
-              units={units}
-              asked={asked}
+              vesselOf={vesselOf}
             />
           ))}
         <BoardTable
-          asked={asked}
           ask={ask}
           shelf={shelf}
-          vesselOf={vesselOf}
+          asked={asked}
           tea={tea}
           house={house}
-          units={units}
+          vesselOf={vesselOf}
         />
       </section>
       <section className="paper" aria-label="What it takes">

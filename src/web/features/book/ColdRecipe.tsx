@@ -12,9 +12,9 @@ import { degrees, minutesText, numberText, temperatureText, volumeText } from '#
 import type { Tea, Version } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { Nothing } from '../../ui/Note';
 import { Fact } from './Fact';
+import { RefusedVessel, VesselCells } from './VesselCells';
 
 /** A cold recipe: hours instead of minutes, no heat to make, cautions that always stand with it. */
 export function ColdRecipe({ tea, house }: { tea: Tea; house: Version }) {
@@ -101,35 +101,11 @@ function ColdVessels({ tea, house }: { tea: Tea; house: Version }) {
               v,
               v.mark,
             );
-            const drawn = (
-              <td className="v">
-                <VesselDrawing
-                  vessel={v}
-                  scale={0.31}
-                  pad={1}
-                  mark={false}
-                  label=""
-                  bowl={false}
-                  fill={v.mark}
-                  water
-                />
-              </td>
-            );
             if (card.kind !== 'coldCard')
-              return (
-                <tr key={v.id}>
-                  {drawn}
-                  <td className="l">{v.name}</td>
-                  <td>{volumeText(v.mark, units.volume)}</td>
-                  <td colSpan={4} className="fault">
-                    {cardFaultWords(card)}
-                  </td>
-                </tr>
-              );
+              return <RefusedVessel key={v.id} vessel={v} why={cardFaultWords(card)} columns={4} />;
             return (
               <tr key={v.id}>
-                {drawn}
-                <td className="l">{v.name}</td>
+                <VesselCells vessel={v} liquor={null} />
                 <td>{volumeText(card.water, units.volume)}</td>
                 <td>
                   <b>{numberText(card.leaf)}</b> g

@@ -1,4 +1,3 @@
-import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { cardOf, toCardInput } from '#core/brews';
 import {
@@ -27,8 +26,8 @@ import { type Units, useSession, useUnits } from '../../entities/people/session'
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { useVesselsQuery } from '../../entities/vessels/api';
-import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { Nothing } from '../../ui/Note';
+import { RefusedVessel, VesselCells } from './VesselCells';
 
 /** A school is told apart where its leaf differs by this share, or its time by so many seconds. */
 const LEAF_APART = 0.03;
@@ -38,7 +37,6 @@ const TIME_APART = 5;
 export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
   const { data } = useVesselsQuery();
   const { site } = useSession();
-  const units = useUnits();
   const vessels = (data?.vessels ?? []).filter(
     (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',
   );
@@ -97,40 +95,18 @@ export function InOurVessels({ tea, house }: { tea: Tea; house: Version }) {
                 water: v.mark,
                 warmed: house.recipe.warm,
               });
-              const drawn = (
-                <td className="v">
-                  <VesselDrawing
-                    vessel={v}
-                    scale={0.31}
-                    pad={1}
-                    mark={false}
-                    label=""
-                    bowl={false}
-                    fill={card.kind === 'card' ? v.mark : undefined}
-                    liquor={houseLiquorOf(tea, house.recipe)}
-                  />
-                </td>
-              );
               if (card.kind !== 'card')
                 return (
-                  <tr key={v.id}>
-                    {drawn}
-                    <td className="l">{v.name}</td>
-                    <td>{volumeText(v.mark, units.volume)}</td>
-                    <td colSpan={5} className="fault">
-                      {cardFaultWords(card)}
-                    </td>
-                  </tr>
+                  <RefusedVessel key={v.id} vessel={v} why={cardFaultWords(card)} columns={5} />
                 );
               return (
                 <VesselRow
                   key={v.id}
-                  v={v}
-                  drawn={drawn}
+                  vessel={v}
                   card={card}
-                  units={units}
+                  tea={tea}
                   house={house}
-                  otherSchools={otherSchools}
+                  schools={otherSchools(v, card.leaf)}
                 />
               );
             })}
@@ -203,28 +179,28 @@ function TableHead({
 
 /** What this tea takes in one vessel. */
 function VesselRow({
-  v,
-  drawn,
+  vessel,
   card,
-  units,
+  tea,
   house,
-  otherSchools,
+  schools,
 }: {
-  v: Vessel;
-  drawn: ReactElement;
+  vessel: Vessel;
   card: Card;
-  units: Units;
+  tea: Tea;
   house: Version;
-  otherSchools: (v: Vessel, leaf: Grams) => string;
+  /** What other schools of scaling say. */
+  schools: string;
 }) {
+  const units = useUnits();
   return (
     <tr>
-      {drawn}
-      <td className="l">
-        {v.name}
-        {(card.crowding ?? 0) > 1 ? <span className="small"> crowded</span> : null}
-      </td>
-      <td>{volumeText(v.mark, units.volume)}</td>
+      <VesselCells
+        vessel={vessel}
+        liquor={houseLiquorOf(tea, house.recipe)}
+        note={(card.crowding ?? 0) > 1 ? 'crowded' : undefined}
+      />
+      <td>{volumeText(vessel.mark, units.volume)}</td>
       <td>
         <b>{numberText(card.leaf)}</b> g
       </td>
@@ -240,7 +216,7 @@ function VesselRow({
       </td>
       <td className="opt">{kettleWords(card, units)}</td>
       <td>{minutesText(house.recipe.window.best)}</td>
-      <td className="opt l schools">{otherSchools(v, card.leaf)}</td>
+      <td className="opt l schools">{schools}</td>
     </tr>
   );
 }

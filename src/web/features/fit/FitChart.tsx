@@ -8,6 +8,7 @@ import { minutesText, seconds } from '#core/units';
 import type { FitCup } from '#contracts/fits';
 import { Angle, HouseMark, XTicks, YTicks } from '../../ui/chart/Axes';
 import { type At, Curve, Drawn, Plot } from '../../ui/chart/Plot';
+import { ticksTo } from '../../ui/ticks';
 
 const WIDTH = 800;
 const HEIGHT = 310;
@@ -50,7 +51,7 @@ export function FitChart({ style, recipe, fitted, cups, score, right, label }: P
     return { style: along({ style, fitted: null }), own: fitted ? along({ style, fitted }) : null };
   }, [style, recipe, fitted, score, end]);
   const step = end > 720 ? 120 : 60;
-  const minutes = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
+  const minutes = ticksTo(end, step);
   const { best } = recipe.window;
   const words = shown.map(
     (c) =>

@@ -17,45 +17,68 @@ import { dayText } from '../../ui/days';
 import { Note } from '../../ui/Note';
 import type { FitProps } from './fitProps';
 
+type Fitted = Extract<TeaFitPage['fit'], { kind: 'fitted' }>;
+/** More scatter than this is more than tasting has, marks. */
+const MUCH_SCATTER = 1.6;
+
+/** What a lead does with fits of a tea; what was done is said, what failed stands in `failure`. */
+function useFitActs(tea: Tea) {
+  const dispatch = useAppDispatch();
+  const [takeUp, takingUp] = useUseFitMutation();
+  const [move, moving] = useMoveFitMutation();
+  const sayAfter = (done: Promise<unknown>, text: string) =>
+    void done.then(
+      () => dispatch(toastShown({ text })),
+      () => undefined,
+    );
+  return {
+    failure: takingUp.error ?? moving.error,
+    isBusy: takingUp.isLoading || moving.isLoading,
+    take: (without: readonly string[], cups: number) =>
+      sayAfter(
+        takeUp({
+          id: tea.id,
+          body: { id: newId(), ...(without.length ? { without: without.join(',') } : {}) },
+        }).unwrap(),
+        `${tea.name} is fitted to this house, by ${countWord(cups)} cups.`,
+      ),
+    takeUpAgain: (fit: KeptFit) =>
+      sayAfter(
+        move({ id: fit.id, body: { to: 'inUse' } }).unwrap(),
+        `${tea.name} rests on the fit of ${dayText(fit.at)}.`,
+      ),
+    setAside: (fit: KeptFit) =>
+      sayAfter(
+        move({ id: fit.id, body: { to: 'aside' } }).unwrap(),
+        `The fit of ${tea.name} is set aside: its style again.`,
+      ),
+  };
+}
+type FitActs = ReturnType<typeof useFitActs>;
+
+/** What the cups say of this tea, and what a lead can do about it. */
 export function Learnt({
   tea,
   recipe,
-  page,
+  page: { fit, kept, right },
   without,
   used,
 }: Pick<FitProps, 'tea' | 'recipe' | 'page' | 'without'> & { used: number }) {
   const { role } = useSession();
-  const dispatch = useAppDispatch();
-  const [use, using] = useUseFitMutation();
-  const [move, moving] = useMoveFitMutation();
-  const { fit, kept } = page;
+  const acts = useFitActs(tea);
   const inUse = kept.find((k) => k.state === 'inUse');
-  const same =
-    inUse &&
+  const isSame =
+    inUse !== undefined &&
     fit.kind === 'fitted' &&
     FITTED.every((f) => Math.abs(inUse.fit.multipliers[f] - fit.multipliers[f]) < 0.005);
-  const said = (text: string) => dispatch(toastShown({ text }));
-  const failure = using.error ?? moving.error;
-  const busy = using.isLoading || moving.isLoading;
-  const changed =
-    fit.kind === 'fitted'
-      ? FIT_SCORES.map(
-          (s) =>
-            [
-              s,
-              page.right[s],
-              predict(houseBrew({ style: tea.style, fitted: fit.multipliers }, recipe))[s],
-            ] as const,
-        )
-      : [];
   return (
     <>
       <h2>What was learnt</h2>
       {fit.kind === 'fitted' ? (
         <>
           <Multipliers fit={fit} />
-          <BeforeAndAfter tea={tea} recipe={recipe} fit={fit} changed={changed} />
-          {fit.rmse > 1.6 && (
+          <BeforeAndAfter tea={tea} recipe={recipe} fit={fit} before={right} />
+          {fit.rmse > MUCH_SCATTER && (
             <Note bad>
               These cups differ more among themselves than tasting does: leave out what was not made
               as written, or taste again.
@@ -68,45 +91,44 @@ export function Learnt({
       )}
       {inUse && (
         <p className="mt-3" data-testid="in-use">
-          <b>{same ? 'This fit is in use' : 'A fit is in use'}</b>, from {inUse.fit.cups} cups,
+          <b>{isSame ? 'This fit is in use' : 'A fit is in use'}</b>, from {inUse.fit.cups} cups,
           taken by {inUse.by.name}, {dayText(inUse.at)}. Cards, bars and corrections of this tea
           rest on it.
         </p>
       )}
-      {failure && <Note bad>{failureOf(failure).message}</Note>}
-      {kept.length > 0 && role === 'lead' && (
-        <FitsTaken kept={kept} busy={busy} move={move} said={said} tea={tea} />
-      )}
-      <LearntFoot
-        role={role}
-        fit={fit}
-        same={same}
-        busy={busy}
-        use={use}
-        tea={tea}
-        without={without}
-        said={said}
-        used={used}
-        inUse={inUse}
-        move={move}
-      />
+      {acts.failure && <Note bad>{failureOf(acts.failure).message}</Note>}
+      {kept.length > 0 && role === 'lead' && <FitsTaken kept={kept} acts={acts} />}
+      <div className="foot">
+        {role === 'lead' && fit.kind === 'fitted' && !isSame && (
+          <button
+            type="button"
+            className="btn go"
+            disabled={acts.isBusy}
+            onClick={() => acts.take(without, used)}
+          >
+            Use from now on
+          </button>
+        )}
+        {role === 'lead' && inUse && (
+          <button
+            type="button"
+            className="btn"
+            disabled={acts.isBusy}
+            onClick={() => acts.setAside(inUse)}
+          >
+            Set aside
+          </button>
+        )}
+        <Link className="btn quiet" to={`/table/new?tea=${tea.id}`}>
+          Taste more cups
+        </Link>
+      </div>
     </>
   );
 }
 
 /** What was learnt of each value, and how much of it by these cups. */
-function Multipliers({
-  fit,
-}: {
-  fit: {
-    multipliers: { rate: number; pool: number; bite: number; sensitivity: number };
-    learnt: Record<'rate' | 'pool' | 'bite' | 'sensitivity', number>;
-    sd: Record<'rate' | 'pool' | 'bite' | 'sensitivity', number>;
-    rmse: number;
-    kind: 'fitted';
-    iterations: number;
-  };
-}) {
+function Multipliers({ fit }: { fit: Fitted }) {
   return (
     <dl className="learnt">
       {FITTED.map((f) => (
@@ -133,20 +155,18 @@ function BeforeAndAfter({
   tea,
   recipe,
   fit,
-  changed,
+  before,
 }: {
   tea: Tea;
   recipe: Recipe;
-  fit: {
-    multipliers: { rate: number; pool: number; bite: number; sensitivity: number };
-    learnt: Record<'rate' | 'pool' | 'bite' | 'sensitivity', number>;
-    sd: Record<'rate' | 'pool' | 'bite' | 'sensitivity', number>;
-    rmse: number;
-    kind: 'fitted';
-    iterations: number;
-  };
-  changed: (readonly ['strength' | 'bitterness' | 'astringency', number, number])[];
+  fit: Fitted;
+  before: TeaFitPage['right'];
 }) {
+  const after = predict(houseBrew({ style: tea.style, fitted: fit.multipliers }, recipe));
+  const changed = FIT_SCORES.map(
+    (s) =>
+      `${ATTRIBUTES[s].label.toLowerCase()} ${numberText(before[s])} to ${numberText(after[s])}`,
+  );
   return (
     <div className="fit-cups-pair">
       <span>
@@ -161,38 +181,20 @@ function BeforeAndAfter({
         after
       </span>
       <p className="small">
-        The house cup:{' '}
-        {changed
-          .map(
-            ([s, from, to]) =>
-              `${ATTRIBUTES[s].label.toLowerCase()} ${numberText(from)} to ${numberText(to)}`,
-          )
-          .join(', ')}
-        . Scatter left {numberText(fit.rmse, 2)}; about 1 is a taster’s own.
+        The house cup: {changed.join(', ')}. Scatter left {numberText(fit.rmse, 2)}; about 1 is a
+        taster’s own.
       </p>
     </div>
   );
 }
 
 /** Fits of before, to take up again. */
-function FitsTaken({
-  kept,
-  busy,
-  move,
-  said,
-  tea,
-}: {
-  kept: readonly KeptFit[];
-  busy: boolean;
-  move: ReturnType<typeof useMoveFitMutation>[0];
-  said: (text: string) => void;
-  tea: Tea;
-}) {
+function FitsTaken({ kept, acts }: { kept: readonly KeptFit[]; acts: FitActs }) {
   return (
     <details className="mt-3">
       <summary>Fits taken, {kept.length}</summary>
       <ul className="kept-fits">
-        {kept.map((k: KeptFit) => (
+        {kept.map((k) => (
           <li key={k.id}>
             <span>
               {dayText(k.at)}, {k.by.name}, {k.fit.cups} cups
@@ -207,15 +209,8 @@ function FitsTaken({
               <button
                 type="button"
                 className="btn slim"
-                disabled={busy}
-                onClick={() =>
-                  void move({ id: k.id, body: { to: 'inUse' } })
-                    .unwrap()
-                    .then(
-                      () => said(`${tea.name} rests on the fit of ${dayText(k.at)}.`),
-                      () => undefined,
-                    )
-                }
+                disabled={acts.isBusy}
+                onClick={() => acts.takeUpAgain(k)}
               >
                 Use it again
               </button>
@@ -224,77 +219,5 @@ function FitsTaken({
         ))}
       </ul>
     </details>
-  );
-}
-
-/** Take the fit, set it aside, taste more. */
-function LearntFoot({
-  role,
-  fit,
-  same,
-  busy,
-  use,
-  tea,
-  without,
-  said,
-  used,
-  inUse,
-  move,
-}: {
-  role: 'trainee' | 'brewer' | 'lead';
-  fit: TeaFitPage['fit'];
-  same: boolean | undefined;
-  busy: boolean;
-  use: ReturnType<typeof useUseFitMutation>[0];
-  tea: Tea;
-  without: readonly string[];
-  said: (text: string) => void;
-  used: number;
-  inUse: KeptFit | undefined;
-  move: ReturnType<typeof useMoveFitMutation>[0];
-}) {
-  return (
-    <div className="foot">
-      {role === 'lead' && fit.kind === 'fitted' && !same && (
-        <button
-          type="button"
-          className="btn go"
-          disabled={busy}
-          onClick={() =>
-            void use({
-              id: tea.id,
-              body: { id: newId(), ...(without.length ? { without: without.join(',') } : {}) },
-            })
-              .unwrap()
-              .then(
-                () => said(`${tea.name} is fitted to this house, by ${countWord(used)} cups.`),
-                () => undefined,
-              )
-          }
-        >
-          Use from now on
-        </button>
-      )}
-      {role === 'lead' && inUse && (
-        <button
-          type="button"
-          className="btn"
-          disabled={busy}
-          onClick={() =>
-            void move({ id: inUse.id, body: { to: 'aside' } })
-              .unwrap()
-              .then(
-                () => said(`The fit of ${tea.name} is set aside: its style again.`),
-                () => undefined,
-              )
-          }
-        >
-          Set aside
-        </button>
-      )}
-      <Link className="btn quiet" to={`/table/new?tea=${tea.id}`}>
-        Taste more cups
-      </Link>
-    </div>
   );
 }

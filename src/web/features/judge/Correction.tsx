@@ -1,11 +1,10 @@
 import { useMemo } from 'react';
 import type { ColouredBrew } from '#core/colour';
-import { type Proposal, type Verdict, verdictWords } from '#core/corrections';
+import { isRight, type Proposal, type Verdict, verdictWords } from '#core/corrections';
 import { brewCup } from '#core/cup';
 import type { KnownTea } from '#core/styles';
 import { cupWords, differenceWords, JUST_NOTICEABLE, MARK } from '#core/taste';
 import { capital, type Seconds } from '#core/units';
-import type { Plan } from '#contracts/brews';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { LevelMark } from '../../ui/LevelMark';
@@ -13,23 +12,19 @@ import { CupInHand } from './CupInHand';
 
 /** What to do at the next brew, and with this cup. */
 export function Correction({
-  proposal,
-  right,
-  brewed,
-  plan,
-  verdict,
-  keep,
   brew,
-  leafBack,
+  brewed,
+  verdict,
+  proposal,
+  onKeep,
+  onLeafBack,
 }: {
-  proposal: Proposal;
-  right: boolean;
-  brewed: ColouredBrew;
-  plan: Plan;
-  verdict: Verdict;
-  keep: (v: Verdict, accepted: boolean) => void;
   brew: BarBrew;
-  leafBack: (more: number) => void;
+  brewed: ColouredBrew;
+  verdict: Verdict;
+  proposal: Proposal;
+  onKeep: (accepted: boolean) => void;
+  onLeafBack: (more: number) => void;
 }) {
   return (
     <section className="paper" aria-label="Correction">
@@ -44,39 +39,45 @@ export function Correction({
           {proposal.partly ? ' This answers only a part of the verdict.' : ''}
         </p>
       )}
-      {right && (
-        <Expect brewed={brewed} best={plan.recipe.window.best} fitted={plan.fitted ?? null} />
-      )}
-      {!right && <Marks verdict={verdict} proposal={proposal} />}
-      {!right && (
-        <p className="small">
-          {proposal.expected
-            ? `Solid: this cup. Outlined: what the change should give. ${predictionBasis({ fitted: plan.fitted ?? null })}. `
-            : 'Rule of the trade, not a prediction. '}
-          {proposal.second
-            ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).`
-            : ''}
-        </p>
-      )}
-      {!right && (
-        <div className="foot" style={{ marginTop: 0 }}>
-          <button type="button" className="btn go" onClick={() => keep(verdict, true)}>
-            Keep, tell the lead
-          </button>
-          <button type="button" className="btn" onClick={() => keep(verdict, false)}>
-            Keep as it is
-          </button>
-        </div>
-      )}
-      {!right && (
+      {isRight(verdict) ? (
         <>
+          <Expect
+            brewed={brewed}
+            best={brew.plan.recipe.window.best}
+            fitted={brew.plan.fitted ?? null}
+          />
+          <p className="mt-4">
+            Touch what is off, colour or taste, and one correction is said here.
+          </p>
+        </>
+      ) : (
+        <>
+          <Marks verdict={verdict} proposal={proposal} />
+          <p className="small">
+            {proposal.expected
+              ? `Solid: this cup. Outlined: what the change should give. ${predictionBasis({ fitted: brew.plan.fitted ?? null })}. `
+              : 'Rule of the trade, not a prediction. '}
+            {proposal.second
+              ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).`
+              : ''}
+          </p>
+          <div className="foot" style={{ marginTop: 0 }}>
+            <button type="button" className="btn go" onClick={() => onKeep(true)}>
+              Keep, tell the lead
+            </button>
+            <button type="button" className="btn" onClick={() => onKeep(false)}>
+              Keep as it is
+            </button>
+          </div>
           <hr />
           <h2>This cup</h2>
-          <CupInHand key={proposal.cup.kind} brew={brew} cup={proposal.cup} onLeafBack={leafBack} />
+          <CupInHand
+            key={proposal.cup.kind}
+            brew={brew}
+            cup={proposal.cup}
+            onLeafBack={onLeafBack}
+          />
         </>
-      )}
-      {right && (
-        <p className="mt-4">Touch what is off, colour or taste, and one correction is said here.</p>
       )}
     </section>
   );

@@ -160,14 +160,12 @@ function Judge({ brew }: { brew: BarBrew }) {
         </div>
       </section>
       <Correction
-        proposal={proposal}
-        right={right}
-        brewed={brewed}
-        plan={plan}
-        verdict={verdict}
-        keep={keep}
         brew={brew}
-        leafBack={leafBack}
+        brewed={brewed}
+        verdict={verdict}
+        proposal={proposal}
+        onKeep={(accepted) => keep(verdict, accepted)}
+        onLeafBack={leafBack}
       />
     </main>
   );

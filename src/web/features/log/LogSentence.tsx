@@ -4,11 +4,12 @@ import { METHODS } from '#core/recipes';
 import type { LogPart } from '#contracts/log';
 import type { Role } from '#contracts/people';
 import type { Site } from '#contracts/sites';
-import type { Book, Tea } from '#contracts/teas';
+import type { Book } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { dayText } from '../../ui/days';
 import { PickList } from '../../ui/PickList';
-import { type Address, DAY_MS, dayName, dayStart, type PickChoice, wordsOf } from './filters';
+import { type Address, DAY_MS, dayName, dayStart, type PickChoice } from './filters';
+import { Word } from './Word';
 const VERDICTS: PickChoice[] = [
   { value: '', text: 'any way' },
   { value: 'right', text: 'right' },
@@ -89,43 +90,39 @@ export function choicesOf({
 
 /** Which brews, as a sentence whose words are picked. */
 export function LogSentence({
-  choices: { tea, teas, people, places, vessels, lots },
-  address: { of, set },
-  siteId = 'all',
+  choices,
+  address,
+  siteId,
 }: {
   choices: ReturnType<typeof choicesOf>;
   address: Address;
   siteId: string | undefined;
 }) {
+  const { of, set } = address;
   const narrow = ['vessel', 'lot', 'method', 'pull', 'correction'].some((n) => of(n) !== '');
   const [wide, setWide] = useState(narrow);
   return (
     <div className="say log-say">
       <span>Every brew of</span>
-      <PickList
+      <Word
         label="Tea"
+        name="tea"
+        choices={choices.teas}
+        address={address}
+        clears={['lot']}
         filter="Type a name"
-        shown={wordsOf(teas, of('tea'))}
-        choices={teas}
-        chosen={of('tea')}
-        onPick={(v) => set({ tea: v, lot: '' })}
       />
       <span>at</span>
-      <PickList
+      <Word
         label="Site"
-        shown={wordsOf(places, siteId)}
-        choices={places}
-        chosen={siteId}
-        onPick={(v) => set({ site: v, vessel: '' })}
+        name="site"
+        choices={choices.places}
+        address={address}
+        chosen={siteId ?? 'all'}
+        clears={['vessel']}
       />
       <span>by</span>
-      <PickList
-        label="Person"
-        shown={wordsOf(people, of('by'))}
-        choices={people}
-        chosen={of('by')}
-        onPick={(v) => set({ by: v })}
-      />
+      <Word label="Person" name="by" choices={choices.people} address={address} />
       <span>since</span>
       <Since
         since={of('since')}
@@ -133,13 +130,7 @@ export function LogSentence({
         onPick={(since, until) => set({ since, until })}
       />
       <span>judged</span>
-      <PickList
-        label="Verdict"
-        shown={wordsOf(VERDICTS, of('verdict'))}
-        choices={VERDICTS}
-        chosen={of('verdict')}
-        onPick={(v) => set({ verdict: v })}
-      />
+      <Word label="Verdict" name="verdict" choices={VERDICTS} address={address} />
       <button
         type="button"
         className="btn quiet slim"
@@ -152,67 +143,31 @@ export function LogSentence({
       <Link className="btn" to="/log/trends">
         Trends <kbd>T</kbd>
       </Link>
-      {(wide || narrow) && <MorePicks vessels={vessels} of={of} set={set} tea={tea} lots={lots} />}
+      {(wide || narrow) && <MorePicks choices={choices} address={address} />}
     </div>
   );
 }
 
 /** The picks few people need. */
 function MorePicks({
-  vessels,
-  of,
-  set,
-  tea,
-  lots,
+  choices: { tea, vessels, lots },
+  address,
 }: {
-  vessels: PickChoice[];
-  of: (name: string) => string;
-  set: (over: Record<string, string>) => void;
-  tea: Tea | undefined | null;
-  lots: PickChoice[];
+  choices: ReturnType<typeof choicesOf>;
+  address: Address;
 }) {
   return (
     <div className="more">
       <span>in</span>
-      <PickList
-        label="Vessel"
-        shown={wordsOf(vessels, of('vessel'))}
-        choices={vessels}
-        chosen={of('vessel')}
-        onPick={(v) => set({ vessel: v })}
-      />
+      <Word label="Vessel" name="vessel" choices={vessels} address={address} />
       <span>as</span>
-      <PickList
-        label="Method"
-        shown={wordsOf(METHOD_CHOICES, of('method'))}
-        choices={METHOD_CHOICES}
-        chosen={of('method')}
-        onPick={(v) => set({ method: v })}
-      />
+      <Word label="Method" name="method" choices={METHOD_CHOICES} address={address} />
       <span>of</span>
-      <PickList
-        label="Lot"
-        shown={tea ? wordsOf(lots, of('lot')) : 'any lot'}
-        choices={lots}
-        chosen={of('lot')}
-        onPick={(v) => set({ lot: v })}
-      />
+      <Word label="Lot" name="lot" choices={lots} address={address} />
       <span>pulled</span>
-      <PickList
-        label="Pull"
-        shown={wordsOf(PULLS, of('pull'))}
-        choices={PULLS}
-        chosen={of('pull')}
-        onPick={(v) => set({ pull: v })}
-      />
+      <Word label="Pull" name="pull" choices={PULLS} address={address} />
       <span>correction</span>
-      <PickList
-        label="Correction"
-        shown={wordsOf(CORRECTIONS, of('correction'))}
-        choices={CORRECTIONS}
-        chosen={of('correction')}
-        onPick={(v) => set({ correction: v })}
-      />
+      <Word label="Correction" name="correction" choices={CORRECTIONS} address={address} />
       {!tea && <span className="small">a lot: pick its tea first</span>}
     </div>
   );

@@ -1,6 +1,6 @@
 import { toModelInput } from '#core/brews';
 import { colourOfBrew, tint } from '#core/colour';
-import { minutesText, type Seconds, seconds, secondsBetween } from '#core/units';
+import { minutesText, seconds, secondsBetween } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import { useUnits } from '../../entities/people/session';
 import { LevelMark } from '../../ui/LevelMark';
@@ -20,6 +20,9 @@ function depthsOf(marks: readonly Mark[], x: (s: number) => number): number[] {
   });
 }
 
+/** The liquor is drawn in so many pieces. */
+const STRIPS = 40;
+
 /** Planned stands over the line with open marks, real hangs under it with filled ones; the liquor as it deepened. */
 export function TimeLine({ brew }: { brew: Brew }) {
   const units = useUnits();
@@ -29,7 +32,6 @@ export function TimeLine({ brew }: { brew: Brew }) {
   const { window } = brew.plan.recipe;
   const { x, last, ticks } = spanOf(brew, real);
   const steeped = 'pulled' in brew.state ? secondsBetween(on, brew.state.pulled) : 0;
-  const strips = 40;
   const depths = depthsOf(real, x);
   const heights = depthsOf(planned, x).map((d) => (d === 46 ? 66 : 30));
   const bottom = 110 + Math.max(...depths, 46) + 40;
@@ -109,14 +111,7 @@ export function TimeLine({ brew }: { brew: Brew }) {
           </g>
         );
       })}
-      <LiquorStrip
-        steeped={steeped}
-        strips={strips}
-        shown={shown}
-        x={x}
-        bottom={bottom}
-        brew={brew}
-      />
+      {steeped > 0 && <LiquorStrip brew={brew} shown={shown} x={x} y={bottom} />}
       <path d={`M0 ${bottom + 32}H${AXIS_WIDTH}`} stroke="var(--ink)" strokeWidth="1.2" />
       {ticks.map((t) => (
         <g key={t}>
@@ -130,54 +125,46 @@ export function TimeLine({ brew }: { brew: Brew }) {
   );
 }
 
-/** The liquor as it deepened. */
+/** The liquor as it deepened, over so many seconds of the steep. */
 function LiquorStrip({
-  steeped,
-  strips,
+  brew,
   shown,
   x,
-  bottom,
-  brew,
+  y,
 }: {
-  steeped: 0 | Seconds;
-  strips: 40;
+  brew: Brew;
   shown: number;
   x: (s: number) => number;
-  bottom: number;
-  brew: Brew;
+  y: number;
 }) {
+  const width = x(shown) - x(0);
   return (
     <>
-      {steeped > 0 &&
-        Array.from({ length: strips }, (_, i) => {
-          const s = seconds(((i + 0.5) / strips) * shown);
-          return (
-            <rect
-              key={i}
-              x={x((i / strips) * shown)}
-              y={bottom}
-              width={(x(shown) - x(0)) / strips + 0.8}
-              height="18"
-              fill={tint(colourOfBrew(toModelInput(brew.plan, brew.tea.style, s), s))}
-            />
-          );
-        })}
-      {steeped > 0 && (
-        <rect
-          x={x(0)}
-          y={bottom}
-          width={x(shown) - x(0)}
-          height="18"
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth="1.5"
-        />
-      )}
-      {steeped > 0 && (
-        <text x={x(shown) + 8} y={bottom + 14} fontSize="14" fill="var(--ink-2)">
-          liquor
-        </text>
-      )}
+      {Array.from({ length: STRIPS }, (_, i) => {
+        const s = seconds(((i + 0.5) / STRIPS) * shown);
+        return (
+          <rect
+            key={i}
+            x={x((i / STRIPS) * shown)}
+            y={y}
+            width={width / STRIPS + 0.8}
+            height="18"
+            fill={tint(colourOfBrew(toModelInput(brew.plan, brew.tea.style, s), s))}
+          />
+        );
+      })}
+      <rect
+        x={x(0)}
+        y={y}
+        width={width}
+        height="18"
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+      <text x={x(shown) + 8} y={y + 14} fontSize="14" fill="var(--ink-2)">
+        liquor
+      </text>
     </>
   );
 }

@@ -1,6 +1,6 @@
-import { type Dispatch, type SetStateAction, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Measure, TrendPoint, Trends } from '#contracts/log';
+import type { Measure, Trends } from '#contracts/log';
 import { useTrendsQuery } from '../../entities/brews/api';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
@@ -8,31 +8,33 @@ import { useVesselsQuery } from '../../entities/vessels/api';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { PickList } from '../../ui/PickList';
 import { Drifts } from './Drifts';
-import { type PickChoice, useAddress, wordsOf } from './filters';
+import { type Address, type PickChoice, useAddress } from './filters';
 import { TrendChart } from './TrendChart';
 import { Tables } from './TrendTables';
+import { Word } from './Word';
 
-const MEASURES = [
+const MEASURES: readonly PickChoice[] = [
   { value: 'pull', text: 'Pull error' },
   { value: 'colour', text: 'Colour' },
   { value: 'verdict', text: 'Verdict' },
-] as const;
+];
 const LASTS = ['30', '60', '200', '600'].map((v) => ({ value: v, text: `${v} brews` }));
-const HOURS = Array.from({ length: 24 }, (_, h) => ({
-  value: String(h),
-  text: `${String(h).padStart(2, '0')}:00 to ${String((h + 1) % 24).padStart(2, '0')}:00`,
-}));
+const hourText = (h: number) => `${String(h % 24).padStart(2, '0')}:00`;
+const HOURS: readonly PickChoice[] = [
+  { value: '', text: 'any hour' },
+  ...Array.from({ length: 24 }, (_, h) => ({
+    value: String(h),
+    text: `${hourText(h)} to ${hourText(h + 1)}`,
+  })),
+];
 
 /** The last brews in order against their limits, and in words what has moved. */
 export function TrendPage() {
-  const { site, personId, name, role } = useSession();
+  const { site, role } = useSession();
   const address = useAddress();
   const { of } = address;
   const go = useGo();
-  const { data: book } = useBookQuery();
-  const { data: shelf } = useVesselsQuery();
   const [table, setTable] = useState(false);
   const [at, setAt] = useState<number | null>(null);
   const measure = (of('of') || 'pull') as Measure;
@@ -79,36 +81,10 @@ export function TrendPage() {
     { key: 'b', does: 'As a table', run: () => setTable((t) => !t) },
     { key: 'Escape', does: 'To the list', run: () => go('/log') },
   ]);
-  const teas = [
-    { value: '', text: 'every tea' },
-    ...(book?.teas ?? []).map((t) => ({ value: t.id, text: t.name })),
-  ];
-  const vessels = [
-    { value: '', text: 'any vessel' },
-    ...(shelf?.vessels ?? [])
-      .filter((v) => v.siteId === site.id && v.kind !== 'pitcher')
-      .map((v) => ({ value: v.id, text: v.name })),
-  ];
-  const who = [
-    { value: '', text: 'everyone' },
-    { value: personId, text: `${name}, my own` },
-  ];
-  const hours = [{ value: '', text: 'any hour' }, ...HOURS];
   return (
     <main className="page split trend-page" style={{ gridTemplateColumns: undefined }}>
       <h1 className="visually-hidden">Trends</h1>
-      <TrendSentence
-        measure={measure}
-        set={set}
-        teas={teas}
-        of={of}
-        vessels={vessels}
-        hours={hours}
-        who={who}
-        last={last}
-        table={table}
-        setTable={setTable}
-      />
+      <TrendSentence address={{ of, set }} table={table} onTable={() => setTable((t) => !t)} />
       <section className="work">
         {isError && (
           <Note
@@ -135,7 +111,7 @@ export function TrendPage() {
             </button>
           </p>
         )}
-        {data && trendShown({ table, data, points, at, go })}
+        {data && <TrendShown data={data} table={table} at={at} onOpen={(id) => go(`/log/${id}`)} />}
       </section>
       <section className="paper" aria-label="What drifts">
         {data && <Drifts data={data} siteName={site.name} lead={role === 'lead'} />}
@@ -146,85 +122,53 @@ export function TrendPage() {
 
 /** Which brews, as a sentence whose words are picked. */
 function TrendSentence({
-  measure,
-  set,
-  teas,
-  of,
-  vessels,
-  hours,
-  who,
-  last,
+  address,
   table,
-  setTable,
+  onTable,
 }: {
-  measure: 'pull' | 'colour' | 'verdict';
-  set: (over: Record<string, string>) => void;
-  teas: PickChoice[];
-  of: (name: string) => string;
-  vessels: PickChoice[];
-  hours: { value: string; text: string }[];
-  who: { value: string; text: string }[];
-  last: number;
+  address: Pick<Address, 'of' | 'set'>;
   table: boolean;
-  setTable: Dispatch<SetStateAction<boolean>>;
+  onTable: () => void;
 }) {
+  const { site, personId, name } = useSession();
+  const { data: book } = useBookQuery();
+  const { data: shelf } = useVesselsQuery();
+  const teas = [
+    { value: '', text: 'every tea' },
+    ...(book?.teas ?? []).map((t) => ({ value: t.id, text: t.name })),
+  ];
+  const vessels = [
+    { value: '', text: 'any vessel' },
+    ...(shelf?.vessels ?? [])
+      .filter((v) => v.siteId === site.id && v.kind !== 'pitcher')
+      .map((v) => ({ value: v.id, text: v.name })),
+  ];
+  const people = [
+    { value: '', text: 'everyone' },
+    { value: personId, text: `${name}, my own` },
+  ];
   return (
     <div className="say">
-      <PickList
-        label="What"
-        shown={wordsOf(MEASURES, measure)}
-        choices={MEASURES.map((m) => ({ ...m, value: m.value as string }))}
-        chosen={measure}
-        onPick={(v) => set({ of: v === 'pull' ? '' : v })}
-      />
+      <Word label="What" name="of" usual="pull" choices={MEASURES} address={address} />
       <span>of</span>
-      <PickList
+      <Word
         label="Tea"
-        filter="Type a name"
-        shown={wordsOf(teas, of('tea'))}
+        name="tea"
         choices={teas}
-        chosen={of('tea')}
-        onPick={(v) => set({ tea: v, lot: '' })}
+        address={address}
+        clears={['lot']}
+        filter="Type a name"
       />
       <span>in</span>
-      <PickList
-        label="Vessel"
-        shown={wordsOf(vessels, of('vessel'))}
-        choices={vessels}
-        chosen={of('vessel')}
-        onPick={(v) => set({ vessel: v })}
-      />
+      <Word label="Vessel" name="vessel" choices={vessels} address={address} />
       <span>at</span>
-      <PickList
-        label="Hour"
-        shown={wordsOf(hours, of('hour'))}
-        choices={hours}
-        chosen={of('hour')}
-        onPick={(v) => set({ hour: v })}
-      />
+      <Word label="Hour" name="hour" choices={HOURS} address={address} />
       <span>by</span>
-      <PickList
-        label="Person"
-        shown={wordsOf(who, of('by'))}
-        choices={who}
-        chosen={of('by')}
-        onPick={(v) => set({ by: v })}
-      />
+      <Word label="Person" name="by" choices={people} address={address} />
       <span>, last</span>
-      <PickList
-        label="How many"
-        shown={wordsOf(LASTS, String(last))}
-        choices={LASTS}
-        chosen={String(last)}
-        onPick={(v) => set({ last: v === '60' ? '' : v })}
-      />
+      <Word label="How many" name="last" usual="60" choices={LASTS} address={address} />
       <span className="gap" />
-      <button
-        type="button"
-        className="btn quiet"
-        aria-pressed={table}
-        onClick={() => setTable((t) => !t)}
-      >
+      <button type="button" className="btn quiet" aria-pressed={table} onClick={onTable}>
         {table ? 'As a chart' : 'As a table'} <kbd>B</kbd>
       </button>
       <Link className="btn quiet" to="/log/corrections">
@@ -238,20 +182,18 @@ function TrendSentence({
 }
 
 /** The trend as a table or a chart; said where no brew is like that. */
-function trendShown({
-  table,
+function TrendShown({
   data,
-  points,
+  table,
   at,
-  go,
+  onOpen,
 }: {
-  table: boolean;
   data: Trends;
-  points: readonly TrendPoint[];
+  table: boolean;
   at: number | null;
-  go: ReturnType<typeof useGo>;
+  onOpen: (brewId: string) => void;
 }) {
   if (table) return <Tables data={data} />;
-  if (points.length === 0) return <Nothing>No brew is like that.</Nothing>;
-  return <TrendChart data={data} at={at} onPoint={(p) => go(`/log/${p.id}`)} />;
+  if (data.points.length === 0) return <Nothing>No brew is like that.</Nothing>;
+  return <TrendChart data={data} at={at} onPoint={(p) => onOpen(p.id)} />;
 }

@@ -10,6 +10,7 @@ import {
 import type { Brew } from '#contracts/brews';
 import type { Units } from '../../entities/people/session';
 import { clockText } from '../../ui/days';
+import { ticksTo } from '../../ui/ticks';
 export type Mark = { readonly at: number; readonly title: string; readonly text: string };
 
 export const AXIS_WIDTH = 800;
@@ -29,7 +30,7 @@ export function spanOf(brew: Brew, marks: readonly Mark[]) {
     x,
     first,
     last,
-    ticks: Array.from({ length: Math.floor(last / every) + 1 }, (_, i) => i * every),
+    ticks: ticksTo(last, every),
   };
 }
 

@@ -11,6 +11,7 @@ import type { Kettle } from '#contracts/kettles';
 import { Angle, XTicks, YTicks } from '../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot } from '../../ui/chart/Plot';
 import { LevelMark } from '../../ui/LevelMark';
+import { ticksTo } from '../../ui/ticks';
 import { curveOf, type KettleFacts, scaledRate } from './kettle';
 
 const WIDTH = 760;
@@ -69,11 +70,7 @@ export function Cooling({
           ))}
           <Angle left={0} right={minutes} top={HIGH} bottom={LOW} />
           <YTicks ticks={[60, 70, 80, 90, 100]} text={(t) => `${degreesOf(t)}°`} at={0} />
-          <XTicks
-            ticks={Array.from({ length: Math.floor(minutes / 5) + 1 }, (_, i) => i * 5)}
-            text={(m) => minuteWords(m, minutes)}
-            at={LOW}
-          />
+          <XTicks ticks={ticksTo(minutes, 5)} text={(m) => minuteWords(m, minutes)} at={LOW} />
           {curves.band.map((points, i) => (
             <Curve key={i} points={points} look="band" />
           ))}

@@ -1,5 +1,5 @@
-import type { Dispatch, RefObject, SetStateAction } from 'react';
-import { type Celsius, minutesText, numberText, type Seconds, seconds } from '#core/units';
+import { type RefObject, useState } from 'react';
+import { type Celsius, minutesText, numberText } from '#core/units';
 
 /** Seconds off the boil as typed, "2:30" or "150"; null when nothing is. */
 function timeTyped(text: string): number | null {
@@ -7,36 +7,36 @@ function timeTyped(text: string): number | null {
   return m ? Number(m[1]) * 60 + Number(m[2] ?? 0) : null;
 }
 
-/** The thermometer in the kettle, now or at a time. */
+/** The thermometer in the kettle, now or at a time; what it read and how long it is off the boil, s. */
 export function CoolingReading({
-  keep,
-  typed,
-  shown,
+  heat,
   elapsed,
+  simulated,
   field,
-  setTyped,
-  practise,
-  isLoading,
+  isBusy,
+  onHeat,
+  onKeep,
 }: {
-  keep: (kind: 'cooling' | 'poured', text: string, seconds_: number) => Promise<void>;
-  typed: { heat: string; water: string; poured: string; at: string };
-  shown: Celsius | null;
+  heat: string;
   elapsed: number;
+  /** What the simulated thermometer shows; null with a real one. */
+  simulated: Celsius | null;
   field: RefObject<HTMLInputElement | null>;
-  setTyped: Dispatch<SetStateAction<{ heat: string; water: string; poured: string; at: string }>>;
-  practise: boolean;
-  isLoading: boolean;
+  isBusy: boolean;
+  onHeat: (text: string) => void;
+  onKeep: (text: string, elapsed: number) => Promise<boolean>;
 }) {
+  const [at, setAt] = useState('');
+  const shown = simulated === null ? '' : numberText(simulated);
+  const keep = async () => {
+    if (await onKeep(heat || shown, timeTyped(at) ?? elapsed)) setAt('');
+  };
   return (
     <form
       className="flex flex-wrap gap-2 items-end"
       onSubmit={(e) => {
         e.preventDefault();
-        void keep(
-          'cooling',
-          typed.heat || (shown === null ? '' : numberText(shown)),
-          timeTyped(typed.at) ?? elapsed,
-        );
+        void keep();
       }}
     >
       <label className="field-row">
@@ -45,62 +45,51 @@ export function CoolingReading({
           ref={field}
           className="box w-[100px]"
           inputMode="decimal"
-          value={typed.heat}
-          placeholder={shown === null ? '91.4' : numberText(shown)}
-          onChange={(e) => setTyped({ ...typed, heat: e.target.value })}
+          value={heat}
+          placeholder={shown || '91.4'}
+          onChange={(e) => onHeat(e.target.value)}
         />
       </label>
-      {!practise && (
+      {simulated === null && (
         <label className="field-row">
           <span>at (empty: now)</span>
           <input
             className="box w-[90px]"
-            value={typed.at}
+            value={at}
             placeholder={minutesText(elapsed)}
-            onChange={(e) => setTyped({ ...typed, at: e.target.value })}
+            onChange={(e) => setAt(e.target.value)}
           />
         </label>
       )}
-      <button type="submit" className="btn" disabled={isLoading}>
+      <button type="submit" className="btn" disabled={isBusy}>
         Keep the reading
       </button>
     </form>
   );
 }
 
-/** Once: the kettle, and what was just poured from it. */
+/** Once: the kettle, read above, and what was just poured from it. */
 export function PourReading({
-  keep,
-  typed,
-  elapsed,
-  practise,
-  began,
-  made,
-  setTyped,
-  isLoading,
+  simulated,
+  canKeep,
+  onKeep,
 }: {
-  keep: (kind: 'cooling' | 'poured', text: string, seconds_: number) => Promise<void>;
-  typed: { heat: string; water: string; poured: string; at: string };
-  elapsed: number;
-  practise: boolean;
-  began: { boil: string; at: number } | null;
-  made: {
-    reading: (at: Seconds) => Celsius;
-    poured: (at: Seconds) => Celsius;
-    times: number;
-    loss: number;
-    ambient: Celsius;
-    until: (to: Celsius) => Seconds;
-  };
-  setTyped: Dispatch<SetStateAction<{ heat: string; water: string; poured: string; at: string }>>;
-  isLoading: boolean;
+  /** What the simulated thermometer would show in the cup; null with a real one. */
+  simulated: Celsius | null;
+  /** The kettle was read, and nothing is being saved. */
+  canKeep: boolean;
+  onKeep: (text: string) => Promise<boolean>;
 }) {
+  const [poured, setPoured] = useState('');
+  const keep = async () => {
+    if (await onKeep(poured)) setPoured('');
+  };
   return (
     <form
       className="flex flex-wrap gap-2 items-end mt-2"
       onSubmit={(e) => {
         e.preventDefault();
-        void keep('poured', typed.poured, elapsed);
+        void keep();
       }}
     >
       <span className="small">
@@ -111,18 +100,12 @@ export function PourReading({
         <input
           className="box w-[100px]"
           inputMode="decimal"
-          value={typed.poured}
-          placeholder={
-            practise && began ? numberText(made.poured(seconds(Math.round(elapsed)))) : '93'
-          }
-          onChange={(e) => setTyped({ ...typed, poured: e.target.value })}
+          value={poured}
+          placeholder={simulated === null ? '93' : numberText(simulated)}
+          onChange={(e) => setPoured(e.target.value)}
         />
       </label>
-      <button
-        type="submit"
-        className="btn slim"
-        disabled={isLoading || typed.poured.trim() === '' || typed.heat.trim() === ''}
-      >
+      <button type="submit" className="btn slim" disabled={!canKeep || poured.trim() === ''}>
         Keep the pour
       </button>
     </form>

@@ -41,54 +41,54 @@ export function TakeReadings({
   const { site } = useSession();
   const [add, { isLoading, error }] = useAddReadingMutation();
   const [began, setBegan] = useState<{ boil: string; at: number } | null>(null);
-  const [typed, setTyped] = useState({
-    heat: '',
-    water: `${Math.round(kettle.volume * 0.85)}`,
-    poured: '',
-    at: '',
-  });
+  const [heat, setHeat] = useState('');
+  const [waterTyped, setWaterTyped] = useState(`${Math.round(kettle.volume * 0.85)}`);
   const [wrong, setWrong] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const at = useNow(500);
   // The clock is drawn twice a second: it may be a moment behind the start.
   const elapsed = began ? Math.max(0, (at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
-  const water = parseVolume(typed.water, site.volumeUnit);
+  const water = parseVolume(waterTyped, site.volumeUnit);
   const made = useSimulatedKettle(kettle, site);
   useEffect(() => {
     if (began) field.current?.focus();
   }, [began]);
-  const shown = practise && began ? made.reading(seconds(Math.round(elapsed))) : null;
-  const keep = async (kind: 'cooling' | 'poured', text: string, seconds_: number) => {
-    const t = heatTyped(text, site.temperatureUnit);
-    const kettleNow = kind === 'poured' ? heatTyped(typed.heat, site.temperatureUnit) : null;
-    if (t.kind === 'bad' || water.kind === 'bad' || kettleNow?.kind === 'bad')
-      return setWrong(readingFault(t, water));
-    if (t.value > siteBoiling(site) + 1.5 || t.value < 0)
-      return setWrong(
-        `Water boils at ${numberText(siteBoiling(site))} °C here: ${numberText(t.value)} °C cannot be.`,
-      );
-    setWrong('');
-    try {
-      await add({
-        id: kettle.id,
-        body: {
-          id: newId(),
-          kind,
-          boil: began?.boil ?? newId(),
-          seconds: seconds(Math.round(seconds_)),
-          celsius: t.value,
-          kettleCelsius: kettleNow?.kind === 'ok' ? kettleNow.value : null,
-          water: water.value,
-          ambient: site.ambient,
-          simulated: practise,
-          at: Math.round(now()),
-        },
-      }).unwrap();
-      setTyped((v) => (kind === 'cooling' ? { ...v, heat: '', at: '' } : { ...v, poured: '' }));
-      field.current?.focus();
-    } catch {
-      // Shown below; what was typed stays.
+  const moment = seconds(Math.round(elapsed));
+  const simulated = practise && began ? made : null;
+  /** True when it is kept; what is wrong is said below, and what was typed stays. */
+  const keep = async (kind: 'cooling' | 'poured', text: string, after: number) => {
+    const read = heatTyped(text, site.temperatureUnit);
+    const inKettle = kind === 'poured' ? heatTyped(heat, site.temperatureUnit) : null;
+    if (read.kind === 'bad' || water.kind === 'bad' || inKettle?.kind === 'bad') {
+      setWrong(readingFault(read, water));
+      return false;
     }
+    if (read.value > siteBoiling(site) + 1.5 || read.value < 0) {
+      setWrong(
+        `Water boils at ${numberText(siteBoiling(site))} °C here: ${numberText(read.value)} °C cannot be.`,
+      );
+      return false;
+    }
+    setWrong('');
+    const added = await add({
+      id: kettle.id,
+      body: {
+        id: newId(),
+        kind,
+        boil: began?.boil ?? newId(),
+        seconds: seconds(Math.round(after)),
+        celsius: read.value,
+        kettleCelsius: inKettle?.value ?? null,
+        water: water.value,
+        ambient: site.ambient,
+        simulated: practise,
+        at: Math.round(now()),
+      },
+    });
+    if ('error' in added) return false;
+    if (kind === 'cooling') setHeat('');
+    field.current?.focus();
+    return true;
   };
   return (
     <div className="take-readings">
@@ -102,9 +102,9 @@ export function TakeReadings({
           <span>Water in it</span>
           <input
             className="box w-[110px]"
-            value={typed.water}
+            value={waterTyped}
             disabled={began !== null}
-            onChange={(e) => setTyped({ ...typed, water: e.target.value })}
+            onChange={(e) => setWaterTyped(e.target.value)}
           />
         </label>
         {!began ? (
@@ -121,20 +121,19 @@ export function TakeReadings({
               {minutesText(elapsed)}
               <small> off the boil</small>
             </p>
-            {shown !== null && (
+            {simulated && (
               <p className="small">
-                thermometer <b className="text-[20px]">{numberText(shown)}°</b>
+                thermometer <b className="text-[20px]">{numberText(simulated.reading(moment))}°</b>
               </p>
             )}
             <CoolingReading
-              keep={keep}
-              typed={typed}
-              shown={shown}
+              heat={heat}
               elapsed={elapsed}
+              simulated={simulated?.reading(moment) ?? null}
               field={field}
-              setTyped={setTyped}
-              practise={practise}
-              isLoading={isLoading}
+              isBusy={isLoading}
+              onHeat={setHeat}
+              onKeep={(text, after) => keep('cooling', text, after)}
             />
           </>
         )}
@@ -143,14 +142,9 @@ export function TakeReadings({
         </button>
       </div>
       <PourReading
-        keep={keep}
-        typed={typed}
-        elapsed={elapsed}
-        practise={practise}
-        began={began}
-        made={made}
-        setTyped={setTyped}
-        isLoading={isLoading}
+        simulated={simulated?.poured(moment) ?? null}
+        canKeep={!isLoading && heat.trim() !== ''}
+        onKeep={(text) => keep('poured', text, elapsed)}
       />
       {(wrong || error) && (
         <p className="fault" role="alert">

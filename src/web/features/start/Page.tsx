@@ -2,9 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { cardOf } from '#core/brews';
 import { BAR_SLOTS } from '#contracts/limits';
-import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
 import { apartFrom, attentionTimes } from '../../entities/brews/attention';
 import { allOf } from '../../entities/brews/barBrews';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
@@ -19,21 +17,19 @@ import { Loading, Nothing } from '../../ui/Note';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
 import { VesselShelves } from './Shelves';
-import { StartSentence, useLetters } from './StartSentence';
+import { StartSentence } from './StartSentence';
 
 const RECENT = 6;
 
 /** Brew this tea in that vessel to so much: the sentence, the shelf, and the card at the right. */
 export function StartPage() {
   const choice = useChoice();
-  const { site, role } = useSession();
+  const { site } = useSession();
   const commands = useBrewCommands();
   const go = useGo();
   const { tea, lot, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
-  const [finding, setFinding] = useState(choice.find);
   const [full, setFull] = useState(false);
-  const [letters, setLetters] = useState('');
   useEffect(() => setWarmChoice(null), [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
   const card =
@@ -70,7 +66,6 @@ export function StartPage() {
     commands.sayStarted(brew);
     go('/');
   };
-  useLetters({ finding, setLetters, setFinding });
   useKeys([
     { key: 'Enter', does: 'Water on: start', run: () => start(false) },
     { key: ' ', does: 'Warm the vessel, or start', run: () => start(warmed) },
@@ -83,8 +78,15 @@ export function StartPage() {
       </main>
     );
   if (!tea || !version || !vessel || !card) {
-    return <NothingToBrew role={role} teas={teas} vessels={vessels} site={site} />;
+    return <NothingToBrew hasTea={teas.length > 0} hasVessel={vessels.length > 0} />;
   }
+  const queue = (forWhom: string) => {
+    commands.order.add(
+      { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
+      choice.orders,
+    );
+    go('/');
+  };
   const recentTeas = [...new Set([...recent.map((r) => r.teaId), ...teas.map((t) => t.id)])]
     .slice(0, RECENT)
     .flatMap((id) => teas.filter((t) => t.id === id));
@@ -92,26 +94,17 @@ export function StartPage() {
     <main className="page split start-page">
       <h1 className="visually-hidden">Start a brew</h1>
       <StartSentence
-        letters={letters}
-        finding={finding}
-        setFinding={setFinding}
-        setLetters={setLetters}
-        tea={tea}
-        teas={teas}
         choice={choice}
+        tea={tea}
         vessel={vessel}
-        vessels={vessels}
-        busy={busy}
-        water={water}
-        card={card}
-        commands={commands}
-        go={go}
+        canQueue={card.kind === 'card'}
+        onQueue={queue}
       />
       <section className="work">
         <h2>
           Tea<small>brewed last here, or type two letters</small>
         </h2>
-        <RecentTeas recentTeas={recentTeas} tea={tea} choice={choice} />
+        <RecentTeas teas={recentTeas} chosen={tea} onPick={choice.pickTea} />
         <VesselShelves
           choice={choice}
           recipe={version.recipe}
@@ -139,60 +132,48 @@ export function StartPage() {
   );
 }
 
-/** What lacks before a brew can start. */
-function NothingToBrew({
-  role,
-  teas,
-  vessels,
-  site,
-}: {
-  role: 'trainee' | 'brewer' | 'lead';
-  teas: readonly Tea[];
-  vessels: readonly Vessel[];
-  site: Site;
-}) {
+/** What lacks before a brew can start, and who adds it. */
+function NothingToBrew({ hasTea, hasVessel }: { hasTea: boolean; hasVessel: boolean }) {
+  const { site, role } = useSession();
+  const whatLacks = () => {
+    if (!hasTea) return 'No tea in the book yet.';
+    return hasVessel ? 'Nothing to brew.' : `No vessel at ${site.name} yet.`;
+  };
   return (
     <main className="page p-6">
       <Nothing
         action={
           role === 'lead' && (
-            <Link className="btn go" to={teas.length ? '/shelf/new' : '/book/new'}>
-              {teas.length ? 'Add a vessel' : 'Add a tea'}
+            <Link className="btn go" to={hasTea ? '/shelf/new' : '/book/new'}>
+              {hasTea ? 'Add a vessel' : 'Add a tea'}
             </Link>
           )
         }
       >
-        {whatLacks(teas, vessels, site)} {role !== 'lead' && 'A lead adds it.'}
+        {whatLacks()} {role !== 'lead' && 'A lead adds it.'}
       </Nothing>
     </main>
   );
 }
 
-/** What has to be there before anything can be brewed. */
-function whatLacks(teas: readonly Tea[], vessels: readonly Vessel[], site: Site) {
-  if (teas.length === 0) return 'No tea in the book yet.';
-  if (vessels.length === 0) return `No vessel at ${site.name} yet.`;
-  return 'Nothing to brew.';
-}
-
 /** The teas brewed last here, one touch each. */
 function RecentTeas({
-  recentTeas,
-  tea,
-  choice,
+  teas,
+  chosen,
+  onPick,
 }: {
-  recentTeas: readonly Tea[];
-  tea: Tea;
-  choice: ReturnType<typeof useChoice>;
+  teas: readonly Tea[];
+  chosen: Tea;
+  onPick: (tea: Tea) => void;
 }) {
   return (
     <div className="recent">
-      {recentTeas.map((t) => (
+      {teas.map((t) => (
         <button
           type="button"
           key={t.id}
-          aria-pressed={t.id === tea.id}
-          onClick={() => choice.pickTea(t)}
+          aria-pressed={t.id === chosen.id}
+          onClick={() => onPick(t)}
         >
           {t.house && <Cup liquor={houseLiquorOf(t, t.house.recipe)} size={42} />}
           <span>{t.name}</span>

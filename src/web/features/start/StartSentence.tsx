@@ -1,34 +1,23 @@
-import { type Dispatch, type SetStateAction, useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import type { Card, CardFault } from '#core/recipes';
 import { styleOf } from '#core/styles';
-import type { Millilitres } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import type { BarBrew } from '../../entities/brews/barBrews';
-import type { BrewCommands } from '../../entities/brews/commands';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
-import { useGo } from '../../platform/useGo';
 import { PickList } from '../../ui/PickList';
 import { Amount } from './Amount';
-import { useChoice } from './choice';
+import type { useChoice } from './choice';
 import { QueueInstead } from './QueueInstead';
 
 /** Two letters find a tea: any letter opens the list with it, but for the keys of the card. */
-export function useLetters({
-  finding,
-  setLetters,
-  setFinding,
-}: {
-  finding: boolean;
-  setLetters: Dispatch<SetStateAction<string>>;
-  setFinding: Dispatch<SetStateAction<boolean>>;
-}) {
+function useFinding(atOnce: boolean) {
+  const [isOpen, setOpen] = useState(atOnce);
+  const [letters, setLetters] = useState('');
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (
-        finding ||
+        isOpen ||
         e.ctrlKey ||
         e.metaKey ||
         e.altKey ||
@@ -40,45 +29,35 @@ export function useLetters({
       if (document.querySelector('[role="dialog"], [role="listbox"]')) return;
       e.preventDefault();
       setLetters(e.key);
-      setFinding(true);
+      setOpen(true);
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [finding, setFinding, setLetters]);
+  }, [isOpen]);
+  const onOpen = (open: boolean) => {
+    setOpen(open);
+    if (!open) setLetters('');
+  };
+  return { isOpen, letters, onOpen };
 }
 
 /** Brew this tea in that vessel to so much. */
 export function StartSentence({
-  letters,
-  finding,
-  setFinding,
-  setLetters,
-  tea,
-  teas,
   choice,
+  tea,
   vessel,
-  vessels,
-  busy,
-  water,
-  card,
-  commands,
-  go,
+  canQueue,
+  onQueue,
 }: {
-  letters: string;
-  finding: boolean;
-  setFinding: Dispatch<SetStateAction<boolean>>;
-  setLetters: Dispatch<SetStateAction<string>>;
-  tea: Tea;
-  teas: readonly Tea[];
   choice: ReturnType<typeof useChoice>;
+  tea: Tea;
   vessel: Vessel;
-  vessels: readonly Vessel[];
-  busy: Map<string, BarBrew>;
-  water: Millilitres;
-  card: Card | CardFault;
-  commands: BrewCommands;
-  go: ReturnType<typeof useGo>;
+  /** The card can be brewed: it may wait its turn as well. */
+  canQueue: boolean;
+  onQueue: (forWhom: string) => void;
 }) {
+  const { teas, vessels, busy, water } = choice;
+  const finding = useFinding(choice.find);
   return (
     <div className="say">
       <span>Brew</span>
@@ -86,12 +65,9 @@ export function StartSentence({
         label="Tea"
         className="tea"
         filter="Type a name"
-        firstLetters={letters}
-        open={finding}
-        onOpen={(o) => {
-          setFinding(o);
-          if (!o) setLetters('');
-        }}
+        firstLetters={finding.letters}
+        open={finding.isOpen}
+        onOpen={finding.onOpen}
         shown={tea.name}
         chosen={tea.id}
         choices={teas.map((t) => ({
@@ -128,18 +104,7 @@ export function StartSentence({
       <span>to</span>
       <Amount vessel={vessel} water={water} atMark={choice.atMark} onPick={choice.pickWater} />
       <span className="gap" />
-      <QueueInstead
-        tea={tea}
-        vessel={vessel}
-        off={card.kind !== 'card'}
-        onQueue={(forWhom) => {
-          commands.order.add(
-            { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
-            choice.orders,
-          );
-          go('/');
-        }}
-      />
+      <QueueInstead tea={tea} vessel={vessel} off={!canQueue} onQueue={onQueue} />
       <Link className="btn quiet" to="/">
         Leave <kbd>Esc</kbd>
       </Link>

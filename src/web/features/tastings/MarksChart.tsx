@@ -7,6 +7,7 @@ import { Cup } from '../../entities/teas/Cup';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Bracket, HouseMark, XTicks } from '../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot, type Scales, type Span } from '../../ui/chart/Plot';
+import { ticksTo } from '../../ui/ticks';
 import { liquorOfCup } from './cups';
 
 const WIDTH = 824;
@@ -114,7 +115,7 @@ function endsOf(way: Way, values: readonly number[]): Span {
 /** Whole minutes, every other one where there are many; for other steps the cups themselves. */
 function ticksOf(way: Way, values: readonly number[], [, high]: Span): readonly number[] {
   if (way !== 'seconds') return values;
-  const minutes = Array.from({ length: Math.floor(high / 60) + 1 }, (_, i) => i * 60);
+  const minutes = ticksTo(high, 60);
   return minutes.filter((s) => minutes.length < 9 || s % 120 === 0);
 }
 function shifted(points: readonly At[], by: number): At[] {

@@ -2,8 +2,6 @@ import { useMemo } from 'react';
 import { tint } from '#core/colour';
 import { scheduleFor, type Tasting } from '#core/tastings';
 import type { OpenTasting } from '#contracts/tastings';
-import type { VesselFields } from '#contracts/vessels';
-import { useUnits } from '../../entities/people/session';
 import { liquorOfCup } from './cups';
 import { ClockHand, LiquorStrip, Pours } from './rungs/OneClock';
 import { apart, LEFT, LINE, NEAR, RIGHT, STRIPS, WIDTH } from './rungs/places';
@@ -23,7 +21,6 @@ export function Rungs({
   next: number | null;
   codeOf: (cup: number) => string;
 }) {
-  const units = useUnits();
   const { exercise: e, vessel } = view;
   const of = useMemo(
     () => ({ tea: view.tea, recipe: view.version.recipe, vessel }),
@@ -40,7 +37,6 @@ export function Rungs({
   );
   const sorted = [...places].sort((a, b) => a - b);
   const gap = Math.min(...sorted.slice(1).map((p, i) => p - (sorted[i] ?? 0)), WIDTH);
-  const small = scaleOf(vessel, gap);
   const strip = useMemo(
     () =>
       e.cups[0]
@@ -57,7 +53,6 @@ export function Rungs({
     [of, e.cups, end],
   );
   const since = now.started === null ? null : (t - now.started) / 1000;
-  const step = end > 420 ? 120 : 60;
   return (
     <div
       className="rung-field"
@@ -66,36 +61,19 @@ export function Rungs({
       aria-label="The cups"
       style={{ height: onClock ? 288 : 250 }}
     >
-      {e.cups.map((c, i) => {
-        const s = now.cups[i];
-        const steeped = s && s.poured !== null ? ((s.pulled ?? t) - s.poured) / 1000 : 0;
-        const off =
-          s && s.poured !== null && s.pulled !== null ? Math.round(steeped - c.plan.seconds) : 0;
-        const liquor =
-          s && s.poured !== null
-            ? liquorOfCup(of, { ...c.plan, grams: s.grams, water: s.water }, steeped)
-            : null;
-        return (
-          <Rung
-            key={i}
-            i={i}
-            s={s}
-            places={places}
-            codeOf={codeOf}
-            next={next}
-            steeped={steeped}
-            off={off}
-            onClock={onClock}
-            c={c}
-            e={e}
-            units={units}
-            liquor={liquor}
-            gap={gap}
-            vessel={vessel}
-            small={small}
-          />
-        );
-      })}
+      {e.cups.map((_, cup) => (
+        <Rung
+          key={cup}
+          view={view}
+          cup={cup}
+          state={now.cups[cup]}
+          t={t}
+          code={codeOf(cup)}
+          isNext={next === cup}
+          place={places[cup] ?? 0}
+          isNear={gap < NEAR}
+        />
+      ))}
       <svg
         width={WIDTH}
         height={onClock ? 96 : 8}
@@ -106,7 +84,7 @@ export function Rungs({
         <path d={`M0 1.5H${WIDTH}`} stroke="var(--ink)" strokeWidth="3" />
         {onClock && (
           <>
-            <LiquorStrip strip={strip} x={x} end={end} step={step} />
+            <LiquorStrip strip={strip} x={x} end={end} />
             <Pours e={e} now={now} x={x} end={end} />
             <ClockHand since={since} end={end} x={x} />
           </>
@@ -114,14 +92,4 @@ export function Rungs({
       </svg>
     </div>
   );
-}
-
-/** How large vessels are drawn: smaller where they would touch. */
-function scaleOf(vessel: VesselFields, gap: number) {
-  if (vessel.kind === 'tasting' || vessel.kind === 'lidded') {
-    if (gap >= NEAR) return 1.18;
-    return 0.8;
-  }
-  if (gap >= NEAR) return 0.55;
-  return 0.4;
 }

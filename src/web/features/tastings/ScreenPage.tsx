@@ -90,18 +90,30 @@ export function ScreenPage() {
                 touch each in which you see a second square; look for as long as you like
               </small>
             </h2>
-            <Patches patches={patches} seen={seen} answered={answered} toggle={toggle} />
+            <Patches patches={patches} seen={seen} answered={answered} onTouch={toggle} />
           </>
         )}
       </section>
-      <ScreenResult
-        answered={answered}
-        score={score}
-        greys={greys}
-        before={before}
-        answer={answer}
-        seen={seen}
-      />
+      <section className="paper" aria-label="Result">
+        {answered ? (
+          <HowItDid score={score} plainGreys={greys ?? false} />
+        ) : (
+          <WhyAsked before={before} />
+        )}
+        <div className="foot">
+          {answered ? (
+            <Link className="btn" to="/table/colour">
+              Read a colour
+            </Link>
+          ) : (
+            <button type="button" className="btn go" disabled={greys === null} onClick={answer}>
+              {greys === null
+                ? 'Look at the greys first'
+                : `That is all: ${seen.length} with a square`}
+            </button>
+          )}
+        </div>
+      </section>
     </main>
   );
 }
@@ -111,12 +123,12 @@ function Patches({
   patches,
   seen,
   answered,
-  toggle,
+  onTouch,
 }: {
-  patches: Patch8[];
+  patches: readonly Patch8[];
   seen: readonly number[];
   answered: boolean;
-  toggle: (i: number) => void;
+  onTouch: (patch: number) => void;
 }) {
   return (
     <div className="patches" role="group" aria-label="Patches">
@@ -127,99 +139,62 @@ function Patches({
           aria-pressed={seen.includes(i)}
           aria-label={`Patch ${i + 1}${seen.includes(i) ? ', a square in it' : ''}`}
           disabled={answered}
-          onClick={() => toggle(i)}
+          onClick={() => onTouch(i)}
           style={{ background: p.outer }}
         >
           <i style={{ background: p.inner ?? p.outer }} />
-          <span>{patchWords({ answered, p, seen, i })}</span>
+          <span>{answered ? resultOf(p, seen.includes(i)) : i + 1}</span>
         </button>
       ))}
     </div>
   );
 }
-
-/** What a patch says: its number, or how it was answered. */
-function patchWords({
-  answered,
-  p,
-  seen,
-  i,
-}: {
-  answered: boolean;
-  p: Patch8;
-  seen: readonly number[];
-  i: number;
-}) {
-  if (answered) {
-    if ((p.inner !== null) === seen.includes(i)) return 'right';
-    if (p.inner) return 'has one';
-    return 'has none';
-  }
-  return i + 1;
+/** How a patch was answered, and what is in it where that was wrong. */
+function resultOf(patch: Patch8, isSeen: boolean): string {
+  if ((patch.inner !== null) === isSeen) return 'right';
+  return patch.inner ? 'has one' : 'has none';
 }
 
-/** Why it is asked, or how the screen did. */
-function ScreenResult({
-  answered,
+function HowItDid({
   score,
-  greys,
-  before,
-  answer,
-  seen,
+  plainGreys,
 }: {
-  answered: boolean;
   score: { readonly right: number; readonly passed: boolean };
-  greys: boolean | null;
-  before: ScreenCheck | null;
-  answer: () => void;
-  seen: readonly number[];
+  plainGreys: boolean;
 }) {
   return (
-    <section className="paper" aria-label="Result">
-      {answered ? (
-        <>
-          <h2>This screen</h2>
-          <p className="text-[21px] font-semibold leading-tight" data-testid="screen-said">
-            {score.passed ? 'It will do.' : 'Do not judge colours on it.'}
-          </p>
-          <p className="mt-1">
-            {score.right} of 8 patches right; the greys looked {greys ? 'plain' : 'tinted'}.
-          </p>
-          <p className="mt-2">
-            {score.passed
-              ? 'Steps of three, as most drills have, can be seen here. A finer step, or another lamp on the glass, may not.'
-              : 'Try it brighter, without night colours, away from the window, or take another device. It says something of screen, light and eyes together, and nothing of anybody’s eyes alone: it is kept on this device and tells nobody.'}
-          </p>
-        </>
-      ) : (
-        <>
-          <h2>Why</h2>
-          <p>
-            Cups drawn on a poor screen train the eye wrong. Five of the eight patches hold a square
-            that differs by 3, what a middling colour drill asks for; seven of eight right, and
-            plain greys, will do.
-          </p>
-          {before && (
-            <p className="mt-3">
-              <b>Last time</b>, {dayText(before.at)}:{' '}
-              {before.passed ? 'it would do' : 'it would not do'}, {before.right} of 8.
-            </p>
-          )}
-        </>
+    <>
+      <h2>This screen</h2>
+      <p className="text-[21px] font-semibold leading-tight" data-testid="screen-said">
+        {score.passed ? 'It will do.' : 'Do not judge colours on it.'}
+      </p>
+      <p className="mt-1">
+        {score.right} of 8 patches right; the greys looked {plainGreys ? 'plain' : 'tinted'}.
+      </p>
+      <p className="mt-2">
+        {score.passed
+          ? 'Steps of three, as most drills have, can be seen here. A finer step, or another lamp on the glass, may not.'
+          : 'Try it brighter, without night colours, away from the window, or take another device. The test shows screen, light and eyes together, and nothing of anybody’s eyes alone: the result is kept on this device and is shown to nobody else.'}
+      </p>
+    </>
+  );
+}
+
+function WhyAsked({ before }: { before: ScreenCheck | null }) {
+  return (
+    <>
+      <h2>Why</h2>
+      <p>
+        Cups drawn on a poor screen train the eye wrong. Five of the eight patches hold a square
+        that differs by 3, what a middling colour drill asks for; seven of eight right, and plain
+        greys, will do.
+      </p>
+      {before && (
+        <p className="mt-3">
+          <b>Last time</b>, {dayText(before.at)}:{' '}
+          {before.passed ? 'it would do' : 'it would not do'}, {before.right} of 8.
+        </p>
       )}
-      <div className="foot">
-        {answered ? (
-          <Link className="btn" to="/table/colour">
-            Read a colour
-          </Link>
-        ) : (
-          <button type="button" className="btn go" disabled={greys === null} onClick={answer}>
-            {greys === null
-              ? 'Look at the greys first'
-              : `That is all: ${seen.length} with a square`}
-          </button>
-        )}
-      </div>
-    </section>
+    </>
   );
 }

@@ -1,7 +1,7 @@
-import { isCold, METHODS } from '#core/recipes';
+import { isCold, type Method, METHODS } from '#core/recipes';
 import { type Millilitres, numberText, parseVolume, parseWithin, volumeText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
-import type { Units } from '../../../entities/people/session';
+import type { Tea } from '#contracts/teas';
+import { useUnits } from '../../../entities/people/session';
 import { TeaPick } from '../../../entities/teas/TeaPick';
 import { now } from '../../../platform/clock';
 import { useGo } from '../../../platform/useGo';
@@ -15,7 +15,7 @@ export const hotRecipes = (t: Tea) => t.recipes.filter((r) => r.house && !isCold
 const MINUTE = 60_000;
 
 /** The next quarter of an hour that leaves time to brew. */
-export const soon = () => Math.ceil((now() + 20 * MINUTE) / (15 * MINUTE)) * 15 * MINUTE;
+const soon = () => Math.ceil((now() + 20 * MINUTE) / (15 * MINUTE)) * 15 * MINUTE;
 
 const readClock = (text: string): { kind: 'ok'; value: number } | { kind: 'bad'; why: string } => {
   const m = /^\s*(\d{1,2})[:.](\d{2})\s*$/.exec(text);
@@ -32,24 +32,25 @@ const readClock = (text: string): { kind: 'ok'; value: number } | { kind: 'bad';
 export type Asked =
   { kind: 'cups'; cups: number; cup: number; by: number } | { kind: 'leaf'; leaf: number };
 
+/** A dozen cups, as soon as they can be ready. */
+export const usualService = (): Asked => ({ kind: 'cups', cups: 12, cup: 180, by: soon() });
+
 /** What is asked of the board, as a sentence whose words are picked. */
 export function BoardSentence({
   asked,
-  setAsked,
-  units,
   tea,
   teas,
-  go,
-  house,
+  method,
+  onAsk,
 }: {
   asked: Asked;
-  setAsked: (asked: Asked) => void;
-  units: Units;
   tea: Tea;
-  teas: Tea[];
-  go: ReturnType<typeof useGo>;
-  house: Version;
+  teas: readonly Tea[];
+  method: Method;
+  onAsk: (asked: Asked) => void;
 }) {
+  const { volume } = useUnits();
+  const go = useGo();
   return (
     <div className="say">
       {asked.kind === 'cups' ? (
@@ -60,20 +61,20 @@ export function BoardSentence({
             text={`${asked.cups} cups`}
             typed={String(asked.cups)}
             read={(t) => parseWithin(t, 'A service', 'cups', 1, 200)}
-            onValue={(cups) => setAsked({ ...asked, cups: Math.round(cups) })}
+            onValue={(cups) => onAsk({ ...asked, cups: Math.round(cups) })}
           />
           <span>of</span>
           <TypedPick
             label="Cup"
-            text={volumeText(asked.cup as Millilitres, units.volume)}
-            typed={volumeText(asked.cup as Millilitres, units.volume)}
+            text={volumeText(asked.cup as Millilitres, volume)}
+            typed={volumeText(asked.cup as Millilitres, volume)}
             read={(t) => {
-              const v = parseVolume(t, units.volume);
+              const v = parseVolume(t, volume);
               return v.kind === 'ok' && (v.value < 20 || v.value > 20_000)
                 ? { kind: 'bad', why: 'A cup or jug holds 20 ml to 20 l.' }
                 : v;
             }}
-            onValue={(cup) => setAsked({ ...asked, cup })}
+            onValue={(cup) => onAsk({ ...asked, cup })}
           />
         </>
       ) : (
@@ -84,7 +85,7 @@ export function BoardSentence({
             text={`${numberText(asked.leaf)} g`}
             typed={numberText(asked.leaf)}
             read={(t) => parseWithin(t, 'Leaf', 'g', 0.1, 5000)}
-            onValue={(leaf) => setAsked({ kind: 'leaf', leaf })}
+            onValue={(leaf) => onAsk({ kind: 'leaf', leaf })}
           />
         </>
       )}
@@ -95,8 +96,8 @@ export function BoardSentence({
           <span>as</span>
           <PickList
             label="Method"
-            shown={METHODS[house.method].label}
-            chosen={house.method}
+            shown={METHODS[method].label}
+            chosen={method}
             choices={hotRecipes(tea).map((r) => ({
               value: r.method,
               text: METHODS[r.method].label,
@@ -113,7 +114,7 @@ export function BoardSentence({
             text={clockText(asked.by)}
             typed={clockText(asked.by)}
             read={readClock}
-            onValue={(by) => setAsked({ ...asked, by })}
+            onValue={(by) => onAsk({ ...asked, by })}
           />
         </>
       )}
@@ -121,13 +122,7 @@ export function BoardSentence({
       <button
         type="button"
         className="btn quiet"
-        onClick={() =>
-          setAsked(
-            asked.kind === 'cups'
-              ? { kind: 'leaf', leaf: 11 }
-              : { kind: 'cups', cups: 12, cup: 180, by: soon() },
-          )
-        }
+        onClick={() => onAsk(asked.kind === 'cups' ? { kind: 'leaf', leaf: 11 } : usualService())}
       >
         {asked.kind === 'cups' ? 'I have so many grams' : 'So many cups'}
       </button>

@@ -9,29 +9,29 @@ import {
 import { numberText, temperatureText, volumeText } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import type { Units } from '../../../entities/people/session';
+import { type Units, useUnits } from '../../../entities/people/session';
 import { houseLiquorOf } from '../../../entities/teas/liquor';
-import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
+import { RefusedVessel, VesselCells } from '../VesselCells';
 import type { Asked } from './BoardSentence';
 
 /** Every vessel of the site with what it takes. */
 export function BoardTable({
-  asked,
   ask,
   shelf,
-  vesselOf,
+  asked,
   tea,
   house,
-  units,
+  vesselOf,
 }: {
-  asked: Asked;
   ask: BoardAsk;
-  shelf: BoardVessel[];
-  vesselOf: (b: BoardVessel) => Vessel;
+  shelf: readonly BoardVessel[];
+  asked: Asked;
   tea: Tea;
   house: Version;
-  units: Units;
+  vesselOf: (b: BoardVessel) => Vessel;
 }) {
+  const units = useUnits();
+  const liquor = houseLiquorOf(tea, house.recipe);
   return (
     <table className="grid-table plain">
       <thead>
@@ -52,36 +52,12 @@ export function BoardTable({
       <tbody>
         {boardOf(ask, shelf).map(({ vessel, card }) => {
           const v = vesselOf(vessel);
-          const drawn = (
-            <td className="v">
-              <VesselDrawing
-                vessel={v}
-                scale={0.31}
-                pad={1}
-                mark={false}
-                label=""
-                bowl={false}
-                fill={card.kind === 'card' ? v.mark : undefined}
-                liquor={houseLiquorOf(tea, house.recipe)}
-              />
-            </td>
-          );
           if (card.kind !== 'card')
-            return (
-              <tr key={v.id}>
-                {drawn}
-                <td className="l">{v.name}</td>
-                <td>{volumeText(v.mark, units.volume)}</td>
-                <td colSpan={5} className="fault">
-                  {cardFaultWords(card)}
-                </td>
-              </tr>
-            );
+            return <RefusedVessel key={v.id} vessel={v} why={cardFaultWords(card)} columns={5} />;
           const words = wordsOf(asked, card, units);
           return (
             <tr key={v.id}>
-              {drawn}
-              <td className="l">{v.name}</td>
+              <VesselCells vessel={v} liquor={liquor} />
               <td>{volumeText(v.mark, units.volume)}</td>
               <td>
                 <b>{numberText(card.leaf)}</b> g
@@ -106,11 +82,10 @@ export function BoardTable({
 function wordsOf(asked: Asked, card: Card, units: Units) {
   if (asked.kind === 'leaf') return withLeaf(asked.leaf, card.leaf, card.water, card.liquor);
   if ((card.crowding ?? 0) > 1) return 'crowded: slower and paler';
-  if (card.heat.kind === 'outOfReach') {
-    if (card.prewarmNeeded) return 'warm it first';
-    return `at most ${temperatureText(card.onLeaf, units.temperature)} on the leaf`;
-  }
-  return 'good';
+  if (card.heat.kind !== 'outOfReach') return 'good';
+  return card.prewarmNeeded
+    ? 'warm it first'
+    : `at most ${temperatureText(card.onLeaf, units.temperature)} on the leaf`;
 }
 
 /** What so much leaf does for a vessel that wants `wanted`. */

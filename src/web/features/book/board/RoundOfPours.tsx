@@ -2,42 +2,41 @@ import type { BoardVessel, Round } from '#core/recipes';
 import { numberText, volumeText } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import type { Units } from '../../../entities/people/session';
+import { useUnits } from '../../../entities/people/session';
 import { houseLiquorOf } from '../../../entities/teas/liquor';
 import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
 import { clockText } from '../../../ui/days';
-import type { Asked } from './BoardSentence';
 
 /** One round of pours: when it is poured and lifted, and what goes into each vessel. */
 export function RoundOfPours({
-  i,
-  r,
-  vesselOf,
+  number,
+  round,
+  cup,
   tea,
   house,
-  units,
-  asked,
+  vesselOf,
 }: {
-  i: number;
-  r: Round;
-  vesselOf: (b: BoardVessel) => Vessel;
+  number: number;
+  round: Round;
+  /** A cup of the service, ml. */
+  cup: number;
   tea: Tea;
   house: Version;
-  units: Units;
-  asked: Asked;
+  vesselOf: (b: BoardVessel) => Vessel;
 }) {
+  const { volume } = useUnits();
   return (
     <div className="round">
       <div>
-        <b>Round {i + 1}</b>
+        <b>Round {number}</b>
         <span className="small">pour on</span>
-        <b className="t">{clockText(r.pourFrom)}</b>
-        {r.pours.length > 1 && <span className="small">then each 0:30</span>}
+        <b className="t">{clockText(round.pourFrom)}</b>
+        {round.pours.length > 1 && <span className="small">then each 0:30</span>}
         <span className="small">lift from</span>
-        <b className="t">{clockText(r.liftFrom)}</b>
+        <b className="t">{clockText(round.liftFrom)}</b>
       </div>
       <div className="shelfline">
-        {r.pours.map((p) => (
+        {round.pours.map((p) => (
           <div key={p.vessel.id}>
             <VesselDrawing
               vessel={vesselOf(p.vessel)}
@@ -54,9 +53,9 @@ export function RoundOfPours({
               <span className="small">
                 {vesselOf(p.vessel).name}
                 {Math.abs(p.water - vesselOf(p.vessel).mark) > 1
-                  ? ` to ${volumeText(p.water, units.volume)}`
+                  ? ` to ${volumeText(p.water, volume)}`
                   : ''}
-                , {numberText(p.card.liquor / (asked as { cup: number }).cup)} cups
+                , {numberText(p.card.liquor / cup)} cups
               </span>
             </p>
           </div>

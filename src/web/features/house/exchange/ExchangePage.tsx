@@ -1,14 +1,7 @@
-import {
-  type Dispatch,
-  type RefObject,
-  type SetStateAction,
-  useEffect,
-  useRef,
-  useState,
-} from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type Preview, type TableName, TABLES } from '#contracts/exchange';
 import { usePreviewImportMutation } from '../../../entities/exchange/api';
-import { type ApiFailure, failureOf } from '../../../platform/api';
+import { failureOf } from '../../../platform/api';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 import { Note } from '../../../ui/Note';
@@ -52,6 +45,7 @@ export function ExchangePage() {
     if (input.current) input.current.value = '';
   };
   const failure = error ? failureOf(error) : null;
+  const choose = () => input.current?.click();
   const chooser = (
     <input
       ref={input}
@@ -74,7 +68,7 @@ export function ExchangePage() {
           }}
         >
           {chooser}
-          <OutAndIn onChoose={() => input.current?.click()} wrong={wrong} />
+          <OutAndIn onChoose={choose} wrong={wrong} />
         </div>
       </main>
     );
@@ -85,12 +79,26 @@ export function ExchangePage() {
       <ExchangeSentence
         file={file}
         preview={preview}
-        setAnswers={setAnswers}
-        setTable={setTable}
-        isLoading={isLoading}
-        input={input}
+        isReading={isLoading}
+        onTable={(next) => {
+          setAnswers({});
+          setTable(next);
+        }}
+        onOther={choose}
       />
-      {foundShown({ failure, input, preview, answers, setAnswers, file })}
+      {failure && <Unreadable why={failure.message} onOther={choose} />}
+      {!failure && preview && (
+        <Found
+          preview={preview}
+          answers={answers}
+          onAnswer={(fault, says) => setAnswers({ ...answers, [keyOf(fault)]: says })}
+        />
+      )}
+      {!failure && !preview && (
+        <section className="work">
+          <p className="small">Reading {file.name}.</p>
+        </section>
+      )}
       <section className="paper" aria-label="What will happen">
         {preview && !failure && (
           <Outcome
@@ -114,17 +122,15 @@ export function ExchangePage() {
 function ExchangeSentence({
   file,
   preview,
-  setAnswers,
-  setTable,
-  isLoading,
-  input,
+  isReading,
+  onTable,
+  onOther,
 }: {
   file: BookFile;
   preview: Preview | undefined;
-  setAnswers: Dispatch<SetStateAction<Record<string, string>>>;
-  setTable: Dispatch<SetStateAction<TableName | null>>;
-  isLoading: boolean;
-  input: RefObject<HTMLInputElement | null>;
+  isReading: boolean;
+  onTable: (table: TableName) => void;
+  onOther: () => void;
 }) {
   return (
     <div className="say">
@@ -138,71 +144,34 @@ function ExchangeSentence({
             shown={preview.kind}
             chosen={preview.kind}
             choices={TABLES.map((t) => ({ value: t, text: t }))}
-            onPick={(t) => {
-              setAnswers({});
-              setTable(t);
-            }}
+            onPick={onTable}
           />
         </>
       )}
-      <span className="small">{whatItIs(preview, isLoading)}</span>
+      {preview && <span className="small">{preview.found}: found out by itself</span>}
+      {!preview && isReading && <span className="small">Reading the file.</span>}
       <span className="gap" />
-      <button type="button" className="btn quiet" onClick={() => input.current?.click()}>
+      <button type="button" className="btn quiet" onClick={onOther}>
         Another file
       </button>
     </div>
   );
 }
 
-/** What kind of file it is. */
-function whatItIs(preview: Preview | undefined, isLoading: boolean) {
-  if (preview) return `${preview.found}: found out by itself`;
-  if (isLoading) return 'Reading it.';
-  return '';
-}
-
-/** What was found in the file, or why it cannot be read. */
-function foundShown({
-  failure,
-  input,
-  preview,
-  answers,
-  setAnswers,
-  file,
-}: {
-  failure: ApiFailure | null;
-  input: RefObject<HTMLInputElement | null>;
-  preview: Preview | undefined;
-  answers: Record<string, string>;
-  setAnswers: Dispatch<SetStateAction<Record<string, string>>>;
-  file: BookFile;
-}) {
-  if (failure)
-    return (
-      <section className="work">
-        <Note
-          bad
-          action={
-            <button type="button" className="btn" onClick={() => input.current?.click()}>
-              Another file
-            </button>
-          }
-        >
-          <b>It cannot be read.</b> {failure.message} Nothing was written.
-        </Note>
-      </section>
-    );
-  if (preview)
-    return (
-      <Found
-        preview={preview}
-        answers={answers}
-        onAnswer={(f, says) => setAnswers({ ...answers, [keyOf(f)]: says })}
-      />
-    );
+/** A file that is no book of any kind. */
+function Unreadable({ why, onOther }: { why: string; onOther: () => void }) {
   return (
     <section className="work">
-      <p className="small">Reading {file.name}.</p>
+      <Note
+        bad
+        action={
+          <button type="button" className="btn" onClick={onOther}>
+            Another file
+          </button>
+        }
+      >
+        <b>The file cannot be read.</b> {why} Nothing was written.
+      </Note>
     </section>
   );
 }

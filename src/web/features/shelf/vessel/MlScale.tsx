@@ -3,6 +3,7 @@ import { leastToCover, type SolvedVessel } from '#core/vessels';
 import type { Vessel } from '#contracts/vessels';
 import { useUnits } from '../../../entities/people/session';
 import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
+import { ticksTo } from '../../../ui/ticks';
 import { USUAL_DOSE, USUAL_SWELL } from './LeafAgainstBasket';
 
 /** The section at a large scale; the ml scale stands at the solved heights, so it is uneven. */
@@ -50,7 +51,7 @@ function MlScale({
 }) {
   const x = solved.radius * (vessel.kind === 'pot' ? 1.62 : 1.25) * scale;
   const y = (ml: number) => -solved.levelOf(millilitres(ml)) * scale;
-  const ticks = Array.from({ length: Math.floor(vessel.brim / step) + 1 }, (_, i) => i * step);
+  const ticks = ticksTo(vessel.brim, step);
   const covers = leastToCover(vessel, grams((vessel.mark * USUAL_DOSE) / 100), USUAL_SWELL);
   const words: [number, string, string][] = [
     [vessel.brim, volumeText(vessel.brim, unit), 'to the brim'],

@@ -1,10 +1,8 @@
-import { type KeyboardEvent, type PointerEvent, type RefObject, useEffect, useRef } from 'react';
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
 import { type CupAt, LIQUOR_SHARE } from '#core/colour';
 import type { StyleId } from '#core/styles';
 import type { Cups } from './cups';
 import { photoWorker } from './photo';
-
-/** Larger files are no photo of a cup. */
 
 export type Picture = {
   readonly bitmap: ImageBitmap;
@@ -26,7 +24,6 @@ export function Photo({
   onMove: (c: Cups) => void;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const held = useRef<keyof Cups | null>(null);
   useEffect(() => {
     canvas.current?.getContext('2d')?.drawImage(picture.bitmap, 0, 0);
   }, [picture]);
@@ -53,13 +50,51 @@ export function Photo({
   };
   // A circle let go near a liquor lies down on its edge; moved by key it stays where it is put.
   const drop = (which: keyof Cups) => {
-    held.current = null;
     void photoWorker()
       .snap(cups[which])
       .then((c) => onMove({ ...cups, [which]: c }));
   };
-  const keyed = (which: keyof Cups) => (e: KeyboardEvent) => {
-    const c = cups[which];
+  const line = picture.width / 400;
+  return (
+    <div className="photo">
+      <canvas ref={canvas} width={picture.width} height={picture.height} aria-hidden="true" />
+      <svg viewBox={`0 0 ${picture.width} ${picture.height}`}>
+        {(beside ? (['reference', 'sample'] as const) : (['sample'] as const)).map((which) => (
+          <CircleOnPhoto
+            key={which}
+            which={which}
+            cup={cups[which]}
+            line={line}
+            placeOf={at}
+            onPut={(c) => put(which, c)}
+            onDrop={() => drop(which)}
+          />
+        ))}
+      </svg>
+    </div>
+  );
+}
+
+/** One circle over a cup: dragged, or moved by keys. */
+function CircleOnPhoto({
+  which,
+  cup: c,
+  line,
+  placeOf,
+  onPut,
+  onDrop,
+}: {
+  which: keyof Cups;
+  cup: CupAt;
+  /** A thin line's width in the picture's own pixels. */
+  line: number;
+  /** Where in the picture the hand is. */
+  placeOf: (e: PointerEvent<SVGElement>) => { x: number; y: number };
+  onPut: (c: Partial<CupAt>) => void;
+  onDrop: () => void;
+}) {
+  const held = useRef(false);
+  const onKey = (e: KeyboardEvent) => {
     const step = {
       ArrowLeft: { x: c.x - 1 },
       ArrowRight: { x: c.x + 1 },
@@ -71,54 +106,8 @@ export function Photo({
     if (!step) return;
     e.preventDefault();
     e.stopPropagation();
-    put(which, step);
+    onPut(step);
   };
-  const line = picture.width / 400;
-  return (
-    <div className="photo">
-      <canvas ref={canvas} width={picture.width} height={picture.height} aria-hidden="true" />
-      <svg viewBox={`0 0 ${picture.width} ${picture.height}`}>
-        {(beside ? (['reference', 'sample'] as const) : (['sample'] as const)).map((which) => {
-          const c = cups[which];
-          return (
-            <CircleOnPhoto
-              key={which}
-              which={which}
-              c={c}
-              keyed={keyed}
-              held={held}
-              put={put}
-              at={at}
-              drop={drop}
-              line={line}
-            />
-          );
-        })}
-      </svg>
-    </div>
-  );
-}
-
-/** One circle over a cup: dragged, or moved by keys. */
-function CircleOnPhoto({
-  which,
-  c,
-  keyed,
-  held,
-  put,
-  at,
-  drop,
-  line,
-}: {
-  which: 'reference' | 'sample';
-  c: CupAt;
-  keyed: (which: keyof Cups) => (e: KeyboardEvent) => void;
-  held: RefObject<keyof Cups | null>;
-  put: (which: keyof Cups, c: Partial<CupAt>) => void;
-  at: (e: PointerEvent<SVGElement>) => { x: number; y: number };
-  drop: (which: keyof Cups) => void;
-  line: number;
-}) {
   return (
     <g
       tabIndex={0}
@@ -126,15 +115,18 @@ function CircleOnPhoto({
       aria-label={which === 'reference' ? 'Reference: the house cup' : 'Sample: this cup'}
       aria-valuenow={Math.round(c.x)}
       aria-valuetext={`${Math.round(c.x)} across, ${Math.round(c.y)} down, ${Math.round(c.r)} wide`}
-      onKeyDown={keyed(which)}
+      onKeyDown={onKey}
       onPointerDown={(e) => {
-        held.current = which;
+        held.current = true;
         e.currentTarget.setPointerCapture(e.pointerId);
       }}
       onPointerMove={(e) => {
-        if (held.current === which) put(which, at(e));
+        if (held.current) onPut(placeOf(e));
       }}
-      onPointerUp={() => drop(which)}
+      onPointerUp={() => {
+        held.current = false;
+        onDrop();
+      }}
     >
       <circle
         cx={c.x}

@@ -1,6 +1,13 @@
-import { type Rescued, type RescueTask, type RescueTaskKind, scoreRescue } from '#core/corrections';
+import {
+  bestRescue,
+  houseTaste,
+  rescued,
+  type RescueTask,
+  type RescueTaskKind,
+  scoreRescue,
+} from '#core/corrections';
 import { brewCup } from '#core/cup';
-import { cupWords, differenceWords, type Taste } from '#core/taste';
+import { cupWords, differenceWords } from '#core/taste';
 import { capital } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import { DifferenceBars, differenceSentence } from '../../../entities/brews/DifferenceBars';
@@ -22,7 +29,9 @@ const LESSON: Readonly<Record<RescueTaskKind, string>> = {
 };
 
 /** What is known before anything is poured. */
-export function InHand({ now, house, task }: { now: Taste; house: Taste; task: RescueTask }) {
+export function InHand({ task }: { task: RescueTask }) {
+  const now = brewCup(task.brew).taste;
+  const house = houseTaste(task);
   return (
     <>
       <h2>In hand</h2>
@@ -42,23 +51,21 @@ export function InHand({ now, house, task }: { now: Taste; house: Taste; task: R
 /** How the answer did, and what any other answer would come to. */
 export function TheResult({
   task,
-  first,
-  text,
-  best,
-  answer,
-  then,
-  house,
   tea,
+  first,
+  answer,
+  text,
 }: {
   task: RescueTask;
-  first: number;
-  text: (v: number) => string;
-  best: number | null;
-  answer: number;
-  then: Rescued;
-  house: Taste;
   tea: Tea;
+  /** What was said first; and what is tried now. */
+  first: number;
+  answer: number;
+  text: (answer: number) => string;
 }) {
+  const best = bestRescue(task);
+  const house = houseTaste(task);
+  const { taste } = rescued(task, answer);
   return (
     <>
       <h2>The result</h2>
@@ -77,9 +84,9 @@ export function TheResult({
         <small>beside the house cup</small>
       </h2>
       <p className="text-[19px]" aria-live="polite">
-        {differenceSentence(then.taste, house)}
+        {differenceSentence(taste, house)}
       </p>
-      <DifferenceBars cup={then.taste} held={house} what="the house cup" />
+      <DifferenceBars cup={taste} held={house} what="the house cup" />
       <p className="mt-1">{LESSON[task.kind]}</p>
       <p className="small mt-2">
         {predictionBasis(tea)}, ±0.5 of 10. With a real cup: a third less than worked out, taste,

@@ -1,15 +1,7 @@
 import { useState } from 'react';
-import { colourOfBrew, type Liquor } from '#core/colour';
-import {
-  bestRescue,
-  houseTaste,
-  type Rescued,
-  rescued,
-  type RescueTask,
-  scoreRescue,
-} from '#core/corrections';
-import { brewCup } from '#core/cup';
-import { grams, millilitres, minutesText, numberText, volumeText } from '#core/units';
+import { colourOfBrew } from '#core/colour';
+import { bestRescue, type Rescued, rescued, type RescueTask, scoreRescue } from '#core/corrections';
+import { grams, millilitres, minutesText, numberText, volumeParts, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import { useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';
@@ -58,6 +50,13 @@ function question(t: RescueTask, volume: (ml: number) => string): { fault: strin
   }
 }
 
+/** Seconds or a volume, as the task is answered, in words. */
+function useAnswerText(task: RescueTask): (v: number) => string {
+  const { volume } = useUnits();
+  return (v) => (task.unit === 's' ? minutesText(v) : volumeText(millilitres(v), volume));
+}
+
+/** One cup to rescue: an answer first, then what it comes to, and what any other would. */
 export function OneTask({
   task,
   tea,
@@ -71,44 +70,32 @@ export function OneTask({
 }) {
   const units = useUnits();
   const go = useGo();
+  const text = useAnswerText(task);
   const [answer, setAnswer] = useState(0);
   const [first, setFirst] = useState<number | null>(null);
-  const poured = first !== null;
-  const volume = (ml: number) => volumeText(millilitres(ml), units.volume);
-  const text = (v: number) => (task.unit === 's' ? minutesText(v) : volume(v));
-  const house = houseTaste(task);
-  const best = bestRescue(task);
-  const now = brewCup(task.brew).taste;
+  const isAnswered = first !== null;
   const then = rescued(task, answer);
-  const { fault, asks } = question(task, volume);
+  const { fault, asks } = question(task, (ml) => volumeText(millilitres(ml), units.volume));
+  const { figure, unit } =
+    task.unit === 's'
+      ? { figure: minutesText(answer), unit: '' }
+      : volumeParts(millilitres(answer), units.volume);
   const pour = () => {
-    if (poured) return onNext();
+    if (isAnswered) return onNext();
     setFirst(answer);
     onScored(scoreRescue(task, answer));
   };
   useKeys([
-    { key: ' ', does: poured ? 'The next cup' : 'That is my answer', run: pour },
+    { key: ' ', does: isAnswered ? 'The next cup' : 'That is my answer', run: pour },
     { key: 'Escape', does: 'To the table', run: () => go('/table') },
   ]);
-  const inHand = colourOfBrew(task.brew, task.brew.time);
-  const water = task.kind === 'over' || task.kind === 'extract';
-  const level = levelOf(task, poured, then);
   return (
     <>
       <section className="work">
         <p className="headline">
           <b>{asks}</b> {fault}
         </p>
-        <RescueCups
-          level={level}
-          poured={poured}
-          then={then}
-          inHand={inHand}
-          water={water}
-          answer={answer}
-          task={task}
-          volume={volume}
-        />
+        <RescueCups task={task} answer={answer} then={isAnswered ? then : null} />
         <Rule
           name={ruleName(task)}
           value={answer}
@@ -116,37 +103,28 @@ export function OneTask({
           step={task.step}
           tick={tickOf(task)}
           text={(v) => (task.unit === 's' ? minutesText(v) : numberText(v, 0))}
-          figure={task.unit === 's' ? minutesText(answer) : (volume(answer).split(' ')[0] ?? '')}
-          unit={task.unit === 's' ? '' : (volume(answer).split(' ')[1] ?? '')}
-          house={poured ? best : null}
+          figure={figure}
+          unit={unit}
+          house={isAnswered ? bestRescue(task) : null}
           zero
           onValue={setAnswer}
         />
-        {poured && (
+        {isAnswered && (
           <p className="small">
             The open mark is where it comes to the house cup’s strength. Move yours and see what
             else it would come to.
           </p>
         )}
       </section>
-      <section className="paper" aria-label={poured ? 'The result' : 'What is known'}>
-        {!poured ? (
-          <InHand now={now} house={house} task={task} />
+      <section className="paper" aria-label={isAnswered ? 'The result' : 'What is known'}>
+        {isAnswered ? (
+          <TheResult task={task} tea={tea} first={first} answer={answer} text={text} />
         ) : (
-          <TheResult
-            task={task}
-            first={first}
-            text={text}
-            best={best}
-            answer={answer}
-            then={then}
-            house={house}
-            tea={tea}
-          />
+          <InHand task={task} />
         )}
         <div className="foot">
           <button type="button" className="btn go" onClick={pour}>
-            {poured ? 'The next cup' : `${text(answer)}: that is my answer`} <kbd>Space</kbd>
+            {isAnswered ? 'The next cup' : `${text(answer)}: that is my answer`} <kbd>Space</kbd>
           </button>
         </div>
       </section>
@@ -154,33 +132,27 @@ export function OneTask({
   );
 }
 
-/** How full the cup is drawn. */
-function levelOf(task: RescueTask, poured: boolean, then: Rescued) {
-  if (task.kind === 'blend') return task.volume;
-  if (poured) return then.volume;
-  return task.volume;
-}
-
 /** The cup in hand, drawn as it stands or as it would be, beside the house cup. */
 function RescueCups({
-  level,
-  poured,
-  then,
-  inHand,
-  water,
-  answer,
   task,
-  volume,
+  answer,
+  then,
 }: {
-  level: number;
-  poured: boolean;
-  then: Rescued;
-  inHand: Liquor;
-  water: boolean;
-  answer: number;
   task: RescueTask;
-  volume: (ml: number) => string;
+  answer: number;
+  /** What the answer comes to; null before there is one. */
+  then: Rescued | null;
 }) {
+  const { volume } = useUnits();
+  const inHand = colourOfBrew(task.brew, task.brew.time);
+  const liquor = then?.liquor ?? inHand;
+  const level = then && task.kind !== 'blend' ? then.volume : task.volume;
+  const isFilledUp = task.kind === 'over' || task.kind === 'extract';
+  const words = () => {
+    if (!then && task.kind === 'blend') return 'the strong one';
+    if (!then && task.kind === 'extract') return 'the extract';
+    return volumeText(millilitres(level), volume);
+  };
   return (
     <div className="rescue-cups">
       <figure>
@@ -191,10 +163,10 @@ function RescueCups({
           mark={false}
           level
           fill={millilitres(level)}
-          liquor={poured ? then.liquor : inHand}
-          label={poured ? 'The cup as it would be' : 'The cup in hand'}
+          liquor={liquor}
+          label={then ? 'The cup as it would be' : 'The cup in hand'}
           extra={({ solved, scale }) => {
-            if (!water || poured || answer <= 0) return null;
+            if (!isFilledUp || then || answer <= 0) return null;
             const top = millilitres(Math.min(MUG.brim, task.volume + answer));
             const r = solved.radiusAt(solved.levelOf(top)) * scale;
             return (
@@ -207,9 +179,9 @@ function RescueCups({
             );
           }}
         />
-        <figcaption>{inHandWords({ poured, volume, level, task })}</figcaption>
+        <figcaption>{words()}</figcaption>
       </figure>
-      {task.weak && !poured && (
+      {task.weak && !then && (
         <figure>
           <VesselDrawing
             vessel={MUG}
@@ -225,8 +197,8 @@ function RescueCups({
         </figure>
       )}
       <figure className="ml-auto">
-        <Cup liquor={poured ? then.liquor : inHand} size={124} />
-        <figcaption>{poured ? 'as it would be' : 'in hand'}</figcaption>
+        <Cup liquor={liquor} size={124} />
+        <figcaption>{then ? 'as it would be' : 'in hand'}</figcaption>
       </figure>
       <figure>
         <Cup liquor={colourOfBrew(task.house, task.house.time)} size={124} />
@@ -234,24 +206,6 @@ function RescueCups({
       </figure>
     </div>
   );
-}
-
-/** What the cup in hand is. */
-function inHandWords({
-  poured,
-  volume,
-  level,
-  task,
-}: {
-  poured: boolean;
-  volume: (ml: number) => string;
-  level: number;
-  task: RescueTask;
-}) {
-  if (poured) return volume(level);
-  if (task.kind === 'blend') return 'the strong one';
-  if (task.kind === 'extract') return 'the extract';
-  return volume(task.volume);
 }
 
 /** What is drawn along the rule. */

@@ -1,6 +1,7 @@
 import type { Tasting } from '#core/tastings';
 import { minutesText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
+import { ticksTo } from '../../../ui/ticks';
 import { LEFT, RIGHT, STRIPS, WIDTH } from './places';
 
 /** The liquor as it darkens along the steep, with its minutes. */
@@ -8,12 +9,10 @@ export function LiquorStrip({
   strip,
   x,
   end,
-  step,
 }: {
-  strip: string[];
+  strip: readonly string[];
   x: (s: number) => number;
   end: number;
-  step: 60 | 120;
 }) {
   return (
     <>
@@ -36,7 +35,7 @@ export function LiquorStrip({
         stroke="var(--ink)"
         strokeWidth="1.3"
       />
-      {Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step).map((s) => (
+      {ticksTo(end, end > 420 ? 120 : 60).map((s) => (
         <g key={s}>
           <path d={`M${x(s)} 25v8`} stroke="var(--ink)" />
           <text

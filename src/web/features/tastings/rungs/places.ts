@@ -1,21 +1,17 @@
+/** The field on which the cups of a table stand, px. */
 export const WIDTH = 824;
-
 export const LEFT = 54;
-
 export const RIGHT = 40;
-
+/** How far down the board is that they stand on. */
 export const LINE = 190;
-
+/** The liquor along the clock is drawn in so many pieces. */
 export const STRIPS = 60;
-
-/**
- * Cups nearer than this are drawn smaller; nearer than the least they are moved apart, and their marks keep the true
- * place, px.
- */
+/** Cups nearer than this are drawn smaller. */
 export const NEAR = 120;
-
+/** Nearer than this they are moved apart, and their marks keep the true place. */
 const LEAST = 132;
 
+/** The places, moved so far apart that no cup covers another; their order stays. */
 export function apart(places: readonly number[]): number[] {
   const order = [...places.keys()].sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0));
   const out = [...places];
