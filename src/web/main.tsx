@@ -7,8 +7,8 @@ import { leftUnsent, restored } from './platform/outbox/outbox';
 import { newerVersions } from './platform/serviceWorker';
 import { store } from './platform/store';
 import { App } from './shell/App';
-import { askServer, restoreOffline } from './shell/offlineCache';
-import { prefetch } from './shell/prefetch';
+import { type Answered, askServer, askTheRest, restoreOffline } from './shell/offlineCache';
+import { inAQuietMoment, prefetch } from './shell/prefetch';
 import { setUp } from './shell/setUp';
 
 /** A page waits so long for the server before it begins with what this device kept, ms. */
@@ -23,8 +23,9 @@ async function begin() {
   keepTime();
   // Reading the application was one task; what follows is another, so that a touch can come between them.
   await new Promise((next) => setTimeout(next));
-  const late = new Promise<false>((resolve) => setTimeout(resolve, FIRST_ANSWER_MS, false));
-  if (!(await Promise.race([askServer(store.dispatch), late])))
+  const late = new Promise<Answered>((resolve) => setTimeout(resolve, FIRST_ANSWER_MS, 'nothing'));
+  const answered = await Promise.race([askServer(store.dispatch, store.getState), late]);
+  if (answered === 'nothing')
     await restoreOffline(store.dispatch, store.getState).catch(() => undefined);
   const root = document.getElementById('root');
   if (root)
@@ -39,6 +40,8 @@ async function begin() {
       ),
     );
   store.dispatch(restored(await leftUnsent().catch(() => [])));
+  if (answered !== 'all')
+    inAQuietMoment(() => void askTheRest(store.dispatch, store.getState).catch(() => undefined));
   prefetch();
   newerVersions();
 }

@@ -1,3 +1,4 @@
+import type { Bar } from '#contracts/brews';
 import { brewsApi } from '../entities/brews/api';
 import { peopleApi } from '../entities/people/api';
 import { teasApi } from '../entities/teas/api';
@@ -11,6 +12,10 @@ import { keepHere, readHere } from '../platform/storage';
 // The records the bar needs, as they were last read: a tablet that is opened without a server begins with them.
 
 const NAMES = ['house', 'bar', 'book', 'vessels'] as const;
+type Name = (typeof NAMES)[number];
+/** Running brews are drawn from these alone. */
+const FIRST: readonly Name[] = ['house', 'bar'];
+const LATER = NAMES.filter((n) => !FIRST.includes(n));
 const ENDPOINTS = {
   house: peopleApi.endpoints.house,
   bar: brewsApi.endpoints.bar,
@@ -25,8 +30,7 @@ const SELECT = {
 };
 /** The store's state is the same for all four, though each entity knows only its own part of it. */
 type Select = (state: unknown) => { readonly data?: unknown };
-const dataOf = (state: unknown, name: (typeof NAMES)[number]): unknown =>
-  (SELECT[name] as Select)(state).data;
+const dataOf = (state: unknown, name: Name): unknown => (SELECT[name] as Select)(state).data;
 
 /** Keeps each of them on this device, whenever it changes. */
 export function keepForOffline(): void {
@@ -42,23 +46,40 @@ export function keepForOffline(): void {
 
 /** By name alone: the four are of four entities. */
 type Upsert = (name: string, arg: undefined, data: unknown) => never;
-type Initiate = (arg: undefined, options: { subscribe: false }) => never;
+type Initiate = (arg: undefined, options: { subscribe: false; forceRefetch: boolean }) => never;
 type Settled = { readonly data?: unknown };
 
-/**
- * Asks the server for them; `public/early.js` has sent these requests already.
- *
- * @returns whether it answered every one
- */
-export async function askServer(dispatch: Send): Promise<boolean> {
-  const names = localStorage.getItem(SIGNED_IN_HERE) ? NAMES : (['house'] as const);
+/** Asks the server for some of them; `public/early.js` has sent these requests already. */
+async function ask(
+  dispatch: Send,
+  names: readonly Name[],
+  { again = false } = {},
+): Promise<boolean> {
   const answers = await Promise.all(
     names.map((name): Promise<Settled> => {
       const initiate = ENDPOINTS[name].initiate as Initiate;
-      return dispatch(initiate(undefined, { subscribe: false }));
+      return dispatch(initiate(undefined, { subscribe: false, forceRefetch: again }));
     }),
   );
   return answers.every((a) => a.data !== undefined);
+}
+
+/** What the server answered: all of it, what the first page draws, or nothing. */
+export type Answered = 'all' | 'first' | 'nothing';
+
+/** Asks for what the first page draws: what runs on the bar; the book and the shelf as well where nothing runs. */
+export async function askServer(dispatch: Send, state: () => unknown): Promise<Answered> {
+  const answered = async (names: readonly Name[], as: Answered) =>
+    (await ask(dispatch, names)) ? as : 'nothing';
+  if (!localStorage.getItem(SIGNED_IN_HERE)) return answered(['house'], 'all');
+  const first = await answered(FIRST, 'first');
+  const bar = dataOf(state(), 'bar') as Bar | undefined;
+  return bar && bar.brews.length === 0 ? answered(LATER, 'all') : first;
+}
+
+/** Asks for the rest, which a start needs: it is then there without a server too. */
+export async function askTheRest(dispatch: Send, state: () => unknown): Promise<void> {
+  if (!(await ask(dispatch, LATER, { again: true }))) await restoreOffline(dispatch, state);
 }
 
 /** Puts what was last read in its place, where the server has not answered. */

@@ -16,14 +16,17 @@ const NEXT: readonly (() => Promise<unknown>)[] = [
 ];
 const WAIT_MS = 3000;
 
+/** After what is being drawn; a browser that cannot tell does it in its next task. */
+export function inAQuietMoment(run: () => void): void {
+  if ('requestIdleCallback' in window) window.requestIdleCallback(run, { timeout: WAIT_MS });
+  else setTimeout(run);
+}
+
 export function prefetch(): void {
   const go = () =>
     void NEXT.reduce(
       (before, next) => before.then(next, next).catch(() => undefined),
       Promise.resolve<unknown>(undefined),
     );
-  setTimeout(
-    () => ('requestIdleCallback' in window ? window.requestIdleCallback(go) : go()),
-    WAIT_MS,
-  );
+  setTimeout(() => inAQuietMoment(go), WAIT_MS);
 }

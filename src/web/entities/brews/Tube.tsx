@@ -18,18 +18,26 @@ type Props = {
   width?: number;
 };
 
-/** One steep as a level under the pull line; `left` null when the water is not on yet. */
+/** Levels move in steps of this, px: a steep far from its pull is then drawn anew every few seconds only. */
+const LEVEL_STEP = 0.5;
+
+/**
+ * One steep as a level under the pull line; `left` null when the water is not on yet. The level with its liquor is
+ * drawn once and moved: the drawing's own edge cuts off what is below it.
+ */
 export function Tube({ axis, window: w, left, colour, x = 16, width = 16 }: Props) {
   const { height: h } = axis;
   const earliest = yOf(axis, w.best - w.earliest);
   const latest = yOf(axis, w.best - w.latest);
-  const level = yOf(axis, left ?? w.best);
+  const level = Math.round(yOf(axis, left ?? w.best) / LEVEL_STEP) * LEVEL_STEP;
   const top = 4;
   return (
     <>
       <rect x={x} y={top} width={width} height={h - top} fill="var(--paper)" />
       {left !== null && colour && (
-        <rect x={x} y={level} width={width} height={h - level} fill={colour} />
+        <g style={{ transform: `translateY(${level}px)` }}>
+          <rect x={x} y={0} width={width} height={h} fill={colour} />
+        </g>
       )}
       <path
         d={`M${x} ${top}V${h}M${x + width} ${top}V${h}`}
@@ -58,9 +66,11 @@ export function Tube({ axis, window: w, left, colour, x = 16, width = 16 }: Prop
           strokeDasharray="3 3"
         />
       ) : (
-        <path d={`M${x} ${level}h${width}`} stroke="var(--ink)" strokeWidth="2" />
+        <g style={{ transform: `translateY(${level}px)` }}>
+          <path d={`M${x} 0h${width}`} stroke="var(--ink)" strokeWidth="2" />
+          <path d={`M${x} 0l-11 -7v14z`} fill="var(--ink)" />
+        </g>
       )}
-      {left !== null && <path d={`M${x} ${level}l-11 -7v14z`} fill="var(--ink)" />}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { MoreHorizontal } from 'lucide-react';
-import { lazy, memo, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useDeferredValue, useState } from 'react';
 import type { Phase } from '#core/brews';
 import type { Liquor } from '#core/colour';
 import { grams } from '#core/units';
@@ -81,6 +81,8 @@ export const BrewDrawing = memo(function BrewDrawing({
   shown: { brew, phase, status, at },
   layout: { axis, scale, vesselLeft },
 }: Drawn) {
+  // Words, times and buttons of all brews are on the screen before the first vessel is drawn: its place is kept.
+  const isDrawn = useDeferredValue(true, false);
   const liquor = liquorOf(brew, at);
   const drained = brew.state.kind === 'pulled';
   const { vessel } = brew.plan;
@@ -90,7 +92,7 @@ export const BrewDrawing = memo(function BrewDrawing({
   const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
   return (
     <div className={`field ${status.name}`} style={{ height: axis.height }}>
-      {!drained && (
+      {!drained && isDrawn && (
         <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
           <Tube
             axis={axis}
@@ -116,7 +118,7 @@ export const BrewDrawing = memo(function BrewDrawing({
           role="img"
           aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
         >
-          <Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} />
+          {isDrawn && <Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} />}
         </span>
       </div>
       <div className="label">

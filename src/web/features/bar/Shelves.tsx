@@ -68,7 +68,6 @@ export function Shelves({ shown, layout, acts, locked, picked, free: inFree }: S
                 shown={s}
                 layout={layout}
                 acts={acts}
-
                 locked={locked}
                 picked={picked === s.brew.place}
               />
