@@ -67,7 +67,7 @@ module.exports = {
   ],
   options: {
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'tsconfig.json' },
+    tsConfig: { fileName: 'tsconfig.base.json' },
     doNotFollow: { path: 'node_modules' },
     enhancedResolveOptions: {
       exportsFields: ['exports'],

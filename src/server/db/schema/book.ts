@@ -10,6 +10,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 import type { Recipe } from '#core/recipes';
+import type { Grams, Millilitres, Millimetres } from '#core/units';
 import type { LotFields, TeaFields, TeaSwatches } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { bytes, id, instant, json, name } from './columns';
@@ -106,18 +107,18 @@ export const vessels = mysqlTable(
       .references(() => sites.id),
     name: name('name').notNull(),
     kind: varchar('kind', { length: 20 }).$type<Vessel['kind']>().notNull(),
-    brim: double('brim_ml').$type<Vessel['brim']>().notNull(),
-    mark: double('mark_ml').$type<Vessel['mark']>().notNull(),
+    brim: double('brim_ml').$type<Millilitres>().notNull(),
+    mark: double('mark_ml').$type<Millilitres>().notNull(),
     infuser: varchar('infuser', { length: 20 }).$type<Vessel['infuser']>().notNull(),
-    basket: double('basket_ml').$type<NonNullable<Vessel['basket']>>(),
+    basket: double('basket_ml').$type<Millilitres>(),
     material: varchar('material', { length: 20 }).$type<Vessel['material']>().notNull(),
-    wallGrams: double('wall_g').$type<NonNullable<Vessel['wallGrams']>>(),
+    wallGrams: double('wall_g').$type<Grams>(),
     lid: boolean('lid').notNull(),
     cosy: boolean('cosy').notNull(),
     strainer: mysqlEnum('strainer', ['liftsOut', 'staysIn']).notNull(),
-    dead: double('dead_ml').$type<Vessel['dead']>().notNull(),
-    covers: double('covers_ml').$type<NonNullable<Vessel['covers']>>(),
-    basketDepth: double('basket_depth_mm').$type<NonNullable<Vessel['basketDepth']>>(),
+    dead: double('dead_ml').$type<Millilitres>().notNull(),
+    covers: double('covers_ml').$type<Millilitres>(),
+    basketDepth: double('basket_depth_mm').$type<Millimetres>(),
     /** Its weights, empty and filled: read and written together. */
     weighed: json<NonNullable<Vessel['weighed']>>('weighed'),
     rev: int('rev').notNull(),

@@ -88,10 +88,12 @@ function Drafting({
 }
 
 /** Without an act it waits: for the tea, or for the answer. */
-const DraftButton = ({ words, onDraft }: { words: string; onDraft?: () => void }) => (
-  <div className="flex gap-2 mt-3">
-    <button type="button" className="btn go" disabled={!onDraft} onClick={onDraft}>
-      {words}
-    </button>
-  </div>
-);
+function DraftButton({ words, onDraft }: { words: string; onDraft?: () => void }) {
+  return (
+    <div className="flex gap-2 mt-3">
+      <button type="button" className="btn go" disabled={!onDraft} onClick={onDraft}>
+        {words}
+      </button>
+    </div>
+  );
+}
