@@ -23,44 +23,46 @@ export type Opened =
   | { readonly ok: false };
 
 let picture: Pixels | null = null;
-async function shown(p: Pixels, cups: readonly CupAt[]): Promise<Opened> {
-  picture = p;
+/** Counts what was asked to be opened: one that is ready late does not take the place of one asked for after it. */
+let asked = 0;
+async function shown(p: Pixels, cups: readonly CupAt[], turn: number): Promise<Opened> {
+  if (turn === asked) picture = p;
   const bitmap = await createImageBitmap(
     new ImageData(new Uint8ClampedArray(p.data), p.width, p.height),
   );
   return transfer({ ok: true as const, width: p.width, height: p.height, bitmap, cups }, [bitmap]);
 }
 
+async function decoded(file: Blob): Promise<Pixels | null> {
+  const whole = await createImageBitmap(file, { imageOrientation: 'from-image' });
+  const k = Math.min(1, MOST / Math.max(whole.width, whole.height));
+  const [width, height] = [
+    Math.max(1, Math.round(whole.width * k)),
+    Math.max(1, Math.round(whole.height * k)),
+  ];
+  const canvas = new OffscreenCanvas(width, height);
+  const pen = canvas.getContext('2d', { willReadFrequently: true });
+  if (!pen) return null;
+  pen.drawImage(whole, 0, 0, width, height);
+  whole.close();
+  const { data } = pen.getImageData(0, 0, width, height);
+  return { data, width, height };
+}
+async function opened(file: () => Blob | Promise<Blob>): Promise<Opened> {
+  const turn = (asked += 1);
+  try {
+    const pixels = await decoded(await file());
+    return pixels ? await shown(pixels, findCups(pixels), turn) : { ok: false };
+  } catch {
+    return { ok: false };
+  }
+}
+
 const worker = {
   /** Decodes a picture, upright and made small, and keeps its pixels here. */
-  async open(file: Blob): Promise<Opened> {
-    try {
-      const whole = await createImageBitmap(file, { imageOrientation: 'from-image' });
-      const k = Math.min(1, MOST / Math.max(whole.width, whole.height));
-      const [width, height] = [
-        Math.max(1, Math.round(whole.width * k)),
-        Math.max(1, Math.round(whole.height * k)),
-      ];
-      const canvas = new OffscreenCanvas(width, height);
-      const pen = canvas.getContext('2d', { willReadFrequently: true });
-      if (!pen) return { ok: false };
-      pen.drawImage(whole, 0, 0, width, height);
-      whole.close();
-      const { data } = pen.getImageData(0, 0, width, height);
-      const p = { data, width, height };
-      return await shown(p, findCups(p));
-    } catch {
-      return { ok: false };
-    }
-  },
+  open: (file: Blob): Promise<Opened> => opened(() => file),
   /** One of the made-up photos that ship, read as any other. */
-  async sample(i: number): Promise<Opened> {
-    try {
-      return await worker.open(await (await fetch(sampleFile(i))).blob());
-    } catch {
-      return { ok: false };
-    }
-  },
+  sample: (i: number): Promise<Opened> => opened(async () => (await fetch(sampleFile(i))).blob()),
   read(ask: Omit<PhotoAsk, 'picture'>): PhotoReading | null {
     return picture ? readPhoto({ ...ask, picture }) : null;
   },

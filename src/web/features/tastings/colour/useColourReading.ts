@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useReducer } from 'react';
+import { useEffect, useMemo, useReducer, useRef } from 'react';
 import { SAMPLE_PHOTOS } from '#core/camera';
 import { standardCup } from '#core/colour';
 import type { StyleId } from '#core/styles';
@@ -41,9 +41,13 @@ export function useColourReading(teas: readonly Tea[], first: Tea, picksTea: boo
     };
   }, [cups, beside, depth, target]);
 
+  const latest = useRef<Opening | null>(null);
   const open = async (opening: Opening, what: string, style: StyleId | null) => {
+    latest.current = opening;
     dispatch({ type: 'opening' });
     const got = await opening;
+    // Another was asked for meanwhile.
+    if (latest.current !== opening) return;
     if (!got.ok) {
       const why = `${what} could not be read as a picture. Take it as a JPEG or PNG.`;
       dispatch({ type: 'refused', why });
@@ -56,8 +60,10 @@ export function useColourReading(teas: readonly Tea[], first: Tea, picksTea: boo
   const take = (f: File | undefined) => {
     if (!f) return;
     const why = fileFault(f);
-    if (why) dispatch({ type: 'refused', why });
-    else void open(photoWorker().open(f), `“${f.name}”`, null);
+    if (why) {
+      latest.current = null;
+      dispatch({ type: 'refused', why });
+    } else void open(photoWorker().open(f), `“${f.name}”`, null);
   };
   const takeSample = (i: number) => {
     const s = SAMPLE_PHOTOS[i];
