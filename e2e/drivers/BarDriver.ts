@@ -1,12 +1,11 @@
-import { expect, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { v7 } from 'uuid';
+import { Hands } from './Hands';
 
 type Pour = { tea: string; vessel: string; warm?: boolean };
 
 /** The bar and the card before it: start, pull, judge. */
-export class BarDriver {
-  constructor(readonly page: Page) {}
-
+export class BarDriver extends Hands {
   private column(tea: string) {
     return this.page
       .locator('.under', { has: this.page.getByText(tea) })
@@ -206,5 +205,17 @@ export class BarDriver {
     const text = (await this.column(tea).locator('.plate b').textContent()) ?? '';
     const [m = '0', s = '0'] = text.replace('+', '').split(':');
     return (text.startsWith('+') ? -1 : 1) * (Number(m) * 60 + Number(s));
+  }
+  /** The only brew on the bar says so. */
+  expectOnly(words: string): Promise<void> {
+    return expect(this.page.locator('.under')).toContainText(words);
+  }
+  /** What stands under a place of the shelf. */
+  place(n: number): Hands {
+    return this.at(this.page.locator(`.under[data-place="${n}"]`));
+  }
+  /** A vessel is drawn whose words say so. */
+  expectDrawn(words: string): Promise<void> {
+    return expect(this.page.locator('.field', { hasText: words })).toBeVisible();
   }
 }

@@ -1,9 +1,8 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
+import { Hands } from './Hands';
 
 /** The book's own hands: open a tea, fill its forms, read what it says. */
-export class BookDriver {
-  constructor(readonly page: Page) {}
-
+export class BookDriver extends Hands {
   async open(tea: string): Promise<void> {
     await this.page
       .getByRole('navigation', { name: 'Places' })
@@ -26,13 +25,14 @@ export class BookDriver {
   field(label: string): Locator {
     return this.page.getByLabel(label, { exact: true });
   }
-  async type(label: string, text: string): Promise<void> {
+  /** Its forms have many fields alike: each is named whole. */
+  override async type(label: string, text: string): Promise<void> {
     await this.field(label).fill(text);
   }
-  async choose(label: string, option: string): Promise<void> {
+  override async choose(label: string, option: string): Promise<void> {
     await this.field(label).selectOption({ label: option });
   }
-  async press(name: string | RegExp): Promise<void> {
+  override async press(name: string | RegExp): Promise<void> {
     await this.page
       .getByRole('button', { name, exact: typeof name === 'string' })
       .first()
@@ -49,5 +49,17 @@ export class BookDriver {
   }
   async openHistory(n: number): Promise<void> {
     await this.page.getByText('History', { exact: true }).nth(n).click();
+  }
+  /** The figures of the recipe in the book. */
+  expectFacts(words: string): Promise<void> {
+    return expect(this.page.locator('.facts')).toContainText(words);
+  }
+  /** A version of the recipe, counted from the newest, 1. */
+  version(n: number): Hands {
+    return this.at(this.page.locator('.versions li').nth(n - 1));
+  }
+  /** The tea of the index that the keys stand on. */
+  expectLit(tea: string): Promise<void> {
+    return expect(this.page.locator('.teas a.lit')).toContainText(tea);
   }
 }

@@ -1,9 +1,8 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
+import { Hands } from './Hands';
 
 /** Who is here, and where on the page: sign-in and the places. */
-export class HouseDriver {
-  constructor(readonly page: Page) {}
-
+export class HouseDriver extends Hands {
   /** Signed in without the hands: the way with them is `signInByHand`, and has tests of its own. */
   async signIn(who: { name: string; secret: string }): Promise<void> {
     const { request } = this.page;
@@ -29,7 +28,7 @@ export class HouseDriver {
   async signInByHand(who: { name: string; secret: string }): Promise<void> {
     await this.page.goto('/');
     await this.pick(who.name);
-    await this.type(who.secret);
+    await this.enterSecret(who.secret);
     await this.expectIn();
   }
   private expectIn() {
@@ -42,7 +41,7 @@ export class HouseDriver {
       .click();
   }
   /** A PIN goes on the keypad, a passphrase in its field. */
-  async type(secret: string): Promise<void> {
+  async enterSecret(secret: string): Promise<void> {
     if (/^\d+$/.test(secret))
       for (const d of secret) await this.page.getByRole('button', { name: d, exact: true }).click();
     else await this.page.getByLabel('Passphrase').fill(secret);
@@ -86,9 +85,6 @@ export class HouseDriver {
     await this.page.mouse.down();
     await happens();
     await this.page.mouse.up();
-  }
-  expectSaid(words: RegExp | string) {
-    return expect(this.page.getByText(words).first()).toBeVisible();
   }
   expectAllSaved() {
     return expect(this.page.getByText('All saved')).toBeVisible();

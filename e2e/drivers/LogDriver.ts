@@ -1,11 +1,10 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
+import { Hands } from './Hands';
 
 type Word = 'Tea' | 'Site' | 'Person' | 'Since' | 'Verdict' | 'Vessel' | 'Method' | 'Lot' | 'Pull';
 
 /** The log, its trends and one brew's page, as somebody reads them. */
-export class LogDriver {
-  constructor(readonly page: Page) {}
-
+export class LogDriver extends Hands {
   private get rows(): Locator {
     return this.page.locator('a.log-row');
   }
@@ -35,7 +34,7 @@ export class LogDriver {
     await this.pickOf(word).click();
     await expect(this.page.getByRole('option')).toHaveText([...choices]);
   }
-  choose(option: string | RegExp): Promise<void> {
+  chooseOption(option: string | RegExp): Promise<void> {
     return this.page.getByRole('option', { name: option }).click();
   }
   expectPicked(word: Word, text: string): Promise<void> {
@@ -110,5 +109,8 @@ export class LogDriver {
   async openSteep(name: RegExp): Promise<void> {
     await expect(this.page.getByText('Its leaf')).toBeVisible();
     await this.page.getByRole('link', { name }).click();
+  }
+  openBrewOf(words: string): Promise<void> {
+    return this.rows.filter({ hasText: words }).first().click();
   }
 }

@@ -1,9 +1,8 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
+import { Hands } from './Hands';
 
 /** A tasting: set up, run, tasted, read. */
-export class TableDriver {
-  constructor(readonly page: Page) {}
-
+export class TableDriver extends Hands {
   async open(): Promise<void> {
     await this.page
       .getByRole('navigation', { name: 'Places' })
@@ -70,5 +69,32 @@ export class TableDriver {
   }
   expectHandedIn() {
     return expect(this.page.getByText(/^Submitted at/)).toBeVisible();
+  }
+  async openTasting(words: string): Promise<void> {
+    await this.page.locator('a.tasting-row', { hasText: words }).click();
+  }
+  expectTastings(words: string, n: number): Promise<void> {
+    return expect(this.page.locator('a.tasting-row', { hasText: words })).toHaveCount(n);
+  }
+  private sitting(name: string): Locator {
+    return this.page.locator('.sitting li', { hasText: name });
+  }
+  /** A taster was called away. */
+  async left(name: string): Promise<void> {
+    await this.sitting(name).getByRole('button', { name: 'Left' }).click();
+  }
+  expectSitting(name: string, words: string): Promise<void> {
+    return expect(this.sitting(name)).toContainText(words);
+  }
+  /** The code of the cup that is being tasted. */
+  async cupNow(): Promise<string> {
+    return (await this.page.locator('.cups-strip [aria-selected=true] b').textContent()) ?? '';
+  }
+  /** Opens the sheet that waits for whoever is here. */
+  async openOwed(): Promise<void> {
+    await this.page.locator('.owed a').click();
+  }
+  expectHeadline(words: RegExp | string): Promise<void> {
+    return expect(this.page.locator('.headline')).toContainText(words);
   }
 }

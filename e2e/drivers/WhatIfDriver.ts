@@ -1,9 +1,8 @@
-import { expect, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { Hands } from './Hands';
 
 /** Trying things on a cup. */
-export class WhatIfDriver {
-  constructor(readonly page: Page) {}
-
+export class WhatIfDriver extends Hands {
   async open(tea: string): Promise<void> {
     await this.page.goto('/book');
     await this.page.getByRole('link', { name: new RegExp(tea) }).click();
@@ -16,7 +15,7 @@ export class WhatIfDriver {
     for (let i = 0; i < Math.abs(steps); i++)
       await this.page.keyboard.press(steps > 0 ? 'ArrowRight' : 'ArrowLeft');
   }
-  async type(label: 'Water' | 'Altitude', text: string): Promise<void> {
+  async typeFigure(label: 'Water' | 'Altitude', text: string): Promise<void> {
     await this.page.getByLabel(label, { exact: true }).fill(text);
     await this.page.keyboard.press('Enter');
   }
@@ -24,7 +23,7 @@ export class WhatIfDriver {
     await this.page.getByRole('button', { name: `${what}: change` }).click();
     await this.page.getByRole('option', { name: option }).click();
   }
-  expectWords(words: RegExp) {
+  expectWhatIsShown(words: RegExp) {
     return expect(this.page.getByTestId('whatif-words')).toHaveText(words);
   }
   expectAt(rule: 'Leaf' | 'Heat' | 'Time', text: string) {

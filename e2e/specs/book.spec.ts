@@ -31,7 +31,7 @@ test('a new tea in the order it is learnt: packet, weighing, start, card; the pa
   await book.press('Add the tea');
   await house.expectSaid('Quern Dusk');
   await house.expectSaid(/From the packet, its cup taken as a metric cup: not dialled in yet/);
-  await expect(house.page.getByText('Allergens: nuts.')).toBeVisible();
+  await house.expectSaidOnce('Allergens: nuts.');
 });
 
 test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; its history tells', async ({
@@ -42,13 +42,13 @@ test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; it
   await book.open('Tolvane Amber');
   await book.press('New lot');
   await book.type('Name', 'Lot 20');
-  await house.page.getByLabel('Best before').fill('2026-01-01');
+  await house.type('Best before', '2026-01-01');
   await book.press('Add the lot');
   await house.expectSaid('Lot 20 is new.');
   await house.expectSaid(/best before was \d+ days ago/);
-  await house.page.getByRole('link', { name: 'Brew it' }).click();
+  await house.follow('Brew it');
   await expect(new BarDriver(house.page).card()).toContainText('Lot 20, new: to be dialled in');
-  await house.page.getByRole('button', { name: /Water on: start/ }).click();
+  await house.press(/Water on: start/);
   await house.expectAllSaved();
   const started = (await (await house.page.request.get('/api/bar')).json()) as {
     brews: { lot: { name: string } }[];
@@ -91,27 +91,27 @@ test('another method has its own recipe and versions; a draft goes on trial, the
   await house.expectSaid(/version 1 is on trial/);
   await book.press('Make it the house recipe');
   await house.expectSaid(/In our pitchers/);
-  await expect(house.page.getByRole('row', { name: /Cold pitcher/ })).toContainText('10 g');
+  await house.expectWords('row', /Cold pitcher/, '10 g');
   await house.expectSaid(/The local food code and the site’s own plan decide/);
   await book.press('Pot');
-  await expect(house.page.getByRole('row', { name: /Grey pot/ })).toBeVisible();
+  await house.expectThere('row', /Grey pot/);
 });
 
 test('a kettle is read, fitted and reckoned with: the made-up one first', async ({ house }) => {
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Shelf');
-  await page.getByRole('link', { name: 'New kettle' }).click();
-  await page.getByLabel('Name').fill('Little kettle');
-  await page.getByLabel('Holds, full').fill('50');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await house.follow('New kettle');
+  await house.type('Name', 'Little kettle');
+  await house.type('Holds, full', '50');
+  await house.press('Put it on the shelf');
   await house.expectSaid('A kettle holds 200 ml to 40 l.');
-  await page.getByLabel('Holds, full').fill('500 ml');
-  await page.getByLabel('Its lid stays on while water waits').uncheck();
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await house.type('Holds, full', '500 ml');
+  await house.untick('Its lid stays on while water waits');
+  await house.press('Put it on the shelf');
   await house.expectSaid(/The usual of its kind, not measured\. Two readings/);
-  await page.getByRole('button', { name: 'Practise with a simulated kettle' }).click();
-  await page.getByRole('button', { name: 'It boils: start' }).click();
+  await house.press('Practise with a simulated kettle');
+  await house.press('It boils: start');
   // Thirty times as fast: ten seconds here are five minutes of cooling.
   for (const reading of [1, 2, 3, 4]) {
     await expect
@@ -120,17 +120,18 @@ test('a kettle is read, fitted and reckoned with: the made-up one first', async 
         { timeout: 30_000 },
       )
       .toBeGreaterThanOrEqual(2 * (reading - 1));
-    await page.getByRole('button', { name: 'Keep the reading' }).click();
+    await house.press('Keep the reading');
     await expect(page.locator('.readings li b')).toHaveCount(reading);
   }
-  await page.getByLabel('Thermometer').fill('140');
-  await page.getByRole('button', { name: 'Keep the reading' }).click();
+  await house.type('Thermometer', '140');
+  await house.press('Keep the reading');
   await house.expectSaid(/Water boils at 100 °C here: 140 °C cannot be/);
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
-  await expect(page.getByTestId('standing')).toContainText(
+  await house.press('Done', { exact: true });
+  await house.expectFigure(
+    'standing',
     /Fitted to this kettle, its rate good to \d+ %.*It cools \d+ % faster/,
   );
-  await page.getByRole('button', { name: 'Use this kettle at Harbour room' }).click();
+  await house.press('Use this kettle at Harbour room');
   await house.expectSaid('Recipe cards of Harbour room use this kettle.');
 });
 
@@ -166,11 +167,11 @@ test('a vessel weighed once by a scale on a serial port: lines of text become wh
   });
   await house.signIn(PEOPLE.lead);
   await house.goTo('Shelf');
-  await page.getByRole('link', { name: /White pot/ }).click();
-  await page.getByRole('button', { name: /Weigh it/ }).click();
-  await page.getByRole('button', { name: 'Keep what it holds' }).click();
+  await house.follow(/White pot/);
+  await house.press(/Weigh it/);
+  await house.press('Keep what it holds');
   await house.expectSaid('Weigh it empty first.');
-  await page.getByRole('button', { name: 'Choose the scale' }).click();
+  await house.press('Choose the scale');
   for (const [g, words] of [
     [412.3, 'empty'],
     [911.4, 'to the mark'],
@@ -179,14 +180,14 @@ test('a vessel weighed once by a scale on a serial port: lines of text become wh
     await page.evaluate((w) => {
       (window as unknown as { theScale: { weight: number } }).theScale.weight = w;
     }, g);
-    await expect(page.getByTestId('weight')).toHaveText(String(g));
-    await page.getByRole('button', { name: new RegExp(`Take it: ${words}`) }).click();
+    await house.expectFigureIs('weight', String(g));
+    await house.press(new RegExp(`Take it: ${words}`));
   }
   // 499.1 g of water at 20 °C are 500.0 ml (0.99820 g/ml, handbook); 618.9 g are 620.0.
-  await page.getByLabel('Water at').fill('20');
-  await expect(page.getByTestId('volume-toMark')).toHaveText('500 ml');
-  await expect(page.getByTestId('volume-toBrim')).toHaveText('620 ml');
-  await page.getByRole('button', { name: 'Keep what it holds' }).click();
+  await house.type('Water at', '20');
+  await house.expectFigureIs('volume-toMark', '500 ml');
+  await house.expectFigureIs('volume-toBrim', '620 ml');
+  await house.press('Keep what it holds');
   await house.expectSaid(/412 g · deep basket · weighed/);
 });
 
@@ -196,7 +197,7 @@ test('a table is brought in: faults by row and column, one answered, one left ou
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('House');
-  await page.getByRole('link', { name: 'Exchange: out and in' }).click();
+  await house.follow('Exchange: out and in');
   const csv =
     'tea;method;leaf;water (ml);heat;best\nSennet Hollow;pot;6,5 g;500;78;2:00\nKestry Pearl;pot;1 tbs;300;82;3:00\nSennet Holow;pot;7 g;500;80;2:00\nCorrow Light;pot;8 g;480;hot;2:30\n';
   await page
@@ -204,14 +205,12 @@ test('a table is brought in: faults by row and column, one answered, one left ou
     .setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
   await house.expectSaid('4 rows, semicolons, decimal comma: found out by itself');
   await house.expectSaid('3 faults in 3 rows');
-  await expect(
-    page.getByRole('row', { name: /3 leaf 1 tbs Teaspoon or tablespoon/ }),
-  ).toContainText('open');
+  await house.expectWords('row', /3 leaf 1 tbs Teaspoon or tablespoon/, 'open');
   await page.keyboard.press('2');
   await house.expectSaid('2 faults in 2 rows');
-  await page.getByRole('button', { name: 'Leave row 4 out' }).click();
+  await house.press('Leave row 4 out');
   await house.expectSaid('1 fault in 1 row');
-  await page.getByRole('button', { name: 'Bring in 2' }).click();
+  await house.press('Bring in 2');
   await house.expectSaid('autumn.csv is in: 0 added, 2 changed.');
   const trial = async () =>
     (
@@ -220,7 +219,7 @@ test('a table is brought in: faults by row and column, one answered, one left ou
       }
     ).teas.find((t) => t.name === 'Sennet Hollow')?.trial;
   expect((await trial())?.recipe.temperature).toBe(78);
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await house.press('Take it back');
   await house.expectSaid(/taken back/);
   expect(await trial()).toBeNull();
   await page.getByLabel('File to bring in').setInputFiles({
@@ -228,29 +227,30 @@ test('a table is brought in: faults by row and column, one answered, one left ou
     mimeType: 'text/plain',
     buffer: Buffer.from('Dear Maren,\nhere it is.'),
   });
-  await house.expectSaid(/It cannot be read\..*Nothing was written/);
+  await house.expectSaid(/The file cannot be read\..*Nothing was written/);
 });
 
 test('a tea is found with keys only: letters, arrows, Enter; the list is narrowed and ordered', async ({
   house,
 }) => {
   const { page } = house;
+  const book = new BookDriver(page);
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
   await page.keyboard.press('/');
   await expect(page.getByLabel('Find a tea')).toBeFocused();
   await page.keyboard.type('lot 11');
   await page.keyboard.press('ArrowDown');
-  await expect(page.locator('.teas a.lit')).toContainText('Sennet Hollow');
+  await book.expectLit('Sennet Hollow');
   await page.keyboard.press('ArrowUp');
-  await expect(page.locator('.teas a.lit')).toContainText('Corrow Light');
+  await book.expectLit('Corrow Light');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Corrow Light' })).toBeVisible();
-  await page.getByLabel('Find a tea').fill('');
-  await page.getByLabel('Show').selectOption({ label: 'with a new lot' });
+  await house.expectThere('heading', 'Corrow Light');
+  await house.type('Find a tea', '');
+  await house.choose('Show', 'with a new lot');
   await expect(page.locator('.teas li')).toHaveText([/Sennet Hollow/]);
-  await page.getByLabel('Show').selectOption({ label: 'no caffeine' });
-  await page.getByLabel('Find a tea').fill('malty');
+  await house.choose('Show', 'no caffeine');
+  await house.type('Find a tea', 'malty');
   await house.expectSaid('No tea, no caffeine, has “malty” in its name, kind, words or lots.');
 });
 
@@ -269,12 +269,12 @@ test('five spoons of a tea on the made-up scale: each is taken when it stands st
   await book.press(/Take this spoon/);
   await expect(book.field('Weighed')).toHaveValue(/^(1\.9|2|2\.1)$/);
   await book.press('0.5 g');
-  await expect(page.getByTestId('weight')).toHaveText(/^2\.[456]$/);
+  await house.expectFigureIs('weight', /^2\.[456]$/);
   await book.press(/Take this spoon/);
   await expect(book.field('Weighed')).toHaveValue(/^(1\.9|2|2\.1); 2\.[456]$/);
   await book.press('Enough spoons');
   await book.press('Save the tea');
-  await expect(page.getByRole('heading', { name: 'Osk Flower' })).toBeVisible();
+  await house.expectThere('heading', 'Osk Flower');
 });
 
 test('a cup that was judged off becomes the reason of a version', async ({ house }) => {
@@ -292,7 +292,7 @@ test('a cup that was judged off becomes the reason of a version', async ({ house
   await expect(book.field('Why')).toHaveValue(/^Tasted \d+ \w+ \d\d:\d\d, .+: .+/);
   await book.press('Put on trial');
   await house.expectSaid(/version \d+ is on trial/);
-  await expect(page.locator('.versions li').first()).toContainText('Tasted');
+  await new BookDriver(page).version(1).expectHere('Tasted');
 });
 
 test('a packet’s words become figures, with its wait and its pot; they are taken into the first recipe', async ({
@@ -301,19 +301,20 @@ test('a packet’s words become figures, with its wait and its pot; they are tak
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await page.goto('/book/new');
-  await page.getByLabel('Name', { exact: true }).fill('Tarrow Mist');
-  await page
-    .getByLabel('What the packet says, word for word')
-    .fill('Boil, let it stand 4 minutes. 8 g per pot, steep 1 1/2 minutes. Whisper to the leaf.');
+  await house.type('Name', 'Tarrow Mist', { exact: true });
+  await house.type(
+    'What the packet says, word for word',
+    'Boil, let it stand 4 minutes. 8 g per pot, steep 1 1/2 minutes. Whisper to the leaf.',
+  );
   const read = page.getByTestId('packet');
   await expect(read).toContainText('boiled, left 4:00');
   await expect(read).toContainText('Not understood: Whisper to the leaf.');
-  await page.getByLabel('The packet’s pot is').selectOption({ label: 'White pot, 500 ml' });
+  await house.choose('The packet’s pot is', 'White pot, 500 ml');
   await expect(read).toContainText('1.6');
-  await page.getByRole('button', { name: 'Use the packet’s figures in the first recipe' }).click();
+  await house.press('Use the packet’s figures in the first recipe');
   await house.expectSaid('The recipe below has the packet’s figures.');
-  await expect(page.getByLabel('Best', { exact: true })).toHaveValue('1:30');
-  await expect(page.getByLabel('Leaf', { exact: true })).toHaveValue('1.6');
+  await house.expectField('Best', '1:30', { exact: true });
+  await house.expectField('Leaf', '1.6', { exact: true });
   const heat = Number(await page.getByLabel('Water on the leaf').inputValue());
   expect(heat).toBeGreaterThan(80);
   expect(heat).toBeLessThan(93);

@@ -1,5 +1,7 @@
 import { BarDriver } from '../drivers/BarDriver';
+import { BookDriver } from '../drivers/BookDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
+import { LogDriver } from '../drivers/LogDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 test('a known tea and vessel brews in two touches, is pulled, judged right, and is found again', async ({
@@ -10,18 +12,18 @@ test('a known tea and vessel brews in two touches, is pulled, judged right, and 
   const again = house.page.locator('.again button').first();
   const tea = (await again.locator('.tea').textContent()) ?? '';
   await again.click();
-  await house.page.getByRole('button', { name: /^Water on: start/ }).click();
+  await house.press(/^Water on: start/);
   await bar.expectOnBar(tea);
   await bar.expectState(tea, 'Steeping, left');
   await house.expectAllSaved();
   await bar.pull(tea);
   await house.expectSaid(/before its window/);
   await bar.judge(tea);
-  await house.page.getByRole('button', { name: 'All as it should be' }).click();
+  await house.press('All as it should be');
   await bar.expectGone(tea);
   await house.goTo('Log');
-  await house.page.locator('a.log-row', { hasText: tea }).first().click();
-  await expect(house.page.getByText('Verdict right, Dov R.')).toBeVisible();
+  await new LogDriver(house.page).openBrewOf(tea);
+  await house.expectSaidOnce('Verdict right, Dov R.');
 });
 
 test('tea by two letters, vessel from the shelf, amount in ounces; the card reworks; the arithmetic opens', async ({
@@ -34,15 +36,15 @@ test('tea by two letters, vessel from the shelf, amount in ounces; the card rewo
   await house.page.keyboard.type('to', { delay: 60 });
   await house.page.keyboard.press('Enter');
   await expect(bar.card()).toContainText('Tolvane Amber');
-  await house.page.getByRole('button', { name: 'White pot', exact: true }).click();
+  await house.press('White pot', { exact: true });
   await expect(bar.leaf()).toHaveText('6g');
   await bar.typeAmount('12 fl oz');
   await expect(bar.leaf()).toHaveText('4.3g');
   await bar.typeAmount('0,4 l');
   await expect(bar.leaf()).toHaveText('4.8g');
   await expect(bar.card()).toContainText('2 level dessert spoons');
-  await house.page.getByRole('button', { name: 'The working' }).click();
-  await expect(house.page.getByRole('dialog')).toContainText('1.2 g per 100 ml × 400 ml = 4.8 g');
+  await house.press('The working');
+  await house.expectDialog('1.2 g per 100 ml × 400 ml = 4.8 g');
 });
 
 test('bad amounts are said beside the field and what was typed stays', async ({ house }) => {
@@ -58,13 +60,13 @@ test('bad amounts are said beside the field and what was typed stays', async ({ 
     ['5 barrels', 'not a unit known here'],
   ] as const) {
     await bar.typeAmount(typed);
-    await expect(house.page.getByRole('alert').filter({ hasText: why })).toBeVisible();
-    await expect(house.page.getByLabel('Or type it')).toHaveValue(typed);
+    await house.expectOneFault(why);
+    await house.expectField('Or type it', typed);
     await house.page.keyboard.press('Escape');
   }
   await bar.typeAmount('2,5 l');
   await expect(bar.card()).toContainText('Over the brim: it holds 620 ml');
-  await expect(house.page.getByRole('button', { name: /^Water on: start/ })).toBeDisabled();
+  await house.expectDisabled('button', /^Water on: start/);
   await bar.typeAmount('3 ml');
   await expect(bar.card()).toContainText('Too little to cover the leaf');
 });
@@ -78,31 +80,27 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
   await bar.standsSince(112, { tea: 'Sennet Hollow', vessel: 'White pot' });
   await bar.pull('Sennet Hollow');
   await bar.judge('Sennet Hollow');
-  await expect(house.page.getByTestId('expect')).toContainText('As the house cup.');
+  await house.expectFigure('expect', 'As the house cup.');
   await bar.mark('4 · darker');
   await bar.mark('Bitter: bitter');
   await bar.mark('Drying: dry');
-  await expect(house.page.getByTestId('change')).toHaveText(/^\d °C cooler$/);
-  await expect(house.page.getByText(/^80 to 7\d °C\. Leaf and time stay\.$/)).toBeVisible();
-  await expect(
-    house.page.getByRole('img', { name: /Expected after the change: .*bitter less/ }),
-  ).toBeVisible();
+  await house.expectFigureIs('change', /^\d °C cooler$/);
+  await house.expectSaidOnce(/^80 to 7\d °C\. Leaf and time stay\.$/);
+  await house.expectThere('img', /Expected after the change: .*bitter less/);
   await house.expectSaid(/Style default, not fitted yet/);
-  await expect(house.page.getByTestId('rescue')).toHaveText(
-    /^Pour off \d+ ml of 250 ml, top up with \d+ ml hot water$/,
-  );
-  await house.page.getByRole('button', { name: 'Keep, tell the lead' }).click();
+  await house.expectFigureIs('rescue', /^Pour off \d+ ml of 250 ml, top up with \d+ ml hot water$/);
+  await house.press('Keep, tell the lead');
   await house.expectAllSaved();
 
   const desk = new HouseDriver(await tablet());
   await desk.signIn(PEOPLE.lead);
   await desk.goTo('Book');
-  await desk.page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await desk.follow(/Sennet Hollow/);
   await desk.expectSaid(/Found .*bitter/);
   await desk.expectSaid(/Pela M\. \(trainee\)/);
   const cupsCome = await desk.holdAnswer('**/api/brews?*verdict=off*');
-  await desk.page.getByRole('button', { name: 'Take it up' }).first().click();
-  await desk.page.getByLabel('Water on the leaf').fill('75');
+  await desk.pressFirst('Take it up');
+  await desk.type('Water on the leaf', '75');
   // What comes late moves nothing under a finger.
   await desk.pressWhile(
     desk.page.getByRole('button', { name: 'Make it the house recipe' }),
@@ -112,8 +110,9 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
     },
   );
   await desk.expectSaid('Sennet Hollow: version 3 is the house recipe.');
-  await expect(desk.page.locator('.facts')).toContainText('75');
-  await expect(desk.page.locator('.versions li').nth(1)).toContainText('retired');
+  const book = new BookDriver(desk.page);
+  await book.expectFacts('75');
+  await book.version(2).expectHere('retired');
 });
 
 test('warming, then water on; a pull can be taken back, and the time runs on from its own water', async ({
@@ -140,24 +139,24 @@ test('keys alone: start, pull, undo, judge, and the list of keys', async ({ hous
   await keyboard.press('n');
   await expect(bar.card()).toBeVisible();
   await keyboard.press('Enter');
-  await expect(house.page.locator('.under')).toHaveCount(1);
+  await bar.expectPlaces(1);
   await keyboard.press(' ');
-  await expect(house.page.locator('.under')).toContainText('Judge the cup');
+  await bar.expectOnly('Judge the cup');
   await keyboard.press('z');
-  await expect(house.page.locator('.under')).toContainText('Steeping, left');
+  await bar.expectOnly('Steeping, left');
   await keyboard.press('q');
-  await expect(house.page.locator('.under')).toContainText('Judge the cup');
+  await bar.expectOnly('Judge the cup');
   await keyboard.press(' ');
-  await expect(house.page.getByRole('heading', { name: /^Judge/ })).toBeVisible();
+  await house.expectThere('heading', /^Judge/);
   await keyboard.press('2');
-  await expect(house.page.getByRole('radio', { name: '2 · lighter' })).toBeChecked();
+  await house.expectChecked('radio', '2 · lighter');
   await keyboard.press('Enter');
-  await expect(house.page.getByText('Nothing on the bar.')).toBeVisible();
+  await house.expectSaidOnce('Nothing on the bar.');
   await keyboard.press('?');
-  await expect(house.page.getByRole('dialog')).toContainText('Start a brew');
+  await house.expectDialog('Start a brew');
   await keyboard.press('Escape');
   await keyboard.press('/');
-  await expect(house.page.getByRole('combobox', { name: 'Type a name' })).toBeFocused();
+  await house.expectFocus('combobox', 'Type a name');
   await keyboard.press('Escape');
   await keyboard.press('Escape');
   await expect(house.page).toHaveURL(/\/$/);
@@ -179,7 +178,7 @@ test('a cup too long on the leaf is split at the share one likes; a thin one get
   await bar.mark('Drying: puckering');
   const rescue = page.getByTestId('rescue');
   await expect(rescue).toContainText(/^Pour off \d+ ml of 250 ml, top up with/);
-  await page.getByRole('button', { name: 'half', exact: true }).click();
+  await house.press('half', { exact: true });
   await expect(rescue).toHaveText('Pour off 125 ml of 250 ml, top up with 125 ml hot water');
   await house.expectSaid(/with 125 ml hot water it is a second cup of 250 ml/);
   await page.goto('/');
@@ -188,7 +187,7 @@ test('a cup too long on the leaf is split at the share one likes; a thin one get
   await bar.pull('Tolvane Amber');
   await bar.judge('Tolvane Amber');
   await bar.mark('Strength: light');
-  await page.getByRole('button', { name: 'Leaf back for 0:30' }).click();
+  await house.press('Leaf back for 0:30');
   await bar.expectOnBar('Tolvane Amber');
   const left = await bar.figure('Tolvane Amber');
   expect(left).toBeGreaterThan(20);

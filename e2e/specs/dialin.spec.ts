@@ -36,49 +36,46 @@ test('a lot is dialled in: the corrected cup beside the old, until it is right; 
   await house.signIn(PEOPLE.lead);
   const table = new TableDriver(page);
   await table.open();
-  await page.locator('a.tasting-row', { hasText: 'Dial-in of a lot, round 1' }).click();
-  await expect(page.getByTestId('dial-in-words')).toContainText(/(Strength|Bitter) \+/);
-  await expect(page.getByRole('heading', { name: 'Proposed' })).toBeVisible();
+  await table.openTasting('Dial-in of a lot, round 1');
+  await house.expectFigure('dial-in-words', /(Strength|Bitter) \+/);
+  await house.expectThere('heading', 'Proposed');
   // A figure may be changed first; the round before is left as it was made.
   await table.figure(2, 'time', '1:45');
-  await page.getByRole('button', { name: 'Set up round 2' }).click();
-  await expect(page.getByText(/Lot 11, spring, round 2/)).toBeVisible();
+  await house.press('Set up round 2');
+  await house.expectSaidOnce(/Lot 11, spring, round 2/);
   const first = page.url();
   const view = await brewedBefore(page);
   expect(view.exercise.cups).toHaveLength(2);
   expect(view.exercise.cups[1]?.plan.seconds).toBe(105);
-  for (const name of ['Wen K.', 'Dov R.', 'Tam O.'])
-    await page
-      .locator('.sitting li', { hasText: name })
-      .getByRole('button', { name: 'Left' })
-      .click();
-  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  for (const name of ['Wen K.', 'Dov R.', 'Tam O.']) await table.left(name);
+  await house.follow('Taste', { exact: true });
   for (let i = 0; i < 2; i++) {
-    const code = (await page.locator('.cups-strip [aria-selected=true] b').textContent()) ?? '';
+    const code = await table.cupNow();
     await table.step('Taste');
     if (view.exercise.cups[0]?.codes.includes(code)) await table.mark('Bitter: bitter');
-    await page.getByRole('button', { name: /is right$/ }).click();
+    await house.press(/is right$/);
     await table.keep();
   }
   // No order is asked for.
-  await expect(page.getByRole('heading', { name: 'Submit your sheet' })).toBeVisible();
+  await house.expectThere('heading', 'Submit your sheet');
   await table.handIn();
   await table.expectHandedIn();
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await house.follow('To the table');
   await page.keyboard.press(' ');
-  await expect(page.getByTestId('dial-in-words')).toContainText(
+  await house.expectFigure(
+    'dial-in-words',
     'Right: every mark within half a step, after two rounds',
   );
-  await page.getByRole('button', { name: /Make it version \d, the house’s/ }).click();
-  await expect(page.getByText(/Version \d, and Lot 11, spring is dialled in on it/)).toBeVisible();
-  await page.getByRole('link', { name: 'See it beside the one before' }).click();
-  await expect(page.getByText(/Dial-in of Lot 11, spring, 2 rounds/).first()).toBeVisible();
+  await house.press(/Make it version \d, the house’s/);
+  await house.expectSaidOnce(/Version \d, and Lot 11, spring is dialled in on it/);
+  await house.follow('See it beside the one before');
+  await house.expectSaid(/Dial-in of Lot 11, spring, 2 rounds/);
   // The round before says that it was gone on from, and leads there.
   await table.open();
-  await expect(page.locator('a.tasting-row', { hasText: 'Dial-in of a lot' })).toHaveCount(1);
+  await table.expectTastings('Dial-in of a lot', 1);
   await page.goto(first);
   await page.goto(`/table/${view.rounds[0]?.id ?? ''}`);
-  await page.getByRole('link', { name: 'To round 2' }).click();
+  await house.follow('To round 2');
   await expect(page).toHaveURL(first);
 });
 
@@ -88,57 +85,53 @@ test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
-  await page.getByRole('link', { name: /Sennet Hollow/ }).click();
-  await page.getByRole('link', { name: 'Dial it in' }).click();
+  await house.follow(/Sennet Hollow/);
+  await house.follow('Dial it in');
   await expect(page.getByRole('button', { name: 'Exercise: change' })).toHaveText(
     'Dial-in of a lot',
   );
-  await expect(page.getByRole('button', { name: 'Lot: change' })).toContainText('Lot 11, spring');
+  await house.expectWords('button', 'Lot: change', 'Lot 11, spring');
   const table = new TableDriver(page);
   await table.pick('Exercise', 'A bag beside loose leaf');
-  await expect(page.getByText('Only the infuser differs.')).toBeVisible();
+  await house.expectSaidOnce('Only the infuser differs.');
   await table.pick('Cup 2, infuser', 'loose leaf');
-  await expect(page.getByText(/The infuser is the same in every cup/)).toBeVisible();
+  await house.expectSaidOnce(/The infuser is the same in every cup/);
   await table.pick('Cup 2, infuser', 'tetrahedral bag');
   await table.pick('Exercise', 'Steeps of one leaf');
-  await expect(page.getByText(/each steep is poured off into its own bowl/)).toBeVisible();
+  await house.expectSaidOnce(/each steep is poured off into its own bowl/);
   await table.setUp();
   const view = await brewedBefore(page);
   expect(view.exercise.cups.map((c) => c.plan.steep)).toEqual([1, 2]);
   await page.reload();
   // What instruments say is kept with its cup.
-  await page.getByRole('button', { name: 'Measured' }).click();
+  await house.press('Measured');
   const code = view.exercise.cups[0]?.codes[0] ?? '';
-  await page.getByLabel(`${code}, dissolved, %`).fill('9');
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('at most 6 %');
-  await page.getByLabel(`${code}, dissolved, %`).fill('0.31');
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).first().click();
+  await house.type(`${code}, dissolved, %`, '9');
+  await house.inside('dialog').expectFault('at most 6 %');
+  await house.type(`${code}, dissolved, %`, '0.31');
+  await house.inside('dialog').pressFirst('Keep');
   await house.expectAllSaved();
   await page.getByRole('dialog').getByRole('link', { name: 'Read the colour' }).first().click();
   const lab = (
-    /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(
-      (await page.getByText(/is expected at/).textContent()) ?? '',
-    ) ?? []
+    /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(await house.textOf(/is expected at/)) ?? []
   ).slice(1);
   for (const [i, name] of ['L*', 'a*', 'b*'].entries())
-    await page.getByLabel(name, { exact: true }).fill(lab[i] ?? '');
-  await page.getByRole('button', { name: 'Keep with this cup' }).click();
-  await page.getByRole('button', { name: 'Measured' }).click();
-  await expect(page.getByLabel(`${code}, dissolved, %`)).toHaveValue('0.31');
-  await expect(
-    page.getByRole('dialog').getByRole('link', { name: /^Colour [+−]0 %/ }),
-  ).toBeVisible();
+    await house.type(name, lab[i] ?? '', { exact: true });
+  await house.press('Keep with this cup');
+  await house.press('Measured');
+  await house.expectField(`${code}, dissolved, %`, '0.31');
+  await house.inside('dialog').expectThere('link', /^Colour [+−]0 %/);
   await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  await house.follow('Taste', { exact: true });
   for (let i = 0; i < 2; i++) {
     await table.step('Taste');
     await table.mark(i === 0 ? 'Strength: right' : 'Strength: light');
     await table.keep();
   }
   await table.handIn();
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await house.follow('To the table');
   await page.keyboard.press(' ');
-  await expect(page.locator('.headline')).toContainText(
+  await table.expectHeadline(
     /Steep 2: (less|more) strength than steep 1 for one of one: chance could do that/,
   );
 });
@@ -176,16 +169,14 @@ test('a calibration on a phone: scores by finger and by key, and afterwards one�
   };
   await scored(sheet, 4);
   await page.reload();
-  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  await house.follow('Taste', { exact: true });
   await scored(table, 1);
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await house.follow('To the table');
   await page.keyboard.press(' ');
-  await expect(page.locator('.headline')).toContainText(
-    /scores bitter 1\.9 marks (above|below) the others/,
-  );
-  await expect(page.getByRole('row', { name: /Dov R\./ })).toBeVisible();
+  await table.expectHeadline(/scores bitter 1\.9 marks (above|below) the others/);
+  await house.expectThere('row', /Dov R\./);
   await phone.page.reload();
-  await expect(phone.page.locator('.headline')).toContainText('Your own scores');
-  await expect(phone.page.getByRole('row', { name: /Dov R\./ })).toBeVisible();
-  await expect(phone.page.getByText('Ilsa V.')).toHaveCount(0);
+  await new TableDriver(phone.page).expectHeadline('Your own scores');
+  await phone.expectThere('row', /Dov R\./);
+  await phone.expectUnsaid('Ilsa V.');
 });

@@ -207,7 +207,7 @@ test('a reading of the bar older than the pull does not take the judge’s marks
   await bar.mark('2 · lighter');
   await expect.poll(() => old).toBe(2);
   await house.page.waitForTimeout(1500);
-  await expect(house.page.getByRole('radio', { name: '2 · lighter' })).toBeChecked();
+  await house.expectChecked('radio', '2 · lighter');
 });
 
 test('a server that does not answer at first: the page says so and goes on by itself when it does', async ({
@@ -242,7 +242,7 @@ test('what the bar needs is asked for while the application is still being read,
   await page.reload({ waitUntil: 'commit' });
   await expect.poll(() => first.every((path) => asked.includes(path))).toBe(true);
   read();
-  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+  await house.expectThere('navigation', 'Places');
   for (const path of ['/api/book', '/api/vessels'])
     expect(asked.filter((a) => a === path)).toHaveLength(1);
 });
@@ -268,6 +268,6 @@ test('a server that answers late: the page begins with what was kept, and takes 
     await route.continue();
   });
   await page.goto('/shelf');
-  await expect(page.getByText('White pot').first()).toBeVisible();
-  await expect(page.getByText('Chipped pot').first()).toBeVisible();
+  await house.expectSaid('White pot');
+  await house.expectSaid('Chipped pot');
 });

@@ -7,12 +7,12 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
-  await page.getByRole('link', { name: /Marrowick Broken/ }).click();
+  await house.follow(/Marrowick Broken/);
   const tea = page.url();
-  await page.getByRole('link', { name: 'Fit it to this house' }).click();
-  await expect(page.getByTestId('fit-words')).toContainText(/say \w+ cups of this house/);
+  await house.follow('Fit it to this house');
+  await house.expectFigure('fit-words', /say \w+ cups of this house/);
   const words = await page.getByTestId('fit-words').textContent();
-  await page.getByRole('button', { name: 'Leave out' }).first().click();
+  await house.pressFirst('Leave out');
   await expect(page.getByTestId('fit-words')).not.toHaveText(words ?? '');
   await expect(page.locator('.fit-cups tr.out')).toHaveCount(1);
   await page.keyboard.press('Shift+1');
@@ -20,9 +20,9 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
     'aria-selected',
     'true',
   );
-  await page.getByRole('button', { name: 'Use from now on' }).click();
+  await house.press('Use from now on');
   await house.expectSaid(/Marrowick Broken is fitted to this house, by \w+ cups\./);
-  await expect(page.getByTestId('in-use')).toContainText('This fit is in use');
+  await house.expectFigure('in-use', 'This fit is in use');
   const id = /book\/([^/]+)/.exec(tea)?.[1] ?? '';
   const vessels = (
     (await (await page.request.get('/api/vessels')).json()) as {
@@ -32,14 +32,14 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
   await page.goto(
     `/start?tea=${id}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`,
   );
-  await expect(page.getByTestId('forecast')).toContainText('Fitted to this house');
+  await house.expectFigure('forecast', 'Fitted to this house');
   await page.goto(tea);
-  await expect(page.getByText(/Cup colour: fitted to this house/)).toBeVisible();
-  await page.getByRole('link', { name: 'What its own cups say' }).click();
-  await page.getByRole('button', { name: 'Set aside' }).click();
+  await house.expectSaidOnce(/Cup colour: fitted to this house/);
+  await house.follow('What its own cups say');
+  await house.press('Set aside');
   await house.expectSaid(/set aside: its style again/);
-  await page.getByText(/Fits taken, 1/).click();
-  await page.getByRole('button', { name: 'Use it again' }).click();
+  await house.unfold(/Fits taken, 1/);
+  await house.press('Use it again');
   await house.expectSaid(/rests on the fit of/);
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(tea);
@@ -51,21 +51,21 @@ test('a brewer reads what the cups say and cannot use it; a refractometer’s fi
   const { page } = house;
   await house.signIn(PEOPLE.brewer);
   await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
-  await page.getByRole('button', { name: 'Refractometer' }).click();
-  await page.getByLabel('Dissolved, %').fill('32');
-  await expect(page.getByRole('alert')).toContainText(/at most 6 %/);
-  await page.getByLabel('Dissolved, %').fill('0,32 %');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await house.press('Refractometer');
+  await house.type('Dissolved, %', '32');
+  await house.expectFault(/at most 6 %/);
+  await house.type('Dissolved, %', '0,32 %');
+  await house.press('Keep', { exact: true });
   await house.expectSaid(/0\.32 % kept/);
   await house.expectAllSaved();
   await expect(page.locator('.paper')).toContainText('0.32 % dissolved');
   const name = (await page.locator('h1.tea').textContent()) ?? '';
   await house.goTo('Book');
-  await page.getByRole('link', { name: new RegExp(name) }).click();
-  await page.getByRole('link', { name: /Fit it to this house|What its own cups say/ }).click();
-  await expect(page.getByTestId('fit-words')).toBeVisible();
-  await expect(page.getByRole('cell', { name: '0.32 %' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Use from now on' })).toHaveCount(0);
+  await house.follow(new RegExp(name));
+  await house.follow(/Fit it to this house|What its own cups say/);
+  await house.expectFigureThere('fit-words');
+  await house.expectThere('cell', '0.32 %');
+  await house.expectNone('button', 'Use from now on');
 });
 
 test('a cup to rescue: the answer first, then what it comes to before anything is poured; the next one is another', async ({
@@ -74,30 +74,30 @@ test('a cup to rescue: the answer first, then what it comes to before anything i
   const { page } = house;
   await house.signIn(PEOPLE.trainee);
   await page.goto('/table/rescue?seed=4');
-  await page.getByRole('button', { name: 'Fault: change' }).click();
-  await page.getByRole('option', { name: 'over-steeped' }).click();
-  await expect(page.getByText('How much hot water goes in?')).toBeVisible();
-  await expect(page.getByTestId('rescue-said')).toHaveCount(0);
+  await house.press('Fault: change');
+  await house.touch('option', 'over-steeped');
+  await house.expectSaidOnce('How much hot water goes in?');
+  await house.expectNoFigure('rescue-said');
   const rule = page.getByRole('slider', { name: 'Water' });
   await rule.focus();
   await page.keyboard.press('Space');
-  await expect(page.getByTestId('rescue-said')).toContainText('Off');
+  await house.expectFigure('rescue-said', 'Off');
   // What would have been right is told, and the rule goes on showing what it would come to.
   const best = Number(
     /about (\d+) ml comes/.exec((await page.locator('.paper').textContent()) ?? '')?.[1],
   );
   expect(best).toBeGreaterThan(0);
   for (let i = 0; i < best / 5; i++) await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('heading', { name: new RegExp(`With ${best} ml`) })).toBeVisible();
+  await house.expectThere('heading', new RegExp(`With ${best} ml`));
   await expect(page.locator('.paper [aria-live]')).not.toContainText(/stronger|lighter/);
-  await page.getByRole('button', { name: /^The next cup/ }).click();
-  await expect(page.getByTestId('rescue-said')).toHaveCount(0);
-  await expect(page.getByText('0 of 1 right')).toBeVisible();
+  await house.press(/^The next cup/);
+  await house.expectNoFigure('rescue-said');
+  await house.expectSaidOnce('0 of 1 right');
   for (const kind of ['too weak', 'two to blend', 'an extract to let down']) {
-    await page.getByRole('button', { name: 'Fault: change' }).click();
-    await page.getByRole('option', { name: kind }).click();
-    await page.getByRole('button', { name: /that is my answer/ }).click();
-    await expect(page.getByTestId('rescue-said')).toBeVisible();
+    await house.press('Fault: change');
+    await house.touch('option', kind);
+    await house.press(/that is my answer/);
+    await house.expectFigureThere('rescue-said');
   }
 });
 
@@ -107,43 +107,37 @@ test('colours of a tea: predicted, then measured with what is wrong said beside 
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
-  await page.getByRole('link', { name: /Marrowick Broken/ }).click();
+  await house.follow(/Marrowick Broken/);
   const cup = () =>
     page.locator('main svg[width="68"] radialGradient stop').first().getAttribute('stop-color');
   const before = await cup();
-  await page.getByRole('link', { name: 'Its colours' }).click();
-  await expect(page.getByTestId('colours-words')).toContainText('Predicted, not measured');
-  const [pdf] = await Promise.all([
-    page.request.get(
-      (await page.getByRole('link', { name: 'Swatch strip to print' }).getAttribute('href')) ?? '',
-    ),
-  ]);
+  await house.follow('Its colours');
+  await house.expectFigure('colours-words', 'Predicted, not measured');
+  const [pdf] = await Promise.all([page.request.get(await house.leadsTo('Swatch strip to print'))]);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
-  await page.getByRole('button', { name: 'Type what was measured' }).click();
+  await house.press('Type what was measured');
   for (const [i, l] of [78, 60, 160].entries()) {
-    await page.getByLabel(`Cup ${i + 1}, L*`).fill(String(l));
-    await page.getByLabel(`Cup ${i + 1}, a*`).fill('12,5');
-    await page.getByLabel(`Cup ${i + 1}, b*`).fill('58');
+    await house.type(`Cup ${i + 1}, L*`, String(l));
+    await house.type(`Cup ${i + 1}, a*`, '12,5');
+    await house.type(`Cup ${i + 1}, b*`, '58');
   }
-  await page.getByRole('button', { name: 'Keep these' }).click();
+  await house.press('Keep these');
   await expect(page.getByRole('alert')).toHaveText('L* is 0 to 100.');
-  await page.getByLabel('Cup 3, L*').fill('45');
-  await page.getByRole('button', { name: 'Keep these' }).click();
+  await house.type('Cup 3, L*', '45');
+  await house.press('Keep these');
   await house.expectSaid(/drawn in its measured colours/);
-  await expect(page.getByTestId('colours-words')).toContainText(
-    'Measured in this house by Ilsa V.',
-  );
+  await house.expectFigure('colours-words', 'Measured in this house by Ilsa V.');
   await expect(page.locator('.swatch-strip figure')).toHaveCount(3);
   await page.keyboard.press('Escape');
-  await expect(page.getByText(/Cup colour: as measured here/)).toBeVisible();
+  await house.expectSaidOnce(/Cup colour: as measured here/);
   expect(await cup()).not.toBe(before);
-  await page.getByRole('link', { name: 'Its measured colours' }).click();
-  await page.getByRole('button', { name: 'Measure again' }).click();
-  await page.getByRole('button', { name: 'Practise with a simulated reader' }).click();
+  await house.follow('Its measured colours');
+  await house.press('Measure again');
+  await house.press('Practise with a simulated reader');
   await expect(page.getByLabel('Cup 1, L*')).not.toHaveValue('78');
-  await page.getByRole('button', { name: 'Leave' }).click();
-  await page.getByRole('button', { name: 'Back to predicted' }).click();
-  await expect(page.getByTestId('colours-words')).toContainText('Predicted, not measured');
+  await house.press('Leave');
+  await house.press('Back to predicted');
+  await house.expectFigure('colours-words', 'Predicted, not measured');
 });
 
 test('a screen is checked by eye: greys, then eight patches, kept on the device', async ({
@@ -152,8 +146,8 @@ test('a screen is checked by eye: greys, then eight patches, kept on the device'
   const { page } = house;
   await house.signIn(PEOPLE.trainee);
   await page.goto('/table/screen');
-  await expect(page.getByRole('button', { name: 'Look at the greys first' })).toBeDisabled();
-  await page.getByRole('button', { name: 'All three are plain grey' }).click();
+  await house.expectDisabled('button', 'Look at the greys first');
+  await house.press('All three are plain grey');
   const patches = page.getByRole('group', { name: 'Patches' }).getByRole('button');
   await expect(patches).toHaveCount(8);
   // An eye that sees every square.
@@ -167,11 +161,11 @@ test('a screen is checked by eye: greys, then eight patches, kept on the device'
   );
   expect(squares).toHaveLength(5);
   for (const i of squares) await page.keyboard.press(String(i + 1));
-  await page.getByRole('button', { name: 'That is all: 5 with a square' }).click();
-  await expect(page.getByTestId('screen-said')).toHaveText('It will do.');
+  await house.press('That is all: 5 with a square');
+  await house.expectFigureIs('screen-said', 'It will do.');
   await page.reload();
-  await expect(page.getByText(/it would do, 8 of 8/)).toBeVisible();
-  await page.getByRole('button', { name: 'One looks pink, green or blue' }).click();
-  await page.getByRole('button', { name: /^That is all: 0/ }).click();
-  await expect(page.getByTestId('screen-said')).toHaveText('Do not judge colours on it.');
+  await house.expectSaidOnce(/it would do, 8 of 8/);
+  await house.press('One looks pink, green or blue');
+  await house.press(/^That is all: 0/);
+  await house.expectFigureIs('screen-said', 'Do not judge colours on it.');
 });

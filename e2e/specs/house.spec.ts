@@ -9,14 +9,14 @@ import { expect, PEOPLE, test } from '../fixtures/shop';
 test('a wrong PIN is said, five bring a wait, and "not you" signs out', async ({ house }) => {
   await house.page.goto('/');
   await house.pick('Dov R.');
-  await house.type('0000');
+  await house.enterSecret('0000');
   await house.expectSaid('Not this PIN. Try again.');
   for (let i = 0; i < 4; i++) {
-    await house.type('0000');
-    await expect(house.page.getByRole('img', { name: '0 digits typed' })).toBeVisible();
+    await house.enterSecret('0000');
+    await house.expectThere('img', '0 digits typed');
   }
   await house.expectSaid(/Wait \d+ s/);
-  await expect(house.page.getByRole('button', { name: 'Sign in' })).toBeDisabled();
+  await house.expectDisabled('button', 'Sign in');
 });
 
 test('on a phone: a name, then its PIN, each with the screen to itself', async ({ tablet }) => {
@@ -24,18 +24,18 @@ test('on a phone: a name, then its PIN, each with the screen to itself', async (
   const house = new HouseDriver(page);
   await page.goto('/');
   await house.pick(PEOPLE.brewer.name);
-  await expect(page.getByRole('button', { name: 'Sign in' })).toBeInViewport({ ratio: 1 });
-  await house.type(PEOPLE.brewer.secret);
-  await expect(page.getByText('Nothing on the bar.')).toBeVisible();
+  await house.expectInSight('button', 'Sign in');
+  await house.enterSecret(PEOPLE.brewer.secret);
+  await house.expectSaidOnce('Nothing on the bar.');
 });
 test('sign in, sign out, and a trainee is not offered what a lead is', async ({ house }) => {
   await house.signInByHand(PEOPLE.trainee);
   await house.goTo('Book');
-  await house.page.getByRole('link', { name: /Sennet Hollow/ }).click();
-  await expect(house.page.getByRole('heading', { name: 'Versions' })).toBeVisible();
-  await expect(house.page.getByRole('button', { name: /New version/ })).toHaveCount(0);
+  await house.follow(/Sennet Hollow/);
+  await house.expectThere('heading', 'Versions');
+  await house.expectNone('button', /New version/);
   await house.goTo('Shelf');
-  await expect(house.page.getByRole('link', { name: 'New vessel' })).toHaveCount(0);
+  await house.expectNone('link', 'New vessel');
   await house.signOut();
 });
 
@@ -47,64 +47,61 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   const page = await browser.newPage({ baseURL: shop.address });
   const [house, bar] = [new HouseDriver(page), new BarDriver(page)];
   await page.goto('/');
-  await page.getByLabel('Site', { exact: true }).fill('High room');
-  await page.getByLabel('Altitude').fill('1650');
+  await house.type('Site', 'High room', { exact: true });
+  await house.type('Altitude', '1650');
   await house.expectSaid('Water boils at 94 °C there.');
-  await page.getByLabel('Lead’s name').fill('Maren S.');
-  await page.getByLabel('Lead’s passphrase').fill('short');
-  await page.getByRole('button', { name: 'Begin the house' }).click();
+  await house.type('Lead’s name', 'Maren S.');
+  await house.type('Lead’s passphrase', 'short');
+  await house.press('Begin the house');
   await house.expectSaid('A passphrase is 8 letters or more.');
-  await expect(page.getByLabel('Site', { exact: true })).toHaveValue('High room');
-  await page.getByLabel('Lead’s passphrase').fill('long enough now');
-  await page.getByRole('button', { name: 'Begin the house' }).click();
+  await house.expectField('Site', 'High room', { exact: true });
+  await house.type('Lead’s passphrase', 'long enough now');
+  await house.press('Begin the house');
   await house.expectSaid('Nothing on the bar.');
   // The empty bar says what comes first; each step is ticked off by what is there.
-  const steps = page.getByRole('region', { name: 'First steps' });
-  await steps.getByRole('link', { name: /1\. Put a vessel on the shelf/ }).click();
-  await page.getByLabel('Name').fill('Round pot');
-  await page.getByLabel('To the brim').fill('500');
-  await page.getByLabel('To the fill mark').fill('600');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  const steps = house.inside('region', 'First steps');
+  await steps.follow(/1\. Put a vessel on the shelf/);
+  await house.type('Name', 'Round pot');
+  await house.type('To the brim', '500');
+  await house.type('To the fill mark', '600');
+  await house.press('Put it on the shelf');
   await house.expectSaid('The mark cannot stand over the brim, 500 ml.');
-  await page.getByLabel('To the fill mark').fill('420');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
-  await expect(page.getByRole('heading', { name: /Round pot/ })).toBeVisible();
+  await house.type('To the fill mark', '420');
+  await house.press('Put it on the shelf');
+  await house.expectThere('heading', /Round pot/);
 
   await house.goTo('Bar');
-  await expect(steps).toContainText('Put a vessel on the shelf done');
-  await steps.getByRole('link', { name: /2\. Add a tea from its packet/ }).click();
-  await page.getByLabel('Name').fill('Quern Dusk');
+  await steps.expectHere('Put a vessel on the shelf done');
+  await steps.follow(/2\. Add a tea from its packet/);
+  await house.type('Name', 'Quern Dusk');
   await page.getByLabel('Spoon', { exact: true }).selectOption('metricTeaspoon');
-  await page.getByLabel('How many').fill('1');
-  await page.getByLabel('Weighed').fill('7,5');
+  await house.type('How many', '1');
+  await house.type('Weighed', '7,5');
   await house.expectSaid(/Was it a tablespoon, three times as big/);
-  await page.getByLabel('Weighed').fill('2,5');
-  await page.getByLabel('Leaf', { exact: true }).fill('3,6');
+  await house.type('Weighed', '2,5');
+  await house.type('Leaf', '3,6', { exact: true });
   await house.expectSaid(/3\.6 g per 100 ml is 3\.0 times the usual 1\.2/);
-  await page.getByLabel('Leaf', { exact: true }).fill('1,2');
-  await page.getByLabel('Water on the leaf').fill('190');
-  await page.getByRole('button', { name: 'Add the tea' }).click();
+  await house.type('Leaf', '1,2', { exact: true });
+  await house.type('Water on the leaf', '190');
+  await house.press('Add the tea');
   await house.expectSaid(/Was it Fahrenheit/);
-  await page.getByLabel('Water on the leaf').fill('194 F');
-  await page.getByRole('button', { name: 'Add the tea' }).click();
-  await expect(page.getByRole('heading', { name: 'Quern Dusk' })).toBeVisible();
+  await house.type('Water on the leaf', '194 F');
+  await house.press('Add the tea');
+  await house.expectThere('heading', 'Quern Dusk');
   await expect(page.locator('.grid-table')).toContainText('Round pot');
 
   await house.goTo('Bar');
-  await expect(steps).toContainText('Weigh a spoon of this tea done');
-  await expect(steps.getByRole('link', { name: /5\. Print its card/ })).toHaveAttribute(
-    'href',
-    /wall\.pdf$/,
-  );
+  await steps.expectHere('Weigh a spoon of this tea done');
+  expect(await steps.leadsTo(/5\. Print its card/)).toMatch(/wall\.pdf$/);
   await house.goTo('House');
-  await page.getByRole('button', { name: 'Someone new' }).click();
-  await page.getByLabel('Name').fill('Oda F.');
-  await page.getByLabel('PIN').fill('12');
-  await page.getByRole('button', { name: 'Add them' }).click();
+  await house.press('Someone new');
+  await house.type('Name', 'Oda F.');
+  await house.type('PIN', '12');
+  await house.press('Add them');
   await house.expectSaid('A PIN is 4 to 12 digits.');
-  await page.getByLabel('PIN').fill('9081');
-  await page.getByRole('button', { name: 'Add them' }).click();
-  await expect(page.getByRole('cell', { name: 'Oda F.', exact: true })).toBeVisible();
+  await house.type('PIN', '9081');
+  await house.press('Add them');
+  await house.expectThere('cell', 'Oda F.', { exact: true });
   await house.signOut();
   await house.signInByHand({ name: 'Oda F.', secret: '9081' });
   await bar.start({ tea: 'Quern Dusk', vessel: 'Round pot' });
@@ -119,18 +116,18 @@ test('a person reads in their own units, on every device; the wall stays as the 
 }) => {
   await house.signIn(PEOPLE.brewer);
   await house.goTo('House');
-  await house.page.getByRole('button', { name: 'Heat: °F' }).click();
-  await house.page.getByRole('button', { name: 'Volumes: US fl oz' }).click();
+  await house.press('Heat: °F');
+  await house.press('Volumes: US fl oz');
   const other = new HouseDriver(await tablet());
   await other.signIn(PEOPLE.brewer);
   await other.goTo('Book');
-  await other.page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await other.follow(/Sennet Hollow/);
   await other.expectSaid(/^176°F$/);
-  await expect(other.page.getByRole('row', { name: /White pot/ })).toContainText('16.9 fl oz');
+  await other.expectWords('row', /White pot/, '16.9 fl oz');
   const lead = new HouseDriver(await tablet());
   await lead.signIn(PEOPLE.lead);
   await lead.goTo('Book');
-  await lead.page.getByRole('link', { name: /Sennet Hollow/ }).click();
+  await lead.follow(/Sennet Hollow/);
   await lead.expectSaid(/^80°C$/);
 });
 
@@ -140,24 +137,24 @@ test('vessels are edited and retired, never deleted; two leads on one vessel: th
 }) => {
   await house.signIn(PEOPLE.lead);
   await house.goTo('Shelf');
-  await house.page.getByRole('link', { name: /White pot/ }).click();
-  await house.page.getByRole('button', { name: /^Edit/ }).click();
+  await house.follow(/White pot/);
+  await house.press(/^Edit/);
   const other = new HouseDriver(await tablet());
   await other.signIn({ name: 'Wen K.', secret: 'ridge by lamplight' });
   await other.page.goto(house.page.url());
-  await other.page.getByRole('button', { name: /^Edit/ }).click();
-  await other.page.getByLabel('To the fill mark').fill('480 ml');
-  await other.page.getByRole('button', { name: 'Save the vessel' }).click();
-  await expect(other.page.getByRole('heading', { name: /White pot/ })).toBeVisible();
-  await house.page.getByLabel('To the fill mark').fill('510 ml');
-  await house.page.getByRole('button', { name: 'Save the vessel' }).click();
+  await other.press(/^Edit/);
+  await other.type('To the fill mark', '480 ml');
+  await other.press('Save the vessel');
+  await other.expectThere('heading', /White pot/);
+  await house.type('To the fill mark', '510 ml');
+  await house.press('Save the vessel');
   await house.expectSaid(/changed by someone else meanwhile/);
-  await expect(house.page.getByLabel('To the fill mark')).toHaveValue('510 ml');
-  await house.page.getByRole('button', { name: 'Keep mine' }).click();
-  await house.page.getByRole('button', { name: 'Save the vessel' }).click();
+  await house.expectField('To the fill mark', '510 ml');
+  await house.press('Keep mine');
+  await house.press('Save the vessel');
   await house.expectSaid('510 ml');
-  await house.page.getByRole('button', { name: 'Retire' }).click();
-  await house.page.getByRole('button', { name: 'Retire it' }).click();
+  await house.press('Retire');
+  await house.press('Retire it');
   await house.expectSaid('Back on the shelf');
   await house.goTo('Log');
   await expect(house.page.getByRole('img', { name: 'White pot' }).first()).toBeVisible();
@@ -205,13 +202,13 @@ test('no accessibility violations at the bar, light and dim: signing in, running
   await checkAxe(page, 'judge');
   await page.goto('/');
   await bar.more('Ostrey Deep', 'Steps and readings');
-  await expect(page.getByRole('dialog')).toContainText('Thermometer in it');
+  await house.expectDialog('Thermometer in it');
   await checkAxe(page, 'steps');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /Not you/ }).click();
-  await expect(page.getByRole('dialog')).toContainText('Sound at the pull');
+  await house.press(/Not you/);
+  await house.expectDialog('Sound at the pull');
   await checkAxe(page, 'device');
-  await page.getByRole('button', { name: /^Lock it/ }).click();
+  await house.press(/^Lock it/);
   await house.expectSaid(/Locked\. A steep can still be lifted/);
   await checkAxe(page, 'locked bar');
 });
@@ -232,20 +229,20 @@ for (const [places, paths] of [
     for (const path of paths) {
       await page.goto(path);
       await expect(page.locator('main')).toBeVisible();
-      await expect(page.getByText(/^Fetching/)).toHaveCount(0);
+      await house.expectUnsaid(/^Fetching/);
       await checkAxe(page, path);
     }
     if (places === 'start and shelf') {
       await page.goto('/shelf');
-      await page.getByRole('link', { name: /Tall kettle/ }).click();
-      await expect(page.getByTestId('standing')).toBeVisible();
+      await house.follow(/Tall kettle/);
+      await house.expectFigureThere('standing');
       await checkAxe(page, 'kettle');
     }
     if (places === 'book') {
       await page.goto('/book');
-      await page.getByRole('link', { name: /Sennet Hollow/ }).click();
-      await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
-      await expect(page.getByTestId('tolerance')).toContainText('strength');
+      await house.follow(/Sennet Hollow/);
+      await house.expectThere('heading', 'Versions');
+      await house.expectFigure('tolerance', 'strength');
       await checkAxe(page, 'tea');
       const tea = page.url();
       for (const [where, seen] of [
@@ -253,11 +250,11 @@ for (const [places, paths] of [
         ['colours', 'colours-words'],
       ] as const) {
         await page.goto(`${tea}/${where}`);
-        await expect(page.getByTestId(seen)).toBeVisible();
+        await house.expectFigureThere(seen);
         await checkAxe(page, where);
       }
       await page.goto(tea);
-      await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+      await house.expectThere('heading', 'Versions');
       await page.keyboard.press('i');
       await expect(page.locator('.recharts-surface')).toBeVisible();
       await checkAxe(page, 'what if');
@@ -267,18 +264,18 @@ for (const [places, paths] of [
       await table.taster('Dov R.');
       await table.setUp();
       await checkAxe(page, 'running');
-      await page.getByRole('link', { name: 'Taste', exact: true }).click();
-      await expect(page.getByRole('tab', { name: /Look$/ })).toBeVisible();
+      await house.follow('Taste', { exact: true });
+      await house.expectThere('tab', /Look$/);
       await table.step('Taste');
       await checkAxe(page, 'sheet');
-      await page.getByRole('button', { name: 'Order the cups' }).click();
+      await house.press('Order the cups');
       await checkAxe(page, 'order');
       await page.goto('/table');
-      await page.getByRole('link', { name: /Ladder of time.*revealed/ }).click();
-      await expect(page.getByRole('tab', { name: 'Bitter' })).toBeVisible();
+      await house.follow(/Ladder of time.*revealed/);
+      await house.expectThere('tab', 'Bitter');
       await checkAxe(page, 'result');
-      await page.getByRole('link', { name: 'Ilsa V.' }).click();
-      await expect(page.getByRole('heading', { name: /^Beside the others/ })).toBeVisible();
+      await house.follow('Ilsa V.');
+      await house.expectThere('heading', /^Beside the others/);
       await checkAxe(page, 'taster');
       for (const [row, seen] of [
         ['Dial-in of a lot', 'Proposed'],
@@ -286,8 +283,8 @@ for (const [places, paths] of [
         ['Calibration of tasters', 'How to read it'],
       ] as const) {
         await page.goto('/table');
-        await page.locator('a.tasting-row', { hasText: row }).click();
-        await expect(page.getByRole('heading', { name: seen })).toBeVisible();
+        await table.openTasting(row);
+        await house.expectThere('heading', seen);
         await checkAxe(page, row);
       }
     }

@@ -50,7 +50,7 @@ test('what one person did, picked out, is offered to that person and to leads', 
   await house.signIn(PEOPLE.brewer);
   await house.goTo('Log');
   await log.expectChoices('Person', ['anyone', 'Dov R., my own']);
-  await log.choose(/my own/);
+  await log.chooseOption(/my own/);
   await log.expectEvery('Dov R.');
 });
 
@@ -78,7 +78,7 @@ test('trends: the chart with its limits, what drifts with its evidence, a point 
   await expect(house.page).toHaveURL(/\/log\/[0-9a-f-]{36}$/);
   await house.page.goBack();
   await log.expectChoices('Person', ['everyone', 'Dov R., my own']);
-  await log.choose(/my own/);
+  await log.chooseOption(/my own/);
   await log.expectChartOrNone();
   await log.asTable();
   await log.expectTable('By vessel');

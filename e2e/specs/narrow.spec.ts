@@ -155,10 +155,10 @@ test('on a phone, leaf and start button of a brew, and the Brew button of a tea,
   await page.mouse.move(195, 400);
   await page.mouse.wheel(0, 900);
   await expect(page.getByRole('button', { name: /^Water on: start/ })).toBeInViewport({ ratio: 1 });
-  await page.getByRole('button', { name: /^Water on: start/ }).click();
+  await house.press(/^Water on: start/);
   await expect(page).toHaveURL(/\/$/);
   await bar.expectPlaces(0);
   await page.goto('/book');
-  await page.getByRole('link', { name: /Tolvane Amber/ }).click();
+  await house.follow(/Tolvane Amber/);
   await expect(page.getByRole('button', { name: /^Brew/ })).toBeInViewport({ ratio: 1 });
 });

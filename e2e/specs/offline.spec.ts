@@ -43,7 +43,7 @@ test('with the server gone the bar starts, brews, pulls and judges; closed and o
   await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await bar.pull('Tolvane Amber');
   await bar.judge('Tolvane Amber');
-  await page.getByRole('button', { name: 'All as it should be' }).click();
+  await house.press('All as it should be');
   await bar.expectGone('Tolvane Amber');
   await bar.openStart();
   await bar.chooseTea('Iveline First');

@@ -28,7 +28,7 @@ test('twelve at once stand on one screen at 1280 by 800 and at 820 by 1180; the 
     await bar.began(ago, { tea, vessel }, i + 1);
   await bar.expectPlaces(12);
   await bar.expectAllInSight();
-  await expect(house.page.getByRole('button', { name: /^Twelve are on/ })).toBeDisabled();
+  await house.expectDisabled('button', /^Twelve are on/);
   await house.page.setViewportSize({ width: 820, height: 1180 });
   await bar.expectPlaces(12);
   await bar.expectAllInSight();
@@ -76,35 +76,27 @@ test('steps: a touch confirms each, one left out says so, the pour confirms the 
   await bar.confirmStep('Tolvane Amber');
   await expect(bar.step('Tolvane Amber')).toContainText('Leaf 6 g');
   await bar.more('Tolvane Amber', 'Steps and readings');
-  const steps = house.page.getByRole('dialog');
-  await steps
-    .getByRole('listitem')
-    .filter({ hasText: 'Leaf 6 g' })
-    .getByRole('button', { name: 'Leave out' })
-    .click();
-  await expect(steps.getByRole('listitem').filter({ hasText: 'Leaf 6 g' })).toContainText(
-    'left out',
-  );
-  await steps.getByLabel('Thermometer in it').fill('warm');
-  await steps.getByRole('button', { name: 'Keep it' }).click();
-  await expect(steps.getByRole('alert')).toContainText('"warm" is not a temperature');
-  await expect(steps.getByLabel('Thermometer in it')).toHaveValue('warm');
+  const steps = house.inside('dialog');
+  await steps.atItem('Leaf 6 g').press('Leave out');
+  await steps.atItem('Leaf 6 g').expectHere('left out');
+  await steps.type('Thermometer in it', 'warm');
+  await steps.press('Keep it');
+  await steps.expectFault('"warm" is not a temperature');
+  await steps.expectField('Thermometer in it', 'warm');
   await house.page.keyboard.press('Escape');
   await bar.pull('Tolvane Amber');
   await bar.expectState('Tolvane Amber', 'Steeping, left');
   await bar.more('Tolvane Amber', 'Steps and readings');
-  await steps.getByLabel('Thermometer in it').fill('88.5');
-  await steps.getByRole('button', { name: 'Keep it' }).click();
-  await expect(steps).toContainText(/88\.5\s°C at/);
+  await steps.type('Thermometer in it', '88.5');
+  await steps.press('Keep it');
+  await steps.expectHere(/88\.5\s°C at/);
   await house.page.keyboard.press('Escape');
   await bar.pull('Tolvane Amber');
   await house.expectAllSaved();
   await house.page.goto(`/log/${id}`);
-  await expect(
-    house.page.getByRole('img', { name: /real .*warmed.*leaf in: left out.*water on.*lifted/ }),
-  ).toBeVisible();
-  await expect(house.page.getByRole('img', { name: /^Heat: 88\.5\s°C after/ })).toBeVisible();
-  await house.page.getByText(/Everything that was done to it/).click();
+  await house.expectThere('img', /real .*warmed.*leaf in: left out.*water on.*lifted/);
+  await house.expectThere('img', /^Heat: 88\.5\s°C after/);
+  await house.unfold(/Everything that was done to it/);
   await expect(house.page.locator('.events')).toContainText('leaf in, left out');
 });
 
@@ -113,12 +105,12 @@ test('start as you pour: the clock begins by itself as the weight rises', async 
   await house.signIn(PEOPLE.brewer);
   await bar.began(-1, { tea: 'Tolvane Amber', vessel: 'White pot' });
   await bar.more('Tolvane Amber', 'Steps and readings');
-  const steps = house.page.getByRole('dialog');
-  await steps.getByRole('button', { name: 'Start as you pour' }).click();
-  await steps.getByRole('button', { name: 'Practise with a simulated scale' }).click();
-  await expect(steps.getByTestId('weight')).toHaveText(/^-?0/);
+  const steps = house.inside('dialog');
+  await steps.press('Start as you pour');
+  await steps.press('Practise with a simulated scale');
+  await steps.expectFigureIs('weight', /^-?0/);
   await bar.expectState('Tolvane Amber', 'Warming, will steep');
-  await steps.getByRole('button', { name: '100 g', exact: true }).click();
+  await steps.press('100 g', { exact: true });
   await bar.expectState('Tolvane Amber', 'Steeping, left');
 });
 
@@ -183,7 +175,7 @@ test('the other tablet sees it at once, though it asks for nothing: what was don
   const [barOne, barTwo] = [new BarDriver(one.page), new BarDriver(two.page)];
   await one.signIn(PEOPLE.brewer);
   await two.signIn(PEOPLE.other);
-  await expect(two.page.getByText('Nothing on the bar.')).toBeVisible();
+  await two.expectSaidOnce('Nothing on the bar.');
   await two.page.route('**/api/bar', (r) => r.abort());
   await barOne.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
   await barTwo.expectOnBar('Tolvane Amber');
@@ -221,13 +213,12 @@ test('the same leaf again: its time from the recipe, then from the model; it rem
   await bar.more('Sennet Hollow', /^Steep again: 2\. in 3:00$|^Steep again: 2\. in 3:00,/);
   await house.expectSaid(/Sennet Hollow, steep 2: 3:00, as its recipe has it/);
   await bar.expectPlaces(2);
-  await expect(house.page.locator('.field', { hasText: 'steep 2' })).toBeVisible();
-  const second = house.page.locator('.under[data-place="2"]');
-  await second.getByRole('button', { name: /^Water on/ }).click();
-  await expect(second).toContainText('Steeping, left');
+  await bar.expectDrawn('steep 2');
+  await bar.place(2).press(/^Water on/);
+  await bar.place(2).expectHere('Steeping, left');
   await house.expectAllSaved();
   await house.page.reload();
-  await expect(house.page.locator('.field', { hasText: 'steep 2' })).toBeVisible();
+  await bar.expectDrawn('steep 2');
 });
 
 test('one that stands past the sixth place is in sight, though few are left', async ({ house }) => {
@@ -245,8 +236,8 @@ test('two pots of one tea are lifted and judged in one touch', async ({ house })
   await bar.began(100, { tea: 'Tolvane Amber', vessel: 'White pot' }, 1);
   await bar.began(95, { tea: 'Tolvane Amber', vessel: 'Glass pot' }, 2);
   await bar.expectPlaces(2);
-  await house.page.locator('.under[data-place="2"]').getByRole('button', { name: /^More/ }).click();
-  await house.page.getByRole('menuitem', { name: 'Put together with White pot' }).click();
+  await bar.place(2).press(/^More/);
+  await house.touch('menuitem', 'Put together with White pot');
   await bar.expectPlaces(1);
   await expect(
     house.page.locator('.field').filter({ hasText: 'White pot + Glass pot' }),
@@ -279,7 +270,7 @@ test('a shared tablet locks: the bar is there, a steep can be lifted as the tabl
   await house.expectAllSaved();
   await house.page.reload();
   await house.expectSaid(/Locked\. A steep can still be lifted/);
-  await expect(house.page.getByRole('link', { name: /Book/ })).toHaveCount(0);
+  await house.expectNone('link', /Book/);
   await expect(bar.hand('Iveline First')).toBeDisabled();
   for (const key of ['2', ' ', 'w', 'z']) await house.page.keyboard.press(key);
   await bar.expectState('Iveline First', 'Warming, will steep');
@@ -292,9 +283,9 @@ test('a shared tablet locks: the bar is there, a steep can be lifted as the tabl
   await bar.expectState('Tolvane Amber', 'Counter tablet');
   await bar.expectState('Tolvane Amber', 'PIN to judge it');
   await house.expectAllSaved();
-  await house.page.getByRole('button', { name: /^Locked/ }).click();
+  await house.press(/^Locked/);
   await house.pick(PEOPLE.other.name);
-  await house.type(PEOPLE.other.secret);
+  await house.enterSecret(PEOPLE.other.secret);
   await bar.more('Tolvane Amber', 'It was me who ended the steep');
   await bar.expectState('Tolvane Amber', 'Tam O.');
   await house.expectAllSaved();
@@ -358,7 +349,7 @@ test('the camera reads a card’s code', async ({ tablet }) => {
     { size: modules.size, data: [...modules.data].map(Number) },
   );
   await page.keyboard.press('c');
-  await expect(page.getByRole('region', { name: 'The card' })).toContainText('Iveline First');
+  await house.expectWords('region', 'The card', 'Iveline First');
 });
 
 test('what is due is seen across the room: a still frame, another for late, none when it is switched off; nothing on the page flashes', async ({
@@ -378,10 +369,10 @@ test('what is due is seen across the room: a still frame, another for late, none
   expect(moving).toBe(0);
   await house.goTo('Book');
   await expect(frame).toBeVisible();
-  await house.page.getByRole('button', { name: /Not you/ }).click();
-  await house.page.getByLabel(/A frame round the screen/).uncheck();
+  await house.press(/Not you/);
+  await house.untick(/A frame round the screen/);
   await expect(frame).toHaveCount(0);
-  await house.page.getByRole('button', { name: 'Quiet' }).click();
+  await house.press('Quiet');
   await expect(house.page.getByRole('button', { name: 'Quiet' })).toHaveAttribute(
     'aria-pressed',
     'true',

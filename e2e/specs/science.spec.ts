@@ -1,5 +1,6 @@
 import { v7 } from 'uuid';
 import { BarDriver } from '../drivers/BarDriver';
+import { BookDriver } from '../drivers/BookDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { WhatIfDriver } from '../drivers/WhatIfDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
@@ -26,18 +27,14 @@ test('a late pull: the judge already says what to expect; the bar shows it passi
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.standsSince(60, { tea: 'Tolvane Amber', vessel: 'White pot' });
-  await expect(house.page.getByRole('img', { name: /^The cup now: (watery|light)/ })).toBeVisible();
+  await house.expectThere('img', /^The cup now: (watery|light)/);
   await bar.standsSince(600, { tea: 'Sennet Hollow', vessel: 'Glass pot' });
-  await expect(
-    house.page.getByRole('img', { name: /^The cup now: (mellow|full|strong)/ }),
-  ).toBeVisible();
+  await house.expectThere('img', /^The cup now: (mellow|full|strong)/);
   await bar.pull('Sennet Hollow');
   await bar.judge('Sennet Hollow');
-  await expect(house.page.getByTestId('expect')).toContainText(
-    /darker.*more bitter.*than its house cup/i,
-  );
+  await house.expectFigure('expect', /darker.*more bitter.*than its house cup/i);
   await bar.mark('Bitter: bitter');
-  await expect(house.page.getByTestId('change')).toHaveText('Lift it in its window');
+  await house.expectFigureIs('change', 'Lift it in its window');
   await house.expectSaid(/Brew it to the recipe first/);
 });
 
@@ -49,43 +46,40 @@ test('what if: the cup answers at once, is held, and becomes the trial recipe; t
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await whatIf.open('Tolvane Amber');
-  await whatIf.expectWords(/No difference/);
+  await whatIf.expectWhatIsShown(/No difference/);
   await whatIf.move('Time', 18);
   await whatIf.expectAt('Time', '5:30');
-  await whatIf.expectWords(/stronger.*more bitter.*drier/i);
+  await whatIf.expectWhatIsShown(/stronger.*more bitter.*drier/i);
   await page.keyboard.press('h');
-  await whatIf.expectWords(/No difference/);
+  await whatIf.expectWhatIsShown(/No difference/);
   await whatIf.move('Time', -18);
-  await whatIf.expectWords(/lighter.*less bitter/i);
+  await whatIf.expectWhatIsShown(/lighter.*less bitter/i);
   await page.keyboard.press('0');
   await whatIf.pick('Infuser', 'small ball');
-  await whatIf.expectWords(/lighter/i);
+  await whatIf.expectWhatIsShown(/lighter/i);
   await whatIf.pick('Motion', 'stirred');
   await house.expectSaid(/infuser, stirring\): compare with care/);
   await page.keyboard.press('0');
-  await whatIf.type('Water', '9000');
+  await whatIf.typeFigure('Water', '9000');
   await house.expectSaid('Over the brim.');
   await page.keyboard.press('Escape');
 
   await whatIf.open('Tolvane Amber');
   await whatIf.move('Heat', -4);
-  await page.getByRole('button', { name: 'Make this the trial recipe' }).click();
-  await page.getByLabel('Why').fill('Softer for the afternoon');
-  await page.getByRole('button', { name: 'Put it on trial' }).click();
+  await house.press('Make this the trial recipe');
+  await house.type('Why', 'Softer for the afternoon');
+  await house.press('Put it on trial');
   await house.expectSaid('Tolvane Amber: version 3 is on trial.');
-  const trial = page.locator('.versions li').first();
-  await expect(trial).toContainText('trial');
-  await expect(trial).toContainText('86');
-  await expect(page.locator('.facts')).toContainText('90');
-  await trial.getByRole('link', { name: 'Brew the trial' }).click();
+  const book = new BookDriver(page);
+  const trial = book.version(1);
+  await trial.expectHere('trial');
+  await trial.expectHere('86');
+  await book.expectFacts('90');
+  await trial.follow('Brew the trial');
   await expect(bar.card()).toContainText('on trial, version 3');
   await page.goBack();
-  await page
-    .locator('.versions li')
-    .first()
-    .getByRole('button', { name: 'Make it the house recipe' })
-    .click();
-  await expect(page.locator('.facts')).toContainText('86');
+  await trial.press('Make it the house recipe');
+  await book.expectFacts('86');
 });
 
 test('what if at altitude: heat that water cannot have there is said, and the cup shown is the one that can be', async ({
@@ -94,12 +88,12 @@ test('what if at altitude: heat that water cannot have there is said, and the cu
   const whatIf = new WhatIfDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await whatIf.open('Brannoch Large Leaf');
-  await whatIf.type('Altitude', '3000 m');
+  await whatIf.typeFigure('Altitude', '3000 m');
   await house.expectSaid(/Out of reach: at 3000 m/);
-  await whatIf.expectWords(/lighter/i);
-  await whatIf.type('Altitude', 'high');
-  await expect(house.page.getByRole('alert')).toContainText('not a number');
-  await expect(house.page.getByRole('button', { name: /trial recipe/ })).toHaveCount(0);
+  await whatIf.expectWhatIsShown(/lighter/i);
+  await whatIf.typeFigure('Altitude', 'high');
+  await house.expectFault('not a number');
+  await house.expectNone('button', /trial recipe/);
 });
 
 test('is a spoon good enough: answered by a study in a worker, with what to mend first; other schools beside the table', async ({
@@ -107,16 +101,10 @@ test('is a spoon good enough: answered by a study in a worker, with what to mend
 }) => {
   await house.signIn(PEOPLE.brewer);
   await house.goTo('Book');
-  await house.page.getByRole('link', { name: /Lammer Breaks/ }).click();
-  await expect(house.page.getByTestId('tolerance')).toContainText(
-    /This teaspoon of this tea is 2\.7 g ±0\.09\. Good enough/,
-  );
-  await expect(house.page.getByTestId('tolerance')).toContainText(
-    /spoon as weighed here, scale ±0\.1 g/,
-  );
-  await expect(house.page.getByRole('row', { name: /Ball mug/ })).toContainText(
-    /matched \d\.\d g, \d:\d\d/,
-  );
+  await house.follow(/Lammer Breaks/);
+  await house.expectFigure('tolerance', /This teaspoon of this tea is 2\.7 g ±0\.09\. Good enough/);
+  await house.expectFigure('tolerance', /spoon as weighed here, scale ±0\.1 g/);
+  await house.expectWords('row', /Ball mug/, /matched \d\.\d g, \d:\d\d/);
   await house.expectSaid(/The leaf is lifted out: go linear/);
 });
 
@@ -126,20 +114,20 @@ test('leaf matched to a known cup: chosen in a version, worked out for every ves
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
-  await page.getByRole('link', { name: /Tolvane Amber/ }).click();
-  await page.getByRole('button', { name: /New version/ }).click();
+  await house.follow(/Tolvane Amber/);
+  await house.press(/New version/);
   await page.getByLabel('Leaf in other vessels').selectOption('match');
-  await page.getByLabel('its water').fill('500');
-  await page.getByLabel('its leaf').fill('6,5');
-  await page.getByLabel('Why').fill('The White pot is right');
-  await page.getByRole('button', { name: 'Make it the house recipe' }).click();
+  await house.type('its water', '500');
+  await house.type('its leaf', '6,5');
+  await house.type('Why', 'The White pot is right');
+  await house.press('Make it the house recipe');
   await house.expectSaid('Say in which vessel the cup is known.');
-  await expect(page.getByLabel('its leaf')).toHaveValue('6,5');
-  await page.getByLabel('The known cup is brewed in').selectOption({ label: 'White pot' });
-  await page.getByRole('button', { name: 'Make it the house recipe' }).click();
+  await house.expectField('its leaf', '6,5');
+  await house.choose('The known cup is brewed in', 'White pot');
+  await house.press('Make it the house recipe');
   await house.expectSaid('version 3 is the house recipe');
-  await expect(page.getByRole('row', { name: /White pot/ })).toContainText('6.5 g');
-  await expect(page.getByRole('row', { name: /Grey pot/ })).toContainText(/10\.\d g/);
+  await house.expectWords('row', /White pot/, '6.5 g');
+  await house.expectWords('row', /Grey pot/, /10\.\d g/);
   await house.expectSaid(/leaf matched to a known cup/);
 });
 
@@ -147,22 +135,22 @@ test('versions compared: values, cups, and back by a new version', async ({ hous
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
-  await page.getByRole('link', { name: /Sennet Hollow/ }).click();
-  await page.getByRole('link', { name: /^Compare/ }).click();
-  await expect(page.getByRole('columnheader', { name: /Version 2/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /^Leaf/ })).toContainText(/1\d % (more|less)/);
+  await house.follow(/Sennet Hollow/);
+  await house.follow(/^Compare/);
+  await house.expectThere('columnheader', /Version 2/);
+  await house.expectWords('row', /^Leaf/, /1\d % (more|less)/);
   await house.expectSaid(/brews? used version 2, none version 1/);
-  await page.getByRole('button', { name: 'Go back to 1' }).click();
-  await expect(page.getByLabel('Why')).toHaveValue('Back to version 1');
-  await page.getByLabel('Why').fill('The packet was right');
-  await page.getByRole('button', { name: 'Go back', exact: true }).click();
+  await house.press('Go back to 1');
+  await house.expectField('Why', 'Back to version 1');
+  await house.type('Why', 'The packet was right');
+  await house.press('Go back', { exact: true });
   await house.expectSaid('Sennet Hollow: version 3 is the house recipe.');
-  await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+  await house.expectThere('heading', 'Versions');
   await page.keyboard.press('v');
-  await expect(page.getByRole('columnheader', { name: /Version 3/ })).toBeVisible();
+  await house.expectThere('columnheader', /Version 3/);
   await page.keyboard.press(']');
   await expect(page).toHaveURL(/left=3&right=1/);
-  await expect(page.getByText('no line differs')).toBeVisible();
+  await house.expectSaidOnce('no line differs');
 });
 
 test('the scaling board: so many cups by a time, bad answers beside the pick, so many grams', async ({
@@ -170,32 +158,30 @@ test('the scaling board: so many cups by a time, bad answers beside the pick, so
 }) => {
   const { page } = house;
   const pick = async (label: string, text: string) => {
-    await page.getByRole('button', { name: `${label}: change` }).click();
+    await house.press(`${label}: change`);
     await page.getByRole('textbox', { name: label }).fill(text);
     await page.keyboard.press('Enter');
   };
   await house.signIn(PEOPLE.brewer);
   await house.goTo('Book');
-  await page.getByRole('link', { name: /Sennet Hollow/ }).click();
-  await page.getByRole('link', { name: /^For a service/ }).click();
+  await house.follow(/Sennet Hollow/);
+  await house.follow(/^For a service/);
   await pick('Cups', '0');
-  await expect(page.getByRole('alert')).toContainText('A service must be more than 1 cups');
+  await house.expectFault('A service must be more than 1 cups');
   await expect(page.getByRole('textbox', { name: 'Cups' })).toHaveValue('0');
   await page.keyboard.press('Escape');
   await pick('Cups', '18');
   await pick('By', '25:00');
-  await expect(page.getByRole('alert')).toContainText('A time, such as 15:00.');
+  await house.expectFault('A time, such as 15:00.');
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(
-    /pours in 2 rounds/,
-  );
+  await house.expectWords('region', 'What it takes', /pours in 2 rounds/);
   await house.expectSaid(/First poured waits \d+ minutes/);
   await pick('Price of a kilo', '124,50');
-  await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(/0\.\d\d? a cup/);
-  await page.getByRole('button', { name: 'I have so many grams' }).click();
+  await house.expectWords('region', 'What it takes', /0\.\d\d? a cup/);
+  await house.press('I have so many grams');
   await pick('Leaf', '11');
-  await expect(page.getByRole('row', { name: /White pot/ })).toContainText('once full, 4.5 g left');
-  await expect(page.getByRole('row', { name: /Grey pot/ })).toContainText('once full');
+  await house.expectWords('row', /White pot/, 'once full, 4.5 g left');
+  await house.expectWords('row', /Grey pot/, 'once full');
 });
 
 test('the wall card opens as a PDF; its code opens the brew ready on the bar', async ({
@@ -205,8 +191,8 @@ test('the wall card opens as a PDF; its code opens the brew ready on the bar', a
   const bar = new BarDriver(page);
   await house.signIn(PEOPLE.brewer);
   await house.goTo('Book');
-  await page.getByRole('link', { name: /Tolvane Amber/ }).click();
-  const href = await page.getByRole('link', { name: 'A5', exact: true }).getAttribute('href');
+  await house.follow(/Tolvane Amber/);
+  const href = await house.leadsTo('A5', { exact: true });
   const pdf = await page.request.get(href ?? '');
   expect([pdf.status(), pdf.headers()['content-type']]).toEqual([200, 'application/pdf']);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
@@ -251,15 +237,15 @@ test('two leads at the versions: the second is told by whom and can go on; a tri
     expect(answer.status()).toBe(200);
   };
   await page.goto(`/book/${tea?.id}/versions`);
-  await page.getByRole('button', { name: 'Go back to 1' }).click();
-  await page.getByLabel('Why').fill('Mine, typed while theirs came');
+  await house.press('Go back to 1');
+  await house.type('Why', 'Mine, typed while theirs came');
   await made('house', 2, 'From another tablet');
-  await page.getByRole('button', { name: 'Go back', exact: true }).click();
+  await house.press('Go back', { exact: true });
   await house.expectSaid(/Ilsa V\. made version 3 meanwhile: “From another tablet”/);
-  await expect(page.getByLabel('Why')).toHaveValue('Mine, typed while theirs came');
-  await page.getByRole('button', { name: 'Theirs seen' }).click();
+  await house.expectField('Why', 'Mine, typed while theirs came');
+  await house.press('Theirs seen');
   await house.expectSaid(/Version 4 will have the recipe of version 1/);
-  await page.getByRole('button', { name: 'Go back', exact: true }).click();
+  await house.press('Go back', { exact: true });
   await house.expectSaid('Sennet Hollow: version 4 is the house recipe.');
 
   await made('trial', 4, 'First try');
@@ -274,6 +260,6 @@ test('two leads at the versions: the second is told by whom and can go on; a tri
   const other = new HouseDriver(await tablet());
   await other.signIn(PEOPLE.lead);
   await other.page.goto(`/book/${tea?.id}`);
-  await other.page.getByRole('button', { name: 'Make it the house recipe' }).click();
+  await other.press('Make it the house recipe');
   await other.expectSaid('Sennet Hollow: version 6 is the house recipe.');
 });

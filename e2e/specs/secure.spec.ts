@@ -80,8 +80,8 @@ test('a tablet of the shop is let in by the plain page, and has all that a secur
   await tablet.expectAllSaved();
   // Which devices are in, and how the next one comes in.
   await tablet.goTo('House');
-  await expect(tablet.page.getByText(address)).toBeVisible();
-  await expect(tablet.page.getByRole('row', { name: /Ilsa V\.\s*Harbour room/ })).toBeVisible();
+  await tablet.expectSaidOnce(address);
+  await tablet.expectThere('row', /Ilsa V\.\s*Harbour room/);
 
   // The network is away: the page is there all the same, and the brew on it.
   await tablet.goTo('Bar');

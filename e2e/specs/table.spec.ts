@@ -36,8 +36,7 @@ async function tasted(
   left = TIMES.length,
 ): Promise<void> {
   for (let i = 0; i < left; i++) {
-    const code =
-      (await table.page.locator('.cups-strip [aria-selected=true] b').textContent()) ?? '';
+    const code = await table.cupNow();
     await table.step('Taste');
     await table.mark(BITTER[codes.indexOf(code)] ?? '');
     await table.keep();
@@ -53,7 +52,7 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
 }) => {
   await house.signIn(PEOPLE.lead);
   const table = await ladder(house.page);
-  await expect(house.page.getByText('Only the time differs.')).toBeVisible();
+  await house.expectSaidOnce('Only the time differs.');
   // Somebody who does not taste here is told so, and sees no code.
   const guest = new HouseDriver(await tablet(PHONE));
   await guest.signIn(PEOPLE.trainee);
@@ -63,36 +62,33 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
   await phone.signIn(PEOPLE.brewer);
   await phone.page.goto('/table');
   const codes = await brewed(table);
-  await phone.page.locator('.owed a').click();
+  await new TableDriver(phone.page).openOwed();
   const sheet = new TableDriver(phone.page);
   expect([...(await sheet.served())].sort()).toEqual([...codes].sort());
-  await expect(phone.page.getByText(/(?<!\d)0:0[5-8]/)).toHaveCount(0);
+  await phone.expectUnsaid(/(?<!\d)0:0[5-8]/);
   await tasted(sheet, codes);
   await expect(table.act()).toBeDisabled();
-  await expect(house.page.locator('.sitting li', { hasText: 'Dov R.' })).toContainText('submitted');
-  await house.page.getByRole('link', { name: 'Taste', exact: true }).click();
+  await new TableDriver(house.page).expectSitting('Dov R.', 'submitted');
+  await house.follow('Taste', { exact: true });
   await tasted(table, codes);
-  await house.page.getByRole('link', { name: 'To the table' }).click();
+  await house.follow('To the table');
   await expect(table.act()).toContainText('Reveal');
   await house.page.keyboard.press(' ');
-  await expect(house.page.getByText(/Bitterness begins between 0:0\d and 0:\d\d/)).toBeVisible();
-  await expect(house.page.getByRole('row', { name: /Dov R\./ })).toContainText('all right');
+  await house.expectSaidOnce(/Bitterness begins between 0:0\d and 0:\d\d/);
+  await house.expectWords('row', /Dov R\./, 'all right');
   await house.expectSaid(/two of two in true order; by chance one in 24 each/i);
   // The taster’s own page: every cup beside what the others found.
-  await house.page.getByRole('link', { name: 'Dov R.' }).click();
+  await house.follow('Dov R.');
   await house.expectSaid('Every cup in its true order.');
   await expect(house.page.locator('.compared tbody tr')).toHaveCount(4);
   await house.page.keyboard.press('Escape');
-  const [file] = await Promise.all([
-    house.page.waitForEvent('download'),
-    house.page.getByRole('link', { name: 'As CSV' }).click(),
-  ]);
+  const [file] = await Promise.all([house.page.waitForEvent('download'), house.follow('As CSV')]);
   const lines = (await (await file.createReadStream()).toArray()).join('').split('\r\n');
   expect(lines).toHaveLength(9);
   // The phone that handed in is told, and shows the result.
-  await expect(phone.page.getByText(/Bitterness begins between/)).toBeVisible();
+  await phone.expectSaidOnce(/Bitterness begins between/);
   await phone.page.reload();
-  await expect(phone.page.getByText(/Bitterness begins between/)).toBeVisible();
+  await phone.expectSaidOnce(/Bitterness begins between/);
 });
 
 test('what goes wrong: spilled, labels mixed up, a taster called away, a pour taken back; the result names it', async ({
@@ -112,27 +108,24 @@ test('what goes wrong: spilled, labels mixed up, a taster called away, a pour ta
     await page.keyboard.press(' ');
   }
   await page.keyboard.press('x');
-  await page.getByRole('dialog').getByRole('button', { name: codes[3] }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'spilled', exact: true }).click();
-  await page.getByRole('button', { name: 'Wrong code' }).click();
+  await house.inside('dialog').press(codes[3] ?? '');
+  await house.inside('dialog').press('spilled', { exact: true });
+  await house.press('Wrong code');
   for (const c of [codes[0], codes[2]])
-    await page.getByRole('dialog').getByRole('button', { name: c, exact: true }).click();
-  await page.getByRole('button', { name: `Swap ${codes[0]} and ${codes[2]}` }).click();
+    await house.inside('dialog').press(c ?? '', { exact: true });
+  await house.press(`Swap ${codes[0]} and ${codes[2]}`);
   await house.expectSaid(/^Codes swapped:/);
-  await page
-    .locator('.sitting li', { hasText: 'Dov R.' })
-    .getByRole('button', { name: 'Left' })
-    .click();
-  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  await table.left('Dov R.');
+  await house.follow('Taste', { exact: true });
   // Three cups are served; the bowl called by the third code held the first cup.
   await tasted(table, [codes[2] ?? '', codes[1] ?? '', codes[0] ?? ''], 3);
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await house.follow('To the table');
   await page.keyboard.press(' ');
   await house.expectSaid(new RegExp(`Left out: ${codes[3]}, spilled\\.`));
   await house.expectSaid(/Codes put right before the reveal/);
   await house.expectSaid(/Not submitted: Dov R\./);
   await house.expectSaid(/One taster can prove nothing/);
-  await expect(page.getByRole('row', { name: /Ilsa V\./ })).toContainText('all right');
+  await house.expectWords('row', /Ilsa V\./, 'all right');
 });
 
 test('a sheet on a phone: what was begun survives a reload, what was handed in without a network is sent once when it is back', async ({
@@ -145,13 +138,13 @@ test('a sheet on a phone: what was begun survives a reload, what was handed in w
   const phone = new HouseDriver(await tablet(PHONE));
   await phone.signIn(PEOPLE.brewer);
   await phone.page.goto('/table');
-  await phone.page.locator('.owed a').click();
+  await new TableDriver(phone.page).openOwed();
   const sheet = new TableDriver(phone.page);
   await sheet.step('Taste');
   await sheet.mark('Sweet: little');
   await phone.page.reload();
   await sheet.step('Taste');
-  await expect(phone.page.getByRole('radio', { name: 'Sweet: little' })).toBeChecked();
+  await phone.expectChecked('radio', 'Sweet: little');
   let sent = 0;
   await phone.page.route('**/api/tastings/**', (r) =>
     r.request().method() === 'POST' ? r.abort() : r.continue(),
@@ -165,7 +158,7 @@ test('a sheet on a phone: what was begun survives a reload, what was handed in w
   });
   await expect(phone.page.getByText(/It waits on this device/)).toHaveCount(0, { timeout: 15_000 });
   expect(sent).toBe(1);
-  await expect(house.page.locator('.sitting li', { hasText: 'Dov R.' })).toContainText('submitted');
+  await new TableDriver(house.page).expectSitting('Dov R.', 'submitted');
 });
 
 test('like for like: two things that differ are said, and must be meant; a bad figure is said beside it', async ({
@@ -175,15 +168,15 @@ test('like for like: two things that differ are said, and must be meant; a bad f
   await house.signIn(PEOPLE.lead);
   const table = new TableDriver(page);
   await table.open();
-  await page.getByRole('link', { name: /^Set up a tasting/ }).click();
+  await house.follow(/^Set up a tasting/);
   await table.figure(2, 'leaf', '9');
   await house.expectSaid(/Besides the time, the leaf differs/);
-  await expect(page.getByRole('button', { name: /^Set it up/ })).toBeDisabled();
-  await page.getByLabel('It is meant so').check();
-  await expect(page.getByRole('button', { name: /^Set it up/ })).toBeEnabled();
+  await house.expectDisabled('button', /^Set it up/);
+  await house.tick('It is meant so');
+  await house.expectEnabled('button', /^Set it up/);
   await table.figure(1, 'time', '2 hours');
-  await expect(page.getByRole('alert').filter({ hasText: 'A time from 0:05' })).toBeVisible();
-  await page.getByRole('button', { name: 'As it was worked out' }).click();
+  await house.expectOneFault('A time from 0:05');
+  await house.press('As it was worked out');
   await house.expectSaid('Only the time differs.');
 });
 
@@ -204,10 +197,10 @@ test('a triangle: each chooses the odd one; chance is counted against guessing',
     await page.keyboard.press(' ');
     await page.waitForTimeout(150);
   }
-  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  await house.follow('Taste', { exact: true });
   await page.locator('.bowls button').first().click();
-  await page.getByRole('button', { name: /^Submit \d{3}/ }).click();
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await house.press(/^Submit \d{3}/);
+  await house.follow('To the table');
   await page.keyboard.press(' ');
   await house.expectSaid(/[01] of 1 could find the odd one/);
   await house.expectSaid(/n = 1, p = (0\.333|1) \(exact binomial, one-sided\)/);

@@ -28,14 +28,14 @@ test('a brew that one person started without a network is sent under that person
   await house.expectSaid(/Dov R\.: sign in and your records are sent/);
   await page.unroute('**/api/brews');
   await house.pick(PEOPLE.other.name);
-  await house.type(PEOPLE.other.secret);
+  await house.enterSecret(PEOPLE.other.secret);
   await house.expectSaid(/1 not saved yet, some wait for Dov R\./);
   // The other person's own work is sent at once.
   await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await expect
     .poll(async () => (await onBar(house)).map((b) => [b.tea.name, b.startedBy.name]))
     .toEqual([['Marrowick Broken', PEOPLE.other.name]]);
-  await page.getByRole('button', { name: 'Show records' }).click();
+  await house.press('Show records');
   await house.expectSaid('This record waits until Dov R. signs in on this device.');
   await page.keyboard.press('Escape');
   // Something done to a brew that the server does not know yet waits with its start.
@@ -43,7 +43,7 @@ test('a brew that one person started without a network is sent under that person
   await house.expectUnsaved(2);
   await house.signOut();
   await house.pick(PEOPLE.brewer.name);
-  await house.type(PEOPLE.brewer.secret);
+  await house.enterSecret(PEOPLE.brewer.secret);
   await expect
     .poll(
       async () => (await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.startedBy.name,
@@ -52,7 +52,7 @@ test('a brew that one person started without a network is sent under that person
   await house.expectSaid(/1 not saved yet, some wait for Tam O\./);
   await house.signOut();
   await house.pick(PEOPLE.other.name);
-  await house.type(PEOPLE.other.secret);
+  await house.enterSecret(PEOPLE.other.secret);
   await house.expectAllSaved();
   expect((await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.pulledBy?.name).toBe(
     PEOPLE.other.name,
@@ -88,11 +88,11 @@ test('a record that the server fails on five times is set aside and shown; the r
     .toBe(PEOPLE.brewer.name);
   // It is still there, and still aside, when the page is loaded again.
   await page.reload();
-  await expect(page.getByText(/1 set aside/)).toBeVisible();
+  await house.expectSaidOnce(/1 set aside/);
   await page.unroute(`**/api/brews/${bad}/events`);
-  await page.getByRole('button', { name: 'Show records' }).click();
+  await house.press('Show records');
   await house.expectSaid(/End of the steep of Tolvane Amber/);
-  await page.getByRole('button', { name: 'Try again' }).click();
+  await house.press('Try again');
   await page.keyboard.press('Escape');
   await house.expectAllSaved();
   expect((await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.pulledBy?.name).toBe(
