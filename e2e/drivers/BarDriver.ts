@@ -4,6 +4,22 @@ import { Hands } from './Hands';
 
 type Pour = { tea: string; vessel: string; warm?: boolean };
 
+/** A full bar: tea, vessel, and how many seconds ago its water went on. */
+const TWELVE = [
+  ['Marrowick Broken', 'Grey pot', 60],
+  ['Sennet Hollow', 'Release steeper', 40],
+  ['Ostrey Deep', 'Lidded cup', 5],
+  ['Tolvane Amber', 'Glass pot', 320],
+  ['Corrow Light', 'Small pot', -5],
+  ['Ullash White Bud', 'Lidded mug', 30],
+  ['Iveline First', 'White pot', 100],
+  ['Dunvarrow Roast', 'Ball mug', 90],
+  ['Osk Flower', 'Pot A', 40],
+  ['Corrow Roast', 'Pot B', 70],
+  ['Quillorn Steam', 'Pot C', 2],
+  ['Vennick Gold', 'Pot D', 90],
+] as const;
+
 /** The bar and the card before it: start, pull, judge. */
 export class BarDriver extends Hands {
   private column(tea: string) {
@@ -76,6 +92,12 @@ export class BarDriver extends Hands {
       at,
     });
     return id;
+  }
+  /** Twelve brews, each begun at another moment. */
+  async fill(): Promise<void> {
+    await this.needVessels('White pot', ['Pot A', 'Pot B', 'Pot C', 'Pot D']);
+    for (const [i, [tea, vessel, ago]] of TWELVE.entries())
+      await this.began(ago, { tea, vessel }, i + 1);
   }
   /** The shop's own time. */
   private async now(): Promise<number> {

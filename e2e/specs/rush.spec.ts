@@ -3,29 +3,12 @@ import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-const TWELVE = [
-  ['Marrowick Broken', 'Grey pot', 60],
-  ['Sennet Hollow', 'Release steeper', 40],
-  ['Ostrey Deep', 'Lidded cup', 5],
-  ['Tolvane Amber', 'Glass pot', 320],
-  ['Corrow Light', 'Small pot', -5],
-  ['Ullash White Bud', 'Lidded mug', 30],
-  ['Iveline First', 'White pot', 100],
-  ['Dunvarrow Roast', 'Ball mug', 90],
-  ['Osk Flower', 'Pot A', 40],
-  ['Corrow Roast', 'Pot B', 70],
-  ['Quillorn Steam', 'Pot C', 2],
-  ['Vennick Gold', 'Pot D', 90],
-] as const;
-
 test('twelve at once stand on one screen at 1280 by 800 and at 820 by 1180; the thirteenth is refused in words', async ({
   house,
 }) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.lead);
-  await bar.needVessels('White pot', ['Pot A', 'Pot B', 'Pot C', 'Pot D']);
-  for (const [i, [tea, vessel, ago]] of TWELVE.entries())
-    await bar.began(ago, { tea, vessel }, i + 1);
+  await bar.fill();
   await bar.expectPlaces(12);
   await bar.expectAllInSight();
   await house.expectDisabled('button', /^Twelve are on/);

@@ -6,6 +6,7 @@ import { VesselDrawing } from '../vessels/VesselDrawing';
 import { liquorOf } from './liquor';
 import { barItems, sortByUrgency } from './status';
 import { useBar } from './useBar';
+import { useBarLayout } from './useBarLayout';
 
 const WORD = {
   window: 'window',
@@ -15,11 +16,14 @@ const WORD = {
   pulled: 'judge',
   steeping: '',
 } as const;
+/** So many vessels fit beside the words; on a phone the strip is pushed along by hand. */
 const MOST = 6;
+const MOST_ON_TABLET = 4;
 
 /** The running vessels in every place: what is next in words at the left, each vessel with its time. */
 export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; words?: boolean }) {
   const { brews } = useBar();
+  const most = useBarLayout(brews.length).kind === 'tablet' ? MOST_ON_TABLET : MOST;
   const now = useNow(500);
   const { volume, temperature } = useUnits();
   const shown = useMemo(
@@ -42,7 +46,7 @@ export function RunningStrip({ scale = 0.3, words = true }: { scale?: number; wo
       )}
       <div className="ledge">
         {sortByUrgency(shown)
-          .slice(0, MOST)
+          .slice(0, most)
           .sort((a, b) => a.brew.place - b.brew.place)
           .map(({ brew, status }) => {
             const liquor = liquorOf(brew, now);

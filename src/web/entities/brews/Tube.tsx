@@ -23,7 +23,7 @@ const LEVEL_STEP = 0.5;
 
 /**
  * One steep as a level under the pull line; `left` null when the water is not on yet. The level with its liquor is
- * drawn once and moved: the drawing's own edge cuts off what is below it.
+ * drawn once and moved: the tube cuts off what is below it.
  */
 export function Tube({ axis, window: w, left, colour, x = 16, width = 16 }: Props) {
   const { height: h } = axis;
@@ -35,9 +35,11 @@ export function Tube({ axis, window: w, left, colour, x = 16, width = 16 }: Prop
     <>
       <rect x={x} y={top} width={width} height={h - top} fill="var(--paper)" />
       {left !== null && colour && (
-        <g style={{ transform: `translateY(${level}px)` }}>
-          <rect x={x} y={0} width={width} height={h} fill={colour} />
-        </g>
+        <svg x={x} y={0} width={width} height={h} style={{ overflow: 'hidden' }}>
+          <g style={{ transform: `translateY(${level}px)` }}>
+            <rect width={width} height={h} fill={colour} />
+          </g>
+        </svg>
       )}
       <path
         d={`M${x} ${top}V${h}M${x + width} ${top}V${h}`}
