@@ -48,7 +48,7 @@ async function pagesOf(page: Page): Promise<string[]> {
   ];
 }
 
-/** What lies beyond the right or left edge and cannot be scrolled to by itself. */
+/** What lies beyond the right or left edge and cannot be scrolled to by itself, or runs out of its part of the page. */
 const outside = (page: Page) =>
   page.evaluate(() => {
     const scrollsByItself = (e: Element): boolean => {
@@ -59,10 +59,15 @@ const outside = (page: Page) =>
       }
       return false;
     };
+    const spilled = [...document.querySelectorAll('main > .work, main > .paper')]
+      .filter(
+        (e) => getComputedStyle(e).overflowY === 'visible' && e.scrollHeight > e.clientHeight + 20,
+      )
+      .map((e) => `${e.className}: ${e.scrollHeight} px in ${e.clientHeight}`);
     const seen = [
       ...document.querySelectorAll('button, a, input, select, textarea, h1, h2, p, td'),
     ];
-    return seen.flatMap((e) => {
+    const beyond = seen.flatMap((e) => {
       const r = e.getBoundingClientRect();
       const hidden =
         r.width === 0 ||
@@ -73,6 +78,7 @@ const outside = (page: Page) =>
         `${e.tagName} ${(e.textContent ?? '').slice(0, 30)}: ${Math.round(r.left)} to ${Math.round(r.right)}`,
       ];
     });
+    return [...spilled, ...beyond];
   });
 
 /** Answers come one after another, each a little later than the one before. */

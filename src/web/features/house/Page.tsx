@@ -4,6 +4,7 @@ import { type Celsius, metres, temperatureText } from '#core/units';
 import type { Site } from '#contracts/sites';
 import { usePeopleQuery } from '../../entities/people/api';
 import { useSession } from '../../entities/people/session';
+import { useShopQuery } from '../../entities/people/shopApi';
 import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { Loading } from '../../ui/Note';
@@ -21,16 +22,17 @@ export function HousePage() {
   const { sites, site, role } = useSession();
   const [editing, setEditing] = useState<string | null>(null);
   const lead = role === 'lead';
-  const { isLoading } = usePeopleQuery(undefined, { skip: !lead });
+  const people = usePeopleQuery(undefined, { skip: !lead });
+  const shop = useShopQuery(undefined, { skip: !lead });
   const chosen = sites.find((s) => s.id === editing);
-  if (isLoading)
+  if (people.isLoading || shop.isLoading)
     return (
       <main className="page">
         <Loading what="the house’s records" />
       </main>
     );
   return (
-    <main className="page split house-page">
+    <main className="page split whole house-page">
       <h1 className="visually-hidden">House</h1>
       <section className="work">
         <div className="flex items-end gap-3">

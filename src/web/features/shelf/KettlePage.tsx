@@ -77,7 +77,7 @@ export function KettlePage() {
     );
   const facts = factsOf(kettle, site);
   return (
-    <main className="page split">
+    <main className="page split whole">
       <section className="work">
         <div className="kettle-head">
           <KettleDrawing kettle={kettle} />

@@ -75,7 +75,7 @@ export function VesselPage() {
       </main>
     );
   return (
-    <main className="page split" style={{ gridTemplateRows: 'minmax(0,1fr)' }}>
+    <main className="page split whole">
       <section className="work">
         <h1 className="text-[30px] leading-tight">
           {vessel.name}{' '}
