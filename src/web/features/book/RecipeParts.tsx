@@ -28,26 +28,14 @@ export function LaterSteeps<F extends FieldValues>({ form }: { form: UseFormRetu
           />
           <TextField form={form} name={n(`later.${i}.best`)} label={`Best of steep ${i + 2}`} />
           <TextField form={form} name={n(`later.${i}.latest`)} label={`Latest of steep ${i + 2}`} />
-          <button
-            type="button"
-            className="btn quiet slim"
-            aria-label={`Take steep ${i + 2} out`}
-            onClick={() => set(later.filter((_x, j) => j !== i))}
-          >
-            Out
-          </button>
+          <TakeOut what={`steep ${i + 2}`} onTake={() => set(later.filter((_x, j) => j !== i))} />
         </div>
       ))}
-      <div>
-        <button
-          type="button"
-          className="btn slim"
-          disabled={later.length >= 12}
-          onClick={() => set([...later, { ...last }])}
-        >
-          Another steep
-        </button>
-      </div>
+      <Another
+        what="steep"
+        isFull={later.length >= 12}
+        onAdd={() => set([...later, { ...last }])}
+      />
     </fieldset>
   );
 }
@@ -81,36 +69,27 @@ export function Glasses<F extends FieldValues>({ form }: { form: UseFormReturn<F
             label={`Water of serving ${i + 1}`}
             unit="ml"
           />
-          <button
-            type="button"
-            className="btn quiet slim"
-            aria-label={`Take serving ${i + 1} out`}
-            onClick={() => set(glasses.filter((_x, j) => j !== i))}
-          >
-            Out
-          </button>
+          <TakeOut
+            what={`serving ${i + 1}`}
+            onTake={() => set(glasses.filter((_x, j) => j !== i))}
+          />
         </div>
       ))}
-      <div>
-        <button
-          type="button"
-          className="btn slim"
-          disabled={glasses.length >= 8}
-          onClick={() =>
-            set([
-              ...glasses,
-              {
-                style:
-                  SERVING_STYLE_NAMES.find((s) => !glasses.some((g) => g.style === s)) ?? 'chilled',
-                extract: '60',
-                water: '140',
-              },
-            ])
-          }
-        >
-          Another serving
-        </button>
-      </div>
+      <Another
+        what="serving"
+        isFull={glasses.length >= 8}
+        onAdd={() =>
+          set([
+            ...glasses,
+            {
+              style:
+                SERVING_STYLE_NAMES.find((s) => !glasses.some((g) => g.style === s)) ?? 'chilled',
+              extract: '60',
+              water: '140',
+            },
+          ])
+        }
+      />
     </fieldset>
   );
 }
@@ -177,5 +156,30 @@ export function Scaling<F extends FieldValues>({
         </div>
       )}
     </>
+  );
+}
+
+/** Takes one row of several out. */
+function TakeOut({ what, onTake }: { what: string; onTake: () => void }) {
+  return (
+    <button
+      type="button"
+      className="btn quiet slim"
+      aria-label={`Take ${what} out`}
+      onClick={onTake}
+    >
+      Out
+    </button>
+  );
+}
+
+/** Adds one row to several. */
+function Another({ what, isFull, onAdd }: { what: string; isFull: boolean; onAdd: () => void }) {
+  return (
+    <div>
+      <button type="button" className="btn slim" disabled={isFull} onClick={onAdd}>
+        Another {what}
+      </button>
+    </div>
   );
 }
