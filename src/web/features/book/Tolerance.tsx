@@ -86,7 +86,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
         </small>
       </h2>
       {/* Rulers and lines stand from the start: what is below does not move when the answer comes. */}
-      <p className="text-[17px] font-semibold min-h-[2lh]">
+      <p className="text-[17px] font-semibold min-h-[4lh] sm:min-h-[2lh]">
         {spoon && scale ? `${spoonWords}${verdictOf(spoon, scale)}` : progressWords}
       </p>
       <div className="spreads">

@@ -4,7 +4,10 @@ import { volumeText } from '#core/units';
 import { INFUSERS } from '#core/vessels';
 import type { Vessel } from '#contracts/vessels';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
+import { useKettlesQuery } from '../../entities/kettles/api';
 import { useSession, useUnits } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
+import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { Loading, Note, Nothing } from '../../ui/Note';
@@ -18,9 +21,13 @@ const SCALE = { desk: 0.8, tablet: 0.7, phone: 0.62 } as const;
 /** The site's vessels, standing on their shelves at one scale. */
 export function ShelfPage() {
   const { data, isLoading, isError, refetch } = useVesselsQuery();
+  // Vessels, kettles and spoons stand one under the other: they are drawn together.
+  const { isLoading: kettlesCome } = useKettlesQuery();
+  const { isLoading: spoonsCome } = useSpoonsQuery();
+  const { isLoading: bookComes } = useBookQuery();
   const { site, role } = useSession();
   const { kind } = useBarLayout(1);
-  if (isLoading)
+  if (isLoading || kettlesCome || spoonsCome || bookComes)
     return (
       <main className="page">
         <Loading what="the shelf" />

@@ -4,6 +4,7 @@ import { MATERIALS } from '#core/heat';
 import { numberText } from '#core/units';
 import { INFUSERS } from '#core/vessels';
 import { useSession } from '../../entities/people/session';
+import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
@@ -18,6 +19,8 @@ import { WeighIn } from './WeighIn';
 export function VesselPage() {
   const { id } = useParams();
   const { data, isLoading } = useVesselsQuery();
+  // Each tea’s leaf is drawn against the basket: later, it would move what is below.
+  const { isLoading: bookComes } = useBookQuery();
   const { role } = useSession();
   const go = useGo();
   const [editing, setEditing] = useState(false);
@@ -36,7 +39,7 @@ export function VesselPage() {
         ]
       : []),
   ]);
-  if (isLoading)
+  if (isLoading || bookComes)
     return (
       <main className="page">
         <Loading what="the shelf" />
