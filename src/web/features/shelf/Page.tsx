@@ -21,13 +21,9 @@ const SCALE = { desk: 0.8, tablet: 0.7, phone: 0.62 } as const;
 /** The site's vessels, standing on their shelves at one scale. */
 export function ShelfPage() {
   const { data, isLoading, isError, refetch } = useVesselsQuery();
-  // Vessels, kettles and spoons stand one under the other: they are drawn together.
-  const { isLoading: kettlesCome } = useKettlesQuery();
-  const { isLoading: spoonsCome } = useSpoonsQuery();
-  const { isLoading: bookComes } = useBookQuery();
   const { site, role } = useSession();
   const { kind } = useBarLayout(1);
-  if (isLoading || kettlesCome || spoonsCome || bookComes)
+  if (isLoading)
     return (
       <main className="page">
         <Loading what="the shelf" />
@@ -87,21 +83,35 @@ export function ShelfPage() {
             ))}
           </div>
         )}
-        <Kettles />
-        <Spoons />
-        {retired.length > 0 && (
-          <p className="small mt-4">
-            Retired:{' '}
-            {retired.map((v, i) => (
-              <span key={v.id}>
-                {i > 0 && ', '}
-                <Link to={`/shelf/${v.id}`}>{v.name}</Link>
-              </span>
-            ))}
-          </p>
-        )}
+        <UnderTheVessels retired={retired} />
       </div>
     </main>
+  );
+}
+
+/** What stands under the vessels, drawn together: one after the other, the later would move the earlier. */
+function UnderTheVessels({ retired }: { retired: readonly Vessel[] }) {
+  const kettles = useKettlesQuery();
+  const spoons = useSpoonsQuery();
+  const book = useBookQuery();
+  if (kettles.isLoading || spoons.isLoading || book.isLoading)
+    return <Loading what="kettles and spoons" />;
+  return (
+    <>
+      <Kettles />
+      <Spoons />
+      {retired.length > 0 && (
+        <p className="small mt-4">
+          Retired:{' '}
+          {retired.map((v, i) => (
+            <span key={v.id}>
+              {i > 0 && ', '}
+              <Link to={`/shelf/${v.id}`}>{v.name}</Link>
+            </span>
+          ))}
+        </p>
+      )}
+    </>
   );
 }
 
