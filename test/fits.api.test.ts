@@ -126,7 +126,7 @@ test('a tea without cups cannot be fitted, and says how many are wanted', async 
   expect((await teaOf()).fitted).toBeNull();
 });
 
-test('a ladder and a judged brew fit a tea; taken by a lead it is in every reader’s book and in the plan of the next brew; set aside it is gone', async () => {
+test('a fit from a ladder and a brew: taken, it is in the book and the next plan; set aside, gone', async () => {
   await ladder();
   const page = await fitOf('', h.callers.brewer);
   expect(page.cups).toHaveLength(4);
@@ -198,7 +198,7 @@ test('a cup left out does not count; a colour and a refractometer do', async () 
   await h.callers.lead.get(`/api/teas/${h.ids.tea}/fit?without=drop%20table`).expect(422);
 });
 
-test('a brew in another vessel counts when it went by the same recipe; one by another method’s own recipe does not', async () => {
+test('a brew in another vessel counts by the same recipe; one by another method’s recipe does not', async () => {
   const mug = newId();
   await h.callers.lead
     .post('/api/vessels', {
@@ -263,7 +263,7 @@ test('a brew in another vessel counts when it went by the same recipe; one by an
   expect((await fitOf()).cups.map((c) => c.id)).toEqual([first.id]);
 });
 
-test('cups of a finished lot and later steeps say nothing of the leaf that is brewed now; another style sets the fit aside', async () => {
+test('a finished lot and later steeps say nothing of the leaf now; another style sets the fit aside', async () => {
   const lot = newId();
   const fields = {
     name: 'First lot',
@@ -335,7 +335,7 @@ test('cups of a finished lot and later steeps say nothing of the leaf that is br
 const lab = (l: number): [number, number, number] => [l, 20, 60];
 const measured = (swatches: object | null, who: Caller = h.callers.lead) =>
   who.post(`/api/teas/${h.ids.tea}/swatches`, { swatches });
-test('measured colours are the tea’s from then on, in the plan of its next brew and on paper; null goes back to predicted', async () => {
+test('measured colours are in the next brew’s plan and on paper; null goes back to predicted', async () => {
   await measured(
     {
       depthCm: 3.5,

@@ -78,7 +78,7 @@ test('set up once: the same id again draws no new codes; what is wrong is said b
   await h.callers.trainee.post('/api/tastings', asked()).expect(403);
 });
 
-test('a taster sees codes in an order and nothing of how cups were made; nobody reads another’s sheet before the reveal', async () => {
+test('a taster sees codes, not how cups were made; nobody reads another’s sheet before the reveal', async () => {
   const t = await brewed();
   const mine = await blind(t.id, h.callers.brewer);
   expect(mine.sees).toBe('own');
@@ -104,7 +104,7 @@ test('a taster sees codes in an order and nothing of how cups were made; nobody 
   await h.callers.brewer.get(`/api/tastings/${t.id}/marks.csv`).expect(409);
 });
 
-test('handed in once, whoever tries again; a repeat of the same write is the same answer; the reveal waits for all', async () => {
+test('a sheet is submitted once; a repeated write has the same answer; the reveal waits for all', async () => {
   const t = await brewed();
   const act = { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null } as const;
   const eventId = newId();
@@ -135,7 +135,7 @@ test('handed in once, whoever tries again; a repeat of the same write is the sam
   await does(t.id, { kind: 'swap', a: codeOf(t, 0), b: codeOf(t, 1) }).expect(409);
 });
 
-test('two hands on one cup: the first wins; a pour taken back is poured again; a spilled cup and a misread code are kept', async () => {
+test('two hands on one cup: the first wins; pours taken back, spilled cups, misread codes are kept', async () => {
   const t = await setUp();
   await does(t.id, { kind: 'start' }).expect(200);
   expect((await does(t.id, { kind: 'start' }).expect(409)).body.message).toBe(
@@ -254,7 +254,7 @@ test('every open page of the site is told; the list says who still owes a sheet'
   await does(newId(), { kind: 'start' }).expect(404);
 });
 
-test('papers: tents and sheets for whoever runs it, the report when it is revealed; read back by another program', async () => {
+test('papers: tents and sheets for who runs it, the report once revealed; read by another program', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'limnos-table-'));
   const words = async (path: string, who: Caller = h.callers.lead) => {
     const res = await who
@@ -308,7 +308,7 @@ test('papers: tents and sheets for whoever runs it, the report when it is reveal
   rmSync(folder, { recursive: true, force: true });
 });
 
-test('a taster’s device is lost half way: what was kept is there, the rest is entered for them; what the lost one sends later changes nothing', async () => {
+test('a taster’s device is lost half way: the rest is entered for them; what it sends later changes nothing', async () => {
   const t = await brewed();
   const sheet = (bitterness: -2 | -1 | 0 | 1 | 2) => ({ marks: { bitterness }, words: ['brisk'] });
   for (const cup of [0, 1])

@@ -170,7 +170,7 @@ test('a vessel weighed once by a scale on a serial port: lines of text become wh
   await house.follow(/White pot/);
   await house.press(/Weigh it/);
   await house.press('Keep what it holds');
-  await house.expectSaid('Weigh it empty first.');
+  await house.expectSaid('Weigh the empty vessel first.');
   await house.press('Choose the scale');
   for (const [g, words] of [
     [412.3, 'empty'],

@@ -3,7 +3,7 @@ import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-test('twelve at once stand on one screen at 1280 by 800 and at 820 by 1180; the thirteenth is refused in words', async ({
+test('twelve brews stand on one screen, wide and narrow; the thirteenth is refused in words', async ({
   house,
 }) => {
   const bar = new BarDriver(house.page);
@@ -49,7 +49,7 @@ test('figures pick a vessel, Space does its hand, V says it is right, Z takes ea
   await expect(house.page).toHaveURL(/\/log$/);
 });
 
-test('steps: a touch confirms each, one left out says so, the pour confirms the rest; all of it stands on the brew’s page', async ({
+test('steps: confirmed by a touch, left out, or confirmed by the pour; the brew’s page has them all', async ({
   house,
 }) => {
   const bar = new BarDriver(house.page);
@@ -97,7 +97,7 @@ test('start as you pour: the clock begins by itself as the weight rises', async 
   await bar.expectState('Tolvane Amber', 'Steeping, left');
 });
 
-test('the queue: put in from a card, moved by key and by dragging, the first started by U, seen on the other tablet', async ({
+test('the queue: filled from a card, moved by key and by hand, started by U, seen on the other tablet', async ({
   house,
   tablet,
 }) => {
@@ -240,7 +240,7 @@ test('two pots of one tea are lifted and judged in one touch', async ({ house })
   ).toContainText(/1:4|−/);
 });
 
-test('a shared tablet locks: the bar is there, a steep can be lifted as the tablet’s, the rest asks for a PIN; then somebody says it was them', async ({
+test('a shared tablet locks: a steep is lifted as the tablet’s, the rest asks for a PIN; somebody owns it', async ({
   house,
 }) => {
   const bar = new BarDriver(house.page);
@@ -335,7 +335,7 @@ test('the camera reads a card’s code', async ({ tablet }) => {
   await house.expectWords('region', 'The card', 'Iveline First');
 });
 
-test('what is due is seen across the room: a still frame, another for late, none when it is switched off; nothing on the page flashes', async ({
+test('what is due is seen across the room: a still frame, another for late, none when switched off', async ({
   house,
 }) => {
   const bar = new BarDriver(house.page);

@@ -38,7 +38,7 @@ test('a late pull: the judge already says what to expect; the bar shows it passi
   await house.expectSaid(/Brew it to the recipe first/);
 });
 
-test('what if: the cup answers at once, is held, and becomes the trial recipe; the trial is brewed and adopted', async ({
+test('what if: the cup answers at once, is held, becomes the trial recipe, is brewed and adopted', async ({
   house,
 }) => {
   const whatIf = new WhatIfDriver(house.page);
@@ -82,7 +82,7 @@ test('what if: the cup answers at once, is held, and becomes the trial recipe; t
   await book.expectFacts('86');
 });
 
-test('what if at altitude: heat that water cannot have there is said, and the cup shown is the one that can be', async ({
+test('what if at altitude: heat that water cannot have is said; the cup shown can be brewed', async ({
   house,
 }) => {
   const whatIf = new WhatIfDriver(house.page);
@@ -96,7 +96,7 @@ test('what if at altitude: heat that water cannot have there is said, and the cu
   await house.expectNone('button', /trial recipe/);
 });
 
-test('is a spoon good enough: answered by a study in a worker, with what to mend first; other schools beside the table', async ({
+test('is a spoon good enough: a study says what to mend first; other schools beside the table', async ({
   house,
 }) => {
   await house.signIn(PEOPLE.brewer);
@@ -208,7 +208,7 @@ test('the wall card opens as a PDF; its code opens the brew ready on the bar', a
   await expect(page.getByRole('button', { name: 'Vessel: change' })).toHaveText('Grey pot');
 });
 
-test('two leads at the versions: the second is told by whom and can go on; a trial that was replaced is not taken', async ({
+test('two leads at the versions: the second is told and goes on; a replaced trial is not taken', async ({
   house,
   tablet,
 }) => {

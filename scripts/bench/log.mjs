@@ -28,7 +28,11 @@ const [{ n: base }] = await rowsOf(making, 'select count(*) as n from brews');
 const begun = performance.now();
 const indexes = await rowsOf(
   making,
-  "select index_name as name, group_concat(concat('`', column_name, '`') order by seq_in_index) as cols from information_schema.statistics where table_schema = database() and table_name = 'brews' and index_name <> 'PRIMARY' group by index_name",
+  `select index_name as name,
+     group_concat(concat('\`', column_name, '\`') order by seq_in_index) as cols
+   from information_schema.statistics
+   where table_schema = database() and table_name = 'brews' and index_name <> 'PRIMARY'
+   group by index_name`,
 );
 await making.query(
   'set session foreign_key_checks = 0, unique_checks = 0, group_concat_max_len = 100000',
@@ -40,7 +44,8 @@ await making.query(
 );
 const cols = await rowsOf(
   making,
-  "select column_name as name from information_schema.columns where table_schema = database() and table_name = 'brews' order by ordinal_position",
+  `select column_name as name from information_schema.columns
+   where table_schema = database() and table_name = 'brews' order by ordinal_position`,
 );
 const SPAN = 121 * 86_400;
 const all = cols.map((c) => c.name);
@@ -49,14 +54,16 @@ for (let k = 0; there < wanted; k++) {
   const many = Math.min(Number(base), wanted - there);
   const earlier = (c) => `date_sub(\`${c}\`, interval ${k * SPAN} second)`;
   const ms = `lower(lpad(hex(floor(unix_timestamp(${earlier('started_at')}) * 1000)), 12, '0'))`;
-  const id = `concat(substr(${ms}, 1, 8), '-', substr(${ms}, 9, 4), '-7', substr(md5(id), 1, 3), '-8', substr(md5(id), 4, 3), '-', substr(md5(id), 7, 12))`;
+  const id = `concat(substr(${ms}, 1, 8), '-', substr(${ms}, 9, 4), '-7', substr(md5(id), 1, 3),
+    '-8', substr(md5(id), 4, 3), '-', substr(md5(id), 7, 12))`;
   const value = (c) => {
     if (k > 0 && (c === 'id' || c === 'leaf_id')) return id;
     if (k > 0 && ['started_at', 'water_on', 'pulled', 'ended'].includes(c)) return earlier(c);
     return `\`${c}\``;
   };
   await making.query(
-    `insert into many (${all.map((c) => `\`${c}\``).join(', ')}) select ${all.map(value).join(', ')} from brews order by started_at limit ${many}`,
+    `insert into many (${all.map((c) => `\`${c}\``).join(', ')})
+     select ${all.map(value).join(', ')} from brews order by started_at limit ${many}`,
   );
   there += many;
   if (k % 20 === 0)
@@ -67,9 +74,12 @@ for (const i of indexes) {
   process.stderr.write(`${i.name}, ${Math.round((performance.now() - begun) / 1000)} s\n`);
 }
 // What points at a brew points at the new table.
-await making.query(
-  `rename table brews to few, many to brews; ${['brew_events', 'lead_notes'].map((t) => `alter table ${t} drop foreign key ${t}_brew_id_brews_id_fk, add constraint ${t}_brew_id_many foreign key (brew_id) references brews (id)`).join('; ')}`,
-);
+await making.query('rename table brews to few, many to brews');
+for (const table of ['brew_events', 'lead_notes'])
+  await making.query(
+    `alter table ${table} drop foreign key ${table}_brew_id_brews_id_fk,
+     add constraint ${table}_brew_id_many foreign key (brew_id) references brews (id)`,
+  );
 await making.end();
 const seeded = round((performance.now() - begun) / 1000, 0);
 await server.end('SIGTERM');

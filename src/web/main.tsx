@@ -40,8 +40,9 @@ async function begin() {
       ),
     );
   store.dispatch(restored(await leftUnsent().catch(() => [])));
-  if (answered !== 'all')
-    inAQuietMoment(() => void askTheRest(store.dispatch, store.getState).catch(() => undefined));
+  inAQuietMoment(
+    () => void askTheRest(store.dispatch, store.getState, answered).catch(() => undefined),
+  );
   prefetch();
   newerVersions();
 }

@@ -77,9 +77,18 @@ export async function askServer(dispatch: Send, state: () => unknown): Promise<A
   return bar && bar.brews.length === 0 ? answered(LATER, 'all') : first;
 }
 
-/** Asks for the rest, which a start needs: it is then there without a server too. */
-export async function askTheRest(dispatch: Send, state: () => unknown): Promise<void> {
-  if (!(await ask(dispatch, LATER, { again: true }))) await restoreOffline(dispatch, state);
+/**
+ * Asks for the rest, which a start needs: it is then there without a server too. What a place has asked for meanwhile
+ * is not asked again; what came from this device's storage is.
+ */
+export async function askTheRest(
+  dispatch: Send,
+  state: () => unknown,
+  answered: Answered,
+): Promise<void> {
+  if (answered === 'all' || !localStorage.getItem(SIGNED_IN_HERE)) return;
+  const again = answered === 'nothing';
+  if (!(await ask(dispatch, LATER, { again }))) await restoreOffline(dispatch, state);
 }
 
 /** Puts what was last read in its place, where the server has not answered. */

@@ -91,7 +91,7 @@ export function ToleranceOf({ tea, version }: { tea: Tea; version: Version }) {
       </p>
       <div className="spreads">
         {ways.map(([name], i) => (
-          <SpreadRow key={name} name={name} study={(i ? scale : spoon) ?? null} />
+          <SpreadRow key={name} name={name} study={shown.studies[i] ?? null} />
         ))}
       </div>
       <p className="small">

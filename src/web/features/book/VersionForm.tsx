@@ -217,6 +217,6 @@ function Tasted({ tea, onPick }: { tea: Tea; onPick: (words: string) => void }) 
 
 /** What stands in the list until a cup is picked. */
 function cupsWords(cups: number, isLoading: boolean) {
-  if (isLoading) return 'fetching its cups';
-  return cups > 0 ? 'a cup that was judged' : 'no cup was judged off';
+  if (isLoading) return 'fetching the cups';
+  return cups > 0 ? 'choose a judged cup' : 'every judged cup of this tea was right';
 }

@@ -3,11 +3,11 @@ import { useSession } from '../../entities/people/session';
 import { useShopQuery } from '../../entities/people/shopApi';
 import { failureOf } from '../../platform/api';
 import { clockText } from '../../ui/days';
-import { Loading, Note } from '../../ui/Note';
+import { Note } from '../../ui/Note';
 
 const ASK_AGAIN_MS = 10_000;
 
-/** How a tablet is let in, and which listen now. */
+/** How a tablet is let in, and which listen now. The page is drawn once its first answer is here. */
 export function ShopAddress() {
   const { sites } = useSession();
   const { data, error } = useShopQuery(undefined, { pollingInterval: ASK_AGAIN_MS });
@@ -16,7 +16,7 @@ export function ShopAddress() {
       <h2>
         Devices<small>tablets and phones in the shop’s own network</small>
       </h2>
-      {!data && (error ? <Note bad>{failureOf(error).message}</Note> : <Loading what="devices" />)}
+      {!data && error && <Note bad>{failureOf(error).message}</Note>}
       {data?.address === null && (
         <p className="mt-1 max-w-[640px]">
           Only this computer can open Limnos. To use tablets and phones, start Limnos with{' '}

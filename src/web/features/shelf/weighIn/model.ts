@@ -1,6 +1,5 @@
 import {
   type Celsius,
-  celsius,
   type Grams,
   grams,
   type Millilitres,
@@ -56,18 +55,19 @@ export function readWeights(typed: TypedWeights): Weighed {
   return { empty, toMark, toBrim, water, mark: volume(toMark), brim: volume(toBrim) };
 }
 
+const FULL_IS_HEAVIER = 'The vessel with water must weigh more than the empty vessel.';
 /** What is missing or cannot be, beside its cause; nothing where all is well. */
 export function faultsOf(typed: TypedWeights, read: Weighed): Faults {
   const { empty, mark, brim, water } = read;
   const faults: Faults = {};
-  if (empty === null) faults.empty = 'Weigh it empty first.';
-  if (typed.toMark.trim() && mark === null) faults.toMark = 'It must be heavier than empty.';
-  if (typed.toBrim.trim() && brim === null) faults.toBrim = 'It must be heavier than empty.';
+  if (empty === null) faults.empty = 'Weigh the empty vessel first.';
+  if (typed.toMark.trim() && mark === null) faults.toMark = FULL_IS_HEAVIER;
+  if (typed.toBrim.trim() && brim === null) faults.toBrim = FULL_IS_HEAVIER;
   if (mark !== null && brim !== null && mark > brim)
-    faults.toMark = 'More to the mark than to the brim: were they swapped?';
+    faults.toMark = 'More water to the mark than to the brim. Were the two weights swapped?';
   if (water === null) faults.heat = 'How warm was the water, in °C?';
   if (empty !== null && mark === null && brim === null && !faults.toMark && !faults.toBrim)
-    faults.all = 'Weigh it to the mark or to the brim too.';
+    faults.all = 'Weigh the vessel with water too, to the mark or to the brim.';
   return faults;
 }
 
@@ -85,7 +85,7 @@ export function withWeights(fields: VesselFields, read: Weighed): VesselFields |
       empty,
       toMark: mark === null ? null : read.toMark,
       toBrim: brim === null ? null : read.toBrim,
-      water: celsius(water),
+      water,
     },
   };
 }
