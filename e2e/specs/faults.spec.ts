@@ -247,22 +247,6 @@ test('what the bar needs is asked for while the application is still being read,
     expect(asked.filter((a) => a === path)).toHaveLength(1);
 });
 
-test('with a brew on the bar, the book that a place asks for is not asked for again', async ({
-  house,
-}) => {
-  await house.signIn(PEOPLE.brewer);
-  const { page } = house;
-  await new BarDriver(page).standsSince(30, { tea: 'Tolvane Amber', vessel: 'White pot' });
-  const asked: string[] = [];
-  page.on('request', (r) => asked.push(new URL(r.url()).pathname));
-  await page.goto('/book');
-  await house.expectThere('link', /Sennet Hollow/);
-  // The quiet moment in which the rest is asked for has come and gone.
-  await expect.poll(() => asked.includes('/api/vessels')).toBe(true);
-  await page.waitForTimeout(1000);
-  expect(asked.filter((a) => a === '/api/book')).toHaveLength(1);
-});
-
 test('a server that answers late: the page begins with what was kept, and takes up what is true now', async ({
   house,
 }) => {
