@@ -7,7 +7,7 @@ export default {
   globalSetup: '<rootDir>/jest.setup.mjs',
   globalTeardown: '<rootDir>/jest.teardown.mjs',
   maxWorkers: 2,
-  testTimeout: 30_000,
+  testTimeout: 60_000,
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',

@@ -3,14 +3,14 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startMariadb } from './scripts/lib/mariadb.mjs';
+import { FOR_TESTS, startMariadb } from './scripts/lib/mariadb.mjs';
 import { needBuild } from './scripts/lib/prepare.mjs';
 
 export default async function setup() {
   needBuild();
   if (process.env.LIMNOS_TEST_DATABASE) return;
   const folder = mkdtempSync(join(tmpdir(), 'limnos-jest-'));
-  const database = await startMariadb(folder, ['limnos_test']);
+  const database = await startMariadb(folder, ['limnos_test'], { extra: FOR_TESTS });
   process.env.LIMNOS_TEST_DATABASE = database.url('limnos_test');
   globalThis.__limnosStop = async () => {
     await database.stop();

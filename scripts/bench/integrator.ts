@@ -29,7 +29,7 @@ const { Solver: Odex } = createRequire(import.meta.url)('odex') as {
 export function integrate(b: Brewing): number {
   const set = settingOf(b);
   const heat = heatOf(b);
-  if (heat.kind === 'constant') throw new RangeError('a cooling pot is wanted');
+  if (heat.kind !== 'cooling') throw new RangeError('a cooling pot is wanted');
   const rate = coolingRate({
     volume: b.water,
     material: heat.material,

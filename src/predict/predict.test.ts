@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
+import { alike } from '../../test/alike';
 import { predictDocument } from './run';
 import { CASE_INPUTS, PredictDocument } from './schema';
 
@@ -27,20 +28,6 @@ const steep = (over: object = {}) => ({
   ...over,
 });
 
-/** The same shape and names, numbers to `by` relative; what the optimiser may choose is left to its own test. */
-function alike(got: unknown, want: unknown, by: number, path: string): void {
-  if (Array.isArray(want)) {
-    expect([path, (got as unknown[]).length]).toEqual([path, want.length]);
-    want.forEach((w, i) => alike((got as unknown[])[i], w, by, `${path}[${i}]`));
-  } else if (typeof want === 'object' && want !== null) {
-    expect([path, Object.keys(got as object).sort()]).toEqual([path, Object.keys(want).sort()]);
-    for (const [k, w] of Object.entries(want))
-      alike((got as Record<string, unknown>)[k], w, by, `${path}.${k}`);
-  } else if (typeof want === 'number') {
-    if (!(Math.abs((got as number) - want) <= by * Math.max(1e-3, Math.abs(want)) + 1e-6))
-      throw new Error(`${path}: ${String(got)}, not ${want}`);
-  } else expect([path, got]).toEqual([path, want]);
-}
 test.each([
   ['brew', 1e-4],
   ['water', 1e-4],

@@ -1,77 +1,18 @@
-import { z } from 'zod';
+import { answerCases, type Answered, isObject, type Kinds } from '../cases';
 import { answerColourSteep, ANSWERS } from './answers';
 import { CASE_INPUTS, type CaseKind, COLOUR_STEEP } from './schema';
 
-/** What went wrong, in words that name the case. */
-export type Predicted =
-  | { readonly kind: 'done'; readonly document: Record<string, unknown> }
-  | { readonly kind: 'bad'; readonly why: string };
+const CASE_KINDS = Object.keys(CASE_INPUTS) as CaseKind[];
 
-const KINDS = Object.keys(CASE_INPUTS) as CaseKind[];
-const isObject = (v: unknown): v is Record<string, unknown> =>
-  typeof v === 'object' && v !== null && !Array.isArray(v);
-
-class BadCase extends Error {}
-/** Zod's findings in plain words. */
-function plainly(issue: z.core.$ZodRawIssue): string | undefined {
-  switch (issue.code) {
-    case 'invalid_type':
-      return issue.input === undefined
-        ? 'is missing'
-        : `${JSON.stringify(issue.input)} is not a ${issue.expected}`;
-    case 'too_small':
-      return `${String(issue.input)} is too little: ${issue.inclusive ? 'at least' : 'more than'} ${String(issue.minimum)}`;
-    case 'too_big':
-      return `${String(issue.input)} is too much: at most ${String(issue.maximum)}`;
-    case 'unrecognized_keys':
-      return `${issue.keys.join(', ')} is not known here`;
-    default:
-      return undefined;
-  }
-}
-function parsed<S extends z.ZodType>(schema: S, input: unknown, name: string): z.infer<S> {
-  const result = schema.safeParse(input, { error: plainly });
-  if (result.success) return result.data;
-  const issue = result.error.issues[0];
-  const path = issue?.path.length ? `.${issue.path.map(String).join('.')}` : '';
-  throw new BadCase(`${name}: in${path}: ${issue?.message ?? 'cannot be read'}`);
-}
-
-function answerOf(kind: CaseKind, input: unknown, name: string): unknown {
-  const answer = () => {
-    if (kind === 'steep' && isObject(input) && 'leafRatio' in input)
-      return answerColourSteep(parsed(COLOUR_STEEP, input, name));
-    return (ANSWERS[kind] as (i: unknown) => unknown)(parsed(CASE_INPUTS[kind], input, name));
-  };
-  try {
-    return answer();
-  } catch (error) {
-    if (error instanceof RangeError) throw new BadCase(`${name}: ${error.message}`);
-    throw error;
-  }
-}
-
-/** Fills every `out` of a document of cases; the first bad case stops it and is named. */
-export function predictDocument(document: unknown): Predicted {
-  try {
-    if (!isObject(document))
-      throw new BadCase('the document is one JSON object with lists of cases');
-    const out = Object.entries(document).map(([kind, list]): [string, unknown] => {
-      if (!KINDS.includes(kind as CaseKind))
-        throw new BadCase(`"${kind}" is not a kind of case known here: ${KINDS.join(', ')}`);
-      if (!Array.isArray(list)) throw new BadCase(`${kind}: a list of cases is wanted`);
-      return [
-        kind,
-        list.map((c: unknown, i) => {
-          const name = `${kind}[${i}]`;
-          if (!isObject(c) || !('in' in c)) throw new BadCase(`${name}: a case has an "in"`);
-          return { in: c.in, out: answerOf(kind as CaseKind, c.in, name) };
-        }),
-      ];
-    });
-    return { kind: 'done', document: Object.fromEntries(out) };
-  } catch (error) {
-    if (error instanceof BadCase) return { kind: 'bad', why: error.message };
-    throw error;
-  }
-}
+/** Every kind of case of the predict command. */
+export const KINDS: Kinds = Object.fromEntries(
+  CASE_KINDS.map((kind) => [
+    kind,
+    (input, read) => {
+      if (kind === 'steep' && isObject(input) && 'leafRatio' in input)
+        return answerColourSteep(read(COLOUR_STEEP, input));
+      return (ANSWERS[kind] as (i: unknown) => unknown)(read(CASE_INPUTS[kind], input));
+    },
+  ]),
+);
+export const predictDocument = (document: unknown): Answered => answerCases(document, KINDS);

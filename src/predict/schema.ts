@@ -4,31 +4,15 @@ import { AGITATION_NAMES } from '#core/extraction';
 import { MATERIAL_NAMES } from '#core/heat';
 import { GRADE_NAMES, STYLE_IDS } from '#core/styles';
 import { INFUSER_KINDS } from '#core/vessels';
+import { documentOf, leafGrams, mark, number, oneOf, waterMl } from '../cases';
 
 // The cases the predict command reads. Units are in the names. Ranges are those of possible brews; inside them the
 // model answers, also where it is only an extrapolation.
 
-const oneOf = <T extends string>(names: readonly T[], what: string) =>
-  z.enum(names as readonly [T, ...T[]], {
-    error: (i) => `${JSON.stringify(i.input)} is not a ${what} known here: ${names.join(', ')}`,
-  });
-const number = (min: number, max: number) => z.number().min(min).max(max);
 const style = oneOf(STYLE_IDS, 'style');
 const material = oneOf(MATERIAL_NAMES, 'material');
 const celsius = number(0, 100);
-const leafGrams = z.number().gt(0).max(5000);
-const waterMl = z.number().gt(0).max(100_000);
 const seconds = number(0, 7 * 86_400);
-const mark = z.union(
-  [-2, -1, 0, 1, 2].map((m) => z.literal(m as -2 | -1 | 0 | 1 | 2)) as [
-    z.ZodLiteral<-2>,
-    z.ZodLiteral<-1>,
-    z.ZodLiteral<0>,
-    z.ZodLiteral<1>,
-    z.ZodLiteral<2>,
-  ],
-  { error: 'a mark is -2, -1, 0, 1 or 2' },
-);
 const room = {
   material: material.optional(),
   lid: z.boolean().optional(),
@@ -196,19 +180,5 @@ export type CaseKind = keyof typeof CASE_INPUTS;
 export type CaseInput<K extends CaseKind> = z.infer<(typeof CASE_INPUTS)[K]>;
 export type ColourSteepInput = z.infer<typeof colourSteep>;
 
-const caseOf = (input: z.ZodType) => z.strictObject({ in: input, out: z.unknown().optional() });
 /** The whole document, for its JSON Schema. */
-export const PredictDocument = z
-  .strictObject(
-    Object.fromEntries(
-      Object.entries(CASE_INPUTS).map(([kind, input]) => [
-        kind,
-        z.array(caseOf(kind === 'steep' ? anySteep : input)).optional(),
-      ]),
-    ),
-  )
-  .meta({
-    title: 'Cases for the predict command',
-    description:
-      'Any subset of the kinds. `out` is ignored on the way in and filled on the way out.',
-  });
+export const PredictDocument = documentOf('predict', { ...CASE_INPUTS, steep: anySteep });

@@ -1,5 +1,5 @@
-import { cooled, coolingRate, type Material } from '#core/heat';
-import { type Celsius, celsius, type Seconds, seconds } from '#core/units';
+import { cooled, coolingRate, followed, type Material } from '#core/heat';
+import { type Celsius, type Seconds, seconds } from '#core/units';
 import { hold, type Infusion, type Setting } from './infusion';
 
 /** How the water's heat goes while it steeps. Temperatures are of the water on the leaf. */
@@ -12,6 +12,13 @@ export type Heat =
       readonly material: Material;
       readonly lid: boolean;
       readonly cosy?: boolean;
+    }
+  /** Hours in a fridge or a cool room: the liquor follows the air with one time constant. */
+  | {
+      readonly kind: 'following';
+      readonly start: Celsius;
+      readonly air: Celsius;
+      readonly tau: Seconds;
     };
 
 /** One stretch of a steep, s from its start. */
@@ -31,37 +38,34 @@ export function coolingPanels(time: Seconds): Panel[] {
 export const constantPanels = (time: Seconds): Panel[] =>
   [0, 1, 2, 3].map((j) => ({ from: time * (j / 4) ** 2, to: time * ((j + 1) / 4) ** 2 }));
 
+/** The water's temperature along the steep. */
+function courseOf(heat: Heat, water: Setting['water']): (after: Seconds) => Celsius {
+  switch (heat.kind) {
+    case 'constant':
+      return () => heat.at;
+    case 'cooling': {
+      const { start, ambient, material, lid, cosy } = heat;
+      const rate = coolingRate({ volume: water, material, lid, cosy });
+      return (after) => cooled(start, ambient, rate, after);
+    }
+    case 'following':
+      return (after) => followed(heat.start, heat.air, heat.tau, after);
+  }
+}
 /** The panels of a steep, each with its temperature: of its middle, after it is cut. */
 export function heatedPanels(
   heat: Heat,
   water: Setting['water'],
   time: Seconds,
 ): (Panel & { at: Celsius })[] {
-  if (heat.kind === 'constant') return constantPanels(time).map((p) => ({ ...p, at: heat.at }));
-  const rate = coolingRate({
-    volume: water,
-    material: heat.material,
-    lid: heat.lid,
-    cosy: heat.cosy,
-  });
-  return coolingPanels(time).map((p) => ({
-    ...p,
-    at: cooled(heat.start, heat.ambient, rate, seconds((p.from + p.to) / 2)),
-  }));
+  const at = courseOf(heat, water);
+  const panels = heat.kind === 'constant' ? constantPanels(time) : coolingPanels(time);
+  return panels.map((p) => ({ ...p, at: at(seconds((p.from + p.to) / 2)) }));
 }
 
 /** Temperature of the water after `time`. */
-export function heatAfter(heat: Heat, water: Setting['water'], time: Seconds): Celsius {
-  if (heat.kind === 'constant') return heat.at;
-  return celsius(
-    cooled(
-      heat.start,
-      heat.ambient,
-      coolingRate({ volume: water, material: heat.material, lid: heat.lid, cosy: heat.cosy }),
-      time,
-    ),
-  );
-}
+export const heatAfter = (heat: Heat, water: Setting['water'], time: Seconds): Celsius =>
+  courseOf(heat, water)(time);
 
 /**
  * Leaf and liquor after `time` on the leaf.

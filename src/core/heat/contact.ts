@@ -3,7 +3,7 @@ import { type Celsius, celsius, type Grams, type Millilitres } from '#core/units
 /** Liquid water, 0 to 100 C: 4.178 to 4.219 J/(g K); one value holds within 1 % (CRC Handbook). */
 export const WATER_SPECIFIC_HEAT = 4.19;
 /** Dry leaf, J/(g K): from memory. */
-const LEAF_SPECIFIC_HEAT = 1.6;
+export const LEAF_SPECIFIC_HEAT = 1.6;
 
 /**
  * Walls: specific heat J/(g K) (handbook), mass of a 500 ml vessel g and the share of it that takes part in the
@@ -24,8 +24,8 @@ export const MATERIAL_NAMES = Object.keys(MATERIALS) as readonly Material[];
 /** Wall temperature of a vessel warmed a third full of hot water for 15 s or more, poured away: from memory. */
 export const WARMED_WALL = celsius(75);
 
-/** Heat capacity J/K of the wall that water meets. Mass scales as (capacity/500)^0.75 unless weighed. */
-export function engagedHeatCapacity(
+/** Heat capacity J/K of a whole wall. Mass scales as (capacity/500)^0.75 unless weighed. */
+export function wallHeatCapacity(
   material: Material,
   capacity: Millilitres,
   weighed?: Grams,
@@ -33,8 +33,14 @@ export function engagedHeatCapacity(
   const m = MATERIALS[material];
   const root = Math.sqrt(capacity / 500);
   const mass = weighed ?? m.g500 * root * Math.sqrt(root); // to the power 3/4
-  return m.engaged * mass * m.c;
+  return mass * m.c;
 }
+/** Heat capacity J/K of the part of a wall that water meets in the first minutes. */
+export const engagedHeatCapacity = (
+  material: Material,
+  capacity: Millilitres,
+  weighed?: Grams,
+): number => MATERIALS[material].engaged * wallHeatCapacity(material, capacity, weighed);
 
 export type Contact = {
   readonly water: Grams;

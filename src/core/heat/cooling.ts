@@ -60,3 +60,10 @@ export function waitUntil(
   const r = rate.b / rate.a;
   return seconds(Math.log((theta0 * (1 + r * theta)) / (theta * (1 + r * theta0))) / rate.a);
 }
+
+/**
+ * Temperature after `elapsed` of what follows the air with one time constant, hours long: Newton's law with neither
+ * evaporation nor a crust of warm air.
+ */
+export const followed = (start: Celsius, air: Celsius, tau: Seconds, elapsed: Seconds): Celsius =>
+  celsius(air + (start - air) * Math.exp(-elapsed / tau));

@@ -6,15 +6,24 @@ export {
   beforePour,
   engagedHeatCapacity,
   firstContact,
+  LEAF_SPECIFIC_HEAT,
   MATERIAL_NAMES,
   MATERIALS,
   POUR_LOSS,
+  wallHeatCapacity,
   WARMED_WALL,
   WATER_SPECIFIC_HEAT,
   type Contact,
   type Material,
 } from './contact';
-export { cooled, coolingRate, waitUntil, type CoolingRate, type CoolingVessel } from './cooling';
+export {
+  cooled,
+  coolingRate,
+  followed,
+  waitUntil,
+  type CoolingRate,
+  type CoolingVessel,
+} from './cooling';
 export {
   fitCooling,
   fitPourLoss,

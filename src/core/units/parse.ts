@@ -98,14 +98,17 @@ export function parseVolume(text: string, otherwise: VolumeUnit): Parsed<Millili
   return ok(millilitres(n.value * ML_PER[unit]));
 }
 
-/** A temperature; "F" after it makes it Fahrenheit. @example parseTemperature('176 F').value // 80 C */
-export function parseTemperature(text: string): Parsed<Celsius> {
+/**
+ * A temperature with its scale, or without one in `otherwise`.
+ * @example parseTemperature('176 F').value // 80 C
+ */
+export function parseTemperature(text: string, otherwise: 'C' | 'F' = 'C'): Parsed<Celsius> {
   const t = oneBlank(text);
-  const m = /^(-?[\d.,]+) ?°? ?([cf]?)$/i.exec(t);
+  const m = /^([-−]?[\d.,]+) ?°? ?([cf]?)$/i.exec(t);
   if (!m) return bad(`"${t}" is not a temperature.`);
   const n = parseNumber(m[1] ?? '');
   if (n.kind === 'bad') return n;
-  return ok((m[2] ?? '').toLowerCase() === 'f' ? fromFahrenheit(n.value) : celsius(n.value));
+  return ok((m[2] || otherwise).toLowerCase() === 'f' ? fromFahrenheit(n.value) : celsius(n.value));
 }
 
 const SECONDS = ['seconds', 'second', 'secs', 'sec.', 'sec', 's'];

@@ -1,0 +1,109 @@
+import { type EpochMs, type Millilitres, millilitres } from '#core/units';
+import { type BatchAct, type BatchNow, isStanding, readyAt } from './batch';
+import type { BatchPlan } from './planBatch';
+
+/** Why an act cannot be done to a batch now. */
+export type BatchRefusal =
+  | { readonly kind: 'tooEarly' }
+  | { readonly kind: 'inTheFuture' }
+  | { readonly kind: 'alreadyLifted'; readonly at: EpochMs }
+  | { readonly kind: 'notLifted' }
+  | { readonly kind: 'ended' }
+  | { readonly kind: 'notCold'; readonly readyAt: EpochMs }
+  | { readonly kind: 'past'; readonly discardAt: EpochMs }
+  | { readonly kind: 'moreThanLeft'; readonly left: Millilitres }
+  | { readonly kind: 'squeezedHot' }
+  | { readonly kind: 'tooLateToUndo' }
+  | { readonly kind: 'notTheLast' };
+
+const MINUTE = 60_000;
+/** A device's clock may be ahead by so much. */
+const MOST_AHEAD = 2 * MINUTE;
+const UNDO_WITHIN = 10 * MINUTE;
+/** A pour may be over what the book has by the larger of these. */
+const [OVER_ML, OVER_SHARE] = [30, 0.05];
+
+/** Null where it can be done at `at`; `now` is the server's clock, `discardAt` until when it is kept. */
+export function refuseAct(
+  batch: { readonly id: string; readonly plan: BatchPlan; readonly leafIn: EpochMs } & BatchNow,
+  act: BatchAct,
+  when: {
+    readonly at: EpochMs;
+    readonly now: EpochMs;
+    readonly discardAt: EpochMs;
+    readonly isLead: boolean;
+  },
+): BatchRefusal | null {
+  const { state, ledger, plan } = batch;
+  if (when.at > when.now + MOST_AHEAD) return { kind: 'inTheFuture' };
+  if (when.at < batch.leafIn) return { kind: 'tooEarly' };
+  if (act.kind === 'undo') return refuseUndo(batch, act.of, when);
+  if (!isStanding(state)) return { kind: 'ended' };
+  if (act.kind === 'discard' || act.kind === 'void') return null;
+  if (act.kind === 'lift') {
+    if (state.kind === 'drawn') return { kind: 'alreadyLifted', at: state.lifted };
+    return act.squeezed && plan.hotFirst !== null ? { kind: 'squeezedHot' } : null;
+  }
+  if (state.kind !== 'drawn') return { kind: 'notLifted' };
+  if (act.kind !== 'pour') return null;
+  const ready = readyAt(plan, state);
+  if (ready !== null && when.at < ready) return { kind: 'notCold', readyAt: ready };
+  if (when.at >= when.discardAt) return { kind: 'past', discardAt: when.discardAt };
+  const most = ledger.left + Math.max(OVER_ML, OVER_SHARE * ledger.left);
+  return act.ml > most ? { kind: 'moreThanLeft', left: millilitres(ledger.left) } : null;
+}
+/** Only the last thing is taken back, within ten minutes; later by a lead. */
+function refuseUndo(
+  batch: { readonly id: string; readonly leafIn: EpochMs } & BatchNow,
+  of: string,
+  { now, isLead }: { readonly now: EpochMs; readonly isLead: boolean },
+): BatchRefusal | null {
+  const last = batch.last ?? { id: batch.id, at: batch.leafIn };
+  if (last.id !== of) return { kind: 'notTheLast' };
+  return now - last.at > UNDO_WITHIN && !isLead ? { kind: 'tooLateToUndo' } : null;
+}
+
+/** How times and amounts are written where it is said. */
+export type Say = {
+  readonly time: (at: EpochMs) => string;
+  readonly volume: (ml: Millilitres) => string;
+};
+/** A refusal in words. */
+export function refusalWords(r: BatchRefusal, say: Say): string {
+  switch (r.kind) {
+    case 'tooEarly':
+      return 'The batch has not started yet.';
+    case 'inTheFuture':
+      return 'That time is in the future. Check the clock of this device.';
+    case 'alreadyLifted':
+      return `The leaf was lifted at ${say.time(r.at)}.`;
+    case 'notLifted':
+      return 'The leaf is still in. Lift the leaf first.';
+    case 'ended':
+      return 'This batch has ended.';
+    case 'notCold':
+      return `Not cold yet. Pour from about ${say.time(r.readyAt)}.`;
+    case 'past':
+      return `The time of this batch ended at ${say.time(r.discardAt)}. Throw the batch out.`;
+    case 'moreThanLeft':
+      return `Only ${say.volume(r.left)} should be left. Measure the liquor in the pitcher.`;
+    case 'squeezedHot':
+      return 'Squeeze only cold brews. This batch started with hot water.';
+    case 'tooLateToUndo':
+      return 'More than ten minutes have passed. A lead can still take this back.';
+    case 'notTheLast':
+      return 'Something else was done to the batch after that.';
+  }
+}
+
+/** Why a pitcher takes no other leaf: what is in it, in words. */
+export function inUseWords(
+  vessel: string,
+  batch: { readonly tea: { readonly name: string }; readonly now: BatchNow },
+  volume: Say['volume'],
+): string {
+  const { state, ledger } = batch.now;
+  return state.kind === 'drawn'
+    ? `${vessel} still holds ${volume(ledger.left)} of ${batch.tea.name}.`
+    : `${batch.tea.name} is in the ${vessel}.`;
+}

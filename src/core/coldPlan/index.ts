@@ -1,0 +1,46 @@
+export { pinsRefused } from './refused';
+export { beginPlan, FIRST_STEPS, planWeek, type Planning } from './plan';
+export {
+  batchesToBegin,
+  coldTeaId,
+  coldTeaOf,
+  planDays,
+  problemOf,
+  servicesOf,
+  type ColdHouse,
+  type ColdTea,
+  type ColdVessel,
+  type PinnedBatch,
+  type PlanAsked,
+  type PlanService,
+  type StandingBatch,
+  type ToBegin,
+  type WorkedFills,
+} from './fromHouse';
+export {
+  learntFor,
+  partedAsBefore,
+  servedByDay,
+  wantedOn,
+  type Learnt,
+  type Wanted,
+} from './demand';
+export { reasonsOf, type Reason, type UnmetBecause } from './reasons';
+export { boundWords, reasonWords, type PlanSay } from './words';
+export type {
+  Merit,
+  Minute,
+  Pin,
+  PinsRefused,
+  PlanFill,
+  PlanLine,
+  PlannedBatch,
+  PlanProblem,
+  PlanVessel,
+  Pour,
+  PouredStanding,
+  Span,
+  Standing,
+  Unmet,
+  WeekPlan,
+} from './problem';

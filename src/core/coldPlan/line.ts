@@ -1,0 +1,253 @@
+import { type Cost, costOf } from './cost';
+import type { Minute, Pin, PlanFill, PlanLine, PlanProblem, Pour } from './problem';
+import type { Room, Taken } from './room';
+import type { StandingPoured } from './standing';
+
+/**
+ * One step along a line: from so many glasses behind us, served or missed, to so many. A step without a batch misses what
+ * is left of a service.
+ */
+export type Step = {
+  readonly to: number;
+  readonly lost: number;
+  readonly effort: number;
+  readonly batch: StepBatch | null;
+  /** Its pin by place in the line's own list; -1: none. */
+  readonly pin: number;
+};
+export type StepBatch = {
+  readonly pin: Pin | null;
+  readonly kind: string;
+  readonly fill: PlanFill;
+  readonly start: Minute;
+  readonly lift: Minute;
+  readonly pours: readonly Pour[];
+  readonly taken: Taken;
+};
+
+/**
+ * A line as a network: its demand glass by glass from left to right. Every plan of the line is a path, since one batch is
+ * open at a time. A pin that is used nowhere is added at the end, as what it takes and costs when it serves nobody.
+ */
+export type Network = {
+  readonly line: PlanLine;
+  readonly glasses: number;
+  readonly steps: readonly (readonly Step[])[];
+  readonly idle: readonly Step[];
+};
+
+/** When leaf goes in and when it is lifted, and what that costs whatever is poured. */
+type Opening = {
+  readonly start: Minute;
+  readonly lift: Minute;
+  readonly offEach: number;
+  readonly hands: number;
+};
+/** Where batches of a line may be begun: what is the same for every glass. */
+type Around = {
+  readonly p: PlanProblem;
+  readonly room: Room;
+  readonly line: PlanLine;
+  readonly demand: readonly number[];
+  readonly preferred: ReadonlySet<Minute>;
+};
+
+const offEach = (line: PlanLine, start: Minute, lift: Minute): number =>
+  Math.max(0, line.goodFrom - (lift - start), lift - start - line.goodTo);
+const openingOf = ({ line, preferred }: Around, start: Minute, lift: Minute): Opening => ({
+  start,
+  lift,
+  offEach: offEach(line, start, lift),
+  hands: (preferred.has(start) ? 0 : 1) + (preferred.has(lift) ? 0 : 1),
+});
+const noWorse = (a: Opening, b: Opening): boolean =>
+  a.start >= b.start && a.lift >= b.lift && a.offEach <= b.offEach && a.hands <= b.hands;
+
+/** Openings that are ready by a moment, without those that another beats in everything: later, better, easier. */
+function openingsReadyBy(around: Around, ready: Minute): Opening[] {
+  const { line, p } = around;
+  const hands = p.hands.map((h) => h.at);
+  const kept: Opening[] = [];
+  // Once one without a fault is found, what is lifted before the last start that would still beat it is beaten by it.
+  let beaten = -Infinity;
+  for (const lift of hands.filter((t) => t + line.chill <= ready).reverse()) {
+    if (lift - line.earliest <= beaten) break;
+    for (const start of hands
+      .filter((t) => t >= lift - line.latest && t <= lift - line.earliest)
+      .reverse()) {
+      const opening = openingOf(around, start, lift);
+      if (kept.some((k) => noWorse(k, opening))) continue;
+      kept.push(opening);
+      if (opening.offEach === 0 && opening.hands === 0) beaten = Math.max(beaten, start);
+    }
+  }
+  return kept;
+}
+
+const readyAt = (line: PlanLine, lift: Minute): Minute => lift + line.chill;
+const keepsTo = (line: PlanLine, start: Minute, lift: Minute): Minute =>
+  (line.keepFrom === 'lift' ? lift : start) + line.keep;
+
+function takenBy(
+  { p, room, line }: Around,
+  row: number,
+  b: { fill: PlanFill; start: Minute; lift: Minute; ends: Minute },
+): Taken {
+  const begins = { all: b.start, afterLift: b.lift, never: b.ends }[line.fridge];
+  return {
+    vessel: row,
+    inVessel: room.between({ from: b.start, to: b.ends + p.wash }),
+    inFridge: room.between({ from: begins, to: Math.max(begins, b.ends) }),
+    places: room.classes[row]?.places ?? 1,
+    water: b.fill.water,
+  };
+}
+
+/** Pours that one batch may stop after, from a glass of a service on. */
+type Stop = {
+  readonly pours: readonly Pour[];
+  readonly glasses: number;
+  readonly old: number;
+  readonly ends: Minute;
+};
+/** Poured until it is empty or its keep is over, or to the end of any service before. */
+function stopsOf(
+  { p, line, demand }: Around,
+  opening: Opening,
+  { service, left, glasses }: { service: number; left: number; glasses: number },
+): Stop[] {
+  const [ready, keeps] = [readyAt(line, opening.lift), keepsTo(line, opening.start, opening.lift)];
+  const stops: Stop[] = [];
+  let pours: readonly Pour[] = [];
+  let [poured, old] = [0, 0];
+  for (let j = service; j < p.services.length && poured < glasses; j++) {
+    const span = p.services[j];
+    const wanted = j === service ? left : (demand[j] ?? 0);
+    if (!span || wanted === 0) continue;
+    if (ready > span.from || span.to > keeps) break;
+    const now = Math.min(wanted, glasses - poured);
+    poured += now;
+    old += now * Math.max(0, span.to - opening.lift - line.fresh);
+    pours = [...pours, { service: j, glasses: now }];
+    stops.push({ pours, glasses: poured, old, ends: span.to });
+  }
+  return stops;
+}
+
+function batchCost(
+  line: PlanLine,
+  fill: PlanFill,
+  opening: Opening,
+  poured: { glasses: number; old: number },
+): Cost {
+  return costOf({
+    unmet: 0,
+    thrown: line.serving * (fill.glasses - poured.glasses),
+    off: fill.glasses * opening.offEach + poured.old,
+    batches: 1,
+    hands: opening.hands,
+  });
+}
+
+function stepsOfPin(around: Around, pin: Pin, place: number, from: Glass | null): Step[] {
+  const { line, room } = around;
+  const row = room.classOf(pin.vessel);
+  const kind = room.classes[row]?.kind ?? '';
+  const fill = line.fills[kind]?.find((f) => f.water === pin.water);
+  if (!fill) throw new RangeError(`${pin.id}: no fill of ${pin.water} ml in ${pin.vessel}`);
+  const opening = openingOf(around, pin.start, pin.lift);
+  const idle: Stop = { pours: [], glasses: 0, old: 0, ends: readyAt(line, pin.lift) };
+  const stops = from ? stopsOf(around, opening, { ...from, glasses: fill.glasses }) : [idle];
+  return stops.map((stop) => ({
+    to: (from?.position ?? 0) + stop.glasses,
+    ...batchCost(line, fill, opening, stop),
+    pin: place,
+    batch: {
+      pin,
+      kind,
+      fill,
+      ...{ start: pin.start, lift: pin.lift, pours: stop.pours },
+      taken: takenBy(around, row, { fill, ...opening, ends: stop.ends }),
+    },
+  }));
+}
+
+/** One glass of the demand: glasses before it, its service, and glasses left of that service. */
+type Glass = { readonly position: number; readonly service: number; readonly left: number };
+function glassesOf(demand: readonly number[]): Glass[] {
+  let position = 0;
+  return demand.flatMap((wanted, service) =>
+    Array.from({ length: wanted }, (_, i) => ({ position: position++, service, left: wanted - i })),
+  );
+}
+
+function newBatches(around: Around, glass: Glass, openings: readonly Opening[]): Step[] {
+  const { line, room } = around;
+  const steps: Step[] = [];
+  room.classes.forEach((c, row) => {
+    const fills = [...(line.fills[c.kind] ?? [])].sort(
+      (a, b) => a.glasses - b.glasses || a.water - b.water,
+    );
+    for (const opening of openings) {
+      // What a smaller fill of this kind serves, a larger one need not stop at.
+      let served = 0;
+      for (const fill of fills) {
+        const stops = stopsOf(around, opening, { ...glass, glasses: fill.glasses });
+        for (const stop of stops.filter((s) => s.glasses > served))
+          steps.push({
+            to: glass.position + stop.glasses,
+            ...batchCost(line, fill, opening, stop),
+            pin: -1,
+            batch: {
+              pin: null,
+              kind: c.kind,
+              fill,
+              ...{ start: opening.start, lift: opening.lift, pours: stop.pours },
+              taken: takenBy(around, row, { fill, ...opening, ends: stop.ends }),
+            },
+          });
+        served = Math.max(served, fill.glasses);
+      }
+    }
+  });
+  return steps;
+}
+
+/** The network of one line beside what stands there. */
+export function networkOf(
+  p: PlanProblem,
+  room: Room,
+  { rest }: Pick<StandingPoured, 'rest'>,
+  index: number,
+): Network {
+  const line = p.lines[index];
+  if (!line) throw new RangeError(`no line ${index}`);
+  const demand = rest[index] ?? [];
+  const preferred = new Set(p.hands.filter((h) => h.preferred).map((h) => h.at));
+  const around: Around = { p, room, line, demand, preferred };
+  const pins = p.pins.filter((pin) => pin.line === line.id);
+  const openings = new Map<number, Opening[]>();
+  const openingsFor = (service: number): Opening[] => {
+    const from = p.services[service]?.from ?? 0;
+    const lastLift = p.hands.findLastIndex((h) => h.at + line.chill <= from);
+    const known = openings.get(lastLift) ?? openingsReadyBy(around, from);
+    openings.set(lastLift, known);
+    return known;
+  };
+  const glasses = glassesOf(demand);
+  return {
+    line,
+    glasses: glasses.length,
+    steps: glasses.map((glass) => [
+      ...newBatches(around, glass, openingsFor(glass.service)),
+      ...pins.flatMap((pin, i) => stepsOfPin(around, pin, i, glass)),
+      {
+        to: glass.position + glass.left,
+        ...costOf({ unmet: glass.left, thrown: 0, off: 0, batches: 0, hands: 0 }),
+        batch: null,
+        pin: -1,
+      },
+    ]),
+    idle: pins.flatMap((pin, i) => stepsOfPin(around, pin, i, null)),
+  };
+}

@@ -1,0 +1,289 @@
+import TinyQueue from 'tinyqueue';
+import type { Network, Step } from './line';
+import { addTaken, type Between, fits, type Room, type Taken } from './room';
+
+/** How much has been looked at: the measure of a search, since the same work always comes to the same plan. */
+export type Work = { steps: number };
+
+/** What it costs to take room, at one of the levels of cost; `rank` only parts what is equal otherwise. */
+export type Weights = {
+  readonly level: 'lost' | 'effort' | 'rank';
+  /** Sums of the weights of each row up to each moment; the last of a row is their sum. */
+  readonly sums: Float64Array;
+  readonly rowLength: number;
+};
+
+/** Weights as a table of rows and moments, summed along the moments. */
+export function weightsOf(room: Room, level: Weights['level'], each: Float64Array): Weights {
+  const size = room.moments.length;
+  const rowLength = size + 1;
+  const sums = new Float64Array(room.rows * rowLength);
+  for (let row = 0; row < room.rows; row++)
+    for (let i = 0; i < size; i++)
+      sums[row * rowLength + i + 1] =
+        (sums[row * rowLength + i] ?? 0) + (each[row * size + i] ?? 0);
+  return { level, sums, rowLength };
+}
+function weightOf({ sums, rowLength }: Weights, rows: number, t: Taken): number {
+  const along = (row: number, { first, end }: Between) =>
+    (sums[row * rowLength + end] ?? 0) - (sums[row * rowLength + first] ?? 0);
+  return (
+    along(t.vessel, t.inVessel) +
+    t.places * along(rows - 2, t.inFridge) +
+    t.water * along(rows - 1, t.inFridge)
+  );
+}
+
+type Priced = { lost: number; effort: number; rank: number };
+const inOrder = (a: Priced, b: Priced): number =>
+  a.lost - b.lost || a.effort - b.effort || a.rank - b.rank;
+const less = (a: Priced, b: Priced): boolean => inOrder(a, b) < 0;
+const sum = (a: Priced, b: Priced): Priced => ({
+  lost: a.lost + b.lost,
+  effort: a.effort + b.effort,
+  rank: a.rank + b.rank,
+});
+const NOWHERE: Priced = { lost: Infinity, effort: Infinity, rank: Infinity };
+
+/** What a step costs with its weights. */
+function pricedStep(step: Step, weights: Weights | null, rows: number): Priced {
+  const price = weights && step.batch ? weightOf(weights, rows, step.batch.taken) : 0;
+  return {
+    lost: step.lost + (weights?.level === 'lost' ? price : 0),
+    effort: step.effort + (weights?.level === 'effort' ? price : 0),
+    rank: weights?.level === 'rank' ? price : 0,
+  };
+}
+
+/** Places along a line are told apart by the pins that are used already, a bit each. */
+const stateOf = (net: Network, at: number, used: number): number => used * (net.glasses + 1) + at;
+const everyPin = (net: Network): number => (1 << net.idle.length) - 1;
+/** The steps from a place: at the end only the first of the pins that are used nowhere. */
+function stepsFrom(net: Network, at: number, used: number): readonly Step[] {
+  if (at < net.glasses) return net.steps[at] ?? [];
+  const unused = net.idle.findIndex((_, i) => ((used >> i) & 1) === 0);
+  return unused < 0 ? [] : net.idle.slice(unused, unused + 1);
+}
+const isUsed = (step: Step, used: number): boolean =>
+  step.pin >= 0 && ((used >> step.pin) & 1) === 1;
+const usedAfter = (step: Step, used: number): number =>
+  step.pin < 0 ? used : used | (1 << step.pin);
+const arrivesAt = (step: Step, net: Network, at: number): number =>
+  at < net.glasses ? step.to : net.glasses;
+
+/** What each state costs from there to the end, and the step that begins the cheapest way. */
+export type ToGo = { readonly cost: readonly Priced[]; readonly next: readonly (Step | null)[] };
+
+/** Backwards from the end: every state once. */
+export function costsToGo(net: Network, rows: number, weights: Weights | null, work: Work): ToGo {
+  const size = (net.glasses + 1) * (everyPin(net) + 1);
+  const cost = new Array<Priced>(size).fill(NOWHERE);
+  const next = new Array<Step | null>(size).fill(null);
+  const prices = net.steps.map((steps) => steps.map((s) => pricedStep(s, weights, rows)));
+  const idlePrices = net.idle.map((s) => pricedStep(s, weights, rows));
+  for (let used = everyPin(net); used >= 0; used--) {
+    const state = stateOf(net, net.glasses, used);
+    const unused = net.idle.findIndex((_, i) => ((used >> i) & 1) === 0);
+    if (unused < 0) {
+      cost[state] = { lost: 0, effort: 0, rank: 0 };
+      continue;
+    }
+    const price = idlePrices[unused] ?? NOWHERE;
+    const after = cost[stateOf(net, net.glasses, used | (1 << unused))] ?? NOWHERE;
+    cost[state] = sum(price, after);
+    next[state] = net.idle[unused] ?? null;
+  }
+  for (let at = net.glasses - 1; at >= 0; at--) {
+    const steps = net.steps[at] ?? [];
+    work.steps += steps.length;
+    for (let used = everyPin(net); used >= 0; used--) {
+      const state = stateOf(net, at, used);
+      const best = { lost: Infinity, effort: Infinity, rank: Infinity };
+      steps.forEach((step, i) => {
+        if (isUsed(step, used)) return;
+        const price = prices[at]?.[i] ?? NOWHERE;
+        const after = cost[stateOf(net, step.to, usedAfter(step, used))] ?? NOWHERE;
+        const lost = price.lost + after.lost;
+        if (lost > best.lost) return;
+        const effort = price.effort + after.effort;
+        const rank = price.rank + after.rank;
+        if (
+          lost === best.lost &&
+          (effort > best.effort || (effort === best.effort && rank >= best.rank))
+        )
+          return;
+        best.lost = lost;
+        best.effort = effort;
+        best.rank = rank;
+        next[state] = step;
+      });
+      cost[state] = best;
+    }
+  }
+  return { cost, next };
+}
+
+/** The cheapest way, weights counted, and what it costs with them. */
+export function cheapestPath(net: Network, toGo: ToGo): { path: Step[]; priced: Priced } {
+  const path: Step[] = [];
+  let [at, used] = [0, 0];
+  for (;;) {
+    const step = toGo.next[stateOf(net, at, used)];
+    if (!step) break;
+    path.push(step);
+    used = usedAfter(step, used);
+    at = arrivesAt(step, net, at);
+  }
+  return { path, priced: toGo.cost[stateOf(net, 0, 0)] ?? NOWHERE };
+}
+
+/** A way that was begun: where it is, what it cost so far, and (as its own cost) what it will cost at least in all. */
+type Begun = Priced & {
+  readonly at: number;
+  readonly used: number;
+  readonly spent: Priced;
+  readonly step: Step | null;
+  readonly before: Begun | null;
+  /** What it has at the places where it is limited. */
+  readonly uses: readonly number[];
+};
+function pathOf(begun: Begun): Step[] {
+  const path: Step[] = [];
+  for (let b: Begun | null = begun; b?.step; b = b.before) path.push(b.step);
+  return path.reverse();
+}
+const isWhole = (net: Network, b: Begun): boolean =>
+  b.at === net.glasses && b.used === everyPin(net);
+const NOTHING_SPENT: Priced = { lost: 0, effort: 0, rank: 0 };
+function beginning(net: Network, toGo: ToGo, uses: readonly number[]): Begun {
+  const { lost, effort, rank } = toGo.cost[stateOf(net, 0, 0)] ?? NOWHERE;
+  return {
+    ...{ lost, effort, rank, at: 0, used: 0, spent: NOTHING_SPENT },
+    ...{ step: null, before: null, uses },
+  };
+}
+/** One step further. It is made hundreds of thousands of times: each field is written out. */
+function onward(
+  net: Network,
+  toGo: ToGo,
+  before: Begun,
+  step: Step,
+  price: Priced,
+  uses: readonly number[],
+): Begun {
+  const used = usedAfter(step, before.used);
+  const at = arrivesAt(step, net, before.at);
+  const spent = sum(before.spent, price);
+  const left = toGo.cost[stateOf(net, at, used)] ?? NOWHERE;
+  return {
+    lost: spent.lost + left.lost,
+    effort: spent.effort + left.effort,
+    rank: spent.rank + left.rank,
+    at,
+    used,
+    spent,
+    step,
+    before,
+    uses,
+  };
+}
+
+const takenOf = (step: Step): Taken | null => step.batch?.taken ?? null;
+/** So many ways are begun before the best of them is gone on with as it is. */
+const MOST_BEGUN = 600;
+
+/**
+ * The cheapest way that fits into the room left, beside itself too. Where there are too many, the best that was begun is
+ * gone on with step by step, so that there is always one: to serve nobody, where that fits.
+ */
+export function fittingPath(
+  whole: Network,
+  room: Room,
+  free: Float64Array,
+  weights: Weights | null,
+  work: Work,
+): Step[] | null {
+  const fitting = (step: Step) => {
+    const taken = takenOf(step);
+    return !taken || fits(free, room, taken);
+  };
+  const net: Network = { ...whole, steps: whole.steps.map((steps) => steps.filter(fitting)) };
+  const toGo = costsToGo(net, room.rows, weights, work);
+  let queue = new TinyQueue<Begun>([beginning(net, toGo, [])], inOrder);
+  let begun = 0;
+  for (let best = queue.pop(); best; best = queue.pop()) {
+    if (isWhole(net, best)) return pathOf(best);
+    // Too many were begun: from here on only the one that is gone on with.
+    if (begun > MOST_BEGUN) queue = new TinyQueue<Begun>([], inOrder);
+    const path = pathOf(best).flatMap((s) => takenOf(s) ?? []);
+    for (const taken of path) addTaken(free, room, taken, -1);
+    for (const step of stepsFrom(net, best.at, best.used)) {
+      work.steps += 1;
+      if (isUsed(step, best.used) || !fitting(step)) continue;
+      queue.push(onward(net, toGo, best, step, pricedStep(step, weights, room.rows), []));
+      begun += 1;
+    }
+    for (const taken of path) addTaken(free, room, taken, 1);
+  }
+  return null;
+}
+
+/** At one moment a line takes no more than so much of one row. */
+export type Limit = { readonly row: number; readonly moment: number; readonly most: number };
+
+const within = (moment: number, { first, end }: Between): boolean =>
+  first <= moment && moment < end;
+/** What a step takes of a row at a moment. */
+export function takes(step: Step, room: Room, { row, moment }: Omit<Limit, 'most'>): number {
+  const taken = takenOf(step);
+  if (!taken) return 0;
+  if (row === taken.vessel) return within(moment, taken.inVessel) ? 1 : 0;
+  if (row < room.rows - 2 || !within(moment, taken.inFridge)) return 0;
+  return row === room.rows - 2 ? taken.places : taken.water;
+}
+
+/** The cheapest way that keeps its limits; null when there is none. */
+export function limitedPath(
+  net: Network,
+  room: Room,
+  limits: readonly Limit[],
+  weights: Weights | null,
+  work: Work,
+): { path: Step[]; cost: { lost: number; effort: number } } | null {
+  const toGo = costsToGo(net, room.rows, weights, work);
+  const kept = new Map<number, Begun[]>();
+  const queue = new TinyQueue<Begun>(
+    [
+      beginning(
+        net,
+        toGo,
+        limits.map(() => 0),
+      ),
+    ],
+    inOrder,
+  );
+  for (let best = queue.pop(); best; best = queue.pop()) {
+    if (isWhole(net, best)) {
+      const { lost, effort } = best.spent;
+      return { path: pathOf(best), cost: { lost, effort } };
+    }
+    for (const step of stepsFrom(net, best.at, best.used)) {
+      work.steps += 1;
+      if (isUsed(step, best.used)) continue;
+      const { uses } = best;
+      const after = limits.map((limit, i) => (uses[i] ?? 0) + takes(step, room, limit));
+      if (after.some((use, i) => use > (limits[i]?.most ?? 0))) continue;
+      const next = onward(net, toGo, best, step, pricedStep(step, weights, room.rows), after);
+      if (next.lost === Infinity) continue;
+      const state = stateOf(net, next.at, next.used);
+      const others = kept.get(state) ?? [];
+      const beaten = others.some(
+        (o) => !less(next.spent, o.spent) && o.uses.every((use, i) => use <= (after[i] ?? 0)),
+      );
+      if (beaten) continue;
+      kept.set(state, [...others, next]);
+      queue.push(next);
+    }
+  }
+  return null;
+}
