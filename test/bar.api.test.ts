@@ -588,10 +588,9 @@ describe('the log', () => {
     verdict?: typeof bitter;
     accepted?: boolean;
   }) => {
-    const b = await start({ at: h.now() - over.ago * 1000 });
-    await event(b.id, { kind: 'pull', at: h.now() - over.ago * 1000 + over.steeped * 1000 }).expect(
-      200,
-    );
+    const waterOn = h.now() - over.ago * 1000;
+    const b = await start({ at: waterOn });
+    await event(b.id, { kind: 'pull', at: waterOn + over.steeped * 1000 }).expect(200);
     await event(
       b.id,
       over.verdict
@@ -667,8 +666,10 @@ describe('the log', () => {
   });
   test('as CSV and JSON: the filtered brews, whole; a cell that would be a formula stays a text', async () => {
     await brewed({ ago: 9000, steeped: 100 });
-    const off = await start({ at: h.now() - 8_000_000 });
-    await event(off.id, { kind: 'pull', at: h.now() - 7_700_000 }).expect(200);
+    // The clock runs on while the first is sent.
+    const now = h.now();
+    const off = await start({ at: now - 8_000_000 });
+    await event(off.id, { kind: 'pull', at: now - 7_700_000 }).expect(200);
     await event(off.id, {
       kind: 'judge',
       verdict: bitter,

@@ -52,6 +52,8 @@ async function filesOf(): Promise<Record<string, string[]>> {
   const teas = (await records('/api/book', 'teas')).slice(0, 3);
   const vessels = (await records('/api/vessels', 'vessels')).slice(0, 3);
   const tastings = await records(`/api/tastings?siteId=${siteId}`, 'tastings');
+  const batches = await records('/api/batches', 'batches');
+  const lastMonth = `from=${TEST_INSTANT - 30 * 86_400_000}&to=${TEST_INSTANT + 86_400_000}`;
   const each = (list: { id: string }[], path: (id: string) => string) =>
     list.map((x) => path(x.id));
   const ofTasting = (file: string) => each(tastings, (id) => `/api/tastings/${id}/${file}`);
@@ -63,6 +65,10 @@ async function filesOf(): Promise<Record<string, string[]>> {
     printPocket: each(vessels, (id) => `/api/vessels/${id}/pocket.pdf`),
     printScaling: each(vessels, (id) => `/api/vessels/${id}/scaling.pdf`),
     printSpoons: ['/api/print/spoons.pdf'],
+    printBatchLabel: each(batches, (id) => `/api/batches/${id}/label.pdf?zone=Europe/Lisbon`),
+    exportCold: ['batches.csv', 'temperatures.csv', 'batches.json', 'record.json'].map(
+      (file) => `/api/cold/${file}?${lastMonth}`,
+    ),
     printTents: ofTasting('tents.pdf'),
     printSheets: ofTasting('sheets.pdf'),
     printReport: ofTasting('report.pdf'),
@@ -88,10 +94,11 @@ test('every print and every export of the demo comes, and is what it says it is'
       // What cannot be printed says so in words; nothing breaks.
       expect([path, res.status]).toEqual([path, 200]);
       expect([path, bytes.length > 20]).toEqual([path, true]);
-      if (path.endsWith('.csv'))
+      const [file = ''] = path.split('?');
+      if (file.endsWith('.csv'))
         expect([path, bytes.toString().trim().split('\n').length > 1]).toEqual([path, true]);
-      if (path.endsWith('.pdf')) expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
-      if (path.endsWith('.json'))
+      if (file.endsWith('.pdf')) expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+      if (file.endsWith('.json'))
         expect(() => JSON.parse(bytes.toString()) as unknown).not.toThrow();
     }
   }

@@ -231,7 +231,9 @@ test('a demo house of November 2026 is carried over: facts of vessels and kettle
 
     await migrateDb(pool, db, 'drizzle');
 
-    expect(await counts()).toEqual(records);
+    // What came since has nothing in it yet.
+    const since = { batches: 0, batch_events: 0, fridge_readings: 0, cold_plans: 0 };
+    expect(await counts()).toEqual({ ...records, ...since });
     const app = createApp({
       work,
       db,

@@ -1,3 +1,4 @@
+import * as batches from './batches';
 import * as brews from './brews';
 import type { Endpoint } from './endpoint';
 import * as exchange from './exchange';
@@ -21,6 +22,7 @@ const isEndpoint = (v: unknown): v is Endpoint =>
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
   [
     teas,
+    batches,
     brews,
     exchange,
     fits,

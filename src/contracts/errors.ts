@@ -30,6 +30,7 @@ export const ERROR_CODES = [
   'version.newer',
   'vessel.inUse',
   'table.refused',
+  'batch.refused',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];
 

@@ -4,7 +4,7 @@ import { Bytes, endpoint } from './endpoint';
 import { ROUTES } from './routes';
 
 /** What every open page of a site is told of: a brew, the queue, or records to be read again. */
-export const FEED_KINDS = ['brew', 'queue', 'records', 'table'] as const;
+export const FEED_KINDS = ['brew', 'queue', 'records', 'table', 'batch'] as const;
 export type FeedKind = (typeof FEED_KINDS)[number];
 
 /** What comes down the stream, each under the name of its kind; the number of an event is its id. */
@@ -15,6 +15,8 @@ export type LiveEvent =
   | { readonly kind: 'records' }
   /** Something happened at a tasting. */
   | { readonly kind: 'table'; readonly id: string }
+  /** Something happened to what is cold: a batch, or a reading of the fridge. */
+  | { readonly kind: 'batch'; readonly id: string }
   /** Too much was missed to tell it one by one: read the bar again. */
   | { readonly kind: 'reread'; readonly seq: number };
 

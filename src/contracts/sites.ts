@@ -1,13 +1,49 @@
 import { z } from 'zod';
+import { type HouseLimits, LIMIT_RANGES } from '#core/cold';
 import { type Material, MATERIAL_NAMES } from '#core/heat';
+import { isZone, type SiteWeek, type Week } from '#core/time';
 import type { Celsius, Millilitres } from '#core/units';
 import { endpoint } from './endpoint';
 import { Role } from './people';
-import { Id, Name, oneOf, quantity } from './primitives';
+import { Id, Name, oneOf, quantity, Text } from './primitives';
 import { ROUTES } from './routes';
 
 export const VolumeChoice = z.enum(['ml', 'usFlOz', 'imperialFlOz']);
 export type VolumeChoice = z.infer<typeof VolumeChoice>;
+
+/** Times are written as the clock of this zone shows them. */
+export const ZoneName = Text(60).refine(isZone, 'That time zone is not known.');
+const Clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time is 00:00 to 23:59.');
+const DayHours = z.array(z.tuple([Clock, Clock])).max(12);
+const WeekHours: z.ZodType<Week> = z.tuple([
+  DayHours,
+  DayHours,
+  DayHours,
+  DayHours,
+  DayHours,
+  DayHours,
+  DayHours,
+]);
+/** The clock of a site and its week, Monday first: when hands are there, when they would rather work, what it serves. */
+export const SiteHours = z.strictObject({
+  zone: ZoneName,
+  open: WeekHours,
+  preferred: WeekHours,
+  services: WeekHours,
+}) satisfies z.ZodType<SiteWeek & { zone: string }>;
+export type SiteHours = z.infer<typeof SiteHours>;
+
+const withinLimits = (name: keyof HouseLimits) =>
+  z.number().min(LIMIT_RANGES[name][0]).max(LIMIT_RANGES[name][1]);
+export const SiteLimits = z.strictObject({
+  keepHours: withinLimits('keepHours'),
+  warmStartKeepHours: withinLimits('warmStartKeepHours'),
+  limit: quantity<Celsius>({ min: LIMIT_RANGES.limit[0], max: LIMIT_RANGES.limit[1] }),
+  warmHours: withinLimits('warmHours'),
+  coolHours: withinLimits('coolHours'),
+  counterHours: withinLimits('counterHours'),
+}) satisfies z.ZodType<HouseLimits>;
+export type SiteLimits = z.infer<typeof SiteLimits>;
 
 export const HARDNESS = ['unknown', 'soft', 'medium', 'hard'] as const;
 /** A site: what the working needs of a place, and the units its people read. */
@@ -31,6 +67,10 @@ export const SiteFields = z.strictObject({
   water: z.strictObject({ hardness: z.enum(HARDNESS), filtered: z.boolean() }),
   volumeUnit: VolumeChoice,
   temperatureUnit: z.enum(['C', 'F']),
+  /** Null: not typed yet; nothing is planned, and times are the device’s. */
+  hours: SiteHours.nullable().default(null),
+  /** Of cold liquor; null: as is usual. */
+  limits: SiteLimits.nullable().default(null),
 });
 export const Site = SiteFields.extend({ id: Id, rev: z.number().int() });
 export type Site = z.infer<typeof Site>;

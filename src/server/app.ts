@@ -7,6 +7,7 @@ import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Deps } from './deps';
+import { batchRoutes } from './features/batches';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { exchangeRoutes } from './features/exchange';
 import { fitRoutes } from './features/fits';
@@ -95,6 +96,7 @@ export function createApp(deps: AppDeps): Express {
   kettleRoutes(on, deps);
   spoonRoutes(on, deps);
   brewRoutes(on, deps, live);
+  batchRoutes(on, deps, live);
   tastingRoutes(on, deps, live);
   fitRoutes(on, deps);
   liveRoutes(on, live, readSession);

@@ -1,4 +1,5 @@
 // What runs on the threads of `work/pool`: every task by its name.
+import { BATCH_TASKS } from './features/batches/tasks';
 import { EXCHANGE_TASKS } from './features/exchange/tasks';
 import { FIT_TASKS } from './features/fits/tasks';
 import { PRINT_TASKS } from './features/prints/tasks';
@@ -6,7 +7,7 @@ import { TASTING_TASKS } from './features/tastings/tasks';
 import type { Sent, Task } from './work/task';
 
 const TASKS = new Map<string, Task<never[], unknown>>(
-  [EXCHANGE_TASKS, FIT_TASKS, PRINT_TASKS, TASTING_TASKS]
+  [BATCH_TASKS, EXCHANGE_TASKS, FIT_TASKS, PRINT_TASKS, TASTING_TASKS]
     .flatMap((of) => Object.values(of) as unknown as Task<never[], unknown>[])
     .map((t) => [t.name, t]),
 );

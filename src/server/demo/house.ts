@@ -1,5 +1,6 @@
+import type { WallRange, Week } from '#core/time';
 import type { Role } from '#contracts/people';
-import type { SiteFields } from '#contracts/sites';
+import type { SiteFields, SiteHours } from '#contracts/sites';
 // An invented house: no firm, garden, brand or person is meant. Kept as plain numbers; the units are those of the
 // contracts.
 
@@ -11,6 +12,21 @@ const kettle = {
   rate: null,
   name: '',
 } as SiteFields['kettle'];
+/** Open every day; busier at the end of the week. */
+const everyDay = (day: WallRange[]): Week => [day, day, day, day, day, day, day];
+const HARBOUR_HOURS: SiteHours = {
+  zone: 'Europe/London',
+  open: everyDay([['07:30', '22:30']]),
+  preferred: everyDay([
+    ['07:30', '10:00'],
+    ['21:00', '22:30'],
+  ]),
+  services: everyDay([
+    ['11:00', '14:00'],
+    ['14:00', '18:00'],
+  ]),
+};
+
 export const SITES: readonly DemoSite[] = [
   {
     key: 'harbour',
@@ -25,6 +41,7 @@ export const SITES: readonly DemoSite[] = [
       kettle,
       volumeUnit: 'ml',
       temperatureUnit: 'C',
+      hours: HARBOUR_HOURS,
     } as SiteFields,
   },
   {

@@ -12,6 +12,8 @@ import { createFitService } from '../features/fits';
 import { hashSecret } from '../features/people';
 import { workHere } from '../work/here';
 import { addBook } from './book';
+import { addCold } from './cold';
+import { addColdPlan } from './coldPlan';
 import { PEOPLE, SITES } from './house';
 import { DAY, longAgo, type Making, SEED, type Shop, type SiteIds, type When } from './making';
 import { addPapers } from './otherPapers';
@@ -88,6 +90,8 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   await addPapers(making, teas, lead, siteId);
   await addTastings(making, shop);
   await fitOneTea(making, teas, lead);
+  await addCold(making, shop);
+  await addColdPlan(making, shop);
   await db
     .insert(t.house)
     .values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });

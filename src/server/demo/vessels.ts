@@ -13,7 +13,7 @@ const UNSAID = {
 
 type V = Omit<VesselFields, keyof typeof UNSAID>;
 
-const vessel = (v: { [K in keyof V]: V[K] extends number | null ? number | null : V[K] }) =>
+export const vessel = (v: { [K in keyof V]: V[K] extends number | null ? number | null : V[K] }) =>
   ({ ...v, ...UNSAID }) as VesselFields;
 
 export const VESSELS: readonly { site: DemoSite['key']; fields: VesselFields }[] = [

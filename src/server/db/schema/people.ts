@@ -32,6 +32,10 @@ export const sites = mysqlTable('sites', {
   water: json<SiteFields['water']>('water').notNull(),
   volumeUnit: mysqlEnum('volume_unit', ['ml', 'usFlOz', 'imperialFlOz']).notNull(),
   temperatureUnit: mysqlEnum('temperature_unit', ['C', 'F']).notNull(),
+  /** Its clock and its week; null: not typed yet. */
+  hours: json<NonNullable<SiteFields['hours']>>('hours'),
+  /** Of cold liquor; null: as is usual. */
+  limits: json<NonNullable<SiteFields['limits']>>('limits'),
   rev: int('rev').notNull().default(1),
 });
 export const people = mysqlTable('people', {

@@ -5,13 +5,14 @@ import { type EpochMs, epochMs, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
+import { instantOf } from '../../http/clocks';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { columnsOf, snapshotOf } from './columns';
 import { refusal, refused } from './refusals';
 import { brewById, type BrewRow, busyIn, eventById, stateOf, steepingAt } from './repository';
-import { announce, instantOf, requireBrew } from './shared';
+import { announce, requireBrew } from './shared';
 import { undoLast } from './undo';
 
 /** Two devices' clocks may differ by so much, ms. */

@@ -1,11 +1,9 @@
 import { verdictWords } from '#core/corrections';
 import type { Bar, Brew, BrewEventBody, Happened } from '#contracts/brews';
-import { inTransaction } from '../../db/inTransaction';
-import type { Tx } from '../../db/pool';
 import type { Deps } from '../../deps';
 import type { Signed } from '../../http/route';
 import { mayRead } from '../../http/sites';
-import type { LiveHub } from '../live';
+import { type LiveHub, notifyingTransaction } from '../live';
 import { addEventIn } from './events';
 import { waitingOrders } from './orders';
 import { photoOf } from './photo';
@@ -28,13 +26,8 @@ const PULLS = 120;
 
 /** What is read of brews and done to them; each write in one transaction, which ends by telling the site's pages. */
 export function createBrewService({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
-  async function inNotifyingTransaction<T extends { siteId: string }>(
-    work: (tx: Tx) => Promise<T>,
-  ): Promise<T> {
-    const done = await inTransaction(db, work);
-    live.nudge(done.siteId);
-    return done;
-  }
+  const write = notifyingTransaction(db, live);
+  const siteOf = (brew: Brew) => brew.siteId;
 
   return {
     bar: async (siteId: string): Promise<Bar> => {
@@ -49,9 +42,9 @@ export function createBrewService({ db, now }: Deps, live: Pick<LiveHub, 'nudge'
       };
     },
     start: (given: StartRequest, who: Signed): Promise<Brew> =>
-      inNotifyingTransaction((tx) => startBrewIn(tx, given, who, now())),
+      write(siteOf, (tx) => startBrewIn(tx, given, who, now())),
     event: (id: string, given: BrewEventBody, who: Signed): Promise<Brew> =>
-      inNotifyingTransaction((tx) => addEventIn(tx, id, given, who, now())),
+      write(siteOf, (tx) => addEventIn(tx, id, given, who, now())),
 
     async one(id: string, who: Signed) {
       const brew = await requireBrew(db, id);

@@ -1,16 +1,9 @@
-import { epochMs } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import { BAR_SLOTS } from '#contracts/limits';
 import type { Tx } from '../../db/pool';
 import { AppError, notFound } from '../../http/errors';
 import { appendEvents } from '../live';
 import { brewById, takenPlaces } from './repository';
-
-/** A device's clock may run this far ahead before it is held back to ours, ms. */
-const MAX_CLOCK_LEAD_MS = 2000;
-/** The instant a device gives, held back where its clock runs ahead of the server's. */
-export const instantOf = (ms: number, now: number) =>
-  epochMs(Math.min(ms, now + MAX_CLOCK_LEAD_MS));
 
 /** @throws 404 when there is no such brew */
 export async function requireBrew(tx: Tx, id: string): Promise<Brew> {

@@ -10,6 +10,7 @@ import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, orders } from '../../db/schema';
+import { instantOf } from '../../http/clocks';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
@@ -18,7 +19,7 @@ import { lotById, teaById, versionById } from '../teas';
 import { vesselById } from '../vessels';
 import { refused } from './refusals';
 import { brewById, busyIn, steepsOf } from './repository';
-import { announce, freePlace, instantOf, requireBrew } from './shared';
+import { announce, freePlace, requireBrew } from './shared';
 
 /** A start as it is read: what the request left out has its default. */
 export type StartRequest = z.infer<typeof startBrew.body>;

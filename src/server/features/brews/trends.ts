@@ -1,5 +1,6 @@
 import { and, desc, eq, gte, isNotNull, ne } from 'drizzle-orm';
 import { isRight, offBy } from '#core/corrections';
+import { isZone } from '#core/time';
 import { type BrewFact, controlChart, correctionRecord, driftsOf, groupRows } from '#core/trends';
 import { epochMs, seconds } from '#core/units';
 import type { Measure, TrendPoint, Trends } from '#contracts/log';
@@ -67,7 +68,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
   const clock = new Intl.DateTimeFormat('en-GB', {
     hour: '2-digit',
     hourCycle: 'h23',
-    timeZone: knownZone(q.zone),
+    timeZone: isZone(q.zone) ? q.zone : 'UTC',
   });
   // Every zone's hours begin at a quarter of ours: one look at the calendar a quarter, not one a brew.
   const hours = new Map<number, number>();
@@ -185,14 +186,4 @@ export async function correctionsOf(tx: Tx, siteId: string, now: number) {
     looked: judged.length,
     since: rows[0]?.at.getTime() ?? null,
   };
-}
-
-/** A time zone this machine knows, else UTC. */
-function knownZone(zone: string): string {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: zone });
-    return zone;
-  } catch {
-    return 'UTC';
-  }
 }

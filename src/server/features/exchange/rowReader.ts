@@ -132,7 +132,7 @@ export class RowReader<C extends string> {
     }
     const marked = /[cf]$/i.test(t);
     const unit = /f/i.test(this.unit(column)) ? 'F' : 'C';
-    const c = this.taken(column, parseTemperature(marked ? t : `${t}${unit}`));
+    const c = this.taken(column, parseTemperature(t, unit));
     if (c === null) return null;
     if (c > HOTTEST) {
       const f = Math.round(((c - 32) * 5) / 9);

@@ -1,2 +1,3 @@
 export { inRecordedTransaction, type RecordChange } from './recordedWrite';
+export { changesOf } from './repository';
 export { historyRoutes } from './routes';

@@ -84,8 +84,8 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       if (r.kind === 'queue')
         return [{ seq: r.seq, text: frame({ kind: 'queue', orders }, r.seq) }];
       if (r.kind === 'records') return [{ seq: r.seq, text: frame({ kind: 'records' }, r.seq) }];
-      if (r.kind === 'table')
-        return r.ref ? [{ seq: r.seq, text: frame({ kind: 'table', id: r.ref }, r.seq) }] : [];
+      if (r.kind === 'table' || r.kind === 'batch')
+        return r.ref ? [{ seq: r.seq, text: frame({ kind: r.kind, id: r.ref }, r.seq) }] : [];
       const brew = r.ref ? brews.get(r.ref) : undefined;
       return brew ? [{ seq: r.seq, text: `id: ${r.seq}\nevent: brew\ndata: ${brew}\n\n` }] : [];
     });

@@ -1,2 +1,3 @@
+export { drawCode } from './code';
 export { dayOnPaper, onSheets, type Paper } from './page';
 export { printRoutes } from './routes';

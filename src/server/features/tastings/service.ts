@@ -15,14 +15,14 @@ import {
 } from '#core/tastings';
 import type { setUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
 import { vesselFactsOf } from '#contracts/vesselFacts';
-import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { tastingEvents, tastings } from '../../db/schema';
 import type { Deps } from '../../deps';
+import { instantOf } from '../../http/clocks';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
-import { appendEvents, type LiveHub } from '../live';
+import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
 import { allPeople, lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
 import { vesselById } from '../vessels';
@@ -36,9 +36,6 @@ import {
   tastingsAt,
   viewFor,
 } from './repository';
-
-/** A device's clock may run this far ahead before it is held back to ours, ms. */
-const MAX_CLOCK_LEAD_MS = 2000;
 
 function words(
   why: Refusal,
@@ -186,37 +183,39 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
           'A next round follows one of the same dial-in that was revealed.',
           { details: { why: 'notRevealed' } },
         );
-      await inTransaction(db, async (tx) => {
-        await lockSite(tx, site.id);
-        if (await tastingById(tx, given.id)) return;
-        if (given.afterId !== null) {
-          // Two hands on the next round: the first one's stands.
-          await lockTasting(tx, given.afterId);
-          const other = await roundAfter(tx, given.afterId);
-          if (other !== null)
-            throw new AppError('table.refused', 409, 'The next round was set up already.', {
-              details: { why: 'roundThere', id: other },
-            });
-        }
-        await tx.insert(tastings).values({
-          id: given.id,
-          siteId: site.id,
-          teaId: tea.id,
-          lotId: given.lotId,
-          versionId: version.id,
-          kind: given.kind,
-          afterId: given.afterId,
-          exercise,
-          vesselId: vessel.id,
-          vessel: vesselFactsOf(vessel),
-          stage: 'set',
-          handedIn: 0,
-          setBy: who.personId,
-          at: new Date(Math.min(given.at, now() + MAX_CLOCK_LEAD_MS)),
-        });
-        await appendEvents(tx, site.id, [['table', given.id]], now());
-      });
-      live.nudge(site.id);
+      await notifyingTransaction(db, live)(
+        () => site.id,
+        async (tx) => {
+          await lockSite(tx, site.id);
+          if (await tastingById(tx, given.id)) return;
+          if (given.afterId !== null) {
+            // Two hands on the next round: the first one's stands.
+            await lockTasting(tx, given.afterId);
+            const other = await roundAfter(tx, given.afterId);
+            if (other !== null)
+              throw new AppError('table.refused', 409, 'The next round was set up already.', {
+                details: { why: 'roundThere', id: other },
+              });
+          }
+          await tx.insert(tastings).values({
+            id: given.id,
+            siteId: site.id,
+            teaId: tea.id,
+            lotId: given.lotId,
+            versionId: version.id,
+            kind: given.kind,
+            afterId: given.afterId,
+            exercise,
+            vesselId: vessel.id,
+            vessel: vesselFactsOf(vessel),
+            stage: 'set',
+            handedIn: 0,
+            setBy: who.personId,
+            at: new Date(instantOf(given.at, now())),
+          });
+          await appendEvents(tx, site.id, [['table', given.id]], now());
+        },
+      );
       return this.one(given.id, who);
     },
     /** One thing done at the table: allowed or refused by what has happened so far, under its lock. */
@@ -225,7 +224,8 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
       { id: eventId, at, act }: TastingEventBody,
       who: Signed,
     ): Promise<TastingView> {
-      const answer = await inTransaction(db, async (tx) => {
+      const siteOf = (answer: { siteId: string }) => answer.siteId;
+      const answer = await notifyingTransaction(db, live)(siteOf, async (tx) => {
         const f = await found(tx, id);
         if (!tastes(f, who)) mustWorkAt(who, f.t.siteId);
         await lockTasting(tx, id);
@@ -245,7 +245,7 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
           );
         const made: TastingEvent = {
           id: eventId,
-          at: Math.min(at, now() + MAX_CLOCK_LEAD_MS),
+          at: instantOf(at, now()),
           by: { id: who.personId, name: who.name },
           act,
         };
@@ -269,7 +269,6 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
         await appendEvents(tx, f.t.siteId, [['table', id]], now());
         return { view: await viewFor(tx, f, [...events, made], who), siteId: f.t.siteId };
       });
-      live.nudge(answer.siteId);
       return answer.view;
     },
   };

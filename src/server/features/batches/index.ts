@@ -1,0 +1,2 @@
+export { batchesAt, readingsSince } from './repository';
+export { batchRoutes } from './routes';

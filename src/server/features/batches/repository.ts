@@ -1,0 +1,153 @@
+import { and, asc, desc, eq, gt, gte, inArray, lt, or } from 'drizzle-orm';
+import { celsius, epochMs } from '#core/units';
+import type { Batch, BatchHappened, FridgeReading } from '#contracts/batches';
+import type { Tx } from '../../db/pool';
+import {
+  batches,
+  batchEvents,
+  fridgeReadings,
+  lots,
+  people,
+  teas,
+  versions,
+  vessels,
+} from '../../db/schema';
+
+const batchRows = (tx: Tx) =>
+  tx
+    .select({
+      b: batches,
+      tea: { id: teas.id, name: teas.name, style: teas.style, allergens: teas.allergens },
+      lot: lots.name,
+      number: versions.number,
+      vessel: vessels.name,
+      starter: people.name,
+    })
+    .from(batches)
+    .innerJoin(teas, eq(teas.id, batches.teaId))
+    .innerJoin(versions, eq(versions.id, batches.versionId))
+    .innerJoin(vessels, eq(vessels.id, batches.vesselId))
+    .innerJoin(people, eq(people.id, batches.startedBy))
+    .leftJoin(lots, eq(lots.id, batches.lotId));
+type Row = Awaited<ReturnType<typeof batchRows>>[number];
+
+/** What was done to each of those batches, in order. */
+async function eventsOf(tx: Tx, ids: readonly string[]): Promise<Map<string, BatchHappened[]>> {
+  const found = new Map<string, BatchHappened[]>(ids.map((id) => [id, []]));
+  if (ids.length === 0) return found;
+  const rows = await tx
+    .select({ e: batchEvents, by: people.name })
+    .from(batchEvents)
+    .innerJoin(people, eq(people.id, batchEvents.personId))
+    .where(inArray(batchEvents.batchId, [...ids]))
+    .orderBy(asc(batchEvents.at), asc(batchEvents.id));
+  for (const { e, by } of rows)
+    found.get(e.batchId)?.push({
+      ...e.body,
+      at: epochMs(e.at.getTime()),
+      by,
+      flag: e.flag,
+    } as BatchHappened);
+  return found;
+}
+async function asBatches(tx: Tx, rows: readonly Row[]): Promise<Batch[]> {
+  const events = await eventsOf(
+    tx,
+    rows.map((r) => r.b.id),
+  );
+  return rows.map(({ b, tea, lot, number, vessel, starter }) => ({
+    id: b.id,
+    siteId: b.siteId,
+    tea,
+    lot: b.lotId !== null && lot !== null ? { id: b.lotId, name: lot } : null,
+    versionId: b.versionId,
+    versionNumber: number,
+    vesselId: b.vesselId,
+    vesselName: vessel,
+    plan: b.plan,
+    leafIn: epochMs(b.leafIn.getTime()),
+    startedBy: { id: b.startedBy, name: starter },
+    events: events.get(b.id) ?? [],
+  }));
+}
+
+export async function batchById(tx: Tx, id: string): Promise<Batch | undefined> {
+  const rows = await batchRows(tx).where(eq(batches.id, id));
+  return (await asBatches(tx, rows))[0];
+}
+/** What stands at a site, and what ended there since then; the newest first. */
+export const batchesAt = async (tx: Tx, siteId: string, since: number): Promise<Batch[]> =>
+  asBatches(
+    tx,
+    await batchRows(tx)
+      .where(
+        and(
+          eq(batches.siteId, siteId),
+          or(eq(batches.standing, true), gt(batches.ended, new Date(since))),
+        ),
+      )
+      .orderBy(desc(batches.leafIn), asc(batches.id)),
+  );
+/** Every batch whose leaf went in within a period, in order. */
+export const batchesBegun = async (
+  tx: Tx,
+  siteId: string,
+  from: number,
+  to: number,
+): Promise<Batch[]> =>
+  asBatches(
+    tx,
+    await batchRows(tx)
+      .where(
+        and(
+          eq(batches.siteId, siteId),
+          gte(batches.leafIn, new Date(from)),
+          lt(batches.leafIn, new Date(to)),
+        ),
+      )
+      .orderBy(asc(batches.leafIn), asc(batches.id)),
+  );
+/** The batch that stands in a vessel. */
+export async function standingIn(tx: Tx, vesselId: string): Promise<Batch | undefined> {
+  const rows = await batchRows(tx)
+    .where(and(eq(batches.vesselId, vesselId), eq(batches.standing, true)))
+    .limit(1);
+  return (await asBatches(tx, rows))[0];
+}
+export async function eventById(tx: Tx, id: string) {
+  const [row] = await tx.select().from(batchEvents).where(eq(batchEvents.id, id));
+  return row;
+}
+
+const asReading = ({
+  r,
+  by,
+}: {
+  r: typeof fridgeReadings.$inferSelect;
+  by: string;
+}): FridgeReading => ({
+  id: r.id,
+  at: epochMs(r.at.getTime()),
+  celsius: celsius(r.celsius),
+  by,
+});
+const readingRows = (tx: Tx) =>
+  tx
+    .select({ r: fridgeReadings, by: people.name })
+    .from(fridgeReadings)
+    .innerJoin(people, eq(people.id, fridgeReadings.personId));
+/** How a site's fridge has stood since then, in order. */
+export const readingsSince = async (
+  tx: Tx,
+  siteId: string,
+  since: number,
+): Promise<FridgeReading[]> =>
+  (
+    await readingRows(tx)
+      .where(and(eq(fridgeReadings.siteId, siteId), gt(fridgeReadings.at, new Date(since))))
+      .orderBy(asc(fridgeReadings.at), asc(fridgeReadings.id))
+  ).map(asReading);
+export async function readingById(tx: Tx, id: string): Promise<FridgeReading | undefined> {
+  const [row] = await readingRows(tx).where(eq(fridgeReadings.id, id));
+  return row && asReading(row);
+}

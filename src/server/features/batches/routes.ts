@@ -1,0 +1,60 @@
+import {
+  addBatchEvent,
+  addFridgeReading,
+  changeColdPlan,
+  exportCold,
+  getCold,
+  getColdPlan,
+  printBatchLabel,
+  startBatch,
+} from '#contracts/batches';
+import type { Deps } from '../../deps';
+import { invalid } from '../../http/errors';
+import type { routes } from '../../http/route';
+import type { LiveHub } from '../live';
+import { createColdPlanService } from './plan';
+import { recordCsv, recordJson, recordOf } from './record';
+import { createBatchService } from './service';
+import { BATCH_TASKS } from './tasks';
+
+export function batchRoutes(
+  on: ReturnType<typeof routes>,
+  deps: Deps,
+  live: Pick<LiveHub, 'nudge'>,
+) {
+  const cold = createBatchService(deps, live);
+  on.signed(getCold, ({ who }) => cold.cold(who.siteId));
+  const plans = createColdPlanService(deps, live);
+  on.signed(getColdPlan, ({ who }) => plans.plan(who.siteId));
+  on.signed(changeColdPlan, ({ body, who }) => plans.change(body, who));
+  on.signed(startBatch, ({ body, who }) => cold.start(body, who));
+  on.signed(addBatchEvent, ({ params, body, who }) => cold.event(params.id, body, who));
+  on.signed(addFridgeReading, ({ body, who }) => cold.read(body, who));
+  on.file(exportCold, async ({ params, query, who }) => {
+    if (query.to <= query.from) throw invalid({ to: 'The period ends before it begins.' });
+    if (params.table === 'record' && params.form === 'csv')
+      throw invalid({ form: 'The whole record is JSON; each table is there as CSV.' });
+    const record = recordOf(await cold.period(who.siteId, query.from, query.to), query.zone);
+    const csv = params.form === 'csv';
+    return {
+      type: csv ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
+      name: `cold ${params.table}.${params.form}`,
+      body: Buffer.from(csv ? recordCsv(record, params.table) : recordJson(record, params.table)),
+      save: true,
+    };
+  });
+  on.file(printBatchLabel, async ({ params, query, who, req }) => {
+    const batch = await cold.one(params.id, who);
+    return {
+      type: 'application/pdf',
+      name: `${batch.tea.name} ${batch.vesselName}.pdf`,
+      body: await deps.work.run(BATCH_TASKS.label, {
+        batch,
+        readings: await cold.readings(batch.siteId),
+        limits: await cold.limits(batch.siteId),
+        zone: query.zone,
+        address: `${req.protocol}://${req.get('host') ?? ''}/cold/${batch.id}`,
+      }),
+    };
+  });
+}
