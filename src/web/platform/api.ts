@@ -48,6 +48,7 @@ const TAGS = [
   'History',
   'Imports',
   'Table',
+  'Cold',
 ] as const;
 export type Tag = (typeof TAGS)[number];
 /** One API; each entity injects its endpoints. */

@@ -73,6 +73,7 @@ export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
     on('brew', handlers.brew);
     on('queue', handlers.queue);
     on('table', handlers.table);
+    on('batch', handlers.batch);
     on('records', handlers.records);
     on('reread', handlers.reread);
     source.addEventListener('beat', alive);

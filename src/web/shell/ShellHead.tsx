@@ -1,4 +1,6 @@
+import { type ComponentType, useEffect, useState } from 'react';
 import { useSession } from '../entities/people/session';
+import { loadDueLine } from '../features/cold';
 import { useNow } from '../platform/clock';
 import { awayWords, othersWaiting } from '../platform/outbox/writes';
 import { useAppSelector } from '../platform/store';
@@ -62,6 +64,28 @@ function Clock() {
   return <span className="clock">{clockText(useNow(1000))}</span>;
 }
 
+/** After what the place itself needs: hours pass at the fridge, not seconds. */
+const COLD_AFTER_MS = 2500;
+/** Without a server it cannot be fetched: the page goes on without it, and it is asked for again. */
+const COLD_AGAIN_MS = 15_000;
+function ColdDue() {
+  const [Line, setLine] = useState<ComponentType | null>(null);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>;
+    const load = () => {
+      loadDueLine().then(
+        (line) => setLine(() => line),
+        () => {
+          timer = setTimeout(load, COLD_AGAIN_MS);
+        },
+      );
+    };
+    timer = setTimeout(load, COLD_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return Line && <Line />;
+}
+
 /** The place, the site, what is saved, the time and who is here. */
 export function ShellHead({
   at,
@@ -85,6 +109,11 @@ export function ShellHead({
       <span className="site">{site.name}</span>
       {pathname.startsWith('/start') && <span className="small crumb">Start a brew</span>}
       {pathname.startsWith('/judge') && <span className="small crumb">Judge the cup</span>}
+      {!locked && !pathname.startsWith('/cold') && (
+        <span className="cold-due">
+          <ColdDue />
+        </span>
+      )}
       <span className="gap" />
       <DiskLeft />
       <Saved onOpen={onUnsent} />

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { isBatchUndo, useBatchCommands } from '../entities/batches/useBatchCommands';
 import type { BrewUndo } from '../entities/brews/undo';
 import { useBrewCommands } from '../entities/brews/useBrewCommands';
 import { takeNewer } from '../platform/serviceWorker';
@@ -17,9 +18,11 @@ export function Toasts() {
   const toasts = useAppSelector((s) => s.toasts);
   const last = [...toasts].reverse().find((t) => t.undo);
   const dispatch = useAppDispatch();
-  const commands = useBrewCommands();
+  const brews = useBrewCommands();
+  const batches = useBatchCommands();
   const undo = (t: Toast) => {
-    if (t.undo) commands.undo(t.undo as BrewUndo);
+    if (t.undo && isBatchUndo(t.undo)) batches.undo(t.undo);
+    else if (t.undo) brews.undo(t.undo as BrewUndo);
     dispatch(toastGone(t.id));
   };
   useKeys(last ? [{ key: 'z', does: 'Undo', run: () => undo(last) }] : []);

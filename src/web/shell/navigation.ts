@@ -2,6 +2,7 @@ export const NAVIGATION = [
   { path: '/', name: 'Bar', also: ['/start', '/judge'] },
   { path: '/book', name: 'Book', also: [] },
   { path: '/shelf', name: 'Shelf', also: [] },
+  { path: '/cold', name: 'Cold', also: [] },
   { path: '/table', name: 'Table', also: [] },
   { path: '/log', name: 'Log', also: [] },
   { path: '/house', name: 'House', also: [] },

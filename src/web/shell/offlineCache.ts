@@ -1,4 +1,5 @@
 import type { Bar } from '#contracts/brews';
+import { batchesApi } from '../entities/batches/api';
 import { brewsApi } from '../entities/brews/api';
 import { peopleApi } from '../entities/people/api';
 import { teasApi } from '../entities/teas/api';
@@ -21,20 +22,27 @@ const ENDPOINTS = {
   bar: brewsApi.endpoints.bar,
   book: teasApi.endpoints.book,
   vessels: vesselsApi.endpoints.vessels,
+  cold: batchesApi.endpoints.cold,
+  coldPlan: batchesApi.endpoints.coldPlan,
 };
+/** What is kept here once it was read, though the bar does not ask for it. */
+const KEPT = [...NAMES, 'cold', 'coldPlan'] as const;
 const SELECT = {
   house: ENDPOINTS.house.select(),
   bar: ENDPOINTS.bar.select(),
   book: ENDPOINTS.book.select(),
   vessels: ENDPOINTS.vessels.select(),
+  cold: ENDPOINTS.cold.select(),
+  coldPlan: ENDPOINTS.coldPlan.select(),
 };
-/** The store's state is the same for all four, though each entity knows only its own part of it. */
+/** The store's state is the same for all of them, though each entity knows only its own part of it. */
 type Select = (state: unknown) => { readonly data?: unknown };
-const dataOf = (state: unknown, name: Name): unknown => (SELECT[name] as Select)(state).data;
+const dataOf = (state: unknown, name: (typeof KEPT)[number]): unknown =>
+  (SELECT[name] as Select)(state).data;
 
 /** Keeps each of them on this device, whenever it changes. */
 export function keepForOffline(): void {
-  for (const name of NAMES)
+  for (const name of KEPT)
     listeners.startListening({
       // However it came: as an answer, or over the live stream.
       predicate: (_action, now, before) =>
@@ -44,7 +52,7 @@ export function keepForOffline(): void {
     });
 }
 
-/** By name alone: the four are of four entities. */
+/** By name alone: each is of an entity of its own. */
 type Upsert = (name: string, arg: undefined, data: unknown) => never;
 type Initiate = (arg: undefined, options: { subscribe: false; forceRefetch: boolean }) => never;
 type Settled = { readonly data?: unknown };
@@ -93,8 +101,8 @@ export async function askTheRest(
 
 /** Puts what was last read in its place, where the server has not answered. */
 export async function restoreOffline(dispatch: Send, state: () => unknown): Promise<void> {
-  const kept = await Promise.all(NAMES.map((n) => readHere('read', n))).catch(() => []);
-  for (const [i, name] of NAMES.entries()) {
+  const kept = await Promise.all(KEPT.map((n) => readHere('read', n))).catch(() => []);
+  for (const [i, name] of KEPT.entries()) {
     const data = kept[i];
     if (data === undefined || dataOf(state(), name) !== undefined) continue;
     await dispatch((api.util.upsertQueryData as Upsert)(name, undefined, data));

@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { barRoutes } from '../features/bar';
 import { bookRoutes } from '../features/book';
+import { coldRoutes } from '../features/cold';
 import { fitRoutes } from '../features/fit';
 import { houseRoutes } from '../features/house';
 import { judgeRoutes } from '../features/judge';
@@ -42,6 +43,7 @@ export const router = createBrowserRouter([
       ...whatifRoutes,
       ...fitRoutes,
       ...shelfRoutes,
+      ...coldRoutes,
       ...tastingsRoutes,
       ...logRoutes,
       ...houseRoutes,

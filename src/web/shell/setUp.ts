@@ -1,3 +1,4 @@
+import { batchWrites } from '../entities/batches/writes';
 import { brewsApi } from '../entities/brews/api';
 import { brewWrites } from '../entities/brews/writes';
 import { peopleApi } from '../entities/people/api';
@@ -21,7 +22,10 @@ function whoIsHere(state: unknown): Maker | null {
 
 /** Joins what the platform does to what the entities are: once, before anything is drawn. */
 export function setUp(): void {
-  setUpOutbox({ kinds: { ...brewWrites, ...tastingWrites, ...lockWrites }, whoIsHere });
+  setUpOutbox({
+    kinds: { ...brewWrites, ...batchWrites, ...tastingWrites, ...lockWrites },
+    whoIsHere,
+  });
   const { signIn, house } = peopleApi.endpoints;
   listeners.startListening({
     matcher: signIn.matchFulfilled,

@@ -11,7 +11,7 @@ export function useLiveEvents(): void {
     const reread = (...tags: Parameters<typeof api.util.invalidateTags>[0]) =>
       dispatch(api.util.invalidateTags(tags));
     return openLive(dispatch, {
-      fresh: () => reread('Bar'),
+      fresh: () => reread('Bar', 'Cold'),
       brew: ({ brew }) => {
         dispatch(brewSaved(brew));
         reread('Log');
@@ -20,8 +20,9 @@ export function useLiveEvents(): void {
         dispatch(ordersSaved(orders));
       },
       table: () => reread('Table'),
+      batch: () => reread('Cold'),
       records: () => reread('Book', 'Shelf', 'House'),
-      reread: () => reread('Bar', 'Log', 'Book', 'Shelf', 'House', 'Table'),
+      reread: () => reread('Bar', 'Log', 'Book', 'Shelf', 'House', 'Table', 'Cold'),
     });
   }, [dispatch]);
 }

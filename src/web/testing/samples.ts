@@ -18,6 +18,8 @@ export const sampleSite = {
   water: { hardness: 'unknown', filtered: true },
   volumeUnit: 'ml',
   temperatureUnit: 'C',
+  hours: null,
+  limits: null,
 } as Site;
 export const sampleVessel = (over: Partial<Vessel> = {}): Vessel => ({
   id: 'v',

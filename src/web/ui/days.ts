@@ -19,5 +19,7 @@ const CLOCK = new Intl.DateTimeFormat('en-GB', {
   minute: '2-digit',
   hourCycle: 'h23',
 });
+/** The zone of this device: a shop's tablets stand in the shop. */
+export const deviceZone = (): string => CLOCK.resolvedOptions().timeZone;
 /** "14:05" */
 export const clockText = (at: EpochMs | number): string => CLOCK.format(at);

@@ -14,6 +14,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   boil: 'boil',
   brim: 'brim, ml',
   coldWater: 'cold water, °C',
+  hours: 'hours',
+  limits: 'limits of cold tea',
   covers: 'covers the leaf, ml',
   dead: 'stays in it, ml',
   measuredBoiling: 'boils at, °C',

@@ -1,5 +1,8 @@
 import { createContext, type ReactNode, useContext } from 'react';
+import { type HouseLimits, USUAL_HOUSE_LIMITS } from '#core/cold';
+import type { Zone } from '#core/time';
 import type { Session, Site } from '#contracts/sites';
+import { deviceZone } from '../../ui/days';
 
 const SessionContext = createContext<Session | null>(null);
 export const SessionProvider = ({
@@ -18,6 +21,10 @@ export function useSession(): Session {
 }
 /** What somebody reads volumes and temperatures in. */
 export type Units = { readonly volume: Site['volumeUnit']; readonly temperature: 'C' | 'F' };
+/** The clock of the site; of this device until its hours are typed. */
+export const useZone = (): Zone => useSession().site.hours?.zone ?? deviceZone();
+/** What the site asks of cold liquor. */
+export const useLimits = (): HouseLimits => useSession().site.limits ?? USUAL_HOUSE_LIMITS;
 /** What this person reads in: their own choice, else the site's. */
 export function useUnits(): Units {
   const { site, units } = useSession();

@@ -3,14 +3,14 @@ import { sampleSite } from '../../testing/samples';
 import { emptySite, siteFieldsOf, type SiteForm, siteFormOf } from './siteForm';
 
 const { id: _id, ...fields } = sampleSite;
-const read = (form: SiteForm, kettle?: SiteFields['kettle']) => {
+const read = (form: SiteForm, kept?: Pick<SiteFields, 'kettle' | 'hours' | 'limits'>) => {
   const faults: Partial<Record<keyof SiteForm, string>> = {};
   const found = siteFieldsOf(
     form,
     (name, why) => {
       faults[name] = why;
     },
-    kettle,
+    kept,
   );
   return { found, faults };
 };
@@ -22,7 +22,7 @@ test.each<Partial<typeof sampleSite>>([
   { water: { hardness: 'hard', filtered: false }, volumeUnit: 'usFlOz', temperatureUnit: 'F' },
 ])('a site read into its form and back is the same: %j', (over) => {
   const site = { ...sampleSite, ...over };
-  const { found, faults } = read(siteFormOf(site), fields.kettle);
+  const { found, faults } = read(siteFormOf(site), fields);
   expect([{ ...found, id: 's' }, faults]).toEqual([site, {}]);
 });
 test('a new site is asked for its name and nothing else', () =>

@@ -43,7 +43,7 @@ export const siteFormOf = (s: Site): SiteForm => ({
 export function siteFieldsOf(
   v: SiteForm,
   fault: (name: keyof SiteForm, message: string) => void,
-  kettle?: SiteFields['kettle'],
+  kept?: Pick<SiteFields, 'kettle' | 'hours' | 'limits'>,
 ): SiteFields | null {
   let good = true;
   const read = (
@@ -71,10 +71,18 @@ export function siteFieldsOf(
     coldWater: read('cold', 'Cold water', '°C', 1, 30),
     ambient: read('ambient', 'Room', '°C', 5, 40),
     pourLoss: v.pourLoss.trim() === '' ? null : read('pourLoss', 'Pour loss', '%', 0, 25) / 100,
-    kettle: kettle ?? { volume: 1700, material: 'stainless', lid: true, rate: null, name: '' },
+    kettle: kept?.kettle ?? {
+      volume: 1700,
+      material: 'stainless',
+      lid: true,
+      rate: null,
+      name: '',
+    },
     water: { hardness: v.hardness, filtered: v.filtered },
     volumeUnit: v.volumeUnit,
     temperatureUnit: v.temperatureUnit,
+    hours: kept?.hours ?? null,
+    limits: kept?.limits ?? null,
   } as SiteFields;
   return good ? fields : null;
 }

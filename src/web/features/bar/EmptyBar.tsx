@@ -35,7 +35,8 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
       </main>
     );
   const vessels = (shelf?.vessels ?? [])
-    .filter((v) => v.siteId === site.id && !v.retired)
+    // Pitchers stand in the fridge.
+    .filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher')
     .slice(0, 5);
   return (
     <main className="page bar-empty" aria-label="Bar">

@@ -12,8 +12,8 @@ import { degrees, minutesText, numberText, temperatureText, volumeText } from '#
 import type { Tea, Version } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { Fact } from '../../ui/Fact';
 import { Nothing } from '../../ui/Note';
-import { Fact } from './Fact';
 import { RefusedVessel, VesselCells } from './VesselCells';
 
 /** A cold recipe: hours instead of minutes, no heat to make, cautions that always stand with it. */

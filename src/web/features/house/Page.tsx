@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { boilingAt } from '#core/heat';
 import { type Celsius, metres, temperatureText } from '#core/units';
 import type { Site } from '#contracts/sites';
@@ -39,6 +40,16 @@ export function HousePage() {
           <h2 className="flex-1">
             Where water boils<small>sites, each at its altitude</small>
           </h2>
+          {lead && (
+            <Link className="btn quiet slim" to="/house/hours">
+              Hours of {site.name}
+            </Link>
+          )}
+          {lead && (
+            <Link className="btn quiet slim" to="/house/limits">
+              Limits
+            </Link>
+          )}
           {lead && (
             <button type="button" className="btn slim" onClick={() => setEditing('new')}>
               New site

@@ -22,7 +22,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
     const fields = siteFieldsOf(
       v,
       (name, message) => form.setError(name, { message }),
-      site?.kettle,
+      site ?? undefined,
     );
     if (!fields) return;
     try {

@@ -6,7 +6,12 @@ const ExchangePage = lazy(() =>
   import('./exchange/ExchangePage').then((m) => ({ default: m.ExchangePage })),
 );
 
+const HoursPage = lazy(() => import('./HoursPage').then((m) => ({ default: m.HoursPage })));
+const LimitsPage = lazy(() => import('./LimitsPage').then((m) => ({ default: m.LimitsPage })));
+
 export const houseRoutes: RouteObject[] = [
   { path: '/house', element: <HousePage /> },
+  { path: '/house/hours', element: <HoursPage /> },
+  { path: '/house/limits', element: <LimitsPage /> },
   { path: '/house/exchange', element: <ExchangePage /> },
 ];

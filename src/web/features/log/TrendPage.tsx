@@ -6,6 +6,7 @@ import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useGo } from '../../platform/useGo';
+import { deviceZone } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { Drifts } from './Drifts';
@@ -44,7 +45,7 @@ export function TrendPage() {
       siteId: site.id,
       measure,
       last,
-      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      zone: deviceZone(),
       ...(of('tea') ? { teaId: of('tea') } : {}),
       ...(of('lot') ? { lotId: of('lot') } : {}),
       ...(of('vessel') ? { vesselId: of('vessel') } : {}),

@@ -9,8 +9,8 @@ import { Cup } from '../../../entities/teas/Cup';
 import { houseLiquorOf, liquorAfter } from '../../../entities/teas/liquor';
 import { predictionBasis } from '../../../entities/teas/predictionBasis';
 import { dayText } from '../../../ui/days';
+import { Fact } from '../../../ui/Fact';
 import { Note } from '../../../ui/Note';
-import { Fact } from '../Fact';
 import { useMove } from '../useMove';
 
 export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {

@@ -1,0 +1,60 @@
+import { METHODS } from '#core/recipes';
+import { clockTime, weekdayAndTime, type Zone } from '#core/time';
+import { type EpochMs, minutesText, volumeText } from '#core/units';
+import type { Units } from '../people/session';
+import { type ColdBatch, leftIn } from './standing';
+
+/** How a batch's state is shown: plain, wanted now, soon to be thrown out, past its time. */
+export type Tone = 'plain' | 'due' | 'soon' | 'past';
+const HOUR_MS = 3_600_000;
+/** Of so many warm minutes on a batch is to be used today: half of the common four hours. */
+const USE_TODAY_MINUTES = 120;
+
+/** One line that says how a batch stands at `now`. */
+export function stateLine(
+  b: ColdBatch,
+  now: EpochMs,
+  zone: Zone,
+): { readonly words: string; readonly tone: Tone } {
+  const at = (t: EpochMs) => weekdayAndTime(zone, t);
+  const { state } = b.now;
+  switch (state.kind) {
+    case 'infusing':
+      if (now < b.window.earliest)
+        return { words: `infusing, best ${at(b.window.best)}`, tone: 'plain' };
+      if (now <= b.window.latest)
+        return { words: `lift leaf by ${at(b.window.latest)}`, tone: 'due' };
+      return { words: 'lift the leaf now', tone: 'soon' };
+    case 'drawn': {
+      const out = b.kept.discardAt;
+      if (now >= out) return { words: 'throw out now', tone: 'past' };
+      if (out - now <= HOUR_MS)
+        return {
+          words: `throw out in ${minutesText((out - now) / 1000)}`,
+          tone: 'soon',
+        };
+      if (b.ready !== null && now < b.ready)
+        return { words: `pour from ${at(b.ready)}`, tone: 'plain' };
+      return b.kept.warmMinutes >= USE_TODAY_MINUTES
+        ? { words: `use today, until ${clockTime(zone, out)}`, tone: 'soon' }
+        : { words: `keep until ${at(out)}`, tone: 'plain' };
+    }
+    case 'finished':
+      return { words: `all poured ${at(state.at)}`, tone: 'plain' };
+    case 'discarded':
+      return { words: `thrown out ${at(state.at)}`, tone: 'plain' };
+    case 'void':
+      return { words: 'double of another batch', tone: 'plain' };
+    case 'cancelled':
+      return { words: 'start taken back', tone: 'plain' };
+  }
+}
+/** What stands where: "Pitcher 1, 460 ml", or "Jar, extract, 800 ml"; a fridge brew is the usual. */
+export const whereWords = (b: ColdBatch, units: Units): string =>
+  [
+    b.vesselName,
+    b.plan.method === 'fridge' ? '' : METHODS[b.plan.method].label,
+    volumeText(leftIn(b), units.volume),
+  ]
+    .filter(Boolean)
+    .join(', ');

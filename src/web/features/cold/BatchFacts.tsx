@@ -1,0 +1,54 @@
+import { METHODS } from '#core/recipes';
+import { dayAndTime, weekdayAndTime } from '#core/time';
+import { minutesText, numberText, readingText, temperatureText, volumeText } from '#core/units';
+import type { ColdBatch } from '../../entities/batches/standing';
+import { useUnits, useZone } from '../../entities/people/session';
+import { Fact } from '../../ui/Fact';
+
+const BECAUSE = {
+  keep: 'the keep limit ends then',
+  aged: 'the batch was warm and ages faster',
+  warm: 'the batch is too warm for four hours in all',
+  counter: 'a counter brew lasts four hours from leaf in',
+} as const;
+
+/** Minutes up to two hours, then hours. */
+const warmWords = (minutes: number): string =>
+  minutes < 120 ? `${minutes} min` : minutesText(minutes * 60);
+
+/** What it was begun with, and until when it keeps, with the reason. */
+export function BatchFacts({ batch }: { batch: ColdBatch }) {
+  const units = useUnits();
+  const zone = useZone();
+  const { plan, kept } = batch;
+  return (
+    <>
+      <div className="facts mt-3">
+        <Fact label="leaf" unit="g">
+          {numberText(plan.leaf)}
+        </Fact>
+        <Fact label="water" unit={`at ${temperatureText(plan.waterAt, units.temperature)}`}>
+          {volumeText(plan.water, units.volume)}
+        </Fact>
+        <Fact label="leaf in">{weekdayAndTime(zone, batch.leafIn)}</Fact>
+        <Fact label="throw out by">{weekdayAndTime(zone, kept.discardAt)}</Fact>
+      </div>
+      <p className="small mt-2">
+        {METHODS[plan.method].label}, house recipe {batch.versionNumber}
+        {batch.lot ? `, ${batch.lot.name}` : ''}
+        {plan.ice > 0 ? `, ${numberText(plan.ice, 0)} g of the water as ice` : ''}; started by{' '}
+        {batch.startedBy.name}; throw out by {dayAndTime(zone, kept.discardAt)}, because{' '}
+        {BECAUSE[kept.because]}
+        {kept.warmMinutes > 0 && `; warm for ${warmWords(kept.warmMinutes)} in all`}.
+        {kept.ifStays && (
+          <b>
+            {' '}
+            At the last reading the fridge was warmer than{' '}
+            {readingText(plan.keeping.limit, units.temperature)}. If the fridge stays so warm, throw
+            the batch out by {dayAndTime(zone, kept.ifStays.discardAt)}.
+          </b>
+        )}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+import { Link } from 'react-router';
+import { weekdayAndTime } from '#core/time';
+import { epochMs } from '#core/units';
+import { useCold } from '../../entities/batches/useCold';
+import { stateLine, type Tone } from '../../entities/batches/words';
+import { useZone } from '../../entities/people/session';
+import { useNow } from '../../platform/clock';
+import { startPathOf, usePlanned } from './usePlanned';
+
+const DRAWN_EVERY_MS = 20_000;
+/** A planned batch is said so long before its leaf goes in, and so long after: later the plan is old. */
+const [BEFORE_MS, AFTER_MS] = [30 * 60_000, 3 * 3_600_000];
+
+type Due = { readonly path: string; readonly words: string; readonly tone: Tone };
+
+/** In the head of every place: the cold batch that wants hands now, or leaf that is to go in, and how many more. */
+export function DueLine() {
+  const { standing } = useCold();
+  const { planned } = usePlanned();
+  const now = useNow(DRAWN_EVERY_MS);
+  const zone = useZone();
+  const standingDue = standing
+    .map((b) => ({ b, ...stateLine(b, now, zone) }))
+    .filter(({ tone }) => tone !== 'plain')
+    .map(({ b, words, tone }): Due => ({
+      ...{ path: `/cold/${b.id}`, words: `${b.vesselName}: ${words}`, tone },
+    }));
+  const plannedDue = planned
+    .filter((b) => now > b.start - BEFORE_MS && now < b.start + AFTER_MS)
+    .map((b): Due => {
+      const when = now < b.start ? `by ${weekdayAndTime(zone, epochMs(b.start))}` : 'now';
+      return { path: startPathOf(b), words: `${b.vesselName}: put leaf in ${when}`, tone: 'due' };
+    });
+  const due = [...standingDue, ...plannedDue];
+  const [first] = due;
+  if (!first) return null;
+  return (
+    <Link className="inline-flex items-center min-h-[44px] no-underline" to={first.path}>
+      <span className={`cold-state ${first.tone}`}>
+        {first.words}
+        {due.length > 1 && `, and ${due.length - 1} more`}
+      </span>
+    </Link>
+  );
+}

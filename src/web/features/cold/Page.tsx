@@ -1,0 +1,127 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { type EpochMs, epochMs } from '#core/units';
+import type { ColdBatch } from '../../entities/batches/standing';
+import { useBatchCommands } from '../../entities/batches/useBatchCommands';
+import { useCold } from '../../entities/batches/useCold';
+import { useSession, useZone } from '../../entities/people/session';
+import { useNow } from '../../platform/clock';
+import { useGo } from '../../platform/useGo';
+import { useKeys } from '../../ui/keys';
+import { Loading, Note, Nothing } from '../../ui/Note';
+import { ColdFoot } from './ColdFoot';
+import { ColdHead } from './ColdHead';
+import { EndedLine } from './EndedLine';
+import { InspectionRecord } from './InspectionRecord';
+import { Lanes } from './Lanes';
+import { usePlanned } from './usePlanned';
+
+const HOUR_MS = 3_600_000;
+/** So many hours before now are in sight at first. */
+const BEFORE_HOURS = 10;
+const STEP_HOURS = 6;
+/** Minutes pass slowly here. */
+const DRAWN_EVERY_MS = 20_000;
+
+/** What is cold: every batch along its hours, what hands are wanted for next, and how the fridge stands. */
+export function ColdPage() {
+  const cold = useCold();
+  const { role } = useSession();
+  const now = useNow(DRAWN_EVERY_MS);
+  const go = useGo();
+  const commands = useBatchCommands();
+  const [chosenId, choose] = useState<string | null>(null);
+  const [moved, move] = useState(0);
+  const { standing } = cold;
+  const { planned, isLoading } = usePlanned();
+  const at = Math.max(
+    0,
+    standing.findIndex((b) => b.id === chosenId),
+  );
+  const chosen = standing[at];
+  const walk = (by: number) => {
+    const next = standing[Math.max(0, Math.min(standing.length - 1, at + by))];
+    if (next) choose(next.id);
+  };
+  useKeys([
+    { key: 'n', does: 'Start a batch', run: () => go('/cold/start') },
+    { key: 'p', does: 'Plan the week', run: () => go('/cold/plan') },
+    { key: 'ArrowDown', does: 'The next batch', run: () => walk(1) },
+    { key: 'ArrowUp', does: 'The batch before', run: () => walk(-1) },
+    { key: 'ArrowRight', does: 'Six hours on', run: () => move((m) => m + STEP_HOURS) },
+    { key: 'ArrowLeft', does: 'Six hours back', run: () => move((m) => m - STEP_HOURS) },
+    ...(chosen
+      ? [{ key: 'Enter', does: 'Open the batch', run: () => go(`/cold/${chosen.id}`) }]
+      : []),
+  ]);
+  if (cold.isLoading || isLoading)
+    return (
+      <main className="page">
+        <Loading what="the cold batches" />
+      </main>
+    );
+  const from = epochMs(Math.floor(now / HOUR_MS) * HOUR_MS + (moved - BEFORE_HOURS) * HOUR_MS);
+  return (
+    <main className="page grid grid-rows-[auto_minmax(0,1fr)_auto]">
+      <h1 className="visually-hidden">Cold</h1>
+      <ColdHead cold={cold} onRead={commands.readFridge} />
+      <div className="min-h-0 overflow-auto px-6 max-[700px]:px-4">
+        {cold.isError && (
+          <Note
+            bad
+            action={
+              <button type="button" className="btn" onClick={() => void cold.refetch()}>
+                Try again
+              </button>
+            }
+          >
+            The cold batches cannot be read just now.
+          </Note>
+        )}
+        {standing.length + planned.length === 0 && !cold.isError ? (
+          <NothingCold />
+        ) : (
+          <Lanes {...{ planned, chosen, now, from }} batches={standing} onChoose={choose} />
+        )}
+        <Ended batches={cold.ended} now={now} />
+        {role !== 'trainee' && <InspectionRecord now={now} />}
+      </div>
+      <ColdFoot next={standing[0]} planned={planned[0]} now={now} />
+    </main>
+  );
+}
+
+function NothingCold() {
+  return (
+    <Nothing
+      action={
+        <Link className="btn go" to="/cold/start">
+          Start a batch
+        </Link>
+      }
+    >
+      No cold batch yet.
+    </Nothing>
+  );
+}
+
+/** What ended in the last days, by a line each. */
+function Ended({ batches, now }: { batches: readonly ColdBatch[]; now: EpochMs }) {
+  const zone = useZone();
+  if (batches.length === 0) return null;
+  return (
+    <details className="mt-4 mb-4">
+      <summary className="small min-h-[44px]">
+        {batches.length === 1 ? 'One batch' : `${batches.length} batches`} ended in the last three
+        days
+      </summary>
+      <ul className="grid gap-1">
+        {batches.map((b) => (
+          <li key={b.id}>
+            <EndedLine batch={b} now={now} zone={zone} />
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

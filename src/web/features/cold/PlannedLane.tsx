@@ -1,0 +1,84 @@
+import { Link } from 'react-router';
+import { tint } from '#core/colour';
+import { clockTime, weekdayAndTime } from '#core/time';
+import { type EpochMs, millilitres, volumeText } from '#core/units';
+import { LANE, type LaneTime, ServiceBands, xOf } from '../../entities/batches/Lane';
+import { liquorOfStyle } from '../../entities/batches/liquor';
+import { useUnits, useZone } from '../../entities/people/session';
+import { useVesselsQuery } from '../../entities/vessels/api';
+import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { LevelMark } from '../../ui/LevelMark';
+import { type PlannedHere, startPathOf } from './usePlanned';
+
+const VESSEL_SCALE = 0.3;
+
+/** A batch that is to be begun: everything about it is dashed. */
+export function PlannedName({ batch: b, now }: { batch: PlannedHere; now: EpochMs }) {
+  const units = useUnits();
+  const zone = useZone();
+  const { data } = useVesselsQuery();
+  const vessel = data?.vessels.find((v) => v.id === b.vesselId);
+  const late = now > b.start;
+  return (
+    <Link className="cold-name" to={startPathOf(b)}>
+      <span className="vessel-place planned">
+        {vessel && <VesselDrawing vessel={vessel} scale={VESSEL_SCALE} label="" />}
+      </span>
+      <span className="grid">
+        <b className="tea">{b.teaName}</b>
+        <span className="small">
+          {b.vesselName}, {volumeText(millilitres(b.water), units.volume)}
+        </span>
+        <span className={`cold-state ${late ? 'due' : 'plain'}`}>
+          {late ? 'put leaf in now' : `put leaf in ${weekdayAndTime(zone, b.start as EpochMs)}`}
+        </span>
+      </span>
+    </Link>
+  );
+}
+
+/** Its hours: leaf in, lift, and when the last of it is poured. */
+export function PlannedLane({
+  batch: b,
+  now,
+  time,
+}: {
+  batch: PlannedHere;
+  now: EpochMs;
+  time: LaneTime;
+}) {
+  const zone = useZone();
+  const x = (at: number) => Math.max(-4, Math.min(time.width + 4, xOf(time, at)));
+  const top = LANE.line - (b.water / 1000) * LANE.perLitre;
+  const [start, lift, until] = [x(b.start), x(b.lift), x(b.until ?? b.lift)];
+  const path = `M${start} ${LANE.line}V${top}H${lift}L${until} ${LANE.line}`;
+  const words = `leaf in ${clockTime(zone, b.start as EpochMs)}`;
+  return (
+    <svg
+      className="cold-lane"
+      width={time.width}
+      height={LANE.height}
+      role="img"
+      aria-label={`${b.teaName}, planned: leaf in ${weekdayAndTime(zone, b.start as EpochMs)}, lift ${weekdayAndTime(zone, b.lift as EpochMs)}`}
+    >
+      <ServiceBands time={time} height={LANE.height} />
+      <path d={`${path}Z`} fill={tint(liquorOfStyle(b.style), 3)} opacity={0.35} />
+      <path className="ahead" d={path} />
+      <path className="done" d={`M0 ${LANE.line}H${time.width}`} />
+      {start < time.width && start > 90 && (
+        <text x={start - 6} y={LANE.line - 8} textAnchor="end">
+          {words}
+        </text>
+      )}
+      {lift > 0 && lift < time.width && (
+        <>
+          <LevelMark x={lift} y={top - 1} size={11} />
+          <text x={lift} y={top - 16} textAnchor="middle">
+            {clockTime(zone, b.lift as EpochMs)}
+          </text>
+        </>
+      )}
+      <path className="now" d={`M${x(now)} 0V${LANE.height}`} />
+    </svg>
+  );
+}

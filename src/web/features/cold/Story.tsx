@@ -1,0 +1,56 @@
+import { DISCARD_REASONS } from '#core/cold';
+import { weekdayAndTime } from '#core/time';
+import { volumeText } from '#core/units';
+import type { BatchHappened } from '#contracts/batches';
+import type { ColdBatch } from '../../entities/batches/standing';
+import { type Units, useUnits, useZone } from '../../entities/people/session';
+
+/** What was done, in words. */
+function eventWords(e: BatchHappened, units: Units): string {
+  switch (e.kind) {
+    case 'lift':
+      return `leaf out${e.squeezed ? ', squeezed' : ''}${e.yield === null ? '' : `, ${volumeText(e.yield, units.volume)} measured`}`;
+    case 'pour':
+      return e.glasses === null
+        ? `${volumeText(e.ml, units.volume)} poured`
+        : `${e.glasses} ${e.glasses === 1 ? 'glass' : 'glasses'} poured, ${volumeText(e.ml, units.volume)}`;
+    case 'dilute':
+      return `${volumeText(e.ml, units.volume)} of water added`;
+    case 'count':
+      return `${volumeText(e.ml, units.volume)} measured`;
+    case 'discard':
+      return `${volumeText(e.ml, units.volume)} thrown out: ${DISCARD_REASONS[e.reason]}`;
+    case 'void':
+      return 'started twice: the other one counts';
+    case 'undo':
+      return 'taken back';
+  }
+}
+
+/** What was done to a batch, by whom, in order; what was taken back is struck through. */
+export function Story({ batch }: { batch: ColdBatch }) {
+  const units = useUnits();
+  const zone = useZone();
+  const { undone } = batch.now;
+  const shown = batch.events.filter((e) => e.kind !== 'undo' || e.of === batch.id);
+  return (
+    <>
+      <h2 className="mt-4">
+        What was done<small>by whom</small>
+      </h2>
+      <ol className="grid gap-1">
+        <li>
+          {weekdayAndTime(zone, batch.leafIn)} leaf in, {batch.startedBy.name}
+        </li>
+        {[...shown]
+          .sort((a, b) => a.at - b.at)
+          .map((e) => (
+            <li key={e.id} className={undone.has(e.id) ? 'line-through' : ''}>
+              {weekdayAndTime(zone, e.at)} {eventWords(e, units)}, {e.by}
+              {e.flag && <span className="text-warn"> ({e.flag})</span>}
+            </li>
+          ))}
+      </ol>
+    </>
+  );
+}

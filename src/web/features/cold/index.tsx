@@ -1,0 +1,17 @@
+import { lazy } from 'react';
+import type { RouteObject } from 'react-router';
+
+const ColdPage = lazy(() => import('./Page').then((m) => ({ default: m.ColdPage })));
+const StartPage = lazy(() => import('./StartPage').then((m) => ({ default: m.StartPage })));
+const PlanPage = lazy(() => import('./plan/PlanPage').then((m) => ({ default: m.PlanPage })));
+const BatchPage = lazy(() => import('./BatchPage').then((m) => ({ default: m.BatchPage })));
+
+/** What of the cold wants hands now; fetched once what the bar needs is there. Fails where there is no server. */
+export const loadDueLine = () => import('./DueLine').then((m) => m.DueLine);
+
+export const coldRoutes: RouteObject[] = [
+  { path: '/cold', element: <ColdPage /> },
+  { path: '/cold/start', element: <StartPage /> },
+  { path: '/cold/plan', element: <PlanPage /> },
+  { path: '/cold/:id', element: <BatchPage /> },
+];

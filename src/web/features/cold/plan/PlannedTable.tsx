@@ -1,0 +1,131 @@
+import type { PlanAsked, PlannedBatch, WeekPlan } from '#core/coldPlan';
+import { clockTime, weekdayAndTime, type Zone } from '#core/time';
+import { millilitres, volumeText } from '#core/units';
+import type { Plannable } from '../../../entities/batches/coldTeas';
+import { useUnits } from '../../../entities/people/session';
+import { newId } from '../../../platform/ids';
+import { PickList } from '../../../ui/PickList';
+import { batchesOfPlan, type DraftAct, instantOf, type PlanDraft } from './draft';
+
+type Props = {
+  draft: PlanDraft;
+  teas: readonly Plannable[];
+  vessels: readonly { readonly id: string; readonly name: string }[];
+  asked: PlanAsked;
+  plan: WeekPlan;
+  act: (a: DraftAct) => void;
+  zone: Zone;
+};
+
+/** The batches of the plan in the order in which their leaf goes in. */
+export function PlannedTable(props: Props) {
+  const { plan } = props;
+  const coming = plan.batches.filter((b) => b.start >= 0).sort((a, b) => a.start - b.start);
+  if (coming.length === 0) return null;
+  return (
+    <>
+      <h2>
+        To brew<small>each as late as possible</small>
+      </h2>
+      <div className="plan-table">
+        <table className="grid-table plain planned-list">
+          <thead>
+            <tr>
+              <th className="l">leaf in</th>
+              <th className="l">tea</th>
+              <th className="l">pitcher</th>
+              <th className="l">lift</th>
+              <th>glasses</th>
+              <th className="l">for</th>
+              <th>stays</th>
+            </tr>
+          </thead>
+          <tbody>
+            {coming.map((b) => (
+              <PlannedRow key={`${b.line} ${b.vessel} ${b.start}`} batch={b} {...props} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
+  );
+}
+
+/** "Sat 11:00 to 14:00": the beginnings of the first service and of the last. */
+function servedSpan(asked: PlanAsked, zone: Zone, first: number, last: number): string {
+  const [from, to] = [asked.services[first]?.from, asked.services[last]?.from];
+  if (from === undefined || to === undefined) return '';
+  if (first === last) return weekdayAndTime(zone, from);
+  const sameDay = asked.services[first]?.date === asked.services[last]?.date;
+  return `${weekdayAndTime(zone, from)} to ${sameDay ? clockTime(zone, to) : weekdayAndTime(zone, to)}`;
+}
+
+function PlannedRow({
+  batch,
+  draft,
+  teas,
+  vessels,
+  asked,
+  plan,
+  act,
+  zone,
+}: Props & { batch: PlannedBatch }) {
+  const units = useUnits();
+  const tea = teas.find((t) => t.id === batch.line);
+  const vessel = vessels.find((v) => v.id === batch.vessel);
+  const time = (minute: number) => weekdayAndTime(zone, instantOf(asked, minute));
+  const [own] = batchesOfPlan({ ...plan, batches: [batch] }, asked, draft.batches, newId);
+  /** Kept where it is when all else is planned again; its leaf goes in and comes out as many minutes later or earlier. */
+  const pinAt = (start: number) => {
+    if (!own) return;
+    const by = (start - batch.start) * 60_000;
+    act({ kind: 'pinned', batch: { ...own, start: own.start + by, lift: own.lift + by } });
+  };
+  // What was just ticked stays, before it was planned again.
+  const isPinned = draft.batches.some((b) => b.pinned && b.id === own?.id);
+  const [first, last] = [batch.pours[0], batch.pours.at(-1)];
+  const span = first && last ? servedSpan(asked, zone, first.service, last.service) : 'nobody';
+  return (
+    <tr>
+      <td className="l">
+        <PickList
+          label={`Leaf in of ${tea?.name ?? ''}`}
+          shown={time(batch.start)}
+          className="small-pick"
+          chosen={batch.start}
+          choices={asked.problem.hands.map((h) => ({ value: h.at, text: time(h.at) }))}
+          onPick={pinAt}
+        />
+      </td>
+      <td className="l tea text-[17px]">{tea?.name}</td>
+      <td className="l">
+        {vessel?.name},{' '}
+        <span className="small whitespace-nowrap">
+          {volumeText(millilitres(batch.water), units.volume)}
+        </span>
+      </td>
+      <td className="l" data-what="lift">
+        {time(batch.lift)}
+      </td>
+      <td data-what="glasses">
+        {batch.pours.reduce((sum, p) => sum + p.glasses, 0)} of {batch.glasses}
+      </td>
+      <td className="l small" data-what="for">
+        {span}
+      </td>
+      <td data-what="stays">
+        <input
+          type="checkbox"
+          className="stays"
+          aria-label={`${tea?.name ?? ''} in ${vessel?.name ?? ''}, ${time(batch.start)}: stays there`}
+          checked={isPinned}
+          onChange={(e) => {
+            if (!own) return;
+            if (e.target.checked) pinAt(batch.start);
+            else act({ kind: 'unpinned', id: own.id });
+          }}
+        />
+      </td>
+    </tr>
+  );
+}
