@@ -3,11 +3,13 @@ import { CHROMIUM } from './scripts/lib/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e/specs',
+  globalSetup: './e2e/host/build.mjs',
   workers: 2,
   // Every test has a shop of its own.
   fullyParallel: true,
   retries: 0,
-  timeout: 60_000,
+  // A slow machine takes twice as long as a quiet one.
+  timeout: 120_000,
   expect: { timeout: 12_000 },
   reporter: [['list']],
   use: {

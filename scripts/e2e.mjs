@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM_PACKAGE } from './lib/chromium.mjs';
-import { startMariadb } from './lib/mariadb.mjs';
+import { FOR_TESTS, startMariadb } from './lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prepare.mjs';
 
 needPackages({ mariadbd: 'mariadb-server', ...CHROMIUM_PACKAGE, certutil: 'libnss3-tools' });
@@ -12,7 +12,7 @@ needModules();
 needBuild();
 const running = process.env.LIMNOS_TEST_DATABASE;
 const folder = mkdtempSync(join(tmpdir(), 'limnos-e2e-'));
-const database = running ? null : await startMariadb(folder, ['limnos_test']);
+const database = running ? null : await startMariadb(folder, ['limnos_test'], { extra: FOR_TESTS });
 const tests = spawn(
   join(ROOT, 'node_modules/.bin/playwright'),
   ['test', ...process.argv.slice(2)],

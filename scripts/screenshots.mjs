@@ -143,11 +143,24 @@ try {
   await page.keyboard.press('n');
   await settle();
   await shot('start');
+  await page.goto('/cold');
+  await settle(1500);
+  await half('cold');
+  await page
+    .getByRole('link', { name: /Tall pitcher/ })
+    .first()
+    .click();
+  await settle(1500);
+  await half('cold');
+  await page.goto('/cold/plan');
+  await settle(2500);
+  await shot('cold-plan');
+  await page.goto('/');
+  await settle(1500);
   // One, then six with one of them late, then twelve with three waiting.
   await stands('Tolvane Amber', 'White pot', 150, 2);
   await page.goto('/');
   await settle(1500);
-  await half('bar-one');
   await stands('Ostrey Deep', 'Lidded cup', 24, 1);
   await stands('Quillorn Steam', 'Small pot', 94, 3);
   await stands('Sennet Hollow', 'Release steeper', 156, 4);
@@ -190,8 +203,7 @@ try {
   await half('bar-small', [390, 844], true);
   await context.setOffline(true);
   await page.locator('.under[data-brew="Quillorn Steam"] .act .btn').first().click();
-  await settle(5000);
-  await half('bar-one');
+  await settle(1000);
   await context.setOffline(false);
   await page.goto('/');
   await settle(4000);
@@ -281,7 +293,6 @@ try {
   await page.getByRole('combobox').fill('marrow');
   await page.keyboard.press('Enter');
   for (const name of ['Dov R.', 'Pela M.', 'Tam O.']) await role('button', name).click();
-  await shot('table-setup');
   await role('button', /^Set it up/).click();
   await settle();
   const [ladder] = (await records(`/api/tastings?siteId=${like.siteId}`)).tastings;

@@ -5,7 +5,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM_PACKAGE } from './lib/chromium.mjs';
-import { startMariadb } from './lib/mariadb.mjs';
+import { FOR_TESTS, startMariadb } from './lib/mariadb.mjs';
 import { cleanEnv, needBuild, needModules, needPackages, ROOT } from './lib/prepare.mjs';
 import { say } from './lib/say.mjs';
 
@@ -118,7 +118,7 @@ await Promise.all([lane(), lane()]);
 
 needBuild();
 const folder = mkdtempSync(join(tmpdir(), 'limnos-test-'));
-const database = await startMariadb(folder, ['limnos_test']);
+const database = await startMariadb(folder, ['limnos_test'], { extra: FOR_TESTS });
 let over = false;
 async function clean() {
   if (over) return;

@@ -7,7 +7,7 @@ import type { Vessel } from '../../src/contracts/vessels';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { ShopServer } from '../fixtures/server';
-import { deviceIn, expect, PEOPLE, test } from '../fixtures/shop';
+import { deviceIn, expect, PEOPLE, serverTest, test } from '../fixtures/shop';
 
 test('two tablets pull the same steep: first wins, the second is told by whom', async ({
   tablet,
@@ -57,37 +57,37 @@ test('a double tap on "Water on" does not lift the basket', async ({ house }) =>
   await bar.expectState('Tolvane Amber', 'Steeping, left');
 });
 
-test('the server gone mid-steep: the timer goes on, not saved yet is shown, and it is saved once when it is back', async ({
-  house,
-  shop,
-}) => {
-  const bar = new BarDriver(house.page);
-  await house.signIn(PEOPLE.brewer);
-  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
-  await house.expectAllSaved();
-  await shop.kill();
-  const before = await bar.figure('Tolvane Amber');
-  await house.page.waitForTimeout(2200);
-  const after = await bar.figure('Tolvane Amber');
-  expect(before - after).toBeGreaterThanOrEqual(2);
-  await bar.pull('Tolvane Amber');
-  await bar.expectState('Tolvane Amber', 'Lifted at');
-  await house.expectUnsaved(1);
-  await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
-  await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
-  await house.expectUnsaved(2);
-  await shop.start();
-  await house.expectAllSaved();
-  await house.page.reload();
-  await bar.expectState('Tolvane Amber', 'Lifted at');
-  await bar.expectState('Marrowick Broken', 'Steeping, left');
-  await house.goTo('Log');
-  await expect(
-    house.page
-      .locator('a.log-row', { hasText: 'Marrowick Broken' })
-      .filter({ hasText: 'on the bar' }),
-  ).toHaveCount(1);
-});
+serverTest(
+  'the server gone mid-steep: the timer goes on, not saved yet is shown, and it is saved once when it is back',
+  async ({ house, shop }) => {
+    const bar = new BarDriver(house.page);
+    await house.signIn(PEOPLE.brewer);
+    await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+    await house.expectAllSaved();
+    await shop.kill();
+    const before = await bar.figure('Tolvane Amber');
+    await house.page.waitForTimeout(2200);
+    const after = await bar.figure('Tolvane Amber');
+    expect(before - after).toBeGreaterThanOrEqual(2);
+    await bar.pull('Tolvane Amber');
+    await bar.expectState('Tolvane Amber', 'Lifted at');
+    await house.expectUnsaved(1);
+    await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
+    await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
+    await house.expectUnsaved(2);
+    await shop.start();
+    await house.expectAllSaved();
+    await house.page.reload();
+    await bar.expectState('Tolvane Amber', 'Lifted at');
+    await bar.expectState('Marrowick Broken', 'Steeping, left');
+    await house.goTo('Log');
+    await expect(
+      house.page
+        .locator('a.log-row', { hasText: 'Marrowick Broken' })
+        .filter({ hasText: 'on the bar' }),
+    ).toHaveCount(1);
+  },
+);
 
 test('what was not saved survives closing the page, and is sent by the next one', async ({
   house,

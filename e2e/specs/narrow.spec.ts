@@ -15,6 +15,7 @@ async function pagesOf(page: Page): Promise<string[]> {
   const book = await records(page, '/api/book');
   const shelf = await records(page, '/api/vessels');
   const log = await records(page, '/api/brews');
+  const cold = await records(page, '/api/batches');
   const kettles = await records(page, '/api/kettles');
   const tea = book.teas?.find((t) => t.name === 'Tolvane Amber')?.id ?? '';
   const vessel = shelf.vessels?.find((v) => v.name === 'White pot');
@@ -37,6 +38,12 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/log/trends',
     '/log/corrections',
     `/log/${log.brews?.[0]?.id ?? ''}`,
+    '/cold',
+    '/cold/start',
+    '/cold/plan',
+    '/house/hours',
+    '/house/limits',
+    ...(cold.batches ?? []).map((b) => `/cold/${b.id}`),
     '/table',
     '/table/new',
     '/table/colour',

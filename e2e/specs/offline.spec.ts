@@ -7,7 +7,7 @@ import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { TableDriver } from '../drivers/TableDriver';
 import { ShopServer } from '../fixtures/server';
-import { deviceIn, expect, PEOPLE, test } from '../fixtures/shop';
+import { deviceIn, expect, PEOPLE, serverTest, test } from '../fixtures/shop';
 
 /** The application is kept on the device: from then on it opens without a server. */
 const kept = (page: Page) =>
@@ -26,84 +26,84 @@ async function brewingOn(page: Page) {
   return { house, bar };
 }
 
-test('with the server gone the bar starts, brews, pulls and judges; closed and opened again it still has it all, and each arrives once', async ({
-  tablet,
-  shop,
-}) => {
-  const page = await tablet({ serviceWorkers: 'allow' });
-  const { house, bar } = await brewingOn(page);
-  await shop.kill();
-  await page.reload();
-  await bar.expectState('Tolvane Amber', 'Steeping, left');
-  await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
-  // A phone has room for it too.
-  await page.setViewportSize({ width: 390, height: 844 });
-  await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
-  await page.setViewportSize({ width: 1280, height: 800 });
-  await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
-  await bar.pull('Tolvane Amber');
-  await bar.judge('Tolvane Amber');
-  await house.press('All as it should be');
-  await bar.expectGone('Tolvane Amber');
-  await bar.openStart();
-  await bar.chooseTea('Iveline First');
-  await bar.putInQueue('window table');
-  await house.expectUnsaved(4);
-  const again = await page.context().newPage();
-  await page.close();
-  await again.goto('/');
-  const [houseAgain, barAgain] = [new HouseDriver(again), new BarDriver(again)];
-  await houseAgain.expectUnsaved(4);
-  await barAgain.expectState('Marrowick Broken', 'Steeping, left');
-  await barAgain.expectQueue(['Iveline First']);
-  await shop.start();
-  await houseAgain.expectAllSaved();
-  await again.reload();
-  await barAgain.expectState('Marrowick Broken', 'Steeping, left');
-  await barAgain.expectQueue(['Iveline First']);
-  await houseAgain.goTo('Log');
-  await expect(
-    again.locator('a.log-row', { hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).first(),
-  ).toContainText('Dov R.');
-  await expect(again.locator('a.log-row').filter({ hasText: 'on the bar' })).toHaveCount(1);
-});
+serverTest(
+  'with the server gone the bar starts, brews, pulls and judges; closed and opened again it still has it all, and each arrives once',
+  async ({ tablet, shop }) => {
+    const page = await tablet({ serviceWorkers: 'allow' });
+    const { house, bar } = await brewingOn(page);
+    await shop.kill();
+    await page.reload();
+    await bar.expectState('Tolvane Amber', 'Steeping, left');
+    await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
+    // A phone has room for it too.
+    await page.setViewportSize({ width: 390, height: 844 });
+    await house.expectSaid(/No connection since \d\d:\d\d\. The bar goes on\./);
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await bar.start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
+    await bar.pull('Tolvane Amber');
+    await bar.judge('Tolvane Amber');
+    await house.press('All as it should be');
+    await bar.expectGone('Tolvane Amber');
+    await bar.openStart();
+    await bar.chooseTea('Iveline First');
+    await bar.putInQueue('window table');
+    await house.expectUnsaved(4);
+    const again = await page.context().newPage();
+    await page.close();
+    await again.goto('/');
+    const [houseAgain, barAgain] = [new HouseDriver(again), new BarDriver(again)];
+    await houseAgain.expectUnsaved(4);
+    await barAgain.expectState('Marrowick Broken', 'Steeping, left');
+    await barAgain.expectQueue(['Iveline First']);
+    await shop.start();
+    await houseAgain.expectAllSaved();
+    await again.reload();
+    await barAgain.expectState('Marrowick Broken', 'Steeping, left');
+    await barAgain.expectQueue(['Iveline First']);
+    await houseAgain.goTo('Log');
+    await expect(
+      again.locator('a.log-row', { hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).first(),
+    ).toContainText('Dov R.');
+    await expect(again.locator('a.log-row').filter({ hasText: 'on the bar' })).toHaveCount(1);
+  },
+);
 
-test('a ladder goes on when the server is gone and the page is loaded again; what was poured off arrives once', async ({
-  tablet,
-  shop,
-}) => {
-  const page = await tablet({ serviceWorkers: 'allow' });
-  const house = new HouseDriver(page);
-  await house.signIn(PEOPLE.lead);
-  await kept(page);
-  const table = new TableDriver(page);
-  await table.open();
-  await page.keyboard.press('n');
-  for (const [i, t] of ['0:05', '0:06', '5:00', '6:00'].entries())
-    await table.figure(i + 1, 'time', t);
-  await table.setUp();
-  const codes = await table.codes();
-  await page.keyboard.press(' ');
-  await expect(table.act()).toContainText(`Poured off ${codes[0]}`);
-  await house.expectAllSaved();
-  await shop.kill();
-  await page.reload();
-  await expect(table.act()).toContainText(`Poured off ${codes[0]}`);
-  await page.keyboard.press(' ');
-  await table.poured(codes[0] ?? '');
-  await page.keyboard.press(' ');
-  await table.poured(codes[1] ?? '');
-  await house.expectUnsaved(2);
-  await page.reload();
-  await table.poured(codes[1] ?? '');
-  await shop.start();
-  await house.expectAllSaved();
-  await expect(table.act()).toContainText(`Poured off ${codes[2]}`);
-  const view = (await (
-    await page.request.get(`/api/tastings/${page.url().split('/').at(-1) ?? ''}`)
-  ).json()) as { events: { act: { kind: string } }[] };
-  expect(view.events.map((e) => e.act.kind)).toEqual(['start', 'pull', 'pull']);
-});
+serverTest(
+  'a ladder goes on when the server is gone and the page is loaded again; what was poured off arrives once',
+  async ({ tablet, shop }) => {
+    const page = await tablet({ serviceWorkers: 'allow' });
+    const house = new HouseDriver(page);
+    await house.signIn(PEOPLE.lead);
+    await kept(page);
+    const table = new TableDriver(page);
+    await table.open();
+    await page.keyboard.press('n');
+    for (const [i, t] of ['0:05', '0:06', '5:00', '6:00'].entries())
+      await table.figure(i + 1, 'time', t);
+    await table.setUp();
+    const codes = await table.codes();
+    await page.keyboard.press(' ');
+    await expect(table.act()).toContainText(`Poured off ${codes[0]}`);
+    await house.expectAllSaved();
+    await shop.kill();
+    await page.reload();
+    await expect(table.act()).toContainText(`Poured off ${codes[0]}`);
+    await page.keyboard.press(' ');
+    await table.poured(codes[0] ?? '');
+    await page.keyboard.press(' ');
+    await table.poured(codes[1] ?? '');
+    await house.expectUnsaved(2);
+    await page.reload();
+    await table.poured(codes[1] ?? '');
+    await shop.start();
+    await house.expectAllSaved();
+    await expect(table.act()).toContainText(`Poured off ${codes[2]}`);
+    const view = (await (
+      await page.request.get(`/api/tastings/${page.url().split('/').at(-1) ?? ''}`)
+    ).json()) as { events: { act: { kind: string } }[] };
+    expect(view.events.map((e) => e.act.kind)).toEqual(['start', 'pull', 'pull']);
+  },
+);
 
 test('what a version before kept in the page’s small storage is brought over and sent', async ({
   house,
@@ -180,24 +180,24 @@ test('a newer version asks before it is taken up, and what is not saved is still
   }
 });
 
-test('the clock of the tablet is moved by seven minutes and the page loaded again without a server: the time left is right', async ({
-  tablet,
-  shop,
-}) => {
-  const page = await tablet({ serviceWorkers: 'allow' });
-  // The tablet's own clock is seven minutes ahead, before the server is gone and after.
-  await page.addInitScript(() => {
-    const real = Date.now;
-    Date.now = () => real() + 7 * 60_000;
-  });
-  const { bar } = await brewingOn(page);
-  const left = await bar.figure('Tolvane Amber');
-  const then = Date.now();
-  expect(left).toBeGreaterThan(230);
-  await shop.kill();
-  await page.reload();
-  await bar.expectState('Tolvane Amber', 'Steeping, left');
-  const after = await bar.figure('Tolvane Amber');
-  // By as much less as has gone by, on whatever clock.
-  expect(Math.abs(left - after - (Date.now() - then) / 1000)).toBeLessThan(4);
-});
+serverTest(
+  'the clock of the tablet is moved by seven minutes and the page loaded again without a server: the time left is right',
+  async ({ tablet, shop }) => {
+    const page = await tablet({ serviceWorkers: 'allow' });
+    // The tablet's own clock is seven minutes ahead, before the server is gone and after.
+    await page.addInitScript(() => {
+      const real = Date.now;
+      Date.now = () => real() + 7 * 60_000;
+    });
+    const { bar } = await brewingOn(page);
+    const left = await bar.figure('Tolvane Amber');
+    const then = Date.now();
+    expect(left).toBeGreaterThan(230);
+    await shop.kill();
+    await page.reload();
+    await bar.expectState('Tolvane Amber', 'Steeping, left');
+    const after = await bar.figure('Tolvane Amber');
+    // By as much less as has gone by, on whatever clock.
+    expect(Math.abs(left - after - (Date.now() - then) / 1000)).toBeLessThan(4);
+  },
+);

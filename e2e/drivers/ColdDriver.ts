@@ -1,0 +1,93 @@
+import { expect } from '@playwright/test';
+import { Hands } from './Hands';
+
+/** Cold batches, as hands at the fridge use them. */
+export class ColdDriver extends Hands {
+  async open(): Promise<void> {
+    await this.page.goto('/cold');
+    await expect(this.page.getByRole('heading', { name: 'Cold', exact: true })).toBeAttached();
+    await expect(this.page.locator('.loading')).toHaveCount(0);
+  }
+  private row(vessel: string) {
+    return this.page
+      .getByRole('list', { name: /^Batches/ })
+      .getByRole('listitem')
+      .filter({ hasText: vessel });
+  }
+  /** How the batch in that vessel stands, in its one line. */
+  expectState(vessel: string, words: string | RegExp): Promise<void> {
+    return expect(this.row(vessel)).toContainText(words);
+  }
+  expectGone(vessel: string): Promise<void> {
+    return expect(this.row(vessel)).toHaveCount(0);
+  }
+  openBatch(vessel: string): Promise<void> {
+    return this.row(vessel).getByRole('link').click();
+  }
+  /** The tea and pitcher that are offered, in two touches. */
+  async startWhatIsOffered(): Promise<void> {
+    await this.follow(/^Start a batch/);
+    await this.press(/^Leaf in/);
+  }
+  async readFridge(typed: string): Promise<void> {
+    await this.press(/^Fridge/);
+    await this.typeReading(typed);
+    await this.press('Take it');
+  }
+  typeReading(typed: string): Promise<void> {
+    return this.type('Fridge, °C', typed, { exact: true });
+  }
+  expectTyped(text: string): Promise<void> {
+    return this.expectField('Fridge, °C', text, { exact: true });
+  }
+  async throwOut(why: string): Promise<void> {
+    await this.choose('Why', why);
+    await this.press('Throw out');
+  }
+  async volume(label: string, typed: string, button: string): Promise<void> {
+    await this.type(label, typed);
+    await this.press(button, { exact: true });
+  }
+
+  async openPlan(): Promise<void> {
+    await this.page.goto('/cold/plan');
+    await this.expectPlanned();
+  }
+  /** The planner has come to its end. */
+  expectPlanned(): Promise<void> {
+    return expect(this.page.getByRole('button', { name: /^Keep the plan/ })).toBeEnabled();
+  }
+  /** Glasses of a tea on the day that is so many days from the first one shown. */
+  private glasses(tea: RegExp, day: number) {
+    return this.page.getByRole('row', { name: tea }).getByRole('textbox').nth(day);
+  }
+  async want(tea: RegExp, day: number, glasses: string): Promise<void> {
+    await this.glasses(tea, day).fill(glasses);
+    await this.glasses(tea, day).press('Enter');
+  }
+  async wanted(tea: RegExp, day: number): Promise<number> {
+    return Number(await this.glasses(tea, day).inputValue());
+  }
+  /** "of 76": glasses that are asked of the plan. */
+  private asked() {
+    return this.page.getByRole('region', { name: 'The plan' }).getByText(/^of \d+$/);
+  }
+  async glassesAsked(): Promise<number> {
+    return Number((await this.asked().innerText()).slice(3));
+  }
+  expectAsked(glasses: number): Promise<void> {
+    return expect(this.asked()).toHaveText(`of ${glasses}`);
+  }
+  private plannedRows() {
+    return this.page.getByRole('list', { name: 'Planned batches' }).getByRole('listitem');
+  }
+  expectPlannedBatches(count: number): Promise<void> {
+    return expect(this.plannedRows()).toHaveCount(count);
+  }
+  startPlannedIn(vessel: string): Promise<void> {
+    return this.plannedRows().filter({ hasText: vessel }).first().getByRole('link').click();
+  }
+  stays(batch: number) {
+    return this.page.getByRole('checkbox', { name: /stays there$/ }).nth(batch);
+  }
+}
