@@ -1,78 +1,27 @@
 import { spawnSync } from 'node:child_process';
 import { parse } from 'papaparse';
 import { startingRecipe } from '#core/recipes';
-import { celsius, grams, millilitres } from '#core/units';
 import type { Batch, Cold, ColdPlanAnswer } from '#contracts/batches';
 import type { House } from '#contracts/sites';
-import {
-  type Begun,
-  begunHouse,
-  cookieOf,
-  from,
-  newId,
-  PLAIN_TEA,
-  POT,
-  SECRETS,
-  SITE,
-} from './house';
+import { type ColdTea, coldTea } from './coldTea';
+import { type Begun, begunHouse, cookieOf, from, newId, PLAIN_TEA, SECRETS, SITE } from './house';
 
-let h: Begun;
-let pitcher: string;
-let tea: string;
-let version: string;
 const HOUR = 3_600_000;
+let h: Begun;
+let c: ColdTea;
+let [pitcher, tea] = ['', ''];
 beforeEach(async () => {
   h = await begunHouse();
-  [pitcher, tea, version] = [newId(), newId(), newId()];
-  const { lead } = h.callers;
-  const fields = { ...POT, name: 'Pitcher 3', kind: 'pitcher', brim: 1150, mark: 1000 };
-  await lead
-    .post('/api/vessels', { ...fields, material: 'glass', id: pitcher, siteId: h.ids.site })
-    .expect(200);
-  await lead
-    .post('/api/teas', {
-      id: tea,
-      versionId: version,
-      name: 'Kestry Pearl',
-      style: 'green-pan',
-      method: 'fridge',
-      ...PLAIN_TEA,
-      weighing: { spoon: 'dessertSpoon', spoons: 5, weighed: grams(12.5), singles: [] },
-      spoon: 'dessertSpoon',
-      recipe: startingRecipe('green-pan', 'fridge'),
-    })
-    .expect(200);
+  c = await coldTea(h);
+  ({ pitcher, tea } = c.ids);
 });
+const startBody = (over?: object) => c.startBody(over);
+const start = (over?: object) => c.start(over);
+const act = (...given: Parameters<ColdTea['act']>) => c.act(...given);
+const cold = () => c.cold();
+const wait = (hours: number) => c.wait(hours);
+const lifted = () => c.lifted();
 afterEach(() => h.close());
-
-const startBody = (over: object = {}) => ({
-  id: newId(),
-  siteId: h.ids.site,
-  teaId: tea,
-  lotId: null,
-  versionId: version,
-  vesselId: pitcher,
-  water: millilitres(1000),
-  waterAt: celsius(8),
-  at: h.now(),
-  ...over,
-});
-const start = async (over: object = {}): Promise<Batch> =>
-  (await h.callers.brewer.post('/api/batches', startBody(over)).expect(200)).body as Batch;
-const act = (batch: Batch, body: object, by: keyof Begun['callers'] = 'brewer') =>
-  h.callers[by].post(`/api/batches/${batch.id}/events`, { id: newId(), at: h.now(), ...body });
-const cold = async (): Promise<Cold> =>
-  (await h.callers.brewer.get('/api/batches').expect(200)).body as Cold;
-const wait = (hours: number) => {
-  h.time.ahead += hours * HOUR;
-};
-/** A batch that was lifted at its best. */
-async function lifted(): Promise<Batch> {
-  const batch = await start();
-  wait(batch.plan.window.best / 3600);
-  return (await act(batch, { kind: 'lift', yield: 900, squeezed: false }).expect(200))
-    .body as Batch;
-}
 
 test('leaf in: worked out here, kept as it was, and once however often it is sent', async () => {
   const body = startBody();
@@ -147,7 +96,9 @@ test('what cannot be begun: a hot recipe, another site’s pitcher, more than it
     .expect(200)
     .then(({ body }) => refuse({ teaId: (body as { id: string }).id, versionId: counter }, 409))
     .then(({ body }) =>
-      expect((body as { message: string }).message).toMatch(/^This house allows no counter brews/),
+      expect((body as { message: string }).message).toMatch(
+        /^Counter brews are off in this house\. A lead can allow them/,
+      ),
     );
 });
 test('lifted, poured, counted and thrown out: what is left is always known', async () => {
@@ -327,6 +278,21 @@ test('a period for an inspection: each batch with what became of it, the fridge,
   ]);
   await h.callers.trainee.get(`/api/cold/batches.csv?${period}`).expect(403);
   await h.callers.brewer.get(`/api/cold/batches.csv?from=${begins}&to=${begins}`).expect(422);
+});
+test('the record on paper: the same rows, in the times of the zone', async () => {
+  const batch = await lifted();
+  const period = `from=${batch.leafIn - HOUR}&to=${h.now() + HOUR}&zone=Asia/Kolkata`;
+  const pdf = await h.callers.lead.get(`/api/cold/batches.pdf?${period}`).expect(200);
+  expect(pdf.headers['content-type']).toBe('application/pdf');
+  const text = spawnSync('pdftotext', ['-layout', '-', '-'], { input: pdf.body as Buffer });
+  const words = text.stdout.toString();
+  expect(words).toMatch(/Cold batches, Test room/);
+  expect(words).toMatch(/times of Asia\/Kolkata; 1 row/);
+  expect(words).toMatch(/Kestry Pearl\s+Pitcher 3/);
+  await h.callers.lead.get(`/api/cold/record.pdf?${period}`).expect(422);
+  const none = await h.callers.lead.get(`/api/cold/temperatures.pdf?${period}`).expect(200);
+  const empty = spawnSync('pdftotext', ['-layout', '-', '-'], { input: none.body as Buffer });
+  expect(empty.stdout.toString()).toMatch(/nothing in this period/);
 });
 test('the label says what it is, when to lift it and when it goes out, in the shop’s zone, rounded down', async () => {
   const batch = await start();

@@ -193,6 +193,24 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
   },
   changePerson: () => () =>
     patch(`/api/people/${h.ids.brewer}`, { rev: 1, role: 'trainee', active: true }),
+  answerFridgeGap: () => {
+    const [to, reason] = [h.now(), 'power was on'];
+    const body = { id: newId(), siteId: h.ids.site, from: to - 3_600_000, to, reason };
+    return () => post('/api/fridge-gaps', body);
+  },
+  addProbe: () => {
+    const body = { id: newId(), siteId: h.ids.site, name: 'Back of the fridge' };
+    return () => post('/api/probes', body);
+  },
+  endProbe: async () => {
+    const id = newId();
+    await post('/api/probes', { id, siteId: h.ids.site, name: 'Door' }).expect(200);
+    return () => post(`/api/probes/${id}/end`, {});
+  },
+  renewCalendar: () => {
+    const body = { id: newId(), siteId: h.ids.site };
+    return () => post('/api/calendar', body);
+  },
   addVessel: () => {
     const body = { ...POT, id: newId(), siteId: h.ids.site };
     return () => post('/api/vessels', body);

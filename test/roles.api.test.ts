@@ -22,14 +22,17 @@ describe.each(all)('%s', (_name, e) => {
   test('nobody signed in', async () => {
     const res = await call(from(h.app), e.method, e.path);
     if (e.access === 'public') expect([401, 403]).not.toContain(res.status);
+    else if (e.access === 'key') expect([res.status, res.body.code]).toEqual([401, 'key.none']);
     else expect([res.status, res.body.code]).toEqual([401, 'session.none']);
   });
   test.each(ROLES)('as %s', async (role) => {
     const res = await call(h.callers[role], e.method, e.path);
+    // A session is no key.
+    if (e.access === 'key') return expect([res.status, res.body.code]).toEqual([401, 'key.none']);
     const allowed = e.access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(e.access);
     if (allowed) expect([401, 403]).not.toContain(res.status);
     else expect([res.status, res.body.code]).toEqual([403, 'session.forbidden']);
-    expect(res.status).toBeLessThan(500);
+    return expect(res.status).toBeLessThan(500);
   });
 });
 test('an address that is not there says so', async () =>

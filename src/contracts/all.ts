@@ -1,5 +1,6 @@
 import * as batches from './batches';
 import * as brews from './brews';
+import * as calendar from './calendar';
 import type { Endpoint } from './endpoint';
 import * as exchange from './exchange';
 import * as fits from './fits';
@@ -9,6 +10,7 @@ import * as live from './live';
 import * as log from './log';
 import * as people from './people';
 import * as prints from './prints';
+import * as probes from './probes';
 import * as shop from './shop';
 import * as sites from './sites';
 import * as tastings from './tastings';
@@ -24,6 +26,7 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
     teas,
     batches,
     brews,
+    calendar,
     exchange,
     fits,
     history,
@@ -33,6 +36,7 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
     log,
     people,
     prints,
+    probes,
     vessels,
     shop,
     tastings,

@@ -9,8 +9,9 @@ import {
 } from '#core/cold';
 import { type Method, METHOD_NAMES, SERVING_STYLE_NAMES, type ServingStyle } from '#core/recipes';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
+import { ProposalBody, VerdictBody } from './brews';
 import { Bytes, endpoint } from './endpoint';
-import { Id, Instant, InstantText, oneOf, quantity, Who } from './primitives';
+import { Id, Instant, InstantText, oneOf, quantity, Text, Who } from './primitives';
 import { ROUTES } from './routes';
 import { ZoneName } from './sites';
 import { Style } from './teas';
@@ -39,7 +40,7 @@ export const BatchPlanBody = z.strictObject({
   waterAt: Heat,
   ice: quantity<Grams>({ min: 0, max: 20_000 }),
   leaf: quantity<Grams>({ min: 0.1, max: 2000 }),
-  hotFirst: z.strictObject({ water: Ml, temperature: Heat }).nullable(),
+  hotFirst: z.strictObject({ water: Ml, temperature: Heat, time: Time.optional() }).nullable(),
   liquor: Ml,
   squeezedLiquor: Ml,
   glasses: z
@@ -77,6 +78,20 @@ const discard = {
   ml: Ml,
   reason: oneOf<DiscardReason>(DISCARD_REASON_NAMES),
 };
+const taste = {
+  kind: z.literal('taste'),
+  verdict: VerdictBody,
+  proposal: ProposalBody,
+  /** The lead is to see the correction. */
+  accepted: z.boolean(),
+  remark: z.string().max(200),
+};
+const endChosen = { until: At, reason: Text(200) };
+const shorten = { kind: z.literal('shorten'), ...endChosen };
+const override = { kind: z.literal('override'), ...endChosen };
+const NamedVessel = z.strictObject({ id: Id, name: z.string().max(60) });
+const decant = { kind: z.literal('decant'), from: NamedVessel, to: NamedVessel };
+const retime = { kind: z.literal('retime'), from: At, to: At };
 /** The double of that batch. */
 const voided = { kind: z.literal('void'), double: Id };
 const undo = { kind: z.literal('undo'), of: Id };
@@ -88,6 +103,11 @@ export const BatchEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ ...made, ...dilute }),
   z.strictObject({ ...made, ...count }),
   z.strictObject({ ...made, ...discard }),
+  z.strictObject({ ...made, ...taste }),
+  z.strictObject({ ...made, ...shorten }),
+  z.strictObject({ ...made, ...override }),
+  z.strictObject({ ...made, ...decant }),
+  z.strictObject({ ...made, ...retime }),
   z.strictObject({ ...made, ...voided }),
   z.strictObject({ ...made, ...undo }),
 ]);
@@ -101,6 +121,11 @@ export const BatchHappened = z.discriminatedUnion('kind', [
   z.strictObject({ ...kept, ...dilute }),
   z.strictObject({ ...kept, ...count }),
   z.strictObject({ ...kept, ...discard }),
+  z.strictObject({ ...kept, ...taste }),
+  z.strictObject({ ...kept, ...shorten }),
+  z.strictObject({ ...kept, ...override }),
+  z.strictObject({ ...kept, ...decant }),
+  z.strictObject({ ...kept, ...retime }),
   z.strictObject({ ...kept, ...voided }),
   z.strictObject({ ...kept, ...undo }),
 ]);
@@ -125,9 +150,21 @@ export const FridgeReading = z.strictObject({
   id: Id,
   at: At,
   celsius: quantity<Celsius>({ min: -30, max: 60 }),
+  source: z.enum(['typed', 'probe']),
+  /** Who typed it, or the probe that sent it. */
   by: z.string(),
 });
 export type FridgeReading = z.infer<typeof FridgeReading>;
+/** A stretch without readings that a lead answered: the warmer reading of both ends holds for it. */
+export const FridgeGap = z.strictObject({
+  id: Id,
+  from: At,
+  to: At,
+  reason: z.string(),
+  at: At,
+  by: z.string(),
+});
+export type FridgeGap = z.infer<typeof FridgeGap>;
 
 /** What stands at the site, what ended lately, and how its fridge has stood. */
 export const getCold = endpoint(ROUTES.getCold, {
@@ -135,6 +172,7 @@ export const getCold = endpoint(ROUTES.getCold, {
     now: z.number(),
     batches: z.array(Batch),
     readings: z.array(FridgeReading),
+    gaps: z.array(FridgeGap),
   }),
 });
 export type Cold = z.infer<typeof getCold.response>;
@@ -170,10 +208,21 @@ export const addFridgeReading = endpoint(ROUTES.addFridgeReading, {
   }),
   response: FridgeReading,
 });
+/** What was it, where nothing was read? A lead answers for the stretch. A repeated id is the same answer. */
+export const answerFridgeGap = endpoint(ROUTES.answerFridgeGap, {
+  body: z.strictObject({
+    id: Id,
+    siteId: Id,
+    from: Instant,
+    to: Instant,
+    reason: Text(200).min(1, 'Say what you know.'),
+  }),
+  response: FridgeGap,
+});
 /** What an inspection asks for: every batch begun in a period, how the fridge stood, or both with every event. */
 export const COLD_TABLES = ['batches', 'temperatures', 'limits', 'record'] as const;
 export const exportCold = endpoint(ROUTES.exportCold, {
-  params: z.strictObject({ table: z.enum(COLD_TABLES), form: z.enum(['csv', 'json']) }),
+  params: z.strictObject({ table: z.enum(COLD_TABLES), form: z.enum(['csv', 'json', 'pdf']) }),
   query: z.strictObject({
     from: InstantText,
     to: InstantText,

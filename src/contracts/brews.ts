@@ -62,7 +62,7 @@ export const ProposalBody = z.strictObject({
   second: z.strictObject({ headline: z.string().max(120), change: z.string().max(300) }).nullable(),
   partly: z.boolean(),
   cup: z.strictObject({
-    kind: z.enum(['returnLeaf', 'hotWater', 'split', 'none']),
+    kind: z.enum(['returnLeaf', 'hotWater', 'coldWater', 'split', 'none']),
     water: quantity<Millilitres>({ min: 0, max: 20_000 }),
     text: z.string().max(500),
     share: z.number().min(0.05).max(0.95).optional(),

@@ -47,7 +47,7 @@ export function endpoint<
 >(route: Route, given: Given<P, Q, B, R>): Endpoint<P, Q, B, R> {
   return {
     ...route,
-    brings: route.access === 'public' ? 'open' : 'usual',
+    brings: route.access === 'public' || route.access === 'key' ? 'open' : 'usual',
     ...given,
     params: (given.params ?? nothing) as P,
     query: (given.query ?? nothing) as Q,

@@ -31,6 +31,9 @@ export const ERROR_CODES = [
   'vessel.inUse',
   'table.refused',
   'batch.refused',
+  'probe.key',
+  'key.none',
+  'calendar.ended',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];
 

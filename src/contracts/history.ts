@@ -11,6 +11,7 @@ export const THINGS = [
   'spoon',
   'kettle',
   'site',
+  'probe',
   'person',
   'house',
 ] as const;

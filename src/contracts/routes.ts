@@ -1,5 +1,5 @@
-/** Who may call: anybody, anybody signed in, or from a role upwards. */
-export type Access = 'public' | 'trainee' | 'brewer' | 'lead';
+/** Who may call: anybody, a program with its key, anybody signed in, or from a role upwards. */
+export type Access = 'public' | 'key' | 'trainee' | 'brewer' | 'lead';
 
 export type Route = {
   readonly method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
@@ -95,6 +95,14 @@ export const ROUTES = {
   startBatch: { method: 'POST', path: '/api/batches', access: 'trainee' },
   addBatchEvent: { method: 'POST', path: '/api/batches/:id/events', access: 'trainee' },
   addFridgeReading: { method: 'POST', path: '/api/fridge-readings', access: 'trainee' },
+  answerFridgeGap: { method: 'POST', path: '/api/fridge-gaps', access: 'lead' },
+  listProbes: { method: 'GET', path: '/api/probes', access: 'trainee' },
+  addProbe: { method: 'POST', path: '/api/probes', access: 'lead' },
+  endProbe: { method: 'POST', path: '/api/probes/:id/end', access: 'lead' },
+  addProbeReading: { method: 'POST', path: '/api/probe-readings', access: 'key' },
+  getCalendar: { method: 'GET', path: '/api/calendar', access: 'lead' },
+  renewCalendar: { method: 'POST', path: '/api/calendar', access: 'lead' },
+  readCalendar: { method: 'GET', path: '/calendar/:file', access: 'public' },
   getColdPlan: { method: 'GET', path: '/api/cold/plan', access: 'trainee' },
   changeColdPlan: { method: 'PATCH', path: '/api/cold/plan', access: 'brewer' },
   exportCold: { method: 'GET', path: '/api/cold/:table.:form', access: 'brewer' },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type HouseLimits, LIMIT_RANGES } from '#core/cold';
+import { type HouseLimits, LIMIT_RANGES, type LimitName } from '#core/cold';
 import { type Material, MATERIAL_NAMES } from '#core/heat';
 import { isZone, type SiteWeek, type Week } from '#core/time';
 import type { Celsius, Millilitres } from '#core/units';
@@ -33,7 +33,7 @@ export const SiteHours = z.strictObject({
 }) satisfies z.ZodType<SiteWeek & { zone: string }>;
 export type SiteHours = z.infer<typeof SiteHours>;
 
-const withinLimits = (name: keyof HouseLimits) =>
+const withinLimits = (name: LimitName) =>
   z.number().min(LIMIT_RANGES[name][0]).max(LIMIT_RANGES[name][1]);
 export const SiteLimits = z.strictObject({
   keepHours: withinLimits('keepHours'),
@@ -42,6 +42,7 @@ export const SiteLimits = z.strictObject({
   warmHours: withinLimits('warmHours'),
   coolHours: withinLimits('coolHours'),
   counterHours: withinLimits('counterHours'),
+  counterAllowed: z.boolean().optional(),
 }) satisfies z.ZodType<HouseLimits>;
 export type SiteLimits = z.infer<typeof SiteLimits>;
 

@@ -253,7 +253,9 @@ export type Tea = z.infer<typeof Tea>;
 export const LeadNote = z.strictObject({
   id: Id,
   teaId: Id,
-  brewId: Id,
+  /** What it was found in: one of the two. */
+  brewId: Id.nullable(),
+  batchId: Id.nullable(),
   by: Who,
   at: z.number(),
   headline: z.string(),

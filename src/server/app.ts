@@ -21,6 +21,8 @@ import { spoonRoutes } from './features/spoons';
 import { tastingRoutes } from './features/tastings';
 import { teaRoutes } from './features/teas';
 import { vesselRoutes } from './features/vessels';
+import { calendarRoutes } from './features/calendar';
+import { probeRoutes } from './features/probes';
 import { type Disk, diskOf, needRoom, tellDisk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
@@ -97,6 +99,8 @@ export function createApp(deps: AppDeps): Express {
   spoonRoutes(on, deps);
   brewRoutes(on, deps, live);
   batchRoutes(on, deps, live);
+  probeRoutes(on, deps, live);
+  calendarRoutes(on, deps);
   tastingRoutes(on, deps, live);
   fitRoutes(on, deps);
   liveRoutes(on, live, readSession);

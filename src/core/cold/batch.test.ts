@@ -20,6 +20,8 @@ import {
   USUAL_HOUSE_LIMITS,
 } from './index';
 
+/** A fridge nobody has read. */
+const NOTHING_READ = { readings: [], gaps: [] };
 const LEAF_IN = epochMs(Date.UTC(2026, 4, 4, 8));
 const HOUR = 3_600_000;
 const after = (h: number) => epochMs(LEAF_IN + Math.round(h * HOUR));
@@ -159,7 +161,8 @@ describe('what is refused', () => {
     const found = refuseAct({ id: ID, plan: PLAN, leafIn: LEAF_IN, ...standing }, act, {
       at: after(h),
       now,
-      discardAt: keptUntil(recorded(events), standing, [], USUAL_HOUSE_LIMITS).discardAt,
+      discardAt: keptUntil(recorded(events), standing, NOTHING_READ, USUAL_HOUSE_LIMITS).discardAt,
+      because: 'keep',
       isLead,
     });
     return found && refusalWords(found, say);
@@ -237,7 +240,13 @@ describe('what is refused', () => {
       recipe: startingRecipe('green-pan', 'warmThenCold'),
     });
     const batch = { id: ID, plan, leafIn: LEAF_IN, ...foldBatch(ID, plan, LEAF_IN, []) };
-    const when = { at: after(6), now: after(6), discardAt: after(50), isLead: true };
+    const when = {
+      at: after(6),
+      now: after(6),
+      discardAt: after(50),
+      because: 'keep' as const,
+      isLead: true,
+    };
     expect(refuseAct(batch, { ...aLift, squeezed: true }, when)).toEqual({ kind: 'squeezedHot' });
     expect(refuseAct(batch, aLift, when)).toBeNull();
   });
@@ -292,14 +301,14 @@ test('a label’s code: seven signs without I, L, O, U; any one wrong sign shows
   expect(() => batchCode('tea')).toThrow(RangeError);
 });
 test('lifted at its best and kept cold it goes out three days later', () => {
-  expect(keptUntil(recorded([]), fold(), [], USUAL_HOUSE_LIMITS).discardAt).toBe(
+  expect(keptUntil(recorded([]), fold(), NOTHING_READ, USUAL_HOUSE_LIMITS).discardAt).toBe(
     LEAF_IN + PLAN.window.best * 1000 + 72 * HOUR,
   );
 });
 describe('limits of a site', () => {
   const shorter = { ...USUAL_HOUSE_LIMITS, keepHours: 24 };
   const keptWith = (limits: typeof shorter, events: BatchEvent[] = []) =>
-    keptUntil(recorded(events), nowOf(recorded(events)), [], limits);
+    keptUntil(recorded(events), nowOf(recorded(events)), NOTHING_READ, limits);
   test('one made shorter holds at once for what stands, one made longer does not', () => {
     const usual = keptWith(USUAL_HOUSE_LIMITS).discardAt;
     expect(usual - keptWith(shorter).discardAt).toBe(48 * HOUR);

@@ -1,3 +1,4 @@
+import type { Proposal, Verdict } from '#core/corrections';
 import type { Window } from '#core/recipes';
 import { type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
 import type { BatchPlan } from './planBatch';
@@ -14,6 +15,7 @@ export const DISCARD_REASONS = {
 export type DiscardReason = keyof typeof DISCARD_REASONS;
 export const DISCARD_REASON_NAMES = Object.keys(DISCARD_REASONS) as readonly DiscardReason[];
 
+export type NamedVessel = { readonly id: string; readonly name: string };
 /** What hands do to a batch once its leaf is in. */
 export type BatchAct =
   /** The leaf comes out. `yield` as measured; null: as reckoned. */
@@ -23,7 +25,22 @@ export type BatchAct =
   | { readonly kind: 'dilute'; readonly ml: Millilitres }
   /** What somebody sees standing there. */
   | { readonly kind: 'count'; readonly ml: Millilitres }
+  /** The liquor as it was judged, with the correction said for the next batch; `accepted`: the lead is to see it. */
+  | {
+      readonly kind: 'taste';
+      readonly verdict: Verdict;
+      readonly proposal: Proposal;
+      readonly accepted: boolean;
+      readonly remark: string;
+    }
   | { readonly kind: 'discard'; readonly ml: Millilitres; readonly reason: DiscardReason }
+  /** A lead says an earlier end, or a later one, and why. */
+  | { readonly kind: 'shorten'; readonly until: EpochMs; readonly reason: string }
+  | { readonly kind: 'override'; readonly until: EpochMs; readonly reason: string }
+  /** Into another vessel: the old one is free. */
+  | { readonly kind: 'decant'; readonly from: NamedVessel; readonly to: NamedVessel }
+  /** The leaf went in at another time than was kept. */
+  | { readonly kind: 'retime'; readonly from: EpochMs; readonly to: EpochMs }
   /** It is the double of another: one pitcher was started on two devices that did not know of each other. */
   | { readonly kind: 'void'; readonly double: string }
   /** Of the leaf-in itself, by the batch's own id: it never began. */
@@ -55,6 +72,8 @@ export type BatchNow = {
   readonly ledger: Ledger;
   /** When it was first poured from; null: it is closed. */
   readonly openedAt: EpochMs | null;
+  /** The end that a lead chose last; null: none. */
+  readonly chosenEnd: ChosenEnd | null;
   /** Events that could not be: a second lift, a pour from nothing. They are kept and change nothing. */
   readonly ignored: readonly string[];
   /** Events that were taken back. */
@@ -81,7 +100,9 @@ const leftOf = (l: Omit<Ledger, 'left'>): Ledger => ({
 /** Less than this left is nothing left, ml. */
 const EMPTY_ML = 1;
 
-type Standing = Pick<BatchNow, 'state' | 'ledger' | 'openedAt'>;
+/** Until when a lead wants a batch kept: sooner than worked out, or later. */
+export type ChosenEnd = { readonly kind: 'shorten' | 'override'; readonly until: EpochMs };
+type Standing = Pick<BatchNow, 'state' | 'ledger' | 'openedAt' | 'chosenEnd'>;
 
 /** True while it stands somewhere and holds its vessel. */
 export const isStanding = ({ kind }: BatchState): boolean =>
@@ -98,6 +119,10 @@ function applied(b: Standing, e: BatchEvent, plan: BatchPlan): Standing | null {
   const { state, ledger } = b;
   if (e.kind === 'void' && isStanding(state))
     return { ...b, state: { kind: 'void', at: e.at, double: e.double } };
+  if (isStanding(state) && (e.kind === 'shorten' || e.kind === 'override'))
+    return { ...b, chosenEnd: { kind: e.kind, until: e.until } };
+  // Where it stands and since when is kept with the batch itself.
+  if (isStanding(state) && (e.kind === 'decant' || e.kind === 'retime')) return b;
   if (state.kind === 'infusing') {
     if (e.kind === 'lift') {
       const drawn = e.yield ?? yieldOf(plan, e.squeezed);
@@ -133,6 +158,8 @@ function applied(b: Standing, e: BatchEvent, plan: BatchPlan): Standing | null {
         e.at,
       );
     }
+    case 'taste':
+      return b;
     case 'discard': {
       const ml = Math.min(e.ml, ledger.left);
       const after = leftOf({ ...ledger, discarded: millilitres(ledger.discarded + ml) });
@@ -162,6 +189,7 @@ export function foldBatch(
     state: cancelled ? { kind: 'cancelled', at: cancelled.at } : { kind: 'infusing', leafIn },
     ledger: NOTHING,
     openedAt: null,
+    chosenEnd: null,
   };
   const ignored: string[] = [];
   const levels: Level[] = [{ at: leafIn, ml: plan.water }];
@@ -176,6 +204,22 @@ export function foldBatch(
     } else ignored.push(e.id);
   }
   return { ...now, ignored, undone, levels, last };
+}
+/** Where a batch stands and since when its leaf was in: what an event of it may move. */
+export type Placed = {
+  readonly leafIn: EpochMs;
+  readonly vesselId: string;
+  readonly vesselName: string;
+};
+/** What an event changes of that; `undone` is the event that an undo takes back. */
+export function placedAfter(b: Placed, e: BatchEvent, undone?: BatchEvent): Placed {
+  const at = (leafIn: EpochMs): Placed => ({ ...b, leafIn });
+  const within = ({ id, name }: NamedVessel): Placed => ({ ...b, vesselId: id, vesselName: name });
+  if (e.kind === 'retime') return at(e.to);
+  if (e.kind === 'decant') return within(e.to);
+  if (e.kind !== 'undo') return b;
+  if (undone?.kind === 'retime') return at(undone.from);
+  return undone?.kind === 'decant' ? within(undone.from) : b;
 }
 /** When it may be poured: lifted, and cold. */
 export const readyAt = (plan: BatchPlan, state: BatchState): EpochMs | null =>

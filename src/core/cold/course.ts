@@ -18,6 +18,7 @@ import type { Character } from '#core/styles';
 import { bodyOf } from '#core/taste';
 import {
   type Celsius,
+  celsius,
   type Grams,
   type Millilitres,
   millilitres,
@@ -37,7 +38,17 @@ export type Drawn = {
   readonly start: Celsius;
   readonly air: Celsius;
   readonly tau: Seconds;
+  /** Of warm-then-cold: what went on first, hot and with the lid off, and for how long. */
+  readonly hotFirst?: HotPart | null;
 };
+/** Hot water on the leaf before the cold. */
+export type HotPart = {
+  readonly water: Millilitres;
+  readonly temperature: Celsius;
+  readonly time?: Seconds;
+};
+/** A hot start is made in a room so warm, C. */
+const ROOM = celsius(20);
 const drawnOf = (s: ColdSteep): Drawn => ({ ...s, start: startOf(s), tau: followingTime(s) });
 
 /** What runs off drained leaf, ml: leaf keeps its own, pressed a part of it, and the vessel what lies under its tap. */
@@ -60,14 +71,39 @@ const settingOf = ({ character, leaf, water }: Drawn): Setting => ({
 });
 const heatOf = ({ start, air, tau }: Drawn): Heat => ({ kind: 'following', start, air, tau });
 
-/** Liquor and temperature `after` the leaf went in. */
-export function drawnCup(s: Drawn, after: Seconds): CourseAt {
+/** Hot water stays on the leaf for a minute (common practice). */
+const HOT_MINUTE = seconds(60);
+/** The leaf as the cold water finds it. */
+function leafBeforeCold(s: Drawn): { leaf: Infusion; took: Seconds } {
+  const dry = dryLeaf(s.character, s.leaf);
+  if (!s.hotFirst) return { leaf: dry, took: seconds(0) };
+  const { water, temperature, time = HOT_MINUTE } = s.hotFirst;
+  const heat = {
+    kind: 'cooling',
+    start: temperature,
+    ambient: ROOM,
+    material: 'none',
+    lid: false,
+  } as const;
+  return {
+    leaf: steep(dry, { ...settingOf({ ...s, water }), lid: false }, heat, time),
+    took: time,
+  };
+}
+
+/**
+ * Liquor and temperature `after` the leaf went in.
+ * @param waterAfter water added to what ran off, ml per ml of it.
+ */
+export function drawnCup(s: Drawn, after: Seconds, { waterAfter = 0 } = {}): CourseAt {
   const [set, heat] = [settingOf(s), heatOf(s)];
-  const state = steep(dryLeaf(s.character, s.leaf), set, heat, after);
+  const { leaf, took } = leafBeforeCold(s);
+  const cold = seconds(Math.max(0, after - took));
+  const state = steep(leaf, set, heat, cold);
   const poured = pourOff(state, set);
   return {
-    water: heatAfter(heat, s.water, after),
-    cup: cupOf(s.character, s.leaf, poured.volume, poured.solutes, state.stewed),
+    water: heatAfter(heat, s.water, cold),
+    cup: cupOf(s.character, s.leaf, poured.volume, poured.solutes, state.stewed, { waterAfter }),
   };
 }
 export const courseAt = (s: ColdSteep, after: Seconds): CourseAt => drawnCup(drawnOf(s), after);

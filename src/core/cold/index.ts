@@ -35,16 +35,21 @@ export {
 export {
   ageOfMinute,
   keepingOf,
+  mayExtend,
   labelTime,
+  liquorAlong,
   LONGEST_KEEP_HOURS,
   USUAL_LIMITS,
   type AirReading,
+  unknownGaps,
   type AnsweredGap,
   type Because,
   type Discard,
+  type FridgeAir,
   type Keeping,
   type KeepingLimits,
   type Kept,
+  type LiquorAt,
 } from './keeping';
 export {
   forecastOf,
@@ -60,12 +65,15 @@ export {
   DISCARD_REASONS,
   foldBatch,
   isStanding,
+  placedAfter,
   readyAt,
   windowOf,
   type BatchAct,
   type BatchEvent,
   type BatchNow,
   type BatchState,
+  type NamedVessel,
+  type Placed,
   type DiscardReason,
   type Ledger,
   type Level,
@@ -82,7 +90,9 @@ export { inOneVessel, type Started } from './doubles';
 export { batchCode } from './code';
 export {
   fridgeAir,
+  keptOf,
   keptUntil,
+  limitsOf,
   nowOf,
   useFirst,
   type KeptBatch,
@@ -95,5 +105,24 @@ export {
   stricterOf,
   USUAL_HOUSE_LIMITS,
   type HouseLimits,
+  type LimitName,
 } from './limits';
 export { fridgeReadingFault } from './fridge';
+export { PROBE_DOUBTS, readProbe, type ProbeDoubt, type ProbeTrail } from './probe';
+export {
+  PROBE_STORIES,
+  PROBE_STORY_NAMES,
+  simulatedReading,
+  type ProbeStory,
+} from './simulatedProbe';
+export {
+  calendarOf,
+  CALENDAR_STATUSES,
+  CANCELLED_SAID_MS,
+  saidNow,
+  type CalendarBatch,
+  type CalendarEntry,
+  type CalendarPlanned,
+  type SaidEntry,
+} from './calendar';
+export { glassWater, proposeForBatch, tasteOfBatch, type JudgedBatch } from './judging';

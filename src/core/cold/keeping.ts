@@ -3,10 +3,19 @@ import { type Celsius, celsius, type EpochMs, epochMs, type Seconds } from '#cor
 const MINUTE_MS = 60_000;
 const MINUTES_AN_HOUR = 60;
 
-/** How the fridge stood at one moment. */
-export type AirReading = { readonly at: EpochMs; readonly celsius: Celsius };
+/** How the fridge stood at one moment; read by a person unless a probe sent it. */
+export type AirReading = {
+  readonly at: EpochMs;
+  readonly celsius: Celsius;
+  readonly source?: 'typed' | 'probe';
+};
 /** A stretch of which somebody knows what the fridge did although nothing was read: the warmer reading holds. */
 export type AnsweredGap = { readonly from: EpochMs; readonly to: EpochMs };
+/** All that is known of a fridge. */
+export type FridgeAir = {
+  readonly readings: readonly AirReading[];
+  readonly gaps: readonly AnsweredGap[];
+};
 
 /** What a house asks of cold liquor. Guidance, cautious on purpose; the local food code decides. */
 export type KeepingLimits = {
@@ -51,8 +60,11 @@ export type Kept = {
   readonly answered?: readonly AnsweredGap[];
 };
 
-/** Why it is thrown out then: a counter's hours, its keep, too warm in all, or aged faster than the clock. */
-export type Because = 'counter' | 'keep' | 'warm' | 'aged';
+/**
+ * Why it is thrown out then: a counter's hours, its keep, too warm in all, aged faster than the clock; or because a lead
+ * chose a sooner or a later end.
+ */
+export type Because = 'counter' | 'keep' | 'warm' | 'aged' | 'shortened' | 'extended';
 export type Discard = {
   readonly discardAt: EpochMs;
   readonly because: Because;
@@ -89,25 +101,81 @@ function airAlong(
     if (!after) return before && held !== null ? held : fridge;
     if (!before) return after.celsius;
     const warmer = Math.max(before.celsius, after.celsius);
-    const apart = (after.at - before.at) / MINUTE_MS;
-    const known =
-      apart <= limits.gapMinutes || answered.some((g) => g.from <= before.at && after.at <= g.to);
-    return known ? warmer : Math.max(limits.unknown, warmer);
+    return isKnown(before, after, limits, answered) ? warmer : Math.max(limits.unknown, warmer);
   };
+}
+
+/** A probe reads every few minutes: an hour without a reading is a gap, min. */
+const PROBE_GAP_MINUTES = 60;
+/** Whether two readings are near enough to speak for the time between, or somebody has. */
+function isKnown(
+  before: AirReading,
+  after: AirReading,
+  { gapMinutes }: KeepingLimits,
+  answered: readonly AnsweredGap[],
+): boolean {
+  const byProbe = before.source === 'probe' && after.source === 'probe';
+  const most = byProbe ? Math.min(gapMinutes, PROBE_GAP_MINUTES) : gapMinutes;
+  return (
+    (after.at - before.at) / MINUTE_MS <= most ||
+    answered.some((g) => g.from <= before.at && after.at <= g.to)
+  );
+}
+/** Stretches nobody knows of, the newest first: until a lead answers, each counts as warm. */
+export const unknownGaps = (
+  { readings, gaps }: FridgeAir,
+  limits: KeepingLimits,
+): { readonly from: EpochMs; readonly to: EpochMs }[] =>
+  readings
+    .flatMap((after, i) => {
+      const before = readings[i - 1];
+      if (!before || isKnown(before, after, limits, gaps)) return [];
+      return [{ from: before.at, to: after.at }];
+    })
+    .reverse();
+
+/** The minutes of a batch, one after another: the liquor follows the air from where it began. */
+function minutesOf(kept: Kept, limits: KeepingLimits, held: Celsius | null) {
+  const air = airAlong(kept, limits, held);
+  const share = kept.tau > 0 ? 1 - Math.exp(-60 / kept.tau) : 1;
+  let [liquor, begins] = [kept.start as number, kept.startAt as number];
+  return () => {
+    const around = air(begins);
+    liquor += (around - liquor) * share;
+    const minute = { begins, ends: epochMs(begins + MINUTE_MS), air: around, liquor };
+    begins += MINUTE_MS;
+    return minute;
+  };
+}
+/** Air and liquor of a batch at one moment, C. */
+export type LiquorAt = { readonly at: EpochMs; readonly air: number; readonly liquor: number };
+/**
+ * How warm the liquor has been, every `stepMinutes`, from leaf in until `until`; after the last reading the site's
+ * fridge is taken.
+ */
+export function liquorAlong(
+  kept: Kept,
+  limits: KeepingLimits,
+  until: EpochMs,
+  stepMinutes: number,
+): LiquorAt[] {
+  const next = minutesOf(kept, limits, null);
+  const minutes = Math.max(0, Math.ceil((until - kept.startAt) / MINUTE_MS));
+  const all = Array.from({ length: minutes }, next);
+  return all
+    .filter((_, i) => i % stepMinutes === 0 || i === minutes - 1)
+    .map(({ ends, air, liquor }) => ({ at: ends, air, liquor }));
 }
 
 /** Walks the minutes until it is thrown out. `held`: the air after the last reading. */
 function walk(kept: Kept, limits: KeepingLimits, held: Celsius | null) {
-  const air = airAlong(kept, limits, held);
-  const share = kept.tau > 0 ? 1 - Math.exp(-60 / kept.tau) : 1;
   const most = limits.warmHours * MINUTES_AN_HOUR;
   const keep = limits.keepHours * MINUTES_AN_HOUR;
-  let [liquor, warm, age, sinceLift] = [kept.start as number, 0, 0, 0];
+  let [warm, age, sinceLift] = [0, 0, 0];
   let coldAt: EpochMs | null = null;
+  const next = minutesOf(kept, limits, held);
   for (let n = 1; ; n++) {
-    const begins = kept.startAt + (n - 1) * MINUTE_MS;
-    const ends = epochMs(begins + MINUTE_MS);
-    liquor += (air(begins) - liquor) * share;
+    const { begins, ends, liquor } = next();
     const cold = liquor <= limits.limit;
     if (cold) coldAt ??= ends;
     const counts = coldAt !== null || n > limits.coolHours * MINUTES_AN_HOUR;
@@ -153,6 +221,27 @@ export function keepingOf(kept: Kept, limits: KeepingLimits): Keeping {
     warmMinutes: warm,
     ifStays: stays && { discardAt: stays.discardAt, because: stays.because },
   };
+}
+
+/** Only what its age ends may be kept longer by a lead's word, and never past five days from lift. */
+export const mayExtend = (because: Because): boolean =>
+  because === 'keep' || because === 'aged' || because === 'extended';
+/** With the end that a lead chose: a sooner one always holds, a later one only over age. */
+export function withChosenEnd(
+  kept: Keeping,
+  chosen: { readonly kind: 'shorten' | 'override'; readonly until: EpochMs } | null,
+  liftAt: EpochMs,
+): Keeping {
+  if (!chosen) return kept;
+  if (chosen.kind === 'shorten')
+    return chosen.until < kept.discardAt
+      ? { ...kept, discardAt: chosen.until, because: 'shortened' }
+      : kept;
+  const until = epochMs(
+    Math.min(chosen.until, liftAt + LONGEST_KEEP_HOURS * MINUTES_AN_HOUR * MINUTE_MS),
+  );
+  if (!mayExtend(kept.because) || until <= kept.discardAt) return kept;
+  return { ...kept, discardAt: until, because: 'extended' };
 }
 
 /** Labels say the quarter of an hour before. */

@@ -8,7 +8,11 @@ export type HouseLimits = Pick<
 > & {
   /** Kept from lift when it began warm, h. */
   readonly warmStartKeepHours: number;
+  /** Leaf may stand at room temperature for the hours of `counterHours`; absent: it may not. */
+  readonly counterAllowed?: boolean;
 };
+/** The limits that are figures. */
+export type LimitName = Exclude<keyof HouseLimits, 'counterAllowed'>;
 /** Until a lead types others: common guidance, from memory. */
 export const USUAL_HOUSE_LIMITS: HouseLimits = {
   keepHours: 72,
@@ -19,9 +23,7 @@ export const USUAL_HOUSE_LIMITS: HouseLimits = {
   counterHours: 4,
 };
 /** What may be typed. More than the usual is laxer than the guidance, and is said. */
-export const LIMIT_RANGES: Readonly<
-  Record<keyof HouseLimits, readonly [least: number, most: number]>
-> = {
+export const LIMIT_RANGES: Readonly<Record<LimitName, readonly [least: number, most: number]>> = {
   keepHours: [1, LONGEST_KEEP_HOURS],
   warmStartKeepHours: [1, LONGEST_KEEP_HOURS],
   limit: [3, 8],
@@ -29,11 +31,11 @@ export const LIMIT_RANGES: Readonly<
   coolHours: [1, 6],
   counterHours: [0.5, 6],
 };
-export const LIMIT_NAMES = Object.keys(LIMIT_RANGES) as (keyof HouseLimits)[];
+export const LIMIT_NAMES = Object.keys(LIMIT_RANGES) as LimitName[];
 
 /** The limits of a batch that is begun now. */
 export const limitsFor = (house: HouseLimits, begunWarm: boolean): KeepingLimits => {
-  const { warmStartKeepHours, ...limits } = house;
+  const { warmStartKeepHours, counterAllowed: _, ...limits } = house;
   return {
     ...USUAL_LIMITS,
     ...limits,

@@ -61,8 +61,9 @@ export type BatchAsked = {
   readonly vessel: VesselFacts;
   readonly water: Millilitres;
   readonly waterAt: Celsius;
-  /** Air of the fridge, or of the room for a counter brew. */
+  /** Air of the fridge. */
   readonly air: Celsius;
+  /** Air of the room: a counter brew stands in it. */
   readonly ambient: Celsius;
   /** Of the site, as they are now. */
   readonly limits: HouseLimits;
@@ -115,6 +116,7 @@ export function planBatch(a: BatchAsked): BatchPlanned | ColdFault {
   const card = workOutCold(a.tea, a.recipe, a.vessel, a.water);
   if (card.kind !== 'coldCard') return card;
   const place: ColdPlace = a.method === 'counter' ? 'counter' : 'fridge';
+  const air = place === 'counter' ? a.ambient : a.air;
   const warm = warmParts(a, card);
   const character = characterOf(a.tea.style);
   const steep: ColdSteep = {
@@ -126,15 +128,15 @@ export function planBatch(a: BatchAsked): BatchPlanned | ColdFault {
     leafAt: a.ambient,
     waterAt: warm ? mixed(warm) : a.waterAt,
     character,
-    air: a.air,
+    air,
   };
   const keeping = limitsFor(a.limits, warm !== null);
-  const chill = chillOf(steep, a.air, keeping.limit, hours(keeping.coolHours));
+  const chill = chillOf(steep, air, keeping.limit, hours(keeping.coolHours));
   // With the ice it is as if the water had been as cold as it may be at most.
   const ice = place === 'fridge' ? iceFor(chill, warm) : grams(0);
   const iced =
     ice > 0 && chill.waterAtMost !== null ? { ...steep, waterAt: chill.waterAtMost } : steep;
-  const begun = chillOf(iced, a.air, keeping.limit, hours(keeping.coolHours));
+  const begun = chillOf(iced, air, keeping.limit, hours(keeping.coolHours));
   const reference: ColdSteep = {
     ...steep,
     air: place === 'counter' ? a.ambient : REFERENCE_AIR,
@@ -162,7 +164,7 @@ export function planBatch(a: BatchAsked): BatchPlanned | ColdFault {
       window: warm ? a.recipe.window : windowHere(iced, reference, a.recipe.window),
       start: begun.start,
       tau: begun.tau,
-      air: a.air,
+      air,
       coldAfter: place === 'counter' ? seconds(0) : begun.coldAfter,
       keeping,
     },

@@ -1,5 +1,6 @@
-import { type EpochMs, type Millilitres, millilitres } from '#core/units';
-import { type BatchAct, type BatchNow, isStanding, readyAt } from './batch';
+import { type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
+import { type BatchAct, type BatchNow, type BatchState, isStanding, readyAt } from './batch';
+import { type Because, LONGEST_KEEP_HOURS, mayExtend } from './keeping';
 import type { BatchPlan } from './planBatch';
 
 /** Why an act cannot be done to a batch now. */
@@ -13,6 +14,14 @@ export type BatchRefusal =
   | { readonly kind: 'past'; readonly discardAt: EpochMs }
   | { readonly kind: 'moreThanLeft'; readonly left: Millilitres }
   | { readonly kind: 'squeezedHot' }
+  | { readonly kind: 'forLeads' }
+  | { readonly kind: 'noReason' }
+  | { readonly kind: 'notSooner'; readonly discardAt: EpochMs }
+  | { readonly kind: 'notLater'; readonly discardAt: EpochMs }
+  | { readonly kind: 'notOverAge' }
+  | { readonly kind: 'overFiveDays'; readonly most: EpochMs }
+  | { readonly kind: 'liftedBefore'; readonly lifted: EpochMs }
+  | { readonly kind: 'sameVessel' }
   | { readonly kind: 'tooLateToUndo' }
   | { readonly kind: 'notTheLast' };
 
@@ -31,6 +40,7 @@ export function refuseAct(
     readonly at: EpochMs;
     readonly now: EpochMs;
     readonly discardAt: EpochMs;
+    readonly because: Because;
     readonly isLead: boolean;
   },
 ): BatchRefusal | null {
@@ -40,17 +50,51 @@ export function refuseAct(
   if (act.kind === 'undo') return refuseUndo(batch, act.of, when);
   if (!isStanding(state)) return { kind: 'ended' };
   if (act.kind === 'discard' || act.kind === 'void') return null;
+  if (act.kind === 'shorten' || act.kind === 'override') return refuseEnd(batch, act, when);
+  if (act.kind === 'retime') return refuseRetime(state, act.to, when.now);
   if (act.kind === 'lift') {
     if (state.kind === 'drawn') return { kind: 'alreadyLifted', at: state.lifted };
     return act.squeezed && plan.hotFirst !== null ? { kind: 'squeezedHot' } : null;
   }
   if (state.kind !== 'drawn') return { kind: 'notLifted' };
+  if (act.kind === 'decant') return act.from.id === act.to.id ? { kind: 'sameVessel' } : null;
+  if (act.kind === 'taste' && when.at >= when.discardAt)
+    return { kind: 'past', discardAt: when.discardAt };
   if (act.kind !== 'pour') return null;
   const ready = readyAt(plan, state);
   if (ready !== null && when.at < ready) return { kind: 'notCold', readyAt: ready };
   if (when.at >= when.discardAt) return { kind: 'past', discardAt: when.discardAt };
   const most = ledger.left + Math.max(OVER_ML, OVER_SHARE * ledger.left);
   return act.ml > most ? { kind: 'moreThanLeft', left: millilitres(ledger.left) } : null;
+}
+/** A lead's own end: sooner always, later only over age and to five days from lift. Both want a reason. */
+function refuseEnd(
+  { state }: BatchNow,
+  act: { readonly kind: 'shorten' | 'override'; readonly until: EpochMs; readonly reason: string },
+  when: {
+    readonly at: EpochMs;
+    readonly discardAt: EpochMs;
+    readonly because: Because;
+    readonly isLead: boolean;
+  },
+): BatchRefusal | null {
+  if (!when.isLead) return { kind: 'forLeads' };
+  if (act.reason.trim() === '') return { kind: 'noReason' };
+  const { discardAt } = when;
+  if (act.kind === 'shorten')
+    return act.until < discardAt ? null : { kind: 'notSooner', discardAt };
+  if (!mayExtend(when.because)) return { kind: 'notOverAge' };
+  if (state.kind !== 'drawn') return { kind: 'notLifted' };
+  if (act.until <= discardAt) return { kind: 'notLater', discardAt };
+  const most = epochMs(state.lifted + LONGEST_KEEP_HOURS * 60 * MINUTE);
+  return act.until > most ? { kind: 'overFiveDays', most } : null;
+}
+/** Leaf was in before it came out, and not in the future. */
+function refuseRetime(state: BatchState, to: EpochMs, now: EpochMs): BatchRefusal | null {
+  if (to > now + MOST_AHEAD) return { kind: 'inTheFuture' };
+  return state.kind === 'drawn' && to >= state.lifted
+    ? { kind: 'liftedBefore', lifted: state.lifted }
+    : null;
 }
 /** Only the last thing is taken back, within ten minutes; later by a lead. */
 function refuseUndo(
@@ -89,6 +133,22 @@ export function refusalWords(r: BatchRefusal, say: Say): string {
       return `Only ${say.volume(r.left)} should be left. Measure the liquor in the pitcher.`;
     case 'squeezedHot':
       return 'Squeeze only cold brews. This batch started with hot water.';
+    case 'forLeads':
+      return 'Only a lead can change the end of a batch.';
+    case 'noReason':
+      return 'Give the reason.';
+    case 'notSooner':
+      return `That is not before ${say.time(r.discardAt)}.`;
+    case 'notLater':
+      return `That is not after ${say.time(r.discardAt)}.`;
+    case 'notOverAge':
+      return 'This batch was warm, or is a counter brew. Nobody can allow a later time.';
+    case 'overFiveDays':
+      return `Five days after lifting is the most: ${say.time(r.most)}. The local food code decides.`;
+    case 'liftedBefore':
+      return `The leaf was lifted at ${say.time(r.lifted)}, before that.`;
+    case 'sameVessel':
+      return 'The liquor is in that vessel already.';
     case 'tooLateToUndo':
       return 'More than ten minutes have passed. A lead can still take this back.';
     case 'notTheLast':

@@ -1,6 +1,22 @@
 import { type Celsius, celsius, type EpochMs } from '#core/units';
-import { type BatchEvent, type BatchNow, foldBatch, isStanding, readyAt, windowOf } from './batch';
-import { type AirReading, type Keeping, keepingOf } from './keeping';
+import {
+  type BatchEvent,
+  type BatchNow,
+  type BatchState,
+  foldBatch,
+  isStanding,
+  readyAt,
+  windowOf,
+} from './batch';
+import {
+  type AirReading,
+  type FridgeAir,
+  type Keeping,
+  type KeepingLimits,
+  keepingOf,
+  type Kept,
+  withChosenEnd,
+} from './keeping';
 import { type HouseLimits, limitsFor, stricterOf } from './limits';
 import type { BatchPlan } from './planBatch';
 
@@ -27,36 +43,47 @@ export type RecordedBatch = {
 export const nowOf = ({ id, plan, leafIn, events }: RecordedBatch): BatchNow =>
   foldBatch(id, plan, leafIn, events);
 
+/** A batch as its keeping is walked: lifted at its best where its leaf is still in. */
+export function keptOf(
+  { plan, leafIn, events }: RecordedBatch,
+  { undone }: BatchNow,
+  { readings, gaps }: FridgeAir,
+): Kept {
+  const lift = events.find((e) => e.kind === 'lift' && !undone.has(e.id));
+  return {
+    method: plan.place,
+    startAt: leafIn,
+    start: plan.start,
+    liftAt: lift?.at ?? windowOf(plan.window, leafIn).best,
+    tau: plan.tau,
+    fridge: plan.air,
+    // A reading before it began says how the fridge stood as it began: the last of them.
+    readings: [
+      ...readings.filter((r) => r.at <= leafIn).slice(-1),
+      ...readings.filter((r) => r.at > leafIn),
+    ],
+    answered: gaps,
+  };
+}
+/** The limits that hold for a batch now. */
+export const limitsOf = (plan: BatchPlan, state: BatchState, house: HouseLimits): KeepingLimits =>
+  isStanding(state)
+    ? stricterOf(plan.keeping, limitsFor(house, plan.hotFirst !== null))
+    : plan.keeping;
 /**
  * Until when a batch is kept: of one still infusing, were it lifted at its best. While it stands a limit that was made
  * shorter since holds for it too.
  */
-export function keptUntil(
-  { plan, leafIn, events }: RecordedBatch,
-  { undone, state }: BatchNow,
-  readings: readonly AirReading[],
+export const keptUntil = (
+  batch: RecordedBatch,
+  now: BatchNow,
+  air: FridgeAir,
   limits: HouseLimits,
-): Keeping {
-  const lift = events.find((e) => e.kind === 'lift' && !undone.has(e.id));
-  return keepingOf(
-    {
-      method: plan.place,
-      startAt: leafIn,
-      start: plan.start,
-      liftAt: lift?.at ?? windowOf(plan.window, leafIn).best,
-      tau: plan.tau,
-      fridge: plan.air,
-      // A reading before it began says how the fridge stood as it began: the last of them.
-      readings: [
-        ...readings.filter((r) => r.at <= leafIn).slice(-1),
-        ...readings.filter((r) => r.at > leafIn),
-      ],
-    },
-    isStanding(state)
-      ? stricterOf(plan.keeping, limitsFor(limits, plan.hotFirst !== null))
-      : plan.keeping,
-  );
-}
+): Keeping => {
+  const kept = keptOf(batch, now, air);
+  const keeping = keepingOf(kept, limitsOf(batch.plan, now.state, limits));
+  return withChosenEnd(keeping, now.chosenEnd, kept.liftAt);
+};
 
 /** What the order in which batches are used looks at. */
 export type KeptBatch = {

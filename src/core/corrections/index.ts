@@ -25,15 +25,19 @@ export {
   JUDGED,
   predict,
   searchCorrection,
+  searchTurns,
   type Answer,
   type Indices,
   type JudgedIndex,
   type Marks,
+  type Reach,
+  type TurnableCup,
   type Question,
   type Search,
 } from './search';
 export {
   blendShare,
+  NO_RESCUE,
   rescueOf,
   returnLeaf,
   SPLIT_SHARES,
@@ -55,5 +59,5 @@ export {
   type RescueTaskKind,
 } from './rescueDrill';
 export { PROPOSED_LEVERS, TURNED_LEVERS, type Lever, type ProposedLever } from './names';
-export { propose, type Judged, type Proposal } from './propose';
-export { type Turn } from './words';
+export { plainProposal, propose, type Judged, type Proposal } from './propose';
+export { headlineOf, type Turn } from './words';

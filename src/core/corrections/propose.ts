@@ -86,8 +86,9 @@ const fits = (row: CorrectionRow, j: Judged): boolean =>
   (row.anyOver === undefined || row.anyOver.some((k) => j.verdict[k] > 0)) &&
   (row.circumstance === undefined || holds(row.circumstance, j));
 
+/** A proposal without a prediction. */
 type Plain = Pick<Proposal, 'rowId' | 'lever' | 'headline' | 'change' | 'reason' | 'cup'>;
-const plain = (p: Plain): Proposal => ({
+export const plainProposal = (p: Plain): Proposal => ({
   ...p,
   turns: [],
   expected: null,
@@ -103,7 +104,7 @@ function strayed(j: Judged): Proposal | null {
   const tooMuch = Math.max(strength, bitterness, astringency, colour) > 0 && strength >= 0;
   const tooLittle = Math.min(strength, colour) < 0 && bitterness <= 0 && astringency <= 0;
   if (timing === 'late' && tooMuch) {
-    return plain({
+    return plainProposal({
       rowId: 'late',
       lever: 'followRecipe',
       headline: 'Lift it in its window',
@@ -117,7 +118,7 @@ function strayed(j: Judged): Proposal | null {
     });
   }
   if (timing === 'early' && tooLittle) {
-    return plain({
+    return plainProposal({
       rowId: 'early',
       lever: 'followRecipe',
       headline: 'Give it its time',
@@ -128,7 +129,7 @@ function strayed(j: Judged): Proposal | null {
   }
   if (tooLittle && holds('coldVessel', j)) {
     const row = CORRECTION_TABLE.find((r) => r.circumstance === 'coldVessel');
-    return plain({
+    return plainProposal({
       rowId: row?.id ?? '',
       lever: 'warmVessel',
       headline: 'Warm the pot',
@@ -145,7 +146,7 @@ function lookFirst(j: Judged): Proposal | null {
   const off = JUDGED.filter((k) => j.verdict[k] !== 0);
   const row = CORRECTION_TABLE.find((r) => fits(r, j));
   if (off.length !== 1 || row?.levers[0] !== 'checkLot') return null;
-  return plain({
+  return plainProposal({
     rowId: row.id,
     lever: 'checkLot',
     headline: 'Check lot and water',
@@ -210,7 +211,7 @@ function byModel(j: Judged): Proposal {
   const turns = turnsBetween(brew, after);
   const [first, other] = turns;
   if (!first) {
-    return plain({
+    return plainProposal({
       rowId: 'end-of-range',
       lever: 'none',
       headline: 'Leave the recipe',
@@ -259,7 +260,7 @@ function reasonOf(speaks: CorrectionRow | undefined, other: Turn | undefined, fi
  */
 export function propose(j: Judged): Proposal {
   if (isRight(j.verdict))
-    return plain({
+    return plainProposal({
       rowId: 'right',
       lever: 'keep',
       headline: 'Keep it so',
@@ -271,7 +272,7 @@ export function propose(j: Judged): Proposal {
   if (first) return first;
   const outside = outsideLimits(j.brew);
   if (outside) {
-    return plain({
+    return plainProposal({
       rowId: 'outside',
       lever: 'none',
       headline: 'No advice here',

@@ -78,18 +78,51 @@ const LAST_STEP = 1 / 64;
 const POLISHED = 2;
 
 const cup = newCup();
-const PLACE: Readonly<Record<JudgedIndex, number>> = {
-  strength: CUP.strength,
-  bitterness: CUP.bitterness,
-  astringency: CUP.astringency,
-  sweetness: CUP.sweetness,
-  aroma: CUP.aroma,
-  colour: CUP.colour,
-};
 /** Indices of a brew. */
 export function predict(b: Brewing): Indices {
   quickCup(b, cup);
-  return Object.fromEntries(JUDGED.map((j) => [j, cup[PLACE[j]] as number])) as Indices;
+  return {
+    strength: cup[CUP.strength] as number,
+    bitterness: cup[CUP.bitterness] as number,
+    astringency: cup[CUP.astringency] as number,
+    sweetness: cup[CUP.sweetness] as number,
+    aroma: cup[CUP.aroma] as number,
+    colour: cup[CUP.colour] as number,
+  };
+}
+
+/** How far each lever may be turned for one question. */
+export type Reach = Readonly<
+  Record<ModelLever, { readonly from: number; readonly to: number; readonly cost: number }>
+>;
+/** A cup whose levers a search turns: a hot brew, or a batch of hours in the fridge. */
+export type TurnableCup = {
+  readonly levers: readonly ModelLever[];
+  readonly reach: Reach;
+  /** Only one lever at a time is looked for. */
+  readonly singly?: true;
+  /** Its indices with the levers so turned. */
+  readonly taste: (turns: Turns) => Indices;
+  /** True when a lever of the turns tasted last ends nearer the tea's own recipe than it began. */
+  readonly nears: (lever: ModelLever) => boolean;
+  /** What a lever comes to. */
+  readonly value: (turns: Turns, lever: ModelLever) => number;
+};
+/** A hot brew. One object is turned in place, so that the quick cup always meets the same shape. */
+function turnableBrew({ brew, style, recipe, stillAlready, levers }: Question): TurnableCup {
+  const next = turnable(brew);
+  return {
+    levers: levers ?? MODEL_LEVERS,
+    reach: stillAlready
+      ? { ...EFFORT, contactFactor: { ...EFFORT.contactFactor, from: 0 } }
+      : EFFORT,
+    taste: (turns) => {
+      turnInto(next, brew, style, turns);
+      return predict(next);
+    },
+    nears: (lever) => nearsRecipe(brew, next, lever, recipe),
+    value: (turns, lever) => valueOf(turned(brew, style, turns), lever),
+  };
 }
 
 type Cost = {
@@ -97,33 +130,29 @@ type Cost = {
   readonly total: (turns: Turns) => number;
   readonly fit: (turns: Turns) => number;
 };
-const reachOf = (q: Question): Reach =>
-  q.stillAlready ? { ...EFFORT, contactFactor: { from: 0, to: EFFORT.contactFactor.to } } : EFFORT;
-function costOf(q: Question, before: Indices): Cost {
-  const { style, brew, recipe, marks } = q;
-  const wants = JUDGED.map((j) => {
-    const mark = marks[j];
+function costOf(turnedCup: TurnableCup, marks: Marks, before: Indices): Cost {
+  const { reach } = turnedCup;
+  const wants = JUDGED.map((index) => {
+    const mark = marks[index];
     const kind = markKind(mark);
     return {
-      place: PLACE[j],
-      target: Math.min(HIGHEST, Math.max(0, before[j] - MARK * (mark ?? 0))),
+      index,
+      target: Math.min(HIGHEST, Math.max(0, before[index] - MARK * (mark ?? 0))),
       weight: WEIGHT[kind],
       dead: DEAD[kind],
     };
   });
-  const next = turnable(brew);
   const fitOf = (turns: Turns) => {
-    turnInto(next, brew, style, turns);
-    quickCup(next, cup);
+    const tastes = turnedCup.taste(turns);
     let sum = 0;
     for (const w of wants) {
-      const off = Math.abs((cup[w.place] as number) - w.target) - w.dead;
+      const off = Math.abs(tastes[w.index] - w.target) - w.dead;
       if (off > 0) sum += w.weight * (off / SCALE) * (off / SCALE);
     }
     return sum;
   };
   return {
-    reach: reachOf(q),
+    reach,
     fit: fitOf,
     total: (turns) => {
       const fit = fitOf(turns);
@@ -133,9 +162,9 @@ function costOf(q: Question, before: Indices): Cost {
         if (u)
           effort +=
             EFFORT_WEIGHT *
-            (EFFORT[lever].cost * u) *
-            (EFFORT[lever].cost * u) *
-            (nearsRecipe(brew, next, lever, recipe) ? HOMEWARD : 1);
+            (reach[lever].cost * u) *
+            (reach[lever].cost * u) *
+            (turnedCup.nears(lever) ? HOMEWARD : 1);
       }
       return fit + effort;
     },
@@ -149,8 +178,6 @@ function markKind(mark: Mark | undefined) {
   return 'marked';
 }
 
-/** How far each lever may be turned for one question. */
-type Reach = Readonly<Record<ModelLever, { readonly from: number; readonly to: number }>>;
 const grid = ({ from, to }: { from: number; to: number }, points: number): number[] =>
   Array.from({ length: points }, (_, i) => from + ((to - from) * i) / (points - 1));
 type Found = { turns: Turns; cost: number };
@@ -224,38 +251,40 @@ function bestPairOf(levers: readonly ModelLever[], cost: Cost): Found {
  * is worth it. Deterministic; some 900 predicted cups.
  * @throws {RangeError} on a brew without water, leaf or time.
  */
-export function searchCorrection(q: Question): Search {
-  const before = predict(q.brew);
-  const cost = costOf(q, before);
-  const answer = (f: Found): Answer => {
-    const after = turned(q.brew, q.style, f.turns);
-    return {
-      ...f,
-      levers: MODEL_LEVERS.filter(
-        (l) => Math.abs(valueOf(after, l) - valueOf(q.brew, l)) > 1e-6,
-      ).map((lever) => ({ lever, value: valueOf(after, lever) })),
-    };
-  };
+export const searchCorrection = (q: Question): Search => searchTurns(turnableBrew(q), q.marks);
+
+/** The same for any cup whose levers can be turned. */
+export function searchTurns(turnedCup: TurnableCup, marks: Marks): Search {
+  const before = turnedCup.taste({});
+  const cost = costOf(turnedCup, marks, before);
+  const answer = (f: Found): Answer => ({
+    ...f,
+    levers: MODEL_LEVERS.map((lever) => ({ lever, value: turnedCup.value(f.turns, lever) })).filter(
+      ({ lever, value }) => Math.abs(value - turnedCup.value({}, lever)) > 1e-6,
+    ),
+  });
   const costNone = cost.total({});
-  const levers = q.levers ?? MODEL_LEVERS;
+  const { levers } = turnedCup;
   const singles = levers
     .map((lever) => ({ lever, ...bestSingleOf(lever, cost) }))
     .sort((a, b) => a.cost - b.cost);
-  const home = (s: (typeof singles)[number]) =>
-    nearsRecipe(q.brew, turned(q.brew, q.style, s.turns), s.lever, q.recipe);
+  const home = ({ turns, lever }: (typeof singles)[number]) => {
+    turnedCup.taste(turns);
+    return turnedCup.nears(lever);
+  };
   const first = singles[0] as (typeof singles)[number];
   if (!home(first)) {
     const better = singles.findIndex((s) => s.cost <= first.cost * NEAR_TIE && home(s));
     if (better > 0) singles.unshift(...singles.splice(better, 1));
   }
   const single = singles[0] as (typeof singles)[number];
-  const pair = bestPairOf(levers, cost);
+  const pair = turnedCup.singly ? single : bestPairOf(levers, cost);
   const best: Found = cheapest(costNone, single, pair);
   const second = singles[1];
   return {
     before,
     costNone,
-    best: { ...answer(best), predicted: predict(turned(q.brew, q.style, best.turns)) },
+    best: { ...answer(best), predicted: turnedCup.taste(best.turns) },
     bestSingle: answer(single),
     runnerUp: second && second.cost < costNone ? answer(second) : null,
     partlyMet: cost.fit(best.turns) > LEFT_OVER * cost.fit({}),

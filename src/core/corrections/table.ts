@@ -2,7 +2,7 @@ import type { Attribute } from './marks';
 import type { Lever } from './names';
 
 /** What can be done with the cup in hand. */
-export type Rescue = 'returnLeaf' | 'hotWater' | 'split' | 'none';
+export type Rescue = 'returnLeaf' | 'hotWater' | 'coldWater' | 'split' | 'none';
 
 type Wanted = 'over' | 'under' | 'right' | 'notOver' | 'notUnder';
 /** Which brews a row speaks of, besides what was found. */

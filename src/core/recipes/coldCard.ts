@@ -1,6 +1,13 @@
 import { leafFor } from '#core/scaling';
 import { styleOf } from '#core/styles';
-import { type Celsius, type Grams, grams, type Millilitres, millilitres } from '#core/units';
+import {
+  type Celsius,
+  type Grams,
+  grams,
+  type Millilitres,
+  millilitres,
+  type Seconds,
+} from '#core/units';
 import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
 import type { TeaFacts } from './card';
 import { densityOf, type SpoonCount, spoonsFor } from './measure';
@@ -13,8 +20,13 @@ export type ColdCard = {
   readonly leaf: Grams;
   readonly spoons: SpoonCount | null;
   readonly liquor: Millilitres;
-  /** What of the water goes on hot first, and how hot; null when all of it is cold. */
-  readonly hotFirst: { readonly water: Millilitres; readonly temperature: Celsius } | null;
+  /** What of the water goes on hot first, how hot and for how long; null when all of it is cold. */
+  readonly hotFirst: {
+    readonly water: Millilitres;
+    readonly temperature: Celsius;
+    /** Absent in batches kept before times were: a minute. */
+    readonly time?: Seconds;
+  } | null;
   readonly window: Window;
   readonly crowding: number | null;
 };
@@ -54,6 +66,7 @@ export function workOutCold(
       ? {
           water: millilitres(Math.round((water * hot.share) / 5) * 5),
           temperature: hot.temperature,
+          time: hot.time,
         }
       : null,
     window: recipe.window,

@@ -54,7 +54,7 @@ describe('cold', () => {
   // Common practice: plain fine green, 5 g in up to 500 ml, best at 3 to 5 h.
   test('fine green in the fridge', () => {
     const r = startingRecipe('green-pan', 'fridge');
-    expect([r.dose, r.window.earliest / 3600, r.window.latest / 3600]).toEqual([1, 3, 6]);
+    expect([r.dose, r.window.earliest / 3600, r.window.latest / 3600]).toEqual([1, 3, 5]);
     expect(workOutCold(tea, r, pitcher, millilitres(500))).toMatchObject({
       kind: 'coldCard',
       leaf: 5,

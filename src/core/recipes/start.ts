@@ -1,6 +1,6 @@
 import { afterPour, cooled, coolingRate, POUR_LOSS } from '#core/heat';
 import type { Packet, PacketMeaning, TimeRange } from '#core/packets';
-import { type StyleId, styleOf } from '#core/styles';
+import { type Family, type StyleId, styleOf } from '#core/styles';
 import {
   type Celsius,
   celsius,
@@ -20,6 +20,17 @@ const window = (earliest: number, best: number, latest: number): Window => ({
   best: seconds(best),
   latest: seconds(latest),
 });
+
+/** Cold hours, common practice: plain fine leaf; blended or scented leaf; black and all that stands overnight. */
+const FINE_HOURS = window(3 * HOUR, 4 * HOUR, 5 * HOUR);
+const BLENDED_HOURS = window(10 * HOUR, 11 * HOUR, 12 * HOUR);
+const OVERNIGHT = window(8 * HOUR, 10 * HOUR, 12 * HOUR);
+/** Scented green is blended; the rest of a family goes by the family. */
+const FRIDGE_HOURS: Partial<Record<StyleId, Window>> = { 'green-scented': BLENDED_HOURS };
+function fridgeHours(family: Family): Window {
+  if (family === 'green' || family === 'white') return FINE_HOURS;
+  return family === 'oolong' ? BLENDED_HOURS : OVERNIGHT;
+}
 
 /** A first recipe for a tea: the style's starting point (common practice), linear, vessel warmed when hot. */
 export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
@@ -47,15 +58,12 @@ export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
     lid: true,
     temperature: celsius(8),
     dose: gramsPer100Ml(1),
-    window: window(3 * HOUR, 4 * HOUR, 6 * HOUR),
+    window: FINE_HOURS,
     handling: { ...PLAIN_HANDLING, squeeze: true },
   };
-  // Common practice. Plain fine green is best at 3 to 5 h; blended green, oolong and black stand overnight.
-  const overnight =
-    family === 'green' || family === 'white' ? cold.window : window(8 * HOUR, 10 * HOUR, 12 * HOUR);
   switch (method) {
     case 'fridge':
-      return { ...cold, window: overnight };
+      return { ...cold, window: FRIDGE_HOURS[style] ?? fridgeHours(family) };
     case 'counter':
       return {
         ...cold,
@@ -89,9 +97,15 @@ export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
 }
 
 /** Where a new recipe can begin, each with the name its card shows. */
-export type StartingPoint = { readonly name: string; readonly recipe: Recipe };
+export type StartingPoint = {
+  readonly name: string;
+  readonly recipe: Recipe;
+  /** Why somebody begins so; absent where the name says all. */
+  readonly why?: string;
+};
 type School = {
   readonly name: string;
+  readonly why?: string;
   readonly dose: number;
   readonly temperature?: number;
   readonly window?: Window;
@@ -128,15 +142,53 @@ const SCHOOLS: Partial<Record<StyleId, readonly School[]>> = {
   ],
 };
 
-/** The style's starting points: its default, or both schools where practitioners disagree. */
+/**
+ * The two schools of the fridge for every green and oolong, with a dose each way. Common practice: 5 g in up to 500 ml
+ * for plain fine leaf, one tablespoon (about 5 g) to 240 ml for blended leaf.
+ */
+const COLD_SCHOOLS: readonly School[] = [
+  {
+    name: 'fine and plain, 3 to 5 h, 5 g per 500 ml',
+    why: 'Fine plain leaf gives its sweet taste early. After one hour the liquor is thin, overnight a little too much.',
+    dose: 1,
+    window: FINE_HOURS,
+  },
+  {
+    name: 'fine and plain, 3 to 5 h, 5 g per 400 ml',
+    why: 'The same hours with more leaf: a fuller liquor. Strong liquor takes water, weak liquor cannot be mended.',
+    dose: 1.25,
+    window: FINE_HOURS,
+  },
+  {
+    name: 'blended, 10 to 12 h, 5 g per 500 ml',
+    why: 'Blended leaf needs the night: the flavours of its parts come slowly. Lighter than by the spoon.',
+    dose: 1,
+    window: BLENDED_HOURS,
+  },
+  {
+    name: 'blended, 10 to 12 h, a tablespoon (5 g) per 240 ml',
+    why: 'Made strong on purpose, to be served on ice or with water added.',
+    dose: 2.1,
+    window: BLENDED_HOURS,
+  },
+];
+/** Practitioners that begin in more than one way, for a method. */
+function schoolsOf(style: StyleId, method: Method): readonly School[] {
+  if (!isCold(method)) return SCHOOLS[style] ?? [];
+  const { family } = styleOf(style);
+  return method === 'fridge' && (family === 'green' || family === 'oolong') ? COLD_SCHOOLS : [];
+}
+
+/** The style's starting points: its default, or every school where practitioners disagree. */
 export function styleStarts(style: StyleId, method: Method = 'pot'): StartingPoint[] {
   const base = startingRecipe(style, method);
-  const schools = isCold(method) ? [] : (SCHOOLS[style] ?? []);
+  const schools = schoolsOf(style, method);
   if (schools.length === 0) return [{ name: base.origin, recipe: base }];
   return schools.map((s) => {
     const name = `${styleOf(style).kind}, ${s.name}`;
     return {
       name,
+      ...(s.why ? { why: s.why } : {}),
       recipe: {
         ...base,
         dose: gramsPer100Ml(Math.round(s.dose * 1000) / 1000),

@@ -4,12 +4,14 @@ import {
   isStanding,
   nowOf,
   planBatch,
+  simulatedReading,
   USUAL_HOUSE_LIMITS,
 } from '#core/cold';
 import { measureOf } from '#core/teas';
 import { celsius, epochMs, millilitres } from '#core/units';
 import type { VesselFields } from '#contracts/vessels';
 import * as t from '../db/schema';
+import { newToken, tokenHash } from '../features/people';
 import { allTeas } from '../features/teas';
 import { lift, pastBatches, pour, type Told } from './coldPast';
 import { DAY, longAgo, type Making, type Shop } from './making';
@@ -87,6 +89,9 @@ const BATCHES: readonly Told[] = [
 /** Readings of the fridge, typed morning and evening; one warm night. */
 const READ = [3.8, 4.1, 3.6, 3.9, 4.4, 4.0, 3.7, 6.1, 4.6, 3.9, 3.8, 4.2, 3.7, 3.8];
 
+/** A probe that was added so long ago, how often it sends, and when the door was left open. */
+const [PROBED_HOURS, PROBE_EVERY_MINUTES, DOOR_OPEN_AT_HOURS] = [36, 15, 17];
+
 /** The pitchers of a site, beside those of its shelf. */
 async function addPitchers(making: Making, siteId: string) {
   const pitchers = PITCHERS.map((fields) => ({
@@ -100,13 +105,40 @@ async function addPitchers(making: Making, siteId: string) {
   return pitchers;
 }
 /** How a site's fridge has stood: read morning and evening. */
-async function addReadings({ db, makeId, now }: Making, siteId: string, personId: string) {
+async function addReadings(making: Making, siteId: string, personId: string) {
+  const { db, makeId, now } = making;
   const readings = READ.map((read, i) => {
     const at = now - (READ.length - i) * (DAY / 2) + 3 * HOUR;
     return { id: makeId(at), siteId, at: new Date(at), celsius: read, personId };
   });
-  await db.insert(t.fridgeReadings).values(readings);
+  await db
+    .insert(t.fridgeReadings)
+    .values([...readings, ...(await probed(making, siteId, personId))]);
   return readings.map((r) => ({ at: epochMs(r.at.getTime()), celsius: celsius(r.celsius) }));
+}
+/** What a probe has sent for a day and a half: yesterday evening the door stood open for half an hour. */
+async function probed({ db, makeId, now }: Making, siteId: string, personId: string) {
+  const began = now - PROBED_HOURS * HOUR;
+  const probeId = makeId(began);
+  const readings = Array.from({ length: (PROBED_HOURS * 60) / PROBE_EVERY_MINUTES }, (_, i) => {
+    const minutes = i * PROBE_EVERY_MINUTES;
+    const at = began + minutes * 60_000;
+    const read = simulatedReading('door', minutes - DOOR_OPEN_AT_HOURS * 60) ?? celsius(4);
+    return { id: makeId(at), siteId, at: new Date(at), celsius: read, probeId };
+  });
+  await db.insert(t.probes).values({
+    id: probeId,
+    siteId,
+    name: 'Back of the fridge',
+    // Nobody has this key: the demo's probe sends no more.
+    keyHash: tokenHash(newToken()),
+    added: new Date(began),
+    addedBy: personId,
+    heard: readings.at(-1)?.at ?? null,
+    value: readings.at(-1)?.celsius ?? null,
+    valueSince: readings.at(-1)?.at ?? null,
+  });
+  return readings;
 }
 /** A batch with everything that was done to it. */
 async function addBatch(

@@ -20,7 +20,7 @@ import { measureOf } from '#core/teas';
 import { epochMs, millilitres } from '#core/units';
 import type { ColdDemand, PlannedCold } from '#contracts/batches';
 import * as t from '../db/schema';
-import { batchesAt, readingsSince } from '../features/batches';
+import { batchesAt, fridgeAirSince } from '../features/batches';
 import { allTeas } from '../features/teas';
 import { DAY, type Making, type Shop } from './making';
 
@@ -61,7 +61,7 @@ export async function addColdPlan(making: Making, shop: Shop): Promise<void> {
       ...(i >= DRUNK_ON_WEEKENDS ? wish.weekend : wish.usual),
     ]),
   }));
-  const readings = await readingsSince(db, site.id, now - 14 * DAY);
+  const air = await fridgeAirSince(db, site.id, now - 14 * DAY);
   const standing = (await batchesAt(db, site.id, now)).map((b) => {
     const state = nowOf(b);
     return {
@@ -70,7 +70,7 @@ export async function addColdPlan(making: Making, shop: Shop): Promise<void> {
       now: state,
       window: windowOf(b.plan.window, b.leafIn),
       ready: readyAt(b.plan, state.state),
-      discardAt: keptUntil(b, state, readings, limits).discardAt,
+      discardAt: keptUntil(b, state, air, limits).discardAt,
     };
   });
   const pitchers = (await db.select().from(t.vessels)).filter(
@@ -87,7 +87,7 @@ export async function addColdPlan(making: Making, shop: Shop): Promise<void> {
     })),
     vessels: pitchers as never,
     places: null,
-    air: fridgeAir(readings, epochMs(now)),
+    air: fridgeAir(air.readings, epochMs(now)),
     ambient: site.ambient,
     limits,
     waterAt: site.coldWater,

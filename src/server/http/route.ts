@@ -54,8 +54,9 @@ type Given<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, A> = {
   res: Response;
 };
 const METHODS = { GET: 'get', POST: 'post', PATCH: 'patch', DELETE: 'delete' } as const;
+/** A key is of no person: no session does for it. */
 const mayCall = (access: Access, role: Role) =>
-  access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access);
+  access !== 'key' && (access === 'public' || ROLES.indexOf(role) >= ROLES.indexOf(access));
 
 type Options = {
   /** Asked before what is sent is read; it may refuse. */
@@ -63,6 +64,18 @@ type Options = {
   /** Each answer is held against its contract, and one that breaks it is an error: for tests and development. */
   readonly checkResponses?: boolean;
 };
+/** An answer that is a file: shown in the page, or saved. */
+type FileAnswer = { type: string; name: string; body: Uint8Array; save?: boolean };
+function sendFile(res: Response, { type, name, body, save = false }: FileAnswer): void {
+  res
+    .type(type)
+    .setHeader(
+      'content-disposition',
+      `${save ? 'attachment' : 'inline'}; filename*=UTF-8''${encodeURIComponent(name)}`,
+    );
+  res.send(Buffer.from(body.buffer, body.byteOffset, body.byteLength));
+}
+
 /** Authorises, parses, calls, sends: the whole of a route. */
 export function routes(
   router: Router,
@@ -106,19 +119,10 @@ export function routes(
     /** As `signed`, for an answer that is a file: shown in the page, or saved. */
     file<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
       e: Endpoint<P, Q, B, R>,
-      handle: (
-        given: Given<P, Q, B, Signed>,
-      ) => Promise<{ type: string; name: string; body: Uint8Array; save?: boolean }>,
+      handle: (given: Given<P, Q, B, Signed>) => Promise<FileAnswer>,
     ) {
       router[METHODS[e.method]](e.path, async (req, res) => {
-        const { type, name, body, save = false } = await handle(await given(e, req, res));
-        res
-          .type(type)
-          .setHeader(
-            'content-disposition',
-            `${save ? 'attachment' : 'inline'}; filename*=UTF-8''${encodeURIComponent(name)}`,
-          );
-        res.send(Buffer.from(body.buffer, body.byteOffset, body.byteLength));
+        sendFile(res, await handle(await given(e, req, res)));
       });
     },
     /** As `signed`, for an answer that writes itself and goes on. */
@@ -128,6 +132,29 @@ export function routes(
     ) {
       router[METHODS[e.method]](e.path, async (req, res) => {
         await handle(await given(e, req, res));
+      });
+    },
+    /** For a program that shows its key: `Authorization: Bearer <key>`. */
+    keyed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+      e: Endpoint<P, Q, B, R>,
+      handle: (given: Given<P, Q, B, null> & { key: string }) => Promise<z.infer<R>>,
+    ) {
+      if (e.access !== 'key') throw new Error(`${e.path} takes no key`);
+      mount(e as unknown as Endpoint, async (req, res) => {
+        const key = /^Bearer ([\w-]{20,100})$/.exec(req.get('authorization') ?? '')?.[1];
+        if (key === undefined)
+          throw new AppError('key.none', 401, 'Send the key: Authorization: Bearer <key>.');
+        return handle({ ...(await parse(e, req, res)), who: null, key, req, res });
+      });
+    },
+    /** As `open`, for an answer that is a file. */
+    openFile<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+      e: Endpoint<P, Q, B, R>,
+      handle: (given: Given<P, Q, B, null>) => Promise<FileAnswer>,
+    ) {
+      if (e.access !== 'public') throw new Error(`${e.path} is not public`);
+      router[METHODS[e.method]](e.path, async (req, res) => {
+        sendFile(res, await handle({ ...(await parse(e, req, res)), who: null, req, res }));
       });
     },
     /** For anybody. */

@@ -23,6 +23,7 @@ import {
 import type { FeedKind } from '#contracts/live';
 import { lots, teas, versions, vessels } from './book';
 import { bytes, id, instant, json } from './columns';
+import { batches } from './cold';
 import { people, sites } from './people';
 
 export const brews = mysqlTable(
@@ -159,9 +160,9 @@ export const leadNotes = mysqlTable(
     teaId: id('tea_id')
       .notNull()
       .references(() => teas.id),
-    brewId: id('brew_id')
-      .notNull()
-      .references(() => brews.id),
+    /** What it was found in: a brew, or a cold batch. */
+    brewId: id('brew_id').references(() => brews.id),
+    batchId: id('batch_id').references(() => batches.id),
     personId: id('person_id')
       .notNull()
       .references(() => people.id),

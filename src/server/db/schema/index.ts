@@ -4,4 +4,13 @@ export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
 export { brewEvents, brewPhotos, brews, feed, feedHeads, leadNotes, orders } from './brews';
 export { teaFits, tastingEvents, tastings } from './tastings';
-export { batchEvents, batches, coldPlans, fridgeReadings } from './cold';
+export {
+  batchEvents,
+  batches,
+  calendarEntries,
+  calendarTokens,
+  coldPlans,
+  fridgeGaps,
+  fridgeReadings,
+  probes,
+} from './cold';

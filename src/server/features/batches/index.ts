@@ -1,2 +1,3 @@
-export { batchesAt, readingsSince } from './repository';
+export { coldPlanOf } from './plan';
+export { batchesAt, fridgeAirSince, readingsSince } from './repository';
 export { batchRoutes } from './routes';

@@ -1,6 +1,6 @@
 import {
-  type AirReading,
   batchCode,
+  type FridgeAir,
   type HouseLimits,
   isStanding,
   keptUntil,
@@ -21,7 +21,7 @@ const CODE_SIDE = 15.5;
 
 type Label = {
   readonly batch: Batch;
-  readonly readings: readonly AirReading[];
+  readonly air: FridgeAir;
   readonly limits: HouseLimits;
   readonly zone: string;
   readonly address: string;
@@ -41,13 +41,13 @@ export function batchLabel(label: Label): Promise<Buffer> {
   );
 }
 
-function drawLabel(p: Paper, { batch, readings, limits, zone, address }: Label) {
+function drawLabel(p: Paper, { batch, air, limits, zone, address }: Label) {
   const { plan, leafIn, tea } = batch;
   const now = nowOf(batch);
   const { state } = now;
   const lifted = state.kind === 'drawn' ? state.lifted : null;
   const { best, latest } = windowOf(plan.window, leafIn);
-  const { discardAt } = keptUntil(batch, now, readings, limits);
+  const { discardAt } = keptUntil(batch, now, air, limits);
   const right = WIDE - MARGIN;
   let size = 6.1;
   while (size > 3.4 && p.widthOf(tea.name, 'book', size) > right - MARGIN) size -= 0.2;

@@ -17,7 +17,7 @@ const LEARNT_FROM_MS = 84 * 86_400_000;
 const NO_PLAN: ColdPlan = { rev: 0, demand: [], batches: [], places: null, changed: null };
 
 /** The plan of a site. Batches whose leaf went in, under the same id, are no longer planned. */
-async function planOf(tx: Tx, siteId: string): Promise<ColdPlan> {
+export async function coldPlanOf(tx: Tx, siteId: string): Promise<ColdPlan> {
   const [row] = await tx
     .select({ plan: coldPlans, by: people.name })
     .from(coldPlans)
@@ -58,7 +58,7 @@ export function createColdPlanService({ db, now }: Deps, live: Pick<LiveHub, 'nu
   const write = notifyingTransaction(db, live);
   return {
     plan: async (siteId: string): Promise<ColdPlanAnswer> => ({
-      plan: await planOf(db, siteId),
+      plan: await coldPlanOf(db, siteId),
       poured: await pouredSince(db, siteId, now() - LEARNT_FROM_MS),
     }),
     /** @throws 409 when it is no longer at the revision it was made from */
@@ -72,7 +72,7 @@ export function createColdPlanService({ db, now }: Deps, live: Pick<LiveHub, 'nu
           const { siteId } = who;
           mustWorkAt(who, siteId);
           await lockSite(tx, siteId);
-          const before = await planOf(tx, siteId);
+          const before = await coldPlanOf(tx, siteId);
           if (before.rev !== rev) throw recordChanged('The plan', before.rev);
           const row = {
             ...fields,
@@ -85,7 +85,7 @@ export function createColdPlanService({ db, now }: Deps, live: Pick<LiveHub, 'nu
             .values({ siteId, ...row })
             .onDuplicateKeyUpdate({ set: row });
           await appendEvents(tx, siteId, [['batch', siteId]], now());
-          return planOf(tx, siteId);
+          return coldPlanOf(tx, siteId);
         },
       ),
   };

@@ -12,7 +12,7 @@ import {
 import { METHODS } from '#core/recipes';
 import { isoAt, type Zone } from '#core/time';
 import { epochMs } from '#core/units';
-import type { Batch, FridgeReading } from '#contracts/batches';
+import type { Batch, FridgeGap, FridgeReading } from '#contracts/batches';
 
 /** What a period of a site comes to, as it was found. */
 export type ColdPeriod = {
@@ -27,6 +27,7 @@ export type ColdPeriod = {
   readonly to: number;
   readonly batches: readonly Batch[];
   readonly readings: readonly FridgeReading[];
+  readonly gaps: readonly FridgeGap[];
 };
 
 /** One batch as a row; empty is unknown, never nothing. */
@@ -42,7 +43,7 @@ function batchRow(b: Batch, period: ColdPeriod, zone: Zone) {
   );
   const ended = 'at' in state ? state.at : null;
   const lifted = lift?.at ?? null;
-  const kept = keptUntil(b, now, period.readings, period.limits);
+  const kept = keptUntil(b, now, period, period.limits);
   const ready =
     lifted === null ? null : readyAt(b.plan, { kind: 'drawn', leafIn: b.leafIn, lifted });
   return {
@@ -77,14 +78,20 @@ function batchRow(b: Batch, period: ColdPeriod, zone: Zone) {
     flags: events.flatMap((e) => (e.flag === null ? [] : [e.flag])).join('; '),
   };
 }
-const temperatureRow = (r: FridgeReading, { site }: ColdPeriod, zone: Zone) => ({
+/** What a lead said of the stretch without readings that this one ended. */
+const answerTo = (r: FridgeReading, gaps: readonly FridgeGap[]): string =>
+  gaps
+    .filter((g) => g.to === r.at)
+    .map((g) => `no reading before: ${g.reason} (${g.by})`)
+    .join('; ');
+const temperatureRow = (r: FridgeReading, { site, gaps }: ColdPeriod, zone: Zone) => ({
   at: isoAt(zone, epochMs(r.at)),
   site,
   fridge: 'fridge',
   celsius: r.celsius,
-  source: 'typed',
+  source: r.source,
   by: r.by,
-  note: '',
+  note: answerTo(r, gaps),
 });
 /** Every event of the period's batches, those that were taken back with it said so. */
 const eventRows = (b: Batch, zone: Zone) => {

@@ -1,13 +1,15 @@
 import { and, asc, desc, eq, gt, gte, inArray, lt, or } from 'drizzle-orm';
 import { celsius, epochMs } from '#core/units';
-import type { Batch, BatchHappened, FridgeReading } from '#contracts/batches';
+import type { Batch, BatchHappened, FridgeGap, FridgeReading } from '#contracts/batches';
 import type { Tx } from '../../db/pool';
 import {
   batches,
   batchEvents,
+  fridgeGaps,
   fridgeReadings,
   lots,
   people,
+  probes,
   teas,
   versions,
   vessels,
@@ -122,20 +124,24 @@ export async function eventById(tx: Tx, id: string) {
 const asReading = ({
   r,
   by,
+  probe,
 }: {
   r: typeof fridgeReadings.$inferSelect;
-  by: string;
+  by: string | null;
+  probe: string | null;
 }): FridgeReading => ({
   id: r.id,
   at: epochMs(r.at.getTime()),
   celsius: celsius(r.celsius),
-  by,
+  source: r.probeId === null ? 'typed' : 'probe',
+  by: by ?? probe ?? '',
 });
 const readingRows = (tx: Tx) =>
   tx
-    .select({ r: fridgeReadings, by: people.name })
+    .select({ r: fridgeReadings, by: people.name, probe: probes.name })
     .from(fridgeReadings)
-    .innerJoin(people, eq(people.id, fridgeReadings.personId));
+    .leftJoin(people, eq(people.id, fridgeReadings.personId))
+    .leftJoin(probes, eq(probes.id, fridgeReadings.probeId));
 /** How a site's fridge has stood since then, in order. */
 export const readingsSince = async (
   tx: Tx,
@@ -151,3 +157,33 @@ export async function readingById(tx: Tx, id: string): Promise<FridgeReading | u
   const [row] = await readingRows(tx).where(eq(fridgeReadings.id, id));
   return row && asReading(row);
 }
+
+const asGap = ({ g, by }: { g: typeof fridgeGaps.$inferSelect; by: string }): FridgeGap => ({
+  id: g.id,
+  from: epochMs(g.from.getTime()),
+  to: epochMs(g.to.getTime()),
+  reason: g.reason,
+  at: epochMs(g.at.getTime()),
+  by,
+});
+const gapRows = (tx: Tx) =>
+  tx
+    .select({ g: fridgeGaps, by: people.name })
+    .from(fridgeGaps)
+    .innerJoin(people, eq(people.id, fridgeGaps.personId));
+/** Stretches without readings that were answered and ended since then, in order. */
+export const gapsSince = async (tx: Tx, siteId: string, since: number): Promise<FridgeGap[]> =>
+  (
+    await gapRows(tx)
+      .where(and(eq(fridgeGaps.siteId, siteId), gt(fridgeGaps.to, new Date(since))))
+      .orderBy(asc(fridgeGaps.from), asc(fridgeGaps.id))
+  ).map(asGap);
+export async function gapById(tx: Tx, id: string): Promise<FridgeGap | undefined> {
+  const [row] = await gapRows(tx).where(eq(fridgeGaps.id, id));
+  return row && asGap(row);
+}
+/** All that is known of a site's fridge since then. */
+export const fridgeAirSince = async (tx: Tx, siteId: string, since: number) => ({
+  readings: await readingsSince(tx, siteId, since),
+  gaps: await gapsSince(tx, siteId, since),
+});

@@ -1,6 +1,7 @@
 import {
   addBatchEvent,
   addFridgeReading,
+  answerFridgeGap,
   changeColdPlan,
   exportCold,
   getCold,
@@ -29,12 +30,23 @@ export function batchRoutes(
   on.signed(changeColdPlan, ({ body, who }) => plans.change(body, who));
   on.signed(startBatch, ({ body, who }) => cold.start(body, who));
   on.signed(addBatchEvent, ({ params, body, who }) => cold.event(params.id, body, who));
+  on.signed(answerFridgeGap, ({ body, who }) => cold.answerGap(body, who));
   on.signed(addFridgeReading, ({ body, who }) => cold.read(body, who));
   on.file(exportCold, async ({ params, query, who }) => {
     if (query.to <= query.from) throw invalid({ to: 'The period ends before it begins.' });
-    if (params.table === 'record' && params.form === 'csv')
-      throw invalid({ form: 'The whole record is JSON; each table is there as CSV.' });
+    if (params.table === 'record' && params.form !== 'json')
+      throw invalid({ form: 'The whole record is JSON; each table is there as CSV and PDF.' });
     const record = recordOf(await cold.period(who.siteId, query.from, query.to), query.zone);
+    if (params.form === 'pdf' && params.table !== 'record')
+      return {
+        type: 'application/pdf',
+        name: `cold ${params.table}.pdf`,
+        body: await deps.work.run(BATCH_TASKS.record, {
+          record,
+          table: params.table,
+          zone: query.zone,
+        }),
+      };
     const csv = params.form === 'csv';
     return {
       type: csv ? 'text/csv; charset=utf-8' : 'application/json; charset=utf-8',
@@ -50,7 +62,7 @@ export function batchRoutes(
       name: `${batch.tea.name} ${batch.vesselName}.pdf`,
       body: await deps.work.run(BATCH_TASKS.label, {
         batch,
-        readings: await cold.readings(batch.siteId),
+        air: await cold.air(batch.siteId),
         limits: await cold.limits(batch.siteId),
         zone: query.zone,
         address: `${req.protocol}://${req.get('host') ?? ''}/cold/${batch.id}`,

@@ -2,6 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import {
   type BatchAct,
+  type BatchEvent,
   fridgeAir,
   type HouseLimits,
   inOneVessel,
@@ -9,6 +10,7 @@ import {
   isStanding,
   keptUntil,
   nowOf,
+  placedAfter,
   planBatch,
   refusalWords,
   refuseAct,
@@ -19,29 +21,34 @@ import { lotInUse, measureOf } from '#core/teas';
 import { epochMs, type Millilitres, volumeText } from '#core/units';
 import type {
   addFridgeReading,
+  answerFridgeGap,
   Batch,
   BatchEventBody,
   Cold,
+  FridgeGap,
   FridgeReading,
   startBatch,
 } from '#contracts/batches';
 import type { Tx } from '../../db/pool';
-import { batches, batchEvents, fridgeReadings } from '../../db/schema';
+import { batches, batchEvents, fridgeGaps, fridgeReadings } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { instantOf } from '../../http/clocks';
-import { AppError, notFound } from '../../http/errors';
+import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mayRead, mustWorkAt } from '../../http/sites';
-import { changesOf } from '../history';
+import { changesOf, inRecordedTransaction } from '../history';
 import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
 import { lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
 import { vesselById } from '../vessels';
+import { tellLead } from './leadNotes';
 import {
   batchById,
   batchesAt,
   batchesBegun,
   eventById,
+  fridgeAirSince,
+  gapById,
   readingById,
   readingsSince,
   standingIn,
@@ -59,7 +66,8 @@ const refused = (words: string, why: string) =>
 const utc = (at: number) => `${new Date(at).toISOString().slice(11, 16)} UTC`;
 
 /** Cold batches: what stands, leaf in, what is done to each; every write tells the pages of the site. */
-export function createBatchService({ db, now }: Deps, live: Pick<LiveHub, 'nudge'>) {
+export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
+  const { db, now } = deps;
   const write = notifyingTransaction(db, live);
   const requireBatch = async (tx: Tx, id: string): Promise<Batch> => {
     const batch = await batchById(tx, id);
@@ -71,7 +79,7 @@ export function createBatchService({ db, now }: Deps, live: Pick<LiveHub, 'nudge
     cold: async (siteId: string): Promise<Cold> => ({
       now: now(),
       batches: await batchesAt(db, siteId, now() - ENDED_SHOWN),
-      readings: await readingsSince(db, siteId, now() - READINGS_SHOWN),
+      ...(await fridgeAirSince(db, siteId, now() - READINGS_SHOWN)),
     }),
     async one(id: string, who: Signed): Promise<Batch> {
       const batch = await requireBatch(db, id);
@@ -89,11 +97,11 @@ export function createBatchService({ db, now }: Deps, live: Pick<LiveHub, 'nudge
         from,
         to,
         batches: await batchesBegun(db, siteId, from, to),
-        readings: await readingsSince(db, siteId, from - DAY_MS),
+        ...(await fridgeAirSince(db, siteId, from - DAY_MS)),
       };
     },
     limits: async (siteId: string) => (await siteById(db, siteId))?.limits ?? USUAL_HOUSE_LIMITS,
-    readings: (siteId: string) => readingsSince(db, siteId, now() - READINGS_SHOWN),
+    air: (siteId: string) => fridgeAirSince(db, siteId, now() - READINGS_SHOWN),
 
     start: (given: z.infer<typeof startBatch.body>, who: Signed): Promise<Batch> =>
       write(
@@ -139,11 +147,13 @@ export function createBatchService({ db, now }: Deps, live: Pick<LiveHub, 'nudge
             body: given,
             flag,
           });
+          await tellLead(tx, batch, given, who);
           const after = await requireBatch(tx, id);
           const { state } = nowOf(after);
           await tx
             .update(batches)
             .set({
+              ...(await placeAfter(tx, batch, given)),
               standing: isStanding(state),
               ended: 'at' in state ? new Date(state.at) : null,
             })
@@ -175,6 +185,29 @@ export function createBatchService({ db, now }: Deps, live: Pick<LiveHub, 'nudge
           return read;
         },
       ),
+    answerGap: (given: z.infer<typeof answerFridgeGap.body>, who: Signed): Promise<FridgeGap> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const { id, siteId, reason } = given;
+        mustWorkAt(who, siteId);
+        if (given.to <= given.from) throw invalid({ to: 'The stretch ends before it begins.' });
+        await lockSite(tx, siteId);
+        const there = await gapById(tx, id);
+        if (there) return there;
+        const [from, to] = [new Date(given.from), new Date(given.to)];
+        await tx
+          .insert(fridgeGaps)
+          .values({ id, siteId, from, to, reason, at: new Date(now()), personId: who.personId });
+        await record({
+          thing: 'site',
+          id: siteId,
+          before: {},
+          after: { noReading: `${from.toISOString()} to ${to.toISOString()}: ${reason}` },
+        });
+        await appendEvents(tx, siteId, [['batch', id]], now());
+        const gap = await gapById(tx, id);
+        if (!gap) throw notFound('That answer');
+        return gap;
+      }),
   };
 }
 
@@ -199,8 +232,12 @@ async function planned(tx: Tx, given: z.infer<typeof startBatch.body>, now: numb
     throw notFound('That cold recipe');
   if (!site) throw notFound('That site');
   if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
-  if (version.method === 'counter')
-    throw refused('This house allows no counter brews.', 'counterOff');
+  const limits = site.limits ?? USUAL_HOUSE_LIMITS;
+  if (version.method === 'counter' && !limits.counterAllowed)
+    throw refused(
+      'Counter brews are off in this house. A lead can allow them under House, Limits.',
+      'counterOff',
+    );
   // Leaf that went in without a network is in: both are kept, and people say which it is.
   const inIt = now - given.at > MADE_OFFLINE ? undefined : await standingIn(tx, vessel.id);
   if (inIt) {
@@ -220,7 +257,7 @@ async function planned(tx: Tx, given: z.infer<typeof startBatch.body>, now: numb
     waterAt: given.waterAt,
     air: fridgeAir(readings, epochMs(now)),
     ambient: site.ambient,
-    limits: site.limits ?? USUAL_HOUSE_LIMITS,
+    limits,
   });
   if (batch.kind !== 'plan')
     throw new AppError(
@@ -251,13 +288,19 @@ async function faultOf(
 ): Promise<string | null> {
   const { id: _id, at, ...act } = given;
   const standing = nowOf(batch);
-  const readings = await readingsSince(tx, batch.siteId, batch.leafIn - DAY_MS);
+  const air = await fridgeAirSince(tx, batch.siteId, batch.leafIn - DAY_MS);
   const site = await siteById(tx, batch.siteId);
-  const { discardAt } = keptUntil(batch, standing, readings, site?.limits ?? USUAL_HOUSE_LIMITS);
+  const { discardAt, because } = keptUntil(
+    batch,
+    standing,
+    air,
+    site?.limits ?? USUAL_HOUSE_LIMITS,
+  );
   const found = refuseAct({ ...batch, ...standing }, act as BatchAct, {
     at: epochMs(at),
     now: epochMs(now),
     discardAt,
+    because,
     isLead: who.role === 'lead',
   });
   if (found) {
@@ -276,9 +319,37 @@ async function faultOf(
       .where(and(eq(batchEvents.id, act.of), eq(batchEvents.batchId, batch.id)));
     if (!undone) throw refused('That cannot be taken back.', 'cannotUndo');
   }
+  if (act.kind === 'decant') await refuseDecant(tx, batch, act.to.id, site?.volumeUnit ?? 'ml');
   if (act.kind === 'void') await refuseNoDouble(tx, batch, act.double);
   if (act.kind === 'undo') await refuseFullVessel(tx, batch, standing.state.kind);
   return null;
+}
+/** Liquor goes into a vessel of this site that is empty. */
+async function refuseDecant(
+  tx: Tx,
+  batch: Batch,
+  to: string,
+  unit: NonNullable<Awaited<ReturnType<typeof siteById>>>['volumeUnit'],
+): Promise<void> {
+  const vessel = await vesselById(tx, to);
+  if (!vessel || vessel.retired || vessel.siteId !== batch.siteId) throw notFound('That vessel');
+  const other = await standingIn(tx, to);
+  if (!other) return;
+  const holds = inUseWords(vessel.name, { ...other, now: nowOf(other) }, (ml) =>
+    volumeText(ml, unit),
+  );
+  throw refused(`${holds} Empty the vessel first.`, 'vesselInUse');
+}
+/** Where the batch stands after an event, and since when its leaf was in; as the columns have it. */
+async function placeAfter(tx: Tx, batch: Batch, given: BatchEventBody) {
+  const undone = given.kind === 'undo' ? batch.events.find((e) => e.id === given.of) : undefined;
+  const { leafIn, vesselId } = placedAfter(batch, given as BatchEvent, undone as BatchEvent);
+  // Back into its old vessel only where that is still empty.
+  if (vesselId !== batch.vesselId && given.kind === 'undo') {
+    const other = await standingIn(tx, vesselId);
+    if (other) throw refused(`${other.tea.name} is in that vessel now.`, 'vesselInUse');
+  }
+  return { leafIn: new Date(leafIn), vesselId };
 }
 /** Only what another standing batch of its pitcher and tea doubles is void. */
 async function refuseNoDouble(tx: Tx, batch: Batch, double: string): Promise<void> {

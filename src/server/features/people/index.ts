@@ -1,4 +1,4 @@
 export { createAccounts, type Accounts } from './service';
 export { accountRoutes, COOKIE, cookieOf } from './routes';
-export { hashSecret } from './secrets';
+export { hashSecret, newToken, tokenHash } from './secrets';
 export { allPeople, allSites, lockSite, siteById } from './repository';

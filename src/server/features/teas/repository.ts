@@ -209,6 +209,7 @@ export async function openNotes(tx: Tx, teaId: string): Promise<LeadNote[]> {
     id: n.id,
     teaId: n.teaId,
     brewId: n.brewId,
+    batchId: n.batchId,
     by: { id: n.personId, name: by },
     at: n.at.getTime(),
     headline: n.headline,

@@ -1,6 +1,15 @@
 import type { z } from 'zod';
-import type { changeColdPlan, Cold, ColdPlan, ColdPlanAnswer } from '#contracts/batches';
-import { ROUTES } from '#contracts/routes';
+import type {
+  answerFridgeGap,
+  changeColdPlan,
+  Cold,
+  ColdPlan,
+  ColdPlanAnswer,
+  FridgeGap,
+} from '#contracts/batches';
+import type { BodyOf, ResponseOf } from '#contracts/endpoint';
+import type { addProbe, endProbe, listProbes } from '#contracts/probes';
+import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
 
 /** Cold batches of the site and how its fridge has stood. */
@@ -15,10 +24,35 @@ export const batchesApi = api.injectEndpoints({
       query: () => ({ url: ROUTES.getColdPlan.path }),
       providesTags: ['Cold'],
     }),
+    /** Thermometers of the fridge that send their readings themselves. */
+    probes: build.query<ResponseOf<typeof listProbes>, void>({
+      query: () => ({ url: ROUTES.listProbes.path }),
+      providesTags: ['Cold'],
+    }),
+    addProbe: build.mutation<ResponseOf<typeof addProbe>, BodyOf<typeof addProbe>>({
+      query: (body) => ({ url: ROUTES.addProbe.path, method: 'POST', body }),
+      invalidatesTags: ['Cold'],
+    }),
+    endProbe: build.mutation<ResponseOf<typeof endProbe>, string>({
+      query: (id) => ({ url: pathOf(ROUTES.endProbe, { id }), method: 'POST', body: {} }),
+      invalidatesTags: ['Cold'],
+    }),
+    answerFridgeGap: build.mutation<FridgeGap, BodyOf<typeof answerFridgeGap>>({
+      query: (body) => ({ url: ROUTES.answerFridgeGap.path, method: 'POST', body }),
+      invalidatesTags: ['Cold'],
+    }),
     changeColdPlan: build.mutation<ColdPlan, z.input<typeof changeColdPlan.body>>({
       query: (body) => ({ url: ROUTES.changeColdPlan.path, method: 'PATCH', body }),
       invalidatesTags: ['Cold'],
     }),
   }),
 });
-export const { useColdQuery, useColdPlanQuery, useChangeColdPlanMutation } = batchesApi;
+export const {
+  useAddProbeMutation,
+  useAnswerFridgeGapMutation,
+  useChangeColdPlanMutation,
+  useColdPlanQuery,
+  useColdQuery,
+  useEndProbeMutation,
+  useProbesQuery,
+} = batchesApi;

@@ -11,4 +11,7 @@ export function liquorOfStyle(style: StyleId): Liquor {
   cups.set(style, there);
   return there;
 }
+/** The drawn liquor so many times as strong. */
+export const liquorAtStrength = (style: StyleId, strength: number): Liquor =>
+  diluted(liquorOfStyle(style), strength);
 export const liquorOfBatch = (b: ColdBatch): Liquor => liquorOfStyle(b.tea.style);

@@ -16,8 +16,8 @@ import { stateLine } from './words';
 const batchesOf = (
   kept: Parameters<typeof batchesWith>[0],
   waitingWrites: Parameters<typeof batchesWith>[1],
-  air: Parameters<typeof batchesWith>[2],
-) => batchesWith(kept, waitingWrites, air, USUAL_HOUSE_LIMITS);
+  readings: Parameters<typeof batchesWith>[2]['readings'],
+) => batchesWith(kept, waitingWrites, { readings, gaps: [] }, USUAL_HOUSE_LIMITS);
 /** A batch known by its own name. */
 const batch = (id: string, over: Partial<Batch> = {}): Batch =>
   batchOf(id, { id, vesselId: id, ...over });
@@ -46,7 +46,8 @@ describe('what waits to be sent is laid over what the server knows', () => {
     expect(b).toMatchObject({ unsaved: false, now: { ledger: { left: 900 } } });
   });
   test('a reading of the fridge, in its order', () => {
-    const reading = (id: string, h: number) => ({ id, at: after(h), celsius: celsius(4), by: 'x' });
+    const reading = (id: string, h: number) =>
+      ({ id, at: after(h), celsius: celsius(4), source: 'typed', by: 'x' }) as const;
     const mine = waiting({
       kind: 'fridgeReading',
       id: 'r2',

@@ -1,12 +1,13 @@
 import {
-  type AirReading,
   type BatchNow,
+  type FridgeAir,
   type HouseLimits,
   inOneVessel,
   isStanding,
   type Keeping,
   keptUntil,
   nowOf,
+  placedAfter,
   readyAt,
   useFirst,
   windowOf,
@@ -41,7 +42,7 @@ export function readingsOf(
 export function batchesOf(
   kept: readonly Batch[],
   waiting: readonly WaitingWrite[],
-  air: readonly AirReading[],
+  air: FridgeAir,
   limits: HouseLimits,
 ): ColdBatch[] {
   const byId = new Map(kept.map((b) => [b.id, { batch: b, unsaved: false }]));
@@ -52,20 +53,17 @@ export function batchesOf(
     const there = byId.get(w.batchId);
     if (!there || there.batch.events.some((e) => e.id === w.id)) continue;
     const event = { ...w.body, by: w.by, flag: null } as BatchHappened;
+    const { batch } = there;
+    const undone = event.kind === 'undo' ? batch.events.find((e) => e.id === event.of) : undefined;
     byId.set(w.batchId, {
-      batch: { ...there.batch, events: [...there.batch.events, event] },
+      batch: { ...batch, ...placedAfter(batch, event, undone), events: [...batch.events, event] },
       unsaved: true,
     });
   }
   return [...byId.values()].map(({ batch, unsaved }) => standing(batch, unsaved, air, limits));
 }
 
-function standing(
-  batch: Batch,
-  unsaved: boolean,
-  air: readonly AirReading[],
-  limits: HouseLimits,
-): ColdBatch {
+function standing(batch: Batch, unsaved: boolean, air: FridgeAir, limits: HouseLimits): ColdBatch {
   const now = nowOf(batch);
   return {
     ...batch,

@@ -90,7 +90,7 @@ export function useBatchCommands() {
           kind: 'fridgeReading',
           id,
           body: { id, siteId: site.id, at, celsius: read },
-          reading: { id, at, celsius: read, by: name },
+          reading: { id, at, celsius: read, source: 'typed', by: name },
         });
         dispatch(toastShown({ text: `Fridge read: ${readingText(read, units.temperature)}.` }));
       },

@@ -20,9 +20,12 @@ export function useCold() {
   const limits = useLimits();
   return useMemo(() => {
     const readings = readingsOf(data?.readings ?? [], waiting);
-    const batches = batchesOf(data?.batches ?? [], waiting, readings, limits);
+    const gaps = data?.gaps ?? [];
+    const air = { readings, gaps };
+    const batches = batchesOf(data?.batches ?? [], waiting, air, limits);
     return {
       readings,
+      gaps,
       fridge: fridgeAir(readings, now()),
       standing: batches.filter(stands).sort(byNextHand),
       ended: batches.filter((b) => !stands(b)),

@@ -58,3 +58,6 @@ export const whereWords = (b: ColdBatch, units: Units): string =>
   ]
     .filter(Boolean)
     .join(', ');
+/** A length of time: minutes up to two hours, then hours. @param minutes not less than 0 */
+export const lengthWords = (minutes: number): string =>
+  minutes < 120 ? `${Math.round(minutes)} min` : minutesText(minutes * 60);

@@ -109,7 +109,11 @@ export function StartFrom({ style, method, packet, now, except, taken, onTake }:
           {wrong}
         </p>
       )}
-      {taken && <p className="small">From {taken}.</p>}
+      {taken && (
+        <p className="small">
+          From {taken}. {points.find((p) => p.recipe.origin === taken)?.why}
+        </p>
+      )}
     </fieldset>
   );
 }

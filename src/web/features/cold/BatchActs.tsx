@@ -1,16 +1,8 @@
 import { useState } from 'react';
-import {
-  type BatchAct,
-  DISCARD_REASON_NAMES,
-  DISCARD_REASONS,
-  type DiscardReason,
-  refusalWords,
-  refuseAct,
-} from '#core/cold';
-import { weekdayAndTime } from '#core/time';
+import { Link } from 'react-router';
+import { DISCARD_REASON_NAMES, DISCARD_REASONS, type DiscardReason } from '#core/cold';
 import {
   type EpochMs,
-  epochMs,
   type Millilitres,
   millilitres,
   minutesText,
@@ -18,49 +10,27 @@ import {
   volumeText,
 } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
-import { useBatchCommands } from '../../entities/batches/useBatchCommands';
-import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { useUnits } from '../../entities/people/session';
+import { useGo } from '../../platform/useGo';
 import { oneTap, useKeys } from '../../ui/keys';
+import { MoreActs } from './MoreActs';
 import { Serve } from './Serve';
+import { type Doing, useAct } from './useAct';
 import { VolumeRow } from './VolumeRow';
 
 const GLASS = millilitres(220);
 const MOST_GLASSES = 6;
 
-/** Does an act to the batch, or says why it cannot be done. */
-function useAct(batch: ColdBatch, now: EpochMs) {
-  const commands = useBatchCommands();
-  const { role } = useSession();
-  const units = useUnits();
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const zone = useZone();
-  const refusalOf = (act: BatchAct): string | null => {
-    const found = refuseAct({ ...batch, ...batch.now, leafIn: epochMs(batch.leafIn) }, act, {
-      at: now,
-      now,
-      discardAt: batch.kept.discardAt,
-      isLead: role === 'lead',
-    });
-    return (
-      found &&
-      refusalWords(found, {
-        time: (at) => weekdayAndTime(zone, at),
-        volume: (ml) => volumeText(ml, units.volume),
-      })
-    );
-  };
-  /** True when it was done. */
-  const act = (done: BatchAct, said: string): boolean => {
-    const why = refusalOf(done);
-    setRefusal(why);
-    if (why === null) commands.act(batch, done, `${batch.tea.name}: ${said}`);
-    return why === null;
-  };
-  return { act, refusal, refusalOf };
-}
-
 /** What hands can do to it now; every act can be taken back. */
-export function BatchActs({ batch, now }: { batch: ColdBatch; now: EpochMs }) {
+export function BatchActs({
+  batch,
+  standing,
+  now,
+}: {
+  batch: ColdBatch;
+  standing: readonly ColdBatch[];
+  now: EpochMs;
+}) {
   const doing = useAct(batch, now);
   const { state } = batch.now;
   if (state.kind !== 'infusing' && state.kind !== 'drawn')
@@ -73,6 +43,7 @@ export function BatchActs({ batch, now }: { batch: ColdBatch; now: EpochMs }) {
         <DrawnForm batch={batch} doing={doing} />
       )}
       <DiscardForm batch={batch} doing={doing} />
+      <MoreActs batch={batch} standing={standing} doing={doing} />
       {doing.refusal !== null && (
         <p className="fault mt-2" role="alert">
           {doing.refusal}
@@ -81,8 +52,6 @@ export function BatchActs({ batch, now }: { batch: ColdBatch; now: EpochMs }) {
     </>
   );
 }
-type Doing = ReturnType<typeof useAct>;
-
 /** The leaf comes out: so much ran off, squeezed or not. */
 function LiftForm({ batch, now, doing }: { batch: ColdBatch; now: EpochMs; doing: Doing }) {
   const units = useUnits();
@@ -154,6 +123,7 @@ function LiftForm({ batch, now, doing }: { batch: ColdBatch; now: EpochMs; doing
 /** Pour, let down with water, count what stands there. */
 function DrawnForm({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
   const units = useUnits();
+  const go = useGo();
   const { left } = batch.now.ledger;
   const glasses = Math.min(MOST_GLASSES, Math.floor(left / GLASS));
   const pour = (n: number) =>
@@ -164,6 +134,8 @@ function DrawnForm({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
   const volume = (ml: Millilitres) => volumeText(ml, units.volume);
   const why = doing.refusalOf({ kind: 'pour', ml: millilitres(1), glasses: null });
   const byGlass = why === null && batch.plan.method !== 'extract';
+  const judgePath = `/cold/${batch.id}/judge`;
+  useKeys([{ key: 'j', does: 'Judge this batch', run: () => go(judgePath) }]);
   useKeys(byGlass ? [{ key: 'g', does: 'Pour a glass', run: () => pour(1) }] : []);
   return (
     <div className="form">
@@ -207,6 +179,9 @@ function DrawnForm({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
         mayBeNothing
         onTake={(ml) => doing.act({ kind: 'count', ml }, `${volume(ml)} measured.`)}
       />
+      <Link className="btn justify-self-start" to={judgePath}>
+        Judge this batch <kbd>J</kbd>
+      </Link>
     </div>
   );
 }

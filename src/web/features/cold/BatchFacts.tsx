@@ -1,7 +1,8 @@
 import { METHODS } from '#core/recipes';
 import { dayAndTime, weekdayAndTime } from '#core/time';
-import { minutesText, numberText, readingText, temperatureText, volumeText } from '#core/units';
+import { numberText, readingText, temperatureText, volumeText } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
+import { lengthWords } from '../../entities/batches/words';
 import { useUnits, useZone } from '../../entities/people/session';
 import { Fact } from '../../ui/Fact';
 
@@ -9,12 +10,10 @@ const BECAUSE = {
   keep: 'the keep limit ends then',
   aged: 'the batch was warm and ages faster',
   warm: 'the batch is too warm for four hours in all',
-  counter: 'a counter brew lasts four hours from leaf in',
+  counter: 'the hours of a counter brew, counted from leaf in, end then',
+  shortened: 'a lead chose an earlier time',
+  extended: 'a lead allowed a later time',
 } as const;
-
-/** Minutes up to two hours, then hours. */
-const warmWords = (minutes: number): string =>
-  minutes < 120 ? `${minutes} min` : minutesText(minutes * 60);
 
 /** What it was begun with, and until when it keeps, with the reason. */
 export function BatchFacts({ batch }: { batch: ColdBatch }) {
@@ -39,7 +38,7 @@ export function BatchFacts({ batch }: { batch: ColdBatch }) {
         {plan.ice > 0 ? `, ${numberText(plan.ice, 0)} g of the water as ice` : ''}; started by{' '}
         {batch.startedBy.name}; throw out by {dayAndTime(zone, kept.discardAt)}, because{' '}
         {BECAUSE[kept.because]}
-        {kept.warmMinutes > 0 && `; warm for ${warmWords(kept.warmMinutes)} in all`}.
+        {kept.warmMinutes > 0 && `; warm for ${lengthWords(kept.warmMinutes)} in all`}.
         {kept.ifStays && (
           <b>
             {' '}

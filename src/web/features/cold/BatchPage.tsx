@@ -97,7 +97,7 @@ export function BatchPage() {
       <section className="paper max-[1000px]:order-1" aria-label="What can be done">
         <SharedVessel batch={batch} standing={cold.standing} />
         <UseFirst first={pouredFirst(batch, cold.standing)} batch={batch} />
-        <BatchActs batch={batch} now={now} />
+        <BatchActs batch={batch} standing={cold.standing} now={now} />
         <p className="small mt-3">
           Label {batchCode(batch.id)}:{' '}
           <a href={label} target="_blank" rel="noreferrer">

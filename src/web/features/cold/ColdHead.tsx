@@ -1,38 +1,26 @@
 import { Link } from 'react-router';
-import { fridgeReadingFault } from '#core/cold';
-import { clockTime } from '#core/time';
-import {
-  type Celsius,
-  celsius,
-  millilitres,
-  parseTemperature,
-  readingText,
-  volumeText,
-} from '#core/units';
+import { type Celsius, millilitres, volumeText } from '#core/units';
 import { leftIn } from '../../entities/batches/standing';
 import type { useCold } from '../../entities/batches/useCold';
-import { useUnits, useZone } from '../../entities/people/session';
-import { TypedPick } from '../../ui/TypedPick';
+import { useUnits } from '../../entities/people/session';
+import { FridgeNow } from './FridgeNow';
+import type { LaneView } from './Lanes';
 
 /** What stands, how the fridge was read last, and the way to a new batch. */
 export function ColdHead({
   cold,
+  view,
+  onView,
   onRead,
 }: {
   cold: ReturnType<typeof useCold>;
+  view: LaneView;
+  onView: (view: LaneView) => void;
   onRead: (read: Celsius) => void;
 }) {
   const units = useUnits();
-  const zone = useZone();
   const { standing, readings } = cold;
-  const last = readings.at(-1);
   const ml = standing.reduce((sum, b) => sum + leftIn(b), 0);
-  const read = (text: string) => {
-    const typed = parseTemperature(text, units.temperature);
-    if (typed.kind === 'bad') return typed;
-    const why = fridgeReadingFault(typed.value);
-    return why ? { kind: 'bad' as const, why } : typed;
-  };
   return (
     <div className="say">
       <span>
@@ -41,15 +29,19 @@ export function ColdHead({
           : `${standing.length === 1 ? 'One batch' : `${standing.length} batches`}, ${volumeText(millilitres(ml), units.volume)}`}
         . The fridge has
       </span>
-      <TypedPick
-        label={`Fridge, °${units.temperature}`}
-        text={last ? readingText(last.celsius, units.temperature) : 'not read yet'}
-        typed=""
-        read={read}
-        onValue={(v) => onRead(celsius(v))}
-      />
-      {last && <span className="small">at {clockTime(zone, last.at)}</span>}
+      <FridgeNow last={readings.at(-1)} onRead={onRead} />
+      <Link className="small" to="/cold/fridge">
+        Fridge log
+      </Link>
       <span className="gap" />
+      <button
+        type="button"
+        className="btn max-[700px]:hidden"
+        aria-pressed={view === 'day'}
+        onClick={() => onView(view === 'day' ? 'days' : 'day')}
+      >
+        One day <kbd>V</kbd>
+      </button>
       <Link className="btn" to="/cold/plan">
         Plan <kbd>P</kbd>
       </Link>

@@ -6,6 +6,8 @@ import { useZone } from '../../entities/people/session';
 
 const DAYS_AT_FIRST = 30;
 const FILES = [
+  ['batches', 'pdf', 'Batches, PDF'],
+  ['temperatures', 'pdf', 'Temperatures, PDF'],
   ['batches', 'csv', 'Batches, CSV'],
   ['temperatures', 'csv', 'Temperatures, CSV'],
   ['limits', 'csv', 'Limits, CSV'],
@@ -53,7 +55,7 @@ export function InspectionRecord({ now }: { now: EpochMs }) {
         {isPeriod ? (
           FILES.map(([table, form, words]) => (
             <a
-              key={table}
+              key={words}
               className="btn"
               href={`${pathOf(ROUTES.exportCold, { table, form })}?${query()}`}
             >

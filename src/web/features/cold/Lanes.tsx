@@ -18,8 +18,10 @@ import type { PlannedHere } from './usePlanned';
 import { useWidth } from './useWidth';
 
 const VESSEL_SCALE = 0.3;
-/** An hour is so wide; a screen shows as many as it has room for. */
-const HOUR_PX = 11;
+/** An hour is so wide, px; a screen shows as many as it has room for. */
+const HOUR_PX = { days: 11, day: 44 } as const;
+/** How far one sees at once: some days, or one. */
+export type LaneView = keyof typeof HOUR_PX;
 /** Names of days nearer than this to each other would run into one another, px. */
 const DAY_ROOM = 86;
 const DAYS_SHOWN = 8;
@@ -35,15 +37,16 @@ type Props = {
   chosen: ColdBatch | undefined;
   now: EpochMs;
   from: EpochMs;
+  view: LaneView;
   onChoose: (id: string) => void;
 };
 
 /** Each batch on its own line: what it is at the left, its hours at the right; on a phone the left alone. */
-export function Lanes({ batches, planned, chosen, now, from, onChoose }: Props) {
+export function Lanes({ batches, planned, chosen, now, from, view, onChoose }: Props) {
   const zone = useZone();
   const [ref, width] = useWidth<HTMLDivElement>();
   const services = useServices(from);
-  const time: LaneTime = { from, hours: width / HOUR_PX, width, services };
+  const time: LaneTime = { from, hours: width / HOUR_PX[view], width, services };
   return (
     <div className="cold-lanes">
       <div className="cold-head" aria-hidden="true">
@@ -151,20 +154,47 @@ function demandWords(time: LaneTime, now: EpochMs) {
     .filter(({ x }) => x < xOf(time, now) - WORDS_ROOM / 2 || x > xOf(time, now) + 2 * WORDS_ROOM);
 }
 
+/** Hours have their words where they are so wide, px, and each third one of them. */
+const HOURS_SAID_FROM = 30;
+const HOURS_SAID = [3, 6, 9, 12, 15, 18, 21];
+/** Hours of the days in sight, where there is room for their words and nothing else stands. */
+function hourWords(
+  time: LaneTime,
+  days: readonly string[],
+  zone: string,
+  taken: readonly number[],
+): { readonly x: number; readonly words: string }[] {
+  if (time.width / time.hours < HOURS_SAID_FROM) return [];
+  return days
+    .flatMap((day) =>
+      HOURS_SAID.map((hour) => {
+        const words = `${String(hour).padStart(2, '0')}:00`;
+        return { x: xOf(time, wallMoment(zone, day, words).at), words };
+      }),
+    )
+    .filter(({ x }) => x > 0 && x < time.width - WORDS_ROOM)
+    .filter(({ x }) => taken.every((t) => Math.abs(t - x) > WORDS_ROOM));
+}
+
 /** The days and hours over the lanes, and now. */
 function Hours({ time, now }: { time: LaneTime; now: EpochMs }) {
   const zone = useZone();
   const first = siteDate(zone, time.from);
-  const days = Array.from(
-    { length: DAYS_SHOWN },
-    (_, i) => wallMoment(zone, daysAfter(first, i), '00:00').at,
-  );
+  const dates = Array.from({ length: DAYS_SHOWN }, (_, i) => daysAfter(first, i));
+  const days = dates.map((d) => wallMoment(zone, d, '00:00').at);
   const noons = days.map((d) => d + 12 * 60 * MINUTE_MS);
   const nowX = xOf(time, now);
   const [DAY_Y, LINE_Y] = [18, 44];
+  const demand = demandWords(time, now);
+  const taken = [nowX + WORDS_ROOM / 2, ...demand.map((d) => d.x)];
   return (
     <svg className="cold-lane" width={time.width} height={LINE_Y + 6}>
-      {demandWords(time, now).map(({ from, x, words }) => (
+      {hourWords(time, dates, zone, taken).map(({ x, words }) => (
+        <text key={x} className="hour" x={x} y={LINE_Y - 6} textAnchor="middle">
+          {words}
+        </text>
+      ))}
+      {demand.map(({ from, x, words }) => (
         <text key={from} className="wanted" x={x} y={LINE_Y - 6} textAnchor="middle">
           {words}
         </text>

@@ -13,12 +13,12 @@ import { ColdFoot } from './ColdFoot';
 import { ColdHead } from './ColdHead';
 import { EndedLine } from './EndedLine';
 import { InspectionRecord } from './InspectionRecord';
-import { Lanes } from './Lanes';
+import { Lanes, type LaneView } from './Lanes';
 import { usePlanned } from './usePlanned';
 
 const HOUR_MS = 3_600_000;
 /** So many hours before now are in sight at first. */
-const BEFORE_HOURS = 10;
+const BEFORE_HOURS = { days: 10, day: 4 } as const;
 const STEP_HOURS = 6;
 /** Minutes pass slowly here. */
 const DRAWN_EVERY_MS = 20_000;
@@ -32,6 +32,7 @@ export function ColdPage() {
   const commands = useBatchCommands();
   const [chosenId, choose] = useState<string | null>(null);
   const [moved, move] = useState(0);
+  const [view, see] = useState<LaneView>('days');
   const { standing } = cold;
   const { planned, isLoading } = usePlanned();
   const at = Math.max(
@@ -48,6 +49,11 @@ export function ColdPage() {
     { key: 'p', does: 'Plan the week', run: () => go('/cold/plan') },
     { key: 'ArrowDown', does: 'The next batch', run: () => walk(1) },
     { key: 'ArrowUp', does: 'The batch before', run: () => walk(-1) },
+    {
+      key: 'v',
+      does: view === 'days' ? 'See one day' : 'See some days',
+      run: () => see(view === 'days' ? 'day' : 'days'),
+    },
     { key: 'ArrowRight', does: 'Six hours on', run: () => move((m) => m + STEP_HOURS) },
     { key: 'ArrowLeft', does: 'Six hours back', run: () => move((m) => m - STEP_HOURS) },
     ...(chosen
@@ -60,11 +66,13 @@ export function ColdPage() {
         <Loading what="the cold batches" />
       </main>
     );
-  const from = epochMs(Math.floor(now / HOUR_MS) * HOUR_MS + (moved - BEFORE_HOURS) * HOUR_MS);
+  const from = epochMs(
+    Math.floor(now / HOUR_MS) * HOUR_MS + (moved - BEFORE_HOURS[view]) * HOUR_MS,
+  );
   return (
     <main className="page grid grid-rows-[auto_minmax(0,1fr)_auto]">
       <h1 className="visually-hidden">Cold</h1>
-      <ColdHead cold={cold} onRead={commands.readFridge} />
+      <ColdHead cold={cold} view={view} onView={see} onRead={commands.readFridge} />
       <div className="min-h-0 overflow-auto px-6 max-[700px]:px-4">
         {cold.isError && (
           <Note
@@ -81,7 +89,7 @@ export function ColdPage() {
         {standing.length + planned.length === 0 && !cold.isError ? (
           <NothingCold />
         ) : (
-          <Lanes {...{ planned, chosen, now, from }} batches={standing} onChoose={choose} />
+          <Lanes {...{ planned, chosen, now, from, view }} batches={standing} onChoose={choose} />
         )}
         <Ended batches={cold.ended} now={now} />
         {role !== 'trainee' && <InspectionRecord now={now} />}

@@ -45,7 +45,12 @@ export function StartCard({
   const zone = useZone();
   const { plan, card } = planned;
   const best = epochMs(now + plan.window.best * 1000);
-  const out = epochMs(best + plan.keeping.keepHours * 3_600_000);
+  const isCounter = plan.place === 'counter';
+  const out = epochMs(
+    isCounter
+      ? now + plan.keeping.counterHours * 3_600_000
+      : best + plan.keeping.keepHours * 3_600_000,
+  );
   const water = plan.water - plan.ice - (plan.hotFirst?.water ?? 0);
   return (
     <section className="paper" aria-label="Card">
@@ -84,13 +89,22 @@ export function StartCard({
         Yield: {volumeText(plan.liquor, units.volume)}. Throw out by{' '}
         <b>{weekdayAndTime(zone, out)}</b>.
       </p>
-      <ChillWords planned={planned} />
+      {isCounter ? (
+        <Note bad>
+          <b>At room temperature:</b> {numberText(plan.keeping.counterHours)} hours from leaf in,
+          then throw out what is left. The fridge does not lengthen this time.
+        </Note>
+      ) : (
+        <ChillWords planned={planned} />
+      )}
       <p className="small mt-2">
         {[
           warmStartWords(version.recipe, units.temperature),
           'Use filtered water.',
           version.recipe.lid ? 'Close the lid tightly.' : 'Leave the lid off.',
-          'Put the pitcher at the back of the fridge, not in the door.',
+          isCounter
+            ? 'Cover the pitcher and keep it out of the sun.'
+            : 'Put the pitcher at the back of the fridge, not in the door.',
           version.recipe.note,
         ]
           .filter(Boolean)
@@ -116,8 +130,11 @@ function WindowMoved({ planned, fridge }: { planned: BatchPlanned; fridge: Celsi
   if (Math.abs(by) < SAME_WINDOW_S) return null;
   return (
     <span className="small">
-      This fridge has {readingText(fridge, units.temperature)}: ready {minutesText(by)}{' '}
-      {by < 0 ? 'sooner' : 'later'} than the recipe says ({minutesText(planned.recipeWindow.best)}).
+      {planned.plan.place === 'counter'
+        ? `With water at ${temperatureText(planned.plan.waterAt, units.temperature)}`
+        : `This fridge has ${readingText(fridge, units.temperature)}`}
+      : ready {minutesText(by)} {by < 0 ? 'sooner' : 'later'} than the recipe says (
+      {minutesText(planned.recipeWindow.best)}).
     </span>
   );
 }

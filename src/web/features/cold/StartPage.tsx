@@ -4,7 +4,7 @@ import { cardFaultWords, METHODS } from '#core/recipes';
 import { celsius, parseTemperature, temperatureText, volumeText } from '#core/units';
 import { liquorOfStyle } from '../../entities/batches/liquor';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
-import { useSession, useUnits } from '../../entities/people/session';
+import { useLimits, useSession, useUnits } from '../../entities/people/session';
 import { TeaPick } from '../../entities/teas/TeaPick';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { useGo } from '../../platform/useGo';
@@ -25,7 +25,9 @@ export function StartPage() {
   const go = useGo();
   const started = useRef(false);
   const { tea, version, vessel, planned, takenBy } = choice;
-  const canStart = planned?.kind === 'plan' && takenBy === null && version?.method !== 'counter';
+  const { counterAllowed = false } = useLimits();
+  const isAllowed = version?.method !== 'counter' || counterAllowed;
+  const canStart = planned?.kind === 'plan' && takenBy === null && isAllowed;
   const start = () => {
     // A double tap starts one batch.
     if (started.current || !canStart || !tea || !version || !vessel) return;
@@ -66,9 +68,9 @@ export function StartPage() {
             <b>{takenBy}</b> Empty the pitcher first, or choose another.
           </Note>
         )}
-        {version.method === 'counter' && (
+        {!isAllowed && (
           <Note bad>
-            <b>This house allows no counter brews.</b> Choose the fridge brew.
+            <b>Counter brews are off in this house.</b> A lead can allow them under House, Limits.
           </Note>
         )}
         {planned.kind !== 'plan' && (

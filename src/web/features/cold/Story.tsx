@@ -1,12 +1,13 @@
 import { DISCARD_REASONS } from '#core/cold';
-import { weekdayAndTime } from '#core/time';
+import { verdictWords } from '#core/corrections';
+import { dayAndTime, weekdayAndTime, type Zone } from '#core/time';
 import { volumeText } from '#core/units';
 import type { BatchHappened } from '#contracts/batches';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { type Units, useUnits, useZone } from '../../entities/people/session';
 
 /** What was done, in words. */
-function eventWords(e: BatchHappened, units: Units): string {
+function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
   switch (e.kind) {
     case 'lift':
       return `leaf out${e.squeezed ? ', squeezed' : ''}${e.yield === null ? '' : `, ${volumeText(e.yield, units.volume)} measured`}`;
@@ -20,6 +21,15 @@ function eventWords(e: BatchHappened, units: Units): string {
       return `${volumeText(e.ml, units.volume)} measured`;
     case 'discard':
       return `${volumeText(e.ml, units.volume)} thrown out: ${DISCARD_REASONS[e.reason]}`;
+    case 'taste':
+      return `tasted: ${verdictWords(e.verdict)}${e.remark ? `, ${e.remark}` : ''}${e.accepted ? `; “${e.proposal.headline}” for the next batch` : ''}`;
+    case 'shorten':
+    case 'override':
+      return `to be thrown out ${e.kind === 'shorten' ? 'sooner' : 'later'}, ${dayAndTime(zone, e.until)}: ${e.reason}`;
+    case 'decant':
+      return `from ${e.from.name} into ${e.to.name}`;
+    case 'retime':
+      return `leaf was in at ${weekdayAndTime(zone, e.to)}, not ${weekdayAndTime(zone, e.from)}`;
     case 'void':
       return 'started twice: the other one counts';
     case 'undo':
@@ -46,7 +56,7 @@ export function Story({ batch }: { batch: ColdBatch }) {
           .sort((a, b) => a.at - b.at)
           .map((e) => (
             <li key={e.id} className={undone.has(e.id) ? 'line-through' : ''}>
-              {weekdayAndTime(zone, e.at)} {eventWords(e, units)}, {e.by}
+              {weekdayAndTime(zone, e.at)} {eventWords(e, units, zone)}, {e.by}
               {e.flag && <span className="text-warn"> ({e.flag})</span>}
             </li>
           ))}

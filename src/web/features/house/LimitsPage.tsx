@@ -1,12 +1,18 @@
 import { useState } from 'react';
-import { type HouseLimits, LIMIT_NAMES, LIMIT_RANGES, USUAL_HOUSE_LIMITS } from '#core/cold';
+import {
+  type HouseLimits,
+  LIMIT_NAMES,
+  LIMIT_RANGES,
+  type LimitName,
+  USUAL_HOUSE_LIMITS,
+} from '#core/cold';
 import { numberText, parseWithin } from '#core/units';
 import { useLimits } from '../../entities/people/session';
 import { Note } from '../../ui/Note';
 import { SiteSetting } from './SiteSetting';
 
 type Words = { readonly name: string; readonly unit: string; readonly what: string };
-const WORDS: Readonly<Record<keyof HouseLimits, Words>> = {
+const WORDS: Readonly<Record<LimitName, Words>> = {
   keepHours: { name: 'Keep', unit: 'h', what: 'after lifting, in the fridge' },
   warmStartKeepHours: { name: 'Keep after a warm start', unit: 'h', what: 'warm-then-cold brews' },
   limit: { name: 'Cold is at most', unit: '°C', what: 'above this, warm minutes count' },
@@ -14,10 +20,10 @@ const WORDS: Readonly<Record<keyof HouseLimits, Words>> = {
   coolHours: { name: 'Cold within', unit: 'h', what: 'from leaf in' },
   counterHours: { name: 'Counter brews', unit: 'h', what: 'from leaf in, whatever follows' },
 };
-type Typed = Readonly<Record<keyof HouseLimits, string>>;
+type Typed = Readonly<Record<LimitName, string>>;
 const typedOf = (limits: HouseLimits): Typed =>
   Object.fromEntries(LIMIT_NAMES.map((n) => [n, numberText(limits[n])])) as Typed;
-const readOf = (name: keyof HouseLimits, text: string) => {
+const readOf = (name: LimitName, text: string) => {
   const [least, most] = LIMIT_RANGES[name];
   return parseWithin(text, WORDS[name].name, WORDS[name].unit, least, most);
 };
@@ -26,14 +32,17 @@ const readOf = (name: keyof HouseLimits, text: string) => {
 export function LimitsPage() {
   const limits = useLimits();
   const [typed, setTyped] = useState(() => typedOf(limits));
+  const [counterAllowed, allowCounter] = useState(limits.counterAllowed === true);
   const [tried, setTried] = useState(false);
   const read = LIMIT_NAMES.map((name) => ({ name, ...readOf(name, typed[name]) }));
   const laxer = read.filter((r) => r.kind === 'ok' && r.value > USUAL_HOUSE_LIMITS[r.name]);
   const readAll = () => {
     setTried(true);
     if (read.some((r) => r.kind !== 'ok')) return null;
-    const found = Object.fromEntries(read.map((r) => [r.name, r.kind === 'ok' ? r.value : 0]));
-    return { limits: found as HouseLimits };
+    const found = Object.fromEntries(
+      read.map((r) => [r.name, r.kind === 'ok' ? r.value : 0]),
+    ) as unknown as HouseLimits;
+    return { limits: { ...found, counterAllowed } };
   };
   return (
     <SiteSetting
@@ -62,6 +71,20 @@ export function LimitsPage() {
           />
         ))}
       </div>
+      <label className="check max-w-[720px]">
+        <input
+          type="checkbox"
+          checked={counterAllowed}
+          onChange={(e) => allowCounter(e.target.checked)}
+        />
+        Allow counter brews: leaf in water at room temperature
+      </label>
+      {counterAllowed && (
+        <Note bad>
+          <b>Tea at room temperature is food outside the fridge.</b> The hours count from leaf in
+          and the fridge does not lengthen them. Allow this only if the local food code does.
+        </Note>
+      )}
       {laxer.length > 0 && (
         <Note bad>
           <b>{laxer.map((r) => WORDS[r.name].name).join(', ')}: more than the usual guidance.</b>{' '}
@@ -83,7 +106,7 @@ function LimitField({
   shows,
   onType,
 }: {
-  name: keyof HouseLimits;
+  name: LimitName;
   text: string;
   shows: boolean;
   onType: (text: string) => void;

@@ -51,6 +51,11 @@ export function HousePage() {
             </Link>
           )}
           {lead && (
+            <Link className="btn quiet slim" to="/house/calendar">
+              Calendar
+            </Link>
+          )}
+          {lead && (
             <button type="button" className="btn slim" onClick={() => setEditing('new')}>
               New site
             </button>

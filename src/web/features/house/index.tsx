@@ -7,11 +7,15 @@ const ExchangePage = lazy(() =>
 );
 
 const HoursPage = lazy(() => import('./HoursPage').then((m) => ({ default: m.HoursPage })));
+const CalendarPage = lazy(() =>
+  import('./CalendarPage').then((m) => ({ default: m.CalendarPage })),
+);
 const LimitsPage = lazy(() => import('./LimitsPage').then((m) => ({ default: m.LimitsPage })));
 
 export const houseRoutes: RouteObject[] = [
   { path: '/house', element: <HousePage /> },
   { path: '/house/hours', element: <HoursPage /> },
   { path: '/house/limits', element: <LimitsPage /> },
+  { path: '/house/calendar', element: <CalendarPage /> },
   { path: '/house/exchange', element: <ExchangePage /> },
 ];

@@ -12,17 +12,18 @@ import {
 } from '#core/corrections';
 import { minutesText, secondsBetween, volumeText } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
+import { ColourCups } from '../../entities/brews/ColourCups';
 import { proposalFor } from '../../entities/brews/proposal';
 import { RunningStrip } from '../../entities/brews/RunningStrip';
 import { TasteBoard } from '../../entities/brews/TasteBoard';
 import { useBar } from '../../entities/brews/useBar';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { useUnits } from '../../entities/people/session';
+import { swatchOf } from '../../entities/teas/liquor';
 import { now } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { ColourCups } from './ColourCups';
 import { Correction } from './Correction';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
@@ -131,8 +132,7 @@ function Judge({ brew }: { brew: BarBrew }) {
         <ColourCups
           verdict={verdict}
           onMark={mark}
-          tea={knownFrom(plan, brew.tea.style)}
-          recipe={plan.recipe}
+          liquorAt={(strength) => swatchOf(knownFrom(plan, brew.tea.style), plan.recipe, strength)}
         />
         <h2 className="mt-3">
           Taste<small>only what is off: touch above the line for more, below for less</small>

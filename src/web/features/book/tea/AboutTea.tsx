@@ -87,7 +87,11 @@ export function Notes({
           <span className="small">
             {n.by.name}
             {n.fromTrainee ? ' (trainee)' : ''}, {dayText(n.at)} {clockText(n.at)}.{' '}
-            <Link to={`/log/${n.brewId}`}>The brew</Link>
+            {n.batchId === null ? (
+              <Link to={`/log/${n.brewId ?? ''}`}>The brew</Link>
+            ) : (
+              <Link to={`/cold/${n.batchId}`}>The batch</Link>
+            )}
           </span>
         </Note>
       ))}

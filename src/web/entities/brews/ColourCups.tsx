@@ -1,18 +1,16 @@
+import type { Liquor } from '#core/colour';
 import { COLOUR_STEPS, type Mark, type Verdict } from '#core/corrections';
-import type { Recipe } from '#core/recipes';
-import type { KnownTea } from '#core/styles';
-import { Cup } from '../../entities/teas/Cup';
-import { swatchOf } from '../../entities/teas/liquor';
+import { Cup } from '../teas/Cup';
 
 type Props = {
   verdict: Verdict;
   onMark: (what: 'colour', mark: Mark) => void;
-  tea: KnownTea;
-  recipe: Recipe;
+  /** The house cup, so many times as strong. */
+  liquorAt: (strength: number) => Liquor;
 };
 
 /** Five cups on porcelain, numbered and named; the house cup carries the mark. */
-export function ColourCups({ verdict, onMark, tea, recipe }: Props) {
+export function ColourCups({ verdict, onMark, liquorAt }: Props) {
   return (
     <div className="cups" role="radiogroup" aria-label="Colour">
       {COLOUR_STEPS.map((s, i) => (
@@ -24,7 +22,7 @@ export function ColourCups({ verdict, onMark, tea, recipe }: Props) {
           aria-checked={verdict.colour === s.mark}
           onClick={() => onMark('colour', s.mark)}
         >
-          <Cup liquor={swatchOf(tea, recipe, s.strength)} size={114} />
+          <Cup liquor={liquorAt(s.strength)} size={114} />
           <span>
             {i + 1} · {s.word}
           </span>

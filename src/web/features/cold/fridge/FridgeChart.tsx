@@ -1,0 +1,198 @@
+import { useMemo } from 'react';
+import {
+  type FridgeAir,
+  keptOf,
+  limitsOf,
+  liquorAlong,
+  unknownGaps,
+  USUAL_LIMITS,
+} from '#core/cold';
+import { clockTime, daysAfter, siteDate, wallMoment, weekdayAndTime } from '#core/time';
+import { type Celsius, celsius, type EpochMs, epochMs, readingText } from '#core/units';
+import type { ColdBatch } from '../../../entities/batches/standing';
+import { useLimits, useUnits, useZone } from '../../../entities/people/session';
+import { XTicks, YTicks } from '../../../ui/chart/Axes';
+import { type At, Curve, Drawn, Level, Plot } from '../../../ui/chart/Plot';
+import { weekdayText } from '../../../ui/days';
+
+const [WIDTH, HEIGHT] = [780, 320];
+const MARGIN = { left: 50, right: 70, top: 16, bottom: 44 };
+const HOUR_MS = 3_600_000;
+/** So much of the past is drawn. */
+const SHOWN_HOURS = 96;
+/** A point of the liquor's curve each so many minutes. */
+const STEP_MINUTES = 15;
+/** The chart reaches at least so high, C, however cold the fridge was. */
+const LEAST_TOP = 9;
+const LOWEST = 0;
+
+/** Air as it was read, and the liquor of one batch as it followed. */
+export function FridgeChart({
+  air,
+  batches,
+  chosen,
+  now,
+  onChoose,
+}: {
+  air: FridgeAir;
+  batches: readonly ColdBatch[];
+  chosen: ColdBatch | undefined;
+  now: EpochMs;
+  onChoose: (id: string) => void;
+}) {
+  const units = useUnits();
+  const zone = useZone();
+  const { limit } = useLimits();
+  const from = epochMs(now - SHOWN_HOURS * HOUR_MS);
+  const liquor = useLiquor(chosen, air, from, now);
+  const read = air.readings.filter((r) => r.at >= from).map((r): At => ({ x: r.at, y: r.celsius }));
+  const top = Math.max(LEAST_TOP, ...read.map((p) => p.y + 1), ...liquor.map((p) => p.y + 0.5));
+  const [high, low] = [Math.min(top, 30), LOWEST];
+  const days = midnights(zone, from, now);
+  return (
+    <div>
+      <h2>
+        Air and liquor
+        <small>
+          dots: air as read. {chosen && `Thick: liquor of ${chosen.vesselName}, computed. `}Above
+          the dashed line, minutes count as warm
+        </small>
+      </h2>
+      {batches.length > 1 && (
+        <div className="flex flex-wrap gap-2 mt-2" role="group" aria-label="Batch">
+          {batches.map((b) => (
+            <button
+              type="button"
+              key={b.id}
+              className="btn slim"
+              aria-pressed={b.id === chosen?.id}
+              onClick={() => onChoose(b.id)}
+            >
+              {b.vesselName}
+            </button>
+          ))}
+        </div>
+      )}
+      <Plot
+        width={WIDTH}
+        height={HEIGHT}
+        margin={MARGIN}
+        x={[from, now]}
+        y={[low, high]}
+        label={chartWords(read, limit, liquor, chosen, units)}
+      >
+        <YTicks
+          ticks={[0, 2, 4, 6, 8, 10, 15, 20, 25].filter((t) => t <= high)}
+          text={(t) => readingText(celsius(t), units.temperature)}
+          at={from}
+        />
+        <XTicks ticks={days} text={(d) => weekdayText(d)} at={low} />
+        <Level y={limit} look="limit" />
+        <Curve points={read} look="join" />
+        <Curve points={liquor.filter((p) => p.y <= high)} look="strong" />
+        <Drawn>
+          {({ x, y }) => (
+            <>
+              {unknownGaps(air, limitsOfAny(chosen)).map((g) =>
+                g.to < from ? null : (
+                  <g key={g.from}>
+                    <rect
+                      x={x(Math.max(g.from, from))}
+                      y={y(high)}
+                      width={x(g.to) - x(Math.max(g.from, from))}
+                      height={y(low) - y(high)}
+                      fill="var(--warn)"
+                      opacity="0.08"
+                    />
+                    <text
+                      x={(x(Math.max(g.from, from)) + x(g.to)) / 2}
+                      y={y(high) + 16}
+                      fontSize="14"
+                      textAnchor="middle"
+                      fill="var(--warn)"
+                    >
+                      no reading
+                    </text>
+                  </g>
+                ),
+              )}
+              {read.map((p) => (
+                <circle
+                  key={p.x}
+                  cx={x(p.x)}
+                  cy={y(Math.min(p.y, high))}
+                  r={read.length > 60 ? 2 : 4}
+                  fill={p.y > limit ? 'var(--warn)' : 'var(--ink)'}
+                />
+              ))}
+              <text x={x(now) + 6} y={y(limit) + 4} fontSize="14" fill="var(--ink-2)">
+                {readingText(limit, units.temperature)}
+              </text>
+              {chosen && chosen.leafIn > from && (
+                <text x={x(chosen.leafIn) + 5} y={y(low) - 8} fontSize="14" fill="var(--ink-2)">
+                  leaf in {clockTime(zone, chosen.leafIn)}
+                </text>
+              )}
+            </>
+          )}
+        </Drawn>
+      </Plot>
+      {chosen && (
+        <p className="small">
+          {chosen.tea.name}, {chosen.vesselName}: leaf in {weekdayAndTime(zone, chosen.leafIn)},{' '}
+          {chosen.kept.coldAt === null
+            ? 'not cold yet'
+            : `cold from ${weekdayAndTime(zone, chosen.kept.coldAt)}`}
+          . The liquor follows the air slowly: an opened door counts little, a power cut fully.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The limits of a batch; without one a gap is what a person's readings leave. */
+const limitsOfAny = (b: ColdBatch | undefined) => b?.plan.keeping ?? USUAL_LIMITS;
+
+function useLiquor(b: ColdBatch | undefined, air: FridgeAir, from: EpochMs, now: EpochMs): At[] {
+  const house = useLimits();
+  return useMemo(
+    () =>
+      b
+        ? liquorAlong(
+            keptOf(b, b.now, air),
+            limitsOf(b.plan, b.now.state, house),
+            now,
+            STEP_MINUTES,
+          )
+            .filter((p) => p.at >= from)
+            .map((p) => ({ x: p.at, y: p.liquor }))
+        : [],
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- readings and events are what moves it, once a minute
+    [b, air.readings, air.gaps, house, now],
+  );
+}
+function midnights(zone: string, from: EpochMs, now: EpochMs): number[] {
+  const first = siteDate(zone, from);
+  return Array.from(
+    { length: 6 },
+    (_, i) => wallMoment(zone, daysAfter(first, i), '00:00').at,
+  ).filter((t) => t > from && t < now);
+}
+function chartWords(
+  read: readonly At[],
+  limit: Celsius,
+  liquor: readonly At[],
+  chosen: ColdBatch | undefined,
+  units: ReturnType<typeof useUnits>,
+): string {
+  const warmest = (all: readonly At[]) =>
+    readingText(celsius(Math.max(...all.map((p) => p.y))), units.temperature);
+  return [
+    read.length === 0
+      ? 'No reading in these days.'
+      : `Air at most ${warmest(read)}; the limit is ${readingText(limit, units.temperature)}.`,
+    chosen && liquor.length > 0
+      ? `Liquor of ${chosen.vesselName} now ${readingText(celsius(liquor.at(-1)?.y ?? 0), units.temperature)}.`
+      : '',
+  ].join(' ');
+}

@@ -1,0 +1,41 @@
+import { useState } from 'react';
+import { type BatchAct, refusalWords, refuseAct } from '#core/cold';
+import { weekdayAndTime } from '#core/time';
+import { type EpochMs, epochMs, volumeText } from '#core/units';
+import type { ColdBatch } from '../../entities/batches/standing';
+import { useBatchCommands } from '../../entities/batches/useBatchCommands';
+import { useSession, useUnits, useZone } from '../../entities/people/session';
+
+/** Does an act to the batch, or says why it cannot be done. */
+export function useAct(batch: ColdBatch, now: EpochMs) {
+  const commands = useBatchCommands();
+  const { role } = useSession();
+  const units = useUnits();
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const zone = useZone();
+  const refusalOf = (act: BatchAct): string | null => {
+    const found = refuseAct({ ...batch, ...batch.now, leafIn: epochMs(batch.leafIn) }, act, {
+      at: now,
+      now,
+      discardAt: batch.kept.discardAt,
+      because: batch.kept.because,
+      isLead: role === 'lead',
+    });
+    return (
+      found &&
+      refusalWords(found, {
+        time: (at) => weekdayAndTime(zone, at),
+        volume: (ml) => volumeText(ml, units.volume),
+      })
+    );
+  };
+  /** True when it was done. */
+  const act = (done: BatchAct, said: string): boolean => {
+    const why = refusalOf(done);
+    setRefusal(why);
+    if (why === null) commands.act(batch, done, `${batch.tea.name}: ${said}`);
+    return why === null;
+  };
+  return { act, refusal, refusalOf };
+}
+export type Doing = ReturnType<typeof useAct>;
