@@ -11,11 +11,19 @@ import { startHouse } from '../lib/started.mjs';
 
 const [minutes = 1] = process.argv.slice(2).map(Number);
 const WRITERS = 6;
+const COLD_WRITERS = 2;
 const house = await startHouse();
 const me = await signIn(house.address);
 const vessels = (await needVessels(me, 20)).filter((v) => v.kind === 'pot');
 const tea = me.teas.find((t) => t.house && t.method === 'pot');
-const acked = { brews: new Set(), events: new Map(), orders: new Set() };
+const cold = me.teas.find((t) => t.recipes.some((r) => r.method === 'fridge' && r.house));
+const acked = {
+  brews: new Set(),
+  events: new Map(),
+  orders: new Set(),
+  batches: new Set(),
+  batchEvents: new Set(),
+};
 let repeats = 0;
 let stop = false;
 
@@ -74,7 +82,42 @@ async function write(i) {
     await surely(`/api/orders/${order.id}`, { state: 'dropped' }, 'PATCH');
   }
 }
-const writers = Array.from({ length: WRITERS }, (_, i) => write(i));
+/** A cold batch from leaf in to thrown out, again and again, in a pitcher of its own. */
+async function writeCold(i) {
+  const { house: version } = cold.recipes.find((r) => r.method === 'fridge');
+  const vesselId = me.id();
+  const pitcher = {
+    ...{ name: `Pitcher ${i}`, kind: 'pitcher', brim: 1150, mark: 1000, infuser: 'deep' },
+    ...{ basket: 300, material: 'glass', wallGrams: null, lid: true, cosy: false },
+    ...{ strainer: 'liftsOut', dead: 0, covers: null, basketDepth: null, weighed: null },
+  };
+  await surely('/api/vessels', { ...pitcher, id: vesselId, siteId: me.site.id });
+  while (!stop) {
+    const id = me.id();
+    const batch = {
+      ...{ id, siteId: me.site.id, teaId: cold.id, lotId: null, versionId: version.id },
+      ...{ vesselId, water: 1000, waterAt: 8, at: Date.now() - 30_000 },
+    };
+    if (!(await surely('/api/batches', batch))?.ok) {
+      await new Promise((r) => setTimeout(r, 100));
+      continue;
+    }
+    acked.batches.add(id);
+    for (const what of [
+      { kind: 'lift', yield: 900, squeezed: false },
+      { kind: 'count', ml: 850 },
+      { kind: 'dilute', ml: 50 },
+      { kind: 'discard', ml: 900, reason: 'left' },
+    ]) {
+      const event = { id: me.id(), at: Date.now(), ...what };
+      if ((await surely(`/api/batches/${id}/events`, event))?.ok) acked.batchEvents.add(event.id);
+    }
+  }
+}
+const writers = [
+  ...Array.from({ length: WRITERS }, (_, i) => write(i)),
+  ...Array.from({ length: COLD_WRITERS }, (_, i) => writeCold(i)),
+];
 const kills = { application: 0, database: 0, both: 0 };
 const back = [];
 /** Seconds until the house answers from its records again. */
@@ -106,10 +149,12 @@ await house.stop();
 const database = await startMariadb(house.folder, ['limnos_demo']);
 const db = await mysql.createConnection(database.url('limnos_demo'));
 const ids = async (sql) => (await rowsOf(db, sql)).map((r) => r.id);
-const [brews, events, orders] = [
+const [brews, events, orders, batches, batchEvents] = [
   await ids('select id from brews'),
   await ids('select id from brew_events'),
   await ids('select id from orders'),
+  await ids('select id from batches'),
+  await ids('select id from batch_events'),
 ];
 const missing = (wanted, there) => {
   const t = new Set(there);
@@ -141,17 +186,25 @@ console.log(
         brews: acked.brews.size,
         events: acked.events.size,
         orders: acked.orders.size,
+        batches: acked.batches.size,
+        batchEvents: acked.batchEvents.size,
       },
       sentAgain: repeats,
       lost:
         missing(acked.brews, brews) +
         missing(acked.events.keys(), events) +
-        missing(acked.orders, orders),
+        missing(acked.orders, orders) +
+        missing(acked.batches, batches) +
+        missing(acked.batchEvents, batchEvents),
       duplicated:
         brews.length -
         new Set(brews).size +
         events.length -
         new Set(events).size +
+        batches.length -
+        new Set(batches).size +
+        batchEvents.length -
+        new Set(batchEvents).size +
         marks.filter((m) => Number(m.n) > (stepsOf.get(m.id) ?? 0)).length,
       stepsMissing: marks.filter((m) => Number(m.n) < (stepsOf.get(m.id) ?? 0)).length,
       gapsInTheFeed: Number(gaps.n),

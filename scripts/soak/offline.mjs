@@ -46,7 +46,31 @@ const flip = async (to) => {
 const maybe = async () => {
   if (Math.random() < 0.35) await flip(!on);
 };
+/** Each so many brews a cold batch, from leaf in to thrown out. */
+const COLD_EVERY = 4;
+let coldDone = 0;
+const place = (name) =>
+  page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: new RegExp(`${name}$`) })
+    .click();
+async function coldBatch() {
+  await place('Cold');
+  await page.getByRole('link', { name: /^Start a batch/ }).click();
+  await maybe();
+  await page.getByRole('button', { name: /^Leaf in/ }).click();
+  await maybe();
+  await page.getByRole('button', { name: /^Leaf out/ }).click();
+  await page.getByLabel('Why').selectOption('bad taste');
+  await maybe();
+  await page.getByRole('button', { name: 'Throw out' }).click();
+  await page.getByText('This batch has ended.').waitFor();
+  coldDone += 1;
+  await place('Bar');
+}
+const [{ n: batchesBefore }] = await rowsOf(db, 'select count(*) as n from batches');
 while (done < wanted) {
+  if (done % COLD_EVERY === 0) await coldBatch();
   await maybe();
   await page.keyboard.press('n');
   await page.getByRole('button', { name: /^Water on: start/ }).waitFor();
@@ -92,6 +116,12 @@ const events = await rowsOf(
   'select brew_id as id, group_concat(kind order by at, received) as kinds from brew_events where brew_id in (?) group by brew_id',
   [mine.map((r) => r.id)],
 );
+const batchRows = await rowsOf(
+  db,
+  "select b.id as id, group_concat(json_value(e.body, '$.kind') order by e.at, e.received) as kinds from batches b join batch_events e on e.batch_id = b.id where b.leaf_in > date_sub(utc_timestamp(), interval 1 day) group by b.id order by b.leaf_in desc limit ?",
+  [coldDone],
+);
+const [{ n: batchesAfter }] = await rowsOf(db, 'select count(*) as n from batches');
 console.log(
   JSON.stringify(
     {
@@ -103,6 +133,9 @@ console.log(
       waitingAtTheEnd: waiting,
       arrived: Number(after) - Number(before),
       whole: mine.filter((r) => r.state === 'judged' && r.verdict === 'right').length,
+      coldBatches: coldDone,
+      coldArrived: Number(batchesAfter) - Number(batchesBefore),
+      coldStepsOnce: batchRows.filter((b) => b.kinds === 'lift,discard').length,
       eachStepOnce: events.filter((e) => e.kinds === 'start,pull,judge').length,
     },
     null,

@@ -92,6 +92,8 @@ const override = { kind: z.literal('override'), ...endChosen };
 const NamedVessel = z.strictObject({ id: Id, name: z.string().max(60) });
 const decant = { kind: z.literal('decant'), from: NamedVessel, to: NamedVessel };
 const retime = { kind: z.literal('retime'), from: At, to: At };
+/** A label was printed that says so. */
+const label = { kind: z.literal('label'), until: At };
 /** The double of that batch. */
 const voided = { kind: z.literal('void'), double: Id };
 const undo = { kind: z.literal('undo'), of: Id };
@@ -104,6 +106,7 @@ export const BatchEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ ...made, ...count }),
   z.strictObject({ ...made, ...discard }),
   z.strictObject({ ...made, ...taste }),
+  z.strictObject({ ...made, ...label }),
   z.strictObject({ ...made, ...shorten }),
   z.strictObject({ ...made, ...override }),
   z.strictObject({ ...made, ...decant }),
@@ -122,6 +125,7 @@ export const BatchHappened = z.discriminatedUnion('kind', [
   z.strictObject({ ...kept, ...count }),
   z.strictObject({ ...kept, ...discard }),
   z.strictObject({ ...kept, ...taste }),
+  z.strictObject({ ...kept, ...label }),
   z.strictObject({ ...kept, ...shorten }),
   z.strictObject({ ...kept, ...override }),
   z.strictObject({ ...kept, ...decant }),

@@ -1,6 +1,7 @@
 import type { Proposal, Verdict } from '#core/corrections';
 import type { Window } from '#core/recipes';
 import { type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
+import { labelTime } from './keeping';
 import type { BatchPlan } from './planBatch';
 
 /** Why liquor was thrown out. */
@@ -39,6 +40,8 @@ export type BatchAct =
   | { readonly kind: 'override'; readonly until: EpochMs; readonly reason: string }
   /** Into another vessel: the old one is free. */
   | { readonly kind: 'decant'; readonly from: NamedVessel; readonly to: NamedVessel }
+  /** A label was printed that says until when it is kept. */
+  | { readonly kind: 'label'; readonly until: EpochMs }
   /** The leaf went in at another time than was kept. */
   | { readonly kind: 'retime'; readonly from: EpochMs; readonly to: EpochMs }
   /** It is the double of another: one pitcher was started on two devices that did not know of each other. */
@@ -72,6 +75,8 @@ export type BatchNow = {
   readonly ledger: Ledger;
   /** When it was first poured from; null: it is closed. */
   readonly openedAt: EpochMs | null;
+  /** The label that was printed last; null: none. */
+  readonly printed: PrintedLabel | null;
   /** The end that a lead chose last; null: none. */
   readonly chosenEnd: ChosenEnd | null;
   /** Events that could not be: a second lift, a pour from nothing. They are kept and change nothing. */
@@ -102,7 +107,13 @@ const EMPTY_ML = 1;
 
 /** Until when a lead wants a batch kept: sooner than worked out, or later. */
 export type ChosenEnd = { readonly kind: 'shorten' | 'override'; readonly until: EpochMs };
-type Standing = Pick<BatchNow, 'state' | 'ledger' | 'openedAt' | 'chosenEnd'>;
+/** What the last label says, how often one was printed, and whether the liquor is in another vessel since. */
+export type PrintedLabel = {
+  readonly times: number;
+  readonly until: EpochMs;
+  readonly isElsewhere: boolean;
+};
+type Standing = Pick<BatchNow, 'state' | 'ledger' | 'openedAt' | 'chosenEnd' | 'printed'>;
 
 /** True while it stands somewhere and holds its vessel. */
 export const isStanding = ({ kind }: BatchState): boolean =>
@@ -121,8 +132,15 @@ function applied(b: Standing, e: BatchEvent, plan: BatchPlan): Standing | null {
     return { ...b, state: { kind: 'void', at: e.at, double: e.double } };
   if (isStanding(state) && (e.kind === 'shorten' || e.kind === 'override'))
     return { ...b, chosenEnd: { kind: e.kind, until: e.until } };
+  if (isStanding(state) && e.kind === 'label')
+    return {
+      ...b,
+      printed: { times: (b.printed?.times ?? 0) + 1, until: e.until, isElsewhere: false },
+    };
   // Where it stands and since when is kept with the batch itself.
-  if (isStanding(state) && (e.kind === 'decant' || e.kind === 'retime')) return b;
+  if (isStanding(state) && e.kind === 'retime') return b;
+  if (isStanding(state) && e.kind === 'decant')
+    return { ...b, printed: b.printed && { ...b.printed, isElsewhere: true } };
   if (state.kind === 'infusing') {
     if (e.kind === 'lift') {
       const drawn = e.yield ?? yieldOf(plan, e.squeezed);
@@ -190,6 +208,7 @@ export function foldBatch(
     ledger: NOTHING,
     openedAt: null,
     chosenEnd: null,
+    printed: null,
   };
   const ignored: string[] = [];
   const levels: Level[] = [{ at: leafIn, ml: plan.water }];
@@ -199,6 +218,8 @@ export function foldBatch(
     const next = applied(now, e, plan);
     if (next) {
       now = next;
+      // Paper does nothing to the liquor: what was done before can still be taken back.
+      if (e.kind === 'label') continue;
       last = e;
       levels.push({ at: e.at, ml: now.ledger.left });
     } else ignored.push(e.id);
@@ -221,6 +242,9 @@ export function placedAfter(b: Placed, e: BatchEvent, undone?: BatchEvent): Plac
   if (undone?.kind === 'retime') return at(undone.from);
   return undone?.kind === 'decant' ? within(undone.from) : b;
 }
+/** True when the label on a batch says too late a time, or another vessel. */
+export const isLabelOutdated = ({ printed }: BatchNow, discardAt: EpochMs): boolean =>
+  printed !== null && (printed.isElsewhere || labelTime(discardAt) < printed.until);
 /** When it may be poured: lifted, and cold. */
 export const readyAt = (plan: BatchPlan, state: BatchState): EpochMs | null =>
   state.kind === 'drawn'

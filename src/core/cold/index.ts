@@ -64,6 +64,7 @@ export {
   DISCARD_REASON_NAMES,
   DISCARD_REASONS,
   foldBatch,
+  isLabelOutdated,
   isStanding,
   placedAfter,
   readyAt,

@@ -49,7 +49,7 @@ export function refuseAct(
   if (when.at < batch.leafIn) return { kind: 'tooEarly' };
   if (act.kind === 'undo') return refuseUndo(batch, act.of, when);
   if (!isStanding(state)) return { kind: 'ended' };
-  if (act.kind === 'discard' || act.kind === 'void') return null;
+  if (act.kind === 'discard' || act.kind === 'void' || act.kind === 'label') return null;
   if (act.kind === 'shorten' || act.kind === 'override') return refuseEnd(batch, act, when);
   if (act.kind === 'retime') return refuseRetime(state, act.to, when.now);
   if (act.kind === 'lift') {

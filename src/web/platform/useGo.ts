@@ -6,6 +6,8 @@ export function useGo() {
   const navigate = useNavigate();
   return useCallback(
     (to: To | -1, options?: NavigateOptions) => {
+      // A link that was clicked keeps the focus: Enter on the next page would follow that link again.
+      if (document.activeElement instanceof HTMLAnchorElement) document.activeElement.blur();
       void (to === -1 ? navigate(-1) : navigate(to, options));
     },
     [navigate],

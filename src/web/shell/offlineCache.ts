@@ -40,9 +40,13 @@ type Select = (state: unknown) => { readonly data?: unknown };
 const dataOf = (state: unknown, name: (typeof KEPT)[number]): unknown =>
   (SELECT[name] as Select)(state).data;
 
-/** Keeps each of them on this device, whenever it changes. */
+/** Keeps each of them on this device, whenever it changes; one that is asked for in vain is put in its place again. */
 export function keepForOffline(): void {
-  for (const name of KEPT)
+  for (const name of KEPT) {
+    listeners.startListening({
+      matcher: ENDPOINTS[name].matchRejected,
+      effect: (_action, { dispatch, getState }) => restoreOne(dispatch, getState, name),
+    });
     listeners.startListening({
       // However it came: as an answer, or over the live stream.
       predicate: (_action, now, before) =>
@@ -50,6 +54,7 @@ export function keepForOffline(): void {
       effect: (_action, { getState }) =>
         keepHere('read', name, dataOf(getState(), name)).catch(() => undefined),
     });
+  }
 }
 
 /** By name alone: each is of an entity of its own. */
@@ -101,10 +106,14 @@ export async function askTheRest(
 
 /** Puts what was last read in its place, where the server has not answered. */
 export async function restoreOffline(dispatch: Send, state: () => unknown): Promise<void> {
-  const kept = await Promise.all(KEPT.map((n) => readHere('read', n))).catch(() => []);
-  for (const [i, name] of KEPT.entries()) {
-    const data = kept[i];
-    if (data === undefined || dataOf(state(), name) !== undefined) continue;
-    await dispatch((api.util.upsertQueryData as Upsert)(name, undefined, data));
-  }
+  for (const name of KEPT) await restoreOne(dispatch, state, name);
+}
+async function restoreOne(
+  dispatch: Send,
+  state: () => unknown,
+  name: (typeof KEPT)[number],
+): Promise<void> {
+  const data = await readHere('read', name).catch(() => undefined);
+  if (data === undefined || dataOf(state(), name) !== undefined) return;
+  await dispatch((api.util.upsertQueryData as Upsert)(name, undefined, data));
 }

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { BatchAct, BatchPlan } from '#core/cold';
-import { type Celsius, epochMs, readingText } from '#core/units';
+import { type Celsius, type EpochMs, epochMs, readingText } from '#core/units';
 import type { Batch, BatchEventBody } from '#contracts/batches';
 import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
@@ -81,6 +81,9 @@ export function useBatchCommands() {
         const undo: BatchUndo = { kind: 'batch', batchId: batch.id, of: act(batch.id, done) };
         dispatch(toastShown({ text: said, undo }));
       },
+      /** A label is printed that says `until`. Paper is not taken back. */
+      labelPrinted: (batch: { readonly id: string }, until: EpochMs): void =>
+        void act(batch.id, { kind: 'label', until }),
       undo: ({ batchId, of }: BatchUndo) => void act(batchId, { kind: 'undo', of }),
       /** The fridge’s thermometer, read just now. */
       readFridge(read: Celsius): void {

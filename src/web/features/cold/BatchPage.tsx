@@ -1,8 +1,6 @@
 import { Link, useParams } from 'react-router';
-import { batchCode } from '#core/cold';
-import { weekdayAndTime, type Zone } from '#core/time';
+import { weekdayAndTime } from '#core/time';
 import { epochMs } from '#core/units';
-import { pathOf, ROUTES } from '#contracts/routes';
 import { Lane } from '../../entities/batches/Lane';
 import { liquorOfBatch } from '../../entities/batches/liquor';
 import { type ColdBatch, leftIn, pouredFirst } from '../../entities/batches/standing';
@@ -18,6 +16,7 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { BatchActs } from './BatchActs';
 import { BatchFacts } from './BatchFacts';
+import { LabelLine } from './LabelLine';
 import { SharedVessel } from './SharedVessel';
 import { Story } from './Story';
 import { useWidth } from './useWidth';
@@ -30,9 +29,6 @@ const HATCH_ROOM = 26;
 /** Hours before leaf in that are drawn. */
 const AROUND_HOURS = 4;
 
-const labelPath = (b: ColdBatch, zone: Zone): string =>
-  `${pathOf(ROUTES.printBatchLabel, { id: b.id })}?zone=${encodeURIComponent(zone)}`;
-
 /** One batch: how it stands, what can be done to it, and what was. */
 export function BatchPage() {
   const { id } = useParams();
@@ -41,12 +37,7 @@ export function BatchPage() {
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
   const batch = cold.batches.find((b) => b.id === id);
-  const zone = useZone();
-  const label = batch && labelPath(batch, zone);
-  useKeys([
-    { key: 'Escape', does: 'Back to Cold', run: () => go('/cold') },
-    ...(label ? [{ key: 'p', does: 'Print the label', run: () => void window.open(label) }] : []),
-  ]);
+  useKeys([{ key: 'Escape', does: 'Back to Cold', run: () => go('/cold') }]);
   if (cold.isLoading || vessels.isLoading)
     return (
       <main className="page">
@@ -98,13 +89,7 @@ export function BatchPage() {
         <SharedVessel batch={batch} standing={cold.standing} />
         <UseFirst first={pouredFirst(batch, cold.standing)} batch={batch} />
         <BatchActs batch={batch} standing={cold.standing} now={now} />
-        <p className="small mt-3">
-          Label {batchCode(batch.id)}:{' '}
-          <a href={label} target="_blank" rel="noreferrer">
-            print 62 × 50 mm
-          </a>{' '}
-          <kbd>P</kbd>
-        </p>
+        <LabelLine batch={batch} />
         <p className="small mt-2">
           Wash your hands and use a clean pitcher. Never pour new liquor into an old batch: the old
           time limit would hold for both. When in doubt, throw the batch out. The local food code

@@ -1,10 +1,11 @@
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { weekdayAndTime } from '#core/time';
 import { epochMs } from '#core/units';
 import { useCold } from '../../entities/batches/useCold';
 import { stateLine, type Tone } from '../../entities/batches/words';
 import { useZone } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
+import { UseFirst } from './UseFirst';
 import { startPathOf, usePlanned } from './usePlanned';
 
 const DRAWN_EVERY_MS = 20_000;
@@ -33,12 +34,21 @@ export function DueLine() {
     });
   const due = [...standingDue, ...plannedDue];
   const [first] = due;
-  if (!first) return null;
+  const onBar = useLocation().pathname === '/';
+  return (
+    <>
+      {first && <DueLink first={first} more={due.length - 1} />}
+      {onBar && <UseFirst standing={standing} now={now} />}
+    </>
+  );
+}
+
+function DueLink({ first, more }: { first: Due; more: number }) {
   return (
     <Link className="inline-flex items-center min-h-[44px] no-underline" to={first.path}>
       <span className={`cold-state ${first.tone}`}>
         {first.words}
-        {due.length > 1 && `, and ${due.length - 1} more`}
+        {more > 0 && `, and ${more} more`}
       </span>
     </Link>
   );

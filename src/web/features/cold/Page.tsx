@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { isLabelOutdated } from '#core/cold';
 import { type EpochMs, epochMs } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
@@ -60,7 +61,8 @@ export function ColdPage() {
       ? [{ key: 'Enter', does: 'Open the batch', run: () => go(`/cold/${chosen.id}`) }]
       : []),
   ]);
-  if (cold.isLoading || isLoading)
+  // The plan is not waited for: what draws it asks for it too, and a page that comes and goes would ask for ever.
+  if (cold.isLoading)
     return (
       <main className="page">
         <Loading what="the cold batches" />
@@ -86,7 +88,8 @@ export function ColdPage() {
             The cold batches cannot be read just now.
           </Note>
         )}
-        {standing.length + planned.length === 0 && !cold.isError ? (
+        <LabelsToPrint batches={standing} />
+        {standing.length + planned.length === 0 && !cold.isError && !isLoading ? (
           <NothingCold />
         ) : (
           <Lanes {...{ planned, chosen, now, from, view }} batches={standing} onChoose={choose} />
@@ -96,6 +99,24 @@ export function ColdPage() {
       </div>
       <ColdFoot next={standing[0]} planned={planned[0]} now={now} />
     </main>
+  );
+}
+
+/** Batches whose label says too late a time, or another vessel. */
+function LabelsToPrint({ batches }: { batches: readonly ColdBatch[] }) {
+  const outdated = batches.filter((b) => isLabelOutdated(b.now, b.kept.discardAt));
+  if (outdated.length === 0) return null;
+  return (
+    <Note bad>
+      <b>Labels out of date: print them again.</b>{' '}
+      {outdated.map((b, i) => (
+        <span key={b.id}>
+          {i > 0 && ', '}
+          <Link to={`/cold/${b.id}`}>{b.vesselName}</Link>
+        </span>
+      ))}
+      .
+    </Note>
   );
 }
 

@@ -26,6 +26,8 @@ function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
     case 'shorten':
     case 'override':
       return `to be thrown out ${e.kind === 'shorten' ? 'sooner' : 'later'}, ${dayAndTime(zone, e.until)}: ${e.reason}`;
+    case 'label':
+      return `label printed: throw out by ${weekdayAndTime(zone, e.until)}`;
     case 'decant':
       return `from ${e.from.name} into ${e.to.name}`;
     case 'retime':

@@ -63,7 +63,7 @@ function Address({ made, by }: { made: number | null; by: string | null }) {
       <p>
         {made === null
           ? 'This site has no calendar address yet.'
-          : `The address was made ${dayAndTime(zone, made as EpochMs)} by ${by ?? 'a lead'}.`}
+          : `In use: an address made ${dayAndTime(zone, made as EpochMs)} by ${by ?? 'a lead'}`}
       </p>
       {sure && (
         <Note bad>

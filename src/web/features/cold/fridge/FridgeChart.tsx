@@ -14,8 +14,10 @@ import { useLimits, useUnits, useZone } from '../../../entities/people/session';
 import { XTicks, YTicks } from '../../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot } from '../../../ui/chart/Plot';
 import { weekdayText } from '../../../ui/days';
+import { useWidth } from '../useWidth';
 
-const [WIDTH, HEIGHT] = [780, 320];
+/** It is as wide as there is room, so that its words stay as large. */
+const [WIDEST, HEIGHT] = [780, 320];
 const MARGIN = { left: 50, right: 70, top: 16, bottom: 44 };
 const HOUR_MS = 3_600_000;
 /** So much of the past is drawn. */
@@ -24,31 +26,21 @@ const SHOWN_HOURS = 96;
 const STEP_MINUTES = 15;
 /** The chart reaches at least so high, C, however cold the fridge was. */
 const LEAST_TOP = 9;
-const LOWEST = 0;
+const [LOWEST, HIGHEST] = [0, 30];
+const TICKS = [0, 2, 4, 6, 8, 10, 15, 20, 25];
+/** More readings than this are drawn smaller. */
+const CROWDED = 60;
 
-/** Air as it was read, and the liquor of one batch as it followed. */
-export function FridgeChart({
-  air,
-  batches,
-  chosen,
-  now,
-  onChoose,
-}: {
+type Props = {
   air: FridgeAir;
   batches: readonly ColdBatch[];
   chosen: ColdBatch | undefined;
   now: EpochMs;
   onChoose: (id: string) => void;
-}) {
-  const units = useUnits();
-  const zone = useZone();
-  const { limit } = useLimits();
-  const from = epochMs(now - SHOWN_HOURS * HOUR_MS);
-  const liquor = useLiquor(chosen, air, from, now);
-  const read = air.readings.filter((r) => r.at >= from).map((r): At => ({ x: r.at, y: r.celsius }));
-  const top = Math.max(LEAST_TOP, ...read.map((p) => p.y + 1), ...liquor.map((p) => p.y + 0.5));
-  const [high, low] = [Math.min(top, 30), LOWEST];
-  const days = midnights(zone, from, now);
+};
+/** Air as it was read, and the liquor of one batch as it followed. */
+export function FridgeChart({ air, batches, chosen, now, onChoose }: Props) {
+  const [ref, width] = useWidth<HTMLDivElement>();
   return (
     <div>
       <h2>
@@ -73,82 +65,128 @@ export function FridgeChart({
           ))}
         </div>
       )}
-      <Plot
-        width={WIDTH}
-        height={HEIGHT}
-        margin={MARGIN}
-        x={[from, now]}
-        y={[low, high]}
-        label={chartWords(read, limit, liquor, chosen, units)}
-      >
-        <YTicks
-          ticks={[0, 2, 4, 6, 8, 10, 15, 20, 25].filter((t) => t <= high)}
-          text={(t) => readingText(celsius(t), units.temperature)}
-          at={from}
-        />
-        <XTicks ticks={days} text={(d) => weekdayText(d)} at={low} />
-        <Level y={limit} look="limit" />
-        <Curve points={read} look="join" />
-        <Curve points={liquor.filter((p) => p.y <= high)} look="strong" />
-        <Drawn>
-          {({ x, y }) => (
-            <>
-              {unknownGaps(air, limitsOfAny(chosen)).map((g) =>
-                g.to < from ? null : (
-                  <g key={g.from}>
-                    <rect
-                      x={x(Math.max(g.from, from))}
-                      y={y(high)}
-                      width={x(g.to) - x(Math.max(g.from, from))}
-                      height={y(low) - y(high)}
-                      fill="var(--warn)"
-                      opacity="0.08"
-                    />
-                    <text
-                      x={(x(Math.max(g.from, from)) + x(g.to)) / 2}
-                      y={y(high) + 16}
-                      fontSize="14"
-                      textAnchor="middle"
-                      fill="var(--warn)"
-                    >
-                      no reading
-                    </text>
-                  </g>
-                ),
-              )}
-              {read.map((p) => (
-                <circle
-                  key={p.x}
-                  cx={x(p.x)}
-                  cy={y(Math.min(p.y, high))}
-                  r={read.length > 60 ? 2 : 4}
-                  fill={p.y > limit ? 'var(--warn)' : 'var(--ink)'}
-                />
-              ))}
-              <text x={x(now) + 6} y={y(limit) + 4} fontSize="14" fill="var(--ink-2)">
-                {readingText(limit, units.temperature)}
-              </text>
-              {chosen && chosen.leafIn > from && (
-                <text x={x(chosen.leafIn) + 5} y={y(low) - 8} fontSize="14" fill="var(--ink-2)">
-                  leaf in {clockTime(zone, chosen.leafIn)}
-                </text>
-              )}
-            </>
-          )}
-        </Drawn>
-      </Plot>
-      {chosen && (
-        <p className="small">
-          {chosen.tea.name}, {chosen.vesselName}: leaf in {weekdayAndTime(zone, chosen.leafIn)},{' '}
-          {chosen.kept.coldAt === null
-            ? 'not cold yet'
-            : `cold from ${weekdayAndTime(zone, chosen.kept.coldAt)}`}
-          . The liquor follows the air slowly: an opened door counts little, a power cut fully.
-        </p>
-      )}
+      <div ref={ref}>
+        {width > 0 && (
+          <AirPlot air={air} chosen={chosen} now={now} width={Math.min(width, WIDEST)} />
+        )}
+      </div>
+      {chosen && <Caption batch={chosen} />}
     </div>
   );
 }
+function Caption({ batch }: { batch: ColdBatch }) {
+  const zone = useZone();
+  const { coldAt } = batch.kept;
+  return (
+    <p className="small">
+      {batch.tea.name}, {batch.vesselName}: leaf in {weekdayAndTime(zone, batch.leafIn)},{' '}
+      {coldAt === null ? 'not cold yet' : `cold from ${weekdayAndTime(zone, coldAt)}`}. The liquor
+      follows the air slowly: an opened door counts little, a power cut fully.
+    </p>
+  );
+}
+
+/** The plot itself: readings, limit, liquor, and stretches nobody knows of. */
+function AirPlot({
+  air,
+  chosen,
+  now,
+  width,
+}: Pick<Props, 'air' | 'chosen' | 'now'> & { width: number }) {
+  const units = useUnits();
+  const zone = useZone();
+  const { limit } = useLimits();
+  const from = epochMs(now - SHOWN_HOURS * HOUR_MS);
+  const liquor = useLiquor(chosen, air, from, now);
+  const read = air.readings.filter((r) => r.at >= from).map((r): At => ({ x: r.at, y: r.celsius }));
+  const top = Math.max(LEAST_TOP, ...read.map((p) => p.y + 1), ...liquor.map((p) => p.y + 0.5));
+  const [high, low] = [Math.min(top, HIGHEST), LOWEST];
+  const gaps = unknownGaps(air, limitsOfAny(chosen)).filter((g) => g.to > from);
+  return (
+    <Plot
+      width={width}
+      height={HEIGHT}
+      margin={MARGIN}
+      x={[from, now]}
+      y={[low, high]}
+      label={chartWords(read, limit, liquor, chosen, units)}
+    >
+      <YTicks
+        ticks={TICKS.filter((t) => t <= high)}
+        text={(t) => readingText(celsius(t), units.temperature)}
+        at={from}
+      />
+      <XTicks ticks={midnights(zone, from, now)} text={(d) => weekdayText(d)} at={low} />
+      <Level y={limit} look="limit" />
+      <Curve points={read} look="join" />
+      <Curve points={liquor.filter((p) => p.y <= high)} look="strong" />
+      <Drawn>
+        {({ x, y }) => (
+          <>
+            {gaps.map((g) => (
+              <NoReading
+                key={g.from}
+                left={x(Math.max(g.from, from))}
+                right={x(g.to)}
+                top={y(high)}
+                bottom={y(low)}
+              />
+            ))}
+            {read.map((p) => (
+              <circle
+                key={p.x}
+                cx={x(p.x)}
+                cy={y(Math.min(p.y, high))}
+                r={read.length > CROWDED ? 2 : 4}
+                fill={p.y > limit ? 'var(--warn)' : 'var(--ink)'}
+              />
+            ))}
+            <text x={x(now) + 6} y={y(limit) + 4} fontSize="14" fill="var(--ink-2)">
+              {readingText(limit, units.temperature)}
+            </text>
+            {chosen && chosen.leafIn > from && (
+              <text
+                x={x(chosen.leafIn)}
+                y={y(low) - 8}
+                fontSize="14"
+                textAnchor="end"
+                fill="var(--ink-2)"
+              >
+                leaf in {clockTime(zone, chosen.leafIn)}
+              </text>
+            )}
+          </>
+        )}
+      </Drawn>
+    </Plot>
+  );
+}
+/** A stretch in which nothing was read. */
+const NoReading = ({
+  left,
+  right,
+  top,
+  bottom,
+}: {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}) => (
+  <g>
+    <rect
+      x={left}
+      y={top}
+      width={right - left}
+      height={bottom - top}
+      fill="var(--warn)"
+      opacity="0.08"
+    />
+    <text x={(left + right) / 2} y={top + 16} fontSize="14" textAnchor="middle" fill="var(--warn)">
+      no reading
+    </text>
+  </g>
+);
 
 /** The limits of a batch; without one a gap is what a person's readings leave. */
 const limitsOfAny = (b: ColdBatch | undefined) => b?.plan.keeping ?? USUAL_LIMITS;

@@ -1,0 +1,102 @@
+import { ColdDriver } from '../drivers/ColdDriver';
+import { HouseDriver } from '../drivers/HouseDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+test('a batch is judged as any cup: the marks, one correction, the lead is told, water for what is left', async ({
+  house,
+  tablet,
+}) => {
+  const cold = new ColdDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await cold.open();
+  await cold.openBatch('Cold pitcher');
+  await house.expectSaid(/305\sml left/);
+  await house.page.keyboard.press('j');
+  await house.expectSaid(/As when lifted at the best time\./);
+  await house.touch('radio', 'Strength: full');
+  await house.expectSaid(/less leaf|shorter/);
+  await house.expectSaid(/Add \d+\sml cold water to the 305\sml left/);
+  await house.press('Water added');
+  await house.press('Keep, tell the lead');
+  await house.expectSaid(/tasted: full; “.*” for the next batch, Dov R\./);
+  await house.expectSaid(/of water added, Dov R\./);
+  await house.expectAllSaved();
+  const lead = new HouseDriver(await tablet());
+  await lead.signIn(PEOPLE.lead);
+  await lead.page.goto('/book');
+  await lead.follow(/Sennet Hollow/);
+  await lead.expectSaid(/Found full\./);
+  await lead.follow('The batch');
+  await lead.expectSaid(/tasted: full/);
+});
+
+test('a probe: the lead adds it, its readings stand in the log, one that cannot be is not believed, an ended key opens nothing', async ({
+  house,
+  shop,
+}) => {
+  const cold = new ColdDriver(house.page);
+  await house.signIn(PEOPLE.lead);
+  await cold.open();
+  await house.follow('Fridge log');
+  await house.press('Add probe');
+  await house.expectFault('Give it a name.');
+  await house.type('Name of the new probe', 'Top shelf');
+  await house.press('Add probe');
+  const key = await house.page.locator('code').first().innerText();
+  const send = (celsius: number, hoursAgo: number) =>
+    house.page.request.post('/api/probe-readings', {
+      headers: { authorization: `Bearer ${key}` },
+      data: { celsius, at: Math.round(shop.now() - hoursAgo * 3_600_000) },
+    });
+  for (const [celsius, ago] of [
+    [4.4, 0.05],
+    [60, 0],
+  ] as const)
+    expect((await send(celsius, ago)).status()).toBe(200);
+  await house.expectSaid(/Top shelf: probe not believed: no fridge has that temperature\./);
+  await house.expectSaid(/4\.4\s°C/);
+  await house.press('End key of Top shelf');
+  await house.expectNone('button', 'End key of Top shelf');
+  expect((await send(4, 0)).status()).toBe(401);
+});
+
+test('the calendar address: made, shown once, read by a program, ended by a new one', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  await house.page.goto('/house/calendar');
+  await house.expectSaid('This site has no calendar address yet.');
+  await house.press('Make an address');
+  const address = await house.page.getByTestId('calendar-address').innerText();
+  const feed = await house.page.request.get(address);
+  expect(feed.headers()['content-type']).toContain('text/calendar');
+  expect(await feed.text()).toContain('SUMMARY:Lift Marrowick Broken\\, Cold jar');
+  await house.page.reload();
+  await house.expectSaid(/In use: an address made .* by Ilsa V\./);
+  await house.press('Make a new address');
+  await house.expectSaid(/The address in use ends at once\./);
+  await house.press('End the old address, make a new one');
+  await house.expectSaid('The new address:');
+  expect((await house.page.request.get(address)).status()).toBe(410);
+});
+
+test('more of a batch: poured into another pitcher, its start corrected, its end chosen by a lead with a reason', async ({
+  house,
+}) => {
+  const cold = new ColdDriver(house.page);
+  await house.signIn(PEOPLE.lead);
+  await cold.open();
+  await cold.openBatch('Cold pitcher');
+  await house.unfold(/^More/);
+  await house.choose('Pour into', 'Small pitcher');
+  await house.press('Poured over');
+  await house.expectSaid(/Small pitcher, 305\sml/);
+  await house.expectSaid(/from Cold pitcher into Small pitcher, Ilsa V\./);
+  await house.press('Change the end');
+  await house.expectFault(/Give the reason\.|That is not after/);
+  await house.page.keyboard.press('z');
+  await house.expectSaid(/Cold pitcher, 305\sml/);
+  await house.expectAllSaved();
+  await cold.open();
+  await cold.expectState('Cold pitcher', /305\sml/);
+});
