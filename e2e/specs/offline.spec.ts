@@ -201,3 +201,28 @@ serverTest(
     expect(Math.abs(left - after - (Date.now() - then) / 1000)).toBeLessThan(4);
   },
 );
+
+test('a place that cannot be read says so, and asks a few times, not for ever', async ({
+  tablet,
+}) => {
+  const page = await tablet({ serviceWorkers: 'allow' });
+  const house = new HouseDriver(page);
+  await house.signIn(PEOPLE.lead);
+  await kept(page);
+  await page.context().setOffline(true);
+  let asked = 0;
+  page.on('requestfailed', (r) => {
+    if (/\/api\/(people|shop|kettles|spoons|batches|cold\/plan)$/.test(r.url())) asked += 1;
+  });
+  for (const place of ['House', 'Shelf', 'Cold']) {
+    await page
+      .getByRole('navigation', { name: 'Places' })
+      .getByRole('link', { name: new RegExp(`${place}$`) })
+      .click();
+    await expect(page.locator('main .loading')).toHaveCount(0);
+    // Long enough for a page that asks for ever to ask some dozens of times.
+    await page.waitForTimeout(1500);
+  }
+  expect(asked).toBeGreaterThan(0);
+  expect(asked).toBeLessThan(20);
+});

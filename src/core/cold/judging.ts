@@ -54,6 +54,8 @@ const LONGEST_HOURS = { brew: 24, extract: 48, warm: 2 } as const;
 /** Nobody lifts leaf of the fridge to the minute. */
 const TIME_ROUND = 15 * 60;
 const WARM_TIME_ROUND = 60;
+/** More water than this share of what is left makes another drink of it. */
+const MOST_WATER = 0.5;
 const REACH: Reach = {
   ...EFFORT,
   temperatureC: { ...EFFORT.temperatureC, from: 0, to: 0 },
@@ -65,6 +67,12 @@ const between = (low: number, high: number, value: number, from: number): number
   Math.min(Math.max(value, Math.min(low, from)), Math.max(high, from));
 
 type Steeped = { readonly leaf: Grams; readonly time: Seconds };
+
+/** A counter brew may not stand longer than the house lets it, whatever it tastes of. */
+const longestOf = (plan: BatchPlan): number => {
+  if (plan.place === 'counter') return plan.keeping.counterHours;
+  return plan.method === 'extract' ? LONGEST_HOURS.extract : LONGEST_HOURS.brew;
+};
 
 /** The leaf and the hours of a batch with its levers turned, kept within what is done. */
 function turnedBatch({ plan, steeped }: JudgedBatch, { leafGrams = 0, seconds: u = 0 }: Turns) {
@@ -78,12 +86,6 @@ function turnedBatch({ plan, steeped }: JudgedBatch, { leafGrams = 0, seconds: u
     time: seconds(between(60, longest * HOUR, steeped * TIME_STEP ** u, steeped)),
   };
 }
-/** A counter brew may not stand longer than the house lets it, whatever it tastes of. */
-const longestOf = (plan: BatchPlan): number => {
-  if (plan.place === 'counter') return plan.keeping.counterHours;
-  return plan.method === 'extract' ? LONGEST_HOURS.extract : LONGEST_HOURS.brew;
-};
-
 /** Water in the glass of an extract, ml per ml of it; 0 of any other batch. */
 export function glassWater({ method, glasses: [glass] }: BatchPlan): number {
   return method === 'extract' && glass ? glass.water / glass.extract : 0;
@@ -208,8 +210,6 @@ function inHand(j: JudgedBatch): CupInHand {
     text: `Use cold filtered water. Add half the water first, then taste. All the water should make the batch ${differenceWords(then, now).join(', ') || 'hardly different'}.`,
   };
 }
-/** More water than this share of what is left makes another drink of it. */
-const MOST_WATER = 0.5;
 
 /** Leaf that came out before or after its window answers for the cup before the recipe does. */
 function strayed(j: JudgedBatch): Proposal | null {

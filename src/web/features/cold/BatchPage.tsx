@@ -11,6 +11,7 @@ import { useUnits, useZone } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { useNow } from '../../platform/clock';
+import { useFirstLoad } from '../../platform/useFirstLoad';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
@@ -36,9 +37,10 @@ export function BatchPage() {
   const vessels = useVesselsQuery();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
+  const loads = useFirstLoad(cold, vessels);
   const batch = cold.batches.find((b) => b.id === id);
   useKeys([{ key: 'Escape', does: 'Back to Cold', run: () => go('/cold') }]);
-  if (cold.isLoading || vessels.isLoading)
+  if (loads)
     return (
       <main className="page">
         <Loading what="the batch" />

@@ -7,6 +7,7 @@ import { useBatchCommands } from '../../entities/batches/useBatchCommands';
 import { useCold } from '../../entities/batches/useCold';
 import { useSession, useZone } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
+import { useFirstLoad } from '../../platform/useFirstLoad';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
@@ -61,8 +62,8 @@ export function ColdPage() {
       ? [{ key: 'Enter', does: 'Open the batch', run: () => go(`/cold/${chosen.id}`) }]
       : []),
   ]);
-  // The plan is not waited for: what draws it asks for it too, and a page that comes and goes would ask for ever.
-  if (cold.isLoading)
+  const loads = useFirstLoad(cold, { isLoading });
+  if (loads)
     return (
       <main className="page">
         <Loading what="the cold batches" />
@@ -89,7 +90,7 @@ export function ColdPage() {
           </Note>
         )}
         <LabelsToPrint batches={standing} />
-        {standing.length + planned.length === 0 && !cold.isError && !isLoading ? (
+        {standing.length + planned.length === 0 && !cold.isError ? (
           <NothingCold />
         ) : (
           <Lanes {...{ planned, chosen, now, from, view }} batches={standing} onChoose={choose} />

@@ -8,6 +8,7 @@ import { useSession } from '../../entities/people/session';
 import { useShopQuery } from '../../entities/people/shopApi';
 import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
+import { useFirstLoad } from '../../platform/useFirstLoad';
 import { Loading } from '../../ui/Note';
 import { BoilingRule } from './BoilingRule';
 import { BookKeeping } from './BookKeeping';
@@ -26,7 +27,8 @@ export function HousePage() {
   const people = usePeopleQuery(undefined, { skip: !lead });
   const shop = useShopQuery(undefined, { skip: !lead });
   const chosen = sites.find((s) => s.id === editing);
-  if (people.isLoading || shop.isLoading)
+  const loads = useFirstLoad(people, shop);
+  if (loads)
     return (
       <main className="page">
         <Loading what="the house’s records" />
@@ -36,8 +38,8 @@ export function HousePage() {
     <main className="page split whole house-page">
       <h1 className="visually-hidden">House</h1>
       <section className="work">
-        <div className="flex items-end gap-3">
-          <h2 className="flex-1">
+        <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
+          <h2 className="flex-1 min-w-[200px]">
             Where water boils<small>sites, each at its altitude</small>
           </h2>
           {lead && (

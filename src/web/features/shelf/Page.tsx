@@ -10,6 +10,7 @@ import { useBookQuery } from '../../entities/teas/api';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { useFirstLoad } from '../../platform/useFirstLoad';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { Kettles } from './Kettles';
 import { Spoons } from './Spoons';
@@ -94,8 +95,8 @@ function UnderTheVessels({ retired }: { retired: readonly Vessel[] }) {
   const kettles = useKettlesQuery();
   const spoons = useSpoonsQuery();
   const book = useBookQuery();
-  if (kettles.isLoading || spoons.isLoading || book.isLoading)
-    return <Loading what="kettles and spoons" />;
+  const loads = useFirstLoad(kettles, spoons, book);
+  if (loads) return <Loading what="kettles and spoons" />;
   return (
     <>
       <Kettles />

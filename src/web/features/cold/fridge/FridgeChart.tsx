@@ -13,7 +13,6 @@ import type { ColdBatch } from '../../../entities/batches/standing';
 import { useLimits, useUnits, useZone } from '../../../entities/people/session';
 import { XTicks, YTicks } from '../../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot } from '../../../ui/chart/Plot';
-import { weekdayText } from '../../../ui/days';
 import { useWidth } from '../useWidth';
 
 /** It is as wide as there is room, so that its words stay as large. */
@@ -86,6 +85,39 @@ function Caption({ batch }: { batch: ColdBatch }) {
   );
 }
 
+/** A stretch in which nothing was read. */
+const NoReading = ({
+  left,
+  right,
+  top,
+  bottom,
+}: {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}) => (
+  <g>
+    <rect
+      x={left}
+      y={top}
+      width={right - left}
+      height={bottom - top}
+      fill="var(--warn)"
+      opacity="0.08"
+    />
+    <text x={(left + right) / 2} y={top + 16} fontSize="14" textAnchor="middle" fill="var(--warn)">
+      no reading
+    </text>
+  </g>
+);
+
+/** "Sun 8": a phone has no room for the month. */
+const dayWords = (at: number): string =>
+  new Date(at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric' });
+/** The limits of a batch; without one a gap is what a person's readings leave. */
+const limitsOfAny = (b: ColdBatch | undefined) => b?.plan.keeping ?? USUAL_LIMITS;
+
 /** The plot itself: readings, limit, liquor, and stretches nobody knows of. */
 function AirPlot({
   air,
@@ -116,7 +148,7 @@ function AirPlot({
         text={(t) => readingText(celsius(t), units.temperature)}
         at={from}
       />
-      <XTicks ticks={midnights(zone, from, now)} text={(d) => weekdayText(d)} at={low} />
+      <XTicks ticks={midnights(zone, from, now)} text={dayWords} at={low} />
       <Level y={limit} look="limit" />
       <Curve points={read} look="join" />
       <Curve points={liquor.filter((p) => p.y <= high)} look="strong" />
@@ -161,36 +193,6 @@ function AirPlot({
     </Plot>
   );
 }
-/** A stretch in which nothing was read. */
-const NoReading = ({
-  left,
-  right,
-  top,
-  bottom,
-}: {
-  left: number;
-  right: number;
-  top: number;
-  bottom: number;
-}) => (
-  <g>
-    <rect
-      x={left}
-      y={top}
-      width={right - left}
-      height={bottom - top}
-      fill="var(--warn)"
-      opacity="0.08"
-    />
-    <text x={(left + right) / 2} y={top + 16} fontSize="14" textAnchor="middle" fill="var(--warn)">
-      no reading
-    </text>
-  </g>
-);
-
-/** The limits of a batch; without one a gap is what a person's readings leave. */
-const limitsOfAny = (b: ColdBatch | undefined) => b?.plan.keeping ?? USUAL_LIMITS;
-
 function useLiquor(b: ColdBatch | undefined, air: FridgeAir, from: EpochMs, now: EpochMs): At[] {
   const house = useLimits();
   return useMemo(

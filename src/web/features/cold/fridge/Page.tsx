@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { celsius, readingText } from '#core/units';
+import { useProbesQuery } from '../../../entities/batches/api';
 import { useBatchCommands } from '../../../entities/batches/useBatchCommands';
 import { useCold } from '../../../entities/batches/useCold';
 import { useLimits, useSession, useUnits } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
+import { useFirstLoad } from '../../../platform/useFirstLoad';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 import { Loading, Note } from '../../../ui/Note';
@@ -26,9 +28,11 @@ export function FridgePage() {
   const units = useUnits();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
+  const probes = useProbesQuery();
   const [chosenId, choose] = useState<string | null>(null);
   useKeys([{ key: 'Escape', does: 'Back to Cold', run: () => go('/cold') }]);
-  if (cold.isLoading)
+  const loads = useFirstLoad(cold, probes);
+  if (loads)
     return (
       <main className="page">
         <Loading what="the fridge log" />
@@ -49,29 +53,34 @@ export function FridgePage() {
           To Cold
         </Link>
       </div>
-      <section className="work">
-        {cold.isError && <Note bad>The fridge log cannot be read just now.</Note>}
-        {last && last.celsius > limits.limit && (
-          <Note bad>
-            <b>The fridge is warmer than {readingText(limits.limit, units.temperature)}.</b> Close
-            the door, look at the setting, and read again in an hour.{' '}
-            {inFridge.length > 0 &&
-              `${inFridge.length === 1 ? 'One batch is' : `${inFridge.length} batches are`} in the fridge.`}
-          </Note>
-        )}
-        <FridgeChart
-          air={{ readings: cold.readings, gaps: cold.gaps }}
-          batches={inFridge}
-          chosen={chosen}
-          now={now}
-          onChoose={choose}
-        />
-        <Readings readings={cold.readings} />
+      {/* On a narrow screen what is asked stands before the list of readings. */}
+      <section className="work max-[1000px]:contents">
+        <div className="max-[1000px]:px-4 max-[1000px]:pt-2">
+          {cold.isError && <Note bad>The fridge log cannot be read just now.</Note>}
+          {last && last.celsius > limits.limit && (
+            <Note bad>
+              <b>The fridge is warmer than {readingText(limits.limit, units.temperature)}.</b> Close
+              the door, look at the setting, and read again in an hour.{' '}
+              {inFridge.length > 0 &&
+                `${inFridge.length === 1 ? 'One batch is' : `${inFridge.length} batches are`} in the fridge.`}
+            </Note>
+          )}
+          <FridgeChart
+            air={{ readings: cold.readings, gaps: cold.gaps }}
+            batches={inFridge}
+            chosen={chosen}
+            now={now}
+            onChoose={choose}
+          />
+        </div>
+        <div className="max-[1000px]:order-2 max-[1000px]:px-4 max-[1000px]:pb-4">
+          <Readings readings={cold.readings} />
+        </div>
       </section>
-      <section className="paper" aria-label="Gaps, batches and probes">
+      <section className="paper max-[1000px]:order-1" aria-label="Gaps, batches and probes">
         <Gaps air={{ readings: cold.readings, gaps: cold.gaps }} limits={limits} />
         <Moved batches={inFridge} />
-        <Probes isLead={role === 'lead'} now={now} />
+        <Probes probes={probes.data?.probes ?? []} isLead={role === 'lead'} now={now} />
         <p className="small mt-3">
           Cold is {readingText(celsius(limits.limit), units.temperature)} or less. Above that,
           minutes count as warm. The local food code decides.

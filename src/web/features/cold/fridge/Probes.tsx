@@ -4,11 +4,7 @@ import { weekdayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { type Probe } from '#contracts/probes';
 import { ROUTES } from '#contracts/routes';
-import {
-  useAddProbeMutation,
-  useEndProbeMutation,
-  useProbesQuery,
-} from '../../../entities/batches/api';
+import { useAddProbeMutation, useEndProbeMutation } from '../../../entities/batches/api';
 import { useSession, useZone } from '../../../entities/people/session';
 import { failureOf, fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
@@ -22,17 +18,24 @@ const DOUBTS: Readonly<Record<ProbeDoubt, string>> = {
 };
 
 /** Thermometers that send their readings themselves; a lead gives each a key, and ends it. */
-export function Probes({ isLead, now }: { isLead: boolean; now: EpochMs }) {
-  const { data } = useProbesQuery();
-  const probes = (data?.probes ?? []).filter((p) => p.ended === null);
-  if (probes.length === 0 && !isLead) return null;
+export function Probes({
+  probes,
+  isLead,
+  now,
+}: {
+  probes: readonly Probe[];
+  isLead: boolean;
+  now: EpochMs;
+}) {
+  const inUse = probes.filter((p) => p.ended === null);
+  if (inUse.length === 0 && !isLead) return null;
   return (
     <>
       <h2 className="mt-4">
         Probes<small>thermometers that send their own readings</small>
       </h2>
       <ul className="grid gap-2 mt-1">
-        {probes.map((p) => (
+        {inUse.map((p) => (
           <ProbeLine key={p.id} probe={p} isLead={isLead} now={now} />
         ))}
       </ul>
