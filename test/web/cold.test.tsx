@@ -77,7 +77,10 @@ const TEA_ID = '0197c000-0000-7000-8000-000000000031';
 const houseWithPlan = (batches: readonly Batch[], starts: readonly number[]) => ({
   ...house(cold(batches)),
   '/api/book': {
-    body: { teas: [{ id: TEA_ID, name: 'Kestry Pearl', style: 'green-pan' }], vocabulary: [] },
+    body: {
+      teas: [{ id: TEA_ID, name: 'Kestry Pearl', style: 'green-pan', recipes: [] }],
+      vocabulary: [],
+    },
   },
   '/api/cold/plan': planAnswer(
     starts.map((hours, i) => ({

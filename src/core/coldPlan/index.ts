@@ -44,3 +44,4 @@ export type {
   Unmet,
   WeekPlan,
 } from './problem';
+export { inTheWay, type DueBatch, type InTheWay } from './stillHolds';

@@ -1,10 +1,12 @@
 import { Link } from 'react-router';
+import { type InTheWay, inTheWay, type DueBatch } from '#core/coldPlan';
 import { tint } from '#core/colour';
-import { clockTime, weekdayAndTime } from '#core/time';
+import { clockTime, weekdayAndTime, type Zone } from '#core/time';
 import { type EpochMs, millilitres, volumeText } from '#core/units';
 import { LANE, type LaneTime, ServiceBands, xOf } from '../../entities/batches/Lane';
 import { liquorOfStyle } from '../../entities/batches/liquor';
-import { useUnits, useZone } from '../../entities/people/session';
+import { lengthWords } from '../../entities/batches/words';
+import { useSession, useUnits, useZone } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { LevelMark } from '../../ui/LevelMark';
@@ -18,7 +20,15 @@ export function PlannedName({ batch: b, now }: { batch: PlannedHere; now: EpochM
   const zone = useZone();
   const { data } = useVesselsQuery();
   const vessel = data?.vessels.find((v) => v.id === b.vesselId);
-  const late = now > b.start;
+  const { site } = useSession();
+  const { start, lift } = b as PlannedHere & DueBatch;
+  const { hours } = site;
+  const inWay = inTheWay(
+    { start, lift },
+    now,
+    b.earliest,
+    hours && { zone: hours.zone, week: hours },
+  );
   return (
     <Link className="cold-name" to={startPathOf(b)}>
       <span className="vessel-place planned">
@@ -29,12 +39,25 @@ export function PlannedName({ batch: b, now }: { batch: PlannedHere; now: EpochM
         <span className="small">
           {b.vesselName}, {volumeText(millilitres(b.water), units.volume)}
         </span>
-        <span className={`cold-state ${late ? 'due' : 'plain'}`}>
-          {late ? 'put leaf in now' : `put leaf in ${weekdayAndTime(zone, b.start as EpochMs)}`}
+        <span className={`cold-state ${now > start ? 'due' : 'plain'}`}>
+          {now > start ? 'put leaf in now' : `put leaf in ${weekdayAndTime(zone, start)}`}
         </span>
+        {inWay && <span className="cold-state soon">{inWayWords(inWay, lift, zone)}</span>}
       </span>
     </Link>
   );
+}
+
+/** What has come in the way of a planned batch, and what to do. */
+function inWayWords(inWay: InTheWay, lift: EpochMs, zone: Zone): string {
+  switch (inWay.kind) {
+    case 'late':
+      return `${lengthWords(inWay.minutes)} late: still right for ${weekdayAndTime(zone, lift)}`;
+    case 'tooLate':
+      return `${lengthWords(inWay.minutes)} late: lift from ${weekdayAndTime(zone, inWay.liftFrom)}. Plan again`;
+    case 'nobodyThere':
+      return `nobody is there ${weekdayAndTime(zone, inWay.at)}. Plan again`;
+  }
 }
 
 /** Its hours: leaf in, lift, and when the last of it is poured. */

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { type Seconds, seconds } from '#core/units';
 import type { PlannedCold } from '#contracts/batches';
 import type { Tea } from '#contracts/teas';
 import { useColdPlanQuery } from '../../entities/batches/api';
@@ -11,6 +12,8 @@ export type PlannedHere = PlannedCold & {
   readonly teaName: string;
   readonly style: Tea['style'];
   readonly vesselName: string;
+  /** How long its leaf takes at least, by the house recipe. */
+  readonly earliest: Seconds;
 };
 /** So many are shown beside what stands; the rest is on the plan's own page. */
 const SHOWN = 8;
@@ -29,7 +32,9 @@ export function usePlanned(): { readonly planned: PlannedHere[]; readonly isLoad
         const tea = book.data?.teas.find((t) => t.id === b.teaId);
         const vessel = shelf.data?.vessels.find((v) => v.id === b.vesselId);
         if (!tea || !vessel) return [];
-        return [{ ...b, teaName: tea.name, style: tea.style, vesselName: vessel.name }];
+        const recipe = tea.recipes.find((r) => r.method === b.method)?.house?.recipe;
+        const earliest = recipe?.window.earliest ?? seconds(0);
+        return [{ ...b, teaName: tea.name, style: tea.style, vesselName: vessel.name, earliest }];
       })
       .sort((a, b) => a.start - b.start)
       .slice(0, SHOWN);
