@@ -5,7 +5,7 @@ import { epochMs, millilitres } from '#core/units';
 import type { Batch } from '#contracts/batches';
 import type { TeaPage } from '#contracts/teas';
 import { type ColdTea, coldTea } from './coldTea';
-import { type Begun, begunHouse, newId, PLAIN_TEA, SITE } from './house';
+import { type Begun, begunHouse, newId, PLAIN_TEA, POT, SITE } from './house';
 
 // What is done to a cold batch beside lifting and pouring: judged, poured over, its times mended, its end chosen.
 
@@ -187,6 +187,58 @@ describe('the end that a lead chooses', () => {
       ).body.message,
     ).toMatch(/Nobody can allow a later time/);
   });
+});
+
+test('warm, then cold: hot water first, then the second water once, while the leaf is in; the lidded cup does', async () => {
+  const [teaId, versionId, cup] = [newId(), newId(), newId()];
+  await h.callers.lead
+    .post('/api/vessels', {
+      ...POT,
+      ...{ id: cup, siteId: h.ids.site, name: 'Lidded cup', kind: 'lidded' },
+      ...{ brim: 400, mark: 350, infuser: 'free', basket: null },
+    })
+    .expect(200);
+  await h.callers.lead
+    .post('/api/teas', {
+      id: teaId,
+      versionId,
+      name: 'Sennet Dew',
+      style: 'green-pan',
+      method: 'warmThenCold',
+      ...PLAIN_TEA,
+      weighing: null,
+      spoon: 'dessertSpoon',
+      recipe: startingRecipe('green-pan', 'warmThenCold'),
+    })
+    .expect(200);
+  const body = c.startBody({ teaId, versionId, vesselId: cup, water: 300 });
+  const batch = (await h.callers.brewer.post('/api/batches', body).expect(200)).body as Batch;
+  expect(batch.plan.hotFirst).toEqual({ water: 100, temperature: 80, time: 60 });
+  // A third hot and two thirds cold would begin near 30 °C: ice in place of cold water makes it cold in time.
+  expect(batch.plan.ice).toBeGreaterThan(20);
+  expect(batch.plan.ice).toBeLessThan(200);
+  expect(batch.plan.start).toBeGreaterThan(5);
+  expect(batch.plan.start).toBeLessThan(20);
+  c.wait(1 / 60);
+  const coldOn = { id: newId(), kind: 'coldOn' };
+  await c.act(batch, coldOn).expect(200);
+  expect((await c.act(batch, { kind: 'coldOn' }).expect(409)).body.message).toMatch(
+    /The cold water went on at/,
+  );
+  await c.act(batch, { kind: 'undo', of: coldOn.id }).expect(200);
+  await c.act(batch, { kind: 'coldOn' }).expect(200);
+  c.wait(batch.plan.window.best / 3600);
+  expect(
+    (await c.act(batch, { kind: 'lift', yield: null, squeezed: true }).expect(409)).body.message,
+  ).toMatch(/Squeeze only cold brews/);
+  await c.act(batch, { kind: 'lift', yield: null, squeezed: false }).expect(200);
+  expect((await c.act(batch, { kind: 'coldOn' }).expect(409)).body.message).toMatch(
+    /Cold-brewed leaf is done after one steep/,
+  );
+  const plain = await c.start();
+  expect((await c.act(plain, { kind: 'coldOn' }).expect(409)).body.message).toMatch(
+    /one water only/,
+  );
 });
 
 test('counter brews: off until a lead allows them; then four hours from leaf in, whatever follows', async () => {

@@ -87,6 +87,21 @@ export class ColdDriver extends Hands {
   startPlannedIn(vessel: string): Promise<void> {
     return this.plannedRows().filter({ hasText: vessel }).first().getByRole('link').click();
   }
+  /** When the leaf of each planned batch goes in, as its row says. */
+  plannedStates(): Promise<string[]> {
+    return this.plannedRows().locator('.cold-state').allInnerTexts();
+  }
+  /** Drags the first planned batch so many hours on. */
+  async dragPlanned(hours: number): Promise<void> {
+    const lane = this.plannedRows().first().locator('.movable');
+    const box = await lane.boundingBox();
+    if (!box) throw new Error('no planned batch is in sight');
+    const [x, y] = [box.x + box.width / 3, box.y + box.height - 6];
+    await this.page.mouse.move(x, y);
+    await this.page.mouse.down();
+    await this.page.mouse.move(x + hours * 11, y, { steps: 4 });
+    await this.page.mouse.up();
+  }
   stays(batch: number) {
     return this.page.getByRole('checkbox', { name: /stays there$/ }).nth(batch);
   }

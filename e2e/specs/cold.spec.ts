@@ -177,6 +177,24 @@ test('the week is planned as it is typed; kept, it stands under the batches, and
   await cold.open();
   await cold.expectState('Small pitcher', 'infusing, best');
 });
+test('a planned batch is dragged along its hours: it comes to the nearest hand and stays there', async ({
+  house,
+}) => {
+  const cold = new ColdDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await cold.open();
+  const before = await cold.plannedStates();
+  await cold.dragPlanned(3);
+  await house.expectSaid(/: leaf in .*, lift .*\. Plan again to fit the rest\./);
+  await expect.poll(() => cold.plannedStates()).not.toEqual(before);
+  const after = await cold.plannedStates();
+  await cold.open();
+  expect(await cold.plannedStates()).toEqual(after);
+  // A touch that moves nothing is no drag.
+  await cold.dragPlanned(0);
+  expect(await cold.plannedStates()).toEqual(after);
+});
+
 test('without the hours of the site nothing is planned; typed with a slip it is said beside it, nothing is lost', async ({
   house,
 }) => {

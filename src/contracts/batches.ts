@@ -66,6 +66,8 @@ const lift = {
   yield: Ml.nullable(),
   squeezed: z.boolean(),
 };
+/** Of warm-then-cold: the cold water is on. */
+const coldOn = { kind: z.literal('coldOn') };
 const pour = {
   kind: z.literal('pour'),
   ml: Poured,
@@ -101,6 +103,7 @@ const made = { id: Id, at: Instant };
 /** One thing done to a batch. A repeated id gets the same answer again. */
 export const BatchEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ ...made, ...lift }),
+  z.strictObject({ ...made, ...coldOn }),
   z.strictObject({ ...made, ...pour }),
   z.strictObject({ ...made, ...dilute }),
   z.strictObject({ ...made, ...count }),
@@ -120,6 +123,7 @@ export type BatchEventBody = z.infer<typeof BatchEventBody>;
 const kept = { id: Id, at: At, by: z.string(), flag: z.string().nullable() };
 export const BatchHappened = z.discriminatedUnion('kind', [
   z.strictObject({ ...kept, ...lift }),
+  z.strictObject({ ...kept, ...coldOn }),
   z.strictObject({ ...kept, ...pour }),
   z.strictObject({ ...kept, ...dilute }),
   z.strictObject({ ...kept, ...count }),

@@ -4,6 +4,7 @@ import { labelTime, USUAL_HOUSE_LIMITS } from '#core/cold';
 import { epochMs } from '#core/units';
 import type { Batch } from '#contracts/batches';
 import { batchWrites } from '../../src/web/entities/batches/writes';
+import { BatchPage } from '../../src/web/features/cold/BatchPage';
 import { DueLine } from '../../src/web/features/cold/DueLine';
 import { FridgePage } from '../../src/web/features/cold/fridge/Page';
 import { ColdPage } from '../../src/web/features/cold/Page';
@@ -178,4 +179,26 @@ describe('on the bar, what is used first', () => {
     await open(<DueLine />, { at: '/' });
     expect(screen.queryByRole('button', { name: 'Use first' })).toBeNull();
   });
+});
+
+test('warm, then cold: the hot minute counts down, then asks for the cold water, and only then for the lift', async () => {
+  const hotFirst = { water: 300, temperature: 80, time: 60 } as never;
+  const batch = batchOf('w');
+  const begun = (secondsAgo: number) => ({
+    ...batch,
+    plan: { ...batch.plan, method: 'warmThenCold' as const, hotFirst },
+    leafIn: epochMs(Math.round(Date.now() - secondsAgo * 1000)),
+  });
+  const see = async (secondsAgo: number) => {
+    serve(house({ batches: [begun(secondsAgo)] }));
+    await open(<BatchPage />, { at: `/cold/${batch.id}`, path: '/cold/:id' });
+    return screen.findByRole('timer');
+  };
+  expect((await see(20)).textContent).toMatch(/^0:[34]\d$/);
+  expect(screen.queryByRole('button', { name: /^Leaf out/ })).toBeNull();
+  closeAll();
+  expect((await see(90)).textContent).toBe('Pour the cold water now');
+  fireEvent.click(screen.getByRole('button', { name: /^Cold water on/ }));
+  expect(await screen.findByRole('button', { name: /^Leaf out/ })).toBeTruthy();
+  expect(screen.queryByRole('timer')).toBeNull();
 });

@@ -21,6 +21,8 @@ export type NamedVessel = { readonly id: string; readonly name: string };
 export type BatchAct =
   /** The leaf comes out. `yield` as measured; null: as reckoned. */
   | { readonly kind: 'lift'; readonly yield: Millilitres | null; readonly squeezed: boolean }
+  /** Of warm-then-cold: the hot minute is over and the cold water is on. */
+  | { readonly kind: 'coldOn' }
   | { readonly kind: 'pour'; readonly ml: Millilitres; readonly glasses: number | null }
   /** Water that goes to what is drawn. */
   | { readonly kind: 'dilute'; readonly ml: Millilitres }
@@ -73,6 +75,8 @@ export type Level = { readonly at: EpochMs; readonly ml: Millilitres };
 export type BatchNow = {
   readonly state: BatchState;
   readonly ledger: Ledger;
+  /** When the cold water of warm-then-cold went on; null: it has not, or there is none. */
+  readonly coldOn: EpochMs | null;
   /** When it was first poured from; null: it is closed. */
   readonly openedAt: EpochMs | null;
   /** The label that was printed last; null: none. */
@@ -113,7 +117,10 @@ export type PrintedLabel = {
   readonly until: EpochMs;
   readonly isElsewhere: boolean;
 };
-type Standing = Pick<BatchNow, 'state' | 'ledger' | 'openedAt' | 'chosenEnd' | 'printed'>;
+type Standing = Pick<
+  BatchNow,
+  'state' | 'ledger' | 'openedAt' | 'chosenEnd' | 'printed' | 'coldOn'
+>;
 
 /** True while it stands somewhere and holds its vessel. */
 export const isStanding = ({ kind }: BatchState): boolean =>
@@ -142,6 +149,8 @@ function applied(b: Standing, e: BatchEvent, plan: BatchPlan): Standing | null {
   if (isStanding(state) && e.kind === 'decant')
     return { ...b, printed: b.printed && { ...b.printed, isElsewhere: true } };
   if (state.kind === 'infusing') {
+    if (e.kind === 'coldOn')
+      return plan.hotFirst && b.coldOn === null ? { ...b, coldOn: e.at } : null;
     if (e.kind === 'lift') {
       const drawn = e.yield ?? yieldOf(plan, e.squeezed);
       return {
@@ -207,6 +216,7 @@ export function foldBatch(
     state: cancelled ? { kind: 'cancelled', at: cancelled.at } : { kind: 'infusing', leafIn },
     ledger: NOTHING,
     openedAt: null,
+    coldOn: null,
     chosenEnd: null,
     printed: null,
   };

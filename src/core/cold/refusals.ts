@@ -14,6 +14,9 @@ export type BatchRefusal =
   | { readonly kind: 'past'; readonly discardAt: EpochMs }
   | { readonly kind: 'moreThanLeft'; readonly left: Millilitres }
   | { readonly kind: 'squeezedHot' }
+  | { readonly kind: 'oneSteep' }
+  | { readonly kind: 'oneWater' }
+  | { readonly kind: 'coldOnAlready'; readonly at: EpochMs }
   | { readonly kind: 'forLeads' }
   | { readonly kind: 'noReason' }
   | { readonly kind: 'notSooner'; readonly discardAt: EpochMs }
@@ -51,6 +54,7 @@ export function refuseAct(
   if (!isStanding(state)) return { kind: 'ended' };
   if (act.kind === 'discard' || act.kind === 'void' || act.kind === 'label') return null;
   if (act.kind === 'shorten' || act.kind === 'override') return refuseEnd(batch, act, when);
+  if (act.kind === 'coldOn') return refuseColdOn(batch);
   if (act.kind === 'retime') return refuseRetime(state, act.to, when.now);
   if (act.kind === 'lift') {
     if (state.kind === 'drawn') return { kind: 'alreadyLifted', at: state.lifted };
@@ -66,6 +70,16 @@ export function refuseAct(
   if (when.at >= when.discardAt) return { kind: 'past', discardAt: when.discardAt };
   const most = ledger.left + Math.max(OVER_ML, OVER_SHARE * ledger.left);
   return act.ml > most ? { kind: 'moreThanLeft', left: millilitres(ledger.left) } : null;
+}
+/** The second water is for leaf that is in, once, and where the recipe has one. */
+function refuseColdOn({
+  state,
+  plan,
+  coldOn,
+}: { readonly plan: BatchPlan } & BatchNow): BatchRefusal | null {
+  if (state.kind === 'drawn') return { kind: 'oneSteep' };
+  if (plan.hotFirst === null) return { kind: 'oneWater' };
+  return coldOn === null ? null : { kind: 'coldOnAlready', at: coldOn };
 }
 /** A lead's own end: sooner always, later only over age and to five days from lift. Both want a reason. */
 function refuseEnd(
@@ -133,6 +147,12 @@ export function refusalWords(r: BatchRefusal, say: Say): string {
       return `Only ${say.volume(r.left)} should be left. Measure the liquor in the pitcher.`;
     case 'squeezedHot':
       return 'Squeeze only cold brews. This batch started with hot water.';
+    case 'oneSteep':
+      return 'Cold-brewed leaf is done after one steep.';
+    case 'oneWater':
+      return 'This batch gets one water only.';
+    case 'coldOnAlready':
+      return `The cold water went on at ${say.time(r.at)}.`;
     case 'forLeads':
       return 'Only a lead can change the end of a batch.';
     case 'noReason':

@@ -45,3 +45,5 @@ export type {
   WeekPlan,
 } from './problem';
 export { inTheWay, type DueBatch, type InTheWay } from './stillHolds';
+export { lastGlasses, type LastGlass } from './lastGlass';
+export { movedTo, type Held, type Movable, type Moved } from './moved';

@@ -147,6 +147,8 @@ async function addBatch(
   made: {
     planned: BatchPlanned;
     fixed: Pick<BatchRow, 'siteId' | 'teaId' | 'versionId' | 'vesselId'>;
+    /** The batch before it, which a double doubles. */
+    before: string | null;
   },
   [starter, helper]: readonly [string, string],
 ) {
@@ -155,7 +157,12 @@ async function addBatch(
   const ago = 'hours' in told.ago ? told.ago.hours : told.ago.shareOfBest * best;
   const leafIn = Math.round((now - ago * HOUR) / 60_000) * 60_000;
   const id = makeId(leafIn);
-  const events = told.acts.map(({ after, what }) => {
+  const { before } = made;
+  const doubled =
+    told.isDouble !== undefined && before
+      ? [{ after: told.isDouble, what: { kind: 'void', double: before } as const }]
+      : [];
+  const events = [...told.acts, ...doubled].map(({ after, what }) => {
     const at = Math.round(leafIn + (after === 'best' ? best : after) * HOUR);
     return { ...what, id: makeId(at), at: epochMs(at) };
   });
@@ -182,6 +189,7 @@ async function addBatch(
         flag: null,
       })),
     );
+  return id;
 }
 
 /** Cold batches of the first site, its pitchers, and how its fridge has stood. */
@@ -195,6 +203,7 @@ export async function addCold(making: Making, shop: Shop): Promise<void> {
   const teas = await allTeas(db);
   // The same tea in the same pitcher is worked out once.
   const known = new Map<string, ReturnType<typeof planBatch>>();
+  let before: string | null = null;
   for (const told of [...pastBatches(now), ...BATCHES]) {
     const tea = teas.find((x) => x.name === told.tea);
     const version = tea?.recipes.find((r) => r.method === told.method)?.house;
@@ -222,6 +231,6 @@ export async function addCold(making: Making, shop: Shop): Promise<void> {
       versionId: version.id,
       vesselId: pitcher.id,
     };
-    await addBatch(making, told, { planned, fixed }, [lead.id, brewer.id]);
+    before = await addBatch(making, told, { planned, fixed, before }, [lead.id, brewer.id]);
   }
 }

@@ -14,6 +14,8 @@ export type Told = {
     readonly after: number | 'best';
     readonly what: BatchAct;
   }[];
+  /** Started on a second tablet too: the double of the batch before, found so many hours on. */
+  readonly isDouble?: number;
 };
 export const lift = (ml: number | null = null): BatchAct => ({
   kind: 'lift',
@@ -31,6 +33,8 @@ const HOUR = 3_600_000;
 const [LEAF_IN_HOUR, NOON, AFTERNOON, NIGHT] = [21.5, 15, 18.5, 24];
 /** Days before now that have such a batch. */
 const [FIRST_DAY, LAST_DAY] = [17, 5];
+/** That evening the jar was started on two tablets without a network, two minutes apart; mended soon. */
+const DOUBLE = { day: 8, vessel: 'Cold jar', after: 2 / 60, found: 0.2 } as const;
 const GLASSES = 4;
 const YIELD = 940;
 const DAILY = [
@@ -48,12 +52,15 @@ export function pastBatches(now: number): Told[] {
   const random = seeded(SEED + 1);
   const midnight = Math.floor(now / DAY) * DAY;
   return Array.from({ length: FIRST_DAY - LAST_DAY + 1 }, (_, i) => FIRST_DAY - i).flatMap((day) =>
-    DAILY.map(({ tea, vessel, noon, afternoon }): Told => {
+    DAILY.flatMap(({ tea, vessel, noon, afternoon }): Told[] => {
       const leafIn = midnight - day * DAY + LEAF_IN_HOUR * HOUR;
       const [first, second] = poured(random, noon, afternoon);
       const left = YIELD - (first + second) * 220;
-      return {
-        ...{ tea, vessel, method: 'fridge', ago: { hours: (now - leafIn) / HOUR } },
+      const started = { tea, vessel, method: 'fridge' } as const;
+      const hours = (now - leafIn) / HOUR;
+      const isTwice = day === DOUBLE.day && vessel === DOUBLE.vessel;
+      const batch: Told = {
+        ...{ ...started, ago: { hours } },
         acts: [
           { after: 'best', what: lift(YIELD) },
           ...(first > 0 ? [{ after: NOON, what: pour(first) }] : []),
@@ -61,6 +68,11 @@ export function pastBatches(now: number): Told[] {
           { after: NIGHT, what: { kind: 'discard', ml: millilitres(left), reason: 'left' } },
         ],
       };
+      const double: Told = {
+        ...{ ...started, ago: { hours: hours - DOUBLE.after }, acts: [] },
+        isDouble: DOUBLE.found,
+      };
+      return isTwice ? [batch, double] : [batch];
     }),
   );
 }

@@ -22,8 +22,8 @@ import {
 } from '#contracts/brews';
 import type { FeedKind } from '#contracts/live';
 import { lots, teas, versions, vessels } from './book';
-import { bytes, id, instant, json } from './columns';
 import { batches } from './cold';
+import { bytes, id, instant, json } from './columns';
 import { people, sites } from './people';
 
 export const brews = mysqlTable(

@@ -1,15 +1,22 @@
 import { METHODS } from '#core/recipes';
 import { clockTime, weekdayAndTime, type Zone } from '#core/time';
-import { type EpochMs, minutesText, volumeText } from '#core/units';
+import { type EpochMs, epochMs, minutesText, volumeText } from '#core/units';
 import type { Units } from '../people/session';
 import { type ColdBatch, leftIn } from './standing';
 
 /** How a batch's state is shown: plain, wanted now, soon to be thrown out, past its time. */
 export type Tone = 'plain' | 'due' | 'soon' | 'past';
 const HOUR_MS = 3_600_000;
+/** Hot water stays on the leaf so long where the batch does not say: a minute (common practice). */
+const HOT_SECONDS = 60;
 /** Of so many warm minutes on a batch is to be used today: half of the common four hours. */
 const USE_TODAY_MINUTES = 120;
 
+/** Until when the hot water of warm-then-cold is on the leaf alone; null: it is not, or there is none. */
+export function hotStageEnds({ plan, now, leafIn }: ColdBatch): EpochMs | null {
+  if (!plan.hotFirst || now.coldOn !== null || now.state.kind !== 'infusing') return null;
+  return epochMs(leafIn + (plan.hotFirst.time ?? HOT_SECONDS) * 1000);
+}
 /** One line that says how a batch stands at `now`. */
 export function stateLine(
   b: ColdBatch,
@@ -19,12 +26,18 @@ export function stateLine(
   const at = (t: EpochMs) => weekdayAndTime(zone, t);
   const { state } = b.now;
   switch (state.kind) {
-    case 'infusing':
+    case 'infusing': {
+      const hotUntil = hotStageEnds(b);
+      if (hotUntil !== null)
+        return now < hotUntil
+          ? { words: `hot: cold water in ${minutesText((hotUntil - now) / 1000)}`, tone: 'due' }
+          : { words: 'pour the cold water now', tone: 'soon' };
       if (now < b.window.earliest)
         return { words: `infusing, best ${at(b.window.best)}`, tone: 'plain' };
       if (now <= b.window.latest)
         return { words: `lift leaf by ${at(b.window.latest)}`, tone: 'due' };
       return { words: 'lift the leaf now', tone: 'soon' };
+    }
     case 'drawn': {
       const out = b.kept.discardAt;
       if (now >= out) return { words: 'throw out now', tone: 'past' };

@@ -10,9 +10,11 @@ import {
   volumeText,
 } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
+import { hotStageEnds } from '../../entities/batches/words';
 import { useUnits } from '../../entities/people/session';
 import { useGo } from '../../platform/useGo';
 import { oneTap, useKeys } from '../../ui/keys';
+import { HotStage } from './HotStage';
 import { MoreActs } from './MoreActs';
 import { Serve } from './Serve';
 import { type Doing, useAct } from './useAct';
@@ -37,11 +39,7 @@ export function BatchActs({
     return <p className="text-[19px] font-semibold">This batch has ended.</p>;
   return (
     <>
-      {state.kind === 'infusing' ? (
-        <LiftForm batch={batch} now={now} doing={doing} />
-      ) : (
-        <DrawnForm batch={batch} doing={doing} />
-      )}
+      <FirstForm batch={batch} now={now} doing={doing} />
       <DiscardForm batch={batch} doing={doing} />
       <MoreActs batch={batch} standing={standing} doing={doing} />
       {doing.refusal !== null && (
@@ -52,6 +50,16 @@ export function BatchActs({
     </>
   );
 }
+/** What is to be done next: the cold water, the lift, or to pour. */
+function FirstForm({ batch, now, doing }: { batch: ColdBatch; now: EpochMs; doing: Doing }) {
+  if (hotStageEnds(batch) !== null) return <HotStage batch={batch} doing={doing} />;
+  return batch.now.state.kind === 'infusing' ? (
+    <LiftForm batch={batch} now={now} doing={doing} />
+  ) : (
+    <DrawnForm batch={batch} doing={doing} />
+  );
+}
+
 /** The leaf comes out: so much ran off, squeezed or not. */
 function LiftForm({ batch, now, doing }: { batch: ColdBatch; now: EpochMs; doing: Doing }) {
   const units = useUnits();

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { type InTheWay, inTheWay, type DueBatch } from '#core/coldPlan';
+import { type DueBatch, type InTheWay, inTheWay } from '#core/coldPlan';
 import { tint } from '#core/colour';
 import { clockTime, weekdayAndTime, type Zone } from '#core/time';
 import { type EpochMs, millilitres, volumeText } from '#core/units';
@@ -10,6 +10,7 @@ import { useSession, useUnits, useZone } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { LevelMark } from '../../ui/LevelMark';
+import { useMovePlanned } from './useMovePlanned';
 import { type PlannedHere, startPathOf } from './usePlanned';
 
 const VESSEL_SCALE = 0.3;
@@ -71,6 +72,7 @@ export function PlannedLane({
   time: LaneTime;
 }) {
   const zone = useZone();
+  const { by, hands } = useMovePlanned(b, now, time);
   const x = (at: number) => Math.max(-4, Math.min(time.width + 4, xOf(time, at)));
   const top = LANE.line - (b.water / 1000) * LANE.perLitre;
   const [start, lift, until] = [x(b.start), x(b.lift), x(b.until ?? b.lift)];
@@ -85,8 +87,10 @@ export function PlannedLane({
       aria-label={`${b.teaName}, planned: leaf in ${weekdayAndTime(zone, b.start as EpochMs)}, lift ${weekdayAndTime(zone, b.lift as EpochMs)}`}
     >
       <ServiceBands time={time} height={LANE.height} />
-      <path d={`${path}Z`} fill={tint(liquorOfStyle(b.style), 3)} opacity={0.35} />
-      <path className="ahead" d={path} />
+      <g className="movable" transform={`translate(${by} 0)`} {...hands}>
+        <path d={`${path}Z`} fill={tint(liquorOfStyle(b.style), 3)} opacity={0.35} />
+        <path className="ahead" d={path} />
+      </g>
       <path className="done" d={`M0 ${LANE.line}H${time.width}`} />
       {start < time.width && start > 90 && (
         <text x={start - 6} y={LANE.line - 8} textAnchor="end">

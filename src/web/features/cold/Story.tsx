@@ -11,6 +11,8 @@ function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
   switch (e.kind) {
     case 'lift':
       return `leaf out${e.squeezed ? ', squeezed' : ''}${e.yield === null ? '' : `, ${volumeText(e.yield, units.volume)} measured`}`;
+    case 'coldOn':
+      return 'cold water on';
     case 'pour':
       return e.glasses === null
         ? `${volumeText(e.ml, units.volume)} poured`

@@ -4,6 +4,7 @@ import { inUseWords, planBatch } from '#core/cold';
 import { isCold, type Method, METHOD_NAMES } from '#core/recipes';
 import { lotInUse, measureOf } from '#core/teas';
 import { type Celsius, type Millilitres, millilitres, volumeText } from '#core/units';
+import type { VesselKind } from '#core/vessels';
 import type { Tea } from '#contracts/teas';
 import { useColdPlanQuery } from '../../entities/batches/api';
 import { stands } from '../../entities/batches/standing';
@@ -17,6 +18,10 @@ const coldOf = (tea: Tea) => tea.recipes.filter((r) => r.house && isCold(r.metho
 
 const methodOf = (text: string | null): Method | null =>
   METHOD_NAMES.find((m) => m === text) ?? null;
+
+/** What stands in the fridge for hours; a warm start is made in a cup or a glass too. */
+const COLD_KINDS: readonly VesselKind[] = ['pitcher'];
+const WARM_KINDS: readonly VesselKind[] = ['pitcher', 'lidded', 'mug'];
 
 /** Tea, method, pitcher and water as chosen, or the likeliest: the first with a cold recipe, in a pitcher that is free. */
 export function useColdChoice() {
@@ -35,13 +40,6 @@ export function useColdChoice() {
     () => (book.data?.teas ?? []).filter((t) => !t.retired && coldOf(t).length > 0),
     [book.data],
   );
-  const vessels = useMemo(
-    () =>
-      (shelf.data?.vessels ?? []).filter(
-        (v) => v.siteId === site.id && !v.retired && v.kind === 'pitcher',
-      ),
-    [shelf.data, site.id],
-  );
   const inUse = useMemo(
     () => new Map(cold.batches.filter(stands).map((b) => [b.vesselId, b])),
     [cold.batches],
@@ -49,6 +47,14 @@ export function useColdChoice() {
   const tea = teas.find((t) => t.id === teaId) ?? teas[0] ?? null;
   const recipes = tea ? coldOf(tea) : [];
   const version = (recipes.find((r) => r.method === method) ?? recipes[0])?.house ?? null;
+  const kinds = version?.method === 'warmThenCold' ? WARM_KINDS : COLD_KINDS;
+  const vessels = useMemo(
+    () =>
+      (shelf.data?.vessels ?? []).filter(
+        (v) => v.siteId === site.id && !v.retired && kinds.includes(v.kind),
+      ),
+    [shelf.data, site.id, kinds],
+  );
   const vessel =
     vessels.find((v) => v.id === vesselId) ??
     vessels.find((v) => !inUse.has(v.id)) ??

@@ -1,10 +1,12 @@
 import {
   boundWords,
+  lastGlasses,
   type PinsRefused,
   type PlanAsked,
   type PlanSay,
   reasonWords,
   type UnmetBecause,
+  wantedOn,
   type WeekPlan,
 } from '#core/coldPlan';
 import { weekdayAndTime, type Zone } from '#core/time';
@@ -14,7 +16,7 @@ import type { Plannable } from '../../../entities/batches/coldTeas';
 import { useUnits } from '../../../entities/people/session';
 import { Note } from '../../../ui/Note';
 import { TypedPick } from '../../../ui/TypedPick';
-import { type DraftAct, instantOf, type PlanDraft } from './draft';
+import { demandId, type DraftAct, instantOf, type PlanDraft } from './draft';
 import type { usePlanner } from './usePlanner';
 
 type Props = {
@@ -74,8 +76,7 @@ export function PlanResult(props: Props) {
         <Verdict {...props} plan={found.plan} share={found.share} say={say} />
       )}
       <p className="small mt-2">
-        The plan covers seven days from now. Batches in the fridge are poured first. Where the last
-        glass needs a whole pitcher, type one glass less.
+        The plan covers seven days from now. Batches in the fridge are poured first.
         {changed && ` The kept plan is by ${changed.by}, ${weekdayAndTime(zone, changed.at)}.`}
       </p>
       <p className="small mt-2">
@@ -94,6 +95,48 @@ function refusedWords(r: PinsRefused, say: PlanSay): string {
   }[r.why];
 }
 
+/** Where a whole fill is made for one glass: that glass may be left short at a touch. */
+function LastGlasses({
+  plan,
+  asked,
+  teas,
+  draft,
+  act,
+  zone,
+  say,
+}: Pick<Props, 'asked' | 'teas' | 'draft' | 'act' | 'zone'> & { plan: WeekPlan; say: PlanSay }) {
+  const units = useUnits();
+  return lastGlasses(asked.problem, plan).map((last) => {
+    const service = asked.services[last.service];
+    const demand = draft.demand.find((d) => demandId(d) === last.line);
+    if (!service || !demand) return null;
+    const leave = () =>
+      act({
+        kind: 'wanted',
+        coldTea: last.line,
+        date: service.date,
+        scope: 'date',
+        glasses: wantedOn(demand, service.date).map((n, i) =>
+          i === service.index ? Math.max(0, n - 1) : n,
+        ),
+      });
+    return (
+      <Note
+        key={`${last.line} ${last.service} ${last.vessel}`}
+        action={
+          <button type="button" className="btn slim" onClick={leave}>
+            Leave this glass short
+          </button>
+        }
+      >
+        <b>{weekdayAndTime(zone, service.from)}:</b> {say.vessel(last.vessel)} is filled for one
+        glass of {teas.find((t) => t.id === last.line)?.name}.{' '}
+        {volumeText(millilitres(last.thrown), units.volume)} are thrown out.
+      </Note>
+    );
+  });
+}
+
 function Verdict({
   plan,
   share,
@@ -101,6 +144,8 @@ function Verdict({
   asked,
   teas,
   planner,
+  draft,
+  act,
   zone,
 }: Props & { plan: WeekPlan; share: number; say: PlanSay }) {
   const { ended } = planner;
@@ -142,6 +187,7 @@ function Verdict({
           )
         )}
       </p>
+      <LastGlasses {...{ plan, asked, teas, draft, act, zone }} say={say} />
       {because.length > 0 && (
         <>
           <h2 className="mt-3">Short</h2>

@@ -1,4 +1,4 @@
-import { type PlanAsked, type PlanProblem, planWeek } from '#core/coldPlan';
+import { lastGlasses, type PlanAsked, type PlanProblem, planWeek } from '#core/coldPlan';
 import { epochMs, millilitres } from '#core/units';
 import type { PlannedCold } from '#contracts/batches';
 import type { Plannable } from '../../../entities/batches/coldTeas';
@@ -92,4 +92,23 @@ test('while the next plan is looked for the one before stays in sight', () => {
     ...{ stage: 'looking', found, ended: found },
   });
   expect(plannerAfter(has, { kind: 'failed' }).stage).toBe('failed');
+});
+
+test('a whole fill for one glass is named, with what is thrown out; with one glass less it is not made', () => {
+  const [line] = PROBLEM.lines;
+  if (!line) throw new Error('no line');
+  const wanted = (glasses: number): PlanProblem => ({
+    ...PROBLEM,
+    vessels: [...PROBLEM.vessels, { id: 'w', kind: 'pitcher', out: [] }],
+    lines: [{ ...line, demand: [glasses] }],
+  });
+  const five = planWeek(wanted(5));
+  expect(lastGlasses(wanted(5), five)).toEqual([
+    { line: 't fridge', service: 0, vessel: expect.stringMatching(/^[vw]$/), thrown: 660 },
+  ]);
+  const four = planWeek(wanted(4));
+  expect(lastGlasses(wanted(4), four)).toEqual([]);
+  expect(four.merit.thrown).toBe(0);
+  // Two glasses are worth a pitcher.
+  expect(lastGlasses(wanted(6), planWeek(wanted(6)))).toEqual([]);
 });

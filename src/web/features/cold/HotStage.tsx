@@ -1,0 +1,47 @@
+import {
+  type Millilitres,
+  millilitres,
+  minutesText,
+  temperatureText,
+  volumeText,
+} from '#core/units';
+import type { ColdBatch } from '../../entities/batches/standing';
+import { hotStageEnds } from '../../entities/batches/words';
+import { useUnits } from '../../entities/people/session';
+import { useNow } from '../../platform/clock';
+import { oneTap, useKeys } from '../../ui/keys';
+import type { Doing } from './useAct';
+
+const DRAWN_EVERY_MS = 500;
+
+/** The hot minute of warm-then-cold: how long it lasts still, what goes on then, and how warm the tea is after that. */
+export function HotStage({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
+  const units = useUnits();
+  const now = useNow(DRAWN_EVERY_MS);
+  const { plan } = batch;
+  const ends = hotStageEnds(batch) ?? batch.leafIn;
+  const cold: Millilitres = millilitres(plan.water - (plan.hotFirst?.water ?? 0) - plan.ice);
+  const pour = () => {
+    doing.act({ kind: 'coldOn' }, 'cold water on.');
+  };
+  useKeys([{ key: 'c', does: 'Cold water on', run: pour }]);
+  return (
+    <div className="form">
+      <h2>
+        Hot water on the leaf<small>lid off</small>
+      </h2>
+      <div className="change" role="timer">
+        {now < ends ? minutesText((ends - now) / 1000) : 'Pour the cold water now'}
+      </div>
+      <p>
+        Then pour <b>{volumeText(cold, units.volume)}</b> of water at{' '}
+        {temperatureText(plan.waterAt, units.temperature)}
+        {plan.ice > 0 && ` and ${Math.round(plan.ice)} g of ice`}. The tea is then at about{' '}
+        <b>{temperatureText(plan.start, units.temperature)}</b>. Hot water scalds.
+      </p>
+      <button type="button" className="btn go" onClick={oneTap(pour)}>
+        Cold water on <kbd>C</kbd>
+      </button>
+    </div>
+  );
+}
