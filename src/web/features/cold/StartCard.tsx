@@ -12,6 +12,7 @@ import {
 } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
+import { lengthWords } from '../../entities/batches/words';
 import { useUnits, useZone } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { Fact } from '../../ui/Fact';
@@ -133,7 +134,7 @@ function WindowMoved({ planned, fridge }: { planned: BatchPlanned; fridge: Celsi
       {planned.plan.place === 'counter'
         ? `With water at ${temperatureText(planned.plan.waterAt, units.temperature)}`
         : `This fridge has ${readingText(fridge, units.temperature)}`}
-      : ready {minutesText(by)} {by < 0 ? 'sooner' : 'later'} than the recipe says (
+      : ready {lengthWords(Math.abs(by) / 60)} {by < 0 ? 'sooner' : 'later'} than the recipe says (
       {minutesText(planned.recipeWindow.best)}).
     </span>
   );
