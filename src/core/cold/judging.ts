@@ -1,7 +1,6 @@
 import {
   type CupInHand,
   EFFORT,
-  headlineOf,
   type Indices,
   isRight,
   JUDGED,
@@ -24,12 +23,11 @@ import {
   grams,
   type Millilitres,
   millilitres,
-  minutesText,
-  numberText,
   type Seconds,
   seconds,
 } from '#core/units';
 import { drawnCup } from './course';
+import { changeOf, COLD_REASONS, headline, lengthText, staysOf } from './judgingWords';
 import type { BatchPlan } from './planBatch';
 import { waterToWeaken } from './serving';
 
@@ -163,29 +161,6 @@ function turnsBetween({ plan, steeped }: JudgedBatch, after: Steeped): Turn[] {
   return turns;
 }
 
-/** Why, in a sentence of the trade (common practice). */
-const REASONS: Partial<Record<Turn['lever'], string>> = {
-  leafMore: 'Cold water draws slowly: more leaf gives a fuller liquor in the same hours.',
-  leafLess: 'Less leaf gives less of everything at nearly the same balance.',
-  longer: 'The leaf had not given all by then.',
-  shorter: 'The last hours bring bitter and drying taste, not depth.',
-};
-/** Hours as a clock says them, less as minutes. */
-const lengthText = (s: number): string =>
-  Math.abs(s) < HOUR ? `${Math.round(Math.abs(s) / 60)} min` : minutesText(s);
-const headline = (turn: Turn): string =>
-  turn.lever === 'longer' || turn.lever === 'shorter'
-    ? `${lengthText(turn.to - turn.from)} ${turn.lever}`
-    : headlineOf(turn);
-const changeOf = ({ lever, from, to }: Turn): string =>
-  lever === 'leafMore' || lever === 'leafLess'
-    ? `leaf ${numberText(from, 2)} to ${numberText(to, 2)} g per 100 ml`
-    : `lift the leaf after ${lengthText(to)}, was ${lengthText(from)}`;
-const staysOf = ([first]: readonly Turn[]): string =>
-  first?.lever === 'leafMore' || first?.lever === 'leafLess'
-    ? 'The hours stay.'
-    : 'The leaf stays.';
-
 /** Cold tea that is too strong takes water; one that is weak cannot be mended. */
 function inHand(j: JudgedBatch): CupInHand {
   const { verdict: v, plan, left } = j;
@@ -293,7 +268,7 @@ export function proposeForBatch(j: JudgedBatch): Proposal {
     lever: turn.lever,
     headline: headline(turn),
     change: `${capital(changeOf(turn))}. ${staysOf(turns)}`,
-    reason: REASONS[turn.lever] ?? '',
+    reason: COLD_REASONS[turn.lever] ?? '',
     turns,
     expected: { now: found.before, then },
     second: other ? { headline: headline(other), change: changeOf(other) } : null,

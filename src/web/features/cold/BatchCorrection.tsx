@@ -1,9 +1,9 @@
 import { glassWater, type JudgedBatch, tasteOfBatch } from '#core/cold';
-import { isRight, type Proposal, type Verdict } from '#core/corrections';
+import type { Proposal, Verdict } from '#core/corrections';
 import { differenceWords } from '#core/taste';
 import { capital, type Millilitres, volumeText } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
-import { ProposalMarks } from '../../entities/brews/ProposalMarks';
+import { ProposalPanel } from '../../entities/brews/ProposalPanel';
 import { useUnits } from '../../entities/people/session';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { oneTap } from '../../ui/keys';
@@ -37,53 +37,20 @@ export function BatchCorrection({
   onWater: (ml: Millilitres) => void;
 }) {
   return (
-    <section className="paper" aria-label="Correction">
-      <h2>Next batch</h2>
-      <div className="change" data-testid="change">
-        {proposal.headline}
-      </div>
-      <p className="text-[19px] font-semibold">{proposal.change}</p>
-      {proposal.reason && (
-        <p className="mt-1">
-          {proposal.reason}
-          {proposal.partly ? ' This answers only a part of the verdict.' : ''}
-        </p>
-      )}
-      {isRight(verdict) ? (
+    <ProposalPanel
+      title="Next batch"
+      judged="this batch"
+      basis={BASIS}
+      expect={
         <>
-          <div className="mt-3" data-testid="expect">
-            <h2>To expect</h2>
-            <p className="text-[19px] font-semibold">{expectWords(judged)}</p>
-            <p className="small">{BASIS}.</p>
-          </div>
-          <p className="mt-4">
-            Touch what is off, colour or taste, and one correction is said here.
-          </p>
+          <p className="text-[19px] font-semibold">{expectWords(judged)}</p>
+          <p className="small">{BASIS}.</p>
         </>
-      ) : (
-        <>
-          <ProposalMarks verdict={verdict} proposal={proposal} />
-          <p className="small">
-            {proposal.expected
-              ? `Solid: this batch. Outlined: what the change should give. ${BASIS}. `
-              : 'Rule of the trade, not a prediction. '}
-            {proposal.second
-              ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).`
-              : ''}
-          </p>
-          <div className="foot" style={{ marginTop: 0 }}>
-            <button type="button" className="btn go" onClick={() => onKeep(true)}>
-              Keep, tell the lead
-            </button>
-            <button type="button" className="btn" onClick={() => onKeep(false)}>
-              Keep as it is
-            </button>
-          </div>
-          <hr />
-          <ThisBatch batch={batch} proposal={proposal} onWater={onWater} />
-        </>
-      )}
-    </section>
+      }
+      {...{ verdict, proposal, onKeep }}
+    >
+      <ThisBatch batch={batch} proposal={proposal} onWater={onWater} />
+    </ProposalPanel>
   );
 }
 

@@ -15,8 +15,7 @@ import { judgedBatch, proposalForBatch } from '../../entities/batches/judging';
 import { liquorAtStrength } from '../../entities/batches/liquor';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { useCold } from '../../entities/batches/useCold';
-import { ColourCups } from '../../entities/brews/ColourCups';
-import { TasteBoard } from '../../entities/brews/TasteBoard';
+import { VerdictBoard } from '../../entities/brews/VerdictBoard';
 import { useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
@@ -107,42 +106,16 @@ function Judge({ batch }: { batch: ColdBatch }) {
         </span>
       </div>
       <section className="work">
-        <h2>
-          Colour
-          <small>
-            hold a glass of the batch beside the screen, touch the nearest. These cups are drawn for
-            the style
-          </small>
-        </h2>
-        <ColourCups
+        <VerdictBoard
           verdict={verdict}
           onMark={mark}
           liquorAt={(strength) => liquorAtStrength(batch.tea.style, strength)}
+          colourHint="hold a glass of the batch beside the screen, touch the nearest. These cups are drawn for the style"
+          onAllRight={() => keep(ALL_RIGHT, false)}
+          remark={remark}
+          onRemark={setRemark}
+          laterPath={`/cold/${batch.id}`}
         />
-        <h2 className="mt-3">
-          Taste<small>only what is off: touch above the line for more, below for less</small>
-        </h2>
-        <TasteBoard verdict={verdict} onMark={mark} />
-        <div className="foot">
-          <button
-            type="button"
-            className={`btn ${right ? 'go' : ''}`}
-            onClick={() => keep(ALL_RIGHT, false)}
-          >
-            All as it should be
-          </button>
-          <input
-            className="box fault-box"
-            aria-label="Cloudy, or another fault"
-            maxLength={200}
-            placeholder="Cloudy, or another fault"
-            value={remark}
-            onChange={(e) => setRemark(e.target.value)}
-          />
-          <Link className="btn quiet" to={`/cold/${batch.id}`}>
-            Judge later
-          </Link>
-        </div>
         {refusal !== null && (
           <p className="fault" role="alert">
             {refusal}

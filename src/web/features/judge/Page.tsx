@@ -12,12 +12,11 @@ import {
 } from '#core/corrections';
 import { minutesText, secondsBetween, volumeText } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
-import { ColourCups } from '../../entities/brews/ColourCups';
 import { proposalFor } from '../../entities/brews/proposal';
 import { RunningStrip } from '../../entities/brews/RunningStrip';
-import { TasteBoard } from '../../entities/brews/TasteBoard';
 import { useBar } from '../../entities/brews/useBar';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
+import { VerdictBoard } from '../../entities/brews/VerdictBoard';
 import { useUnits } from '../../entities/people/session';
 import { swatchOf } from '../../entities/teas/liquor';
 import { now } from '../../platform/clock';
@@ -122,42 +121,16 @@ function Judge({ brew }: { brew: BarBrew }) {
         </div>
       </div>
       <section className="work">
-        <h2>
-          Colour
-          <small>
-            hold the white cup beside the screen, touch the nearest. Judge under the lamp, not by
-            this screen’s light
-          </small>
-        </h2>
-        <ColourCups
+        <VerdictBoard
           verdict={verdict}
           onMark={mark}
           liquorAt={(strength) => swatchOf(knownFrom(plan, brew.tea.style), plan.recipe, strength)}
+          colourHint="hold the white cup beside the screen, touch the nearest. Judge under the lamp, not by this screen’s light"
+          onAllRight={() => keep(ALL_RIGHT, false)}
+          remark={remark}
+          onRemark={setRemark}
+          laterPath="/"
         />
-        <h2 className="mt-3">
-          Taste<small>only what is off: touch above the line for more, below for less</small>
-        </h2>
-        <TasteBoard verdict={verdict} onMark={mark} />
-        <div className="foot">
-          <button
-            type="button"
-            className={`btn ${right ? 'go' : ''}`}
-            onClick={() => keep(ALL_RIGHT, false)}
-          >
-            All as it should be
-          </button>
-          <input
-            className="box fault-box"
-            aria-label="Cloudy, or another fault"
-            maxLength={200}
-            placeholder="Cloudy, or another fault"
-            value={remark}
-            onChange={(e) => setRemark(e.target.value)}
-          />
-          <Link className="btn quiet" to="/">
-            Judge later
-          </Link>
-        </div>
       </section>
       <Correction
         brew={brew}

@@ -1,0 +1,76 @@
+import type { ReactNode } from 'react';
+import { isRight, type Proposal, type Verdict } from '#core/corrections';
+import { ProposalMarks } from './ProposalMarks';
+
+/** One correction for the next time, in words and drawn; or, while all is right, what was to be expected. */
+export function ProposalPanel({
+  title,
+  verdict,
+  proposal,
+  basis,
+  judged,
+  expect,
+  onKeep,
+  children,
+}: {
+  title: string;
+  verdict: Verdict;
+  proposal: Proposal;
+  /** What the prediction is based on. */
+  basis: string;
+  /** What was judged, as the drawing calls it: "this cup". */
+  judged: string;
+  expect: ReactNode;
+  onKeep: (accepted: boolean) => void;
+  /** What is done with the cup in hand. */
+  children: ReactNode;
+}) {
+  return (
+    <section className="paper" aria-label="Correction">
+      <h2>{title}</h2>
+      <div className="change" data-testid="change">
+        {proposal.headline}
+      </div>
+      <p className="text-[19px] font-semibold">{proposal.change}</p>
+      {proposal.reason && (
+        <p className="mt-1">
+          {proposal.reason}
+          {proposal.partly ? ' This answers only a part of the verdict.' : ''}
+        </p>
+      )}
+      {isRight(verdict) ? (
+        <>
+          <div className="mt-3" data-testid="expect">
+            <h2>To expect</h2>
+            {expect}
+          </div>
+          <p className="mt-4">
+            Touch what is off, colour or taste, and one correction is said here.
+          </p>
+        </>
+      ) : (
+        <>
+          <ProposalMarks verdict={verdict} proposal={proposal} />
+          <p className="small">
+            {proposal.expected
+              ? `Solid: ${judged}. Outlined: what the change should give. ${basis}. `
+              : 'Rule of the trade, not a prediction. '}
+            {proposal.second
+              ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).`
+              : ''}
+          </p>
+          <div className="foot" style={{ marginTop: 0 }}>
+            <button type="button" className="btn go" onClick={() => onKeep(true)}>
+              Keep, tell the lead
+            </button>
+            <button type="button" className="btn" onClick={() => onKeep(false)}>
+              Keep as it is
+            </button>
+          </div>
+          <hr />
+          {children}
+        </>
+      )}
+    </section>
+  );
+}
