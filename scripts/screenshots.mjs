@@ -154,7 +154,10 @@ try {
   await half('cold');
   await page.goto('/cold/plan');
   await settle(2500);
-  await shot('cold-plan');
+  await half('cold-plan');
+  await page.goto('/cold/fridge');
+  await settle(1500);
+  await half('cold-plan');
   await page.goto('/');
   await settle(1500);
   // One, then six with one of them late, then twelve with three waiting.
