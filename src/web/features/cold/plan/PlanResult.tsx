@@ -171,10 +171,8 @@ function Verdict({
           <b>{thrown}</b>thrown out
         </div>
       </div>
-      <p className="mt-2" role="status">
-        {planner.stage === 'looking'
-          ? `Looking for a better plan: ${Math.round(share * 100)} %.`
-          : boundWords(plan, (ml) => volumeText(millilitres(ml), units.volume))}{' '}
+      {/* Over the words, whose length changes while it looks: a button under a finger stays where it is. */}
+      <div className="min-h-[44px] mt-1">
         {planner.stage === 'looking' ? (
           <button type="button" className="btn quiet slim" onClick={planner.stop}>
             Stop
@@ -186,6 +184,11 @@ function Verdict({
             </button>
           )
         )}
+      </div>
+      <p role="status">
+        {planner.stage === 'looking'
+          ? `Looking for a better plan: ${Math.round(share * 100)} %.`
+          : boundWords(plan, (ml) => volumeText(millilitres(ml), units.volume))}
       </p>
       <LastGlasses {...{ plan, asked, teas, draft, act, zone }} say={say} />
       {because.length > 0 && (
