@@ -150,7 +150,7 @@ for (const [width, height, order] of [
   test(`every page at ${width}: nothing lies beyond the edge, nothing moves once it is drawn`, async ({
     house,
   }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(240_000);
     const { page } = house;
     await house.signIn(PEOPLE.lead);
     await page.setViewportSize({ width, height });
