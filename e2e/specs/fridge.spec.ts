@@ -89,7 +89,7 @@ test('more of a batch: poured into another pitcher, its start corrected, its end
   await cold.openBatch('Cold pitcher');
   await house.unfold(/^More/);
   await house.choose('Pour into', 'Small pitcher');
-  await house.press('Poured over');
+  await house.press('Move the liquor');
   await house.expectSaid(/Small pitcher, 305\sml/);
   await house.expectSaid(/from Cold pitcher into Small pitcher, Ilsa V\./);
   await house.press('Change the end');

@@ -142,7 +142,7 @@ test('a limit that became shorter makes labels out of date: Cold names the vesse
   const site = { ...sessionOf('lead').site, limits: { ...USUAL_HOUSE_LIMITS, keepHours: 48 } };
   await open(<ColdPage />, { session: { site } });
   const note = (await screen.findByText(/Labels out of date/)).parentElement;
-  expect(note?.textContent).toMatch(/Labels out of date: print them again\. Pitcher a\.$/);
+  expect(note?.textContent).toMatch(/Labels out of date: print new labels\. Pitcher a\.$/);
 });
 
 describe('on the bar, what is used first', () => {

@@ -1,5 +1,4 @@
-import { startingRecipe } from '#core/recipes';
-import { celsius, epochMs, millilitres, SPOONS } from '#core/units';
+import { epochMs, millilitres } from '#core/units';
 import {
   type BatchEvent,
   calendarOf,
@@ -7,36 +6,15 @@ import {
   CANCELLED_SAID_MS,
   foldBatch,
   keptUntil,
-  planBatch,
   type SaidEntry,
   saidNow,
   USUAL_HOUSE_LIMITS,
 } from './index';
+import { samplePlan } from './samplePlan';
 
 const LEAF_IN = epochMs(Date.UTC(2026, 4, 4, 8));
 const after = (hours: number) => epochMs(LEAF_IN + hours * 3_600_000);
-const made = planBatch({
-  tea: { style: 'green-pan', fitted: null, spoon: SPOONS.dessertSpoon, weighing: null },
-  recipe: startingRecipe('green-pan', 'fridge'),
-  method: 'fridge',
-  vessel: {
-    kind: 'pitcher',
-    brim: millilitres(1150),
-    mark: millilitres(1000),
-    infuser: 'free',
-    basket: null,
-    material: 'glass',
-    wallGrams: null,
-    lid: true,
-  },
-  water: millilitres(1000),
-  waterAt: celsius(8),
-  air: celsius(4),
-  ambient: celsius(20),
-  limits: USUAL_HOUSE_LIMITS,
-});
-if (made.kind !== 'plan') throw new Error(made.kind);
-const { plan } = made;
+const plan = samplePlan('fridge');
 const BEST = plan.window.best / 3600;
 const NAMED = { tea: { name: 'Kestry Pearl' }, vesselName: 'Pitcher 3' };
 const batchAt = (events: readonly BatchEvent[], id = 'b') => {

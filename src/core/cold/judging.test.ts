@@ -1,42 +1,9 @@
 import { ALL_RIGHT, type Verdict } from '#core/corrections';
-import { startingRecipe } from '#core/recipes';
-import { celsius, millilitres, seconds, SPOONS } from '#core/units';
-import {
-  type BatchPlan,
-  type JudgedBatch,
-  planBatch,
-  proposeForBatch,
-  tasteOfBatch,
-  USUAL_HOUSE_LIMITS,
-  waterToWeaken,
-} from './index';
+import { millilitres, seconds } from '#core/units';
+import { type JudgedBatch, proposeForBatch, tasteOfBatch, waterToWeaken } from './index';
+import { samplePlan } from './samplePlan';
 
-function planOf(method: 'fridge' | 'extract' | 'warmThenCold'): BatchPlan {
-  const style = method === 'extract' ? 'black-broken' : 'green-pan';
-  const planned = planBatch({
-    tea: { style, fitted: null, spoon: SPOONS.dessertSpoon, weighing: null },
-    recipe: startingRecipe(style, method),
-    method,
-    vessel: {
-      kind: 'pitcher',
-      brim: millilitres(1150),
-      mark: millilitres(1000),
-      infuser: 'free',
-      basket: null,
-      material: 'glass',
-      wallGrams: null,
-      lid: true,
-    },
-    water: millilitres(1000),
-    waterAt: celsius(8),
-    air: celsius(4),
-    ambient: celsius(20),
-    limits: USUAL_HOUSE_LIMITS,
-  });
-  if (planned.kind !== 'plan') throw new Error(planned.kind);
-  return planned.plan;
-}
-const PLAN = planOf('fridge');
+const PLAN = samplePlan('fridge');
 const judged = (found: Partial<Verdict>, over: Partial<JudgedBatch> = {}): JudgedBatch => ({
   verdict: { ...ALL_RIGHT, ...found },
   style: 'green-pan',
@@ -103,14 +70,14 @@ test('a faint aroma alone is looked into before anything is turned', () => {
   expect(proposeForBatch(judged({ aroma: -1 })).lever).toBe('checkLot');
 });
 test('an extract is judged in its glass; a strong one takes less of it, not water in the jar', () => {
-  const plan = planOf('extract');
+  const plan = samplePlan('extract');
   const j = judged({ strength: 1 }, { style: 'black-broken', plan, steeped: plan.window.best });
   const inGlass = { ...j, waterAfter: 140 / 60 };
   expect(tasteOfBatch(inGlass).strength).toBeLessThan(tasteOfBatch(j).strength);
   expect(proposeForBatch(inGlass).cup).toMatchObject({ kind: 'none', water: 0 });
 });
 test('warm, then cold: the hot minute is in the forecast', () => {
-  const plan = planOf('warmThenCold');
+  const plan = samplePlan('warmThenCold');
   const j = judged({}, { plan, steeped: plan.window.best });
   const without = tasteOfBatch({ ...j, plan: { ...plan, hotFirst: null } });
   expect(tasteOfBatch(j).strength).toBeGreaterThan(without.strength + 0.3);

@@ -84,7 +84,7 @@ function Decant({
             );
           })}
         >
-          Poured over
+          Move the liquor
         </button>
       </div>
     </div>

@@ -109,7 +109,7 @@ function LabelsToPrint({ batches }: { batches: readonly ColdBatch[] }) {
   if (outdated.length === 0) return null;
   return (
     <Note bad>
-      <b>Labels out of date: print them again.</b>{' '}
+      <b>Labels out of date: print new labels.</b>{' '}
       {outdated.map((b, i) => (
         <span key={b.id}>
           {i > 0 && ', '}

@@ -92,7 +92,7 @@ function Address({ made, by }: { made: number | null; by: string | null }) {
           <code className="break-all" data-testid="calendar-address">
             {`${location.origin}${path}`}
           </code>
-          . Copy the address now: it is shown only once.
+          . Copy the address now: the address is shown only once.
         </Note>
       )}
       <Link className="btn quiet" to="/house">

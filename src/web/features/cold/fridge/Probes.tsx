@@ -112,8 +112,8 @@ function AddProbe() {
       {adding.data?.key && (
         <Note>
           <b>Key of {adding.data.probe.name}:</b>{' '}
-          <code className="break-all">{adding.data.key}</code>. Copy the key now: it is shown only
-          once. The probe sends <code>{'{"celsius": 4.2}'}</code> by POST to{' '}
+          <code className="break-all">{adding.data.key}</code>. Copy the key now: the key is shown
+          only once. The probe sends <code>{'{"celsius": 4.2}'}</code> by POST to{' '}
           <code className="break-all">{`${location.origin}${ROUTES.addProbeReading.path}`}</code>{' '}
           with the header <code>Authorization: Bearer</code> and its key.
         </Note>

@@ -1,0 +1,31 @@
+import { startingRecipe } from '#core/recipes';
+import { celsius, millilitres, SPOONS } from '#core/units';
+import { USUAL_HOUSE_LIMITS } from './limits';
+import { type BatchPlan, planBatch } from './planBatch';
+
+/** For tests: a litre in a glass pitcher of 1150 ml, by the first recipe of a style, in a fridge of 4 C. */
+export function samplePlan(method: 'fridge' | 'extract' | 'warmThenCold'): BatchPlan {
+  const style = method === 'extract' ? 'black-broken' : 'green-pan';
+  const planned = planBatch({
+    tea: { style, fitted: null, spoon: SPOONS.dessertSpoon, weighing: null },
+    recipe: startingRecipe(style, method),
+    method,
+    vessel: {
+      kind: 'pitcher',
+      brim: millilitres(1150),
+      mark: millilitres(1000),
+      infuser: 'free',
+      basket: null,
+      material: 'glass',
+      wallGrams: null,
+      lid: true,
+    },
+    water: millilitres(1000),
+    waterAt: celsius(8),
+    air: celsius(4),
+    ambient: celsius(20),
+    limits: USUAL_HOUSE_LIMITS,
+  });
+  if (planned.kind !== 'plan') throw new Error(planned.kind);
+  return planned.plan;
+}
