@@ -125,13 +125,10 @@ test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both fin
   ] as const) {
     await choose(page, path);
     await expect
-      .poll(
-        async () => {
-          const [x] = await where(/^Sample/);
-          return Math.round(((x ?? 0) / width) * 100);
-        },
-        { timeout: 15_000 },
-      )
+      .poll(async () => {
+        const [x] = await where(/^Sample/);
+        return Math.round(((x ?? 0) / width) * 100);
+      })
       .toBeGreaterThan(70);
     const [[rx, ry], [, sy]] = [await where(/^Reference/), await where(/^Sample/)];
     expect(Math.abs((rx ?? 0) / width - 0.27)).toBeLessThan(0.03);

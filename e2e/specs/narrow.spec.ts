@@ -94,26 +94,31 @@ const outside = (page: Page) =>
 const APART_MS = 80;
 /**
  * Answers come one by one, in the order they were asked for or against it: whatever is drawn from one alone is drawn.
+ * Runs in the page, before anything of it: a route of the browser would switch off its cache, and every page would be
+ * compiled anew.
  */
-async function answersComeOneByOne(page: Page, order: 'first' | 'last') {
+function answerOneByOne({ order, apart }: { order: 'first' | 'last'; apart: number }): void {
   const waiting: (() => void)[] = [];
-  await page.route('**/api/**', async (route) => {
-    const { pathname } = new URL(route.request().url());
-    if (pathname !== '/api/live') await new Promise<void>((resolve) => waiting.push(resolve));
-    // A page that was left meanwhile needs no answer.
-    await route.continue().catch(() => undefined);
-  });
-  const timer = setInterval(() => {
-    (order === 'first' ? waiting.shift() : waiting.pop())?.();
-  }, APART_MS);
-  return {
-    /** Every answer is here, and drawn. */
-    all: async () => {
-      await expect.poll(() => waiting.length).toBe(0);
-      await page.waitForTimeout(2 * APART_MS);
-    },
-    end: () => clearInterval(timer),
+  const reallyFetch = globalThis.fetch;
+  globalThis.fetch = async (...asked) => {
+    const [what] = asked;
+    const { pathname } = new URL(what instanceof Request ? what.url : String(what), location.href);
+    if (pathname.startsWith('/api/')) await new Promise<void>((resolve) => waiting.push(resolve));
+    return reallyFetch(...asked);
   };
+  setInterval(() => {
+    (order === 'first' ? waiting.shift() : waiting.pop())?.();
+  }, apart);
+  Object.assign(globalThis, { answersWaiting: () => waiting.length });
+}
+/** Every answer is here, and drawn. */
+async function allAnswered(page: Page): Promise<void> {
+  const waiting = () =>
+    page.evaluate(() =>
+      (globalThis as unknown as { answersWaiting: () => number }).answersWaiting(),
+    );
+  await expect.poll(waiting).toBe(0);
+  await page.waitForTimeout(2 * APART_MS);
 }
 
 /**
@@ -150,13 +155,13 @@ for (const [width, height, order] of [
   test(`every page at ${width}: nothing lies beyond the edge, nothing moves once it is drawn`, async ({
     house,
   }) => {
-    test.setTimeout(240_000);
+    test.slow();
     const { page } = house;
     await house.signIn(PEOPLE.lead);
     await page.setViewportSize({ width, height });
     const paths = await pagesOf(page);
     await page.addInitScript(followTouchables);
-    const answers = await answersComeOneByOne(page, order);
+    await page.addInitScript(answerOneByOne, { order, apart: APART_MS });
     for (const path of paths) {
       // Bar and start have been seen empty; every other place has the vessels of a full bar at its edge.
       if (path === '/book') await new BarDriver(page).fill();
@@ -167,10 +172,9 @@ for (const [width, height, order] of [
       await expect
         .poll(async () => ({ path, out: await outside(page) }))
         .toEqual({ path, out: [] });
-      await answers.all();
+      await allAnswered(page);
       expect.soft({ path, moved: await moved(page) }).toEqual({ path, moved: [] });
     }
-    answers.end();
   });
 }
 

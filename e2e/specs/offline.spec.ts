@@ -13,8 +13,6 @@ import { deviceIn, expect, PEOPLE, serverTest, test } from '../fixtures/shop';
 const kept = (page: Page) =>
   page.waitForFunction(
     () => navigator.serviceWorker.controller !== null && caches.keys().then((k) => k.length > 0),
-    undefined,
-    { timeout: 20_000 },
   );
 /** A brewer's tablet with the application kept on it and one brew running and saved. */
 async function brewingOn(page: Page) {
@@ -163,12 +161,12 @@ test('a newer version asks before it is taken up, and what is not saved is still
       writeFileSync(join(web, `sw.js${end}`), bytes);
     await page.evaluate(() => navigator.serviceWorker.getRegistration().then((r) => r?.update()));
     const load = page.getByRole('button', { name: 'Load it' });
-    await expect(load).toBeVisible({ timeout: 20_000 });
+    await expect(load).toBeVisible();
     await bar.expectState('Tolvane Amber', 'Steeping, left');
     await page.route('**/api/brews/**', (r) => r.abort());
     await bar.pull('Tolvane Amber');
     await house.expectUnsaved(1);
-    await expect(load).toBeVisible({ timeout: 15_000 });
+    await expect(load).toBeVisible();
     await Promise.all([page.waitForEvent('load'), load.click()]);
     await page.unroute('**/api/brews/**');
     await bar.expectState('Tolvane Amber', 'Lifted at');

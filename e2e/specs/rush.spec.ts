@@ -104,6 +104,8 @@ test('the queue: filled from a card, moved by key and by hand, started by U, see
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.began(10, { tea: 'Orrin Hearth', vessel: 'Grey pot' });
+  // The button that starts a brew has another place on a bar that was empty.
+  await bar.expectOnBar('Orrin Hearth');
   for (const [tea, vessel] of [
     ['Tolvane Amber', 'White pot'],
     ['Sennet Hollow', 'Small pot'],
@@ -173,6 +175,7 @@ test('one that would meet another is said on the card and offered later; on the 
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.began(2, { tea: 'Tolvane Amber', vessel: 'White pot' });
+  await bar.expectOnBar('Tolvane Amber');
   await bar.openStart();
   await bar.chooseTea('Orrin Hearth');
   await bar.chooseVessel('Glass pot');

@@ -12,7 +12,6 @@ const HOST = 'teahouse.local';
 const there = new SecondHost();
 let house: { address: string; help: string; stop(): Promise<void>; remove(): void } | null = null;
 test.beforeAll(async () => {
-  test.setTimeout(120_000);
   const alone = there.join();
   // Without the right to make a network the same is tried on this machine alone, and the report says so.
   if (alone !== null) test.info().annotations.push({ type: 'one host', description: alone });
@@ -28,7 +27,6 @@ test.afterAll(async () => {
 });
 
 test('a tablet of the shop is let in by the plain page, and has all that a secure address gives: offline, camera, a screen that stays on', async () => {
-  test.setTimeout(120_000);
   if (!house) throw new Error('the house is not there');
   const { address, help } = house;
   // The plain page helps it in, and knows nothing of the house.
@@ -93,7 +91,6 @@ test('a tablet of the shop is let in by the plain page, and has all that a secur
 });
 
 test('what is refused on the machine itself is refused over the shop’s address too', async () => {
-  test.setTimeout(120_000);
   if (!house) throw new Error('the house is not there');
   const { address, help } = house;
   const certificate = await (await fetch(`${help}/authority.crt`)).text();

@@ -156,7 +156,7 @@ test('a sheet on a phone: what was begun survives a reload, what was handed in w
     if (r.request().postData()?.includes('handIn')) sent += 1;
     return r.continue();
   });
-  await expect(phone.page.getByText(/It waits on this device/)).toHaveCount(0, { timeout: 15_000 });
+  await expect(phone.page.getByText(/It waits on this device/)).toHaveCount(0);
   expect(sent).toBe(1);
   await new TableDriver(house.page).expectSitting('Dov R.', 'submitted');
 });

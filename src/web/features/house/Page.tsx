@@ -70,10 +70,8 @@ export function HousePage() {
         )}
         {lead && <People />}
         {lead && <BookKeeping />}
-        {/* Last: it grows and shrinks as tablets come and go. */}
-        {lead && <ShopAddress />}
       </section>
-      <section className="paper" aria-label="This device, and cautions">
+      <section className="paper" aria-label="Devices, and cautions">
         <ThisDevice />
         <MyUnits />
         <hr />
@@ -86,6 +84,8 @@ export function HousePage() {
             menus.
           </p>
         </section>
+        {/* Last: it grows and shrinks as tablets come and go. */}
+        {lead && <ShopAddress />}
       </section>
     </main>
   );
