@@ -5,7 +5,7 @@ import { epochMs, millilitres } from '#core/units';
 import type { Batch } from '#contracts/batches';
 import type { TeaPage } from '#contracts/teas';
 import { type ColdTea, coldTea } from './coldTea';
-import { type Begun, begunHouse, newId, PLAIN_TEA, POT, SITE } from './house';
+import { type Begun, begunHouse, brewBody, newId, PLAIN_TEA, POT, SITE } from './house';
 
 // What is done to a cold batch beside lifting and pouring: judged, poured over, its times mended, its end chosen.
 
@@ -104,6 +104,42 @@ describe('poured over into another vessel', () => {
       /Kestry Pearl is in the Bottle 1\. Empty the vessel first\./,
     );
   });
+  test('not where hot tea steeps; and no hot tea is started where it stands', async () => {
+    const batch = await c.lifted();
+    const cup = { id: h.ids.pot, name: 'White pot' };
+    const decant = { kind: 'decant', from: vessels().from, to: cup };
+    const { body: brew } = await h.callers.brewer.post('/api/brews', brewBody(h)).expect(200);
+    expect((await c.act(batch, decant).expect(409)).body.message).toBe(
+      'White pot is in use: Brewer B. started Tolvane Amber in it.',
+    );
+    await h.callers.brewer
+      .post(`/api/brews/${brew.id}/events`, { id: newId(), at: h.now(), kind: 'pull' })
+      .expect(200);
+    await c.act(batch, decant).expect(200);
+    const again = brewBody(h, { place: 2 });
+    expect((await h.callers.brewer.post('/api/brews', again).expect(409)).body).toMatchObject({
+      code: 'brew.vesselInUse',
+      message: 'White pot is in use: cold Kestry Pearl stands in it. Empty it first.',
+    });
+  });
+});
+
+test('out on the counter its end comes sooner, from every device; back in the fridge it is kept so', async () => {
+  const batch = await c.lifted();
+  const shelve = (place: string, air: number) => ({ id: newId(), kind: 'shelve', place, air });
+  const out = shelve('counter', 21);
+  for (let i = 0; i < 2; i++) await c.act(batch, out).expect(200);
+  expect((await one()).events.filter((e) => e.kind === 'shelve')).toMatchObject([
+    { place: 'counter', air: 21, by: 'Brewer B.' },
+  ]);
+  expect((await c.act(batch, shelve('counter', 21)).expect(409)).body.message).toMatch(
+    /is on the counter already/,
+  );
+  c.wait(5);
+  const pour = { kind: 'pour', ml: 220, glasses: 1 };
+  expect((await c.act(batch, pour).expect(409)).body.message).toMatch(/ended at/);
+  await c.act(batch, shelve('fridge', 4)).expect(200);
+  expect((await c.act(batch, pour).expect(409)).body.message).toMatch(/Throw the batch out/);
 });
 
 test('leaf that was in an hour sooner than kept: window and end move with it, and back', async () => {

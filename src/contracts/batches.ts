@@ -93,6 +93,12 @@ const shorten = { kind: z.literal('shorten'), ...endChosen };
 const override = { kind: z.literal('override'), ...endChosen };
 const NamedVessel = z.strictObject({ id: Id, name: z.string().max(60) });
 const decant = { kind: z.literal('decant'), from: NamedVessel, to: NamedVessel };
+/** Out of the fridge or into it; `air`: of the place it stands in now. */
+const shelve = {
+  kind: z.literal('shelve'),
+  place: z.enum(['fridge', 'counter']),
+  air: quantity<Celsius>({ min: -5, max: 45 }),
+};
 const retime = { kind: z.literal('retime'), from: At, to: At };
 /** A label was printed that says so. */
 const label = { kind: z.literal('label'), until: At };
@@ -113,6 +119,7 @@ export const BatchEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ ...made, ...shorten }),
   z.strictObject({ ...made, ...override }),
   z.strictObject({ ...made, ...decant }),
+  z.strictObject({ ...made, ...shelve }),
   z.strictObject({ ...made, ...retime }),
   z.strictObject({ ...made, ...voided }),
   z.strictObject({ ...made, ...undo }),
@@ -133,6 +140,7 @@ export const BatchHappened = z.discriminatedUnion('kind', [
   z.strictObject({ ...kept, ...shorten }),
   z.strictObject({ ...kept, ...override }),
   z.strictObject({ ...kept, ...decant }),
+  z.strictObject({ ...kept, ...shelve }),
   z.strictObject({ ...kept, ...retime }),
   z.strictObject({ ...kept, ...voided }),
   z.strictObject({ ...kept, ...undo }),

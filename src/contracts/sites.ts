@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type HouseLimits, LIMIT_RANGES, type LimitName } from '#core/cold';
 import { type Material, MATERIAL_NAMES } from '#core/heat';
-import { isZone, type SiteWeek, type Week } from '#core/time';
+import { isZone, type SiteWeek, type WallRange, type Week } from '#core/time';
 import type { Celsius, Millilitres } from '#core/units';
 import { endpoint } from './endpoint';
 import { Role } from './people';
@@ -14,7 +14,7 @@ export type VolumeChoice = z.infer<typeof VolumeChoice>;
 /** Times are written as the clock of this zone shows them. */
 export const ZoneName = Text(60).refine(isZone, 'That time zone is not known.');
 const Clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time is 00:00 to 23:59.');
-const DayHours = z.array(z.tuple([Clock, Clock])).max(12);
+const DayHours: z.ZodType<WallRange[]> = z.array(z.tuple([Clock, Clock])).max(12);
 const WeekHours: z.ZodType<Week> = z.tuple([
   DayHours,
   DayHours,
@@ -30,6 +30,11 @@ export const SiteHours = z.strictObject({
   open: WeekHours,
   preferred: WeekHours,
   services: WeekHours,
+  /** Days that are unlike their weekday. */
+  exceptions: z
+    .record(z.iso.date(), z.strictObject({ open: DayHours, services: DayHours }))
+    .refine((days) => Object.keys(days).length <= 400, 'At most 400 other days.')
+    .optional(),
 }) satisfies z.ZodType<SiteWeek & { zone: string }>;
 export type SiteHours = z.infer<typeof SiteHours>;
 

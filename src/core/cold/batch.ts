@@ -1,6 +1,6 @@
 import type { Proposal, Verdict } from '#core/corrections';
 import type { Window } from '#core/recipes';
-import { type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
+import { type Celsius, type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
 import { labelTime } from './keeping';
 import type { BatchPlan } from './planBatch';
 
@@ -42,6 +42,8 @@ export type BatchAct =
   | { readonly kind: 'override'; readonly until: EpochMs; readonly reason: string }
   /** Into another vessel: the old one is free. */
   | { readonly kind: 'decant'; readonly from: NamedVessel; readonly to: NamedVessel }
+  /** Out of the fridge, or back into it; `air` is how warm it is where the batch stands now. */
+  | { readonly kind: 'shelve'; readonly place: 'fridge' | 'counter'; readonly air: Celsius }
   /** A label was printed that says until when it is kept. */
   | { readonly kind: 'label'; readonly until: EpochMs }
   /** The leaf went in at another time than was kept. */
@@ -70,6 +72,15 @@ export type Ledger = {
   readonly countedOff: Millilitres;
   readonly left: Millilitres;
 };
+/** A batch that was put elsewhere: where it stands from then on. */
+export type Shelved = {
+  readonly at: EpochMs;
+  readonly place: 'fridge' | 'counter';
+  readonly air: Celsius;
+};
+/** Where a batch stands now. */
+export const placeOf = (plan: BatchPlan, { shelved }: Pick<BatchNow, 'shelved'>) =>
+  shelved.at(-1)?.place ?? plan.place;
 export type Level = { readonly at: EpochMs; readonly ml: Millilitres };
 /** A batch as it stands: what its events come to. */
 export type BatchNow = {
@@ -83,6 +94,8 @@ export type BatchNow = {
   readonly printed: PrintedLabel | null;
   /** The end that a lead chose last; null: none. */
   readonly chosenEnd: ChosenEnd | null;
+  /** Where it was put since leaf in, in order; nothing: it stands where it was begun. */
+  readonly shelved: readonly Shelved[];
   /** Events that could not be: a second lift, a pour from nothing. They are kept and change nothing. */
   readonly ignored: readonly string[];
   /** Events that were taken back. */
@@ -119,7 +132,7 @@ export type PrintedLabel = {
 };
 type Standing = Pick<
   BatchNow,
-  'state' | 'ledger' | 'openedAt' | 'chosenEnd' | 'printed' | 'coldOn'
+  'state' | 'ledger' | 'openedAt' | 'chosenEnd' | 'printed' | 'coldOn' | 'shelved'
 >;
 
 /** True while it stands somewhere and holds its vessel. */
@@ -148,6 +161,12 @@ function applied(b: Standing, e: BatchEvent, plan: BatchPlan): Standing | null {
   if (isStanding(state) && e.kind === 'retime') return b;
   if (isStanding(state) && e.kind === 'decant')
     return { ...b, printed: b.printed && { ...b.printed, isElsewhere: true } };
+  if (isStanding(state) && e.kind === 'shelve') {
+    const { at, place, air } = e;
+    return placeOf(plan, b) === place
+      ? null
+      : { ...b, shelved: [...b.shelved, { at, place, air }] };
+  }
   if (state.kind === 'infusing') {
     if (e.kind === 'coldOn')
       return plan.hotFirst && b.coldOn === null ? { ...b, coldOn: e.at } : null;
@@ -219,6 +238,7 @@ export function foldBatch(
     coldOn: null,
     chosenEnd: null,
     printed: null,
+    shelved: [],
   };
   const ignored: string[] = [];
   const levels: Level[] = [{ at: leafIn, ml: plan.water }];

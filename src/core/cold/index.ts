@@ -66,6 +66,7 @@ export {
   foldBatch,
   isLabelOutdated,
   isStanding,
+  placeOf,
   placedAfter,
   readyAt,
   windowOf,

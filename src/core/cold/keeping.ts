@@ -58,6 +58,14 @@ export type Kept = {
   readonly fridge: Celsius;
   readonly readings: readonly AirReading[];
   readonly answered?: readonly AnsweredGap[];
+  /** Stretches in which it stood out of the fridge, in the air of the room, the earliest first. */
+  readonly out?: readonly OutOfFridge[];
+};
+/** A stretch out of the fridge; `to` null: it stands there still. */
+export type OutOfFridge = {
+  readonly from: EpochMs;
+  readonly to: EpochMs | null;
+  readonly air: Celsius;
 };
 
 /**
@@ -86,15 +94,16 @@ export const ageOfMinute = (at: number, limit: number): number =>
 
 /**
  * The air along the minutes, asked for forwards: between two readings the warmer of both; where they are too far apart
- * at least `unknown`, unless the gap is answered; before the first that one; after the last the site's own.
+ * at least `unknown`, unless the gap is answered; before the first that one; after the last the site's own. Out of the
+ * fridge the air of the room, where that is warmer.
  */
 function airAlong(
-  { readings, fridge, answered = [] }: Kept,
+  { readings, fridge, answered = [], out = [] }: Kept,
   limits: KeepingLimits,
   held: Celsius | null,
 ): (at: number) => number {
   let next = 0;
-  return (at) => {
+  const inFridge = (at: number): number => {
     while (next < readings.length && (readings[next]?.at ?? 0) <= at) next++;
     const before = readings[next - 1];
     const after = readings[next];
@@ -102,6 +111,11 @@ function airAlong(
     if (!before) return after.celsius;
     const warmer = Math.max(before.celsius, after.celsius);
     return isKnown(before, after, limits, answered) ? warmer : Math.max(limits.unknown, warmer);
+  };
+  return (at) => {
+    const air = inFridge(at);
+    const stretch = out.find((o) => o.from <= at && (o.to === null || at < o.to));
+    return stretch ? Math.max(stretch.air, air) : air;
   };
 }
 

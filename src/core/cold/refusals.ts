@@ -1,5 +1,12 @@
 import { type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
-import { type BatchAct, type BatchNow, type BatchState, isStanding, readyAt } from './batch';
+import {
+  type BatchAct,
+  type BatchNow,
+  type BatchState,
+  isStanding,
+  placeOf,
+  readyAt,
+} from './batch';
 import { type Because, LONGEST_KEEP_HOURS, mayExtend } from './keeping';
 import type { BatchPlan } from './planBatch';
 
@@ -25,6 +32,7 @@ export type BatchRefusal =
   | { readonly kind: 'overFiveDays'; readonly most: EpochMs }
   | { readonly kind: 'liftedBefore'; readonly lifted: EpochMs }
   | { readonly kind: 'sameVessel' }
+  | { readonly kind: 'standsThere'; readonly place: 'fridge' | 'counter' }
   | { readonly kind: 'tooLateToUndo' }
   | { readonly kind: 'notTheLast' };
 
@@ -55,6 +63,8 @@ export function refuseAct(
   if (act.kind === 'discard' || act.kind === 'void' || act.kind === 'label') return null;
   if (act.kind === 'shorten' || act.kind === 'override') return refuseEnd(batch, act, when);
   if (act.kind === 'coldOn') return refuseColdOn(batch);
+  if (act.kind === 'shelve')
+    return placeOf(plan, batch) === act.place ? { kind: 'standsThere', place: act.place } : null;
   if (act.kind === 'retime') return refuseRetime(state, act.to, when.now);
   if (act.kind === 'lift') {
     if (state.kind === 'drawn') return { kind: 'alreadyLifted', at: state.lifted };
@@ -169,6 +179,10 @@ export function refusalWords(r: BatchRefusal, say: Say): string {
       return `The leaf was lifted at ${say.time(r.lifted)}, before that.`;
     case 'sameVessel':
       return 'The liquor is in that vessel already.';
+    case 'standsThere':
+      return r.place === 'fridge'
+        ? 'The batch is in the fridge already.'
+        : 'The batch is on the counter already.';
     case 'tooLateToUndo':
       return 'More than ten minutes have passed. A lead can still take this back.';
     case 'notTheLast':

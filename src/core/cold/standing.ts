@@ -6,6 +6,7 @@ import {
   foldBatch,
   isStanding,
   readyAt,
+  type Shelved,
   windowOf,
 } from './batch';
 import {
@@ -15,6 +16,7 @@ import {
   type KeepingLimits,
   keepingOf,
   type Kept,
+  type OutOfFridge,
   withChosenEnd,
 } from './keeping';
 import { type HouseLimits, limitsFor, stricterOf } from './limits';
@@ -43,10 +45,15 @@ export type RecordedBatch = {
 export const nowOf = ({ id, plan, leafIn, events }: RecordedBatch): BatchNow =>
   foldBatch(id, plan, leafIn, events);
 
+/** The stretches in which a batch stood on the counter. */
+const outOfFridge = (shelved: readonly Shelved[]): OutOfFridge[] =>
+  shelved.flatMap(({ place, at, air }, i) =>
+    place === 'counter' ? [{ from: at, to: shelved[i + 1]?.at ?? null, air }] : [],
+  );
 /** A batch as its keeping is walked: lifted at its best where its leaf is still in. */
 export function keptOf(
   { plan, leafIn, events }: RecordedBatch,
-  { undone }: BatchNow,
+  { undone, shelved }: BatchNow,
   { readings, gaps }: FridgeAir,
 ): Kept {
   const lift = events.find((e) => e.kind === 'lift' && !undone.has(e.id));
@@ -63,6 +70,7 @@ export function keptOf(
       ...readings.filter((r) => r.at > leafIn),
     ],
     answered: gaps,
+    out: outOfFridge(shelved),
   };
 }
 /** The limits that hold for a batch now. */

@@ -1,4 +1,4 @@
-import { type BatchNow, type BatchPlan, type HouseLimits, planBatch } from '#core/cold';
+import { type BatchNow, type BatchPlan, type HouseLimits, placeOf, planBatch } from '#core/cold';
 import type { Method, Recipe, TeaFacts } from '#core/recipes';
 import {
   daysAfter,
@@ -278,7 +278,7 @@ function standingOf(
       water: b.plan.water,
       readyAt: minute(b.ready ?? b.now.state.lifted),
       discardAt: minute(b.discardAt),
-      inFridge: b.plan.place === 'fridge',
+      inFridge: placeOf(b.plan, b.now) === 'fridge',
     },
   ];
 }

@@ -16,15 +16,17 @@ import {
 } from '#core/cold';
 import { cardFaultWords, isCold } from '#core/recipes';
 import { lotInUse, measureOf } from '#core/teas';
+import { dayAndTime } from '#core/time';
 import { epochMs, type Millilitres, volumeText } from '#core/units';
 import type { Batch, BatchEventBody, startBatch } from '#contracts/batches';
+import type { Site } from '#contracts/sites';
 import type { Tx } from '../../db/pool';
 import { batchEvents } from '../../db/schema';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
-import { vesselById } from '../vessels';
+import { brewInVessel, inVessel, inVesselWords, vesselById } from '../vessels';
 import { batchById, fridgeAirSince, readingsSince, standingIn } from './repository';
 
 // What may be done to cold batches, looked up in the records: leaf in, and every act after it.
@@ -37,8 +39,15 @@ const MADE_OFFLINE = 60_000;
 
 export const refused = (words: string, why: string) =>
   new AppError('batch.refused', 409, words, { details: { why } });
-/** The clock of a refusal, where the device’s zone is not known. */
-const utc = (at: number) => `${new Date(at).toISOString().slice(11, 16)} UTC`;
+/** The clock of a refusal: the site’s own, as soon as its hours are typed; until then UTC, which it says. */
+const clockOf =
+  (site: Site | undefined) =>
+  (at: number): string => {
+    const zone = site?.hours?.zone;
+    return zone === undefined
+      ? `${new Date(at).toISOString().slice(11, 16)} UTC`
+      : dayAndTime(zone, epochMs(at));
+  };
 
 /** What a batch is begun with: worked out here again from the records. @throws when it cannot be begun. */
 export async function plannedBatch(tx: Tx, given: z.infer<typeof startBatch.body>, now: number) {
@@ -65,6 +74,9 @@ export async function plannedBatch(tx: Tx, given: z.infer<typeof startBatch.body
     const holds = inUseWords(vessel.name, { ...inIt, now: nowOf(inIt) }, volume);
     throw refused(`${holds} Empty the pitcher first.`, 'vesselInUse');
   }
+  const brew =
+    now - given.at > MADE_OFFLINE ? undefined : await brewInVessel(tx, site.id, vessel.id);
+  if (brew) throw refused(inVesselWords(vessel.name, brew), 'vesselInUse');
   const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
   if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
   const readings = await readingsSince(tx, site.id, now - READINGS_SHOWN);
@@ -125,7 +137,7 @@ export async function faultOf(
   });
   if (found) {
     const words = `${batch.tea.name}: ${refusalWords(found, {
-      time: utc,
+      time: clockOf(site),
       volume: (ml) => volumeText(ml, site?.volumeUnit ?? 'ml'),
     })}`;
     const offline = now - at > MADE_OFFLINE && act.kind !== 'undo';
@@ -153,6 +165,8 @@ async function refuseDecant(
 ): Promise<void> {
   const vessel = await vesselById(tx, to);
   if (!vessel || vessel.retired || vessel.siteId !== batch.siteId) throw notFound('That vessel');
+  const brew = await brewInVessel(tx, batch.siteId, to);
+  if (brew) throw refused(inVesselWords(vessel.name, brew), 'vesselInUse');
   const other = await standingIn(tx, to);
   if (!other) return;
   const holds = inUseWords(vessel.name, { ...other, now: nowOf(other) }, (ml) =>
@@ -166,8 +180,8 @@ export async function placeAfter(tx: Tx, batch: Batch, given: BatchEventBody) {
   const { leafIn, vesselId } = placedAfter(batch, given as BatchEvent, undone as BatchEvent);
   // Back into its old vessel only where that is still empty.
   if (vesselId !== batch.vesselId && given.kind === 'undo') {
-    const other = await standingIn(tx, vesselId);
-    if (other) throw refused(`${other.tea.name} is in that vessel now.`, 'vesselInUse');
+    const held = await inVessel(tx, batch.siteId, vesselId);
+    if (held) throw refused(`${held.tea} is in that vessel now.`, 'vesselInUse');
   }
   return { leafIn: new Date(leafIn), vesselId };
 }
@@ -181,7 +195,7 @@ async function refuseNoDouble(tx: Tx, batch: Batch, double: string): Promise<voi
 /** What is taken back may put liquor back into a vessel that holds another by now. */
 async function refuseFullVessel(tx: Tx, batch: Batch, state: string): Promise<void> {
   if (state === 'infusing' || state === 'drawn') return;
-  const other = await standingIn(tx, batch.vesselId);
-  if (other && other.id !== batch.id)
-    throw refused(`${other.tea.name} is in the ${batch.vesselName} now.`, 'vesselInUse');
+  const held = await inVessel(tx, batch.siteId, batch.vesselId);
+  if (held && held.id !== batch.id)
+    throw refused(`${held.tea} is in the ${batch.vesselName} now.`, 'vesselInUse');
 }

@@ -6,6 +6,7 @@ import {
   keptUntil,
   LIMIT_NAMES,
   nowOf,
+  placeOf,
   readyAt,
   USUAL_HOUSE_LIMITS,
 } from '#core/cold';
@@ -55,7 +56,7 @@ function batchRow(b: Batch, period: ColdPeriod, zone: Zone) {
     version: b.versionNumber,
     method: METHODS[b.plan.method].label,
     vessel: b.vesselName,
-    where: b.plan.place,
+    where: placeOf(b.plan, now),
     waterMl: b.plan.water,
     leafGrams: b.plan.leaf,
     leafIn: iso(b.leafIn),

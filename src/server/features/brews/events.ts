@@ -9,9 +9,10 @@ import { instantOf } from '../../http/clocks';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
+import { inVessel } from '../vessels';
 import { columnsOf, snapshotOf } from './columns';
 import { refusal, refused } from './refusals';
-import { brewById, type BrewRow, busyIn, eventById, stateOf, steepingAt } from './repository';
+import { brewById, type BrewRow, eventById, stateOf, steepingAt } from './repository';
 import { announce, requireBrew } from './shared';
 import { undoLast } from './undo';
 
@@ -105,9 +106,9 @@ async function changed(
       return { pulledBy: who.personId };
     default: {
       if (e.kind === 'leafBack') {
-        const busy = await busyIn(tx, row.siteId, row.vesselId);
-        if (busy && busy.id !== row.id)
-          throw refused(await brew(), 'vesselInUse', `${busy.tea.name} is in its vessel by now.`);
+        const held = await inVessel(tx, row.siteId, row.vesselId);
+        if (held && held.id !== row.id)
+          throw refused(await brew(), 'vesselInUse', `${held.tea} is in its vessel by now.`);
       }
       const step = advance(stateOf(row), { kind: e.kind, at });
       if (step.kind === 'refused') throw refusal(step.why, await brew());

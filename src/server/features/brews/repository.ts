@@ -196,21 +196,6 @@ export const eventsOf = (tx: Tx, brewId: string) =>
     .orderBy(asc(brewEvents.at), asc(brewEvents.received));
 export const brewers = (tx: Tx) =>
   tx.select({ id: people.id, name: people.name }).from(people).orderBy(people.name);
-/** Brewing now in this vessel of a site. */
-export async function busyIn(tx: Tx, siteId: string, vesselId: string): Promise<Brew | undefined> {
-  const [row] = await tx
-    .select({ id: brews.id })
-    .from(brews, { forceIndex: 'brews_open' })
-    .where(
-      and(
-        eq(brews.siteId, siteId),
-        eq(brews.open, true),
-        eq(brews.vesselId, vesselId),
-        inArray(brews.state, ['warming', 'steeping']),
-      ),
-    );
-  return row && brewById(tx, row.id);
-}
 export const takenPlaces = async (tx: Tx, siteId: string): Promise<number[]> =>
   (
     await tx

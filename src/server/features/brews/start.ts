@@ -16,9 +16,9 @@ import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
-import { vesselById } from '../vessels';
+import { batchInVessel, brewInVessel, inVesselWords, vesselById } from '../vessels';
 import { refused } from './refusals';
-import { brewById, busyIn, steepsOf } from './repository';
+import { brewById, steepsOf } from './repository';
 import { announce, freePlace, requireBrew } from './shared';
 
 /** A start as it is read: what the request left out has its default. */
@@ -82,13 +82,11 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
       `${tea.name}: version ${version.number} is retired. Choose the tea again: the book has a newer version.`,
     );
   if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
-  const busy = await busyIn(tx, site.id, vessel.id);
-  if (busy)
-    throw new AppError(
-      'brew.vesselInUse',
-      409,
-      `${vessel.name} is in use: ${busy.startedBy.name} started ${busy.tea.name} in it.`,
-    );
+  const held =
+    (await brewInVessel(tx, site.id, vessel.id)) ??
+    // Tea that was made without a network is made: both are kept, and people say which it is.
+    (given.at > now - MADE_OFFLINE ? await batchInVessel(tx, vessel.id) : undefined);
+  if (held) throw new AppError('brew.vesselInUse', 409, inVesselWords(vessel.name, held));
   if (given.after !== null) return planNextSteep(tx, given.after, site, vessel);
   const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
   if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');

@@ -3,9 +3,10 @@ import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
 import { AppError } from '../../http/errors';
 import type { Signed } from '../../http/route';
+import { inVessel } from '../vessels';
 import { restored } from './columns';
 import { refused } from './refusals';
-import { type BrewRow, busyIn, eventById, lastEvent } from './repository';
+import { type BrewRow, eventById, lastEvent } from './repository';
 import { freePlace, requireBrew } from './shared';
 
 /**
@@ -24,9 +25,9 @@ export async function undoLast(tx: Tx, row: BrewRow, of: string, who: Signed): P
     throw refused(brew, 'movedOn', 'Something else was done to it since.');
   const before = restored(event.before);
   if (before.state === 'warming' || before.state === 'steeping') {
-    const busy = await busyIn(tx, row.siteId, row.vesselId);
-    if (busy && busy.id !== row.id)
-      throw refused(brew, 'vesselInUse', `${busy.tea.name} is in its vessel by now.`);
+    const held = await inVessel(tx, row.siteId, row.vesselId);
+    if (held && held.id !== row.id)
+      throw refused(brew, 'vesselInUse', `${held.tea} is in its vessel by now.`);
   }
   const place = before.open && !row.open ? await freePlace(tx, row.siteId, row.place) : row.place;
   await tx

@@ -1,3 +1,4 @@
+import { placeOf } from '#core/cold';
 import { METHODS } from '#core/recipes';
 import { clockTime, weekdayAndTime, type Zone } from '#core/time';
 import { type EpochMs, epochMs, minutesText, volumeText } from '#core/units';
@@ -17,6 +18,9 @@ export function hotStageEnds({ plan, now, leafIn }: ColdBatch): EpochMs | null {
   if (!plan.hotFirst || now.coldOn !== null || now.state.kind !== 'infusing') return null;
   return epochMs(leafIn + (plan.hotFirst.time ?? HOT_SECONDS) * 1000);
 }
+/** True while a batch that belongs in the fridge stands on the counter. */
+export const isOutOfFridge = ({ plan, now }: ColdBatch): boolean =>
+  plan.place === 'fridge' && placeOf(plan, now) === 'counter';
 /** One line that says how a batch stands at `now`. */
 export function stateLine(
   b: ColdBatch,
@@ -32,6 +36,8 @@ export function stateLine(
         return now < hotUntil
           ? { words: `hot: cold water in ${minutesText((hotUntil - now) / 1000)}`, tone: 'due' }
           : { words: 'pour the cold water now', tone: 'soon' };
+      if (now < b.window.earliest && isOutOfFridge(b))
+        return { words: 'infusing on the counter', tone: 'due' };
       if (now < b.window.earliest)
         return { words: `infusing, best ${at(b.window.best)}`, tone: 'plain' };
       if (now <= b.window.latest)
@@ -46,6 +52,8 @@ export function stateLine(
           words: `throw out in ${minutesText((out - now) / 1000)}`,
           tone: 'soon',
         };
+      if (isOutOfFridge(b))
+        return { words: `on the counter, until ${at(out)} at most`, tone: 'due' };
       if (b.ready !== null && now < b.ready)
         return { words: `pour from ${at(b.ready)}`, tone: 'plain' };
       return b.kept.warmMinutes >= USE_TODAY_MINUTES

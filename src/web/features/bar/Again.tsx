@@ -1,12 +1,12 @@
 import { methodFor } from '#core/recipes';
 import { recipeFor } from '#core/teas';
 import { minutesText } from '#core/units';
-import { vesselsInUse } from '../../entities/brews/barBrews';
 import { useBar } from '../../entities/brews/useBar';
 import { useBookQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
 import { useGo } from '../../platform/useGo';
 
 export type Recent = ReturnType<typeof useBar>['recent'];
@@ -17,7 +17,7 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const { brews } = useBar();
-  const busy = vesselsInUse(brews);
+  const inUse = useVesselsInUse(brews);
   const list = recent
     .flatMap((r) => {
       const [tea, vessel] = [
@@ -38,9 +38,9 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
           key={tea.id}
           onClick={() =>
             go(
-              busy.has(vessel.id)
-                ? `/start?tea=${tea.id}`
-                : `/start?tea=${tea.id}&vessel=${vessel.id}&water=${water}`,
+              inUse.isFree(vessel.id)
+                ? `/start?tea=${tea.id}&vessel=${vessel.id}&water=${water}`
+                : `/start?tea=${tea.id}`,
             )
           }
         >
@@ -49,7 +49,9 @@ export function Again({ recent, most }: { recent: Recent; most: number }) {
             <span className="tea">{tea.name}</span>
             <span className="small">
               {vessel.name}
-              {busy.has(vessel.id) ? ' is in use' : `, ${minutesText(house.recipe.window.best)}`}
+              {inUse.isFree(vessel.id)
+                ? `, ${minutesText(house.recipe.window.best)}`
+                : ' is in use'}
             </span>
           </span>
         </button>

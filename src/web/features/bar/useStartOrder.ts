@@ -2,11 +2,12 @@ import { methodFor } from '#core/recipes';
 import { lotInUse, recipeFor } from '#core/teas';
 import { millilitres } from '#core/units';
 import type { Order } from '#contracts/brews';
-import { type BarBrew, vesselsInUse } from '../../entities/brews/barBrews';
+import type { BarBrew } from '../../entities/brews/barBrews';
 import type { BrewCommands } from '../../entities/brews/commands';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
 import { useGo } from '../../platform/useGo';
 
 /** Starts an order: at once where its vessel is free, else on its start card. */
@@ -15,13 +16,14 @@ export function useStartOrder(commands: BrewCommands, brews: readonly BarBrew[])
   const { site } = useSession();
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
+  const inUse = useVesselsInUse(brews);
   return (order: Order): void => {
     const tea = book?.teas.find((t) => t.id === order.teaId);
     const vessel = shelf?.vessels.find(
       (v) => v.id === order.vesselId && v.siteId === site.id && !v.retired,
     );
     const version = tea && vessel ? recipeFor(tea, methodFor(vessel))?.house : null;
-    const busy = vessel !== undefined && vesselsInUse(brews).has(vessel.id);
+    const busy = vessel !== undefined && !inUse.isFree(vessel.id);
     if (tea && vessel && version && !busy) {
       const started = commands.start({
         tea,

@@ -17,6 +17,7 @@ import { oneTap, useKeys } from '../../ui/keys';
 import { HotStage } from './HotStage';
 import { MoreActs } from './MoreActs';
 import { Serve } from './Serve';
+import { OutOnCounter } from './Shelve';
 import { type Doing, useAct } from './useAct';
 import { VolumeRow } from './VolumeRow';
 
@@ -24,24 +25,17 @@ const GLASS = millilitres(220);
 const MOST_GLASSES = 6;
 
 /** What hands can do to it now; every act can be taken back. */
-export function BatchActs({
-  batch,
-  standing,
-  now,
-}: {
-  batch: ColdBatch;
-  standing: readonly ColdBatch[];
-  now: EpochMs;
-}) {
+export function BatchActs({ batch, now }: { batch: ColdBatch; now: EpochMs }) {
   const doing = useAct(batch, now);
   const { state } = batch.now;
   if (state.kind !== 'infusing' && state.kind !== 'drawn')
     return <p className="text-[19px] font-semibold">This batch has ended.</p>;
   return (
     <>
+      <OutOnCounter batch={batch} doing={doing} />
       <FirstForm batch={batch} now={now} doing={doing} />
       <DiscardForm batch={batch} doing={doing} />
-      <MoreActs batch={batch} standing={standing} doing={doing} />
+      <MoreActs batch={batch} doing={doing} />
       {doing.refusal !== null && (
         <p className="fault mt-2" role="alert">
           {doing.refusal}

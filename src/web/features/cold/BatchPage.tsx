@@ -90,7 +90,7 @@ export function BatchPage() {
       <section className="paper max-[1000px]:order-1" aria-label="What can be done">
         <SharedVessel batch={batch} standing={cold.standing} />
         <UseFirst first={pouredFirst(batch, cold.standing)} batch={batch} />
-        <BatchActs batch={batch} standing={cold.standing} now={now} />
+        <BatchActs batch={batch} now={now} />
         <LabelLine batch={batch} />
         <p className="small mt-2">
           Wash your hands and use a clean pitcher. Never pour new liquor into an old batch: the old

@@ -2,32 +2,29 @@ import { useState } from 'react';
 import { clockTime, dayAndTime, siteDate, wallMoment, weekdayAndTime } from '#core/time';
 import { type EpochMs } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
+import { useBar } from '../../entities/brews/useBar';
 import { useSession, useZone } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
 import { oneTap } from '../../ui/keys';
+import { Shelve } from './Shelve';
 import type { Doing } from './useAct';
 
 /** What is seldom wanted: another vessel, a mended time, an end that a lead chooses. */
-export function MoreActs({
-  batch,
-  standing,
-  doing,
-}: {
-  batch: ColdBatch;
-  standing: readonly ColdBatch[];
-  doing: Doing;
-}) {
+export function MoreActs({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
   const { role } = useSession();
   const { kind } = batch.now.state;
   if (kind !== 'infusing' && kind !== 'drawn') return null;
   return (
     <details className="mt-3">
       <summary className="min-h-[44px]">
-        More: {kind === 'drawn' ? 'pour into another vessel, ' : ''}correct the start
+        More: {kind === 'drawn' ? 'pour into another vessel, ' : ''}fridge or counter, correct the
+        start
         {role === 'lead' ? ', change the end' : ''}
       </summary>
       <div className="form">
-        {kind === 'drawn' && <Decant batch={batch} standing={standing} doing={doing} />}
+        {kind === 'drawn' && <Decant batch={batch} doing={doing} />}
+        <Shelve batch={batch} doing={doing} />
         <Retime batch={batch} doing={doing} />
         {role === 'lead' && <End batch={batch} doing={doing} />}
       </div>
@@ -36,24 +33,17 @@ export function MoreActs({
 }
 
 /** The liquor goes into a bottle or another pitcher; the old one is free for new leaf. */
-function Decant({
-  batch,
-  standing,
-  doing,
-}: {
-  batch: ColdBatch;
-  standing: readonly ColdBatch[];
-  doing: Doing;
-}) {
+function Decant({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
   const { data } = useVesselsQuery();
   const { site } = useSession();
+  const inUse = useVesselsInUse(useBar().brews);
   const [to, setTo] = useState('');
   const free = (data?.vessels ?? []).filter(
     (v) =>
       v.siteId === site.id &&
       v.kind === 'pitcher' &&
       !v.retired &&
-      !standing.some((b) => b.vesselId === v.id) &&
+      inUse.isFree(v.id) &&
       v.brim >= batch.now.ledger.left,
   );
   const vessel = free.find((v) => v.id === to);

@@ -147,7 +147,8 @@ function Pitchers({ choice }: { choice: ColdChoice }) {
   return (
     <div className="grid grid-cols-[repeat(auto-fill,minmax(140px,1fr))] gap-3 mt-2">
       {vessels.map((v) => {
-        const taken = inUse.get(v.id);
+        const taken = inUse.batchIn.get(v.id);
+        const brew = inUse.brewIn.get(v.id);
         return (
           <button
             type="button"
@@ -164,7 +165,9 @@ function Pitchers({ choice }: { choice: ColdChoice }) {
               liquor={taken ? liquorOfStyle(taken.tea.style) : null}
             />
             <b>{v.name}</b>
-            <span className="small">{taken ? `holds ${taken.tea.name}` : 'free'}</span>
+            <span className="small">
+              {inUse.isFree(v.id) ? 'free' : `holds ${(taken ?? brew)?.tea.name}`}
+            </span>
           </button>
         );
       })}

@@ -1,7 +1,7 @@
 import { DISCARD_REASONS } from '#core/cold';
 import { verdictWords } from '#core/corrections';
 import { dayAndTime, weekdayAndTime, type Zone } from '#core/time';
-import { volumeText } from '#core/units';
+import { readingText, volumeText } from '#core/units';
 import type { BatchHappened } from '#contracts/batches';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { type Units, useUnits, useZone } from '../../entities/people/session';
@@ -32,6 +32,10 @@ function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
       return `label printed: throw out by ${weekdayAndTime(zone, e.until)}`;
     case 'decant':
       return `from ${e.from.name} into ${e.to.name}`;
+    case 'shelve':
+      return e.place === 'fridge'
+        ? 'into the fridge'
+        : `out on the counter, at ${readingText(e.air, units.temperature)}`;
     case 'retime':
       return `leaf was in at ${weekdayAndTime(zone, e.to)}, not ${weekdayAndTime(zone, e.from)}`;
     case 'void':

@@ -6,12 +6,14 @@ import { lotInUse, measureOf } from '#core/teas';
 import { type Celsius, type Millilitres, millilitres, volumeText } from '#core/units';
 import type { VesselKind } from '#core/vessels';
 import type { Tea } from '#contracts/teas';
+import type { Vessel } from '#contracts/vessels';
 import { useColdPlanQuery } from '../../entities/batches/api';
-import { stands } from '../../entities/batches/standing';
 import { useCold } from '../../entities/batches/useCold';
+import { useBar } from '../../entities/brews/useBar';
 import { useLimits, useSession, useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { useVesselsInUse, type VesselsInUse } from '../../entities/vessels/useVesselsInUse';
 
 /** The cold recipes of a tea that are the house's. */
 const coldOf = (tea: Tea) => tea.recipes.filter((r) => r.house && isCold(r.method));
@@ -22,6 +24,18 @@ const methodOf = (text: string | null): Method | null =>
 /** What stands in the fridge for hours; a warm start is made in a cup or a glass too. */
 const COLD_KINDS: readonly VesselKind[] = ['pitcher'];
 const WARM_KINDS: readonly VesselKind[] = ['pitcher', 'lidded', 'mug'];
+
+/** Why a vessel takes no leaf: what is in it; null: it is free. */
+function takenWords(
+  inUse: VesselsInUse,
+  vessel: Vessel,
+  volume: (ml: Millilitres) => string,
+): string | null {
+  const batch = inUse.batchIn.get(vessel.id);
+  if (batch) return inUseWords(vessel.name, batch, volume);
+  const held = inUse.holds(vessel.id);
+  return held === null ? null : `${vessel.name} is in use: ${held}.`;
+}
 
 /** Tea, method, pitcher and water as chosen, or the likeliest: the first with a cold recipe, in a pitcher that is free. */
 export function useColdChoice() {
@@ -40,10 +54,7 @@ export function useColdChoice() {
     () => (book.data?.teas ?? []).filter((t) => !t.retired && coldOf(t).length > 0),
     [book.data],
   );
-  const inUse = useMemo(
-    () => new Map(cold.batches.filter(stands).map((b) => [b.vesselId, b])),
-    [cold.batches],
-  );
+  const inUse = useVesselsInUse(useBar().brews);
   const tea = teas.find((t) => t.id === teaId) ?? teas[0] ?? null;
   const recipes = tea ? coldOf(tea) : [];
   const version = (recipes.find((r) => r.method === method) ?? recipes[0])?.house ?? null;
@@ -57,7 +68,7 @@ export function useColdChoice() {
   );
   const vessel =
     vessels.find((v) => v.id === vesselId) ??
-    vessels.find((v) => !inUse.has(v.id)) ??
+    vessels.find((v) => inUse.isFree(v.id)) ??
     vessels[0] ??
     null;
   const lot = tea ? lotInUse(tea) : null;
@@ -89,9 +100,7 @@ export function useColdChoice() {
         : null,
     [tea, version, vessel, water, waterAt, fridge, site.ambient, limits],
   );
-  const taken = vessel ? inUse.get(vessel.id) : undefined;
   const volume = (ml: Millilitres) => volumeText(ml, units.volume);
-  const takenBy = taken && vessel ? inUseWords(vessel.name, taken, volume) : null;
   return {
     loading: book.isLoading || shelf.isLoading || cold.isLoading,
     teas,
@@ -107,7 +116,7 @@ export function useColdChoice() {
     fridge,
     planned,
     plannedId: planOfBatch?.id ?? null,
-    takenBy,
+    takenBy: vessel && takenWords(inUse, vessel, volume),
     pickTea: (id: string) => {
       setTeaId(id);
       setMethod(null);

@@ -27,18 +27,19 @@ export function StartPage() {
   const { site } = useSession();
   const commands = useBrewCommands();
   const go = useGo();
-  const { tea, lot, version, vessel, water, teas, vessels, busy, brews, recent } = choice;
+  const { tea, lot, version, vessel, water, teas, vessels, inUse, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
   const [full, setFull] = useState(false);
   useEffect(() => setWarmChoice(null), [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
   const card =
     tea && version && vessel ? cardOf({ tea, lot, version, vessel, site, water, warmed }) : null;
-  const busyBrew = vessel ? busy.get(vessel.id) : undefined;
+  const holds = vessel ? inUse.holds(vessel.id) : null;
   const taken = allOf(brews).length;
   // Whom it would meet if it were poured now, looked at again as time goes.
   const at = useNow(1000);
-  const apart = version && !busyBrew ? apartFrom(attentionTimes(version.recipe), brews, at) : null;
+  const apart =
+    version && holds === null ? apartFrom(attentionTimes(version.recipe), brews, at) : null;
   const met = apart?.meets
     ? {
         wait: apart.wait,
@@ -49,7 +50,8 @@ export function StartPage() {
     : null;
   const started = useRef(false);
   const start = (warming: boolean) => {
-    if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || busyBrew) return;
+    if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || holds !== null)
+      return;
     // A double tap starts one brew.
     const brew = commands.start({
       tea,
@@ -120,7 +122,7 @@ export function StartPage() {
         water={water}
         warmed={warmed}
         card={card}
-        busyWith={busyBrew ? `${busyBrew.startedBy.name} brews ${busyBrew.tea.name} in it` : null}
+        busyWith={holds}
         onWarmed={setWarmChoice}
         onStart={start}
         onTrial={choice.setOnTrial}

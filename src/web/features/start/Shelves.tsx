@@ -2,6 +2,8 @@ import type { Recipe } from '#core/recipes';
 import { type Grams, grams, ML_PER, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
+import { liquorOfBatch } from '../../entities/batches/liquor';
+import type { ColdBatch } from '../../entities/batches/standing';
 import { type BarBrew, phaseOf } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
 import { brewStatus } from '../../entities/brews/status';
@@ -34,7 +36,7 @@ export function VesselShelves({
   leaf: Grams | null;
 }) {
   const units = useUnits();
-  const { vessels, vessel: chosen, busy, tea, water } = choice;
+  const { vessels, vessel: chosen, inUse, tea, water } = choice;
   const phone = useBarLayout(1).kind === 'phone';
   const perShelf = phone ? PER_PHONE_SHELF : PER_SHELF;
   const scale = scaleFor(phone, vessels);
@@ -82,7 +84,8 @@ export function VesselShelves({
                   v={v}
                   scale={scale}
                   on={v.id === chosen?.id}
-                  brew={busy.get(v.id)}
+                  brew={inUse.brewIn.get(v.id)}
+                  batch={inUse.batchIn.get(v.id)}
                   tea={tea}
                   recipe={recipe}
                   leaf={leaf}
@@ -93,7 +96,8 @@ export function VesselShelves({
             </div>
             <div className="tags" style={grid}>
               {row.map((v) => {
-                const brew = busy.get(v.id);
+                const brew = inUse.brewIn.get(v.id);
+                const isCold = inUse.batchIn.has(v.id);
                 const on = v.id === chosen?.id;
                 return (
                   <button
@@ -106,7 +110,7 @@ export function VesselShelves({
                     <b>{v.name}</b>
                     {volumeText(v.mark, units.volume)}, {cupsWord(v)}
                     <br />
-                    {stateOf(brew, on)}
+                    {stateOf(brew, isCold, on)}
                   </button>
                 );
               })}
@@ -126,12 +130,13 @@ function scaleFor(phone: boolean, vessels: readonly Vessel[]) {
 }
 
 /** Whether a vessel is in use, chosen or free. */
-function stateOf(brew: BarBrew | undefined, on: boolean) {
-  if (brew) return <span className="use">in use, {inUse(brew)}</span>;
+function stateOf(brew: BarBrew | undefined, isCold: boolean, on: boolean) {
+  if (brew) return <span className="use">in use, {howFar(brew)}</span>;
+  if (isCold) return <span className="use">in use, cold</span>;
   if (on) return <strong>chosen</strong>;
   return <span className="use">free</span>;
 }
-function inUse(brew: NonNullable<ReturnType<Choice['busy']['get']>>): string {
+function howFar(brew: BarBrew): string {
   const s = brewStatus(brew, phaseOf(brew, now()), { volume: 'ml', temperature: 'C' });
   if (s.name === 'late') return 'late';
   if (s.name === 'warming') return 'warming';
@@ -142,22 +147,25 @@ type StandingProps = {
   v: Vessel;
   scale: number;
   on: boolean;
-  brew: ReturnType<Choice['busy']['get']>;
+  brew: BarBrew | undefined;
+  batch: ColdBatch | undefined;
   tea: Tea | null;
   recipe: Recipe | null;
   leaf: Grams | null;
   water: Choice['water'];
   onPick: () => void;
 };
-function Standing({ v, scale, on, brew, tea, recipe, leaf, water, onPick }: StandingProps) {
-  const inIt = brew ? liquorOf(brew, now()) : null;
+function Standing({ v, scale, on, brew, batch, tea, recipe, leaf, water, onPick }: StandingProps) {
+  const isInUse = brew !== undefined || batch !== undefined;
+  const coldLiquor = batch ? liquorOfBatch(batch) : null;
+  const inIt = brew ? liquorOf(brew, now()) : coldLiquor;
   const liquor = on && tea && recipe ? houseLiquorOf(tea, recipe) : inIt;
-  const fill = on ? water : brew?.plan.water;
+  const fill = on ? water : (brew ?? batch)?.plan.water;
   return (
     <button
       type="button"
-      aria-label={`${v.name}${brew ? ', in use' : ''}`}
-      disabled={brew !== undefined && !on}
+      aria-label={`${v.name}${isInUse ? ', in use' : ''}`}
+      disabled={isInUse && !on}
       onClick={onPick}
     >
       <VesselDrawing
@@ -166,7 +174,7 @@ function Standing({ v, scale, on, brew, tea, recipe, leaf, water, onPick }: Stan
         label=""
         fill={liquor && fill && fill <= v.brim ? fill : undefined}
         liquor={liquor}
-        leaf={on && leaf ? leaf : (brew?.plan.leaf ?? grams(0))}
+        leaf={on && leaf ? leaf : ((brew ?? batch)?.plan.leaf ?? grams(0))}
         level={on}
         lid={brew !== undefined && v.lid}
       />

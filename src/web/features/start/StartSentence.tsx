@@ -56,7 +56,7 @@ export function StartSentence({
   canQueue: boolean;
   onQueue: (forWhom: string) => void;
 }) {
-  const { teas, vessels, busy, water } = choice;
+  const { teas, vessels, inUse, water } = choice;
   const finding = useFinding(choice.find);
   return (
     <div className="say">
@@ -94,7 +94,7 @@ export function StartSentence({
         chosen={vessel.id}
         choices={vessels.map((v) => ({
           value: v.id,
-          text: busy.has(v.id) ? `${v.name}, in use` : v.name,
+          text: inUse.isFree(v.id) ? v.name : `${v.name}, in use`,
         }))}
         onPick={(id) => {
           const v = vessels.find((x) => x.id === id);

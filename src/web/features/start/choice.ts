@@ -5,11 +5,11 @@ import { lotInUse, recipeFor } from '#core/teas';
 import { type Millilitres, millilitres } from '#core/units';
 import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { vesselsInUse } from '../../entities/brews/barBrews';
 import { useBar } from '../../entities/brews/useBar';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
 
 const CUP_VESSELS = new Set(['lidded', 'tasting']);
 /** A vessel that suits a tea: short steeps go in cups, the rest in pots and mugs. */
@@ -45,14 +45,14 @@ export function useChoice() {
       ),
     [shelf.data, site.id],
   );
-  const busy = useMemo(() => vesselsInUse(brews), [brews]);
+  const inUse = useVesselsInUse(brews);
   const tea =
     teas.find((t) => t.id === teaId) ??
     teas.find((t) => t.id === recent[0]?.teaId) ??
     teas[0] ??
     null;
   const lastVessel = recent.find((r) => r.teaId === tea?.id)?.vesselId;
-  const free = vessels.filter((v) => !busy.has(v.id));
+  const free = vessels.filter((v) => inUse.isFree(v.id));
   const vessel =
     vessels.find((v) => v.id === vesselId) ??
     free.find((v) => v.id === lastVessel) ??
@@ -74,7 +74,7 @@ export function useChoice() {
     loading: book.isLoading || shelf.isLoading,
     teas,
     vessels,
-    busy,
+    inUse,
     brews,
     tea,
     vessel,

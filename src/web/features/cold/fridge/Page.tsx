@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { placeOf } from '#core/cold';
 import { celsius, readingText } from '#core/units';
 import { useProbesQuery } from '../../../entities/batches/api';
 import { useBatchCommands } from '../../../entities/batches/useBatchCommands';
@@ -38,7 +39,7 @@ export function FridgePage() {
         <Loading what="the fridge log" />
       </main>
     );
-  const inFridge = cold.standing.filter((b) => b.plan.place === 'fridge');
+  const inFridge = cold.standing.filter((b) => placeOf(b.plan, b.now) === 'fridge');
   const chosen = inFridge.find((b) => b.id === chosenId) ?? inFridge[0];
   const last = cold.readings.at(-1);
   return (

@@ -1,0 +1,64 @@
+import { placeOf } from '#core/cold';
+import { clockTime, dayAndTime } from '#core/time';
+import { readingText } from '#core/units';
+import type { ColdBatch } from '../../entities/batches/standing';
+import { isOutOfFridge } from '../../entities/batches/words';
+import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { oneTap } from '../../ui/keys';
+import type { Doing } from './useAct';
+
+/** Puts a batch elsewhere from now on. */
+function useShelve(batch: ColdBatch, doing: Doing) {
+  const { site } = useSession();
+  return (place: 'fridge' | 'counter') =>
+    doing.act(
+      { kind: 'shelve', place, air: place === 'counter' ? site.ambient : batch.plan.air },
+      place === 'counter' ? 'out on the counter' : 'into the fridge',
+    );
+}
+
+/** A fridge batch that stands out: since when, what that costs, and the way back. */
+export function OutOnCounter({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
+  const units = useUnits();
+  const zone = useZone();
+  const shelve = useShelve(batch, doing);
+  const since = batch.now.shelved.at(-1);
+  if (!since || !isOutOfFridge(batch)) return null;
+  return (
+    <div className="note bad flex flex-wrap items-center gap-3 mb-3" role="status">
+      <p className="flex-1 min-w-[220px]">
+        On the counter since {clockTime(zone, since.at)}, at{' '}
+        {readingText(since.air, units.temperature)}. The liquor warms. If the batch stays out, throw
+        it out by {dayAndTime(zone, batch.kept.discardAt)}.
+      </p>
+      <button type="button" className="btn go" onClick={oneTap(() => shelve('fridge'))}>
+        Back in the fridge
+      </button>
+    </div>
+  );
+}
+
+/** The seldom way: out of the fridge for a service, or a counter brew into it. */
+export function Shelve({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
+  const shelve = useShelve(batch, doing);
+  if (isOutOfFridge(batch)) return null;
+  if (placeOf(batch.plan, batch.now) === 'fridge')
+    return (
+      <div className="flex flex-wrap items-center gap-3">
+        <button type="button" className="btn" onClick={oneTap(() => shelve('counter'))}>
+          Out on the counter
+        </button>
+        <span className="small">The time out of the fridge is counted as warm.</span>
+      </div>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <button type="button" className="btn" onClick={oneTap(() => shelve('fridge'))}>
+        Into the fridge
+      </button>
+      <span className="small">
+        The hours of a counter brew go on in the fridge: its end stays where it is.
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,90 @@
+import { parseRanges, rangesText, type SiteDate, type WallRange, type Week } from '#core/time';
+import type { SiteHours } from '#contracts/sites';
+
+export const DAYS = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const;
+export const PARTS = ['open', 'preferred', 'services'] as const;
+export type Part = (typeof PARTS)[number];
+/** What a shop begins with until its own hours are typed. */
+const USUAL: Readonly<Record<Part, string>> = {
+  open: '08:00-22:00',
+  preferred: '08:00-10:00, 21:00-22:00',
+  services: '11:00-14:00, 14:00-18:00',
+};
+
+/** A day that is unlike its weekday, as typed; an empty text: closed, or nothing served. */
+export type OtherDay = {
+  readonly id: string;
+  readonly date: SiteDate;
+  readonly open: string;
+  readonly services: string;
+};
+/** Hours as typed: a text for each day of each part, and the days that are otherwise. */
+export type HoursTyped = Readonly<Record<Part, readonly string[]>> & {
+  readonly zone: string;
+  readonly others: readonly OtherDay[];
+};
+
+export const typedOf = (hours: SiteHours | null, zone: string): HoursTyped => {
+  const week = (part: Part) =>
+    DAYS.map((_, i) => (hours ? rangesText(hours[part][i] ?? []) : USUAL[part]));
+  return {
+    zone,
+    open: week('open'),
+    preferred: week('preferred'),
+    services: week('services'),
+    others: Object.entries(hours?.exceptions ?? {})
+      .sort(([a], [b]) => a.localeCompare(b))
+      .map(([date, day]) => ({
+        id: date,
+        date,
+        open: rangesText(day.open),
+        services: rangesText(day.services),
+      })),
+  };
+};
+
+/** What is wrong with typed ranges; null: nothing. */
+export const faultIn = (text: string): string | null => {
+  const read = parseRanges(text);
+  return read.kind === 'bad' ? read.why : null;
+};
+/** What is wrong with the date of another day; null: nothing. */
+export function dateFault(day: OtherDay, others: readonly OtherDay[]): string | null {
+  if (day.date === '') return 'Choose the date.';
+  return others.some((o) => o.id !== day.id && o.date === day.date)
+    ? 'This date is there twice.'
+    : null;
+}
+
+const rangesOf = (text: string): WallRange[] => {
+  const read = parseRanges(text);
+  return read.kind === 'ok' ? read.ranges : [];
+};
+/** The hours that were typed; null while something of them is wrong. */
+export function hoursOf(typed: HoursTyped): SiteHours | null {
+  const texts = [
+    ...PARTS.flatMap((part) => typed[part]),
+    ...typed.others.flatMap((o) => [o.open, o.services]),
+  ];
+  if (texts.some((text) => faultIn(text) !== null)) return null;
+  if (typed.others.some((o) => dateFault(o, typed.others) !== null)) return null;
+  const week = (part: Part) => typed[part].map(rangesOf) as unknown as Week;
+  const exceptions = typed.others.map(
+    (o) => [o.date, { open: rangesOf(o.open), services: rangesOf(o.services) }] as const,
+  );
+  return {
+    zone: typed.zone,
+    open: week('open'),
+    preferred: week('preferred'),
+    services: week('services'),
+    ...(exceptions.length > 0 && { exceptions: Object.fromEntries(exceptions) }),
+  };
+}
