@@ -38,10 +38,9 @@ function inOrder(
   const { nets, room, idle, pinned } = known.house;
   const paths = kept.map((path) => [...path]);
   const free = room.free.map((f, i) => f - (pinned[i] ?? 0));
-  const add = (uses: Float64Array | undefined, factor: number) =>
-    free.forEach((f, i) => {
-      free[i] = f + factor * (uses?.[i] ?? 0);
-    });
+  const add = (uses: Float64Array | undefined, factor: number) => {
+    if (uses) for (let i = 0; i < free.length; i++) free[i]! += factor * uses[i]!;
+  };
   paths.forEach((path, k) => {
     if (order.includes(k)) return;
     add(idle[k], 1);

@@ -2,7 +2,7 @@ import { type Cost, sumOfCosts } from './cost';
 import { type Network, networkOf, type Step } from './line';
 import { type Weights, weightsOf } from './paths';
 import type { PlanProblem } from './problem';
-import { addTaken, fits, type Room, roomOf } from './room';
+import { addTaken, fitsWithin, type Room, roomOf } from './room';
 import { pourStanding, type StandingPoured } from './standing';
 
 /** One way for every line, in the order of the lines. */
@@ -53,7 +53,8 @@ export function houseOf(p: PlanProblem): House {
   // Pins are sure to stand: what finds no room beside those of the other lines is not looked at again.
   const fitting = nets.map((net, k) => {
     const free = room.free.map((f, i) => f - (pinned[i] ?? 0) + (idle[k]?.[i] ?? 0));
-    const fitsIn = (s: Step) => !s.batch || fits(free, room, s.batch.taken);
+    const fitsAlone = fitsWithin(free, room);
+    const fitsIn = (s: Step) => !s.batch || fitsAlone(s.batch.taken);
     return { ...net, steps: net.steps.map((steps) => steps.filter(fitsIn)) };
   });
   return { standing, room, nets: fitting, idle, pinned };

@@ -50,6 +50,10 @@ type Around = {
   readonly line: PlanLine;
   readonly demand: readonly number[];
   readonly preferred: ReadonlySet<Minute>;
+  /** Its fills in each class of vessels, the smallest first. */
+  readonly fills: readonly (readonly PlanFill[])[];
+  /** Moments at which somebody is there, the earliest first. */
+  readonly hands: readonly Minute[];
 };
 
 const offEach = (line: PlanLine, start: Minute, lift: Minute): number =>
@@ -65,16 +69,19 @@ const noWorse = (a: Opening, b: Opening): boolean =>
 
 /** Openings that are ready by a moment, without those that another beats in everything: later, better, easier. */
 function openingsReadyBy(around: Around, ready: Minute): Opening[] {
-  const { line, p } = around;
-  const hands = p.hands.map((h) => h.at);
+  const { line } = around;
+  const hands = around.hands;
   const kept: Opening[] = [];
   // Once one without a fault is found, what is lifted before the last start that would still beat it is beaten by it.
   let beaten = -Infinity;
-  for (const lift of hands.filter((t) => t + line.chill <= ready).reverse()) {
+  const lastLift = hands.findLastIndex((t) => t + line.chill <= ready);
+  for (let i = lastLift; i >= 0; i--) {
+    const lift = hands[i] ?? 0;
     if (lift - line.earliest <= beaten) break;
-    for (const start of hands
-      .filter((t) => t >= lift - line.latest && t <= lift - line.earliest)
-      .reverse()) {
+    for (let j = i; j >= 0; j--) {
+      const start = hands[j] ?? 0;
+      if (start > lift - line.earliest) continue;
+      if (start < lift - line.latest) break;
       const opening = openingOf(around, start, lift);
       if (kept.some((k) => noWorse(k, opening))) continue;
       kept.push(opening);
@@ -185,27 +192,20 @@ function newBatches(around: Around, glass: Glass, openings: readonly Opening[]):
   const { line, room } = around;
   const steps: Step[] = [];
   room.classes.forEach((c, row) => {
-    const fills = [...(line.fills[c.kind] ?? [])].sort(
-      (a, b) => a.glasses - b.glasses || a.water - b.water,
-    );
+    const fills = around.fills[row] ?? [];
     for (const opening of openings) {
       // What a smaller fill of this kind serves, a larger one need not stop at.
       let served = 0;
       for (const fill of fills) {
         const stops = stopsOf(around, opening, { ...glass, glasses: fill.glasses });
-        for (const stop of stops.filter((s) => s.glasses > served))
-          steps.push({
-            to: glass.position + stop.glasses,
-            ...batchCost(line, fill, opening, stop),
-            pin: -1,
-            batch: {
-              pin: null,
-              kind: c.kind,
-              fill,
-              ...{ start: opening.start, lift: opening.lift, pours: stop.pours },
-              taken: takenBy(around, row, { fill, ...opening, ends: stop.ends }),
-            },
-          });
+        for (const stop of stops) {
+          if (stop.glasses <= served) continue;
+          const { lost, effort } = batchCost(line, fill, opening, stop);
+          const { start, lift } = opening;
+          const taken = takenBy(around, row, { fill, start, lift, ends: stop.ends });
+          const batch = { pin: null, kind: c.kind, fill, start, lift, pours: stop.pours, taken };
+          steps.push({ to: glass.position + stop.glasses, lost, effort, pin: -1, batch });
+        }
         served = Math.max(served, fill.glasses);
       }
     }
@@ -224,12 +224,16 @@ export function networkOf(
   if (!line) throw new RangeError(`no line ${index}`);
   const demand = rest[index] ?? [];
   const preferred = new Set(p.hands.filter((h) => h.preferred).map((h) => h.at));
-  const around: Around = { p, room, line, demand, preferred };
+  const hands = p.hands.map((h) => h.at).sort((a, b) => a - b);
+  const fills = room.classes.map((c) =>
+    [...(line.fills[c.kind] ?? [])].sort((a, b) => a.glasses - b.glasses || a.water - b.water),
+  );
+  const around: Around = { p, room, line, demand, preferred, hands, fills };
   const pins = p.pins.filter((pin) => pin.line === line.id);
   const openings = new Map<number, Opening[]>();
   const openingsFor = (service: number): Opening[] => {
     const from = p.services[service]?.from ?? 0;
-    const lastLift = p.hands.findLastIndex((h) => h.at + line.chill <= from);
+    const lastLift = hands.findLastIndex((t) => t + line.chill <= from);
     const known = openings.get(lastLift) ?? openingsReadyBy(around, from);
     openings.set(lastLift, known);
     return known;

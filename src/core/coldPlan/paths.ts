@@ -1,6 +1,6 @@
 import TinyQueue from 'tinyqueue';
 import type { Network, Step } from './line';
-import { addTaken, type Between, fits, type Room, type Taken } from './room';
+import { addTaken, type Between, fits, fitsWithin, type Room, type Taken } from './room';
 
 /** How much has been looked at: the measure of a search, since the same work always comes to the same plan. */
 export type Work = { steps: number };
@@ -43,11 +43,13 @@ const sum = (a: Priced, b: Priced): Priced => ({
   effort: a.effort + b.effort,
   rank: a.rank + b.rank,
 });
-const NOWHERE: Priced = { lost: Infinity, effort: Infinity, rank: Infinity };
+const NOTHING_SPENT: Priced = { lost: 0, effort: 0, rank: 0 };
 
+const priceOf = (step: Step, weights: Weights | null, rows: number): number =>
+  weights && step.batch ? weightOf(weights, rows, step.batch.taken) : 0;
 /** What a step costs with its weights. */
 function pricedStep(step: Step, weights: Weights | null, rows: number): Priced {
-  const price = weights && step.batch ? weightOf(weights, rows, step.batch.taken) : 0;
+  const price = priceOf(step, weights, rows);
   return {
     lost: step.lost + (weights?.level === 'lost' ? price : 0),
     effort: step.effort + (weights?.level === 'effort' ? price : 0),
@@ -71,56 +73,78 @@ const usedAfter = (step: Step, used: number): number =>
 const arrivesAt = (step: Step, net: Network, at: number): number =>
   at < net.glasses ? step.to : net.glasses;
 
-/** What each state costs from there to the end, and the step that begins the cheapest way. */
-export type ToGo = { readonly cost: readonly Priced[]; readonly next: readonly (Step | null)[] };
+/**
+ * What each state costs from there to the end, and the step that begins the cheapest way. Tables, not objects: they are
+ * filled again for every change of weights.
+ */
+export type ToGo = {
+  readonly lost: Float64Array;
+  readonly effort: Float64Array;
+  readonly rank: Float64Array;
+  readonly next: readonly (Step | null)[];
+};
+const costToGo = ({ lost, effort, rank }: ToGo, state: number): Priced => ({
+  lost: lost[state] ?? Infinity,
+  effort: effort[state] ?? Infinity,
+  rank: rank[state] ?? Infinity,
+});
+/** The ends of a line: pins that are used nowhere yet are added, one after another. */
+function endsToGo(net: Network, rows: number, weights: Weights | null, toGo: ToGo): void {
+  const next = toGo.next as (Step | null)[];
+  for (let used = everyPin(net); used >= 0; used--) {
+    const state = stateOf(net, net.glasses, used);
+    const unused = net.idle.findIndex((_, i) => ((used >> i) & 1) === 0);
+    const idle = net.idle[unused];
+    const price = idle ? pricedStep(idle, weights, rows) : NOTHING_SPENT;
+    const after = idle
+      ? costToGo(toGo, stateOf(net, net.glasses, used | (1 << unused)))
+      : NOTHING_SPENT;
+    toGo.lost[state] = price.lost + after.lost;
+    toGo.effort[state] = price.effort + after.effort;
+    toGo.rank[state] = price.rank + after.rank;
+    next[state] = idle ?? null;
+  }
+}
 
 /** Backwards from the end: every state once. */
 export function costsToGo(net: Network, rows: number, weights: Weights | null, work: Work): ToGo {
   const size = (net.glasses + 1) * (everyPin(net) + 1);
-  const cost = new Array<Priced>(size).fill(NOWHERE);
+  const table = () => new Float64Array(size).fill(Infinity);
   const next = new Array<Step | null>(size).fill(null);
-  const prices = net.steps.map((steps) => steps.map((s) => pricedStep(s, weights, rows)));
-  const idlePrices = net.idle.map((s) => pricedStep(s, weights, rows));
-  for (let used = everyPin(net); used >= 0; used--) {
-    const state = stateOf(net, net.glasses, used);
-    const unused = net.idle.findIndex((_, i) => ((used >> i) & 1) === 0);
-    if (unused < 0) {
-      cost[state] = { lost: 0, effort: 0, rank: 0 };
-      continue;
-    }
-    const price = idlePrices[unused] ?? NOWHERE;
-    const after = cost[stateOf(net, net.glasses, used | (1 << unused))] ?? NOWHERE;
-    cost[state] = sum(price, after);
-    next[state] = net.idle[unused] ?? null;
-  }
+  const toGo: ToGo = { lost: table(), effort: table(), rank: table(), next };
+  const { lost, effort, rank } = toGo;
+  endsToGo(net, rows, weights, toGo);
+  const level = weights?.level ?? null;
   for (let at = net.glasses - 1; at >= 0; at--) {
     const steps = net.steps[at] ?? [];
     work.steps += steps.length;
-    for (let used = everyPin(net); used >= 0; used--) {
-      const state = stateOf(net, at, used);
-      const best = { lost: Infinity, effort: Infinity, rank: Infinity };
-      steps.forEach((step, i) => {
-        if (isUsed(step, used)) return;
-        const price = prices[at]?.[i] ?? NOWHERE;
-        const after = cost[stateOf(net, step.to, usedAfter(step, used))] ?? NOWHERE;
-        const lost = price.lost + after.lost;
-        if (lost > best.lost) return;
-        const effort = price.effort + after.effort;
-        const rank = price.rank + after.rank;
-        if (
-          lost === best.lost &&
-          (effort > best.effort || (effort === best.effort && rank >= best.rank))
-        )
-          return;
-        best.lost = lost;
-        best.effort = effort;
-        best.rank = rank;
+    for (const step of steps) {
+      const price = priceOf(step, weights, rows);
+      const ownLost = step.lost + (level === 'lost' ? price : 0);
+      const ownEffort = step.effort + (level === 'effort' ? price : 0);
+      const ownRank = level === 'rank' ? price : 0;
+      for (let used = everyPin(net); used >= 0; used--) {
+        if (isUsed(step, used)) continue;
+        const state = stateOf(net, at, used);
+        const after = stateOf(net, step.to, usedAfter(step, used));
+        const [bestLost, bestEffort] = [lost[state]!, effort[state]!];
+        const thisLost = ownLost + lost[after]!;
+        if (thisLost > bestLost) continue;
+        const thisEffort = ownEffort + effort[after]!;
+        const thisRank = ownRank + rank[after]!;
+        const isLess =
+          thisLost < bestLost ||
+          thisEffort < bestEffort ||
+          (thisEffort === bestEffort && thisRank < rank[state]!);
+        if (!isLess) continue;
+        lost[state] = thisLost;
+        effort[state] = thisEffort;
+        rank[state] = thisRank;
         next[state] = step;
-      });
-      cost[state] = best;
+      }
     }
   }
-  return { cost, next };
+  return toGo;
 }
 
 /** The cheapest way, weights counted, and what it costs with them. */
@@ -134,7 +158,7 @@ export function cheapestPath(net: Network, toGo: ToGo): { path: Step[]; priced: 
     used = usedAfter(step, used);
     at = arrivesAt(step, net, at);
   }
-  return { path, priced: toGo.cost[stateOf(net, 0, 0)] ?? NOWHERE };
+  return { path, priced: costToGo(toGo, stateOf(net, 0, 0)) };
 }
 
 /** A way that was begun: where it is, what it cost so far, and (as its own cost) what it will cost at least in all. */
@@ -154,9 +178,8 @@ function pathOf(begun: Begun): Step[] {
 }
 const isWhole = (net: Network, b: Begun): boolean =>
   b.at === net.glasses && b.used === everyPin(net);
-const NOTHING_SPENT: Priced = { lost: 0, effort: 0, rank: 0 };
 function beginning(net: Network, toGo: ToGo, uses: readonly number[]): Begun {
-  const { lost, effort, rank } = toGo.cost[stateOf(net, 0, 0)] ?? NOWHERE;
+  const { lost, effort, rank } = costToGo(toGo, stateOf(net, 0, 0));
   return {
     ...{ lost, effort, rank, at: 0, used: 0, spent: NOTHING_SPENT },
     ...{ step: null, before: null, uses },
@@ -174,11 +197,11 @@ function onward(
   const used = usedAfter(step, before.used);
   const at = arrivesAt(step, net, before.at);
   const spent = sum(before.spent, price);
-  const left = toGo.cost[stateOf(net, at, used)] ?? NOWHERE;
+  const state = stateOf(net, at, used);
   return {
-    lost: spent.lost + left.lost,
-    effort: spent.effort + left.effort,
-    rank: spent.rank + left.rank,
+    lost: spent.lost + toGo.lost[state]!,
+    effort: spent.effort + toGo.effort[state]!,
+    rank: spent.rank + toGo.rank[state]!,
     at,
     used,
     spent,
@@ -203,11 +226,10 @@ export function fittingPath(
   weights: Weights | null,
   work: Work,
 ): Step[] | null {
-  const fitting = (step: Step) => {
-    const taken = takenOf(step);
-    return !taken || fits(free, room, taken);
-  };
-  const net: Network = { ...whole, steps: whole.steps.map((steps) => steps.filter(fitting)) };
+  const fitsAlone = fitsWithin(free, room);
+  const canBe = (step: Step) => !step.batch || fitsAlone(step.batch.taken);
+  const net: Network = { ...whole, steps: whole.steps.map((steps) => steps.filter(canBe)) };
+  const fitsBeside = (step: Step) => !step.batch || fits(free, room, step.batch.taken);
   const toGo = costsToGo(net, room.rows, weights, work);
   let queue = new TinyQueue<Begun>([beginning(net, toGo, [])], inOrder);
   let begun = 0;
@@ -219,7 +241,7 @@ export function fittingPath(
     for (const taken of path) addTaken(free, room, taken, -1);
     for (const step of stepsFrom(net, best.at, best.used)) {
       work.steps += 1;
-      if (isUsed(step, best.used) || !fitting(step)) continue;
+      if (isUsed(step, best.used) || !fitsBeside(step)) continue;
       queue.push(onward(net, toGo, best, step, pricedStep(step, weights, room.rows), []));
       begun += 1;
     }

@@ -133,3 +133,27 @@ export function fits(free: Float64Array, room: Room, t: Taken): boolean {
     if ((free[places + i] ?? 0) < t.places || (free[litres + i] ?? 0) < t.water) return false;
   return true;
 }
+
+/**
+ * As `fits`, for a table that stays as it is while it is asked: places that are taken up are counted once, row by row, so
+ * that each question is a subtraction. Litres, and what takes more than one place, are looked at moment by moment.
+ */
+export function fitsWithin(free: Float64Array, room: Room): (t: Taken) => boolean {
+  const size = room.moments.length;
+  const [places, litres] = [room.rows - 2, room.rows - 1];
+  const rowLength = size + 1;
+  const full = new Int32Array(room.rows * rowLength);
+  let least = Infinity;
+  for (let row = 0; row < room.rows; row++)
+    for (let i = 0; i < size; i++) {
+      const there = free[row * size + i]!;
+      if (row === litres) least = Math.min(least, there);
+      full[row * rowLength + i + 1] = full[row * rowLength + i]! + (there < 1 ? 1 : 0);
+    }
+  const isFull = (row: number, { first, end }: Between) =>
+    full[row * rowLength + end]! > full[row * rowLength + first]!;
+  return (t) => {
+    if (isFull(t.vessel, t.inVessel) || (t.places > 0 && isFull(places, t.inFridge))) return false;
+    return (t.places <= 1 && t.water <= least) || fits(free, room, t);
+  };
+}
