@@ -11,15 +11,6 @@ import {
 import type { EpochMs } from '#core/units';
 import { type PlanService, servicesOf } from './fromHouse';
 
-/** What is wanted of a tea: glasses of each weekday, service by service, and of days that are otherwise. */
-export type Wanted = {
-  readonly week: readonly (readonly number[])[];
-  readonly days: Readonly<Record<SiteDate, readonly number[]>>;
-};
-/** Glasses wanted on a day, service by service. */
-export const wantedOn = (w: Wanted, date: SiteDate): readonly number[] =>
-  w.days[date] ?? w.week[weekdayOf(date)] ?? [];
-
 /** Glasses of a day parted among its services by their lengths, or as they were parted before. */
 export function partedAsBefore(
   glasses: number,

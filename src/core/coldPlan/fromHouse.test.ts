@@ -55,6 +55,13 @@ const pearl = (method: Method = 'fridge'): ColdTea => ({
   method,
   serving: millilitres(220),
 });
+/** So many glasses of each service, every day; or on the day after `NOW` alone. */
+const everyDayWanted = (...glasses: number[]): ColdHouse['wanted'] => ({
+  'pearl fridge': { week: Array.from({ length: 7 }, () => glasses), days: {} },
+});
+const tomorrowWanted = (...glasses: number[]): ColdHouse['wanted'] => ({
+  'pearl fridge': { week: [], days: { '2026-05-05': glasses } },
+});
 const house = (over: Partial<ColdHouse> = {}): ColdHouse => ({
   ...{ now: NOW, zone: ZONE, week: WEEK, days: 3, places: null },
   teas: [pearl()],
@@ -65,7 +72,7 @@ const house = (over: Partial<ColdHouse> = {}): ColdHouse => ({
   limits: USUAL_HOUSE_LIMITS,
   standing: [],
   pinned: [],
-  wanted: () => [2, 2],
+  wanted: everyDayWanted(2, 2),
   ...over,
 });
 const planOf = (h: ColdHouse): BatchPlan => {
@@ -117,7 +124,7 @@ test('a week of a site as a problem: hands from now on, services, one kind of ve
   expect(line?.demand).toEqual([2, 2, 2, 2, 2, 2]);
 });
 test('what is drawn is poured first; what infuses is lifted at a hand of its window, and poured too', () => {
-  const h = house({ wanted: () => [2, 0] });
+  const h = house({ wanted: everyDayWanted(2, 0) });
   const drawn = problemOf({ ...h, standing: [standing(h, 20, true)] });
   expect(drawn.problem.standing).toMatchObject([{ id: 'b', glasses: 4, vessel: 'P1' }]);
   expect(planWeek(drawn.problem).standing[0]?.pours.length).toBeGreaterThan(0);
@@ -177,7 +184,7 @@ describe('why glasses are short', () => {
     return reasonsOf(problem, planWeek(problem)).map((u) => u.because.kind);
   };
   test('the first service of today: leaf that goes in now is too late', () => {
-    expect(reasons(house({ days: 1, wanted: () => [2, 0] }))).toEqual(['tooLate']);
+    expect(reasons(house({ days: 1, wanted: everyDayWanted(2, 0) }))).toEqual(['tooLate']);
   });
   test('nobody is there to start or lift', () => {
     const open = everyDay([['10:30', '11:00']]);
@@ -187,13 +194,13 @@ describe('why glasses are short', () => {
           week: { ...WEEK, open },
           days: 2,
           now: epochMs(Date.UTC(2026, 4, 4, 10, 45)),
-          wanted: (_, date) => (date === '2026-05-05' ? [3, 0] : []),
+          wanted: tomorrowWanted(3, 0),
         }),
       ),
     ).toContain('nobody');
   });
   test('every pitcher stands; the fridge is full', () => {
-    const many = { wanted: (_: string, date: string) => (date === '2026-05-05' ? [8, 0] : []) };
+    const many = { wanted: tomorrowWanted(8, 0) };
     expect(reasons(house({ ...many, vessels: [pitcher('P1')] }))).toContain('vessels');
     expect(reasons(house({ ...many, places: 1 }))).toContain('fridge');
   });

@@ -22,6 +22,7 @@ import type {
   Standing,
   WeekPlan,
 } from './problem';
+import { type Wanted, wantedOn } from './wanted';
 
 /** Hands are thought of at every half hour from opening on. */
 const HAND_STEP_MINUTES = 30;
@@ -83,8 +84,8 @@ export type ColdHouse = {
   readonly limits: HouseLimits;
   readonly standing: readonly StandingBatch[];
   readonly pinned: readonly PinnedBatch[];
-  /** Glasses wanted of a tea on a day, service by service. */
-  readonly wanted: (coldTea: string, date: SiteDate) => readonly number[];
+  /** What is wanted of each tea, by its `coldTeaId`; of one that is not there nothing is. */
+  readonly wanted: Readonly<Record<string, Wanted>>;
 };
 
 /** One service of the plan: the day it begins on, and which of that day it is. */
@@ -202,6 +203,9 @@ function lineOf(
   };
 }
 
+const demandOf = (wanted: Wanted | undefined, services: readonly PlanService[]): number[] =>
+  services.map((s) => (wanted ? (wantedOn(wanted, s.date)[s.index] ?? 0) : 0));
+
 /** The hand moment nearest to a time, of those within a stretch; the time itself where nobody is there. */
 function handNear(hands: readonly Minute[], at: Minute, from: Minute, to: Minute): Minute {
   const within = hands.filter((h) => h >= from && h <= to);
@@ -233,7 +237,7 @@ export function problemOf(house: ColdHouse, known: WorkedFills = new Map()): Pla
   for (const v of house.vessels) if (!kinds.has(kindOf(v))) kinds.set(kindOf(v), v);
   const lines = house.teas.map((tea) =>
     lineOf(house, tea, kinds, {
-      demand: services.map((s) => house.wanted(tea.id, s.date)[s.index] ?? 0),
+      demand: demandOf(house.wanted[tea.id], services),
       own: house.standing.filter((b) => b.coldTea === tea.id),
       fills: known,
     }),

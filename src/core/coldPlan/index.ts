@@ -17,14 +17,8 @@ export {
   type ToBegin,
   type WorkedFills,
 } from './fromHouse';
-export {
-  learntFor,
-  partedAsBefore,
-  servedByDay,
-  wantedOn,
-  type Learnt,
-  type Wanted,
-} from './demand';
+export { learntFor, partedAsBefore, servedByDay, type Learnt } from './demand';
+export { wantedOn, type Wanted } from './wanted';
 export { reasonsOf, type Reason, type UnmetBecause } from './reasons';
 export { boundWords, reasonWords, type PlanSay } from './words';
 export type {

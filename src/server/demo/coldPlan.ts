@@ -7,14 +7,7 @@ import {
   USUAL_HOUSE_LIMITS,
   windowOf,
 } from '#core/cold';
-import {
-  batchesToBegin,
-  coldTeaId,
-  coldTeaOf,
-  planWeek,
-  problemOf,
-  wantedOn,
-} from '#core/coldPlan';
+import { batchesToBegin, coldTeaId, coldTeaOf, planWeek, problemOf } from '#core/coldPlan';
 import type { Method } from '#core/recipes';
 import { measureOf } from '#core/teas';
 import { epochMs, millilitres } from '#core/units';
@@ -93,10 +86,7 @@ export async function addColdPlan(making: Making, shop: Shop): Promise<void> {
     waterAt: site.coldWater,
     standing: standing.filter((b) => isStanding(b.now.state)),
     pinned: [],
-    wanted: (id, date) => {
-      const wanted = demand.find((d) => coldTeaId(d.teaId, d.method) === id);
-      return wanted ? wantedOn(wanted, date) : [];
-    },
+    wanted: Object.fromEntries(demand.map((d) => [coldTeaId(d.teaId, d.method), d])),
   });
   const batches = batchesToBegin(planWeek(asked.problem, PLAN_STEPS), asked).map(
     ({ pin: _, coldTea, ...b }): PlannedCold => ({

@@ -65,9 +65,10 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
   const [rev, setRev] = useState(kept.plan.rev);
   const [save, saving] = useChangeColdPlanMutation();
   const house = usePlanHouse(draft, now);
-  const { asked, teas } = house;
-  const planner = usePlanner(asked?.problem ?? null);
-  const { ended } = planner;
+  const { teas } = house;
+  const planner = usePlanner(house.house);
+  const { ended, found } = planner;
+  const asked = found?.asked ?? null;
   const plan = ended?.kind === 'plan' ? ended.plan : null;
   const days = planDays(zone, now, PLAN_DAYS);
   const mayKeep = role !== 'trainee';
@@ -86,7 +87,13 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
   if (house.isLoading || !asked || !site.hours)
     return (
       <main className="page p-6">
-        <Loading what="recipes, pitchers and batches" />
+        {planner.stage === 'failed' ? (
+          <Nothing action={<Link to="/cold">Back to Cold</Link>}>
+            The planner stopped. Load the page again.
+          </Nothing>
+        ) : (
+          <Loading what="recipes, pitchers and batches" />
+        )}
       </main>
     );
   return (
@@ -124,7 +131,11 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
       />
       <section className="work planned" aria-label="To brew">
         {plan && (
-          <PlannedTable {...{ draft, teas, asked, plan, act, zone }} vessels={house.vessels} />
+          <PlannedTable
+            {...{ draft, teas, plan, act, zone }}
+            asked={ended?.asked ?? asked}
+            vessels={house.vessels}
+          />
         )}
       </section>
     </main>

@@ -83,7 +83,8 @@ test('batches of a plan are at their instants; one that was planned before keeps
   expect(batchesOfPlan(plan, ASKED, known, () => 'new')[0]?.id).toBe('known');
 });
 test('while the next plan is looked for the one before stays in sight', () => {
-  const found = { kind: 'plan', plan: planWeek(PROBLEM), because: [], share: 1 } as const;
+  const plan = planWeek(PROBLEM);
+  const found = { kind: 'plan', asked: ASKED, plan, because: [], share: 1 } as const;
   const first = plannerAfter({ stage: 'idle', found: null, ended: null }, { kind: 'begun' });
   expect(first).toEqual({ stage: 'looking', found: null, ended: null });
   const has = plannerAfter(plannerAfter(first, { kind: 'found', found }), { kind: 'ended' });

@@ -1,5 +1,5 @@
 import { proxy, type Remote, wrap } from 'comlink';
-import type { PlanProblem } from '#core/coldPlan';
+import type { ColdHouse } from '#core/coldPlan';
 import type { PlanFound, PlannerWorker } from './planner.worker';
 
 let remote: Remote<PlannerWorker> | null = null;
@@ -18,10 +18,10 @@ const heard = (id: number, onFound: (f: PlanFound) => void) =>
     if (id === asked) onFound(f);
   });
 /** Plans in the worker; whatever was under way before is stopped. */
-export function planInWorker(problem: PlanProblem, onFound: (f: PlanFound) => void): Run {
+export function planInWorker(house: ColdHouse, onFound: (f: PlanFound) => void): Run {
   const id = ++asked;
   void worker().stop(id - 1);
-  return { ended: worker().plan(id, problem, heard(id, onFound)), stop: stopOf(id) };
+  return { ended: worker().plan(id, house, heard(id, onFound)), stop: stopOf(id) };
 }
 /** Looks for a better one than it came to. */
 export function goOnInWorker(onFound: (f: PlanFound) => void): Run {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { coldTeaId, type PlanAsked, problemOf, wantedOn, type WorkedFills } from '#core/coldPlan';
+import { type ColdHouse, coldTeaId } from '#core/coldPlan';
 import { type EpochMs, epochMs } from '#core/units';
 import { type Plannable, plannableOf } from '../../../entities/batches/coldTeas';
 import { useCold } from '../../../entities/batches/useCold';
@@ -12,7 +12,7 @@ export const PLAN_DAYS = 7;
 /** What is planned begins with a minute that is this old at most, so that it does not change at every drawing. */
 const STEP_MS = 5 * 60_000;
 
-/** What a draft asks of this site now: its teas, and the problem to be planned; null: not yet. */
+/** What a draft asks of this site now: its teas, and what a week is planned from; null: not yet. */
 export function usePlanHouse(draft: PlanDraft, at: EpochMs) {
   const { site } = useSession();
   const book = useBookQuery();
@@ -38,45 +38,33 @@ export function usePlanHouse(draft: PlanDraft, at: EpochMs) {
       ),
     [shelf.data, site.id],
   );
-  // What is wanted is typed often; the fills are worked out once.
-  const fills = useMemo(
-    (): WorkedFills => new Map(),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what they are worked out from
-    [book.data, vessels, fridge, ambient, coldWater, limits],
-  );
-  const asked = useMemo((): PlanAsked | null => {
+  const house = useMemo((): ColdHouse | null => {
     if (!hours || !shelf.data || !book.data || cold.isLoading) return null;
     const byId = new Map(draft.demand.map((d) => [coldTeaId(d.teaId, d.method), d] as const));
     const isOf = (t: Plannable) =>
       byId.has(t.id) || standing.some((b) => coldTeaId(b.tea.id, b.plan.method) === t.id);
-    return problemOf(
-      {
-        ...{ now, zone: hours.zone, week: hours, days: PLAN_DAYS },
-        teas: teas.filter(isOf),
-        vessels,
-        places: draft.places,
-        ...{ air: fridge, ambient, waterAt: coldWater, limits },
-        standing: standing.map((b) => ({
+    return {
+      ...{ now, zone: hours.zone, week: hours, days: PLAN_DAYS },
+      teas: teas.filter(isOf),
+      vessels,
+      places: draft.places,
+      ...{ air: fridge, ambient, waterAt: coldWater, limits },
+      standing: standing.map((b) => ({
+        ...b,
+        coldTea: coldTeaId(b.tea.id, b.plan.method),
+        discardAt: b.kept.discardAt,
+      })),
+      pinned: draft.batches
+        .filter((b) => b.pinned && vessels.some((v) => v.id === b.vesselId))
+        .filter((b) => byId.has(coldTeaId(b.teaId, b.method)))
+        .map((b) => ({
           ...b,
-          coldTea: coldTeaId(b.tea.id, b.plan.method),
-          discardAt: b.kept.discardAt,
+          coldTea: coldTeaId(b.teaId, b.method),
+          start: epochMs(b.start),
+          lift: epochMs(b.lift),
         })),
-        pinned: draft.batches
-          .filter((b) => b.pinned && vessels.some((v) => v.id === b.vesselId))
-          .filter((b) => byId.has(coldTeaId(b.teaId, b.method)))
-          .map((b) => ({
-            ...b,
-            coldTea: coldTeaId(b.teaId, b.method),
-            start: epochMs(b.start),
-            lift: epochMs(b.lift),
-          })),
-        wanted: (id, date) => {
-          const wanted = byId.get(id);
-          return wanted ? wantedOn(wanted, date) : [];
-        },
-      },
-      fills,
-    );
+      wanted: Object.fromEntries(byId),
+    };
   }, [
     draft,
     hours,
@@ -91,12 +79,11 @@ export function usePlanHouse(draft: PlanDraft, at: EpochMs) {
     ambient,
     coldWater,
     limits,
-    fills,
   ]);
   return {
     isLoading: book.isLoading || shelf.isLoading || cold.isLoading,
     teas,
     vessels,
-    asked,
+    house,
   };
 }

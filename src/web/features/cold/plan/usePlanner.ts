@@ -1,5 +1,5 @@
 import { useEffect, useReducer, useRef } from 'react';
-import type { PlanProblem } from '#core/coldPlan';
+import type { ColdHouse } from '#core/coldPlan';
 import { goOnInWorker, planInWorker } from './planner';
 import type { PlanFound } from './planner.worker';
 
@@ -31,7 +31,7 @@ export function plannerAfter(state: PlannerState, told: Told): PlannerState {
 }
 
 /** Plans whenever what is asked changes; null: nothing is. */
-export function usePlanner(problem: PlanProblem | null) {
+export function usePlanner(house: ColdHouse | null) {
   const [state, tell] = useReducer(plannerAfter, {
     ...{ stage: 'idle', found: null, ended: null },
   });
@@ -45,11 +45,11 @@ export function usePlanner(problem: PlanProblem | null) {
   };
   const onFound = (found: PlanFound) => tell({ kind: 'found', found });
   useEffect(() => {
-    if (!problem) return;
+    if (!house) return;
     tell({ kind: 'begun' });
-    follow(planInWorker(problem, onFound));
+    follow(planInWorker(house, onFound));
     return () => stop.current();
-  }, [problem]);
+  }, [house]);
   return {
     ...state,
     stop: () => stop.current(),
