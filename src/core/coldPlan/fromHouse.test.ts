@@ -8,7 +8,7 @@ import {
   windowOf,
 } from '#core/cold';
 import { type Method, startingRecipe } from '#core/recipes';
-import type { SiteWeek, WallRange, Week } from '#core/time';
+import { siteDate, type SiteWeek, type WallRange, type Week } from '#core/time';
 import { celsius, type EpochMs, epochMs, millilitres } from '#core/units';
 import {
   batchesToBegin,
@@ -264,7 +264,7 @@ describe('demand', () => {
       { date: '2026-05-03', served: [0, 4], soldOut: false },
     ]);
     expect(servedByDay([], { zone: ZONE, week: WEEK }, '2026-05-04')).toEqual([]);
-    const learnt = learntFor(days, planDays(ZONE, NOW, 2));
+    const learnt = learntFor(days, planDays(siteDate(ZONE, NOW), 2));
     expect(learnt).toHaveLength(2);
     expect(learnt?.[0]).toMatchObject({ date: '2026-05-04', weekdays: 0 });
     expect(learntFor([], ['2026-05-04'])).toBeNull();

@@ -323,11 +323,9 @@ function pinOf(p: PinnedBatch, minute: (at: number) => Minute): Pin {
     lift: minute(p.lift) + late,
   };
 }
-/** The days that a plan from then on covers. */
-export const planDays = (zone: Zone, now: EpochMs, days: number): SiteDate[] => {
-  const first = siteDate(zone, now);
-  return Array.from({ length: days }, (_, i) => daysAfter(first, i));
-};
+/** The days that a plan covers whose first day is `first`. */
+export const planDays = (first: SiteDate, days: number): SiteDate[] =>
+  Array.from({ length: days }, (_, i) => daysAfter(first, i));
 
 /** A batch of a plan by what it is, at its instants. */
 export type ToBegin = {

@@ -10,7 +10,8 @@ export type Choice<T> = {
 type Props<T> = {
   label: string;
   shown: ReactNode;
-  choices: readonly Choice<T>[];
+  /** A function where there are many: they are made when the list is opened. */
+  choices: readonly Choice<T>[] | (() => readonly Choice<T>[]);
   chosen?: T;
   onPick: (v: T) => void;
   className?: string;
@@ -29,6 +30,17 @@ export function matches(text: string, typed: string): number {
   if (t.split(/[\s,]+/).some((w) => w.startsWith(q))) return 3;
   return t.includes(q) ? 2 : 0;
 }
+
+/** What matches the query, the best first. */
+const bestFirst = <T,>(choices: readonly Choice<T>[], query: string): Choice<T>[] =>
+  choices
+    .map((c) => ({
+      c,
+      m: Math.max(matches(c.text, query), c.words ? matches(c.words, query) - 1 : 0),
+    }))
+    .filter((x) => x.m > 0)
+    .sort((a, b) => b.m - a.m)
+    .map((x) => x.c);
 
 /** A pick of the sentence: a button that opens its list under it; typing narrows it, arrows walk it, Enter takes it. */
 export function PickList<T>({
@@ -57,14 +69,7 @@ export function PickList<T>({
     setAt(0);
   };
   const query = typed || (filter ? firstLetters : '');
-  const found = choices
-    .map((c) => ({
-      c,
-      m: Math.max(matches(c.text, query), c.words ? matches(c.words, query) - 1 : 0),
-    }))
-    .filter((x) => x.m > 0)
-    .sort((a, b) => b.m - a.m)
-    .map((x) => x.c);
+  const found = isOpen ? bestFirst(typeof choices === 'function' ? choices() : choices, query) : [];
   const take = (c: Choice<T> | undefined) => {
     if (!c) return;
     onPick(c.value);

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { coldTeaId, type Learnt, learntFor, servedByDay, wantedOn } from '#core/coldPlan';
 import { dayName, type SiteDate, wallMoment, type Zone } from '#core/time';
 import type { ColdDemand, ColdPoured } from '#contracts/batches';
@@ -26,14 +26,19 @@ const dayWords = (zone: Zone, date: SiteDate): string =>
 /** Glasses wanted of each tea on each of the days; what was learnt from what was poured stands under them. */
 export function DemandTable({ draft, teas, days, hours, poured, act, zone }: Props) {
   const [scope, setScope] = useState<Scope>('date');
-  const [today] = days;
-  const learntOf = (coldTea: string): Learnt[] | null => {
-    const own = poured.filter((p) => coldTeaId(p.teaId, p.method) === coldTea);
+  // Twelve weeks of pours are looked through: once, not with every figure that is typed.
+  const learnt = useMemo(() => {
+    const [today] = days;
     const site = { zone: hours.zone, week: hours };
-    return today ? learntFor(servedByDay(own, site, today), days) : null;
-  };
+    return new Map(
+      teas.map(({ id }) => {
+        const own = poured.filter((p) => coldTeaId(p.teaId, p.method) === id);
+        return [id, today ? learntFor(servedByDay(own, site, today), days) : null] as const;
+      }),
+    );
+  }, [teas, days, hours, poured]);
   const known = draft.demand.flatMap((d) =>
-    (learntOf(demandId(d)) ?? []).map((l) => ({ coldTea: demandId(d), ...l })),
+    (learnt.get(demandId(d)) ?? []).map((l) => ({ coldTea: demandId(d), ...l })),
   );
   const more = teas.filter((t) => !draft.demand.some((d) => demandId(d) === t.id));
   return (
@@ -60,7 +65,7 @@ export function DemandTable({ draft, teas, days, hours, poured, act, zone }: Pro
                   <DemandRow
                     key={tea.id}
                     {...{ demand: d, tea, days, hours, scope, act }}
-                    learnt={learntOf(tea.id)}
+                    learnt={learnt.get(tea.id) ?? null}
                   />
                 )
               );

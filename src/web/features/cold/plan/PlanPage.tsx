@@ -1,6 +1,7 @@
-import { useReducer, useState } from 'react';
+import { useMemo, useReducer, useState } from 'react';
 import { Link } from 'react-router';
 import { planDays } from '#core/coldPlan';
+import { siteDate } from '#core/time';
 import type { ColdPlanAnswer } from '#contracts/batches';
 import { useChangeColdPlanMutation, useColdPlanQuery } from '../../../entities/batches/api';
 import { useSession, useZone } from '../../../entities/people/session';
@@ -70,7 +71,8 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
   const { ended, found } = planner;
   const asked = found?.asked ?? null;
   const plan = ended?.kind === 'plan' ? ended.plan : null;
-  const days = planDays(zone, now, PLAN_DAYS);
+  const today = siteDate(zone, now);
+  const days = useMemo(() => planDays(today, PLAN_DAYS), [today]);
   const mayKeep = role !== 'trainee';
   const canKeep = mayKeep && asked !== null && plan !== null && planner.stage === 'done';
   const keep = async () => {

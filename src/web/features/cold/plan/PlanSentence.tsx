@@ -62,7 +62,9 @@ export function PlanSentence({ draft, teas, asked, act, zone, end }: Props) {
         label="Service"
         shown={weekdayAndTime(zone, at.from)}
         chosen={place}
-        choices={asked.services.map((s, i) => ({ value: i, text: weekdayAndTime(zone, s.from) }))}
+        choices={() =>
+          asked.services.map((s, i) => ({ value: i, text: weekdayAndTime(zone, s.from) }))
+        }
         onPick={setService}
       />
       <span>have</span>

@@ -93,7 +93,7 @@ function PlannedRow({
           shown={time(batch.start)}
           className="small-pick"
           chosen={batch.start}
-          choices={asked.problem.hands.map((h) => ({ value: h.at, text: time(h.at) }))}
+          choices={() => asked.problem.hands.map((h) => ({ value: h.at, text: time(h.at) }))}
           onPick={pinAt}
         />
       </td>
