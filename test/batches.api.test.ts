@@ -346,15 +346,19 @@ describe('the plan of a site', () => {
   });
   test('nothing is planned at first; kept, it is there for everybody', async () => {
     expect(await read()).toEqual({
-      plan: { rev: 0, demand: [], batches: [], places: null, changed: null },
+      plan: { rev: 0, demand: [], batches: [], places: null, leftFree: [], changed: null },
       poured: [],
     });
     const batch = planned({ pinned: true });
+    const leftFree = [{ vesselId: pitcher, from: h.now(), to: h.now() + HOUR }];
     await h.callers.brewer
-      .patch('/api/cold/plan', body({ batches: [batch], places: 6 }))
+      .patch('/api/cold/plan', body({ batches: [batch], places: 6, leftFree }))
       .expect(200);
     const { plan } = await read('trainee');
-    expect(plan).toMatchObject({ rev: 1, demand: [demand()], batches: [batch], places: 6 });
+    expect(plan).toMatchObject({
+      ...{ rev: 1, demand: [demand()], batches: [batch], places: 6 },
+      leftFree,
+    });
     expect(plan.changed?.by).toBe('Brewer B.');
   });
   test('two at once: the second is told, its own is kept over the revision it was told', async () => {

@@ -281,11 +281,15 @@ export const PlannedCold = z.strictObject({
   pinned: z.boolean(),
 });
 export type PlannedCold = z.infer<typeof PlannedCold>;
+/** A pitcher that a plan is to leave free for a while. */
+const LeftFree = z.strictObject({ vesselId: Id, from: Instant, to: Instant });
+export type LeftFree = z.infer<typeof LeftFree>;
 const ColdPlanFields = {
   demand: z.array(ColdDemand).max(40),
   batches: z.array(PlannedCold).max(300),
   /** Pitchers the fridge has room for; null: as many as there are. */
   places: z.number().int().min(0).max(500).nullable(),
+  leftFree: z.array(LeftFree).max(100).default([]),
 };
 /** What a site wants of its cold teas, and the batches it means to begin for it. */
 export const ColdPlan = z.strictObject({

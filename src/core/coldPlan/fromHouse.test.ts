@@ -71,7 +71,7 @@ const house = (over: Partial<ColdHouse> = {}): ColdHouse => ({
   waterAt: celsius(8),
   limits: USUAL_HOUSE_LIMITS,
   standing: [],
-  pinned: [],
+  ...{ pinned: [], leftFree: [], before: [] },
   wanted: everyDayWanted(2, 2),
   ...over,
 });
@@ -176,6 +176,24 @@ test('no pitcher, no service, no tea: nothing is planned, nothing breaks', () =>
     const asked = problemOf(house(over));
     expect(planWeek(asked.problem).batches).toEqual([]);
   }
+});
+
+test('a pitcher that is left free is not filled then; of pitchers alike a batch keeps the one it had', () => {
+  const vesselsOf = (over: Partial<ColdHouse>) => {
+    const { problem } = problemOf(house({ days: 2, wanted: tomorrowWanted(2, 0), ...over }));
+    const plan = planWeek(problem);
+    expect(plan.merit.unmet).toBe(0);
+    return plan.batches.map((b) => b.vessel);
+  };
+  expect(vesselsOf({})).toEqual(['P1']);
+  const span = { vesselId: 'P1', from: NOW, to: epochMs(NOW + 48 * HOUR) };
+  expect(vesselsOf({ leftFree: [span] })).toEqual(['P2']);
+  const asked = problemOf(house({ days: 2, wanted: tomorrowWanted(2, 0) }));
+  const [batch] = batchesToBegin(planWeek(asked.problem), asked);
+  if (!batch) throw new Error('no batch');
+  expect(
+    vesselsOf({ before: [{ coldTea: 'pearl fridge', vesselId: 'P2', start: batch.start }] }),
+  ).toEqual(['P2']);
 });
 
 describe('why glasses are short', () => {

@@ -84,6 +84,18 @@ export type ColdHouse = {
   readonly limits: HouseLimits;
   readonly standing: readonly StandingBatch[];
   readonly pinned: readonly PinnedBatch[];
+  /** Vessels that are not to be had for a while. */
+  readonly leftFree: readonly {
+    readonly vesselId: string;
+    readonly from: EpochMs;
+    readonly to: EpochMs;
+  }[];
+  /** The plan before: of vessels that are alike a batch of it keeps its own. */
+  readonly before: readonly {
+    readonly coldTea: string;
+    readonly vesselId: string;
+    readonly start: EpochMs;
+  }[];
   /** What is wanted of each tea, by its `coldTeaId`; of one that is not there nothing is. */
   readonly wanted: Readonly<Record<string, Wanted>>;
 };
@@ -242,7 +254,13 @@ export function problemOf(house: ColdHouse, known: WorkedFills = new Map()): Pla
       fills: known,
     }),
   );
-  const vessels: PlanVessel[] = house.vessels.map((v) => ({ id: v.id, kind: kindOf(v), out: [] }));
+  const vessels: PlanVessel[] = house.vessels.map((v) => ({
+    id: v.id,
+    kind: kindOf(v),
+    out: house.leftFree
+      .filter((o) => o.vesselId === v.id && o.to > begins)
+      .map((o) => ({ from: minute(o.from), to: minute(o.to) })),
+  }));
   const here = house.standing.filter((b) => house.vessels.some((v) => v.id === b.vesselId));
   const moment = hands.map((h) => h.at);
   return {
@@ -261,6 +279,11 @@ export function problemOf(house: ColdHouse, known: WorkedFills = new Map()): Pla
         ...here.flatMap((b) => infusingPin(b, lines, moment, minute)),
         ...house.pinned.filter((p) => canBeFilled(house, p, lines)).map((p) => pinOf(p, minute)),
       ],
+      before: house.before.map((b) => ({
+        line: b.coldTea,
+        vessel: b.vesselId,
+        start: minute(b.start),
+      })),
     },
   };
 }

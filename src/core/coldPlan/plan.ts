@@ -11,15 +11,25 @@ import { endOfBatch } from './standing';
 export const FIRST_STEPS = 400_000;
 
 type Placed = { readonly line: string; readonly batch: StepBatch };
-/** Each batch into a vessel of its class that is free, in the order in which they begin. */
+/**
+ * Each batch into a vessel of its class that is free, in the order in which they begin: the one it had in the plan before,
+ * else one that no other batch of that plan is to have back.
+ */
 function named(p: PlanProblem, { room, standing }: House, batches: readonly Placed[]) {
   const freeFrom = new Map<string, number>(
     standing.held.map((s) => [s.vessel, s.to + p.wash] as const),
   );
+  const before = p.before ?? [];
+  const ownBefore = (line: string, start: number) =>
+    before.find((b) => b.line === line && b.start === start)?.vessel;
+  const isOthers = new Set(batches.flatMap((b) => ownBefore(b.line, b.batch.start) ?? []));
   const inTurn = [...batches].sort((a, b) => a.batch.start - b.batch.start);
   return inTurn.map(({ line, batch }): PlannedBatch => {
     const { vessels }: VesselClass = room.classes[batch.taken.vessel]!;
-    const vessel = vessels.find((v) => (freeFrom.get(v.id) ?? 0) <= Math.max(0, batch.start));
+    const free = vessels.filter((v) => (freeFrom.get(v.id) ?? 0) <= Math.max(0, batch.start));
+    const own = ownBefore(line, batch.start);
+    const vessel =
+      free.find((v) => v.id === own) ?? free.find((v) => !isOthers.has(v.id)) ?? free[0];
     if (!vessel) throw new Error(`no vessel is free for ${line} at ${batch.start}`);
     freeFrom.set(vessel.id, endOfBatch(p, { line, ...batch }) + p.wash);
     const { start, lift, pours, fill } = batch;

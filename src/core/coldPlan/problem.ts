@@ -76,6 +76,12 @@ export type PlanProblem = {
   readonly lines: readonly PlanLine[];
   readonly standing: readonly Standing[];
   readonly pins: readonly Pin[];
+  /** Where batches stood in the plan before: among vessels that are alike they are named so again. */
+  readonly before?: readonly {
+    readonly line: string;
+    readonly vessel: string;
+    readonly start: Minute;
+  }[];
 };
 
 /** Glasses poured at a service, by its place in the list of services. */

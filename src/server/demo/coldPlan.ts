@@ -86,6 +86,8 @@ export async function addColdPlan(making: Making, shop: Shop): Promise<void> {
     waterAt: site.coldWater,
     standing: standing.filter((b) => isStanding(b.now.state)),
     pinned: [],
+    leftFree: [],
+    before: [],
     wanted: Object.fromEntries(demand.map((d) => [coldTeaId(d.teaId, d.method), d])),
   });
   const batches = batchesToBegin(planWeek(asked.problem, PLAN_STEPS), asked).map(
@@ -96,7 +98,7 @@ export async function addColdPlan(making: Making, shop: Shop): Promise<void> {
   );
   await db.insert(t.coldPlans).values({
     siteId: site.id,
-    ...{ rev: 1, demand, batches, places: null },
+    ...{ rev: 1, demand, batches, places: null, leftFree: [] },
     changed: new Date(now - 3 * 3_600_000),
     changedBy: lead.id,
   });

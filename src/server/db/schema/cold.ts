@@ -173,6 +173,7 @@ export const coldPlans = mysqlTable('cold_plans', {
   demand: json<ColdPlan['demand']>('demand').notNull(),
   batches: json<ColdPlan['batches']>('batches').notNull(),
   places: int('places'),
+  leftFree: json<ColdPlan['leftFree']>('left_free'),
   changed: instant('changed').notNull(),
   changedBy: id('changed_by')
     .notNull()

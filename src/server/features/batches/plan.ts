@@ -14,7 +14,10 @@ import { lockSite } from '../people';
 /** What was poured in so many days is learnt from. */
 const LEARNT_FROM_MS = 84 * 86_400_000;
 
-const NO_PLAN: ColdPlan = { rev: 0, demand: [], batches: [], places: null, changed: null };
+const NO_PLAN: ColdPlan = {
+  ...{ rev: 0, demand: [], batches: [], places: null, leftFree: [] },
+  changed: null,
+};
 
 /** The plan of a site. Batches whose leaf went in, under the same id, are no longer planned. */
 export async function coldPlanOf(tx: Tx, siteId: string): Promise<ColdPlan> {
@@ -32,7 +35,7 @@ export async function coldPlanOf(tx: Tx, siteId: string): Promise<ColdPlan> {
       : [];
   const begun = new Set(rows.map((b) => b.id));
   return {
-    ...{ rev, demand, places },
+    ...{ rev, demand, places, leftFree: row.plan.leftFree ?? [] },
     batches: row.plan.batches.filter((b) => !begun.has(b.id)),
     changed: { at: epochMs(changed.getTime()), by: row.by },
   };

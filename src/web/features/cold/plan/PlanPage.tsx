@@ -77,9 +77,12 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
   const canKeep = mayKeep && asked !== null && plan !== null && planner.stage === 'done';
   const keep = async () => {
     if (!canKeep || saving.isLoading) return;
-    const { demand, places } = draft;
+    const { demand, places, leftFree } = draft;
     const batches = batchesOfPlan(plan, asked, [...draft.batches, ...kept.plan.batches], newId);
-    const saved = await save({ demand, places, batches, rev });
+    const saved = await save({
+      ...{ demand, places, batches, rev },
+      leftFree: leftFree.filter((o) => o.to > now),
+    });
     if (!saved.error) go('/cold');
   };
   useKeys([

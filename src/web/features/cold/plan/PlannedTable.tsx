@@ -1,6 +1,7 @@
 import type { PlanAsked, PlannedBatch, WeekPlan } from '#core/coldPlan';
 import { clockTime, weekdayAndTime, type Zone } from '#core/time';
-import { millilitres, volumeText } from '#core/units';
+import { epochMs, millilitres, volumeText } from '#core/units';
+import type { LeftFree, PlannedCold } from '#contracts/batches';
 import type { Plannable } from '../../../entities/batches/coldTeas';
 import { useUnits } from '../../../entities/people/session';
 import { newId } from '../../../platform/ids';
@@ -21,7 +22,7 @@ type Props = {
 export function PlannedTable(props: Props) {
   const { plan } = props;
   const coming = plan.batches.filter((b) => b.start >= 0).sort((a, b) => a.start - b.start);
-  if (coming.length === 0) return null;
+  if (coming.length === 0) return <LeftFreeList {...props} />;
   return (
     <>
       <h2>
@@ -38,6 +39,7 @@ export function PlannedTable(props: Props) {
               <th>glasses</th>
               <th className="l">for</th>
               <th>stays</th>
+              <th />
             </tr>
           </thead>
           <tbody>
@@ -47,6 +49,7 @@ export function PlannedTable(props: Props) {
           </tbody>
         </table>
       </div>
+      <LeftFreeList {...props} />
     </>
   );
 }
@@ -58,6 +61,39 @@ function servedSpan(asked: PlanAsked, zone: Zone, first: number, last: number): 
   if (first === last) return weekdayAndTime(zone, from);
   const sameDay = asked.services[first]?.date === asked.services[last]?.date;
   return `${weekdayAndTime(zone, from)} to ${sameDay ? clockTime(zone, to) : weekdayAndTime(zone, to)}`;
+}
+
+/** As long as a batch would hold its pitcher. */
+const spanOf = (b: PlannedCold): LeftFree => ({
+  vesselId: b.vesselId,
+  from: b.start,
+  to: Math.max(b.until ?? 0, b.lift),
+});
+
+/** Pitchers that somebody keeps out of the plan for a while, and the way back. */
+function LeftFreeList({ draft, vessels, act, zone }: Props) {
+  if (draft.leftFree.length === 0) return null;
+  const time = (at: number) => weekdayAndTime(zone, epochMs(at));
+  return (
+    <ul className="grid gap-1 mt-2">
+      {draft.leftFree.map((span) => {
+        const name = vessels.find((v) => v.id === span.vesselId)?.name ?? 'A pitcher';
+        return (
+          <li key={`${span.vesselId} ${span.from}`} className="flex flex-wrap items-center gap-3">
+            {name} stays free from {time(span.from)} to {time(span.to)}.
+            <button
+              type="button"
+              className="btn quiet slim"
+              aria-label={`Use ${name} again, ${time(span.from)}`}
+              onClick={() => act({ kind: 'usedAgain', span })}
+            >
+              Use again
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
 }
 
 function PlannedRow({
@@ -125,6 +161,16 @@ function PlannedRow({
             else act({ kind: 'unpinned', id: own.id });
           }}
         />
+      </td>
+      <td>
+        <button
+          type="button"
+          className="btn quiet slim"
+          aria-label={`Leave ${vessel?.name ?? ''} free, ${time(batch.start)}`}
+          onClick={() => own && act({ kind: 'leftFree', batch: own.id, span: spanOf(own) })}
+        >
+          Leave free
+        </button>
       </td>
     </tr>
   );

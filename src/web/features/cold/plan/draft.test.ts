@@ -5,7 +5,7 @@ import type { Plannable } from '../../../entities/batches/coldTeas';
 import { batchesOfPlan, draftAfter, type PlanDraft } from './draft';
 import { plannerAfter } from './usePlanner';
 
-const EMPTY: PlanDraft = { demand: [], batches: [], places: null };
+const EMPTY: PlanDraft = { demand: [], batches: [], places: null, leftFree: [] };
 const TEA = {
   ...{ id: 't fridge', teaId: 't', name: 'Kestry Pearl', kind: 'fridge brew', method: 'fridge' },
 } as Plannable;
@@ -81,6 +81,13 @@ test('batches of a plan are at their instants; one that was planned before keeps
   });
   const known = [planned({ id: 'known', start: BEGINS })];
   expect(batchesOfPlan(plan, ASKED, known, () => 'new')[0]?.id).toBe('known');
+});
+test('a batch that is left out frees its pitcher, until it is used again', () => {
+  const one = planned({ id: 'one', start: BEGINS });
+  const span = { vesselId: 'v', from: BEGINS, to: BEGINS + 60_000 };
+  const left = draftAfter({ ...EMPTY, batches: [one] }, { kind: 'leftFree', batch: one.id, span });
+  expect(left).toMatchObject({ batches: [], leftFree: [span] });
+  expect(draftAfter(left, { kind: 'usedAgain', span }).leftFree).toEqual([]);
 });
 test('while the next plan is looked for the one before stays in sight', () => {
   const plan = planWeek(PROBLEM);

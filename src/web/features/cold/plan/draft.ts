@@ -11,12 +11,12 @@ import {
 } from '#core/coldPlan';
 import { type SiteDate, type SiteWeek, weekdayOf, type Zone } from '#core/time';
 import { type EpochMs, epochMs, type Millilitres } from '#core/units';
-import type { ColdDemand, ColdPlan, PlannedCold } from '#contracts/batches';
+import type { ColdDemand, ColdPlan, LeftFree, PlannedCold } from '#contracts/batches';
 import { type Plannable, USUAL_GLASS } from '../../../entities/batches/coldTeas';
 
 /** What is typed holds for that date alone, or for its weekday every week. */
 export type Scope = 'date' | 'weekly';
-export type PlanDraft = Pick<ColdPlan, 'demand' | 'batches' | 'places'>;
+export type PlanDraft = Pick<ColdPlan, 'demand' | 'batches' | 'places' | 'leftFree'>;
 export type DraftAct =
   | { readonly kind: 'added'; readonly tea: Plannable }
   | { readonly kind: 'removed'; readonly coldTea: string }
@@ -31,7 +31,10 @@ export type DraftAct =
     }
   | { readonly kind: 'places'; readonly places: number | null }
   | { readonly kind: 'pinned'; readonly batch: PlannedCold }
-  | { readonly kind: 'unpinned'; readonly id: string };
+  | { readonly kind: 'unpinned'; readonly id: string }
+  /** A batch is not made: its pitcher stays free. */
+  | { readonly kind: 'leftFree'; readonly batch: string | null; readonly span: LeftFree }
+  | { readonly kind: 'usedAgain'; readonly span: LeftFree };
 
 export const demandId = (d: ColdDemand): string => coldTeaId(d.teaId, d.method);
 const newDemand = (tea: Plannable): ColdDemand => ({
@@ -78,6 +81,14 @@ export function draftAfter(draft: PlanDraft, act: DraftAct): PlanDraft {
           { ...act.batch, pinned: true },
         ],
       };
+    case 'leftFree':
+      return {
+        ...draft,
+        batches: draft.batches.filter((b) => b.id !== act.batch),
+        leftFree: [...draft.leftFree, act.span],
+      };
+    case 'usedAgain':
+      return { ...draft, leftFree: draft.leftFree.filter((o) => o !== act.span) };
     case 'unpinned':
       return { ...draft, batches: draft.batches.filter((b) => b.id !== act.id) };
   }

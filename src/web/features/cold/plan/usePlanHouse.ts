@@ -63,6 +63,16 @@ export function usePlanHouse(draft: PlanDraft, at: EpochMs) {
           start: epochMs(b.start),
           lift: epochMs(b.lift),
         })),
+      leftFree: draft.leftFree.map((o) => ({
+        vesselId: o.vesselId,
+        from: epochMs(o.from),
+        to: epochMs(o.to),
+      })),
+      before: draft.batches.map((b) => ({
+        coldTea: coldTeaId(b.teaId, b.method),
+        vesselId: b.vesselId,
+        start: epochMs(b.start),
+      })),
       wanted: Object.fromEntries(byId),
     };
   }, [

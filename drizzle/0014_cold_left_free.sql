@@ -1,0 +1,1 @@
+ALTER TABLE `cold_plans` ADD `left_free` json;
