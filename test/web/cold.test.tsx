@@ -62,7 +62,10 @@ const drawn = (
 const cold = (batches: readonly Batch[], readings: unknown[] = []): Answer => ({
   body: { now: testClock()(), batches, readings },
 });
-const NO_PLAN = { rev: 0, demand: [], batches: [], places: null, changed: null };
+const NO_PLAN = {
+  ...{ rev: 0, demand: [], batches: [], places: null, leftFree: [] },
+  changed: null,
+};
 const planAnswer = (batches: readonly object[] = []): Answer => ({
   body: { plan: { ...NO_PLAN, batches }, poured: [] },
 });
@@ -147,6 +150,18 @@ test('a batch that has ended is not offered anything; one that is not here says 
   serve(house(cold([])));
   await open(<BatchPage />, { at: '/cold/none', path: '/cold/:id' });
   expect(await screen.findByText(/^This batch is not here\./)).toBeTruthy();
+});
+test('out on the counter it says so and until when, with the way back', async () => {
+  const out = done(BEST + 1, { kind: 'shelve', place: 'counter', air: 21 as never });
+  const batch = drawn('out', BEST + 2, [out]);
+  serve(house(cold([batch])));
+  await open(<BatchPage />, { at: `/cold/${batch.id}`, path: '/cold/:id' });
+  const note = await screen.findByRole('alert');
+  expect(note.textContent).toMatch(/On the counter since .* The liquor warms\./);
+  expect(screen.getByText(/^on the counter, until .* at most$/)).toBeTruthy();
+  fireEvent.click(within(note).getByRole('button', { name: 'Back in the fridge' }));
+  expect(await screen.findByText(/into the fridge, /)).toBeTruthy();
+  expect(screen.queryByText(/The liquor warms/)).toBeNull();
 });
 test('past its time it cannot be poured, and says so; what to use first is named', async () => {
   const past = drawn('past', BEST + 80);

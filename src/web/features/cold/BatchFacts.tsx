@@ -38,7 +38,10 @@ export function BatchFacts({ batch }: { batch: ColdBatch }) {
         {plan.ice > 0 ? `, ${numberText(plan.ice, 0)} g of the water as ice` : ''}; started by{' '}
         {batch.startedBy.name}; throw out by {dayAndTime(zone, kept.discardAt)}, because{' '}
         {BECAUSE[kept.because]}
-        {kept.warmMinutes > 0 && `; warm for ${lengthWords(kept.warmMinutes)} in all`}.
+        {kept.warmMinutes > 0 &&
+          kept.because !== 'warm' &&
+          `; warm for ${lengthWords(kept.warmMinutes)} in all`}
+        .
         {kept.ifStays && (
           <b>
             {' '}

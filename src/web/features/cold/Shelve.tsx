@@ -5,6 +5,7 @@ import type { ColdBatch } from '../../entities/batches/standing';
 import { isOutOfFridge } from '../../entities/batches/words';
 import { useSession, useUnits, useZone } from '../../entities/people/session';
 import { oneTap } from '../../ui/keys';
+import { Note } from '../../ui/Note';
 import type { Doing } from './useAct';
 
 /** Puts a batch elsewhere from now on. */
@@ -25,16 +26,21 @@ export function OutOnCounter({ batch, doing }: { batch: ColdBatch; doing: Doing 
   const since = batch.now.shelved.at(-1);
   if (!since || !isOutOfFridge(batch)) return null;
   return (
-    <div className="note bad flex flex-wrap items-center gap-3 mb-3" role="status">
-      <p className="flex-1 min-w-[220px]">
+    <Note
+      bad
+      action={
+        <button type="button" className="btn" onClick={oneTap(() => shelve('fridge'))}>
+          Back in the fridge
+        </button>
+      }
+    >
+      <b>
         On the counter since {clockTime(zone, since.at)}, at{' '}
-        {readingText(since.air, units.temperature)}. The liquor warms. If the batch stays out, throw
-        it out by {dayAndTime(zone, batch.kept.discardAt)}.
-      </p>
-      <button type="button" className="btn go" onClick={oneTap(() => shelve('fridge'))}>
-        Back in the fridge
-      </button>
-    </div>
+        {readingText(since.air, units.temperature)}.
+      </b>{' '}
+      The liquor warms. If the batch stays out, throw it out by{' '}
+      {dayAndTime(zone, batch.kept.discardAt)}.
+    </Note>
   );
 }
 

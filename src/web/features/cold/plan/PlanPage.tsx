@@ -12,7 +12,7 @@ import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 import { Loading, Nothing } from '../../../ui/Note';
 import { DemandTable } from './DemandTable';
-import { batchesOfPlan, draftAfter } from './draft';
+import { batchesOfPlan, draftAfter, draftOf } from './draft';
 import { PlannedTable } from './PlannedTable';
 import { PlanResult } from './PlanResult';
 import { PlanSentence } from './PlanSentence';
@@ -62,7 +62,7 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
   const zone = useZone();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
-  const [draft, act] = useReducer(draftAfter, kept.plan);
+  const [draft, act] = useReducer(draftAfter, kept.plan, draftOf);
   const [rev, setRev] = useState(kept.plan.rev);
   const [save, saving] = useChangeColdPlanMutation();
   const house = usePlanHouse(draft, now);

@@ -17,6 +17,9 @@ import { type Plannable, USUAL_GLASS } from '../../../entities/batches/coldTeas'
 /** What is typed holds for that date alone, or for its weekday every week. */
 export type Scope = 'date' | 'weekly';
 export type PlanDraft = Pick<ColdPlan, 'demand' | 'batches' | 'places' | 'leftFree'>;
+const NEWEST_PARTS = { leftFree: [] };
+/** A plan to be changed. What a tablet kept of it may be older than its newest parts. */
+export const draftOf = (plan: PlanDraft): PlanDraft => ({ ...NEWEST_PARTS, ...plan });
 export type DraftAct =
   | { readonly kind: 'added'; readonly tea: Plannable }
   | { readonly kind: 'removed'; readonly coldTea: string }
