@@ -1,5 +1,6 @@
 // npm run screenshots: one picture per main view, from a demo of its own, into docs/screenshots/.
 // Look at every one before committing it.
+import { spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -8,9 +9,10 @@ import { v7 } from 'uuid';
 import { forkApplication } from './lib/application.mjs';
 import { openChromium } from './lib/chromium.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
-import { needBuild, ROOT } from './lib/prepare.mjs';
+import { needBuild, needPackages, ROOT } from './lib/prepare.mjs';
 import { say } from './lib/say.mjs';
 
+needPackages({ pdftoppm: 'poppler-utils' });
 needBuild();
 const only = process.argv.slice(2);
 const out = join(ROOT, 'docs/screenshots');
@@ -77,34 +79,63 @@ async function shot(name, size) {
   say(`${name}.png`);
   if (size) await page.setViewportSize({ width: 1280, height: 800 });
 }
-/** Two states of one view on one picture: the first is held until the second is there. */
+/** Several pictures on one: each is held until the last is there. */
 const held = new Map();
-async function half(name, size, across = false) {
+async function tile(name, picture, { of, columns = 1 }) {
+  const pictures = [...(held.get(name) ?? []), picture];
+  held.set(name, pictures);
+  if (pictures.length < of || (only.length && !only.includes(name))) return;
+  const gap = 16;
+  const sizes = await Promise.all(pictures.map((x) => sharp(x).metadata()));
+  const rows = Math.ceil(of / columns);
+  const most = (list) => Math.max(...list);
+  const inColumn = (c) => sizes.filter((_, i) => i % columns === c);
+  const inRow = (r) => sizes.slice(r * columns, (r + 1) * columns);
+  const widths = Array.from({ length: columns }, (_, c) => most(inColumn(c).map((m) => m.width)));
+  const heights = Array.from({ length: rows }, (_, r) => most(inRow(r).map((m) => m.height)));
+  const upTo = (list, n) => list.slice(0, n).reduce((sum, x) => sum + x + gap, 0);
+  await sharp({
+    create: {
+      width: upTo(widths, columns) - gap,
+      height: upTo(heights, rows) - gap,
+      channels: 3,
+      background: '#8a969d',
+    },
+  })
+    .composite(
+      pictures.map((input, i) => ({
+        input,
+        left: upTo(widths, i % columns),
+        top: upTo(heights, Math.floor(i / columns)),
+      })),
+    )
+    .png({ compressionLevel: 9 })
+    .toFile(join(out, `${name}.png`));
+  say(`${name}.png`);
+}
+async function pictureOf(size) {
   if (size) {
     await page.setViewportSize({ width: size[0], height: size[1] });
     await settle(400);
   }
   const picture = await page.screenshot();
   if (size) await page.setViewportSize({ width: 1280, height: 800 });
-  const first = held.get(name);
-  if (!first) {
-    held.set(name, picture);
-    return;
-  }
-  if (only.length && !only.includes(name)) return;
-  const [a, b] = await Promise.all([first, picture].map((x) => sharp(x).metadata()));
-  const gap = 16;
-  const [width, height] = across
-    ? [a.width + gap + b.width, Math.max(a.height, b.height)]
-    : [Math.max(a.width, b.width), a.height + gap + b.height];
-  await sharp({ create: { width, height, channels: 3, background: '#8a969d' } })
-    .composite([
-      { input: first, left: 0, top: 0 },
-      { input: picture, left: across ? a.width + gap : 0, top: across ? 0 : a.height + gap },
-    ])
-    .png({ compressionLevel: 9 })
-    .toFile(join(out, `${name}.png`));
-  say(`${name}.png`);
+  return picture;
+}
+/** Two states of one view on one picture, one over the other or side by side. */
+const half = async (name, size, across = false) =>
+  tile(name, await pictureOf(size), { of: 2, columns: across ? 2 : 1 });
+/** Cold: four days, one day, a glass of an extract, a tablet, a phone, a label. */
+const ofCold = (picture) => tile('cold', picture, { of: 6, columns: 3 });
+/** The label of a batch as it is printed. */
+async function labelOf(batchId) {
+  const pdf = await page.request.get(`/api/batches/${batchId}/label.pdf?zone=Europe/London`);
+  const drawn = spawnSync('pdftoppm', ['-png', '-r', '220', '-singlefile', '-', '-'], {
+    input: await pdf.body(),
+    maxBuffer: 50_000_000,
+  });
+  if (drawn.status !== 0) throw new Error(`pdftoppm: ${drawn.stderr}`);
+  return drawn.stdout;
 }
 const records = async (path) => (await page.request.get(path)).json();
 async function post(path, data) {
@@ -145,13 +176,21 @@ try {
   await shot('start');
   await page.goto('/cold');
   await settle(1500);
-  await half('cold');
-  await page
-    .getByRole('link', { name: /Tall pitcher/ })
-    .first()
-    .click();
+  await ofCold(await pictureOf());
+  await page.keyboard.press('v');
+  await settle(800);
+  await ofCold(await pictureOf());
+  await page.keyboard.press('v');
+  const { batches } = await records('/api/batches');
+  const extract = batches.find((b) => b.plan.method === 'extract' && b.events.length > 0);
+  await page.goto(`/cold/${extract.id}`);
   await settle(1500);
-  await half('cold');
+  await ofCold(await pictureOf());
+  await page.goto('/cold');
+  await settle(1500);
+  await ofCold(await pictureOf([820, 1180]));
+  await ofCold(await pictureOf([390, 844]));
+  await ofCold(await labelOf(extract.id));
   await page.goto('/cold/plan');
   await settle(2500);
   await half('cold-plan');

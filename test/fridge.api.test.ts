@@ -28,6 +28,60 @@ const send = (key: string, body: object) =>
 const probe = async () =>
   ((await h.callers.brewer.get('/api/probes').expect(200)).body as { probes: Probe[] }).probes[0];
 
+describe('readings from a file', () => {
+  const file = (lines: readonly string[]) => ['at,celsius', ...lines].join('\r\n');
+  const take = (text: string, confirmed: boolean, by: keyof Begun['callers'] = 'lead') =>
+    h.callers[by].post('/api/fridge-readings/file', { siteId: h.ids.site, text, confirmed });
+  const iso = (hoursAgo: number) => new Date(h.now() - hoursAgo * HOUR).toISOString();
+  test('looked at first; taken in once, with what was here already', async () => {
+    const text = file([`${iso(3)},4.1`, `${iso(2)},"9,5"`, `${iso(3)},4.1`]);
+    expect((await take(text, false).expect(200)).body).toMatchObject({
+      ...{ taken: false, fresh: 2, known: 0, faultCount: 0 },
+    });
+    expect((await c.cold()).readings).toEqual([]);
+    expect((await take(text, true).expect(200)).body).toMatchObject({ taken: true, fresh: 2 });
+    expect((await take(text, true).expect(200)).body).toMatchObject({ fresh: 0, known: 2 });
+    expect((await c.cold()).readings.map((r) => [r.celsius, r.source, r.by])).toEqual([
+      [4.1, 'typed', 'Lead L.'],
+      [9.5, 'typed', 'Lead L.'],
+    ]);
+  });
+  test('what the record gives out comes in again as it was', async () => {
+    await take(file([`${iso(5)},4.4`, `${iso(4)},5.25`]), true).expect(200);
+    const query = `from=${h.now() - 24 * HOUR}&to=${h.now() + HOUR}&zone=America/St_Johns`;
+    const { text } = await h.callers.lead.get(`/api/cold/temperatures.csv?${query}`).expect(200);
+    expect((await take(text, true).expect(200)).body).toMatchObject({
+      ...{ taken: true, fresh: 0, known: 2, faultCount: 0 },
+    });
+  });
+  test('a fault is said by row and column, and nothing comes in', async () => {
+    const later = new Date(h.now() + HOUR).toISOString();
+    const bad = file([`${iso(2)},4`, 'yesterday,4', `${iso(1)},48`, `${later},4`, `${iso(0.5)},x`]);
+    const { body } = await take(bad, true).expect(200);
+    expect(body).toMatchObject({ taken: false, fresh: 1, faultCount: 4 });
+    expect(body.faults.map((f: { row: number; column: string }) => [f.row, f.column])).toEqual([
+      [3, 'at'],
+      [4, 'celsius'],
+      [5, 'at'],
+      [6, 'celsius'],
+    ]);
+    expect(body.faults[0].why).toMatch(/“yesterday” is no time/);
+    for (const nothing of [
+      '',
+      'one column',
+      'day,heat\r\n1,2',
+      'at,celsius\r\n2026-02-30T25:00Z,4',
+    ])
+      expect((await take(nothing, true).expect(200)).body).toMatchObject({
+        ...{ taken: false, fresh: 0, faultCount: 1 },
+      });
+    expect((await c.cold()).readings).toEqual([]);
+  });
+  test('only a lead takes readings in', async () => {
+    await take(file([`${iso(1)},4`]), true, 'brewer').expect(403);
+  });
+});
+
 describe('a probe', () => {
   test('gets a key, told once; with the key alone its readings come in and are everybody’s', async () => {
     const id = newId();

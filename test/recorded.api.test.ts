@@ -198,6 +198,11 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     const body = { id: newId(), siteId: h.ids.site, from: to - 3_600_000, to, reason };
     return () => post('/api/fridge-gaps', body);
   },
+  takeFridgeReadings: () => {
+    const text = 'at,celsius\r\n2026-01-05T08:00:00Z,4.2\r\n';
+    const body = { siteId: h.ids.site, text, confirmed: true };
+    return () => post('/api/fridge-readings/file', body);
+  },
   addProbe: () => {
     const body = { id: newId(), siteId: h.ids.site, name: 'Back of the fridge' };
     return () => post('/api/probes', body);

@@ -224,6 +224,33 @@ export const addFridgeReading = endpoint(ROUTES.addFridgeReading, {
   }),
   response: FridgeReading,
 });
+/** What is wrong with one cell of a file of readings. */
+const ReadingsFault = z.strictObject({
+  row: z.number().int(),
+  column: z.string(),
+  why: z.string(),
+});
+export type ReadingsFault = z.infer<typeof ReadingsFault>;
+/**
+ * Readings from the file of another thermometer. Looked at first; taken in when it is confirmed and nothing is wrong. A
+ * reading of an instant that is here already is not taken again.
+ */
+export const takeFridgeReadings = endpoint(ROUTES.takeFridgeReadings, {
+  body: z.strictObject({ siteId: Id, text: z.string().max(1_500_000), confirmed: z.boolean() }),
+  brings: 'book',
+  response: z.strictObject({
+    taken: z.boolean(),
+    /** Readings that are not here yet, and those that are. */
+    fresh: z.number().int(),
+    known: z.number().int(),
+    from: At.nullable(),
+    to: At.nullable(),
+    /** The first of them. */
+    faults: z.array(ReadingsFault),
+    faultCount: z.number().int(),
+  }),
+});
+export type ReadingsTaken = z.infer<typeof takeFridgeReadings.response>;
 /** What was it, where nothing was read? A lead answers for the stretch. A repeated id is the same answer. */
 export const answerFridgeGap = endpoint(ROUTES.answerFridgeGap, {
   body: z.strictObject({

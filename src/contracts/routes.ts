@@ -95,6 +95,7 @@ export const ROUTES = {
   startBatch: { method: 'POST', path: '/api/batches', access: 'trainee' },
   addBatchEvent: { method: 'POST', path: '/api/batches/:id/events', access: 'trainee' },
   addFridgeReading: { method: 'POST', path: '/api/fridge-readings', access: 'trainee' },
+  takeFridgeReadings: { method: 'POST', path: '/api/fridge-readings/file', access: 'lead' },
   answerFridgeGap: { method: 'POST', path: '/api/fridge-gaps', access: 'lead' },
   listProbes: { method: 'GET', path: '/api/probes', access: 'trainee' },
   addProbe: { method: 'POST', path: '/api/probes', access: 'lead' },

@@ -4,7 +4,7 @@ import { AppError } from './errors';
 const SIDE = { width: 1200, height: 900 };
 /** More than the cameras of a shop take: a small file that would unpack to more is refused. */
 const MOST_PIXELS = 40_000_000;
-const MOST_SECONDS = 10;
+const MOST_SECONDS = 20;
 /** Pictures are made small one at a time; so many wait. */
 const oneAtATime = pLimit(1);
 const MOST_WAITING = 8;
@@ -19,6 +19,13 @@ function kindOf(bytes: Uint8Array): 'picture' | 'heic' | 'other' {
 }
 const notRead = (message: string, cause?: unknown) =>
   new AppError('input.invalid', 422, message, { fields: { data: 'not a picture' } }, { cause });
+
+const busy = () =>
+  new AppError(
+    'server.busy',
+    503,
+    'The server is busy with other pictures. Send this picture again in a moment.',
+  );
 
 /** Turned the right way up, made small, and without what a camera writes beside the picture. */
 async function madeSmall(bytes: Uint8Array): Promise<Buffer> {
@@ -38,6 +45,8 @@ async function madeSmall(bytes: Uint8Array): Promise<Buffer> {
       .toBuffer();
   } catch (error) {
     if (error instanceof AppError) throw error;
+    // The decoder gave up: a picture all the same, perhaps, on a machine that had too much to do.
+    if (error instanceof Error && error.message.startsWith('timeout')) throw busy();
     throw notRead('This is not a picture that can be read: JPEG, PNG or WebP.', error);
   }
 }
@@ -48,11 +57,6 @@ export async function pictureOf(bytes: Uint8Array): Promise<Buffer> {
   if (kind === 'heic')
     throw notRead('This is a HEIC photo, which is not read here. Share or save it as JPEG first.');
   if (kind === 'other') throw notRead('This is not a picture that can be read: JPEG, PNG or WebP.');
-  if (oneAtATime.pendingCount >= MOST_WAITING)
-    throw new AppError(
-      'server.busy',
-      503,
-      'The server is busy with other pictures. Send this picture again in a moment.',
-    );
+  if (oneAtATime.pendingCount >= MOST_WAITING) throw busy();
   return oneAtATime(() => madeSmall(bytes));
 }

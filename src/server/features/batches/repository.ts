@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, gt, gte, inArray, lt, or } from 'drizzle-orm';
+import { and, asc, between, desc, eq, gt, gte, inArray, lt, or } from 'drizzle-orm';
+import { v7 } from 'uuid';
 import { celsius, epochMs } from '#core/units';
 import type { Batch, BatchHappened, FridgeGap, FridgeReading } from '#contracts/batches';
 import type { Tx } from '../../db/pool';
@@ -153,6 +154,39 @@ export const readingsSince = async (
       .where(and(eq(fridgeReadings.siteId, siteId), gt(fridgeReadings.at, new Date(since))))
       .orderBy(asc(fridgeReadings.at), asc(fridgeReadings.id))
   ).map(asReading);
+/** The instants of the readings from the second of one to that of another. */
+export async function readingTimes(
+  tx: Tx,
+  siteId: string,
+  from: number,
+  to: number,
+): Promise<number[]> {
+  const rows = await tx
+    .select({ at: fridgeReadings.at })
+    .from(fridgeReadings)
+    .where(
+      and(
+        eq(fridgeReadings.siteId, siteId),
+        between(fridgeReadings.at, new Date(from - 1000), new Date(to + 1000)),
+      ),
+    );
+  return rows.map((r) => r.at.getTime());
+}
+const ROWS_AT_ONCE = 500;
+export async function addReadings(
+  tx: Tx,
+  siteId: string,
+  personId: string,
+  readings: readonly { readonly at: number; readonly celsius: number }[],
+): Promise<void> {
+  for (let i = 0; i < readings.length; i += ROWS_AT_ONCE)
+    await tx.insert(fridgeReadings).values(
+      readings.slice(i, i + ROWS_AT_ONCE).map((r) => ({
+        ...{ id: v7(), siteId, personId },
+        ...{ at: new Date(r.at), celsius: r.celsius },
+      })),
+    );
+}
 export async function readingById(tx: Tx, id: string): Promise<FridgeReading | undefined> {
   const [row] = await readingRows(tx).where(eq(fridgeReadings.id, id));
   return row && asReading(row);

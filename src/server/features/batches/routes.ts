@@ -8,6 +8,7 @@ import {
   getColdPlan,
   printBatchLabel,
   startBatch,
+  takeFridgeReadings,
 } from '#contracts/batches';
 import type { Deps } from '../../deps';
 import { invalid } from '../../http/errors';
@@ -31,6 +32,7 @@ export function batchRoutes(
   on.signed(startBatch, ({ body, who }) => cold.start(body, who));
   on.signed(addBatchEvent, ({ params, body, who }) => cold.event(params.id, body, who));
   on.signed(answerFridgeGap, ({ body, who }) => cold.answerGap(body, who));
+  on.signed(takeFridgeReadings, ({ body, who }) => cold.takeReadings(body, who));
   on.signed(addFridgeReading, ({ body, who }) => cold.read(body, who));
   on.file(exportCold, async ({ params, query, who }) => {
     if (query.to <= query.from) throw invalid({ to: 'The period ends before it begins.' });

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { type HouseLimits, isStanding, nowOf, USUAL_HOUSE_LIMITS } from '#core/cold';
+import { epochMs } from '#core/units';
 import type {
   addFridgeReading,
   answerFridgeGap,
@@ -9,7 +10,9 @@ import type {
   Cold,
   FridgeGap,
   FridgeReading,
+  ReadingsTaken,
   startBatch,
+  takeFridgeReadings,
 } from '#contracts/batches';
 import type { Tx } from '../../db/pool';
 import { batches, batchEvents, fridgeGaps, fridgeReadings } from '../../db/schema';
@@ -23,7 +26,9 @@ import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
 import { lockSite, siteById } from '../people';
 import { faultOf, placeAfter, plannedBatch, READINGS_SHOWN, refused } from './checks';
 import { tellLead } from './leadNotes';
+import { readingsIn, secondOf } from './readingsIn';
 import {
+  addReadings,
   batchById,
   batchesAt,
   batchesBegun,
@@ -31,9 +36,12 @@ import {
   fridgeAirSince,
   gapById,
   readingById,
+  readingTimes,
 } from './repository';
 
 const DAY_MS = 86_400_000;
+/** So many faults of a file are said at once. */
+const FAULTS_SHOWN = 20;
 /** What ended is shown so long. */
 const ENDED_SHOWN = 3 * DAY_MS;
 
@@ -157,6 +165,44 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
           return read;
         },
       ),
+    /** Readings of a file, looked at or taken in. */
+    takeReadings: (
+      given: z.infer<typeof takeFridgeReadings.body>,
+      who: Signed,
+    ): Promise<ReadingsTaken> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const { siteId, text, confirmed } = given;
+        mustWorkAt(who, siteId);
+        await lockSite(tx, siteId);
+        const { readings, faults } = readingsIn(text, now());
+        const [first, last] = [readings[0]?.at ?? null, readings.at(-1)?.at ?? null];
+        const here =
+          first === null || last === null
+            ? new Set<number>()
+            : new Set((await readingTimes(tx, siteId, first, last)).map(secondOf));
+        const fresh = readings.filter((r) => !here.has(secondOf(r.at)));
+        const isTaken = confirmed && faults.length === 0;
+        if (isTaken && fresh.length > 0) {
+          await addReadings(tx, siteId, who.personId, fresh);
+          const span = [first, last].map((at) => new Date(at ?? 0).toISOString()).join(' to ');
+          await record({
+            thing: 'site',
+            id: siteId,
+            before: {},
+            after: { readingsTakenIn: `${fresh.length}, ${span}` },
+          });
+          await appendEvents(tx, siteId, [['batch', siteId]], now());
+        }
+        return {
+          taken: isTaken,
+          fresh: fresh.length,
+          known: readings.length - fresh.length,
+          from: first === null ? null : epochMs(first),
+          to: last === null ? null : epochMs(last),
+          faults: faults.slice(0, FAULTS_SHOWN),
+          faultCount: faults.length,
+        };
+      }),
     answerGap: (given: z.infer<typeof answerFridgeGap.body>, who: Signed): Promise<FridgeGap> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
         const { id, siteId, reason } = given;

@@ -1,2 +1,3 @@
+export { findColumns, readCells } from './cells';
 export { exchangeSchema } from './fromJson';
 export { exchangeRoutes } from './routes';

@@ -6,6 +6,8 @@ import type {
   ColdPlan,
   ColdPlanAnswer,
   FridgeGap,
+  ReadingsTaken,
+  takeFridgeReadings,
 } from '#contracts/batches';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import type { addProbe, endProbe, listProbes } from '#contracts/probes';
@@ -41,6 +43,10 @@ export const batchesApi = api.injectEndpoints({
       query: (body) => ({ url: ROUTES.answerFridgeGap.path, method: 'POST', body }),
       invalidatesTags: ['Cold'],
     }),
+    takeFridgeReadings: build.mutation<ReadingsTaken, BodyOf<typeof takeFridgeReadings>>({
+      query: (body) => ({ url: ROUTES.takeFridgeReadings.path, method: 'POST', body }),
+      invalidatesTags: (answer) => (answer?.taken ? ['Cold'] : []),
+    }),
     changeColdPlan: build.mutation<ColdPlan, z.input<typeof changeColdPlan.body>>({
       query: (body) => ({ url: ROUTES.changeColdPlan.path, method: 'PATCH', body }),
       invalidatesTags: ['Cold'],
@@ -55,4 +61,5 @@ export const {
   useColdQuery,
   useEndProbeMutation,
   useProbesQuery,
+  useTakeFridgeReadingsMutation,
 } = batchesApi;

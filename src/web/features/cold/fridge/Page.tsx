@@ -17,6 +17,7 @@ import { Gaps } from './Gaps';
 import { Moved } from './Moved';
 import { Probes } from './Probes';
 import { Readings } from './Readings';
+import { ReadingsFile } from './ReadingsFile';
 
 const DRAWN_EVERY_MS = 60_000;
 
@@ -82,6 +83,7 @@ export function FridgePage() {
         <Gaps air={{ readings: cold.readings, gaps: cold.gaps }} limits={limits} />
         <Moved batches={inFridge} />
         <Probes probes={probes.data?.probes ?? []} isLead={role === 'lead'} now={now} />
+        {role === 'lead' && <ReadingsFile />}
         <p className="small mt-3">
           Cold is {readingText(celsius(limits.limit), units.temperature)} or less. Above that,
           minutes count as warm. The local food code decides.

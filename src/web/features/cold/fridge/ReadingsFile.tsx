@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { dayAndTime } from '#core/time';
+import type { ReadingsTaken } from '#contracts/batches';
+import { useTakeFridgeReadingsMutation } from '../../../entities/batches/api';
+import { useSession, useZone } from '../../../entities/people/session';
+import { failureOf } from '../../../platform/api';
+import { Note } from '../../../ui/Note';
+
+const readingsOf = (n: number): string => `${n} ${n === 1 ? 'reading' : 'readings'}`;
+
+/** Readings of another thermometer, from its file: looked at first, taken in when the lead says so. */
+export function ReadingsFile() {
+  const { site } = useSession();
+  const [take, taking] = useTakeFridgeReadingsMutation();
+  const [text, setText] = useState<string | null>(null);
+  const [found, setFound] = useState<ReadingsTaken | null>(null);
+  const send = async (given: string, confirmed: boolean) => {
+    const answer = await take({ siteId: site.id, text: given, confirmed });
+    setFound(answer.data ?? null);
+    setText(answer.data?.taken ? null : given);
+  };
+  return (
+    <>
+      <h2 className="mt-4">
+        Readings from a file<small>a table with the columns at and celsius</small>
+      </h2>
+      <input
+        type="file"
+        accept=".csv,.txt,text/csv"
+        className="mt-2 min-h-[44px] max-w-full"
+        aria-label="File of readings"
+        disabled={taking.isLoading}
+        onChange={(e) => {
+          const [file] = e.target.files ?? [];
+          // The same file, mended, may be chosen again.
+          e.target.value = '';
+          if (file) void file.text().then((read) => send(read, false));
+        }}
+      />
+      {taking.error && <Note bad>{failureOf(taking.error).message}</Note>}
+      {found && <Found found={found} />}
+      {found && text !== null && found.faultCount === 0 && found.fresh > 0 && (
+        <button
+          type="button"
+          className="btn go mt-2"
+          disabled={taking.isLoading}
+          onClick={() => void send(text, true)}
+        >
+          Take in {readingsOf(found.fresh)}
+        </button>
+      )}
+    </>
+  );
+}
+
+/** What a file has, or what is wrong with it: nothing is taken in then. */
+function Found({ found }: { found: ReadingsTaken }) {
+  const zone = useZone();
+  const { fresh, known, from, to, faults, faultCount, taken } = found;
+  if (faultCount > 0)
+    return (
+      <Note bad>
+        <b>Nothing was taken in.</b>
+        <ul className="grid gap-1">
+          {faults.map((f) => (
+            <li key={`${f.row} ${f.column}`}>
+              Row {f.row}, {f.column}: {f.why}
+            </li>
+          ))}
+        </ul>
+        {faultCount > faults.length && ` And ${faultCount - faults.length} more.`}
+      </Note>
+    );
+  const span =
+    from === null || to === null ? '' : `, ${dayAndTime(zone, from)} to ${dayAndTime(zone, to)}`;
+  const there = known > 0 ? ` ${readingsOf(known)} of the file were here already.` : '';
+  return (
+    <p className="mt-2" role="status">
+      {taken ? `Taken in: ${readingsOf(fresh)}` : `Found: ${readingsOf(fresh)}`}
+      {span}.{there}
+    </p>
+  );
+}
