@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { dayAndTime } from '#core/time';
 import type { ReadingsTaken } from '#contracts/batches';
 import { useTakeFridgeReadingsMutation } from '../../../entities/batches/api';
@@ -12,6 +12,7 @@ const readingsOf = (n: number): string => `${n} ${n === 1 ? 'reading' : 'reading
 export function ReadingsFile() {
   const { site } = useSession();
   const [take, taking] = useTakeFridgeReadingsMutation();
+  const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState<string | null>(null);
   const [found, setFound] = useState<ReadingsTaken | null>(null);
   const send = async (given: string, confirmed: boolean) => {
@@ -24,12 +25,21 @@ export function ReadingsFile() {
       <h2 className="mt-4">
         Readings from a file<small>a table with the columns at and celsius</small>
       </h2>
+      <button
+        type="button"
+        className="btn slim mt-2"
+        disabled={taking.isLoading}
+        onClick={() => input.current?.click()}
+      >
+        Choose a file
+      </button>
       <input
+        ref={input}
         type="file"
         accept=".csv,.txt,text/csv"
-        className="mt-2 min-h-[44px] max-w-full"
+        className="visually-hidden"
+        tabIndex={-1}
         aria-label="File of readings"
-        disabled={taking.isLoading}
         onChange={(e) => {
           const [file] = e.target.files ?? [];
           // The same file, mended, may be chosen again.
