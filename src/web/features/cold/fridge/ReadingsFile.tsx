@@ -27,7 +27,7 @@ export function ReadingsFile() {
       </h2>
       <button
         type="button"
-        className="btn slim mt-2"
+        className="btn slim mt-2 mb-3 self-start"
         disabled={taking.isLoading}
         onClick={() => input.current?.click()}
       >
@@ -52,7 +52,7 @@ export function ReadingsFile() {
       {found && text !== null && found.faultCount === 0 && found.fresh > 0 && (
         <button
           type="button"
-          className="btn go mt-2"
+          className="btn go mt-2 self-start"
           disabled={taking.isLoading}
           onClick={() => void send(text, true)}
         >
