@@ -15,21 +15,14 @@ export function OtherDays({ days, shows, onChange }: Props) {
     onChange(days.map((d) => (d.id === id ? { ...d, ...typed } : d)));
   return (
     <fieldset className="grid gap-2 max-w-[1120px] min-w-0">
-      <legend className="font-semibold">
-        Other days
-        <small className="small block font-normal">
-          Holidays and days with hours of their own. An empty field: closed, or nothing is served.
-        </small>
-      </legend>
-      {days.map((day) => (
-        <OtherDayRow
-          key={day.id}
-          {...{ day, days, shows }}
-          onType={(typed) => change(day.id, typed)}
-          onRemove={() => onChange(days.filter((d) => d.id !== day.id))}
-        />
-      ))}
-      <div>
+      <legend className="visually-hidden">Other days</legend>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+        <p>
+          <b className="font-semibold">Other days</b>
+          <small className="small block">
+            Holidays and days with hours of their own. An empty field: closed, or nothing is served.
+          </small>
+        </p>
         <button
           type="button"
           className="btn slim"
@@ -38,6 +31,14 @@ export function OtherDays({ days, shows, onChange }: Props) {
           Add a day
         </button>
       </div>
+      {days.map((day) => (
+        <OtherDayRow
+          key={day.id}
+          {...{ day, days, shows }}
+          onType={(typed) => change(day.id, typed)}
+          onRemove={() => onChange(days.filter((d) => d.id !== day.id))}
+        />
+      ))}
     </fieldset>
   );
 }
