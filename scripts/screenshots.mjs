@@ -130,7 +130,7 @@ const ofCold = (picture) => tile('cold', picture, { of: 6, columns: 3 });
 /** The label of a batch as it is printed. */
 async function labelOf(batchId) {
   const pdf = await page.request.get(`/api/batches/${batchId}/label.pdf?zone=Europe/London`);
-  const drawn = spawnSync('pdftoppm', ['-png', '-r', '220', '-singlefile', '-', '-'], {
+  const drawn = spawnSync('pdftoppm', ['-png', '-r', '220', '-singlefile', '-'], {
     input: await pdf.body(),
     maxBuffer: 50_000_000,
   });
