@@ -119,7 +119,7 @@ describe('poured over into another vessel', () => {
     const again = brewBody(h, { place: 2 });
     expect((await h.callers.brewer.post('/api/brews', again).expect(409)).body).toMatchObject({
       code: 'brew.vesselInUse',
-      message: 'White pot is in use: cold Kestry Pearl stands in it. Empty it first.',
+      message: 'White pot is in use: cold Kestry Pearl is in the vessel. Empty the vessel first.',
     });
   });
 });

@@ -56,7 +56,13 @@ describe('readings from a file', () => {
   });
   test('a fault is said by row and column, and nothing comes in', async () => {
     const later = new Date(h.now() + HOUR).toISOString();
-    const bad = file([`${iso(2)},4`, 'yesterday,4', `${iso(1)},48`, `${later},4`, `${iso(0.5)},x`]);
+    const bad = file([
+      `${iso(2)},4`,
+      '2026-02-30T08:00Z,4',
+      `${iso(1)},48`,
+      `${later},4`,
+      `${iso(0.5)},x`,
+    ]);
     const { body } = await take(bad, true).expect(200);
     expect(body).toMatchObject({ taken: false, fresh: 1, faultCount: 4 });
     expect(body.faults.map((f: { row: number; column: string }) => [f.row, f.column])).toEqual([
@@ -65,7 +71,7 @@ describe('readings from a file', () => {
       [5, 'at'],
       [6, 'celsius'],
     ]);
-    expect(body.faults[0].why).toMatch(/“yesterday” is no time/);
+    expect(body.faults[0].why).toMatch(/“2026-02-30T08:00Z” is no time/);
     for (const nothing of [
       '',
       'one column',

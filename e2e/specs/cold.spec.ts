@@ -156,6 +156,13 @@ test('the week is planned as it is typed; kept, it stands under the batches, and
   await cold.stays(0).check();
   await cold.expectPlanned();
   await expect(cold.stays(0)).toBeChecked();
+  // A batch that is skipped leaves its pitcher free, until it is used again.
+  await house.press(/^Skip the batch in Cold jar/);
+  await house.expectSaid(/Cold jar stays free from/);
+  await cold.expectPlanned();
+  await house.press(/^Use Cold jar again/);
+  await house.expectUnsaid(/Cold jar stays free from/);
+  await cold.expectPlanned();
   // Two at once: the second is told, and may keep its own.
   const other = new HouseDriver(await tablet());
   const theirs = new ColdDriver(other.page);
@@ -206,11 +213,17 @@ test('without the hours of the site nothing is planned; typed with a slip it is 
   await house.expectFault(/“eleven two” is no range|“eleven to two” is no range/);
   await house.expectField('Services, Monday', 'eleven to two');
   await house.type('Services, Monday', '11-14, 14:30-18');
+  await house.press('Add a day');
+  await house.press('Save the hours');
+  await house.expectFault('Choose the date.');
+  await house.type('Date', '2026-03-17', { exact: true });
+  await house.type('Services, 2026-03-17', '12-15');
   await house.press('Save the hours');
   await expect(house.page).toHaveURL(/\/house$/);
   await cold.openPlan();
   await house.page.goto('/house/hours');
   await house.expectField('Services, Monday', '11:00-14:00, 14:30-18:00');
+  await house.expectField('Services, 2026-03-17', '12:00-15:00');
 });
 test('limits of the site: a slip is said beside it, laxer than the guidance is said, shorter holds at once', async ({
   house,

@@ -60,6 +60,28 @@ test('a probe: the lead adds it, its readings stand in the log, one that cannot 
   expect((await send(4, 0)).status()).toBe(401);
 });
 
+test('readings from a file: a fault is said by its row, then the file is added once', async ({
+  house,
+  shop,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  await house.page.goto('/cold/fridge');
+  const time = (hoursAgo: number) => new Date(shop.now() - hoursAgo * 3_600_000).toISOString();
+  const choose = (lines: readonly string[]) =>
+    house.page.getByLabel('File of readings').setInputFiles({
+      name: 'readings.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(['at,celsius', ...lines].join('\n')),
+    });
+  await choose([`${time(3)},4.1`, '2026-02-30T08:00Z,4']);
+  await house.expectSaid(/Row 3, at: .*2026-02-30T08:00Z.* is no time\./);
+  await choose([`${time(3)},4.1`, `${time(2)},19.5`]);
+  await house.expectSaid(/^Found: 2 readings/);
+  await house.press('Add 2 readings');
+  await house.expectSaid(/^Added: 2 readings/);
+  await house.expectThere('cell', /19\.5/);
+});
+
 test('the calendar address: made, shown once, read by a program, ended by a new one', async ({
   house,
 }) => {

@@ -32,10 +32,11 @@ const Limits = z.strictObject({
   unknown: Heat,
 }) satisfies z.ZodType<KeepingLimits>;
 const WindowTimes = z.strictObject({ earliest: Time, best: Time, latest: Time });
+const Place = oneOf<ColdPlace>(['fridge', 'counter']);
 /** What a batch was begun with, kept for ever. */
 export const BatchPlanBody = z.strictObject({
   method: oneOf<Method>(METHOD_NAMES),
-  place: oneOf<ColdPlace>(['fridge', 'counter']),
+  place: Place,
   water: Poured,
   waterAt: Heat,
   ice: quantity<Grams>({ min: 0, max: 20_000 }),
@@ -96,7 +97,7 @@ const decant = { kind: z.literal('decant'), from: NamedVessel, to: NamedVessel }
 /** Out of the fridge or into it; `air`: of the place it stands in now. */
 const shelve = {
   kind: z.literal('shelve'),
-  place: z.enum(['fridge', 'counter']),
+  place: Place,
   air: quantity<Celsius>({ min: -5, max: 45 }),
 };
 const retime = { kind: z.literal('retime'), from: At, to: At };
@@ -232,8 +233,8 @@ const ReadingsFault = z.strictObject({
 });
 export type ReadingsFault = z.infer<typeof ReadingsFault>;
 /**
- * Readings from the file of another thermometer. Looked at first; taken in when it is confirmed and nothing is wrong. A
- * reading of an instant that is here already is not taken again.
+ * Readings from the file of another thermometer: looked at first; added when that is confirmed and nothing is wrong. A
+ * second that has a reading already gets no other.
  */
 export const takeFridgeReadings = endpoint(ROUTES.takeFridgeReadings, {
   body: z.strictObject({ siteId: Id, text: z.string().max(1_500_000), confirmed: z.boolean() }),

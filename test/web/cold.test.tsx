@@ -158,8 +158,8 @@ test('out on the counter it says so and until when, with the way back', async ()
   await open(<BatchPage />, { at: `/cold/${batch.id}`, path: '/cold/:id' });
   const note = await screen.findByRole('alert');
   expect(note.textContent).toMatch(/On the counter since .* The liquor warms\./);
-  expect(screen.getByText(/^on the counter, until .* at most$/)).toBeTruthy();
-  fireEvent.click(within(note).getByRole('button', { name: 'Back in the fridge' }));
+  expect(screen.getByText(/^on the counter: throw out by /)).toBeTruthy();
+  fireEvent.click(within(note).getByRole('button', { name: 'Put back in the fridge' }));
   expect(await screen.findByText(/into the fridge, /)).toBeTruthy();
   expect(screen.queryByText(/The liquor warms/)).toBeNull();
 });

@@ -2,7 +2,7 @@ import type { Proposal, Verdict } from '#core/corrections';
 import type { Window } from '#core/recipes';
 import { type Celsius, type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
 import { labelTime } from './keeping';
-import type { BatchPlan } from './planBatch';
+import type { BatchPlan, ColdPlace } from './planBatch';
 
 /** Why liquor was thrown out. */
 export const DISCARD_REASONS = {
@@ -43,7 +43,7 @@ export type BatchAct =
   /** Into another vessel: the old one is free. */
   | { readonly kind: 'decant'; readonly from: NamedVessel; readonly to: NamedVessel }
   /** Out of the fridge, or back into it; `air` is how warm it is where the batch stands now. */
-  | { readonly kind: 'shelve'; readonly place: 'fridge' | 'counter'; readonly air: Celsius }
+  | { readonly kind: 'shelve'; readonly place: ColdPlace; readonly air: Celsius }
   /** A label was printed that says until when it is kept. */
   | { readonly kind: 'label'; readonly until: EpochMs }
   /** The leaf went in at another time than was kept. */
@@ -75,7 +75,7 @@ export type Ledger = {
 /** A batch that was put elsewhere: where it stands from then on. */
 export type Shelved = {
   readonly at: EpochMs;
-  readonly place: 'fridge' | 'counter';
+  readonly place: ColdPlace;
   readonly air: Celsius;
 };
 /** Where a batch stands now. */

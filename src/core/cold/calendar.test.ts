@@ -1,3 +1,4 @@
+import { samplePlan } from '#core/testing';
 import { epochMs, millilitres } from '#core/units';
 import {
   type BatchEvent,
@@ -10,7 +11,6 @@ import {
   saidNow,
   USUAL_HOUSE_LIMITS,
 } from './index';
-import { samplePlan } from './samplePlan';
 
 const LEAF_IN = epochMs(Date.UTC(2026, 4, 4, 8));
 const after = (hours: number) => epochMs(LEAF_IN + hours * 3_600_000);

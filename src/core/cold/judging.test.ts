@@ -1,7 +1,7 @@
 import { ALL_RIGHT, type Verdict } from '#core/corrections';
+import { samplePlan } from '#core/testing';
 import { millilitres, seconds } from '#core/units';
 import { type JudgedBatch, proposeForBatch, tasteOfBatch, waterToWeaken } from './index';
-import { samplePlan } from './samplePlan';
 
 const PLAN = samplePlan('fridge');
 const judged = (found: Partial<Verdict>, over: Partial<JudgedBatch> = {}): JudgedBatch => ({

@@ -8,7 +8,7 @@ import {
   readyAt,
 } from './batch';
 import { type Because, LONGEST_KEEP_HOURS, mayExtend } from './keeping';
-import type { BatchPlan } from './planBatch';
+import type { BatchPlan, ColdPlace } from './planBatch';
 
 /** Why an act cannot be done to a batch now. */
 export type BatchRefusal =
@@ -32,7 +32,7 @@ export type BatchRefusal =
   | { readonly kind: 'overFiveDays'; readonly most: EpochMs }
   | { readonly kind: 'liftedBefore'; readonly lifted: EpochMs }
   | { readonly kind: 'sameVessel' }
-  | { readonly kind: 'standsThere'; readonly place: 'fridge' | 'counter' }
+  | { readonly kind: 'standsThere'; readonly place: ColdPlace }
   | { readonly kind: 'tooLateToUndo' }
   | { readonly kind: 'notTheLast' };
 

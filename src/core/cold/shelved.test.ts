@@ -1,3 +1,4 @@
+import { samplePlan } from '#core/testing';
 import { celsius, epochMs } from '#core/units';
 import {
   type BatchAct,
@@ -9,7 +10,6 @@ import {
   refuseAct,
   USUAL_HOUSE_LIMITS,
 } from './index';
-import { samplePlan } from './samplePlan';
 
 // A batch that is taken out of the fridge and put back.
 

@@ -9,6 +9,7 @@ export {
   MINUTE_MS,
   siteDate,
   wallMoment,
+  instantOfIso,
   weekdayAndTime,
   weekdayOf,
   type Edge,

@@ -97,6 +97,14 @@ export function dayAndTime(zone: Zone, at: EpochMs): string {
 /** ISO 8601 with the site's offset: "2026-10-25T01:30:00+01:00". */
 export const isoAt = (zone: Zone, at: EpochMs): string =>
   shownAt(zone, at).toString({ timeZoneName: 'never', smallestUnit: 'second' });
+/** The instant of an ISO 8601 time with its offset, "2026-10-25T01:30+01:00"; null: there is no such time. */
+export function instantOfIso(text: string): EpochMs | null {
+  try {
+    return epochMs(Temporal.Instant.from(text).epochMilliseconds);
+  } catch {
+    return null;
+  }
+}
 /** Weekday and clock, as batches say it: "Fri 08:00". */
 export const weekdayAndTime = (zone: Zone, at: EpochMs): string =>
   `${dayName(zone, at)} ${clockTime(zone, at)}`;

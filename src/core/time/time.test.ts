@@ -5,6 +5,7 @@ import {
   clockTime,
   dayAndTime,
   handMoments,
+  instantOfIso,
   isoAt,
   isZone,
   servicesFrom,
@@ -24,6 +25,23 @@ const CHANGES: Record<(typeof ZONES)[number], string[]> = {
 };
 const every = (day: WallRange[]): Week => [day, day, day, day, day, day, day];
 const two = (n: number) => String(n).padStart(2, '0');
+
+test.each(ZONES)('an instant written by the clock of %s is read again to the second', (zone) => {
+  const random = seeded(31);
+  for (let i = 0; i < 200; i++) {
+    const at = epochMs(Math.floor(random() * 2e9) * 1000);
+    expect(instantOfIso(isoAt(zone, at))).toBe(at);
+    expect(instantOfIso(isoAt(zone, at))).toBe(DateTime.fromISO(isoAt(zone, at)).toMillis());
+  }
+});
+test.each([
+  '',
+  'yesterday',
+  '2026-03-01',
+  '2026-03-01T08:00',
+  '2026-02-30T08:00Z',
+  '2026-03-01T25:00Z',
+])('“%s” is no instant', (text) => expect(instantOfIso(text)).toBeNull());
 
 describe.each(ZONES)('the clock of %s against luxon', (zone) => {
   test('every quarter of an hour around both changes is the same instant, and shows the same', () => {

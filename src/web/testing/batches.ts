@@ -1,6 +1,5 @@
-import { planBatch, USUAL_HOUSE_LIMITS } from '#core/cold';
-import { startingRecipe } from '#core/recipes';
-import { celsius, type EpochMs, epochMs, millilitres, SPOONS } from '#core/units';
+import { samplePlan } from '#core/testing';
+import { type EpochMs, epochMs, millilitres } from '#core/units';
 import type { Batch, BatchHappened } from '#contracts/batches';
 
 // Cold batches as the server has them, for the tests of pages and models.
@@ -9,33 +8,8 @@ import type { Batch, BatchHappened } from '#contracts/batches';
 export const LEAF_IN = epochMs(Date.UTC(2026, 4, 4, 8));
 export const after = (hours: number): EpochMs => epochMs(LEAF_IN + hours * 3_600_000);
 
-const planned = (method: 'fridge' | 'extract') => {
-  const style = method === 'fridge' ? 'green-pan' : 'black-broken';
-  const made = planBatch({
-    tea: { style, fitted: null, spoon: SPOONS.dessertSpoon, weighing: null },
-    recipe: startingRecipe(style, method),
-    method,
-    vessel: {
-      kind: 'pitcher',
-      brim: millilitres(1150),
-      mark: millilitres(1000),
-      infuser: 'free',
-      basket: null,
-      material: 'glass',
-      wallGrams: null,
-      lid: true,
-    },
-    water: millilitres(1000),
-    waterAt: celsius(8),
-    air: celsius(4),
-    ambient: celsius(20),
-    limits: USUAL_HOUSE_LIMITS,
-  });
-  if (made.kind !== 'plan') throw new Error(made.kind);
-  return made.plan;
-};
-export const PLAN = planned('fridge');
-export const EXTRACT = planned('extract');
+export const PLAN = samplePlan('fridge');
+export const EXTRACT = samplePlan('extract');
 /** Hours to the best time of `PLAN`. */
 export const BEST = PLAN.window.best / 3600;
 

@@ -1,4 +1,5 @@
 import { fridgeReadingFault } from '#core/cold';
+import { instantOfIso } from '#core/time';
 import type { ReadingsFault } from '#contracts/batches';
 import { findColumns, readCells } from '../exchange';
 
@@ -9,8 +10,6 @@ const NAMES = {
   at: ['at', 'time', 'date', 'timestamp'],
   celsius: ['celsius', 'temperature', 'c'],
 } as const;
-/** A time of the world: with its offset, so that no zone is guessed. */
-const ISO = /^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(?::\d\d(?:\.\d{1,9})?)?(?:Z|[+-]\d\d:\d\d)$/;
 /** The record says whole seconds: two readings of one second are the same. */
 export const secondOf = (at: number): number => Math.floor(at / 1000);
 /** A thermometer's clock may be ahead by so much. */
@@ -19,10 +18,12 @@ const MOST_AHEAD_MS = 2 * 60_000;
 export type ReadIn = { readonly at: number; readonly celsius: number };
 
 function timeOf(text: string, now: number): number | { readonly why: string } {
-  if (!ISO.test(text))
-    return { why: `“${text}” is no time. Write it as 2026-03-01T08:00+00:00, with its offset.` };
-  const at = Date.parse(text.replace(' ', 'T'));
-  if (Number.isNaN(at)) return { why: `“${text}” is no time: there is no such day or hour.` };
+  // With its offset, so that no zone is guessed.
+  const at = instantOfIso(text);
+  if (at === null)
+    return {
+      why: `“${text}” is no time. Write the time with its offset: 2026-03-01T08:00+00:00.`,
+    };
   return at > now + MOST_AHEAD_MS ? { why: `${text} is in the future.` } : at;
 }
 function celsiusOf(text: string): number | { readonly why: string } {

@@ -165,16 +165,16 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
           return read;
         },
       ),
-    /** Readings of a file, looked at or taken in. */
-    takeReadings: (
-      given: z.infer<typeof takeFridgeReadings.body>,
+    /** Readings of a file, looked at or added. */
+    takeReadings: async (
+      { siteId, text, confirmed }: z.infer<typeof takeFridgeReadings.body>,
       who: Signed,
-    ): Promise<ReadingsTaken> =>
-      inRecordedTransaction(deps, who, async (tx, record) => {
-        const { siteId, text, confirmed } = given;
-        mustWorkAt(who, siteId);
+    ): Promise<ReadingsTaken> => {
+      mustWorkAt(who, siteId);
+      // Read before the site is locked: a file may be long.
+      const { readings, faults } = readingsIn(text, now());
+      return inRecordedTransaction(deps, who, async (tx, record) => {
         await lockSite(tx, siteId);
-        const { readings, faults } = readingsIn(text, now());
         const [first, last] = [readings[0]?.at ?? null, readings.at(-1)?.at ?? null];
         const here =
           first === null || last === null
@@ -189,7 +189,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
             thing: 'site',
             id: siteId,
             before: {},
-            after: { readingsTakenIn: `${fresh.length}, ${span}` },
+            after: { readingsAdded: `${fresh.length}, ${span}` },
           });
           await appendEvents(tx, siteId, [['batch', siteId]], now());
         }
@@ -202,7 +202,8 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
           faults: faults.slice(0, FAULTS_SHOWN),
           faultCount: faults.length,
         };
-      }),
+      });
+    },
     answerGap: (given: z.infer<typeof answerFridgeGap.body>, who: Signed): Promise<FridgeGap> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
         const { id, siteId, reason } = given;

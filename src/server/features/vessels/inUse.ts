@@ -51,4 +51,4 @@ export const inVessel = async (tx: Tx, siteId: string, vesselId: string) =>
 export const inVesselWords = (vessel: string, held: InVessel): string =>
   held.kind === 'brew'
     ? `${vessel} is in use: ${held.by} started ${held.tea} in it.`
-    : `${vessel} is in use: cold ${held.tea} stands in it. Empty it first.`;
+    : `${vessel} is in use: cold ${held.tea} is in the vessel. Empty the vessel first.`;

@@ -53,7 +53,7 @@ export function stateLine(
           tone: 'soon',
         };
       if (isOutOfFridge(b))
-        return { words: `on the counter, until ${at(out)} at most`, tone: 'due' };
+        return { words: `on the counter: throw out by ${at(out)}`, tone: 'due' };
       if (b.ready !== null && now < b.ready)
         return { words: `pour from ${at(b.ready)}`, tone: 'plain' };
       return b.kept.warmMinutes >= USE_TODAY_MINUTES

@@ -17,7 +17,7 @@ export function useVesselsInUse(brews: readonly BarBrew[]) {
         const brew = brewIn.get(vesselId);
         if (brew) return `${brew.startedBy.name} brews ${brew.tea.name} in it`;
         const batch = batchIn.get(vesselId);
-        return batch ? `cold ${batch.tea.name} stands in it` : null;
+        return batch ? `cold ${batch.tea.name} is in the vessel` : null;
       },
     };
   }, [brews, standing]);

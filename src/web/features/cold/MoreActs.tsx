@@ -18,8 +18,8 @@ export function MoreActs({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
   return (
     <details className="mt-3">
       <summary className="min-h-[44px]">
-        More: {kind === 'drawn' ? 'pour into another vessel, ' : ''}fridge or counter, correct the
-        start
+        More: {kind === 'drawn' ? 'pour into another vessel, ' : ''}move to fridge or counter,
+        correct the start
         {role === 'lead' ? ', change the end' : ''}
       </summary>
       <div className="form">

@@ -8,6 +8,8 @@ import { oneTap } from '../../ui/keys';
 import { Note } from '../../ui/Note';
 import type { Doing } from './useAct';
 
+const COUNTER_WORDS = 'A counter brew keeps its throw-out time in the fridge too.';
+
 /** Puts a batch elsewhere from now on. */
 function useShelve(batch: ColdBatch, doing: Doing) {
   const { site } = useSession();
@@ -30,7 +32,7 @@ export function OutOnCounter({ batch, doing }: { batch: ColdBatch; doing: Doing 
       bad
       action={
         <button type="button" className="btn" onClick={oneTap(() => shelve('fridge'))}>
-          Back in the fridge
+          Put back in the fridge
         </button>
       }
     >
@@ -52,19 +54,21 @@ export function Shelve({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
     return (
       <div className="flex flex-wrap items-center gap-3">
         <button type="button" className="btn" onClick={oneTap(() => shelve('counter'))}>
-          Out on the counter
+          Take out to the counter
         </button>
-        <span className="small">The time out of the fridge is counted as warm.</span>
+        <span className="small">
+          {batch.plan.place === 'fridge'
+            ? 'Minutes out of the fridge can count as warm.'
+            : COUNTER_WORDS}
+        </span>
       </div>
     );
   return (
     <div className="flex flex-wrap items-center gap-3">
       <button type="button" className="btn" onClick={oneTap(() => shelve('fridge'))}>
-        Into the fridge
+        Put into the fridge
       </button>
-      <span className="small">
-        The hours of a counter brew go on in the fridge: its end stays where it is.
-      </span>
+      <span className="small">{COUNTER_WORDS}</span>
     </div>
   );
 }

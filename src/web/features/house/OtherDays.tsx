@@ -20,7 +20,8 @@ export function OtherDays({ days, shows, onChange }: Props) {
         <p>
           <b className="font-semibold">Other days</b>
           <small className="small block">
-            Holidays and days with hours of their own. An empty field: closed, or nothing is served.
+            Holidays and days with other hours. Leave a field empty when the shop is closed, or
+            serves no cold tea.
           </small>
         </p>
         <button

@@ -3,7 +3,7 @@ import { type Grams, grams, ML_PER, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { liquorOfBatch } from '../../entities/batches/liquor';
-import type { ColdBatch } from '../../entities/batches/standing';
+import { type ColdBatch, leftIn } from '../../entities/batches/standing';
 import { type BarBrew, phaseOf } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
 import { brewStatus } from '../../entities/brews/status';
@@ -160,7 +160,8 @@ function Standing({ v, scale, on, brew, batch, tea, recipe, leaf, water, onPick 
   const coldLiquor = batch ? liquorOfBatch(batch) : null;
   const inIt = brew ? liquorOf(brew, now()) : coldLiquor;
   const liquor = on && tea && recipe ? houseLiquorOf(tea, recipe) : inIt;
-  const fill = on ? water : (brew ?? batch)?.plan.water;
+  const there = batch ? leftIn(batch) : brew?.plan.water;
+  const fill = on ? water : there;
   return (
     <button
       type="button"

@@ -8,7 +8,7 @@ import { Note } from '../../../ui/Note';
 
 const readingsOf = (n: number): string => `${n} ${n === 1 ? 'reading' : 'readings'}`;
 
-/** Readings of another thermometer, from its file: looked at first, taken in when the lead says so. */
+/** Readings of another thermometer, from its file: looked at first, added when the lead says so. */
 export function ReadingsFile() {
   const { site } = useSession();
   const [take, taking] = useTakeFridgeReadingsMutation();
@@ -23,7 +23,7 @@ export function ReadingsFile() {
   return (
     <>
       <h2 className="mt-4">
-        Readings from a file<small>a table with the columns at and celsius</small>
+        Readings from a file<small>a CSV table with the columns “at” and “celsius”</small>
       </h2>
       <button
         type="button"
@@ -56,21 +56,21 @@ export function ReadingsFile() {
           disabled={taking.isLoading}
           onClick={() => void send(text, true)}
         >
-          Take in {readingsOf(found.fresh)}
+          Add {readingsOf(found.fresh)}
         </button>
       )}
     </>
   );
 }
 
-/** What a file has, or what is wrong with it: nothing is taken in then. */
+/** What a file has, or what is wrong with it: nothing is added then. */
 function Found({ found }: { found: ReadingsTaken }) {
   const zone = useZone();
   const { fresh, known, from, to, faults, faultCount, taken } = found;
   if (faultCount > 0)
     return (
       <Note bad>
-        <b>Nothing was taken in.</b>
+        <b>No reading was added.</b>
         <ul className="grid gap-1">
           {faults.map((f) => (
             <li key={`${f.row} ${f.column}`}>
@@ -86,7 +86,7 @@ function Found({ found }: { found: ReadingsTaken }) {
   const there = known > 0 ? ` ${readingsOf(known)} of the file were here already.` : '';
   return (
     <p className="mt-2" role="status">
-      {taken ? `Taken in: ${readingsOf(fresh)}` : `Found: ${readingsOf(fresh)}`}
+      {taken ? `Added: ${readingsOf(fresh)}` : `Found: ${readingsOf(fresh)}`}
       {span}.{there}
     </p>
   );

@@ -87,7 +87,7 @@ function LeftFreeList({ draft, vessels, act, zone }: Props) {
               aria-label={`Use ${name} again, ${time(span.from)}`}
               onClick={() => act({ kind: 'usedAgain', span })}
             >
-              Use again
+              Use {name} again
             </button>
           </li>
         );
@@ -166,10 +166,10 @@ function PlannedRow({
         <button
           type="button"
           className="btn quiet slim"
-          aria-label={`Leave ${vessel?.name ?? ''} free, ${time(batch.start)}`}
+          aria-label={`Skip the batch in ${vessel?.name ?? ''}, ${time(batch.start)}`}
           onClick={() => own && act({ kind: 'leftFree', batch: own.id, span: spanOf(own) })}
         >
-          Leave free
+          Skip batch
         </button>
       </td>
     </tr>

@@ -1,9 +1,10 @@
+import { type BatchPlan, planBatch, USUAL_HOUSE_LIMITS } from '#core/cold';
 import { startingRecipe } from '#core/recipes';
 import { celsius, millilitres, SPOONS } from '#core/units';
-import { USUAL_HOUSE_LIMITS } from './limits';
-import { type BatchPlan, planBatch } from './planBatch';
 
-/** For tests: a litre in a glass pitcher of 1150 ml, by the first recipe of a style, in a fridge of 4 C. */
+// What tests of several layers begin with.
+
+/** A litre in a glass pitcher of 1150 ml, by the first recipe of a style, in a fridge of 4 C. */
 export function samplePlan(method: 'fridge' | 'extract' | 'warmThenCold'): BatchPlan {
   const style = method === 'extract' ? 'black-broken' : 'green-pan';
   const planned = planBatch({
