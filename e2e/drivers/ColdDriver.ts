@@ -53,6 +53,13 @@ export class ColdDriver extends Hands {
     await this.page.goto('/cold/plan');
     await this.expectPlanned();
   }
+  /** Of the planned batches in that vessel the first is not made. */
+  skipFirstIn(vessel: string): Promise<void> {
+    return this.page
+      .getByRole('button', { name: new RegExp(`^Skip the batch in ${vessel}`) })
+      .first()
+      .click();
+  }
   /** The planner has come to its end. */
   expectPlanned(): Promise<void> {
     return expect(this.page.getByRole('button', { name: /^Keep the plan/ })).toBeEnabled();

@@ -157,7 +157,7 @@ test('the week is planned as it is typed; kept, it stands under the batches, and
   await cold.expectPlanned();
   await expect(cold.stays(0)).toBeChecked();
   // A batch that is skipped leaves its pitcher free, until it is used again.
-  await house.press(/^Skip the batch in Cold jar/);
+  await cold.skipFirstIn('Cold jar');
   await house.expectSaid(/Cold jar stays free from/);
   await cold.expectPlanned();
   await house.press(/^Use Cold jar again/);
