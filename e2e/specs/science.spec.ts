@@ -247,6 +247,8 @@ test('two leads at the versions: the second is told and goes on; a replaced tria
   await house.expectSaid(/Version 4 will have the recipe of version 1/);
   await house.press('Go back', { exact: true });
   await house.expectSaid('Sennet Hollow: version 4 is the house recipe.');
+  // It is said before the tea's page is read: loaded again too early, the page before comes back.
+  await page.waitForURL(`**/book/${tea?.id}`);
 
   await made('trial', 4, 'First try');
   // This page does not hear of the second before its own.
