@@ -190,10 +190,28 @@ test('a pitcher that is left free is not filled then; of pitchers alike a batch 
   expect(vesselsOf({ leftFree: [span] })).toEqual(['P2']);
   const asked = problemOf(house({ days: 2, wanted: tomorrowWanted(2, 0) }));
   const [batch] = batchesToBegin(planWeek(asked.problem), asked);
+  const when = ({ start, lift }: { start: EpochMs; lift: EpochMs }) => ({ start, lift });
   if (!batch) throw new Error('no batch');
   expect(
-    vesselsOf({ before: [{ coldTea: 'pearl fridge', vesselId: 'P2', start: batch.start }] }),
+    vesselsOf({ before: [{ coldTea: 'pearl fridge', vesselId: 'P2', ...when(batch) }] }),
   ).toEqual(['P2']);
+});
+
+test('of plans that are as good as each other the one that has most of the plan before is taken', () => {
+  // A glass at noon, ready from a whole night of hands: every hour of leaf in is as good as the next.
+  const at = (before: ColdHouse['before']) => {
+    const asked = problemOf(house({ days: 2, wanted: tomorrowWanted(2, 0), before }));
+    const easy = asked.problem.lines.map((l) => ({ ...l, goodFrom: l.earliest, goodTo: l.latest }));
+    const plan = planWeek({ ...asked.problem, lines: easy });
+    return { plan, batches: batchesToBegin(plan, asked) };
+  };
+  const first = at([]);
+  const [batch] = first.batches;
+  if (!batch) throw new Error('no batch');
+  const [start, lift] = [epochMs(batch.start - HOUR / 2), epochMs(batch.lift - HOUR / 2)];
+  const again = at([{ coldTea: 'pearl fridge', vesselId: 'P1', start, lift }]);
+  expect(again.plan.merit).toEqual(first.plan.merit);
+  expect(again.batches).toMatchObject([{ start, lift }]);
 });
 
 describe('why glasses are short', () => {

@@ -90,11 +90,12 @@ export type ColdHouse = {
     readonly from: EpochMs;
     readonly to: EpochMs;
   }[];
-  /** The plan before: of vessels that are alike a batch of it keeps its own. */
+  /** The plan before: of plans that are as good as each other the one that has most of it is taken. */
   readonly before: readonly {
     readonly coldTea: string;
     readonly vesselId: string;
     readonly start: EpochMs;
+    readonly lift: EpochMs;
   }[];
   /** What is wanted of each tea, by its `coldTeaId`; of one that is not there nothing is. */
   readonly wanted: Readonly<Record<string, Wanted>>;
@@ -283,6 +284,7 @@ export function problemOf(house: ColdHouse, known: WorkedFills = new Map()): Pla
         line: b.coldTea,
         vessel: b.vesselId,
         start: minute(b.start),
+        lift: minute(b.lift),
       })),
     },
   };

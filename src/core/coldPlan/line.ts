@@ -11,6 +11,8 @@ export type Step = {
   readonly to: number;
   readonly lost: number;
   readonly effort: number;
+  /** Parts steps that cost the same: less for a batch of the plan before, then for one whose hours are nearer to its best. */
+  readonly rank: number;
   readonly batch: StepBatch | null;
   /** Its pin by place in the line's own list; -1: none. */
   readonly pin: number;
@@ -54,11 +56,28 @@ type Around = {
   readonly fills: readonly (readonly PlanFill[])[];
   /** Moments at which somebody is there, the earliest first. */
   readonly hands: readonly Minute[];
+  /** What the plan before had of this line, each in its class of vessels. */
+  readonly before: readonly (Opening & { readonly row: number })[];
 };
+
+/** A batch that the plan before did not have; the ranks of a whole plan come to less than one. */
+const NEW = 2 ** -10;
+/** A minute from the best hours: those of a whole plan come to less than one batch that is new. */
+const MINUTE_FROM_BEST = 2 ** -30;
+/** What parts it from others that cost the same. Its best hours are as far from their good ones as those from its edge. */
+function rankOf({ line, before }: Around, row: number, { start, lift }: Opening): number {
+  const best = 2 * line.goodFrom - line.earliest;
+  const isNew = !before.some((b) => b.row === row && b.start === start && b.lift === lift);
+  return (isNew ? NEW : 0) + MINUTE_FROM_BEST * Math.abs(lift - start - best);
+}
 
 const offEach = (line: PlanLine, start: Minute, lift: Minute): number =>
   Math.max(0, line.goodFrom - (lift - start), lift - start - line.goodTo);
-const openingOf = ({ line, preferred }: Around, start: Minute, lift: Minute): Opening => ({
+const openingOf = (
+  { line, preferred }: Pick<Around, 'line' | 'preferred'>,
+  start: Minute,
+  lift: Minute,
+): Opening => ({
   start,
   lift,
   offEach: offEach(line, start, lift),
@@ -88,7 +107,26 @@ function openingsReadyBy(around: Around, ready: Minute): Opening[] {
       if (opening.offEach === 0 && opening.hands === 0) beaten = Math.max(beaten, start);
     }
   }
-  return kept;
+  const same = (a: Opening, b: Opening) => a.start === b.start && a.lift === b.lift;
+  const again = around.before.filter(
+    (b) => b.lift + line.chill <= ready && !kept.some((k) => same(k, b)),
+  );
+  return [...kept, ...again.filter((b, i) => again.findIndex((o) => same(o, b)) === i)];
+}
+
+/** What the plan before had of a line, where somebody is still there to begin and lift it within its window. */
+function beforeOf(
+  around: Pick<Around, 'p' | 'room' | 'line' | 'preferred' | 'hands'>,
+): Around['before'] {
+  const { p, room, line, hands } = around;
+  const canBe = ({ start, lift }: { start: Minute; lift: Minute }) =>
+    hands.includes(start) &&
+    hands.includes(lift) &&
+    lift - start >= line.earliest &&
+    lift - start <= line.latest;
+  return (p.before ?? [])
+    .filter((b) => b.line === line.id && canBe(b))
+    .map((b) => ({ ...openingOf(around, b.start, b.lift), row: room.classOf(b.vessel) }));
 }
 
 const readyAt = (line: PlanLine, lift: Minute): Minute => lift + line.chill;
@@ -168,6 +206,7 @@ function stepsOfPin(around: Around, pin: Pin, place: number, from: Glass | null)
   return stops.map((stop) => ({
     to: (from?.position ?? 0) + stop.glasses,
     ...batchCost(line, fill, opening, stop),
+    rank: 0,
     pin: place,
     batch: {
       pin,
@@ -194,6 +233,7 @@ function newBatches(around: Around, glass: Glass, openings: readonly Opening[]):
   room.classes.forEach((c, row) => {
     const fills = around.fills[row] ?? [];
     for (const opening of openings) {
+      const rank = rankOf(around, row, opening);
       // What a smaller fill of this kind serves, a larger one need not stop at.
       let served = 0;
       for (const fill of fills) {
@@ -204,7 +244,8 @@ function newBatches(around: Around, glass: Glass, openings: readonly Opening[]):
           const { start, lift } = opening;
           const taken = takenBy(around, row, { fill, start, lift, ends: stop.ends });
           const batch = { pin: null, kind: c.kind, fill, start, lift, pours: stop.pours, taken };
-          steps.push({ to: glass.position + stop.glasses, lost, effort, pin: -1, batch });
+          const to = glass.position + stop.glasses;
+          steps.push({ to, lost, effort, rank, pin: -1, batch });
         }
         served = Math.max(served, fill.glasses);
       }
@@ -228,7 +269,8 @@ export function networkOf(
   const fills = room.classes.map((c) =>
     [...(line.fills[c.kind] ?? [])].sort((a, b) => a.glasses - b.glasses || a.water - b.water),
   );
-  const around: Around = { p, room, line, demand, preferred, hands, fills };
+  const before = beforeOf({ p, room, line, preferred, hands });
+  const around: Around = { p, room, line, demand, preferred, hands, fills, before };
   const pins = p.pins.filter((pin) => pin.line === line.id);
   const openings = new Map<number, Opening[]>();
   const openingsFor = (service: number): Opening[] => {
@@ -248,6 +290,7 @@ export function networkOf(
       {
         to: glass.position + glass.left,
         ...costOf({ unmet: glass.left, thrown: 0, off: 0, batches: 0, hands: 0 }),
+        rank: 0,
         batch: null,
         pin: -1,
       },

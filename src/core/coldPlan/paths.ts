@@ -5,7 +5,9 @@ import { addTaken, type Between, fits, fitsWithin, type Room, type Taken } from 
 /** How much has been looked at: the measure of a search, since the same work always comes to the same plan. */
 export type Work = { steps: number };
 
-/** What it costs to take room, at one of the levels of cost; `rank` only parts what is equal otherwise. */
+/**
+ * What it costs to take room, at one of the levels of cost; `rank` parts what is equal otherwise,
+ * before the steps' own does. */
 export type Weights = {
   readonly level: 'lost' | 'effort' | 'rank';
   /** Sums of the weights of each row up to each moment; the last of a row is their sum. */
@@ -53,7 +55,7 @@ function pricedStep(step: Step, weights: Weights | null, rows: number): Priced {
   return {
     lost: step.lost + (weights?.level === 'lost' ? price : 0),
     effort: step.effort + (weights?.level === 'effort' ? price : 0),
-    rank: weights?.level === 'rank' ? price : 0,
+    rank: weights?.level === 'rank' ? step.rank + price : 0,
   };
 }
 
@@ -122,7 +124,7 @@ export function costsToGo(net: Network, rows: number, weights: Weights | null, w
       const price = priceOf(step, weights, rows);
       const ownLost = step.lost + (level === 'lost' ? price : 0);
       const ownEffort = step.effort + (level === 'effort' ? price : 0);
-      const ownRank = level === 'rank' ? price : 0;
+      const ownRank = level === 'rank' ? step.rank + price : 0;
       for (let used = everyPin(net); used >= 0; used--) {
         if (isUsed(step, used)) continue;
         const state = stateOf(net, at, used);

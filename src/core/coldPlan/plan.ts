@@ -1,5 +1,6 @@
 import { type Cost, meritOf } from './cost';
-import { type House, houseOf } from './house';
+import { steadied } from './fitting';
+import { type House, houseOf, type Paths } from './house';
 import type { Found } from './known';
 import type { Step, StepBatch } from './line';
 import type { PlannedBatch, PlanProblem, Unmet, WeekPlan } from './problem';
@@ -83,8 +84,14 @@ export function beginPlan(p: PlanProblem): Planning {
   let found = next();
   if (!found) throw new Error('no first plan');
   let known = found;
+  // Looked for once for each plan that is found, not each time it is asked for.
+  let steady: { readonly of: Paths; readonly paths: Paths } | null = null;
   return {
-    plan: () => planOf(p, house, known),
+    plan: () => {
+      if (steady?.of !== known.paths)
+        steady = { of: known.paths, paths: steadied({ house, work: { steps: 0 } }, known.paths) };
+      return planOf(p, house, { ...known, paths: steady.paths });
+    },
     steps: () => known.steps,
     goOn: (upTo) => {
       while (!known.proven && known.steps < upTo) {

@@ -76,11 +76,12 @@ export type PlanProblem = {
   readonly lines: readonly PlanLine[];
   readonly standing: readonly Standing[];
   readonly pins: readonly Pin[];
-  /** Where batches stood in the plan before: among vessels that are alike they are named so again. */
+  /** Batches of the plan before: of plans that are as good as each other, the one that has most of them is taken. */
   readonly before?: readonly {
     readonly line: string;
     readonly vessel: string;
     readonly start: Minute;
+    readonly lift: Minute;
   }[];
 };
 

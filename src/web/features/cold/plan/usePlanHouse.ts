@@ -72,6 +72,7 @@ export function usePlanHouse(draft: PlanDraft, at: EpochMs) {
         coldTea: coldTeaId(b.teaId, b.method),
         vesselId: b.vesselId,
         start: epochMs(b.start),
+        lift: epochMs(b.lift),
       })),
       wanted: Object.fromEntries(byId),
     };
