@@ -203,6 +203,15 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     const body = { siteId: h.ids.site, text, confirmed: true };
     return () => post('/api/fridge-readings/file', body);
   },
+  takeColdRecord: () => {
+    const temperatures = [{ at: '2026-01-05T08:00:00Z', celsius: 4.2 }];
+    const body = {
+      siteId: h.ids.site,
+      text: JSON.stringify({ begun: [], temperatures }),
+      confirmed: true,
+    };
+    return () => post('/api/cold/record', body);
+  },
   addProbe: () => {
     const body = { id: newId(), siteId: h.ids.site, name: 'Back of the fridge' };
     return () => post('/api/probes', body);

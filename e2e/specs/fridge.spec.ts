@@ -1,3 +1,4 @@
+import { v7 } from 'uuid';
 import { ColdDriver } from '../drivers/ColdDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
@@ -80,6 +81,35 @@ test('readings from a file: a fault is said by its row, then the file is added o
   await house.press('Add 2 readings');
   await house.expectSaid(/^Added: 2 readings/);
   await house.expectThere('cell', /19\.5/);
+});
+
+test('a record that was given out comes in again: looked at, then added once', async ({
+  house,
+  shop,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  await new ColdDriver(house.page).open();
+  await house.page.getByText('Record for an inspection').click();
+  const week = `from=${shop.now() - 7 * 86_400_000}&to=${shop.now()}`;
+  const given = await house.page.request.get(`/api/cold/record.json?${week}&zone=UTC`);
+  const record = (await given.json()) as {
+    begun: { id: string; events: { id: string; kind: string }[] }[];
+  };
+  const ended = record.begun.find((b) => b.events.some((e) => e.kind === 'discard'));
+  if (!ended) throw new Error('no batch of the week was thrown out');
+  const events = ended.events.map((e) => ({ ...e, id: v7() }));
+  const choose = (begun: readonly object[]) =>
+    house.page.getByLabel('File of a record').setInputFiles({
+      name: 'record.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ begun, temperatures: [] })),
+    });
+  await choose([{ ...ended, id: v7(), events, vesselId: v7(), vesselName: 'Far jar' }]);
+  await house.expectSaid(/No vessel of this site is called “Far jar”\./);
+  await choose([...record.begun, { ...ended, id: v7(), events }]);
+  await house.expectSaid(/^Found: 1 batch and 0 readings\./);
+  await house.press('Add 1 batch and 0 readings');
+  await house.expectSaid(/^Added: 1 batch and 0 readings\./);
 });
 
 test('the calendar address: made, shown once, read by a program, ended by a new one', async ({

@@ -274,6 +274,29 @@ export const exportCold = endpoint(ROUTES.exportCold, {
   }),
   response: Bytes,
 });
+/** Why something of a record cannot come in, and which. */
+const RecordFault = z.strictObject({ where: z.string(), why: z.string() });
+export type RecordFault = z.infer<typeof RecordFault>;
+/**
+ * The whole record taken in: batches that ended and are not here yet, with all that was done to them, and readings. Looked
+ * at first; added when that is confirmed and nothing is wrong.
+ */
+export const takeColdRecord = endpoint(ROUTES.takeColdRecord, {
+  body: z.strictObject({ siteId: Id, text: z.string().max(10_000_000), confirmed: z.boolean() }),
+  brings: 'book',
+  response: z.strictObject({
+    taken: z.boolean(),
+    /** Batches that are not here yet, those that are, and those that had not ended when the record was made. */
+    batches: z.number().int(),
+    known: z.number().int(),
+    standing: z.number().int(),
+    readings: z.number().int(),
+    /** The first of them. */
+    faults: z.array(RecordFault),
+    faultCount: z.number().int(),
+  }),
+});
+export type RecordTaken = z.infer<typeof takeColdRecord.response>;
 /** The label of a batch, 62 x 50 mm; times as the zone's clock shows them. */
 export const printBatchLabel = endpoint(ROUTES.printBatchLabel, {
   params: z.strictObject({ id: Id }),

@@ -96,6 +96,7 @@ export const ROUTES = {
   addBatchEvent: { method: 'POST', path: '/api/batches/:id/events', access: 'trainee' },
   addFridgeReading: { method: 'POST', path: '/api/fridge-readings', access: 'trainee' },
   takeFridgeReadings: { method: 'POST', path: '/api/fridge-readings/file', access: 'lead' },
+  takeColdRecord: { method: 'POST', path: '/api/cold/record', access: 'lead' },
   answerFridgeGap: { method: 'POST', path: '/api/fridge-gaps', access: 'lead' },
   listProbes: { method: 'GET', path: '/api/probes', access: 'trainee' },
   addProbe: { method: 'POST', path: '/api/probes', access: 'lead' },

@@ -134,6 +134,8 @@ export function recordOf(period: ColdPeriod, zone: Zone) {
     temperatures: within.map((r) => temperatureRow(r, period, zone)),
     limits: limitRows(period, zone),
     events: period.batches.flatMap((b) => eventRows(b, zone)),
+    /** As they are kept: this is what comes in again (`recordIn.ts`). */
+    begun: period.batches,
     note: 'Guidance and house limits; the local food code decides.',
   };
 }

@@ -110,6 +110,15 @@ export const batchesBegun = async (
       )
       .orderBy(asc(batches.leafIn), asc(batches.id)),
   );
+/** Those of some ids that are batches here, at whichever site. */
+export async function knownBatches(tx: Tx, ids: readonly string[]): Promise<Set<string>> {
+  if (ids.length === 0) return new Set();
+  const rows = await tx
+    .select({ id: batches.id })
+    .from(batches)
+    .where(inArray(batches.id, [...ids]));
+  return new Set(rows.map((r) => r.id));
+}
 /** The batch that stands in a vessel. */
 export async function standingIn(tx: Tx, vesselId: string): Promise<Batch | undefined> {
   const rows = await batchRows(tx)

@@ -8,6 +8,7 @@ import {
   getColdPlan,
   printBatchLabel,
   startBatch,
+  takeColdRecord,
   takeFridgeReadings,
 } from '#contracts/batches';
 import type { Deps } from '../../deps';
@@ -33,6 +34,7 @@ export function batchRoutes(
   on.signed(addBatchEvent, ({ params, body, who }) => cold.event(params.id, body, who));
   on.signed(answerFridgeGap, ({ body, who }) => cold.answerGap(body, who));
   on.signed(takeFridgeReadings, ({ body, who }) => cold.takeReadings(body, who));
+  on.signed(takeColdRecord, ({ body, who }) => cold.takeRecord(body, who));
   on.signed(addFridgeReading, ({ body, who }) => cold.read(body, who));
   on.file(exportCold, async ({ params, query, who }) => {
     if (query.to <= query.from) throw invalid({ to: 'The period ends before it begins.' });

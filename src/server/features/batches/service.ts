@@ -11,7 +11,9 @@ import type {
   FridgeGap,
   FridgeReading,
   ReadingsTaken,
+  RecordTaken,
   startBatch,
+  takeColdRecord,
   takeFridgeReadings,
 } from '#contracts/batches';
 import type { Tx } from '../../db/pool';
@@ -26,7 +28,8 @@ import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
 import { lockSite, siteById } from '../people';
 import { faultOf, placeAfter, plannedBatch, READINGS_SHOWN, refused } from './checks';
 import { tellLead } from './leadNotes';
-import { readingsIn, secondOf } from './readingsIn';
+import { type ReadIn, readingsIn, secondOf } from './readingsIn';
+import { type BatchIn, bodyOf, recordIn } from './recordIn';
 import {
   addReadings,
   batchById,
@@ -176,11 +179,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
       return inRecordedTransaction(deps, who, async (tx, record) => {
         await lockSite(tx, siteId);
         const [first, last] = [readings[0]?.at ?? null, readings.at(-1)?.at ?? null];
-        const here =
-          first === null || last === null
-            ? new Set<number>()
-            : new Set((await readingTimes(tx, siteId, first, last)).map(secondOf));
-        const fresh = readings.filter((r) => !here.has(secondOf(r.at)));
+        const fresh = await freshOf(tx, siteId, readings);
         const isTaken = confirmed && faults.length === 0;
         if (isTaken && fresh.length > 0) {
           await addReadings(tx, siteId, who.personId, fresh);
@@ -201,6 +200,39 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
           to: last === null ? null : epochMs(last),
           faults: faults.slice(0, FAULTS_SHOWN),
           faultCount: faults.length,
+        };
+      });
+    },
+    /** A whole record, looked at or added. */
+    takeRecord: (
+      { siteId, text, confirmed }: z.infer<typeof takeColdRecord.body>,
+      who: Signed,
+    ): Promise<RecordTaken> => {
+      mustWorkAt(who, siteId);
+      return inRecordedTransaction(deps, who, async (tx, record) => {
+        await lockSite(tx, siteId);
+        const found = await recordIn(tx, siteId, text);
+        const readings = await freshOf(tx, siteId, found.readings);
+        const isTaken = confirmed && found.faults.length === 0;
+        if (isTaken && found.fresh.length + readings.length > 0) {
+          for (const batch of found.fresh) await addBatchOf(tx, siteId, batch);
+          await addReadings(tx, siteId, who.personId, readings);
+          await record({
+            thing: 'site',
+            id: siteId,
+            before: {},
+            after: { recordAdded: `batches: ${found.fresh.length}, readings: ${readings.length}` },
+          });
+          await appendEvents(tx, siteId, [['batch', siteId]], now());
+        }
+        return {
+          taken: isTaken,
+          batches: found.fresh.length,
+          known: found.known,
+          standing: found.standing,
+          readings: readings.length,
+          faults: found.faults.slice(0, FAULTS_SHOWN),
+          faultCount: found.faults.length,
         };
       });
     },
@@ -228,6 +260,37 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
         return gap;
       }),
   };
+}
+
+/** Readings whose second has none here yet. */
+async function freshOf(tx: Tx, siteId: string, readings: readonly ReadIn[]): Promise<ReadIn[]> {
+  const [first, last] = [readings[0], readings.at(-1)];
+  if (!first || !last) return [];
+  const here = new Set((await readingTimes(tx, siteId, first.at, last.at)).map(secondOf));
+  return readings.filter((r) => !here.has(secondOf(r.at)));
+}
+/** A batch of a record, with all that was done to it, under the names of those who did it. */
+async function addBatchOf(
+  tx: Tx,
+  siteId: string,
+  { batch, personOf, teaId, versionId, lotId, vesselId }: BatchIn,
+): Promise<void> {
+  const { state } = nowOf(batch);
+  const person = (name: string) => personOf.get(name) ?? '';
+  await tx.insert(batches).values({
+    ...{ id: batch.id, siteId, teaId, versionId, lotId, vesselId, plan: batch.plan },
+    leafIn: new Date(batch.leafIn),
+    startedBy: person(batch.startedBy.name),
+    standing: false,
+    ended: 'at' in state ? new Date(state.at) : null,
+  });
+  if (batch.events.length === 0) return;
+  await tx.insert(batchEvents).values(
+    batch.events.map((e) => ({
+      ...{ id: e.id, batchId: batch.id, body: bodyOf(e), flag: e.flag },
+      ...{ at: new Date(e.at), received: new Date(e.at), personId: person(e.by) },
+    })),
+  );
 }
 
 /** What was typed as the site's limits, and when: the newest first. */

@@ -7,6 +7,8 @@ import type {
   ColdPlanAnswer,
   FridgeGap,
   ReadingsTaken,
+  RecordTaken,
+  takeColdRecord,
   takeFridgeReadings,
 } from '#contracts/batches';
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
@@ -47,6 +49,10 @@ export const batchesApi = api.injectEndpoints({
       query: (body) => ({ url: ROUTES.takeFridgeReadings.path, method: 'POST', body }),
       invalidatesTags: (answer) => (answer?.taken ? ['Cold'] : []),
     }),
+    takeColdRecord: build.mutation<RecordTaken, BodyOf<typeof takeColdRecord>>({
+      query: (body) => ({ url: ROUTES.takeColdRecord.path, method: 'POST', body }),
+      invalidatesTags: (answer) => (answer?.taken ? ['Cold'] : []),
+    }),
     changeColdPlan: build.mutation<ColdPlan, z.input<typeof changeColdPlan.body>>({
       query: (body) => ({ url: ROUTES.changeColdPlan.path, method: 'PATCH', body }),
       invalidatesTags: ['Cold'],
@@ -61,5 +67,6 @@ export const {
   useColdQuery,
   useEndProbeMutation,
   useProbesQuery,
+  useTakeColdRecordMutation,
   useTakeFridgeReadingsMutation,
 } = batchesApi;

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { daysAfter, siteDate, wallMoment } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { pathOf, ROUTES } from '#contracts/routes';
-import { useZone } from '../../entities/people/session';
+import { useSession, useZone } from '../../entities/people/session';
+import { RecordFile } from './RecordFile';
 
 const DAYS_AT_FIRST = 30;
 const FILES = [
@@ -17,6 +18,7 @@ const FILES = [
 /** What an inspection asks for: a period, as files. */
 export function InspectionRecord({ now }: { now: EpochMs }) {
   const zone = useZone();
+  const { role } = useSession();
   const today = siteDate(zone, now);
   const [from, setFrom] = useState(() => daysAfter(today, -DAYS_AT_FIRST));
   const [to, setTo] = useState(today);
@@ -68,6 +70,7 @@ export function InspectionRecord({ now }: { now: EpochMs }) {
           </p>
         )}
       </div>
+      {role === 'lead' && <RecordFile />}
     </details>
   );
 }

@@ -1,10 +1,11 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { dayAndTime } from '#core/time';
 import type { ReadingsTaken } from '#contracts/batches';
 import { useTakeFridgeReadingsMutation } from '../../../entities/batches/api';
 import { useSession, useZone } from '../../../entities/people/session';
 import { failureOf } from '../../../platform/api';
 import { Note } from '../../../ui/Note';
+import { FilePick } from '../FilePick';
 
 const readingsOf = (n: number): string => `${n} ${n === 1 ? 'reading' : 'readings'}`;
 
@@ -12,7 +13,6 @@ const readingsOf = (n: number): string => `${n} ${n === 1 ? 'reading' : 'reading
 export function ReadingsFile() {
   const { site } = useSession();
   const [take, taking] = useTakeFridgeReadingsMutation();
-  const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState<string | null>(null);
   const [found, setFound] = useState<ReadingsTaken | null>(null);
   const send = async (given: string, confirmed: boolean) => {
@@ -25,27 +25,12 @@ export function ReadingsFile() {
       <h2 className="mt-4">
         Readings from a file<small>a CSV table with the columns “at” and “celsius”</small>
       </h2>
-      <button
-        type="button"
-        className="btn slim mt-2 mb-3 self-start"
-        disabled={taking.isLoading}
-        onClick={() => input.current?.click()}
-      >
-        Choose a file
-      </button>
-      <input
-        ref={input}
-        type="file"
+      <FilePick
+        words="Choose a file"
+        label="File of readings"
         accept=".csv,.txt,text/csv"
-        className="visually-hidden"
-        tabIndex={-1}
-        aria-label="File of readings"
-        onChange={(e) => {
-          const [file] = e.target.files ?? [];
-          // The same file, mended, may be chosen again.
-          e.target.value = '';
-          if (file) void file.text().then((read) => send(read, false));
-        }}
+        disabled={taking.isLoading}
+        onText={(read) => void send(read, false)}
       />
       {taking.error && <Note bad>{failureOf(taking.error).message}</Note>}
       {found && <Found found={found} />}
