@@ -125,8 +125,26 @@ async function pictureOf(size) {
 /** Two states of one view on one picture, one over the other or side by side. */
 const half = async (name, size, across = false) =>
   tile(name, await pictureOf(size), { of: 2, columns: across ? 2 : 1 });
-/** Cold: four days, one day, a glass of an extract, a tablet, a phone, a label. */
-const ofCold = (picture) => tile('cold', picture, { of: 6, columns: 3 });
+/** Cold: four days, one day, a glass of an extract, nothing yet; a tablet, a phone, a label. */
+const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
+/** Cold as it is before the first batch, drawn once. */
+async function emptyCold() {
+  const without = (path, change) =>
+    page.route(path, async (route) => {
+      const answer = await route.fetch();
+      await route.fulfill({ response: answer, json: change(await answer.json()) });
+    });
+  await without('**/api/batches', (cold) => ({ ...cold, batches: [], readings: [], gaps: [] }));
+  await without('**/api/cold/plan', ({ plan }) => ({
+    plan: { ...plan, batches: [], demand: [] },
+    poured: [],
+  }));
+  await page.goto('/cold');
+  await settle(1500);
+  const picture = await pictureOf();
+  await page.unrouteAll({ behavior: 'wait' });
+  return picture;
+}
 /** The label of a batch as it is printed. */
 async function labelOf(batchId) {
   const pdf = await page.request.get(`/api/batches/${batchId}/label.pdf?zone=Europe/London`);
@@ -186,6 +204,7 @@ try {
   await page.goto(`/cold/${extract.id}`);
   await settle(1500);
   await ofCold(await pictureOf());
+  await ofCold(await emptyCold());
   await page.goto('/cold');
   await settle(1500);
   await ofCold(await pictureOf([820, 1180]));
