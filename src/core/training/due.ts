@@ -1,0 +1,73 @@
+import { createEmptyCard, fsrs, type Card, type Grade } from 'ts-fsrs';
+import { type EpochMs, epochMs } from '#core/units';
+
+// When a skill is to be practised again: a spaced-repetition schedule (ts-fsrs, its default weights, no chance in it).
+
+const SCHEDULE = fsrs({
+  request_retention: 0.9,
+  maximum_interval: 120,
+  enable_fuzz: false,
+  enable_short_term: true,
+  learning_steps: [],
+  relearning_steps: [],
+});
+
+/** How a block went: 1 again, 2 hard, 3 good, 4 easy. */
+export type BlockRating = 1 | 2 | 3 | 4;
+export type Review = { readonly at: EpochMs; readonly rating: BlockRating };
+/** A skill's place in the schedule after a review. */
+export type DueCard = {
+  readonly due: EpochMs;
+  readonly days: number;
+  readonly stability: number;
+  readonly difficulty: number;
+  readonly state: number;
+  readonly lapses: number;
+  /** The chance that it was still known just before; null at the first. */
+  readonly recall: number | null;
+};
+
+const FEWEST_IN_BLOCK = 3;
+const [AGAIN, HARD, EASY] = [0.6, 0.8, 0.95];
+const LEVEL_FOR_EASY = 3;
+const PACE_FOR_EASY = 1.25;
+/** What a session's answers of one skill come to; null: too few. `pace`: their time against the person's own. */
+export function blockRating(
+  credits: readonly number[],
+  pace: number,
+  level: number,
+): BlockRating | null {
+  if (credits.length < FEWEST_IN_BLOCK) return null;
+  const mean = credits.reduce((a, b) => a + b, 0) / credits.length;
+  if (mean < AGAIN) return 1;
+  if (mean < HARD) return 2;
+  const isEasy = mean >= EASY && level >= LEVEL_FOR_EASY && pace <= PACE_FOR_EASY;
+  return isEasy ? 4 : 3;
+}
+
+function cardsOf(begun: EpochMs, reviews: readonly Review[]): (DueCard & { card: Card })[] {
+  let card = createEmptyCard(new Date(begun));
+  return reviews.map(({ at, rating }) => {
+    const when = new Date(at);
+    const recall = card.reps === 0 ? null : SCHEDULE.get_retrievability(card, when, false);
+    ({ card } = SCHEDULE.next(card, when, rating as Grade));
+    return {
+      card,
+      due: epochMs(card.due.getTime()),
+      days: card.scheduled_days,
+      stability: card.stability,
+      difficulty: card.difficulty,
+      state: card.state,
+      lapses: card.lapses,
+      recall,
+    };
+  });
+}
+/** The schedule after each review, in order. */
+export const dueCards = (begun: EpochMs, reviews: readonly Review[]): DueCard[] =>
+  cardsOf(begun, reviews).map(({ card: _card, ...rest }) => rest);
+/** The chance that a skill is still known at a moment; 0 where it was never reviewed. */
+export function recallAt(begun: EpochMs, reviews: readonly Review[], at: EpochMs): number {
+  const last = cardsOf(begun, reviews).at(-1);
+  return last ? SCHEDULE.get_retrievability(last.card, new Date(at), false) : 0;
+}

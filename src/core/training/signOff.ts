@@ -1,0 +1,66 @@
+import { DateTime } from 'luxon';
+
+/** What happens to a skill of one person. Days are the site's, ISO. */
+export type SignEvent = {
+  readonly kind: 'begun' | 'asked' | 'signed' | 'withdrawn';
+  readonly day: string;
+  /** Of a sign-off: the last day it holds; without one, so many months on. */
+  readonly until?: string | null | undefined;
+};
+export type SignState = 'none' | 'begun' | 'asked' | 'signed' | 'lapsing' | 'lapsed' | 'withdrawn';
+export type SignOff = {
+  readonly state: SignState;
+  readonly until: string | null;
+  /** Less than nothing: it lapsed so many days ago. */
+  readonly daysLeft: number | null;
+  /** Asked for since it was last signed or withdrawn; what is signed holds meanwhile. */
+  readonly asked: boolean;
+};
+
+/** A sign-off holds so long unless a lead says otherwise, months. */
+export const SIGNED_MONTHS = 12;
+const LAPSING_DAYS = 30;
+const dayOf = (iso: string) => DateTime.fromISO(iso, { zone: 'utc' });
+
+/** The last day of a sign-off, months on: the last of a shorter month. */
+export const signedUntil = (day: string, months = SIGNED_MONTHS): string =>
+  dayOf(day).plus({ months }).toISODate() ?? day;
+
+/** How a skill stands on a day. */
+export function signOffOf(
+  events: readonly SignEvent[],
+  today: string,
+  months = SIGNED_MONTHS,
+): SignOff {
+  let state: 'none' | 'begun' | 'asked' | 'withdrawn' = 'none';
+  let until: string | null = null;
+  let asked = false;
+  for (const e of events) {
+    if (e.day > today) continue;
+    switch (e.kind) {
+      case 'begun':
+        if (state === 'none') state = 'begun';
+        break;
+      case 'asked':
+        state = 'asked';
+        asked = true;
+        break;
+      case 'signed':
+        until = e.until ?? signedUntil(e.day, months);
+        asked = false;
+        break;
+      case 'withdrawn':
+        state = 'withdrawn';
+        until = null;
+        asked = false;
+        break;
+    }
+  }
+  if (until === null) return { state, until: null, daysLeft: null, asked };
+  const daysLeft = Math.round(dayOf(until).diff(dayOf(today), 'days').days);
+  return { state: signedState(daysLeft), until, daysLeft, asked };
+}
+function signedState(daysLeft: number): SignState {
+  if (daysLeft < 0) return 'lapsed';
+  return daysLeft <= LAPSING_DAYS ? 'lapsing' : 'signed';
+}
