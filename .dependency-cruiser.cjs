@@ -2,7 +2,7 @@
 const rule = (name, from, to) => ({ name, severity: 'error', from, to });
 /** Pure, well-kept packages the core may use; each one a decision. */
 const CORE_PACKAGES =
-  'node_modules/(culori|jstat|simple-statistics|ml-levenberg-marquardt|ml-matrix|temporal-polyfill|tinyqueue)';
+  'node_modules/(culori|jstat|simple-statistics|ml-levenberg-marquardt|ml-matrix|temporal-polyfill|tinyqueue|ts-fsrs)';
 /** The layers of src/web, the uppermost first. */
 const WEB_LAYERS = ['shell', 'features', 'entities', 'platform', 'ui'];
 module.exports = {

@@ -1,4 +1,4 @@
-import { createEmptyCard, fsrs, type Card, type Grade } from 'ts-fsrs';
+import { type Card, createEmptyCard, fsrs, type Grade } from 'ts-fsrs';
 import { type EpochMs, epochMs } from '#core/units';
 
 // When a skill is to be practised again: a spaced-repetition schedule (ts-fsrs, its default weights, no chance in it).
@@ -46,11 +46,10 @@ export function blockRating(
 }
 
 function cardsOf(begun: EpochMs, reviews: readonly Review[]): (DueCard & { card: Card })[] {
-  let card = createEmptyCard(new Date(begun));
+  let card = createEmptyCard(begun);
   return reviews.map(({ at, rating }) => {
-    const when = new Date(at);
-    const recall = card.reps === 0 ? null : SCHEDULE.get_retrievability(card, when, false);
-    ({ card } = SCHEDULE.next(card, when, rating as Grade));
+    const recall = card.reps === 0 ? null : SCHEDULE.get_retrievability(card, at, false);
+    ({ card } = SCHEDULE.next(card, at, rating as Grade));
     return {
       card,
       due: epochMs(card.due.getTime()),
@@ -69,5 +68,5 @@ export const dueCards = (begun: EpochMs, reviews: readonly Review[]): DueCard[] 
 /** The chance that a skill is still known at a moment; 0 where it was never reviewed. */
 export function recallAt(begun: EpochMs, reviews: readonly Review[], at: EpochMs): number {
   const last = cardsOf(begun, reviews).at(-1);
-  return last ? SCHEDULE.get_retrievability(last.card, new Date(at), false) : 0;
+  return last ? SCHEDULE.get_retrievability(last.card, at, false) : 0;
 }

@@ -1,4 +1,4 @@
-import { DateTime } from 'luxon';
+import { Temporal } from 'temporal-polyfill';
 
 /** What happens to a skill of one person. Days are the site's, ISO. */
 export type SignEvent = {
@@ -20,11 +20,11 @@ export type SignOff = {
 /** A sign-off holds so long unless a lead says otherwise, months. */
 export const SIGNED_MONTHS = 12;
 const LAPSING_DAYS = 30;
-const dayOf = (iso: string) => DateTime.fromISO(iso, { zone: 'utc' });
+const dayOf = (iso: string) => Temporal.PlainDate.from(iso);
 
 /** The last day of a sign-off, months on: the last of a shorter month. */
 export const signedUntil = (day: string, months = SIGNED_MONTHS): string =>
-  dayOf(day).plus({ months }).toISODate() ?? day;
+  dayOf(day).add({ months }).toString();
 
 /** How a skill stands on a day. */
 export function signOffOf(
@@ -57,7 +57,7 @@ export function signOffOf(
     }
   }
   if (until === null) return { state, until: null, daysLeft: null, asked };
-  const daysLeft = Math.round(dayOf(until).diff(dayOf(today), 'days').days);
+  const daysLeft = dayOf(today).until(dayOf(until), { largestUnit: 'day' }).days;
   return { state: signedState(daysLeft), until, daysLeft, asked };
 }
 function signedState(daysLeft: number): SignState {

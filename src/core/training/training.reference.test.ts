@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { epochMs } from '#core/units';
+import { type BlockRating, blockRating, dueCards } from './due';
 import { type Answered, evidenceOf } from './evidence';
-import { blockRating, type BlockRating, dueCards } from './due';
 import { type LevelAnswer, ratedAfter, UNRATED } from './level';
 import { type SignEvent, signOffOf } from './signOff';
 import { wilson } from './wilson';

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { characterOf, type StyleId } from '#core/styles';
 import { celsius, grams, millilitres, seconds } from '#core/units';
-import { diagnosisOf, type HouseCup, type Level, scoreDiagnosis } from './index';
 import type { Fact, Fault } from './faults';
+import { diagnosisOf, type HouseCup, type Level, scoreDiagnosis } from './index';
 
 // Cups that were worked out apart from this code: what is said of them, what else they could be, what mends them, and what
 // an answer is worth.

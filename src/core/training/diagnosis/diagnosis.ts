@@ -1,6 +1,6 @@
 import { deltaE00 } from '#core/colour';
 import { outsideLimits } from '#core/cup';
-import { type Bracket, bracketOf, SIZED_LEVERS, type SizedLever, isSized } from './cures';
+import { type Bracket, bracketOf, isSized, SIZED_LEVERS, type SizedLever } from './cures';
 import {
   asTheHouse,
   CURE_LEVERS,
@@ -12,8 +12,8 @@ import {
   FAULTS,
   type HouseCup,
   isAlike,
-  madeWith,
   type MadeCup,
+  madeWith,
 } from './faults';
 import { isPair, othersThan, PAIR_NAMES, type PairName, partsOf } from './pairs';
 import { Rivals } from './rivals';
@@ -168,11 +168,9 @@ export function diagnosisOf(
   const cup = beside(taste, made);
   const houseLook = lookOfMade(asTheHouse(house));
   const truths = faults.map((f) => f.id);
-  const isTruth = (id: FaultName) => truths.some((t) => isAlike(t, id));
   const isOpen = (id: FaultName) => !known.includes(FAULTS[id].fact);
 
-  const others = rivals.singles(cup);
-  const near = new Map([...others].filter(([id]) => !isTruth(id)));
+  const near = rivals.near(faults);
   const open = [...near.keys()].filter(isOpen);
   const [truth] = truths;
   const isOne = faults.length === 1;

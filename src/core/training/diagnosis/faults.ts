@@ -76,6 +76,8 @@ export const isAlike = (a: FaultName, b: FaultName): boolean =>
 /** A cup with what was done to it: the brew, and for how many minutes the rest stood on the leaf. */
 export type MadeCup = { readonly brew: ColouredBrew; readonly leftMinutes: number };
 
+/** Infusers in which leaf has no more room than in a small ball. */
+const SMALL_ALREADY: readonly string[] = ['ball', 'flatbag', 'tetra'];
 const SMALL_BALL = millilitres(30);
 const FINER: Readonly<Partial<Record<Grade, Grade>>> = {
   whole: 'broken',
@@ -208,4 +210,3 @@ export function sizesOf(house: HouseCup, id: FaultName, grid: Grid = SINGLE_GRID
       return wholes(3, 12, grid.whole);
   }
 }
-const SMALL_ALREADY: readonly string[] = ['ball', 'flatbag', 'tetra'];

@@ -22,3 +22,13 @@ export {
   type Turn,
 } from './score';
 export { TASTED, stepOf, type TastedIndex, type Six } from './tasted';
+export {
+  DIAGNOSIS_GUESS,
+  DIAGNOSIS_VERSION,
+  drawDiagnosis,
+  DrillHouse,
+  houseCupOf,
+  workDiagnosis,
+  type DiagnosisGiven,
+  type DrillCup,
+} from './draw';

@@ -1,16 +1,17 @@
 import {
+  asTheHouse,
   type Fault,
   FAULT_NAMES,
   type FaultName,
   type HouseCup,
-  asTheHouse,
+  isAlike,
   madeWith,
   PAIR_GRID,
   SINGLE_GRID,
   sizesOf,
 } from './faults';
 import { type PairName, partsOf } from './pairs';
-import { type Beside, beside, misfit, type Six, tasteOfMade } from './tasted';
+import { type Beside, beside, isOnEdge, misfit, type Six, stepOf, tasteOfMade } from './tasted';
 
 /** What every fault of one house's cup comes to, at every size: worked out once, then held against many cups. */
 export class Rivals {
@@ -54,6 +55,17 @@ export class Rivals {
     return new Map(
       FAULT_NAMES.filter((id) => this.of(id).length > 0).map((id) => [id, this.single(cup, id)]),
     );
+  }
+  /** False where the words alone make it no fair question: nothing to taste, on the edge of a word, or too faint. */
+  isWorthAsking(faults: readonly Fault[], level: number): boolean {
+    const gaps = tasteOfMade(madeWith(this.house, faults)).map((x, i) => x - (this.taste[i] ?? 0));
+    const least = level <= 2 ? 2 : 1;
+    return !gaps.some(isOnEdge) && gaps.some((gap) => Math.abs(stepOf(gap)) >= least);
+  }
+  /** How badly every other fault fits the cup that has those. */
+  near(faults: readonly Fault[]): Map<FaultName, number> {
+    const cup = beside(this.taste, madeWith(this.house, faults));
+    return new Map([...this.singles(cup)].filter(([id]) => !faults.some((f) => isAlike(f.id, id))));
   }
   pairs(cup: Beside, names: readonly PairName[]): Map<PairName, number> {
     return new Map(

@@ -1,6 +1,6 @@
 import { type Bracket, isSized } from './cures';
 import type { Cause, Diagnosis } from './diagnosis';
-import { type CureLever, FAULTS, type FaultName, type VesselAct } from './faults';
+import { type CureLever, type FaultName, FAULTS, type VesselAct } from './faults';
 import { isPair, partsOf } from './pairs';
 
 /** One turn of a lever: by how much, or what is done to the vessel. */

@@ -3,8 +3,8 @@ import {
   colourOfBrew,
   deltaE00,
   displayedLab,
-  labOf,
   type Lab,
+  labOf,
 } from '#core/colour';
 import { brewCup, cupOf, heatOf, settingOf } from '#core/cup';
 import { dryLeaf, heatAfter, pourOff, steep } from '#core/extraction';
