@@ -235,6 +235,7 @@ test('a demo house of November 2026 is carried over: facts of vessels and kettle
     const since = {
       ...{ batches: 0, batch_events: 0, fridge_readings: 0, cold_plans: 0 },
       ...{ probes: 0, fridge_gaps: 0, calendar_tokens: 0, calendar_entries: 0 },
+      ...{ drill_answers: 0, sign_events: 0 },
     };
     expect(await counts()).toEqual({ ...records, ...since });
     const app = createApp({

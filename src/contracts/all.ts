@@ -15,6 +15,7 @@ import * as shop from './shop';
 import * as sites from './sites';
 import * as tastings from './tastings';
 import * as teas from './teas';
+import * as training from './training';
 import * as vessels from './vessels';
 
 const isEndpoint = (v: unknown): v is Endpoint =>
@@ -40,6 +41,7 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
     vessels,
     shop,
     tastings,
+    training,
   ]
     .flatMap((m) => Object.entries(m))
     .filter((e): e is [string, Endpoint] => isEndpoint(e[1])),

@@ -22,6 +22,7 @@ import { type Shop, shopRoutes } from './features/shop';
 import { spoonRoutes } from './features/spoons';
 import { tastingRoutes } from './features/tastings';
 import { teaRoutes } from './features/teas';
+import { trainingRoutes } from './features/training';
 import { vesselRoutes } from './features/vessels';
 import { type Disk, diskOf, needRoom, tellDisk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
@@ -103,6 +104,7 @@ export function createApp(deps: AppDeps): Express {
   calendarRoutes(on, deps);
   tastingRoutes(on, deps, live);
   fitRoutes(on, deps);
+  trainingRoutes(on, deps);
   liveRoutes(on, live, readSession);
   printRoutes(on, deps);
   historyRoutes(on, deps);

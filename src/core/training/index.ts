@@ -14,7 +14,15 @@ export {
   type DueCard,
   type Review,
 } from './due';
-export { expectedCredit, ratedAfter, UNRATED, type LevelAnswer, type Rating } from './level';
+export {
+  expectedCredit,
+  levelOfNext,
+  ratedAfter,
+  ratingOf,
+  UNRATED,
+  type LevelAnswer,
+  type Rating,
+} from './level';
 export {
   SIGNED_MONTHS,
   signedUntil,
@@ -24,6 +32,16 @@ export {
   type SignState,
 } from './signOff';
 export { ONE_SIDED_95, wilson } from './wilson';
+export {
+  DRILL_NAMES,
+  DRILLS,
+  drillsOf,
+  SKILL_NAMES,
+  SKILLS,
+  type Drill,
+  type Skill,
+} from './skills';
+export { drillCupsOf, type DrillTea, type DrillVessel } from './drillCups';
 export {
   CURE_LEVERS,
   FACTS,
@@ -45,9 +63,8 @@ export {
   type DiagnosisAnswer,
   type DiagnosisScore,
   type Judged,
-  type Turn,
 } from './diagnosis';
-export { TASTED, stepOf, type TastedIndex, type Six } from './diagnosis';
+export { liquorOfMade, TASTED, tasteOfMade, type TastedIndex, type Six } from './diagnosis';
 export {
   DIAGNOSIS_GUESS,
   DIAGNOSIS_VERSION,
@@ -58,3 +75,23 @@ export {
   type DiagnosisGiven,
   type DrillCup,
 } from './diagnosis';
+export { isPair, PAIR_NAMES, partsOf, type PairName } from './diagnosis';
+export {
+  afterTurns,
+  HALF_STEP,
+  sizesOfLever,
+  type Bracket,
+  type SizedLever,
+  type Turn,
+} from './diagnosis';
+export {
+  ACT_WORDS,
+  causeWords,
+  cupSentence,
+  CURE_WORDS,
+  FAULT_LESSONS,
+  faultSentence,
+  factsWords,
+  turnWords,
+} from './diagnosis';
+export { learnerAnswer, type Learner } from './diagnosis';

@@ -49,3 +49,24 @@ export function ratedAfter(
   const after = Math.min(FURTHEST, Math.max(-FURTHEST, moved));
   return { rating: after, n: known + 1, next: nextLevel(after, level, guess) };
 }
+
+const DAY_MS = 86_400_000;
+/** The rating after all answers of a drill, in the order of time. */
+export function ratingOf(
+  answers: readonly (LevelAnswer & { readonly at: number; readonly guess: number })[],
+): Rating {
+  return answers.reduce((rated, a, i) => {
+    const before = answers[i - 1];
+    const pauseDays = before ? (a.at - before.at) / DAY_MS : 0;
+    return ratedAfter(rated, { level: a.level, credit: a.credit, pauseDays }, a.guess);
+  }, UNRATED);
+}
+/** Where the level of the work is within reach, three of four questions are at it; else one of four. */
+const WORK = 3;
+const WITHIN_REACH = 0.65;
+/** The level of the next question: what suits the person, and now and then that of the work, which is evidence. */
+export function levelOfNext({ rating, n, next }: Rating, guess: number): number {
+  const isWithinReach = expectedCredit(rating, WORK, guess) >= WITHIN_REACH;
+  const isFourth = n % 4 === 3;
+  return isWithinReach === isFourth ? next : WORK;
+}

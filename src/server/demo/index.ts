@@ -18,6 +18,7 @@ import { PEOPLE, SITES } from './house';
 import { DAY, longAgo, type Making, SEED, type Shop, type SiteIds, type When } from './making';
 import { addPapers } from './otherPapers';
 import { addBrews, addTastings } from './pastDays';
+import { addTraining } from './training';
 import { VESSELS } from './vessels';
 
 export type SignIn = {
@@ -92,6 +93,7 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   await fitOneTea(making, teas, lead);
   await addCold(making, shop);
   await addColdPlan(making, shop);
+  await addTraining(making, shop);
   await db
     .insert(t.house)
     .values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });

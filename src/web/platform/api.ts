@@ -49,6 +49,7 @@ const TAGS = [
   'Imports',
   'Table',
   'Cold',
+  'Training',
 ] as const;
 export type Tag = (typeof TAGS)[number];
 /** One API; each entity injects its endpoints. */

@@ -4,6 +4,7 @@ export const NAVIGATION = [
   { path: '/shelf', name: 'Shelf', also: [] },
   { path: '/cold', name: 'Cold', also: [] },
   { path: '/table', name: 'Table', also: [] },
+  { path: '/school', name: 'School', also: [] },
   { path: '/log', name: 'Log', also: [] },
   { path: '/house', name: 'House', also: [] },
 ] as const;

@@ -4,6 +4,7 @@ import { brewsApi } from '../entities/brews/api';
 import { peopleApi } from '../entities/people/api';
 import { teasApi } from '../entities/teas/api';
 import { vesselsApi } from '../entities/vessels/api';
+import { trainingApi } from '../entities/training/api';
 import { api } from '../platform/api';
 import type { Send } from '../platform/dispatch';
 import { SIGNED_IN_HERE } from '../platform/earlyRequests';
@@ -24,9 +25,10 @@ const ENDPOINTS = {
   vessels: vesselsApi.endpoints.vessels,
   cold: batchesApi.endpoints.cold,
   coldPlan: batchesApi.endpoints.coldPlan,
+  training: trainingApi.endpoints.training,
 };
 /** What is kept here once it was read, though the bar does not ask for it. */
-const KEPT = [...NAMES, 'cold', 'coldPlan'] as const;
+const KEPT = [...NAMES, 'cold', 'coldPlan', 'training'] as const;
 const SELECT = {
   house: ENDPOINTS.house.select(),
   bar: ENDPOINTS.bar.select(),
@@ -34,6 +36,7 @@ const SELECT = {
   vessels: ENDPOINTS.vessels.select(),
   cold: ENDPOINTS.cold.select(),
   coldPlan: ENDPOINTS.coldPlan.select(),
+  training: ENDPOINTS.training.select(),
 };
 /** The store's state is the same for all of them, though each entity knows only its own part of it. */
 type Select = (state: unknown) => { readonly data?: unknown };

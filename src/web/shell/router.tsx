@@ -6,6 +6,7 @@ import { fitRoutes } from '../features/fit';
 import { houseRoutes } from '../features/house';
 import { judgeRoutes } from '../features/judge';
 import { logRoutes } from '../features/log';
+import { schoolRoutes } from '../features/school';
 import { shelfRoutes } from '../features/shelf';
 import { startRoutes } from '../features/start';
 import { tastingsRoutes } from '../features/tastings';
@@ -45,6 +46,7 @@ export const router = createBrowserRouter([
       ...shelfRoutes,
       ...coldRoutes,
       ...tastingsRoutes,
+      ...schoolRoutes,
       ...logRoutes,
       ...houseRoutes,
       { path: '*', element: <Navigate to="/" replace /> },

@@ -4,6 +4,7 @@ import { brewWrites } from '../entities/brews/writes';
 import { peopleApi } from '../entities/people/api';
 import { lockWrites } from '../entities/people/lockWrite';
 import { tastingWrites } from '../entities/tastings/writes';
+import { trainingWrites } from '../entities/training/writes';
 import { api } from '../platform/api';
 import { listeners } from '../platform/listeners';
 import { setUpOutbox, signedInAgain, woken } from '../platform/outbox/outbox';
@@ -23,7 +24,7 @@ function whoIsHere(state: unknown): Maker | null {
 /** Joins what the platform does to what the entities are: once, before anything is drawn. */
 export function setUp(): void {
   setUpOutbox({
-    kinds: { ...brewWrites, ...batchWrites, ...tastingWrites, ...lockWrites },
+    kinds: { ...brewWrites, ...batchWrites, ...tastingWrites, ...trainingWrites, ...lockWrites },
     whoIsHere,
   });
   const { signIn, house } = peopleApi.endpoints;

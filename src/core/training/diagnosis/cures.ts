@@ -1,5 +1,14 @@
 import { celsius, grams, seconds } from '#core/units';
-import { type CureLever, hottestHere, type HouseCup, type MadeCup } from './faults';
+import {
+  type CureLever,
+  type Fault,
+  FAULTS,
+  hottestHere,
+  type HouseCup,
+  type MadeCup,
+  madeWith,
+  type VesselAct,
+} from './faults';
 import { type Six, tasteOfMade } from './tasted';
 
 // What turning one lever does to a cup that is not as it should be, and how far it has to be turned.
@@ -47,6 +56,24 @@ export function turnedBy(made: MadeCup, lever: SizedLever, size: number): MadeCu
     case 'water':
       return { ...made, brew: { ...brew, waterAfter: size / 100 } };
   }
+}
+
+/** One turn of a lever: by how much, or what is done to the vessel. */
+export type Turn =
+  | { readonly lever: SizedLever; readonly size: number }
+  | { readonly lever: 'vessel'; readonly act: VesselAct };
+/** The cup brewed again with all of those turns. */
+export function afterTurns(
+  house: HouseCup,
+  faults: readonly Fault[],
+  turns: readonly Turn[],
+): MadeCup {
+  const acts = turns.flatMap((t) => (t.lever === 'vessel' ? [t.act] : []));
+  const left = faults.filter(({ id }) => !acts.some((act) => FAULTS[id].act === act));
+  return turns.reduce(
+    (made, t) => (t.lever === 'vessel' ? made : turnedBy(made, t.lever, t.size)),
+    madeWith(house, left),
+  );
 }
 
 /** The run of sizes about the best that bring every index near the house's. */

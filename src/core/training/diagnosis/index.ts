@@ -19,9 +19,8 @@ export {
   type DiagnosisAnswer,
   type DiagnosisScore,
   type Judged,
-  type Turn,
 } from './score';
-export { TASTED, stepOf, type TastedIndex, type Six } from './tasted';
+export { liquorOfMade, TASTED, tasteOfMade, type TastedIndex, type Six } from './tasted';
 export {
   DIAGNOSIS_GUESS,
   DIAGNOSIS_VERSION,
@@ -32,3 +31,23 @@ export {
   type DiagnosisGiven,
   type DrillCup,
 } from './draw';
+export { isPair, PAIR_NAMES, partsOf, type PairName } from './pairs';
+export {
+  afterTurns,
+  HALF_STEP,
+  sizesOfLever,
+  type Bracket,
+  type SizedLever,
+  type Turn,
+} from './cures';
+export {
+  ACT_WORDS,
+  causeWords,
+  cupSentence,
+  CURE_WORDS,
+  FAULT_LESSONS,
+  faultSentence,
+  factsWords,
+  turnWords,
+} from './words';
+export { learnerAnswer, type Learner } from './learner';

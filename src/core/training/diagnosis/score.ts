@@ -1,12 +1,8 @@
-import { type Bracket, isSized } from './cures';
+import { type Bracket, isSized, type Turn } from './cures';
 import type { Cause, Diagnosis } from './diagnosis';
-import { type CureLever, type FaultName, FAULTS, type VesselAct } from './faults';
+import { type CureLever, type FaultName, FAULTS } from './faults';
 import { isPair, partsOf } from './pairs';
 
-/** One turn of a lever: by how much, or what is done to the vessel. */
-export type Turn =
-  | { readonly lever: Exclude<CureLever, 'vessel'>; readonly size: number }
-  | { readonly lever: 'vessel'; readonly act: VesselAct };
 /** What a learner answers. Of two faults two turns. */
 export type DiagnosisAnswer = { readonly cause: Cause; readonly turns: readonly Turn[] };
 export type Judged = 'right' | 'near' | 'wrong';

@@ -2,9 +2,11 @@ import {
   type ColouredBrew,
   colourOfBrew,
   deltaE00,
+  diluted,
   displayedLab,
   type Lab,
   labOf,
+  type Liquor,
 } from '#core/colour';
 import { brewCup, cupOf, heatOf, settingOf } from '#core/cup';
 import { dryLeaf, heatAfter, pourOff, steep } from '#core/extraction';
@@ -54,11 +56,13 @@ export function tasteOfMade({ brew, leftMinutes }: MadeCup): Six {
 /** The same in full: to check the quick one. */
 export const tasteInFull = ({ brew, leftMinutes }: MadeCup): Six =>
   leftMinutes > 0 ? leftOn(brew, leftMinutes) : sixOf(brewCup(brew).taste);
-/** How it looks on a screen, over all the time it stood. */
-export function lookOfMade({ brew, leftMinutes }: MadeCup): Lab {
+/** Its liquor, over all the time it stood, let down by the water that was added. */
+export function liquorOfMade({ brew, leftMinutes }: MadeCup): Liquor {
   const stood = seconds(brew.time + 60 * leftMinutes);
-  return displayedLab(labOf(colourOfBrew(brew, stood)));
+  return diluted(colourOfBrew(brew, stood), 1 / (1 + (brew.waterAfter ?? 0)));
 }
+/** How it looks on a screen. */
+export const lookOfMade = (made: MadeCup): Lab => displayedLab(labOf(liquorOfMade(made)));
 
 /** The gap between two indices that a taster has a word for: half a step of the scale, and one and a half. */
 const WORD_EDGES = [0.5, 1.2] as const;

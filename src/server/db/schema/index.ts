@@ -14,3 +14,4 @@ export {
   fridgeReadings,
   probes,
 } from './cold';
+export { drillAnswers, signEvents } from './training';

@@ -1,0 +1,80 @@
+import { HouseDriver } from '../drivers/HouseDriver';
+import { SchoolDriver } from '../drivers/SchoolDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+const answers = async (house: HouseDriver): Promise<{ id: string }[]> =>
+  (
+    (await (await house.page.request.get('/api/training')).json()) as {
+      answers: { id: string }[];
+    }
+  ).answers;
+
+test('a trainee diagnoses cups by keys and by touch; each is kept, and the lead sees what they come to', async ({
+  house,
+  tablet,
+}) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  const before = (await answers(house)).length;
+  await school.beginDiagnosing();
+  await house.expectDisabled('button', /^Submit/);
+  await house.expectSaid('Choose the fault.');
+  await school.answerByKeys();
+  await school.nextCup();
+  await house.expectSaid(/^2 of 6/);
+  await school.answerByTouch();
+  await house.press('I say it is wrong');
+  await house.expectSaid(/Sent to the leads\./);
+  await house.expectAllSaved();
+  expect((await answers(house)).length).toBe(before + 2);
+  await house.page.goto('/school');
+  await house.press('Ask for Correct');
+  await house.expectSaid(/Correct: asked for\./);
+
+  const lead = new HouseDriver(await tablet());
+  await lead.signIn(PEOPLE.lead);
+  await lead.page.goto('/school/board');
+  await lead.expectSaid(/Said to be wrong/);
+  await lead.press(/^Correct of Pela M\.: .*asked/);
+  await lead.type('What was seen', 'Two cups at the bar, both named.');
+  await lead.press('Sign', { exact: true });
+  await lead.expectSaid(/Correct of Pela M\.: signed until/);
+  await house.page.goto('/school');
+  await house.expectThere('row', /Correct.*until/);
+});
+
+test('the same cup comes again until it is answered, here and on another device', async ({
+  house,
+  tablet,
+}) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  await school.beginDiagnosing();
+  const asked = await school.said();
+  await house.follow(/^Leave/);
+  await school.beginDiagnosing();
+  expect(await school.said()).toBe(asked);
+  const other = new HouseDriver(await tablet());
+  await other.signIn(PEOPLE.trainee);
+  const there = new SchoolDriver(other.page);
+  await there.beginDiagnosing();
+  expect(await there.said()).toBe(asked);
+});
+
+test('without a network a drill goes on, and its answers arrive once', async ({ house }) => {
+  const { page } = house;
+  const school = new SchoolDriver(page);
+  await house.signIn(PEOPLE.trainee);
+  const before = (await answers(house)).length;
+  await school.beginDiagnosing();
+  await page.context().setOffline(true);
+  await school.answerByKeys();
+  await school.nextCup();
+  await school.answerByTouch();
+  await house.expectUnsaved(2);
+  await page.context().setOffline(false);
+  await house.expectAllSaved();
+  expect((await answers(house)).length).toBe(before + 2);
+  const ids = (await answers(house)).map((a) => a.id);
+  expect(new Set(ids).size).toBe(ids.length);
+});

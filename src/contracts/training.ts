@@ -1,0 +1,158 @@
+import { z } from 'zod';
+import { type Material,MATERIAL_NAMES } from '#core/heat';
+import {
+  CURE_LEVERS,
+  type DiagnosisAnswer,
+  type DiagnosisGiven,
+  type Drill,
+  DRILL_NAMES,
+  FACTS,
+  FAULT_NAMES,
+  PAIR_NAMES,
+  type Skill,
+  SKILL_NAMES,
+} from '#core/training';
+import { INFUSER_KINDS,type InfuserKind } from '#core/vessels';
+import { endpoint } from './endpoint';
+import { Role } from './people';
+import { Id, Instant, oneOf, Text, Who } from './primitives';
+import { ROUTES } from './routes';
+import { MultipliersBody, Style } from './teas';
+
+const Figure = (min: number, max: number) => z.number().min(min).max(max);
+const DrillCup = z.strictObject({
+  tea: z.string().max(120),
+  vessel: z.string().max(120),
+  style: Style,
+  fitted: MultipliersBody.nullable(),
+  leafGrams: Figure(0.1, 500),
+  waterMl: Figure(10, 20_000),
+  temperatureC: Figure(20, 100),
+  seconds: Figure(5, 7200),
+  warm: z.boolean(),
+  lid: z.boolean(),
+  material: oneOf<Material>(MATERIAL_NAMES),
+  capacityMl: Figure(10, 20_000),
+  infuser: oneOf<InfuserKind>(INFUSER_KINDS),
+  basketMl: Figure(1, 20_000).nullable(),
+  ambientC: Figure(-10, 50),
+  boilingC: Figure(60, 101),
+  pourLoss: Figure(0, 0.5),
+});
+/** A question as it was drawn: it can be shown again exactly. */
+export const DiagnosisGivenBody = z.strictObject({
+  cup: DrillCup,
+  faults: z
+    .array(z.strictObject({ id: z.enum(FAULT_NAMES), size: Figure(0, 100) }))
+    .min(1)
+    .max(2)
+    .readonly(),
+  known: z.array(z.enum(FACTS)).max(FACTS.length).readonly(),
+  level: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4), z.literal(5)]),
+}) satisfies z.ZodType<DiagnosisGiven>;
+const [LEAF, HEAT, TIME, VESSEL, WATER] = CURE_LEVERS;
+export const DiagnosisAnswerBody = z.strictObject({
+  cause: z.enum([...FAULT_NAMES, ...PAIR_NAMES]),
+  turns: z
+    .array(
+      z.union([
+        z.strictObject({ lever: z.enum([LEAF, HEAT, TIME, WATER]), size: Figure(-2000, 2000) }),
+        z.strictObject({
+          lever: z.literal(VESSEL),
+          act: z.enum(['warm', 'lid', 'basket', 'drain']),
+        }),
+      ]),
+    )
+    .min(1)
+    .max(2)
+    .readonly(),
+}) satisfies z.ZodType<DiagnosisAnswer>;
+
+const DrillName = oneOf<Drill>(DRILL_NAMES);
+const SkillName = oneOf<Skill>(SKILL_NAMES);
+const Day = z.iso.date();
+/** An answer as evidence: what it was worth and when. */
+export const DrillAnswer = z.strictObject({
+  id: Id,
+  at: Instant,
+  /** The site's day. */
+  day: Day,
+  drill: DrillName,
+  level: z.number().int().min(1).max(5),
+  credit: z.number().min(0).max(1),
+  guess: z.number().min(0).max(1),
+  judged: z.enum(['right', 'near', 'wrong']),
+  /** Its person says that the question is wrong: no evidence until a lead has looked. */
+  disputed: z.boolean(),
+});
+export type DrillAnswer = z.infer<typeof DrillAnswer>;
+export const SignEventBody = z.strictObject({
+  id: Id,
+  skill: SkillName,
+  kind: z.enum(['begun', 'asked', 'signed', 'withdrawn']),
+  day: Day,
+  /** Of a sign-off: the last day it holds. */
+  until: Day.nullable(),
+  note: z.string(),
+  by: z.string(),
+});
+export type SignEventBody = z.infer<typeof SignEventBody>;
+
+/** What one person answered, and what was signed. */
+const Practice = z.strictObject({
+  person: z.strictObject({ ...Who.shape, role: Role }),
+  answers: z.array(DrillAnswer),
+  signs: z.array(SignEventBody),
+});
+export type Practice = z.infer<typeof Practice>;
+export const getTraining = endpoint(ROUTES.getTraining, { response: Practice });
+/** Everybody of the site, by name; for leads. */
+export const getTrainingBoard = endpoint(ROUTES.getTrainingBoard, {
+  response: z.strictObject({
+    people: z.array(Practice),
+    /** Questions that somebody says are wrong, the newest first. */
+    disputed: z.array(
+      z.strictObject({
+        answerId: Id,
+        by: z.string(),
+        at: Instant,
+        given: DiagnosisGivenBody,
+        answer: DiagnosisAnswerBody,
+      }),
+    ),
+  }),
+});
+/** An answer is worth what the server works out. A repeated id is the same answer. */
+export const addDrillAnswer = endpoint(ROUTES.addDrillAnswer, {
+  body: z.strictObject({
+    id: Id,
+    siteId: Id,
+    at: Instant,
+    drill: DrillName,
+    /** Of the chance it was drawn with. */
+    seed: z.number().int().min(0).max(4_294_967_295),
+    given: DiagnosisGivenBody,
+    answer: DiagnosisAnswerBody,
+    /** Time on the question while the page was seen, ms. */
+    ms: z.number().int().min(0).max(86_400_000),
+  }),
+  response: DrillAnswer,
+});
+/** “I say it is wrong”: by its own person. */
+export const disputeAnswer = endpoint(ROUTES.disputeAnswer, {
+  params: z.strictObject({ id: Id }),
+  response: DrillAnswer,
+});
+/** Asked for by the person; signed or withdrawn by a lead, never by oneself. A repeated id is the same event. */
+export const addSignEvent = endpoint(ROUTES.addSignEvent, {
+  body: z.strictObject({
+    id: Id,
+    siteId: Id,
+    personId: Id,
+    skill: SkillName,
+    kind: z.enum(['asked', 'signed', 'withdrawn']),
+    until: Day.nullable(),
+    note: Text(300),
+  }),
+  response: SignEventBody,
+});

@@ -1,0 +1,176 @@
+import { ATTRIBUTES } from '#core/corrections';
+import { GRADES } from '#core/styles';
+import { capital, minutesText, numberText, seconds, signedText } from '#core/units';
+import { INFUSERS } from '#core/vessels';
+import type { Cause, Diagnosis } from './diagnosis';
+import type { DrillCup } from './draw';
+import {
+  type CureLever,
+  type Fact,
+  type Fault,
+  type FaultName,
+  FAULTS,
+  type VesselAct,
+} from './faults';
+import { isPair, partsOf } from './pairs';
+import { type Step, TASTED, type TastedIndex } from './tasted';
+
+const FAULT_WORDS: Readonly<Record<FaultName, string>> = {
+  long: 'too long',
+  short: 'too short',
+  hot: 'too hot',
+  cool: 'too cool',
+  muchLeaf: 'too much leaf',
+  littleLeaf: 'too little leaf',
+  spoonUp: 'larger spoon taken',
+  spoonDown: 'smaller spoon taken',
+  coldPot: 'cold pot',
+  noLid: 'no lid',
+  smallBall: 'leaf crowded',
+  brokenLeaf: 'leaf cut finer',
+  leftOn: 'left on the leaf',
+};
+/** A cause as a choice: "too hot", "too little leaf and too long". */
+export const causeWords = (cause: Cause): string =>
+  (isPair(cause) ? partsOf(cause) : [cause]).map((id) => FAULT_WORDS[id]).join(' and ');
+export const CURE_WORDS: Readonly<Record<CureLever, string>> = {
+  leaf: 'leaf',
+  heat: 'heat',
+  time: 'time',
+  vessel: 'vessel',
+  water: 'water',
+};
+export const ACT_WORDS: Readonly<Record<VesselAct, string>> = {
+  warm: 'warm the pot',
+  lid: 'put the lid on',
+  basket: 'give the leaf room',
+  drain: 'pour all of it off',
+};
+
+const STEWED: Readonly<Record<Step, string>> = {
+  2: 'stewed',
+  1: 'a stewed note',
+  0: '',
+  [-1]: 'fresher',
+  [-2]: 'much fresher',
+};
+function tasteWordOf(index: TastedIndex, step: Step): string | null {
+  if (step === 0) return null;
+  if (index === 'stewed') return STEWED[step];
+  const word = ATTRIBUTES[index].words[step];
+  if (index === 'sweetness') return step < 0 ? `${word === 'none' ? 'no' : word} sweetness` : word;
+  if (index === 'aroma') return `${word} aroma`;
+  if (index === 'bitterness' && step === -2) return 'not bitter at all';
+  return word;
+}
+/** Colours differ for the eye from here on (CIEDE2000). */
+const SEEN = 2;
+/** What a taster says of the cup beside the house's. */
+export function cupSentence({ beside, deltaE, darker }: Diagnosis): string {
+  const colour =
+    deltaE < SEEN
+      ? 'Coloured as it should be'
+      : `${darker ? 'Darker' : 'Lighter'} than it should be`;
+  const words = TASTED.flatMap((index, i) => tasteWordOf(index, beside.words[i] ?? 0) ?? []);
+  return `${colour}. ${capital(words.join(', '))}.`;
+}
+
+/** What is known of how this cup was brewed. */
+export function factWords(fact: Fact, cup: DrillCup, made: Diagnosis['made']): string {
+  const { brew, leftMinutes } = made;
+  switch (fact) {
+    case 'leaf':
+      return `leaf weighed ${numberText(brew.leaf, 1)} g`;
+    case 'time':
+      return `lifted at ${minutesText(seconds(Math.round(brew.time)))}`;
+    case 'kettle':
+      return `${numberText(brew.temperature, 0)} °C read on the leaf`;
+    case 'pot':
+      return cup.warm ? 'vessel warmed' : 'vessel not warmed, as always';
+    case 'lid':
+      if (!cup.lid) return 'no lid, as always';
+      return brew.lid === false ? 'lid off' : 'lid on';
+    case 'basket':
+      return `${INFUSERS[brew.infuser ?? 'free'].label}${brew.infuser === cup.infuser ? ', as always' : ''}`;
+    case 'cut':
+      return GRADES[brew.character.grade].label;
+    case 'drained':
+      return leftMinutes > 0
+        ? `half of it stood on the leaf for ${numberText(leftMinutes, 0)} min`
+        : 'all of it poured off';
+  }
+}
+/** The stated pot of a cold one says so. */
+export const factsWords = (
+  known: readonly Fact[],
+  cup: DrillCup,
+  d: Pick<Diagnosis, 'made' | 'faults'>,
+): string[] =>
+  known.map((fact) =>
+    fact === 'pot' && d.faults.some((f) => f.id === 'coldPot')
+      ? 'vessel not warmed'
+      : factWords(fact, cup, d.made),
+  );
+
+const times = (size: number): string => `${numberText(size, 2)} times`;
+/** What was done to the cup. */
+export function faultSentence({ id, size }: Fault, cup: DrillCup): string {
+  switch (id) {
+    case 'long':
+    case 'short':
+      return `Lifted at ${minutesText(seconds(Math.round(cup.seconds * size)))} instead of ${minutesText(seconds(cup.seconds))}.`;
+    case 'hot':
+    case 'cool':
+      return `${numberText(cup.temperatureC + (id === 'hot' ? size : -size), 0)} °C on the leaf instead of ${numberText(cup.temperatureC, 0)} °C.`;
+    case 'muchLeaf':
+    case 'littleLeaf':
+    case 'spoonUp':
+    case 'spoonDown':
+      return `${numberText(cup.leafGrams * size, 1)} g of leaf, ${times(size)} ${numberText(cup.leafGrams, 1)} g.`;
+    case 'coldPot':
+      return 'The pot was not warmed.';
+    case 'noLid':
+      return 'The lid was off.';
+    case 'smallBall':
+      return 'The leaf was crowded in a small ball.';
+    case 'brokenLeaf':
+      return 'The leaf was cut finer than it should be.';
+    case 'leftOn':
+      return `Half of it stood on the leaf for ${numberText(size, 0)} min more.`;
+  }
+}
+/** One sentence of the trade for each fault. */
+export const FAULT_LESSONS: Readonly<Record<FaultName, string>> = {
+  long: 'Past the window minutes bring bite, hardly more strength.',
+  short: 'Pulled early, the sweet and the aroma are out, the body is not.',
+  hot: 'Heat brings bitter and dry first: water before time.',
+  cool: 'Cool water leaves the body in the leaf: read the heat on the leaf, not in the kettle.',
+  muchLeaf: 'More leaf makes all of it more, sweet and aroma too.',
+  littleLeaf: 'Less leaf makes all of it less: weigh before you blame the clock.',
+  spoonUp: 'A tablespoon holds three teaspoons: the spoon belongs to the tea.',
+  spoonDown: 'A teaspoon is a third of a tablespoon: the spoon belongs to the tea.',
+  coldPot:
+    'A cold pot takes its heat at once: warm it, or the leaf never gets the heat that was set.',
+  noLid: 'Without a lid the heat and the aroma go.',
+  smallBall: 'Leaf needs room before it needs minutes.',
+  brokenLeaf: 'Finer leaf gives sooner: shorten the time, or look at the lot.',
+  leftOn: 'What stands on its leaf goes on steeping: pour it off to the last drop.',
+};
+
+/** How far a lever is turned, for a label. */
+export function turnWords(lever: CureLever, size: number): string {
+  switch (lever) {
+    case 'leaf':
+      return `${signedText(size, 0)} % leaf`;
+    case 'heat':
+      return `${numberText(Math.abs(size), 0)} °C ${size < 0 ? 'cooler' : 'hotter'}`;
+    case 'time':
+      return `${minutesText(seconds(Math.abs(size)))} ${size < 0 ? 'shorter' : 'longer'}`;
+    case 'water':
+      return `${numberText(size, 0)} % water added`;
+    case 'vessel':
+      return '';
+  }
+}
+/** What a fault’s own fact is. */
+export const factOf = (id: FaultName): Fact => FAULTS[id].fact;

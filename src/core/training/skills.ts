@@ -1,0 +1,28 @@
+/** What somebody at the bar has to be able to do, in the order in which it is learnt. */
+export const SKILLS = {
+  measure: 'Measure',
+  scale: 'Scale',
+  heat: 'Heat',
+  steep: 'Steep and pull',
+  see: 'Judge colour',
+  taste: 'Judge taste',
+  correct: 'Correct',
+  rescue: 'Rescue',
+  cold: 'Cold, holding',
+  teach: 'Teach',
+} as const;
+export type Skill = keyof typeof SKILLS;
+export const SKILL_NAMES = Object.keys(SKILLS) as readonly Skill[];
+
+/** What is practised, which skill it is evidence of, and how long one question takes. */
+export const DRILLS = {
+  diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50 },
+} as const satisfies Record<
+  string,
+  { readonly name: string; readonly skill: Skill; readonly seconds: number }
+>;
+export type Drill = keyof typeof DRILLS;
+export const DRILL_NAMES = Object.keys(DRILLS) as readonly Drill[];
+/** The drills of a skill; none yet for some. */
+export const drillsOf = (skill: Skill): Drill[] =>
+  DRILL_NAMES.filter((d) => DRILLS[d].skill === skill);

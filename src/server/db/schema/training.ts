@@ -1,0 +1,74 @@
+import {
+  boolean,
+  date,
+  double,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  varchar,
+} from 'drizzle-orm/mysql-core';
+import {
+  type DiagnosisAnswer,
+  type DiagnosisGiven,
+  DRILL_NAMES,
+  SKILL_NAMES,
+} from '#core/training';
+import { id, instant, json } from './columns';
+import { people, sites } from './people';
+
+/** What somebody answered, once each; never changed but for a dispute. `given` shows the question again exactly. */
+export const drillAnswers = mysqlTable(
+  'drill_answers',
+  {
+    id: id('id').primaryKey(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    at: instant('at').notNull(),
+    day: date('day', { mode: 'string' }).notNull(),
+    drill: mysqlEnum('drill', DRILL_NAMES as unknown as [string, ...string[]]).notNull(),
+    /** Of how questions are drawn and worked out. */
+    version: int('version').notNull(),
+    level: int('level').notNull(),
+    guess: double('guess').notNull(),
+    seed: double('seed').notNull(),
+    given: json<DiagnosisGiven>('given').notNull(),
+    choices: json<readonly string[]>('choices').notNull(),
+    answer: json<DiagnosisAnswer>('answer').notNull(),
+    credit: double('credit').notNull(),
+    judged: mysqlEnum('judged', ['right', 'near', 'wrong']).notNull(),
+    ms: int('ms').notNull(),
+    disputed: boolean('disputed').notNull().default(false),
+  },
+  (t) => [
+    index('drill_answers_person').on(t.personId, t.at),
+    index('drill_answers_site').on(t.siteId),
+  ],
+);
+/** What is asked for, signed and withdrawn, skill by skill. */
+export const signEvents = mysqlTable(
+  'sign_events',
+  {
+    id: id('id').primaryKey(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    skill: mysqlEnum('skill', SKILL_NAMES as unknown as [string, ...string[]]).notNull(),
+    kind: mysqlEnum('kind', ['begun', 'asked', 'signed', 'withdrawn']).notNull(),
+    at: instant('at').notNull(),
+    day: date('day', { mode: 'string' }).notNull(),
+    until: date('until_day', { mode: 'string' }),
+    note: varchar('note', { length: 300 }).notNull(),
+    byId: id('by_id')
+      .notNull()
+      .references(() => people.id),
+  },
+  (t) => [index('sign_events_person').on(t.personId)],
+);

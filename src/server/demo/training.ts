@@ -1,0 +1,123 @@
+import { seeded } from '#core/numeric';
+import { measureOf } from '#core/teas';
+import { siteDate } from '#core/time';
+import {
+  DIAGNOSIS_GUESS,
+  DIAGNOSIS_VERSION,
+  drawDiagnosis,
+  drillCupsOf,
+  DrillHouse,
+  houseCupOf,
+  type Learner,
+  learnerAnswer,
+  type Level,
+  levelOfNext,
+  ratedAfter,
+  scoreDiagnosis,
+  UNRATED,
+  workDiagnosis,
+} from '#core/training';
+import { epochMs } from '#core/units';
+import * as t from '../db/schema';
+import { allTeas } from '../features/teas';
+import { DAY, type Making, SEED, type Shop } from './making';
+
+// Three people at different stages: answers of simulated learners over two months, and what was signed.
+
+const HOUR = 3_600_000;
+/** Few cups, so that the demo is made quickly. */
+const TEAS = ['Tolvane Amber', 'Sennet Hollow', 'Corrow Roast'];
+const VESSELS = ['White pot', 'Grey pot'];
+const A_SITTING = 6;
+
+type Story = {
+  readonly name: string;
+  readonly learner: Learner;
+  /** Days ago on which they sat down to six cups. */
+  readonly sittings: readonly number[];
+};
+const STORIES: readonly Story[] = [
+  { name: 'Dov R.', learner: { sees: 0.97, sizeOff: 0.15 }, sittings: [54, 47, 38, 30, 21, 12, 4] },
+  { name: 'Tam O.', learner: { sees: 0.85, sizeOff: 0.4 }, sittings: [40, 33, 19, 9] },
+  { name: 'Pela M.', learner: { sees: 0.55, sizeOff: 0.6 }, sittings: [8, 3] },
+];
+
+/** Answers of one person, each sitting at its hour, harder or easier as they went. */
+function answersOf(story: Story, house: DrillHouse, siteId: string, { now, makeId }: Making) {
+  const random = seeded(SEED + story.sittings.length);
+  let rated = UNRATED;
+  return story.sittings.flatMap((ago) =>
+    Array.from({ length: A_SITTING }, (_, i) => {
+      const at = now - ago * DAY - HOUR + i * 70_000;
+      const seed = Math.floor(random() * 2 ** 32);
+      const level = levelOfNext(rated, DIAGNOSIS_GUESS) as Level;
+      const given = drawDiagnosis(house, level, seeded(seed));
+      const diagnosis = workDiagnosis(given, house.rivals(given.cup));
+      const answer = learnerAnswer(houseCupOf(given.cup), diagnosis, story.learner, random);
+      const { credit, judged } = scoreDiagnosis(diagnosis, answer);
+      rated = ratedAfter(rated, { level: given.level, credit }, DIAGNOSIS_GUESS);
+      return {
+        ...{ id: makeId(at), siteId, at: new Date(at), drill: 'diagnose' as const },
+        day: siteDate('Europe/London', epochMs(at)),
+        ...{ version: DIAGNOSIS_VERSION, level: given.level, guess: DIAGNOSIS_GUESS },
+        ...{ seed, given, choices: diagnosis.choices, answer, credit, judged },
+        ms: 30_000 + Math.floor(random() * 40_000),
+      };
+    }),
+  );
+}
+
+/** What was practised, one sign-off that lapses soon, and one that is asked for. */
+export async function addTraining(making: Making, { sites, vessels, cast }: Shop): Promise<void> {
+  const { db, now, makeId } = making;
+  const [site] = sites;
+  const person = (name: string) => cast.find((c) => c.person.name === name)?.id;
+  const lead = cast[0]?.id;
+  if (!site || !lead) return;
+  const teas = await allTeas(db);
+  const house = new DrillHouse(
+    drillCupsOf({
+      teas: teas.flatMap((tea) =>
+        tea.house && TEAS.includes(tea.name)
+          ? [{ ...tea, ...measureOf(tea), recipe: tea.house.recipe }]
+          : [],
+      ),
+      vessels: vessels.filter((v) => v.siteId === site.id && VESSELS.includes(v.name)),
+      site,
+    }),
+  );
+  for (const story of STORIES) {
+    const personId = person(story.name);
+    if (!personId) continue;
+    await db
+      .insert(t.drillAnswers)
+      .values(answersOf(story, house, site.id, making).map((a) => ({ ...a, personId })));
+  }
+  const sign = (
+    name: string,
+    ago: number,
+    rest: Pick<typeof t.signEvents.$inferInsert, 'skill' | 'kind' | 'note' | 'until'>,
+  ) => {
+    const at = now - ago * DAY;
+    const personId = person(name) ?? lead;
+    const byId = rest.kind === 'asked' ? personId : lead;
+    const day = siteDate('Europe/London', epochMs(at));
+    return { id: makeId(at), personId, siteId: site.id, at: new Date(at), day, byId, ...rest };
+  };
+  const onDay = (days: number) => siteDate('Europe/London', epochMs(now + days * DAY));
+  await db.insert(t.signEvents).values([
+    sign('Dov R.', 40, {
+      ...{ skill: 'measure', kind: 'signed', until: onDay(325) },
+      note: 'Five spoons of two teas, weighed.',
+    }),
+    sign('Dov R.', 39, {
+      ...{ skill: 'steep', kind: 'signed', until: onDay(16) },
+      note: 'A Saturday at the bar.',
+    }),
+    sign('Tam O.', 20, {
+      ...{ skill: 'measure', kind: 'signed', until: onDay(345) },
+      note: 'Spoons and scale.',
+    }),
+    sign('Dov R.', 1, { skill: 'correct', kind: 'asked', until: null, note: '' }),
+  ]);
+}

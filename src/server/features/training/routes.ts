@@ -1,0 +1,19 @@
+import {
+  addDrillAnswer,
+  addSignEvent,
+  disputeAnswer,
+  getTraining,
+  getTrainingBoard,
+} from '#contracts/training';
+import type { Deps } from '../../deps';
+import type { routes } from '../../http/route';
+import { createTrainingService } from './service';
+
+export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
+  const training = createTrainingService(deps);
+  on.signed(getTraining, ({ who }) => training.own(who));
+  on.signed(getTrainingBoard, ({ who }) => training.board(who));
+  on.signed(addDrillAnswer, ({ body, who }) => training.answer(body, who));
+  on.signed(disputeAnswer, ({ params, who }) => training.dispute(params.id, who));
+  on.signed(addSignEvent, ({ body, who }) => training.sign(body, who));
+}

@@ -1,0 +1,170 @@
+import { eq } from 'drizzle-orm';
+import type { z } from 'zod';
+import { siteDate } from '#core/time';
+import {
+  DIAGNOSIS_GUESS,
+  DIAGNOSIS_VERSION,
+  scoreDiagnosis,
+  SKILLS,
+  workDiagnosis,
+} from '#core/training';
+import { epochMs } from '#core/units';
+import type {
+  addDrillAnswer,
+  addSignEvent,
+  DrillAnswer,
+  getTrainingBoard,
+  Practice,
+  SignEventBody,
+} from '#contracts/training';
+import type { Tx } from '../../db/pool';
+import { drillAnswers, signEvents } from '../../db/schema';
+import type { Deps } from '../../deps';
+import { instantOf } from '../../http/clocks';
+import { AppError, invalid, notFound } from '../../http/errors';
+import type { Signed } from '../../http/route';
+import { mustWorkAt } from '../../http/sites';
+import { inRecordedTransaction } from '../history';
+import { allPeople, lockSite, siteById } from '../people';
+import { answerById, answersSince, asAnswer, disputedAt, signById, signsOf } from './repository';
+
+const DAY_MS = 86_400_000;
+/** Answers older than this are no evidence any more. */
+const COUNTED_MS = 120 * DAY_MS;
+
+/** What people practise and what leads sign. Everybody reads their own; leads read those of their site. */
+export function createTrainingService(deps: Deps) {
+  const { db, now } = deps;
+  const practicesOf = async (
+    tx: Tx,
+    people: readonly Practice['person'][],
+  ): Promise<Practice[]> => {
+    const ids = people.map((p) => p.id);
+    const [answers, signs] = [
+      await answersSince(tx, ids, now() - COUNTED_MS),
+      await signsOf(tx, ids),
+    ];
+    return people.map((person) => ({
+      person,
+      answers: answers.get(person.id) ?? [],
+      signs: signs.get(person.id) ?? [],
+    }));
+  };
+  const dayAt = async (tx: Tx, siteId: string, at: number): Promise<string> =>
+    siteDate((await siteById(tx, siteId))?.hours?.zone ?? 'UTC', epochMs(at));
+
+  return {
+    async own(who: Signed): Promise<Practice> {
+      const { personId: id, name, role } = who;
+      const [own] = await practicesOf(db, [{ id, name, role }]);
+      if (!own) throw notFound('That person');
+      return own;
+    },
+    async board(who: Signed): Promise<z.infer<typeof getTrainingBoard.response>> {
+      const here = (await allPeople(db))
+        .filter((p) => p.active && p.siteIds.includes(who.siteId))
+        .map(({ id, name, role }) => ({ id, name, role }))
+        .sort((a, b) => a.name.localeCompare(b.name));
+      const disputed = await disputedAt(db, who.siteId);
+      return {
+        people: await practicesOf(db, here),
+        disputed: disputed.map(({ a, by }) => ({
+          ...{ answerId: a.id, by, at: a.at.getTime(), given: a.given, answer: a.answer },
+        })),
+      };
+    },
+    /** Worked out again here: what the page says of its worth is not asked. */
+    answer: (given: z.infer<typeof addDrillAnswer.body>, who: Signed): Promise<DrillAnswer> =>
+      db.transaction(async (tx) => {
+        mustWorkAt(who, given.siteId);
+        const there = await answerById(tx, given.id);
+        if (there) {
+          if (there.personId !== who.personId) throw notFound('That answer');
+          return asAnswer(there);
+        }
+        const diagnosis = workDiagnosis(given.given);
+        if (diagnosis.unfair !== null)
+          throw invalid({ given: 'This question cannot be: nothing was kept.' });
+        const { credit, judged } = scoreDiagnosis(diagnosis, given.answer);
+        const at = instantOf(given.at, now());
+        await tx.insert(drillAnswers).values({
+          id: given.id,
+          personId: who.personId,
+          siteId: given.siteId,
+          at: new Date(at),
+          day: await dayAt(tx, given.siteId, at),
+          drill: given.drill,
+          version: DIAGNOSIS_VERSION,
+          level: given.given.level,
+          guess: DIAGNOSIS_GUESS,
+          seed: given.seed,
+          given: given.given,
+          choices: diagnosis.choices,
+          answer: given.answer,
+          credit,
+          judged,
+          ms: given.ms,
+        });
+        const kept = await answerById(tx, given.id);
+        if (!kept) throw notFound('That answer');
+        return asAnswer(kept);
+      }),
+    dispute: (id: string, who: Signed): Promise<DrillAnswer> =>
+      db.transaction(async (tx) => {
+        const there = await answerById(tx, id);
+        if (there?.personId !== who.personId) throw notFound('That answer');
+        await tx.update(drillAnswers).set({ disputed: true }).where(eq(drillAnswers.id, id));
+        return asAnswer({ ...there, disputed: true });
+      }),
+    sign: (given: z.infer<typeof addSignEvent.body>, who: Signed): Promise<SignEventBody> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const { id, siteId, personId, skill, kind, note } = given;
+        mustWorkAt(who, siteId);
+        const person = (await allPeople(tx)).find((p) => p.id === personId);
+        if (!person?.siteIds.includes(siteId)) throw notFound('That person');
+        mustBeAllowed(kind, personId, who);
+        if (kind === 'withdrawn' && note === '') throw invalid({ note: 'Say why.' });
+        await lockSite(tx, siteId);
+        const there = await signById(tx, id);
+        if (there) return there;
+        const day = await dayAt(tx, siteId, now());
+        if (given.until !== null && given.until < day)
+          throw invalid({ until: 'That day is over already.' });
+        const until = kind === 'signed' ? given.until : null;
+        const at = new Date(now());
+        await tx
+          .insert(signEvents)
+          .values({ id, personId, siteId, skill, kind, at, day, until, note, byId: who.personId });
+        const said = [SKILLS[skill], kind, until && `until ${until}`, note];
+        await record({
+          thing: 'person',
+          id: personId,
+          before: {},
+          after: { skill: said.filter(Boolean).join(', ') },
+        });
+        const sign = await signById(tx, id);
+        if (!sign) throw notFound('That sign-off');
+        return sign;
+      }),
+  };
+}
+
+/** One asks for oneself; a lead signs and withdraws, for others. @throws 403 */
+function mustBeAllowed(
+  kind: z.infer<typeof addSignEvent.body>['kind'],
+  personId: string,
+  who: Signed,
+): void {
+  const isOwn = personId === who.personId;
+  if (kind === 'asked') {
+    if (!isOwn)
+      throw new AppError('session.forbidden', 403, 'Each person asks for their own sign-off.');
+    return;
+  }
+  if (who.role !== 'lead' || isOwn)
+    throw new AppError(
+      'session.forbidden',
+      403,
+      isOwn ? 'Nobody signs their own skills: ask another lead.' : 'Only a lead can do this.',
+    );
+}

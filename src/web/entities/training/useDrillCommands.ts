@@ -1,0 +1,55 @@
+import { useMemo } from 'react';
+import { siteDate, type Zone } from '#core/time';
+import type { DiagnosisAnswer, DiagnosisGiven, Judged } from '#core/training';
+import { epochMs } from '#core/units';
+import type { DrillAnswer } from '#contracts/training';
+import { now } from '../../platform/clock';
+import { newId } from '../../platform/ids';
+import { queueWrite } from '../../platform/outbox/outbox';
+import { useAppDispatch } from '../../platform/store';
+import { toastShown } from '../../platform/toasts';
+import { useDisputeAnswerMutation } from './api';
+import type { AnswerWrite } from './writes';
+
+export type Drilled = {
+  readonly siteId: string;
+  readonly zone: Zone;
+  readonly seed: number;
+  readonly given: DiagnosisGiven;
+  readonly answer: DiagnosisAnswer;
+  readonly ms: number;
+  readonly credit: number;
+  readonly judged: Judged;
+  readonly guess: number;
+};
+/** What is done in a drill; an answer is kept on this device until the server has it. */
+export function useDrillCommands() {
+  const dispatch = useAppDispatch();
+  const [dispute] = useDisputeAnswerMutation();
+  return useMemo(
+    () => ({
+      answer({ siteId, zone, credit, judged, guess, ...rest }: Drilled): DrillAnswer {
+        const [id, at] = [newId(), Math.round(now())];
+        const answer: DrillAnswer = {
+          ...{ id, at, day: siteDate(zone, epochMs(at)), drill: 'diagnose' },
+          ...{ level: rest.given.level, credit, judged, guess, disputed: false },
+        };
+        const body = { id, siteId, at, drill: 'diagnose' as const, ...rest };
+        dispatch(queueWrite<AnswerWrite>({ kind: 'drillAnswer', id, body, answer }));
+        return answer;
+      },
+      /** “I say it is wrong”: a lead looks at it. */
+      async dispute(id: string): Promise<void> {
+        const sent = await dispute(id);
+        dispatch(
+          toastShown({
+            text: sent.error
+              ? 'Not sent: there is no connection. Try again.'
+              : 'Sent to the leads. It counts neither for you nor against you.',
+          }),
+        );
+      },
+    }),
+    [dispatch, dispute],
+  );
+}

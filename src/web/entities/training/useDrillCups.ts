@@ -1,0 +1,29 @@
+import { useMemo } from 'react';
+import { measureOf } from '#core/teas';
+import { type DrillCup, drillCupsOf } from '#core/training';
+import { useSession } from '../people/session';
+import { useBookQuery } from '../teas/api';
+import { useVesselsQuery } from '../vessels/api';
+
+/** The cups of this house that one can be asked about; null while they are fetched. */
+export function useDrillCups(): readonly DrillCup[] | null {
+  const { data: book } = useBookQuery();
+  const { data: shelf } = useVesselsQuery();
+  const { site } = useSession();
+  return useMemo(() => {
+    if (!book || !shelf) return null;
+    return drillCupsOf({
+      teas: book.teas.flatMap((tea) => {
+        const recipe = tea.house?.recipe;
+        const { style, fitted, name, method } = tea;
+        return tea.retired || !recipe
+          ? []
+          : [{ name, method, recipe, style, fitted, ...measureOf(tea) }];
+      }),
+      vessels: shelf.vessels.filter(
+        (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',
+      ),
+      site,
+    });
+  }, [book, shelf, site]);
+}

@@ -1,0 +1,168 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { siteDate } from '#core/time';
+import { causeWords, cupSentence, type Skill, SKILLS, workDiagnosis } from '#core/training';
+import { numberText } from '#core/units';
+import type { Practice } from '#contracts/training';
+import { useZone } from '../../entities/people/session';
+import { useTrainingBoardQuery } from '../../entities/training/api';
+import { useNow } from '../../platform/clock';
+import { useGo } from '../../platform/useGo';
+import { dateText, dayText } from '../../ui/days';
+import { useKeys } from '../../ui/keys';
+import { Loading, Nothing } from '../../ui/Note';
+import { SignForm } from './SignForm';
+import { signWords, skillsOf, type SkillStand } from './skillsOf';
+
+const DRAWN_EVERY_MS = 60_000;
+type Picked = { readonly person: Practice['person']; readonly skill: Skill };
+
+/** Who can do what: people by name, skills as they are learnt; what is asked for is outlined. */
+export function BoardPage() {
+  const { data, isLoading, refetch } = useTrainingBoardQuery(undefined, {
+    refetchOnMountOrArgChange: true,
+  });
+  const zone = useZone();
+  const now = useNow(DRAWN_EVERY_MS);
+  const go = useGo();
+  const [picked, pick] = useState<Picked | null>(null);
+  useKeys([
+    { key: 'Escape', does: 'Back to School', run: () => (picked ? pick(null) : go('/school')) },
+  ]);
+  if (!data)
+    return (
+      <main className="page p-6">
+        {isLoading ? (
+          <Loading what="the board" />
+        ) : (
+          <Nothing
+            action={
+              <button type="button" className="btn" onClick={() => void refetch()}>
+                Try again
+              </button>
+            }
+          >
+            The board cannot be read.
+          </Nothing>
+        )}
+      </main>
+    );
+  const rows = data.people.map((p) => ({
+    person: p.person,
+    stands: skillsOf(p.answers, p.signs, now, siteDate(zone, now)),
+  }));
+  const chosen = rows
+    .find((r) => r.person.id === picked?.person.id)
+    ?.stands.find((s) => s.skill === picked?.skill);
+  return (
+    <main className="page split whole school">
+      <section className="work">
+        <h1 className="text-[26px] font-semibold">
+          The board{' '}
+          <small className="text-[16px] font-normal">
+            the least that the last 30 answers can mean, and what is signed
+          </small>
+        </h1>
+        <div className="overflow-auto">
+          <table className="grid-table plain skill-table">
+            <thead>
+              <tr>
+                <th scope="col">Name</th>
+                {Object.entries(SKILLS).map(([skill, name]) => (
+                  <th key={skill} scope="col">
+                    {name}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(({ person, stands }) => (
+                <tr key={person.id}>
+                  <th scope="row">
+                    {person.name}
+                    <br />
+                    <span className="small">{person.role}</span>
+                  </th>
+                  {stands.map((s) => (
+                    <td key={s.skill}>
+                      <Cell
+                        stand={s}
+                        label={`${SKILLS[s.skill]} of ${person.name}`}
+                        isPicked={picked?.person.id === person.id && picked.skill === s.skill}
+                        onPick={() => pick({ person, skill: s.skill })}
+                      />
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {data.disputed.length > 0 && (
+          <>
+            <h2 className="mt-5">Said to be wrong</h2>
+            <ul className="grid gap-2">
+              {data.disputed.map((d) => {
+                const diagnosis = workDiagnosis(d.given);
+                return (
+                  <li key={d.answerId}>
+                    <b className="font-semibold">{d.by}</b>, {dayText(d.at)}: {d.given.cup.tea},{' '}
+                    {d.given.cup.vessel}. {cupSentence(diagnosis)} It was{' '}
+                    {diagnosis.right.map(causeWords).join(' or ')}; answered{' '}
+                    {causeWords(d.answer.cause)}.
+                  </li>
+                );
+              })}
+            </ul>
+          </>
+        )}
+      </section>
+      <section className="paper" aria-label="Sign-off">
+        {picked && chosen ? (
+          <SignForm
+            key={`${picked.person.id}${picked.skill}`}
+            person={picked.person}
+            stand={chosen}
+            onDone={() => pick(null)}
+          />
+        ) : (
+          <p className="small">
+            Choose a skill of somebody to sign it or to take a sign-off back. Figures are a sign to
+            look, no verdict: sign with a cup on the table.
+          </p>
+        )}
+        <div className="foot">
+          <Link className="btn quiet" to="/school">
+            School <kbd>Esc</kbd>
+          </Link>
+        </div>
+      </section>
+    </main>
+  );
+}
+
+function Cell({
+  stand: { evidence, sign },
+  label,
+  isPicked,
+  onPick,
+}: {
+  stand: SkillStand;
+  label: string;
+  isPicked: boolean;
+  onPick: () => void;
+}) {
+  const figure = evidence.n > 0 ? numberText(100 * evidence.bound, 0) : '–';
+  return (
+    <button
+      type="button"
+      className={`skill-cell ${sign.asked ? 'asked' : ''} ${isPicked ? 'picked' : ''}`}
+      aria-pressed={isPicked}
+      aria-label={`${label}: ${figure}${sign.state === 'none' ? '' : `, ${signWords(sign, dateText)}`}`}
+      onClick={onPick}
+    >
+      <span>{figure}</span>
+      <small>{sign.asked ? 'asked' : signWords(sign, dateText)}</small>
+    </button>
+  );
+}

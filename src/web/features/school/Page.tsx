@@ -1,0 +1,148 @@
+import { Link } from 'react-router';
+import { siteDate } from '#core/time';
+import { DRILLS, ENOUGH, SKILLS } from '#core/training';
+import { numberText } from '#core/units';
+import { useSession, useZone } from '../../entities/people/session';
+import { useAddSignEventMutation } from '../../entities/training/api';
+import { useTraining } from '../../entities/training/useTraining';
+import { failureOf } from '../../platform/api';
+import { useNow } from '../../platform/clock';
+import { newId } from '../../platform/ids';
+import { useGo } from '../../platform/useGo';
+import { dateText } from '../../ui/days';
+import { useKeys } from '../../ui/keys';
+import { Loading, Note, Nothing } from '../../ui/Note';
+import { skillsOf, type SkillStand } from './skillsOf';
+import { SkillTubes } from './SkillTubes';
+
+const DRAWN_EVERY_MS = 60_000;
+const CUPS = 6;
+
+const lastWords = (day: string | undefined): string =>
+  day === undefined ? 'Not begun.' : `Last on ${dateText(day)}.`;
+
+/** One’s own skills: what the last answers can mean, what is signed, what to practise. */
+export function SchoolPage() {
+  const training = useTraining();
+  const { name, role } = useSession();
+  const zone = useZone();
+  const now = useNow(DRAWN_EVERY_MS);
+  const go = useGo();
+  useKeys([
+    { key: 's', does: `Start ${DRILLS.diagnose.name}`, run: () => go('/school/diagnose') },
+    ...(role === 'lead' ? [{ key: 'b', does: 'The board', run: () => go('/school/board') }] : []),
+  ]);
+  if (training.isLoading)
+    return (
+      <main className="page">
+        <Loading what="your answers" />
+      </main>
+    );
+  if (training.isError && training.answers.length === 0)
+    return (
+      <main className="page p-6">
+        <Nothing
+          action={
+            <button type="button" className="btn" onClick={() => void training.refetch()}>
+              Try again
+            </button>
+          }
+        >
+          Your answers cannot be read. What is answered meanwhile is kept on this device.
+        </Nothing>
+      </main>
+    );
+  const stands = skillsOf(training.answers, training.signs, now, siteDate(zone, now));
+  const signed = stands.filter((s) => s.sign.state === 'signed' || s.sign.state === 'lapsing');
+  return (
+    <main className="page split whole school">
+      <section className="work">
+        <h1 className="text-[30px] font-semibold leading-tight">
+          {name}{' '}
+          <small className="text-[17px] font-normal">
+            {role}, {numberText(signed.length, 0)} {signed.length === 1 ? 'skill' : 'skills'} signed
+          </small>
+        </h1>
+        <p className="small mb-3">
+          Skills: the least that the last 30 answers can mean, of 100. The line is {100 * ENOUGH}:
+          enough to ask for a sign-off.
+        </p>
+        <SkillTubes stands={stands} />
+      </section>
+      <section className="paper" aria-label="What to practise">
+        <h2>To practise</h2>
+        <div className="drill-row">
+          <div>
+            <b className="text-[19px] font-semibold">{DRILLS.diagnose.name}</b>
+            <p className="small">
+              {CUPS} cups, about {Math.round((CUPS * DRILLS.diagnose.seconds) / 60)} minutes.{' '}
+              {lastWords(training.answers.at(-1)?.day)}
+            </p>
+          </div>
+          <Link className="btn go" to="/school/diagnose">
+            Start <kbd>S</kbd>
+          </Link>
+        </div>
+        <div className="drill-row">
+          <div>
+            <b className="text-[19px] font-semibold">Rescue a cup</b>
+            <p className="small">Over-steeped, weak, two to blend. Answers are not kept yet.</p>
+          </div>
+          <Link className="btn" to="/table/rescue">
+            Start
+          </Link>
+        </div>
+        <p className="small mt-4">
+          Cups of the drill are made up by the model from this house’s teas and vessels. A lead
+          signs a skill with a cup on the table, never by a figure alone.
+        </p>
+        <p className="small mt-2">
+          Hot water and steam scald; warm glass first. A fault of the drill is never tried on a
+          guest.
+        </p>
+        <Ask stands={stands} />
+        {role === 'lead' && (
+          <div className="foot">
+            <Link className="btn" to="/school/board">
+              The board <kbd>B</kbd>
+            </Link>
+          </div>
+        )}
+      </section>
+    </main>
+  );
+}
+/** Asks for the sign-off of a skill that has been practised and is not signed. */
+function Ask({ stands }: { stands: readonly SkillStand[] }) {
+  const { site, personId } = useSession();
+  const [ask, asking] = useAddSignEventMutation();
+  const open = stands.filter((s) => s.answers > 0 && !s.sign.asked && s.sign.state !== 'signed');
+  const asked = stands.filter((s) => s.sign.asked);
+  return (
+    <div className="grid gap-2 mt-4 justify-items-start">
+      {asked.map((s) => (
+        <p key={s.skill} role="status">
+          <b className="font-semibold">{SKILLS[s.skill]}</b>: asked for. A lead looks at a cup with
+          you.
+        </p>
+      ))}
+      {open.map((s) => (
+        <button
+          key={s.skill}
+          type="button"
+          className="btn"
+          disabled={asking.isLoading}
+          onClick={() =>
+            void ask({
+              ...{ id: newId(), siteId: site.id, personId, skill: s.skill },
+              ...{ kind: 'asked', until: null, note: '' },
+            })
+          }
+        >
+          Ask for {SKILLS[s.skill]}
+        </button>
+      ))}
+      {asking.error && <Note bad>{failureOf(asking.error).message}</Note>}
+    </div>
+  );
+}

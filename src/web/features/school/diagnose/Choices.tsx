@@ -1,0 +1,128 @@
+import type { Dispatch, ReactNode } from 'react';
+import {
+  ACT_WORDS,
+  causeWords,
+  CURE_LEVERS,
+  CURE_WORDS,
+  FAULTS,
+  type VesselAct,
+} from '#core/training';
+import type { Question } from './drill.worker';
+import type { DrillAction, Drilling } from './model';
+import { SizeRule } from './SizeRule';
+
+const ACTS = Object.keys(ACT_WORDS) as readonly VesselAct[];
+const ROW_WORDS = ['First', 'Second'] as const;
+
+/** One choice of a row; after the answer it says what was right. */
+function Choice({
+  words,
+  isChosen,
+  verdict,
+  disabled,
+  onPick,
+}: {
+  words: string;
+  isChosen: boolean;
+  verdict: string;
+  disabled: boolean;
+  onPick: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      className={`btn choice ${isChosen ? 'chosen' : ''}`}
+      aria-pressed={isChosen}
+      disabled={disabled}
+      onClick={onPick}
+    >
+      {words}
+      {verdict && <small>{verdict}</small>}
+    </button>
+  );
+}
+
+/** Choices of one question in a row beside its name. */
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <fieldset className="choice-row">
+      <legend>{name}</legend>
+      <div>{children}</div>
+    </fieldset>
+  );
+}
+
+/** Three answers in order: the fault, the lever, how much. */
+export function Choices({
+  question: { diagnosis, given },
+  state,
+  dispatch,
+}: {
+  question: Question;
+  state: Drilling;
+  dispatch: Dispatch<DrillAction>;
+}) {
+  const isDone = state.score !== null;
+  const verdictOf = (isRight: boolean, isChosen: boolean) => {
+    if (!isDone || (!isRight && !isChosen)) return '';
+    return isRight ? 'right' : 'not this';
+  };
+  const isAct = (act: VesselAct) => given.faults.some((f) => FAULTS[f.id].act === act);
+  const rowName = (name: string, i: number) =>
+    state.turns.length > 1 ? `${ROW_WORDS[i] ?? ''} ${name}` : name;
+  return (
+    <>
+      <Row name="Fault">
+        {diagnosis.choices.map((cause) => (
+          <Choice
+            key={cause}
+            words={causeWords(cause)}
+            isChosen={state.cause === cause}
+            verdict={verdictOf(diagnosis.right.includes(cause), state.cause === cause)}
+            disabled={isDone}
+            onPick={() => dispatch({ kind: 'cause', cause })}
+          />
+        ))}
+      </Row>
+      {state.turns.map((turn, i) => (
+        <div key={i}>
+          <Row name={rowName('lever', i)}>
+            {CURE_LEVERS.map((lever) => (
+              <Choice
+                key={lever}
+                words={CURE_WORDS[lever]}
+                isChosen={turn.lever === lever}
+                verdict={verdictOf(diagnosis.levers[lever] === 'right', turn.lever === lever)}
+                disabled={isDone}
+                onPick={() => dispatch({ kind: 'lever', turn: i, lever })}
+              />
+            ))}
+          </Row>
+          {turn.lever === 'vessel' && (
+            <Row name={rowName('act', i)}>
+              {ACTS.map((act) => (
+                <Choice
+                  key={act}
+                  words={ACT_WORDS[act]}
+                  isChosen={turn.act === act}
+                  verdict={verdictOf(isAct(act), turn.act === act)}
+                  disabled={isDone}
+                  onPick={() => dispatch({ kind: 'act', turn: i, act })}
+                />
+              ))}
+            </Row>
+          )}
+          {turn.lever !== null && turn.lever !== 'vessel' && (
+            <SizeRule
+              question={{ diagnosis, given }}
+              lever={turn.lever}
+              size={turn.size}
+              isDone={isDone}
+              onSize={(size) => dispatch({ kind: 'size', turn: i, size })}
+            />
+          )}
+        </div>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+import { epochMs } from '#core/units';
+import type { DrillAnswer } from '#contracts/training';
+import { signWords, skillsOf } from './skillsOf';
+
+const NOW = epochMs(Date.UTC(2026, 2, 11, 14));
+const answer = (i: number, over: Partial<DrillAnswer> = {}): DrillAnswer => ({
+  ...{
+    id: String(i),
+    at: NOW - i * 40_000_000,
+    day: `2026-03-${String(10 - (i % 5)).padStart(2, '0')}`,
+  },
+  ...{ drill: 'diagnose', level: 3, credit: 1, guess: 0.07, judged: 'right', disputed: false },
+  ...over,
+});
+const correctOf = (answers: readonly DrillAnswer[]) =>
+  skillsOf(answers, [], NOW, '2026-03-11').find((s) => s.skill === 'correct');
+
+test('a skill stands by its own drills; others have nothing yet', () => {
+  const answers = Array.from({ length: 24 }, (_, i) => answer(i + 1));
+  const stands = skillsOf(answers, [], NOW, '2026-03-11');
+  expect(stands.map((s) => [s.skill, s.answers]).filter(([, n]) => n !== 0)).toEqual([
+    ['correct', 24],
+  ]);
+  expect(correctOf(answers)?.evidence).toMatchObject({ n: 24, enough: true });
+});
+test('what somebody says is wrong counts neither for nor against', () => {
+  const wrong = answer(1, { credit: 0, disputed: true });
+  expect(correctOf([wrong])?.evidence.n).toBe(0);
+  expect(correctOf([{ ...wrong, disputed: false }])?.evidence.n).toBe(1);
+});
+test('a sign-off is said in a few words', () => {
+  const sign = (events: object[]) =>
+    skillsOf([], events as never, NOW, '2026-03-11').find((s) => s.skill === 'correct')?.sign;
+  const said = (events: object[]) => {
+    const found = sign(events);
+    return found && signWords(found, (day) => day);
+  };
+  const signed = { skill: 'correct', kind: 'signed', day: '2026-01-05', until: '2026-04-01' };
+  expect(said([])).toBe('');
+  expect(said([{ ...signed, kind: 'asked', until: null }])).toBe('asked');
+  expect(said([signed])).toBe('lapses 2026-04-01');
+  expect(said([{ ...signed, until: '2026-12-01' }])).toBe('until 2026-12-01');
+  expect(said([{ ...signed, until: '2026-02-01' }])).toBe('lapsed 2026-02-01');
+});

@@ -1,0 +1,63 @@
+import {
+  DRILLS,
+  type Evidence,
+  evidenceOf,
+  type SignOff,
+  signOffOf,
+  type Skill,
+  SKILL_NAMES,
+} from '#core/training';
+import { type EpochMs, epochMs } from '#core/units';
+import type { DrillAnswer, SignEventBody } from '#contracts/training';
+
+/** How one skill of one person stands. */
+export type SkillStand = {
+  readonly skill: Skill;
+  readonly evidence: Evidence;
+  readonly sign: SignOff;
+  /** All answers of its drills, at whatever level. */
+  readonly answers: number;
+};
+/** Every skill of a person, in the order in which they are learnt. Disputed answers are no evidence. */
+export function skillsOf(
+  answers: readonly DrillAnswer[],
+  signs: readonly SignEventBody[],
+  now: EpochMs,
+  today: string,
+): SkillStand[] {
+  return SKILL_NAMES.map((skill) => {
+    const own = answers
+      .filter((a) => DRILLS[a.drill].skill === skill && !a.disputed)
+      .map((a) => ({ ...a, at: epochMs(a.at) }));
+    return {
+      skill,
+      evidence: evidenceOf(own, now),
+      sign: signOffOf(
+        signs.filter((s) => s.skill === skill),
+        today,
+      ),
+      answers: own.length,
+    };
+  });
+}
+/** A sign-off in a few words; nothing where nothing was done. */
+export function signWords(
+  { state, until, asked }: SignOff,
+  dayOf: (day: string) => string,
+): string {
+  switch (state) {
+    case 'none':
+    case 'begun':
+      return '';
+    case 'asked':
+      return 'asked';
+    case 'withdrawn':
+      return 'withdrawn';
+    case 'signed':
+      return `until ${dayOf(until ?? '')}${asked ? ', asked' : ''}`;
+    case 'lapsing':
+      return `lapses ${dayOf(until ?? '')}`;
+    case 'lapsed':
+      return `lapsed ${dayOf(until ?? '')}`;
+  }
+}

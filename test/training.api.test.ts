@@ -1,0 +1,132 @@
+import { seeded } from '#core/numeric';
+import {
+  type DiagnosisGiven,
+  drawDiagnosis,
+  type DrillCup,
+  DrillHouse,
+  type Level,
+  type Turn,
+  workDiagnosis,
+} from '#core/training';
+import type { DrillAnswer, Practice } from '#contracts/training';
+import { type Begun, begunHouse, newId } from './house';
+
+// What is practised is kept once, is worth what the server works out, and is read by its person and by leads alone.
+
+const CUP: DrillCup = {
+  ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },
+  ...{ leafGrams: 6, waterMl: 500, temperatureC: 92, seconds: 210, warm: true, lid: true },
+  ...{ material: 'stoneware', capacityMl: 620, infuser: 'deep', basketMl: 230 },
+  ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
+};
+const HOUSE = new DrillHouse([CUP]);
+const drawn = (seed: number, level: Level = 3): DiagnosisGiven =>
+  drawDiagnosis(HOUSE, level, seeded(seed));
+/** What somebody who knows it answers. */
+function rightAnswer(given: DiagnosisGiven) {
+  const d = workDiagnosis(given);
+  const [bracket] = d.brackets.filter((b) => d.levers[b.lever] === 'right');
+  const turn: Turn = bracket
+    ? { lever: bracket.lever, size: bracket.best }
+    : { lever: 'vessel', act: 'basket' };
+  return { cause: d.right[0], turns: [turn] };
+}
+
+let h: Begun;
+beforeEach(async () => {
+  h = await begunHouse();
+});
+afterEach(() => h.close());
+
+const body = (given: DiagnosisGiven, over: object = {}) => ({
+  ...{
+    id: newId(),
+    siteId: h.ids.site,
+    at: h.now(),
+    drill: 'diagnose',
+    seed: 7,
+    given,
+    ms: 41_000,
+  },
+  answer: rightAnswer(given),
+  ...over,
+});
+const send = (what: object, by: keyof Begun['callers'] = 'trainee') =>
+  h.callers[by].post('/api/training/answers', what);
+const own = async (by: keyof Begun['callers'] = 'trainee') =>
+  (await h.callers[by].get('/api/training').expect(200)).body as Practice;
+
+test('an answer is kept once however often it is sent, and is worth what the server works out', async () => {
+  const given = drawn(11);
+  const what = body(given);
+  for (let i = 0; i < 2; i++)
+    expect((await send(what).expect(200)).body).toMatchObject({
+      ...{ id: what.id, drill: 'diagnose', level: given.level, judged: 'right', disputed: false },
+    });
+  const wrong = body(drawn(12), {
+    answer: { cause: 'noLid', turns: [{ lever: 'water', size: 5 }] },
+  });
+  const answer = (await send(wrong).expect(200)).body as DrillAnswer;
+  expect(answer.credit).toBeLessThan(0.5);
+  expect((await own()).answers.map((a) => a.id)).toEqual([what.id, wrong.id]);
+});
+test('a question that cannot be is refused, and so is one that no longer adds up', async () => {
+  const given = drawn(13);
+  const nothing = { ...given, faults: [{ id: 'long', size: 1 }] };
+  await send(body(given, { given: nothing })).expect(422);
+  await send(body(given, { given: { ...given, level: 9 } })).expect(422);
+  await send(body(given, { answer: { cause: 'magic', turns: [] } })).expect(422);
+  expect((await own()).answers).toEqual([]);
+});
+test('everybody reads their own; the board is for leads, by name', async () => {
+  await send(body(drawn(14)));
+  await send(body(drawn(15)), 'brewer');
+  expect((await own('brewer')).answers).toHaveLength(1);
+  await h.callers.trainee.get('/api/training/board').expect(403);
+  await h.callers.brewer.get('/api/training/board').expect(403);
+  const { people } = (await h.callers.lead.get('/api/training/board').expect(200)).body as {
+    people: Practice[];
+  };
+  expect(people.map((p) => [p.person.name, p.answers.length])).toEqual([
+    ['Brewer B.', 1],
+    ['Lead L.', 0],
+    ['Trainee T.', 1],
+  ]);
+  // Sent by another person the same id is not theirs.
+  const mine = body(drawn(16));
+  await send(mine).expect(200);
+  await send(mine, 'brewer').expect(404);
+});
+test('“I say it is wrong” is its own person’s, and goes to the leads with the question', async () => {
+  const given = drawn(17);
+  const mine = body(given);
+  await send(mine).expect(200);
+  await h.callers.brewer.post(`/api/training/answers/${mine.id}/dispute`, {}).expect(404);
+  await h.callers.trainee.post(`/api/training/answers/${mine.id}/dispute`, {}).expect(200);
+  const board = (await h.callers.lead.get('/api/training/board').expect(200)).body;
+  expect(board.disputed).toMatchObject([{ answerId: mine.id, by: 'Trainee T.', given }]);
+});
+test('a sign-off: asked for by its person, signed and withdrawn by a lead, never by oneself', async () => {
+  const trainee = (await own()).person.id;
+  const lead = (await own('lead')).person.id;
+  const sign = (over: object, by: keyof Begun['callers']) =>
+    h.callers[by].post('/api/training/signs', {
+      ...{ id: newId(), siteId: h.ids.site, personId: trainee, skill: 'correct' },
+      ...{ kind: 'asked', until: null, note: '' },
+      ...over,
+    });
+  await sign({}, 'brewer').expect(403);
+  await sign({}, 'trainee').expect(200);
+  await sign({ kind: 'signed' }, 'trainee').expect(403);
+  await sign({ kind: 'signed' }, 'brewer').expect(403);
+  await sign({ kind: 'signed', personId: lead }, 'lead').expect(403);
+  const id = newId();
+  for (let i = 0; i < 2; i++)
+    await sign({ id, kind: 'signed', note: 'Two cups at the bar.' }, 'lead').expect(200);
+  await sign({ kind: 'signed', until: '2001-01-01' }, 'lead').expect(422);
+  await sign({ kind: 'withdrawn' }, 'lead').expect(422);
+  expect((await own()).signs.map((s) => [s.kind, s.by, s.note])).toEqual([
+    ['asked', 'Trainee T.', ''],
+    ['signed', 'Lead L.', 'Two cups at the bar.'],
+  ]);
+});
