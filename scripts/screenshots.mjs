@@ -127,6 +127,10 @@ const half = async (name, size, across = false) =>
   tile(name, await pictureOf(size), { of: 2, columns: across ? 2 : 1 });
 /** Cold: four days, one day, a glass of an extract, nothing yet; a tablet, a phone, a label. */
 const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
+/** Twelve on the bar: a screen, a tablet, a phone. */
+const ofTwelve = (picture) => tile('bar-twelve', picture, { of: 3, columns: 3 });
+/** School: own skills, a cup asked and answered, the lead's board. */
+const ofSchool = (picture) => tile('school', picture, { of: 4, columns: 2 });
 /** Cold as it is before the first batch, drawn once. */
 async function emptyCold() {
   const without = (path, change) =>
@@ -162,6 +166,13 @@ async function post(path, data) {
     headers: { origin: `http://127.0.0.1:${port}` },
   });
   if (!answer.ok()) throw new Error(`${path}: ${await answer.text()}`);
+}
+/** Somebody else is signed in from now on. */
+async function signedInAs(name, secret) {
+  const { sites } = await records('/api/house');
+  const { people } = await records(`/api/sites/${sites[0].id}/names`);
+  const person = people.find((p) => p.name === name);
+  await post('/api/session', { personId: person.id, siteId: sites[0].id, secret });
 }
 /** A brew that another tablet started so many seconds ago. */
 async function stands(tea, vessel, ago, place, warming = false) {
@@ -259,9 +270,9 @@ try {
       at: now(),
     });
   await settle(1200);
-  await shot('bar-twelve');
-  await half('bar-small', [820, 1180], true);
-  await half('bar-small', [390, 844], true);
+  await ofTwelve(await pictureOf());
+  await ofTwelve(await pictureOf([820, 1180]));
+  await ofTwelve(await pictureOf([390, 844]));
   await context.setOffline(true);
   await page.locator('.under[data-brew="Quillorn Steam"] .act .btn').first().click();
   await settle(1000);
@@ -436,6 +447,24 @@ try {
   await page.goto(`/book/${teas.find((t) => t.name === 'Marrowick Broken').id}/fit`);
   await settle(1500);
   await shot('fit');
+  await page.goto('/school/board');
+  await settle(1500);
+  const board = await pictureOf();
+  await signedInAs('Dov R.', '2718');
+  await page.goto('/school');
+  await settle(1500);
+  await ofSchool(await pictureOf());
+  await page.goto('/school/diagnose');
+  await page.getByRole('img', { name: 'This cup' }).waitFor();
+  await settle();
+  await ofSchool(await pictureOf());
+  await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'leaf', exact: true }).click();
+  await role('button', 'More how much').click();
+  await role('button', /^Submit/).click();
+  await settle();
+  await ofSchool(await pictureOf());
+  await ofSchool(board);
 } finally {
   await browser.close();
   server.kill('SIGTERM');

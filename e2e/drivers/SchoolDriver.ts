@@ -43,6 +43,6 @@ export class SchoolDriver extends Hands {
   }
   /** What a taster says of the cup that is asked about. */
   said(): Promise<string> {
-    return this.page.getByRole('region', { name: 'The cup' }).innerText();
+    return this.page.getByRole('group', { name: 'The cup' }).innerText();
   }
 }

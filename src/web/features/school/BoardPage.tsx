@@ -56,7 +56,7 @@ export function BoardPage() {
     ?.stands.find((s) => s.skill === picked?.skill);
   return (
     <main className="page split whole school">
-      <section className="work">
+      <section className="work" role="group" aria-label="Who can do what" tabIndex={0}>
         <h1 className="text-[26px] font-semibold">
           The board{' '}
           <small className="text-[16px] font-normal">

@@ -56,7 +56,7 @@ export function SchoolPage() {
   const signed = stands.filter((s) => s.sign.state === 'signed' || s.sign.state === 'lapsing');
   return (
     <main className="page split whole school">
-      <section className="work">
+      <section className="work" role="group" aria-label="Skills" tabIndex={0}>
         <h1 className="text-[30px] font-semibold leading-tight">
           {name}{' '}
           <small className="text-[17px] font-normal">

@@ -9,11 +9,12 @@ const TOP = 12;
 const BASE = 220;
 const y = (share: number) => BASE - share * (BASE - TOP);
 
+const figureOf = (s: SkillStand): string => numberText(100 * s.evidence.bound, 0);
+
 /** Ten tubes: the level is what the answers can mean at the least, the line is enough. Grey: it is no tea. */
 export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
   const width = EVERY * stands.length + 60;
   const line = y(ENOUGH);
-  const figureOf = (s: SkillStand) => numberText(100 * s.evidence.bound, 0);
   return (
     <>
       <svg
@@ -21,11 +22,7 @@ export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
         height={BASE + 6}
         viewBox={`0 0 ${width} ${BASE + 6}`}
         className="max-w-full h-auto"
-        role="img"
-        aria-label={stands
-          .filter((s) => s.evidence.n > 0)
-          .map((s) => `${SKILLS[s.skill]}: ${figureOf(s)} of 100`)
-          .join('; ')}
+        aria-hidden="true"
       >
         {stands.map((s, i) => {
           const x = i * EVERY + 20;
@@ -87,6 +84,7 @@ export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
           <thead>
             <tr>
               <th scope="col">Skill</th>
+              <th scope="col">Level</th>
               <th scope="col">Answers</th>
               <th scope="col">At the level of the work</th>
               <th scope="col">Signed</th>
@@ -96,6 +94,7 @@ export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
             {stands.map((s) => (
               <tr key={s.skill}>
                 <th scope="row">{SKILLS[s.skill]}</th>
+                <td>{s.evidence.n > 0 ? figureOf(s) : ''}</td>
                 <td>{s.answers === 0 ? 'not begun' : s.answers}</td>
                 <td>{workWords(s)}</td>
                 <td>{signWords(s.sign, dateText)}</td>

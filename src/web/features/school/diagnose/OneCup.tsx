@@ -77,7 +77,7 @@ export function OneCup({
           Leave <kbd>Esc</kbd>
         </Link>
       </div>
-      <section className="work" aria-label="The cup">
+      <section className="work" role="group" aria-label="The cup" tabIndex={0}>
         <Asked question={question} />
         <Choices question={question} state={state} dispatch={dispatch} />
       </section>

@@ -1,0 +1,109 @@
+import {
+  type BlockRating,
+  blockRating,
+  type Cause,
+  CURE_LEVERS,
+  type Diagnosis,
+  diagnosisOf,
+  type DiagnosisScore,
+  dueCards,
+  evidenceOf,
+  houseCupOf,
+  type Level,
+  ratedAfter,
+  scoreDiagnosis,
+  signOffOf,
+  type Turn,
+  UNRATED,
+  type VesselAct,
+  wilson as wilsonInterval,
+} from '#core/training';
+import { type EpochMs, epochMs } from '#core/units';
+import { answerCases, type Answered, type Kinds } from '../cases';
+import { CASE_INPUTS, type CaseInput, type CaseKind } from './schema';
+
+const at = (iso: string): EpochMs => epochMs(Date.parse(iso));
+const iso = (t: EpochMs): string => new Date(t).toISOString();
+
+const wilson = ({ credit, n, z }: CaseInput<'wilson'>) => {
+  if (credit > n) throw new RangeError('in.credit: more right than there were answers');
+  return wilsonInterval(credit, n, z);
+};
+const evidence = (i: CaseInput<'evidence'>) =>
+  evidenceOf(
+    i.answers.map((a) => ({ ...a, at: at(a.at) })),
+    at(i.now),
+  );
+const signOff = (i: CaseInput<'signOff'>) => signOffOf(i.events, i.today, i.months);
+const block = (i: CaseInput<'block'>) => ({ rating: blockRating(i.credits, i.pace, i.level) });
+const fsrs = (i: CaseInput<'fsrs'>) =>
+  dueCards(
+    at(i.begun),
+    i.reviews.map((r) => ({ at: at(r.at), rating: r.rating as BlockRating })),
+  ).map((card) => ({ ...card, due: iso(card.due) }));
+const levels = ({ guess, answers }: CaseInput<'levels'>) => {
+  let rated = UNRATED;
+  return answers.map((answer) => (rated = ratedAfter(rated, answer, guess)));
+};
+
+type Turned = NonNullable<CaseInput<'diagnose'>['answer']>['turns'][number];
+function turnOf({ lever, size }: Turned): Turn {
+  if (lever === 'vessel') return { lever, act: size as VesselAct };
+  if (typeof size !== 'number') throw new RangeError(`in.answer: ${lever} is turned by a number`);
+  return { lever, size };
+}
+const scored = (d: Diagnosis, answer: CaseInput<'diagnose'>['answer']): DiagnosisScore | null =>
+  answer === undefined
+    ? null
+    : scoreDiagnosis(d, {
+        cause: answer.faults.join('+') as Cause,
+        turns: answer.turns.map(turnOf),
+      });
+function diagnose({ house, faults, known, level, answer }: CaseInput<'diagnose'>) {
+  const { vessel, site, ...brewed } = house;
+  const cup = houseCupOf({
+    ...{ tea: '', vessel: '', fitted: null },
+    ...brewed,
+    ...{ material: vessel.material, capacityMl: vessel.capacityMl, infuser: vessel.infuser },
+    ...{ basketMl: vessel.basketMl, lid: vessel.lid },
+    ...site,
+  });
+  const d = diagnosisOf({ house: cup, faults, known, level: level as Level });
+  const score = scored(d, answer);
+  return {
+    words: d.beside.words,
+    colour: { deltaE: d.deltaE, darker: d.darker },
+    house: d.house,
+    cup: d.cup,
+    rivals: Object.fromEntries(d.rivals),
+    open: d.open,
+    ties: d.ties,
+    choices: d.choices,
+    right: d.right,
+    levers: Object.fromEntries(CURE_LEVERS.map((l) => [l, d.levers[l]])),
+    brackets: d.brackets,
+    accepted: d.unfair === null,
+    why: d.unfair ?? '',
+    withoutColour: d.withoutColour,
+    ...(score && { scored: score }),
+  };
+}
+
+/** How each kind of case is answered, by the core alone. */
+const ANSWERS: { readonly [K in CaseKind]: (i: CaseInput<K>) => unknown } = {
+  wilson,
+  evidence,
+  signOff,
+  block,
+  fsrs,
+  levels,
+  diagnose,
+};
+/** Every kind of case of the school command. */
+export const KINDS: Kinds = Object.fromEntries(
+  (Object.keys(CASE_INPUTS) as CaseKind[]).map((kind) => [
+    kind,
+    (input, read) => (ANSWERS[kind] as (i: unknown) => unknown)(read(CASE_INPUTS[kind], input)),
+  ]),
+);
+export const answerSchoolCases = (document: unknown): Answered => answerCases(document, KINDS);

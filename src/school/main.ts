@@ -1,0 +1,5 @@
+import { runCommand } from '../cases';
+import { KINDS } from './answers';
+import { SchoolDocument } from './schema';
+
+runCommand('school', SchoolDocument, KINDS);

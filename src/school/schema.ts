@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { MATERIAL_NAMES } from '#core/heat';
+import { STYLE_IDS } from '#core/styles';
+import { FACTS, FAULT_NAMES } from '#core/training';
+import { INFUSER_KINDS } from '#core/vessels';
+import { documentOf, leafGrams, number, oneOf, waterMl } from '../cases';
+
+// The cases the school command reads: what skills come to, and cups that are diagnosed. Units are in the names.
+
+const share = number(0, 1);
+const level = z.int().min(1).max(5);
+const day = z.iso.date();
+const instant = z.iso.datetime();
+const credit = share;
+const guess = number(0, 0.9);
+
+const wilson = z.strictObject({
+  credit: number(0, 1e6),
+  n: z.int().min(1).max(1e6),
+  z: z.number().gt(0).lt(6).optional(),
+});
+const evidence = z.strictObject({
+  now: instant,
+  answers: z.array(z.strictObject({ at: instant, day, level, credit, guess })).max(10_000),
+});
+const signOff = z.strictObject({
+  events: z
+    .array(
+      z.strictObject({
+        kind: oneOf(['begun', 'asked', 'signed', 'withdrawn'] as const, 'event'),
+        day,
+        until: day.nullable().optional(),
+      }),
+    )
+    .max(1000),
+  today: day,
+  months: z.int().min(1).max(120).optional(),
+});
+const block = z.strictObject({
+  credits: z.array(credit).max(1000),
+  pace: z.number().gt(0).max(100),
+  level,
+});
+const fsrs = z.strictObject({
+  begun: instant,
+  reviews: z.array(z.strictObject({ at: instant, rating: z.int().min(1).max(4) })).max(1000),
+});
+const levels = z.strictObject({
+  guess,
+  answers: z
+    .array(z.strictObject({ level, credit, pauseDays: number(0, 10_000).optional() }))
+    .max(10_000),
+});
+const airC = number(-10, 50);
+const house = z.strictObject({
+  style: oneOf(STYLE_IDS, 'style'),
+  leafGrams,
+  waterMl,
+  temperatureC: number(20, 100),
+  seconds: number(5, 7200),
+  warm: z.boolean(),
+  vessel: z.strictObject({
+    material: oneOf(MATERIAL_NAMES, 'material'),
+    capacityMl: waterMl,
+    infuser: oneOf(INFUSER_KINDS, 'infuser'),
+    basketMl: waterMl.nullable(),
+    lid: z.boolean(),
+  }),
+  site: z.strictObject({ ambientC: airC, boilingC: number(60, 101), pourLoss: number(0, 0.5) }),
+});
+const lever = oneOf(['leaf', 'heat', 'time', 'water', 'vessel'] as const, 'lever');
+const fault = oneOf(FAULT_NAMES, 'fault');
+const diagnose = z.strictObject({
+  house,
+  faults: z
+    .array(z.strictObject({ id: fault, size: number(0, 100) }))
+    .min(1)
+    .max(2),
+  known: z.array(oneOf(FACTS, 'fact')).max(FACTS.length),
+  level,
+  answer: z
+    .strictObject({
+      faults: z.array(fault).min(1).max(2),
+      turns: z
+        .array(
+          z.strictObject({
+            lever,
+            size: z.union([
+              number(-2000, 2000),
+              oneOf(['warm', 'lid', 'basket', 'drain'] as const, 'act'),
+            ]),
+          }),
+        )
+        .max(2),
+    })
+    .optional(),
+});
+
+export const CASE_INPUTS = { wilson, evidence, signOff, block, fsrs, levels, diagnose };
+export type CaseKind = keyof typeof CASE_INPUTS;
+export type CaseInput<K extends CaseKind> = z.infer<(typeof CASE_INPUTS)[K]>;
+export const SchoolDocument = documentOf('school', CASE_INPUTS);
