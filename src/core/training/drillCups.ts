@@ -9,7 +9,7 @@ import {
   type TeaFacts,
 } from '#core/recipes';
 import type { VesselFacts } from '#core/vessels';
-import type { DrillCup } from './diagnosis';
+import type { DrillCup } from './diagnosis/draw';
 
 export type DrillTea = TeaFacts & {
   readonly name: string;

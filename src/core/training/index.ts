@@ -55,16 +55,22 @@ export {
   type HouseCup,
   type MadeCup,
   type VesselAct,
-} from './diagnosis';
-export { diagnosisOf, type Cause, type Diagnosis, type Level, type Unfair } from './diagnosis';
+} from './diagnosis/faults';
+export {
+  diagnosisOf,
+  type Cause,
+  type Diagnosis,
+  type Level,
+  type Unfair,
+} from './diagnosis/diagnosis';
 export {
   judgedBy,
   scoreDiagnosis,
   type DiagnosisAnswer,
   type DiagnosisScore,
   type Judged,
-} from './diagnosis';
-export { liquorOfMade, TASTED, tasteOfMade, type TastedIndex, type Six } from './diagnosis';
+} from './diagnosis/score';
+export { liquorOfMade, TASTED, tasteOfMade, type TastedIndex, type Six } from './diagnosis/tasted';
 export {
   DIAGNOSIS_GUESS,
   DIAGNOSIS_VERSION,
@@ -74,8 +80,8 @@ export {
   workDiagnosis,
   type DiagnosisGiven,
   type DrillCup,
-} from './diagnosis';
-export { isPair, PAIR_NAMES, partsOf, type PairName } from './diagnosis';
+} from './diagnosis/draw';
+export { isPair, PAIR_NAMES, partsOf, type PairName } from './diagnosis/pairs';
 export {
   afterTurns,
   HALF_STEP,
@@ -83,7 +89,7 @@ export {
   type Bracket,
   type SizedLever,
   type Turn,
-} from './diagnosis';
+} from './diagnosis/cures';
 export {
   ACT_WORDS,
   causeWords,
@@ -93,5 +99,5 @@ export {
   faultSentence,
   factsWords,
   turnWords,
-} from './diagnosis';
-export { learnerAnswer, type Learner } from './diagnosis';
+} from './diagnosis/words';
+export { learnerAnswer, type Learner } from './diagnosis/learner';

@@ -1,5 +1,11 @@
 import { seeded } from '#core/numeric';
-import { drawDiagnosis, type DrillCup, DrillHouse, type Level, workDiagnosis } from './index';
+import {
+  drawDiagnosis,
+  type DrillCup,
+  DrillHouse,
+  type Level,
+  workDiagnosis,
+} from '#core/training';
 
 const cup = (over: Partial<DrillCup>): DrillCup => ({
   ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },

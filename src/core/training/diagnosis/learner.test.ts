@@ -6,7 +6,7 @@ import {
   learnerAnswer,
   scoreDiagnosis,
   workDiagnosis,
-} from './index';
+} from '#core/training';
 
 const HOUSE = new DrillHouse([
   {

@@ -44,7 +44,7 @@ export const ACT_WORDS: Readonly<Record<VesselAct, string>> = {
   warm: 'warm the pot',
   lid: 'put the lid on',
   basket: 'give the leaf room',
-  drain: 'pour all of it off',
+  drain: 'pour the pot empty',
 };
 
 const STEWED: Readonly<Record<Step, string>> = {
@@ -96,8 +96,8 @@ export function factWords(fact: Fact, cup: DrillCup, made: Diagnosis['made']): s
       return GRADES[brew.character.grade].label;
     case 'drained':
       return leftMinutes > 0
-        ? `half of it stood on the leaf for ${numberText(leftMinutes, 0)} min`
-        : 'all of it poured off';
+        ? `half of the liquor stayed on the leaf for ${numberText(leftMinutes, 0)} min`
+        : 'poured off to the last drop';
   }
 }
 /** The stated pot of a cold one says so. */
@@ -136,7 +136,7 @@ export function faultSentence({ id, size }: Fault, cup: DrillCup): string {
     case 'brokenLeaf':
       return 'The leaf was cut finer than it should be.';
     case 'leftOn':
-      return `Half of it stood on the leaf for ${numberText(size, 0)} min more.`;
+      return `Half of the liquor stayed on the leaf for ${numberText(size, 0)} min more.`;
   }
 }
 /** One sentence of the trade for each fault. */
@@ -145,8 +145,8 @@ export const FAULT_LESSONS: Readonly<Record<FaultName, string>> = {
   short: 'Pulled early, the sweet and the aroma are out, the body is not.',
   hot: 'Heat brings bitter and dry first: water before time.',
   cool: 'Cool water leaves the body in the leaf: read the heat on the leaf, not in the kettle.',
-  muchLeaf: 'More leaf makes all of it more, sweet and aroma too.',
-  littleLeaf: 'Less leaf makes all of it less: weigh before you blame the clock.',
+  muchLeaf: 'More leaf makes every mark stronger, sweet and aroma too.',
+  littleLeaf: 'Less leaf makes every mark weaker: weigh before you blame the clock.',
   spoonUp: 'A tablespoon holds three teaspoons: the spoon belongs to the tea.',
   spoonDown: 'A teaspoon is a third of a tablespoon: the spoon belongs to the tea.',
   coldPot:
@@ -154,7 +154,7 @@ export const FAULT_LESSONS: Readonly<Record<FaultName, string>> = {
   noLid: 'Without a lid the heat and the aroma go.',
   smallBall: 'Leaf needs room before it needs minutes.',
   brokenLeaf: 'Finer leaf gives sooner: shorten the time, or look at the lot.',
-  leftOn: 'What stands on its leaf goes on steeping: pour it off to the last drop.',
+  leftOn: 'Liquor left on its leaf goes on steeping: pour it off to the last drop.',
 };
 
 /** How far a lever is turned, for a label. */

@@ -93,8 +93,8 @@ export function SchoolPage() {
           </Link>
         </div>
         <p className="small mt-4">
-          Cups of the drill are made up by the model from this house’s teas and vessels. A lead
-          signs a skill with a cup on the table, never by a figure alone.
+          Cups of the drill are simulated from this house’s teas and vessels. A lead signs a skill
+          with a cup on the table, never by a figure alone.
         </p>
         <p className="small mt-2">
           Hot water and steam scald; warm glass first. A fault of the drill is never tried on a

@@ -43,7 +43,7 @@ export function DiagnosePage() {
             </Link>
           }
         >
-          Cups are made up from this house’s teas and vessels. Add a tea with a house recipe and a
+          Cups are simulated from this house’s teas and vessels. Add a tea with a house recipe and a
           vessel first.
         </Nothing>
       </main>
@@ -58,7 +58,7 @@ export function DiagnosePage() {
             </button>
           }
         >
-          No cup could be made up.
+          No cup could be simulated.
         </Nothing>
       </main>
     );

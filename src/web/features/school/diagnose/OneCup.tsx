@@ -69,7 +69,7 @@ export function OneCup({
       <div className="say">
         <span>{DRILLS.diagnose.name}</span>
         <span className="small text-[16px]">
-          {place.at} of {place.of}, made up by the model,{' '}
+          {place.at} of {place.of}, simulated,{' '}
           {given.faults.length === 1 ? 'one fault' : 'one fault or two'}, level {given.level}
         </span>
         <span className="gap" />
