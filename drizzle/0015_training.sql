@@ -4,7 +4,7 @@ CREATE TABLE `drill_answers` (
 	`site_id` char(36) NOT NULL,
 	`at` datetime(3) NOT NULL,
 	`day` date NOT NULL,
-	`drill` enum('diagnose') NOT NULL,
+	`drill` enum('diagnose','order') NOT NULL,
 	`version` int NOT NULL,
 	`level` int NOT NULL,
 	`guess` double NOT NULL,

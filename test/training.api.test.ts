@@ -2,6 +2,7 @@ import { seeded } from '#core/numeric';
 import {
   type DiagnosisGiven,
   drawDiagnosis,
+  drawOrder,
   type DrillCup,
   DrillHouse,
   type Level,
@@ -39,17 +40,8 @@ beforeEach(async () => {
 afterEach(() => h.close());
 
 const body = (given: DiagnosisGiven, over: object = {}) => ({
-  ...{
-    id: newId(),
-    siteId: h.ids.site,
-    at: h.now(),
-    drill: 'diagnose',
-    seed: 7,
-    given,
-    ms: 41_000,
-  },
-  answer: rightAnswer(given),
-  ...over,
+  ...{ id: newId(), siteId: h.ids.site, at: h.now(), seed: 7, ms: 41_000 },
+  task: { drill: 'diagnose', given, answer: rightAnswer(given), ...over },
 });
 const send = (what: object, by: keyof Begun['callers'] = 'trainee') =>
   h.callers[by].post('/api/training/answers', what);
@@ -78,6 +70,21 @@ test('a question that cannot be is refused, and so is one that no longer adds up
   await send(body(given, { answer: { cause: 'magic', turns: [] } })).expect(422);
   expect((await own()).answers).toEqual([]);
 });
+test('an order of cups is kept by how it was set; darkest first is asked again', async () => {
+  const given = drawOrder([CUP], 3, seeded(5));
+  const letters = [...given.shuffle.keys()].sort(
+    (a, b) => (given.shuffle[a] ?? 0) - (given.shuffle[b] ?? 0),
+  );
+  const task = (order: readonly number[]) =>
+    body(drawn(11), { drill: 'order', given, answer: { letters: order } });
+  expect((await send(task(letters)).expect(200)).body).toMatchObject({
+    ...{ drill: 'order', credit: 1, judged: 'right', guess: 0 },
+  });
+  await send(task([...letters].reverse())).expect(422);
+  await send(task(letters.map(() => 0))).expect(422);
+  await send(task(letters.slice(0, 5))).expect(422);
+  expect((await own()).answers).toHaveLength(1);
+});
 test('everybody reads their own; the board is for leads, by name', async () => {
   await send(body(drawn(14)));
   await send(body(drawn(15)), 'brewer');
@@ -104,7 +111,7 @@ test('“I say it is wrong” is its own person’s, and goes to the leads with 
   await h.callers.brewer.post(`/api/training/answers/${mine.id}/dispute`, {}).expect(404);
   await h.callers.trainee.post(`/api/training/answers/${mine.id}/dispute`, {}).expect(200);
   const board = (await h.callers.lead.get('/api/training/board').expect(200)).body;
-  expect(board.disputed).toMatchObject([{ answerId: mine.id, by: 'Trainee T.', given }]);
+  expect(board.disputed).toMatchObject([{ answerId: mine.id, by: 'Trainee T.', task: { given } }]);
 });
 test('a sign-off: asked for by its person, signed and withdrawn by a lead, never by oneself', async () => {
   const trainee = (await own()).person.id;

@@ -41,6 +41,24 @@ export class SchoolDriver extends Hands {
     await this.press(/^Next cup/);
     await this.expectCup();
   }
+  async beginOrdering(): Promise<void> {
+    await this.page.goto('/school/order');
+    await expect(this.page.getByRole('button', { name: 'Place 1, empty' })).toBeVisible();
+  }
+  /** Cups that are in no place, by their letters. */
+  async unplaced(): Promise<string[]> {
+    const names = await this.page.getByRole('button', { name: /^Cup [A-H]$/ }).all();
+    return Promise.all(
+      names.map(async (n) => (await n.getAttribute('aria-label'))?.slice(-1).toLowerCase() ?? ''),
+    );
+  }
+  /** Each cup by its letter into the place of its figure, in the order of their letters. */
+  async placeByKeys(): Promise<void> {
+    for (const [i, letter] of (await this.unplaced()).entries()) {
+      await this.page.keyboard.press(letter);
+      await this.page.keyboard.press(String(i + 1));
+    }
+  }
   /** What a taster says of the cup that is asked about. */
   said(): Promise<string> {
     return this.page.getByRole('group', { name: 'The cup' }).innerText();

@@ -219,7 +219,7 @@ test('no accessibility violations at the bar, light and dim: signing in, running
 for (const [places, paths] of [
   ['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']],
   ['book', ['/book', '/book/new']],
-  ['school', ['/school', '/school/board', '/school/diagnose']],
+  ['school', ['/school', '/school/board', '/school/diagnose', '/school/order']],
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],
   ['settings of the house', ['/house/hours', '/house/limits', '/house/calendar']],
   ['table', ['/table', '/table/colour', '/table/rescue', '/table/screen', '/table/new']],

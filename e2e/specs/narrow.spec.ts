@@ -45,6 +45,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/school',
     '/school/board',
     '/school/diagnose',
+    '/school/order',
     '/house/calendar',
     '/house/hours',
     '/house/limits',

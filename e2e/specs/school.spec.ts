@@ -78,3 +78,25 @@ test('without a network a drill goes on, and its answers arrive once', async ({ 
   const ids = (await answers(house)).map((a) => a.id);
   expect(new Set(ids).size).toBe(ids.length);
 });
+
+test('cups are set in order by letter and figure, a step is taken back, and the answer is kept', async ({
+  house,
+}) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  const before = (await answers(house)).length;
+  await school.beginOrdering();
+  await house.expectDisabled('button', /^Submit: eight cups to place/);
+  await school.placeByKeys();
+  await house.expectSaid(/Every cup has its place\./);
+  await house.page.keyboard.press('z');
+  await house.expectDisabled('button', /^Submit: one cup to place/);
+  await house.page.keyboard.press('Enter');
+  await house.press('Show how light each is, in figures');
+  await house.press('Submit', { exact: true });
+  await house.expectSaid(/Right|Nearly|Not yet/);
+  await house.expectAllSaved();
+  expect((await answers(house)).length).toBe(before + 1);
+  await house.press(/^Next round/);
+  await house.expectSaid(/^2 of 2/);
+});

@@ -1,18 +1,21 @@
 import { z } from 'zod';
-import { type Material,MATERIAL_NAMES } from '#core/heat';
+import { type Material, MATERIAL_NAMES } from '#core/heat';
 import {
   CURE_LEVERS,
   type DiagnosisAnswer,
   type DiagnosisGiven,
   type Drill,
   DRILL_NAMES,
+  type DrillTask,
   FACTS,
   FAULT_NAMES,
+  type OrderAnswer,
+  type OrderGiven,
   PAIR_NAMES,
   type Skill,
   SKILL_NAMES,
 } from '#core/training';
-import { INFUSER_KINDS,type InfuserKind } from '#core/vessels';
+import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { endpoint } from './endpoint';
 import { Role } from './people';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
@@ -20,6 +23,7 @@ import { ROUTES } from './routes';
 import { MultipliersBody, Style } from './teas';
 
 const Figure = (min: number, max: number) => z.number().min(min).max(max);
+const Level = z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4), z.literal(5)]);
 const DrillCup = z.strictObject({
   tea: z.string().max(120),
   vessel: z.string().max(120),
@@ -48,7 +52,7 @@ export const DiagnosisGivenBody = z.strictObject({
     .max(2)
     .readonly(),
   known: z.array(z.enum(FACTS)).max(FACTS.length).readonly(),
-  level: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4), z.literal(5)]),
+  level: Level,
 }) satisfies z.ZodType<DiagnosisGiven>;
 const [LEAF, HEAT, TIME, VESSEL, WATER] = CURE_LEVERS;
 export const DiagnosisAnswerBody = z.strictObject({
@@ -67,6 +71,24 @@ export const DiagnosisAnswerBody = z.strictObject({
     .max(2)
     .readonly(),
 }) satisfies z.ZodType<DiagnosisAnswer>;
+
+const Letters = z.array(z.number().int().min(0).max(7)).min(5).max(8).readonly();
+const OrderGivenBody = z.strictObject({
+  cup: DrillCup,
+  apart: Figure(1, 20),
+  shuffle: Letters,
+  level: Level,
+}) satisfies z.ZodType<OrderGiven>;
+const OrderAnswerBody = z.strictObject({ letters: Letters }) satisfies z.ZodType<OrderAnswer>;
+/** A question of a drill with its answer. */
+const DrillTaskBody = z.discriminatedUnion('drill', [
+  z.strictObject({
+    drill: z.literal('diagnose'),
+    given: DiagnosisGivenBody,
+    answer: DiagnosisAnswerBody,
+  }),
+  z.strictObject({ drill: z.literal('order'), given: OrderGivenBody, answer: OrderAnswerBody }),
+]) satisfies z.ZodType<DrillTask>;
 
 const DrillName = oneOf<Drill>(DRILL_NAMES);
 const SkillName = oneOf<Skill>(SKILL_NAMES);
@@ -116,8 +138,7 @@ export const getTrainingBoard = endpoint(ROUTES.getTrainingBoard, {
         answerId: Id,
         by: z.string(),
         at: Instant,
-        given: DiagnosisGivenBody,
-        answer: DiagnosisAnswerBody,
+        task: DrillTaskBody,
       }),
     ),
   }),
@@ -128,11 +149,9 @@ export const addDrillAnswer = endpoint(ROUTES.addDrillAnswer, {
     id: Id,
     siteId: Id,
     at: Instant,
-    drill: DrillName,
+    task: DrillTaskBody,
     /** Of the chance it was drawn with. */
     seed: z.number().int().min(0).max(4_294_967_295),
-    given: DiagnosisGivenBody,
-    answer: DiagnosisAnswerBody,
     /** Time on the question while the page was seen, ms. */
     ms: z.number().int().min(0).max(86_400_000),
   }),

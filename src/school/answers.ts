@@ -1,3 +1,4 @@
+import { standardCup } from '#core/colour';
 import {
   type BlockRating,
   blockRating,
@@ -10,8 +11,10 @@ import {
   evidenceOf,
   houseCupOf,
   type Level,
+  orderLadder,
   ratedAfter,
   scoreDiagnosis,
+  scoreOrder,
   signOffOf,
   type Turn,
   UNRATED,
@@ -45,6 +48,11 @@ const levels = ({ guess, answers }: CaseInput<'levels'>) => {
   let rated = UNRATED;
   return answers.map((answer) => (rated = ratedAfter(rated, answer, guess)));
 };
+
+function order({ style, apart, cups, shuffle, answer }: CaseInput<'order'>) {
+  const ladder = orderLadder(standardCup(style), apart, cups);
+  return { ...ladder, ...(answer && scoreOrder(shuffle, { letters: answer })) };
+}
 
 type Turned = NonNullable<CaseInput<'diagnose'>['answer']>['turns'][number];
 function turnOf({ lever, size }: Turned): Turn {
@@ -97,6 +105,7 @@ const ANSWERS: { readonly [K in CaseKind]: (i: CaseInput<K>) => unknown } = {
   block,
   fsrs,
   levels,
+  order,
   diagnose,
 };
 /** Every kind of case of the school command. */

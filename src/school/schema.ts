@@ -96,7 +96,25 @@ const diagnose = z.strictObject({
     .optional(),
 });
 
-export const CASE_INPUTS = { wilson, evidence, signOff, block, fsrs, levels, diagnose };
+const letters = z.array(z.int().min(0).max(7)).min(2).max(8);
+const order = z.strictObject({
+  style: oneOf(STYLE_IDS, 'style'),
+  apart: z.number().gt(0).max(30),
+  cups: z.int().min(2).max(8),
+  shuffle: letters,
+  answer: letters.optional(),
+});
+
+export const CASE_INPUTS = {
+  wilson,
+  evidence,
+  signOff,
+  block,
+  fsrs,
+  levels,
+  order,
+  diagnose,
+};
 export type CaseKind = keyof typeof CASE_INPUTS;
 export type CaseInput<K extends CaseKind> = z.infer<(typeof CASE_INPUTS)[K]>;
 export const SchoolDocument = documentOf('school', CASE_INPUTS);

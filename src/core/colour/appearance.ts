@@ -195,6 +195,11 @@ export function hexOf(lab: Lab): string {
   return `#${TWO_DIGITS[codeOf(rgb[0])]}${TWO_DIGITS[codeOf(rgb[1])]}${TWO_DIGITS[codeOf(rgb[2])]}`;
 }
 
+/** The Lab of an sRGB code, as a screen shows it. @example labOfHex('#ffffff') // [100, 0, 0] */
+export function labOfHex(code: string): Lab {
+  const channel = (from: number) => decoded(parseInt(code.slice(from, from + 2), 16) / 255);
+  return labOfLinear([channel(1), channel(3), channel(5)]);
+}
 /** What a screen shows of a liquor at a depth. */
 export const tint = (liquor: Liquor, depthCm: number = CUP_DEPTH_CM): string =>
   hexOf(labOf(liquor, depthCm));

@@ -3,6 +3,7 @@ export {
   displayedLab,
   hexOf,
   labOf,
+  labOfHex,
   labOfLinear,
   linearOfXyz,
   PLAIN_WATER,

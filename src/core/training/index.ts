@@ -101,3 +101,17 @@ export {
   turnWords,
 } from './diagnosis/words';
 export { learnerAnswer, type Learner } from './diagnosis/learner';
+export {
+  drawOrder,
+  ORDER_GUESS,
+  orderCredit,
+  orderLadder,
+  scoreOrder,
+  workOrder,
+  type OrderAnswer,
+  type OrderGiven,
+  type OrderLadder,
+  type OrderQuestion,
+  type OrderScore,
+} from './order';
+export { judgeTask, type DrillTask, type JudgedTask } from './task';

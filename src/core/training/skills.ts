@@ -16,10 +16,17 @@ export const SKILL_NAMES = Object.keys(SKILLS) as readonly Skill[];
 
 /** What is practised, which skill it is evidence of, and how long one question takes. */
 export const DRILLS = {
-  diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50 },
+  diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50, sitting: 6 },
+  order: { name: 'Order by strength', skill: 'see', seconds: 60, sitting: 2 },
 } as const satisfies Record<
   string,
-  { readonly name: string; readonly skill: Skill; readonly seconds: number }
+  {
+    readonly name: string;
+    readonly skill: Skill;
+    readonly seconds: number;
+    /** Questions in one sitting. */
+    readonly sitting: number;
+  }
 >;
 export type Drill = keyof typeof DRILLS;
 export const DRILL_NAMES = Object.keys(DRILLS) as readonly Drill[];

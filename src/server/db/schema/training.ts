@@ -8,12 +8,7 @@ import {
   mysqlTable,
   varchar,
 } from 'drizzle-orm/mysql-core';
-import {
-  type DiagnosisAnswer,
-  type DiagnosisGiven,
-  DRILL_NAMES,
-  SKILL_NAMES,
-} from '#core/training';
+import { DRILL_NAMES, type DrillTask, SKILL_NAMES } from '#core/training';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
 
@@ -36,9 +31,9 @@ export const drillAnswers = mysqlTable(
     level: int('level').notNull(),
     guess: double('guess').notNull(),
     seed: double('seed').notNull(),
-    given: json<DiagnosisGiven>('given').notNull(),
+    given: json<DrillTask['given']>('given').notNull(),
     choices: json<readonly string[]>('choices').notNull(),
-    answer: json<DiagnosisAnswer>('answer').notNull(),
+    answer: json<DrillTask['answer']>('answer').notNull(),
     credit: double('credit').notNull(),
     judged: mysqlEnum('judged', ['right', 'near', 'wrong']).notNull(),
     ms: int('ms').notNull(),

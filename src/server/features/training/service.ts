@@ -1,13 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { siteDate } from '#core/time';
-import {
-  DIAGNOSIS_GUESS,
-  DIAGNOSIS_VERSION,
-  scoreDiagnosis,
-  SKILLS,
-  workDiagnosis,
-} from '#core/training';
+import { type DrillTask, judgeTask, SKILLS } from '#core/training';
 import { epochMs } from '#core/units';
 import type {
   addDrillAnswer,
@@ -69,7 +63,8 @@ export function createTrainingService(deps: Deps) {
       return {
         people: await practicesOf(db, here),
         disputed: disputed.map(({ a, by }) => ({
-          ...{ answerId: a.id, by, at: a.at.getTime(), given: a.given, answer: a.answer },
+          ...{ answerId: a.id, by, at: a.at.getTime() },
+          task: { drill: a.drill, given: a.given, answer: a.answer } as DrillTask,
         })),
       };
     },
@@ -82,10 +77,9 @@ export function createTrainingService(deps: Deps) {
           if (there.personId !== who.personId) throw notFound('That answer');
           return asAnswer(there);
         }
-        const diagnosis = workDiagnosis(given.given);
-        if (diagnosis.unfair !== null)
-          throw invalid({ given: 'This question cannot be: nothing was kept.' });
-        const { credit, judged } = scoreDiagnosis(diagnosis, given.answer);
+        const { task } = given;
+        const judgement = judgeTask(task);
+        if (!judgement) throw invalid({ task: 'This question cannot be: nothing was kept.' });
         const at = instantOf(given.at, now());
         await tx.insert(drillAnswers).values({
           id: given.id,
@@ -93,16 +87,10 @@ export function createTrainingService(deps: Deps) {
           siteId: given.siteId,
           at: new Date(at),
           day: await dayAt(tx, given.siteId, at),
-          drill: given.drill,
-          version: DIAGNOSIS_VERSION,
-          level: given.given.level,
-          guess: DIAGNOSIS_GUESS,
+          ...task,
+          ...judgement,
+          level: task.given.level,
           seed: given.seed,
-          given: given.given,
-          choices: diagnosis.choices,
-          answer: given.answer,
-          credit,
-          judged,
           ms: given.ms,
         });
         const kept = await answerById(tx, given.id);

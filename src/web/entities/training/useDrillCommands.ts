@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { siteDate, type Zone } from '#core/time';
-import type { DiagnosisAnswer, DiagnosisGiven, Judged } from '#core/training';
+import type { DrillTask, Judged } from '#core/training';
 import { epochMs } from '#core/units';
 import type { DrillAnswer } from '#contracts/training';
 import { now } from '../../platform/clock';
@@ -15,8 +15,7 @@ export type Drilled = {
   readonly siteId: string;
   readonly zone: Zone;
   readonly seed: number;
-  readonly given: DiagnosisGiven;
-  readonly answer: DiagnosisAnswer;
+  readonly task: DrillTask;
   readonly ms: number;
   readonly credit: number;
   readonly judged: Judged;
@@ -31,10 +30,10 @@ export function useDrillCommands() {
       answer({ siteId, zone, credit, judged, guess, ...rest }: Drilled): DrillAnswer {
         const [id, at] = [newId(), Math.round(now())];
         const answer: DrillAnswer = {
-          ...{ id, at, day: siteDate(zone, epochMs(at)), drill: 'diagnose' },
-          ...{ level: rest.given.level, credit, judged, guess, disputed: false },
+          ...{ id, at, day: siteDate(zone, epochMs(at)), drill: rest.task.drill },
+          ...{ level: rest.task.given.level, credit, judged, guess, disputed: false },
         };
-        const body = { id, siteId, at, drill: 'diagnose' as const, ...rest };
+        const body = { id, siteId, at, ...rest };
         dispatch(queueWrite<AnswerWrite>({ kind: 'drillAnswer', id, body, answer }));
         return answer;
       },

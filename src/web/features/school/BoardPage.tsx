@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { siteDate } from '#core/time';
-import { causeWords, cupSentence, type Skill, SKILLS, workDiagnosis } from '#core/training';
+import { type Skill, SKILLS } from '#core/training';
 import { numberText } from '#core/units';
 import type { Practice } from '#contracts/training';
 import { useZone } from '../../entities/people/session';
@@ -11,6 +11,7 @@ import { useGo } from '../../platform/useGo';
 import { dateText, dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
+import { disputeWords } from './disputeWords';
 import { SignForm } from './SignForm';
 import { signWords, skillsOf, type SkillStand } from './skillsOf';
 
@@ -102,17 +103,11 @@ export function BoardPage() {
           <>
             <h2 className="mt-5">Said to be wrong</h2>
             <ul className="grid gap-2">
-              {data.disputed.map((d) => {
-                const diagnosis = workDiagnosis(d.given);
-                return (
-                  <li key={d.answerId}>
-                    <b className="font-semibold">{d.by}</b>, {dayText(d.at)}: {d.given.cup.tea},{' '}
-                    {d.given.cup.vessel}. {cupSentence(diagnosis)} It was{' '}
-                    {diagnosis.right.map(causeWords).join(' or ')}; answered{' '}
-                    {causeWords(d.answer.cause)}.
-                  </li>
-                );
-              })}
+              {data.disputed.map((d) => (
+                <li key={d.answerId}>
+                  <b className="font-semibold">{d.by}</b>, {dayText(d.at)}: {disputeWords(d.task)}
+                </li>
+              ))}
             </ul>
           </>
         )}

@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
 import { siteDate } from '#core/time';
-import { DRILLS, ENOUGH, SKILLS } from '#core/training';
+import { type Drill, DRILL_NAMES, DRILLS, ENOUGH, SKILLS } from '#core/training';
 import { numberText } from '#core/units';
+import type { DrillAnswer } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
 import { useTraining } from '../../entities/training/useTraining';
@@ -16,7 +17,8 @@ import { skillsOf, type SkillStand } from './skillsOf';
 import { SkillTubes } from './SkillTubes';
 
 const DRAWN_EVERY_MS = 60_000;
-const CUPS = 6;
+/** What starts each drill, in their order. */
+const START_KEYS = ['s', 'o'];
 
 const lastWords = (day: string | undefined): string =>
   day === undefined ? 'Not begun.' : `Last on ${dateText(day)}.`;
@@ -29,7 +31,11 @@ export function SchoolPage() {
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
   useKeys([
-    { key: 's', does: `Start ${DRILLS.diagnose.name}`, run: () => go('/school/diagnose') },
+    ...DRILL_NAMES.map((drill, i) => ({
+      key: START_KEYS[i] ?? '',
+      does: `Start ${DRILLS[drill].name}`,
+      run: () => go(`/school/${drill}`),
+    })),
     ...(role === 'lead' ? [{ key: 'b', does: 'The board', run: () => go('/school/board') }] : []),
   ]);
   if (training.isLoading)
@@ -71,18 +77,9 @@ export function SchoolPage() {
       </section>
       <section className="paper" aria-label="What to practise">
         <h2>To practise</h2>
-        <div className="drill-row">
-          <div>
-            <b className="text-[19px] font-semibold">{DRILLS.diagnose.name}</b>
-            <p className="small">
-              {CUPS} cups, about {Math.round((CUPS * DRILLS.diagnose.seconds) / 60)} minutes.{' '}
-              {lastWords(training.answers.at(-1)?.day)}
-            </p>
-          </div>
-          <Link className="btn go" to="/school/diagnose">
-            Start <kbd>S</kbd>
-          </Link>
-        </div>
+        {DRILL_NAMES.map((drill, i) => (
+          <DrillRow key={drill} drill={drill} isFirst={i === 0} answers={training.answers} />
+        ))}
         <div className="drill-row">
           <div>
             <b className="text-[19px] font-semibold">Rescue a cup</b>
@@ -112,6 +109,34 @@ export function SchoolPage() {
     </main>
   );
 }
+/** One drill: how long a sitting takes, when it was last, and its button. */
+function DrillRow({
+  drill,
+  isFirst,
+  answers,
+}: {
+  drill: Drill;
+  isFirst: boolean;
+  answers: readonly DrillAnswer[];
+}) {
+  const { name, sitting, seconds } = DRILLS[drill];
+  const last = answers.findLast((a) => a.drill === drill);
+  return (
+    <div className="drill-row">
+      <div>
+        <b className="text-[19px] font-semibold">{name}</b>
+        <p className="small">
+          {sitting} {drill === 'order' ? 'rounds' : 'cups'}, about{' '}
+          {Math.round((sitting * seconds) / 60)} minutes. {lastWords(last?.day)}
+        </p>
+      </div>
+      <Link className={`btn ${isFirst ? 'go' : ''}`} to={`/school/${drill}`}>
+        Start <kbd>{START_KEYS[DRILL_NAMES.indexOf(drill)]?.toUpperCase()}</kbd>
+      </Link>
+    </div>
+  );
+}
+
 /** Asks for the sign-off of a skill that has been practised and is not signed. */
 function Ask({ stands }: { stands: readonly SkillStand[] }) {
   const { site, personId } = useSession();

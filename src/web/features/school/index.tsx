@@ -7,8 +7,11 @@ const DiagnosePage = lazy(() =>
   import('./diagnose/DiagnosePage').then((m) => ({ default: m.DiagnosePage })),
 );
 
+const OrderPage = lazy(() => import('./order/OrderPage').then((m) => ({ default: m.OrderPage })));
+
 export const schoolRoutes: RouteObject[] = [
   { path: '/school', element: <SchoolPage /> },
   { path: '/school/board', element: <BoardPage /> },
   { path: '/school/diagnose', element: <DiagnosePage /> },
+  { path: '/school/order', element: <OrderPage /> },
 ];

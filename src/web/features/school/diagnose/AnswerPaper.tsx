@@ -12,7 +12,7 @@ import {
 } from '#core/training';
 import { numberText } from '#core/units';
 import { Cup } from '../../../entities/teas/Cup';
-import type { Question } from './drill.worker';
+import type { CupAsked } from '../drill.worker';
 import { GapBars } from './GapBars';
 import { answerOf, type Drilling } from './model';
 
@@ -48,7 +48,7 @@ export function Answered({
   state,
   score,
 }: {
-  question: Question;
+  question: CupAsked;
   state: Drilling;
   score: DiagnosisScore;
 }) {

@@ -9,10 +9,10 @@ import {
 } from '#core/units';
 import { useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';
-import type { Question } from './drill.worker';
+import type { CupAsked } from '../drill.worker';
 
 /** The question on porcelain: this cup, the house cup, what a taster says, what is known. */
-export function Asked({ question: { given, diagnosis } }: { question: Question }) {
+export function Asked({ question: { given, diagnosis } }: { question: CupAsked }) {
   const units = useUnits();
   const { cup } = given;
   const house = liquorOfMade(madeWith(houseCupOf(cup), []));

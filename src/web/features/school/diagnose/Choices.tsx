@@ -7,7 +7,7 @@ import {
   FAULTS,
   type VesselAct,
 } from '#core/training';
-import type { Question } from './drill.worker';
+import type { CupAsked } from '../drill.worker';
 import type { DrillAction, Drilling } from './model';
 import { SizeRule } from './SizeRule';
 
@@ -58,7 +58,7 @@ export function Choices({
   state,
   dispatch,
 }: {
-  question: Question;
+  question: CupAsked;
   state: Drilling;
   dispatch: Dispatch<DrillAction>;
 }) {

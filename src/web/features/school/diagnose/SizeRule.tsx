@@ -1,7 +1,7 @@
 import { houseCupOf, type SizedLever, sizesOfLever, turnWords } from '#core/training';
 import { minutesText, signedText } from '#core/units';
 import { Rule } from '../../../ui/Rule';
-import type { Question } from './drill.worker';
+import type { CupAsked } from '../drill.worker';
 
 const STEPS: Readonly<Record<SizedLever, { readonly step: number; readonly ticks: number }>> = {
   leaf: { step: 5, ticks: 6 },
@@ -30,7 +30,7 @@ export function SizeRule({
   isDone,
   onSize,
 }: {
-  question: Pick<Question, 'diagnosis' | 'given'>;
+  question: Pick<CupAsked, 'diagnosis' | 'given'>;
   lever: SizedLever;
   size: number;
   isDone: boolean;

@@ -1,27 +1,28 @@
 import { useEffect, useState } from 'react';
 import type { DrillCup, Level } from '#core/training';
-import { drawQuestion } from './drill';
-import type { Question } from './drill.worker';
+import type { Draw } from './drill';
 
-export type Drawn =
+export type Drawn<Q> =
   | { readonly kind: 'loading' }
   | { readonly kind: 'none' }
   | { readonly kind: 'failed'; readonly again: () => void }
-  | { readonly kind: 'question'; readonly question: Question };
-
-/** The chance of a question follows from what was answered last: it is the same one on every device. */
-export const seedOf = (id: string): number => parseInt(id.replaceAll('-', '').slice(-8), 16);
+  | { readonly kind: 'question'; readonly question: Q };
 
 /** The question of that level and chance, drawn in the worker. */
-export function useQuestion(cups: readonly DrillCup[] | null, level: number, seed: number): Drawn {
-  const [drawn, setDrawn] = useState<Drawn>({ kind: 'loading' });
+export function useQuestion<Q>(
+  draw: Draw<Q>,
+  cups: readonly DrillCup[] | null,
+  level: number,
+  seed: number,
+): Drawn<Q> {
+  const [drawn, setDrawn] = useState<Drawn<Q>>({ kind: 'loading' });
   const [tries, setTries] = useState(0);
   useEffect(() => {
     if (!cups) return;
     let isWanted = true;
     setDrawn({ kind: 'loading' });
     const again = () => setTries((n) => n + 1);
-    drawQuestion(cups, level as Level, seed).then(
+    draw(cups, level as Level, seed).then(
       (question) => {
         if (isWanted) setDrawn(question ? { kind: 'question', question } : { kind: 'none' });
       },
@@ -32,6 +33,6 @@ export function useQuestion(cups: readonly DrillCup[] | null, level: number, see
     return () => {
       isWanted = false;
     };
-  }, [cups, level, seed, tries]);
+  }, [draw, cups, level, seed, tries]);
   return drawn;
 }

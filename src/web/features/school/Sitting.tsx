@@ -1,0 +1,99 @@
+import { type ReactNode, useState } from 'react';
+import { Link } from 'react-router';
+import { type Drill, DRILLS, levelOfNext, ratingOf } from '#core/training';
+import type { DrillAnswer } from '#contracts/training';
+import { useSession } from '../../entities/people/session';
+import { useDrillCups } from '../../entities/training/useDrillCups';
+import { useTraining } from '../../entities/training/useTraining';
+import { Loading, Nothing } from '../../ui/Note';
+import type { Draw } from './drill';
+import { useQuestion } from './useQuestion';
+
+/** Where one is in a sitting, and how it goes on. */
+export type Place = {
+  readonly at: number;
+  readonly of: number;
+  /** The answer is in: the next question waits until it is asked for. */
+  readonly onAnswered: () => void;
+  readonly onNext: () => void;
+};
+/** The chance of a question follows from what was answered last: it is the same one on every device. */
+const seedOf = (id: string): number => parseInt(id.replaceAll('-', '').slice(-8), 16);
+
+/** One question of a drill after another, each of the level that suits. */
+export function Sitting<Q extends { readonly seed: number }>({
+  drill,
+  guess,
+  draw,
+  children,
+}: {
+  drill: Drill;
+  /** The chance of a blind choice. */
+  guess: number;
+  draw: Draw<Q>;
+  children: (question: Q, place: Place) => ReactNode;
+}) {
+  const cups = useDrillCups();
+  const { answers, isThere, isLoading } = useTraining();
+  const { personId } = useSession();
+  const own = answers.filter((a) => a.drill === drill);
+  // The answers that were there when this question was begun: the next one follows from the last of them.
+  const [held, hold] = useState<readonly DrillAnswer[] | null>(null);
+  const [done, setDone] = useState(0);
+  const before = held ?? own;
+  const isReady = isThere || !isLoading;
+  const drawn = useQuestion(
+    draw,
+    isReady ? cups : null,
+    levelOfNext(ratingOf(before), guess),
+    seedOf(before.at(-1)?.id ?? personId),
+  );
+  const of = DRILLS[drill].sitting;
+  switch (drawn.kind) {
+    case 'loading':
+      return (
+        <main className="page">
+          <Loading what="a cup" />
+        </main>
+      );
+    case 'none':
+      return (
+        <main className="page p-6">
+          <Nothing
+            action={
+              <Link className="btn" to="/book">
+                To the book
+              </Link>
+            }
+          >
+            Cups are simulated from this house’s teas and vessels. Add a tea with a house recipe and
+            a vessel first.
+          </Nothing>
+        </main>
+      );
+    case 'failed':
+      return (
+        <main className="page p-6">
+          <Nothing
+            action={
+              <button type="button" className="btn" onClick={drawn.again}>
+                Try again
+              </button>
+            }
+          >
+            No cup could be simulated.
+          </Nothing>
+        </main>
+      );
+    case 'question':
+      return children(drawn.question, {
+        at: done + 1,
+        of,
+        onAnswered: () => hold(before),
+        onNext: () => {
+          hold(null);
+          setDone((n) => (n + 1) % of);
+        },
+      });
+  }
+}
