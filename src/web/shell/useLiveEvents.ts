@@ -11,7 +11,7 @@ export function useLiveEvents(): void {
     const reread = (...tags: Parameters<typeof api.util.invalidateTags>[0]) =>
       dispatch(api.util.invalidateTags(tags));
     return openLive(dispatch, {
-      fresh: () => reread('Bar', 'Cold'),
+      fresh: () => reread('Bar', 'Cold', 'Training'),
       brew: ({ brew }) => {
         dispatch(brewSaved(brew));
         reread('Log');

@@ -1,12 +1,6 @@
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
-import { pathOf, ROUTES } from '#contracts/routes';
-import type {
-  addSignEvent,
-  DrillAnswer,
-  getTrainingBoard,
-  Practice,
-  SignEventBody,
-} from '#contracts/training';
+import { ROUTES } from '#contracts/routes';
+import type { addSignEvent, getTrainingBoard, Practice, SignEventBody } from '#contracts/training';
 import { api } from '../../platform/api';
 
 /** What is practised and signed. */
@@ -20,19 +14,10 @@ export const trainingApi = api.injectEndpoints({
       query: () => ({ url: ROUTES.getTrainingBoard.path }),
       providesTags: ['Training'],
     }),
-    disputeAnswer: build.mutation<DrillAnswer, string>({
-      query: (id) => ({ url: pathOf(ROUTES.disputeAnswer, { id }), method: 'POST', body: {} }),
-      invalidatesTags: ['Training'],
-    }),
     addSignEvent: build.mutation<SignEventBody, BodyOf<typeof addSignEvent>>({
       query: (body) => ({ url: ROUTES.addSignEvent.path, method: 'POST', body }),
       invalidatesTags: ['Training', 'History'],
     }),
   }),
 });
-export const {
-  useAddSignEventMutation,
-  useDisputeAnswerMutation,
-  useTrainingBoardQuery,
-  useTrainingQuery,
-} = trainingApi;
+export const { useAddSignEventMutation, useTrainingBoardQuery, useTrainingQuery } = trainingApi;

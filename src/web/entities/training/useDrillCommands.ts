@@ -8,8 +8,7 @@ import { newId } from '../../platform/ids';
 import { queueWrite } from '../../platform/outbox/outbox';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
-import { useDisputeAnswerMutation } from './api';
-import type { AnswerWrite } from './writes';
+import type { AnswerWrite, DisputeWrite } from './writes';
 
 export type Drilled = {
   readonly siteId: string;
@@ -24,7 +23,6 @@ export type Drilled = {
 /** What is done in a drill; an answer is kept on this device until the server has it. */
 export function useDrillCommands() {
   const dispatch = useAppDispatch();
-  const [dispute] = useDisputeAnswerMutation();
   return useMemo(
     () => ({
       answer({ siteId, zone, credit, judged, guess, ...rest }: Drilled): DrillAnswer {
@@ -38,17 +36,15 @@ export function useDrillCommands() {
         return answer;
       },
       /** “I say it is wrong”: a lead looks at it. */
-      async dispute(id: string): Promise<void> {
-        const sent = await dispute(id);
+      dispute(answerId: string): void {
+        dispatch(queueWrite<DisputeWrite>({ kind: 'answerDispute', id: newId(), answerId }));
         dispatch(
           toastShown({
-            text: sent.error
-              ? 'Not sent: there is no connection. Try again.'
-              : 'Sent to the leads. It counts neither for you nor against you.',
+            text: 'The leads are told. This answer counts neither for you nor against you.',
           }),
         );
       },
     }),
-    [dispatch, dispute],
+    [dispatch],
   );
 }

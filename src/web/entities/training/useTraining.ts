@@ -3,17 +3,20 @@ import type { DrillAnswer } from '#contracts/training';
 import { useAppSelector } from '../../platform/store';
 import { useSession } from '../people/session';
 import { useTrainingQuery } from './api';
-import { isTrainingWrite } from './writes';
+import { isAnswerWrite } from './writes';
 
 const byTime = (a: DrillAnswer, b: DrillAnswer) => a.at - b.at || (a.id < b.id ? -1 : 1);
 /** What one has answered and what is signed: what this device has not sent yet is among it. */
 export function useTraining() {
-  const { data, isLoading, isError, refetch } = useTrainingQuery();
+  // What this device kept may come first: it is asked for again wherever it is read.
+  const { data, isLoading, isFetching, isError, refetch } = useTrainingQuery(undefined, {
+    refetchOnMountOrArgChange: true,
+  });
   const { personId } = useSession();
   const waiting = useAppSelector((s) => s.outbox.waiting);
   const answers = useMemo(() => {
     const unsent = waiting
-      .filter(isTrainingWrite)
+      .filter(isAnswerWrite)
       .filter((w) => w.maker?.personId === personId)
       .map((w) => w.answer);
     const known = new Set(data?.answers.map((a) => a.id));
@@ -24,7 +27,8 @@ export function useTraining() {
     signs: data?.signs ?? [],
     isLoading,
     isError: isError && !data,
-    isThere: data !== undefined,
+    /** The server has answered, or will not. */
+    isSettled: !isFetching,
     refetch,
   };
 }

@@ -1,6 +1,7 @@
 import type { BodyOf } from '#contracts/endpoint';
-import { ROUTES } from '#contracts/routes';
+import { pathOf, ROUTES } from '#contracts/routes';
 import type { addDrillAnswer, DrillAnswer } from '#contracts/training';
+import type { Send } from '../../platform/dispatch';
 import type { WaitingWrite, WriteKind } from '../../platform/outbox/writes';
 import { trainingApi } from './api';
 
@@ -10,20 +11,38 @@ export type AnswerWrite = WaitingWrite & {
   readonly body: BodyOf<typeof addDrillAnswer>;
   readonly answer: DrillAnswer;
 };
+/** “I say it is wrong”, of an answer that may itself still wait. */
+export type DisputeWrite = WaitingWrite & {
+  readonly kind: 'answerDispute';
+  readonly answerId: string;
+};
+const kept = (_w: WaitingWrite, answer: unknown, dispatch: Send) => {
+  const saved = answer as DrillAnswer;
+  dispatch(
+    trainingApi.util.updateQueryData('training', undefined, (practice) => {
+      practice.answers = [...practice.answers.filter((a) => a.id !== saved.id), saved];
+    }),
+  );
+};
+const own = {
+  accept: kept,
+  stale: () => [],
+  refused: ['Training'] as const,
+  maker: (w: WaitingWrite) => w.maker ?? null,
+};
 const drillAnswer: WriteKind<AnswerWrite> = {
+  ...own,
   call: ({ body }) => ({ url: ROUTES.addDrillAnswer.path, method: 'POST', body }),
   subjects: ({ id }) => [id],
-  accept: (_w, answer, dispatch) => {
-    const kept = answer as DrillAnswer;
-    dispatch(
-      trainingApi.util.updateQueryData('training', undefined, (practice) => {
-        practice.answers = [...practice.answers.filter((a) => a.id !== kept.id), kept];
-      }),
-    );
-  },
-  stale: () => [],
-  refused: ['Training'],
-  maker: (w) => w.maker ?? null,
 };
-export const trainingWrites = { drillAnswer };
-export const isTrainingWrite = (w: WaitingWrite): w is AnswerWrite => w.kind in trainingWrites;
+const answerDispute: WriteKind<DisputeWrite> = {
+  ...own,
+  call: ({ answerId }) => ({
+    url: pathOf(ROUTES.disputeAnswer, { id: answerId }),
+    method: 'POST',
+    body: {},
+  }),
+  subjects: ({ answerId }) => [answerId],
+};
+export const trainingWrites = { drillAnswer, answerDispute };
+export const isAnswerWrite = (w: WaitingWrite): w is AnswerWrite => w.kind === 'drillAnswer';

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
-import { type Drill, DRILLS, levelOfNext, ratingOf } from '#core/training';
+import { type Drill, type DrillCup, DRILLS, levelOfNext, ratingOf } from '#core/training';
 import type { DrillAnswer } from '#contracts/training';
 import { useSession } from '../../entities/people/session';
 import { useDrillCups } from '../../entities/training/useDrillCups';
@@ -13,12 +13,12 @@ import { useQuestion } from './useQuestion';
 export type Place = {
   readonly at: number;
   readonly of: number;
-  /** The answer is in: the next question waits until it is asked for. */
-  readonly onAnswered: () => void;
   readonly onNext: () => void;
 };
 /** The chance of a question follows from what was answered last: it is the same one on every device. */
 const seedOf = (id: string): number => parseInt(id.replaceAll('-', '').slice(-8), 16);
+
+type Held = { readonly before: readonly DrillAnswer[]; readonly cups: readonly DrillCup[] };
 
 /** One question of a drill after another, each of the level that suits. */
 export function Sitting<Q extends { readonly seed: number }>({
@@ -34,17 +34,18 @@ export function Sitting<Q extends { readonly seed: number }>({
   children: (question: Q, place: Place) => ReactNode;
 }) {
   const cups = useDrillCups();
-  const { answers, isThere, isLoading } = useTraining();
+  const { answers, isSettled } = useTraining();
   const { personId } = useSession();
   const own = answers.filter((a) => a.drill === drill);
-  // The answers that were there when this question was begun: the next one follows from the last of them.
-  const [held, hold] = useState<readonly DrillAnswer[] | null>(null);
+  // What a question follows from. It stays until the next one is asked for: what comes from another device meanwhile, and
+  // the answer itself, change nothing of what is on the screen.
+  const [held, hold] = useState<Held | null>(null);
   const [done, setDone] = useState(0);
-  const before = held ?? own;
-  const isReady = isThere || !isLoading;
+  if (held === null && isSettled && cups) hold({ before: own, cups });
+  const before = held?.before ?? [];
   const drawn = useQuestion(
     draw,
-    isReady ? cups : null,
+    held?.cups ?? null,
     levelOfNext(ratingOf(before), guess),
     seedOf(before.at(-1)?.id ?? personId),
   );
@@ -89,7 +90,6 @@ export function Sitting<Q extends { readonly seed: number }>({
       return children(drawn.question, {
         at: done + 1,
         of,
-        onAnswered: () => hold(before),
         onNext: () => {
           hold(null);
           setDone((n) => (n + 1) % of);

@@ -20,7 +20,7 @@ export function useAnswer(seed: number) {
       });
     },
     dispute(): void {
-      if (kept.current) void commands.dispute(kept.current.id);
+      if (kept.current) commands.dispute(kept.current.id);
     },
   };
 }

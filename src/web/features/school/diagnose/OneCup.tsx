@@ -24,8 +24,6 @@ export function OneCup({ question, place }: { question: CupAsked; place: Place }
   const submit = () => {
     const chosen = answerOf(state);
     if (!chosen || score) return;
-    // The next cup follows from this answer, but not while this one is looked at.
-    place.onAnswered();
     dispatch({ kind: 'submit', diagnosis });
     const { credit, judged } = scoreDiagnosis(diagnosis, chosen);
     answer(

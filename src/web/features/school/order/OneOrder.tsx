@@ -28,7 +28,6 @@ export function OneOrder({ question, place }: { question: OrderAsked; place: Pla
     const found = scoreOrder(given.shuffle, { letters });
     const { judged } = found;
     if (judged !== 'again') {
-      place.onAnswered();
       answer(
         { drill: 'order', given, answer: { letters } },
         { credit: orderCredit(judged), judged, guess: ORDER_GUESS },
