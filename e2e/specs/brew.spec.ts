@@ -160,7 +160,7 @@ test('keys alone: start, pull, undo, judge, and the list of keys', async ({ hous
   await keyboard.press('Escape');
   await keyboard.press('Escape');
   await expect(house.page).toHaveURL(/\/$/);
-  await keyboard.press('Shift+Digit6');
+  await keyboard.press('Shift+Digit7');
   await expect(house.page).toHaveURL(/\/log/);
 });
 

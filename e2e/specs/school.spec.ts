@@ -24,7 +24,7 @@ test('a trainee diagnoses cups by keys and by touch; each is kept, and the lead 
   await house.expectSaid(/^2 of 6/);
   await school.answerByTouch();
   await house.press('I say it is wrong');
-  await house.expectSaid(/The leads are told\./);
+  await house.expectSaid(/Kept for the leads\./);
   await house.expectAllSaved();
   expect((await answers(house)).length).toBe(before + 2);
   await house.page.goto('/school');

@@ -195,7 +195,7 @@ export function hexOf(lab: Lab): string {
   return `#${TWO_DIGITS[codeOf(rgb[0])]}${TWO_DIGITS[codeOf(rgb[1])]}${TWO_DIGITS[codeOf(rgb[2])]}`;
 }
 
-/** The Lab of an sRGB code, as a screen shows it. @example labOfHex('#ffffff') // [100, 0, 0] */
+/** The Lab of an sRGB code, as a screen shows it. */
 export function labOfHex(code: string): Lab {
   const channel = (from: number) => decoded(parseInt(code.slice(from, from + 2), 16) / 255);
   return labOfLinear([channel(1), channel(3), channel(5)]);

@@ -40,7 +40,7 @@ export function useDrillCommands() {
         dispatch(queueWrite<DisputeWrite>({ kind: 'answerDispute', id: newId(), answerId }));
         dispatch(
           toastShown({
-            text: 'The leads are told. This answer counts neither for you nor against you.',
+            text: 'Kept for the leads. This answer counts neither for you nor against you.',
           }),
         );
       },
