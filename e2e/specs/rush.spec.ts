@@ -45,7 +45,7 @@ test('figures pick a vessel, Space does its hand, V says it is right, Z takes ea
   await house.expectAllSaved();
   await house.page.reload();
   await bar.expectState('Tolvane Amber', 'Steeping, left');
-  await keyboard.press('Shift+Digit6');
+  await keyboard.press('Shift+Digit7');
   await expect(house.page).toHaveURL(/\/log$/);
 });
 
