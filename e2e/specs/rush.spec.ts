@@ -229,7 +229,8 @@ test('two pots of one tea are lifted and judged in one touch', async ({ house })
     house.page.locator('.field').filter({ hasText: 'White pot + Glass pot' }),
   ).toBeVisible();
   await bar.pull('Tolvane Amber');
-  await house.expectSaid(/Tolvane Amber, 2 vessels, lifted at 1:4\d/);
+  // At 1:40 or later: a slow machine takes its time to get here.
+  await house.expectSaid(/Tolvane Amber, 2 vessels, lifted at (1:[4-5]|2:)\d/);
   await bar.right('Tolvane Amber');
   await bar.expectPlaces(0);
   await house.expectAllSaved();
@@ -240,7 +241,7 @@ test('two pots of one tea are lifted and judged in one touch', async ({ house })
       .filter({ hasText: 'Tolvane Amber' })
       .filter({ hasText: 'right' })
       .nth(1),
-  ).toContainText(/1:4|−/);
+  ).toContainText(/1:[4-5]|2:|−/);
 });
 
 test('a shared tablet locks: a steep is lifted as the tablet’s, the rest asks for a PIN; somebody owns it', async ({
