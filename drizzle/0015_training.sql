@@ -15,7 +15,7 @@ CREATE TABLE `drill_answers` (
 	`credit` double NOT NULL,
 	`judged` enum('right','near','wrong') NOT NULL,
 	`ms` int NOT NULL,
-	`disputed` boolean NOT NULL DEFAULT false,
+	`dispute` enum('open','wrong','right'),
 	CONSTRAINT `drill_answers_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint

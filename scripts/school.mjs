@@ -1,5 +1,5 @@
-// npm run -s school < cases.json > out.json: what practice comes to, and cups that are diagnosed, without database or build.
-// Sets up the modules when they are missing.
+// npm run -s school < cases.json > out.json: what practice comes to, and cups that are diagnosed, without database or
+// build. Sets up the modules when they are missing.
 import { spawnSync } from 'node:child_process';
 import { needModules, ROOT } from './lib/prepare.mjs';
 

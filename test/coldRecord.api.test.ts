@@ -74,8 +74,15 @@ test('what is missing here is said by batch and name, and nothing comes in', asy
     '“noon” is no time.',
   ]);
   expect((await record()).begun).toEqual([mine]);
-  for (const text of ['', 'at,celsius', '[]', '{"begun": [{"id": 3}], "temperatures": []}'])
-    expect((await take(text, true).expect(200)).body.faultCount).toBeGreaterThan(0);
+  for (const [text, where] of [
+    ['', 'the file'],
+    ['at,celsius', 'the file'],
+    ['[]', 'the file'],
+    ['{"begun": [{"id": 3}], "temperatures": []}', 'batch 1'],
+  ]) {
+    const { faults } = (await take(text ?? '', true).expect(200)).body;
+    expect(faults.map((f: { where: string }) => f.where)).toEqual([where]);
+  }
 });
 test('a batch that had not ended stays out and is counted; leads only', async () => {
   await c.start();

@@ -1,5 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import sharp from 'sharp';
+import { seeded } from '#core/numeric';
+import { sampleDrillCup } from '#core/testing';
+import { drawOrder } from '#core/training';
 import { ROUTES } from '../src/contracts/routes';
 import { startingRecipe } from '../src/core/recipes/index';
 import { changes, feed, leadNotes } from '../src/server/db/schema';
@@ -211,6 +214,16 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
       confirmed: true,
     };
     return () => post('/api/cold/record', body);
+  },
+  settleDispute: async () => {
+    const given = drawOrder([sampleDrillCup()], 1, seeded(1));
+    const id = newId();
+    const task = { drill: 'order', given, answer: { letters: [...given.shuffle.keys()] } };
+    const answer = { id, siteId: h.ids.site, at: h.now(), task, seed: 1, ms: 1000 };
+    const { trainee } = h.callers;
+    await trainee.post('/api/training/answers', answer).expect(200);
+    await trainee.post(`/api/training/answers/${id}/dispute`, {}).expect(200);
+    return () => post(`/api/training/answers/${id}/settle`, { isWrong: true });
   },
   addProbe: () => {
     const body = { id: newId(), siteId: h.ids.site, name: 'Back of the fridge' };

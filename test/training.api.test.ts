@@ -1,9 +1,9 @@
 import { seeded } from '#core/numeric';
+import { sampleDrillCup } from '#core/testing';
 import {
   type DiagnosisGiven,
   drawDiagnosis,
   drawOrder,
-  type DrillCup,
   DrillHouse,
   type Level,
   type Turn,
@@ -14,12 +14,7 @@ import { type Begun, begunHouse, newId } from './house';
 
 // What is practised is kept once, is worth what the server works out, and is read by its person and by leads alone.
 
-const CUP: DrillCup = {
-  ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },
-  ...{ leafGrams: 6, waterMl: 500, temperatureC: 92, seconds: 210, warm: true, lid: true },
-  ...{ material: 'stoneware', capacityMl: 620, infuser: 'deep', basketMl: 230 },
-  ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
-};
+const CUP = sampleDrillCup();
 const HOUSE = new DrillHouse([CUP]);
 const drawn = (seed: number, level: Level = 3): DiagnosisGiven =>
   drawDiagnosis(HOUSE, level, seeded(seed));
@@ -83,6 +78,11 @@ test('an order of cups is kept by how it was set; darkest first is asked again',
   await send(task([...letters].reverse())).expect(422);
   await send(task(letters.map(() => 0))).expect(422);
   await send(task(letters.slice(0, 5))).expect(422);
+  const strange = { ...given, shuffle: given.shuffle.map(() => 0) };
+  await send(body(drawn(11), { drill: 'order', given: strange, answer: { letters } })).expect(422);
+  const short = { ...given, shuffle: [0, 1, 2, 3, 4] };
+  const far = { letters: [0, 1, 2, 3, 7] };
+  await send(body(drawn(11), { drill: 'order', given: short, answer: far })).expect(422);
   expect((await own()).answers).toHaveLength(1);
 });
 test('everybody reads their own; the board is for leads, by name', async () => {
@@ -112,6 +112,26 @@ test('“I say it is wrong” is its own person’s, and goes to the leads with 
   await h.callers.trainee.post(`/api/training/answers/${mine.id}/dispute`, {}).expect(200);
   const board = (await h.callers.lead.get('/api/training/board').expect(200)).body;
   expect(board.disputed).toMatchObject([{ answerId: mine.id, by: 'Trainee T.', task: { given } }]);
+});
+test('a lead settles a dispute once: a wrong question stays out, a right one counts again; nobody settles their own', async () => {
+  const disputed = async (seed: number, by: keyof Begun['callers'] = 'trainee') => {
+    const mine = body(drawn(seed));
+    await send(mine, by).expect(200);
+    await h.callers[by].post(`/api/training/answers/${mine.id}/dispute`, {}).expect(200);
+    return mine.id;
+  };
+  const settle = (id: string, isWrong: boolean, by: keyof Begun['callers'] = 'lead') =>
+    h.callers[by].post(`/api/training/answers/${id}/settle`, { isWrong });
+  const [wrong, right] = [await disputed(18), await disputed(19)];
+  await settle(wrong, true, 'trainee').expect(403);
+  expect((await settle(wrong, true).expect(200)).body).toMatchObject({ disputed: true });
+  expect((await settle(right, false).expect(200)).body).toMatchObject({ disputed: false });
+  // What is settled is settled: by its person, and by the next lead.
+  await h.callers.trainee.post(`/api/training/answers/${right}/dispute`, {}).expect(200);
+  await settle(wrong, false).expect(200);
+  expect((await own()).answers.map((a) => a.disputed)).toEqual([true, false]);
+  expect((await h.callers.lead.get('/api/training/board').expect(200)).body.disputed).toEqual([]);
+  await settle(await disputed(20, 'lead'), true).expect(403);
 });
 test('a sign-off: asked for by its person, signed and withdrawn by a lead, never by oneself', async () => {
   const trainee = (await own()).person.id;

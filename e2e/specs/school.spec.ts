@@ -23,18 +23,20 @@ test('a trainee diagnoses cups by keys and by touch; each is kept, and the lead 
   await school.nextCup();
   await house.expectSaid(/^2 of 6/);
   await school.answerByTouch();
-  await house.press('I say it is wrong');
+  await house.press('This question is wrong');
   await house.expectSaid(/Kept for the leads\./);
   await house.expectAllSaved();
   expect((await answers(house)).length).toBe(before + 2);
   await house.page.goto('/school');
-  await house.press('Ask for Correct');
-  await house.expectSaid(/Correct: asked for\./);
+  await house.press('Ask for sign-off: Correct');
+  await house.expectSaid(/Correct: sign-off asked for\./);
 
   const lead = new HouseDriver(await tablet());
   await lead.signIn(PEOPLE.lead);
   await lead.page.goto('/school/board');
-  await lead.expectSaid(/Said to be wrong/);
+  await lead.expectSaid(/Questions reported as wrong/);
+  await lead.press('The question is right');
+  await lead.expectUnsaid(/Questions reported as wrong/);
   await lead.press(/^Correct of Pela M\.: .*asked/);
   await lead.type('What was seen', 'Two cups at the bar, both named.');
   await lead.press('Sign', { exact: true });
@@ -92,7 +94,7 @@ test('cups are set in order by letter and figure, a step is taken back, and the 
   await house.page.keyboard.press('z');
   await house.expectDisabled('button', /^Submit: one cup to place/);
   await house.page.keyboard.press('Enter');
-  await house.press('Show how light each is, in figures');
+  await house.press('Show lightness as figures');
   await house.press('Submit', { exact: true });
   await house.expectSaid(/Right|Nearly|Not yet/);
   await house.expectAllSaved();

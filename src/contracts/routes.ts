@@ -102,6 +102,7 @@ export const ROUTES = {
   getTrainingBoard: { method: 'GET', path: '/api/training/board', access: 'lead' },
   addDrillAnswer: { method: 'POST', path: '/api/training/answers', access: 'trainee' },
   disputeAnswer: { method: 'POST', path: '/api/training/answers/:id/dispute', access: 'trainee' },
+  settleDispute: { method: 'POST', path: '/api/training/answers/:id/settle', access: 'lead' },
   addSignEvent: { method: 'POST', path: '/api/training/signs', access: 'trainee' },
   listProbes: { method: 'GET', path: '/api/probes', access: 'trainee' },
   addProbe: { method: 'POST', path: '/api/probes', access: 'lead' },

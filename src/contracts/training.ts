@@ -104,7 +104,7 @@ export const DrillAnswer = z.strictObject({
   credit: z.number().min(0).max(1),
   guess: z.number().min(0).max(1),
   judged: z.enum(['right', 'near', 'wrong']),
-  /** Its person says that the question is wrong: no evidence until a lead has looked. */
+  /** Its person says that the question is wrong, and no lead has found it right: no evidence. */
   disputed: z.boolean(),
 });
 export type DrillAnswer = z.infer<typeof DrillAnswer>;
@@ -157,9 +157,15 @@ export const addDrillAnswer = endpoint(ROUTES.addDrillAnswer, {
   }),
   response: DrillAnswer,
 });
-/** “I say it is wrong”: by its own person. */
+/** “This question is wrong”: by the answer's own person. */
 export const disputeAnswer = endpoint(ROUTES.disputeAnswer, {
   params: z.strictObject({ id: Id }),
+  response: DrillAnswer,
+});
+/** What a lead found: a wrong question stays out of evidence. */
+export const settleDispute = endpoint(ROUTES.settleDispute, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({ isWrong: z.boolean() }),
   response: DrillAnswer,
 });
 /** Asked for by the person; signed or withdrawn by a lead, never by oneself. A repeated id is the same event. */

@@ -4,10 +4,11 @@ import { EXCHANGE_TASKS } from './features/exchange/tasks';
 import { FIT_TASKS } from './features/fits/tasks';
 import { PRINT_TASKS } from './features/prints/tasks';
 import { TASTING_TASKS } from './features/tastings/tasks';
+import { TRAINING_TASKS } from './features/training/tasks';
 import type { Sent, Task } from './work/task';
 
 const TASKS = new Map<string, Task<never[], unknown>>(
-  [BATCH_TASKS, EXCHANGE_TASKS, FIT_TASKS, PRINT_TASKS, TASTING_TASKS]
+  [BATCH_TASKS, EXCHANGE_TASKS, FIT_TASKS, PRINT_TASKS, TASTING_TASKS, TRAINING_TASKS]
     .flatMap((of) => Object.values(of) as unknown as Task<never[], unknown>[])
     .map((t) => [t.name, t]),
 );

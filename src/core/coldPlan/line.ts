@@ -4,14 +4,17 @@ import type { Room, Taken } from './room';
 import type { StandingPoured } from './standing';
 
 /**
- * One step along a line: from so many glasses behind us, served or missed, to so many. A step without a batch misses what
- * is left of a service.
+ * One step along a line: from so many glasses behind us, served or missed, to so many. A step without a batch misses
+ * what is left of a service.
  */
 export type Step = {
   readonly to: number;
   readonly lost: number;
   readonly effort: number;
-  /** Parts steps that cost the same: less for a batch of the plan before, then for one whose hours are nearer to its best. */
+  /**
+   * Parts steps that cost the same: less for a batch of the plan before, then for one whose hours are nearer to its
+   * best.
+   */
   readonly rank: number;
   readonly batch: StepBatch | null;
   /** Its pin by place in the line's own list; -1: none. */
@@ -28,8 +31,8 @@ export type StepBatch = {
 };
 
 /**
- * A line as a network: its demand glass by glass from left to right. Every plan of the line is a path, since one batch is
- * open at a time. A pin that is used nowhere is added at the end, as what it takes and costs when it serves nobody.
+ * A line as a network: its demand glass by glass from left to right. Every plan of the line is a path, since one
+ * batch is open at a time. A pin that is used nowhere is added at the end, as what it takes and costs when it serves nobody.
  */
 export type Network = {
   readonly line: PlanLine;
@@ -64,7 +67,10 @@ type Around = {
 const NEW = 2 ** -10;
 /** A minute from the best hours: those of a whole plan come to less than one batch that is new. */
 const MINUTE_FROM_BEST = 2 ** -30;
-/** What parts it from others that cost the same. Its best hours are as far from their good ones as those from its edge. */
+/**
+ * What parts an opening from others that cost the same. The good hours begin half way from the window's edge to its
+ * best.
+ */
 function rankOf({ line, before }: Around, row: number, { start, lift }: Opening): number {
   const best = 2 * line.goodFrom - line.earliest;
   const isNew = !before.some((b) => b.row === row && b.start === start && b.lift === lift);

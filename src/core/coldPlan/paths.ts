@@ -6,8 +6,9 @@ import { addTaken, type Between, fits, fitsWithin, type Room, type Taken } from 
 export type Work = { steps: number };
 
 /**
- * What it costs to take room, at one of the levels of cost; `rank` parts what is equal otherwise,
- * before the steps' own does. */
+ * What it costs to take room, at one of the levels of cost. `rank` parts what is equal otherwise; the steps' own rank
+ * parts what is equal in that too.
+ */
 export type Weights = {
   readonly level: 'lost' | 'effort' | 'rank';
   /** Sums of the weights of each row up to each moment; the last of a row is their sum. */

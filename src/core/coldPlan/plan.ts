@@ -1,6 +1,6 @@
 import { type Cost, meritOf } from './cost';
 import { steadied } from './fitting';
-import { type House, houseOf, type Paths } from './house';
+import { type House, houseOf } from './house';
 import type { Found } from './known';
 import type { Step, StepBatch } from './line';
 import type { PlannedBatch, PlanProblem, Unmet, WeekPlan } from './problem';
@@ -71,6 +71,8 @@ function planOf(p: PlanProblem, house: House, found: Found): WeekPlan {
 /** A search that is under way: it may be gone on with, and holds the best plan it knows. */
 export type Planning = {
   readonly plan: () => WeekPlan;
+  /** The same, or one as good that has more of the plan before. It takes a while: for the end of a search. */
+  readonly settled: () => WeekPlan;
   /** Steps looked at so far. */
   readonly steps: () => number;
   /** Goes on until so many steps were looked at in all, or until the plan is proven. */
@@ -84,13 +86,11 @@ export function beginPlan(p: PlanProblem): Planning {
   let found = next();
   if (!found) throw new Error('no first plan');
   let known = found;
-  // Looked for once for each plan that is found, not each time it is asked for.
-  let steady: { readonly of: Paths; readonly paths: Paths } | null = null;
   return {
-    plan: () => {
-      if (steady?.of !== known.paths)
-        steady = { of: known.paths, paths: steadied({ house, work: { steps: 0 } }, known.paths) };
-      return planOf(p, house, { ...known, paths: steady.paths });
+    plan: () => planOf(p, house, known),
+    settled: () => {
+      const paths = steadied({ house, work: { steps: 0 } }, known.paths);
+      return planOf(p, house, { ...known, paths });
     },
     steps: () => known.steps,
     goOn: (upTo) => {
@@ -106,5 +106,5 @@ export function beginPlan(p: PlanProblem): Planning {
 export function planWeek(p: PlanProblem, steps = FIRST_STEPS): WeekPlan {
   const planning = beginPlan(p);
   planning.goOn(steps);
-  return planning.plan();
+  return planning.settled();
 }

@@ -1,5 +1,6 @@
 import { type BatchPlan, planBatch, USUAL_HOUSE_LIMITS } from '#core/cold';
 import { startingRecipe } from '#core/recipes';
+import type { DrillCup } from '#core/training';
 import { celsius, millilitres, SPOONS } from '#core/units';
 
 // What tests of several layers begin with.
@@ -30,3 +31,12 @@ export function samplePlan(method: 'fridge' | 'extract' | 'warmThenCold'): Batch
   if (planned.kind !== 'plan') throw new Error(planned.kind);
   return planned.plan;
 }
+
+/** A cup of a house, for questions about it. */
+export const sampleDrillCup = (over: Partial<DrillCup> = {}): DrillCup => ({
+  ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },
+  ...{ leafGrams: 6, waterMl: 500, temperatureC: 92, seconds: 210, warm: true, lid: true },
+  ...{ material: 'stoneware', capacityMl: 620, infuser: 'deep', basketMl: 230 },
+  ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
+  ...over,
+});

@@ -1,4 +1,4 @@
-import { type Card, createEmptyCard, fsrs, type Grade } from 'ts-fsrs';
+import { createEmptyCard, fsrs, type Grade } from 'ts-fsrs';
 import { type EpochMs, epochMs } from '#core/units';
 
 // When a skill is to be practised again: a spaced-repetition schedule (ts-fsrs, its default weights, no chance in it).
@@ -45,13 +45,13 @@ export function blockRating(
   return isEasy ? 4 : 3;
 }
 
-function cardsOf(begun: EpochMs, reviews: readonly Review[]): (DueCard & { card: Card })[] {
+/** The schedule after each review, in order. */
+export function dueCards(begun: EpochMs, reviews: readonly Review[]): DueCard[] {
   let card = createEmptyCard(begun);
   return reviews.map(({ at, rating }) => {
     const recall = card.reps === 0 ? null : SCHEDULE.get_retrievability(card, at, false);
     ({ card } = SCHEDULE.next(card, at, rating as Grade));
     return {
-      card,
       due: epochMs(card.due.getTime()),
       days: card.scheduled_days,
       stability: card.stability,
@@ -61,12 +61,4 @@ function cardsOf(begun: EpochMs, reviews: readonly Review[]): (DueCard & { card:
       recall,
     };
   });
-}
-/** The schedule after each review, in order. */
-export const dueCards = (begun: EpochMs, reviews: readonly Review[]): DueCard[] =>
-  cardsOf(begun, reviews).map(({ card: _card, ...rest }) => rest);
-/** The chance that a skill is still known at a moment; 0 where it was never reviewed. */
-export function recallAt(begun: EpochMs, reviews: readonly Review[], at: EpochMs): number {
-  const last = cardsOf(begun, reviews).at(-1);
-  return last ? SCHEDULE.get_retrievability(last.card, at, false) : 0;
 }

@@ -6,23 +6,8 @@ export {
   type Evidence,
   type Lack,
 } from './evidence';
-export {
-  blockRating,
-  dueCards,
-  recallAt,
-  type BlockRating,
-  type DueCard,
-  type Review,
-} from './due';
-export {
-  expectedCredit,
-  levelOfNext,
-  ratedAfter,
-  ratingOf,
-  UNRATED,
-  type LevelAnswer,
-  type Rating,
-} from './level';
+export { blockRating, dueCards, type BlockRating, type DueCard, type Review } from './due';
+export { levelOfNext, ratedAfter, ratingOf, UNRATED, type LevelAnswer, type Rating } from './level';
 export {
   SIGNED_MONTHS,
   signedUntil,
@@ -32,15 +17,7 @@ export {
   type SignState,
 } from './signOff';
 export { ONE_SIDED_95, wilson } from './wilson';
-export {
-  DRILL_NAMES,
-  DRILLS,
-  drillsOf,
-  SKILL_NAMES,
-  SKILLS,
-  type Drill,
-  type Skill,
-} from './skills';
+export { DRILL_NAMES, DRILLS, SKILL_NAMES, SKILLS, type Drill, type Skill } from './skills';
 export { drillCupsOf, type DrillTea, type DrillVessel } from './drillCups';
 export {
   CURE_LEVERS,
@@ -57,6 +34,7 @@ export {
   type VesselAct,
 } from './diagnosis/faults';
 export {
+  cupFound,
   diagnosisOf,
   type Cause,
   type Diagnosis,
@@ -84,7 +62,6 @@ export {
 export { isPair, PAIR_NAMES, partsOf, type PairName } from './diagnosis/pairs';
 export {
   afterTurns,
-  HALF_STEP,
   sizesOfLever,
   type Bracket,
   type SizedLever,

@@ -1,3 +1,5 @@
+import { LEVEL_OF_WORK } from './evidence';
+
 /** How hard the next item of a drill is for one person, 1 to 5, from what they answered. */
 export type Rating = {
   /** On the scale of the levels, which lie at -2 to 2. */
@@ -28,7 +30,7 @@ const FURTHEST = 4;
 const levelAt = (level: number): number => level - 3;
 
 /** The credit that somebody of that rating is expected to get. */
-export const expectedCredit = (rating: number, level: number, guess: number): number =>
+const expectedCredit = (rating: number, level: number, guess: number): number =>
   guess + (1 - guess - SLIP) / (1 + Math.exp(-STEEPNESS * (rating - levelAt(level))));
 
 /** The level whose expected credit is nearest the aim, the easier of two, one step from the last at most. */
@@ -61,12 +63,11 @@ export function ratingOf(
     return ratedAfter(rated, { level: a.level, credit: a.credit, pauseDays }, a.guess);
   }, UNRATED);
 }
-/** Where the level of the work is within reach, three of four questions are at it; else one of four. */
-const WORK = 3;
+/** Where the level of the work is within reach, three of four questions are at that level; else one of four. */
 const WITHIN_REACH = 0.65;
 /** The level of the next question: what suits the person, and now and then that of the work, which is evidence. */
 export function levelOfNext({ rating, n, next }: Rating, guess: number): number {
-  const isWithinReach = expectedCredit(rating, WORK, guess) >= WITHIN_REACH;
+  const isWithinReach = expectedCredit(rating, LEVEL_OF_WORK, guess) >= WITHIN_REACH;
   const isFourth = n % 4 === 3;
-  return isWithinReach === isFourth ? next : WORK;
+  return isWithinReach === isFourth ? next : LEVEL_OF_WORK;
 }

@@ -1,12 +1,8 @@
 import { seeded } from '#core/numeric';
-import { drawOrder, type DrillCup, scoreOrder, workOrder } from '#core/training';
+import { sampleDrillCup } from '#core/testing';
+import { drawOrder, scoreOrder, workOrder } from '#core/training';
 
-const CUP: DrillCup = {
-  ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },
-  ...{ leafGrams: 6, waterMl: 500, temperatureC: 92, seconds: 210, warm: true, lid: true },
-  ...{ material: 'stoneware', capacityMl: 620, infuser: 'deep', basketMl: 230 },
-  ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
-};
+const CUP = sampleDrillCup();
 test.each([1, 2, 3, 4, 5] as const)('level %i: cups a screen can show apart, shuffled', (level) => {
   const given = drawOrder([CUP], level, seeded(level));
   const work = workOrder(given);

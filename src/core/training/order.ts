@@ -14,7 +14,7 @@ import { pick, type Random, shuffled } from '#core/numeric';
 import type { Level } from './diagnosis/diagnosis';
 import { type DrillCup, houseCupOf } from './diagnosis/draw';
 import { asTheHouse } from './diagnosis/faults';
-import { type Judged } from './diagnosis/score';
+import type { Judged } from './diagnosis/score';
 import { liquorOfMade } from './diagnosis/tasted';
 
 // Cups of one liquor at eight strengths, to be set in order by their colour.
@@ -80,11 +80,13 @@ export function workOrder({ cup, apart, shuffle }: OrderGiven): OrderQuestion {
     liquors: shuffle.map((rank) => diluted(liquor, ladder.strengths[rank] ?? 1)),
   };
 }
+/** True when so many numbers are 0, 1, 2 ... in some order. */
+export const isOrder = (numbers: readonly number[], of: number): boolean =>
+  numbers.length === of && [...numbers].sort((a, b) => a - b).every((n, i) => n === i);
 /** How an order was set. @throws {RangeError} when letters lack or come twice */
 export function scoreOrder(shuffle: readonly number[], { letters }: OrderAnswer): OrderScore {
-  const isWhole = new Set(letters).size === shuffle.length && letters.length === shuffle.length;
-  const ranks = letters.map((letter) => shuffle[letter] ?? NaN);
-  if (!isWhole || ranks.some(Number.isNaN)) throw new RangeError('each cup has one place');
+  if (!isOrder(letters, shuffle.length)) throw new RangeError('each cup has one place');
+  const ranks = letters.map((letter) => shuffle[letter] ?? 0);
   const { tau, inversions, displacement, kind } = scoreLadder(ranks);
   return { tau, inversions, displacement, judged: kind === 'reversed' ? 'again' : judgedBy(tau) };
 }

@@ -16,8 +16,8 @@ export const SKILL_NAMES = Object.keys(SKILLS) as readonly Skill[];
 
 /** What is practised, which skill it is evidence of, and how long one question takes. */
 export const DRILLS = {
-  diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50, sitting: 6 },
-  order: { name: 'Order by strength', skill: 'see', seconds: 60, sitting: 2 },
+  diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50, sitting: 6, noun: 'cups' },
+  order: { name: 'Order by strength', skill: 'see', seconds: 60, sitting: 2, noun: 'rounds' },
 } as const satisfies Record<
   string,
   {
@@ -26,10 +26,9 @@ export const DRILLS = {
     readonly seconds: number;
     /** Questions in one sitting. */
     readonly sitting: number;
+    /** What they are called. */
+    readonly noun: string;
   }
 >;
 export type Drill = keyof typeof DRILLS;
 export const DRILL_NAMES = Object.keys(DRILLS) as readonly Drill[];
-/** The drills of a skill; none yet for some. */
-export const drillsOf = (skill: Skill): Drill[] =>
-  DRILL_NAMES.filter((d) => DRILLS[d].skill === skill);

@@ -6,6 +6,7 @@ import {
 } from './diagnosis/draw';
 import { type DiagnosisAnswer, type Judged, scoreDiagnosis } from './diagnosis/score';
 import {
+  isOrder,
   ORDER_GUESS,
   ORDER_VERSION,
   type OrderAnswer,
@@ -46,8 +47,8 @@ export function judgeTask(task: DrillTask): JudgedTask | null {
     case 'order': {
       const { fair, strengths } = workOrder(task.given);
       const { shuffle } = task.given;
-      if (!fair || strengths.length !== shuffle.length) return null;
-      if (new Set(task.answer.letters).size !== shuffle.length) return null;
+      const isWhole = [shuffle, task.answer.letters].every((o) => isOrder(o, strengths.length));
+      if (!fair || !isWhole) return null;
       const { judged } = scoreOrder(shuffle, task.answer);
       if (judged === 'again') return null;
       const credit = orderCredit(judged);

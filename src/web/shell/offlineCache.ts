@@ -3,7 +3,6 @@ import { batchesApi } from '../entities/batches/api';
 import { brewsApi } from '../entities/brews/api';
 import { peopleApi } from '../entities/people/api';
 import { teasApi } from '../entities/teas/api';
-import { trainingApi } from '../entities/training/api';
 import { vesselsApi } from '../entities/vessels/api';
 import { api } from '../platform/api';
 import type { Send } from '../platform/dispatch';
@@ -25,10 +24,9 @@ const ENDPOINTS = {
   vessels: vesselsApi.endpoints.vessels,
   cold: batchesApi.endpoints.cold,
   coldPlan: batchesApi.endpoints.coldPlan,
-  training: trainingApi.endpoints.training,
 };
 /** What is kept here once it was read, though the bar does not ask for it. */
-const KEPT = [...NAMES, 'cold', 'coldPlan', 'training'] as const;
+const KEPT = [...NAMES, 'cold', 'coldPlan'] as const;
 const SELECT = {
   house: ENDPOINTS.house.select(),
   bar: ENDPOINTS.bar.select(),
@@ -36,7 +34,6 @@ const SELECT = {
   vessels: ENDPOINTS.vessels.select(),
   cold: ENDPOINTS.cold.select(),
   coldPlan: ENDPOINTS.coldPlan.select(),
-  training: ENDPOINTS.training.select(),
 };
 /** The store's state is the same for all of them, though each entity knows only its own part of it. */
 type Select = (state: unknown) => { readonly data?: unknown };

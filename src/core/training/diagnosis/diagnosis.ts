@@ -17,7 +17,16 @@ import {
 } from './faults';
 import { isPair, othersThan, PAIR_NAMES, type PairName, partsOf } from './pairs';
 import { Rivals } from './rivals';
-import { type Beside, beside, isOnEdge, lookOfMade, type Six, tasteOfMade } from './tasted';
+import {
+  type Beside,
+  beside,
+  FITS_NOT,
+  isOnEdge,
+  lookOfMade,
+  type Six,
+  tasteOfMade,
+  TIE,
+} from './tasted';
 
 /** What may be answered: one fault, or two at once. */
 export type Cause = FaultName | PairName;
@@ -63,9 +72,6 @@ export type Diagnosis = {
   readonly withoutColour: boolean;
 };
 
-/** A rival that fits this badly is told from the truth; one that fits better than that is a tie. */
-const FITS_NOT = 3;
-const TIE = 1;
 /** Of two faults each alone fits this badly. */
 const ALONE = 2;
 const CHOICES = 6;
@@ -148,6 +154,24 @@ function worthOf(
   return Object.fromEntries(CURE_LEVERS.map((l) => [l, worth(l)])) as Record<CureLever, Worth>;
 }
 
+/** How a cup tastes and looks beside the house's. */
+export type CupFound = Pick<Diagnosis, 'made' | 'house' | 'cup' | 'beside' | 'deltaE' | 'darker'>;
+/** The part of a diagnosis that is quickly worked out: no rival is looked at. */
+export function cupFound(house: HouseCup, faults: readonly Fault[]): CupFound {
+  const made = madeWith(house, faults);
+  const taste = tasteOfMade(asTheHouse(house));
+  const cup = beside(taste, made);
+  const houseLook = lookOfMade(asTheHouse(house));
+  return {
+    made,
+    house: taste,
+    cup: tasteOfMade(made),
+    beside: cup,
+    deltaE: deltaE00(houseLook, cup.lab),
+    darker: cup.lab[0] < houseLook[0],
+  };
+}
+
 export type DiagnosisAsked = {
   readonly house: HouseCup;
   readonly faults: readonly Fault[];
@@ -163,10 +187,8 @@ export function diagnosisOf(
   { house, faults, known, level }: DiagnosisAsked,
   rivals: Rivals = new Rivals(house),
 ): Diagnosis {
-  const made = madeWith(house, faults);
-  const taste = tasteOfMade(asTheHouse(house));
-  const cup = beside(taste, made);
-  const houseLook = lookOfMade(asTheHouse(house));
+  const found = cupFound(house, faults);
+  const { made, house: taste, beside: cup } = found;
   const truths = faults.map((f) => f.id);
   const isOpen = (id: FaultName) => !known.includes(FAULTS[id].fact);
 
@@ -211,13 +233,8 @@ export function diagnosisOf(
     ['few', choices.length < FEWEST_CHOICES],
   ];
   return {
+    ...found,
     faults,
-    made,
-    house: taste,
-    cup: tasteOfMade(made),
-    beside: cup,
-    deltaE: deltaE00(houseLook, cup.lab),
-    darker: cup.lab[0] < houseLook[0],
     rivals: near,
     open,
     ties,

@@ -1,23 +1,17 @@
 import { seeded } from '#core/numeric';
-import {
-  drawDiagnosis,
-  type DrillCup,
-  DrillHouse,
-  type Level,
-  workDiagnosis,
-} from '#core/training';
+import { sampleDrillCup } from '#core/testing';
+import { drawDiagnosis, DrillHouse, type Level, workDiagnosis } from '#core/training';
 
-const cup = (over: Partial<DrillCup>): DrillCup => ({
-  ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },
-  ...{ leafGrams: 6, waterMl: 500, temperatureC: 92, seconds: 210, warm: true, lid: true },
-  ...{ material: 'stoneware', capacityMl: 620, infuser: 'deep', basketMl: 230 },
-  ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
-  ...over,
-});
 const HOUSE = new DrillHouse([
-  cup({}),
-  cup({ style: 'green-pan', tea: 'Sennet Hollow', temperatureC: 80, seconds: 120, warm: false }),
-  cup({ style: 'oolong-dark', tea: 'Corrow Roast', leafGrams: 8, seconds: 150 }),
+  sampleDrillCup({}),
+  sampleDrillCup({
+    style: 'green-pan',
+    tea: 'Sennet Hollow',
+    temperatureC: 80,
+    seconds: 120,
+    warm: false,
+  }),
+  sampleDrillCup({ style: 'oolong-dark', tea: 'Corrow Roast', leafGrams: 8, seconds: 150 }),
 ]);
 
 test.each([1, 2, 3, 4, 5] as const)('level %i: every question drawn is fair', (level: Level) => {

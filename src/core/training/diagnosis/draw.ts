@@ -16,6 +16,7 @@ import {
 } from './faults';
 import { PAIR_NAMES, partsOf } from './pairs';
 import { Rivals } from './rivals';
+import { FITS_NOT, TIE } from './tasted';
 
 /** A house cup in plain numbers, as it is kept with an answer: what it was can be shown again exactly. */
 export type DrillCup = {
@@ -95,7 +96,9 @@ const weightOf = (size: number): number => (size > 0 && size < 1 ? 1 / size : si
 /** From which part of its sizes a fault is drawn, largest last: two at once are drawn from the larger ones. */
 function sizeOf(house: HouseCup, id: FaultName, random: Random, two: boolean): number | null {
   const sizes = sizesOf(house, id);
-  if (sizes.length === 0) return null;
+  const [only] = sizes;
+  if (only === undefined) return null;
+  if (sizes.length === 1) return only;
   const byWeight = [...sizes].sort((a, b) => weightOf(a) - weightOf(b));
   const from = two ? Math.floor(byWeight.length * (1 - LARGER_PART)) : 0;
   return rounded(pick(random, byWeight.slice(from)));
@@ -113,9 +116,9 @@ function factsFor(
   if (level === 1) return [...FACTS];
   const own = new Set(truths.map((id) => FAULTS[id].fact));
   const rivals = [...near].filter(([id]) => !own.has(FAULTS[id].fact));
-  const needed = new Set(rivals.filter(([, d]) => d < 3).map(([id]) => FAULTS[id].fact));
+  const needed = new Set(rivals.filter(([, d]) => d < FITS_NOT).map(([id]) => FAULTS[id].fact));
   if (level === 4 && random() < LEFT_OUT) {
-    const tied = rivals.find(([, d]) => d < 1);
+    const [tied] = rivals.filter(([, d]) => d < TIE).sort(([, a], [, b]) => a - b);
     if (tied) needed.delete(FAULTS[tied[0]].fact);
   }
   const { family } = FAULTS[truths[0] ?? 'long'];

@@ -3,8 +3,8 @@ import { afterPour, arrivalFor, firstContact, WARMED_WALL } from '#core/heat';
 import { type Grade, GRADES } from '#core/styles';
 import { type Celsius, celsius, grams, millilitres, seconds } from '#core/units';
 
-// What can go wrong with a cup, one thing at a time. Sizes and limits are choices; where a fault changes the heat, the model
-// of the pour is used.
+// What can go wrong with a cup, one thing at a time. Sizes and limits are choices; where a fault changes the heat, the
+// model of the pour is used.
 
 /** A cup as the house brews it, in the vessel it is drilled on. */
 export type HouseCup = {

@@ -1,4 +1,5 @@
 import { seeded } from '#core/numeric';
+import { sampleDrillCup } from '#core/testing';
 import {
   drawDiagnosis,
   DrillHouse,
@@ -8,14 +9,7 @@ import {
   workDiagnosis,
 } from '#core/training';
 
-const HOUSE = new DrillHouse([
-  {
-    ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },
-    ...{ leafGrams: 6, waterMl: 500, temperatureC: 92, seconds: 210, warm: true, lid: true },
-    ...{ material: 'stoneware', capacityMl: 620, infuser: 'deep', basketMl: 230 },
-    ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
-  },
-]);
+const HOUSE = new DrillHouse([sampleDrillCup()]);
 /** Mean credit of somebody over a dozen questions of the level of the work. */
 function meanCredit(sees: number, sizeOff: number): number {
   const random = seeded(9);

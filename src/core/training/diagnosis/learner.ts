@@ -1,6 +1,5 @@
 import { pick, type Random } from '#core/numeric';
-import type { Turn } from './cures';
-import { sizesOfLever } from './cures';
+import { sizesOfLever, type Turn } from './cures';
 import type { Diagnosis } from './diagnosis';
 import { type FaultName, FAULTS, type HouseCup } from './faults';
 import { isPair, partsOf } from './pairs';

@@ -11,7 +11,16 @@ import {
   sizesOf,
 } from './faults';
 import { type PairName, partsOf } from './pairs';
-import { type Beside, beside, isOnEdge, misfit, type Six, stepOf, tasteOfMade } from './tasted';
+import {
+  type Beside,
+  beside,
+  FITS_NOT,
+  isOnEdge,
+  misfit,
+  type Six,
+  stepOf,
+  tasteOfMade,
+} from './tasted';
 
 /** What every fault of one house's cup comes to, at every size: worked out once, then held against many cups. */
 export class Rivals {
@@ -81,7 +90,7 @@ export class Rivals {
     ties: readonly FaultName[],
     pairs: readonly PairName[],
   ): boolean {
-    const differs = (cups: readonly Beside[]) => this.best(cup, cups, false) >= 3;
+    const differs = (cups: readonly Beside[]) => this.best(cup, cups, false) >= FITS_NOT;
     return (
       open.filter((id) => !ties.includes(id)).every((id) => differs(this.of(id))) &&
       pairs.every((p) => differs(this.ofPair(p)))

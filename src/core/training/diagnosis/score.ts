@@ -39,7 +39,7 @@ function turnScore(d: Diagnosis, turn: Turn): { lever: number; size: number } {
   const lever = WORTH[d.levers[turn.lever]];
   const isEnough =
     turn.lever === 'vessel'
-      ? d.faults.some((f) => FAULTS[f.id].act === turn.act)
+      ? d.right.flatMap(partsOfCause).some((id) => FAULTS[id].act === turn.act)
       : isSized(turn.lever) && isIn(d.brackets, turn.lever, turn.size);
   return { lever, size: isEnough ? lever : 0 };
 }

@@ -8,7 +8,7 @@ import {
   labOf,
   type Liquor,
 } from '#core/colour';
-import { brewCup, cupOf, heatOf, settingOf } from '#core/cup';
+import { cupOf, heatOf, settingOf } from '#core/cup';
 import { dryLeaf, heatAfter, pourOff, steep } from '#core/extraction';
 import { CUP, newCup, quickCup } from '#core/quick';
 import type { Taste } from '#core/taste';
@@ -53,9 +53,6 @@ export function tasteOfMade({ brew, leftMinutes }: MadeCup): Six {
   quickCup(brew, cup);
   return PLACES.map((place) => cup[place] ?? 0);
 }
-/** The same in full: to check the quick one. */
-export const tasteInFull = ({ brew, leftMinutes }: MadeCup): Six =>
-  leftMinutes > 0 ? leftOn(brew, leftMinutes) : sixOf(brewCup(brew).taste);
 /** Its liquor, over all the time it stood, let down by the water that was added. */
 export function liquorOfMade({ brew, leftMinutes }: MadeCup): Liquor {
   const stood = seconds(brew.time + 60 * leftMinutes);
@@ -107,7 +104,11 @@ export function beside(house: Six, made: MadeCup): Beside {
 
 const GAP_SCALE = 0.25;
 const COLOUR_SCALE = 1.5;
-/** How badly another cup fits what is said and seen of this one: 0 fits, 3 and more does not. */
+/** Another cup that fits this badly is told from this one. */
+export const FITS_NOT = 3;
+/** Another cup that fits better than this cannot be told from it. */
+export const TIE = 1;
+/** How badly another cup fits what is said and seen of this one: 0 fits as well as the cup itself. */
 export function misfit(of: Beside, other: Pick<Beside, 'gaps' | 'lab'>, byColour = true): number {
   let sum = 0;
   of.words.forEach((word, i) => {

@@ -2,16 +2,9 @@ import { ATTRIBUTES } from '#core/corrections';
 import { GRADES } from '#core/styles';
 import { capital, minutesText, numberText, seconds, signedText } from '#core/units';
 import { INFUSERS } from '#core/vessels';
-import type { Cause, Diagnosis } from './diagnosis';
+import type { Cause, CupFound, Diagnosis } from './diagnosis';
 import type { DrillCup } from './draw';
-import {
-  type CureLever,
-  type Fact,
-  type Fault,
-  type FaultName,
-  FAULTS,
-  type VesselAct,
-} from './faults';
+import { type CureLever, type Fact, type Fault, type FaultName, type VesselAct } from './faults';
 import { isPair, partsOf } from './pairs';
 import { type Step, TASTED, type TastedIndex } from './tasted';
 
@@ -44,7 +37,7 @@ export const ACT_WORDS: Readonly<Record<VesselAct, string>> = {
   warm: 'warm the pot',
   lid: 'put the lid on',
   basket: 'give the leaf room',
-  drain: 'pour the pot empty',
+  drain: 'pour off all the liquor',
 };
 
 const STEWED: Readonly<Record<Step, string>> = {
@@ -66,7 +59,11 @@ function tasteWordOf(index: TastedIndex, step: Step): string | null {
 /** Colours differ for the eye from here on (CIEDE2000). */
 const SEEN = 2;
 /** What a taster says of the cup beside the house's. */
-export function cupSentence({ beside, deltaE, darker }: Diagnosis): string {
+export function cupSentence({
+  beside,
+  deltaE,
+  darker,
+}: Pick<CupFound, 'beside' | 'deltaE' | 'darker'>): string {
   const colour =
     deltaE < SEEN
       ? 'Coloured as it should be'
@@ -76,7 +73,7 @@ export function cupSentence({ beside, deltaE, darker }: Diagnosis): string {
 }
 
 /** What is known of how this cup was brewed. */
-export function factWords(fact: Fact, cup: DrillCup, made: Diagnosis['made']): string {
+function factWords(fact: Fact, cup: DrillCup, made: Diagnosis['made']): string {
   const { brew, leftMinutes } = made;
   switch (fact) {
     case 'leaf':
@@ -97,7 +94,7 @@ export function factWords(fact: Fact, cup: DrillCup, made: Diagnosis['made']): s
     case 'drained':
       return leftMinutes > 0
         ? `half of the liquor stayed on the leaf for ${numberText(leftMinutes, 0)} min`
-        : 'poured off to the last drop';
+        : 'all the liquor poured off';
   }
 }
 /** The stated pot of a cold one says so. */
@@ -113,15 +110,18 @@ export const factsWords = (
   );
 
 const times = (size: number): string => `${numberText(size, 2)} times`;
+const clock = (s: number): string => minutesText(seconds(Math.round(s)));
+const heatWords = (house: number, by: number): string =>
+  `${numberText(house + by, 0)} °C on the leaf instead of ${numberText(house, 0)} °C.`;
 /** What was done to the cup. */
 export function faultSentence({ id, size }: Fault, cup: DrillCup): string {
   switch (id) {
     case 'long':
     case 'short':
-      return `Lifted at ${minutesText(seconds(Math.round(cup.seconds * size)))} instead of ${minutesText(seconds(cup.seconds))}.`;
+      return `Lifted at ${clock(cup.seconds * size)} instead of ${clock(cup.seconds)}.`;
     case 'hot':
     case 'cool':
-      return `${numberText(cup.temperatureC + (id === 'hot' ? size : -size), 0)} °C on the leaf instead of ${numberText(cup.temperatureC, 0)} °C.`;
+      return heatWords(cup.temperatureC, id === 'hot' ? size : -size);
     case 'muchLeaf':
     case 'littleLeaf':
     case 'spoonUp':
@@ -141,20 +141,19 @@ export function faultSentence({ id, size }: Fault, cup: DrillCup): string {
 }
 /** One sentence of the trade for each fault. */
 export const FAULT_LESSONS: Readonly<Record<FaultName, string>> = {
-  long: 'Past the window minutes bring bite, hardly more strength.',
-  short: 'Pulled early, the sweet and the aroma are out, the body is not.',
-  hot: 'Heat brings bitter and dry first: water before time.',
-  cool: 'Cool water leaves the body in the leaf: read the heat on the leaf, not in the kettle.',
-  muchLeaf: 'More leaf makes every mark stronger, sweet and aroma too.',
-  littleLeaf: 'Less leaf makes every mark weaker: weigh before you blame the clock.',
-  spoonUp: 'A tablespoon holds three teaspoons: the spoon belongs to the tea.',
-  spoonDown: 'A teaspoon is a third of a tablespoon: the spoon belongs to the tea.',
-  coldPot:
-    'A cold pot takes its heat at once: warm it, or the leaf never gets the heat that was set.',
-  noLid: 'Without a lid the heat and the aroma go.',
-  smallBall: 'Leaf needs room before it needs minutes.',
-  brokenLeaf: 'Finer leaf gives sooner: shorten the time, or look at the lot.',
-  leftOn: 'Liquor left on its leaf goes on steeping: pour it off to the last drop.',
+  long: 'After the window, more minutes add bite and little strength.',
+  short: 'Lifted early, a tea has sweetness and aroma, but little body.',
+  hot: 'Hot water adds bitterness and dryness first: check the heat before the time.',
+  cool: 'Cool water leaves strength in the leaf: measure the heat on the leaf, not in the kettle.',
+  muchLeaf: 'More leaf makes every taste stronger, sweetness and aroma too.',
+  littleLeaf: 'Less leaf makes every taste weaker: weigh the leaf before you change the time.',
+  spoonUp: 'A tablespoon holds three teaspoons: use the spoon of the recipe.',
+  spoonDown: 'A teaspoon is a third of a tablespoon: use the spoon of the recipe.',
+  coldPot: 'A cold pot cools the water at once: warm the pot first.',
+  noLid: 'Without a lid, heat and aroma escape.',
+  smallBall: 'Give leaf room before you add minutes.',
+  brokenLeaf: 'Finer leaf steeps faster: shorten the time, or check the lot.',
+  leftOn: 'Liquor that stays on the leaf keeps steeping: pour off all the liquor.',
 };
 
 /** How far a lever is turned, for a label. */
@@ -172,5 +171,3 @@ export function turnWords(lever: CureLever, size: number): string {
       return '';
   }
 }
-/** What a fault’s own fact is. */
-export const factOf = (id: FaultName): Fact => FAULTS[id].fact;

@@ -1,13 +1,4 @@
-import {
-  boolean,
-  date,
-  double,
-  index,
-  int,
-  mysqlEnum,
-  mysqlTable,
-  varchar,
-} from 'drizzle-orm/mysql-core';
+import { date, double, index, int, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
 import { DRILL_NAMES, type DrillTask, SKILL_NAMES } from '#core/training';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
@@ -37,7 +28,8 @@ export const drillAnswers = mysqlTable(
     credit: double('credit').notNull(),
     judged: mysqlEnum('judged', ['right', 'near', 'wrong']).notNull(),
     ms: int('ms').notNull(),
-    disputed: boolean('disputed').notNull().default(false),
+    /** Its person says that the question is wrong: open, then what a lead found. Null: nobody does. */
+    dispute: mysqlEnum('dispute', ['open', 'wrong', 'right']),
   },
   (t) => [
     index('drill_answers_person').on(t.personId, t.at),

@@ -4,13 +4,13 @@ import { instantOfIso } from '#core/time';
 import { Batch, type BatchEventBody, type RecordFault } from '#contracts/batches';
 import type { Tx } from '../../db/pool';
 import { allPeople } from '../people';
-import { allTeas, allVersions } from '../teas';
+import { allLots, allTeas, allVersions } from '../teas';
 import { allVessels } from '../vessels';
 import { type ReadIn, secondOf } from './readingsIn';
 import { knownBatches } from './repository';
 
-// The whole record for an inspection, taken in again: batches that ended, with all that was done to them, and the fridge's
-// readings. What a batch was made of is looked for here by its id, then by its name.
+// The whole record for an inspection, taken in again: batches that ended, with all that was done to them, and the
+// readings of the fridge. What a batch was made of is looked for here by its id, then by its name.
 
 const RecordFile = z.object({
   begun: z.array(Batch),
@@ -41,22 +41,37 @@ const nothing = (faults: readonly RecordFault[]): RecordIn => ({
   ...{ fresh: [], known: 0, standing: 0, readings: [], faults },
 });
 
+const PARTS: Readonly<Record<string, string>> = { begun: 'batch', temperatures: 'temperature' };
+/** A part of the file as it is called on the screen. */
+const partWords = ([list, at]: readonly PropertyKey[]): string => {
+  const part = PARTS[String(list)];
+  return part === undefined || typeof at !== 'number' ? 'the file' : `${part} ${at + 1}`;
+};
 function fileOf(text: string): z.infer<typeof RecordFile> | readonly RecordFault[] {
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch {
-    return [fault('the file', 'This is no JSON. Choose the file “Everything, JSON” of a record.')];
+    return [
+      fault('the file', 'This file is no record. Choose a file that “Everything, JSON” saved.'),
+    ];
   }
   const read = RecordFile.safeParse(json);
   if (read.success) return read.data;
-  return read.error.issues.map((i) => fault(i.path.join(' ') || 'the file', i.message));
+  // The first of each part: one wrong form makes many.
+  const byPart = new Map(
+    read.error.issues.map(({ path }) => [partWords(path), path.slice(2).join(', ')] as const),
+  );
+  return [...byPart].map(([part, field]) =>
+    fault(part, field === '' ? 'This part is missing or damaged.' : `“${field}” cannot be read.`),
+  );
 }
 
 type Here = {
   readonly teas: Awaited<ReturnType<typeof allTeas>>;
   readonly versions: Awaited<ReturnType<typeof allVersions>>;
   readonly vessels: Awaited<ReturnType<typeof allVessels>>;
+  readonly lots: Awaited<ReturnType<typeof allLots>>;
   readonly people: ReadonlyMap<string, string>;
 };
 /** The same record here: by its id, else the only one that is called so. */
@@ -94,7 +109,9 @@ function batchIn(batch: Batch, siteId: string, here: Here): BatchIn | RecordFaul
     ...strangers.map((n) => fault(where, `Nobody here is called “${n}”.`)),
   ];
   if (!tea || !version || !vessel || faults.length > 0) return faults;
-  const lot = batch.lot && tea.lots.find((l) => l.id === batch.lot?.id);
+  const lots = here.lots.filter((l) => l.teaId === tea.id);
+  const lot = batch.lot && found(lots, batch.lot.id, batch.lot.name);
+  if (batch.lot && !lot) return [fault(where, `${tea.name} has no lot “${batch.lot.name}” here.`)];
   return {
     ...{ batch, teaId: tea.id, versionId: version.id, vesselId: vessel.id },
     ...{ lotId: lot?.id ?? null, personOf: here.people },
@@ -129,6 +146,7 @@ export async function recordIn(tx: Tx, siteId: string, text: string): Promise<Re
     teas: await allTeas(tx),
     versions: await allVersions(tx),
     vessels: await allVessels(tx),
+    lots: await allLots(tx),
     people: new Map((await allPeople(tx)).map((p) => [p.name, p.id])),
   };
   const tried = ended.map((b) => batchIn(b, siteId, here));

@@ -4,7 +4,7 @@ import type { DrillAnswer, SignEventBody } from '#contracts/training';
 import type { Tx } from '../../db/pool';
 import { drillAnswers, people, signEvents } from '../../db/schema';
 
-type AnswerRow = typeof drillAnswers.$inferSelect;
+export type AnswerRow = typeof drillAnswers.$inferSelect;
 export const asAnswer = (a: AnswerRow): DrillAnswer => ({
   id: a.id,
   at: a.at.getTime(),
@@ -14,7 +14,7 @@ export const asAnswer = (a: AnswerRow): DrillAnswer => ({
   credit: a.credit,
   guess: a.guess,
   judged: a.judged,
-  disputed: a.disputed,
+  disputed: a.dispute === 'open' || a.dispute === 'wrong',
 });
 export async function answerById(tx: Tx, id: string): Promise<AnswerRow | undefined> {
   const [row] = await tx.select().from(drillAnswers).where(eq(drillAnswers.id, id));
@@ -35,7 +35,7 @@ export async function answersSince(
       and(inArray(drillAnswers.personId, [...personIds]), gte(drillAnswers.at, new Date(since))),
     )
     .orderBy(asc(drillAnswers.at), asc(drillAnswers.id));
-  for (const row of rows) found.get(row.personId ?? '')?.push(asAnswer(row));
+  for (const row of rows) found.get(row.personId)?.push(asAnswer(row));
   return found;
 }
 /** What people of a site say is wrong, the newest first. */
@@ -44,7 +44,7 @@ export const disputedAt = (tx: Tx, siteId: string) =>
     .select({ a: drillAnswers, by: people.name })
     .from(drillAnswers)
     .innerJoin(people, eq(people.id, drillAnswers.personId))
-    .where(and(eq(drillAnswers.siteId, siteId), eq(drillAnswers.disputed, true)))
+    .where(and(eq(drillAnswers.siteId, siteId), eq(drillAnswers.dispute, 'open')))
     .orderBy(desc(drillAnswers.at));
 
 const signRows = (tx: Tx) =>

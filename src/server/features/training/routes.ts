@@ -4,6 +4,7 @@ import {
   disputeAnswer,
   getTraining,
   getTrainingBoard,
+  settleDispute,
 } from '#contracts/training';
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
@@ -15,5 +16,8 @@ export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   on.signed(getTrainingBoard, ({ who }) => training.board(who));
   on.signed(addDrillAnswer, ({ body, who }) => training.answer(body, who));
   on.signed(disputeAnswer, ({ params, who }) => training.dispute(params.id, who));
+  on.signed(settleDispute, ({ params, body, who }) =>
+    training.settle(params.id, body.isWrong, who),
+  );
   on.signed(addSignEvent, ({ body, who }) => training.sign(body, who));
 }

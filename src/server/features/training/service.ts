@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { siteDate } from '#core/time';
-import { type DrillTask, judgeTask, SKILLS } from '#core/training';
+import { type Drill, DRILLS, type DrillTask, SKILLS } from '#core/training';
 import { epochMs } from '#core/units';
 import type {
   addDrillAnswer,
@@ -20,7 +20,16 @@ import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
 import { allPeople, lockSite, siteById } from '../people';
-import { answerById, answersSince, asAnswer, disputedAt, signById, signsOf } from './repository';
+import {
+  answerById,
+  type AnswerRow,
+  answersSince,
+  asAnswer,
+  disputedAt,
+  signById,
+  signsOf,
+} from './repository';
+import { TRAINING_TASKS } from './tasks';
 
 const DAY_MS = 86_400_000;
 /** Answers older than this are no evidence any more. */
@@ -69,40 +78,52 @@ export function createTrainingService(deps: Deps) {
       };
     },
     /** Worked out again here: what the page says of its worth is not asked. */
-    answer: (given: z.infer<typeof addDrillAnswer.body>, who: Signed): Promise<DrillAnswer> =>
-      db.transaction(async (tx) => {
-        mustWorkAt(who, given.siteId);
+    async answer(
+      { task, ...given }: z.infer<typeof addDrillAnswer.body>,
+      who: Signed,
+    ): Promise<DrillAnswer> {
+      mustWorkAt(who, given.siteId);
+      const judgement = await deps.work.run(TRAINING_TASKS.judge, task);
+      if (!judgement) throw invalid({ task: 'This question cannot be: nothing was kept.' });
+      return db.transaction(async (tx) => {
+        await lockSite(tx, given.siteId);
         const there = await answerById(tx, given.id);
-        if (there) {
-          if (there.personId !== who.personId) throw notFound('That answer');
-          return asAnswer(there);
-        }
-        const { task } = given;
-        const judgement = judgeTask(task);
-        if (!judgement) throw invalid({ task: 'This question cannot be: nothing was kept.' });
+        if (there) return asAnswer(own(there, who));
         const at = instantOf(given.at, now());
         await tx.insert(drillAnswers).values({
-          id: given.id,
-          personId: who.personId,
-          siteId: given.siteId,
-          at: new Date(at),
-          day: await dayAt(tx, given.siteId, at),
-          ...task,
-          ...judgement,
-          level: task.given.level,
-          seed: given.seed,
-          ms: given.ms,
+          ...{ id: given.id, personId: who.personId, siteId: given.siteId },
+          ...{ at: new Date(at), day: await dayAt(tx, given.siteId, at) },
+          ...{ ...task, ...judgement, level: task.given.level, seed: given.seed, ms: given.ms },
         });
-        const kept = await answerById(tx, given.id);
-        if (!kept) throw notFound('That answer');
-        return asAnswer(kept);
-      }),
+        return asAnswer(await requireAnswer(tx, given.id));
+      });
+    },
+    /** Its own person says that the question is wrong. */
     dispute: (id: string, who: Signed): Promise<DrillAnswer> =>
       db.transaction(async (tx) => {
-        const there = await answerById(tx, id);
-        if (there?.personId !== who.personId) throw notFound('That answer');
-        await tx.update(drillAnswers).set({ disputed: true }).where(eq(drillAnswers.id, id));
-        return asAnswer({ ...there, disputed: true });
+        const there = own(await requireAnswer(tx, id), who);
+        // What a lead has settled stays settled.
+        if (there.dispute === null)
+          await tx.update(drillAnswers).set({ dispute: 'open' }).where(eq(drillAnswers.id, id));
+        return asAnswer(await requireAnswer(tx, id));
+      }),
+    /** A lead says whether the question was wrong; of a wrong one the answer stays out of evidence. */
+    settle: (id: string, isWrong: boolean, who: Signed): Promise<DrillAnswer> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const there = await requireAnswer(tx, id);
+        mustWorkAt(who, there.siteId);
+        if (there.personId === who.personId)
+          throw new AppError('session.forbidden', 403, 'Another lead settles your own answers.');
+        if (there.dispute !== 'open') return asAnswer(there);
+        const dispute = isWrong ? 'wrong' : 'right';
+        await tx.update(drillAnswers).set({ dispute }).where(eq(drillAnswers.id, id));
+        await record({
+          thing: 'person',
+          id: there.personId,
+          before: {},
+          after: { question: `${DRILLS[there.drill as Drill].name}, ${there.day}: ${dispute}` },
+        });
+        return asAnswer(await requireAnswer(tx, id));
       }),
     sign: (given: z.infer<typeof addSignEvent.body>, who: Signed): Promise<SignEventBody> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
@@ -137,6 +158,16 @@ export function createTrainingService(deps: Deps) {
   };
 }
 
+async function requireAnswer(tx: Tx, id: string): Promise<AnswerRow> {
+  const answer = await answerById(tx, id);
+  if (!answer) throw notFound('That answer');
+  return answer;
+}
+/** An answer of whoever asks. @throws 404, also where it is another person's */
+function own(answer: AnswerRow, { personId }: Signed): AnswerRow {
+  if (answer.personId !== personId) throw notFound('That answer');
+  return answer;
+}
 /** One asks for oneself; a lead signs and withdraws, for others. @throws 403 */
 function mustBeAllowed(
   kind: z.infer<typeof addSignEvent.body>['kind'],

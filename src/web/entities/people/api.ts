@@ -31,7 +31,7 @@ export const peopleApi = api.injectEndpoints({
     }),
     signIn: build.mutation<Session, BodyOf<typeof signIn>>({
       query: (body) => ({ url: ROUTES.signIn.path, method: 'POST', body }),
-      invalidatesTags: ['House', 'Bar', 'People'],
+      invalidatesTags: ['House', 'Bar', 'People', 'Training'],
     }),
     signOut: build.mutation<unknown, void>({
       query: () => ({ url: ROUTES.signOut.path, method: 'DELETE' }),

@@ -1,6 +1,12 @@
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
-import { ROUTES } from '#contracts/routes';
-import type { addSignEvent, getTrainingBoard, Practice, SignEventBody } from '#contracts/training';
+import { pathOf, ROUTES } from '#contracts/routes';
+import type {
+  addSignEvent,
+  DrillAnswer,
+  getTrainingBoard,
+  Practice,
+  SignEventBody,
+} from '#contracts/training';
 import { api } from '../../platform/api';
 
 /** What is practised and signed. */
@@ -14,10 +20,23 @@ export const trainingApi = api.injectEndpoints({
       query: () => ({ url: ROUTES.getTrainingBoard.path }),
       providesTags: ['Training'],
     }),
+    settleDispute: build.mutation<DrillAnswer, { id: string; isWrong: boolean }>({
+      query: ({ id, ...body }) => ({
+        url: pathOf(ROUTES.settleDispute, { id }),
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ['Training', 'History'],
+    }),
     addSignEvent: build.mutation<SignEventBody, BodyOf<typeof addSignEvent>>({
       query: (body) => ({ url: ROUTES.addSignEvent.path, method: 'POST', body }),
       invalidatesTags: ['Training', 'History'],
     }),
   }),
 });
-export const { useAddSignEventMutation, useTrainingBoardQuery, useTrainingQuery } = trainingApi;
+export const {
+  useAddSignEventMutation,
+  useSettleDisputeMutation,
+  useTrainingBoardQuery,
+  useTrainingQuery,
+} = trainingApi;

@@ -8,11 +8,16 @@ import { isAnswerWrite } from './writes';
 const byTime = (a: DrillAnswer, b: DrillAnswer) => a.at - b.at || (a.id < b.id ? -1 : 1);
 /** What one has answered and what is signed: what this device has not sent yet is among it. */
 export function useTraining() {
-  // What this device kept may come first: it is asked for again wherever it is read.
-  const { data, isLoading, isFetching, isError, refetch } = useTrainingQuery(undefined, {
-    refetchOnMountOrArgChange: true,
-  });
+  // Another device may have added to it: it is asked for again wherever it is read.
+  const {
+    data: read,
+    isFetching,
+    isError,
+    refetch,
+  } = useTrainingQuery(undefined, { refetchOnMountOrArgChange: true });
   const { personId } = useSession();
+  // Of whoever was here before nothing is shown.
+  const data = read?.person.id === personId ? read : undefined;
   const waiting = useAppSelector((s) => s.outbox.waiting);
   const answers = useMemo(() => {
     const unsent = waiting
@@ -25,7 +30,7 @@ export function useTraining() {
   return {
     answers,
     signs: data?.signs ?? [],
-    isLoading,
+    isLoading: isFetching && !data,
     isError: isError && !data,
     /** The server has answered, or will not. */
     isSettled: !isFetching,

@@ -6,6 +6,7 @@ describe('a code', () => {
     ['https://10.0.0.4/book/abc', '/book/abc'],
     [' http://old.host/start?tea=a\n', '/start?tea=a'],
     ['/start?tea=a', '/start?tea=a'],
+    ['https://limnos.local/cold/0197c000', '/cold/0197c000'],
     ['http://limnos.local/house', null],
     ['http://limnos.local/starting', null],
     ['4006381333931', null],

@@ -7,7 +7,7 @@
 export function placeOfCode(text: string): string | null {
   const trimmed = text.trim();
   const path = pathIn(trimmed);
-  return /^\/(start|book|log|shelf|judge)(\/|\?|$)/.test(path) ? path : null;
+  return /^\/(start|book|log|shelf|judge|cold)(\/|\?|$)/.test(path) ? path : null;
 }
 
 /** The path in a scanned text: of a whole address, or as it stands. */

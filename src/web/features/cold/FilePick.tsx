@@ -1,4 +1,5 @@
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
+import { Note } from '../../ui/Note';
 
 /** A button that asks for a file and hands on its text. The same file, mended, may be chosen again. */
 export function FilePick({
@@ -16,6 +17,13 @@ export function FilePick({
   onText: (text: string) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
+  const [isUnread, setUnread] = useState(false);
+  const read = async (file: File) => {
+    // A file that was moved, or taken out with its stick.
+    const text = await file.text().catch(() => null);
+    setUnread(text === null);
+    if (text !== null) onText(text);
+  };
   return (
     <>
       <button
@@ -36,9 +44,10 @@ export function FilePick({
         onChange={(e) => {
           const [file] = e.target.files ?? [];
           e.target.value = '';
-          if (file) void file.text().then(onText);
+          if (file) void read(file);
         }}
       />
+      {isUnread && <Note bad>The file cannot be read. Choose it again.</Note>}
     </>
   );
 }

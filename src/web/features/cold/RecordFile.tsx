@@ -1,10 +1,8 @@
-import { useState } from 'react';
 import type { RecordTaken } from '#contracts/batches';
 import { useTakeColdRecordMutation } from '../../entities/batches/api';
-import { useSession } from '../../entities/people/session';
-import { failureOf } from '../../platform/api';
 import { Note } from '../../ui/Note';
 import { FilePick } from './FilePick';
+import { useLookedAt } from './useLookedAt';
 
 const some = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 const whatOf = ({ batches, readings }: RecordTaken): string =>
@@ -12,15 +10,7 @@ const whatOf = ({ batches, readings }: RecordTaken): string =>
 
 /** A record that was given out, taken in again: looked at first, added when the lead says so. */
 export function RecordFile() {
-  const { site } = useSession();
-  const [take, taking] = useTakeColdRecordMutation();
-  const [text, setText] = useState<string | null>(null);
-  const [found, setFound] = useState<RecordTaken | null>(null);
-  const send = async (given: string, confirmed: boolean) => {
-    const answer = await take({ siteId: site.id, text: given, confirmed });
-    setFound(answer.data ?? null);
-    setText(answer.data?.taken ? null : given);
-  };
+  const { found, isSending, failure, look, add } = useLookedAt(useTakeColdRecordMutation());
   const isNew = found !== null && found.batches + found.readings > 0;
   return (
     <div className="mt-2">
@@ -31,18 +21,13 @@ export function RecordFile() {
         words="Add a record from a file"
         label="File of a record"
         accept=".json,application/json"
-        disabled={taking.isLoading}
-        onText={(read) => void send(read, false)}
+        disabled={isSending}
+        onText={look}
       />
-      {taking.error && <Note bad>{failureOf(taking.error).message}</Note>}
+      {failure && <Note bad>{failure}</Note>}
       {found && <Found found={found} />}
-      {isNew && text !== null && found.faultCount === 0 && (
-        <button
-          type="button"
-          className="btn go mt-2"
-          disabled={taking.isLoading}
-          onClick={() => void send(text, true)}
-        >
+      {isNew && add && found.faultCount === 0 && (
+        <button type="button" className="btn go mt-2" disabled={isSending} onClick={add}>
           Add {whatOf(found)}
         </button>
       )}

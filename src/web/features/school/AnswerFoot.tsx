@@ -17,7 +17,7 @@ export function AnswerFoot({
         {isLast ? 'Done' : next} <kbd>Space</kbd>
       </button>
       <button type="button" className="btn quiet" onClick={onDispute}>
-        I say it is wrong
+        This question is wrong
       </button>
     </>
   );

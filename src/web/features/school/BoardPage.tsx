@@ -8,10 +8,10 @@ import { useZone } from '../../entities/people/session';
 import { useTrainingBoardQuery } from '../../entities/training/api';
 import { useNow } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
-import { dateText, dayText } from '../../ui/days';
+import { dateText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
-import { disputeWords } from './disputeWords';
+import { Disputes } from './Disputes';
 import { SignForm } from './SignForm';
 import { signWords, skillsOf, type SkillStand } from './skillsOf';
 
@@ -61,7 +61,7 @@ export function BoardPage() {
         <h1 className="text-[26px] font-semibold">
           The board{' '}
           <small className="text-[16px] font-normal">
-            the least that the last 30 answers can mean, and what is signed
+            the lowest level that the last 30 answers can mean, and sign-offs
           </small>
         </h1>
         <div className="overflow-auto">
@@ -99,18 +99,7 @@ export function BoardPage() {
             </tbody>
           </table>
         </div>
-        {data.disputed.length > 0 && (
-          <>
-            <h2 className="mt-5">Said to be wrong</h2>
-            <ul className="grid gap-2">
-              {data.disputed.map((d) => (
-                <li key={d.answerId}>
-                  <b className="font-semibold">{d.by}</b>, {dayText(d.at)}: {disputeWords(d.task)}
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
+        <Disputes disputed={data.disputed} />
       </section>
       <section className="paper" aria-label="Sign-off">
         {picked && chosen ? (
@@ -122,8 +111,8 @@ export function BoardPage() {
           />
         ) : (
           <p className="small">
-            Choose a skill of somebody to sign it or to take a sign-off back. Figures are a sign to
-            look, no verdict: sign with a cup on the table.
+            Choose a skill of a person to sign the skill or to withdraw a sign-off. A figure shows
+            where to look. Taste a cup with the person before you sign.
           </p>
         )}
         <div className="foot">

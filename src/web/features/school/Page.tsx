@@ -1,7 +1,6 @@
 import { Link } from 'react-router';
 import { siteDate } from '#core/time';
 import { type Drill, DRILL_NAMES, DRILLS, ENOUGH, SKILLS } from '#core/training';
-import { numberText } from '#core/units';
 import type { DrillAnswer } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
@@ -66,12 +65,12 @@ export function SchoolPage() {
         <h1 className="text-[30px] font-semibold leading-tight">
           {name}{' '}
           <small className="text-[17px] font-normal">
-            {role}, {numberText(signed.length, 0)} {signed.length === 1 ? 'skill' : 'skills'} signed
+            {role}, {signed.length} {signed.length === 1 ? 'skill' : 'skills'} signed
           </small>
         </h1>
         <p className="small mb-3">
-          Skills: the least that the last 30 answers can mean, of 100. The line is {100 * ENOUGH}:
-          enough to ask for a sign-off.
+          Level: the lowest skill that your last 30 answers can mean, out of 100. From{' '}
+          {100 * ENOUGH} there is enough evidence for a sign-off.
         </p>
         <SkillTubes stands={stands} />
       </section>
@@ -83,19 +82,21 @@ export function SchoolPage() {
         <div className="drill-row">
           <div>
             <b className="text-[19px] font-semibold">Rescue a cup</b>
-            <p className="small">Over-steeped, weak, two to blend. Answers are not kept yet.</p>
+            <p className="small">
+              Rescue an over-steeped cup, a weak cup or an extract. Answers are not saved yet.
+            </p>
           </div>
           <Link className="btn" to="/table/rescue">
             Start
           </Link>
         </div>
         <p className="small mt-4">
-          Cups of the drill are simulated from this house’s teas and vessels. A lead signs a skill
-          with a cup on the table, never by a figure alone.
+          Cups of the drill are simulated from this house’s teas and vessels. A lead tastes a cup
+          with you and signs the skill. A figure alone is not enough.
         </p>
         <p className="small mt-2">
-          Hot water and steam scald; warm glass first. A fault of the drill is never tried on a
-          guest.
+          Hot water and steam burn. Warm a glass before you pour hot water in. Do not serve a faulty
+          cup to a guest.
         </p>
         <Ask stands={stands} />
         {role === 'lead' && (
@@ -119,15 +120,15 @@ function DrillRow({
   isFirst: boolean;
   answers: readonly DrillAnswer[];
 }) {
-  const { name, sitting, seconds } = DRILLS[drill];
+  const { name, sitting, seconds, noun } = DRILLS[drill];
   const last = answers.findLast((a) => a.drill === drill);
   return (
     <div className="drill-row">
       <div>
         <b className="text-[19px] font-semibold">{name}</b>
         <p className="small">
-          {sitting} {drill === 'order' ? 'rounds' : 'cups'}, about{' '}
-          {Math.round((sitting * seconds) / 60)} minutes. {lastWords(last?.day)}
+          {sitting} {noun}, about {Math.round((sitting * seconds) / 60)} minutes.{' '}
+          {lastWords(last?.day)}
         </p>
       </div>
       <Link className={`btn ${isFirst ? 'go' : ''}`} to={`/school/${drill}`}>
@@ -147,8 +148,8 @@ function Ask({ stands }: { stands: readonly SkillStand[] }) {
     <div className="grid gap-2 mt-4 justify-items-start">
       {asked.map((s) => (
         <p key={s.skill} role="status">
-          <b className="font-semibold">{SKILLS[s.skill]}</b>: asked for. A lead looks at a cup with
-          you.
+          <b className="font-semibold">{SKILLS[s.skill]}</b>: sign-off asked for. A lead will taste
+          a cup with you.
         </p>
       ))}
       {open.map((s) => (
@@ -164,7 +165,7 @@ function Ask({ stands }: { stands: readonly SkillStand[] }) {
             })
           }
         >
-          Ask for {SKILLS[s.skill]}
+          Ask for sign-off: {SKILLS[s.skill]}
         </button>
       ))}
       {asking.error && <Note bad>{failureOf(asking.error).message}</Note>}

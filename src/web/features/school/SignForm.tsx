@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { siteDate } from '#core/time';
-import { signedUntil, SKILLS } from '#core/training';
+import { type Evidence, signedUntil, SKILLS } from '#core/training';
 import { numberText } from '#core/units';
 import type { Practice } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
@@ -13,6 +13,10 @@ import { toastShown } from '../../platform/toasts';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';
 import { signWords, type SkillStand } from './skillsOf';
+
+const evidenceWords = ({ credit, n, days, bound }: Evidence): string =>
+  `At level 3: ${numberText(credit)} of ${n} answers right, on ${days} ${days === 1 ? 'day' : 'days'}. ` +
+  `The lowest level that this can mean: ${numberText(100 * bound, 0)} of 100.`;
 
 /** Signs a skill, or takes a sign-off back with a reason. */
 export function SignForm({
@@ -54,19 +58,15 @@ export function SignForm({
         {SKILLS[skill]} of {person.name}
       </h2>
       <p>
-        {evidence.n === 0
-          ? 'No answers at the level of the work yet.'
-          : `${numberText(evidence.credit)} of ${evidence.n} answers at the level of the work, on ${evidence.days} ${evidence.days === 1 ? 'day' : 'days'}: at the least ${numberText(100 * evidence.bound, 0)} of 100.`}{' '}
+        {evidence.n === 0 ? 'No answers at level 3 yet.' : evidenceWords(evidence)}{' '}
         {signWords(sign, dateText)}
       </p>
       {personId === person.id ? (
-        <p>Nobody signs their own skills: ask another lead.</p>
+        <p>You cannot sign your own skills: ask another lead.</p>
       ) : (
         <>
           {!evidence.enough && (
-            <p className="small">
-              It may be signed without these answers: the record says what there was.
-            </p>
+            <p className="small">You can sign with fewer answers. Write what you saw.</p>
           )}
           <label className="grid gap-1">
             <span className="text-[15px] font-semibold">What was seen</span>

@@ -86,7 +86,7 @@ export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
               <th scope="col">Skill</th>
               <th scope="col">Level</th>
               <th scope="col">Answers</th>
-              <th scope="col">At the level of the work</th>
+              <th scope="col">Answers at level 3</th>
               <th scope="col">Signed</th>
             </tr>
           </thead>
@@ -113,5 +113,5 @@ function workWords({ evidence, answers }: SkillStand): string {
   if (answers === 0) return '';
   if (evidence.n === 0) return 'none yet';
   const { n, enough, lacks } = evidence;
-  return enough ? `${n}, enough` : `${n}, ${lacks.map((l) => LACKS[l]).join(', ')} needed`;
+  return enough ? `${n}, enough` : `${n}; needs ${lacks.map((l) => LACKS[l]).join(', ')}`;
 }

@@ -1,16 +1,17 @@
-import { causeWords, cupSentence, type DrillTask, workDiagnosis } from '#core/training';
+import { causeWords, cupFound, cupSentence, type DrillTask, houseCupOf } from '#core/training';
 import { letterName } from './order/model';
 
-/** A question that somebody says is wrong: what was asked, what it was, what was answered. */
+const named = (letters: readonly number[]): string => letters.map(letterName).join(' ');
+/** A question that somebody reported as wrong: what was asked, the right answer, and the answer given. */
 export function disputeWords(task: DrillTask): string {
-  const { tea, vessel } = task.given.cup;
+  const { cup } = task.given;
   if (task.drill === 'order') {
     const { shuffle } = task.given;
-    const wanted = [...shuffle.keys()].sort((a, b) => (shuffle[a] ?? 0) - (shuffle[b] ?? 0));
-    const named = (letters: readonly number[]) => letters.map(letterName).join(' ');
-    return `order of ${tea}. It was ${named(wanted)}; answered ${named(task.answer.letters)}.`;
+    const right = [...shuffle.keys()].sort((a, b) => (shuffle[a] ?? 0) - (shuffle[b] ?? 0));
+    return `order of ${cup.tea}. Right answer: ${named(right)}. Given answer: ${named(task.answer.letters)}.`;
   }
-  const diagnosis = workDiagnosis(task.given);
-  const was = diagnosis.right.map(causeWords).join(' or ');
-  return `${tea}, ${vessel}. ${cupSentence(diagnosis)} It was ${was}; answered ${causeWords(task.answer.cause)}.`;
+  const { faults } = task.given;
+  const said = cupSentence(cupFound(houseCupOf(cup), faults));
+  const right = faults.map((f) => causeWords(f.id)).join(' and ');
+  return `${cup.tea}, ${cup.vessel}. ${said} Right answer: ${right}. Given answer: ${causeWords(task.answer.cause)}.`;
 }

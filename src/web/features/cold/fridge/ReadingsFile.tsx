@@ -1,25 +1,16 @@
-import { useState } from 'react';
 import { dayAndTime } from '#core/time';
 import type { ReadingsTaken } from '#contracts/batches';
 import { useTakeFridgeReadingsMutation } from '../../../entities/batches/api';
-import { useSession, useZone } from '../../../entities/people/session';
-import { failureOf } from '../../../platform/api';
+import { useZone } from '../../../entities/people/session';
 import { Note } from '../../../ui/Note';
 import { FilePick } from '../FilePick';
+import { useLookedAt } from '../useLookedAt';
 
 const readingsOf = (n: number): string => `${n} ${n === 1 ? 'reading' : 'readings'}`;
 
 /** Readings of another thermometer, from its file: looked at first, added when the lead says so. */
 export function ReadingsFile() {
-  const { site } = useSession();
-  const [take, taking] = useTakeFridgeReadingsMutation();
-  const [text, setText] = useState<string | null>(null);
-  const [found, setFound] = useState<ReadingsTaken | null>(null);
-  const send = async (given: string, confirmed: boolean) => {
-    const answer = await take({ siteId: site.id, text: given, confirmed });
-    setFound(answer.data ?? null);
-    setText(answer.data?.taken ? null : given);
-  };
+  const { found, isSending, failure, look, add } = useLookedAt(useTakeFridgeReadingsMutation());
   return (
     <>
       <h2 className="mt-4">
@@ -29,18 +20,13 @@ export function ReadingsFile() {
         words="Choose a file"
         label="File of readings"
         accept=".csv,.txt,text/csv"
-        disabled={taking.isLoading}
-        onText={(read) => void send(read, false)}
+        disabled={isSending}
+        onText={look}
       />
-      {taking.error && <Note bad>{failureOf(taking.error).message}</Note>}
+      {failure && <Note bad>{failure}</Note>}
       {found && <Found found={found} />}
-      {found && text !== null && found.faultCount === 0 && found.fresh > 0 && (
-        <button
-          type="button"
-          className="btn go mt-2 self-start"
-          disabled={taking.isLoading}
-          onClick={() => void send(text, true)}
-        >
+      {found && add && found.faultCount === 0 && found.fresh > 0 && (
+        <button type="button" className="btn go mt-2 self-start" disabled={isSending} onClick={add}>
           Add {readingsOf(found.fresh)}
         </button>
       )}

@@ -59,6 +59,7 @@ async function lookOn(id: number, upTo: number, onFound: (f: PlanFound) => void)
     onFound({ kind: 'plan', asked, plan, because: [], share: planning.steps() / upTo });
     await breathe();
   }
+  plan = planning.settled();
   onFound({ kind: 'plan', asked, plan, because: reasonsOf(asked.problem, plan), share: 1 });
 }
 

@@ -32,11 +32,11 @@ export function Waiting({ lacks }: { lacks: string | null }) {
     <>
       <h2>Answer</h2>
       <p className="mt-2" role="status">
-        {lacks ?? 'All three are chosen.'}
+        {lacks ?? 'Every part is chosen.'}
       </p>
       <p className="small mt-4">
-        Taste words are against the house cup. Fault, lever and size each count; where two levers
-        serve, both are right.
+        Each taste word compares this cup with the house cup. Fault, lever and size each count. Two
+        levers can both be right.
       </p>
     </>
   );

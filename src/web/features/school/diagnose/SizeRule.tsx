@@ -1,4 +1,4 @@
-import { houseCupOf, type SizedLever, sizesOfLever, turnWords } from '#core/training';
+import { type Bracket, houseCupOf, type SizedLever, sizesOfLever, turnWords } from '#core/training';
 import { minutesText, signedText } from '#core/units';
 import { Rule } from '../../../ui/Rule';
 import type { CupAsked } from '../drill.worker';
@@ -21,6 +21,10 @@ const signedTime = (s: number): string => {
 };
 const textOf = (lever: SizedLever) => (v: number) =>
   lever === 'time' ? signedTime(v) : signedText(v, 0);
+
+const bracketWords = ({ lever, low, high, within }: Bracket): string =>
+  `Right: ${turnWords(lever, low)} to ${turnWords(lever, high)}. ` +
+  `Every taste is then within ${within === 'half' ? 'half a step' : 'one step'} of the house cup.`;
 
 /** How much: against this cup. The bracket comes with the answer. */
 export function SizeRule({
@@ -59,9 +63,7 @@ export function SizeRule({
       />
       {isDone && (
         <p className="small">
-          {shown
-            ? `The bracket came with the answer: ${turnWords(lever, shown.low)} to ${turnWords(lever, shown.high)} brings every mark within ${shown.within === 'half' ? 'half a step' : 'a step'} of the house cup.`
-            : 'No size of this lever brings the cup to the house cup.'}
+          {shown ? bracketWords(shown) : 'No size of this lever brings the cup to the house cup.'}
         </p>
       )}
     </div>

@@ -1,19 +1,9 @@
 import { seeded } from '#core/numeric';
+import { sampleDrillCup } from '#core/testing';
 import { drawDiagnosis, DrillHouse, workDiagnosis } from '#core/training';
 import { answerOf, begun, type DrillAction, drilled, missing } from './model';
 
-const given = drawDiagnosis(
-  new DrillHouse([
-    {
-      ...{ tea: 'Tolvane Amber', vessel: 'Grey pot', style: 'black-whole', fitted: null },
-      ...{ leafGrams: 6, waterMl: 500, temperatureC: 92, seconds: 210, warm: true, lid: true },
-      ...{ material: 'stoneware', capacityMl: 620, infuser: 'deep', basketMl: 230 },
-      ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
-    },
-  ]),
-  2,
-  seeded(3),
-);
+const given = drawDiagnosis(new DrillHouse([sampleDrillCup()]), 2, seeded(3));
 const diagnosis = workDiagnosis(given);
 const after = (...actions: DrillAction[]) => actions.reduce(drilled, begun(1));
 const cause = { kind: 'cause', cause: diagnosis.choices[0] ?? 'long' } as const;

@@ -87,11 +87,11 @@ export function OneOrder({ question, place }: { question: OrderAsked; place: Pla
         <p className="mt-3" role="status">
           {state.lifted === null
             ? 'Touch a cup or press its letter, then a place or its figure.'
-            : `${letterName(state.lifted)} is in hand, place ${state.waiting + 1} waits. Left and right move the place, Enter sets down, Z takes back.`}
+            : `Cup ${letterName(state.lifted)} is in your hand. Choose a place, or press left, right and Enter. Z undoes.`}
         </p>
       </section>
       <section className="paper" aria-label="Answer">
-        <OrderPaper score={score} left={left} apart={given.apart} seen={seen} onSee={see} />
+        <OrderPaper score={score} left={left} seen={seen} onSee={see} />
         <div className="foot">
           {isDone ? (
             <AnswerFoot isLast={isLast} next="Next round" onNext={next} onDispute={dispute} />

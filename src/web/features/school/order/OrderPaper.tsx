@@ -1,15 +1,15 @@
 import type { OrderScore } from '#core/training';
-import { countWord, numberText } from '#core/units';
+import { countWord } from '#core/units';
 import type { Seen } from './Cups';
 
-const TITLES = { right: 'Right', near: 'Nearly', wrong: 'Not yet', again: 'The other way round' };
+const TITLES = { right: 'Right', near: 'Nearly', wrong: 'Not yet', again: 'Darkest first' };
 
 function resultWords({ judged, inversions }: OrderScore): string {
   if (judged === 'again')
-    return 'The darkest was set first. Set the lightest first and submit again: nothing was counted.';
+    return 'The darkest cup was set first. Set the lightest cup first and submit again. This try does not count.';
   if (inversions === 0) return 'Every cup is in its place.';
   const pairs = inversions === 1 ? '1 pair is' : `${inversions} pairs are`;
-  return `${pairs} the wrong way round. Compare neighbours over white, and look away between two.`;
+  return `${pairs} in the wrong order. Compare two neighbours on white, and rest your eyes between cups.`;
 }
 const Result = ({ score }: { score: OrderScore }) => (
   <>
@@ -20,21 +20,18 @@ const Result = ({ score }: { score: OrderScore }) => (
 
 const waitingWords = (left: number): string =>
   left === 0
-    ? 'Every cup has its place. Look at two neighbours at a time.'
-    : `${countWord(left)[0]?.toUpperCase() ?? ''}${countWord(left).slice(1)} ${left === 1 ? 'cup' : 'cups'} left. Look at two neighbours at a time, over white, straight down.`;
+    ? 'Every cup has its place. Compare two neighbours at a time.'
+    : `${countWord(left)[0]?.toUpperCase() ?? ''}${countWord(left).slice(1)} ${left === 1 ? 'cup' : 'cups'} left. Compare two neighbours at a time. Look straight down on white.`;
 
 /** Before the answer: what helps to see; after it: how the order was. */
 export function OrderPaper({
   score,
   left,
-  apart,
   seen,
   onSee,
 }: {
   score: OrderScore | null;
   left: number;
-  /** Distance from one cup to the next, CIEDE2000. */
-  apart: number;
   seen: Seen;
   onSee: (seen: Seen) => void;
 }) {
@@ -50,13 +47,13 @@ export function OrderPaper({
           aria-pressed={seen === 'figures'}
           onClick={() => onSee(seen === 'figures' ? 'colour' : 'figures')}
         >
-          {seen === 'figures' ? 'Show the colours' : 'Show how light each is, in figures'}
+          {seen === 'figures' ? 'Show the colours' : 'Show lightness as figures'}
         </button>
       </div>
-      <p className="small mt-2">Nothing is kept about which way was chosen.</p>
+      <p className="small mt-2">Your choice is not saved.</p>
       <p className="small mt-4">
-        Neighbours differ by {numberText(apart)} ΔE00 here; right rounds bring them closer. A screen
-        that dims or tints colours makes this harder: the screen check is at the Table.
+        After a right answer the next cups look more alike. A screen that changes colours makes this
+        drill harder. Check the screen at the Table.
       </p>
     </>
   );
