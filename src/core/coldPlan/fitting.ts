@@ -105,11 +105,19 @@ export function repair(known: Known, relaxed: Paths, weights: Weights | null): v
   const paths = inOrder(known, order, relaxed, weights);
   if (paths) known.take(improved(known, paths));
 }
-/** Three ways to a first plan: the largest lines first, the smallest first, only those in conflict. */
-export function firstPlan(known: Known, relaxed: Paths): void {
+/**
+ * Three ways to a first plan: the largest lines first, the smallest first, only those in conflict. Each is a plan before it
+ * is improved.
+ */
+export function* firstPlans(known: Known, relaxed: Paths): Generator<void, void> {
   const none = known.house.nets.map(() => []);
   const order = bySize(known);
-  for (const paths of [inOrder(known, order, none), inOrder(known, [...order].reverse(), none)])
-    if (paths) known.take(improved(known, paths));
+  for (const way of [order, [...order].reverse()]) {
+    const paths = inOrder(known, way, none);
+    if (!paths) continue;
+    known.take(paths);
+    yield;
+    known.take(improved(known, paths));
+  }
   repair(known, relaxed, null);
 }

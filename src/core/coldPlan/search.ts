@@ -1,4 +1,4 @@
-import { alone, firstPlan } from './fitting';
+import { alone, firstPlans } from './fitting';
 import type { House } from './house';
 import { type Found, Known } from './known';
 import { limitSearch } from './limitSearch';
@@ -11,7 +11,8 @@ import { prices } from './prices';
 export function* search(house: House, firstWork: number): Generator<Found, void> {
   const known = new Known(house);
   const relaxed = alone(known);
-  if (!known.proven) firstPlan(known, relaxed);
+  // The first that fits together is said at once: somebody waits for it.
+  if (!known.proven) for (const _ of firstPlans(known, relaxed)) yield known.found();
   yield known.found();
   const limits = limitSearch(known, relaxed);
   yield* limits(firstWork / 10);

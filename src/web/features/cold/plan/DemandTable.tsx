@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { coldTeaId, type Learnt, learntFor, servedByDay, wantedOn } from '#core/coldPlan';
 import { dayName, type SiteDate, wallMoment, type Zone } from '#core/time';
 import type { ColdDemand, ColdPoured } from '#contracts/batches';
@@ -22,6 +22,58 @@ type Props = {
 /** "Wed 11" */
 const dayWords = (zone: Zone, date: SiteDate): string =>
   `${dayName(zone, wallMoment(zone, date, '12:00').at)} ${Number(date.slice(8))}`;
+
+/** One tea's days: drawn again only when its own figures change. */
+const DemandRow = memo(function DemandRow({
+  demand,
+  tea,
+  days,
+  hours,
+  scope,
+  learnt,
+  act,
+}: {
+  demand: ColdDemand;
+  tea: Plannable;
+  days: readonly SiteDate[];
+  hours: SiteHours;
+  scope: Scope;
+  learnt: readonly Learnt[] | null;
+  act: (a: DraftAct) => void;
+}) {
+  const site = { zone: hours.zone, week: hours };
+  const total = (date: SiteDate) => wantedOn(demand, date).reduce((sum, g) => sum + g, 0);
+  const want = (date: SiteDate, glasses: readonly number[]) =>
+    act({ kind: 'wanted', coldTea: tea.id, date, scope, glasses });
+  return (
+    <tr>
+      <td className="l">
+        <span className="tea text-[17px]">{tea.name}</span>
+        <span className="small block">{tea.kind}</span>
+      </td>
+      {days.map((date, i) => (
+        <td key={date} data-what={dayWords(hours.zone, date)}>
+          <GlassesBox
+            label={`${tea.name}, ${tea.kind}, ${date}`}
+            glasses={total(date)}
+            onGlasses={(g) => want(date, partedDay(demand, site, date, g))}
+          />
+          <Spread learnt={learnt?.[i]} />
+        </td>
+      ))}
+      <td>
+        <button
+          type="button"
+          className="btn quiet slim"
+          aria-label={`Take ${tea.name}, ${tea.kind}, out of the plan`}
+          onClick={() => act({ kind: 'removed', coldTea: tea.id })}
+        >
+          Out
+        </button>
+      </td>
+    </tr>
+  );
+});
 
 /** Glasses wanted of each tea on each of the days; what was learnt from what was poured stands under them. */
 export function DemandTable({ draft, teas, days, hours, poured, act, zone }: Props) {
@@ -110,56 +162,6 @@ export function DemandTable({ draft, teas, days, hours, poured, act, zone }: Pro
   );
 }
 
-function DemandRow({
-  demand,
-  tea,
-  days,
-  hours,
-  scope,
-  learnt,
-  act,
-}: {
-  demand: ColdDemand;
-  tea: Plannable;
-  days: readonly SiteDate[];
-  hours: SiteHours;
-  scope: Scope;
-  learnt: readonly Learnt[] | null;
-  act: (a: DraftAct) => void;
-}) {
-  const site = { zone: hours.zone, week: hours };
-  const total = (date: SiteDate) => wantedOn(demand, date).reduce((sum, g) => sum + g, 0);
-  const want = (date: SiteDate, glasses: readonly number[]) =>
-    act({ kind: 'wanted', coldTea: tea.id, date, scope, glasses });
-  return (
-    <tr>
-      <td className="l">
-        <span className="tea text-[17px]">{tea.name}</span>
-        <span className="small block">{tea.kind}</span>
-      </td>
-      {days.map((date, i) => (
-        <td key={date} data-what={dayWords(hours.zone, date)}>
-          <GlassesBox
-            label={`${tea.name}, ${tea.kind}, ${date}`}
-            glasses={total(date)}
-            onGlasses={(g) => want(date, partedDay(demand, site, date, g))}
-          />
-          <Spread learnt={learnt?.[i]} />
-        </td>
-      ))}
-      <td>
-        <button
-          type="button"
-          className="btn quiet slim"
-          aria-label={`Take ${tea.name}, ${tea.kind}, out of the plan`}
-          onClick={() => act({ kind: 'removed', coldTea: tea.id })}
-        >
-          Out
-        </button>
-      </td>
-    </tr>
-  );
-}
 /** What the past says of a day: "mostly 9 to 19", of how many such days. */
 function Spread({ learnt: l }: { learnt: Learnt | undefined }) {
   if (!l) return null;

@@ -137,7 +137,9 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
       <section className="work planned" aria-label="To brew">
         {plan && (
           <PlannedTable
-            {...{ draft, teas, plan, act, zone }}
+            {...{ teas, plan, act, zone }}
+            batches={draft.batches}
+            leftFree={draft.leftFree}
             asked={ended?.asked ?? asked}
             vessels={house.vessels}
           />

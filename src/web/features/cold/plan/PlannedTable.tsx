@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { PlanAsked, PlannedBatch, WeekPlan } from '#core/coldPlan';
 import { clockTime, weekdayAndTime, type Zone } from '#core/time';
 import { epochMs, millilitres, volumeText } from '#core/units';
@@ -6,10 +7,12 @@ import type { Plannable } from '../../../entities/batches/coldTeas';
 import { useUnits } from '../../../entities/people/session';
 import { newId } from '../../../platform/ids';
 import { PickList } from '../../../ui/PickList';
-import { batchesOfPlan, type DraftAct, instantOf, type PlanDraft } from './draft';
+import { batchesOfPlan, type DraftAct, instantOf } from './draft';
 
 type Props = {
-  draft: PlanDraft;
+  /** What the draft has of batches, and of pitchers that are kept out of the plan. */
+  batches: readonly PlannedCold[];
+  leftFree: readonly LeftFree[];
   teas: readonly Plannable[];
   vessels: readonly { readonly id: string; readonly name: string }[];
   asked: PlanAsked;
@@ -18,8 +21,11 @@ type Props = {
   zone: Zone;
 };
 
-/** The batches of the plan in the order in which their leaf goes in. */
-export function PlannedTable(props: Props) {
+/**
+ * The batches of the plan in the order in which their leaf goes in. Drawn again only when that changes: the planner begins
+ * once a typed figure is drawn.
+ */
+export const PlannedTable = memo(function PlannedTable(props: Props) {
   const { plan } = props;
   const coming = plan.batches.filter((b) => b.start >= 0).sort((a, b) => a.start - b.start);
   if (coming.length === 0) return <LeftFreeList {...props} />;
@@ -52,7 +58,7 @@ export function PlannedTable(props: Props) {
       <LeftFreeList {...props} />
     </>
   );
-}
+});
 
 /** "Sat 11:00 to 14:00": the beginnings of the first service and of the last. */
 function servedSpan(asked: PlanAsked, zone: Zone, first: number, last: number): string {
@@ -71,12 +77,12 @@ const spanOf = (b: PlannedCold): LeftFree => ({
 });
 
 /** Pitchers that somebody keeps out of the plan for a while, and the way back. */
-function LeftFreeList({ draft, vessels, act, zone }: Props) {
-  if (draft.leftFree.length === 0) return null;
+function LeftFreeList({ leftFree, vessels, act, zone }: Props) {
+  if (leftFree.length === 0) return null;
   const time = (at: number) => weekdayAndTime(zone, epochMs(at));
   return (
     <ul className="grid gap-1 mt-2">
-      {draft.leftFree.map((span) => {
+      {leftFree.map((span) => {
         const name = vessels.find((v) => v.id === span.vesselId)?.name ?? 'A pitcher';
         return (
           <li key={`${span.vesselId} ${span.from}`} className="flex flex-wrap items-center gap-3">
@@ -98,7 +104,7 @@ function LeftFreeList({ draft, vessels, act, zone }: Props) {
 
 function PlannedRow({
   batch,
-  draft,
+  batches,
   teas,
   vessels,
   asked,
@@ -110,7 +116,7 @@ function PlannedRow({
   const tea = teas.find((t) => t.id === batch.line);
   const vessel = vessels.find((v) => v.id === batch.vessel);
   const time = (minute: number) => weekdayAndTime(zone, instantOf(asked, minute));
-  const [own] = batchesOfPlan({ ...plan, batches: [batch] }, asked, draft.batches, newId);
+  const [own] = batchesOfPlan({ ...plan, batches: [batch] }, asked, batches, newId);
   /** Kept where it is when all else is planned again; its leaf goes in and comes out as many minutes later or earlier. */
   const pinAt = (start: number) => {
     if (!own) return;
@@ -118,7 +124,7 @@ function PlannedRow({
     act({ kind: 'pinned', batch: { ...own, start: own.start + by, lift: own.lift + by } });
   };
   // What was just ticked stays, before it was planned again.
-  const isPinned = draft.batches.some((b) => b.pinned && b.id === own?.id);
+  const isPinned = batches.some((b) => b.pinned && b.id === own?.id);
   const [first, last] = [batch.pours[0], batch.pours.at(-1)];
   const span = first && last ? servedSpan(asked, zone, first.service, last.service) : 'nobody';
   return (

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { type ColdHouse, coldTeaId } from '#core/coldPlan';
-import { type EpochMs, epochMs } from '#core/units';
+import { type EpochMs, epochMs, type Millilitres } from '#core/units';
 import { type Plannable, plannableOf } from '../../../entities/batches/coldTeas';
 import { useCold } from '../../../entities/batches/useCold';
 import { useLimits, useSession } from '../../../entities/people/session';
@@ -20,14 +20,12 @@ export function usePlanHouse(draft: PlanDraft, at: EpochMs) {
   const cold = useCold();
   const now = epochMs(Math.floor(at / STEP_MS) * STEP_MS);
   const { demand } = draft;
-  const teas = useMemo(
-    () =>
-      plannableOf(
-        book.data?.teas ?? [],
-        (id) => demand.find((d) => coldTeaId(d.teaId, d.method) === id)?.glass,
-      ),
-    [book.data, demand],
-  );
+  // The same teas as long as no glass changes its size: a typed figure draws its own row, and no other.
+  const sizes = JSON.stringify(demand.map((d) => [coldTeaId(d.teaId, d.method), d.glass]));
+  const teas = useMemo(() => {
+    const glassOf = new Map(JSON.parse(sizes) as [string, Millilitres][]);
+    return plannableOf(book.data?.teas ?? [], (id) => glassOf.get(id));
+  }, [book.data, sizes]);
   const { standing, fridge } = cold;
   const limits = useLimits();
   const { hours, ambient, coldWater } = site;
