@@ -1,5 +1,10 @@
 import { expect } from '@playwright/test';
+import { v7 } from 'uuid';
+import { startingRecipe } from '#core/recipes';
 import { Hands } from './Hands';
+
+const METHOD = 'warmThenCold';
+type WarmTea = { readonly teaId: string; readonly versionId: string };
 
 /** Cold batches, as hands at the fridge use them. */
 export class ColdDriver extends Hands {
@@ -111,5 +116,51 @@ export class ColdDriver extends Hands {
   }
   stays(batch: number) {
     return this.page.getByRole('checkbox', { name: /stays there$/ }).nth(batch);
+  }
+
+  private async send(path: string, data: object): Promise<void> {
+    const headers = { origin: new URL(this.page.url()).origin };
+    const answer = await this.page.request.post(path, { data, headers });
+    expect(answer.status(), await answer.text()).toBe(200);
+  }
+  private async vessel(name: string): Promise<{ id: string; siteId: string; mark: number }> {
+    const shelf = (await (await this.page.request.get('/api/vessels')).json()) as {
+      vessels: { id: string; name: string; siteId: string; mark: number }[];
+    };
+    const found = shelf.vessels.find((v) => v.name === name);
+    if (!found) throw new Error(`no ${name}`);
+    return found;
+  }
+  /** A tea of that name that is brewed warm, then cold. */
+  async addWarmTea(name: string): Promise<WarmTea> {
+    const ids = { teaId: v7(), versionId: v7() };
+    await this.send('/api/teas', {
+      ...{ id: ids.teaId, versionId: ids.versionId, name, style: 'green-pan', method: METHOD },
+      ...{ words: '', allergens: '', note: '', blend: '', packet: '', caffeine: '', cautions: '' },
+      ...{ leaf: { form: null, season: null, traits: [] }, colour: null, weighing: null },
+      ...{ spoon: 'dessertSpoon', recipe: startingRecipe('green-pan', METHOD) },
+    });
+    return ids;
+  }
+  /** Begun here, in that vessel. */
+  async startWarm({ teaId }: WarmTea, vessel: string): Promise<void> {
+    const { id } = await this.vessel(vessel);
+    await this.page.goto(`/cold/start?tea=${teaId}&method=${METHOD}&vessel=${id}`);
+    await this.press(/^Leaf in/);
+  }
+  /** Begun at that moment on another device. */
+  async beganWarm({ teaId, versionId }: WarmTea, vessel: string, at: number): Promise<void> {
+    const { id: vesselId, siteId, mark } = await this.vessel(vessel);
+    const of = { teaId, versionId, vesselId, lotId: null };
+    await this.send('/api/batches', { id: v7(), siteId, ...of, water: mark, waterAt: 12, at });
+  }
+  private hotStages() {
+    return this.page.getByRole('region', { name: 'Hot stage of cold tea' });
+  }
+  expectHotStage(words: string | RegExp): Promise<void> {
+    return expect(this.hotStages()).toContainText(words);
+  }
+  expectNoHotStage(): Promise<void> {
+    return expect(this.hotStages()).toHaveCount(0);
   }
 }

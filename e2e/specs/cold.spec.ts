@@ -243,3 +243,28 @@ test('limits of the site: a slip is said beside it, laxer than the guidance is s
   await cold.open();
   await house.expectSaid(/30 hours after lifting/);
 });
+
+test('warm, then cold, in the lidded cup: the bar counts its hot minute, says what goes on then, and is late', async ({
+  house,
+  shop,
+}) => {
+  const cold = new ColdDriver(house.page);
+  await house.signIn(PEOPLE.lead);
+  const tea = await cold.addWarmTea('Sennet Dew');
+  await cold.startWarm(tea, 'Lidded cup');
+  await house.expectAllSaved();
+  await house.page.goto('/');
+  await cold.expectHotStage(/Sennet Dew, Lidded cup: lid off\. Then \d+\sml of water at \d+\s°C/);
+  await cold.expectHotStage(/about \d+\s°C: lift the leaf from \d\d:\d\d to \d\d:\d\d/);
+  await house.page.keyboard.press('p');
+  await cold.expectNoHotStage();
+  await house.page.keyboard.press('z');
+  await cold.expectHotStage('lid off');
+  await house.press(/^Cold water on/);
+  await cold.expectNoHotStage();
+  await house.expectAllSaved();
+  // Another, two minutes ago: nobody poured.
+  await cold.beganWarm(tea, 'Lidded mug', shop.now() - 120_000);
+  await cold.expectHotStage(/Late by\+\d+:\d\d/);
+  await cold.expectHotStage('Lidded mug');
+});

@@ -8,7 +8,7 @@ import type { VesselClass } from './room';
 import { search } from './search';
 import { endOfBatch } from './standing';
 
-/** Looked at for a first answer: 40 to 100 ms. A plan that is gone on with may take fifteen times that. */
+/** Looked at for an answer that is not asked to go on: 100 to 300 ms. One that is gone on with may take fifteen times that. */
 export const FIRST_STEPS = 400_000;
 
 type Placed = { readonly line: string; readonly batch: StepBatch };

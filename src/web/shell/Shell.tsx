@@ -2,7 +2,9 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { useSession } from '../entities/people/session';
 import { BarWatch, ScannerWedge } from '../features/bar';
+import { loadHotBell } from '../features/cold';
 import { useGo } from '../platform/useGo';
+import { useLater } from '../platform/useLater';
 import { Sheet } from '../ui/Dialog';
 import { type KeyBinding, useBoundKeys, useKeys } from '../ui/keys';
 import { DrawingPatterns } from '../ui/LevelMark';
@@ -38,6 +40,7 @@ export function Shell() {
   const { locked, lock, asking, stay } = useLock();
   const [unlocking, setUnlocking] = useState(false);
   useLiveEvents();
+  const HotBell = useLater(loadHotBell);
   // Whoever signed in is past the names; the next lock begins with the bar.
   useEffect(() => {
     if (!locked) setUnlocking(false);
@@ -93,6 +96,7 @@ export function Shell() {
       />
       <Toasts />
       <BarWatch place={at?.name ?? 'Limnos'} />
+      {HotBell && <HotBell />}
       {!locked && <ScannerWedge />}
       {locked && unlocking && (
         <Suspense fallback={null}>

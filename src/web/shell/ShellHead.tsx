@@ -1,9 +1,9 @@
-import { type ComponentType, useEffect, useState } from 'react';
 import { useSession } from '../entities/people/session';
 import { loadDueLine } from '../features/cold';
 import { useNow } from '../platform/clock';
 import { awayWords, othersWaiting } from '../platform/outbox/writes';
 import { useAppSelector } from '../platform/store';
+import { useLater } from '../platform/useLater';
 import { clockText } from '../ui/days';
 import type { NAVIGATION } from './navigation';
 
@@ -64,25 +64,8 @@ function Clock() {
   return <span className="clock">{clockText(useNow(1000))}</span>;
 }
 
-/** After what the place itself needs: hours pass at the fridge, not seconds. */
-const COLD_AFTER_MS = 2500;
-/** Without a server it cannot be fetched: the page goes on without it, and it is asked for again. */
-const COLD_AGAIN_MS = 15_000;
 function ColdDue() {
-  const [Line, setLine] = useState<ComponentType | null>(null);
-  useEffect(() => {
-    let timer: ReturnType<typeof setTimeout>;
-    const load = () => {
-      loadDueLine().then(
-        (line) => setLine(() => line),
-        () => {
-          timer = setTimeout(load, COLD_AGAIN_MS);
-        },
-      );
-    };
-    timer = setTimeout(load, COLD_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, []);
+  const Line = useLater(loadDueLine);
   return Line && <Line />;
 }
 

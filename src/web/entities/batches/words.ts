@@ -1,23 +1,17 @@
 import { placeOf } from '#core/cold';
 import { METHODS } from '#core/recipes';
 import { clockTime, weekdayAndTime, type Zone } from '#core/time';
-import { type EpochMs, epochMs, minutesText, volumeText } from '#core/units';
+import { type EpochMs, minutesText, volumeText } from '#core/units';
 import type { Units } from '../people/session';
+import { hotStageEnds } from './hotStage';
 import { type ColdBatch, leftIn } from './standing';
 
 /** How a batch's state is shown: plain, wanted now, soon to be thrown out, past its time. */
 export type Tone = 'plain' | 'due' | 'soon' | 'past';
 const HOUR_MS = 3_600_000;
-/** Hot water stays on the leaf so long where the batch does not say: a minute (common practice). */
-const HOT_SECONDS = 60;
 /** Of so many warm minutes on a batch is to be used today: half of the common four hours. */
 const USE_TODAY_MINUTES = 120;
 
-/** Until when the hot water of warm-then-cold is on the leaf alone; null: it is not, or there is none. */
-export function hotStageEnds({ plan, now, leafIn }: ColdBatch): EpochMs | null {
-  if (!plan.hotFirst || now.coldOn !== null || now.state.kind !== 'infusing') return null;
-  return epochMs(leafIn + (plan.hotFirst.time ?? HOT_SECONDS) * 1000);
-}
 /** True while a batch that belongs in the fridge stands on the counter. */
 export const isOutOfFridge = ({ plan, now }: ColdBatch): boolean =>
   plan.place === 'fridge' && placeOf(plan, now) === 'counter';

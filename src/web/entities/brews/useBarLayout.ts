@@ -132,13 +132,13 @@ export function layoutFor(width: number, height: number, many: number): BarLayou
   return width < 1000 ? tabletFor(height, many, full) : deskFor(height, many, full);
 }
 
-/** The bar's measures for this window and so many brews. */
-export function useBarLayout(many: number): BarLayout {
+/** The bar's measures for this window and so many brews; `taken` px of its height are another part's. */
+export function useBarLayout(many: number, taken = 0): BarLayout {
   const [[width, height], setSize] = useState(() => [innerWidth, innerHeight] as const);
   useEffect(() => {
     const measure = () => setSize([innerWidth, innerHeight]);
     addEventListener('resize', measure);
     return () => removeEventListener('resize', measure);
   }, []);
-  return useMemo(() => layoutFor(width, height, many), [width, height, many]);
+  return useMemo(() => layoutFor(width, height - taken, many), [width, height, taken, many]);
 }

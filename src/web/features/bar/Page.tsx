@@ -9,6 +9,7 @@ import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { useLocked } from '../../entities/people/locked';
 import { useNowAt } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
+import { useLater } from '../../platform/useLater';
 import { Loading } from '../../ui/Note';
 import { Again } from './Again';
 import { BarSheets } from './BarSheets';
@@ -23,6 +24,11 @@ import { useStartOrder } from './useStartOrder';
 
 const Queue = lazy(() => import('./Queue').then((m) => ({ default: m.Queue })));
 
+const loadHotStages = () => import('../../entities/batches/HotStages').then((m) => m.HotStages);
+
+/** A hot stage under the shelves, px. */
+const HOT_STAGE_HEIGHT = 90;
+
 /** So many brews and orders are shown in a free place of the bar. */
 const AGAIN = 3;
 const QUEUED = 3;
@@ -32,7 +38,11 @@ const ordersText = (n: number) => `Up next, ${n} ${n === 1 ? 'order' : 'orders'}
 export function BarPage() {
   const { brews, orders, recent, isLoading } = useBar();
   const now = useNowAt((t) => untilNextFigure(brews, t));
-  const layout = useBarLayout(brews.reduce((most, b) => Math.max(most, b.place), brews.length));
+  const [hot, setHot] = useState(0);
+  const layout = useBarLayout(
+    brews.reduce((most, b) => Math.max(most, b.place), brews.length),
+    hot * HOT_STAGE_HEIGHT,
+  );
   const commands = useBrewCommands();
   const locked = useLocked();
   const go = useGo();
@@ -41,6 +51,8 @@ export function BarPage() {
   const [first, second] = sortByUrgency(items);
   const acts = useBrewActs(commands, locked, setSheet);
   const startOrder = useStartOrder(commands, brews);
+  const HotStages = useLater(loadHotStages);
+  const hotStages = HotStages && <HotStages locked={locked} onCount={setHot} />;
   const onStartOrder = (order: (typeof orders)[number]) => {
     setSheet(null);
     startOrder(order);
@@ -90,6 +102,7 @@ export function BarPage() {
         locked={locked}
         onScan={() => setSheet({ kind: 'scan' })}
       >
+        {hotStages}
         {sheets}
       </EmptyBar>
     );
@@ -144,6 +157,7 @@ export function BarPage() {
           />
         </>
       )}
+      {hotStages}
       {sheets}
     </main>
   );

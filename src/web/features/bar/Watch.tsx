@@ -3,8 +3,9 @@ import { type BarItem, barItems, sortByUrgency } from '../../entities/brews/stat
 import { useBar } from '../../entities/brews/useBar';
 import { useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
+import { allowSound } from '../../platform/sound';
 import { useAppSelector } from '../../platform/store';
-import { allowSound, useAlarms, useWakeLock } from './alarms';
+import { useAlarms, useWakeLock } from './alarms';
 
 /** Works in every place: rings, tells the screen reader, keeps the screen on, shows the time in the tab. */
 export function BarWatch({ place }: { place: string }) {

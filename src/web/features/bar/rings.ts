@@ -1,21 +1,13 @@
 import type { Brew } from '#contracts/brews';
+import { heardBetween, type Ring } from '../../platform/sound';
 
-/** Moments that are heard, as seconds from best and latest. */
-export type Ring = 'knock' | 'tap' | 'taps';
-const LATE_EVERY = 20;
-const LATE_TIMES = 3;
-
-/** What is heard between two instants of one brew. Pure: a page that slept hears only the last of what it missed. */
+/** What is heard between two instants of one brew. */
 export function ringsBetween(brew: Brew, from: number, to: number): Ring | null {
   if (brew.state.kind !== 'steeping') return null;
+  const { waterOn } = brew.state;
   const { best, latest } = brew.plan.recipe.window;
-  const at = (s: number) =>
-    brew.state.kind === 'steeping' &&
-    from < brew.state.waterOn + s * 1000 &&
-    brew.state.waterOn + s * 1000 <= to;
-  for (let i = LATE_TIMES; i >= 0; i--) if (at(latest + i * LATE_EVERY)) return 'taps';
-  if (at(best)) return 'tap';
-  return at(best - 10) ? 'knock' : null;
+  const of = { best: waterOn + best * 1000, latest: waterOn + latest * 1000 };
+  return heardBetween(of, from, to);
 }
 
 /** What a screen reader is told: at one minute, best and latest only. */

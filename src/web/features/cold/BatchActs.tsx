@@ -9,8 +9,9 @@ import {
   parseVolume,
   volumeText,
 } from '#core/units';
+import { hotStageEnds } from '../../entities/batches/hotStage';
 import type { ColdBatch } from '../../entities/batches/standing';
-import { hotStageEnds } from '../../entities/batches/words';
+import { type Doing, useAct } from '../../entities/batches/useAct';
 import { useUnits } from '../../entities/people/session';
 import { useGo } from '../../platform/useGo';
 import { oneTap, useKeys } from '../../ui/keys';
@@ -18,7 +19,6 @@ import { HotStage } from './HotStage';
 import { MoreActs } from './MoreActs';
 import { Serve } from './Serve';
 import { OutOnCounter } from './Shelve';
-import { type Doing, useAct } from './useAct';
 import { VolumeRow } from './VolumeRow';
 
 const GLASS = millilitres(220);

@@ -1,6 +1,7 @@
 import { Link, useLocation } from 'react-router';
 import { weekdayAndTime } from '#core/time';
 import { epochMs } from '#core/units';
+import { hotStageEnds } from '../../entities/batches/hotStage';
 import { useCold } from '../../entities/batches/useCold';
 import { stateLine, type Tone } from '../../entities/batches/words';
 import { useZone } from '../../entities/people/session';
@@ -9,6 +10,8 @@ import { UseFirst } from './UseFirst';
 import { startPathOf, usePlanned } from './usePlanned';
 
 const DRAWN_EVERY_MS = 20_000;
+/** While the hot water of a batch is on the leaf alone. */
+const HOT_DRAWN_EVERY_MS = 1000;
 /** A planned batch is said so long before its leaf goes in, and so long after: later the plan is old. */
 const [BEFORE_MS, AFTER_MS] = [30 * 60_000, 3 * 3_600_000];
 
@@ -18,9 +21,13 @@ type Due = { readonly path: string; readonly words: string; readonly tone: Tone 
 export function DueLine() {
   const { standing } = useCold();
   const { planned } = usePlanned();
-  const now = useNow(DRAWN_EVERY_MS);
+  const isHot = standing.some((b) => hotStageEnds(b) !== null);
+  const now = useNow(isHot ? HOT_DRAWN_EVERY_MS : DRAWN_EVERY_MS);
   const zone = useZone();
+  const onBar = useLocation().pathname === '/';
+  // The bar shows a hot stage with its own time and button.
   const standingDue = standing
+    .filter((b) => !onBar || hotStageEnds(b) === null)
     .map((b) => ({ b, ...stateLine(b, now, zone) }))
     .filter(({ tone }) => tone !== 'plain')
     .map(({ b, words, tone }): Due => ({
@@ -34,7 +41,6 @@ export function DueLine() {
     });
   const due = [...standingDue, ...plannedDue];
   const [first] = due;
-  const onBar = useLocation().pathname === '/';
   return (
     <>
       {first && <DueLink first={first} more={due.length - 1} />}

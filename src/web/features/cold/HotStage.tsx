@@ -1,16 +1,10 @@
-import {
-  type Millilitres,
-  millilitres,
-  minutesText,
-  temperatureText,
-  volumeText,
-} from '#core/units';
+import { minutesText } from '#core/units';
+import { coldWaterWords, hotStageEnds } from '../../entities/batches/hotStage';
 import type { ColdBatch } from '../../entities/batches/standing';
-import { hotStageEnds } from '../../entities/batches/words';
+import type { Doing } from '../../entities/batches/useAct';
 import { useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { oneTap, useKeys } from '../../ui/keys';
-import type { Doing } from './useAct';
 
 const DRAWN_EVERY_MS = 500;
 
@@ -18,9 +12,8 @@ const DRAWN_EVERY_MS = 500;
 export function HotStage({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
   const units = useUnits();
   const now = useNow(DRAWN_EVERY_MS);
-  const { plan } = batch;
   const ends = hotStageEnds(batch) ?? batch.leafIn;
-  const cold: Millilitres = millilitres(plan.water - (plan.hotFirst?.water ?? 0) - plan.ice);
+  const words = coldWaterWords(batch, units);
   const pour = () => {
     doing.act({ kind: 'coldOn' }, 'cold water on.');
   };
@@ -34,10 +27,8 @@ export function HotStage({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
         {now < ends ? minutesText((ends - now) / 1000) : 'Pour the cold water now'}
       </div>
       <p>
-        Then pour <b>{volumeText(cold, units.volume)}</b> of water at{' '}
-        {temperatureText(plan.waterAt, units.temperature)}
-        {plan.ice > 0 && ` and ${Math.round(plan.ice)} g of ice`}. The tea is then at about{' '}
-        <b>{temperatureText(plan.start, units.temperature)}</b>. Hot water scalds.
+        Then pour <b>{words.pour}</b>. The tea is then at about <b>{words.then}</b>. Hot water
+        scalds.
       </p>
       <button type="button" className="btn go" onClick={oneTap(pour)}>
         Cold water on <kbd>C</kbd>

@@ -14,6 +14,7 @@ import { minutesText, volumeText } from '#core/units';
 import { judgedBatch, proposalForBatch } from '../../entities/batches/judging';
 import { liquorAtStrength } from '../../entities/batches/liquor';
 import type { ColdBatch } from '../../entities/batches/standing';
+import { useAct } from '../../entities/batches/useAct';
 import { useCold } from '../../entities/batches/useCold';
 import { VerdictBoard } from '../../entities/brews/VerdictBoard';
 import { useUnits } from '../../entities/people/session';
@@ -22,7 +23,6 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { BatchCorrection } from './BatchCorrection';
-import { useAct } from './useAct';
 
 /** Refusals are looked at again so often: a batch may end while it is judged. */
 const LOOKED_EVERY_MS = 10_000;

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { clockTime, dayAndTime, siteDate, wallMoment, weekdayAndTime } from '#core/time';
 import { type EpochMs } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
+import type { Doing } from '../../entities/batches/useAct';
 import { useBar } from '../../entities/brews/useBar';
 import { useSession, useZone } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
 import { oneTap } from '../../ui/keys';
 import { Shelve } from './Shelve';
-import type { Doing } from './useAct';
 
 /** What is seldom wanted: another vessel, a mended time, an end that a lead chooses. */
 export function MoreActs({ batch, doing }: { batch: ColdBatch; doing: Doing }) {

@@ -2,11 +2,11 @@ import { placeOf } from '#core/cold';
 import { clockTime, dayAndTime } from '#core/time';
 import { readingText } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
+import type { Doing } from '../../entities/batches/useAct';
 import { isOutOfFridge } from '../../entities/batches/words';
 import { useSession, useUnits, useZone } from '../../entities/people/session';
 import { oneTap } from '../../ui/keys';
 import { Note } from '../../ui/Note';
-import type { Doing } from './useAct';
 
 const COUNTER_WORDS = 'A counter brew keeps its throw-out time in the fridge too.';
 

@@ -13,6 +13,9 @@ const BatchPage = lazy(() => import('./BatchPage').then((m) => ({ default: m.Bat
 /** What of the cold wants hands now; fetched once what the bar needs is there. Fails where there is no server. */
 export const loadDueLine = () => import('./DueLine').then((m) => m.DueLine);
 
+/** Rings when the cold water of a hot stage is due, in every place; fetched as late. */
+export const loadHotBell = () => import('./HotBell').then((m) => m.HotBell);
+
 export const coldRoutes: RouteObject[] = [
   { path: '/cold', element: <ColdPage /> },
   { path: '/cold/start', element: <StartPage /> },

@@ -36,7 +36,8 @@ function useMove(b: PlannedHere, now: EpochMs) {
       ...standing.map((s) => ({
         ...{ id: s.id, vesselId: s.vesselId, name: s.tea.name },
         from: epochMs(s.leafIn),
-        to: s.kept.discardAt,
+        // The plan counts on its vessel being empty when this one begins.
+        to: epochMs(Math.min(s.kept.discardAt, b.start)),
       })),
     ];
     const batch = {
@@ -78,10 +79,12 @@ export function useMovePlanned(b: PlannedHere, now: EpochMs, time: LaneTime) {
     onPointerMove: (e: PointerEvent<SVGElement>) =>
       setDrag((d) => d && { ...d, by: e.clientX - d.from }),
     onPointerCancel: () => setDrag(null),
-    onPointerUp: () => {
-      if (drag && Math.abs(drag.by) >= LEAST_PX) {
+    onPointerUp: (e: PointerEvent<SVGElement>) => {
+      // From the event itself: the last move may not be drawn yet.
+      const by = drag ? e.clientX - drag.from : 0;
+      if (Math.abs(by) >= LEAST_PX) {
         const perPx = (time.hours * HOUR_MS) / time.width;
-        void move(epochMs(b.start + drag.by * perPx));
+        void move(epochMs(b.start + by * perPx));
       }
       setDrag(null);
     },

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { type BatchAct, refusalWords, refuseAct } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type EpochMs, epochMs, volumeText } from '#core/units';
-import type { ColdBatch } from '../../entities/batches/standing';
-import { useBatchCommands } from '../../entities/batches/useBatchCommands';
-import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { useSession, useUnits, useZone } from '../people/session';
+import type { ColdBatch } from './standing';
+import { useBatchCommands } from './useBatchCommands';
 
 /** Does an act to the batch, or says why it cannot be done. */
 export function useAct(batch: ColdBatch, now: EpochMs) {
