@@ -63,4 +63,25 @@ export class SchoolDriver extends Hands {
   said(): Promise<string> {
     return this.page.getByRole('group', { name: 'The cup' }).innerText();
   }
+
+  /** Figures to choose from, where there are any. */
+  private choices() {
+    return this.page.locator('.btn.choice');
+  }
+  /** The second choice by its number, or a few steps along the rule: right or not. */
+  async answerFigureByKeys(): Promise<void> {
+    const { keyboard } = this.page;
+    if ((await this.choices().count()) > 0) await keyboard.press('2');
+    else {
+      await this.page.getByRole('slider').focus();
+      await keyboard.press('Shift+ArrowRight');
+    }
+    await keyboard.press('Enter');
+  }
+  /** The first choice by touch, or a typed figure. */
+  async answerFigureByTouch(typed: string): Promise<void> {
+    if ((await this.choices().count()) > 0) await this.choices().first().click();
+    else await this.page.getByLabel(/^Or type it/).fill(typed);
+    await this.press(/^Submit/);
+  }
 }

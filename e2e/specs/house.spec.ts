@@ -219,7 +219,17 @@ test('no accessibility violations at the bar, light and dim: signing in, running
 for (const [places, paths] of [
   ['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']],
   ['book', ['/book', '/book/new']],
-  ['school', ['/school', '/school/board', '/school/diagnose', '/school/order']],
+  [
+    'school',
+    [
+      '/school',
+      '/school/board',
+      '/school/diagnose',
+      '/school/order',
+      '/school/scale',
+      '/school/spoons',
+    ],
+  ],
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],
   ['settings of the house', ['/house/hours', '/house/limits', '/house/calendar']],
   ['table', ['/table', '/table/colour', '/table/rescue', '/table/screen', '/table/new']],

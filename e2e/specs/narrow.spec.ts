@@ -46,6 +46,8 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/school/board',
     '/school/diagnose',
     '/school/order',
+    '/school/scale',
+    '/school/spoons',
     '/house/calendar',
     '/house/hours',
     '/house/limits',

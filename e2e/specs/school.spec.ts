@@ -102,3 +102,29 @@ test('cups are set in order by letter and figure, a step is taken back, and the 
   await house.press(/^Next round/);
   await house.expectSaid(/^2 of 2/);
 });
+
+test('leaf is scaled by keys and spoons are counted by typing; what was answered and how it is worked out are said', async ({
+  house,
+}) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  const before = (await answers(house)).length;
+  await house.page.goto('/school');
+  await house.expectSaid('To practise');
+  await house.page.keyboard.press('f');
+  await house.expectSaid('How much leaf?');
+  await school.answerFigureByKeys();
+  await house.expectSaid(/Right|Nearly|Not yet/);
+  await house.expectSaid(/^Leaf: /);
+  await house.page.keyboard.press(' ');
+  await house.expectSaid(/^2 of 6/);
+  await house.page.keyboard.press('Escape');
+  await house.expectSaid('To practise');
+  await house.page.keyboard.press('p');
+  await house.expectSaid('How many spoons?');
+  await school.answerFigureByTouch('1.5');
+  await house.expectSaid(/Right|Nearly|Not yet/);
+  await house.expectSaid(/level|weigh/);
+  await house.expectAllSaved();
+  expect((await answers(house)).length).toBe(before + 2);
+});

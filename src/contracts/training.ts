@@ -9,11 +9,14 @@ import {
   type DrillTask,
   FACTS,
   FAULT_NAMES,
+  type FigureAnswer,
   type OrderAnswer,
   type OrderGiven,
   PAIR_NAMES,
+  type ScaleGiven,
   type Skill,
   SKILL_NAMES,
+  type SpoonsGiven,
 } from '#core/training';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { endpoint } from './endpoint';
@@ -80,6 +83,40 @@ const OrderGivenBody = z.strictObject({
   level: Level,
 }) satisfies z.ZodType<OrderGiven>;
 const OrderAnswerBody = z.strictObject({ letters: Letters }) satisfies z.ZodType<OrderAnswer>;
+const FigureAnswerBody = z.strictObject({
+  value: Figure(0.01, 10_000),
+}) satisfies z.ZodType<FigureAnswer>;
+const Name = z.string().max(120);
+const Water = Figure(10, 20_000);
+const KnownLeafBody = z.strictObject({ leafGrams: Figure(0.1, 500), waterMl: Water });
+const ScaleGivenBody = z.strictObject({
+  tea: Name,
+  vesselName: Name,
+  level: Level,
+  reference: KnownLeafBody,
+  second: KnownLeafBody.nullable(),
+  vessel: z.strictObject({ brimMl: Water, fillLineMl: Water, namedMl: Water.nullable() }),
+  heldMlPerG: Figure(0, 10),
+  ask: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('fillLine') }),
+    z.strictObject({ kind: z.literal('water'), ml: Water }),
+    z.strictObject({ kind: z.literal('liquor'), ml: Water }),
+    z.strictObject({ kind: z.literal('pints'), count: Figure(0.5, 10), uk: z.boolean() }),
+  ]),
+}) satisfies z.ZodType<ScaleGiven>;
+const SpoonMl = Figure(0.5, 100);
+const SpoonsGivenBody = z.strictObject({
+  tea: Name,
+  vesselName: Name,
+  level: Level,
+  leafGrams: Figure(0.1, 500),
+  waterMl: Water,
+  weighing: z.strictObject({ spoonMl: SpoonMl, spoons: Figure(1, 100), grams: Figure(0.01, 1000) }),
+  weighedName: Name,
+  spoonMl: SpoonMl,
+  spoonName: Name,
+  otherGramsPerMl: Figure(0.001, 2).nullable(),
+}) satisfies z.ZodType<SpoonsGiven>;
 /** A question of a drill with its answer. */
 const DrillTaskBody = z.discriminatedUnion('drill', [
   z.strictObject({
@@ -88,6 +125,8 @@ const DrillTaskBody = z.discriminatedUnion('drill', [
     answer: DiagnosisAnswerBody,
   }),
   z.strictObject({ drill: z.literal('order'), given: OrderGivenBody, answer: OrderAnswerBody }),
+  z.strictObject({ drill: z.literal('scale'), given: ScaleGivenBody, answer: FigureAnswerBody }),
+  z.strictObject({ drill: z.literal('spoons'), given: SpoonsGivenBody, answer: FigureAnswerBody }),
 ]) satisfies z.ZodType<DrillTask>;
 
 const DrillName = oneOf<Drill>(DRILL_NAMES);

@@ -1,5 +1,6 @@
 import { standardCup } from '#core/colour';
 import {
+  type Band,
   type BlockRating,
   blockRating,
   type Cause,
@@ -11,11 +12,15 @@ import {
   evidenceOf,
   houseCupOf,
   type Level,
+  mistakeOf,
   orderLadder,
   ratedAfter,
+  scaleFigure,
   scoreDiagnosis,
   scoreOrder,
   signOffOf,
+  spoonsFigure,
+  toDigits,
   type Turn,
   UNRATED,
   type VesselAct,
@@ -52,6 +57,32 @@ const levels = ({ guess, answers }: CaseInput<'levels'>) => {
 function order({ style, apart, cups, shuffle, answer }: CaseInput<'order'>) {
   const ladder = orderLadder(standardCup(style), apart, cups);
   return { ...ladder, ...(answer && scoreOrder(shuffle, { letters: answer })) };
+}
+
+function scale({ reference, second, vessel, heldMlPerG, ask, answer }: CaseInput<'scale'>) {
+  const figure = scaleFigure({
+    ...{ reference, second: second ?? null, heldMlPerG, ask },
+    vessel: { ...vessel, namedMl: vessel.namedMl ?? null },
+  });
+  const { truth, ...rest } = figure;
+  return {
+    ...rest,
+    leafGrams: truth,
+    ...(answer !== undefined && { mistake: mistakeOf(figure, answer) }),
+  };
+}
+/** Every whole quarter from one to another. */
+const quartersOf = ([low, high]: Band): number[] =>
+  Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i);
+function spoons({ otherGramsPerMl = null, ...facts }: CaseInput<'spoons'>) {
+  const f = spoonsFigure({ ...facts, otherGramsPerMl });
+  const right = quartersOf(f.right);
+  return {
+    ...{ gramsPerSpoon: f.gramsPerSpoon, quarters: f.quarters, text: f.text },
+    error: toDigits(f.error, 4),
+    ...{ fair: f.fair, right, near: quartersOf(f.near).filter((q) => !right.includes(q)) },
+    ...{ mistakes: f.mistakes, distractors: f.distractors },
+  };
 }
 
 type Turned = NonNullable<CaseInput<'diagnose'>['answer']>['turns'][number];
@@ -105,6 +136,8 @@ const ANSWERS: { readonly [K in CaseKind]: (i: CaseInput<K>) => unknown } = {
   block,
   fsrs,
   levels,
+  scale,
+  spoons,
   order,
   diagnose,
 };

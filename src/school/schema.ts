@@ -105,6 +105,33 @@ const order = z.strictObject({
   answer: letters.optional(),
 });
 
+const knownLeaf = z.strictObject({ leafGrams, waterMl });
+const scale = z.strictObject({
+  reference: knownLeaf,
+  second: knownLeaf.optional(),
+  vessel: z.strictObject({ brimMl: waterMl, fillLineMl: waterMl, namedMl: waterMl.optional() }),
+  heldMlPerG: number(0, 10),
+  ask: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('fillLine') }),
+    z.strictObject({ kind: z.literal('water'), ml: waterMl }),
+    z.strictObject({ kind: z.literal('liquor'), ml: waterMl }),
+    z.strictObject({ kind: z.literal('pints'), count: number(0.1, 40), uk: z.boolean() }),
+  ]),
+  answer: z.number().gt(0).lt(10_000).optional(),
+});
+const spoonMl = z.number().gt(0).max(100);
+const spoons = z.strictObject({
+  leafGrams,
+  waterMl,
+  weighing: z.strictObject({
+    spoonMl,
+    spoons: number(0.25, 100),
+    grams: z.number().gt(0).max(1000),
+  }),
+  spoonMl,
+  otherGramsPerMl: z.number().gt(0).max(2).nullable().optional(),
+});
+
 export const CASE_INPUTS = {
   wilson,
   evidence,
@@ -112,6 +139,8 @@ export const CASE_INPUTS = {
   block,
   fsrs,
   levels,
+  scale,
+  spoons,
   order,
   diagnose,
 };

@@ -10,6 +10,7 @@ import {
 } from '#core/recipes';
 import type { VesselFacts } from '#core/vessels';
 import type { DrillCup } from './diagnosis/draw';
+import type { WeighedTea } from './spoons';
 
 export type DrillTea = TeaFacts & {
   readonly name: string;
@@ -17,7 +18,20 @@ export type DrillTea = TeaFacts & {
   /** The house recipe of its own method. */
   readonly recipe: Recipe;
 };
+/** What a house is asked about: its cups, and teas whose spoons were weighed. */
+export type DrillFacts = {
+  readonly cups: readonly DrillCup[];
+  readonly weighed: readonly WeighedTea[];
+};
 export type DrillVessel = VesselFacts & { readonly name: string };
+
+/** Teas that are brewed hot and were weighed by the spoon. */
+export const weighedTeasOf = (teas: readonly DrillTea[]): WeighedTea[] =>
+  teas.flatMap(({ name, method, weighing }) => {
+    if (!weighing || isCold(method)) return [];
+    const { spoon, spoons, weighed } = weighing;
+    return [{ tea: name, spoon: { name: spoon.name, ml: spoon.ml }, grams: weighed / spoons }];
+  });
 
 /** Every cup a house can be asked about: each hot tea in each vessel that takes it, filled to its line. */
 export function drillCupsOf(house: {

@@ -18,7 +18,13 @@ export {
 } from './signOff';
 export { ONE_SIDED_95, wilson } from './wilson';
 export { DRILL_NAMES, DRILLS, SKILL_NAMES, SKILLS, type Drill, type Skill } from './skills';
-export { drillCupsOf, type DrillTea, type DrillVessel } from './drillCups';
+export {
+  drillCupsOf,
+  weighedTeasOf,
+  type DrillFacts,
+  type DrillTea,
+  type DrillVessel,
+} from './drillCups';
 export {
   CURE_LEVERS,
   FACTS,
@@ -81,7 +87,6 @@ export { learnerAnswer, type Learner } from './diagnosis/learner';
 export {
   drawOrder,
   ORDER_GUESS,
-  orderCredit,
   orderLadder,
   scoreOrder,
   workOrder,
@@ -91,4 +96,44 @@ export {
   type OrderQuestion,
   type OrderScore,
 } from './order';
-export { judgeTask, type DrillTask, type JudgedTask } from './task';
+export { creditOf, judgeTask, type DrillTask, type JudgedTask } from './task';
+export {
+  choicesOf,
+  figureGuess,
+  judgedFigure,
+  mistakeOf,
+  toDigits,
+  type Band,
+  type Figure,
+  type FigureAnswer,
+} from './figures';
+export {
+  drawScale,
+  scaleFigure,
+  type KnownLeaf,
+  type ScaleAsk,
+  type ScaleFacts,
+  type ScaleFigure,
+  type ScaleGiven,
+  type ScaleMistake,
+} from './scale';
+export {
+  drawSpoons,
+  spoonsFigure,
+  type SpoonsFacts,
+  type SpoonsFigure,
+  type SpoonsGiven,
+  type SpoonsMistake,
+  type WeighedTea,
+} from './spoons';
+export {
+  figureToCup,
+  scaleLesson,
+  scaleMistakeWords,
+  scaleQuestion,
+  scaleWorking,
+  SPOONS_LESSON,
+  spoonsMistakeWords,
+  spoonsQuestion,
+  spoonsWorking,
+} from './figureWords';

@@ -94,7 +94,6 @@ function judgedBy(tau: number): Judged {
   if (tau >= RIGHT) return 'right';
   return tau >= NEAR ? 'near' : 'wrong';
 }
-export const orderCredit = (judged: Judged): number => ({ right: 1, near: 0.5, wrong: 0 })[judged];
 
 const TRIES = 30;
 /**

@@ -18,6 +18,14 @@ export const SKILL_NAMES = Object.keys(SKILLS) as readonly Skill[];
 export const DRILLS = {
   diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50, sitting: 6, noun: 'cups' },
   order: { name: 'Order by strength', skill: 'see', seconds: 60, sitting: 2, noun: 'rounds' },
+  scale: { name: 'Scale the leaf', skill: 'scale', seconds: 25, sitting: 6, noun: 'questions' },
+  spoons: {
+    name: 'Count the spoons',
+    skill: 'measure',
+    seconds: 20,
+    sitting: 6,
+    noun: 'questions',
+  },
 } as const satisfies Record<
   string,
   {

@@ -17,7 +17,7 @@ import { SkillTubes } from './SkillTubes';
 
 const DRAWN_EVERY_MS = 60_000;
 /** What starts each drill, in their order. */
-const START_KEYS = ['s', 'o'];
+const START_KEYS = ['s', 'o', 'f', 'p'];
 
 const lastWords = (day: string | undefined): string =>
   day === undefined ? 'Not begun.' : `Last on ${dateText(day)}.`;

@@ -1,9 +1,9 @@
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
-import { type Drill, type DrillCup, DRILLS, levelOfNext, ratingOf } from '#core/training';
+import { type Drill, type DrillFacts, DRILLS, levelOfNext, ratingOf } from '#core/training';
 import type { DrillAnswer } from '#contracts/training';
 import { useSession } from '../../entities/people/session';
-import { useDrillCups } from '../../entities/training/useDrillCups';
+import { useDrillFacts } from '../../entities/training/useDrillFacts';
 import { useTraining } from '../../entities/training/useTraining';
 import { Loading, Nothing } from '../../ui/Note';
 import type { Draw } from './drill';
@@ -18,7 +18,16 @@ export type Place = {
 /** The chance of a question follows from what was answered last: it is the same one on every device. */
 const seedOf = (id: string): number => parseInt(id.replaceAll('-', '').slice(-8), 16);
 
-type Held = { readonly before: readonly DrillAnswer[]; readonly cups: readonly DrillCup[] };
+const CUPS_NEEDED =
+  'Cups are simulated from this house’s teas and vessels. Add a tea with a house recipe and a vessel first.';
+/** What a house has to have before it can be asked about. */
+const NEEDED: Readonly<Record<Drill, string>> = {
+  diagnose: CUPS_NEEDED,
+  order: CUPS_NEEDED,
+  scale: CUPS_NEEDED,
+  spoons: 'No tea was weighed by the spoon yet. Weigh a few spoons of a tea in the Book first.',
+};
+type Held = { readonly before: readonly DrillAnswer[]; readonly facts: DrillFacts };
 
 /** One question of a drill after another, each of the level that suits. */
 export function Sitting<Q extends { readonly seed: number }>({
@@ -33,7 +42,7 @@ export function Sitting<Q extends { readonly seed: number }>({
   draw: Draw<Q>;
   children: (question: Q, place: Place) => ReactNode;
 }) {
-  const cups = useDrillCups();
+  const facts = useDrillFacts();
   const { answers, isSettled } = useTraining();
   const { personId } = useSession();
   const own = answers.filter((a) => a.drill === drill);
@@ -41,11 +50,11 @@ export function Sitting<Q extends { readonly seed: number }>({
   // the answer itself, change nothing of what is on the screen.
   const [held, hold] = useState<Held | null>(null);
   const [done, setDone] = useState(0);
-  if (held === null && isSettled && cups) hold({ before: own, cups });
+  if (held === null && isSettled && facts) hold({ before: own, facts });
   const before = held?.before ?? [];
   const drawn = useQuestion(
     draw,
-    held?.cups ?? null,
+    held?.facts ?? null,
     levelOfNext(ratingOf(before), guess),
     seedOf(before.at(-1)?.id ?? personId),
   );
@@ -54,7 +63,7 @@ export function Sitting<Q extends { readonly seed: number }>({
     case 'loading':
       return (
         <main className="page">
-          <Loading what="a cup" />
+          <Loading what="a question" />
         </main>
       );
     case 'none':
@@ -67,8 +76,7 @@ export function Sitting<Q extends { readonly seed: number }>({
               </Link>
             }
           >
-            Cups are simulated from this house’s teas and vessels. Add a tea with a house recipe and
-            a vessel first.
+            {NEEDED[drill]}
           </Nothing>
         </main>
       );
@@ -82,7 +90,7 @@ export function Sitting<Q extends { readonly seed: number }>({
               </button>
             }
           >
-            No cup could be simulated.
+            No question could be made.
           </Nothing>
         </main>
       );

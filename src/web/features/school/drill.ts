@@ -1,6 +1,6 @@
 import { type Remote, wrap } from 'comlink';
-import type { DrillCup, Level } from '#core/training';
-import type { CupAsked, DrillWorker, OrderAsked } from './drill.worker';
+import type { DrillFacts, Level } from '#core/training';
+import type { CupAsked, DrillWorker, FigureAsked, OrderAsked } from './drill.worker';
 
 let remote: Remote<DrillWorker> | null = null;
 const worker = (): Remote<DrillWorker> => {
@@ -9,8 +9,10 @@ const worker = (): Remote<DrillWorker> => {
   );
   return remote;
 };
-/** Draws a question; null: the house has no cup to ask about. */
-export type Draw<Q> = (cups: readonly DrillCup[], level: Level, seed: number) => Promise<Q | null>;
-/** Both draw in the worker: the page is never held up. */
+/** Draws a question; null: the house has nothing to ask about. */
+export type Draw<Q> = (facts: DrillFacts, level: Level, seed: number) => Promise<Q | null>;
+/** Each draws in the worker: the page is never held up. */
 export const drawCup: Draw<CupAsked> = (...asked) => worker().diagnose(...asked);
 export const drawCups: Draw<OrderAsked> = (...asked) => worker().order(...asked);
+export const drawScaled: Draw<FigureAsked> = (...asked) => worker().scale(...asked);
+export const drawSpooned: Draw<FigureAsked> = (...asked) => worker().spoons(...asked);

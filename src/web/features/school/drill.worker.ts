@@ -5,11 +5,20 @@ import {
   type DiagnosisGiven,
   drawDiagnosis,
   drawOrder,
+  drawScale,
+  drawSpoons,
   type DrillCup,
+  type DrillFacts,
   DrillHouse,
   type Level,
   type OrderGiven,
   type OrderQuestion,
+  type ScaleFigure,
+  scaleFigure,
+  type ScaleGiven,
+  type SpoonsFigure,
+  spoonsFigure,
+  type SpoonsGiven,
   workDiagnosis,
   workOrder,
 } from '#core/training';
@@ -26,6 +35,11 @@ export type OrderAsked = {
   readonly given: OrderGiven;
   readonly order: OrderQuestion;
 };
+/** A figure to work out: so much leaf, so many spoons. */
+export type FigureAsked = { readonly seed: number } & (
+  | { readonly drill: 'scale'; readonly given: ScaleGiven; readonly figure: ScaleFigure }
+  | { readonly drill: 'spoons'; readonly given: SpoonsGiven; readonly figure: SpoonsFigure }
+);
 
 /** What a house's faults come to is kept from one question to the next. */
 let house = new DrillHouse([]);
@@ -47,15 +61,25 @@ function drawn<T>(seed: number, draw: (random: Random) => T): T | null {
 
 const worker = {
   /** The same chance draws the same question. */
-  diagnose: (cups: readonly DrillCup[], level: Level, seed: number): CupAsked | null =>
+  diagnose: ({ cups }: DrillFacts, level: Level, seed: number): CupAsked | null =>
     drawn(seed, (random) => {
       const given = drawDiagnosis(houseOf(cups), level, random);
       return { seed, given, diagnosis: workDiagnosis(given) };
     }),
-  order: (cups: readonly DrillCup[], level: Level, seed: number): OrderAsked | null =>
+  order: ({ cups }: DrillFacts, level: Level, seed: number): OrderAsked | null =>
     drawn(seed, (random) => {
       const given = drawOrder(cups, level, random);
       return { seed, given, order: workOrder(given) };
+    }),
+  scale: ({ cups }: DrillFacts, level: Level, seed: number): FigureAsked | null =>
+    drawn(seed, (random) => {
+      const given = drawScale(cups, level, random);
+      return { seed, drill: 'scale', given, figure: scaleFigure(given) };
+    }),
+  spoons: ({ cups, weighed }: DrillFacts, level: Level, seed: number): FigureAsked | null =>
+    drawn(seed, (random) => {
+      const given = drawSpoons(cups, weighed, level, random);
+      return { seed, drill: 'spoons', given, figure: spoonsFigure(given) };
     }),
 };
 export type DrillWorker = typeof worker;

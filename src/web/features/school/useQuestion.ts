@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { DrillCup, Level } from '#core/training';
+import type { DrillFacts, Level } from '#core/training';
 import type { Draw } from './drill';
 
 export type Drawn<Q> =
@@ -11,18 +11,18 @@ export type Drawn<Q> =
 /** The question of that level and chance, drawn in the worker. */
 export function useQuestion<Q>(
   draw: Draw<Q>,
-  cups: readonly DrillCup[] | null,
+  facts: DrillFacts | null,
   level: number,
   seed: number,
 ): Drawn<Q> {
   const [drawn, setDrawn] = useState<Drawn<Q>>({ kind: 'loading' });
   const [tries, setTries] = useState(0);
   useEffect(() => {
-    if (!cups) return;
+    if (!facts) return;
     let isWanted = true;
     setDrawn({ kind: 'loading' });
     const again = () => setTries((n) => n + 1);
-    draw(cups, level as Level, seed).then(
+    draw(facts, level as Level, seed).then(
       (question) => {
         if (isWanted) setDrawn(question ? { kind: 'question', question } : { kind: 'none' });
       },
@@ -33,6 +33,6 @@ export function useQuestion<Q>(
     return () => {
       isWanted = false;
     };
-  }, [draw, cups, level, seed, tries]);
+  }, [draw, facts, level, seed, tries]);
   return drawn;
 }

@@ -1,5 +1,5 @@
 import { useReducer, useState } from 'react';
-import { ORDER_GUESS, orderCredit, scoreOrder } from '#core/training';
+import { creditOf, ORDER_GUESS, scoreOrder } from '#core/training';
 import { countWord } from '#core/units';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
@@ -30,7 +30,7 @@ export function OneOrder({ question, place }: { question: OrderAsked; place: Pla
     if (judged !== 'again') {
       answer(
         { drill: 'order', given, answer: { letters } },
-        { credit: orderCredit(judged), judged, guess: ORDER_GUESS },
+        { credit: creditOf(judged), judged, guess: ORDER_GUESS },
       );
     }
     dispatch({ kind: 'submitted', score: found });

@@ -1,0 +1,1 @@
+ALTER TABLE `drill_answers` MODIFY COLUMN `drill` enum('diagnose','order','scale','spoons') NOT NULL;

@@ -1,0 +1,81 @@
+import type { Judged } from './diagnosis/score';
+
+// Questions whose answer is a figure: its bands, what a named mistake comes to, and the choices that follow from those.
+
+/** From the least to the most that counts, both included. */
+export type Band = readonly [low: number, high: number];
+/** What somebody comes to who makes that mistake. */
+export type Mistake<Id extends string = string> = { readonly id: Id; readonly value: number };
+/** A figure that is asked for, worked out. */
+export type Figure<Id extends string = string> = {
+  /** Exact. */
+  readonly truth: number;
+  /** As it is said: to a tenth of a gram, to a quarter of a spoon. */
+  readonly shown: number;
+  readonly right: Band;
+  readonly near: Band;
+  readonly mistakes: readonly Mistake<Id>[];
+  /** Mistakes that are offered as choices: three, or none. */
+  readonly distractors: readonly Id[];
+};
+/** What was typed, pulled or chosen. */
+export type FigureAnswer = { readonly value: number };
+
+/** A typed figure is seldom right by chance. */
+const TYPED_GUESS = 0.05;
+const DISTRACTORS = 3;
+/** An answer this near a mistake's figure is taken for it. */
+const SAME = 0.04;
+/** Float sums end a hair beside the edge of a band. */
+const HAIR = 1e-9;
+/** At these levels the figure is one of several that are shown. */
+const LEVELS_WITH_CHOICES = 2;
+
+/** A figure to so many digits. @example toDigits(9.56, 1) // 9.6 */
+export const toDigits = (value: number, digits: number): number => Number(value.toFixed(digits));
+const isIn = (value: number, [low, high]: Band): boolean =>
+  value >= low - HAIR && value <= high + HAIR;
+
+/** How an answer lies to the bands. */
+export function judgedFigure(
+  { right, near }: Pick<Figure, 'right' | 'near'>,
+  value: number,
+): Judged {
+  if (isIn(value, right)) return 'right';
+  return isIn(value, near) ? 'near' : 'wrong';
+}
+/** How far two choices have to be from each other: in the figure’s own unit, and as a share (ln). */
+export type Apart = { readonly by: number; readonly share: number };
+/** The first three mistakes that lie apart from what is right and from each other; none where there are fewer. */
+export function distractorsOf<Id extends string>(
+  { truth, near, mistakes }: Pick<Figure<Id>, 'truth' | 'near' | 'mistakes'>,
+  apart: Apart,
+): Id[] {
+  const isApart = (a: number, b: number) =>
+    Math.abs(a - b) >= apart.by - HAIR && Math.abs(Math.log(a / b)) >= apart.share - HAIR;
+  const chosen: Mistake<Id>[] = [];
+  for (const mistake of mistakes) {
+    const { value } = mistake;
+    if (isIn(value, near) || !isApart(value, truth)) continue;
+    if (chosen.every((c) => isApart(value, c.value))) chosen.push(mistake);
+    if (chosen.length === DISTRACTORS) return chosen.map((c) => c.id);
+  }
+  return [];
+}
+/** The mistake an answer looks like, whatever it is worth: the first whose figure is within 4 %; null: none. */
+export const mistakeOf = <Id extends string>(
+  { mistakes }: Pick<Figure<Id>, 'mistakes'>,
+  value: number,
+): Id | null => mistakes.find((m) => Math.abs(value / m.value - 1) <= SAME)?.id ?? null;
+/** The figures that are offered, the smallest first; null: the figure is typed or pulled. */
+export function choicesOf(
+  { shown, mistakes, distractors }: Figure,
+  level: number,
+): number[] | null {
+  if (level > LEVELS_WITH_CHOICES || distractors.length === 0) return null;
+  const wrong = mistakes.filter((m) => distractors.includes(m.id)).map((m) => m.value);
+  return [shown, ...wrong].sort((a, b) => a - b);
+}
+/** The chance of a blind answer. */
+export const figureGuess = (choices: readonly number[] | null): number =>
+  choices === null ? TYPED_GUESS : 1 / choices.length;
