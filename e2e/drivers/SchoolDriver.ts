@@ -6,7 +6,7 @@ export class SchoolDriver extends Hands {
   async beginDiagnosing(): Promise<void> {
     await this.page.goto('/school');
     await this.page
-      .getByRole('link', { name: /^Start/ })
+      .getByRole('link', { name: /^Start S/ })
       .first()
       .click();
     await this.expectCup();
@@ -83,5 +83,23 @@ export class SchoolDriver extends Hands {
     if ((await this.choices().count()) > 0) await this.choices().first().click();
     else await this.page.getByLabel(/^Or type it/).fill(typed);
     await this.press(/^Submit/);
+  }
+
+  /** What is practised now. */
+  drill(): Promise<string> {
+    return this.page.getByRole('heading', { level: 1 }).innerText();
+  }
+  /** One answer by keys, right or not, whatever is asked. */
+  async answerAnything(): Promise<void> {
+    switch (await this.drill()) {
+      case 'Diagnose the cup':
+        return this.answerByKeys();
+      case 'Order by strength':
+        await this.placeByKeys();
+        await this.page.keyboard.press('Enter');
+        return;
+      default:
+        return this.answerFigureByKeys();
+    }
   }
 }

@@ -128,3 +128,24 @@ test('leaf is scaled by keys and spoons are counted by typing; what was answered
   await house.expectAllSaved();
   expect((await answers(house)).length).toBe(before + 2);
 });
+
+test('what is due is offered on the trainee’s empty bar; a sitting takes the skills in turn', async ({
+  house,
+}) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  await house.expectSaid(/^Due today at School: .*correct\. \d+ questions, about \d minutes\./);
+  await house.follow('Practise');
+  await house.expectSaid(/^1 of \d+/);
+  const drills = [await school.drill()];
+  for (const place of [2, 3]) {
+    await school.answerAnything();
+    await house.page.keyboard.press(' ');
+    await house.expectSaid(new RegExp(`^${place} of \\d+`));
+    drills.push(await school.drill());
+  }
+  expect(new Set(drills).size).toBe(3);
+  await house.page.keyboard.press('Escape');
+  await house.expectSaid('To practise');
+  await house.expectAllSaved();
+});

@@ -143,6 +143,8 @@ export const DrillAnswer = z.strictObject({
   credit: z.number().min(0).max(1),
   guess: z.number().min(0).max(1),
   judged: z.enum(['right', 'near', 'wrong']),
+  /** Time on the question, ms; null to everybody but its own person. */
+  ms: z.number().int().min(0).nullable(),
   /** Its person says that the question is wrong, and no lead has found it right: no evidence. */
   disputed: z.boolean(),
 });

@@ -1,4 +1,4 @@
-import { createEmptyCard, fsrs, type Grade } from 'ts-fsrs';
+import { type Card, createEmptyCard, fsrs, type Grade } from 'ts-fsrs';
 import { type EpochMs, epochMs } from '#core/units';
 
 // When a skill is to be practised again: a spaced-repetition schedule (ts-fsrs, its default weights, no chance in it).
@@ -45,11 +45,27 @@ export function blockRating(
   return isEasy ? 4 : 3;
 }
 
+const recallOf = (card: Card, at: EpochMs): number | null =>
+  card.reps === 0 ? null : SCHEDULE.get_retrievability(card, at, false);
+/** When a skill is due by its reviews, and the chance that it is still known at `now`; null: there was no review. */
+export function scheduledAt(
+  reviews: readonly Review[],
+  now: EpochMs,
+): { readonly due: EpochMs; readonly recall: number } | null {
+  const [first] = reviews;
+  if (!first) return null;
+  const card = reviews.reduce<Card>(
+    (c, { at, rating }) => SCHEDULE.next(c, at, rating as Grade).card,
+    createEmptyCard(first.at),
+  );
+  return { due: epochMs(card.due.getTime()), recall: recallOf(card, now) ?? 0 };
+}
+
 /** The schedule after each review, in order. */
 export function dueCards(begun: EpochMs, reviews: readonly Review[]): DueCard[] {
   let card = createEmptyCard(begun);
   return reviews.map(({ at, rating }) => {
-    const recall = card.reps === 0 ? null : SCHEDULE.get_retrievability(card, at, false);
+    const recall = recallOf(card, at);
     ({ card } = SCHEDULE.next(card, at, rating as Grade));
     return {
       due: epochMs(card.due.getTime()),

@@ -6,6 +6,14 @@ export {
   type Evidence,
   type Lack,
 } from './evidence';
+export {
+  blocksOf,
+  sessionMinutes,
+  sessionOf,
+  skillsDue,
+  type PractisedAnswer,
+  type SkillDue,
+} from './practice';
 export { blockRating, dueCards, type BlockRating, type DueCard, type Review } from './due';
 export { levelOfNext, ratedAfter, ratingOf, UNRATED, type LevelAnswer, type Rating } from './level';
 export {

@@ -14,6 +14,7 @@ export const asAnswer = (a: AnswerRow): DrillAnswer => ({
   credit: a.credit,
   guess: a.guess,
   judged: a.judged,
+  ms: a.ms,
   disputed: a.dispute === 'open' || a.dispute === 'wrong',
 });
 export async function answerById(tx: Tx, id: string): Promise<AnswerRow | undefined> {

@@ -35,6 +35,12 @@ const DAY_MS = 86_400_000;
 /** Answers older than this are no evidence any more. */
 const COUNTED_MS = 120 * DAY_MS;
 
+/** How long somebody takes is their own business. */
+const withoutTimes = (practice: Practice): Practice => ({
+  ...practice,
+  answers: practice.answers.map((a) => ({ ...a, ms: null })),
+});
+
 /** What people practise and what leads sign. Everybody reads their own; leads read those of their site. */
 export function createTrainingService(deps: Deps) {
   const { db, now } = deps;
@@ -70,7 +76,7 @@ export function createTrainingService(deps: Deps) {
         .sort((a, b) => a.name.localeCompare(b.name));
       const disputed = await disputedAt(db, who.siteId);
       return {
-        people: await practicesOf(db, here),
+        people: (await practicesOf(db, here)).map(withoutTimes),
         disputed: disputed.map(({ a, by }) => ({
           ...{ answerId: a.id, by, at: a.at.getTime() },
           task: { drill: a.drill, given: a.given, answer: a.answer } as DrillTask,
@@ -114,7 +120,7 @@ export function createTrainingService(deps: Deps) {
         mustWorkAt(who, there.siteId);
         if (there.personId === who.personId)
           throw new AppError('session.forbidden', 403, 'Another lead settles your own answers.');
-        if (there.dispute !== 'open') return asAnswer(there);
+        if (there.dispute !== 'open') return { ...asAnswer(there), ms: null };
         const dispute = isWrong ? 'wrong' : 'right';
         await tx.update(drillAnswers).set({ dispute }).where(eq(drillAnswers.id, id));
         await record({
@@ -123,7 +129,7 @@ export function createTrainingService(deps: Deps) {
           before: {},
           after: { question: `${DRILLS[there.drill as Drill].name}, ${there.day}: ${dispute}` },
         });
-        return asAnswer(await requireAnswer(tx, id));
+        return { ...asAnswer(await requireAnswer(tx, id)), ms: null };
       }),
     sign: (given: z.infer<typeof addSignEvent.body>, who: Signed): Promise<SignEventBody> =>
       inRecordedTransaction(deps, who, async (tx, record) => {

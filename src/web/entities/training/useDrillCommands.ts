@@ -29,7 +29,7 @@ export function useDrillCommands() {
         const [id, at] = [newId(), Math.round(now())];
         const answer: DrillAnswer = {
           ...{ id, at, day: siteDate(zone, epochMs(at)), drill: rest.task.drill },
-          ...{ level: rest.task.given.level, credit, judged, guess, disputed: false },
+          ...{ level: rest.task.given.level, credit, judged, guess, ms: rest.ms, disputed: false },
         };
         const body = { id, siteId, at, ...rest };
         dispatch(queueWrite<AnswerWrite>({ kind: 'drillAnswer', id, body, answer }));

@@ -5,11 +5,14 @@ import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { useGo } from '../../platform/useGo';
+import { useLater } from '../../platform/useLater';
 import { Loading } from '../../ui/Note';
 import { Again, type Recent } from './Again';
 import { Unsaved } from './Unsaved';
 
 const FirstSteps = lazy(() => import('./FirstSteps').then((m) => ({ default: m.FirstSteps })));
+
+const loadDueToday = () => import('../../entities/training/DueToday').then((m) => m.DueToday);
 
 /** A house that has brewed less than this is shown its first steps. */
 const FEW_BREWS = 3;
@@ -84,9 +87,16 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
         </Suspense>
       ) : null}
       {!locked && <Again recent={recent} most={6} />}
+      {!locked && role === 'trainee' && <DueAtSchool />}
       {children}
     </main>
   );
+}
+
+/** What is due at School, once the bar is there. */
+function DueAtSchool() {
+  const DueToday = useLater(loadDueToday);
+  return DueToday && <DueToday />;
 }
 
 /** What to do on an empty bar. */

@@ -1,9 +1,19 @@
 import { Link } from 'react-router';
 import { siteDate } from '#core/time';
-import { type Drill, DRILL_NAMES, DRILLS, ENOUGH, SKILLS } from '#core/training';
+import {
+  type Drill,
+  DRILL_NAMES,
+  DRILLS,
+  ENOUGH,
+  sessionMinutes,
+  sessionOf,
+  type SkillDue,
+  SKILLS,
+} from '#core/training';
 import type { DrillAnswer } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
+import { useSkillsDue } from '../../entities/training/useSkillsDue';
 import { useTraining } from '../../entities/training/useTraining';
 import { failureOf } from '../../platform/api';
 import { useNow } from '../../platform/clock';
@@ -21,6 +31,11 @@ const START_KEYS = ['s', 'o', 'f', 'p'];
 
 const lastWords = (day: string | undefined): string =>
   day === undefined ? 'Not begun.' : `Last on ${dateText(day)}.`;
+function dueWords(due: SkillDue | undefined, today: string): string {
+  if (!due || due.day === null) return '';
+  if (due.kind === 'later') return ` Due ${dateText(due.day)}.`;
+  return due.day === today ? ' Due today.' : ` Due since ${dateText(due.day)}.`;
+}
 
 /** One’s own skills: what the last answers can mean, what is signed, what to practise. */
 export function SchoolPage() {
@@ -29,7 +44,12 @@ export function SchoolPage() {
   const zone = useZone();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
+  const { due } = useSkillsDue();
+  const drills = sessionOf(due);
   useKeys([
+    ...(drills.length > 0
+      ? [{ key: 't', does: 'Practise what is due today', run: () => go('/school/today') }]
+      : []),
     ...DRILL_NAMES.map((drill, i) => ({
       key: START_KEYS[i] ?? '',
       does: `Start ${DRILLS[drill].name}`,
@@ -57,7 +77,8 @@ export function SchoolPage() {
         </Nothing>
       </main>
     );
-  const stands = skillsOf(training.answers, training.signs, now, siteDate(zone, now));
+  const today = siteDate(zone, now);
+  const stands = skillsOf(training.answers, training.signs, now, today);
   const signed = stands.filter((s) => s.sign.state === 'signed' || s.sign.state === 'lapsing');
   return (
     <main className="page split whole school">
@@ -76,8 +97,17 @@ export function SchoolPage() {
       </section>
       <section className="paper" aria-label="What to practise">
         <h2>To practise</h2>
-        {DRILL_NAMES.map((drill, i) => (
-          <DrillRow key={drill} drill={drill} isFirst={i === 0} answers={training.answers} />
+        <Today drills={drills} />
+        {DRILL_NAMES.map((drill) => (
+          <DrillRow
+            key={drill}
+            drill={drill}
+            answers={training.answers}
+            due={dueWords(
+              due.find((s) => s.skill === DRILLS[drill].skill),
+              today,
+            )}
+          />
         ))}
         <div className="drill-row">
           <div>
@@ -110,15 +140,40 @@ export function SchoolPage() {
     </main>
   );
 }
+/** One sitting of what is due, and of what is new. */
+function Today({ drills }: { drills: readonly Drill[] }) {
+  if (drills.length === 0)
+    return (
+      <p className="drill-row">
+        Nothing is due today. After a good sitting a skill comes back later, after a poor one the
+        next day.
+      </p>
+    );
+  const skills = [...new Set(drills.map((d) => SKILLS[DRILLS[d].skill]))].join(', ');
+  return (
+    <div className="drill-row">
+      <div>
+        <b className="text-[19px] font-semibold">Today</b>
+        <p className="small">
+          {skills}. {drills.length} questions, about {sessionMinutes(drills)} minutes. What you are
+          most likely to have forgotten comes first.
+        </p>
+      </div>
+      <Link className="btn go" to="/school/today">
+        Start <kbd>T</kbd>
+      </Link>
+    </div>
+  );
+}
 /** One drill: how long a sitting takes, when it was last, and its button. */
 function DrillRow({
   drill,
-  isFirst,
   answers,
+  due,
 }: {
   drill: Drill;
-  isFirst: boolean;
   answers: readonly DrillAnswer[];
+  due: string;
 }) {
   const { name, sitting, seconds, noun } = DRILLS[drill];
   const last = answers.findLast((a) => a.drill === drill);
@@ -129,9 +184,10 @@ function DrillRow({
         <p className="small">
           {sitting} {noun}, about {Math.round((sitting * seconds) / 60)} minutes.{' '}
           {lastWords(last?.day)}
+          {due}
         </p>
       </div>
-      <Link className={`btn ${isFirst ? 'go' : ''}`} to={`/school/${drill}`}>
+      <Link className="btn" to={`/school/${drill}`}>
         Start <kbd>{START_KEYS[DRILL_NAMES.indexOf(drill)]?.toUpperCase()}</kbd>
       </Link>
     </div>

@@ -34,12 +34,15 @@ export function Sitting<Q extends { readonly seed: number }>({
   drill,
   guess,
   draw,
+  within,
   children,
 }: {
   drill: Drill;
   /** The chance of a blind choice. */
   guess: number;
   draw: Draw<Q>;
+  /** Where this one question lies in a sitting of several drills; else it is one of this drill’s own. */
+  within: Place | undefined;
   children: (question: Q, place: Place) => ReactNode;
 }) {
   const facts = useDrillFacts();
@@ -95,13 +98,16 @@ export function Sitting<Q extends { readonly seed: number }>({
         </main>
       );
     case 'question':
-      return children(drawn.question, {
-        at: done + 1,
-        of,
-        onNext: () => {
-          hold(null);
-          setDone((n) => (n + 1) % of);
+      return children(
+        drawn.question,
+        within ?? {
+          at: done + 1,
+          of,
+          onNext: () => {
+            hold(null);
+            setDone((n) => (n + 1) % of);
+          },
         },
-      });
+      );
   }
 }

@@ -3,23 +3,18 @@ import type { RouteObject } from 'react-router';
 
 const SchoolPage = lazy(() => import('./Page').then((m) => ({ default: m.SchoolPage })));
 const BoardPage = lazy(() => import('./BoardPage').then((m) => ({ default: m.BoardPage })));
-const DiagnosePage = lazy(() =>
-  import('./diagnose/DiagnosePage').then((m) => ({ default: m.DiagnosePage })),
-);
-
-const OrderPage = lazy(() => import('./order/OrderPage').then((m) => ({ default: m.OrderPage })));
-const ScalePage = lazy(() =>
-  import('./figure/FigurePages').then((m) => ({ default: m.ScalePage })),
-);
-const SpoonsPage = lazy(() =>
-  import('./figure/FigurePages').then((m) => ({ default: m.SpoonsPage })),
+const SessionPage = lazy(() => import('./SessionPage').then((m) => ({ default: m.SessionPage })));
+const DrillSitting = lazy(() =>
+  import('./DrillSitting').then((m) => ({ default: m.DrillSitting })),
 );
 
 export const schoolRoutes: RouteObject[] = [
   { path: '/school', element: <SchoolPage /> },
   { path: '/school/board', element: <BoardPage /> },
-  { path: '/school/diagnose', element: <DiagnosePage /> },
-  { path: '/school/order', element: <OrderPage /> },
-  { path: '/school/scale', element: <ScalePage /> },
-  { path: '/school/spoons', element: <SpoonsPage /> },
+  { path: '/school/today', element: <SessionPage /> },
+  // Named one by one: what the drills work out is not part of the first page.
+  { path: '/school/diagnose', element: <DrillSitting key="diagnose" drill="diagnose" /> },
+  { path: '/school/order', element: <DrillSitting key="order" drill="order" /> },
+  { path: '/school/scale', element: <DrillSitting key="scale" drill="scale" /> },
+  { path: '/school/spoons', element: <DrillSitting key="spoons" drill="spoons" /> },
 ];

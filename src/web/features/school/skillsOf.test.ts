@@ -9,7 +9,15 @@ const answer = (i: number, over: Partial<DrillAnswer> = {}): DrillAnswer => ({
     at: NOW - i * 40_000_000,
     day: `2026-03-${String(10 - (i % 5)).padStart(2, '0')}`,
   },
-  ...{ drill: 'diagnose', level: 3, credit: 1, guess: 0.07, judged: 'right', disputed: false },
+  ...{
+    drill: 'diagnose',
+    level: 3,
+    credit: 1,
+    guess: 0.07,
+    judged: 'right',
+    ms: 30_000,
+    disputed: false,
+  },
   ...over,
 });
 const correctOf = (answers: readonly DrillAnswer[]) =>

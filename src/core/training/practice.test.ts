@@ -1,0 +1,109 @@
+import type { Zone } from '#core/time';
+import {
+  blocksOf,
+  DRILLS,
+  dueCards,
+  type PractisedAnswer,
+  sessionMinutes,
+  sessionOf,
+  skillsDue,
+} from '#core/training';
+import { epochMs } from '#core/units';
+
+const ZONE = 'Europe/London' as Zone;
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+// A Monday, nine o'clock.
+const MONDAY = Date.parse('2026-03-02T09:00:00Z');
+const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10);
+/** So many answers of a drill, half a minute apart. */
+const sitting = (
+  at: number,
+  credits: readonly number[],
+  over: Partial<PractisedAnswer> = {},
+): PractisedAnswer[] =>
+  credits.map((credit, i) => ({
+    ...{ drill: 'diagnose', at: epochMs(at + i * 30_000), day: dayOf(at), level: 2 },
+    ...{ credit, ms: 30_000, ...over },
+  }));
+const GOOD = [1, 1, 0.5, 1];
+
+describe('a block', () => {
+  test('is the first sitting of a day with three answers or more', () => {
+    const answers = [
+      ...sitting(MONDAY, [0, 0]),
+      ...sitting(MONDAY + 2 * HOUR, GOOD),
+      ...sitting(MONDAY + 5 * HOUR, [0, 0, 0]),
+      ...sitting(MONDAY + DAY, [0, 0.5, 0.5]),
+    ];
+    expect(blocksOf(answers)).toEqual([
+      { at: MONDAY + 2 * HOUR + 90_000, rating: 3 },
+      { at: MONDAY + DAY + 60_000, rating: 1 },
+    ]);
+  });
+  test('is easy only at the level of the work and no slower than usual', () => {
+    const usual = sitting(MONDAY, [1, 1, 1, 1, 1]);
+    const easy = { level: 3 };
+    const rated = (over: Partial<PractisedAnswer>) =>
+      blocksOf([...usual, ...sitting(MONDAY + DAY, [1, 1, 1], over)]).at(-1)?.rating;
+    expect(rated(easy)).toBe(4);
+    expect(rated({ level: 2 })).toBe(3);
+    expect(rated({ ...easy, ms: 60_000 })).toBe(3);
+    expect(rated({ ...easy, ms: null })).toBe(4);
+  });
+});
+
+describe('what is due', () => {
+  const answers = [
+    ...sitting(MONDAY, GOOD),
+    ...sitting(MONDAY + HOUR, [0, 0, 0.5], { drill: 'order' }),
+  ];
+  const at = (days: number) => skillsDue(answers, epochMs(MONDAY + days * DAY), ZONE);
+  const kindsAt = (days: number) => at(days).map((s) => [s.skill, s.kind]);
+  test('follows the schedule: what went badly comes the next day, what went well the day after', () => {
+    expect(kindsAt(0.5)).toEqual([
+      ['measure', 'new'],
+      ['scale', 'new'],
+      ['see', 'later'],
+      ['correct', 'later'],
+    ]);
+    expect(kindsAt(1).slice(0, 1)).toEqual([['see', 'due']]);
+    expect(kindsAt(2).slice(0, 2)).toEqual([
+      ['see', 'due'],
+      ['correct', 'due'],
+    ]);
+    const [card] = dueCards(epochMs(MONDAY), [{ at: epochMs(MONDAY + 90_000), rating: 3 }]);
+    expect(at(0.5).find((s) => s.skill === 'correct')?.day).toBe(dayOf(card?.due ?? 0));
+  });
+  test('what is most nearly forgotten comes first', () => {
+    const recalls = at(30)
+      .filter((s) => s.kind === 'due')
+      .map((s) => s.recall ?? 0);
+    expect(recalls).toHaveLength(2);
+    expect(recalls).toEqual([...recalls].sort((a, b) => a - b));
+  });
+});
+
+describe('a sitting', () => {
+  const due = (...skills: ('correct' | 'see' | 'scale' | 'measure')[]) =>
+    skills.map((skill) => ({ skill, kind: 'due', day: '2026-03-04', recall: 0.8 }) as const);
+  const seconds = (drills: ReturnType<typeof sessionOf>) =>
+    drills.reduce((sum, d) => sum + DRILLS[d].seconds, 0);
+  test('takes the skills in turn, and ends within six and a half minutes', () => {
+    const drills = sessionOf(due('scale', 'measure', 'correct'));
+    expect(drills.slice(0, 4)).toEqual(['scale', 'spoons', 'diagnose', 'scale']);
+    expect(drills).toHaveLength(12);
+    expect(seconds(drills)).toBeLessThanOrEqual(390);
+    expect(sessionMinutes(drills)).toBe(6);
+  });
+  test('two long drills leave no room for a third skill', () => {
+    const two = sessionOf(due('see', 'correct', 'scale'));
+    expect(two).toEqual(['order', 'diagnose', 'order', 'diagnose', 'order', 'diagnose']);
+    expect(sessionOf(due('correct'))).toEqual(Array.from({ length: 6 }, () => 'diagnose'));
+  });
+  test('nothing due and nothing new: no sitting; what is due later waits', () => {
+    const later = due('correct').map((s) => ({ ...s, kind: 'later' }) as const);
+    expect(sessionOf(later)).toEqual([]);
+    expect(sessionOf([])).toEqual([]);
+  });
+});
