@@ -149,3 +149,15 @@ test('what is due is offered on the trainee’s empty bar; a sitting takes the s
   await house.expectSaid('To practise');
   await house.expectAllSaved();
 });
+
+test('the board says which skills nobody has signed of those who work on a day', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  await house.page.goto('/school/board');
+  const lacks = house.inside('region', 'What the shop lacks');
+  await lacks.expectSaid(/^Nobody has signed: Scale, /);
+  await lacks.expectUnsaid(/Measure/);
+  for (const name of ['Dov R.', 'Tam O.']) await lacks.press(name);
+  await lacks.expectSaid(/^Nobody has signed: Measure, /);
+});

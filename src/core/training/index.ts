@@ -17,9 +17,11 @@ export {
 export { blockRating, dueCards, type BlockRating, type DueCard, type Review } from './due';
 export { levelOfNext, ratedAfter, ratingOf, UNRATED, type LevelAnswer, type Rating } from './level';
 export {
+  nextSaturday,
   SIGNED_MONTHS,
   signedUntil,
   signOffOf,
+  skillsLacking,
   type SignEvent,
   type SignOff,
   type SignState,

@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { type Skill, SKILL_NAMES } from './skills';
 
 /** What happens to a skill of one person. Days are the site's, ISO. */
 export type SignEvent = {
@@ -63,4 +64,26 @@ export function signOffOf(
 function signedState(daysLeft: number): SignState {
   if (daysLeft < 0) return 'lapsed';
   return daysLeft <= LAPSING_DAYS ? 'lapsing' : 'signed';
+}
+
+/** Skills that nobody of those who work on a day has signed for that day, in the order in which they are learnt. */
+export const skillsLacking = (
+  working: readonly { readonly signs: readonly (SignEvent & { readonly skill: Skill })[] }[],
+  day: string,
+): Skill[] =>
+  SKILL_NAMES.filter(
+    (skill) =>
+      !working.some(({ signs }) => {
+        const { state } = signOffOf(
+          signs.filter((s) => s.skill === skill),
+          day,
+        );
+        return state === 'signed' || state === 'lapsing';
+      }),
+  );
+const SATURDAY = 6;
+/** The Saturday that comes, today if it is one. @example nextSaturday('2026-03-11') // "2026-03-14" */
+export function nextSaturday(today: string): string {
+  const day = Temporal.PlainDate.from(today);
+  return day.add({ days: (SATURDAY - day.dayOfWeek + 7) % 7 }).toString();
 }

@@ -12,6 +12,7 @@ import { dateText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { Disputes } from './Disputes';
+import { ShopLacks } from './ShopLacks';
 import { SignForm } from './SignForm';
 import { signWords, skillsOf, type SkillStand } from './skillsOf';
 
@@ -99,6 +100,7 @@ export function BoardPage() {
             </tbody>
           </table>
         </div>
+        <ShopLacks people={data.people} today={siteDate(zone, now)} />
         <Disputes disputed={data.disputed} />
       </section>
       <section className="paper" aria-label="Sign-off">
