@@ -1,5 +1,5 @@
 import { quartersText, roundingWords } from '#core/recipes';
-import { capital, numberText } from '#core/units';
+import { numberText } from '#core/units';
 import type { ScaleFigure, ScaleGiven, ScaleMistake } from './scale';
 import type { SpoonsFigure, SpoonsGiven, SpoonsMistake } from './spoons';
 
@@ -8,14 +8,14 @@ import type { SpoonsFigure, SpoonsGiven, SpoonsMistake } from './spoons';
 const ml = (value: number): string => `${Math.round(value)} ml`;
 const g = (value: number, digits = 1): string => `${numberText(value, digits)} g`;
 
-function askedWords({ ask, vessel, vesselName }: ScaleGiven): string {
+function askedWords({ ask, vessel, vesselName, heldMlPerG }: ScaleGiven): string {
   switch (ask.kind) {
     case 'fillLine':
       return `${vesselName}, filled to its fill line: ${ml(vessel.fillLineMl)} of ${ml(vessel.brimMl)} to the brim.`;
     case 'water':
       return `${ml(ask.ml)} of water.`;
     case 'liquor':
-      return `${ml(ask.ml)} in the cups. A gram of leaf keeps `;
+      return `${ml(ask.ml)} in the cups. A gram of leaf keeps ${numberText(heldMlPerG)} ml of water.`;
     case 'pints':
       return `${ask.count} ${ask.uk ? 'UK' : 'US'} ${ask.count === 1 ? 'pint' : 'pints'} of water.`;
   }
@@ -25,13 +25,12 @@ export function scaleQuestion(given: ScaleGiven): {
   readonly known: string;
   readonly asked: string;
 } {
-  const { reference, second, heldMlPerG, ask } = given;
+  const { reference, second } = given;
   const of = (k: typeof reference) => `${g(k.leafGrams)} in ${ml(k.waterMl)}`;
   const known = second
     ? `Known to be right: ${of(reference)}, and ${of(second)}. Leaf tapers between them.`
     : `Known to be right: ${of(reference)}.`;
-  const kept = ask.kind === 'liquor' ? `${numberText(heldMlPerG)} ml of water.` : '';
-  return { known, asked: askedWords(given) + kept };
+  return { known, asked: askedWords(given) };
 }
 /** How the grams are worked out, line by line. */
 export function scaleWorking(given: ScaleGiven, figure: ScaleFigure): string[] {
@@ -124,12 +123,12 @@ export const spoonsMistakeWords = (id: SpoonsMistake): string => SPOONS_MISTAKES
 export const SPOONS_LESSON =
   'Weigh this tea before you trust a spoon: a spoon of buds weighs a third of a spoon of broken leaf.';
 
-/** What a figure that is so far off does to the cup: "That is a fifth more leaf: the cup is clearly stronger". */
+/** What a figure that is so far off does to the cup. @example figureToCup(12, 10) // "20 % more leaf: the cup is clearly stronger." */
 export function figureToCup(value: number, truth: number): string {
   const error = value / truth - 1;
   const share = Math.round(Math.abs(error) * 100);
   if (share === 0) return 'That is the leaf of the recipe.';
   const words = roundingWords(error);
   const cup = words === 'the same cup' ? 'it is the same cup' : `the cup is ${words}`;
-  return `${capital(`${share} %`)} ${error > 0 ? 'more' : 'less'} leaf: ${cup}.`;
+  return `${share} % ${error > 0 ? 'more' : 'less'} leaf: ${cup}.`;
 }

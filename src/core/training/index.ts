@@ -117,23 +117,12 @@ export {
   type Figure,
   type FigureAnswer,
 } from './figures';
-export {
-  drawScale,
-  scaleFigure,
-  type KnownLeaf,
-  type ScaleAsk,
-  type ScaleFacts,
-  type ScaleFigure,
-  type ScaleGiven,
-  type ScaleMistake,
-} from './scale';
+export { drawScale, scaleFigure, type ScaleFigure, type ScaleGiven } from './scale';
 export {
   drawSpoons,
   spoonsFigure,
-  type SpoonsFacts,
   type SpoonsFigure,
   type SpoonsGiven,
-  type SpoonsMistake,
   type WeighedTea,
 } from './spoons';
 export {
