@@ -1,3 +1,4 @@
+import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { SchoolDriver } from '../drivers/SchoolDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
@@ -160,4 +161,20 @@ test('the board says which skills nobody has signed of those who work on a day',
   await lacks.expectUnsaid(/Measure/);
   for (const name of ['Dov R.', 'Tam O.']) await lacks.press(name);
   await lacks.expectSaid(/^Nobody has signed: Measure, /);
+});
+
+test('after a cup that strayed, one drill that fits it is offered: two questions', async ({
+  house,
+}) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.began(245, { tea: 'Tolvane Amber', vessel: 'White pot' }, 1);
+  await bar.expectPlaces(1);
+  await bar.pull('Tolvane Amber');
+  await bar.judge('Tolvane Amber');
+  await bar.mark('Bitter: bitter');
+  await house.press('Keep, tell the lead');
+  await house.follow('Practise this');
+  await house.expectSaid(/^1 of 2/);
+  await house.expectAllSaved();
 });

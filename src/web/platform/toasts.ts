@@ -4,11 +4,14 @@ import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
 export type Undo = { readonly kind: string };
 /** Something else to do at once, by name: what it runs is not kept in the store. */
 export type ToastAct = { readonly words: string; readonly run: 'newVersion' };
+/** Where one may go on from here. */
+export type ToastLink = { readonly words: string; readonly to: string };
 export type Toast = {
   readonly id: string;
   readonly text: string;
   readonly undo?: Undo;
   readonly act?: ToastAct;
+  readonly link?: ToastLink;
 };
 
 const slice = createSlice({

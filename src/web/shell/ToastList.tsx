@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
 import { isBatchUndo, useBatchCommands } from '../entities/batches/useBatchCommands';
 import type { BrewUndo } from '../entities/brews/undo';
 import { useBrewCommands } from '../entities/brews/useBrewCommands';
@@ -64,6 +65,15 @@ function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
         <button type="button" className="btn quiet" onClick={takeNewer}>
           {toast.act.words}
         </button>
+      )}
+      {toast.link && (
+        <Link
+          className="btn quiet"
+          to={toast.link.to}
+          onClick={() => dispatch(toastGone(toast.id))}
+        >
+          {toast.link.words}
+        </Link>
       )}
       {toast.undo ? (
         <button type="button" className="btn quiet" onClick={onUndo}>

@@ -16,6 +16,9 @@ const DRAWN_EVERY_MS = 500;
 /** px per mm of a vessel that stands in the strip. */
 const SCALE = 0.42;
 
+/** A batch that was forgotten: more than an hour and a half is as late as can be, s. */
+const LONGEST_SHOWN_S = 99 * 60;
+
 /** On the bar: what of warm-then-cold stands under hot water, how long still, and what goes on then. */
 export function HotStages({
   locked,
@@ -50,7 +53,8 @@ function plateOf(
   const left = (moments.best - now) / 1000;
   if (left > 0) return { name: 'steeping', over: 'Cold water in', figure: minutesText(left) };
   const name = now < moments.latest ? 'window' : 'late';
-  return { name, over: name === 'late' ? 'Late by' : 'Cold water', figure: minutesText(-left) };
+  const over = name === 'late' ? 'Late by' : 'Cold water';
+  return { name, over, figure: minutesText(Math.min(-left, LONGEST_SHOWN_S)) };
 }
 
 function HotStrip({

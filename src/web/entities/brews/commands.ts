@@ -1,5 +1,5 @@
 import { pullTiming } from '#core/brews';
-import { ALL_RIGHT } from '#core/corrections';
+import { ALL_RIGHT, isRight, type Verdict } from '#core/corrections';
 import type { Window } from '#core/recipes';
 import {
   type Millilitres,
@@ -13,6 +13,7 @@ import type { Who } from '#contracts/primitives';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
 import type { NewWrite } from '../../platform/outbox/outbox';
+import type { ToastLink } from '../../platform/toasts';
 import { allOf, type BarBrew } from './barBrews';
 import { nextSteepWrite, type StartAsked, startWrite } from './starts';
 import type { BarItem } from './status';
@@ -30,8 +31,8 @@ type ColourReading = Without<Extract<Happening, { kind: 'colour' }>, 'kind'>;
 export type CommandDeps = {
   /** Puts a write into the outbox. */
   readonly write: (write: NewWrite<BrewWrite>) => void;
-  /** Says what was done; with `undo`, offers to take it back. */
-  readonly say: (text: string, undo: BrewUndo) => void;
+  /** Says what was done; with `undo`, offers to take it back; with `link`, to go on from here. */
+  readonly say: (text: string, undo: BrewUndo, link?: ToastLink) => void;
   /** Who does it: the person, or the tablet while it is locked. */
   readonly me: () => Who;
   readonly locked: () => boolean;
@@ -64,6 +65,14 @@ const nameOf = (brew: BarBrew): string =>
 /** A brew without those that go together with it. */
 const alone = (brew: Brew): BarBrew => ({ ...brew, unsaved: false, partners: [] });
 
+/** After a cup that strayed: one drill that fits it, two questions long. */
+function practiceFor(verdict: Verdict): ToastLink | undefined {
+  if (isRight(verdict)) return undefined;
+  const isColourAlone = isRight({ ...verdict, colour: ALL_RIGHT.colour });
+  const drill = isColourAlone ? 'order' : 'diagnose';
+  return { words: 'Practise this', to: `/school/${drill}?few=1` };
+}
+
 /**
  * What can be done to a brew. Each is done on this device at once and saved on the server as soon as it answers.
  */
@@ -77,9 +86,9 @@ export function createBrewCommands(deps: CommandDeps) {
     return { eventId: body.id, before: brew };
   };
   /** The same event for a brew and for all that go together with it; said, with Undo. */
-  const sendToAll = (brew: BarBrew, what: Happening, text: string): void => {
+  const sendToAll = (brew: BarBrew, what: Happening, text: string, link?: ToastLink): void => {
     const of = allOf([brew]).map((b) => send(b, what));
-    say(text, { kind: 'events', of });
+    say(text, { kind: 'events', of }, link);
   };
 
   /** Lifts the leaf of a brew that steeps. */
@@ -164,7 +173,7 @@ export function createBrewCommands(deps: CommandDeps) {
       );
     },
     judge(brew: BarBrew, what: Judgement, text: string): void {
-      sendToAll(brew, { kind: 'judge', ...what }, text);
+      sendToAll(brew, { kind: 'judge', ...what }, text, practiceFor(what.verdict));
     },
     close(brew: BarBrew): void {
       sendToAll(brew, { kind: 'close' }, `${brew.tea.name} is off the bar, not judged.`);

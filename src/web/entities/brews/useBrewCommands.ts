@@ -22,7 +22,7 @@ export function useBrewCommands(): BrewCommands {
     const locked = () => isLocked(session, store.getState().settings);
     return createBrewCommands({
       write: (write) => dispatch(queueWrite<BrewWrite>(write)),
-      say: (text, undo) => dispatch(toastShown({ text, undo })),
+      say: (text, undo, link) => dispatch(toastShown({ text, undo, ...(link && { link }) })),
       me: () =>
         locked()
           ? { id: '', name: store.getState().settings.deviceName }

@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { type Drill, type DrillFacts, DRILLS, levelOfNext, ratingOf } from '#core/training';
 import type { DrillAnswer } from '#contracts/training';
 import { useSession } from '../../entities/people/session';
@@ -9,6 +9,8 @@ import { Loading, Nothing } from '../../ui/Note';
 import type { Draw } from './drill';
 import { useQuestion } from './useQuestion';
 
+/** Questions that are asked where one comes from the bar with a cup in mind: two minutes. */
+const FEW = 2;
 /** Where one is in a sitting, and how it goes on. */
 export type Place = {
   readonly at: number;
@@ -61,7 +63,8 @@ export function Sitting<Q extends { readonly seed: number }>({
     levelOfNext(ratingOf(before), guess),
     seedOf(before.at(-1)?.id ?? personId),
   );
-  const of = DRILLS[drill].sitting;
+  const [params] = useSearchParams();
+  const of = params.has('few') ? FEW : DRILLS[drill].sitting;
   switch (drawn.kind) {
     case 'loading':
       return (
