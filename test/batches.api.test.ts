@@ -137,6 +137,26 @@ test('past its time it is not poured, by nobody; without a network it was, and t
     flag: expect.stringMatching(/The time of this batch ended/),
   });
 });
+test('a device whose clock is far ahead is refused and told; a little ahead is held back; later the same is taken', async () => {
+  const ahead = startBody({ at: h.now() + 10 * 60_000 });
+  const refused = await h.callers.brewer.post('/api/batches', ahead).expect(409);
+  expect(refused.body).toMatchObject({ details: { why: 'clockAhead' } });
+  expect(refused.body.message).toMatch(/^The clock of this device is 10 minutes ahead\./);
+  expect((await cold()).batches).toEqual([]);
+  const reading = { id: newId(), siteId: h.ids.site, at: h.now() + HOUR, celsius: 4 };
+  await h.callers.brewer.post('/api/fridge-readings', reading).expect(409);
+  // The time has come, or its clock is set: nothing was lost.
+  wait(0.25);
+  const batch = (await h.callers.brewer.post('/api/batches', ahead).expect(200)).body as Batch;
+  const count = { id: newId(), kind: 'count', ml: 900, at: h.now() + 5 * 60_000 };
+  await act(batch, count).expect(409);
+  wait(0.1);
+  await act(batch, count).expect(200);
+  // A minute ahead is held back to the server's own time.
+  const lift = { kind: 'lift', yield: 900, squeezed: false, at: h.now() + 60_000 };
+  const after = (await act(batch, lift).expect(200)).body as Batch;
+  expect(after.events.at(-1)?.at).toBeLessThanOrEqual(h.now() + 2000);
+});
 test('the same event twice is one; an id of another batch is refused', async () => {
   const batch = await lifted();
   wait(6);
@@ -405,7 +425,15 @@ describe('the plan of a site', () => {
     await h.callers.lead.patch(`/api/sites/${h.ids.site}`, { ...site, hours }).expect(200);
     const { session } = (await h.callers.lead.get('/api/house').expect(200)).body as House;
     expect(session?.site.hours).toEqual(hours);
-    const wrong = { ...site, rev: 2, hours: { ...hours, zone: 'Mars/Base' } };
+    // Another zone moves no instant of what stands: only what is shown of it.
+    const batch = await start();
+    const east = { ...hours, zone: 'Asia/Kolkata' };
+    await h.callers.lead
+      .patch(`/api/sites/${h.ids.site}`, { ...site, rev: 2, hours: east })
+      .expect(200);
+    const [same] = (await cold()).batches;
+    expect(same).toMatchObject({ leafIn: batch.leafIn, plan: batch.plan });
+    const wrong = { ...site, rev: 3, hours: { ...hours, zone: 'Mars/Base' } };
     await h.callers.lead.patch(`/api/sites/${h.ids.site}`, wrong).expect(422);
   });
 });

@@ -8,7 +8,9 @@ import {
   type BatchPlan,
   foldBatch,
   inOneVessel,
+  isLabelOutdated,
   keptUntil,
+  labelTime,
   limitsFor,
   nowOf,
   planBatch,
@@ -313,6 +315,18 @@ describe('limits of a site', () => {
     const usual = keptWith(USUAL_HOUSE_LIMITS).discardAt;
     expect(usual - keptWith(shorter).discardAt).toBe(48 * HOUR);
     expect(keptWith({ ...shorter, keepHours: 96 }).discardAt).toBe(usual);
+  });
+  test('one made shorter names the labels that say too late a time; printed again they are right', () => {
+    const said = (until: number) => event(9, { kind: 'label', until: epochMs(until) });
+    const usual = keptWith(USUAL_HOUSE_LIMITS).discardAt;
+    const printed = [said(labelTime(usual))];
+    const isOld = (events: BatchEvent[], limits: typeof shorter) =>
+      isLabelOutdated(nowOf(recorded(events)), keptWith(limits, events).discardAt);
+    expect(isOld([], shorter)).toBe(false);
+    expect(isOld(printed, USUAL_HOUSE_LIMITS)).toBe(false);
+    expect(isOld(printed, shorter)).toBe(true);
+    const again = [...printed, said(labelTime(keptWith(shorter).discardAt))];
+    expect(isOld(again, shorter)).toBe(false);
   });
   test('what has ended keeps the limits it had', () => {
     const ended: BatchEvent[] = [

@@ -1,4 +1,5 @@
 export {
+  clockChangeWords,
   clockTime,
   dayAndTime,
   dayName,

@@ -108,3 +108,12 @@ export function instantOfIso(text: string): EpochMs | null {
 /** Weekday and clock, as batches say it: "Fri 08:00". */
 export const weekdayAndTime = (zone: Zone, at: EpochMs): string =>
   `${dayName(zone, at)} ${clockTime(zone, at)}`;
+
+const offsetAt = (zone: Zone, at: EpochMs): number =>
+  Temporal.Instant.fromEpochMilliseconds(at).toZonedDateTimeISO(zone).offsetNanoseconds;
+/** What is said beside a time when the clocks were changed between two instants: else an hour seems to lack, or to be too much. */
+export function clockChangeWords(zone: Zone, from: EpochMs, to: EpochMs): string {
+  const by = offsetAt(zone, to) - offsetAt(zone, from);
+  if (by === 0) return '';
+  return by < 0 ? ' (clocks went back)' : ' (clocks went forward)';
+}

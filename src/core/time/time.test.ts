@@ -2,6 +2,7 @@ import { DateTime } from 'luxon';
 import { seeded } from '#core/numeric';
 import { epochMs } from '#core/units';
 import {
+  clockChangeWords,
   clockTime,
   dayAndTime,
   handMoments,
@@ -67,6 +68,18 @@ describe.each(ZONES)('the clock of %s against luxon', (zone) => {
         // What is skipped is not there; everything else is shown as it was asked for.
         expect(shown.endsWith(time)).toBe(said !== 'skipped');
       }
+  });
+  test('a change of the clocks between two instants is said, by its way', () => {
+    for (const date of CHANGES[zone]) {
+      const noon = DateTime.fromISO(`${date}T12:00`, { zone });
+      const [evening, before] = [noon.minus({ hours: 16 }), noon.minus({ hours: 40 })];
+      const way = noon.offset < evening.offset ? ' (clocks went back)' : ' (clocks went forward)';
+      const words = (from: DateTime, to: DateTime) =>
+        clockChangeWords(zone, epochMs(from.toMillis()), epochMs(to.toMillis()));
+      expect(noon.offset).not.toBe(evening.offset);
+      expect(words(evening, noon)).toBe(way);
+      expect(words(before, evening)).toBe('');
+    }
   });
   test('ten hours are ten hours in the night the clocks change', () => {
     for (const date of CHANGES[zone]) {

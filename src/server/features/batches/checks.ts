@@ -39,6 +39,17 @@ const MADE_OFFLINE = 60_000;
 
 export const refused = (words: string, why: string) =>
   new AppError('batch.refused', 409, words, { details: { why } });
+/** A device's clock may be ahead of the server's by so much, ms. */
+const MOST_AHEAD = 120_000;
+/** Elapsed time is what a batch is made of: nothing is kept with a time that has not come. @throws 409 */
+export function mustNotBeAhead(at: number, now: number): void {
+  if (at <= now + MOST_AHEAD) return;
+  const minutes = Math.round((at - now) / 60_000);
+  throw refused(
+    `The clock of this device is ${minutes} minutes ahead. Set it, then try again: what was done is kept on the device.`,
+    'clockAhead',
+  );
+}
 /** The clock of a refusal: the site’s own, as soon as its hours are typed; until then UTC, which it says. */
 const clockOf =
   (site: Site | undefined) =>

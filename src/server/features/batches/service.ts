@@ -26,7 +26,14 @@ import { mayRead, mustWorkAt } from '../../http/sites';
 import { changesOf, inRecordedTransaction } from '../history';
 import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
 import { lockSite, siteById } from '../people';
-import { faultOf, placeAfter, plannedBatch, READINGS_SHOWN, refused } from './checks';
+import {
+  faultOf,
+  mustNotBeAhead,
+  placeAfter,
+  plannedBatch,
+  READINGS_SHOWN,
+  refused,
+} from './checks';
 import { tellLead } from './leadNotes';
 import { type ReadIn, readingsIn, secondOf } from './readingsIn';
 import { type BatchIn, bodyOf, recordIn } from './recordIn';
@@ -94,6 +101,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
           await lockSite(tx, given.siteId);
           const there = await batchById(tx, given.id);
           if (there) return there;
+          mustNotBeAhead(given.at, now());
           const made = await plannedBatch(tx, given, now());
           await tx.insert(batches).values({
             ...made,
@@ -119,6 +127,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
           if (known && known.batchId !== id)
             throw refused('This record belongs to another batch. Nothing was changed.', 'idTaken');
           if (known) return requireBatch(tx, id);
+          mustNotBeAhead(given.at, now());
           const batch = await requireBatch(tx, id);
           const flag = await faultOf(tx, batch, given, who, now());
           await tx.insert(batchEvents).values({
@@ -155,6 +164,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
           await lockSite(tx, given.siteId);
           const there = await readingById(tx, given.id);
           if (there) return there;
+          mustNotBeAhead(given.at, now());
           await tx.insert(fridgeReadings).values({
             id: given.id,
             siteId: given.siteId,

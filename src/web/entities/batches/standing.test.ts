@@ -1,5 +1,5 @@
 import { USUAL_HOUSE_LIMITS } from '#core/cold';
-import { celsius } from '#core/units';
+import { celsius, epochMs } from '#core/units';
 import type { Batch } from '#contracts/batches';
 import type { WaitingWrite } from '../../platform/outbox/writes';
 import { after, batchOf, BEST, done, lifted } from '../../testing/batches';
@@ -128,5 +128,18 @@ describe('its one line', () => {
   ])('%s', (_name, found, tone, words) => {
     expect(found?.tone).toBe(tone);
     expect(found?.words).toMatch(words);
+  });
+  test('in the night the clocks go back its hours are elapsed time, and that is said', () => {
+    // Leaf in at midnight in London, still an hour ahead; the clocks go back at two.
+    const leafIn = epochMs(Date.parse('2026-10-24T23:00:00Z'));
+    const [b] = batchesOf([batch('a', { leafIn })], [], []);
+    if (!b) throw new Error('a batch');
+    const best = leafIn + b.plan.window.best * 1000;
+    expect(b.window.best).toBe(best);
+    const { words } = stateLine(b, epochMs(leafIn + 60_000), 'Europe/London');
+    const clock = new Intl.DateTimeFormat('en-GB', {
+      ...{ timeZone: 'Europe/London', hour: '2-digit', minute: '2-digit' },
+    }).format(best);
+    expect(words).toBe(`infusing, best Sun ${clock} (clocks went back)`);
   });
 });

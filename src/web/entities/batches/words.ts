@@ -1,7 +1,7 @@
 import { placeOf } from '#core/cold';
 import { METHODS } from '#core/recipes';
-import { clockTime, weekdayAndTime, type Zone } from '#core/time';
-import { type EpochMs, minutesText, volumeText } from '#core/units';
+import { clockChangeWords, clockTime, weekdayAndTime, type Zone } from '#core/time';
+import { type EpochMs, epochMs, minutesText, volumeText } from '#core/units';
 import type { Units } from '../people/session';
 import { hotStageEnds } from './hotStage';
 import { type ColdBatch, leftIn } from './standing';
@@ -22,6 +22,8 @@ export function stateLine(
   zone: Zone,
 ): { readonly words: string; readonly tone: Tone } {
   const at = (t: EpochMs) => weekdayAndTime(zone, t);
+  // Steeping is elapsed time: what the clocks did meanwhile is said.
+  const of = (t: EpochMs) => at(t) + clockChangeWords(zone, epochMs(b.leafIn), t);
   const { state } = b.now;
   switch (state.kind) {
     case 'infusing': {
@@ -33,9 +35,9 @@ export function stateLine(
       if (now < b.window.earliest && isOutOfFridge(b))
         return { words: 'infusing on the counter', tone: 'due' };
       if (now < b.window.earliest)
-        return { words: `infusing, best ${at(b.window.best)}`, tone: 'plain' };
+        return { words: `infusing, best ${of(b.window.best)}`, tone: 'plain' };
       if (now <= b.window.latest)
-        return { words: `lift leaf by ${at(b.window.latest)}`, tone: 'due' };
+        return { words: `lift leaf by ${of(b.window.latest)}`, tone: 'due' };
       return { words: 'lift the leaf now', tone: 'soon' };
     }
     case 'drawn': {
