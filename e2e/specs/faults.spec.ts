@@ -271,3 +271,22 @@ test('a server that answers late: the page begins with what was kept, and takes 
   await house.expectSaid('White pot');
   await house.expectSaid('Chipped pot');
 });
+
+test('a part of a page that is lost on its way is fetched again by itself, once; what fails again is said', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  await house.expectThere('button', /^Start a brew/);
+  let [lost, least] = [0, 1];
+  await house.page.route(/\/assets\/.*\.js$/, (r) => (lost++ < least ? r.abort() : r.continue()));
+  await house.goTo('Log');
+  await house.expectSaid('Every brew of');
+  expect(lost).toBeGreaterThan(1);
+  // Lost again within the minute: it is said, and a touch loads it.
+  [lost, least] = [0, Infinity];
+  await house.inside('navigation', 'Places').follow(/School$/);
+  await house.expectSaid('This page did not load.');
+  least = 0;
+  await house.press('Load again');
+  await house.expectSaid('To practise');
+});
