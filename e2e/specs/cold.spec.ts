@@ -254,7 +254,9 @@ test('warm, then cold, in the lidded cup: the bar counts its hot minute, says wh
   await cold.startWarm(tea, 'Lidded cup');
   await house.expectAllSaved();
   await house.page.goto('/');
-  await cold.expectHotStage(/Sennet Dew, Lidded cup: lid off\. Then \d+\sml of water at \d+\s°C/);
+  await cold.expectHotStage(
+    /Sennet Dew, Lidded cup: leave the lid off\. Then pour \d+\sml of water at \d+\s°C/,
+  );
   await cold.expectHotStage(/about \d+\s°C: lift the leaf from \d\d:\d\d to \d\d:\d\d/);
   await house.page.keyboard.press('p');
   await cold.expectNoHotStage();

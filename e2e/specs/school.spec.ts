@@ -135,7 +135,7 @@ test('what is due is offered on the trainee’s empty bar; a sitting takes the s
 }) => {
   const school = new SchoolDriver(house.page);
   await house.signIn(PEOPLE.trainee);
-  await house.expectSaid(/^Due today at School: .*correct\. \d+ questions, about \d minutes\./);
+  await house.expectSaid(/^Due today at School: .*Correct\. \d+ questions, about \d minutes\./);
   await house.follow('Practise');
   await house.expectSaid(/^1 of \d+/);
   const drills = [await school.drill()];
@@ -157,10 +157,10 @@ test('the board says which skills nobody has signed of those who work on a day',
   await house.signIn(PEOPLE.lead);
   await house.page.goto('/school/board');
   const lacks = house.inside('region', 'What the shop lacks');
-  await lacks.expectSaid(/^Nobody has signed: Scale, /);
+  await lacks.expectSaid(/^Nobody is signed off for: Scale, /);
   await lacks.expectUnsaid(/Measure/);
   for (const name of ['Dov R.', 'Tam O.']) await lacks.press(name);
-  await lacks.expectSaid(/^Nobody has signed: Measure, /);
+  await lacks.expectSaid(/^Nobody is signed off for: Measure, /);
 });
 
 test('after a cup that strayed, one drill that fits it is offered: two questions', async ({

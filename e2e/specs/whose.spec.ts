@@ -1,4 +1,5 @@
 import { BarDriver } from '../drivers/BarDriver';
+import { ColdDriver } from '../drivers/ColdDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
@@ -98,4 +99,29 @@ test('a record that the server fails on five times is set aside and shown; the r
   expect((await onBar(house)).find((b) => b.tea.name === 'Tolvane Amber')?.pulledBy?.name).toBe(
     PEOPLE.brewer.name,
   );
+});
+
+test('a cold batch that a clock far ahead began is set aside, not lost; sent again, the server has the batch', async ({
+  house,
+}) => {
+  const { page } = house;
+  const cold = new ColdDriver(page);
+  await house.signIn(PEOPLE.brewer);
+  await cold.open();
+  const ahead = 'The clock of this device is 10 minutes ahead. Set the clock.';
+  await page.route('**/api/batches', (r) =>
+    r.request().method() === 'POST'
+      ? r.fulfill({ status: 409, json: { code: 'clock.ahead', message: ahead } })
+      : r.continue(),
+  );
+  await cold.startWhatIsOffered();
+  await house.expectSaid(/1 set aside/);
+  await page.unroute('**/api/batches');
+  await house.press('Show records');
+  await house.expectSaid(ahead);
+  await house.press('Try again');
+  await page.keyboard.press('Escape');
+  await house.expectAllSaved();
+  await cold.open();
+  await cold.expectState('Small pitcher', 'infusing, best');
 });

@@ -31,6 +31,7 @@ export const ERROR_CODES = [
   'vessel.inUse',
   'table.refused',
   'batch.refused',
+  'clock.ahead',
   'probe.key',
   'key.none',
   'calendar.ended',

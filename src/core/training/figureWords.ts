@@ -11,13 +11,13 @@ const g = (value: number, digits = 1): string => `${numberText(value, digits)} g
 function askedWords({ ask, vessel, vesselName, heldMlPerG }: ScaleGiven): string {
   switch (ask.kind) {
     case 'fillLine':
-      return `${vesselName}, filled to its fill line: ${ml(vessel.fillLineMl)} of ${ml(vessel.brimMl)} to the brim.`;
+      return `Fill the ${vesselName} to its fill line: ${ml(vessel.fillLineMl)}. To the brim: ${ml(vessel.brimMl)}.`;
     case 'water':
-      return `${ml(ask.ml)} of water.`;
+      return `Brew with ${ml(ask.ml)} of water.`;
     case 'liquor':
-      return `${ml(ask.ml)} in the cups. A gram of leaf keeps ${numberText(heldMlPerG)} ml of water.`;
+      return `Pour ${ml(ask.ml)} into the cups. 1 g of leaf keeps ${numberText(heldMlPerG)} ml of water.`;
     case 'pints':
-      return `${ask.count} ${ask.uk ? 'UK' : 'US'} ${ask.count === 1 ? 'pint' : 'pints'} of water.`;
+      return `Brew with ${ask.count} ${ask.uk ? 'UK' : 'US'} ${ask.count === 1 ? 'pint' : 'pints'} of water.`;
   }
 }
 /** "How much leaf?": what is known, then what is asked. */
@@ -36,14 +36,13 @@ export function scaleQuestion(given: ScaleGiven): {
 export function scaleWorking(given: ScaleGiven, figure: ScaleFigure): string[] {
   const { reference, second, ask, heldMlPerG } = given;
   const { waterMl, truth } = figure;
-  const known = `${g(reference.leafGrams)} × ${Math.round(waterMl)} / ${reference.waterMl}`;
+  const water = `${Math.round(waterMl)} / ${reference.waterMl}`;
   const power = second
     ? Math.log(second.leafGrams / reference.leafGrams) /
       Math.log(second.waterMl / reference.waterMl)
     : 1;
-  const leaf = second
-    ? `${g(reference.leafGrams)} × (${Math.round(waterMl)} / ${reference.waterMl})^${numberText(power, 2)} = ${g(truth, 2)}`
-    : `${known} = ${g(truth, 2)}`;
+  const share = second ? `(${water})^${numberText(power, 2)}` : water;
+  const leaf = `${g(reference.leafGrams)} × ${share} = ${g(truth, 2)}`;
   switch (ask.kind) {
     case 'liquor':
       return [
@@ -57,21 +56,21 @@ export function scaleWorking(given: ScaleGiven, figure: ScaleFigure): string[] {
   }
 }
 const SCALE_MISTAKES: Readonly<Record<ScaleMistake, string>> = {
-  leafDrinks: 'without what the leaf keeps of the water',
-  otherPint: 'for the other pint',
-  brim: 'leaf for the brim, not for the fill line',
-  name: 'leaf for the size it is sold as',
-  asKnown: 'the known leaf, not scaled',
-  wrongWay: 'scaled the wrong way round',
-  straight: 'in step with the water: the taper was left out',
-  perCup: 'as if the dose were for a cup of 150 ml',
-  double: 'twice the leaf',
+  leafDrinks: 'the water that the leaf keeps is not counted',
+  otherPint: 'this is the leaf for the other pint',
+  brim: 'this is the leaf for the brim, not for the fill line',
+  name: 'this is the leaf for the size on the label of the vessel',
+  asKnown: 'the known leaf is not scaled',
+  wrongWay: 'more water takes more leaf, less water less',
+  straight: 'the taper is left out',
+  perCup: 'this is the dose for 100 ml taken for a cup of 150 ml',
+  double: 'this is twice the leaf',
 };
 export const scaleMistakeWords = (id: ScaleMistake): string => SCALE_MISTAKES[id];
 
 const SCALE_LESSONS: Readonly<Record<ScaleGiven['ask']['kind'], string>> = {
   fillLine:
-    'Scale to the fill line: a pot is never filled to its brim, and its name is a size in a shop.',
+    'Scale the leaf to the fill line. Nobody fills a pot to the brim, and the size on a label is larger.',
   water: 'Twice the water takes twice the leaf, unless the house tapers.',
   liquor: 'Leaf keeps two to five times its weight of water: the cups get that much less.',
   pints: 'A UK pint is a fifth more than a US pint: ask which one is meant.',
@@ -94,36 +93,42 @@ export const spoonsQuestion = ({
     weighing.spoons === 1
       ? `Weighed: one level ${weighedName} is ${g(weighing.grams, 2)}.`
       : `Weighed: ${weighing.spoons} level ${weighedName}s are ${g(weighing.grams, 2)}.`,
-  asked: `${g(leafGrams)} of leaf by the ${spoonName}, level.`,
+  asked: `Measure ${g(leafGrams)} of leaf with a level ${spoonName}.`,
 });
 export function spoonsWorking(given: SpoonsGiven, figure: SpoonsFigure): string[] {
   const { weighing, weighedName, spoonName, spoonMl, leafGrams } = given;
   const each = weighing.grams / weighing.spoons;
   const { gramsPerSpoon, quarters } = figure;
   const isOther = spoonMl !== weighing.spoonMl;
+  const [weighed, asked] = [numberText(weighing.spoonMl), numberText(spoonMl)];
+  const exact = numberText(leafGrams / gramsPerSpoon, 2);
   return [
     ...(isOther
       ? [
-          `A ${weighedName} has ${numberText(weighing.spoonMl)} ml, a ${spoonName} ${numberText(spoonMl)} ml: ${g(each, 2)} × ${numberText(spoonMl)} / ${numberText(weighing.spoonMl)} = ${g(gramsPerSpoon, 2)}.`,
+          `A ${weighedName} has ${weighed} ml, a ${spoonName} has ${asked} ml: ` +
+            `${g(each, 2)} × ${asked} / ${weighed} = ${g(gramsPerSpoon, 2)}.`,
         ]
       : []),
-    `${g(leafGrams)} / ${g(gramsPerSpoon, 2)} = ${numberText(leafGrams / gramsPerSpoon, 2)}: ${spoonsOf(quarters, spoonName)}.`,
+    `${g(leafGrams)} / ${g(gramsPerSpoon, 2)} = ${exact}: take ${spoonsOf(quarters, spoonName)}.`,
   ];
 }
 const SPOONS_MISTAKES: Readonly<Record<SpoonsMistake, string>> = {
-  spoonWeighed: 'counted in the spoon that was weighed',
-  teaspoonForTable: 'teaspoons counted, a third of the size',
-  tableForTeaspoon: 'tablespoons counted, three times the size',
-  otherTea: 'by the weight of another tea',
-  heaped: 'heaped spoons',
-  spoonACup: 'a spoon a cup and one for the pot',
-  gramsAsSpoons: 'grams taken for spoons',
+  spoonWeighed: 'this counts the spoon that was weighed, not the spoon asked for',
+  teaspoonForTable: 'this counts teaspoons, a third of a tablespoon each',
+  tableForTeaspoon: 'this counts tablespoons, three teaspoons each',
+  otherTea: 'this is the weight of another tea',
+  heaped: 'this counts heaped spoons',
+  spoonACup: 'this is one spoon for each cup and one for the pot',
+  gramsAsSpoons: 'this counts one gram as one spoon',
 };
 export const spoonsMistakeWords = (id: SpoonsMistake): string => SPOONS_MISTAKES[id];
 export const SPOONS_LESSON =
   'Weigh this tea before you trust a spoon: a spoon of buds weighs a third of a spoon of broken leaf.';
 
-/** What a figure that is so far off does to the cup. @example figureToCup(12, 10) // "20 % more leaf: the cup is clearly stronger." */
+/**
+ * What a figure that is so far off does to the cup.
+ * @example figureToCup(12, 10) // "20 % more leaf: the cup is clearly stronger."
+ */
 export function figureToCup(value: number, truth: number): string {
   const error = value / truth - 1;
   const share = Math.round(Math.abs(error) * 100);

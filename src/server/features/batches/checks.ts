@@ -45,9 +45,10 @@ const MOST_AHEAD = 120_000;
 export function mustNotBeAhead(at: number, now: number): void {
   if (at <= now + MOST_AHEAD) return;
   const minutes = Math.round((at - now) / 60_000);
-  throw refused(
-    `The clock of this device is ${minutes} minutes ahead. Set it, then try again: what was done is kept on the device.`,
-    'clockAhead',
+  throw new AppError(
+    'clock.ahead',
+    409,
+    `The clock of this device is ${minutes} minutes ahead. Set the clock. The record stays on the device: send the record again then.`,
   );
 }
 /** The clock of a refusal: the site’s own, as soon as its hours are typed; until then UTC, which it says. */

@@ -100,7 +100,8 @@ function HotStrip({
         </b>
       </div>
       <p className="words">
-        <span className="tea">{batch.tea.name}</span>, {batch.vesselName}: lid off. Then {pour}.
+        <span className="tea">{batch.tea.name}</span>, {batch.vesselName}: leave the lid off. Then
+        pour {pour}.
         <span className="then">
           The tea is then at about {then}: lift the leaf from{' '}
           {clockTime(zone, batch.window.earliest)} to {clockTime(zone, batch.window.latest)}.
@@ -112,7 +113,7 @@ function HotStrip({
         )}
       </p>
       {locked ? (
-        <p className="small">PIN to pour</p>
+        <p className="small">Type a PIN to pour</p>
       ) : (
         <button type="button" className={`btn ${LOOKS[name]}`} onClick={oneTap(pourNow)}>
           Cold water on {isFirst && <kbd>P</kbd>}

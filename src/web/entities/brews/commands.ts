@@ -70,7 +70,7 @@ function practiceFor(verdict: Verdict): ToastLink | undefined {
   if (isRight(verdict)) return undefined;
   const isColourAlone = isRight({ ...verdict, colour: ALL_RIGHT.colour });
   const drill = isColourAlone ? 'order' : 'diagnose';
-  return { words: 'Practise this', to: `/school/${drill}?few=1` };
+  return { words: 'Practise this skill', to: `/school/${drill}?few=1` };
 }
 
 /**

@@ -7,7 +7,7 @@ export function DueToday() {
   const { due, isSettled } = useSkillsDue();
   const drills = sessionOf(due);
   if (!isSettled || drills.length === 0) return null;
-  const skills = due.filter((s) => s.kind === 'due').map((s) => SKILLS[s.skill].toLowerCase());
+  const skills = due.filter((s) => s.kind === 'due').map((s) => SKILLS[s.skill]);
   return (
     <p className="flex flex-wrap items-center gap-3">
       <span>

@@ -145,8 +145,8 @@ function Today({ drills }: { drills: readonly Drill[] }) {
   if (drills.length === 0)
     return (
       <p className="drill-row">
-        Nothing is due today. After a good sitting a skill comes back later, after a poor one the
-        next day.
+        Nothing is due today. After good answers a skill comes back later. After poor answers the
+        skill comes back the next day.
       </p>
     );
   const skills = [...new Set(drills.map((d) => SKILLS[DRILLS[d].skill]))].join(', ');
@@ -155,8 +155,8 @@ function Today({ drills }: { drills: readonly Drill[] }) {
       <div>
         <b className="text-[19px] font-semibold">Today</b>
         <p className="small">
-          {skills}. {drills.length} questions, about {sessionMinutes(drills)} minutes. What you are
-          most likely to have forgotten comes first.
+          {skills}. {drills.length} questions, about {sessionMinutes(drills)} minutes. The skill you
+          most likely forgot comes first.
         </p>
       </div>
       <Link className="btn go" to="/school/today">

@@ -13,7 +13,7 @@ export function ShopLacks({ people, today }: { people: readonly Practice[]; toda
   return (
     <section className="mt-6" aria-label="What the shop lacks">
       <h2>
-        What the shop lacks<small>skills that nobody who works has signed</small>
+        What the shop lacks<small>skills that nobody who works that day has</small>
       </h2>
       <div className="flex flex-wrap items-center gap-2 mt-2">
         <label className="flex items-center gap-2">
@@ -52,6 +52,6 @@ export function ShopLacks({ people, today }: { people: readonly Practice[]; toda
 function lackWords(working: number, lacking: readonly string[]): string {
   if (working === 0) return 'Choose who works.';
   return lacking.length === 0
-    ? 'Every skill is signed by somebody who works.'
-    : `Nobody has signed: ${lacking.join(', ')}.`;
+    ? 'Every skill is signed for somebody who works that day.'
+    : `Nobody is signed off for: ${lacking.join(', ')}.`;
 }

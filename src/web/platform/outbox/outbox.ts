@@ -195,6 +195,17 @@ outboxListener.startListening({
         listener.dispatch(api.util.invalidateTags(['House']));
         break;
       }
+      const setAside = () => {
+        const aside = { why: failure.message, at: Date.now() };
+        listener.dispatch(moved({ id: next.id, aside }));
+        void keepHere('waiting', next.id, { ...next, aside }).catch(() => undefined);
+        tries = 0;
+      };
+      if (failure.kind === 'answer' && failure.code === 'clock.ahead') {
+        // Refused for now, not for good: its time comes, or the clock is set.
+        setAside();
+        continue;
+      }
       if (!isLost(failure)) {
         // The server has refused it for good: say so, and let its own record stand.
         forget(next.id);
@@ -207,11 +218,8 @@ outboxListener.startListening({
         const times = (failures.get(next.id) ?? 0) + 1;
         failures.set(next.id, times);
         if (times >= MOST_FAILURES) {
-          const aside = { why: failure.message, at: Date.now() };
-          listener.dispatch(moved({ id: next.id, aside }));
           listener.dispatch(cameBack());
-          void keepHere('waiting', next.id, { ...next, aside }).catch(() => undefined);
-          tries = 0;
+          setAside();
           continue;
         }
       } else {
