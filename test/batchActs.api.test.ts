@@ -84,7 +84,8 @@ describe('poured over into another vessel', () => {
   test('the first is free for new leaf; taken back only while it is', async () => {
     const batch = await c.lifted();
     const decant = { id: newId(), kind: 'decant', ...vessels() };
-    await c.act(batch, decant).expect(200);
+    const { body: after } = await c.act(batch, decant).expect(200);
+    expect(after).toMatchObject({ vesselId: c.ids.bottle, vesselName: 'Bottle 1' });
     expect(await one()).toMatchObject({ vesselId: c.ids.bottle, vesselName: 'Bottle 1' });
     const second = await c.start();
     expect((await c.act(batch, { kind: 'undo', of: decant.id }).expect(409)).body.message).toMatch(

@@ -70,3 +70,15 @@ export const fieldFaults = (error: unknown): Record<string, string> => {
   const f = failureOf(error);
   return f.kind === 'answer' ? (f.fields ?? {}) : {};
 };
+
+/** A request that is on its way, as the store gives it out. */
+type Running = PromiseLike<unknown> & { abort: () => void; refetch: () => unknown };
+/**
+ * Before the answer to a write takes its place: what is being read may not know of the write, so it is given up, and
+ * asked for again, because it may bring what others did.
+ */
+export function readAgain(running: Running | undefined): void {
+  if (!running) return;
+  running.abort();
+  void running.then(() => running.refetch());
+}

@@ -66,11 +66,13 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
   };
 
   return {
-    cold: async (siteId: string): Promise<Cold> => ({
-      now: now(),
-      batches: await batchesAt(db, siteId, now() - ENDED_SHOWN),
-      ...(await fridgeAirSince(db, siteId, now() - READINGS_SHOWN)),
-    }),
+    /** Read at one moment: a batch without what was just done to it, beside the event, would be wrong. */
+    cold: (siteId: string): Promise<Cold> =>
+      db.transaction(async (tx) => ({
+        now: now(),
+        batches: await batchesAt(tx, siteId, now() - ENDED_SHOWN),
+        ...(await fridgeAirSince(tx, siteId, now() - READINGS_SHOWN)),
+      })),
     async one(id: string, who: Signed): Promise<Batch> {
       const batch = await requireBatch(db, id);
       mayRead(who, batch.siteId);
@@ -140,8 +142,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
             flag,
           });
           await tellLead(tx, batch, given, who);
-          const after = await requireBatch(tx, id);
-          const { state } = nowOf(after);
+          const { state } = nowOf(await requireBatch(tx, id));
           await tx
             .update(batches)
             .set({
@@ -151,7 +152,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
             })
             .where(eq(batches.id, id));
           await appendEvents(tx, siteId, [['batch', id]], now());
-          return after;
+          return requireBatch(tx, id);
         },
       );
     },

@@ -7,6 +7,7 @@ import type {
 } from '#contracts/batches';
 import type { BodyOf } from '#contracts/endpoint';
 import { pathOf, ROUTES } from '#contracts/routes';
+import { readAgain } from '../../platform/api';
 import type { Send } from '../../platform/dispatch';
 import type { WaitingWrite, WriteKind } from '../../platform/outbox/writes';
 import { batchesApi } from './api';
@@ -30,12 +31,11 @@ type ReadingWrite = WaitingWrite & {
 /** What is written about cold batches. */
 export type BatchWrite = StartWrite | EventWrite | ReadingWrite;
 
-/** A reading of the place that was asked for before may not know of the write: it is given up. */
 const changed = (
   dispatch: Send,
   change: (cold: { batches: Batch[]; readings: FridgeReading[] }) => void,
 ) => {
-  dispatch(batchesApi.util.getRunningQueryThunk('cold', undefined))?.abort();
+  readAgain(dispatch(batchesApi.util.getRunningQueryThunk('cold', undefined)));
   dispatch(batchesApi.util.updateQueryData('cold', undefined, change));
 };
 const acceptBatch = (_w: BatchWrite, answer: unknown, dispatch: Send) => {

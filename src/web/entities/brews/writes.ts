@@ -9,6 +9,7 @@ import type {
 import type { BodyOf } from '#contracts/endpoint';
 import type { Who } from '#contracts/primitives';
 import { pathOf, ROUTES } from '#contracts/routes';
+import { readAgain } from '../../platform/api';
 import type { Send } from '../../platform/dispatch';
 import type { Maker, WaitingWrite, WriteKind } from '../../platform/outbox/writes';
 import { brewsApi } from './api';
@@ -42,15 +43,14 @@ type OrderChangeWrite = WaitingWrite & {
 export type BrewWrite = StartWrite | EventWrite | OrderWrite | OrderChangeWrite;
 
 const by = ({ id, name }: Who): Maker => ({ personId: id, name, device: null });
-/** A reading of the bar that was asked for before may not know of the write: it is given up. */
-const dropBarRequest = (dispatch: Send) =>
-  dispatch(brewsApi.util.getRunningQueryThunk('bar', undefined))?.abort();
+const readBarAgain = (dispatch: Send) =>
+  readAgain(dispatch(brewsApi.util.getRunningQueryThunk('bar', undefined)));
 const acceptBrew = (_w: BrewWrite, answer: unknown, dispatch: Send) => {
-  dropBarRequest(dispatch);
+  readBarAgain(dispatch);
   dispatch(brewSaved(answer as Brew));
 };
 const acceptOrders = (_w: BrewWrite, answer: unknown, dispatch: Send) => {
-  dropBarRequest(dispatch);
+  readBarAgain(dispatch);
   dispatch(ordersSaved((answer as { orders: Order[] }).orders));
 };
 /** While the live stream is open the bar hears what else happened; without it the bar is read again. */

@@ -1,6 +1,7 @@
 import type { Who } from '#contracts/primitives';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { TastingEventBody, TastingView } from '#contracts/tastings';
+import { readAgain } from '../../platform/api';
 import type { WaitingWrite, WriteKind } from '../../platform/outbox/writes';
 import { tastingsApi } from './api';
 
@@ -21,7 +22,7 @@ const table: WriteKind<TastingWrite> = {
   }),
   subjects: ({ tastingId }) => [tastingId],
   accept({ tastingId }, answer, dispatch) {
-    dispatch(tastingsApi.util.getRunningQueryThunk('tasting', tastingId))?.abort();
+    readAgain(dispatch(tastingsApi.util.getRunningQueryThunk('tasting', tastingId)));
     dispatch(tastingsApi.util.updateQueryData('tasting', tastingId, () => answer as TastingView));
   },
   stale: () => [],
