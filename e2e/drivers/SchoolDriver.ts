@@ -5,10 +5,7 @@ import { Hands } from './Hands';
 export class SchoolDriver extends Hands {
   async beginDiagnosing(): Promise<void> {
     await this.page.goto('/school');
-    await this.page
-      .getByRole('link', { name: /^Start S/ })
-      .first()
-      .click();
+    await this.follow(/^Diagnose the cup/);
     await this.expectCup();
   }
   /** A cup is asked about. */

@@ -10,14 +10,18 @@ import {
   type DiagnosisScore,
   dueCards,
   evidenceOf,
+  heatWorked,
   houseCupOf,
+  judgedFigure,
   type Level,
   mistakeOf,
   orderLadder,
+  poured,
   ratedAfter,
   scaleFigure,
   scoreDiagnosis,
   scoreOrder,
+  scoreShift,
   signOffOf,
   spoonsFigure,
   toDigits,
@@ -85,6 +89,28 @@ function spoons({ otherGramsPerMl = null, ...facts }: CaseInput<'spoons'>) {
   };
 }
 
+function water({ answer, ...facts }: CaseInput<'water'>) {
+  const worked = heatWorked(facts);
+  if (worked.kind === 'never') return worked;
+  if (worked.kind === 'outOfReach') {
+    const { boilingC: _boiling, ...rest } = worked;
+    return rest;
+  }
+  const { boilingC, figure, comesTo } = worked;
+  return {
+    ...{ kind: worked.kind, boilingC, truth: figure.truth, comesToC: comesTo(figure.truth) },
+    ...{ mistakes: figure.mistakes, distractors: figure.distractors },
+    ...(answer !== undefined && {
+      ...{ answerComesToC: comesTo(answer), judged: judgedFigure(figure, answer) },
+    }),
+  };
+}
+const pour = ({ liquorMl, cups, g, pours }: CaseInput<'pour'>) =>
+  poured({
+    ...{ liquorMl, cups, gradient: g },
+    pours: pours.map(({ cup, ml }) => ({ cup: cup - 1, ml })),
+  });
+
 type Turned = NonNullable<CaseInput<'diagnose'>['answer']>['turns'][number];
 function turnOf({ lever, size }: Turned): Turn {
   if (lever === 'vessel') return { lever, act: size as VesselAct };
@@ -98,15 +124,24 @@ const scored = (d: Diagnosis, answer: CaseInput<'diagnose'>['answer']): Diagnosi
         cause: answer.faults.join('+') as Cause,
         turns: answer.turns.map(turnOf),
       });
-function diagnose({ house, faults, known, level, answer }: CaseInput<'diagnose'>) {
-  const { vessel, site, ...brewed } = house;
-  const cup = houseCupOf({
+function cupOfCase({ vessel, site, ...brewed }: CaseInput<'diagnose'>['house']) {
+  return houseCupOf({
     ...{ tea: '', vessel: '', fitted: null },
     ...brewed,
     ...{ material: vessel.material, capacityMl: vessel.capacityMl, infuser: vessel.infuser },
     ...{ basketMl: vessel.basketMl, lid: vessel.lid },
     ...site,
   });
+}
+function shift({ brews }: CaseInput<'shift'>) {
+  const score = scoreShift(
+    brews.map(({ house, ...brew }) => ({ ...brew, house: cupOfCase(house) })),
+  );
+  const rounded = (worst: number | null) => (worst === null ? null : toDigits(worst, 4));
+  return { ...score, brews: score.brews.map((b) => ({ ...b, worst: rounded(b.worst) })) };
+}
+function diagnose({ house, faults, known, level, answer }: CaseInput<'diagnose'>) {
+  const cup = cupOfCase(house);
   const d = diagnosisOf({ house: cup, faults, known, level: level as Level });
   const score = scored(d, answer);
   return {
@@ -138,8 +173,11 @@ const ANSWERS: { readonly [K in CaseKind]: (i: CaseInput<K>) => unknown } = {
   levels,
   scale,
   spoons,
+  water,
   order,
+  pour,
   diagnose,
+  shift,
 };
 /** Every kind of case of the school command. */
 export const KINDS: Kinds = Object.fromEntries(

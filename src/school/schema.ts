@@ -132,6 +132,53 @@ const spoons = z.strictObject({
   otherGramsPerMl: z.number().gt(0).max(2).nullable().optional(),
 });
 
+const material = oneOf(MATERIAL_NAMES, 'material');
+const water = z.strictObject({
+  waterMl,
+  targetC: number(20, 100),
+  leafGrams,
+  warmed: z.boolean(),
+  material,
+  capacityMl: waterMl,
+  site: z.strictObject({
+    altitudeM: number(-400, 5000),
+    measuredBoilingC: number(60, 101).nullable(),
+    ambientC: airC,
+    coldC: number(0, 40),
+    pourLoss: number(0, 0.5),
+  }),
+  kettle: z.strictObject({ ml: waterMl, material, lid: z.boolean() }),
+  ask: oneOf(['splash', 'wait', 'set', 'landing'] as const, 'ask'),
+  answer: number(0, 100_000).optional(),
+});
+const pour = z.strictObject({
+  liquorMl: waterMl,
+  cups: z.int().min(2).max(12),
+  g: number(0, 1.9),
+  pours: z.array(z.strictObject({ cup: z.int().min(1).max(12), ml: number(0, 20_000) })).max(500),
+});
+
+const moment = number(0, 86_400).nullable();
+const shift = z.strictObject({
+  brews: z
+    .array(
+      z.strictObject({
+        house,
+        window: z.strictObject({
+          earliest: number(5, 7200),
+          best: number(5, 7200),
+          latest: number(5, 7200),
+        }),
+        orderedS: number(0, 86_400),
+        pouredS: moment,
+        pulledS: moment,
+        servedS: moment,
+      }),
+    )
+    .min(1)
+    .max(50),
+});
+
 export const CASE_INPUTS = {
   wilson,
   evidence,
@@ -141,8 +188,11 @@ export const CASE_INPUTS = {
   levels,
   scale,
   spoons,
+  water,
   order,
+  pour,
   diagnose,
+  shift,
 };
 export type CaseKind = keyof typeof CASE_INPUTS;
 export type CaseInput<K extends CaseKind> = z.infer<(typeof CASE_INPUTS)[K]>;

@@ -11,7 +11,16 @@ export {
   type Mark,
   type Verdict,
 } from './marks';
-export { CORRECTION_TABLE, LEVER_REASONS, type CorrectionRow, type Rescue } from './table';
+export {
+  CIRCUMSTANCES,
+  CORRECTION_TABLE,
+  LEVER_REASONS,
+  meets,
+  rowFor,
+  type Circumstance,
+  type CorrectionRow,
+  type Rescue,
+} from './table';
 export {
   EFFORT,
   MODEL_LEVERS,

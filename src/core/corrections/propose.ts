@@ -4,7 +4,7 @@ import type { Recipe } from '#core/recipes';
 import { type StyleId, styleOf } from '#core/styles';
 import { capital, minutesText } from '#core/units';
 import { nearsRecipe, type RecipePoint, turned } from './levers';
-import { type Attribute, isRight, type Mark, type Verdict } from './marks';
+import { isRight, type Mark, type Verdict } from './marks';
 import type { ProposedLever } from './names';
 import { type CupInHand, NO_RESCUE, rescueOf } from './rescue';
 import {
@@ -21,7 +21,7 @@ import {
   CORRECTION_TABLE,
   type CorrectionRow,
   LEVER_REASONS,
-  meets,
+  rowFits,
 } from './table';
 import { asTheBarCan, changeOf, headlineOf, restOf, type Turn, turnsBetween } from './words';
 
@@ -80,11 +80,7 @@ function holds(c: Circumstance, j: Judged): boolean {
   }
 }
 const fits = (row: CorrectionRow, j: Judged): boolean =>
-  (Object.entries(row.when) as [Attribute | 'colour', Parameters<typeof meets>[0]][]).every(
-    ([k, w]) => meets(w, j.verdict[k]),
-  ) &&
-  (row.anyOver === undefined || row.anyOver.some((k) => j.verdict[k] > 0)) &&
-  (row.circumstance === undefined || holds(row.circumstance, j));
+  rowFits(row, j.verdict, (circumstance) => holds(circumstance, j));
 
 /** A proposal without a prediction. */
 type Plain = Pick<Proposal, 'rowId' | 'lever' | 'headline' | 'change' | 'reason' | 'cup'>;

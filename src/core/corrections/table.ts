@@ -1,4 +1,4 @@
-import type { Attribute } from './marks';
+import type { Attribute, Verdict } from './marks';
 import type { Lever } from './names';
 
 /** What can be done with the cup in hand. */
@@ -6,8 +6,14 @@ export type Rescue = 'returnLeaf' | 'hotWater' | 'coldWater' | 'split' | 'none';
 
 type Wanted = 'over' | 'under' | 'right' | 'notOver' | 'notUnder';
 /** Which brews a row speaks of, besides what was found. */
-export type Circumstance =
-  'coldVessel' | 'smallInfuser' | 'shortRecipe' | 'longRecipe' | 'hotForStyle';
+export const CIRCUMSTANCES = [
+  'coldVessel',
+  'smallInfuser',
+  'shortRecipe',
+  'longRecipe',
+  'hotForStyle',
+] as const;
+export type Circumstance = (typeof CIRCUMSTANCES)[number];
 
 export type CorrectionRow = {
   readonly id: string;
@@ -238,3 +244,21 @@ export function meets(wanted: Wanted, mark: number): boolean {
       return mark >= 0;
   }
 }
+
+/** Whether a row speaks of what was found. `holds`: whether a circumstance is there. */
+export const rowFits = (
+  row: CorrectionRow,
+  verdict: Verdict,
+  holds: (circumstance: Circumstance) => boolean,
+): boolean =>
+  (Object.entries(row.when) as [Attribute | 'colour', Wanted][]).every(([of, wanted]) =>
+    meets(wanted, verdict[of]),
+  ) &&
+  (row.anyOver === undefined || row.anyOver.some((of) => verdict[of] > 0)) &&
+  (row.circumstance === undefined || holds(row.circumstance));
+/** The first row that speaks of what was found, of those whose circumstance is there. */
+export const rowFor = (
+  verdict: Verdict,
+  circumstances: readonly Circumstance[],
+): CorrectionRow | undefined =>
+  CORRECTION_TABLE.find((row) => rowFits(row, verdict, (c) => circumstances.includes(c)));

@@ -3,7 +3,12 @@ import { brewAgain, type Cup, heatOf, settingOf } from '#core/cup';
 import { dryLeaf, eachSolute, pourOff, steep } from '#core/extraction';
 import { type Character, styleOf } from '#core/styles';
 import { type Seconds, seconds } from '#core/units';
-import type { Recipe, Window } from './recipe';
+import type { Handling, Recipe, Window } from './recipe';
+
+/** What of a recipe the next steep follows from. */
+export type LeafAgain = Pick<Recipe, 'later' | 'bag'> & {
+  readonly handling: Pick<Handling, 'root' | 'squeeze'>;
+};
 
 // The same leaf again: its steeps are remembered, with how far it has opened and what was kept under it.
 
@@ -30,7 +35,7 @@ const ONCE = new Set(['broken', 'fannings', 'dust']);
 /** The cups of one leaf's steeps so far and one more of `time`. */
 function cupsWith(
   brew: ColouredBrew,
-  recipe: Recipe,
+  recipe: LeafAgain,
   past: readonly Seconds[],
   time: Seconds,
 ): Cup[] {
@@ -47,7 +52,7 @@ const round5 = (s: number): Seconds => seconds(Math.max(5, Math.round(s / 5) * 5
  * first. Predicted by MODEL's multi-steep form; it knows no slow pool in the leaf's core, so late steeps come out weak.
  * @param brew the first steep's pour. @param past seconds of every steep so far, at least one.
  */
-export function nextSteep(brew: ColouredBrew, recipe: Recipe, past: readonly Seconds[]): NextSteep {
+export function nextSteep(brew: ColouredBrew, recipe: LeafAgain, past: readonly Seconds[]): NextSteep {
   const number = past.length + 1;
   const strengthOf = (t: Seconds) => {
     const cups = cupsWith(brew, recipe, past, t);
@@ -111,7 +116,7 @@ const OPENED = 0.1;
  */
 export function characterAfter(
   brew: ColouredBrew,
-  recipe: Recipe,
+  recipe: LeafAgain,
   past: readonly Seconds[],
 ): Character {
   const set = settingOf(brew);

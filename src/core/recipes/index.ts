@@ -63,7 +63,7 @@ export {
 export { methodFor } from './methods';
 export { brewingOf, colourRungs, houseBrew, houseLiquor, type ColourRung } from './brewing';
 export { movedRecipe } from './moved';
-export { characterAfter, nextSteep, type NextSteep } from './again';
+export { characterAfter, nextSteep, type LeafAgain, type NextSteep } from './again';
 export { lineDiffers, recipeLines, type RecipeLine } from './compare';
 export {
   boardOf,

@@ -1,6 +1,6 @@
 import { type BatchPlan, planBatch, USUAL_HOUSE_LIMITS } from '#core/cold';
 import { startingRecipe } from '#core/recipes';
-import type { DrillCup } from '#core/training';
+import type { DrillCup, DrillFacts } from '#core/training';
 import { celsius, millilitres, SPOONS } from '#core/units';
 
 // What tests of several layers begin with.
@@ -40,3 +40,51 @@ export const sampleDrillCup = (over: Partial<DrillCup> = {}): DrillCup => ({
   ...{ ambientC: 20, boilingC: 99.96, pourLoss: 0.06 },
   ...over,
 });
+
+/** A house of three teas in three vessels, for questions of every drill. */
+export function sampleDrillFacts(): DrillFacts {
+  const vessels = [
+    { vessel: 'White pot', material: 'porcelain', capacityMl: 620, waterMl: 500, basketMl: 230 },
+    { vessel: 'Grey pot', material: 'stoneware', capacityMl: 960, waterMl: 800, basketMl: 330 },
+    { vessel: 'Glass pot', material: 'glass', capacityMl: 760, waterMl: 600, basketMl: 250 },
+  ] as const;
+  const teas = [
+    { tea: 'Tolvane Amber', style: 'black-whole', per: 1.2, temperatureC: 90, seconds: 210 },
+    { tea: 'Sennet Hollow', style: 'green-pan', per: 1.3, temperatureC: 80, seconds: 120 },
+    { tea: 'Corrow Roast', style: 'oolong-dark', per: 1.6, temperatureC: 93, seconds: 180 },
+  ] as const;
+  const cups = teas.flatMap(({ per, ...tea }) =>
+    vessels.map((vessel) =>
+      sampleDrillCup({
+        ...{ ...tea, ...vessel, warm: tea.style !== 'green-pan' },
+        leafGrams: Number(((per * vessel.waterMl) / 100).toFixed(1)),
+      }),
+    ),
+  );
+  const later = [{ earliest: 120, best: 150, latest: 180 }];
+  return {
+    cups,
+    weighed: [
+      { tea: 'Tolvane Amber', spoon: { name: 'dessert spoon', ml: 10 }, grams: 2.4 },
+      { tea: 'Sennet Hollow', spoon: { name: 'teaspoon', ml: 5 }, grams: 0.9 },
+    ],
+    water: {
+      site: { altitudeM: 4, measuredBoilingC: null, ambientC: 20, coldC: 12, pourLoss: 0.06 },
+      kettle: { ml: 1700, material: 'stainless', lid: true, rate: null },
+    },
+    vessels: [
+      { name: 'White pot', kind: 'pot', brimMl: 620, fillLineMl: 500 },
+      { name: 'Tall mug', kind: 'mug', brimMl: 380, fillLineMl: 320 },
+      { name: 'Lidded cup', kind: 'lidded', brimMl: 150, fillLineMl: 120 },
+    ],
+    again: cups.map((cup) => ({
+      ...{ cup, inBags: false },
+      later: cup.tea === 'Corrow Roast' ? later : [],
+    })),
+    cold: {
+      teas: ['Kestry Pearl'],
+      limits: { keepHours: 72, counterHours: 4, limitC: 5, warmHours: 4 },
+    },
+  };
+}
+export { checkDrawn } from './drillItems';

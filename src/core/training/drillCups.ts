@@ -1,3 +1,4 @@
+import type { HouseLimits } from '#core/cold';
 import { POUR_LOSS } from '#core/heat';
 import {
   computeCard,
@@ -10,7 +11,11 @@ import {
 } from '#core/recipes';
 import type { VesselFacts } from '#core/vessels';
 import type { DrillCup } from './diagnosis/draw';
-import type { WeighedTea } from './spoons';
+import type { AgainTea } from './figure/again';
+import type { FillVessel } from './figure/fillLine';
+import type { HeatKettle, HeatSite } from './figure/heat';
+import type { WeighedTea } from './figure/spoons';
+import type { HoldingLimits } from './pick/holding';
 
 export type DrillTea = TeaFacts & {
   readonly name: string;
@@ -18,15 +23,23 @@ export type DrillTea = TeaFacts & {
   /** The house recipe of its own method. */
   readonly recipe: Recipe;
 };
-/** What a house is asked about: its cups, and teas whose spoons were weighed. */
+/** What a house is asked about. */
 export type DrillFacts = {
   readonly cups: readonly DrillCup[];
+  /** Teas whose spoons were weighed. */
   readonly weighed: readonly WeighedTea[];
+  /** Where its water comes from. */
+  readonly water: { readonly site: HeatSite; readonly kettle: HeatKettle };
+  readonly vessels: readonly FillVessel[];
+  /** Teas whose leaf can be steeped again. */
+  readonly again: readonly AgainTea[];
+  /** Teas that are brewed cold, and how long they are kept here. */
+  readonly cold: { readonly teas: readonly string[]; readonly limits: HoldingLimits };
 };
 export type DrillVessel = VesselFacts & { readonly name: string };
 
 /** Teas that are brewed hot and were weighed by the spoon. */
-export const weighedTeasOf = (teas: readonly DrillTea[]): WeighedTea[] =>
+const weighedTeasOf = (teas: readonly DrillTea[]): WeighedTea[] =>
   teas.flatMap(({ name, method, weighing }) => {
     if (!weighing || isCold(method)) return [];
     const { spoon, spoons, weighed } = weighing;
@@ -60,4 +73,43 @@ export function drillCupsOf(house: {
         ];
       }),
     );
+}
+
+const waterOf = ({ kettle, ...site }: SiteFacts): DrillFacts['water'] => ({
+  site: {
+    ...{ altitudeM: site.altitudeM, measuredBoilingC: site.measuredBoiling },
+    ...{ ambientC: site.ambient, coldC: site.coldWater },
+    pourLoss: site.pourLoss ?? POUR_LOSS,
+  },
+  kettle: {
+    ...{ ml: kettle.volume, material: kettle.material, lid: kettle.lid },
+    rate: kettle.rate ?? null,
+  },
+});
+const isUnder = (v: DrillVessel): boolean => v.mark < v.brim;
+/** All that this house can be asked about. */
+export function drillFactsOf(house: {
+  readonly teas: readonly DrillTea[];
+  readonly vessels: readonly DrillVessel[];
+  readonly site: SiteFacts;
+  readonly limits: HouseLimits;
+}): DrillFacts {
+  const cups = drillCupsOf(house);
+  return {
+    ...{ cups, weighed: weighedTeasOf(house.teas), water: waterOf(house.site) },
+    vessels: house.vessels.filter(isUnder).map((v) => ({
+      ...{ name: v.name, kind: v.kind, brimMl: v.brim, fillLineMl: v.mark },
+    })),
+    cold: {
+      teas: house.teas.filter((t) => isCold(t.method)).map((t) => t.name),
+      limits: {
+        ...{ keepHours: house.limits.keepHours, counterHours: house.limits.counterHours },
+        ...{ limitC: house.limits.limit, warmHours: house.limits.warmHours },
+      },
+    },
+    again: cups.flatMap((cup) => {
+      const recipe = house.teas.find((t) => t.name === cup.tea)?.recipe;
+      return recipe ? [{ cup, later: recipe.later, inBags: recipe.bag !== null }] : [];
+    }),
+  };
 }

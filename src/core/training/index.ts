@@ -30,7 +30,7 @@ export { ONE_SIDED_95, wilson } from './wilson';
 export { DRILL_NAMES, DRILLS, SKILL_NAMES, SKILLS, type Drill, type Skill } from './skills';
 export {
   drillCupsOf,
-  weighedTeasOf,
+  drillFactsOf,
   type DrillFacts,
   type DrillTea,
   type DrillVessel,
@@ -116,23 +116,66 @@ export {
   type Band,
   type Figure,
   type FigureAnswer,
-} from './figures';
-export { drawScale, scaleFigure, type ScaleFigure, type ScaleGiven } from './scale';
+  type FigureValue,
+} from './figure/figures';
+export type { FigureWords } from './figure/drill';
 export {
-  drawSpoons,
-  spoonsFigure,
-  type SpoonsFigure,
-  type SpoonsGiven,
-  type WeighedTea,
-} from './spoons';
+  drawFigure,
+  FIGURE_DRILL_NAMES,
+  FIGURE_DRILLS,
+  figureWords,
+  isFigureDrill,
+  workFigure,
+  type FigureDrillName,
+  type FigureGivens,
+  type FigureQuestion,
+} from './figure/registry';
+export { drawScale, scaleFigure, type ScaleGiven } from './figure/scale';
+export { scaleWorking } from './figure/scaleWords';
+export { drawSpoons, spoonsFigure, type SpoonsGiven, type WeighedTea } from './figure/spoons';
+export { heatWorked, type HeatAsk, type HeatFacts, type HeatSite } from './figure/heat';
+export { heatFigure, type HeatGiven } from './figure/heatDraw';
+export { type FillAsk, type FillGiven, waterBelow } from './figure/fillLine';
+export { againFigure, type AgainGiven } from './figure/again';
+export { matchFigure, type MatchGiven, matchLiquor } from './figure/match';
+export { packetFigure, type PacketGiven } from './figure/packet';
 export {
-  figureToCup,
-  scaleLesson,
-  scaleMistakeWords,
-  scaleQuestion,
-  scaleWorking,
-  SPOONS_LESSON,
-  spoonsMistakeWords,
-  spoonsQuestion,
-  spoonsWorking,
-} from './figureWords';
+  drawTurns,
+  POUR_RATE,
+  poured,
+  TURNS_GUESS,
+  TURNS_TAPPED,
+  type PouredCups,
+  type PouredTurn,
+  type TurnsAnswer,
+  type TurnsGiven,
+} from './turns';
+export {
+  judgedPicks,
+  rightParts,
+  type PickAnswer,
+  type PickPart,
+  type PickWorked,
+} from './pick/drill';
+export {
+  drawPick,
+  isPickDrill,
+  PICK_DRILL_NAMES,
+  PICK_DRILLS,
+  workPick,
+  type PickDrillName,
+  type PickGivens,
+  type PickQuestion,
+} from './pick/registry';
+export type { CausesGiven } from './pick/causes';
+export { cupsOfPair, type WhichGiven } from './pick/which';
+export {
+  FAIR_FACT_WORDS,
+  FAIR_FACTS,
+  fairFactText,
+  type FairCup,
+  type FairFact,
+  type FairGiven,
+} from './pick/fair';
+export { jugLines, type HoldingGiven, type HoldingJug } from './pick/holding';
+export { scoreShift, type ShiftBrew, type ShiftBrewScore, type ShiftScore } from './shift';

@@ -14,18 +14,25 @@ export const SKILLS = {
 export type Skill = keyof typeof SKILLS;
 export const SKILL_NAMES = Object.keys(SKILLS) as readonly Skill[];
 
+const QUESTIONS = { sitting: 6, noun: 'questions' } as const;
 /** What is practised, which skill it is evidence of, and how long one question takes. */
 export const DRILLS = {
-  diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50, sitting: 6, noun: 'cups' },
+  spoons: { name: 'Count the spoons', skill: 'measure', seconds: 20, ...QUESTIONS },
+  fillLine: { name: 'Fill to the line', skill: 'measure', seconds: 12, ...QUESTIONS },
+  scale: { name: 'Scale the leaf', skill: 'scale', seconds: 25, ...QUESTIONS },
+  packet: { name: 'Read the packet', skill: 'scale', seconds: 40, ...QUESTIONS },
+  splash: { name: 'Cold water first', skill: 'heat', seconds: 30, ...QUESTIONS },
+  wait: { name: 'Wait off the boil', skill: 'heat', seconds: 30, ...QUESTIONS },
+  landing: { name: 'Where boiling water lands', skill: 'heat', seconds: 30, ...QUESTIONS },
+  again: { name: 'The same leaf again', skill: 'steep', seconds: 20, ...QUESTIONS },
+  turns: { name: 'Pour in turns', skill: 'steep', seconds: 20, sitting: 4, noun: 'vessels' },
   order: { name: 'Order by strength', skill: 'see', seconds: 60, sitting: 2, noun: 'rounds' },
-  scale: { name: 'Scale the leaf', skill: 'scale', seconds: 25, sitting: 6, noun: 'questions' },
-  spoons: {
-    name: 'Count the spoons',
-    skill: 'measure',
-    seconds: 20,
-    sitting: 6,
-    noun: 'questions',
-  },
+  match: { name: 'Match the colour', skill: 'see', seconds: 20, ...QUESTIONS },
+  words: { name: 'From words to the cause', skill: 'taste', seconds: 20, ...QUESTIONS },
+  which: { name: 'Hotter or longer', skill: 'taste', seconds: 40, sitting: 4, noun: 'questions' },
+  diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50, sitting: 6, noun: 'cups' },
+  holding: { name: 'Serve or throw out', skill: 'cold', seconds: 20, ...QUESTIONS },
+  fair: { name: 'Alike but for one', skill: 'teach', seconds: 30, ...QUESTIONS },
 } as const satisfies Record<
   string,
   {

@@ -5,7 +5,13 @@ import {
   workDiagnosis,
 } from './diagnosis/draw';
 import { type DiagnosisAnswer, type Judged, scoreDiagnosis } from './diagnosis/score';
-import { choicesOf, type Figure, type FigureAnswer, figureGuess, judgedFigure } from './figures';
+import { choicesOf, type FigureAnswer, figureGuess, judgedFigure } from './figure/figures';
+import {
+  FIGURE_DRILLS,
+  type FigureDrillName,
+  type FigureQuestion,
+  workFigure,
+} from './figure/registry';
 import {
   isOrder,
   ORDER_GUESS,
@@ -15,9 +21,29 @@ import {
   scoreOrder,
   workOrder,
 } from './order';
-import { isFairScale, SCALE_VERSION, scaleFigure, type ScaleGiven } from './scale';
-import { SPOONS_VERSION, spoonsFigure, type SpoonsGiven } from './spoons';
+import { isPicked, judgedPicks, type PickAnswer } from './pick/drill';
+import {
+  isPickDrill,
+  PICK_DRILLS,
+  type PickDrillName,
+  type PickQuestion,
+  workPick,
+} from './pick/registry';
+import {
+  isFairTurns,
+  poured,
+  TURNS_GUESS,
+  TURNS_VERSION,
+  type TurnsAnswer,
+  type TurnsGiven,
+} from './turns';
 
+type PickTask = {
+  [D in PickDrillName]: PickQuestion<D> & { readonly answer: PickAnswer };
+}[PickDrillName];
+type FigureTask = {
+  [D in FigureDrillName]: FigureQuestion<D> & { readonly answer: FigureAnswer };
+}[FigureDrillName];
 /** A question of a drill with its answer. */
 export type DrillTask =
   | {
@@ -26,8 +52,9 @@ export type DrillTask =
       readonly answer: DiagnosisAnswer;
     }
   | { readonly drill: 'order'; readonly given: OrderGiven; readonly answer: OrderAnswer }
-  | { readonly drill: 'scale'; readonly given: ScaleGiven; readonly answer: FigureAnswer }
-  | { readonly drill: 'spoons'; readonly given: SpoonsGiven; readonly answer: FigureAnswer };
+  | { readonly drill: 'turns'; readonly given: TurnsGiven; readonly answer: TurnsAnswer }
+  | PickTask
+  | FigureTask;
 /** What an answer is worth, and what is kept beside it. */
 export type JudgedTask = {
   readonly credit: number;
@@ -38,19 +65,39 @@ export type JudgedTask = {
   readonly choices: readonly string[];
 };
 
+const isPickTask = (task: PickTask | FigureTask): task is PickTask => isPickDrill(task.drill);
+
 /** What an answer is worth by its verdict alone. */
 export const creditOf = (judged: Judged): number => ({ right: 1, near: 0.5, wrong: 0 })[judged];
-/** A figure that was answered; null: with a choice that was not offered. */
-function judgedValue(
-  figure: Figure,
-  { given: { level }, answer: { value } }: { given: { level: number }; answer: FigureAnswer },
-  version: number,
-): JudgedTask | null {
-  const choices = choicesOf(figure, level);
-  if (choices && !choices.some((c) => Math.abs(c - value) < 1e-6)) return null;
+/** A figure that was answered; null: it is no fair question, or a choice was answered that was not offered. */
+function judgedValue(task: FigureTask): JudgedTask | null {
+  const figure = workFigure(task);
+  if (!figure) return null;
+  const { value } = task.answer;
+  const choices = choicesOf(figure, task.given.level);
+  const isOffered =
+    value === 'cannot' || !choices || choices.some((c) => Math.abs(c - value) < 1e-6);
+  if (!isOffered) return null;
   const judged = judgedFigure(figure, value);
   const guess = figureGuess(choices);
+  const { version } = FIGURE_DRILLS[task.drill];
   return { credit: creditOf(judged), judged, guess, version, choices: (choices ?? []).map(String) };
+}
+
+/** What was picked; null: it is no fair question, or not every part was answered. */
+function judgedPick(task: PickTask): JudgedTask | null {
+  const worked = workPick(task);
+  if (!worked || !isPicked(worked, task.answer)) return null;
+  const judged = judgedPicks(worked, task.answer);
+  const { version } = PICK_DRILLS[task.drill];
+  const choices = worked.parts.flatMap((part) => part.options.map((o) => o.id));
+  return { credit: creditOf(judged), judged, guess: worked.guess, version, choices };
+}
+function judgedTurns(given: TurnsGiven, { pours }: TurnsAnswer): JudgedTask | null {
+  if (!isFairTurns(given) || pours.some((p) => p.cup >= given.cups)) return null;
+  const { judged } = poured({ ...given, pours });
+  const credit = creditOf(judged);
+  return { credit, judged, guess: TURNS_GUESS, version: TURNS_VERSION, choices: [] };
 }
 
 /** Works a question out again and judges its answer; null: it is no fair question, or not answered. */
@@ -73,13 +120,9 @@ export function judgeTask(task: DrillTask): JudgedTask | null {
       const credit = creditOf(judged);
       return { credit, judged, guess: ORDER_GUESS, version: ORDER_VERSION, choices: [] };
     }
-    case 'scale':
-      return isFairScale(task.given)
-        ? judgedValue(scaleFigure(task.given), task, SCALE_VERSION)
-        : null;
-    case 'spoons': {
-      const figure = spoonsFigure(task.given);
-      return figure.fair ? judgedValue(figure, task, SPOONS_VERSION) : null;
-    }
+    case 'turns':
+      return judgedTurns(task.given, task.answer);
+    default:
+      return isPickTask(task) ? judgedPick(task) : judgedValue(task);
   }
 }

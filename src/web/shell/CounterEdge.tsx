@@ -8,12 +8,15 @@ export function CounterEdge({
   locked,
   at,
   onBar,
+  hasFigures,
   onKeys,
 }: {
   fullScreen: boolean;
   locked: boolean;
   at: (typeof NAVIGATION)[number] | undefined;
   onBar: boolean;
+  /** The plain figures go to the places. */
+  hasFigures: boolean;
   onKeys: () => void;
 }) {
   return (
@@ -27,7 +30,7 @@ export function CounterEdge({
         ) : (
           NAVIGATION.map((p, i) => (
             <Link key={p.path} to={p.path} aria-current={p === at ? 'page' : undefined}>
-              <i>{onBar ? '' : i + 1}</i>
+              <i>{hasFigures ? i + 1 : ''}</i>
               {p.name}
             </Link>
           ))

@@ -10,7 +10,7 @@ import { type KeyBinding, useBoundKeys, useKeys } from '../ui/keys';
 import { DrawingPatterns } from '../ui/LevelMark';
 import { Loading } from '../ui/Note';
 import { CounterEdge } from './CounterEdge';
-import { isAt, NAVIGATION } from './navigation';
+import { isAt, NAVIGATION, ownsFigures } from './navigation';
 import { ShellHead } from './ShellHead';
 import { Toasts } from './ToastList';
 import { useLiveEvents } from './useLiveEvents';
@@ -51,10 +51,11 @@ export function Shell() {
   const fullScreen = onBar || pathname.startsWith('/start') || pathname.startsWith('/judge');
   useKeys(
     [
-      // On the bar the plain figures pick a vessel.
       ...NAVIGATION.flatMap((p, i) => [
         { key: `Shift ${i + 1}`, does: p.name, run: () => go(p.path) },
-        ...(onBar ? [] : [{ key: String(i + 1), does: p.name, run: () => go(p.path) }]),
+        ...(ownsFigures(pathname)
+          ? []
+          : [{ key: String(i + 1), does: p.name, run: () => go(p.path) }]),
       ]),
       {
         key: '/',
@@ -92,6 +93,7 @@ export function Shell() {
         locked={locked}
         at={at}
         onBar={onBar}
+        hasFigures={!ownsFigures(pathname)}
         onKeys={() => setKeys(true)}
       />
       <Toasts />

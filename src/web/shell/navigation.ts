@@ -12,3 +12,7 @@ export const NAVIGATION = [
 export const isAt = (p: (typeof NAVIGATION)[number], path: string) =>
   (p.path === '/' ? path === '/' : path.startsWith(p.path)) ||
   p.also.some((a) => path.startsWith(a));
+
+/** Where the plain figures are the page’s own: they pick a vessel on the bar, and answer the question of a drill. */
+export const ownsFigures = (path: string): boolean =>
+  path === '/' || (path.startsWith('/school/') && path !== '/school/board');

@@ -1,15 +1,16 @@
 import { useMemo } from 'react';
 import { measureOf } from '#core/teas';
-import { drillCupsOf, type DrillFacts, weighedTeasOf } from '#core/training';
-import { useSession } from '../people/session';
+import { type DrillFacts, drillFactsOf } from '#core/training';
+import { useLimits, useSession } from '../people/session';
 import { useBookQuery } from '../teas/api';
 import { useVesselsQuery } from '../vessels/api';
 
-/** The cups of this house that one can be asked about, and its weighed teas; null while they are fetched. */
+/** All that this house can be asked about; null while it is fetched. */
 export function useDrillFacts(): DrillFacts | null {
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const { site } = useSession();
+  const limits = useLimits();
   return useMemo(() => {
     if (!book || !shelf) return null;
     const teas = book.teas.flatMap((tea) => {
@@ -22,6 +23,6 @@ export function useDrillFacts(): DrillFacts | null {
     const vessels = shelf.vessels.filter(
       (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',
     );
-    return { cups: drillCupsOf({ teas, vessels, site }), weighed: weighedTeasOf(teas) };
-  }, [book, shelf, site]);
+    return drillFactsOf({ teas, vessels, site, limits });
+  }, [book, shelf, site, limits]);
 }

@@ -1,15 +1,45 @@
-import { DIAGNOSIS_GUESS, type Drill, figureGuess, ORDER_GUESS } from '#core/training';
+import {
+  DIAGNOSIS_GUESS,
+  type Drill,
+  figureGuess,
+  isFigureDrill,
+  isPickDrill,
+  ORDER_GUESS,
+  PICK_DRILLS,
+  TURNS_GUESS,
+} from '#core/training';
 import { OneCup } from './diagnose/OneCup';
-import { drawCup, drawCups, drawScaled, drawSpooned } from './drill';
+import { drawCup, drawCups, drawVessel, FIGURE_DRAWS, PICK_DRAWS } from './drill';
 import { OneFigure } from './figure/OneFigure';
 import { OneOrder } from './order/OneOrder';
+import { OnePick } from './pick/OnePick';
 import { type Place, Sitting } from './Sitting';
+import { OneVessel } from './turns/OneVessel';
 
 /** A level follows from answers as if the figure were typed, whether it was or not. */
 const FIGURE_GUESS = figureGuess(null);
 
 /** Questions of one drill; `within`: one question of a sitting of several drills. */
 export function DrillSitting({ drill, within }: { drill: Drill; within?: Place }) {
+  if (isFigureDrill(drill))
+    return (
+      <Sitting drill={drill} guess={FIGURE_GUESS} draw={FIGURE_DRAWS[drill]} within={within}>
+        {(question, place) => <OneFigure key={question.seed} asked={question} place={place} />}
+      </Sitting>
+    );
+  if (isPickDrill(drill))
+    return (
+      <Sitting
+        drill={drill}
+        guess={PICK_DRILLS[drill].guess}
+        draw={PICK_DRAWS[drill]}
+        within={within}
+      >
+        {({ seed, question }, place) => (
+          <OnePick key={seed} seed={seed} question={question} place={place} />
+        )}
+      </Sitting>
+    );
   switch (drill) {
     case 'diagnose':
       return (
@@ -23,16 +53,12 @@ export function DrillSitting({ drill, within }: { drill: Drill; within?: Place }
           {(question, place) => <OneOrder key={question.seed} question={question} place={place} />}
         </Sitting>
       );
-    case 'scale':
-    case 'spoons':
+    case 'turns':
       return (
-        <Sitting
-          drill={drill}
-          guess={FIGURE_GUESS}
-          draw={drill === 'scale' ? drawScaled : drawSpooned}
-          within={within}
-        >
-          {(question, place) => <OneFigure key={question.seed} question={question} place={place} />}
+        <Sitting drill={drill} guess={TURNS_GUESS} draw={drawVessel} within={within}>
+          {({ seed, given }, place) => (
+            <OneVessel key={seed} seed={seed} given={given} place={place} />
+          )}
         </Sitting>
       );
   }

@@ -7,10 +7,8 @@ import {
   ENOUGH,
   sessionMinutes,
   sessionOf,
-  type SkillDue,
   SKILLS,
 } from '#core/training';
-import type { DrillAnswer } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
 import { useSkillsDue } from '../../entities/training/useSkillsDue';
@@ -19,24 +17,14 @@ import { failureOf } from '../../platform/api';
 import { useNow } from '../../platform/clock';
 import { newId } from '../../platform/ids';
 import { useGo } from '../../platform/useGo';
-import { dateText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
+import { DrillList, START_KEYS } from './DrillList';
 import { skillsOf, type SkillStand } from './skillsOf';
 import { SkillTubes } from './SkillTubes';
 
 const DRAWN_EVERY_MS = 60_000;
 /** What starts each drill, in their order. */
-const START_KEYS = ['s', 'o', 'f', 'p'];
-
-const lastWords = (day: string | undefined): string =>
-  day === undefined ? 'Not begun.' : `Last on ${dateText(day)}.`;
-function dueWords(due: SkillDue | undefined, today: string): string {
-  if (!due || due.day === null) return '';
-  if (due.kind === 'later') return ` Due ${dateText(due.day)}.`;
-  return due.day === today ? ' Due today.' : ` Due since ${dateText(due.day)}.`;
-}
-
 /** One’s own skills: what the last answers can mean, what is signed, what to practise. */
 export function SchoolPage() {
   const training = useTraining();
@@ -50,8 +38,8 @@ export function SchoolPage() {
     ...(drills.length > 0
       ? [{ key: 't', does: 'Practise what is due today', run: () => go('/school/today') }]
       : []),
-    ...DRILL_NAMES.map((drill, i) => ({
-      key: START_KEYS[i] ?? '',
+    ...DRILL_NAMES.map((drill) => ({
+      key: START_KEYS[drill],
       does: `Start ${DRILLS[drill].name}`,
       run: () => go(`/school/${drill}`),
     })),
@@ -98,17 +86,7 @@ export function SchoolPage() {
       <section className="paper" aria-label="What to practise">
         <h2>To practise</h2>
         <Today drills={drills} />
-        {DRILL_NAMES.map((drill) => (
-          <DrillRow
-            key={drill}
-            drill={drill}
-            answers={training.answers}
-            due={dueWords(
-              due.find((s) => s.skill === DRILLS[drill].skill),
-              today,
-            )}
-          />
-        ))}
+        <DrillList answers={training.answers} due={due} today={today} />
         <div className="drill-row">
           <div>
             <b className="text-[19px] font-semibold">Rescue a cup</b>
@@ -165,35 +143,6 @@ function Today({ drills }: { drills: readonly Drill[] }) {
     </div>
   );
 }
-/** One drill: how long a sitting takes, when it was last, and its button. */
-function DrillRow({
-  drill,
-  answers,
-  due,
-}: {
-  drill: Drill;
-  answers: readonly DrillAnswer[];
-  due: string;
-}) {
-  const { name, sitting, seconds, noun } = DRILLS[drill];
-  const last = answers.findLast((a) => a.drill === drill);
-  return (
-    <div className="drill-row">
-      <div>
-        <b className="text-[19px] font-semibold">{name}</b>
-        <p className="small">
-          {sitting} {noun}, about {Math.round((sitting * seconds) / 60)} minutes.{' '}
-          {lastWords(last?.day)}
-          {due}
-        </p>
-      </div>
-      <Link className="btn" to={`/school/${drill}`}>
-        Start <kbd>{START_KEYS[DRILL_NAMES.indexOf(drill)]?.toUpperCase()}</kbd>
-      </Link>
-    </div>
-  );
-}
-
 /** Asks for the sign-off of a skill that has been practised and is not signed. */
 function Ask({ stands }: { stands: readonly SkillStand[] }) {
   const { site, personId } = useSession();

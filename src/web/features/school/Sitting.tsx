@@ -22,12 +22,15 @@ const seedOf = (id: string): number => parseInt(id.replaceAll('-', '').slice(-8)
 
 const CUPS_NEEDED =
   'Cups are simulated from this house’s teas and vessels. Add a tea with a house recipe and a vessel first.';
-/** What a house has to have before it can be asked about. */
-const NEEDED: Readonly<Record<Drill, string>> = {
-  diagnose: CUPS_NEEDED,
-  order: CUPS_NEEDED,
-  scale: CUPS_NEEDED,
-  spoons: 'No tea was weighed by the spoon yet. Weigh a few spoons of a tea in the Book first.',
+const WEIGHED_NEEDED =
+  'No tea was weighed by the spoon yet. Weigh a few spoons of a tea in the Book first.';
+/** What a house has to have before it can be asked about, where that is more than a cup. */
+const NEEDED: Readonly<Partial<Record<Drill, string>>> = {
+  spoons: WEIGHED_NEEDED,
+  packet: WEIGHED_NEEDED,
+  fillLine: 'Measure a vessel with a fill line first: the Shelf asks for it.',
+  turns: 'No vessel of this house holds enough for two cups.',
+  holding: 'No tea of this house is brewed cold. Add a cold recipe in the Book first.',
 };
 type Held = { readonly before: readonly DrillAnswer[]; readonly facts: DrillFacts };
 
@@ -82,7 +85,7 @@ export function Sitting<Q extends { readonly seed: number }>({
               </Link>
             }
           >
-            {NEEDED[drill]}
+            {NEEDED[drill] ?? CUPS_NEEDED}
           </Nothing>
         </main>
       );

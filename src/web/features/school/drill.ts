@@ -1,6 +1,20 @@
 import { type Remote, wrap } from 'comlink';
-import type { DrillFacts, Level } from '#core/training';
-import type { CupAsked, DrillWorker, FigureAsked, OrderAsked } from './drill.worker';
+import {
+  type DrillFacts,
+  FIGURE_DRILL_NAMES,
+  type FigureDrillName,
+  type Level,
+  PICK_DRILL_NAMES,
+  type PickDrillName,
+} from '#core/training';
+import type {
+  CupAsked,
+  DrillWorker,
+  FigureAsked,
+  OrderAsked,
+  PickAsked,
+  TurnsAsked,
+} from './drill.worker';
 
 let remote: Remote<DrillWorker> | null = null;
 const worker = (): Remote<DrillWorker> => {
@@ -14,5 +28,23 @@ export type Draw<Q> = (facts: DrillFacts, level: Level, seed: number) => Promise
 /** Each draws in the worker: the page is never held up. */
 export const drawCup: Draw<CupAsked> = (...asked) => worker().diagnose(...asked);
 export const drawCups: Draw<OrderAsked> = (...asked) => worker().order(...asked);
-export const drawScaled: Draw<FigureAsked> = (...asked) => worker().scale(...asked);
-export const drawSpooned: Draw<FigureAsked> = (...asked) => worker().spoons(...asked);
+export const drawVessel: Draw<TurnsAsked> = (...asked) => worker().turns(...asked);
+
+/** One for each drill: a question is drawn anew when its draw is another. */
+const drawsOf = <D extends string, Q>(
+  drills: readonly D[],
+  draw: (drill: D) => Draw<Q>,
+): Readonly<Record<D, Draw<Q>>> =>
+  Object.fromEntries(drills.map((drill) => [drill, draw(drill)])) as Record<D, Draw<Q>>;
+export const FIGURE_DRAWS = drawsOf<FigureDrillName, FigureAsked>(
+  FIGURE_DRILL_NAMES,
+  (drill) =>
+    (...asked) =>
+      worker().figure(drill, ...asked),
+);
+export const PICK_DRAWS = drawsOf<PickDrillName, PickAsked>(
+  PICK_DRILL_NAMES,
+  (drill) =>
+    (...asked) =>
+      worker().pick(drill, ...asked),
+);

@@ -4,22 +4,24 @@ import {
   type Diagnosis,
   type DiagnosisGiven,
   drawDiagnosis,
+  drawFigure,
   drawOrder,
-  drawScale,
-  drawSpoons,
+  drawPick,
+  drawTurns,
   type DrillCup,
   type DrillFacts,
   DrillHouse,
+  type Figure,
+  type FigureDrillName,
+  type FigureQuestion,
   type Level,
   type OrderGiven,
   type OrderQuestion,
-  type ScaleFigure,
-  scaleFigure,
-  type ScaleGiven,
-  type SpoonsFigure,
-  spoonsFigure,
-  type SpoonsGiven,
+  type PickDrillName,
+  type PickQuestion,
+  type TurnsGiven,
   workDiagnosis,
+  workFigure,
   workOrder,
 } from '#core/training';
 
@@ -35,11 +37,16 @@ export type OrderAsked = {
   readonly given: OrderGiven;
   readonly order: OrderQuestion;
 };
-/** A figure to work out: so much leaf, so many spoons. */
-export type FigureAsked = { readonly seed: number } & (
-  | { readonly drill: 'scale'; readonly given: ScaleGiven; readonly figure: ScaleFigure }
-  | { readonly drill: 'spoons'; readonly given: SpoonsGiven; readonly figure: SpoonsFigure }
-);
+/** A figure to work out: so much leaf, so many spoons, so hot. */
+export type FigureAsked = {
+  readonly seed: number;
+  readonly question: FigureQuestion;
+  readonly figure: Figure;
+};
+/** Something to pick. */
+export type PickAsked = { readonly seed: number; readonly question: PickQuestion };
+/** A vessel to pour out into several cups. */
+export type TurnsAsked = { readonly seed: number; readonly given: TurnsGiven };
 
 /** What a house's faults come to is kept from one question to the next. */
 let house = new DrillHouse([]);
@@ -49,7 +56,7 @@ function houseOf(cups: readonly DrillCup[]): DrillHouse {
   if (key !== known) [house, known] = [new DrillHouse(cups), key];
   return house;
 }
-/** Draws by a chance; null: the house has no cup to ask about. */
+/** Draws by a chance; null: the house has nothing to ask about. */
 function drawn<T>(seed: number, draw: (random: Random) => T): T | null {
   try {
     return draw(seeded(seed));
@@ -71,16 +78,22 @@ const worker = {
       const given = drawOrder(cups, level, random);
       return { seed, given, order: workOrder(given) };
     }),
-  scale: ({ cups }: DrillFacts, level: Level, seed: number): FigureAsked | null =>
+  turns: ({ cups }: DrillFacts, level: Level, seed: number): TurnsAsked | null =>
+    drawn(seed, (random) => ({ seed, given: drawTurns(cups, level, random) })),
+  figure: (
+    drill: FigureDrillName,
+    facts: DrillFacts,
+    level: Level,
+    seed: number,
+  ): FigureAsked | null =>
     drawn(seed, (random) => {
-      const given = drawScale(cups, level, random);
-      return { seed, drill: 'scale', given, figure: scaleFigure(given) };
+      const question = drawFigure(drill, facts, level, random);
+      const figure = workFigure(question);
+      if (!figure) throw new RangeError('no fair question');
+      return { seed, question, figure };
     }),
-  spoons: ({ cups, weighed }: DrillFacts, level: Level, seed: number): FigureAsked | null =>
-    drawn(seed, (random) => {
-      const given = drawSpoons(cups, weighed, level, random);
-      return { seed, drill: 'spoons', given, figure: spoonsFigure(given) };
-    }),
+  pick: (drill: PickDrillName, facts: DrillFacts, level: Level, seed: number): PickAsked | null =>
+    drawn(seed, (random) => ({ seed, question: drawPick(drill, facts, level, random) })),
 };
 export type DrillWorker = typeof worker;
 expose(worker);

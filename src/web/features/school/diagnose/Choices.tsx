@@ -1,4 +1,4 @@
-import type { Dispatch, ReactNode } from 'react';
+import type { Dispatch } from 'react';
 import {
   ACT_WORDS,
   causeWords,
@@ -7,50 +7,13 @@ import {
   FAULTS,
   type VesselAct,
 } from '#core/training';
+import { Choice, ChoiceRow } from '../Choice';
 import type { CupAsked } from '../drill.worker';
 import type { DrillAction, Drilling } from './model';
 import { SizeRule } from './SizeRule';
 
 const ACTS = Object.keys(ACT_WORDS) as readonly VesselAct[];
 const ROW_WORDS = ['First', 'Second'] as const;
-
-/** One choice of a row; after the answer it says what was right. */
-function Choice({
-  words,
-  isChosen,
-  verdict,
-  disabled,
-  onPick,
-}: {
-  words: string;
-  isChosen: boolean;
-  verdict: string;
-  disabled: boolean;
-  onPick: () => void;
-}) {
-  return (
-    <button
-      type="button"
-      className={`btn choice ${isChosen ? 'chosen' : ''}`}
-      aria-pressed={isChosen}
-      disabled={disabled}
-      onClick={onPick}
-    >
-      {words}
-      {verdict && <small>{verdict}</small>}
-    </button>
-  );
-}
-
-/** Choices of one question in a row beside its name. */
-function Row({ name, children }: { name: string; children: ReactNode }) {
-  return (
-    <fieldset className="choice-row">
-      <legend>{name}</legend>
-      <div>{children}</div>
-    </fieldset>
-  );
-}
 
 /** Three answers in order: the fault, the lever, how much. */
 export function Choices({
@@ -72,7 +35,7 @@ export function Choices({
     state.turns.length > 1 ? `${ROW_WORDS[i] ?? ''} ${name}` : name;
   return (
     <>
-      <Row name="Fault">
+      <ChoiceRow name="Fault">
         {diagnosis.choices.map((cause) => (
           <Choice
             key={cause}
@@ -83,10 +46,10 @@ export function Choices({
             onPick={() => dispatch({ kind: 'cause', cause })}
           />
         ))}
-      </Row>
+      </ChoiceRow>
       {state.turns.map((turn, i) => (
         <div key={i}>
-          <Row name={rowName('lever', i)}>
+          <ChoiceRow name={rowName('lever', i)}>
             {CURE_LEVERS.map((lever) => (
               <Choice
                 key={lever}
@@ -97,9 +60,9 @@ export function Choices({
                 onPick={() => dispatch({ kind: 'lever', turn: i, lever })}
               />
             ))}
-          </Row>
+          </ChoiceRow>
           {turn.lever === 'vessel' && (
-            <Row name={rowName('act', i)}>
+            <ChoiceRow name={rowName('act', i)}>
               {ACTS.map((act) => (
                 <Choice
                   key={act}
@@ -110,7 +73,7 @@ export function Choices({
                   onPick={() => dispatch({ kind: 'act', turn: i, act })}
                 />
               ))}
-            </Row>
+            </ChoiceRow>
           )}
           {turn.lever !== null && turn.lever !== 'vessel' && (
             <SizeRule

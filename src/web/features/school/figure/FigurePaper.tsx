@@ -1,29 +1,50 @@
-import type { Judged } from '#core/training';
-import type { FigureAsked } from '../drill.worker';
-import { cupOfFigure, type FigureSheet } from './sheet';
+import {
+  type Figure,
+  type FigureValue,
+  type FigureWords,
+  type Judged,
+  mistakeOf,
+} from '#core/training';
+import { VERDICT_WORDS } from '../verdictWords';
 
-const TITLES: Readonly<Record<Judged, string>> = {
-  right: 'Right',
-  near: 'Nearly',
-  wrong: 'Not yet',
-};
+/** What was answered, where it was not right: the mistake it comes from, and what it does to the cup. */
+function Answered({
+  figure,
+  words,
+  value,
+}: {
+  figure: Figure;
+  words: FigureWords;
+  value: FigureValue;
+}) {
+  if (value === 'cannot') return <p>You answered that it cannot be.</p>;
+  const mistake = mistakeOf(figure, value);
+  return (
+    <p>
+      You answered {words.text(value)} {words.unit}
+      {mistake && `: ${words.mistake(mistake)}`}. {words.inCup(value)}
+    </p>
+  );
+}
 
 /** After the answer: verdict, how it is worked out, what the figure does to the cup, one sentence of the trade. */
 export function FigurePaper({
-  question,
-  sheet,
+  figure,
+  words,
   answered,
+  hasChoices,
 }: {
-  question: FigureAsked;
-  sheet: FigureSheet;
-  answered: { readonly value: number; readonly judged: Judged } | null;
+  figure: Figure;
+  words: FigureWords;
+  answered: { readonly value: FigureValue; readonly judged: Judged } | null;
+  hasChoices: boolean;
 }) {
   if (!answered)
     return (
       <>
         <h2>Answer</h2>
         <p className="mt-2" role="status">
-          {sheet.choices ? 'Choose one figure.' : 'Pull the mark along the rule, or type a figure.'}
+          {hasChoices ? 'Choose one figure.' : 'Pull the mark along the rule, or type a figure.'}
         </p>
         <p className="small mt-4">
           Work it out as you would at the counter. There is no time limit.
@@ -31,27 +52,21 @@ export function FigurePaper({
       </>
     );
   const { value, judged } = answered;
-  const mistake = sheet.mistake(value);
   return (
     <>
       <h2>Answer</h2>
       <div role="status">
-        <p className="text-[32px] font-semibold leading-[1.15]">{TITLES[judged]}</p>
+        <p className="text-[32px] font-semibold leading-[1.15]">{VERDICT_WORDS[judged]}</p>
         <p className="text-[19px] font-semibold">
-          {sheet.text(question.figure.shown)} {sheet.unit}
+          {figure.impossible ? words.cannot : `${words.text(figure.shown)} ${words.unit}`}
         </p>
-        {judged !== 'right' && (
-          <p>
-            You answered {sheet.text(value)} {sheet.unit}
-            {mistake && `: ${mistake}`}. {cupOfFigure(question, value)}
-          </p>
-        )}
+        {judged !== 'right' && <Answered {...{ figure, words, value }} />}
       </div>
       <h2 className="mt-4">Worked out</h2>
-      {sheet.working.map((line) => (
+      {words.working.map((line) => (
         <p key={line}>{line}</p>
       ))}
-      <p className="mt-4">{sheet.lesson}</p>
+      <p className="mt-4">{words.lesson}</p>
     </>
   );
 }

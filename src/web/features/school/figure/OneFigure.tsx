@@ -1,88 +1,105 @@
 import { useMemo, useReducer } from 'react';
-import { creditOf, type DrillTask, figureGuess, judgedFigure } from '#core/training';
-import { useGo } from '../../../platform/useGo';
-import { useKeys } from '../../../ui/keys';
-import { AnswerFoot } from '../AnswerFoot';
+import {
+  choicesOf,
+  creditOf,
+  type DrillTask,
+  type FigureAnswer,
+  figureGuess,
+  type FigureQuestion,
+  type FigureValue,
+  figureWords,
+  judgedFigure,
+} from '#core/training';
 import type { FigureAsked } from '../drill.worker';
-import { DrillHead } from '../DrillHead';
+import { QuestionFrame } from '../QuestionFrame';
 import type { Place } from '../Sitting';
 import { useAnswer } from '../useAnswer';
-import { AskedVessel } from './AskedVessel';
-import { FigureChoices, FigureRule } from './FigureInput';
+import { CannotButton, FigureChoices, FigureRule } from './FigureInput';
 import { FigurePaper } from './FigurePaper';
 import { BLANK, figured } from './model';
-import { sheetOf } from './sheet';
+import { FigureScene } from './scenes';
 
-const taskOf = ({ drill, given }: FigureAsked, value: number): DrillTask =>
-  drill === 'scale' ? { drill, given, answer: { value } } : { drill, given, answer: { value } };
+const taskOf = (question: FigureQuestion, answer: FigureAnswer): DrillTask => ({
+  ...question,
+  answer,
+});
 
 /** One figure: what is known and asked, the answer by a choice, a rule or typed, and how it is worked out. */
-export function OneFigure({ question, place }: { question: FigureAsked; place: Place }) {
-  const { drill, given, figure, seed } = question;
-  const go = useGo();
+export function OneFigure({
+  asked: { seed, question, figure },
+  place,
+}: {
+  asked: FigureAsked;
+  place: Place;
+}) {
   const { answer, dispute } = useAnswer(seed);
-  const sheet = useMemo(() => sheetOf(question), [question]);
-  const { choices } = sheet;
+  const words = useMemo(() => figureWords(question), [question]);
+  const { level } = question.given;
+  const choices = choicesOf(figure, level);
   const [{ value, isDone }, dispatch] = useReducer(figured, BLANK);
-  const isLast = place.at === place.of;
-  const setValue = (to: number) => dispatch({ kind: 'value', value: to });
+  const setValue = (to: FigureValue) => dispatch({ kind: 'value', value: to });
   const submit = () => {
     if (value === null || isDone) return;
     const judged = judgedFigure(figure, value);
-    answer(taskOf(question, value), {
+    answer(taskOf(question, { value }), {
       ...{ credit: creditOf(judged), judged, guess: figureGuess(choices) },
     });
     dispatch({ kind: 'submitted' });
   };
-  const next = () => (isLast ? go('/school') : place.onNext());
-  useKeys([
-    ...(choices ?? []).map((choice, i) => ({
-      key: String(i + 1),
-      does: `Choose ${sheet.text(choice)} ${sheet.unit}`,
-      run: () => setValue(choice),
-    })),
-    { key: 'z', does: 'Take the last step back', run: () => dispatch({ kind: 'undo' }) },
-    { key: 'Enter', does: 'Submit', run: submit },
-    { key: ' ', does: isDone ? 'Next question' : 'Submit', run: isDone ? next : submit },
-    { key: 'Escape', does: 'Leave: answers are kept', run: () => go('/school') },
-  ]);
+  const pulled = typeof value === 'number' ? value : null;
   const answered = isDone && value !== null ? { value, judged: judgedFigure(figure, value) } : null;
   return (
-    <main className="page split diagnose">
-      <DrillHead drill={drill} words={`${place.at} of ${place.of}, level ${given.level}`} />
-      <section className="work" role="group" aria-label="The question" tabIndex={0}>
-        <p className="text-[21px]">
-          <span className="tea">{given.tea}</span>. {sheet.known}
-        </p>
-        <p className="text-[24px] font-semibold mt-2">{sheet.asked}</p>
-        <h2 className="mt-4">{sheet.question}</h2>
-        {choices ? (
-          <FigureChoices
-            {...{ sheet, choices, value }}
-            right={isDone ? figure.shown : null}
-            onValue={setValue}
-          />
-        ) : (
-          <FigureRule
-            {...{ sheet, value }}
-            right={isDone ? figure.right : null}
-            onValue={setValue}
-          />
+    <QuestionFrame
+      {...{ drill: question.drill, level, place, isDone }}
+      canSubmit={value !== null}
+      onSubmit={submit}
+      onUndo={() => dispatch({ kind: 'undo' })}
+      onDispute={dispute}
+      keys={[
+        ...(choices ?? []).map((choice, i) => ({
+          key: String(i + 1),
+          does: `Choose ${words.text(choice)} ${words.unit}`,
+          run: () => setValue(choice),
+        })),
+        ...(words.cannot === null
+          ? []
+          : [{ key: '0', does: words.cannot, run: () => setValue('cannot') }]),
+      ]}
+      paper={<FigurePaper {...{ figure, words, answered, hasChoices: choices !== null }} />}
+    >
+      <p className="text-[21px]">
+        {words.tea && (
+          <>
+            <span className="tea">{words.tea}</span>.{' '}
+          </>
         )}
-        <AskedVessel question={question} />
-      </section>
-      <section className="paper" aria-label="Answer">
-        <FigurePaper {...{ question, sheet, answered }} />
-        <div className="foot">
-          {isDone ? (
-            <AnswerFoot isLast={isLast} next="Next question" onNext={next} onDispute={dispute} />
-          ) : (
-            <button type="button" className="btn go" disabled={value === null} onClick={submit}>
-              Submit <kbd>Enter</kbd>
-            </button>
-          )}
-        </div>
-      </section>
-    </main>
+        {words.known}
+      </p>
+      <p className="text-[24px] font-semibold mt-2">{words.asked}</p>
+      <h2 className="mt-4">{words.question}</h2>
+      {choices ? (
+        <FigureChoices {...{ figure, words, choices, value: pulled, isDone }} onValue={setValue} />
+      ) : (
+        <FigureRule
+          {...{ words, value: pulled }}
+          right={isDone && !figure.impossible ? figure.right : null}
+          isDone={isDone}
+          onValue={setValue}
+        />
+      )}
+      {words.cannot !== null && (
+        <CannotButton
+          words={words.cannot}
+          isChosen={value === 'cannot'}
+          verdict={isDone && figure.impossible ? 'right' : ''}
+          isDone={isDone}
+          onChoose={() => setValue('cannot')}
+        />
+      )}
+      <FigureScene
+        {...{ question, value: pulled, isDone, truth: figure.truth }}
+        onValue={setValue}
+      />
+    </QuestionFrame>
   );
 }

@@ -1,14 +1,16 @@
-// A figure that is pulled, typed or chosen, until it is submitted.
+import type { FigureValue } from '#core/training';
+
+// A figure that is pulled, typed or chosen, or that there is none, until it is submitted.
 
 export type Figuring = {
   /** Null: nothing is chosen yet. */
-  readonly value: number | null;
+  readonly value: FigureValue | null;
   /** Values before, for undo. */
-  readonly before: readonly (number | null)[];
+  readonly before: readonly (FigureValue | null)[];
   readonly isDone: boolean;
 };
 export type FigureAction =
-  | { readonly kind: 'value'; readonly value: number }
+  | { readonly kind: 'value'; readonly value: FigureValue }
   | { readonly kind: 'undo' }
   | { readonly kind: 'submitted' };
 

@@ -2,8 +2,8 @@ import { pick, type Random } from '#core/numeric';
 import { leafFor, type PlainScaling } from '#core/scaling';
 import { characterOf } from '#core/styles';
 import { grams, gramsPer100Ml, millilitres, ML_PER } from '#core/units';
-import type { Level } from './diagnosis/diagnosis';
-import type { DrillCup } from './diagnosis/draw';
+import type { Level } from '../diagnosis/diagnosis';
+import type { DrillCup } from '../diagnosis/draw';
 import { distractorsOf, type Figure, type Mistake, toDigits } from './figures';
 
 // Leaf for another amount of water than the one that is known.
@@ -35,9 +35,6 @@ export type ScaleGiven = ScaleFacts & {
   readonly vesselName: string;
   readonly level: Level;
 };
-/** Raised whenever the same given would come to another question. */
-export const SCALE_VERSION = 1;
-
 export type ScaleMistake =
   | 'leafDrinks'
   | 'otherPint'

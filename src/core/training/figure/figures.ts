@@ -1,4 +1,4 @@
-import type { Judged } from './diagnosis/score';
+import type { Judged } from '../diagnosis/score';
 
 // Questions whose answer is a figure: its bands, what a named mistake comes to, and the choices that follow from those.
 
@@ -17,9 +17,12 @@ export type Figure<Id extends string = string> = {
   readonly mistakes: readonly Mistake<Id>[];
   /** Mistakes that are offered as choices: three, or none. */
   readonly distractors: readonly Id[];
+  /** No figure will do: that is the answer. */
+  readonly impossible?: true;
 };
-/** What was typed, pulled or chosen. */
-export type FigureAnswer = { readonly value: number };
+/** What was typed, pulled or chosen; or that no figure will do. */
+export type FigureValue = number | 'cannot';
+export type FigureAnswer = { readonly value: FigureValue };
 
 /** A typed figure is seldom right by chance. */
 const TYPED_GUESS = 0.05;
@@ -38,9 +41,11 @@ const isIn = (value: number, [low, high]: Band): boolean =>
 
 /** How an answer lies to the bands. */
 export function judgedFigure(
-  { right, near }: Pick<Figure, 'right' | 'near'>,
-  value: number,
+  { right, near, impossible }: Pick<Figure, 'right' | 'near' | 'impossible'>,
+  value: FigureValue,
 ): Judged {
+  if (value === 'cannot') return impossible ? 'right' : 'wrong';
+  if (impossible) return 'wrong';
   if (isIn(value, right)) return 'right';
   return isIn(value, near) ? 'near' : 'wrong';
 }
@@ -53,11 +58,21 @@ export function distractorsOf<Id extends string>(
 ): Id[] {
   const isApart = (a: number, b: number) =>
     Math.abs(a - b) >= apart.by - HAIR && Math.abs(Math.log(a / b)) >= apart.share - HAIR;
-  const chosen: Mistake<Id>[] = [];
-  for (const mistake of mistakes) {
-    const { value } = mistake;
-    if (isIn(value, near) || !isApart(value, truth)) continue;
-    if (chosen.every((c) => isApart(value, c.value))) chosen.push(mistake);
+  return firstApart(
+    mistakes,
+    ({ value }) => !isIn(value, near) && isApart(value, truth),
+    (a, b) => isApart(a.value, b.value),
+  );
+}
+/** The first three that are wrong enough and apart from each other; none where there are fewer. */
+export function firstApart<M extends Mistake>(
+  mistakes: readonly M[],
+  isWrong: (mistake: M) => boolean,
+  isApart: (a: M, b: M) => boolean,
+): M['id'][] {
+  const chosen: M[] = [];
+  for (const mistake of mistakes.filter(isWrong)) {
+    if (chosen.every((c) => isApart(mistake, c))) chosen.push(mistake);
     if (chosen.length === DISTRACTORS) return chosen.map((c) => c.id);
   }
   return [];
@@ -65,8 +80,11 @@ export function distractorsOf<Id extends string>(
 /** The mistake an answer looks like, whatever it is worth: the first whose figure is within 4 %; null: none. */
 export const mistakeOf = <Id extends string>(
   { mistakes }: Pick<Figure<Id>, 'mistakes'>,
-  value: number,
-): Id | null => mistakes.find((m) => Math.abs(value / m.value - 1) <= SAME)?.id ?? null;
+  value: FigureValue,
+): Id | null =>
+  value === 'cannot'
+    ? null
+    : (mistakes.find((m) => Math.abs(value / m.value - 1) <= SAME)?.id ?? null);
 /** The figures that are offered, the smallest first; null: the figure is typed or pulled. */
 export function choicesOf(
   { shown, mistakes, distractors }: Figure,

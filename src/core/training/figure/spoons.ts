@@ -1,8 +1,8 @@
 import { pick, type Random } from '#core/numeric';
 import { quartersText, spoonsFor } from '#core/recipes';
 import { grams, type GramsPerMl, millilitres, type Spoon, SPOON_KINDS, SPOONS } from '#core/units';
-import type { Level } from './diagnosis/diagnosis';
-import type { DrillCup } from './diagnosis/draw';
+import type { Level } from '../diagnosis/diagnosis';
+import type { DrillCup } from '../diagnosis/draw';
 import { type Band, distractorsOf, type Figure, type Mistake, toDigits } from './figures';
 
 // So many grams of leaf by a spoon, from so many spoons that were weighed.
@@ -23,9 +23,6 @@ export type SpoonsGiven = SpoonsFacts & {
   readonly weighedName: string;
   readonly spoonName: string;
 };
-/** Raised whenever the same given would come to another question. */
-export const SPOONS_VERSION = 1;
-
 export type SpoonsMistake =
   | 'spoonWeighed'
   | 'teaspoonForTable'

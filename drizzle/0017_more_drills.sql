@@ -1,0 +1,1 @@
+ALTER TABLE `drill_answers` MODIFY COLUMN `drill` enum('spoons','fillLine','scale','packet','splash','wait','landing','again','turns','order','match','words','which','diagnose','holding','fair') NOT NULL;

@@ -1,0 +1,43 @@
+import { seeded } from '#core/numeric';
+import { sampleDrillFacts } from '#core/testing';
+import {
+  drawFigure,
+  drawPick,
+  drawTurns,
+  FIGURE_DRILL_NAMES,
+  type Level,
+  PICK_DRILL_NAMES,
+} from '#core/training';
+import { DrillTaskBody } from './drillTasks';
+
+const FACTS = sampleDrillFacts();
+const LEVELS: readonly Level[] = [1, 2, 3, 4, 5];
+
+describe('what is drawn is what the server takes', () => {
+  test.each(LEVELS)('every drill, level %i', (level) => {
+    const random = seeded(level);
+    const tasks = [
+      ...FIGURE_DRILL_NAMES.map((d) => ({
+        ...drawFigure(d, FACTS, level, random),
+        answer: { value: 5 },
+      })),
+      ...PICK_DRILL_NAMES.map((d) => ({
+        ...drawPick(d, FACTS, level, random),
+        answer: { picks: [['a']] },
+      })),
+      {
+        drill: 'turns',
+        given: drawTurns(FACTS.cups, level, random),
+        answer: { pours: [{ cup: 0, ml: 12.5 }] },
+      },
+    ];
+    for (const task of tasks)
+      expect([task.drill, DrillTaskBody.safeParse(task).error]).toEqual([task.drill, undefined]);
+  });
+});
+test('an answer of another drill is refused', () => {
+  const question = drawFigure('fillLine', FACTS, 2, seeded(3));
+  const picked = { ...question, answer: { picks: [['a']] } };
+  expect(DrillTaskBody.safeParse(picked).success).toBe(false);
+  expect(DrillTaskBody.safeParse({ ...question, answer: { value: 'cannot' } }).success).toBe(true);
+});

@@ -1,0 +1,119 @@
+import { againFigure, type AgainGiven, drawAgain } from './again';
+import { againWords } from './againWords';
+import type { FigureDrill, FigureWords } from './drill';
+import type { Figure } from './figures';
+import { drawFill, fillFigure, type FillGiven } from './fillLine';
+import { fillWords } from './fillLineWords';
+import type { HeatAsk } from './heat';
+import { drawHeat, heatFigure, type HeatGiven } from './heatDraw';
+import { heatWords } from './heatWords';
+import { drawMatch, matchFigure, type MatchGiven } from './match';
+import { matchWords } from './matchWords';
+import { drawPacket, packetFigure, type PacketGiven } from './packet';
+import { packetWords } from './packetWords';
+import { drawScale, isFairScale, scaleFigure, type ScaleGiven } from './scale';
+import { scaleWords } from './scaleWords';
+import { drawSpoons, spoonsFigure, type SpoonsGiven } from './spoons';
+import { spoonsWords } from './spoonsWords';
+
+/** What each figure drill asks about, in plain numbers. */
+export type FigureGivens = {
+  spoons: SpoonsGiven;
+  fillLine: FillGiven;
+  scale: ScaleGiven;
+  packet: PacketGiven;
+  splash: HeatGiven;
+  wait: HeatGiven;
+  landing: HeatGiven;
+  again: AgainGiven;
+  match: MatchGiven;
+};
+export type FigureDrillName = keyof FigureGivens;
+/** A question as it was drawn. */
+export type FigureQuestion<D extends FigureDrillName = FigureDrillName> = {
+  [K in D]: { readonly drill: K; readonly given: FigureGivens[K] };
+}[D];
+
+const heatDrill = (ask: HeatAsk): FigureDrill<HeatGiven> => ({
+  version: 1,
+  draw: (facts, level, random) => drawHeat(facts, level, ask, random),
+  work: heatFigure,
+  words: heatWords,
+});
+export const FIGURE_DRILLS: {
+  readonly [K in FigureDrillName]: FigureDrill<FigureGivens[K]>;
+} = {
+  spoons: {
+    version: 1,
+    draw: ({ cups, weighed }, level, random) => drawSpoons(cups, weighed, level, random),
+    work: (given) => {
+      const figure = spoonsFigure(given);
+      return figure.fair ? figure : null;
+    },
+    words: spoonsWords,
+  },
+  fillLine: {
+    version: 1,
+    draw: ({ vessels }, level, random) => drawFill(vessels, level, random),
+    work: (given) => (given.wantedMl < given.vessel.brimMl ? fillFigure(given) : null),
+    words: fillWords,
+  },
+  scale: {
+    version: 1,
+    draw: ({ cups }, level, random) => drawScale(cups, level, random),
+    work: (given) => (isFairScale(given) ? scaleFigure(given) : null),
+    words: scaleWords,
+  },
+  packet: {
+    version: 1,
+    draw: ({ cups, weighed }, level, random) => drawPacket(cups, weighed, level, random),
+    work: packetFigure,
+    words: packetWords,
+  },
+  splash: heatDrill('splash'),
+  wait: heatDrill('wait'),
+  landing: heatDrill('landing'),
+  again: {
+    version: 1,
+    draw: ({ again }, level, random) => drawAgain(again, level, random),
+    work: againFigure,
+    words: againWords,
+  },
+  match: {
+    version: 1,
+    draw: ({ cups }, level, random) => drawMatch(cups, level, random),
+    work: matchFigure,
+    words: matchWords,
+  },
+};
+export const FIGURE_DRILL_NAMES = Object.keys(FIGURE_DRILLS) as readonly FigureDrillName[];
+export const isFigureDrill = (drill: string): drill is FigureDrillName => drill in FIGURE_DRILLS;
+
+/** A question with the drill that asks it. */
+type Paired<D extends FigureDrillName = FigureDrillName> = {
+  [K in D]: { readonly by: FigureDrill<FigureGivens[K]>; readonly given: FigureGivens[K] };
+}[D];
+const paired = ({ drill, given }: FigureQuestion): Paired =>
+  ({ by: FIGURE_DRILLS[drill], given }) as Paired;
+const worked = <D extends FigureDrillName>({ by, given }: Paired<D>): Figure | null =>
+  by.work(given);
+const worded = <D extends FigureDrillName>({ by, given }: Paired<D>): FigureWords =>
+  by.words(given);
+/** The question worked out; null: it is no fair one. */
+export const workFigure = (question: FigureQuestion): Figure | null => worked(paired(question));
+/** How it is asked and worked out, in words. */
+export const figureWords = (question: FigureQuestion): FigureWords => worded(paired(question));
+
+type Drawing<D extends FigureDrillName = FigureDrillName> = {
+  [K in D]: { readonly drill: K; readonly by: FigureDrill<FigureGivens[K]> };
+}[D];
+const drawn = <D extends FigureDrillName>(
+  { drill, by }: Drawing<D>,
+  ...asked: Parameters<FigureDrill<unknown>['draw']>
+) => ({ drill, given: by.draw(...asked) });
+/** Draws a question. @throws {RangeError} when the house has nothing to ask about */
+export const drawFigure = (
+  drill: FigureDrillName,
+  ...asked: Parameters<FigureDrill<unknown>['draw']>
+): FigureQuestion =>
+  drawn({ drill, by: FIGURE_DRILLS[drill] } as Drawing, ...asked) as FigureQuestion;

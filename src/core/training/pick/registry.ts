@@ -1,0 +1,65 @@
+import { type CausesGiven, drawCauses, workCauses } from './causes';
+import type { PickDrill, PickWorked } from './drill';
+import { drawFair, type FairGiven, workFair } from './fair';
+import { drawHolding, type HoldingGiven, workHolding } from './holding';
+import { drawWhich, type WhichGiven, workWhich } from './which';
+
+/** What each drill of picks asks about, in plain numbers. */
+export type PickGivens = {
+  words: CausesGiven;
+  which: WhichGiven;
+  holding: HoldingGiven;
+  fair: FairGiven;
+};
+export type PickDrillName = keyof PickGivens;
+/** A question as it was drawn. */
+export type PickQuestion<D extends PickDrillName = PickDrillName> = {
+  [K in D]: { readonly drill: K; readonly given: PickGivens[K] };
+}[D];
+
+export const PICK_DRILLS: { readonly [K in PickDrillName]: PickDrill<PickGivens[K]> } = {
+  words: {
+    ...{ version: 1, guess: 1 / 6 },
+    draw: (_facts, level, random) => drawCauses(level, random),
+    work: workCauses,
+  },
+  which: {
+    ...{ version: 1, guess: 1 / 8 },
+    draw: ({ cups }, level, random) => drawWhich(cups, level, random),
+    work: workWhich,
+  },
+  holding: {
+    ...{ version: 1, guess: 1 / 3 },
+    draw: ({ cold }, level, random) => drawHolding(cold, level, random),
+    work: workHolding,
+  },
+  fair: {
+    ...{ version: 1, guess: 1 / 32 },
+    draw: ({ cups }, level, random) => drawFair(cups, level, random),
+    work: workFair,
+  },
+};
+export const PICK_DRILL_NAMES = Object.keys(PICK_DRILLS) as readonly PickDrillName[];
+export const isPickDrill = (drill: string): drill is PickDrillName => drill in PICK_DRILLS;
+
+type Paired<D extends PickDrillName = PickDrillName> = {
+  [K in D]: { readonly by: PickDrill<PickGivens[K]>; readonly given: PickGivens[K] };
+}[D];
+const worked = <D extends PickDrillName>({ by, given }: Paired<D>): PickWorked | null =>
+  by.work(given);
+/** The question worked out; null: it is no fair one. */
+export const workPick = ({ drill, given }: PickQuestion): PickWorked | null =>
+  worked({ by: PICK_DRILLS[drill], given } as Paired);
+
+type Drawing<D extends PickDrillName = PickDrillName> = {
+  [K in D]: { readonly drill: K; readonly by: PickDrill<PickGivens[K]> };
+}[D];
+const drawn = <D extends PickDrillName>(
+  { drill, by }: Drawing<D>,
+  ...asked: Parameters<PickDrill<unknown>['draw']>
+) => ({ drill, given: by.draw(...asked) });
+/** Draws a question. @throws {RangeError} when the house has nothing to ask about */
+export const drawPick = (
+  drill: PickDrillName,
+  ...asked: Parameters<PickDrill<unknown>['draw']>
+): PickQuestion => drawn({ drill, by: PICK_DRILLS[drill] } as Drawing, ...asked) as PickQuestion;

@@ -1,0 +1,69 @@
+import type { ReactNode } from 'react';
+import type { Drill } from '#core/training';
+import { useGo } from '../../platform/useGo';
+import { type KeyBinding, useKeys } from '../../ui/keys';
+import { AnswerFoot } from './AnswerFoot';
+import { DrillHead } from './DrillHead';
+import type { Place } from './Sitting';
+
+/** The page of one question: what is asked on the left, the answer and what goes on on the right. */
+export function QuestionFrame({
+  drill,
+  level,
+  place,
+  isDone,
+  canSubmit,
+  onSubmit,
+  onUndo,
+  onDispute,
+  keys = [],
+  paper,
+  children,
+}: {
+  drill: Drill;
+  level: number;
+  place: Place;
+  isDone: boolean;
+  canSubmit: boolean;
+  onSubmit: () => void;
+  onUndo: () => void;
+  onDispute: () => void;
+  /** The question’s own keys, beside those that every question has. */
+  keys?: readonly KeyBinding[];
+  paper: ReactNode;
+  children: ReactNode;
+}) {
+  const go = useGo();
+  const isLast = place.at === place.of;
+  const next = () => (isLast ? go('/school') : place.onNext());
+  const submit = () => {
+    if (canSubmit && !isDone) onSubmit();
+  };
+  useKeys([
+    ...keys,
+    { key: 'z', does: 'Take the last step back', run: onUndo },
+    { key: 'Enter', does: 'Submit', run: submit },
+    { key: ' ', does: isDone ? 'Next question' : 'Submit', run: isDone ? next : submit },
+    { key: 'Escape', does: 'Leave: answers are kept', run: () => go('/school') },
+  ]);
+  return (
+    <main className="page split diagnose">
+      <DrillHead drill={drill} words={`${place.at} of ${place.of}, level ${level}`} />
+      <section className="work" role="group" aria-label="The question" tabIndex={0}>
+        {children}
+      </section>
+      <section className="paper" aria-label="Answer">
+        {paper}
+        <div className="foot">
+          {isDone ? (
+            <AnswerFoot isLast={isLast} next="Next question" onNext={next} onDispute={onDispute} />
+          ) : (
+            <button type="button" className="btn go" disabled={!canSubmit} onClick={submit}>
+              Submit <kbd>Enter</kbd>
+            </button>
+          )}
+        </div>
+      </section>
+    </main>
+  );
+}
