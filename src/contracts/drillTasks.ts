@@ -32,6 +32,11 @@ import {
   PAIR_NAMES,
   type PickAnswer,
   type PickDrillName,
+  type PlanAsk,
+  type PlanGiven,
+  type RescueAsk,
+  type RescueGiven,
+  type RescueKind,
   type ScaleGiven,
   type SpoonsGiven,
   type TurnsAnswer,
@@ -198,6 +203,36 @@ const MatchGivenBody = z.strictObject({
   level: Level,
 }) satisfies z.ZodType<MatchGiven>;
 
+const RescueGivenBody = z.strictObject({
+  cup: DrillCup,
+  kind: oneOf<RescueKind>(['over', 'weak', 'blend', 'extract', 'lost']),
+  chance: z.number().int().min(0).max(4_294_967_295),
+  ask: oneOf<RescueAsk>(['act', 'amount', 'mark']),
+  level: Level,
+}) satisfies z.ZodType<RescueGiven>;
+const DayMinutes = z
+  .number()
+  .int()
+  .min(0)
+  .max(2 * 24 * 60);
+const PlanGivenBody = z.strictObject({
+  cold: z.strictObject({
+    tea: Name,
+    style: Style,
+    doseGPer100Ml: Figure(0.01, 50),
+    earliestH: Figure(0.1, 72),
+    latestH: Figure(0.1, 72),
+  }),
+  pitcher: z.strictObject({ name: Name, fillLineMl: Water, brimMl: Water }),
+  chillH: Figure(0, 24),
+  serviceAt: DayMinutes,
+  open: z.strictObject({ from: DayMinutes, to: DayMinutes }),
+  glasses: z.number().int().min(1).max(500),
+  glassMl: Figure(20, 1000),
+  ask: oneOf<PlanAsk>(['time', 'leaf', 'pitchers']),
+  level: Level,
+}) satisfies z.ZodType<PlanGiven>;
+
 const TurnsGivenBody = z.strictObject({
   tea: Name,
   vesselName: Name,
@@ -310,6 +345,8 @@ export const DrillTaskBody = z.discriminatedUnion('drill', [
   figureTask('landing', HeatGivenBody),
   figureTask('again', AgainGivenBody),
   figureTask('match', MatchGivenBody),
+  figureTask('rescue', RescueGivenBody),
+  figureTask('plan', PlanGivenBody),
   pickTask('words', CausesGivenBody),
   pickTask('which', WhichGivenBody),
   pickTask('holding', HoldingGivenBody),

@@ -52,7 +52,11 @@ const round5 = (s: number): Seconds => seconds(Math.max(5, Math.round(s / 5) * 5
  * first. Predicted by MODEL's multi-steep form; it knows no slow pool in the leaf's core, so late steeps come out weak.
  * @param brew the first steep's pour. @param past seconds of every steep so far, at least one.
  */
-export function nextSteep(brew: ColouredBrew, recipe: LeafAgain, past: readonly Seconds[]): NextSteep {
+export function nextSteep(
+  brew: ColouredBrew,
+  recipe: LeafAgain,
+  past: readonly Seconds[],
+): NextSteep {
   const number = past.length + 1;
   const strengthOf = (t: Seconds) => {
     const cups = cupsWith(brew, recipe, past, t);

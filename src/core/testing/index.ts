@@ -84,6 +84,14 @@ export function sampleDrillFacts(): DrillFacts {
     cold: {
       teas: ['Kestry Pearl'],
       limits: { keepHours: 72, counterHours: 4, limitC: 5, warmHours: 4 },
+      plans: [
+        {
+          ...{ tea: 'Kestry Pearl', style: 'green-pan', doseGPer100Ml: 1 },
+          ...{ earliestH: 8, latestH: 14 },
+        },
+      ],
+      pitchers: [{ name: 'Cold pitcher', fillLineMl: 1000, brimMl: 1150 }],
+      open: { from: 9 * 60, to: 18 * 60 },
     },
   };
 }

@@ -9,9 +9,11 @@ import {
   type SiteFacts,
   type TeaFacts,
 } from '#core/recipes';
+import type { Week } from '#core/time';
 import type { VesselFacts } from '#core/vessels';
 import type { DrillCup } from './diagnosis/draw';
 import type { AgainTea } from './figure/again';
+import type { ColdTea, Pitcher, PlanGiven } from './figure/coldPlan';
 import type { FillVessel } from './figure/fillLine';
 import type { HeatKettle, HeatSite } from './figure/heat';
 import type { WeighedTea } from './figure/spoons';
@@ -33,8 +35,14 @@ export type DrillFacts = {
   readonly vessels: readonly FillVessel[];
   /** Teas whose leaf can be steeped again. */
   readonly again: readonly AgainTea[];
-  /** Teas that are brewed cold, and how long they are kept here. */
-  readonly cold: { readonly teas: readonly string[]; readonly limits: HoldingLimits };
+  /** Teas that are brewed cold, and how long they are kept here; those of a fridge with what a plan takes. */
+  readonly cold: {
+    readonly teas: readonly string[];
+    readonly limits: HoldingLimits;
+    readonly plans: readonly ColdTea[];
+    readonly pitchers: readonly Pitcher[];
+    readonly open: PlanGiven['open'];
+  };
 };
 export type DrillVessel = VesselFacts & { readonly name: string };
 
@@ -86,6 +94,34 @@ const waterOf = ({ kettle, ...site }: SiteFacts): DrillFacts['water'] => ({
     rate: kettle.rate ?? null,
   },
 });
+/** Where no hours are known: nine to six. */
+const USUAL_HOURS: PlanGiven['open'] = { from: 9 * 60, to: 18 * 60 };
+const minutesOf = (clock: string): number => {
+  const [hours = 0, minutes = 0] = clock.split(':').map(Number);
+  return 60 * hours + minutes;
+};
+/** Hours of the first day of the week that is open, from its first opening to its last closing. */
+function hoursOf(week: Week | null): PlanGiven['open'] {
+  const day = week?.find((ranges) => ranges.length > 0);
+  const [from, to] = [day?.[0]?.[0], day?.at(-1)?.[1]];
+  if (from === undefined || to === undefined) return USUAL_HOURS;
+  const hours = { from: minutesOf(from), to: minutesOf(to) };
+  // A day that ends after midnight is another question.
+  return hours.to > hours.from ? hours : USUAL_HOURS;
+}
+const SECONDS_AN_HOUR = 3600;
+const coldTeasOf = (teas: readonly DrillTea[]): ColdTea[] =>
+  teas.flatMap(({ name, style, method, recipe }) =>
+    method === 'fridge'
+      ? [
+          {
+            ...{ tea: name, style, doseGPer100Ml: recipe.dose },
+            earliestH: recipe.window.earliest / SECONDS_AN_HOUR,
+            latestH: recipe.window.latest / SECONDS_AN_HOUR,
+          },
+        ]
+      : [],
+  );
 const isUnder = (v: DrillVessel): boolean => v.mark < v.brim;
 /** All that this house can be asked about. */
 export function drillFactsOf(house: {
@@ -93,22 +129,33 @@ export function drillFactsOf(house: {
   readonly vessels: readonly DrillVessel[];
   readonly site: SiteFacts;
   readonly limits: HouseLimits;
+  /** When somebody is there; null: nobody said. */
+  readonly open: Week | null;
 }): DrillFacts {
-  const cups = drillCupsOf(house);
+  // A pitcher holds cold tea: nobody is asked about a hot cup in it.
+  const cups = drillCupsOf({
+    ...house,
+    vessels: house.vessels.filter((v) => v.kind !== 'pitcher'),
+  });
   return {
     ...{ cups, weighed: weighedTeasOf(house.teas), water: waterOf(house.site) },
     vessels: house.vessels.filter(isUnder).map((v) => ({
       ...{ name: v.name, kind: v.kind, brimMl: v.brim, fillLineMl: v.mark },
     })),
     cold: {
-      teas: house.teas.filter((t) => isCold(t.method)).map((t) => t.name),
+      teas: [...new Set(house.teas.filter((t) => isCold(t.method)).map((t) => t.name))],
       limits: {
         ...{ keepHours: house.limits.keepHours, counterHours: house.limits.counterHours },
         ...{ limitC: house.limits.limit, warmHours: house.limits.warmHours },
       },
+      plans: coldTeasOf(house.teas),
+      pitchers: house.vessels
+        .filter((v) => v.kind === 'pitcher')
+        .map((v) => ({ name: v.name, fillLineMl: v.mark, brimMl: v.brim })),
+      open: hoursOf(house.open),
     },
     again: cups.flatMap((cup) => {
-      const recipe = house.teas.find((t) => t.name === cup.tea)?.recipe;
+      const recipe = house.teas.find((t) => t.name === cup.tea && !isCold(t.method))?.recipe;
       return recipe ? [{ cup, later: recipe.later, inBags: recipe.bag !== null }] : [];
     }),
   };

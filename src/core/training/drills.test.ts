@@ -26,7 +26,7 @@ import { celsius } from '#core/units';
 
 const FACTS = sampleDrillFacts();
 const LEVELS: readonly Level[] = [1, 2, 3, 4, 5];
-const DRAWN = 15;
+const DRAWN = 10;
 
 describe('a drawn question is fair: one right answer, wrong choices that are wrong, words for all of it', () => {
   const drills = [...FIGURE_DRILL_NAMES, ...PICK_DRILL_NAMES];
@@ -44,8 +44,9 @@ describe('a drawn question is fair: one right answer, wrong choices that are wro
 });
 test('a house with nothing to ask about is no error of its own', () => {
   const bare = { ...FACTS, cups: [], weighed: [], vessels: [], again: [] };
-  const cold = { ...FACTS, cold: { ...FACTS.cold, teas: [] } };
-  const drawing = (drill: FigureDrillName) => () => drawFigure(drill, bare, 3, seeded(1));
+  const cold = { ...FACTS, cold: { ...FACTS.cold, teas: [], plans: [] } };
+  const drawing = (drill: FigureDrillName) => () =>
+    drawFigure(drill, { ...bare, cold: cold.cold }, 3, seeded(1));
   for (const drill of FIGURE_DRILL_NAMES) expect(drawing(drill)).toThrow(RangeError);
   expect(() => drawPick('holding', cold, 3, seeded(1))).toThrow(RangeError);
   expect(() => drawTurns([], 3, seeded(1))).toThrow(RangeError);

@@ -138,6 +138,17 @@ export { heatFigure, type HeatGiven } from './figure/heatDraw';
 export { type FillAsk, type FillGiven, waterBelow } from './figure/fillLine';
 export { againFigure, type AgainGiven } from './figure/again';
 export { matchFigure, type MatchGiven, matchLiquor } from './figure/match';
+export {
+  liquorRescued,
+  RESCUE_LIVE,
+  type RescueAsk,
+  rescueCups,
+  type RescueGiven,
+  type RescueKind,
+  tasteRescued,
+} from './figure/rescue';
+export { rescueInCup } from './figure/rescueWords';
+export { type PlanAsk, type PlanGiven } from './figure/coldPlan';
 export { packetFigure, type PacketGiven } from './figure/packet';
 export {
   drawTurns,

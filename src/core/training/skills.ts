@@ -31,6 +31,8 @@ export const DRILLS = {
   words: { name: 'From words to the cause', skill: 'taste', seconds: 20, ...QUESTIONS },
   which: { name: 'Hotter or longer', skill: 'taste', seconds: 40, sitting: 4, noun: 'questions' },
   diagnose: { name: 'Diagnose the cup', skill: 'correct', seconds: 50, sitting: 6, noun: 'cups' },
+  rescue: { name: 'Rescue the cup', skill: 'rescue', seconds: 40, sitting: 6, noun: 'cups' },
+  plan: { name: 'Back from the service', skill: 'cold', seconds: 45, ...QUESTIONS },
   holding: { name: 'Serve or throw out', skill: 'cold', seconds: 20, ...QUESTIONS },
   fair: { name: 'Alike but for one', skill: 'teach', seconds: 30, ...QUESTIONS },
 } as const satisfies Record<

@@ -19,6 +19,8 @@ export type Figure<Id extends string = string> = {
   readonly distractors: readonly Id[];
   /** No figure will do: that is the answer. */
   readonly impossible?: true;
+  /** Numbered things to choose from, at any level. */
+  readonly isChosen?: true;
 };
 /** What was typed, pulled or chosen; or that no figure will do. */
 export type FigureValue = number | 'cannot';
@@ -87,10 +89,11 @@ export const mistakeOf = <Id extends string>(
     : (mistakes.find((m) => Math.abs(value / m.value - 1) <= SAME)?.id ?? null);
 /** The figures that are offered, the smallest first; null: the figure is typed or pulled. */
 export function choicesOf(
-  { shown, mistakes, distractors }: Figure,
+  { shown, mistakes, distractors, isChosen }: Figure,
   level: number,
 ): number[] | null {
-  if (level > LEVELS_WITH_CHOICES || distractors.length === 0) return null;
+  const hasChoices = isChosen === true || level <= LEVELS_WITH_CHOICES;
+  if (!hasChoices || distractors.length === 0) return null;
   const wrong = mistakes.filter((m) => distractors.includes(m.id)).map((m) => m.value);
   return [shown, ...wrong].sort((a, b) => a - b);
 }

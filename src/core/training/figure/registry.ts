@@ -1,5 +1,7 @@
 import { againFigure, type AgainGiven, drawAgain } from './again';
 import { againWords } from './againWords';
+import { drawPlan, planFigure, type PlanGiven } from './coldPlan';
+import { planWords } from './coldPlanWords';
 import type { FigureDrill, FigureWords } from './drill';
 import type { Figure } from './figures';
 import { drawFill, fillFigure, type FillGiven } from './fillLine';
@@ -11,6 +13,8 @@ import { drawMatch, matchFigure, type MatchGiven } from './match';
 import { matchWords } from './matchWords';
 import { drawPacket, packetFigure, type PacketGiven } from './packet';
 import { packetWords } from './packetWords';
+import { drawRescue, rescueFigure, type RescueGiven } from './rescue';
+import { rescueWords } from './rescueWords';
 import { drawScale, isFairScale, scaleFigure, type ScaleGiven } from './scale';
 import { scaleWords } from './scaleWords';
 import { drawSpoons, spoonsFigure, type SpoonsGiven } from './spoons';
@@ -27,6 +31,8 @@ export type FigureGivens = {
   landing: HeatGiven;
   again: AgainGiven;
   match: MatchGiven;
+  rescue: RescueGiven;
+  plan: PlanGiven;
 };
 export type FigureDrillName = keyof FigureGivens;
 /** A question as it was drawn. */
@@ -84,6 +90,18 @@ export const FIGURE_DRILLS: {
     draw: ({ cups }, level, random) => drawMatch(cups, level, random),
     work: matchFigure,
     words: matchWords,
+  },
+  rescue: {
+    version: 1,
+    draw: ({ cups }, level, random) => drawRescue(cups, level, random),
+    work: rescueFigure,
+    words: rescueWords,
+  },
+  plan: {
+    version: 1,
+    draw: ({ cold }, level, random) => drawPlan(cold, level, random),
+    work: planFigure,
+    words: planWords,
   },
 };
 export const FIGURE_DRILL_NAMES = Object.keys(FIGURE_DRILLS) as readonly FigureDrillName[];

@@ -87,17 +87,6 @@ export function SchoolPage() {
         <h2>To practise</h2>
         <Today drills={drills} />
         <DrillList answers={training.answers} due={due} today={today} />
-        <div className="drill-row">
-          <div>
-            <b className="text-[19px] font-semibold">Rescue a cup</b>
-            <p className="small">
-              Rescue an over-steeped cup, a weak cup or an extract. Answers are not saved yet.
-            </p>
-          </div>
-          <Link className="btn" to="/table/rescue">
-            Start
-          </Link>
-        </div>
         <p className="small mt-4">
           Cups of the drill are simulated from this house’s teas and vessels. A lead tastes a cup
           with you and signs the skill. A figure alone is not enough.

@@ -27,6 +27,8 @@ export const schoolRoutes: RouteObject[] = [
   { path: '/school/words', element: <DrillSitting key="words" drill="words" /> },
   { path: '/school/which', element: <DrillSitting key="which" drill="which" /> },
   { path: '/school/diagnose', element: <DrillSitting key="diagnose" drill="diagnose" /> },
+  { path: '/school/rescue', element: <DrillSitting key="rescue" drill="rescue" /> },
+  { path: '/school/plan', element: <DrillSitting key="plan" drill="plan" /> },
   { path: '/school/holding', element: <DrillSitting key="holding" drill="holding" /> },
   { path: '/school/fair', element: <DrillSitting key="fair" drill="fair" /> },
 ];

@@ -5,6 +5,7 @@ import { useVesselsQuery } from '../../../entities/vessels/api';
 import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
 import { FillScene } from './FillScene';
 import { MatchScene } from './MatchScene';
+import { RescueScene } from './RescueScene';
 
 type Props = {
   question: FigureQuestion;
@@ -41,6 +42,8 @@ export function FigureScene({ question, value, isDone, truth, onValue }: Props) 
       return <FillScene {...{ given: question.given, value, isDone, truth, onValue }} />;
     case 'match':
       return <MatchScene {...{ given: question.given, value }} />;
+    case 'rescue':
+      return <RescueScene {...{ given: question.given, value }} />;
     default:
       return null;
   }

@@ -1,0 +1,109 @@
+import { styleOf } from '#core/styles';
+import { numberText } from '#core/units';
+import {
+  DAY_MINUTES,
+  leafInStretch,
+  liquorOfPitcher,
+  planFigure,
+  type PlanGiven,
+  type PlanMistake,
+} from './coldPlan';
+import type { FigureWords } from './drill';
+import { g, leafInCup, ml, ruleEnd } from './figureWords';
+
+// How a cold tea for a service is asked about and worked out, in words.
+
+const HOUR = 60;
+/** @example momentText(18 * 60 + 30) // 'the day before 18:30' */
+export function momentText(minutes: number): string {
+  const inDay = ((Math.round(minutes) % DAY_MINUTES) + DAY_MINUTES) % DAY_MINUTES;
+  const pad = (n: number) => String(n).padStart(2, '0');
+  const time = `${pad(Math.floor(inDay / HOUR))}:${pad(inDay % HOUR)}`;
+  return minutes < DAY_MINUTES ? `the day before ${time}` : `the same day ${time}`;
+}
+const hours = (h: number): string => `${numberText(h)} h`;
+
+function knownWords({ cold, pitcher, chillH, open, glasses, glassMl }: PlanGiven): string {
+  return [
+    `Leaf stays in for ${hours(cold.earliestH)} to ${hours(cold.latestH)}; ${g(cold.doseGPer100Ml, 2)} for 100 ml; 1 g keeps ${numberText(styleOf(cold.style).held)} ml.`,
+    chillH > 0 && `After that it is chilled for ${hours(chillH)}.`,
+    `${pitcher.name}: ${ml(pitcher.fillLineMl)} to its fill line, ${ml(pitcher.brimMl)} to the brim.`,
+    `Open from ${momentText(DAY_MINUTES + open.from).slice(-5)} to ${momentText(DAY_MINUTES + open.to).slice(-5)}.`,
+    `Wanted: ${glasses} glasses of ${ml(glassMl)}.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+const MISTAKES: Readonly<Record<PlanMistake, string>> = {
+  fromOpening: 'this begins when the shop opens: it is not ready by then',
+  latestAsBest: 'this counts back too far: the leaf would be in past its latest',
+  noChill: 'the time to chill is left out',
+  leafDrinks: 'what the leaf keeps is left out',
+  toTheBrim: 'this is the leaf for the brim, not for the fill line',
+};
+function workingOf(given: PlanGiven, truth: number): string[] {
+  const { cold, pitcher, chillH, serviceAt, glasses, glassMl } = given;
+  switch (given.ask) {
+    case 'time': {
+      const [from, to] = leafInStretch(given) ?? [0, 0];
+      const chill = chillH > 0 ? ` less ${hours(chillH)} to chill` : '';
+      return [
+        `Service ${momentText(serviceAt).slice(-5)}${chill}, less ${hours(cold.latestH)} to ${hours(cold.earliestH)}, in opening hours.`,
+        `Leaf in between ${momentText(from)} and ${momentText(to)}.`,
+      ];
+    }
+    case 'leaf':
+      return [
+        `${g(cold.doseGPer100Ml, 2)} × ${Math.round(pitcher.fillLineMl)} / 100 = ${g(truth, 1)}.`,
+      ];
+    case 'pitchers': {
+      const liquor = liquorOfPitcher(given);
+      return [
+        `One pitcher gives ${ml(liquor)}: its fill less what the leaf keeps.`,
+        `${glasses} × ${ml(glassMl)} = ${ml(glasses * glassMl)}; by ${ml(liquor)}: ${truth} ${truth === 1 ? 'pitcher' : 'pitchers'}.`,
+      ];
+    }
+  }
+}
+const NAMES: Readonly<Record<PlanGiven['ask'], readonly [question: string, name: string]>> = {
+  time: ['When does the leaf go in?', 'Leaf in'],
+  leaf: ['How much leaf for one pitcher?', 'Leaf'],
+  pitchers: ['How many pitchers?', 'Pitchers'],
+};
+
+/** @throws {RangeError} where the question is no fair one */
+export function planWords(given: PlanGiven): FigureWords {
+  const figure = planFigure(given);
+  if (!figure) throw new RangeError('no question');
+  const { ask, serviceAt, cold } = given;
+  const [question, name] = NAMES[ask];
+  const said = {
+    ...{ tea: cold.tea, known: knownWords(given), question, name, cannot: null },
+    asked: `It is served at ${momentText(serviceAt).slice(-5)}.`,
+    working: workingOf(given, figure.truth),
+    lesson:
+      'Cold tea is planned back from the service: leaf out when somebody is there, then time to chill.',
+    mistake: (id: string) => MISTAKES[id as PlanMistake],
+  };
+  if (ask === 'time')
+    return {
+      ...{ ...said, unit: '', perTyped: HOUR, text: momentText },
+      rule: { least: 0, most: serviceAt, step: 15, tick: 6 * HOUR },
+      inCup: (value) =>
+        value < figure.right[0]
+          ? 'The leaf would be in too long, or nobody is there to put it in.'
+          : 'It would not be ready for the service, or nobody is there to put it in.',
+    };
+  if (ask === 'leaf')
+    return {
+      ...{ ...said, unit: 'g', perTyped: 1, text: (v) => numberText(v, 1) },
+      rule: { least: 0, most: ruleEnd(figure, 5), step: 0.1, tick: 5 },
+      inCup: (value) => leafInCup(value, figure.truth),
+    };
+  return {
+    ...{ ...said, unit: '', perTyped: 1, text: (v) => numberText(v, 0) },
+    rule: { least: 0, most: 12, step: 1, tick: 2 },
+    inCup: (value) =>
+      value < figure.truth ? 'Some glasses would be missing.' : 'A whole pitcher would be left.',
+  };
+}
