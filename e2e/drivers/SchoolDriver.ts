@@ -82,6 +82,40 @@ export class SchoolDriver extends Hands {
     await this.press(/^Submit/);
   }
 
+  /** A drill is opened and asks its first question. */
+  async open(drill: string): Promise<void> {
+    await this.page.goto(`/school/${drill}`);
+    await expect(this.page.getByRole('button', { name: /^Submit/ })).toBeVisible();
+  }
+  /** Pulls the water of the drawn vessel to a share of its height. */
+  async pullWater(share: number): Promise<void> {
+    const inside = this.page.locator('svg.vessel rect[role="presentation"]');
+    const box = await inside.boundingBox();
+    if (!box) throw new Error('no vessel is drawn');
+    const { mouse } = this.page;
+    const x = box.x + box.width / 2;
+    await mouse.move(x, box.y + box.height * 0.9);
+    await mouse.down();
+    await mouse.move(x, box.y + box.height * (1 - share), { steps: 5 });
+    await mouse.up();
+  }
+  /** The first of what is offered, part by part, by figure keys: right or not. */
+  async pickByKeys(): Promise<void> {
+    const submit = this.page.getByRole('button', { name: /^Submit/ });
+    const parts = await this.page.locator('.work fieldset').count();
+    for (let i = 0; i < parts && (await submit.isDisabled()); i++)
+      await this.page.keyboard.press('1');
+    await expect(submit).toBeEnabled();
+    await this.page.keyboard.press('Enter');
+  }
+  /** There and back, half a cup at a time. */
+  async pourByKeys(): Promise<void> {
+    const cups = await this.page.getByRole('img', { name: /^Cup \d/ }).count();
+    const there = Array.from({ length: cups }, (_, i) => String(i + 1));
+    for (const key of [...there, ...[...there].reverse()]) await this.page.keyboard.press(key);
+    await this.page.keyboard.press('Enter');
+  }
+
   /** What is practised now. */
   drill(): Promise<string> {
     return this.page.getByRole('heading', { level: 1 }).innerText();
@@ -95,6 +129,13 @@ export class SchoolDriver extends Hands {
         await this.placeByKeys();
         await this.page.keyboard.press('Enter');
         return;
+      case 'Pour in turns':
+        return this.pourByKeys();
+      case 'From words to the cause':
+      case 'Hotter or longer':
+      case 'Serve or throw out':
+      case 'Alike but for one':
+        return this.pickByKeys();
       default:
         return this.answerFigureByKeys();
     }

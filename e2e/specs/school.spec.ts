@@ -130,6 +130,61 @@ test('leaf is scaled by keys and spoons are counted by typing; what was answered
   expect((await answers(house)).length).toBe(before + 2);
 });
 
+const FIGURES = [
+  'fillLine',
+  'packet',
+  'splash',
+  'wait',
+  'landing',
+  'again',
+  'match',
+  'rescue',
+  'plan',
+];
+const PICKS = ['turns', 'words', 'which', 'holding', 'fair'];
+for (const drills of [FIGURES, PICKS])
+  test(`each is answered by keys alone, and kept: ${drills.join(', ')}`, async ({ house }) => {
+    test.slow();
+    const school = new SchoolDriver(house.page);
+    await house.signIn(PEOPLE.trainee);
+    const before = (await answers(house)).length;
+    for (const drill of drills) {
+      await school.open(drill);
+      await school.answerAnything();
+      await house.expectSaid(/^(Right|Nearly|Not yet)$/);
+      await house.expectThere('button', /^Next question/);
+    }
+    await house.expectAllSaved();
+    expect((await answers(house)).length).toBe(before + drills.length);
+  });
+
+test('water is pulled to a line by hand; a figure key never leaves the page of a drill', async ({
+  house,
+}) => {
+  const { page } = house;
+  const school = new SchoolDriver(page);
+  await house.signIn(PEOPLE.trainee);
+  await school.open('fillLine');
+  for (const key of ['3', '7', '0']) await page.keyboard.press(key);
+  expect(new URL(page.url()).pathname).toBe('/school/fillLine');
+  await school.pullWater(0.5);
+  await house.expectThere('img', /water to (4[89]|5[0-2])(\.5)? % of the height/);
+  await house.press(/^Submit/);
+  await house.expectSaid(/^(Right|Nearly|Not yet)$/);
+  await house.expectAllSaved();
+});
+
+test('poured by touch: a tap is half a cup, Z takes it back', async ({ house }) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  await school.open('turns');
+  await house.press(/^Half a cup 1/);
+  await house.expectThere('img', /^Cup 1: \d+ % full/);
+  await house.page.keyboard.press('z');
+  await house.expectThere('img', 'Cup 1: empty');
+  await house.expectDisabled('button', /^Submit/);
+});
+
 test('what is due is offered on the trainee’s empty bar; a sitting takes the skills in turn', async ({
   house,
 }) => {

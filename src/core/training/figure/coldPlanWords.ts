@@ -14,12 +14,15 @@ import { g, leafInCup, ml, ruleEnd } from './figureWords';
 // How a cold tea for a service is asked about and worked out, in words.
 
 const HOUR = 60;
-/** @example momentText(18 * 60 + 30) // 'the day before 18:30' */
-export function momentText(minutes: number): string {
+/** As a clock shows it: "18:30". */
+function clockText(minutes: number): string {
   const inDay = ((Math.round(minutes) % DAY_MINUTES) + DAY_MINUTES) % DAY_MINUTES;
   const pad = (n: number) => String(n).padStart(2, '0');
-  const time = `${pad(Math.floor(inDay / HOUR))}:${pad(inDay % HOUR)}`;
-  return minutes < DAY_MINUTES ? `the day before ${time}` : `the same day ${time}`;
+  return `${pad(Math.floor(inDay / HOUR))}:${pad(inDay % HOUR)}`;
+}
+/** The service is on a Wednesday. @example momentText(18 * 60 + 30) // 'Tue 18:30' */
+export function momentText(minutes: number): string {
+  return `${minutes < DAY_MINUTES ? 'Tue' : 'Wed'} ${clockText(minutes)}`;
 }
 const hours = (h: number): string => `${numberText(h)} h`;
 
@@ -28,7 +31,7 @@ function knownWords({ cold, pitcher, chillH, open, glasses, glassMl }: PlanGiven
     `Leaf stays in for ${hours(cold.earliestH)} to ${hours(cold.latestH)}; ${g(cold.doseGPer100Ml, 2)} for 100 ml; 1 g keeps ${numberText(styleOf(cold.style).held)} ml.`,
     chillH > 0 && `After that it is chilled for ${hours(chillH)}.`,
     `${pitcher.name}: ${ml(pitcher.fillLineMl)} to its fill line, ${ml(pitcher.brimMl)} to the brim.`,
-    `Open from ${momentText(DAY_MINUTES + open.from).slice(-5)} to ${momentText(DAY_MINUTES + open.to).slice(-5)}.`,
+    `Open from ${clockText(open.from)} to ${clockText(open.to)}.`,
     `Wanted: ${glasses} glasses of ${ml(glassMl)}.`,
   ]
     .filter(Boolean)
@@ -48,7 +51,7 @@ function workingOf(given: PlanGiven, truth: number): string[] {
       const [from, to] = leafInStretch(given) ?? [0, 0];
       const chill = chillH > 0 ? ` less ${hours(chillH)} to chill` : '';
       return [
-        `Service ${momentText(serviceAt).slice(-5)}${chill}, less ${hours(cold.latestH)} to ${hours(cold.earliestH)}, in opening hours.`,
+        `Service ${momentText(serviceAt)}${chill}, less ${hours(cold.latestH)} to ${hours(cold.earliestH)}, in opening hours.`,
         `Leaf in between ${momentText(from)} and ${momentText(to)}.`,
       ];
     }
@@ -79,7 +82,7 @@ export function planWords(given: PlanGiven): FigureWords {
   const [question, name] = NAMES[ask];
   const said = {
     ...{ tea: cold.tea, known: knownWords(given), question, name, cannot: null },
-    asked: `It is served at ${momentText(serviceAt).slice(-5)}.`,
+    asked: `It is served on ${momentText(serviceAt)}.`,
     working: workingOf(given, figure.truth),
     lesson:
       'Cold tea is planned back from the service: leaf out when somebody is there, then time to chill.',
@@ -87,8 +90,8 @@ export function planWords(given: PlanGiven): FigureWords {
   };
   if (ask === 'time')
     return {
-      ...{ ...said, unit: '', perTyped: HOUR, text: momentText },
-      rule: { least: 0, most: serviceAt, step: 15, tick: 6 * HOUR },
+      ...{ ...said, unit: '', perTyped: null, text: momentText },
+      rule: { least: 0, most: serviceAt, step: 15, tick: DAY_MINUTES / 2 },
       inCup: (value) =>
         value < figure.right[0]
           ? 'The leaf would be in too long, or nobody is there to put it in.'

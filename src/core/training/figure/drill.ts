@@ -23,8 +23,11 @@ export type FigureWords = {
   };
   /** A figure as it is said, without its unit. */
   readonly text: (value: number) => string;
-  /** How many of the rule’s own units one typed unit is. @example 4 quarters to a spoon, 60 s to a minute */
-  readonly perTyped: number;
+  /**
+   * How many of the rule’s own units one typed unit is: 4 quarters to a spoon, 60 s to a minute; null: it is pulled
+   * only.
+   */
+  readonly perTyped: number | null;
   readonly working: readonly string[];
   /** One sentence of the trade. */
   readonly lesson: string;

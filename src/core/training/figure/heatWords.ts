@@ -90,7 +90,7 @@ function workingOf(given: HeatGiven, figure: Figure): string[] {
   ];
 }
 const MISTAKES: Readonly<Record<HeatMistake, string>> = {
-  shareOfHot: 'this is cold water as a share of the hot water, not of all of it',
+  shareOfHot: 'this takes the cold water as a share of the hot water, not of all the water',
   coldIsZero: 'this counts the cold water as ice water',
   tenth: 'a tenth is a rule of thumb: it fits one temperature only',
   toTarget: 'this waits until the kettle has the heat of the leaf; pour and pot take more',

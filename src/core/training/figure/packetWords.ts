@@ -28,7 +28,7 @@ export function packetWords(given: PacketGiven): FigureWords {
   const spoon = ml(PACKET_SPOON_ML.teaspoon);
   return {
     tea: given.tea,
-    known: `A level teaspoon (${spoon}) of it weighs ${g(given.gramsPerMl * PACKET_SPOON_ML.teaspoon, 2)}. Usual for the style: ${g(usualOf(given), 2)} for 100 ml. On the packet: “${given.text}”.`,
+    known: `A level teaspoon of this tea (${spoon}) weighs ${g(given.gramsPerMl * PACKET_SPOON_ML.teaspoon, 2)}. Usual for the style: ${g(usualOf(given), 2)} for 100 ml. On the packet: “${given.text}”.`,
     asked: `Brew it in the ${given.vesselName}: ${ml(given.waterMl)} of water.`,
     ...{ question: 'How much leaf?', name: 'Leaf', unit: 'g' },
     rule: { least: 0, most, step: 0.1, tick: most > 30 ? 10 : 5 },

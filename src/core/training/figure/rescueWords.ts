@@ -33,7 +33,7 @@ const MARK_WORDS: Readonly<Record<RescueMark, string>> = {
 const HOW: Readonly<Record<RescueGiven['kind'], string>> = {
   over: 'Hot water goes into it.',
   weak: 'Its leaf goes back into it.',
-  blend: 'A weak cup of the same pot stands beside it: one cup is made of the two.',
+  blend: 'The weak cup is from the same pot: one cup is made of the two.',
   extract: 'It is an extract: water goes to it.',
   lost: '',
 };
@@ -58,7 +58,7 @@ const lessonOf = (given: RescueGiven): string => {
 function knownWords(given: RescueGiven): string {
   const task = rescueCups(given);
   const { cup } = given;
-  const isBeside = given.kind === 'blend' ? ' A weak cup of it stands beside it.' : '';
+  const isBeside = given.kind === 'blend' ? ' A weak cup of the same tea is beside it.' : '';
   return (
     `${g(cup.leafGrams)} in ${ml(cup.waterMl)} make the house cup: ${cupWords(houseTaste(task))}. ` +
     `In hand, ${ml(task.volume)}: ${cupWords(brewCup(task.brew).taste)}.${isBeside}`
@@ -104,7 +104,7 @@ export function rescueWords(given: RescueGiven): FigureWords {
     const marks = numbered(RESCUE_MARKS, MARK_WORDS);
     return {
       ...{ ...common, ...marks, asked: `${HOW[given.kind]} Its strength is right then.` },
-      ...{ question: 'What still stands?', name: 'Mark', inCup: () => '' },
+      ...{ question: 'What is still off?', name: 'Mark', inCup: () => '' },
       working: [`What still differs: ${marks.text(figure.truth)}.`],
     };
   }

@@ -62,7 +62,7 @@ const RESCUE_WORDS: Readonly<Record<Rescue, string>> = {
 const rowOf = (id: string): CorrectionRow | undefined => CORRECTION_TABLE.find((r) => r.id === id);
 const firstLever = (row: CorrectionRow): Lever | undefined => row.levers[0];
 
-/** What is said of the cup, the colour first. @example 'Strength: watery. Sweet: right.' */
+/** What is said of the cup, the colour first: "Strength: watery. Sweet: right." */
 function saidWords({ verdict, saidRight }: CausesGiven): string {
   const colour = COLOUR_STEPS.find((step) => step.mark === verdict.colour);
   const tasted = ATTRIBUTE_NAMES.filter((a) => verdict[a] !== 0 || saidRight.includes(a));

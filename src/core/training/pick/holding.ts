@@ -70,10 +70,7 @@ export function holdingFault(jug: HoldingJug, given: HoldingGiven): string | nul
   if (jug.place === 'fridge' && jug.fridgeC > limits.limitC && jug.warmHours >= limits.warmHours)
     return `it has been over ${numberText(limits.limitC)} °C for ${numberText(jug.warmHours)} hours`;
   if (now < end) return null;
-  if (jug.onTopOf !== null && end < Math.min(jug.until, jug.madeAt ?? end))
-    return 'it was topped up: the oldest part of it is past its time';
-  if (jug.onTopOf !== null && now < jug.until)
-    return 'it was topped up: the oldest part of it is past its time';
+  if (jug.onTopOf !== null) return 'it was topped up: the oldest part is past its time';
   return jug.place === 'counter'
     ? `it has stood at the counter for ${numberText(limits.counterHours)} hours or more`
     : 'its time is past';

@@ -68,7 +68,7 @@ export function CannotButton({
 const startOf = ({ least, most, step, start }: FigureWords['rule']): number =>
   start ?? least + step * Math.round((most - least) / 3 / step);
 
-/** A figure that is pulled along a rule or typed. */
+/** A figure that is pulled along a rule, or typed where it can be. */
 export function FigureRule({
   words,
   value,
@@ -83,10 +83,9 @@ export function FigureRule({
   isDone: boolean;
   onValue: (value: number) => void;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const { rule, perTyped } = words;
-  const [least, most] = [rule.least / perTyped, rule.most / perTyped];
-  const read = parseWithin(typed ?? '', words.name, words.unit, least, most);
+  // A figure that is pulled is not what was typed before.
+  const [pulls, setPulls] = useState(0);
+  const { rule } = words;
   return (
     <div className="size-row mt-3">
       <Rule
@@ -103,33 +102,52 @@ export function FigureRule({
         zero
         onValue={(v) => {
           if (isDone) return;
-          setTyped(null);
+          setPulls((n) => n + 1);
           onValue(v);
         }}
       />
-      {!isDone && (
-        <label className="flex flex-wrap items-center gap-2 mt-3">
-          Or type it
-          <input
-            className="box w-[110px]"
-            inputMode="decimal"
-            aria-invalid={typed !== null && typed !== '' && read.kind === 'bad'}
-            value={typed ?? ''}
-            onChange={(e) => {
-              setTyped(e.target.value);
-              const now = parseWithin(e.target.value, words.name, words.unit, least, most);
-              if (now.kind === 'ok' && now.value > 0)
-                onValue(Math.round((now.value * perTyped) / rule.step) * rule.step);
-            }}
-          />
-          {words.unit}
-          {typed !== null && typed !== '' && read.kind === 'bad' && (
-            <span className="fault" role="alert">
-              {read.why}
-            </span>
-          )}
-        </label>
+      {!isDone && words.perTyped !== null && (
+        <TypedFigure key={pulls} words={words} perTyped={words.perTyped} onValue={onValue} />
       )}
     </div>
+  );
+}
+function TypedFigure({
+  words,
+  perTyped,
+  onValue,
+}: {
+  words: FigureWords;
+  perTyped: number;
+  onValue: (value: number) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const { rule } = words;
+  const readOf = (text: string) =>
+    parseWithin(text, words.name, words.unit, rule.least / perTyped, rule.most / perTyped);
+  const read = readOf(typed);
+  const isBad = typed !== '' && read.kind === 'bad';
+  return (
+    <label className="flex flex-wrap items-center gap-2 mt-3">
+      Or type it
+      <input
+        className="box w-[110px]"
+        inputMode="decimal"
+        aria-invalid={isBad}
+        value={typed}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          const now = readOf(e.target.value);
+          if (now.kind === 'ok' && now.value > 0)
+            onValue(Math.round((now.value * perTyped) / rule.step) * rule.step);
+        }}
+      />
+      {words.unit}
+      {isBad && (
+        <span className="fault" role="alert">
+          {read.why}
+        </span>
+      )}
+    </label>
   );
 }

@@ -85,7 +85,7 @@ export function OneVessel({
     >
       <p className="text-[21px]">
         <span className="tea">{given.tea}</span>. {given.vesselName}: {Math.round(liquorMl)} ml of
-        liquor, nobody stirred it. The first of it is weaker than the last.
+        liquor, nobody stirred it. What comes out first is weaker than what comes last.
       </p>
       <p className="text-[24px] font-semibold mt-2">
         Pour {cups} cups that are alike, to the last drop.
