@@ -94,6 +94,7 @@ export {
   turnWords,
 } from './diagnosis/words';
 export { learnerAnswer, type Learner } from './diagnosis/learner';
+export { learnerFigure, learnerPicks } from './learner';
 export {
   drawOrder,
   ORDER_GUESS,

@@ -1,21 +1,37 @@
-import { seeded } from '#core/numeric';
+import { USUAL_HOUSE_LIMITS } from '#core/cold';
+import { type Random, seeded } from '#core/numeric';
 import { measureOf } from '#core/teas';
 import { siteDate } from '#core/time';
 import {
   DIAGNOSIS_GUESS,
   DIAGNOSIS_VERSION,
   drawDiagnosis,
-  drillCupsOf,
+  drawFigure,
+  drawPick,
+  type DrillFacts,
+  drillFactsOf,
   DrillHouse,
+  type DrillTask,
+  type FigureDrillName,
+  figureGuess,
   houseCupOf,
+  isFigureDrill,
+  isPickDrill,
+  judgeTask,
   type Learner,
   learnerAnswer,
+  learnerFigure,
+  learnerPicks,
   type Level,
   levelOfNext,
+  PICK_DRILLS,
+  type PickDrillName,
   ratedAfter,
   scoreDiagnosis,
   UNRATED,
   workDiagnosis,
+  workFigure,
+  workPick,
 } from '#core/training';
 import { epochMs } from '#core/units';
 import * as t from '../db/schema';
@@ -35,11 +51,23 @@ type Story = {
   readonly learner: Learner;
   /** Days ago on which they sat down to six cups. */
   readonly sittings: readonly number[];
+  /** What else they practised then, four questions of each. */
+  readonly drills: readonly (FigureDrillName | PickDrillName)[];
 };
 const STORIES: readonly Story[] = [
-  { name: 'Dov R.', learner: { sees: 0.97, sizeOff: 0.15 }, sittings: [54, 47, 38, 30, 21, 12, 4] },
-  { name: 'Tam O.', learner: { sees: 0.85, sizeOff: 0.4 }, sittings: [40, 33, 19, 9] },
-  { name: 'Pela M.', learner: { sees: 0.55, sizeOff: 0.6 }, sittings: [8, 3] },
+  {
+    name: 'Dov R.',
+    learner: { sees: 0.97, sizeOff: 0.15 },
+    sittings: [54, 47, 38, 30, 21, 12, 4],
+    drills: ['spoons', 'scale', 'splash', 'landing', 'match', 'words'],
+  },
+  {
+    name: 'Tam O.',
+    learner: { sees: 0.85, sizeOff: 0.4 },
+    sittings: [40, 33, 19, 9],
+    drills: ['spoons', 'fillLine', 'holding'],
+  },
+  { name: 'Pela M.', learner: { sees: 0.55, sizeOff: 0.6 }, sittings: [8, 3], drills: [] },
 ];
 
 /** Answers of one person, each sitting at its hour, harder or easier as they went. */
@@ -67,6 +95,53 @@ function answersOf(story: Story, house: DrillHouse, siteId: string, { now, makeI
   );
 }
 
+const OF_EACH = 4;
+const TYPED_GUESS = figureGuess(null);
+const HALF_AN_HOUR = 30 * 60_000;
+/** One question of a drill with its answer. */
+function answered(
+  drill: FigureDrillName | PickDrillName,
+  facts: DrillFacts,
+  asked: { level: Level; seed: number; learner: Learner; random: Random },
+): DrillTask {
+  const { level, seed, learner, random } = asked;
+  if (isFigureDrill(drill)) {
+    const question = drawFigure(drill, facts, level, seeded(seed));
+    const figure = workFigure(question);
+    if (!figure) throw new Error(`${drill}: no question`);
+    const answer = learnerFigure(figure, question.given.level, learner, random);
+    return { ...question, answer } as DrillTask;
+  }
+  const question = drawPick(drill, facts, level, seeded(seed));
+  const worked = workPick(question);
+  if (!worked) throw new Error(`${drill}: no question`);
+  return { ...question, answer: learnerPicks(worked, learner, random) } as DrillTask;
+}
+/** Answers of the other drills, after the cups of each sitting. */
+function otherAnswersOf(story: Story, facts: DrillFacts, siteId: string, { now, makeId }: Making) {
+  const random = seeded(SEED + 100 + story.sittings.length);
+  return story.drills.flatMap((drill, n) => {
+    let rated = UNRATED;
+    const guess = isPickDrill(drill) ? PICK_DRILLS[drill].guess : TYPED_GUESS;
+    return story.sittings.flatMap((ago) =>
+      Array.from({ length: OF_EACH }, (_, i) => {
+        const at = now - ago * DAY - HOUR + (n + 1) * HALF_AN_HOUR + i * 40_000;
+        const seed = Math.floor(random() * 2 ** 32);
+        const level = levelOfNext(rated, guess) as Level;
+        const task = answered(drill, facts, { level, seed, learner: story.learner, random });
+        const judged = judgeTask(task);
+        if (!judged) throw new Error(`${drill}: an answer nobody can give`);
+        rated = ratedAfter(rated, { level: task.given.level, credit: judged.credit }, guess);
+        return {
+          ...{ id: makeId(at), siteId, at: new Date(at), ...task, ...judged, seed },
+          day: siteDate('Europe/London', epochMs(at)),
+          ...{ level: task.given.level, ms: 12_000 + Math.floor(random() * 20_000) },
+        };
+      }),
+    );
+  });
+}
+
 /** What was practised, one sign-off that lapses soon, and one that is asked for. */
 export async function addTraining(making: Making, { sites, vessels, cast }: Shop): Promise<void> {
   const { db, now, makeId } = making;
@@ -75,23 +150,28 @@ export async function addTraining(making: Making, { sites, vessels, cast }: Shop
   const lead = cast[0]?.id;
   if (!site || !lead) return;
   const teas = await allTeas(db);
-  const house = new DrillHouse(
-    drillCupsOf({
-      teas: teas.flatMap((tea) =>
-        tea.house && TEAS.includes(tea.name)
-          ? [{ ...tea, ...measureOf(tea), recipe: tea.house.recipe }]
-          : [],
-      ),
-      vessels: vessels.filter((v) => v.siteId === site.id && VESSELS.includes(v.name)),
-      site,
+  const facts = drillFactsOf({
+    teas: teas.flatMap((tea) => {
+      if (!tea.house || !TEAS.includes(tea.name)) return [];
+      const own = { ...tea, ...measureOf(tea), recipe: tea.house.recipe };
+      const cold = tea.recipes.flatMap(({ method, house }) =>
+        house && method === 'fridge' ? [{ ...own, method, recipe: house.recipe }] : [],
+      );
+      return [own, ...cold];
     }),
-  );
+    vessels: vessels.filter((v) => v.siteId === site.id && VESSELS.includes(v.name)),
+    ...{ site, limits: USUAL_HOUSE_LIMITS, open: null },
+  });
+  const house = new DrillHouse(facts.cups);
   for (const story of STORIES) {
     const personId = person(story.name);
     if (!personId) continue;
     await db
       .insert(t.drillAnswers)
       .values(answersOf(story, house, site.id, making).map((a) => ({ ...a, personId })));
+    const others = otherAnswersOf(story, facts, site.id, making);
+    if (others.length > 0)
+      await db.insert(t.drillAnswers).values(others.map((a) => ({ ...a, personId })));
   }
   const sign = (
     name: string,
