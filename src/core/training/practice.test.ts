@@ -62,7 +62,10 @@ describe('what is due', () => {
   const kindsAt = (days: number) => at(days).map((s) => [s.skill, s.kind]);
   test('follows the schedule: what went badly comes the next day, what went well the day after', () => {
     expect(kindsAt(0.5)).toEqual([
-      ...['measure', 'scale', 'heat', 'steep', 'taste', 'cold', 'teach'].map((s) => [s, 'new']),
+      ...['measure', 'scale', 'heat', 'steep', 'taste', 'rescue', 'cold', 'teach'].map((s) => [
+        s,
+        'new',
+      ]),
       ['see', 'later'],
       ['correct', 'later'],
     ]);

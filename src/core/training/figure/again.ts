@@ -4,7 +4,7 @@ import { type LeafAgain, type NextSteep, nextSteep } from '#core/recipes';
 import { type Seconds, seconds } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import { type DrillCup, houseCupOf } from '../diagnosis/draw';
-import { drawnFair } from './drill';
+import { drawnFair } from '../drawnFair';
 import { type Band, type Figure, type Mistake } from './figures';
 
 // How long the same leaf is steeped next.

@@ -1,7 +1,7 @@
 import { pick, type Random } from '#core/numeric';
 import { type StyleId, styleOf } from '#core/styles';
 import type { Level } from '../diagnosis/diagnosis';
-import { drawnFair } from './drill';
+import { drawnFair } from '../drawnFair';
 import { type Band, type Figure, type Mistake, toDigits } from './figures';
 
 // A cold tea for a service: when its leaf goes in, how much of it, and how many pitchers.

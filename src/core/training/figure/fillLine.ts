@@ -2,7 +2,7 @@ import { pick, type Random } from '#core/numeric';
 import { millilitres, millimetres, ML_PER } from '#core/units';
 import { solveVessel, type VesselKind } from '#core/vessels';
 import type { Level } from '../diagnosis/diagnosis';
-import { drawnFair } from './drill';
+import { drawnFair } from '../drawnFair';
 import { type Band, type Figure, type Mistake } from './figures';
 
 // Water pulled to a level of a vessel. An answer is the level in percent of the inside height: it is judged by the water

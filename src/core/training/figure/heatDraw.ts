@@ -3,8 +3,8 @@ import { pick, type Random } from '#core/numeric';
 import { celsius, metres, toFahrenheit } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import type { DrillCup } from '../diagnosis/draw';
+import { drawnFair } from '../drawnFair';
 import type { DrillFacts } from '../drillCups';
-import { drawnFair } from './drill';
 import { type Figure, judgedFigure, toDigits } from './figures';
 import { type HeatAsk, type HeatFacts, type HeatKettle, type HeatSite, heatWorked } from './heat';
 

@@ -4,7 +4,7 @@ import type { Level } from '../diagnosis/diagnosis';
 import { type DrillCup, houseCupOf } from '../diagnosis/draw';
 import { asTheHouse } from '../diagnosis/faults';
 import { liquorOfMade } from '../diagnosis/tasted';
-import { drawnFair } from './drill';
+import { drawnFair } from '../drawnFair';
 import { type Band, type Figure } from './figures';
 
 // A cup whose strength is pulled until it looks like another one. Answers are in percent of the house cup’s strength.

@@ -12,7 +12,7 @@ import {
 } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import type { DrillCup } from '../diagnosis/draw';
-import { drawnFair } from './drill';
+import { drawnFair } from '../drawnFair';
 import { type Band, distractorsOf, type Figure, type Mistake, toDigits } from './figures';
 import type { WeighedTea } from './spoons';
 

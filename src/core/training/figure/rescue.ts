@@ -13,7 +13,7 @@ import { JUST_NOTICEABLE, MARK, type Taste } from '#core/taste';
 import { grams, seconds } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import { type DrillCup, houseCupOf } from '../diagnosis/draw';
-import { drawnFair } from './drill';
+import { drawnFair } from '../drawnFair';
 import { type Band, type Figure, type Mistake } from './figures';
 
 // A cup that went wrong: what is done with it, how much of it, and what it does not mend.

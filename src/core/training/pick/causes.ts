@@ -16,7 +16,7 @@ import {
 import { pick, type Random, shuffled } from '#core/numeric';
 import { capital } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
-import { drawnFair } from '../figure/drill';
+import { drawnFair } from '../drawnFair';
 import type { PickPart, PickWorked } from './drill';
 
 // What a taster says of a cup, and what it comes from: a row of the correction table.

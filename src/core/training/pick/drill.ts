@@ -1,7 +1,4 @@
-import type { Random } from '#core/numeric';
-import type { Level } from '../diagnosis/diagnosis';
 import type { Judged } from '../diagnosis/score';
-import type { DrillFacts } from '../drillCups';
 
 // Questions that are answered by picking: one of several, or all that fit.
 
@@ -33,18 +30,6 @@ export type PickWorked = {
   /** What a wrong pick comes from; null: no mistake that is known. */
   readonly mistake: (picks: PickAnswer['picks']) => string | null;
 };
-/** A drill whose answer is picked. */
-export type PickDrill<Given> = {
-  /** The chance of a blind answer to a usual question: the level follows from it. */
-  readonly guess: number;
-  /** Raised whenever the same given would come to another question. */
-  readonly version: number;
-  /** @throws {RangeError} when the house has nothing to ask about */
-  readonly draw: (facts: DrillFacts, level: Level, random: Random) => Given;
-  /** The question worked out; null: it is no fair one. */
-  readonly work: (given: Given) => PickWorked | null;
-};
-
 const isSame = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((x) => b.includes(x));
 /** True when each part is answered by what it offers. */

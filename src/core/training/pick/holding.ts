@@ -1,7 +1,7 @@
 import { pick, type Random, shuffled } from '#core/numeric';
 import { numberText } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
-import { drawnFair } from '../figure/drill';
+import { drawnFair } from '../drawnFair';
 import type { PickWorked } from './drill';
 
 // Cold liquor on a shelf: serve it, use it first, or throw it out. In doubt it is thrown out.

@@ -1,8 +1,23 @@
+import type { Random } from '#core/numeric';
+import type { Level } from '../diagnosis/diagnosis';
+import type { DrillFacts } from '../drillCups';
 import { type CausesGiven, drawCauses, workCauses } from './causes';
-import type { PickDrill, PickWorked } from './drill';
+import type { PickWorked } from './drill';
 import { drawFair, type FairGiven, workFair } from './fair';
 import { drawHolding, type HoldingGiven, workHolding } from './holding';
 import { drawWhich, type WhichGiven, workWhich } from './which';
+
+/** A drill whose answer is picked. */
+type PickDrill<Given> = {
+  /** The chance of a blind answer to a usual question: the level follows from it. */
+  readonly guess: number;
+  /** Raised whenever the same given would come to another question. */
+  readonly version: number;
+  /** @throws {RangeError} when the house has nothing to ask about */
+  readonly draw: (facts: DrillFacts, level: Level, random: Random) => Given;
+  /** The question worked out; null: it is no fair one. */
+  readonly work: (given: Given) => PickWorked | null;
+};
 
 /** What each drill of picks asks about, in plain numbers. */
 export type PickGivens = {

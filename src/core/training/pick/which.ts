@@ -7,7 +7,7 @@ import type { Level } from '../diagnosis/diagnosis';
 import { type DrillCup, houseCupOf } from '../diagnosis/draw';
 import type { MadeCup } from '../diagnosis/faults';
 import { lookOfMade } from '../diagnosis/tasted';
-import { drawnFair } from '../figure/drill';
+import { drawnFair } from '../drawnFair';
 import { g, ml } from '../figure/figureWords';
 import { type PickWorked, rightParts } from './drill';
 
