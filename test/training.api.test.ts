@@ -157,3 +157,18 @@ test('a sign-off: asked for by its person, signed and withdrawn by a lead, never
     ['signed', 'Lead L.', 'Two cups at the bar.'],
   ]);
 });
+
+test('a record as a file is read by its person and by leads of the site, without times', async () => {
+  await send(body(drawn(21))).expect(200);
+  const { person } = await own();
+  const path = `/api/training/record/${person.id}.csv`;
+  const mine = await h.callers.trainee.get(path).expect(200);
+  expect(mine.headers['content-type']).toContain('text/csv');
+  const lines = mine.text.trim().split('\r\n');
+  expect(lines[0]).toBe('day,kind,skill,drill,level,credit,verdict,reported_wrong,until,note,by');
+  expect(lines[1]).toContain(',answer,Correct,Diagnose the cup,3,');
+  expect(mine.text).not.toContain('41000');
+  expect((await h.callers.lead.get(path).expect(200)).text).toBe(mine.text);
+  await h.callers.brewer.get(path).expect(404);
+  await h.callers.trainee.get(`/api/training/record/${newId()}.csv`).expect(404);
+});

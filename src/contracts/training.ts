@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Drill, DRILL_NAMES, type Skill, SKILL_NAMES } from '#core/training';
 import { DrillTaskBody } from './drillTasks';
-import { endpoint } from './endpoint';
+import { Bytes, endpoint } from './endpoint';
 import { Role } from './people';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
 import { ROUTES } from './routes';
@@ -60,6 +60,11 @@ export const getTrainingBoard = endpoint(ROUTES.getTrainingBoard, {
       }),
     ),
   }),
+});
+/** Everything that one person answered and what was signed, as a table; its person and leads of the site read it. */
+export const exportTraining = endpoint(ROUTES.exportTraining, {
+  params: z.strictObject({ personId: Id }),
+  response: Bytes,
 });
 /** An answer is worth what the server works out. A repeated id is the same answer. */
 export const addDrillAnswer = endpoint(ROUTES.addDrillAnswer, {

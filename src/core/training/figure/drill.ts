@@ -31,7 +31,7 @@ export type FigureWords = {
   readonly working: readonly string[];
   /** One sentence of the trade. */
   readonly lesson: string;
-  /** What a wrong figure comes from. */
+  /** What a wrong figure comes from; empty where nothing more is to be said. */
   readonly mistake: (id: string) => string;
   /** What an answered figure does to the cup. */
   readonly inCup: (value: number) => string;

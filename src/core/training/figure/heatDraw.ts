@@ -66,7 +66,8 @@ export function heatFigure(given: HeatGiven): Figure | null {
 
 /** Shops at these heights are asked about from level 4 on, m. */
 const HIGH_SITES = [900, 1300, 1650, 2100] as const;
-const HIGH_LEVEL = 4;
+/** From this level on the shop is at another height. */
+export const HIGH_LEVEL = 4;
 const FAHRENHEIT_LEVEL = 5;
 /** At most so many questions have no answer but that it cannot be. */
 const IMPOSSIBLE_SHARE = 1 / 6;

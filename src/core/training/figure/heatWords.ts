@@ -7,7 +7,14 @@ import type { FigureWords } from './drill';
 import type { Figure } from './figures';
 import { g, ml, ruleEnd } from './figureWords';
 import { type HeatAsk, type HeatMistake, heatWorked } from './heat';
-import { heatFactsOf, heatFigure, type HeatGiven, heatValue, isInFahrenheit } from './heatDraw';
+import {
+  heatFactsOf,
+  heatFigure,
+  type HeatGiven,
+  heatValue,
+  HIGH_LEVEL,
+  isInFahrenheit,
+} from './heatDraw';
 
 // How water for the leaf is asked and worked out, in words.
 
@@ -41,6 +48,13 @@ function askedWords({ ask, kettle }: HeatGiven): string {
       return 'Boiling water goes in at once.';
   }
 }
+/** Another height than the house's own is said. */
+function boilsWords(given: HeatGiven): string {
+  const at = degreesOf(given)(given.cup.boilingC);
+  return given.level >= HIGH_LEVEL
+    ? `The shop is at ${given.site.altitudeM} m: water boils at ${at}`
+    : `Water boils at ${at} here`;
+}
 function knownWords(given: HeatGiven): string {
   const { cup, warmed, ask, site } = given;
   const t = degreesOf(given);
@@ -49,7 +63,7 @@ function knownWords(given: HeatGiven): string {
   const cold = ask === 'splash' ? ` Cold water: ${t(site.coldC)}.` : '';
   return (
     `${g(cup.leafGrams)} in ${ml(cup.waterMl)}. ${pot}.${wanted} ` +
-    `Water boils at ${t(cup.boilingC)} here; the room has ${t(site.ambientC)}.${cold}`
+    `${boilsWords(given)}; the room has ${t(site.ambientC)}.${cold}`
   );
 }
 

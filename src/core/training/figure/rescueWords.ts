@@ -72,7 +72,7 @@ export function rescueInCup(given: RescueGiven, value: number): string {
 
 const numbered = <Id extends string>(ids: readonly Id[], words: Readonly<Record<Id, string>>) => ({
   rule: { least: 1, most: ids.length, step: 1, tick: 1 },
-  ...{ unit: '', perTyped: 1, mistake: () => 'not this' },
+  ...{ unit: '', perTyped: 1, mistake: () => '' },
   text: (value: number) => {
     const id = ids[Math.round(value) - 1];
     return id === undefined ? '' : words[id];

@@ -2,18 +2,29 @@ import {
   addDrillAnswer,
   addSignEvent,
   disputeAnswer,
+  exportTraining,
   getTraining,
   getTrainingBoard,
   settleDispute,
 } from '#contracts/training';
 import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
+import { trainingCsv } from './record';
 import { createTrainingService } from './service';
 
 export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   const training = createTrainingService(deps);
   on.signed(getTraining, ({ who }) => training.own(who));
   on.signed(getTrainingBoard, ({ who }) => training.board(who));
+  on.file(exportTraining, async ({ params, who }) => {
+    const practice = await training.record(params.personId, who);
+    return {
+      type: 'text/csv; charset=utf-8',
+      name: `${practice.person.name} training.csv`,
+      body: Buffer.from(trainingCsv(practice)),
+      save: true,
+    };
+  });
   on.signed(addDrillAnswer, ({ body, who }) => training.answer(body, who));
   on.signed(disputeAnswer, ({ params, who }) => training.dispute(params.id, who));
   on.signed(settleDispute, ({ params, body, who }) =>

@@ -69,6 +69,20 @@ export function createTrainingService(deps: Deps) {
       if (!own) throw notFound('That person');
       return own;
     },
+    /** All of one person’s: their own, or anybody’s of the site for a lead. */
+    async record(personId: string, who: Signed): Promise<Practice> {
+      const person = (await allPeople(db)).find((p) => p.id === personId);
+      const isHere = person?.siteIds.includes(who.siteId) === true;
+      if (personId !== who.personId && (who.role !== 'lead' || !isHere))
+        throw notFound('That person');
+      if (!person) throw notFound('That person');
+      const { id, name, role } = person;
+      const [answers, signs] = [await answersSince(db, [id], 0), await signsOf(db, [id])];
+      return {
+        ...{ person: { id, name, role }, answers: answers.get(id) ?? [] },
+        signs: signs.get(id) ?? [],
+      };
+    },
     async board(who: Signed): Promise<z.infer<typeof getTrainingBoard.response>> {
       const here = (await allPeople(db))
         .filter((p) => p.active && p.siteIds.includes(who.siteId))

@@ -20,6 +20,7 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { DrillList, START_KEYS } from './DrillList';
+import { RecordLink } from './RecordLink';
 import { skillsOf, type SkillStand } from './skillsOf';
 import { SkillTubes } from './SkillTubes';
 
@@ -28,7 +29,7 @@ const DRAWN_EVERY_MS = 60_000;
 /** One’s own skills: what the last answers can mean, what is signed, what to practise. */
 export function SchoolPage() {
   const training = useTraining();
-  const { name, role } = useSession();
+  const { name, role, personId } = useSession();
   const zone = useZone();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
@@ -96,6 +97,9 @@ export function SchoolPage() {
           cup to a guest.
         </p>
         <Ask stands={stands} />
+        <p className="mt-4">
+          <RecordLink personId={personId}>Your record as CSV</RecordLink>
+        </p>
         {role === 'lead' && (
           <div className="foot">
             <Link className="btn" to="/school/board">

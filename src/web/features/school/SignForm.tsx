@@ -12,6 +12,7 @@ import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';
+import { RecordLink } from './RecordLink';
 import { signWords, type SkillStand } from './skillsOf';
 
 const evidenceWords = ({ credit, n, days, bound }: Evidence): string =>
@@ -57,6 +58,9 @@ export function SignForm({
       <h2>
         {SKILLS[skill]} of {person.name}
       </h2>
+      <p>
+        <RecordLink personId={person.id}>Record of {person.name} as CSV</RecordLink>
+      </p>
       <p>
         {evidence.n === 0 ? 'No answers at level 3 yet.' : evidenceWords(evidence)}{' '}
         {signWords(sign, dateText)}

@@ -24,7 +24,8 @@ export function FigureChoices({
     if (!isDone) return '';
     if (choice === figure.shown) return 'right';
     const mistake = mistakeOf(figure, choice);
-    if (mistake) return words.mistake(mistake);
+    const why = mistake === null ? '' : words.mistake(mistake);
+    if (why !== '') return why;
     return choice === value ? 'not this' : '';
   };
   return (

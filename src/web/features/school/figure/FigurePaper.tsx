@@ -19,10 +19,11 @@ function Answered({
 }) {
   if (value === 'cannot') return <p>You answered that it cannot be.</p>;
   const mistake = mistakeOf(figure, value);
+  const why = mistake === null ? '' : words.mistake(mistake);
   return (
     <p>
       You answered {words.text(value)} {words.unit}
-      {mistake && `: ${words.mistake(mistake)}`}. {words.inCup(value)}
+      {why && `: ${why}`}. {words.inCup(value)}
     </p>
   );
 }

@@ -37,8 +37,9 @@ export function OneVessel({
   const { liquorMl, cups } = given;
   const left = liquorMl - pouredMl(state);
   const { isDone, pours } = state;
+  const isEmpty = left <= 0;
   useEffect(() => {
-    if (held === null) return;
+    if (held === null || isEmpty) return;
     const timer = setInterval(
       () => dispatch({ kind: 'pour', cup: held, ml: (POUR_RATE * STEP_MS) / 1000 }),
       STEP_MS,
@@ -47,7 +48,7 @@ export function OneVessel({
       clearInterval(timer);
       dispatch({ kind: 'lift' });
     };
-  }, [held]);
+  }, [held, isEmpty]);
   const tap = (cup: number) => {
     dispatch({ kind: 'pour', cup, ml: liquorMl / cups / 2 });
     dispatch({ kind: 'lift' });

@@ -1,0 +1,37 @@
+import { unparse } from 'papaparse';
+import { DRILLS, SKILLS } from '#core/training';
+import type { Practice } from '#contracts/training';
+
+const COLUMNS = [
+  'day',
+  'kind',
+  'skill',
+  'drill',
+  'level',
+  'credit',
+  'verdict',
+  'reported_wrong',
+  'until',
+  'note',
+  'by',
+] as const;
+type Row = Readonly<Partial<Record<(typeof COLUMNS)[number], string | number>>>;
+
+/** One person’s record as RFC 4180 text, by day: answers and sign-offs. How long anything took is not in it. */
+export function trainingCsv({ person, answers, signs }: Practice): string {
+  const rows: Row[] = [
+    ...answers.map((a) => ({
+      ...{ day: a.day, kind: 'answer', skill: SKILLS[DRILLS[a.drill].skill] },
+      ...{ drill: DRILLS[a.drill].name, level: a.level, credit: Number(a.credit.toFixed(3)) },
+      ...{ verdict: a.judged, reported_wrong: a.disputed ? 'yes' : '', by: person.name },
+    })),
+    ...signs.map((s) => ({
+      ...{ day: s.day, kind: s.kind, skill: SKILLS[s.skill], until: s.until ?? '' },
+      ...{ note: s.note, by: s.by },
+    })),
+  ].sort((a, b) => (a.day < b.day ? -1 : Number(a.day > b.day)));
+  return unparse(
+    { fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((c) => (row as Row)[c] ?? '')) },
+    { newline: '\r\n', escapeFormulae: true },
+  );
+}
