@@ -53,6 +53,10 @@ async function filesOf(): Promise<Record<string, string[]>> {
   const vessels = (await records('/api/vessels', 'vessels')).slice(0, 3);
   const tastings = await records(`/api/tastings?siteId=${siteId}`, 'tastings');
   const batches = await records('/api/batches', 'batches');
+  const board = await lead.get('/api/training/board').expect(200);
+  const people = (board.body as { people: { person: { id: string }; answers: unknown[] }[] })
+    .people;
+  const practised = people.filter((p) => p.answers.length > 0).map((p) => p.person);
   const lastMonth = `from=${TEST_INSTANT - 30 * 86_400_000}&to=${TEST_INSTANT + 86_400_000}`;
   const each = (list: { id: string }[], path: (id: string) => string) =>
     list.map((x) => path(x.id));
@@ -65,6 +69,7 @@ async function filesOf(): Promise<Record<string, string[]>> {
     printPocket: each(vessels, (id) => `/api/vessels/${id}/pocket.pdf`),
     printScaling: each(vessels, (id) => `/api/vessels/${id}/scaling.pdf`),
     printSpoons: ['/api/print/spoons.pdf'],
+    exportTraining: each(practised, (id) => `/api/training/record/${id}.csv`),
     printBatchLabel: each(batches, (id) => `/api/batches/${id}/label.pdf?zone=Europe/Lisbon`),
     exportCold: ['batches.csv', 'temperatures.csv', 'batches.json', 'record.json'].map(
       (file) => `/api/cold/${file}?${lastMonth}`,

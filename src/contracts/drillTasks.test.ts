@@ -35,6 +35,16 @@ describe('what is drawn is what the server takes', () => {
       expect([task.drill, DrillTaskBody.safeParse(task).error]).toEqual([task.drill, undefined]);
   });
 });
+test('limits that are no whole hours are taken too', () => {
+  const { cold } = FACTS;
+  const odd = { ...cold.limits, keepHours: 50.3, counterHours: 2.7, warmHours: 3.1 };
+  const facts = { ...FACTS, cold: { ...cold, limits: odd } };
+  for (let seed = 0; seed < 60; seed++) {
+    const question = drawPick('holding', facts, LEVELS[seed % 5] ?? 1, seeded(seed));
+    const task = { ...question, answer: { picks: [['serve']] } };
+    expect(DrillTaskBody.safeParse(task).error).toBeUndefined();
+  }
+});
 test('an answer of another drill is refused', () => {
   const question = drawFigure('fillLine', FACTS, 2, seeded(3));
   const picked = { ...question, answer: { picks: [['a']] } };

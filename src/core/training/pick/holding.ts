@@ -172,7 +172,7 @@ function jugWith(
   limits: HoldingLimits,
   random: Random,
 ): HoldingJug {
-  const keep = limits.keepHours * HOUR;
+  const keep = quarter(limits.keepHours * HOUR);
   const cold = { fridgeC: Math.max(1, limits.limitC - 1), warmHours: 0 };
   const warm = (hours: number) => ({ fridgeC: limits.limitC + 2, warmHours: hours });
   const age = quarter(between(random, 0.1, 0.85) * keep);
