@@ -49,11 +49,14 @@ export class SchoolDriver extends Hands {
       names.map(async (n) => (await n.getAttribute('aria-label'))?.slice(-1).toLowerCase() ?? ''),
     );
   }
-  /** Each cup by its letter into the place of its figure, in the order of their letters. */
+  /** Each cup by its letter into the place of its figure, in the order of their letters; seen in the hand, then there. */
   async placeByKeys(): Promise<void> {
     for (const [i, letter] of (await this.unplaced()).entries()) {
+      const cup = letter.toUpperCase();
       await this.page.keyboard.press(letter);
+      await this.expectSaid(new RegExp(`^Cup ${cup} is in your hand`));
       await this.page.keyboard.press(String(i + 1));
+      await this.expectThere('button', `Place ${i + 1}, cup ${cup}`);
     }
   }
   /** What a taster says of the cup that is asked about. */
