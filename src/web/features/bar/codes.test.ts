@@ -36,6 +36,13 @@ describe('a scanner that types', () => {
       ),
     ).toBe(false);
   });
+  test('a quick H and a figure are a hand’s: two cups of a drill, two keys of the bar', () => {
+    const keys = wedgeReader();
+    const typed = ['g', '7', 'h', '8', 'Enter'].map((k, i) => keys(k, 1000 + 10 * i));
+    expect(typed.some((o) => o.ofCode || o.whole !== null)).toBe(false);
+    const after = [...code, 'Enter'].map((k, i) => keys(k, 2000 + 8 * i));
+    expect(after.at(-1)?.whole).toBe(code);
+  });
   test('Shift between its letters does not break it; two codes one after the other are two', () => {
     const keys = wedgeReader();
     let at = 1000;

@@ -20,12 +20,16 @@ function pathIn(trimmed: string) {
 /** A scanner types so much faster than hands that it can be told: ms from one letter to the next. */
 const FAST_MS = 35;
 const LEAST = 6;
+/** A code is an address: what does not begin so is a hand’s, however quick. */
+const BEGINS = 'http';
+const beginsCode = (text: string): boolean =>
+  text !== '' && BEGINS.startsWith(text.slice(0, BEGINS.length).toLowerCase());
 /** What holds a letter up while it is typed is no letter. */
 const HELD = new Set(['Shift', 'Control', 'Alt', 'Meta', 'CapsLock']);
 
 /**
- * Gathers keys as they come: whether one belongs to a code (an address, so it begins with h), and the whole code when
- * its Enter comes fast. Pure but for what it holds.
+ * Gathers keys as they come: whether one belongs to a code (an address), and the whole code when its Enter comes fast.
+ * Pure but for what it holds.
  */
 export function wedgeReader(): (
   key: string,
@@ -39,13 +43,15 @@ export function wedgeReader(): (
     last = at;
     // An arrow, say, is of no code.
     if (!fast || (key.length > 1 && key !== 'Enter')) text = '';
-    const ofCode = fast && text.startsWith('h');
+    const before = text;
     if (key === 'Enter') {
-      const whole = text;
       text = '';
-      return { ofCode, whole: ofCode && whole.length >= LEAST ? whole : null };
+      const ofCode = beginsCode(before);
+      return { ofCode, whole: ofCode && before.length >= LEAST ? before : null };
     }
-    if (key.length === 1) text += key.toLowerCase() === 'h' && text === '' ? 'h' : key;
-    return { ofCode, whole: null };
+    const goesOn = before !== '' && beginsCode(before + key);
+    const begun = beginsCode(key) ? key.toLowerCase() : '';
+    if (key.length === 1) text = goesOn ? before + key : begun;
+    return { ofCode: goesOn, whole: null };
   };
 }
