@@ -66,7 +66,7 @@ export class SchoolDriver extends Hands {
 
   /** Figures to choose from, where there are any. */
   private choices() {
-    return this.page.locator('.btn.choice').filter({ hasNotText: /^It cannot be|^Not again/ });
+    return this.page.locator('.btn.choice').filter({ hasNotText: /^Not possible|^Not again/ });
   }
   /** The second choice by its number, or a few steps along the rule: right or not. */
   async answerFigureByKeys(): Promise<void> {

@@ -19,7 +19,7 @@ import type {
   SpoonsGiven,
 } from '#core/training';
 import { VESSEL_KINDS, type VesselKind } from '#core/vessels';
-import { DrillCup, Figure, Level, Name, Seconds, Water } from './drillParts';
+import { DrillCup, Figure, Level, Name, Seconds, taskBody, Water } from './drillParts';
 import { oneOf } from './primitives';
 import { Style } from './teas';
 
@@ -148,7 +148,7 @@ const PlanGivenBody = z.strictObject({
 }) satisfies z.ZodType<PlanGiven>;
 
 const figureTask = <D extends FigureDrillName, G extends z.ZodType>(drill: D, given: G) =>
-  z.strictObject({ drill: z.literal(drill), given, answer: FigureAnswerBody });
+  taskBody(drill, given, FigureAnswerBody);
 export const FIGURE_TASKS = [
   figureTask('spoons', SpoonsGivenBody),
   figureTask('fillLine', FillGivenBody),

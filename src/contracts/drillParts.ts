@@ -36,3 +36,10 @@ export const DrillCup = z.strictObject({
   boilingC: Figure(60, 101),
   pourLoss: Figure(0, 0.5),
 });
+
+/** A question of a drill with its answer. */
+export const taskBody = <D extends string, G extends z.ZodType, A extends z.ZodType>(
+  drill: D,
+  given: G,
+  answer: A,
+) => z.strictObject({ drill: z.literal(drill), given, answer });

@@ -16,7 +16,7 @@ import {
   type WhichGiven,
 } from '#core/training';
 import { VerdictBody } from './brews';
-import { DrillCup, Figure, Level, Name, Seconds, Water } from './drillParts';
+import { DrillCup, Figure, Level, Name, Seconds, taskBody, Water } from './drillParts';
 import { oneOf } from './primitives';
 
 // Drills in which something is picked: questions as they were drawn, with their answers.
@@ -55,7 +55,7 @@ const HoldingGivenBody = z.strictObject({
   now: Minutes,
   limits: z.strictObject({
     keepHours: Figure(1, 120),
-    counterHours: Figure(0.25, 24),
+    counterHours: Figure(0.25, 24).nullable(),
     limitC: Figure(0, 15),
     warmHours: Figure(0.25, 24),
   }),
@@ -97,7 +97,7 @@ const FairGivenBody = z.strictObject({
 }) satisfies z.ZodType<FairGiven>;
 
 const pickTask = <D extends PickDrillName, G extends z.ZodType>(drill: D, given: G) =>
-  z.strictObject({ drill: z.literal(drill), given, answer: PickAnswerBody });
+  taskBody(drill, given, PickAnswerBody);
 export const PICK_TASKS = [
   pickTask('words', CausesGivenBody),
   pickTask('which', WhichGivenBody),

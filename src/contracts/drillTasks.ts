@@ -13,7 +13,7 @@ import {
   type TurnsGiven,
 } from '#core/training';
 import { FIGURE_TASKS } from './drillFigures';
-import { DrillCup, Figure, Level, Name, Water } from './drillParts';
+import { DrillCup, Figure, Level, Name, taskBody, Water } from './drillParts';
 import { PICK_TASKS } from './drillPicks';
 
 // Questions of every drill as they were drawn, with their answers.
@@ -72,13 +72,9 @@ const TurnsAnswerBody = z.strictObject({
 
 /** A question of a drill with its answer. */
 export const DrillTaskBody = z.discriminatedUnion('drill', [
-  z.strictObject({
-    drill: z.literal('diagnose'),
-    given: DiagnosisGivenBody,
-    answer: DiagnosisAnswerBody,
-  }),
-  z.strictObject({ drill: z.literal('order'), given: OrderGivenBody, answer: OrderAnswerBody }),
-  z.strictObject({ drill: z.literal('turns'), given: TurnsGivenBody, answer: TurnsAnswerBody }),
+  taskBody('diagnose', DiagnosisGivenBody, DiagnosisAnswerBody),
+  taskBody('order', OrderGivenBody, OrderAnswerBody),
+  taskBody('turns', TurnsGivenBody, TurnsAnswerBody),
   ...FIGURE_TASKS,
   ...PICK_TASKS,
 ]) satisfies z.ZodType<DrillTask>;

@@ -67,6 +67,6 @@ export {
   type RescueTask,
   type RescueTaskKind,
 } from './rescueDrill';
-export { PROPOSED_LEVERS, TURNED_LEVERS, type Lever, type ProposedLever } from './names';
+export { LEVERS, PROPOSED_LEVERS, TURNED_LEVERS, type Lever, type ProposedLever } from './names';
 export { plainProposal, propose, type Judged, type Proposal } from './propose';
-export { headlineOf, type Turn } from './words';
+export { headlineOf, LEVER_WORDS, type Turn } from './words';

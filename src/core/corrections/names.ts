@@ -12,7 +12,7 @@ export const TURNED_LEVERS = [
 ] as const;
 export type TurnedLever = (typeof TURNED_LEVERS)[number];
 /** Those, and what is looked after before anything is turned. */
-const LEVERS = [...TURNED_LEVERS, 'warmVessel', 'checkLot'] as const;
+export const LEVERS = [...TURNED_LEVERS, 'warmVessel', 'checkLot'] as const;
 export type Lever = (typeof LEVERS)[number];
 /** What a proposal may say instead of, or with, one lever. */
 export const PROPOSED_LEVERS = [...LEVERS, 'two', 'followRecipe', 'keep', 'none'] as const;

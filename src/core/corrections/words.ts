@@ -2,7 +2,7 @@ import type { Brewing } from '#core/cup';
 import type { StyleId } from '#core/styles';
 import { capital, celsius, grams, minutesText, numberText, seconds } from '#core/units';
 import { MODEL_LEVERS, type ModelLever, turned, type Turns, valueOf } from './levers';
-import type { TurnedLever } from './names';
+import type { ProposedLever, TurnedLever } from './names';
 
 /** One lever turned, in the terms of a recipe: leaf in g per 100 ml, C, s, contact and water as they are. */
 export type Turn = { readonly lever: TurnedLever; readonly from: number; readonly to: number };
@@ -117,3 +117,22 @@ export function restOf(turns: readonly Turn[]): string {
   const said = stays.length === 3 ? 'leaf, heat and time' : stays.join(' and ');
   return `${capital(said)} ${stays.length === 1 ? 'stays' : 'stay'}.`;
 }
+
+/** What a lever turns, in a few words. */
+export const LEVER_WORDS: Readonly<Record<ProposedLever, string>> = {
+  leafMore: 'more leaf',
+  leafLess: 'less leaf',
+  cooler: 'cooler water',
+  hotter: 'hotter water',
+  shorter: 'less time',
+  longer: 'more time',
+  roomier: 'stir, or a roomier infuser',
+  stiller: 'no stirring',
+  waterAfter: 'hot water after',
+  warmVessel: 'warm the vessel',
+  checkLot: 'look at lot and water',
+  two: 'two things at once',
+  followRecipe: 'follow the recipe',
+  keep: 'nothing',
+  none: 'nothing',
+};

@@ -1,6 +1,7 @@
 /**
  * Advice lines as packets print them, written for this project, each with what a reader at the counter takes from it.
- * One row: text | leaf | water | heat C | wait s | steep s; "-" where the packet does not say it.
+ * One row: text | leaf | water | heat C | wait s | steep s; "-" where the packet does not say it. A row may go on
+ * after a backslash.
  */
 export const CORPUS = `
 1 tsp per cup, 80°C, 2-3 minutes | 1 teaspoon | 1 cups | 80 | - | 120-180
@@ -15,7 +16,8 @@ One heaped teaspoon in a mug of boiling water, 5 mins | 1 heaped teaspoon | 1 cu
 2,5 g per 2 dl; 70 C; 60 s | 2.5 g | 200 ml | 70 | - | 60
 1 tbsp per 8 fl oz, cold water, fridge 10-12 hours | 1 tablespoon | 236.59 ml | - | - | 36000-43200
 Boil, let it stand one minute, then steep 1 1/2 minutes | - | - | 100 | 60 | 90
-Boil the kettle, wait two minutes, pour over 2 tsp of leaf per mug and leave for 3 minutes | 2 teaspoon | 1 cups | 100 | 120 | 180
+Boil the kettle, wait two minutes, pour over 2 tsp of leaf per mug and leave for 3 minutes \
+| 2 teaspoon | 1 cups | 100 | 120 | 180
 Use water just under the boil. 3 g per 180 ml. 4 minutes. | 3 g | 180 ml | - | - | 240
 Just off the boil | - | - | - | - | -
 Brew to taste. | - | - | - | - | -
@@ -61,7 +63,8 @@ Net weight 90 g. 2 tsp per 400 ml. 3 min at 88 C. Keep below 25 °C. | 2 teaspoo
 Contains 18 tea bags. One bag per cup, 4 minutes, boiling. | 1 bag | 1 cups | 100 | - | 240
 Best with a splash of milk. 3.5 g per 200 ml, 100 °C, 4 to 5 min | 3.5 g | 200 ml | 100 | - | 240-300
 0.5 oz of leaf per quart, 208°F, 4 min | 14.17 g | 946.35 ml | 97.78 | - | 240
-1 tablespoon per cup (8 oz). Bring to a rolling boil. Steep 5-7 minutes. | 1 tablespoon | 236.59 ml | 100 | - | 300-420
+1 tablespoon per cup (8 oz). Bring to a rolling boil. Steep 5-7 minutes. \
+| 1 tablespoon | 236.59 ml | 100 | - | 300-420
 1 tsp per 6-oz cup, just-boiled water, 3 minutes | 1 teaspoon | 177.44 ml | 100 | - | 180
 3 g for a 150 ml cup. 2 min 15 sec. 82 degrees Celsius. | 3 g | 150 ml | 82 | - | 135
 Add one teaspoon per cup and one for the pot. Boiling water. Stand 5 minutes. | 1 teaspoon | 1 cups | 100 | - | 300
@@ -76,7 +79,8 @@ Simply add hot water | - | - | - | - | -
 Use water below boiling point, 2 tsp to the pint, 3 minutes | 2 teaspoon | 473.18 ml | - | - | 180
 Water should be almost boiling. 2 min. | - | - | - | - | 120
 Steep covered for 10 minutes in 300 ml of boiling water. 2 tsp. | 2 teaspoon | 300 ml | 100 | - | 600
-A tablespoonful of flowers per mug, boiling water, infuse 8–10 min, covered | 1 tablespoon | 1 cups | 100 | - | 480-600
+A tablespoonful of flowers per mug, boiling water, infuse 8–10 min, covered \
+| 1 tablespoon | 1 cups | 100 | - | 480-600
 Use 1g per 50ml, 95C, 1m30s | 1 g | 50 ml | 95 | - | 90
 Place 2 cups of water (500 ml) and 5 g leaf in a pot; 90 °C; 3 min | 5 g | 500 ml | 90 | - | 180
 Between 2 and 3 minutes at between 75 and 80 °C | - | - | 75-80 | - | 120-180
@@ -86,8 +90,10 @@ Two tablespoons per 1 litre jug. Cold water. 4 hours. | 2 tablespoon | 1000 ml |
 Infuse at room temperature for 2 hours, 9 g per 0.75 l | 9 g | 750 ml | - | - | 7200
 1 TL pro Tasse, 80 °C, 2 Minuten ziehen lassen | 1 teaspoon | 1 cups | 80 | - | 120
 2 gehäufte Teelöffel auf 1 Liter, kochendes Wasser, 5-8 Min. | 2 heaped teaspoon | 1000 ml | 100 | - | 300-480
-Pro Tasse einen gestrichenen Teelöffel mit sprudelnd kochendem Wasser aufgießen, 3 bis 4 Minuten ziehen lassen | 1 teaspoon | 1 cups | 100 | - | 180-240
-Wasser aufkochen, 5 Minuten abkühlen lassen, 12 g pro Liter, 2–3 Minuten ziehen lassen | 12 g | 1000 ml | 100 | 300 | 120-180
+Pro Tasse einen gestrichenen Teelöffel mit sprudelnd kochendem Wasser aufgießen, 3 bis 4 Minuten ziehen lassen \
+| 1 teaspoon | 1 cups | 100 | - | 180-240
+Wasser aufkochen, 5 Minuten abkühlen lassen, 12 g pro Liter, 2–3 Minuten ziehen lassen \
+| 12 g | 1000 ml | 100 | 300 | 120-180
 4 TL auf 1 l Wasser (70 Grad), Ziehzeit anderthalb Minuten | 4 teaspoon | 1000 ml | 70 | - | 90
 1 EL je 300 ml, 100°C, 8 Min | 1 tablespoon | 300 ml | 100 | - | 480
 1 Beutel je Tasse, 200 ml, kochend, 6 Minuten | 1 bag | 200 ml | 100 | - | 360
@@ -105,7 +111,8 @@ Deux cuillères à café bombées pour une théière, 90°, 3 min | 2 heaped tea
 Une pincée par tasse, 70 degrés, une minute trente | 1 pinch | 1 cups | 70 | - | 90
 5 g pour 40 cl, 75-80 °C, 1 min 30 | 5 g | 400 ml | 75-80 | - | 90
 1 cucharadita por taza, agua a 80 grados, 2 a 3 minutos | 1 teaspoon | 1 cups | 80 | - | 120-180
-Dos cucharaditas colmadas por cada 250 ml, agua hirviendo, dejar reposar 4 minutos | 2 heaped teaspoon | 250 ml | 100 | - | 240
+Dos cucharaditas colmadas por cada 250 ml, agua hirviendo, dejar reposar 4 minutos \
+| 2 heaped teaspoon | 250 ml | 100 | - | 240
 Una cucharada sopera por 300 ml, 95 °C, infusionar de 3 a 5 min | 1 tablespoon | 300 ml | 95 | - | 180-300
 Hervir el agua, dejar enfriar dos minutos e infusionar un minuto y medio | - | - | 100 | 120 | 90
 1 bolsita por taza, agua hirviendo, 3-5 minutos | 1 bag | 1 cups | 100 | - | 180-300
@@ -113,7 +120,8 @@ Media cucharadita por taza, 70 °C, 45 segundos | 0.5 teaspoon | 1 cups | 70 | -
 Una pizca por taza, sin que el agua llegue a hervir, 2 minutos | 1 pinch | 1 cups | - | - | 120
 Dos medidas para una tetera, 90 °C, 3 minutos | 2 scoop | 1 vessels | 90 | - | 180
 Steep 1 teaspoon in 8 ounces of 200°F water for 3–5 minutes. | 1 teaspoon | 236.59 ml | 93.33 | - | 180-300
-Measure 2.5g of tea per 200ml. Heat fresh water to 95C. Infuse for 3 minutes then remove leaves. | 2.5 g | 200 ml | 95 | - | 180
+Measure 2.5g of tea per 200ml. Heat fresh water to 95C. Infuse for 3 minutes then remove leaves. \
+| 2.5 g | 200 ml | 95 | - | 180
 For best results use freshly drawn water, boiled and left for 2 minutes. Brew 3 min. | - | - | 100 | 120 | 180
 Serving size: 1 rounded tsp (3 g) | 1 heaped teaspoon | - | - | - | -
 Water temp: 160-170F / Time: 1 min / Amount: 1 tbsp | 1 tablespoon | - | 71.11-76.67 | - | 60
@@ -133,13 +141,16 @@ Brew four minutes with a teaspoonful per cup of water just off the boil | 1 teas
 Cover leaves with 500 ml boiling water; stand for 7 minutes | - | 500 ml | 100 | - | 420
 Steep time 2-4 min, temp 185° | - | - | 85 | - | 120-240
 1.5 L cold water, 6 bags, 12 hours in the refrigerator | 6 bag | 1500 ml | - | - | 43200
-Add 2 tsp to your teapot, fill with boiling water, leave five to seven minutes | 2 teaspoon | 1 vessels | 100 | - | 300-420
+Add 2 tsp to your teapot, fill with boiling water, leave five to seven minutes \
+| 2 teaspoon | 1 vessels | 100 | - | 300-420
 Enjoy any time of day. Makes 25 cups. | - | - | - | - | -
 One flat teaspoon each 150 ml, 2 min at 70° C | 1 teaspoon | 150 ml | 70 | - | 120
 Infuse at 90 ºC during 4 min. 10 g for 1 L. | 10 g | 1000 ml | 90 | - | 240
-1 Teelöffel Tee mit 250 ml kochendem Wasser übergießen und zugedeckt 8–10 Minuten ziehen lassen. | 1 teaspoon | 250 ml | 100 | - | 480-600
+1 Teelöffel Tee mit 250 ml kochendem Wasser übergießen und zugedeckt 8–10 Minuten ziehen lassen. \
+| 1 teaspoon | 250 ml | 100 | - | 480-600
 Temperatur: 75 °C, Ziehzeit: 2-3 Min., Dosierung: 4 TL/Liter | 4 teaspoon | 1000 ml | 75 | - | 120-180
-15 g auf einen Liter, das kochende Wasser zehn Minuten stehen lassen, dann aufgießen, eine Minute ziehen lassen | 15 g | 1000 ml | 100 | 600 | 60
+15 g auf einen Liter, das kochende Wasser zehn Minuten stehen lassen, dann aufgießen, eine Minute ziehen lassen \
+| 15 g | 1000 ml | 100 | 600 | 60
 Pro Kanne 5 Teelöffel, 90 Grad, 3 Minuten | 5 teaspoon | 1 vessels | 90 | - | 180
 1 gut gehäufter EL pro 0,5 l, 95 °C, 4-5 min | 1 heaped tablespoon | 500 ml | 95 | - | 240-300
 Ein Teebeutel pro Becher, mit siedendem Wasser übergießen, 4 Min. | 1 bag | 1 cups | 100 | - | 240
@@ -150,7 +161,8 @@ Verser l'eau bouillante sur 1 sachet et laisser infuser 3 à 5 min | 1 bag | - |
 Trois cuillères à soupe par litre, une nuit au réfrigérateur | 3 tablespoon | 1000 ml | - | - | -
 12 g pour 1 litre d'eau, 80-85°C, 3 mn | 12 g | 1000 ml | 80-85 | - | 180
 Eau non bouillante, deux minutes | - | - | - | - | 120
-Attendre 5 minutes après ébullition, infuser 3 minutes, 2 cuillères à thé par théière | 2 teaspoon | 1 vessels | 100 | 300 | 180
+Attendre 5 minutes après ébullition, infuser 3 minutes, 2 cuillères à thé par théière \
+| 2 teaspoon | 1 vessels | 100 | 300 | 180
 Temperatura: 85 ºC. Tiempo de infusión: 3 min. Cantidad: 2 g por taza. | 2 g | 1 cups | 85 | - | 180
 1 cucharada de postre por taza, 90 °C, 4 minutos | 1 dessertSpoon | 1 cups | 90 | - | 240
 Verter agua hirviendo sobre una bolsita y esperar 5 minutos | 1 bag | - | 100 | - | 300
@@ -174,7 +186,8 @@ Boil 350 ml of water, add 1 tbsp, simmer for 10 minutes | 1 tablespoon | 350 ml 
 Steep for three-quarters of a minute at 60 °C | - | - | 60 | - | 45
 Steep 3.5 mins in 90C water, 5g to 420ml | 5 g | 420 ml | 90 | - | 210
 Use 2 grams for every 100 millilitres and steep at 85 degrees for two and a half minutes | 2 g | 100 ml | 85 | - | 150
-Bring fresh cold water to a boil. Add one tea bag per 6 ounces. Let steep for 3 to 5 minutes. | 1 bag | 177.44 ml | 100 | - | 180-300
+Bring fresh cold water to a boil. Add one tea bag per 6 ounces. Let steep for 3 to 5 minutes. \
+| 1 bag | 177.44 ml | 100 | - | 180-300
 One tbsp. to a pint of not-quite-boiling water, five mins | 1 tablespoon | 473.18 ml | - | - | 300
 Water that has stood 3 minutes after boiling, 4 g, 250 ml, 2 minutes | 4 g | 250 ml | 100 | 180 | 120
 1.25 tsp per 200ml 90c 3m | 1.25 teaspoon | 200 ml | 90 | - | 180

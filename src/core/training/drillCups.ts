@@ -9,6 +9,7 @@ import {
   type SiteFacts,
   type TeaFacts,
 } from '#core/recipes';
+import { type LotState, measureOf } from '#core/teas';
 import type { Week } from '#core/time';
 import type { VesselFacts } from '#core/vessels';
 import type { DrillCup } from './diagnosis/draw';
@@ -22,9 +23,31 @@ import type { HoldingLimits } from './pick/holding';
 export type DrillTea = TeaFacts & {
   readonly name: string;
   readonly method: Method;
-  /** The house recipe of its own method. */
+  /** The house recipe of that method. */
   readonly recipe: Recipe;
 };
+type HouseRecipe = { readonly recipe: Recipe } | null;
+/** A tea as the Book has it. */
+type BookTea = Pick<TeaFacts, 'style' | 'fitted'> & {
+  readonly measure: Pick<TeaFacts, 'spoon' | 'weighing'>;
+  readonly lots: readonly (Pick<TeaFacts, 'weighing'> & { readonly state: LotState })[];
+  readonly name: string;
+  readonly method: Method;
+  readonly retired: boolean;
+  /** By its own method, when that is a hot one. */
+  readonly house: HouseRecipe;
+  readonly recipes: readonly { readonly method: Method; readonly house: HouseRecipe }[];
+};
+/** A tea by its hot house recipe, and by each cold one. */
+export function drillTeasOf(tea: BookTea): DrillTea[] {
+  if (tea.retired) return [];
+  const { style, fitted, name } = tea;
+  const facts = { name, style, fitted, ...measureOf(tea) };
+  const cold = tea.recipes.filter(({ method }) => isCold(method));
+  return [{ method: tea.method, house: tea.house }, ...cold].flatMap(({ method, house }) =>
+    house ? [{ ...facts, method, recipe: house.recipe }] : [],
+  );
+}
 /** What a house is asked about. */
 export type DrillFacts = {
   readonly cups: readonly DrillCup[];
@@ -145,7 +168,8 @@ export function drillFactsOf(house: {
     cold: {
       teas: [...new Set(house.teas.filter((t) => isCold(t.method)).map((t) => t.name))],
       limits: {
-        ...{ keepHours: house.limits.keepHours, counterHours: house.limits.counterHours },
+        keepHours: house.limits.keepHours,
+        counterHours: house.limits.counterAllowed ? house.limits.counterHours : null,
         ...{ limitC: house.limits.limit, warmHours: house.limits.warmHours },
       },
       plans: coldTeasOf(house.teas),

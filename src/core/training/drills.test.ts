@@ -144,7 +144,7 @@ describe('from words to the cause', () => {
     const worked = workPick({ drill: 'words', given: given({}) });
     expect(worked?.parts[0]?.right).toEqual(['weak']);
     const named = workPick({ drill: 'words', given: given({ rows: ['weak', 'slack', 'heavy'] }) });
-    expect(named?.mistake([['slack']])).toMatch(/Minutes are taken for leaf/);
+    expect(named?.mistake([['slack']])).toMatch(/^You named a time\./);
   });
   test('a cold pot is asked for only where it was cold', () => {
     const cold = given({ circumstance: 'coldVessel', rows: ['weak-cold-vessel', 'bitter'] });

@@ -31,6 +31,7 @@ export { DRILL_NAMES, DRILLS, SKILL_NAMES, SKILLS, type Drill, type Skill } from
 export {
   drillCupsOf,
   drillFactsOf,
+  drillTeasOf,
   type DrillFacts,
   type DrillTea,
   type DrillVessel,

@@ -16,6 +16,7 @@ import { type DrillCup, houseCupOf } from './diagnosis/draw';
 import { asTheHouse } from './diagnosis/faults';
 import type { Judged } from './diagnosis/score';
 import { liquorOfMade } from './diagnosis/tasted';
+import { drawnFair } from './drawnFair';
 
 // Cups of one liquor at eight strengths, to be set in order by their colour.
 
@@ -95,20 +96,14 @@ function judgedBy(tau: number): Judged {
   return tau >= NEAR ? 'near' : 'wrong';
 }
 
-const TRIES = 30;
-/**
- * Draws an order of one of the house's cups; a level at which none is far enough apart gives way to the one below.
- * @throws {RangeError} when the house has no cup
- */
+/** Draws an order of one of the house's cups. @throws {RangeError} when the house has no cup that can be set in order */
 export function drawOrder(cups: readonly DrillCup[], level: Level, random: Random): OrderGiven {
-  for (let at = level; at >= 1; at = (at - 1) as Level)
-    for (let i = 0; i < TRIES; i++) {
-      const cup = pick(random, cups);
-      const liquor = liquorOfMade(asTheHouse(houseCupOf(cup)));
-      const { strengths, fair } = orderLadder(liquor, APART[at]);
-      if (!fair) continue;
-      const shuffle = shuffled([...strengths.keys()], random);
-      return { cup, apart: APART[at], shuffle, level: at };
-    }
-  throw new RangeError('no cup of this house can be set in order');
+  return drawnFair(level, (at) => {
+    const cup = pick(random, cups);
+    const liquor = liquorOfMade(asTheHouse(houseCupOf(cup)));
+    const { strengths, fair } = orderLadder(liquor, APART[at]);
+    if (!fair) return null;
+    const shuffle = shuffled([...strengths.keys()], random);
+    return { cup, apart: APART[at], shuffle, level: at };
+  });
 }

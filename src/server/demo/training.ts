@@ -1,6 +1,5 @@
 import { USUAL_HOUSE_LIMITS } from '#core/cold';
 import { type Random, seeded } from '#core/numeric';
-import { measureOf } from '#core/teas';
 import { siteDate } from '#core/time';
 import {
   DIAGNOSIS_GUESS,
@@ -12,6 +11,7 @@ import {
   drillFactsOf,
   DrillHouse,
   type DrillTask,
+  drillTeasOf,
   type FigureDrillName,
   figureGuess,
   houseCupOf,
@@ -151,14 +151,7 @@ export async function addTraining(making: Making, { sites, vessels, cast }: Shop
   if (!site || !lead) return;
   const teas = await allTeas(db);
   const facts = drillFactsOf({
-    teas: teas.flatMap((tea) => {
-      if (!tea.house || !TEAS.includes(tea.name)) return [];
-      const own = { ...tea, ...measureOf(tea), recipe: tea.house.recipe };
-      const cold = tea.recipes.flatMap(({ method, house }) =>
-        house && method === 'fridge' ? [{ ...own, method, recipe: house.recipe }] : [],
-      );
-      return [own, ...cold];
-    }),
+    teas: teas.filter((tea) => TEAS.includes(tea.name)).flatMap(drillTeasOf),
     vessels: vessels.filter((v) => v.siteId === site.id && VESSELS.includes(v.name)),
     ...{ site, limits: USUAL_HOUSE_LIMITS, open: null },
   });

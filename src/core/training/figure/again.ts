@@ -5,7 +5,7 @@ import { type Seconds, seconds } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import { type DrillCup, houseCupOf } from '../diagnosis/draw';
 import { drawnFair } from '../drawnFair';
-import { type Band, type Figure, type Mistake } from './figures';
+import { type Band, bandWhere, type Figure, IMPOSSIBLE, type Mistake } from './figures';
 
 // How long the same leaf is steeped next.
 
@@ -22,10 +22,7 @@ export type AgainTea = {
   readonly later: readonly PlainWindow[];
   readonly inBags: boolean;
 };
-export type AgainGiven = {
-  readonly cup: DrillCup;
-  readonly later: readonly PlainWindow[];
-  readonly inBags: boolean;
+export type AgainGiven = AgainTea & {
   /** Share of the liquor that stays under the leaf. */
   readonly root: number;
   /** Seconds of every steep so far. */
@@ -37,7 +34,6 @@ export type AgainMistake = 'same' | 'half' | 'sum';
 /** Strength this near the best steep’s counts, in the index. */
 const [RIGHT, NEAR] = [0.4, 0.8];
 const [SHORTEST, LONGEST] = [5, 900];
-const NO_BAND: Band = [Infinity, -Infinity];
 
 const leafOf = ({ later, inBags, root, cup }: AgainGiven): LeafAgain => ({
   later: later.map(({ earliest, best, latest }) => ({
@@ -75,17 +71,11 @@ export function strengthAfter({ cup, root, past }: AgainGiven, time: number): nu
 /** Times about the best one whose cup is as strong, to so much of the index. */
 function timesWithin(given: AgainGiven, best: number, off: number): Band {
   const wanted = strengthAfter(given, best);
-  const edge = (from: number, to: number): number => {
-    if (Math.abs(strengthAfter(given, to) - wanted) <= off) return to;
-    let [inside, outside] = [from, to];
-    for (let i = 0; i < 12; i++) {
-      const mid = (inside + outside) / 2;
-      if (Math.abs(strengthAfter(given, mid) - wanted) <= off) inside = mid;
-      else outside = mid;
-    }
-    return inside;
-  };
-  return [edge(best, SHORTEST), edge(best, LONGEST)];
+  return bandWhere(
+    best,
+    [SHORTEST, LONGEST],
+    (time) => Math.abs(strengthAfter(given, time) - wanted) <= off,
+  );
 }
 const wider = (a: Band, b: Band): Band => [Math.min(a[0], b[0]), Math.max(a[1], b[1])];
 
@@ -94,11 +84,7 @@ export const againFigure = (given: AgainGiven): Figure<AgainMistake> =>
   once(figures, given, () => workAgain(given));
 function workAgain(given: AgainGiven): Figure<AgainMistake> {
   const next = steepAfter(given);
-  if (next.kind === 'spent')
-    return {
-      ...{ truth: 0, shown: 0, right: NO_BAND, near: NO_BAND, mistakes: [], distractors: [] },
-      impossible: true,
-    };
+  if (next.kind === 'spent') return IMPOSSIBLE;
   const { best, earliest, latest } = next.window;
   const last = given.past.at(-1) ?? 0;
   const right = wider([earliest, latest], timesWithin(given, best, RIGHT));

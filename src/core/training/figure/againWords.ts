@@ -26,8 +26,8 @@ function knownWords({ cup, past, later, root, inBags }: AgainGiven): string {
     .join(' ');
 }
 const MISTAKES: Readonly<Record<AgainMistake, string>> = {
-  same: 'this is the last steep again: leaf that has given needs longer',
-  half: 'this is half of the last steep: that holds for small pots with much leaf only',
+  same: 'this is the last steep again: used leaf needs a longer steep',
+  half: 'half of the last steep is right only for small pots with much leaf',
   sum: 'this is all the steeps together',
 };
 function workingOf(given: AgainGiven): string[] {
@@ -47,8 +47,8 @@ function inCup(given: AgainGiven, value: number): string {
   const best = strengthAfter(given, next.window.best);
   const off = strengthAfter(given, Math.max(5, value)) / best - 1;
   const share = Math.round(100 * Math.abs(off));
-  if (share === 0) return 'The cup is as it should be.';
-  return `The cup is ${share} % ${off > 0 ? 'stronger' : 'weaker'} than it should be.`;
+  if (share === 0) return 'The cup is right.';
+  return `The cup is ${share} % ${off > 0 ? 'stronger' : 'weaker'} than the right cup.`;
 }
 /** Ends of the rule, s. */
 const ENDS = [300, 600, 900];

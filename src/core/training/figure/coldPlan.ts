@@ -2,7 +2,7 @@ import { pick, type Random } from '#core/numeric';
 import { type StyleId, styleOf } from '#core/styles';
 import type { Level } from '../diagnosis/diagnosis';
 import { drawnFair } from '../drawnFair';
-import { type Band, type Figure, type Mistake, toDigits } from './figures';
+import { type Band, bandAbout, type Figure, type Mistake, toDigits } from './figures';
 
 // A cold tea for a service: when its leaf goes in, how much of it, and how many pitchers.
 
@@ -85,14 +85,10 @@ function timeFigure(given: PlanGiven): Figure<PlanMistake> | null {
 function leafFigure(given: PlanGiven): Figure<PlanMistake> {
   const { cold, pitcher } = given;
   const truth = (cold.doseGPer100Ml * pitcher.fillLineMl) / 100;
-  const band = ({ by, share }: typeof RIGHT_LEAF): Band => {
-    const off = Math.max(by, share * truth);
-    return [truth - off, truth + off];
-  };
   const brim = toDigits((cold.doseGPer100Ml * pitcher.brimMl) / 100, 1);
-  const near = band(NEAR_LEAF);
+  const near = bandAbout(truth, NEAR_LEAF);
   return {
-    ...{ truth, shown: toDigits(truth, 1), right: band(RIGHT_LEAF), near },
+    ...{ truth, shown: toDigits(truth, 1), right: bandAbout(truth, RIGHT_LEAF), near },
     mistakes: brim > near[1] ? [{ id: 'toTheBrim', value: brim }] : [],
     distractors: [],
   };

@@ -1,5 +1,6 @@
 import { styleOf } from '#core/styles';
 import { numberText } from '#core/units';
+import { clockText, weekText } from '../moments';
 import {
   DAY_MINUTES,
   leafInStretch,
@@ -13,23 +14,14 @@ import { g, leafInCup, ml, ruleEnd } from './figureWords';
 
 // How a cold tea for a service is asked about and worked out, in words.
 
-const HOUR = 60;
-/** As a clock shows it: "18:30". */
-function clockText(minutes: number): string {
-  const inDay = ((Math.round(minutes) % DAY_MINUTES) + DAY_MINUTES) % DAY_MINUTES;
-  const pad = (n: number) => String(n).padStart(2, '0');
-  return `${pad(Math.floor(inDay / HOUR))}:${pad(inDay % HOUR)}`;
-}
 /** The service is on a Wednesday. @example momentText(18 * 60 + 30) // 'Tue 18:30' */
-export function momentText(minutes: number): string {
-  return `${minutes < DAY_MINUTES ? 'Tue' : 'Wed'} ${clockText(minutes)}`;
-}
+export const momentText = (minutes: number): string => weekText(DAY_MINUTES + minutes);
 const hours = (h: number): string => `${numberText(h)} h`;
 
 function knownWords({ cold, pitcher, chillH, open, glasses, glassMl }: PlanGiven): string {
   return [
-    `Leaf stays in for ${hours(cold.earliestH)} to ${hours(cold.latestH)}; ${g(cold.doseGPer100Ml, 2)} for 100 ml; 1 g keeps ${numberText(styleOf(cold.style).held)} ml.`,
-    chillH > 0 && `After that it is chilled for ${hours(chillH)}.`,
+    `The leaf stays in for ${hours(cold.earliestH)} to ${hours(cold.latestH)}; ${g(cold.doseGPer100Ml, 2)} for 100 ml. 1 g keeps ${numberText(styleOf(cold.style).held)} ml of water.`,
+    chillH > 0 && `Then the tea is chilled for ${hours(chillH)}.`,
     `${pitcher.name}: ${ml(pitcher.fillLineMl)} to its fill line, ${ml(pitcher.brimMl)} to the brim.`,
     `Open from ${clockText(open.from)} to ${clockText(open.to)}.`,
     `Wanted: ${glasses} glasses of ${ml(glassMl)}.`,
@@ -38,8 +30,8 @@ function knownWords({ cold, pitcher, chillH, open, glasses, glassMl }: PlanGiven
     .join(' ');
 }
 const MISTAKES: Readonly<Record<PlanMistake, string>> = {
-  fromOpening: 'this begins when the shop opens: it is not ready by then',
-  latestAsBest: 'this counts back too far: the leaf would be in past its latest',
+  fromOpening: 'the leaf goes in when the shop opens: the tea is not ready for the service',
+  latestAsBest: 'this is too early: the leaf would stay in too long',
   noChill: 'the time to chill is left out',
   leafDrinks: 'what the leaf keeps is left out',
   toTheBrim: 'this is the leaf for the brim, not for the fill line',
@@ -82,10 +74,9 @@ export function planWords(given: PlanGiven): FigureWords {
   const [question, name] = NAMES[ask];
   const said = {
     ...{ tea: cold.tea, known: knownWords(given), question, name, cannot: null },
-    asked: `It is served on ${momentText(serviceAt)}.`,
+    asked: `The tea is served on ${momentText(serviceAt)}.`,
     working: workingOf(given, figure.truth),
-    lesson:
-      'Cold tea is planned back from the service: leaf out when somebody is there, then time to chill.',
+    lesson: 'Start from the service and count back: time to chill, then time for the leaf.',
     mistake: (id: string) => MISTAKES[id as PlanMistake],
   };
   if (ask === 'time')
@@ -94,8 +85,8 @@ export function planWords(given: PlanGiven): FigureWords {
       rule: { least: 0, most: serviceAt, step: 15, tick: DAY_MINUTES / 2 },
       inCup: (value) =>
         value < figure.right[0]
-          ? 'The leaf would be in too long, or nobody is there to put it in.'
-          : 'It would not be ready for the service, or nobody is there to put it in.',
+          ? 'The leaf would stay in too long, or the shop is closed then.'
+          : 'The tea would not be ready for the service, or the shop is closed then.',
     };
   if (ask === 'leaf')
     return {
@@ -107,6 +98,6 @@ export function planWords(given: PlanGiven): FigureWords {
     ...{ ...said, unit: '', perTyped: 1, text: (v) => numberText(v, 0) },
     rule: { least: 0, most: 12, step: 1, tick: 2 },
     inCup: (value) =>
-      value < figure.truth ? 'Some glasses would be missing.' : 'A whole pitcher would be left.',
+      value < figure.truth ? 'Some guests would get no glass.' : 'A whole pitcher would be left.',
   };
 }

@@ -19,6 +19,6 @@ export function leafInCup(value: number, truth: number): string {
   const share = Math.round(Math.abs(error) * 100);
   if (share === 0) return 'That is the leaf of the recipe.';
   const words = roundingWords(error);
-  const cup = words === 'the same cup' ? 'it is the same cup' : `the cup is ${words}`;
+  const cup = words === 'the same cup' ? 'the cup is the same' : `the cup is ${words}`;
   return `${share} % ${error > 0 ? 'more' : 'less'} leaf: ${cup}.`;
 }

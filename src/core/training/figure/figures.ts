@@ -4,6 +4,8 @@ import type { Judged } from '../diagnosis/score';
 
 /** From the least to the most that counts, both included. */
 export type Band = readonly [low: number, high: number];
+/** How far off still counts: the larger of so much in the figure’s own unit, and a share of the figure. */
+export type Off = { readonly by: number; readonly share: number };
 /** What somebody comes to who makes that mistake. */
 export type Mistake<Id extends string = string> = { readonly id: Id; readonly value: number };
 /** A figure that is asked for, worked out. */
@@ -52,7 +54,40 @@ export function judgedFigure(
   return isIn(value, near) ? 'near' : 'wrong';
 }
 /** How far two choices have to be from each other: in the figure’s own unit, and as a share (ln). */
-export type Apart = { readonly by: number; readonly share: number };
+export type Apart = Off;
+/** Leaf in g: what is right, what is nearly right, and how far choices lie from each other. */
+export const LEAF_OFF = {
+  right: { by: 0.1, share: 0.03 },
+  near: { by: 0.2, share: 0.08 },
+  apart: { by: 0.3, share: 0.12 },
+} as const;
+/** The band about a figure. */
+export function bandAbout(truth: number, { by, share }: Off): Band {
+  const off = Math.max(by, share * truth);
+  return [truth - off, truth + off];
+}
+/** Halvings until the edge of a band is known to a small part of a step. */
+const EDGE_STEPS = 12;
+/** All about the best answer that is good enough, within a range along which answers get worse on either side. */
+export function bandWhere(best: number, [least, most]: Band, isGood: (x: number) => boolean): Band {
+  const edge = (end: number): number => {
+    if (isGood(end)) return end;
+    let [inside, outside] = [best, end];
+    for (let i = 0; i < EDGE_STEPS; i++) {
+      const middle = (inside + outside) / 2;
+      if (isGood(middle)) inside = middle;
+      else outside = middle;
+    }
+    return inside;
+  };
+  return [edge(least), edge(most)];
+}
+const NO_BAND: Band = [Infinity, -Infinity];
+/** Where no figure will do. */
+export const IMPOSSIBLE: Figure<never> = {
+  ...{ truth: 0, shown: 0, right: NO_BAND, near: NO_BAND, mistakes: [], distractors: [] },
+  impossible: true,
+};
 /** The first three mistakes that lie apart from what is right and from each other; none where there are fewer. */
 export function distractorsOf<Id extends string>(
   { truth, near, mistakes }: Pick<Figure<Id>, 'truth' | 'near' | 'mistakes'>,

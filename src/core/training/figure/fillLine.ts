@@ -4,6 +4,7 @@ import { solveVessel, type VesselKind } from '#core/vessels';
 import type { Level } from '../diagnosis/diagnosis';
 import { drawnFair } from '../drawnFair';
 import { type Band, type Figure, type Mistake } from './figures';
+import { soldSize } from './soldSize';
 
 // Water pulled to a level of a vessel. An answer is the level in percent of the inside height: it is judged by the water
 // below it.
@@ -26,7 +27,6 @@ export type FillGiven = {
 export type FillMistake = 'brim' | 'name' | 'height';
 
 const [RIGHT, NEAR] = [0.03, 0.07];
-const SIZES_SOLD_BY = 100;
 
 /** The level of so much water, in percent of the inside height. */
 export function levelPercent({ vessel }: FillGiven, waterMl: number): number {
@@ -47,10 +47,12 @@ export function fillFigure(given: FillGiven): Figure<FillMistake> {
     levelPercent(given, wantedMl * (1 - share)),
     levelPercent(given, wantedMl * (1 + share)),
   ];
-  const named = Math.ceil(vessel.brimMl / SIZES_SOLD_BY) * SIZES_SOLD_BY;
   const mistakes: Mistake<FillMistake>[] = [
     { id: 'brim', value: 100 },
-    { id: 'name', value: levelPercent(given, (wantedMl * vessel.brimMl) / named) },
+    {
+      id: 'name',
+      value: levelPercent(given, (wantedMl * vessel.brimMl) / soldSize(vessel.brimMl)),
+    },
     { id: 'height', value: (100 * wantedMl) / vessel.brimMl },
   ];
   return {

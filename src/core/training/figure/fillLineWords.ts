@@ -25,12 +25,12 @@ function askedWords({ ask, vessel, wantedMl }: FillGiven): string {
 function knownWords({ vessel, ask }: FillGiven): string {
   const solved = solveVessel(vessel.kind, millilitres(vessel.brimMl));
   return ask === 'line'
-    ? `It holds ${ml(vessel.brimMl)} to the brim.`
-    : `It holds ${ml(vessel.brimMl)} to the brim and is ${Math.round(solved.height)} mm high inside.`;
+    ? `The ${vessel.name} holds ${ml(vessel.brimMl)} to the brim.`
+    : `The ${vessel.name} holds ${ml(vessel.brimMl)} to the brim. The inside is ${Math.round(solved.height)} mm high.`;
 }
 const MISTAKES: Readonly<Record<FillMistake, string>> = {
   brim: 'this is the brim',
-  name: 'this takes the size on the label for what the vessel holds',
+  name: 'this uses the size on the label, not what the vessel holds',
   height: 'half the height is not half the water: most vessels are not straight',
 };
 /** What the water at that level does to a cup with the leaf of the recipe. */
@@ -58,7 +58,7 @@ export function fillWords(given: FillGiven): FigureWords {
       `Half the height of the ${vessel.name} holds ${ml(half)} of its ${ml(vessel.brimMl)}.`,
       `${ml(wantedMl)} reaches ${numberText(figure.truth, 0)} % of the height.`,
     ],
-    lesson: 'Fill to the line with the basket in: leaf and basket push the water up.',
+    lesson: 'Fill to the line with the basket in the vessel. Leaf and basket raise the water.',
     mistake: (id) => MISTAKES[id as FillMistake],
     inCup: (value) => inCup(given, value),
     cannot: null,

@@ -105,19 +105,19 @@ const SEA_LEVEL_C = 99.97;
 const LOW_SITE_C = 98;
 const POURED_C = celsius(20);
 
-/** The wish as the plan of the water takes it; boiling, pot and kettle may be other ones. */
-function wishOf(f: HeatFacts, over: { readonly boiling?: number; readonly warmed?: boolean } = {}) {
-  const { site, kettle } = f;
-  const boiling = siteBoiling({
-    altitudeM: site.altitudeM,
-    measuredBoiling: site.measuredBoilingC === null ? null : celsius(site.measuredBoilingC),
+export const boilingOf = ({ altitudeM, measuredBoilingC }: HeatSite): Celsius =>
+  siteBoiling({
+    altitudeM,
+    measuredBoiling: measuredBoilingC === null ? null : celsius(measuredBoilingC),
   });
-  const isWarmed = over.warmed ?? f.warmed;
+/** The wish as the plan of the water takes it; the pot may be the other one. */
+function wishOf(f: HeatFacts, warmed = f.warmed) {
+  const { site, kettle } = f;
   return {
     water: grams(f.waterMl * waterDensity(POURED_C)),
     target: celsius(f.targetC),
-    boiling: celsius(over.boiling ?? boiling),
-    wallAt: isWarmed ? WARMED_WALL : celsius(site.ambientC),
+    boiling: boilingOf(site),
+    wallAt: warmed ? WARMED_WALL : celsius(site.ambientC),
     material: f.material,
     capacity: millilitres(f.capacityMl),
     leaf: grams(f.leafGrams),
@@ -167,7 +167,7 @@ function mistakesOf(f: HeatFacts, w: Wish): Added {
   const plan = planWater(w);
   const isHigh = w.boiling < LOW_SITE_C;
   const atSea = { ...w, boiling: celsius(SEA_LEVEL_C) };
-  const other = wishOf(f, { warmed: !f.warmed });
+  const other = wishOf(f, !f.warmed);
   const otherPlan = planWater(other);
   const most = poured(w, w.boiling);
   const rate = rateOf(w);
@@ -223,7 +223,7 @@ export function heatWorked(f: HeatFacts): HeatWorked {
   const plan = planWater(w);
   const boilingC = w.boiling;
   if (ask !== 'landing' && plan.kind === 'outOfReach') {
-    const warm = planWater(wishOf(f, { warmed: true }));
+    const warm = planWater(wishOf(f, true));
     return {
       ...{ kind: 'outOfReach', boilingC, arriveC: plan.arrive, shortC: plan.short },
       warmedReaches: warm.kind === 'reachable',

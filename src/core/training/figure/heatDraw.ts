@@ -1,12 +1,18 @@
-import { boilingAt } from '#core/heat';
 import { pick, type Random } from '#core/numeric';
-import { celsius, metres, toFahrenheit } from '#core/units';
+import { celsius, fromFahrenheit, toFahrenheit } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import type { DrillCup } from '../diagnosis/draw';
 import { drawnFair } from '../drawnFair';
 import type { DrillFacts } from '../drillCups';
-import { type Figure, judgedFigure, toDigits } from './figures';
-import { type HeatAsk, type HeatFacts, type HeatKettle, type HeatSite, heatWorked } from './heat';
+import { type Figure, IMPOSSIBLE, judgedFigure, toDigits } from './figures';
+import {
+  boilingOf,
+  type HeatAsk,
+  type HeatFacts,
+  type HeatKettle,
+  type HeatSite,
+  heatWorked,
+} from './heat';
 
 /** A question about water for one of the house's cups, here or at another height. */
 export type HeatGiven = {
@@ -28,14 +34,13 @@ export const heatFactsOf = ({ cup, warmed, site, kettle, ask }: HeatGiven): Heat
 const LEAST = { splash: 5, wait: 20, set: 0, landing: 0 } as const;
 /** A wait nobody stands through, s. */
 const MOST_WAIT = 1800;
-const NO_BAND = [Infinity, -Infinity] as const;
 
 /** Answers that are degrees are in Fahrenheit where heat is said so. */
 export const isInFahrenheit = ({ ask, fahrenheit }: HeatGiven): boolean =>
   fahrenheit && (ask === 'set' || ask === 'landing');
 /** An answer in the unit in which the core works: ml, s, or °C. */
 export const heatValue = (given: HeatGiven, value: number): number =>
-  isInFahrenheit(given) ? (value - 32) / 1.8 : value;
+  isInFahrenheit(given) ? fromFahrenheit(value) : value;
 const asFahrenheit = (figure: Figure): Figure => {
   const f = (c: number): number => toFahrenheit(celsius(c));
   const band = ([low, high]: Figure['right']) => [f(low), f(high)] as const;
@@ -50,13 +55,7 @@ const asFahrenheit = (figure: Figure): Figure => {
 export function heatFigure(given: HeatGiven): Figure | null {
   const worked = heatWorked(heatFactsOf(given));
   if (worked.kind === 'never') return null;
-  if (worked.kind === 'outOfReach')
-    return worked.fair
-      ? {
-          ...{ truth: 0, shown: 0, right: NO_BAND, near: NO_BAND, mistakes: [], distractors: [] },
-          impossible: true,
-        }
-      : null;
+  if (worked.kind === 'outOfReach') return worked.fair ? IMPOSSIBLE : null;
   const { figure } = worked;
   const isAsked =
     figure.shown >= LEAST[given.ask] && (given.ask !== 'wait' || figure.shown <= MOST_WAIT);
@@ -96,10 +95,13 @@ export function drawHeat(
   return drawnFair(level, (l) => {
     const drawn = pick(random, cups);
     const site = l >= HIGH_LEVEL ? at(water.site, pick(random, HIGH_SITES)) : water.site;
-    const boilingC =
-      l >= HIGH_LEVEL ? (boilingAt(metres(site.altitudeM)) as number) : drawn.boilingC;
     const given: HeatGiven = {
-      ...{ cup: { ...drawn, boilingC }, warmed: isWarmed(l, drawn, random), site, level: l },
+      ...{
+        cup: { ...drawn, boilingC: boilingOf(site) },
+        warmed: isWarmed(l, drawn, random),
+        site,
+        level: l,
+      },
       ...{ kettle: water.kettle, ask: askAt(l, ask), fahrenheit: l === FAHRENHEIT_LEVEL },
     };
     const figure = heatFigure(given);

@@ -28,7 +28,7 @@ const QUESTIONS: Readonly<Record<HeatAsk, string>> = {
   splash: 'How much cold water?',
   wait: 'How long do you wait?',
   set: 'What do you set the kettle to?',
-  landing: 'How hot is it on the leaf?',
+  landing: 'How hot is the water on the leaf?',
 };
 const NAMES: Readonly<Record<HeatAsk, string>> = {
   splash: 'Cold water',
@@ -39,13 +39,13 @@ const NAMES: Readonly<Record<HeatAsk, string>> = {
 function askedWords({ ask, kettle }: HeatGiven): string {
   switch (ask) {
     case 'splash':
-      return 'Cold water goes in first, then boiling water to the line.';
+      return 'You pour cold water first, then boiling water to the line.';
     case 'wait':
       return `The kettle has just boiled: ${ml(kettle.ml)}, ${MATERIALS[kettle.material].label}, lid ${kettle.lid ? 'on' : 'off'}.`;
     case 'set':
-      return 'The kettle can be set to a temperature.';
+      return 'You can set the kettle to a temperature.';
     case 'landing':
-      return 'Boiling water goes in at once.';
+      return 'You pour boiling water at once.';
   }
 }
 /** Another height than the house's own is said. */
@@ -63,7 +63,7 @@ function knownWords(given: HeatGiven): string {
   const cold = ask === 'splash' ? ` Cold water: ${t(site.coldC)}.` : '';
   return (
     `${g(cup.leafGrams)} in ${ml(cup.waterMl)}. ${pot}.${wanted} ` +
-    `${boilsWords(given)}; the room has ${t(site.ambientC)}.${cold}`
+    `${boilsWords(given)}; the room is at ${t(site.ambientC)}.${cold}`
   );
 }
 
@@ -78,13 +78,13 @@ function workingOf(given: HeatGiven, figure: Figure): string[] {
     return [
       `The water would have to arrive at ${t(worked.arriveC)}. Boiling water arrives at ${t(most)}.`,
       worked.warmedReaches
-        ? 'In a warmed pot it can be reached: warm the pot first.'
-        : 'A warmed pot comes nearest. It still falls short.',
+        ? 'Warm the pot first. Then the water is hot enough.'
+        : 'The water is not hot enough in a warmed pot either.',
     ];
   const { arriveC, kettleC, boilingC } = worked;
   if (ask === 'landing')
     return [
-      `In the pour it falls from ${t(boilingC)} to ${t(most)}.`,
+      `The water falls from ${t(boilingC)} to ${t(most)} in the pour.`,
       `Pot and leaf take the rest: ${t(worked.comesTo(worked.figure.truth))} on the leaf.`,
     ];
   const arrive = `Pot and leaf take heat: the water has to arrive at ${t(arriveC)}.`;
@@ -106,26 +106,26 @@ function workingOf(given: HeatGiven, figure: Figure): string[] {
 const MISTAKES: Readonly<Record<HeatMistake, string>> = {
   shareOfHot: 'this takes the cold water as a share of the hot water, not of all the water',
   coldIsZero: 'this counts the cold water as ice water',
-  tenth: 'a tenth is a rule of thumb: it fits one temperature only',
+  tenth: 'a tenth of cold water is right for one temperature only',
   toTarget: 'this waits until the kettle has the heat of the leaf; pour and pot take more',
   degreeAMinute: 'a full kettle does not lose one degree each minute',
-  twoMinutes: 'two minutes is a rule of thumb of another kettle',
-  otherLid: 'this is the wait with the lid the other way',
+  twoMinutes: 'two minutes is right for another kettle',
+  otherLid: 'this is the wait with the other lid position',
   target: 'this sets the kettle to the heat of the leaf; pour and pot take more',
   kettle: 'this is the heat in the kettle',
   wallOnly: 'the pour loses heat too',
   pourOnly: 'pot and leaf take heat too',
   seaLevel: 'this is for water that boils at sea level',
-  otherPot: 'this is for a pot that is warmed the other way',
+  otherPot: 'this takes a cold pot for a warmed pot, or a warmed pot for a cold pot',
   noPour: 'the heat that the pour loses is left out',
   bareCup: 'the heat that pot and leaf take is left out',
 };
 const LESSONS: Readonly<Record<HeatAsk, string>> = {
   splash:
-    'Cold water goes in before the hot water: the leaf never meets boiling water, and glass cracks less.',
-  wait: 'Only a thermometer tells how fast your kettle cools. Read it once, with the lid as you use it.',
-  set: 'Set the kettle hotter than the leaf needs: pour and pot take their share.',
-  landing: 'A cold pot takes five to fifteen degrees at once. Warm it for black tea.',
+    'Cold water goes in before the hot water: the leaf never touches boiling water, and a glass is less likely to crack.',
+  wait: 'Measure once with a thermometer how fast your kettle cools, with the lid as you use the lid.',
+  set: 'Set the kettle hotter than the leaf needs. Pour and pot take heat.',
+  landing: 'A cold pot takes five to fifteen degrees at once. Warm the pot for black tea.',
 };
 
 /** How the cup changes with the heat on the leaf. */
@@ -133,23 +133,22 @@ function cupAt(cup: DrillCup, temperatureC: number): string {
   const tasteAt = (at: number) =>
     brewCup(houseCupOf({ ...cup, temperatureC: Math.min(99, Math.max(20, at)) }).brew).taste;
   const words = differenceWords(tasteAt(temperatureC), tasteAt(cup.temperatureC));
-  return words.length === 0 ? 'nobody tastes it' : `the cup is ${words.join(', ')}`;
+  return words.length === 0 ? 'nobody tastes the difference' : `the cup is ${words.join(', ')}`;
 }
-function inCup(given: HeatGiven, value: number): string {
+function inCup(given: HeatGiven, figure: Figure, value: number): string {
   const t = degreesOf(given);
   const worked = heatWorked(heatFactsOf(given));
-  if (worked.kind !== 'reachable') return 'No water of this kettle is hot enough.';
+  if (worked.kind !== 'reachable') return 'The water of this kettle is not hot enough.';
   if (given.ask === 'landing') {
-    const off =
-      value - (isInFahrenheit(given) ? 32 + 1.8 * worked.figure.truth : worked.figure.truth);
+    const off = value - figure.truth;
     return `Your figure is too ${off > 0 ? 'high' : 'low'} by ${numberText(Math.abs(off), 0)}.`;
   }
   const came = worked.comesTo(heatValue(given, value));
   const off = came - given.cup.temperatureC;
   const by = numberText(Math.abs(off) * (given.fahrenheit ? 1.8 : 1), 0);
-  if (by === '0') return 'That comes to the heat of the recipe.';
+  if (by === '0') return 'That gives the heat of the recipe.';
   const side = off > 0 ? 'too hot' : 'too cool';
-  return `It comes to ${t(came)} on the leaf, ${side} by ${by}: ${cupAt(given.cup, came)}.`;
+  return `The water comes to ${t(came)} on the leaf, ${side} by ${by}: ${cupAt(given.cup, came)}.`;
 }
 
 /** Ends of the rule of a wait, s: they do not give the answer away. */
@@ -180,7 +179,7 @@ function ruleOf(given: HeatGiven, figure: Figure): Pick<FigureWords, 'rule' | 'u
       };
   }
 }
-const IMPOSSIBLE = 'It cannot be: not hot enough';
+const IMPOSSIBLE = 'Not possible: not hot enough';
 
 /** @throws {RangeError} where the question is no fair one */
 export function heatWords(given: HeatGiven): FigureWords {
@@ -193,7 +192,7 @@ export function heatWords(given: HeatGiven): FigureWords {
     perTyped: ask === 'wait' ? 60 : 1,
     ...{ working: workingOf(given, figure), lesson: LESSONS[ask] },
     mistake: (id) => MISTAKES[id as HeatMistake],
-    inCup: (value) => inCup(given, value),
+    inCup: (value) => inCup(given, figure, value),
     cannot: ask === 'landing' ? null : IMPOSSIBLE,
   };
 }

@@ -13,7 +13,7 @@ import {
 import type { Level } from '../diagnosis/diagnosis';
 import type { DrillCup } from '../diagnosis/draw';
 import { drawnFair } from '../drawnFair';
-import { type Band, distractorsOf, type Figure, type Mistake, toDigits } from './figures';
+import { bandAbout, distractorsOf, type Figure, LEAF_OFF, type Mistake, toDigits } from './figures';
 import type { WeighedTea } from './spoons';
 
 // What a packet's advice comes to in grams, for this tea in this vessel.
@@ -43,9 +43,6 @@ export type PacketFigure = Figure<PacketMistake> & {
   };
 };
 
-const RIGHT = { by: 0.1, share: 0.03 };
-const NEAR = { by: 0.2, share: 0.08 };
-const APART = { by: 0.3, share: 0.12 };
 /** One reading lies so near the usual dose, every other further away. */
 const [NEAR_USUAL, BEYOND] = [1.3, 1.35];
 
@@ -74,14 +71,10 @@ export function packetFigure(given: PacketGiven): PacketFigure | null {
     ...others.map((d) => ({ id: 'otherCup' as const, value: leaf(d) })),
     { id: 'onePot' as const, value: (dose * likeliest.water) / 100 },
   ].map(({ id, value }) => ({ id, value: toDigits(value, 1) }));
-  const bandOf = ({ by, share }: typeof RIGHT): Band => {
-    const within = Math.max(by, share * truth);
-    return [truth - within, truth + within];
-  };
-  const [right, near] = [bandOf(RIGHT), bandOf(NEAR)];
+  const [right, near] = [bandAbout(truth, LEAF_OFF.right), bandAbout(truth, LEAF_OFF.near)];
   return {
     ...{ truth, shown: toDigits(truth, 1), right, near, mistakes },
-    distractors: distractorsOf({ truth, near, mistakes }, APART),
+    distractors: distractorsOf({ truth, near, mistakes }, LEAF_OFF.apart),
     meant: {
       ...{ leafGrams: (dose * likeliest.water) / 100, waterMl: likeliest.water },
       ...{ cup: likeliest.cup, spoon: likeliest.slip?.spoon ?? null, dose },

@@ -107,31 +107,17 @@ export const FIGURE_DRILLS: {
 export const FIGURE_DRILL_NAMES = Object.keys(FIGURE_DRILLS) as readonly FigureDrillName[];
 export const isFigureDrill = (drill: string): drill is FigureDrillName => drill in FIGURE_DRILLS;
 
-/** A question with the drill that asks it. */
-type Paired<D extends FigureDrillName = FigureDrillName> = {
-  [K in D]: { readonly by: FigureDrill<FigureGivens[K]>; readonly given: FigureGivens[K] };
-}[D];
-const paired = ({ drill, given }: FigureQuestion): Paired =>
-  ({ by: FIGURE_DRILLS[drill], given }) as Paired;
-const worked = <D extends FigureDrillName>({ by, given }: Paired<D>): Figure | null =>
-  by.work(given);
-const worded = <D extends FigureDrillName>({ by, given }: Paired<D>): FigureWords =>
-  by.words(given);
+/** A drill as one that takes any given: a question holds a given of its own drill, so the two always fit. */
+const byName = (drill: FigureDrillName) =>
+  FIGURE_DRILLS[drill] as FigureDrill<FigureQuestion['given']>;
 /** The question worked out; null: it is no fair one. */
-export const workFigure = (question: FigureQuestion): Figure | null => worked(paired(question));
+export const workFigure = ({ drill, given }: FigureQuestion): Figure | null =>
+  byName(drill).work(given);
 /** How it is asked and worked out, in words. */
-export const figureWords = (question: FigureQuestion): FigureWords => worded(paired(question));
-
-type Drawing<D extends FigureDrillName = FigureDrillName> = {
-  [K in D]: { readonly drill: K; readonly by: FigureDrill<FigureGivens[K]> };
-}[D];
-const drawn = <D extends FigureDrillName>(
-  { drill, by }: Drawing<D>,
-  ...asked: Parameters<FigureDrill<unknown>['draw']>
-) => ({ drill, given: by.draw(...asked) });
+export const figureWords = ({ drill, given }: FigureQuestion): FigureWords =>
+  byName(drill).words(given);
 /** Draws a question. @throws {RangeError} when the house has nothing to ask about */
 export const drawFigure = (
   drill: FigureDrillName,
   ...asked: Parameters<FigureDrill<unknown>['draw']>
-): FigureQuestion =>
-  drawn({ drill, by: FIGURE_DRILLS[drill] } as Drawing, ...asked) as FigureQuestion;
+): FigureQuestion => ({ drill, given: byName(drill).draw(...asked) }) as FigureQuestion;

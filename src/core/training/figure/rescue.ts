@@ -14,7 +14,7 @@ import { grams, seconds } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import { type DrillCup, houseCupOf } from '../diagnosis/draw';
 import { drawnFair } from '../drawnFair';
-import { type Band, type Figure, type Mistake } from './figures';
+import { type Band, bandWhere, type Figure, judgedFigure, type Mistake } from './figures';
 
 // A cup that went wrong: what is done with it, how much of it, and what it does not mend.
 
@@ -59,20 +59,16 @@ export function rescueCups({ cup, kind, chance }: RescueGiven): RescueTask {
 
 /** Where several marks are near each other none of them is the one that stands out. */
 const CLEAR = 0.2;
-/** How far each mark is off once the strength is right. */
-function marksAfter(task: RescueTask, best: number): [RescueMark, number][] {
-  const then = rescued(task, best).taste;
-  const house = houseTaste(task);
-  return RESCUE_MARKS.flatMap((mark) =>
-    mark === 'nothing' ? [] : [[mark, Math.abs(then[mark] - house[mark])] as const],
-  ).map(([mark, off]) => [mark, off]);
-}
-/** The mark that still stands; null: none stands out. */
+/** The mark that is still wrong once the strength is right; null: none stands out. */
 export function markLeft(task: RescueTask, best: number): RescueMark | null {
-  const marks = marksAfter(task, best).sort((a, b) => b[1] - a[1]);
-  const [[first, most] = ['nothing', 0] as const, [, second] = ['nothing', 0] as const] = marks;
-  if (most < JUST_NOTICEABLE - CLEAR) return 'nothing';
-  return most >= JUST_NOTICEABLE && most - second >= CLEAR ? first : null;
+  const [then, house] = [rescued(task, best).taste, houseTaste(task)];
+  const marks = RESCUE_MARKS.flatMap((mark) =>
+    mark === 'nothing' ? [] : [{ mark, off: Math.abs(then[mark] - house[mark]) }],
+  ).sort((a, b) => b.off - a.off);
+  const [first, second] = marks;
+  if (!first || !second || first.off < JUST_NOTICEABLE - CLEAR) return 'nothing';
+  const isClear = first.off >= JUST_NOTICEABLE && first.off - second.off >= CLEAR;
+  return isClear ? first.mark : null;
 }
 
 /** One of several that are numbered from 1; the others are choices. */
@@ -87,23 +83,14 @@ function chosenOf<Id extends string>(ids: readonly Id[], right: Id): Figure<Id> 
     distractors: mistakes.map((m) => m.id),
   };
 }
-/** Halvings until an edge is known to a small part of a step. */
-const EDGE_STEPS = 9;
-/** Answers about the best one that a taster takes for the same strength: strength rises or falls along the range. */
+/** Answers that a taster takes for the same strength: strength rises or falls along the range. */
 function amountsWithin(task: RescueTask, best: number, off: number): Band {
   const wanted = houseTaste(task).strength;
-  const isIn = (x: number) => Math.abs(rescued(task, x).taste.strength - wanted) <= off;
-  const edge = (end: number): number => {
-    if (isIn(end)) return end;
-    let [inside, outside] = [best, end];
-    for (let i = 0; i < EDGE_STEPS; i++) {
-      const middle = (inside + outside) / 2;
-      if (isIn(middle)) inside = middle;
-      else outside = middle;
-    }
-    return inside;
-  };
-  return [edge(0), edge(task.most)];
+  return bandWhere(
+    best,
+    [0, task.most],
+    (amount) => Math.abs(rescued(task, amount).taste.strength - wanted) <= off,
+  );
 }
 /** The best answer lies well inside its range. */
 const [LEAST, MOST] = [0.1, 0.9];
@@ -171,8 +158,6 @@ export function drawRescue(cups: readonly DrillCup[], level: Level, random: Rand
       chance: Math.floor(random() * CHANCES),
     };
     const figure = rescueFigure(given);
-    return figure && figure.shown >= figure.right[0] && figure.shown <= figure.right[1]
-      ? given
-      : null;
+    return figure && judgedFigure(figure, figure.shown) === 'right' ? given : null;
   });
 }

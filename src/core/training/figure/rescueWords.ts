@@ -20,8 +20,8 @@ import {
 export const RESCUE_ACT_WORDS: Readonly<Record<RescueAct, string>> = {
   water: 'add hot water',
   leafBack: 'put the leaf back',
-  blend: 'share it with the other cup',
-  none: 'brew it again',
+  blend: 'mix the two cups',
+  none: 'brew a new cup',
 };
 const MARK_WORDS: Readonly<Record<RescueMark, string>> = {
   bitterness: 'bitterness',
@@ -31,10 +31,10 @@ const MARK_WORDS: Readonly<Record<RescueMark, string>> = {
   nothing: 'nothing',
 };
 const HOW: Readonly<Record<RescueGiven['kind'], string>> = {
-  over: 'Hot water goes into it.',
-  weak: 'Its leaf goes back into it.',
-  blend: 'The weak cup is from the same pot: one cup is made of the two.',
-  extract: 'It is an extract: water goes to it.',
+  over: 'You add hot water to the cup.',
+  weak: 'You put the leaf back into the cup.',
+  blend: 'You mix one cup from the two cups.',
+  extract: 'The cup holds an extract. You add water.',
   lost: '',
 };
 const QUESTIONS: Readonly<Record<RescueGiven['kind'], string>> = {
@@ -45,10 +45,10 @@ const QUESTIONS: Readonly<Record<RescueGiven['kind'], string>> = {
   lost: '',
 };
 const LESSONS: Readonly<Record<RescueAct, string>> = {
-  water: 'Water brings the strength back, not the balance: what was drawn bitter stays bitter.',
+  water: 'Water makes a strong cup right in strength. A bitter cup stays bitter.',
   leafBack: 'Taste every half minute: late in a steep seconds bring bite before strength.',
-  blend: 'Weak and strong mend each other better than water mends the strong one.',
-  none: 'Thin and bitter at once cannot be mended. Brew it again, and say so to the guest.',
+  blend: 'A weak cup corrects a strong cup better than water does.',
+  none: 'Nothing helps a cup that is thin and bitter. Brew a new cup and tell the guest.',
 };
 const lessonOf = (given: RescueGiven): string => {
   const acts = { over: 'water', extract: 'water', weak: 'leafBack', blend: 'blend', lost: 'none' };
@@ -67,7 +67,7 @@ function knownWords(given: RescueGiven): string {
 /** What the cup is like with so much of it, against the house cup. */
 export function rescueInCup(given: RescueGiven, value: number): string {
   const words = differenceWords(tasteRescued(given, value), houseTaste(rescueCups(given)));
-  return words.length === 0 ? 'As the house cup.' : `Against the house cup: ${words.join(', ')}.`;
+  return words.length === 0 ? 'Like the house cup.' : `Against the house cup: ${words.join(', ')}.`;
 }
 
 const numbered = <Id extends string>(ids: readonly Id[], words: Readonly<Record<Id, string>>) => ({
@@ -96,16 +96,21 @@ export function rescueWords(given: RescueGiven): FigureWords {
   if (given.ask === 'act') {
     const acts = numbered(RESCUE_ACTS, RESCUE_ACT_WORDS);
     return {
-      ...{ ...common, ...acts, asked: 'A guest waits for it.', question: 'What do you do?' },
+      ...{
+        ...common,
+        ...acts,
+        asked: 'A guest is waiting.',
+        question: 'What do you do with this cup?',
+      },
       ...{ name: 'Act', working: [`Here: ${acts.text(figure.truth)}.`], inCup: () => '' },
     };
   }
   if (given.ask === 'mark') {
     const marks = numbered(RESCUE_MARKS, MARK_WORDS);
     return {
-      ...{ ...common, ...marks, asked: `${HOW[given.kind]} Its strength is right then.` },
-      ...{ question: 'What is still off?', name: 'Mark', inCup: () => '' },
-      working: [`What still differs: ${marks.text(figure.truth)}.`],
+      ...{ ...common, ...marks, asked: `${HOW[given.kind]} Then the strength is right.` },
+      ...{ question: 'What is still wrong?', name: 'Mark', inCup: () => '' },
+      working: [`Still wrong: ${marks.text(figure.truth)}.`],
     };
   }
   const isTime = task.unit === 's';
@@ -117,13 +122,13 @@ export function rescueWords(given: RescueGiven): FigureWords {
     text: isTime ? minutesText : (v) => numberText(v, 0),
     perTyped: isTime ? 60 : 1,
     working: [
-      `With ${said(figure.truth)} it is as strong as the house cup.`,
+      `With ${said(figure.truth)} the cup is as strong as the house cup.`,
       rescueInCup(given, figure.truth),
     ],
     mistake: (id) =>
       id === 'twice'
-        ? 'this is twice what it takes'
-        : 'this counts the scale of strength as if it were grams: it is not straight',
+        ? 'this is twice the right amount'
+        : 'this takes the strength of the taste for the grams in the cup',
     inCup: (value) => rescueInCup(given, value),
   };
 }

@@ -4,7 +4,9 @@ import { characterOf } from '#core/styles';
 import { grams, gramsPer100Ml, millilitres, ML_PER } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import type { DrillCup } from '../diagnosis/draw';
-import { distractorsOf, type Figure, type Mistake, toDigits } from './figures';
+import { drawnFair } from '../drawnFair';
+import { bandAbout, distractorsOf, type Figure, LEAF_OFF, type Mistake, toDigits } from './figures';
+import { soldSize } from './soldSize';
 
 // Leaf for another amount of water than the one that is known.
 
@@ -50,18 +52,11 @@ export type ScaleFigure = Figure<ScaleMistake> & { readonly waterMl: number };
 /** Leaf is said to a tenth of a gram, and less than that is none. */
 const DIGITS = 1;
 const LEAST_G = 0.1;
-const RIGHT = { by: 0.1, share: 0.03 };
-const NEAR = { by: 0.2, share: 0.08 };
-const APART = { by: 0.3, share: 0.12 };
 /** A US pint is 16 US fl oz, an imperial one 20 imperial fl oz. */
 const PINT_ML = { us: 16 * ML_PER.usFlOz, uk: 20 * ML_PER.imperialFlOz };
 const CUP_ML = 150;
-const SIZES_SOLD_BY = 100;
 /** Water and leaf for liquor settle within so many rounds: leaf keeps a small part of its water. */
 const ROUNDS = 60;
-
-const namedMl = ({ brimMl, namedMl: named }: ScaleFacts['vessel']): number =>
-  named ?? Math.ceil(brimMl / SIZES_SOLD_BY) * SIZES_SOLD_BY;
 
 /** What is asked, worked out: grams of leaf. @throws {RangeError} where two known vessels hold the same water */
 export function scaleFigure(facts: ScaleFacts): ScaleFigure {
@@ -85,19 +80,15 @@ export function scaleFigure(facts: ScaleFacts): ScaleFigure {
   if (ask.kind === 'pints') add('otherPint', leafOf(ask.count * PINT_ML[ask.uk ? 'us' : 'uk']));
   if (ask.kind === 'fillLine') {
     add('brim', leafOf(vessel.brimMl));
-    add('name', leafOf(namedMl(vessel)));
+    add('name', leafOf(vessel.namedMl ?? soldSize(vessel.brimMl)));
   }
   add('asKnown', reference.leafGrams);
   add('wrongWay', (reference.leafGrams * reference.waterMl) / waterMl);
   if (second) add('straight', (reference.leafGrams * waterMl) / reference.waterMl);
   add('perCup', (truth * 100) / CUP_ML);
   add('double', 2 * truth);
-  const bandOf = ({ by, share }: typeof RIGHT) => {
-    const off = Math.max(by, share * truth);
-    return [truth - off, truth + off] as const;
-  };
-  const [right, near] = [bandOf(RIGHT), bandOf(NEAR)];
-  const distractors = distractorsOf({ truth, near, mistakes }, APART);
+  const [right, near] = [bandAbout(truth, LEAF_OFF.right), bandAbout(truth, LEAF_OFF.near)];
+  const distractors = distractorsOf({ truth, near, mistakes }, LEAF_OFF.apart);
   return { waterMl, truth, shown: toDigits(truth, DIGITS), right, near, mistakes, distractors };
 }
 /** Water for what is asked; of liquor, what the leaf keeps is added. */
@@ -138,7 +129,6 @@ const KNOWN_WATER = [300, 400, 500, 600, 750, 1000] as const;
 const TIMES = [0.5, 1.5, 2, 3] as const;
 const LARGER = [1.8, 2, 2.5] as const;
 const TAPERS = [0.75, 0.8, 0.85, 0.9] as const;
-const TRIES = 30;
 const fiftyBetween = (random: Random, low: number, high: number): number =>
   50 * Math.round((low + random() * (high - low)) / 50);
 
@@ -170,22 +160,21 @@ function secondOf(first: KnownLeaf, random: Random): KnownLeaf {
 }
 /**
  * Draws a question of one of the house's teas in one of its vessels.
- * @throws {RangeError} when the house has no cup
+ * @throws {RangeError} when the house has no cup, or holds what is known already in every vessel
  */
 export function drawScale(cups: readonly DrillCup[], level: Level, random: Random): ScaleGiven {
-  for (let i = 0; i < TRIES; i++) {
+  return drawnFair(level, (l) => {
     const cup = pick(random, cups);
     const waterMl = pick(random, KNOWN_WATER);
     const leafGrams = toDigits((cup.leafGrams * waterMl) / cup.waterMl, DIGITS);
     const reference = { leafGrams, waterMl };
     const given: ScaleGiven = {
-      ...{ tea: cup.tea, vesselName: cup.vessel, level, reference },
-      second: level === 5 ? secondOf(reference, random) : null,
+      ...{ tea: cup.tea, vesselName: cup.vessel, level: l, reference },
+      second: l === 5 ? secondOf(reference, random) : null,
       vessel: { brimMl: cup.capacityMl, fillLineMl: cup.waterMl, namedMl: null },
       heldMlPerG: characterOf(cup.style).held,
-      ask: askOf(level, waterMl, random),
+      ask: askOf(l, waterMl, random),
     };
-    if (isFairScale(given)) return given;
-  }
-  throw new RangeError('every vessel of this house holds what is known already');
+    return isFairScale(given) ? given : null;
+  });
 }

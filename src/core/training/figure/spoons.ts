@@ -3,6 +3,7 @@ import { quartersText, spoonsFor } from '#core/recipes';
 import { grams, type GramsPerMl, millilitres, type Spoon, SPOON_KINDS, SPOONS } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import type { DrillCup } from '../diagnosis/draw';
+import { drawnFair } from '../drawnFair';
 import { type Band, distractorsOf, type Figure, type Mistake, toDigits } from './figures';
 
 // So many grams of leaf by a spoon, from so many spoons that were weighed.
@@ -99,7 +100,6 @@ export type WeighedTea = {
 };
 
 const SEVERAL = 5;
-const TRIES = 30;
 const TRADE_SPOONS = SPOON_KINDS.map((kind) => SPOONS[kind]);
 type NamedSpoon = WeighedTea['spoon'];
 /** The spoon that is asked for: the weighed one, any, or another. */
@@ -117,7 +117,7 @@ export function drawSpoons(
   level: Level,
   random: Random,
 ): SpoonsGiven {
-  for (let i = 0; i < TRIES; i++) {
+  return drawnFair(level, (l) => {
     const tea = pick(random, weighed);
     const cup = pick(
       random,
@@ -125,13 +125,13 @@ export function drawSpoons(
     );
     const others = weighed.filter((w) => w.tea !== tea.tea);
     const other = others.length > 0 ? pick(random, others) : null;
-    const spoon = spoonFor(level, tea.spoon, random);
-    const spoons = level === 5 ? SEVERAL : 1;
+    const spoon = spoonFor(l, tea.spoon, random);
+    const spoons = l === 5 ? SEVERAL : 1;
     const perWeighed = toDigits(tea.grams, 2);
     const whole = Math.max(1, Math.round(cup.leafGrams / perWeighed));
     const given: SpoonsGiven = {
-      ...{ tea: tea.tea, vesselName: cup.vessel, level, waterMl: cup.waterMl },
-      leafGrams: toDigits(level === 1 ? whole * perWeighed : cup.leafGrams, 1),
+      ...{ tea: tea.tea, vesselName: cup.vessel, level: l, waterMl: cup.waterMl },
+      leafGrams: toDigits(l === 1 ? whole * perWeighed : cup.leafGrams, 1),
       weighing: {
         spoonMl: tea.spoon.ml,
         spoons,
@@ -140,7 +140,6 @@ export function drawSpoons(
       ...{ spoonMl: spoon.ml, weighedName: tea.spoon.name, spoonName: spoon.name },
       otherGramsPerMl: other && other.grams / other.spoon.ml,
     };
-    if (spoonsFigure(given).fair) return given;
-  }
-  throw new RangeError('no tea of this house can be spooned');
+    return spoonsFigure(given).fair ? given : null;
+  });
 }

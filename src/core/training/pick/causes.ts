@@ -7,6 +7,8 @@ import {
   CORRECTION_TABLE,
   type CorrectionRow,
   type Lever,
+  LEVER_WORDS,
+  LEVERS,
   type Mark,
   meets,
   type Rescue,
@@ -33,31 +35,18 @@ export type CausesGiven = {
 
 const CAUSES_OFFERED = 6;
 const CIRCUMSTANCE_WORDS: Readonly<Record<Circumstance, string>> = {
-  coldVessel: 'The pot was not warmed, the recipe warms it.',
+  coldVessel: 'The recipe says to warm the pot. The pot was not warmed.',
   smallInfuser: 'The opened leaf fills the infuser.',
   shortRecipe: 'The recipe’s time is shorter than usual for the style.',
   longRecipe: 'The recipe’s time is longer than usual for the style.',
   hotForStyle: 'The recipe’s water is hotter than usual for the style.',
 };
-const LEVER_WORDS: Readonly<Record<Lever, string>> = {
-  leafMore: 'more leaf',
-  leafLess: 'less leaf',
-  cooler: 'cooler water',
-  hotter: 'hotter water',
-  shorter: 'less time',
-  longer: 'more time',
-  roomier: 'a roomier infuser',
-  stiller: 'no stirring',
-  waterAfter: 'hot water after',
-  warmVessel: 'warm the pot',
-  checkLot: 'look at lot and water',
-};
 const RESCUE_WORDS: Readonly<Record<Rescue, string>> = {
   returnLeaf: 'put the leaf back',
   hotWater: 'add hot water',
   coldWater: 'add cold water',
-  split: 'share it with a fresh steep',
-  none: 'brew it again',
+  split: 'mix with a fresh steep',
+  none: 'brew a new cup',
 };
 const rowOf = (id: string): CorrectionRow | undefined => CORRECTION_TABLE.find((r) => r.id === id);
 const firstLever = (row: CorrectionRow): Lever | undefined => row.levers[0];
@@ -92,9 +81,7 @@ function wrongRows(truth: CorrectionRow, verdict: Verdict): CorrectionRow[] {
 
 function leverPart(truth: CorrectionRow): PickPart {
   const right = firstLever(truth) ?? 'checkLot';
-  const options = (Object.keys(LEVER_WORDS) as Lever[]).filter(
-    (l) => l === right || !truth.levers.includes(l),
-  );
+  const options = LEVERS.filter((l) => l === right || !truth.levers.includes(l));
   return {
     asked: 'What do you change next time?',
     options: options.map((id) => ({ id, text: LEVER_WORDS[id] })),
@@ -102,7 +89,7 @@ function leverPart(truth: CorrectionRow): PickPart {
   };
 }
 const rescuePart = (truth: CorrectionRow): PickPart => ({
-  asked: 'And this cup?',
+  asked: 'What do you do with this cup?',
   options: (Object.keys(RESCUE_WORDS) as Rescue[]).map((id) => ({ id, text: RESCUE_WORDS[id] })),
   ...{ many: false, right: [truth.rescue] },
 });
@@ -118,7 +105,7 @@ export function workCauses(given: CausesGiven): PickWorked | null {
   if (!areWrong || saidRight.some((a) => verdict[a] !== 0)) return null;
   const isShorter = truth.levers[0] === 'leafMore' || truth.levers[0] === 'leafLess';
   const causes: PickPart = {
-    asked: 'What does it come from?',
+    asked: 'What is the cause?',
     options: rows.map((r) => ({ id: r.id, text: capital(r.cause) })),
     ...{ many: false, right: [truth.id] },
   };
@@ -136,7 +123,7 @@ export function workCauses(given: CausesGiven): PickWorked | null {
     ifNotRight: (picks) => (parts.length > 1 && picks[0]?.[0] === truth.id ? 'near' : 'wrong'),
     mistake: ([picked]) =>
       isShorter && /^too (short|long)$/.test(rowOf(picked?.[0] ?? '')?.cause ?? '')
-        ? 'Minutes are taken for leaf: leaf makes strength, time brings bite.'
+        ? 'You named a time. More leaf makes a cup stronger, more time makes a cup bitter.'
         : null,
   };
 }

@@ -70,7 +70,7 @@ export function workFair({ tea, planned, cups }: FairGiven): PickWorked | null {
   return {
     tea,
     known: [
-      `${cups.length} cups are set out to find out what ${FAIR_FACT_WORDS[planned]} does: they are to differ in nothing else.`,
+      `${cups.length} cups show what ${FAIR_FACT_WORDS[planned]} does. Nothing else may differ.`,
     ],
     parts: [
       {
@@ -83,15 +83,14 @@ export function workFair({ tea, planned, cups }: FairGiven): PickWorked | null {
     working: crept.map(
       (f) => `${FAIR_FACT_WORDS[f]}: ${cups.map((c) => fairFactText(c, f)).join(', ')}; ${WHY[f]}.`,
     ),
-    lesson:
-      'Two cups that differ in two things answer neither question. Set out again what is not alike.',
+    lesson: 'When two things differ, nobody knows which one you taste. Make these cups again.',
     ifNotRight: ([picked = []]) => {
       const areCrept = picked.every((f) => (crept as string[]).includes(f));
       return areCrept && picked.length === crept.length - 1 ? 'near' : 'wrong';
     },
     mistake: ([picked = []]) =>
       picked.some((f) => !(crept as string[]).includes(f))
-        ? 'Something is alike in every cup.'
+        ? 'One of your answers is the same in every cup.'
         : null,
   };
 }

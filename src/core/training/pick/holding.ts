@@ -2,6 +2,7 @@ import { pick, type Random, shuffled } from '#core/numeric';
 import { numberText } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
 import { drawnFair } from '../drawnFair';
+import { weekText } from '../moments';
 import type { PickWorked } from './drill';
 
 // Cold liquor on a shelf: serve it, use it first, or throw it out. In doubt it is thrown out.
@@ -9,7 +10,8 @@ import type { PickWorked } from './drill';
 /** A house's limits, as far as they are asked about. Guidance: the local food code decides. */
 export type HoldingLimits = {
   readonly keepHours: number;
-  readonly counterHours: number;
+  /** Null: no cold tea is brewed at the counter here. */
+  readonly counterHours: number | null;
   readonly limitC: number;
   readonly warmHours: number;
 };
@@ -44,36 +46,29 @@ const ACT_WORDS: Readonly<Record<HoldingAct, string>> = {
 };
 const HOUR = 60;
 const DAY = 24 * HOUR;
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-/** @example holdingTime(2 * 1440 + 570) // 'Wed 09:30' */
-export function holdingTime(minutes: number): string {
-  const day = WEEKDAYS[((Math.floor(minutes / DAY) % 7) + 7) % 7] ?? '';
-  const inDay = ((minutes % DAY) + DAY) % DAY;
-  const pad = (n: number) => String(n).padStart(2, '0');
-  return `${day} ${pad(Math.floor(inDay / HOUR))}:${pad(inDay % HOUR)}`;
-}
-
 /** When a jug has to go by the house's limits, whatever its label says; null: nobody knows. */
 export function holdingEnd(jug: HoldingJug, limits: HoldingLimits): number | null {
   if (jug.madeAt === null) return null;
   const made = Math.min(jug.madeAt, jug.onTopOf ?? jug.madeAt);
-  const hours = jug.place === 'counter' ? limits.counterHours : limits.keepHours;
+  const hours = jug.place === 'counter' ? (limits.counterHours ?? 0) : limits.keepHours;
   return Math.min(jug.until, made + hours * HOUR);
 }
 /** From half of the warm hours on it is used the same day. */
 const USE_TODAY_SHARE = 0.5;
+const counterFault = ({ counterHours }: HoldingLimits): string =>
+  counterHours === null
+    ? 'this house brews no cold tea at the counter'
+    : `the tea is at the counter for ${numberText(counterHours)} hours or more`;
 /** Why a jug is thrown out; null: it may be served. */
 export function holdingFault(jug: HoldingJug, given: HoldingGiven): string | null {
   const { limits, now } = given;
   const end = holdingEnd(jug, limits);
-  if (end === null) return 'nobody knows when it was made';
+  if (end === null) return 'nobody knows when the tea was made';
   if (jug.place === 'fridge' && jug.fridgeC > limits.limitC && jug.warmHours >= limits.warmHours)
-    return `it has been over ${numberText(limits.limitC)} °C for ${numberText(jug.warmHours)} hours`;
+    return `the tea was over ${numberText(limits.limitC)} °C for ${numberText(jug.warmHours)} hours`;
   if (now < end) return null;
-  if (jug.onTopOf !== null) return 'it was topped up: the oldest part is past its time';
-  return jug.place === 'counter'
-    ? `it has stood at the counter for ${numberText(limits.counterHours)} hours or more`
-    : 'its time is past';
+  if (jug.onTopOf !== null) return 'fresh tea was poured on old tea, and the old tea is too old';
+  return jug.place === 'counter' ? counterFault(limits) : 'the tea is too old';
 }
 function actsOf(given: HoldingGiven): HoldingAct[] {
   const ends = given.jugs.map((jug) =>
@@ -90,6 +85,20 @@ function actsOf(given: HoldingGiven): HoldingAct[] {
       jug.warmHours >= USE_TODAY_SHARE * given.limits.warmHours;
     return isWarm || end === first ? 'first' : 'serve';
   });
+}
+/** What this house allows, in words. */
+function limitLines({ now, limits }: HoldingGiven): string[] {
+  const { keepHours, counterHours, limitC, warmHours } = limits;
+  return [
+    `Now: ${weekText(now)}.`,
+    `In the fridge this house keeps cold tea for ${numberText(keepHours)} hours after the leaf is out.`,
+    ...(counterHours === null
+      ? []
+      : [
+          `At the counter this house keeps cold tea for ${numberText(counterHours)} hours after the leaf is in.`,
+        ]),
+    `After ${numberText(warmHours)} hours over ${numberText(limitC)} °C the tea is thrown out. After half of that time the tea is used the same day.`,
+  ];
 }
 const EQUAL_ENDS_MINUTES = 60;
 /** The question worked out; null: two jugs end alike. */
@@ -114,40 +123,37 @@ export function workHolding(given: HoldingGiven): PickWorked | null {
     jugs.some((_, i) => acts[i] === 'throw' && picks[i]?.[0] !== 'throw');
   return {
     tea,
-    known: [
-      `It is ${holdingTime(now)}. This house keeps cold tea ${numberText(limits.keepHours)} hours in the fridge after its leaf is out, ` +
-        `${numberText(limits.counterHours)} hours at the counter from leaf in, and throws it out after ` +
-        `${numberText(limits.warmHours)} hours over ${numberText(limits.limitC)} °C; from half of that on it is used the same day.`,
-    ],
+    known: limitLines(given),
     parts,
     guess: (1 / HOLDING_ACTS.length) ** jugs.length,
     working: jugs.map((jug, i) => `${jug.name}: ${whyOf(jug, acts[i] ?? 'throw', given)}.`),
-    lesson: 'In doubt throw it out. The local food code decides.',
+    lesson: 'When you are not sure, throw the tea out. The local food code decides.',
     ifNotRight: (picks) => (isAnyKept(picks) ? 'wrong' : 'near'),
     mistake: (picks) =>
-      isAnyKept(picks) ? 'Something was kept that has to go: a guest would drink it.' : null,
+      isAnyKept(picks)
+        ? 'You kept tea that must be thrown out. A guest would drink that tea.'
+        : null,
   };
 }
 function whyOf(jug: HoldingJug, act: HoldingAct, given: HoldingGiven): string {
   const fault = holdingFault(jug, given);
-  if (fault !== null) return `throw it out: ${fault}`;
-  const end = holdingTime(holdingEnd(jug, given.limits) ?? given.now);
-  if (act === 'serve') return `serve it; it keeps until ${end}`;
+  if (fault !== null) return `throw out, because ${fault}`;
+  const end = weekText(holdingEnd(jug, given.limits) ?? given.now);
+  if (act === 'serve') return `serve, the tea keeps until ${end}`;
   return given.jugs.length > 1
-    ? `use it first; it ends ${end}`
-    : 'use it first: it has been warm for half of what is allowed';
+    ? `use first, the tea keeps until ${end} only`
+    : 'use first, because the tea was warm for half of the allowed time or more';
 }
 /** What stands on a jug, line by line. */
 export function jugLines(jug: HoldingJug): string[] {
   const made = jug.place === 'counter' ? 'Leaf in' : 'Leaf out';
-  const top =
-    jug.onTopOf === null ? [] : [`poured on top of the rest of ${holdingTime(jug.onTopOf)}`];
+  const top = jug.onTopOf === null ? [] : [`poured on old tea, leaf out ${weekText(jug.onTopOf)}`];
   return [
-    jug.madeAt === null ? `${made}: not written` : `${made} ${holdingTime(jug.madeAt)}`,
+    jug.madeAt === null ? `${made}: not written` : `${made} ${weekText(jug.madeAt)}`,
     ...top,
-    `throw out by ${holdingTime(jug.until)}`,
+    `throw out by ${weekText(jug.until)}`,
     jug.place === 'counter'
-      ? 'stands at the counter'
+      ? 'at the counter'
       : `in the fridge, ${numberText(jug.fridgeC)} °C for ${numberText(jug.warmHours)} h`,
   ];
 }
@@ -200,7 +206,7 @@ function jugWith(
       return { ...sound, ...warm(0.75 * limits.warmHours) };
     case 'counter': {
       const hours = random() < 0.5 ? between(random, 1.1, 1.8) : between(random, 0.2, 0.8);
-      const madeAt = now - quarter(hours * limits.counterHours * HOUR);
+      const madeAt = now - quarter(hours * (limits.counterHours ?? 1) * HOUR);
       // The label says the fridge's hours: at the counter they do not hold.
       return { ...sound, place: 'counter', madeAt, until: madeAt + keep };
     }
@@ -220,13 +226,15 @@ export function drawHolding(
   level: Level,
   random: Random,
 ): HoldingGiven {
+  const isCounter = limits.counterHours !== null;
   return drawnFair(level, (l) => {
     const now = DAY * (3 + Math.floor(random() * 4)) + OPENING + quarter(random() * OPEN_FOR);
     const count = l >= TWO_JUGS_LEVEL ? 2 : 1;
     const names = shuffled(['Pitcher 1', 'Pitcher 2', 'Pitcher 3'], random).slice(0, count);
+    const wrongs = WRONG[l].filter((wrong) => wrong !== 'counter' || isCounter);
     const given: HoldingGiven = {
       ...{ tea: pick(random, teas), now, limits, level: l },
-      jugs: names.sort().map((name) => jugWith(pick(random, WRONG[l]), name, now, limits, random)),
+      jugs: names.sort().map((name) => jugWith(pick(random, wrongs), name, now, limits, random)),
     };
     return workHolding(given) ? given : null;
   });

@@ -57,24 +57,13 @@ export const PICK_DRILLS: { readonly [K in PickDrillName]: PickDrill<PickGivens[
 export const PICK_DRILL_NAMES = Object.keys(PICK_DRILLS) as readonly PickDrillName[];
 export const isPickDrill = (drill: string): drill is PickDrillName => drill in PICK_DRILLS;
 
-type Paired<D extends PickDrillName = PickDrillName> = {
-  [K in D]: { readonly by: PickDrill<PickGivens[K]>; readonly given: PickGivens[K] };
-}[D];
-const worked = <D extends PickDrillName>({ by, given }: Paired<D>): PickWorked | null =>
-  by.work(given);
+/** A drill as one that takes any given: a question holds a given of its own drill, so the two always fit. */
+const byName = (drill: PickDrillName) => PICK_DRILLS[drill] as PickDrill<PickQuestion['given']>;
 /** The question worked out; null: it is no fair one. */
 export const workPick = ({ drill, given }: PickQuestion): PickWorked | null =>
-  worked({ by: PICK_DRILLS[drill], given } as Paired);
-
-type Drawing<D extends PickDrillName = PickDrillName> = {
-  [K in D]: { readonly drill: K; readonly by: PickDrill<PickGivens[K]> };
-}[D];
-const drawn = <D extends PickDrillName>(
-  { drill, by }: Drawing<D>,
-  ...asked: Parameters<PickDrill<unknown>['draw']>
-) => ({ drill, given: by.draw(...asked) });
+  byName(drill).work(given);
 /** Draws a question. @throws {RangeError} when the house has nothing to ask about */
 export const drawPick = (
   drill: PickDrillName,
   ...asked: Parameters<PickDrill<unknown>['draw']>
-): PickQuestion => drawn({ drill, by: PICK_DRILLS[drill] } as Drawing, ...asked) as PickQuestion;
+): PickQuestion => ({ drill, given: byName(drill).draw(...asked) }) as PickQuestion;

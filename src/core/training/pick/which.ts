@@ -65,12 +65,16 @@ const isWithin = ({ kind, by, cup }: WhichGiven, pair: WhichPair): boolean =>
   pair.temperatureC + (kind === 'hotter' ? by : 0) <= Math.min(HOTTEST_C, cup.boilingC);
 
 const LESSONS: Readonly<Record<WhichKind, string>> = {
-  hotter: 'Heat brings bite and dryness sooner than body: a hotter cup bites, a longer one fills.',
-  longer: 'Time deepens colour and body first; past the window it brings dryness.',
+  hotter: 'Heat makes a cup bitter and dry first. Time makes a cup stronger first.',
+  longer: 'Time makes a cup darker and stronger first. A steep that is too long makes a cup dry.',
+};
+const OTHER_WAY: Readonly<Record<WhichKind, string>> = {
+  hotter: 'In each pair the other cup was hotter.',
+  longer: 'In each pair the other cup steeped longer.',
 };
 /** The question worked out; null: a pair cannot be told apart. */
 export function workWhich(given: WhichGiven): PickWorked | null {
-  const { cup, kind, by, pairs } = given;
+  const { cup, kind, pairs } = given;
   if (pairs.length !== PAIRS) return null;
   if (!pairs.every((p) => isWithin(given, p) && isTold(given, p))) return null;
   const asked = kind === 'hotter' ? 'Which was hotter?' : 'Which steeped longer?';
@@ -107,10 +111,7 @@ export function workWhich(given: WhichGiven): PickWorked | null {
     }),
     lesson: LESSONS[kind],
     ifNotRight: (picks) => (rightParts({ parts }, picks) >= PAIRS - 1 ? 'near' : 'wrong'),
-    mistake: (picks) =>
-      rightParts({ parts }, picks) === 0
-        ? `Each was picked the other way round: ${kind === 'hotter' ? `the other cup was hotter by ${by} °C` : 'the other cup steeped longer'}.`
-        : null,
+    mistake: (picks) => (rightParts({ parts }, picks) === 0 ? OTHER_WAY[kind] : null),
   };
 }
 

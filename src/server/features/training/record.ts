@@ -30,8 +30,5 @@ export function trainingCsv({ person, answers, signs }: Practice): string {
       ...{ note: s.note, by: s.by },
     })),
   ].sort((a, b) => (a.day < b.day ? -1 : Number(a.day > b.day)));
-  return unparse(
-    { fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((c) => (row as Row)[c] ?? '')) },
-    { newline: '\r\n', escapeFormulae: true },
-  );
+  return unparse(rows, { columns: [...COLUMNS], newline: '\r\n', escapeFormulae: true });
 }

@@ -72,10 +72,9 @@ export function createTrainingService(deps: Deps) {
     /** All of one person’s: their own, or anybody’s of the site for a lead. */
     async record(personId: string, who: Signed): Promise<Practice> {
       const person = (await allPeople(db)).find((p) => p.id === personId);
-      const isHere = person?.siteIds.includes(who.siteId) === true;
-      if (personId !== who.personId && (who.role !== 'lead' || !isHere))
-        throw notFound('That person');
-      if (!person) throw notFound('That person');
+      const isOwn = personId === who.personId;
+      const isOfLead = who.role === 'lead' && person?.siteIds.includes(who.siteId) === true;
+      if (!person || !(isOwn || isOfLead)) throw notFound('That person');
       const { id, name, role } = person;
       const [answers, signs] = [await answersSince(db, [id], 0), await signsOf(db, [id])];
       return {

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { LEVER_WORDS } from '#core/corrections';
 import type { Tally } from '#core/trends';
 import { useCorrectionsQuery } from '../../entities/brews/logApi';
 import { useSession } from '../../entities/people/session';
@@ -6,7 +7,6 @@ import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
-import { LEVER_WORDS } from './levers';
 
 /** What came of corrections: the next judged cup of the same tea, better, the same or worse. */
 export function CorrectionsPage() {

@@ -11,9 +11,14 @@ export function QuestionFrame({
   drill,
   level,
   place,
+  about = '',
+  label = 'The question',
+  submit: submitWords = 'Submit',
+  next: nextWords = 'Next question',
   isDone,
   canSubmit,
   onSubmit,
+  onEnter = onSubmit,
   onUndo,
   onDispute,
   keys = [],
@@ -23,9 +28,17 @@ export function QuestionFrame({
   drill: Drill;
   level: number;
   place: Place;
+  /** What is said beside the place, before the level. */
+  about?: string;
+  /** The name of what is asked about. */
+  label?: string;
+  submit?: string;
+  next?: string;
   isDone: boolean;
   canSubmit: boolean;
   onSubmit: () => void;
+  /** What Enter does before the answer, where it is not to submit. */
+  onEnter?: () => void;
   onUndo: () => void;
   onDispute: () => void;
   /** The question’s own keys, beside those that every question has. */
@@ -39,27 +52,31 @@ export function QuestionFrame({
   const submit = () => {
     if (canSubmit && !isDone) onSubmit();
   };
+  const enter = () => (onEnter === onSubmit ? submit() : onEnter());
   useKeys([
     ...keys,
     { key: 'z', does: 'Take the last step back', run: onUndo },
-    { key: 'Enter', does: 'Submit', run: submit },
-    { key: ' ', does: isDone ? 'Next question' : 'Submit', run: isDone ? next : submit },
+    { key: 'Enter', does: onEnter === onSubmit ? 'Submit' : 'Set down, or submit', run: enter },
+    { key: ' ', does: isDone ? nextWords : 'Submit', run: isDone ? next : submit },
     { key: 'Escape', does: 'Leave: answers are kept', run: () => go('/school') },
   ]);
   return (
     <main className="page split diagnose">
-      <DrillHead drill={drill} words={`${place.at} of ${place.of}, level ${level}`} />
-      <section className="work" role="group" aria-label="The question" tabIndex={0}>
+      <DrillHead
+        drill={drill}
+        words={[`${place.at} of ${place.of}`, about, `level ${level}`].filter(Boolean).join(', ')}
+      />
+      <section className="work" role="group" aria-label={label} tabIndex={0}>
         {children}
       </section>
       <section className="paper" aria-label="Answer">
         {paper}
         <div className="foot">
           {isDone ? (
-            <AnswerFoot isLast={isLast} next="Next question" onNext={next} onDispute={onDispute} />
+            <AnswerFoot isLast={isLast} next={nextWords} onNext={next} onDispute={onDispute} />
           ) : (
             <button type="button" className="btn go" disabled={!canSubmit} onClick={submit}>
-              Submit <kbd>Enter</kbd>
+              {submitWords} {onEnter === onSubmit && <kbd>Enter</kbd>}
             </button>
           )}
         </div>

@@ -13,10 +13,10 @@ import {
 import { numberText } from '#core/units';
 import { Cup } from '../../../entities/teas/Cup';
 import type { CupAsked } from '../drill.worker';
+import { VERDICT_WORDS } from '../verdictWords';
 import { GapBars } from './GapBars';
 import { answerOf, type Drilling } from './model';
 
-const TITLES = { right: 'Right', near: 'Nearly', wrong: 'Not yet' } as const;
 const LABELS: Readonly<Record<(typeof TASTED)[number], string>> = {
   strength: 'Strength',
   bitterness: 'Bitter',
@@ -67,7 +67,7 @@ export function Answered({
       <h2>Answer</h2>
       <div role="status">
         <p className="text-[32px] font-semibold leading-[1.15]">
-          {TITLES[score.judged]}
+          {VERDICT_WORDS[score.judged]}
           {score.judged === 'right' && score.size === 1 ? ', within the bracket' : ''}
         </p>
         {given.faults.map((fault) => (

@@ -1,10 +1,7 @@
 import { useReducer } from 'react';
 import { DIAGNOSIS_GUESS, scoreDiagnosis } from '#core/training';
-import { useGo } from '../../../platform/useGo';
-import { useKeys } from '../../../ui/keys';
-import { AnswerFoot } from '../AnswerFoot';
 import type { CupAsked } from '../drill.worker';
-import { DrillHead } from '../DrillHead';
+import { QuestionFrame } from '../QuestionFrame';
 import type { Place } from '../Sitting';
 import { useAnswer } from '../useAnswer';
 import { Answered, Waiting } from './AnswerPaper';
@@ -15,12 +12,10 @@ import { answerOf, begun, drilled, missing } from './model';
 /** One cup: the question, three answers in order, and what it was. */
 export function OneCup({ question, place }: { question: CupAsked; place: Place }) {
   const { diagnosis, given, seed } = question;
-  const go = useGo();
   const { answer, dispute } = useAnswer(seed);
   const [state, dispatch] = useReducer(drilled, given.faults.length, begun);
   const { score } = state;
   const lacks = missing(state);
-  const isLast = place.at === place.of;
   const submit = () => {
     const chosen = answerOf(state);
     if (!chosen || score) return;
@@ -31,44 +26,31 @@ export function OneCup({ question, place }: { question: CupAsked; place: Place }
       { credit, judged, guess: DIAGNOSIS_GUESS },
     );
   };
-  const next = () => (isLast ? go('/school') : place.onNext());
-  useKeys([
-    ...diagnosis.choices.map((cause, i) => ({
-      key: String(i + 1),
-      does: `Fault ${i + 1}`,
-      run: () => dispatch({ kind: 'cause', cause }),
-    })),
-    { key: 'z', does: 'Take the last choice back', run: () => dispatch({ kind: 'undo' }) },
-    { key: 'Enter', does: 'Submit', run: submit },
-    { key: ' ', does: score ? 'Next cup' : 'Submit', run: score ? next : submit },
-    { key: 'Escape', does: 'Leave: answers are kept', run: () => go('/school') },
-  ]);
   return (
-    <main className="page split diagnose">
-      <DrillHead
-        drill="diagnose"
-        words={`${place.at} of ${place.of}, simulated, ${given.faults.length === 1 ? 'one fault' : 'one fault or two'}, level ${given.level}`}
-      />
-      <section className="work" role="group" aria-label="The cup" tabIndex={0}>
-        <Asked question={question} />
-        <Choices question={question} state={state} dispatch={dispatch} />
-      </section>
-      <section className="paper" aria-label="Answer">
-        {score ? (
+    <QuestionFrame
+      {...{ drill: 'diagnose', level: given.level, place, isDone: score !== null }}
+      about={`simulated, ${given.faults.length === 1 ? 'one fault' : 'one fault or two'}`}
+      label="The cup"
+      next="Next cup"
+      canSubmit={lacks === null}
+      onSubmit={submit}
+      onUndo={() => dispatch({ kind: 'undo' })}
+      onDispute={dispute}
+      keys={diagnosis.choices.map((cause, i) => ({
+        key: String(i + 1),
+        does: `Fault ${i + 1}`,
+        run: () => dispatch({ kind: 'cause', cause }),
+      }))}
+      paper={
+        score ? (
           <Answered question={question} state={state} score={score} />
         ) : (
           <Waiting lacks={lacks} />
-        )}
-        <div className="foot">
-          {score ? (
-            <AnswerFoot isLast={isLast} next="Next cup" onNext={next} onDispute={dispute} />
-          ) : (
-            <button type="button" className="btn go" disabled={lacks !== null} onClick={submit}>
-              Submit <kbd>Enter</kbd>
-            </button>
-          )}
-        </div>
-      </section>
-    </main>
+        )
+      }
+    >
+      <Asked question={question} />
+      <Choices question={question} state={state} dispatch={dispatch} />
+    </QuestionFrame>
   );
 }

@@ -17,7 +17,7 @@ function Answered({
   words: FigureWords;
   value: FigureValue;
 }) {
-  if (value === 'cannot') return <p>You answered that it cannot be.</p>;
+  if (value === 'cannot') return <p>You answered: {words.cannot}.</p>;
   const mistake = mistakeOf(figure, value);
   const why = mistake === null ? '' : words.mistake(mistake);
   return (
@@ -47,9 +47,7 @@ export function FigurePaper({
         <p className="mt-2" role="status">
           {hasChoices ? 'Choose one figure.' : 'Pull the mark along the rule, or type a figure.'}
         </p>
-        <p className="small mt-4">
-          Work it out as you would at the counter. There is no time limit.
-        </p>
+        <p className="small mt-4">Calculate as you do at the counter. There is no time limit.</p>
       </>
     );
   const { value, judged } = answered;

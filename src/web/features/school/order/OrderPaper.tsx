@@ -1,8 +1,9 @@
 import type { OrderScore } from '#core/training';
 import { countWord } from '#core/units';
+import { VERDICT_WORDS } from '../verdictWords';
 import type { Seen } from './Cups';
 
-const TITLES = { right: 'Right', near: 'Nearly', wrong: 'Not yet', again: 'Darkest first' };
+const TITLES = { ...VERDICT_WORDS, again: 'Darkest first' };
 
 function resultWords({ judged, inversions }: OrderScore): string {
   if (judged === 'again')

@@ -17,8 +17,8 @@ export function PickPaper({
         <h2>Answer</h2>
         <p className="mt-2" role="status">
           {isMany
-            ? 'Touch everything that fits, or press its figure. Touch it again to take it back.'
-            : 'Touch what fits, or press its figure.'}
+            ? 'Touch every right answer, or press its number. Touch an answer again to take the answer back.'
+            : 'Touch the right answer, or press its number.'}
         </p>
         <p className="small mt-4">There is no time limit.</p>
       </>
@@ -33,7 +33,7 @@ export function PickPaper({
         </p>
         {mistake !== null && <p>{mistake}</p>}
       </div>
-      <h2 className="mt-4">What it was</h2>
+      <h2 className="mt-4">The right answer</h2>
       {worked.working.map((line) => (
         <p key={line}>{line}</p>
       ))}

@@ -56,7 +56,8 @@ export function Cups({
       </ul>
       {!isTapped && (
         <p className="small mt-3">
-          Hold a button to pour. By keys: press a figure to begin, and again to stop.
+          Hold a button to pour. By keys: press a number to begin, and press the number again to
+          stop.
         </p>
       )}
     </>

@@ -86,11 +86,9 @@ export function OneVessel({
     >
       <p className="text-[21px]">
         <span className="tea">{given.tea}</span>. {given.vesselName}: {Math.round(liquorMl)} ml of
-        liquor, nobody stirred it. What comes out first is weaker than what comes last.
+        liquor, not stirred. The first liquor is weaker than the last liquor.
       </p>
-      <p className="text-[24px] font-semibold mt-2">
-        Pour {cups} cups that are alike, to the last drop.
-      </p>
+      <p className="text-[24px] font-semibold mt-2">Fill {cups} cups equally, to the last drop.</p>
       <Cups {...{ given, pours, held, isDone, isTapped, left }} onTap={tap} onHold={hold} />
     </QuestionFrame>
   );
