@@ -3,7 +3,7 @@ import { CHROMIUM } from './scripts/lib/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e/specs',
-  globalSetup: './e2e/host/build.mjs',
+  globalSetup: './e2e/host/setUp.ts',
   workers: 2,
   // Every test has a shop of its own.
   fullyParallel: true,

@@ -12,12 +12,12 @@ const HOST = 'teahouse.local';
 const there = new SecondHost();
 let house: { address: string; help: string; stop(): Promise<void>; remove(): void } | null = null;
 test.beforeAll(async () => {
-  const alone = there.join();
+  const { name, missing } = there.network;
   // Without the right to make a network the same is tried on this machine alone, and the report says so.
-  if (alone !== null) test.info().annotations.push({ type: 'one host', description: alone });
+  if (name === null) test.info().annotations.push({ type: 'one host', description: missing });
   house = await startHouse({
     flags: ['--demo', '--shop'],
-    env: { LIMNOS_SHOP_HOST: HOST, LIMNOS_SHOP_IP: there.shopAddress },
+    env: { LIMNOS_SHOP_HOST: HOST, LIMNOS_SHOP_IP: there.network.shopAddress },
   });
 });
 test.afterAll(async () => {
@@ -53,7 +53,7 @@ test('a tablet of the shop is let in by the plain page, and has all that a secur
   const tablet = new HouseDriver(await context.newPage());
   const first = await tablet.page.goto('/');
   expect(first?.headers()['strict-transport-security']).toBe('max-age=15552000');
-  const byNumber = address.replace(HOST, there.shopAddress);
+  const byNumber = address.replace(HOST, there.network.shopAddress);
   const bare = await tablet.page.goto(byNumber);
   expect([bare?.status(), bare?.headers()['strict-transport-security']]).toEqual([200, undefined]);
   await tablet.page.goto('/');
