@@ -124,6 +124,31 @@ export class SchoolDriver extends Hands {
     return this.page.getByRole('heading', { level: 1 }).innerText();
   }
   /** One answer by keys, right or not, whatever is asked. */
+  async openShift(): Promise<void> {
+    await this.page.goto('/school/shift');
+    await expect(this.page.getByRole('button', { name: /^Begin,/ })).toBeVisible();
+  }
+  /** A whole shift, step by step: at each moment every hand that is due, by keys. */
+  async runShift(): Promise<void> {
+    await this.page.keyboard.press('s');
+    await this.page.getByRole('button', { name: /^To the next moment/ }).waitFor();
+    const end = this.page.getByRole('heading', { name: 'The orders, worst cup first' });
+    for (let moment = 0; moment < 200; moment++) {
+      if (await end.isVisible()) return;
+      const due = await this.page.evaluate(() =>
+        [...document.querySelectorAll('[data-vessel]')].flatMap((vessel, i) => {
+          const isDue = /window|past|late|pulled/.test(vessel.className);
+          return isDue || /Ordered|Lid on/.test(vessel.textContent ?? '') ? [i + 1] : [];
+        }),
+      );
+      for (const vessel of due) {
+        await this.page.keyboard.press(String(vessel));
+        await this.page.keyboard.press(' ');
+      }
+      await this.page.keyboard.press('Enter');
+    }
+    throw new Error('the shift did not end');
+  }
   async answerAnything(): Promise<void> {
     switch (await this.drill()) {
       case 'Diagnose the cup':

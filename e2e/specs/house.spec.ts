@@ -233,6 +233,7 @@ for (const [places, paths] of [
       '/school/holding',
       '/school/fair',
       '/school/turns',
+      '/school/shift',
     ],
   ],
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],

@@ -53,6 +53,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/school/holding',
     '/school/fair',
     '/school/turns',
+    '/school/shift',
     '/house/calendar',
     '/house/hours',
     '/house/limits',

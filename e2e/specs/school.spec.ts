@@ -3,10 +3,12 @@ import { HouseDriver } from '../drivers/HouseDriver';
 import { SchoolDriver } from '../drivers/SchoolDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-const answers = async (house: HouseDriver): Promise<{ id: string }[]> =>
+const answers = async (
+  house: HouseDriver,
+): Promise<{ id: string; drill: string; judged: string }[]> =>
   (
     (await (await house.page.request.get('/api/training')).json()) as {
-      answers: { id: string }[];
+      answers: { id: string; drill: string; judged: string }[];
     }
   ).answers;
 
@@ -157,6 +159,35 @@ for (const drills of [FIGURES, PICKS])
     await house.expectAllSaved();
     expect((await answers(house)).length).toBe(before + drills.length);
   });
+
+test('a shift is run step by step by keys; it is kept, and counts once', async ({ house }) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  const before = (await answers(house)).length;
+  await school.openShift();
+  await school.runShift();
+  await house.expectSaid(/of \d+ orders are as the house serves them/);
+  await house.expectAllSaved();
+  const now = await answers(house);
+  expect(now.length).toBe(before + 1);
+  expect(now.at(-1)).toMatchObject({ drill: 'shift', judged: 'right' });
+});
+test('on a phone a shift runs by touch, its clock stands when somebody stops it', async ({
+  house,
+}) => {
+  const { page } = house;
+  await page.setViewportSize({ width: 390, height: 844 });
+  await house.signIn(PEOPLE.trainee);
+  await new SchoolDriver(page).openShift();
+  await house.press(/^Begin,/);
+  await house.press(/Ordered, will steep/i);
+  await house.press(/^Stop the clock/);
+  await house.expectThere('button', /Steeping, left/i);
+  await house.press(/Steeping, left/i);
+  await house.expectSaid('Your hands are not free yet.');
+  await house.press(/^Start the clock/);
+  await house.expectThere('button', /^Stop the clock/);
+});
 
 test('water is pulled to a line by hand; a figure key never leaves the page of a drill', async ({
   house,

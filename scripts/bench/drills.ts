@@ -1,4 +1,4 @@
-import { checkDrawn, sampleDrillFacts } from '#core/testing';
+import { checkDrawn, checkDrawnShift, sampleDrillFacts } from '#core/testing';
 import { FIGURE_DRILL_NAMES, type Level, PICK_DRILL_NAMES } from '#core/training';
 
 // Many questions of each drill and level: which are not fair, how often a level gave way to the one below, how long one
@@ -10,13 +10,17 @@ const each = at > 0 ? Number(process.argv[at + 1]) : 10_000;
 if (!(each > 0)) throw new RangeError('--each takes a number above 0');
 const facts = sampleDrillFacts();
 let faults = 0;
-for (const drill of [...FIGURE_DRILL_NAMES, ...PICK_DRILL_NAMES])
+for (const drill of [...FIGURE_DRILL_NAMES, ...PICK_DRILL_NAMES, 'shift'] as const)
   for (const level of LEVELS) {
     const begun = performance.now();
     let gaveWay = 0;
     const found = new Map<string, number>();
     for (let seed = 1; seed <= each; seed++) {
-      const { fault, level: drawn } = checkDrawn(drill, facts, level, 100_000 * level + seed);
+      const chance = 100_000 * level + seed;
+      const { fault, level: drawn } =
+        drill === 'shift'
+          ? checkDrawnShift(facts, level, chance)
+          : checkDrawn(drill, facts, level, chance);
       if (drawn !== level) gaveWay += 1;
       if (fault === null) continue;
       faults += 1;

@@ -3,6 +3,7 @@ import { sampleDrillFacts } from '#core/testing';
 import {
   drawFigure,
   drawPick,
+  drawShift,
   drawTurns,
   FIGURE_DRILL_NAMES,
   type Level,
@@ -29,6 +30,11 @@ describe('what is drawn is what the server takes', () => {
         drill: 'turns',
         given: drawTurns(FACTS.cups, level, random),
         answer: { pours: [{ cup: 0, ml: 12.5 }] },
+      },
+      {
+        drill: 'shift',
+        given: drawShift(FACTS.shift, level, random),
+        answer: { acts: [{ at: 7.5, hand: 'pour', order: 0 }] },
       },
     ];
     for (const task of tasks)

@@ -15,6 +15,7 @@ import {
 import { FIGURE_TASKS } from './drillFigures';
 import { DrillCup, Figure, Level, Name, taskBody, Water } from './drillParts';
 import { PICK_TASKS } from './drillPicks';
+import { SHIFT_TASK } from './drillShift';
 
 // Questions of every drill as they were drawn, with their answers.
 
@@ -75,6 +76,7 @@ export const DrillTaskBody = z.discriminatedUnion('drill', [
   taskBody('diagnose', DiagnosisGivenBody, DiagnosisAnswerBody),
   taskBody('order', OrderGivenBody, OrderAnswerBody),
   taskBody('turns', TurnsGivenBody, TurnsAnswerBody),
+  SHIFT_TASK,
   ...FIGURE_TASKS,
   ...PICK_TASKS,
 ]) satisfies z.ZodType<DrillTask>;

@@ -30,7 +30,7 @@ export {
   type StepWithState,
   type Turns,
 } from './steps';
-export { clashesAhead, meetsNow, waitToPour, type Clash, type Moment } from './apart';
+export { APART, clashesAhead, meetsNow, waitToPour, type Clash, type Moment } from './apart';
 export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
 export {
   cardOf,

@@ -3,18 +3,23 @@ import {
   choicesOf,
   drawFigure,
   drawPick,
+  drawShift,
   type DrillFacts,
   type Figure,
   type FigureDrillName,
   type FigureQuestion,
   figureWords,
+  handsThrough,
   isFigureDrill,
   judgedFigure,
   judgedPicks,
+  judgedShift,
   judgeTask,
   type Level,
   type PickDrillName,
   type PickQuestion,
+  type ShiftGiven,
+  STEADY,
   workFigure,
   workPick,
 } from '#core/training';
@@ -90,6 +95,22 @@ function checkPick(question: PickQuestion): string | null {
   return null;
 }
 
+function checkShift(given: ShiftGiven): string | null {
+  const worth = judgedShift(given, handsThrough(given, STEADY));
+  if (worth?.judged !== 'right') return 'steady hands do not run it';
+  const nobody = judgedShift(given, { acts: [] });
+  return nobody?.credit === 0 ? null : 'nothing done is worth something';
+}
+
+/** What is wrong with the shift that a chance draws; null: nothing. */
+export function checkDrawnShift(facts: DrillFacts, level: Level, seed: number): Found {
+  const given = drawShift(facts.shift, level, seeded(seed));
+  const kept = JSON.stringify(given);
+  const isSame = kept === JSON.stringify(drawShift(facts.shift, level, seeded(seed)));
+  if (!isSame) return { ...ok(level), fault: 'the same chance draws another' };
+  if (kept.length > MOST_BYTES) return { ...ok(level), fault: `${kept.length} bytes` };
+  return { fault: checkShift(given), level: given.level };
+}
 /** What is wrong with the question that a chance draws; null: nothing. */
 export function checkDrawn(
   drill: FigureDrillName | PickDrillName,

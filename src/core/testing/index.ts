@@ -61,6 +61,18 @@ export function sampleDrillFacts(): DrillFacts {
       }),
     ),
   );
+  const more = [
+    { vessel: 'Blue pot', material: 'porcelain', capacityMl: 480, waterMl: 400, basketMl: 200 },
+    { vessel: 'Small pot', material: 'stoneware', capacityMl: 360, waterMl: 300, basketMl: 160 },
+    { vessel: 'Tall pot', material: 'glass', capacityMl: 1100, waterMl: 900, basketMl: 400 },
+  ] as const;
+  const shift = teas.flatMap(({ per, ...tea }) =>
+    [...vessels, ...more].map((vessel) => ({
+      ...sampleDrillCup({ ...tea, ...vessel, warm: tea.style !== 'green-pan' }),
+      ...{ leafGrams: Number(((per * vessel.waterMl) / 100).toFixed(1)), kind: 'pot' as const },
+      ...{ earliest: tea.seconds - 30, latest: tea.seconds + 30 },
+    })),
+  );
   const later = [{ earliest: 120, best: 150, latest: 180 }];
   return {
     cups,
@@ -77,6 +89,7 @@ export function sampleDrillFacts(): DrillFacts {
       { name: 'Tall mug', kind: 'mug', brimMl: 380, fillLineMl: 320 },
       { name: 'Lidded cup', kind: 'lidded', brimMl: 150, fillLineMl: 120 },
     ],
+    shift,
     again: cups.map((cup) => ({
       ...{ cup, inBags: false },
       later: cup.tea === 'Corrow Roast' ? later : [],
@@ -95,4 +108,4 @@ export function sampleDrillFacts(): DrillFacts {
     },
   };
 }
-export { checkDrawn } from './drillItems';
+export { checkDrawn, checkDrawnShift } from './drillItems';

@@ -19,6 +19,7 @@ import type { FillVessel } from './figure/fillLine';
 import type { HeatKettle, HeatSite } from './figure/heat';
 import type { WeighedTea } from './figure/spoons';
 import type { HoldingLimits } from './pick/holding';
+import { LONGEST_STEEP_S, type ShiftFacts } from './shift/orders';
 
 export type DrillTea = TeaFacts & {
   readonly name: string;
@@ -56,6 +57,7 @@ export type DrillFacts = {
   /** Where its water comes from. */
   readonly water: { readonly site: HeatSite; readonly kettle: HeatKettle };
   readonly vessels: readonly FillVessel[];
+  readonly shift: ShiftFacts;
   /** Teas whose leaf can be steeped again. */
   readonly again: readonly AgainTea[];
   /** Teas that are brewed cold, and how long they are kept here; those of a fridge with what a plan takes. */
@@ -146,6 +148,8 @@ const coldTeasOf = (teas: readonly DrillTea[]): ColdTea[] =>
       : [],
   );
 const isUnder = (v: DrillVessel): boolean => v.mark < v.brim;
+const hotRecipeOf = ({ teas }: { readonly teas: readonly DrillTea[] }, cup: DrillCup) =>
+  teas.find((t) => t.name === cup.tea && !isCold(t.method))?.recipe;
 /** All that this house can be asked about. */
 export function drillFactsOf(house: {
   readonly teas: readonly DrillTea[];
@@ -179,8 +183,15 @@ export function drillFactsOf(house: {
       open: hoursOf(house.open),
     },
     again: cups.flatMap((cup) => {
-      const recipe = house.teas.find((t) => t.name === cup.tea && !isCold(t.method))?.recipe;
+      const recipe = hotRecipeOf(house, cup);
       return recipe ? [{ cup, later: recipe.later, inBags: recipe.bag !== null }] : [];
+    }),
+    shift: cups.flatMap((cup) => {
+      const recipe = hotRecipeOf(house, cup);
+      const vessel = house.vessels.find((v) => v.name === cup.vessel);
+      if (!recipe || !vessel || cup.seconds > LONGEST_STEEP_S) return [];
+      const { earliest, latest } = recipe.window;
+      return [{ ...cup, kind: vessel.kind, earliest, latest }];
     }),
   };
 }

@@ -27,7 +27,16 @@ export {
   type SignState,
 } from './signOff';
 export { ONE_SIDED_95, wilson } from './wilson';
-export { DRILL_NAMES, DRILLS, SKILL_NAMES, SKILLS, type Drill, type Skill } from './skills';
+export {
+  asCounted,
+  DRILL_NAMES,
+  DRILLS,
+  isAlone,
+  SKILL_NAMES,
+  SKILLS,
+  type Drill,
+  type Skill,
+} from './skills';
 export {
   drillCupsOf,
   drillFactsOf,
@@ -95,7 +104,7 @@ export {
   turnWords,
 } from './diagnosis/words';
 export { learnerAnswer, type Learner } from './diagnosis/learner';
-export { learnerFigure, learnerPicks } from './learner';
+export { learnerFigure, learnerPicks, learnerShift } from './learner';
 export {
   drawOrder,
   ORDER_GUESS,
@@ -191,4 +200,41 @@ export {
   type FairGiven,
 } from './pick/fair';
 export { jugLines, type HoldingGiven, type HoldingJug } from './pick/holding';
-export { scoreShift, type ShiftBrew, type ShiftBrewScore, type ShiftScore } from './shift';
+export {
+  madeInShift,
+  scoreShift,
+  type ShiftBrew,
+  type ShiftBrewScore,
+  type ShiftScore,
+} from './shift/score';
+export {
+  cupsOfShift,
+  HANDS_S,
+  MISHAP_LASTS_S,
+  SHIFT_PACE,
+  SHIFT_S,
+  type ShiftCup,
+  type ShiftFacts,
+  type ShiftGiven,
+  type ShiftMishap,
+} from './shift/orders';
+export {
+  brewsOfShift,
+  isServed,
+  isShiftOver,
+  isSteeping,
+  nextMoment,
+  type OrderStand,
+  refusalOf,
+  steepedS,
+  type ShiftAct,
+  shiftAt,
+  type ShiftAnswer,
+  type ShiftHand,
+  type ShiftRefusal,
+  type ShiftStand,
+} from './shift/play';
+export { drawShift } from './shift/draw';
+export { handsThrough, STEADY } from './shift/hands';
+export { debriefOf, type OrderDebrief } from './shift/debrief';
+export { judgedShift, SHIFT_GUESS, SHIFT_VERSION } from './shift/judged';

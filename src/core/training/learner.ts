@@ -2,6 +2,9 @@ import { pick, type Random } from '#core/numeric';
 import type { Learner } from './diagnosis/learner';
 import { choicesOf, type Figure, type FigureAnswer } from './figure/figures';
 import type { PickAnswer, PickWorked } from './pick/drill';
+import { handsThrough } from './shift/hands';
+import type { ShiftGiven } from './shift/orders';
+import type { ShiftAnswer } from './shift/play';
 
 // How somebody made up answers: right as often as they see what it is, else by a mistake that people make.
 
@@ -34,4 +37,14 @@ export function learnerPicks(
   return {
     picks: parts.map((part) => (random() < sees ? part.right : [pick(random, part.options).id])),
   };
+}
+
+/** A whole shift of such a learner: who sees less is later at the leaf, and does not see a lid. */
+export function learnerShift(
+  given: ShiftGiven,
+  { sees, sizeOff }: Learner,
+  random: Random,
+): ShiftAnswer {
+  const late = given.orders.map(() => Math.round(60 * sizeOff * random()));
+  return handsThrough(given, { lateBy: (order) => late[order] ?? 0, seesLid: random() < sees });
 }

@@ -2,7 +2,15 @@ import { median } from 'simple-statistics';
 import { siteDate, type Zone } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { blockRating, type Review, scheduledAt } from './due';
-import { type Drill, DRILL_NAMES, DRILLS, type Skill, SKILL_NAMES } from './skills';
+import {
+  asCounted,
+  type Drill,
+  DRILL_NAMES,
+  DRILLS,
+  isAlone,
+  type Skill,
+  SKILL_NAMES,
+} from './skills';
 
 // What is to be practised today: from what was answered, skill by skill, to a sitting of a few minutes.
 
@@ -82,7 +90,7 @@ export function skillsDue(
 ): SkillDue[] {
   const today = siteDate(zone, now);
   const found = SKILL_NAMES.filter(isPractised).map((skill): SkillDue => {
-    const reviews = blocksOf(answers.filter((a) => DRILLS[a.drill].skill === skill));
+    const reviews = blocksOf(asCounted(answers.filter((a) => DRILLS[a.drill].skill === skill)));
     const scheduled = scheduledAt(reviews, now);
     if (!scheduled) return { skill, kind: 'new', day: null, recall: null };
     const day = siteDate(zone, scheduled.due);
@@ -110,7 +118,7 @@ const secondsOf = (drill: Drill): number => DRILLS[drill].seconds;
 export function sessionOf(due: readonly SkillDue[]): Drill[] {
   const skills = due.filter((s) => s.kind !== 'later').map((s) => s.skill);
   const drillOf = (skill: Skill, round: number): Drill | undefined => {
-    const drills = DRILL_NAMES.filter((d) => DRILLS[d].skill === skill);
+    const drills = DRILL_NAMES.filter((d) => DRILLS[d].skill === skill && !isAlone(d));
     return drills[round % drills.length];
   };
   const planned = (count: number, rounds: number): Drill[] =>

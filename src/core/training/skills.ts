@@ -26,6 +26,7 @@ export const DRILLS = {
   landing: { name: 'Where boiling water lands', skill: 'heat', seconds: 30, ...QUESTIONS },
   again: { name: 'The same leaf again', skill: 'steep', seconds: 20, ...QUESTIONS },
   turns: { name: 'Pour in turns', skill: 'steep', seconds: 20, sitting: 4, noun: 'vessels' },
+  shift: { name: 'Run a shift', skill: 'steep', seconds: 120, sitting: 1, noun: 'shift' },
   order: { name: 'Order by strength', skill: 'see', seconds: 60, sitting: 2, noun: 'rounds' },
   match: { name: 'Match the colour', skill: 'see', seconds: 20, ...QUESTIONS },
   words: { name: 'From words to the cause', skill: 'taste', seconds: 20, ...QUESTIONS },
@@ -49,3 +50,8 @@ export const DRILLS = {
 >;
 export type Drill = keyof typeof DRILLS;
 export const DRILL_NAMES = Object.keys(DRILLS) as readonly Drill[];
+/** A drill that is too long to be one question among others: it is begun by itself only. */
+export const isAlone = (drill: Drill): boolean => drill === 'shift';
+/** What was answered, as often as it counts: a whole shift is as much as three questions. */
+export const asCounted = <A extends { readonly drill: Drill }>(answers: readonly A[]): A[] =>
+  answers.flatMap((a) => (a.drill === 'shift' ? [a, a, a] : [a]));

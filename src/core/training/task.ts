@@ -29,6 +29,9 @@ import {
   type PickQuestion,
   workPick,
 } from './pick/registry';
+import { judgedShift } from './shift/judged';
+import type { ShiftGiven } from './shift/orders';
+import type { ShiftAnswer } from './shift/play';
 import {
   isFairTurns,
   poured,
@@ -53,6 +56,7 @@ export type DrillTask =
     }
   | { readonly drill: 'order'; readonly given: OrderGiven; readonly answer: OrderAnswer }
   | { readonly drill: 'turns'; readonly given: TurnsGiven; readonly answer: TurnsAnswer }
+  | { readonly drill: 'shift'; readonly given: ShiftGiven; readonly answer: ShiftAnswer }
   | PickTask
   | FigureTask;
 /** What an answer is worth, and what is kept beside it. */
@@ -122,6 +126,8 @@ export function judgeTask(task: DrillTask): JudgedTask | null {
     }
     case 'turns':
       return judgedTurns(task.given, task.answer);
+    case 'shift':
+      return judgedShift(task.given, task.answer);
     default:
       return isPickTask(task) ? judgedPick(task) : judgedValue(task);
   }

@@ -7,6 +7,7 @@ import {
   drawDiagnosis,
   drawFigure,
   drawPick,
+  drawShift,
   type DrillFacts,
   drillFactsOf,
   DrillHouse,
@@ -22,12 +23,14 @@ import {
   learnerAnswer,
   learnerFigure,
   learnerPicks,
+  learnerShift,
   type Level,
   levelOfNext,
   PICK_DRILLS,
   type PickDrillName,
   ratedAfter,
   scoreDiagnosis,
+  SHIFT_GUESS,
   UNRATED,
   workDiagnosis,
   workFigure,
@@ -46,20 +49,21 @@ const TEAS = ['Tolvane Amber', 'Sennet Hollow', 'Corrow Roast'];
 const VESSELS = ['White pot', 'Grey pot'];
 const A_SITTING = 6;
 
+type OtherDrill = FigureDrillName | PickDrillName | 'shift';
 type Story = {
   readonly name: string;
   readonly learner: Learner;
   /** Days ago on which they sat down to six cups. */
   readonly sittings: readonly number[];
-  /** What else they practised then, four questions of each. */
-  readonly drills: readonly (FigureDrillName | PickDrillName)[];
+  /** What else they practised then, four questions of each, or one shift. */
+  readonly drills: readonly OtherDrill[];
 };
 const STORIES: readonly Story[] = [
   {
     name: 'Dov R.',
     learner: { sees: 0.97, sizeOff: 0.15 },
     sittings: [54, 47, 38, 30, 21, 12, 4],
-    drills: ['spoons', 'scale', 'splash', 'landing', 'match', 'words'],
+    drills: ['spoons', 'scale', 'splash', 'landing', 'match', 'words', 'shift'],
   },
   {
     name: 'Tam O.',
@@ -98,13 +102,21 @@ function answersOf(story: Story, house: DrillHouse, siteId: string, { now, makeI
 const OF_EACH = 4;
 const TYPED_GUESS = figureGuess(null);
 const HALF_AN_HOUR = 30 * 60_000;
+const guessOf = (drill: OtherDrill): number => {
+  if (drill === 'shift') return SHIFT_GUESS;
+  return isPickDrill(drill) ? PICK_DRILLS[drill].guess : TYPED_GUESS;
+};
 /** One question of a drill with its answer. */
 function answered(
-  drill: FigureDrillName | PickDrillName,
+  drill: OtherDrill,
   facts: DrillFacts,
   asked: { level: Level; seed: number; learner: Learner; random: Random },
 ): DrillTask {
   const { level, seed, learner, random } = asked;
+  if (drill === 'shift') {
+    const given = drawShift(facts.shift, level, seeded(seed));
+    return { drill, given, answer: learnerShift(given, learner, random) };
+  }
   if (isFigureDrill(drill)) {
     const question = drawFigure(drill, facts, level, seeded(seed));
     const figure = workFigure(question);
@@ -122,9 +134,10 @@ function otherAnswersOf(story: Story, facts: DrillFacts, siteId: string, { now, 
   const random = seeded(SEED + 100 + story.sittings.length);
   return story.drills.flatMap((drill, n) => {
     let rated = UNRATED;
-    const guess = isPickDrill(drill) ? PICK_DRILLS[drill].guess : TYPED_GUESS;
+    const guess = guessOf(drill);
+    const isShift = drill === 'shift';
     return story.sittings.flatMap((ago) =>
-      Array.from({ length: OF_EACH }, (_, i) => {
+      Array.from({ length: isShift ? 1 : OF_EACH }, (_, i) => {
         const at = now - ago * DAY - HOUR + (n + 1) * HALF_AN_HOUR + i * 40_000;
         const seed = Math.floor(random() * 2 ** 32);
         const level = levelOfNext(rated, guess) as Level;
@@ -135,7 +148,8 @@ function otherAnswersOf(story: Story, facts: DrillFacts, siteId: string, { now, 
         return {
           ...{ id: makeId(at), siteId, at: new Date(at), ...task, ...judged, seed },
           day: siteDate('Europe/London', epochMs(at)),
-          ...{ level: task.given.level, ms: 12_000 + Math.floor(random() * 20_000) },
+          level: task.given.level,
+          ms: (isShift ? 90_000 : 12_000) + Math.floor(random() * 20_000),
         };
       }),
     );
@@ -150,11 +164,15 @@ export async function addTraining(making: Making, { sites, vessels, cast }: Shop
   const lead = cast[0]?.id;
   if (!site || !lead) return;
   const teas = await allTeas(db);
-  const facts = drillFactsOf({
-    teas: teas.filter((tea) => TEAS.includes(tea.name)).flatMap(drillTeasOf),
-    vessels: vessels.filter((v) => v.siteId === site.id && VESSELS.includes(v.name)),
-    ...{ site, limits: USUAL_HOUSE_LIMITS, open: null },
-  });
+  const factsWith = (isTaken: (vessel: { readonly name: string }) => boolean): DrillFacts =>
+    drillFactsOf({
+      teas: teas.filter((tea) => TEAS.includes(tea.name)).flatMap(drillTeasOf),
+      vessels: vessels.filter((v) => v.siteId === site.id && isTaken(v)),
+      ...{ site, limits: USUAL_HOUSE_LIMITS, open: null },
+    });
+  // A shift takes more vessels than a few, and is drawn quickly.
+  const { shift } = factsWith(() => true);
+  const facts = { ...factsWith((v) => VESSELS.includes(v.name)), shift };
   const house = new DrillHouse(facts.cups);
   for (const story of STORIES) {
     const personId = person(story.name);

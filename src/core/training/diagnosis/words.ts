@@ -56,6 +56,9 @@ function tasteWordOf(index: TastedIndex, step: Step): string | null {
   if (index === 'bitterness' && step === -2) return 'not bitter at all';
   return word;
 }
+/** What a taster says of steps of the six indices; none of one that is as it should be. */
+export const tasteWords = (steps: readonly Step[]): string[] =>
+  TASTED.flatMap((index, i) => tasteWordOf(index, steps[i] ?? 0) ?? []);
 /** Colours differ for the eye from here on (CIEDE2000). */
 const SEEN = 2;
 /** What a taster says of the cup beside the house's. */
@@ -68,8 +71,7 @@ export function cupSentence({
     deltaE < SEEN
       ? 'Coloured as it should be'
       : `${darker ? 'Darker' : 'Lighter'} than it should be`;
-  const words = TASTED.flatMap((index, i) => tasteWordOf(index, beside.words[i] ?? 0) ?? []);
-  return `${colour}. ${capital(words.join(', '))}.`;
+  return `${colour}. ${capital(tasteWords(beside.words).join(', '))}.`;
 }
 
 /** What is known of how this cup was brewed. */

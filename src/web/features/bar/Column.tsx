@@ -5,6 +5,7 @@ import type { Liquor } from '#core/colour';
 import { grams } from '#core/units';
 import { tint } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
+import { Plate } from '../../entities/brews/Plate';
 import type { BarItem, BrewStatus } from '../../entities/brews/status';
 import { Tube } from '../../entities/brews/Tube';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
@@ -14,21 +15,6 @@ import { Reach } from './Reach';
 import type { BrewActs } from './useBrewActs';
 
 const MoreMenu = lazy(() => import('./MoreMenu').then((m) => ({ default: m.MoreMenu })));
-
-const TOO_LONG = 5;
-
-/** A brew's own plate: the word over it, the time. Read at two metres. */
-export function Plate({ status }: { status: BrewStatus }) {
-  return (
-    <div className="plate">
-      <span>{status.over}</span>
-      <b className={status.figure.length + (status.late ? 1 : 0) > TOO_LONG ? 'long' : ''}>
-        {status.late && <i>+</i>}
-        {status.figure}
-      </b>
-    </div>
-  );
-}
 
 const leftOf = (phase: Phase): number | null => ('left' in phase ? phase.left : null);
 /** Whose hand was last at it, where it was said. */

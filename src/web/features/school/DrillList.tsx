@@ -14,7 +14,7 @@ import { dateText } from '../../ui/days';
 export const START_KEYS: Readonly<Record<Drill, string>> = {
   ...{ spoons: 'p', fillLine: 'i', scale: 'f', packet: 'k', splash: 'c', wait: 'w' },
   ...{ landing: 'h', again: 'a', turns: 'u', order: 'o', words: 'd', which: 'q' },
-  ...{ rescue: 'v', plan: 'n' },
+  ...{ rescue: 'v', plan: 'n', shift: 'x' },
   ...{ match: 'm', diagnose: 's', holding: 'e', fair: 'r' },
 };
 

@@ -6,13 +6,15 @@ import {
   isPickDrill,
   ORDER_GUESS,
   PICK_DRILLS,
+  SHIFT_GUESS,
   TURNS_GUESS,
 } from '#core/training';
 import { OneCup } from './diagnose/OneCup';
-import { drawCup, drawCups, drawVessel, FIGURE_DRAWS, PICK_DRAWS } from './drill';
+import { drawCup, drawCups, drawOrders, drawVessel, FIGURE_DRAWS, PICK_DRAWS } from './drill';
 import { OneFigure } from './figure/OneFigure';
 import { OneOrder } from './order/OneOrder';
 import { OnePick } from './pick/OnePick';
+import { OneShift } from './shift/OneShift';
 import { type Place, Sitting } from './Sitting';
 import { OneVessel } from './turns/OneVessel';
 
@@ -51,6 +53,14 @@ export function DrillSitting({ drill, within }: { drill: Drill; within?: Place }
       return (
         <Sitting drill={drill} guess={ORDER_GUESS} draw={drawCups} within={within}>
           {(question, place) => <OneOrder key={question.seed} question={question} place={place} />}
+        </Sitting>
+      );
+    case 'shift':
+      return (
+        <Sitting drill={drill} guess={SHIFT_GUESS} draw={drawOrders} within={within}>
+          {({ seed, given }, place) => (
+            <OneShift key={seed} seed={seed} given={given} place={place} />
+          )}
         </Sitting>
       );
     case 'turns':

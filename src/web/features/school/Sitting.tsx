@@ -30,6 +30,7 @@ const NEEDED: Readonly<Partial<Record<Drill, string>>> = {
   packet: WEIGHED_NEEDED,
   fillLine: 'Measure a vessel with a fill line first: the Shelf asks for it.',
   turns: 'No vessel of this house holds enough for two cups.',
+  shift: 'A shift takes at least three vessels and a hot tea that steeps for five minutes at most.',
   plan: 'No tea of this house is brewed in the fridge, or it has no pitcher. Add a cold recipe in the Book and a pitcher on the Shelf first.',
   holding: 'No tea of this house is brewed cold. Add a cold recipe in the Book first.',
 };

@@ -2,6 +2,7 @@ import {
   causeWords,
   cupFound,
   cupSentence,
+  debriefOf,
   type DrillTask,
   type FigureQuestion,
   type FigureValue,
@@ -66,6 +67,13 @@ export function disputeWords(task: DrillTask): string {
       const { ml } = poured({ ...task.given, ...task.answer });
       const { vesselName, cups, liquorMl } = task.given;
       return `${vesselName}: ${Math.round(liquorMl)} ml into ${cups} cups. Poured: ${ml.map(Math.round).join(', ')} ml.`;
+    }
+    case 'shift': {
+      const { given, answer } = task;
+      const said = debriefOf(given, answer.acts).map(
+        ({ tea, vessel, pull, why }) => `${tea}, ${vessel}. ${[pull, ...why].join(' ')}`,
+      );
+      return `a shift of ${given.orders.length} orders. ${said.join(' ')}`;
     }
     default:
       return isPickTask(task)

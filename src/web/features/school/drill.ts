@@ -13,6 +13,7 @@ import type {
   FigureAsked,
   OrderAsked,
   PickAsked,
+  ShiftAsked,
   TurnsAsked,
 } from './drill.worker';
 
@@ -29,6 +30,7 @@ export type Draw<Q> = (facts: DrillFacts, level: Level, seed: number) => Promise
 export const drawCup: Draw<CupAsked> = (...asked) => worker().diagnose(...asked);
 export const drawCups: Draw<OrderAsked> = (...asked) => worker().order(...asked);
 export const drawVessel: Draw<TurnsAsked> = (...asked) => worker().turns(...asked);
+export const drawOrders: Draw<ShiftAsked> = (...asked) => worker().shift(...asked);
 
 /** One for each drill: a question is drawn anew when its draw is another. */
 const drawsOf = <D extends string, Q>(

@@ -7,6 +7,7 @@ import {
   drawFigure,
   drawOrder,
   drawPick,
+  drawShift,
   drawTurns,
   type DrillCup,
   type DrillFacts,
@@ -19,6 +20,7 @@ import {
   type OrderQuestion,
   type PickDrillName,
   type PickQuestion,
+  type ShiftGiven,
   type TurnsGiven,
   workDiagnosis,
   workFigure,
@@ -45,6 +47,8 @@ export type FigureAsked = {
 };
 /** Something to pick. */
 export type PickAsked = { readonly seed: number; readonly question: PickQuestion };
+/** Orders that come to the bar. */
+export type ShiftAsked = { readonly seed: number; readonly given: ShiftGiven };
 /** A vessel to pour out into several cups. */
 export type TurnsAsked = { readonly seed: number; readonly given: TurnsGiven };
 
@@ -78,6 +82,8 @@ const worker = {
       const given = drawOrder(cups, level, random);
       return { seed, given, order: workOrder(given) };
     }),
+  shift: ({ shift }: DrillFacts, level: Level, seed: number): ShiftAsked | null =>
+    drawn(seed, (random) => ({ seed, given: drawShift(shift, level, random) })),
   turns: ({ cups }: DrillFacts, level: Level, seed: number): TurnsAsked | null =>
     drawn(seed, (random) => ({ seed, given: drawTurns(cups, level, random) })),
   figure: (

@@ -22,6 +22,7 @@ export const schoolRoutes: RouteObject[] = [
   { path: '/school/landing', element: <DrillSitting key="landing" drill="landing" /> },
   { path: '/school/again', element: <DrillSitting key="again" drill="again" /> },
   { path: '/school/turns', element: <DrillSitting key="turns" drill="turns" /> },
+  { path: '/school/shift', element: <DrillSitting key="shift" drill="shift" /> },
   { path: '/school/order', element: <DrillSitting key="order" drill="order" /> },
   { path: '/school/match', element: <DrillSitting key="match" drill="match" /> },
   { path: '/school/words', element: <DrillSitting key="words" drill="words" /> },

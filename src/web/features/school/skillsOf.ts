@@ -1,4 +1,5 @@
 import {
+  asCounted,
   DRILLS,
   type Evidence,
   evidenceOf,
@@ -31,7 +32,7 @@ export function skillsOf(
       .map((a) => ({ ...a, at: epochMs(a.at) }));
     return {
       skill,
-      evidence: evidenceOf(own, now),
+      evidence: evidenceOf(asCounted(own), now),
       sign: signOffOf(
         signs.filter((s) => s.skill === skill),
         today,

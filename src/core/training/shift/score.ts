@@ -1,7 +1,7 @@
 import { type PullKind, pullKind } from '#core/brews';
 import { seconds } from '#core/units';
-import { type HouseCup } from './diagnosis/faults';
-import { type Six, type Step, stepOf, tasteOfMade } from './diagnosis/tasted';
+import { asTheHouse, type HouseCup, type MadeCup } from '../diagnosis/faults';
+import { type Six, type Step, stepOf, tasteOfMade } from '../diagnosis/tasted';
 
 // A run of orders at the bar, as it was done: what each cup was worth, and which was the worst.
 
@@ -14,6 +14,8 @@ export type ShiftBrew = {
   readonly pouredS: number | null;
   readonly pulledS: number | null;
   readonly servedS: number | null;
+  /** It steeped without the lid it should have. */
+  readonly lidLeftOff?: boolean;
 };
 export type ShiftBrewScore = {
   /** Never: no leaf was lifted out of poured water. */
@@ -43,15 +45,21 @@ const STANDS_S = 120;
 /** Gaps of an index that nobody notices, and that a taster marks. */
 const [UNNOTICED, MARKED] = [0.4, 0.8];
 
-function creditOfPull(kind: PullKind, worst: number): number {
-  if (kind === 'inWindow' || worst <= UNNOTICED) return 1;
+function creditOfPull(kind: PullKind, { lidLeftOff }: ShiftBrew, worst: number): number {
+  if ((kind === 'inWindow' && !lidLeftOff) || worst <= UNNOTICED) return 1;
   return worst <= MARKED ? 0.5 : 0;
 }
-function gapsOf({ house }: ShiftBrew, steeped: number): Six {
-  const taste = (time: number) =>
-    tasteOfMade({ brew: { ...house.brew, time: seconds(time) }, leftMinutes: 0 });
-  const wanted = taste(house.brew.time);
-  return taste(steeped).map((x, i) => x - (wanted[i] ?? 0));
+/** The cup as it was brewed: steeped so long, s. */
+export const madeInShift = ({ house, lidLeftOff }: ShiftBrew, steeped: number): MadeCup => ({
+  brew: {
+    ...house.brew,
+    ...{ time: seconds(steeped), lid: lidLeftOff ? false : house.brew.lid },
+  },
+  leftMinutes: 0,
+});
+function gapsOf(brew: ShiftBrew, steeped: number): Six {
+  const wanted = tasteOfMade(asTheHouse(brew.house));
+  return tasteOfMade(madeInShift(brew, steeped)).map((x, i) => x - (wanted[i] ?? 0));
 }
 function scoreOne(brew: ShiftBrew): ShiftBrewScore {
   const { window, orderedS, pouredS, pulledS, servedS } = brew;
@@ -74,7 +82,7 @@ function scoreOne(brew: ShiftBrew): ShiftBrewScore {
     longWait: waitedS !== null && waitedS > window.best + LONG_WAIT_S,
     stoodS: servedS === null ? null : Math.max(0, servedS - pulledS - STANDS_S),
     ...{ steps: gaps.map(stepOf), worst },
-    credit: servedS === null ? 0 : creditOfPull(kind, worst),
+    credit: servedS === null ? 0 : creditOfPull(kind, brew, worst),
   };
 }
 

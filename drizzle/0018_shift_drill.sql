@@ -1,0 +1,1 @@
+ALTER TABLE `drill_answers` MODIFY COLUMN `drill` enum('spoons','fillLine','scale','packet','splash','wait','landing','again','turns','shift','order','match','words','which','diagnose','rescue','plan','holding','fair') NOT NULL;

@@ -1,0 +1,69 @@
+import { SHIFT_S, type ShiftGiven } from './orders';
+import {
+  isShiftOver,
+  isSteeping,
+  nextMoment,
+  refusalOf,
+  type ShiftAct,
+  type ShiftAnswer,
+  shiftAt,
+  type ShiftHand,
+  type ShiftStand,
+} from './play';
+
+// Hands that go through a shift by simple rules: whether a shift can be run, and what learners make of it.
+
+/** Nobody begins to pour when a leaf is due so soon, s. */
+const SOON_S = 20;
+export type Hands = {
+  /** How late they are at the leaf of an order, s. */
+  readonly lateBy: (order: number) => number;
+  readonly seesLid: boolean;
+};
+export const STEADY: Hands = { lateBy: () => 0, seesLid: true };
+
+/** What such hands want to do now, most urgent first: the lid, a leaf that is due, a pour, a cup to be served. */
+function handsWanted(
+  { cups }: ShiftGiven,
+  { orders }: ShiftStand,
+  now: number,
+  { lateBy, seesLid }: Hands,
+): { readonly hand: ShiftHand; readonly order: number }[] {
+  const due = orders.map((o, i) =>
+    isSteeping(o) ? (o.pouredS ?? 0) + (cups[o.cup]?.seconds ?? 0) + lateBy(i) : Infinity,
+  );
+  const of = (hand: ShiftHand, isWanted: (order: number) => boolean) =>
+    orders.flatMap((_, order) => (isWanted(order) ? [{ hand, order }] : []));
+  const isPullSoon = due.some((at) => at <= now + SOON_S);
+  return [
+    ...of('lid', () => seesLid),
+    ...of('pull', (i) => (due[i] ?? Infinity) <= now).sort(
+      (a, b) => (due[a.order] ?? 0) - (due[b.order] ?? 0),
+    ),
+    ...(isPullSoon ? [] : of('pour', () => true)),
+    ...of('serve', () => true),
+  ];
+}
+/** The next second at which such hands may want something else. */
+function nextLook(given: ShiftGiven, stand: ShiftStand, now: number, hands: Hands): number {
+  const late = stand.orders.flatMap((o, i) => {
+    const due = (o.pouredS ?? 0) + (given.cups[o.cup]?.seconds ?? 0) + hands.lateBy(i);
+    return isSteeping(o) ? [due - SOON_S, due] : [];
+  });
+  return Math.min(nextMoment(given, stand, now), ...late.filter((at) => at > now));
+}
+/** What such hands do, from the first order to the last. */
+export function handsThrough(given: ShiftGiven, hands: Hands): ShiftAnswer {
+  const acts: ShiftAct[] = [];
+  let now = 0;
+  while (now < SHIFT_S) {
+    const stand = shiftAt(given, acts, now);
+    if (!stand || isShiftOver(given, stand, now)) break;
+    const act = handsWanted(given, stand, now, hands)
+      .map((wanted) => ({ ...wanted, at: now }))
+      .find((a) => refusalOf(stand, a) === null);
+    if (act) acts.push(act);
+    else now = nextLook(given, stand, now, hands);
+  }
+  return { acts };
+}
