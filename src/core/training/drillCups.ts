@@ -11,7 +11,7 @@ import {
 } from '#core/recipes';
 import { type LotState, measureOf } from '#core/teas';
 import type { Week } from '#core/time';
-import type { VesselFacts } from '#core/vessels';
+import { leafAct, type VesselFacts } from '#core/vessels';
 import type { DrillCup } from './diagnosis/draw';
 import type { AgainTea } from './figure/again';
 import type { ColdTea, Pitcher, PlanGiven } from './figure/coldPlan';
@@ -190,6 +190,8 @@ export function drillFactsOf(house: {
       const recipe = hotRecipeOf(house, cup);
       const vessel = house.vessels.find((v) => v.name === cup.vessel);
       if (!recipe || !vessel || cup.seconds > LONGEST_STEEP_S) return [];
+      // Where the leaf stays in, there is nothing to lift in time.
+      if (leafAct(vessel) === 'drinkOff') return [];
       const { earliest, latest } = recipe.window;
       return [{ ...cup, kind: vessel.kind, earliest, latest }];
     }),

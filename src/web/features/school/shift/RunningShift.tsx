@@ -8,7 +8,7 @@ import { DrillHead } from '../DrillHead';
 import type { Place } from '../Sitting';
 import { handAt, type Shift, type ShiftAction, standOf, waitingOrders } from './model';
 import { ShiftShelves } from './ShiftShelves';
-import { HAND_WORDS, handsWords, mishapNow, REFUSAL_WORDS } from './words';
+import { handsWords, handWords, mishapNow, REFUSAL_WORDS } from './words';
 
 /** Sentence and orders over the shelves, and the foot under them, px. */
 const TAKEN = 90;
@@ -53,13 +53,11 @@ export function RunningShift({
   const hands = handsWords(stand, acts.at(-1), given, now);
   const mishap = mishapNow(given, stand, cups, now);
   const nextHand = handAt(stand, picked);
+  const pickedCup = cups[picked];
   const said = refused === null ? mishap : REFUSAL_WORDS[refused];
   return (
     <main className="page shift">
-      <DrillHead
-        drill="shift"
-        words={`${place.at} of ${place.of}, level ${given.level}, ${minutesText(seconds(Math.floor(now)))} of ${minutesText(SHIFT_S)}`}
-      />
+      <DrillHead drill="shift" words={`${place.at} of ${place.of}, level ${given.level}`} />
       <div className="shift-orders">
         <p>
           <b>{waitingWords(given, stand, cups, now)}</b>
@@ -73,11 +71,15 @@ export function RunningShift({
         onHand={(cup) => dispatch({ kind: 'hand', cup })}
       />
       <div className="shift-foot">
-        <p>{hands ? `Hands: ${hands}.` : 'Hands free.'}</p>
+        <p>
+          <b>{minutesText(seconds(Math.floor(now)))}</b> of {minutesText(SHIFT_S)}.{' '}
+          {hands ? `Hands: ${hands}.` : 'Hands free.'}
+        </p>
         <p className="small picked-words">
-          {nextHand
-            ? `${cups[picked]?.vessel}: ${HAND_WORDS[nextHand.hand]} `
-            : `${cups[picked]?.vessel}: nothing to do `}
+          {pickedCup?.vessel}:{' '}
+          {nextHand && pickedCup
+            ? handWords(nextHand.hand, pickedCup, stand.orders[nextHand.order] ?? null, now)
+            : 'nothing to do'}{' '}
           <kbd>Space</kbd>
         </p>
         <span className="gap" />

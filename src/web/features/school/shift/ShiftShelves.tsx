@@ -5,6 +5,7 @@ import {
   isSteeping,
   type OrderStand,
   type ShiftCup,
+  type ShiftHand,
   type ShiftStand,
   steepedS,
 } from '#core/training';
@@ -15,7 +16,7 @@ import type { BarLayout } from '../../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
 import { oneTap } from '../../../ui/keys';
 import { handAt } from './model';
-import { HAND_WORDS, vesselStatus } from './words';
+import { handWords, vesselStatus } from './words';
 
 type Standing = {
   readonly index: number;
@@ -192,7 +193,6 @@ function Drawn({ s, layout, now }: { s: Standing; layout: BarLayout; now: number
     </div>
   );
 }
-type Hand = keyof typeof HAND_WORDS;
 const isUrgent = (name: string) => name === 'window' || name === 'past';
 function buttonLook(name: string): string {
   if (name === 'late') return 'late';
@@ -208,7 +208,7 @@ function Controls({
 }: {
   s: Standing;
   now: number;
-  hand: Hand | null;
+  hand: ShiftHand | null;
   isPicked: boolean;
   onHand: () => void;
 }) {
@@ -224,7 +224,7 @@ function Controls({
           disabled={hand === null}
           onClick={oneTap(onHand)}
         >
-          {hand === null ? 'Free' : HAND_WORDS[hand]}
+          {hand === null ? 'Free' : handWords(hand, s.cup, s.order, now)}
           <span className="visually-hidden">: {s.cup.vessel}</span>
         </button>
       </div>

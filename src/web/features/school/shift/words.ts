@@ -10,6 +10,7 @@ import {
   steepedS,
 } from '#core/training';
 import { minutesText, seconds } from '#core/units';
+import { leafActWords } from '#core/vessels';
 import type { BrewStatus } from '../../../entities/brews/status';
 
 const clock = (s: number): string => minutesText(seconds(Math.max(0, s)));
@@ -23,6 +24,7 @@ export function vesselStatus(
   if (!order)
     return { name: 'warming', over: 'Free', figure: '–', late: false, step: 'No order yet' };
   const steeped = steepedS(order, now);
+  const words = leafActWords(cup);
   if (steeped === null)
     return {
       ...{ name: 'warming', over: 'Ordered, will steep', figure: clock(cup.seconds) },
@@ -30,34 +32,54 @@ export function vesselStatus(
     };
   if (order.pulledS !== null)
     return {
-      ...{ name: 'pulled', over: 'Leaf out at', figure: clock(Math.round(steeped)), late: false },
+      ...{
+        name: 'pulled',
+        over: `${words.done} at`,
+        figure: clock(Math.round(steeped)),
+        late: false,
+      },
       step: `Stands ${clock(Math.floor(now - order.pulledS))}`,
     };
   const left = cup.seconds - steeped;
   if (steeped > cup.latest)
     return {
       ...{ name: 'late', over: 'Late, past latest by', late: true },
-      ...{ figure: clock(Math.floor(steeped - cup.latest)), step: 'Leaf out at once' },
+      ...{ figure: clock(Math.floor(steeped - cup.latest)), step: `${words.act} at once` },
     };
   if (left < 0)
     return {
       ...{ name: 'past', over: 'In its window, past best by', late: true },
-      ...{ figure: clock(Math.floor(-left)), step: 'Leaf out now' },
+      ...{ figure: clock(Math.floor(-left)), step: `${words.act} now` },
     };
   const isIn = steeped >= cup.earliest;
   return {
     ...(isIn
-      ? { name: 'window', over: 'In its window, best in', step: 'Leaf out soon' }
+      ? { name: 'window', over: 'In its window, best in', step: `${words.act} soon` }
       : { name: 'steeping', over: 'Steeping, left', step: `Latest ${clock(cup.latest)}` }),
     ...{ figure: clock(Math.ceil(left)), late: false },
   };
 }
-export const HAND_WORDS: Readonly<Record<ShiftHand, string>> = {
-  pour: 'Pour on',
-  pull: 'Leaf out',
-  serve: 'Serve',
-  lid: 'Lid on',
-};
+/** What a button says, in the words of the bar. */
+export function handWords(
+  hand: ShiftHand,
+  cup: ShiftCup,
+  order: OrderStand | null,
+  now: number,
+): string {
+  switch (hand) {
+    case 'pour':
+      return 'Water on';
+    case 'pull': {
+      const steeped = (order && steepedS(order, now)) ?? 0;
+      const { early, done } = leafActWords(cup);
+      return steeped < cup.earliest ? early : done;
+    }
+    case 'serve':
+      return 'Serve';
+    case 'lid':
+      return 'Lid on';
+  }
+}
 const HANDS_AT: Readonly<Record<ShiftHand, string>> = {
   pour: 'pouring',
   pull: 'lifting the leaf',
