@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { seeded } from '#core/numeric';
 import { sampleDrillCup } from '#core/testing';
-import { drawOrder } from '#core/training';
+import { BREWER_SKILLS, drawOrder } from '#core/training';
 import { ROUTES } from '../src/contracts/routes';
 import { startingRecipe } from '../src/core/recipes/index';
 import { changes, feed, leadNotes } from '../src/server/db/schema';
@@ -214,6 +214,21 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
       confirmed: true,
     };
     return () => post('/api/cold/record', body);
+  },
+  makeBrewer: async () => {
+    for (const skill of BREWER_SKILLS) {
+      const sign = { id: newId(), siteId: h.ids.site, personId: h.ids.trainee, skill };
+      const signed = { ...sign, kind: 'signed', until: null, note: '' };
+      await post('/api/training/signs', signed).expect(200);
+    }
+    return () => post(`/api/training/people/${h.ids.trainee}/brewer`, {});
+  },
+  removeTraining: async () => {
+    const sign = { id: newId(), siteId: h.ids.site, personId: h.ids.trainee, skill: 'see' };
+    const signed = { ...sign, kind: 'signed', until: null, note: '' };
+    await post('/api/training/signs', signed).expect(200);
+    await patch(`/api/people/${h.ids.trainee}`, { rev: 1, active: false }).expect(200);
+    return () => h.callers.lead.delete(`/api/training/people/${h.ids.trainee}`);
   },
   settleDispute: async () => {
     const given = drawOrder([sampleDrillCup()], 1, seeded(1));

@@ -1,3 +1,4 @@
+import { asc } from 'drizzle-orm';
 import { seeded } from '#core/numeric';
 import { sampleDrillCup } from '#core/testing';
 import {
@@ -10,6 +11,7 @@ import {
   workDiagnosis,
 } from '#core/training';
 import type { DrillAnswer, Practice } from '#contracts/training';
+import { drillAnswers, signEvents } from '../src/server/db/schema/index';
 import { type Begun, begunHouse, newId } from './house';
 
 // What is practised is kept once, is worth what the server works out, and is read by its person and by leads alone.
@@ -171,4 +173,61 @@ test('a record as a file is read by its person and by leads of the site, without
   expect((await h.callers.lead.get(path).expect(200)).text).toBe(mine.text);
   await h.callers.brewer.get(path).expect(404);
   await h.callers.trainee.get(`/api/training/record/${newId()}.csv`).expect(404);
+});
+
+/** Signs skills of the trainee, by the lead. */
+async function signed(personId: string, skills: readonly string[]): Promise<void> {
+  for (const skill of skills)
+    await h.callers.lead
+      .post('/api/training/signs', {
+        ...{ id: newId(), siteId: h.ids.site, personId, skill },
+        ...{ kind: 'signed', until: null, note: '' },
+      })
+      .expect(200);
+}
+test('a trainee becomes a brewer by a lead’s word, once the skills are signed, and in no other way', async () => {
+  const trainee = (await own()).person.id;
+  const rise = (by: keyof Begun['callers'] = 'lead', id = trainee) =>
+    h.callers[by].post(`/api/training/people/${id}/brewer`, {});
+  await rise('trainee').expect(403);
+  await rise('brewer').expect(403);
+  await signed(trainee, ['measure', 'heat', 'steep']);
+  const early = await rise().expect(422);
+  expect(early.body.message).toBe('Not signed yet: Judge taste, Rescue.');
+  const past = await h.callers.lead
+    .patch(`/api/people/${trainee}`, { rev: 1, role: 'brewer' })
+    .expect(422);
+  expect(past.body.fields.role).toContain('in School');
+  await signed(trainee, ['taste', 'rescue']);
+  for (let i = 0; i < 2; i++)
+    expect((await rise().expect(200)).body).toMatchObject({ role: 'brewer', rev: 2 });
+  // Whoever was signed in as a trainee signs in again.
+  await h.callers.trainee.get('/api/training').expect(401);
+  const lead = (await own('lead')).person.id;
+  await rise('lead', lead).expect(422);
+  await rise('lead', newId()).expect(404);
+});
+test('the record of somebody who left is removed: sign-offs are gone, answers have no name, site or hour', async () => {
+  const trainee = (await own()).person.id;
+  const mine = body(drawn(22));
+  await send(mine).expect(200);
+  await send(body(drawn(23)), 'brewer').expect(200);
+  await signed(trainee, ['measure']);
+  const remove = (by: keyof Begun['callers'] = 'lead') =>
+    h.callers[by].delete(`/api/training/people/${trainee}`);
+  await remove('brewer').expect(403);
+  expect((await remove().expect(422)).body.message).toContain('no longer works here');
+  await h.callers.lead.patch(`/api/people/${trainee}`, { rev: 1, active: false }).expect(200);
+  expect((await remove().expect(200)).body).toEqual({ answers: 1, signs: 1 });
+  expect((await remove().expect(200)).body).toEqual({ answers: 0, signs: 0 });
+  const [kept, other] = await h.db.select().from(drillAnswers).orderBy(asc(drillAnswers.personId));
+  expect(kept).toMatchObject({ personId: null, siteId: null, ms: 40_000, drill: 'diagnose' });
+  expect(kept?.id).not.toBe(mine.id);
+  expect(kept?.day).toMatch(/-01$/);
+  expect(kept?.at.toISOString()).toBe(`${kept?.day}T00:00:00.000Z`);
+  expect(kept?.given).toEqual(mine.task.given);
+  // Of others nothing changes.
+  expect(other).toMatchObject({ ms: 41_000, siteId: h.ids.site });
+  expect(await h.db.select().from(signEvents)).toEqual([]);
+  await h.callers.lead.get(`/api/training/record/${trainee}.csv`).expect(200);
 });

@@ -237,6 +237,31 @@ test('what is due is offered on the trainee’s empty bar; a sitting takes the s
   await house.expectAllSaved();
 });
 
+test('a trainee is made a brewer on the board once the skills are signed; a record is removed of somebody who left', async ({
+  house,
+}) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await page.goto('/school/board');
+  const trainees = page.getByRole('region', { name: 'Trainees' });
+  await expect(trainees).toContainText('Pela M.');
+  await expect(trainees).toContainText(/Not signed yet: Measure, Heat/);
+  for (const skill of ['Measure', 'Heat', 'Steep and pull', 'Judge taste', 'Rescue']) {
+    await house.press(new RegExp(`^${skill} of Pela M\\.`));
+    await house.press('Sign', { exact: true });
+    await expect(page.getByRole('button', { name: 'Sign', exact: true })).toBeHidden();
+  }
+  await house.press('Make Pela M. a brewer');
+  await house.expectSaid(/^Pela M\. is a brewer now/);
+  await page.goto('/house');
+  await house.press('Edit Pela M.');
+  await page.getByLabel('Works here').uncheck();
+  await house.press('Save');
+  await house.press('Edit Pela M.');
+  await house.press('Remove the record');
+  await house.press(/^Remove the record of Pela M\. for good/);
+  await house.expectSaid(/^Removed: 5 sign-offs\. \d+ answers have no name now\.$/);
+});
 test('the board says which skills nobody has signed of those who work on a day', async ({
   house,
 }) => {

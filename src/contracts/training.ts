@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type Drill, DRILL_NAMES, type Skill, SKILL_NAMES } from '#core/training';
 import { DrillTaskBody } from './drillTasks';
 import { Bytes, endpoint } from './endpoint';
-import { Role } from './people';
+import { Person, Role } from './people';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
 import { ROUTES } from './routes';
 
@@ -103,4 +103,15 @@ export const addSignEvent = endpoint(ROUTES.addSignEvent, {
     note: Text(300),
   }),
   response: SignEventBody,
+});
+/** A trainee whose skills are signed becomes a brewer. Sent again, nothing more happens. */
+export const makeBrewer = endpoint(ROUTES.makeBrewer, {
+  params: z.strictObject({ personId: Id }),
+  body: z.strictObject({}),
+  response: Person,
+});
+/** Of somebody who is no longer here: sign-offs are deleted, answers stay without person, site and hour. */
+export const removeTraining = endpoint(ROUTES.removeTraining, {
+  params: z.strictObject({ personId: Id }),
+  response: z.strictObject({ answers: z.number().int().min(0), signs: z.number().int().min(0) }),
 });

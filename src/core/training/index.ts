@@ -17,6 +17,8 @@ export {
 export { blockRating, dueCards, type BlockRating, type DueCard, type Review } from './due';
 export { levelOfNext, ratedAfter, ratingOf, UNRATED, type LevelAnswer, type Rating } from './level';
 export {
+  BREWER_SKILLS,
+  lacksForBrewer,
   nextSaturday,
   SIGNED_MONTHS,
   signedUntil,

@@ -53,6 +53,18 @@ describe('a block', () => {
   });
 });
 
+test('a shift is as much as three questions of its skill: a block by itself; no sitting asks for one', () => {
+  const shift = sitting(MONDAY, [1], { drill: 'shift', ms: 90_000 });
+  const steep = skillsDue(shift, epochMs(MONDAY + HOUR), ZONE).find((s) => s.skill === 'steep');
+  expect(steep?.kind).toBe('later');
+  const one = sitting(MONDAY, [1], { drill: 'again' });
+  const again = skillsDue(one, epochMs(MONDAY + HOUR), ZONE).find((s) => s.skill === 'steep');
+  expect(again?.kind).toBe('new');
+  const asked = sessionOf([{ skill: 'steep', kind: 'new', day: null, recall: null }]);
+  expect(asked).not.toContain('shift');
+  expect(asked.length).toBeGreaterThan(3);
+});
+
 describe('what is due', () => {
   const answers = [
     ...sitting(MONDAY, GOOD),

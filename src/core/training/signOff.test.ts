@@ -1,4 +1,4 @@
-import { nextSaturday, type Skill, skillsLacking } from '#core/training';
+import { lacksForBrewer, nextSaturday, type Skill, skillsLacking } from '#core/training';
 
 const signed = (skill: Skill, day: string, until: string | null = null) =>
   ({ skill, kind: 'signed', day, until }) as const;
@@ -31,3 +31,14 @@ test.each([
 ])('after %s the next Saturday is %s', (today, saturday) =>
   expect(nextSaturday(today)).toBe(saturday),
 );
+test('a trainee lacks what is not signed; lapsing holds, lapsed and withdrawn do not', () => {
+  const on = (skill: Skill, until: string | null = null) => signed(skill, '2026-01-10', until);
+  const today = '2026-06-01';
+  expect(lacksForBrewer([], today)).toEqual(['measure', 'heat', 'steep', 'taste', 'rescue']);
+  const all = [
+    ...[on('measure'), on('heat', '2026-06-10'), on('steep', '2026-05-31')],
+    ...[on('taste'), on('rescue'), on('see')],
+    { skill: 'taste', kind: 'withdrawn', day: '2026-03-01' } as const,
+  ];
+  expect(lacksForBrewer(all, today)).toEqual(['steep', 'taste']);
+});

@@ -21,6 +21,8 @@ export type SignOff = {
 /** A sign-off holds so long unless a lead says otherwise, months. */
 export const SIGNED_MONTHS = 12;
 const LAPSING_DAYS = 30;
+/** Signed of all these, a lead may make a trainee a brewer (a choice). */
+export const BREWER_SKILLS: readonly Skill[] = ['measure', 'heat', 'steep', 'taste', 'rescue'];
 const dayOf = (iso: string) => Temporal.PlainDate.from(iso);
 
 /** The last day of a sign-off, months on: the last of a shorter month. */
@@ -87,3 +89,15 @@ export function nextSaturday(today: string): string {
   const day = Temporal.PlainDate.from(today);
   return day.add({ days: (SATURDAY - day.dayOfWeek + 7) % 7 }).toString();
 }
+/** What a trainee is still to be signed off for before they can be a brewer. A lapsing sign-off holds. */
+export const lacksForBrewer = (
+  signs: readonly (SignEvent & { readonly skill: Skill })[],
+  today: string,
+): Skill[] =>
+  BREWER_SKILLS.filter((skill) => {
+    const { state } = signOffOf(
+      signs.filter((s) => s.skill === skill),
+      today,
+    );
+    return state !== 'signed' && state !== 'lapsing';
+  });

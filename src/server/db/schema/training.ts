@@ -8,12 +8,9 @@ export const drillAnswers = mysqlTable(
   'drill_answers',
   {
     id: id('id').primaryKey(),
-    personId: id('person_id')
-      .notNull()
-      .references(() => people.id),
-    siteId: id('site_id')
-      .notNull()
-      .references(() => sites.id),
+    /** Null, and the site too: the record of its person was removed. */
+    personId: id('person_id').references(() => people.id),
+    siteId: id('site_id').references(() => sites.id),
     at: instant('at').notNull(),
     day: date('day', { mode: 'string' }).notNull(),
     drill: mysqlEnum('drill', DRILL_NAMES as unknown as [string, ...string[]]).notNull(),

@@ -1,4 +1,5 @@
 export { createAccounts, type Accounts } from './service';
 export { accountRoutes, COOKIE, cookieOf } from './routes';
+export { raiseToBrewer } from './people';
 export { hashSecret, newToken, tokenHash } from './secrets';
 export { allPeople, allSites, lockSite, siteById } from './repository';

@@ -7,7 +7,7 @@ import { updateAtRevision } from '../../db/updateAtRevision';
 import type { Deps } from '../../deps';
 import { invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
-import { inRecordedTransaction } from '../history';
+import { inRecordedTransaction, type RecordChange } from '../history';
 import { allPeople, personById } from './repository';
 import { hashSecret } from './secrets';
 
@@ -20,6 +20,13 @@ function checkOwnRecord(id: string, next: Person, who: Signed) {
     throw invalid({ role: 'A lead cannot put themselves out: another lead must.' });
   if (!next.siteIds.includes(who.siteId))
     throw invalid({ siteIds: 'You are signed in at this site. Sign in at another site first.' });
+}
+/** A trainee becomes a brewer where the skills are signed. @throws 422 */
+function checkRise(before: Person, next: Person) {
+  if (before.role === 'trainee' && next.role === 'brewer')
+    throw invalid({
+      role: 'A trainee becomes a brewer in School, on the board, once the skills are signed.',
+    });
 }
 /** A lead has a passphrase, everybody else a PIN: who changes between the two needs a new secret. @throws 422 */
 function checkSecret(before: Person, next: Person, secret: string | undefined) {
@@ -45,6 +52,27 @@ async function keepOneLead(tx: Tx, next: Person) {
     throw invalid({ role: 'The house would have no lead left: make another lead first.' });
 }
 
+/** Every session of a person but the one at hand. */
+const endSessions = (tx: Tx, personId: string, who: Signed) =>
+  tx
+    .delete(sessions)
+    .where(and(eq(sessions.personId, personId), ne(sessions.tokenHash, who.tokenHash)));
+/** Makes a trainee a brewer; whether the skills are signed has been looked at. */
+export async function raiseToBrewer(
+  tx: Tx,
+  record: RecordChange,
+  before: Person,
+  who: Signed,
+): Promise<Person> {
+  const next: Person = { ...before, role: 'brewer', rev: before.rev + 1 };
+  await updateAtRevision(tx, people, before, before.rev, { role: next.role });
+  await record({
+    ...{ thing: 'person', id: before.id },
+    ...{ before: { role: before.role }, after: { role: next.role } },
+  });
+  await endSessions(tx, before.id, who);
+  return next;
+}
 export function createPeopleService(deps: Deps) {
   const { db } = deps;
   return {
@@ -78,6 +106,7 @@ export function createPeopleService(deps: Deps) {
         siteIds: given.siteIds ?? before.siteIds,
         rev: rev + 1,
       };
+      checkRise(before, next);
       checkOwnRecord(id, next, who);
       checkSecret(before, next, secret);
       const secretHash = secret === undefined ? undefined : await hashSecret(secret);
@@ -99,10 +128,7 @@ export function createPeopleService(deps: Deps) {
           before: { role: before.role, active: before.active, siteIds: before.siteIds },
           after: { role, active, siteIds, ...(secretHash ? { secret: 'new' } : {}) },
         });
-        if (secretHash || !active || role !== before.role)
-          await tx
-            .delete(sessions)
-            .where(and(eq(sessions.personId, id), ne(sessions.tokenHash, who.tokenHash)));
+        if (secretHash || !active || role !== before.role) await endSessions(tx, id, who);
         return next;
       });
     },

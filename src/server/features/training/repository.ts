@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
 import type { Drill, Skill } from '#core/training';
 import type { DrillAnswer, SignEventBody } from '#contracts/training';
 import type { Tx } from '../../db/pool';
@@ -36,7 +36,7 @@ export async function answersSince(
       and(inArray(drillAnswers.personId, [...personIds]), gte(drillAnswers.at, new Date(since))),
     )
     .orderBy(asc(drillAnswers.at), asc(drillAnswers.id));
-  for (const row of rows) found.get(row.personId)?.push(asAnswer(row));
+  for (const row of rows) found.get(row.personId ?? '')?.push(asAnswer(row));
   return found;
 }
 /** What people of a site say is wrong, the newest first. */
@@ -79,4 +79,27 @@ export async function signsOf(
     .orderBy(asc(signEvents.at), asc(signEvents.id));
   for (const row of rows) found.get(row.s.personId)?.push(asSign(row));
   return found;
+}
+/** Answers are kept to so many ms once nobody is named beside them. */
+const COARSE_MS = 10_000;
+/**
+ * Sign-offs of a person are deleted; answers lose person, site, hour and day of the month, and their ids, which tell the
+ * moment they were made.
+ */
+export async function removeTrainingOf(
+  tx: Tx,
+  personId: string,
+): Promise<{ answers: number; signs: number }> {
+  const [signs] = await tx.delete(signEvents).where(eq(signEvents.personId, personId));
+  const month = (of: typeof drillAnswers.at | typeof drillAnswers.day) =>
+    sql`date_format(${of}, '%Y-%m-01')`;
+  const [answers] = await tx
+    .update(drillAnswers)
+    .set({
+      ...{ id: sql`uuid()`, personId: null, siteId: null },
+      ...{ at: month(drillAnswers.at), day: month(drillAnswers.day) },
+      ms: sql`${COARSE_MS} * round(${drillAnswers.ms} / ${COARSE_MS})`,
+    })
+    .where(eq(drillAnswers.personId, personId));
+  return { answers: answers.affectedRows, signs: signs.affectedRows };
 }

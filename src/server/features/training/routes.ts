@@ -5,6 +5,8 @@ import {
   exportTraining,
   getTraining,
   getTrainingBoard,
+  makeBrewer,
+  removeTraining,
   settleDispute,
 } from '#contracts/training';
 import type { Deps } from '../../deps';
@@ -30,5 +32,7 @@ export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   on.signed(settleDispute, ({ params, body, who }) =>
     training.settle(params.id, body.isWrong, who),
   );
+  on.signed(makeBrewer, ({ params, who }) => training.makeBrewer(params.personId, who));
+  on.signed(removeTraining, ({ params, who }) => training.removeOf(params.personId, who));
   on.signed(addSignEvent, ({ body, who }) => training.sign(body, who));
 }

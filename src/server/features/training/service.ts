@@ -1,8 +1,9 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { siteDate } from '#core/time';
-import { type Drill, DRILLS, type DrillTask, SKILLS } from '#core/training';
+import { type Drill, DRILLS, type DrillTask, lacksForBrewer, SKILLS } from '#core/training';
 import { epochMs } from '#core/units';
+import type { Person } from '#contracts/people';
 import type {
   addDrillAnswer,
   addSignEvent,
@@ -19,13 +20,14 @@ import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
-import { allPeople, lockSite, siteById } from '../people';
+import { allPeople, lockSite, raiseToBrewer, siteById } from '../people';
 import {
   answerById,
   type AnswerRow,
   answersSince,
   asAnswer,
   disputedAt,
+  removeTrainingOf,
   signById,
   signsOf,
 } from './repository';
@@ -130,6 +132,7 @@ export function createTrainingService(deps: Deps) {
     settle: (id: string, isWrong: boolean, who: Signed): Promise<DrillAnswer> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
         const there = await requireAnswer(tx, id);
+        if (there.siteId === null || there.personId === null) throw notFound('That answer');
         mustWorkAt(who, there.siteId);
         if (there.personId === who.personId)
           throw new AppError('session.forbidden', 403, 'Another lead settles your own answers.');
@@ -143,6 +146,34 @@ export function createTrainingService(deps: Deps) {
           after: { question: `${DRILLS[there.drill as Drill].name}, ${there.day}: ${dispute}` },
         });
         return { ...asAnswer(await requireAnswer(tx, id)), ms: null };
+      }),
+    makeBrewer: (personId: string, who: Signed): Promise<Person> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const person = await personOfSite(tx, personId, who);
+        if (person.role === 'brewer') return person;
+        if (person.role !== 'trainee' || !person.active)
+          throw invalid({ personId: 'Only a trainee who works here becomes a brewer.' });
+        const signs = (await signsOf(tx, [personId])).get(personId) ?? [];
+        const lacks = lacksForBrewer(signs, await dayAt(tx, who.siteId, now()));
+        if (lacks.length > 0)
+          throw invalid({ personId: `Not signed yet: ${lacks.map((s) => SKILLS[s]).join(', ')}.` });
+        return raiseToBrewer(tx, record, person, who);
+      }),
+    /** Of somebody who has left. Brews stay as they are. */
+    removeOf: (personId: string, who: Signed): Promise<{ answers: number; signs: number }> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const person = await personOfSite(tx, personId, who);
+        if (person.active)
+          throw invalid({ personId: 'First note that this person no longer works here.' });
+        const removed = await removeTrainingOf(tx, personId);
+        if (removed.answers + removed.signs > 0)
+          await record({
+            ...{ thing: 'person', id: personId, before: {} },
+            after: {
+              training: `removed: ${removed.signs} sign-offs; ${removed.answers} answers without a name`,
+            },
+          });
+        return removed;
       }),
     sign: (given: z.infer<typeof addSignEvent.body>, who: Signed): Promise<SignEventBody> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
@@ -177,6 +208,12 @@ export function createTrainingService(deps: Deps) {
   };
 }
 
+/** Somebody of the lead’s own site, still here or not. @throws 404 */
+async function personOfSite(tx: Tx, personId: string, who: Signed): Promise<Person> {
+  const person = (await allPeople(tx)).find((p) => p.id === personId);
+  if (!person?.siteIds.includes(who.siteId)) throw notFound('That person');
+  return person;
+}
 async function requireAnswer(tx: Tx, id: string): Promise<AnswerRow> {
   const answer = await answerById(tx, id);
   if (!answer) throw notFound('That answer');

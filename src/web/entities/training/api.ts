@@ -1,10 +1,12 @@
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
+import type { Person } from '#contracts/people';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type {
   addSignEvent,
   DrillAnswer,
   getTrainingBoard,
   Practice,
+  removeTraining,
   SignEventBody,
 } from '#contracts/training';
 import { api } from '../../platform/api';
@@ -28,6 +30,21 @@ export const trainingApi = api.injectEndpoints({
       }),
       invalidatesTags: ['Training', 'History'],
     }),
+    makeBrewer: build.mutation<Person, string>({
+      query: (personId) => ({
+        url: pathOf(ROUTES.makeBrewer, { personId }),
+        method: 'POST',
+        body: {},
+      }),
+      invalidatesTags: ['Training', 'People', 'History'],
+    }),
+    removeTraining: build.mutation<ResponseOf<typeof removeTraining>, string>({
+      query: (personId) => ({
+        url: pathOf(ROUTES.removeTraining, { personId }),
+        method: 'DELETE',
+      }),
+      invalidatesTags: ['Training', 'History'],
+    }),
     addSignEvent: build.mutation<SignEventBody, BodyOf<typeof addSignEvent>>({
       query: (body) => ({ url: ROUTES.addSignEvent.path, method: 'POST', body }),
       invalidatesTags: ['Training', 'History'],
@@ -36,6 +53,8 @@ export const trainingApi = api.injectEndpoints({
 });
 export const {
   useAddSignEventMutation,
+  useMakeBrewerMutation,
+  useRemoveTrainingMutation,
   useSettleDisputeMutation,
   useTrainingBoardQuery,
   useTrainingQuery,

@@ -11,6 +11,7 @@ import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';
+import { TrainingRecord } from './TrainingRecord';
 
 type Form = { name: string; role: Role; secret: string; active: boolean; sites: string[] };
 
@@ -20,6 +21,7 @@ export function People() {
   const { sites } = useSession();
   const [editing, setEditing] = useState<string | null>(null);
   const people = data?.people ?? [];
+  const edited = people.find((p) => p.id === editing) ?? null;
   return (
     <section>
       <div className="flex items-end gap-3">
@@ -58,13 +60,8 @@ export function People() {
           ))}
         </tbody>
       </table>
-      {editing && (
-        <PersonForm
-          key={editing}
-          person={people.find((p) => p.id === editing) ?? null}
-          onDone={() => setEditing(null)}
-        />
-      )}
+      {editing && <PersonForm key={editing} person={edited} onDone={() => setEditing(null)} />}
+      {edited && !edited.active && <TrainingRecord key={edited.id} person={edited} />}
     </section>
   );
 }

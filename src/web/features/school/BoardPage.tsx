@@ -12,6 +12,7 @@ import { dateText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { Disputes } from './Disputes';
+import { NewBrewers } from './NewBrewers';
 import { ShopLacks } from './ShopLacks';
 import { SignForm } from './SignForm';
 import { signWords, skillsOf, type SkillStand } from './skillsOf';
@@ -101,6 +102,7 @@ export function BoardPage() {
           </table>
         </div>
         <ShopLacks people={data.people} today={siteDate(zone, now)} />
+        <NewBrewers people={data.people} today={siteDate(zone, now)} />
         <Disputes disputed={data.disputed} />
       </section>
       <section className="paper" aria-label="Sign-off">

@@ -11,6 +11,7 @@ import {
 } from '#core/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
+import { RecordLink } from '../../entities/training/RecordLink';
 import { useSkillsDue } from '../../entities/training/useSkillsDue';
 import { useTraining } from '../../entities/training/useTraining';
 import { failureOf } from '../../platform/api';
@@ -20,7 +21,6 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { DrillList, START_KEYS } from './DrillList';
-import { RecordLink } from './RecordLink';
 import { skillsOf, type SkillStand } from './skillsOf';
 import { SkillTubes } from './SkillTubes';
 

@@ -5,6 +5,7 @@ import { numberText } from '#core/units';
 import type { Practice } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
+import { RecordLink } from '../../entities/training/RecordLink';
 import { failureOf, fieldFaults } from '../../platform/api';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
@@ -12,7 +13,6 @@ import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';
-import { RecordLink } from './RecordLink';
 import { signWords, type SkillStand } from './skillsOf';
 
 const evidenceWords = ({ credit, n, days, bound }: Evidence): string =>
