@@ -10,9 +10,10 @@ import {
   type Turn,
   workDiagnosis,
 } from '#core/training';
+import type { Brew } from '#contracts/brews';
 import type { DrillAnswer, Practice } from '#contracts/training';
 import { drillAnswers, signEvents } from '../src/server/db/schema/index';
-import { type Begun, begunHouse, newId } from './house';
+import { type Begun, begunHouse, brewBody, newId } from './house';
 
 // What is practised is kept once, is worth what the server works out, and is read by its person and by leads alone.
 
@@ -230,4 +231,28 @@ test('the record of somebody who left is removed: sign-offs are gone, answers ha
   expect(other).toMatchObject({ ms: 41_000, siteId: h.ids.site });
   expect(await h.db.select().from(signEvents)).toEqual([]);
   await h.callers.lead.get(`/api/training/record/${trainee}.csv`).expect(200);
+});
+
+test('what was seen at the bar: pulls of a person in their window, heat read on the leaf against the card', async () => {
+  expect((await own('brewer')).seen).toEqual([]);
+  // Water on four minutes ago.
+  const begun = h.now() - 240_000;
+  const { body: started } = await h.callers.brewer
+    .post('/api/brews', brewBody(h, { at: begun }))
+    .expect(200);
+  const { recipe, onLeaf } = (started as Brew).plan;
+  const event = (what: object) =>
+    h.callers.brewer.post(`/api/brews/${(started as Brew).id}/events`, { id: newId(), ...what });
+  await event({ kind: 'reading', at: begun + 20_000, celsius: onLeaf - 2 }).expect(200);
+  await event({ kind: 'pull', at: begun + 1000 * recipe.window.best }).expect(200);
+  const seen = [
+    { skill: 'heat', good: 1, n: 1, holds: false },
+    { skill: 'steep', good: 1, n: 1, holds: false },
+  ];
+  expect((await own('brewer')).seen).toEqual(seen);
+  expect((await own()).seen).toEqual([]);
+  const { people } = (await h.callers.lead.get('/api/training/board').expect(200)).body as {
+    people: Practice[];
+  };
+  expect(people.find((p) => p.person.name === 'Brewer B.')?.seen).toEqual(seen);
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Drill, DRILL_NAMES, type Skill, SKILL_NAMES } from '#core/training';
+import { type Drill, DRILL_NAMES, type Seen, type Skill, SKILL_NAMES } from '#core/training';
 import { DrillTaskBody } from './drillTasks';
 import { Bytes, endpoint } from './endpoint';
 import { Person, Role } from './people';
@@ -38,10 +38,18 @@ export const SignEventBody = z.strictObject({
 });
 export type SignEventBody = z.infer<typeof SignEventBody>;
 
-/** What one person answered, and what was signed. */
+/** What was seen of a skill in the shop itself: so many of the last so many were good. */
+const SeenBody = z.strictObject({
+  skill: SkillName,
+  good: z.number().int().min(0),
+  n: z.number().int().min(1),
+  holds: z.boolean(),
+}) satisfies z.ZodType<Seen>;
+/** What one person answered, what was seen in the shop, and what was signed. */
 const Practice = z.strictObject({
   person: z.strictObject({ ...Who.shape, role: Role }),
   answers: z.array(DrillAnswer),
+  seen: z.array(SeenBody),
   signs: z.array(SignEventBody),
 });
 export type Practice = z.infer<typeof Practice>;

@@ -28,6 +28,7 @@ export {
   type SignOff,
   type SignState,
 } from './signOff';
+export { HEAT_SEEN, heatSeen, PULLS_SEEN, pullsSeen, type Seen } from './seen';
 export { ONE_SIDED_95, wilson } from './wilson';
 export {
   asCounted,

@@ -104,6 +104,7 @@ export const brews = mysqlTable(
     return [
       index('brews_open').on(t.siteId, t.open),
       index('brews_leaf').on(t.leafId),
+      index('brews_pulled_by').on(t.pulledBy, t.pulled, t.timing),
       by('log_all', t.startedAt),
       by('log_site', t.siteId),
       by('log_tea', t.teaId),

@@ -22,6 +22,7 @@ const PRACTICE: Practice = {
       ...{ judged: 'right', ms: null, disputed: false },
     },
   ],
+  seen: [],
   signs: [
     {
       ...{ id: 's', skill: 'heat', kind: 'signed', day: '2026-03-04', until: '2027-03-04' },
@@ -47,5 +48,7 @@ test('one line for each answer and sign-off, by day; a note that looks like a fo
 });
 test('nobody’s record is its first line', () => {
   const { person } = PRACTICE;
-  expect(trainingCsv({ person, answers: [], signs: [] }).trim()).toMatch(/^day,kind,skill,/);
+  expect(trainingCsv({ person, answers: [], seen: [], signs: [] }).trim()).toMatch(
+    /^day,kind,skill,/,
+  );
 });

@@ -31,6 +31,7 @@ import {
   signById,
   signsOf,
 } from './repository';
+import { seenOf } from './seen';
 import { TRAINING_TASKS } from './tasks';
 
 const DAY_MS = 86_400_000;
@@ -55,9 +56,11 @@ export function createTrainingService(deps: Deps) {
       await answersSince(tx, ids, now() - COUNTED_MS),
       await signsOf(tx, ids),
     ];
+    const seen = await seenOf(tx, ids);
     return people.map((person) => ({
       person,
       answers: answers.get(person.id) ?? [],
+      seen: seen.get(person.id) ?? [],
       signs: signs.get(person.id) ?? [],
     }));
   };
@@ -79,8 +82,9 @@ export function createTrainingService(deps: Deps) {
       if (!person || !(isOwn || isOfLead)) throw notFound('That person');
       const { id, name, role } = person;
       const [answers, signs] = [await answersSince(db, [id], 0), await signsOf(db, [id])];
+      const seen = (await seenOf(db, [id])).get(id) ?? [];
       return {
-        ...{ person: { id, name, role }, answers: answers.get(id) ?? [] },
+        ...{ person: { id, name, role }, answers: answers.get(id) ?? [], seen },
         signs: signs.get(id) ?? [],
       };
     },

@@ -29,6 +29,7 @@ export function useTraining() {
   }, [data, waiting, personId]);
   return {
     answers,
+    seen: data?.seen ?? [],
     signs: data?.signs ?? [],
     isLoading: isFetching && !data,
     isError: isError && !data,

@@ -13,8 +13,8 @@ export function TrainingRecord({ person }: { person: Person }) {
     <section className="mt-4" aria-label="Training record">
       <h3>Training record</h3>
       <p className="small">
-        Removed, sign-offs are deleted. Answers stay without name, site, day and hour. Brews stay as
-        they are. Nobody can undo this.
+        To remove the record deletes its sign-offs. Answers stay without name, site, day and hour.
+        Brews stay as they are. Nobody can undo this.
       </p>
       <div className="flex flex-wrap gap-2 mt-2">
         <RecordLink personId={person.id}>Save the record first, as CSV</RecordLink>

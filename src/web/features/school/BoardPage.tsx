@@ -52,11 +52,11 @@ export function BoardPage() {
     );
   const rows = data.people.map((p) => ({
     person: p.person,
+    seen: p.seen,
     stands: skillsOf(p.answers, p.signs, now, siteDate(zone, now)),
   }));
-  const chosen = rows
-    .find((r) => r.person.id === picked?.person.id)
-    ?.stands.find((s) => s.skill === picked?.skill);
+  const row = rows.find((r) => r.person.id === picked?.person.id);
+  const chosen = row?.stands.find((s) => s.skill === picked?.skill);
   return (
     <main className="page split whole school">
       <section className="work" role="group" aria-label="Who can do what" tabIndex={0}>
@@ -106,10 +106,11 @@ export function BoardPage() {
         <Disputes disputed={data.disputed} />
       </section>
       <section className="paper" aria-label="Sign-off">
-        {picked && chosen ? (
+        {picked && row && chosen ? (
           <SignForm
             key={`${picked.person.id}${picked.skill}`}
             person={picked.person}
+            seen={row.seen}
             stand={chosen}
             onDone={() => pick(null)}
           />

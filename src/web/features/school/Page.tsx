@@ -82,7 +82,7 @@ export function SchoolPage() {
           Level: the lowest skill that your last 30 answers can mean, out of 100. From{' '}
           {100 * ENOUGH} there is enough evidence for a sign-off.
         </p>
-        <SkillTubes stands={stands} />
+        <SkillTubes stands={stands} seen={training.seen} />
       </section>
       <section className="paper" aria-label="What to practise">
         <h2>To practise</h2>

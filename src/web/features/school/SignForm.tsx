@@ -13,7 +13,7 @@ import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';
-import { signWords, type SkillStand } from './skillsOf';
+import { seenWords, signWords, type SkillStand } from './skillsOf';
 
 const evidenceWords = ({ credit, n, days, bound }: Evidence): string =>
   `At level 3: ${numberText(credit)} of ${n} answers right, on ${days} ${days === 1 ? 'day' : 'days'}. ` +
@@ -22,10 +22,12 @@ const evidenceWords = ({ credit, n, days, bound }: Evidence): string =>
 /** Signs a skill, or takes a sign-off back with a reason. */
 export function SignForm({
   person,
+  seen,
   stand: { skill, evidence, sign },
   onDone,
 }: {
   person: Practice['person'];
+  seen: Practice['seen'];
   stand: SkillStand;
   onDone: () => void;
 }) {
@@ -36,6 +38,7 @@ export function SignForm({
   const [note, setNote] = useState('');
   const [until, setUntil] = useState(() => signedUntil(siteDate(zone, now())));
   const isSigned = sign.state === 'signed' || sign.state === 'lapsing';
+  const atBar = seenWords(skill, seen);
   const faults = fieldFaults(sending.error);
   const save = async (kind: 'signed' | 'withdrawn') => {
     const answer = await send({
@@ -65,6 +68,7 @@ export function SignForm({
         {evidence.n === 0 ? 'No answers at level 3 yet.' : evidenceWords(evidence)}{' '}
         {signWords(sign, dateText)}
       </p>
+      {atBar !== '' && <p>At the bar: {atBar}.</p>}
       {personId === person.id ? (
         <p>You cannot sign your own skills: ask another lead.</p>
       ) : (

@@ -1,7 +1,7 @@
-import { ENOUGH, SKILLS } from '#core/training';
+import { ENOUGH, type Seen, SKILLS } from '#core/training';
 import { numberText } from '#core/units';
 import { dateText } from '../../ui/days';
-import { signWords, type SkillStand } from './skillsOf';
+import { seenWords, signWords, type SkillStand } from './skillsOf';
 
 const TUBE = 34;
 const EVERY = 75;
@@ -12,7 +12,13 @@ const y = (share: number) => BASE - share * (BASE - TOP);
 const figureOf = (s: SkillStand): string => numberText(100 * s.evidence.bound, 0);
 
 /** Ten tubes: the level is what the answers can mean at the least, the line is enough. Grey: it is no tea. */
-export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
+export function SkillTubes({
+  stands,
+  seen,
+}: {
+  stands: readonly SkillStand[];
+  seen: readonly Seen[];
+}) {
   const width = EVERY * stands.length + 60;
   const line = y(ENOUGH);
   return (
@@ -87,6 +93,7 @@ export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
               <th scope="col">Level</th>
               <th scope="col">Answers</th>
               <th scope="col">Answers at level 3</th>
+              <th scope="col">At the bar</th>
               <th scope="col">Signed</th>
             </tr>
           </thead>
@@ -97,6 +104,7 @@ export function SkillTubes({ stands }: { stands: readonly SkillStand[] }) {
                 <td>{s.evidence.n > 0 ? figureOf(s) : ''}</td>
                 <td>{s.answers === 0 ? 'not begun' : s.answers}</td>
                 <td>{workWords(s)}</td>
+                <td>{seenWords(s.skill, seen)}</td>
                 <td>{signWords(s.sign, dateText)}</td>
               </tr>
             ))}

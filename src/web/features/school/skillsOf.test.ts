@@ -1,6 +1,6 @@
 import { epochMs } from '#core/units';
 import type { DrillAnswer } from '#contracts/training';
-import { signWords, skillsOf } from './skillsOf';
+import { seenWords, signWords, skillsOf } from './skillsOf';
 
 const NOW = epochMs(Date.UTC(2026, 2, 11, 14));
 const answer = (i: number, over: Partial<DrillAnswer> = {}): DrillAnswer => ({
@@ -35,6 +35,15 @@ test('what somebody says is wrong counts neither for nor against', () => {
   const wrong = answer(1, { credit: 0, disputed: true });
   expect(correctOf([wrong])?.evidence.n).toBe(0);
   expect(correctOf([{ ...wrong, disputed: false }])?.evidence.n).toBe(1);
+});
+test('what was seen at the bar is said of the skills that are looked for there', () => {
+  const steep = { skill: 'steep', good: 38, n: 40, holds: true } as const;
+  expect(seenWords('steep', [steep])).toBe('38 of 40 pulls in the window, enough');
+  expect(seenWords('steep', [{ ...steep, good: 30, holds: false }])).toBe(
+    '30 of 40 pulls in the window',
+  );
+  expect(seenWords('heat', [steep])).toBe('not seen yet');
+  expect(seenWords('correct', [steep])).toBe('');
 });
 test('a sign-off is said in a few words', () => {
   const sign = (events: object[]) =>

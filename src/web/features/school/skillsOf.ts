@@ -3,6 +3,7 @@ import {
   DRILLS,
   type Evidence,
   evidenceOf,
+  type Seen,
   type SignOff,
   signOffOf,
   type Skill,
@@ -61,4 +62,12 @@ export function signWords(
     case 'lapsed':
       return `lapsed ${dayOf(until ?? '')}`;
   }
+}
+/** What was seen of a skill in the shop, in a few words; '' where this skill is not looked for there. */
+export function seenWords(skill: Skill, seen: readonly Seen[]): string {
+  const what = { steep: 'pulls in the window', heat: 'readings near the card' }[String(skill)];
+  if (what === undefined) return '';
+  const found = seen.find((s) => s.skill === skill);
+  if (!found) return 'not seen yet';
+  return `${found.good} of ${found.n} ${what}${found.holds ? ', enough' : ''}`;
 }

@@ -1,0 +1,1 @@
+CREATE INDEX `brews_pulled_by` ON `brews` (`pulled_by`,`pulled`,`timing`);
