@@ -129,8 +129,27 @@ const half = async (name, size, across = false) =>
 const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
 /** Twelve on the bar: a screen, a tablet, a phone. */
 const ofTwelve = (picture) => tile('bar-twelve', picture, { of: 3, columns: 3 });
-/** School: own skills, a cup asked and answered, the lead's board. */
-const ofSchool = (picture) => tile('school', picture, { of: 4, columns: 2 });
+/** School: own skills, the lead's board, a cup asked and answered, a shift and what came of it. */
+const ofSchool = (picture) => tile('school', picture, { of: 6, columns: 2 });
+/** What a hand can do now at the vessels of a shift: late where `late` holds, so that the debrief has something to say. */
+async function runShift(moments, late) {
+  for (let moment = 0; moment < moments; moment++) {
+    const due = await page.evaluate(
+      (isLate) =>
+        [...document.querySelectorAll('[data-vessel]')].flatMap((vessel, i) => {
+          const isDue = (isLate ? /late|pulled/ : /past|late|pulled/).test(vessel.className);
+          return isDue || /Ordered|Lid on/.test(vessel.textContent) ? [i + 1] : [];
+        }),
+      late,
+    );
+    for (const vessel of due) {
+      await page.keyboard.press(String(vessel));
+      await page.keyboard.press(' ');
+    }
+    await page.keyboard.press('Enter');
+    if (await page.getByText('The orders, worst cup first').isVisible()) return;
+  }
+}
 /** Cold as it is before the first batch, drawn once. */
 async function emptyCold() {
   const without = (path, change) =>
@@ -234,6 +253,7 @@ try {
   await page.goto('/school');
   await settle(1500);
   await ofSchool(await pictureOf());
+  await ofSchool(board);
   await page.goto('/school/diagnose');
   await page.getByRole('img', { name: 'This cup' }).waitFor();
   await settle();
@@ -244,7 +264,15 @@ try {
   await role('button', /^Submit/).click();
   await settle();
   await ofSchool(await pictureOf());
-  await ofSchool(board);
+  await page.goto('/school/shift');
+  await role('button', /^Begin,/).waitFor();
+  await page.keyboard.press('s');
+  await runShift(16, true);
+  await settle();
+  await ofSchool(await pictureOf());
+  await runShift(200, true);
+  await settle();
+  await ofSchool(await pictureOf());
   await signedInAs('Ilsa V.', 'grey pot first');
   await page.goto('/');
   await settle(1500);

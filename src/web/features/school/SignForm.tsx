@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { siteDate } from '#core/time';
 import { type Evidence, signedUntil, SKILLS } from '#core/training';
-import { numberText } from '#core/units';
+import { capital, numberText } from '#core/units';
 import type { Practice } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
@@ -39,6 +39,7 @@ export function SignForm({
   const [until, setUntil] = useState(() => signedUntil(siteDate(zone, now())));
   const isSigned = sign.state === 'signed' || sign.state === 'lapsing';
   const atBar = seenWords(skill, seen);
+  const signed = signWords(sign, dateText);
   const faults = fieldFaults(sending.error);
   const save = async (kind: 'signed' | 'withdrawn') => {
     const answer = await send({
@@ -66,7 +67,7 @@ export function SignForm({
       </p>
       <p>
         {evidence.n === 0 ? 'No answers at level 3 yet.' : evidenceWords(evidence)}{' '}
-        {signWords(sign, dateText)}
+        {signed === '' ? '' : `${capital(signed)}.`}
       </p>
       {atBar !== '' && <p>At the bar: {atBar}.</p>}
       {personId === person.id ? (

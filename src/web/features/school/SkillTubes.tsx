@@ -102,7 +102,7 @@ export function SkillTubes({
               <tr key={s.skill}>
                 <th scope="row">{SKILLS[s.skill]}</th>
                 <td>{s.evidence.n > 0 ? figureOf(s) : ''}</td>
-                <td>{s.answers === 0 ? 'not begun' : s.answers}</td>
+                <td>{s.answers === 0 ? 'none' : s.answers}</td>
                 <td>{workWords(s)}</td>
                 <td>{seenWords(s.skill, seen)}</td>
                 <td>{signWords(s.sign, dateText)}</td>

@@ -38,10 +38,8 @@ test('what somebody says is wrong counts neither for nor against', () => {
 });
 test('what was seen at the bar is said of the skills that are looked for there', () => {
   const steep = { skill: 'steep', good: 38, n: 40, holds: true } as const;
-  expect(seenWords('steep', [steep])).toBe('38 of 40 pulls in the window, enough');
-  expect(seenWords('steep', [{ ...steep, good: 30, holds: false }])).toBe(
-    '30 of 40 pulls in the window',
-  );
+  expect(seenWords('steep', [steep])).toBe('38 of 40 in the window, enough');
+  expect(seenWords('steep', [{ ...steep, good: 30, holds: false }])).toBe('30 of 40 in the window');
   expect(seenWords('heat', [steep])).toBe('not seen yet');
   expect(seenWords('correct', [steep])).toBe('');
 });

@@ -65,7 +65,7 @@ export function signWords(
 }
 /** What was seen of a skill in the shop, in a few words; '' where this skill is not looked for there. */
 export function seenWords(skill: Skill, seen: readonly Seen[]): string {
-  const what = { steep: 'pulls in the window', heat: 'readings near the card' }[String(skill)];
+  const what = { steep: 'in the window', heat: 'near the card' }[String(skill)];
   if (what === undefined) return '';
   const found = seen.find((s) => s.skill === skill);
   if (!found) return 'not seen yet';
