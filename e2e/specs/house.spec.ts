@@ -234,6 +234,8 @@ for (const [places, paths] of [
       '/school/fair',
       '/school/turns',
       '/school/shift',
+      '/school/lesson/line',
+      '/school/lesson/colour',
     ],
   ],
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],

@@ -54,6 +54,8 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/school/fair',
     '/school/turns',
     '/school/shift',
+    '/school/lesson/heat',
+    '/school/lesson/line',
     '/house/calendar',
     '/house/hours',
     '/house/limits',

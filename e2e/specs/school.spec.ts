@@ -262,6 +262,31 @@ test('a trainee is made a brewer on the board once the skills are signed; a reco
   await house.press(/^Remove the record of Pela M\. for good/);
   await house.expectSaid(/^Removed: 5 sign-offs\. \d+ answers have no name now\.$/);
 });
+test('the first day: a lesson is read, done by its drill, and the next one is offered', async ({
+  house,
+}) => {
+  const { page } = house;
+  const school = new SchoolDriver(page);
+  await house.signIn(PEOPLE.trainee);
+  await page.goto('/school');
+  const course = page.getByRole('region', { name: 'First day' });
+  await expect(course).toContainText('Your spoon and this tea');
+  await expect(course).toContainText('0 of 6 lessons done');
+  await page.keyboard.press('y');
+  await expect(page.getByRole('region', { name: 'The course' })).toContainText('Count the spoons');
+  await expect(page.getByRole('table')).toContainText('Corrow Roast');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Submit/ })).toBeVisible();
+  await school.answerAnything();
+  await house.expectSaid(/^(Right|Nearly|Not yet)$/);
+  await page.keyboard.press('Escape');
+  await expect(course).toContainText('Where the water stops');
+  await expect(course).toContainText('1 of 6 lessons done');
+  // Each page says its caution first, and shows what this house has.
+  await page.goto('/school/lesson/heat');
+  await expect(page.getByText(/^Caution\. Boiling water and steam scald/)).toBeVisible();
+  await expect(page.getByRole('table')).toContainText(/Water boils here at *100 °C/);
+});
 test('the board says which skills nobody has signed of those who work on a day', async ({
   house,
 }) => {

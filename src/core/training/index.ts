@@ -49,6 +49,16 @@ export {
   type DrillVessel,
 } from './drillCups';
 export {
+  FIRST_DAY,
+  isLessonDone,
+  leftToDo,
+  LESSON_IDS,
+  nextLesson,
+  type Lesson,
+  type LessonId,
+} from './courses';
+export {
+  boilingLandsAt,
   CURE_LEVERS,
   FACTS,
   FAULT_NAMES,

@@ -100,11 +100,15 @@ function contactOf(house: HouseCup, wallAt: Celsius) {
     leafAt: ambient,
   };
 }
-/** The hottest that lands on the leaf here: boiling water into a warmed vessel, °C. */
-export function hottestHere(house: HouseCup): number {
+/** Where boiling water lands on the leaf, in the vessel warmed or not, °C. */
+export function boilingLandsAt(house: HouseCup, isWarmed: boolean): Celsius {
   const waterAt = afterPour(house.boiling, house.ambient, house.pourLoss);
-  return Math.min(HOTTEST, firstContact({ ...contactOf(house, WARMED_WALL), waterAt }));
+  const wallAt = isWarmed ? WARMED_WALL : house.ambient;
+  return firstContact({ ...contactOf(house, wallAt), waterAt });
 }
+/** The hottest that lands on the leaf here: boiling water into a warmed vessel, °C. */
+export const hottestHere = (house: HouseCup): number =>
+  Math.min(HOTTEST, boilingLandsAt(house, true));
 /** What the house's water comes to in a vessel that nobody warmed, °C. */
 function inColdVessel(house: HouseCup): Celsius {
   const waterAt = arrivalFor(house.brew.temperature, contactOf(house, WARMED_WALL));

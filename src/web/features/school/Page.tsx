@@ -21,6 +21,7 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { DrillList, START_KEYS } from './DrillList';
+import { FirstDay } from './lessons/FirstDay';
 import { skillsOf, type SkillStand } from './skillsOf';
 import { SkillTubes } from './SkillTubes';
 
@@ -85,6 +86,7 @@ export function SchoolPage() {
         <SkillTubes stands={stands} seen={training.seen} />
       </section>
       <section className="paper" aria-label="What to practise">
+        <FirstDay answers={training.answers} isTrainee={role === 'trainee'} />
         <h2>To practise</h2>
         <Today drills={drills} />
         <DrillList answers={training.answers} due={due} today={today} />

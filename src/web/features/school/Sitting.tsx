@@ -69,7 +69,7 @@ export function Sitting<Q extends { readonly seed: number }>({
     seedOf(before.at(-1)?.id ?? personId),
   );
   const [params] = useSearchParams();
-  const of = params.has('few') ? FEW : DRILLS[drill].sitting;
+  const of = params.has('few') ? Math.min(FEW, DRILLS[drill].sitting) : DRILLS[drill].sitting;
   switch (drawn.kind) {
     case 'loading':
       return (

@@ -4,6 +4,9 @@ import type { RouteObject } from 'react-router';
 const SchoolPage = lazy(() => import('./Page').then((m) => ({ default: m.SchoolPage })));
 const BoardPage = lazy(() => import('./BoardPage').then((m) => ({ default: m.BoardPage })));
 const SessionPage = lazy(() => import('./SessionPage').then((m) => ({ default: m.SessionPage })));
+const LessonPage = lazy(() =>
+  import('./lessons/LessonPage').then((m) => ({ default: m.LessonPage })),
+);
 const DrillSitting = lazy(() =>
   import('./DrillSitting').then((m) => ({ default: m.DrillSitting })),
 );
@@ -12,6 +15,7 @@ export const schoolRoutes: RouteObject[] = [
   { path: '/school', element: <SchoolPage /> },
   { path: '/school/board', element: <BoardPage /> },
   { path: '/school/today', element: <SessionPage /> },
+  { path: '/school/lesson/:id', element: <LessonPage /> },
   // Named one by one: what the drills work out is not part of the first page.
   { path: '/school/spoons', element: <DrillSitting key="spoons" drill="spoons" /> },
   { path: '/school/fillLine', element: <DrillSitting key="fillLine" drill="fillLine" /> },

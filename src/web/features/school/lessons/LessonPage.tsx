@@ -1,0 +1,100 @@
+import { Link, useParams } from 'react-router';
+import { type Drill, DRILLS, FIRST_DAY, isLessonDone, leftToDo } from '#core/training';
+import { useDrillFacts } from '../../../entities/training/useDrillFacts';
+import { useTraining } from '../../../entities/training/useTraining';
+import { useGo } from '../../../platform/useGo';
+import { useKeys } from '../../../ui/keys';
+import { Loading, Nothing } from '../../../ui/Note';
+import { LESSON_PAGES } from './pages';
+
+const practise = (drill: Drill): string => `/school/${drill}?few`;
+
+/** A lesson: one page with this house's own teas and vessels, then its drills. */
+export function LessonPage() {
+  const { id } = useParams();
+  const facts = useDrillFacts();
+  const { answers } = useTraining();
+  const go = useGo();
+  const at = FIRST_DAY.findIndex((lesson) => lesson.id === id);
+  const lesson = FIRST_DAY[at];
+  const [drill] = lesson ? leftToDo(lesson, answers) : [];
+  const first = drill ?? lesson?.drills[0];
+  useKeys([
+    ...(first
+      ? [{ key: 'Enter', does: `Practise ${DRILLS[first].name}`, run: () => go(practise(first)) }]
+      : []),
+    { key: 'Escape', does: 'Back to School', run: () => go('/school') },
+  ]);
+  if (!lesson)
+    return (
+      <main className="page p-6">
+        <Nothing
+          action={
+            <Link className="btn" to="/school">
+              School
+            </Link>
+          }
+        >
+          There is no such lesson.
+        </Nothing>
+      </main>
+    );
+  const { caution, Content } = LESSON_PAGES[lesson.id];
+  return (
+    <main className="page split diagnose">
+      <h1 className="visually-hidden">{lesson.title}</h1>
+      <div className="say">
+        <span>{lesson.title}</span>
+        <span className="small text-[16px]">
+          First day, lesson {at + 1} of {FIRST_DAY.length}
+        </span>
+        <span className="gap" />
+        <Link className="btn quiet" to="/school">
+          School <kbd>Esc</kbd>
+        </Link>
+      </div>
+      <section className="work lesson" role="group" aria-label="The lesson" tabIndex={0}>
+        {caution !== null && (
+          <p className="caution">
+            <b>Caution.</b> {caution}
+          </p>
+        )}
+        {facts ? <Content facts={facts} /> : <Loading what="this house" />}
+      </section>
+      <section className="paper" aria-label="The course">
+        <h2>Do it</h2>
+        <ul className="list-none p-0">
+          {lesson.drills.map((d) => (
+            <li key={d} className="mt-2">
+              <Link className={`btn ${d === first ? 'go' : ''}`} to={practise(d)}>
+                {DRILLS[d].name} {d === first && <kbd>Enter</kbd>}
+              </Link>{' '}
+              {answers.some((a) => a.drill === d) && <span>done</span>}
+            </li>
+          ))}
+        </ul>
+        <h2 className="mt-6">First day</h2>
+        <ol className="list-none p-0">
+          {FIRST_DAY.map((l, i) => (
+            <li key={l.id} className="mt-1">
+              {l.id === lesson.id ? (
+                <b>
+                  {i + 1} · {l.title}
+                </b>
+              ) : (
+                <Link className="btn quiet" to={`/school/lesson/${l.id}`}>
+                  {i + 1} · {l.title}
+                </Link>
+              )}{' '}
+              {isLessonDone(l, answers) && <span className="small">done</span>}
+            </li>
+          ))}
+        </ol>
+        <p className="small mt-4">
+          A lesson is done once its drills have an answer, right or wrong. What you answer counts as
+          always.
+        </p>
+      </section>
+    </main>
+  );
+}

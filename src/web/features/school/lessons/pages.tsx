@@ -1,0 +1,65 @@
+import type { ReactNode } from 'react';
+import type { DrillFacts, LessonId } from '#core/training';
+import { ClockLesson, ColourLesson } from './cupPages';
+import { HeatLesson, LineLesson, SpoonLesson } from './shelfPages';
+
+/** One page of a lesson; its caution stands first. */
+export type LessonContent = {
+  readonly caution: string | null;
+  readonly Content: (given: { readonly facts: DrillFacts }) => ReactNode;
+};
+
+const RESCUES = [
+  ['Too strong', 'Add hot water, a little at a time.'],
+  ['Too weak, the leaf is at hand', 'Put the leaf back for a short time.'],
+  ['One cup is weak, one is strong', 'Mix the two cups.'],
+  ['Weak and bitter', 'Brew a new cup. Nothing mends this cup.'],
+] as const;
+function RescueLesson() {
+  return (
+    <>
+      <p>Taste before you serve. A cup that is off can often be mended within a minute.</p>
+      <table className="skill-table mt-4">
+        <thead>
+          <tr>
+            <th scope="col">The cup is</th>
+            <th scope="col">What to do</th>
+          </tr>
+        </thead>
+        <tbody>
+          {RESCUES.map(([cup, act]) => (
+            <tr key={cup}>
+              <th scope="row">{cup}</th>
+              <td>{act}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-4">
+        Water makes a cup weaker in every way. A cup that is weak and bitter only becomes weaker.
+      </p>
+    </>
+  );
+}
+
+export const LESSON_PAGES: Readonly<Record<LessonId, LessonContent>> = {
+  spoon: { caution: null, Content: SpoonLesson },
+  line: {
+    caution: 'Boiling water and steam scald. Warm a glass before hot water goes in: glass cracks.',
+    Content: LineLesson,
+  },
+  heat: {
+    caution:
+      'Boiling water and steam scald. Pour away from you. Lift a lid at its far edge first. If somebody is scalded, cool the skin under running water and call the lead.',
+    Content: HeatLesson,
+  },
+  clock: {
+    caution: 'A lifted basket drips hot water. Set a hot basket on a saucer.',
+    Content: ClockLesson,
+  },
+  colour: { caution: null, Content: ColourLesson },
+  rescue: {
+    caution: 'Taste with your own spoon and cup. Ask a guest about allergens before you mix teas.',
+    Content: RescueLesson,
+  },
+};
