@@ -257,6 +257,8 @@ test('a trainee is made a brewer on the board once the skills are signed; a reco
   await house.press('Edit Pela M.');
   await page.getByLabel('Works here').uncheck();
   await house.press('Save');
+  // The form closes once it is saved.
+  await expect(page.getByLabel('Works here')).toBeHidden();
   await house.press('Edit Pela M.');
   await house.press('Remove the record');
   await house.press(/^Remove the record of Pela M\. for good/);

@@ -85,8 +85,9 @@ export function bandWhere(best: number, [least, most]: Band, isGood: (x: number)
 const NO_BAND: Band = [Infinity, -Infinity];
 /** Where no figure will do. */
 export const IMPOSSIBLE: Figure<never> = {
-  ...{ truth: 0, shown: 0, right: NO_BAND, near: NO_BAND, mistakes: [], distractors: [] },
-  impossible: true,
+  ...{ truth: 0, shown: 0, right: NO_BAND, near: NO_BAND, impossible: true },
+  mistakes: [],
+  distractors: new Array<never>(),
 };
 /** The first three mistakes that lie apart from what is right and from each other; none where there are fewer. */
 export function distractorsOf<Id extends string>(

@@ -91,13 +91,13 @@ export async function removeTrainingOf(
   personId: string,
 ): Promise<{ answers: number; signs: number }> {
   const [signs] = await tx.delete(signEvents).where(eq(signEvents.personId, personId));
-  const month = (of: typeof drillAnswers.at | typeof drillAnswers.day) =>
-    sql`date_format(${of}, '%Y-%m-01')`;
+  // Of the site's day, for both: the instant alone may be in the month before or after.
+  const month = sql`date_format(${drillAnswers.day}, '%Y-%m-01')`;
   const [answers] = await tx
     .update(drillAnswers)
     .set({
       ...{ id: sql`uuid()`, personId: null, siteId: null },
-      ...{ at: month(drillAnswers.at), day: month(drillAnswers.day) },
+      ...{ at: month, day: month },
       ms: sql`${COARSE_MS} * round(${drillAnswers.ms} / ${COARSE_MS})`,
     })
     .where(eq(drillAnswers.personId, personId));

@@ -13,7 +13,7 @@ const practise = (drill: Drill): string => `/school/${drill}?few`;
 export function LessonPage() {
   const { id } = useParams();
   const facts = useDrillFacts();
-  const { answers } = useTraining();
+  const { answers, isLoading } = useTraining();
   const go = useGo();
   const at = FIRST_DAY.findIndex((lesson) => lesson.id === id);
   const lesson = FIRST_DAY[at];
@@ -39,6 +39,13 @@ export function LessonPage() {
         </Nothing>
       </main>
     );
+  // As a whole or not at all: what comes late would move what is under a finger.
+  if (!facts || isLoading)
+    return (
+      <main className="page">
+        <Loading what="the lesson" />
+      </main>
+    );
   const { caution, Content } = LESSON_PAGES[lesson.id];
   return (
     <main className="page split diagnose">
@@ -59,7 +66,7 @@ export function LessonPage() {
             <b>Caution.</b> {caution}
           </p>
         )}
-        {facts ? <Content facts={facts} /> : <Loading what="this house" />}
+        <Content facts={facts} />
       </section>
       <section className="paper" aria-label="The course">
         <h2>Do it</h2>

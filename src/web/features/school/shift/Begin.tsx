@@ -36,11 +36,9 @@ export function Begin({
         <table className="skill-table mt-4">
           <thead>
             <tr>
-              <th scope="col">Vessel</th>
-              <th scope="col">Tea</th>
-              <th scope="col">Earliest</th>
+              <th scope="col">Vessel and tea</th>
               <th scope="col">Best</th>
-              <th scope="col">Latest</th>
+              <th scope="col">Window</th>
             </tr>
           </thead>
           <tbody>
@@ -48,11 +46,13 @@ export function Begin({
               <tr key={cup.vessel}>
                 <th scope="row">
                   {i + 1} · {cup.vessel}
+                  <br />
+                  <span className="tea">{cup.tea}</span>
                 </th>
-                <td className="tea">{cup.tea}</td>
-                {[cup.earliest, cup.seconds, cup.latest].map((s, n) => (
-                  <td key={n}>{minutesText(s)}</td>
-                ))}
+                <td>{minutesText(cup.seconds)}</td>
+                <td>
+                  {minutesText(cup.earliest)} to {minutesText(cup.latest)}
+                </td>
               </tr>
             ))}
           </tbody>
