@@ -131,16 +131,14 @@ const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
 const ofTwelve = (picture) => tile('bar-twelve', picture, { of: 3, columns: 3 });
 /** School: own skills, the lead's board, a cup asked and answered, a shift and what came of it. */
 const ofSchool = (picture) => tile('school', picture, { of: 6, columns: 2 });
-/** What a hand can do now at the vessels of a shift: late where `late` holds, so that the debrief has something to say. */
-async function runShift(moments, late) {
+/** A shift, step by step, for so many moments; every leaf is late, so that the debrief has something to say. */
+async function runShift(moments) {
   for (let moment = 0; moment < moments; moment++) {
-    const due = await page.evaluate(
-      (isLate) =>
-        [...document.querySelectorAll('[data-vessel]')].flatMap((vessel, i) => {
-          const isDue = (isLate ? /late|pulled/ : /past|late|pulled/).test(vessel.className);
-          return isDue || /Ordered|Lid on/.test(vessel.textContent) ? [i + 1] : [];
-        }),
-      late,
+    const due = await page.evaluate(() =>
+      [...document.querySelectorAll('[data-vessel]')].flatMap((vessel, i) => {
+        const isDue = /late|pulled/.test(vessel.className);
+        return isDue || /Ordered|Lid on/.test(vessel.textContent) ? [i + 1] : [];
+      }),
     );
     for (const vessel of due) {
       await page.keyboard.press(String(vessel));
@@ -267,10 +265,10 @@ try {
   await page.goto('/school/shift');
   await role('button', /^Begin,/).waitFor();
   await page.keyboard.press('s');
-  await runShift(16, true);
+  await runShift(16);
   await settle();
   await ofSchool(await pictureOf());
-  await runShift(200, true);
+  await runShift(200);
   await settle();
   await ofSchool(await pictureOf());
   await signedInAs('Ilsa V.', 'grey pot first');

@@ -123,7 +123,6 @@ export class SchoolDriver extends Hands {
   drill(): Promise<string> {
     return this.page.getByRole('heading', { level: 1 }).innerText();
   }
-  /** One answer by keys, right or not, whatever is asked. */
   async openShift(): Promise<void> {
     await this.page.goto('/school/shift');
     await expect(this.page.getByRole('button', { name: /^Begin,/ })).toBeVisible();
@@ -131,7 +130,7 @@ export class SchoolDriver extends Hands {
   /** A whole shift, step by step: at each moment every hand that is due, by keys. */
   async runShift(): Promise<void> {
     await this.page.keyboard.press('s');
-    await this.page.getByRole('button', { name: /^To the next moment/ }).waitFor();
+    await this.page.getByRole('button', { name: /^Next moment/ }).waitFor();
     const end = this.page.getByRole('heading', { name: 'The orders, worst cup first' });
     for (let moment = 0; moment < 200; moment++) {
       if (await end.isVisible()) return;
@@ -149,6 +148,7 @@ export class SchoolDriver extends Hands {
     }
     throw new Error('the shift did not end');
   }
+  /** One answer by keys, right or not, whatever is asked. */
   async answerAnything(): Promise<void> {
     switch (await this.drill()) {
       case 'Diagnose the cup':

@@ -9,6 +9,7 @@ import {
   type FigureDrillName,
   type FigureQuestion,
   figureWords,
+  GIVEN_BYTES,
   handsThrough,
   isFigureDrill,
   judgedFigure,
@@ -26,8 +27,6 @@ import {
 
 // What every drawn question has to keep, whichever drill it is of: used by the tests and by the long run.
 
-/** What a question is given and asked in words, and what it is kept in, are bounded. */
-const MOST_BYTES = 2048;
 /** Printed where a figure is missing. */
 const BROKEN = /NaN|undefined|null|Infinity|\[object/;
 
@@ -108,7 +107,7 @@ export function checkDrawnShift(facts: DrillFacts, level: Level, seed: number): 
   const kept = JSON.stringify(given);
   const isSame = kept === JSON.stringify(drawShift(facts.shift, level, seeded(seed)));
   if (!isSame) return { ...ok(level), fault: 'the same chance draws another' };
-  if (kept.length > MOST_BYTES) return { ...ok(level), fault: `${kept.length} bytes` };
+  if (kept.length > GIVEN_BYTES) return { ...ok(level), fault: `${kept.length} bytes` };
   return { fault: checkShift(given), level: given.level };
 }
 /** What is wrong with the question that a chance draws; null: nothing. */
@@ -126,7 +125,7 @@ export function checkDrawn(
   const kept = JSON.stringify(question);
   if (kept !== JSON.stringify(draw()))
     return { ...ok(level), fault: 'the same chance draws another' };
-  if (kept.length > MOST_BYTES) return { ...ok(level), fault: `${kept.length} bytes` };
+  if (kept.length > GIVEN_BYTES) return { ...ok(level), fault: `${kept.length} bytes` };
   const fault = isFigureDrill(question.drill)
     ? checkFigure(question as FigureQuestion)
     : checkPick(question as PickQuestion);

@@ -1,4 +1,14 @@
-import { type Drill, FIRST_DAY, isLessonDone, leftToDo, nextLesson } from '#core/training';
+import { sampleDrillFacts } from '#core/testing';
+import {
+  boilingLandsAt,
+  type Drill,
+  FIRST_DAY,
+  heatWorked,
+  houseCupOf,
+  isLessonDone,
+  leftToDo,
+  nextLesson,
+} from '#core/training';
 
 const answered = (...drills: readonly Drill[]) => drills.map((drill) => ({ drill }));
 
@@ -17,4 +27,18 @@ test('a course goes on with the first lesson that is not done, and ends', () => 
 test('each lesson has a name of its own and something to do', () => {
   expect(new Set(FIRST_DAY.map((l) => l.title)).size).toBe(FIRST_DAY.length);
   expect(FIRST_DAY.every((l) => l.drills.length > 0)).toBe(true);
+});
+test('where boiling water lands is what the drill says, in a warmed vessel and in a cold one', () => {
+  const { cups, water } = sampleDrillFacts();
+  for (const cup of cups)
+    for (const warmed of [true, false]) {
+      const worked = heatWorked({
+        ...{ waterMl: cup.waterMl, targetC: cup.temperatureC, leafGrams: cup.leafGrams, warmed },
+        ...{ material: cup.material, capacityMl: cup.capacityMl, ask: 'landing' },
+        ...{ site: water.site, kettle: water.kettle },
+      });
+      if (worked.kind !== 'reachable') throw new Error(worked.kind);
+      const lands = boilingLandsAt(houseCupOf(cup), warmed);
+      expect(Math.abs(lands - worked.figure.truth)).toBeLessThan(0.05);
+    }
 });

@@ -1,5 +1,7 @@
 import type { Level } from './diagnosis/diagnosis';
 
+/** What a drawn question is kept in is bounded, bytes. */
+export const GIVEN_BYTES = 2048;
 const TRIES = 30;
 /**
  * The first of thirty draws that is fair; a level at which none is gives way to the one below.

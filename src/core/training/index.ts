@@ -52,7 +52,6 @@ export {
   FIRST_DAY,
   isLessonDone,
   leftToDo,
-  LESSON_IDS,
   nextLesson,
   type Lesson,
   type LessonId,
@@ -130,6 +129,7 @@ export {
   type OrderQuestion,
   type OrderScore,
 } from './order';
+export { GIVEN_BYTES } from './drawnFair';
 export { creditOf, judgeTask, type DrillTask, type JudgedTask } from './task';
 export {
   choicesOf,
@@ -229,11 +229,9 @@ export {
   type ShiftCup,
   type ShiftFacts,
   type ShiftGiven,
-  type ShiftMishap,
 } from './shift/orders';
 export {
   brewsOfShift,
-  isServed,
   isShiftOver,
   isSteeping,
   nextMoment,
@@ -250,4 +248,4 @@ export {
 export { drawShift } from './shift/draw';
 export { handsThrough, STEADY } from './shift/hands';
 export { debriefOf, type OrderDebrief } from './shift/debrief';
-export { judgedShift, SHIFT_GUESS, SHIFT_VERSION } from './shift/judged';
+export { judgedShift, SHIFT_GUESS } from './shift/judged';

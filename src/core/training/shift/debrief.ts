@@ -10,7 +10,14 @@ import {
   type ShiftCup,
   type ShiftGiven,
 } from './orders';
-import { brewsOfShift, type OrderStand, type ShiftAct, shiftAt, steepedS } from './play';
+import {
+  bestMoment,
+  brewsOfShift,
+  type OrderStand,
+  type ShiftAct,
+  shiftAt,
+  steepedS,
+} from './play';
 import { madeInShift, scoreShift, type ShiftBrewScore } from './score';
 
 // After a shift: each order, the worst cup first, with what came of it and why.
@@ -47,16 +54,16 @@ const nameOf = (ended: Ended, order: number): string => {
   return cup ? `${cup.tea} (${cup.vessel})` : '';
 };
 /** When its leaf should be out, s; null: it was not poured. */
-function bestOf(ended: Ended, order: number): number | null {
-  const poured = ended.orders[order]?.pouredS ?? null;
-  return poured === null ? null : poured + (cupOf(ended, order)?.seconds ?? 0);
+function bestOf({ orders, cups }: Ended, order: number): number | null {
+  const o = orders[order];
+  return o ? bestMoment(o, cups) : null;
 }
 
 function pullWords(ended: Ended, order: number, { errorS }: ShiftBrewScore): string {
   const o = ended.orders[order];
   const cup = cupOf(ended, order);
-  if (!o || !cup || o.pouredS === null) return 'This order was never poured.';
-  if (o.pulledS === null || errorS === null) return 'The leaf was never lifted out.';
+  if (!o || !cup || o.pouredS === null) return 'Nobody poured this order.';
+  if (o.pulledS === null || errorS === null) return 'Nobody lifted the leaf out.';
   const window = `The window is ${clock(cup.earliest)} to ${clock(cup.latest)}.`;
   return `Leaf out at ${clock(o.pulledS - o.pouredS)}, best ${clock(cup.seconds)}. ${window}`;
 }
@@ -88,23 +95,21 @@ function busyWords(ended: Ended, order: number): string {
   const act = ended.acts.find(
     (a) => a.order !== order && a.at <= best && best < a.at + HANDS_S[a.hand],
   );
-  return act
-    ? `At the best moment your hands ${HAND_WORDS[act.hand]} ${nameOf(ended, act.order)}.`
-    : '';
+  return act ? `At the best moment you ${HAND_WORDS[act.hand]} ${nameOf(ended, act.order)}.` : '';
 }
 function mishapWords({ given: { mishap }, orders }: Ended, order: number): string {
   const o = orders[order];
   if (!o) return '';
   switch (mishap.kind) {
     case 'spilled':
-      return o.lost > 0 ? 'The brew was spilled and begun again.' : '';
+      return o.lost > 0 ? 'The pot was spilled. You had to brew again.' : '';
     case 'wrongTea':
       if (mishap.order !== order) return '';
       return o.lost > 0
-        ? 'The order came under a wrong name. You poured before the name was put right.'
-        : 'The order came under a wrong name at first.';
+        ? 'The order had a wrong name at first. You poured before the name was corrected.'
+        : 'The order had a wrong name at first.';
     case 'lidOff':
-      return o.lid === 'left' ? 'The lid stayed off.' : '';
+      return o.lid === 'left' ? 'The pot had no lid.' : '';
     case 'kettleEmpty':
       return o.orderedS < mishap.at + MISHAP_LASTS_S.kettleEmpty &&
         (o.pouredS ?? SHIFT_S) > mishap.at
@@ -120,15 +125,15 @@ function whyOf(ended: Ended, order: number, score: ShiftBrewScore): string[] {
   const o = ended.orders[order];
   const isOff = score.kind !== 'inWindow' && score.kind !== 'never';
   const met = isOff
-    ? metBy(ended, order).map((i) => `The best moment met that of ${nameOf(ended, i)}.`)
+    ? metBy(ended, order).map((i) => `${nameOf(ended, i)} was due at the same moment.`)
     : [];
   const waited =
     score.longWait && score.waitedS !== null ? `The guest waited ${clock(score.waitedS)}.` : '';
   const stood =
     (score.stoodS ?? 0) > 0 && o && o.servedS !== null && o.pulledS !== null
-      ? `The cup stood for ${clock(o.servedS - o.pulledS)} before the guest had it.`
+      ? `The cup stood for ${clock(o.servedS - o.pulledS)} before you served the cup.`
       : '';
-  const unserved = score.kind !== 'never' && o?.servedS === null ? 'The cup was never served.' : '';
+  const unserved = score.kind !== 'never' && o?.servedS === null ? 'Nobody served the cup.' : '';
   return [mishapWords(ended, order), ...met, isOff ? busyWords(ended, order) : '']
     .concat(waited, stood, unserved)
     .filter(Boolean);
@@ -148,7 +153,7 @@ function adviceOf(ended: Ended, order: number): string | null {
   });
   const wait: Seconds = waitToPour([seconds(cup.seconds)], running, atOf(poured));
   return wait > 0
-    ? `At this pour the bar would have said: wait ${wait} s. Then no two best moments meet.`
+    ? `The bar’s advice at this pour: wait ${wait} s. Then no two leaves are due at the same moment.`
     : null;
 }
 

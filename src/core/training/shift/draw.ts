@@ -2,7 +2,7 @@ import { APART, clashesAhead } from '#core/brews';
 import { pick, type Random } from '#core/numeric';
 import { epochMs } from '#core/units';
 import type { Level } from '../diagnosis/diagnosis';
-import { drawnFair } from '../drawnFair';
+import { drawnFair, GIVEN_BYTES } from '../drawnFair';
 import { handsThrough, STEADY } from './hands';
 import { judgedShift } from './judged';
 import {
@@ -23,8 +23,6 @@ const LAST_ORDER_S = 450;
 const POURED_AFTER_S = 20;
 const [FIRST_S, LEAST_GAP_S] = [5, 15];
 const MISHAP_S = [150, 350] as const;
-/** What a shift is kept in is bounded, bytes. */
-const MOST_BYTES = 2048;
 /** So many different teas at most are asked for. */
 const MOST_TEAS = 4;
 
@@ -34,6 +32,7 @@ const VESSELS: Readonly<Record<Level, number>> = { 1: 3, 2: 4, 3: 4, 4: 5, 5: 6 
 const CLASHES: Readonly<Record<Level, readonly [least: number, most: number]>> = {
   ...{ 1: [0, 0], 2: [0, 1], 3: [1, Infinity], 4: [2, Infinity], 5: [3, Infinity] },
 };
+
 /** When each order comes; null: the last of them would come too late. */
 function orderTimes(count: number, random: Random): number[] | null {
   const mean = LAST_ORDER_S / count - LEAST_GAP_S;
@@ -177,6 +176,6 @@ export function drawShift(facts: ShiftFacts, level: Level, random: Random): Shif
     if (!orders || !shared) return null;
     const mishap = mishapOf(orders, cups, random);
     const given: ShiftGiven = { level: l, ...shared, orders, mishap };
-    return JSON.stringify(given).length <= MOST_BYTES && canBeRun(given) ? given : null;
+    return JSON.stringify(given).length <= GIVEN_BYTES && canBeRun(given) ? given : null;
   });
 }

@@ -1,5 +1,6 @@
 import { SHIFT_S, type ShiftGiven } from './orders';
 import {
+  bestMoment,
   isShiftOver,
   isSteeping,
   nextMoment,
@@ -22,6 +23,13 @@ export type Hands = {
 };
 export const STEADY: Hands = { lateBy: () => 0, seesLid: true };
 
+/** When such hands lift the leaf of each order, s; Infinity: nothing steeps. */
+const dueOf = (
+  { cups }: Pick<ShiftGiven, 'cups'>,
+  { orders }: Pick<ShiftStand, 'orders'>,
+  { lateBy }: Pick<Hands, 'lateBy'>,
+): number[] =>
+  orders.map((o, i) => (isSteeping(o) ? (bestMoment(o, cups) ?? Infinity) + lateBy(i) : Infinity));
 /** What such hands want to do now, most urgent first: the lid, a leaf that is due, a pour, a cup to be served. */
 function handsWanted(
   { cups }: ShiftGiven,
@@ -29,9 +37,7 @@ function handsWanted(
   now: number,
   { lateBy, seesLid }: Hands,
 ): { readonly hand: ShiftHand; readonly order: number }[] {
-  const due = orders.map((o, i) =>
-    isSteeping(o) ? (o.pouredS ?? 0) + (cups[o.cup]?.seconds ?? 0) + lateBy(i) : Infinity,
-  );
+  const due = dueOf({ cups }, { orders }, { lateBy });
   const of = (hand: ShiftHand, isWanted: (order: number) => boolean) =>
     orders.flatMap((_, order) => (isWanted(order) ? [{ hand, order }] : []));
   const isPullSoon = due.some((at) => at <= now + SOON_S);
@@ -46,10 +52,7 @@ function handsWanted(
 }
 /** The next second at which such hands may want something else. */
 function nextLook(given: ShiftGiven, stand: ShiftStand, now: number, hands: Hands): number {
-  const late = stand.orders.flatMap((o, i) => {
-    const due = (o.pouredS ?? 0) + (given.cups[o.cup]?.seconds ?? 0) + hands.lateBy(i);
-    return isSteeping(o) ? [due - SOON_S, due] : [];
-  });
+  const late = dueOf(given, stand, hands).flatMap((due) => [due - SOON_S, due]);
   return Math.min(nextMoment(given, stand, now), ...late.filter((at) => at > now));
 }
 /** What such hands do, from the first order to the last. */

@@ -35,6 +35,11 @@ export const isSteeping = (o: OrderStand): boolean => o.pouredS !== null && o.pu
 /** How long its leaf was in the water, s; null: nobody has poured it. */
 export const steepedS = ({ pouredS, pulledS }: OrderStand, now: number): number | null =>
   pouredS === null ? null : (pulledS ?? now) - pouredS;
+/** When its leaf is best lifted out, s from the beginning of the shift; null: nobody has poured it. */
+export const bestMoment = (
+  { pouredS, cup }: OrderStand,
+  cups: readonly { readonly seconds: number }[],
+): number | null => (pouredS === null ? null : pouredS + (cups[cup]?.seconds ?? 0));
 export const isServed = (o: OrderStand): boolean => o.servedS !== null;
 /** A vessel is taken from the pour until its tea is served. */
 const holdsVessel = (o: OrderStand): boolean => o.pouredS !== null && o.servedS === null;
@@ -86,10 +91,16 @@ function done(stand: ShiftStand, { at, hand, order }: ShiftAct): ShiftStand {
 
 type Happening = { readonly at: number; readonly to: (stand: ShiftStand) => ShiftStand };
 /** The brew that was poured last of those that steep; -1: none does. */
-const lastPoured = ({ orders }: ShiftStand, isMeant: (o: OrderStand) => boolean): number => {
+const lastPoured = (
+  { orders }: ShiftStand,
+  isMeant: (o: OrderStand) => boolean = () => true,
+): number => {
   const meant = orders.flatMap((o, i) => (isSteeping(o) && isMeant(o) ? [i] : []));
   return meant.sort((a, b) => (orders[b]?.pouredS ?? 0) - (orders[a]?.pouredS ?? 0))[0] ?? -1;
 };
+/** Whoever is called away finishes what the hands are at. */
+const awayUntil = ({ handsUntil }: ShiftStand, at: number): number =>
+  Math.max(handsUntil, at) + MISHAP_LASTS_S.calledAway;
 /** What happens by itself: orders come, and one thing goes wrong. */
 function happenings({ orders, mishap, cups }: ShiftGiven): Happening[] {
   const { at } = mishap;
@@ -103,18 +114,7 @@ function happenings({ orders, mishap, cups }: ShiftGiven): Happening[] {
   });
   switch (mishap.kind) {
     case 'spilled':
-      return [
-        ...come,
-        {
-          at,
-          to: (s) =>
-            withOrder(
-              s,
-              lastPoured(s, () => true),
-              begunAgain,
-            ),
-        },
-      ];
+      return [...come, { at, to: (s) => withOrder(s, lastPoured(s), begunAgain) }];
     case 'lidOff': {
       const hasLid = (o: OrderStand) => cups[o.cup]?.lid === true;
       const off = (s: ShiftStand) =>
@@ -128,13 +128,7 @@ function happenings({ orders, mishap, cups }: ShiftGiven): Happening[] {
     case 'kettleEmpty':
       return [...come, { at, to: (s) => ({ ...s, kettleUntil: at + MISHAP_LASTS_S.kettleEmpty }) }];
     case 'calledAway':
-      return [
-        ...come,
-        {
-          at,
-          to: (s) => ({ ...s, handsUntil: Math.max(s.handsUntil, at) + MISHAP_LASTS_S.calledAway }),
-        },
-      ];
+      return [...come, { at, to: (s) => ({ ...s, handsUntil: awayUntil(s, at) }) }];
     case 'wrongTea': {
       const cup = orders[mishap.order]?.cup ?? 0;
       const right = (s: ShiftStand) =>

@@ -154,7 +154,7 @@ describe('one thing goes wrong', () => {
     expect(standing(g, poured, 180).orders[0]?.lid).toBe('left');
     expect(refusalOf(standing(g, poured, 180), act(180, 'lid', 0))).toBe('done');
     const left = debriefOf(g, [...poured, act(220, 'pull', 0), act(230, 'serve', 0)]);
-    expect(left.find((d) => d.order === 0)?.why).toContain('The lid stayed off.');
+    expect(left.find((d) => d.order === 0)?.why).toContain('The pot had no lid.');
   });
   test('an order under a wrong name is put right after 20 s; poured before, it is begun again', () => {
     const g = given({ mishap: { kind: 'wrongTea', at: 60, order: 1, named: 0 } });
@@ -179,12 +179,12 @@ describe('the debrief', () => {
       ...[act(290, 'pull', 1), act(300, 'serve', 1)],
     ];
     const [first, second, third] = debriefOf(given(), acts);
-    expect(first?.pull).toBe('This order was never poured.');
+    expect(first?.pull).toBe('Nobody poured this order.');
     expect(second?.order).toBe(1);
     expect(second?.pull).toBe('Leaf out at 3:10, best 2:00. The window is 1:30 to 2:30.');
-    expect(second?.why).toContain('The best moment met that of Tolvane Amber (Grey pot).');
+    expect(second?.why).toContain('Tolvane Amber (Grey pot) was due at the same moment.');
     expect(second?.advice).toBe(
-      'At this pour the bar would have said: wait 20 s. Then no two best moments meet.',
+      'The bar’s advice at this pour: wait 20 s. Then no two leaves are due at the same moment.',
     );
     expect(third).toMatchObject({ order: 0, advice: null });
     expect(first?.cups).toBeNull();
@@ -197,7 +197,7 @@ describe('the debrief', () => {
     expect(amber?.score.credit).toBe(1);
     expect(amber?.why).toEqual([
       'The guest waited 8:25.',
-      'The cup stood for 4:50 before the guest had it.',
+      'The cup stood for 4:50 before you served the cup.',
     ]);
   });
 });

@@ -153,7 +153,7 @@ export function createTrainingService(deps: Deps) {
       }),
     makeBrewer: (personId: string, who: Signed): Promise<Person> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
-        const person = await personOfSite(tx, personId, who);
+        const person = await personOfSite(tx, personId, who.siteId);
         if (person.role === 'brewer') return person;
         if (person.role !== 'trainee' || !person.active)
           throw invalid({ personId: 'Only a trainee who works here becomes a brewer.' });
@@ -166,7 +166,7 @@ export function createTrainingService(deps: Deps) {
     /** Of somebody who has left. Brews stay as they are. */
     removeOf: (personId: string, who: Signed): Promise<{ answers: number; signs: number }> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
-        const person = await personOfSite(tx, personId, who);
+        const person = await personOfSite(tx, personId, who.siteId);
         if (person.active)
           throw invalid({ personId: 'First note that this person no longer works here.' });
         const removed = await removeTrainingOf(tx, personId);
@@ -183,8 +183,7 @@ export function createTrainingService(deps: Deps) {
       inRecordedTransaction(deps, who, async (tx, record) => {
         const { id, siteId, personId, skill, kind, note } = given;
         mustWorkAt(who, siteId);
-        const person = (await allPeople(tx)).find((p) => p.id === personId);
-        if (!person?.siteIds.includes(siteId)) throw notFound('That person');
+        await personOfSite(tx, personId, siteId);
         mustBeAllowed(kind, personId, who);
         if (kind === 'withdrawn' && note === '') throw invalid({ note: 'Say why.' });
         await lockSite(tx, siteId);
@@ -212,10 +211,10 @@ export function createTrainingService(deps: Deps) {
   };
 }
 
-/** Somebody of the lead’s own site, still here or not. @throws 404 */
-async function personOfSite(tx: Tx, personId: string, who: Signed): Promise<Person> {
+/** Somebody of a site, still here or not. @throws 404 */
+async function personOfSite(tx: Tx, personId: string, siteId: string): Promise<Person> {
   const person = (await allPeople(tx)).find((p) => p.id === personId);
-  if (!person?.siteIds.includes(who.siteId)) throw notFound('That person');
+  if (!person?.siteIds.includes(siteId)) throw notFound('That person');
   return person;
 }
 async function requireAnswer(tx: Tx, id: string): Promise<AnswerRow> {

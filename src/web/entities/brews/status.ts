@@ -7,7 +7,7 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import { leafActWords } from '#core/vessels';
+import { type LeafActWords, leafActWords } from '#core/vessels';
 import type { Brew } from '#contracts/brews';
 import { clockText } from '../../ui/days';
 import type { Units } from '../people/session';
@@ -29,6 +29,36 @@ export type BrewStatus = {
   readonly act: string;
 };
 
+type SteepPhase = Extract<Phase, { readonly untilLatest: Seconds }>;
+/** What is read of a steep from across the room, and what its button does: the same at the bar and in a shift of School. */
+export function steepPlate(
+  phase: SteepPhase,
+  words: LeafActWords,
+): Pick<BrewStatus, 'name' | 'figure' | 'late' | 'over' | 'short' | 'act'> {
+  const { kind: name, left, untilLatest } = phase;
+  switch (name) {
+    case 'steeping':
+      return {
+        ...{ name, figure: minutesText(Math.ceil(left)), late: false },
+        ...{ over: 'Steeping, left', short: 'Left', act: words.early },
+      };
+    case 'window':
+      return {
+        ...{ name, figure: minutesText(Math.ceil(left)), late: false },
+        ...{ over: 'In its window, best in', short: 'In window', act: words.done },
+      };
+    case 'past':
+      return {
+        ...{ name, figure: minutesText(Math.floor(-left)), late: true },
+        ...{ over: 'In its window, past best by', short: 'Past best', act: words.done },
+      };
+    case 'late':
+      return {
+        ...{ name, figure: minutesText(Math.floor(-untilLatest)), late: true },
+        ...{ over: 'Late, past latest by', short: 'Late by', act: words.done },
+      };
+  }
+}
 /** What is done with the leaf when the steep is over, in words: by the vessel as it was then. */
 const wordsOf = ({ plan }: Brew) => leafActWords(plan.vessel, plan.recipe.handling.root);
 
@@ -70,52 +100,32 @@ export function brewStatus(
       const at =
         brew.state.kind === 'steeping' ? clockText(brew.state.waterOn + window.best * 1000) : '';
       return {
-        name: 'steeping',
-        figure: left,
-        late: false,
-        over: 'Steeping, left',
-        short: 'Left',
+        ...steepPlate(phase, words),
         step: phase.left > 60 ? `${words.leave} ${at}` : `${words.act} in ${left}`,
         brief: phase.left > 60 ? `${words.verb} at ${at}` : `${words.verb} in ${left}`,
         detail: `${again}${poured}`,
-        act: words.early,
       };
     }
     case 'window':
       return {
-        name: 'window',
-        figure: minutesText(Math.ceil(phase.left)),
-        late: false,
-        over: 'In its window, best in',
-        short: 'In window',
+        ...steepPlate(phase, words),
         step: `${words.act} soon`,
         brief: words.act,
         detail: `${poured} Latest in ${minutesText(Math.ceil(phase.untilLatest))}`,
-        act: words.done,
       };
     case 'past':
       return {
-        name: 'past',
-        figure: minutesText(Math.floor(-phase.left)),
-        late: true,
-        over: 'In its window, past best by',
-        short: 'Past best',
+        ...steepPlate(phase, words),
         step: `${words.act} now`,
         brief: `${words.verb}, latest ${minutesText(Math.ceil(phase.untilLatest))}`,
         detail: `Latest in ${minutesText(Math.ceil(phase.untilLatest))}. ${poured}`,
-        act: words.done,
       };
     case 'late':
       return {
-        name: 'late',
-        figure: minutesText(Math.floor(-phase.untilLatest)),
-        late: true,
-        over: 'Late, past latest by',
-        short: 'Late by',
+        ...steepPlate(phase, words),
         step: `${words.act}, taste`,
         brief: `${words.verb}, taste it`,
         detail: 'Likely dark and dry. Split it, top with hot water',
-        act: words.done,
       };
     case 'pulled':
     case 'done': {

@@ -6,8 +6,8 @@ import { grams } from '#core/units';
 import { tint } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
 import { Plate } from '../../entities/brews/Plate';
+import { VesselField } from '../../entities/brews/Shelf';
 import type { BarItem, BrewStatus } from '../../entities/brews/status';
-import { Tube } from '../../entities/brews/Tube';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { oneTap } from '../../ui/keys';
@@ -65,7 +65,7 @@ const Standing = memo(
 /** The drawn part: tube under the pull line, vessel on the shelf, name. Drawn anew once a second. */
 export const BrewDrawing = memo(function BrewDrawing({
   shown: { brew, phase, status, at },
-  layout: { axis, scale, vesselLeft },
+  layout,
 }: Drawn) {
   // Words, times and buttons of all brews are on the screen before the first vessel is drawn: its place is kept.
   const isDrawn = useDeferredValue(true, false);
@@ -77,47 +77,30 @@ export const BrewDrawing = memo(function BrewDrawing({
     : '';
   const steep = brew.plan.steep ? `, steep ${brew.plan.steep.number}` : '';
   return (
-    <div className={`field ${status.name}`} style={{ height: axis.height }}>
-      {!drained && isDrawn && (
-        <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
-          <Tube
-            axis={axis}
-            window={brew.plan.recipe.window}
-            left={leftOf(phase)}
-            colour={liquor ? tint(liquor) : null}
-          />
-        </svg>
-      )}
-      <div
-        className="standing"
-        style={{
-          position: 'absolute',
-          left: vesselLeft,
-          right: 0,
-          bottom: 0,
-          display: 'flex',
-          justifyContent: 'center',
-          alignItems: 'flex-end',
-        }}
-      >
-        <span
-          role="img"
-          aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
-        >
-          {isDrawn && <Standing plan={brew.plan} scale={scale} liquor={liquor} drained={drained} />}
-        </span>
-      </div>
-      <div className="label">
-        <span className="tea">{brew.tea.name}</span>
-        <span className="where">
+    <VesselField
+      {...{ name: status.name, layout, liquor, window: brew.plan.recipe.window }}
+      left={leftOf(phase)}
+      tube={!drained && isDrawn}
+      tea={brew.tea.name}
+      where={
+        <>
           {brew.place} · {vessel.name}
           {together}
           {steep}
           {whoOf(brew)}
           {brew.unsaved ? ' · not saved yet' : ''}
-        </span>
-      </div>
-    </div>
+        </>
+      }
+    >
+      <span
+        role="img"
+        aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
+      >
+        {isDrawn && (
+          <Standing plan={brew.plan} scale={layout.scale} liquor={liquor} drained={drained} />
+        )}
+      </span>
+    </VesselField>
   );
 });
 

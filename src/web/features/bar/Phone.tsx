@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { grams } from '#core/units';
-import { tint } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
+import { VesselRow } from '../../entities/brews/Shelf';
 import type { BarItem } from '../../entities/brews/status';
-import { Tube } from '../../entities/brews/Tube';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { oneTap } from '../../ui/keys';
@@ -46,78 +45,31 @@ function PhoneRow({ item, layout, acts }: { item: BarItem; layout: BarLayout; ac
   const liquor = liquorOf(brew, item.at);
   const drained = brew.state.kind === 'pulled';
   return (
-    <button
-      type="button"
-      className={`row ${status.name}`}
-      onClick={oneTap(() => acts.next(item))}
-      aria-label={`${status.act}: ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
-    >
-      <span
-        style={{
-          position: 'relative',
-          width: 130,
-          height: layout.axis.height,
-          display: 'block',
-        }}
-      >
-        <svg
-          width={48}
-          height={layout.axis.height}
-          viewBox={`0 0 48 ${layout.axis.height}`}
-          style={{ position: 'absolute' }}
-          aria-hidden="true"
-        >
-          {!drained && (
-            <Tube
-              axis={layout.axis}
-              window={brew.plan.recipe.window}
-              left={'left' in phase ? phase.left : null}
-              colour={liquor ? tint(liquor) : null}
-              x={18}
-              width={12}
-            />
-          )}
-          {!drained && (
-            <path d={`M14 ${layout.axis.pull}H46`} stroke="var(--ink)" strokeWidth="1.5" />
-          )}
-        </svg>
-        <span
-          style={{
-            position: 'absolute',
-            left: 44,
-            right: 0,
-            bottom: 0,
-            display: 'flex',
-            justifyContent: 'center',
-          }}
-        >
-          <VesselDrawing
-            vessel={brew.plan.vessel}
-            scale={layout.scale}
-            fill={liquor ? brew.plan.water : undefined}
-            liquor={liquor}
-            leaf={liquor && !drained ? brew.plan.leaf : grams(0)}
-            lid={brew.plan.vessel.lid && !drained}
-            bowl={false}
-            label=""
-          />
-        </span>
-      </span>
-      <span className="w">
-        <span className="tea">{brew.tea.name}</span>
-        <span className="pos">
+    <VesselRow
+      {...{ status, liquor, axis: layout.axis, window: brew.plan.recipe.window }}
+      left={'left' in phase ? phase.left : null}
+      isDrained={drained}
+      tea={brew.tea.name}
+      words={
+        <>
           {step?.step.kind === 'stir' ? `${step.act}, now` : status.step}
           {brew.unsaved ? ' · not saved yet' : ''}
-        </span>
-      </span>
-      <span className="plate">
-        <span>{status.short}</span>
-        <b className={status.figure.length + (status.late ? 1 : 0) > 4 ? 'long' : ''}>
-          {status.late && <i>+</i>}
-          {status.figure}
-        </b>
-      </span>
-    </button>
+        </>
+      }
+      label={`${status.act}: ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
+      onPress={() => acts.next(item)}
+    >
+      <VesselDrawing
+        vessel={brew.plan.vessel}
+        scale={layout.scale}
+        fill={liquor ? brew.plan.water : undefined}
+        liquor={liquor}
+        leaf={liquor && !drained ? brew.plan.leaf : grams(0)}
+        lid={brew.plan.vessel.lid && !drained}
+        bowl={false}
+        label=""
+      />
+    </VesselRow>
   );
 }
 

@@ -1,6 +1,6 @@
 import { BAR_SLOTS } from '#contracts/limits';
+import { ShelfRow } from '../../entities/brews/Shelf';
 import type { BarItem } from '../../entities/brews/status';
-import { AxisLabels } from '../../entities/brews/Tube';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { BrewControls, BrewDrawing } from './Column';
 import type { BrewActs } from './useBrewActs';
@@ -37,45 +37,24 @@ export function Shelves({ shown, layout, acts, locked, picked, free: inFree }: S
       style={{ ['--time' as string]: layout.time, ['--time-line' as string]: layout.timeLine }}
     >
       {rows.map((row, r) => (
-        <div
-          className="shelf"
+        <ShelfRow
           key={r}
-          style={{ gridTemplateColumns: `44px repeat(${layout.columns}, ${layout.columnWidth})` }}
-        >
-          <AxisLabels axis={layout.axis} />
-          {row.map((s, c) =>
-            s ? (
-              <BrewDrawing key={s.brew.id} shown={s} layout={layout} />
-            ) : (
-              <div key={c} className="free" style={{ height: layout.axis.height }}>
-                {free === r * layout.columns + c && c > 0 ? inFree : null}
-              </div>
-            ),
+          layout={layout}
+          slots={row.map(
+            (s) =>
+              s && {
+                key: s.brew.id,
+                drawn: <BrewDrawing shown={s} layout={layout} />,
+                under: (
+                  <BrewControls
+                    {...{ shown: s, layout, acts, locked }}
+                    picked={picked === s.brew.place}
+                  />
+                ),
+              },
           )}
-          <div
-            className="pull"
-            style={{
-              top: layout.axis.pull,
-              right: 'auto',
-              width: row.reduce((n, s, c) => (s ? c + 1 : n), 0) * layout.columnPx,
-            }}
-          />
-          <div />
-          {row.map((s, c) =>
-            s ? (
-              <BrewControls
-                key={s.brew.id}
-                shown={s}
-                layout={layout}
-                acts={acts}
-                locked={locked}
-                picked={picked === s.brew.place}
-              />
-            ) : (
-              <div key={c} />
-            ),
-          )}
-        </div>
+          free={(c) => (free === r * layout.columns + c && c > 0 ? inFree : null)}
+        />
       ))}
     </div>
   );

@@ -13,8 +13,8 @@ export function TrainingRecord({ person }: { person: Person }) {
     <section className="mt-4" aria-label="Training record">
       <h3>Training record</h3>
       <p className="small">
-        To remove the record deletes its sign-offs. Answers stay without name, site, day and hour.
-        Brews stay as they are. Nobody can undo this.
+        If you remove the record, its sign-offs are deleted. The answers stay, without name, site,
+        day and hour. Brews do not change. You cannot undo this.
       </p>
       <div className="flex flex-wrap gap-2 mt-2">
         <RecordLink personId={person.id}>Save the record first, as CSV</RecordLink>

@@ -1,17 +1,24 @@
 import { Link } from 'react-router';
-import { type Drill, DRILLS } from '#core/training';
 
-/** What is practised, where one is in it, and the way out. */
-export function DrillHead({ drill, words }: { drill: Drill; words: string }) {
+/** What is practised or read, where one is in it, and the way out. */
+export function DrillHead({
+  title,
+  words,
+  leave = 'Leave',
+}: {
+  title: string;
+  words: string;
+  leave?: string;
+}) {
   return (
     <>
-      <h1 className="visually-hidden">{DRILLS[drill].name}</h1>
+      <h1 className="visually-hidden">{title}</h1>
       <div className="say">
-        <span>{DRILLS[drill].name}</span>
+        <span>{title}</span>
         <span className="small text-[16px]">{words}</span>
         <span className="gap" />
         <Link className="btn quiet" to="/school">
-          Leave <kbd>Esc</kbd>
+          {leave} <kbd>Esc</kbd>
         </Link>
       </div>
     </>

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Drill } from '#core/training';
+import { type Drill, DRILLS } from '#core/training';
 import { useGo } from '../../platform/useGo';
 import { type KeyBinding, useKeys } from '../../ui/keys';
 import { AnswerFoot } from './AnswerFoot';
@@ -63,7 +63,7 @@ export function QuestionFrame({
   return (
     <main className="page split diagnose">
       <DrillHead
-        drill={drill}
+        title={DRILLS[drill].name}
         words={[`${place.at} of ${place.of}`, about, `level ${level}`].filter(Boolean).join(', ')}
       />
       <section className="work" role="group" aria-label={label} tabIndex={0}>

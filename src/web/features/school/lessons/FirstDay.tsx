@@ -33,7 +33,7 @@ export function FirstDay({
         <div>
           <b className="text-[19px] font-semibold">{next.title}</b>
           <p className="small">
-            {done} of {FIRST_DAY.length} lessons done. A page to read, then two questions.
+            {done} of {FIRST_DAY.length} lessons done. Read one page, then practise.
           </p>
         </div>
         <Link className="btn go" to={path}>

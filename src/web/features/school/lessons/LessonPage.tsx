@@ -5,6 +5,7 @@ import { useTraining } from '../../../entities/training/useTraining';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 import { Loading, Nothing } from '../../../ui/Note';
+import { DrillHead } from '../DrillHead';
 import { LESSON_PAGES } from './pages';
 
 const practise = (drill: Drill): string => `/school/${drill}?few`;
@@ -49,17 +50,11 @@ export function LessonPage() {
   const { caution, Content } = LESSON_PAGES[lesson.id];
   return (
     <main className="page split diagnose">
-      <h1 className="visually-hidden">{lesson.title}</h1>
-      <div className="say">
-        <span>{lesson.title}</span>
-        <span className="small text-[16px]">
-          First day, lesson {at + 1} of {FIRST_DAY.length}
-        </span>
-        <span className="gap" />
-        <Link className="btn quiet" to="/school">
-          School <kbd>Esc</kbd>
-        </Link>
-      </div>
+      <DrillHead
+        title={lesson.title}
+        words={`First day, lesson ${at + 1} of ${FIRST_DAY.length}`}
+        leave="School"
+      />
       <section className="work lesson" role="group" aria-label="The lesson" tabIndex={0}>
         {caution !== null && (
           <p className="caution">
@@ -98,8 +93,8 @@ export function LessonPage() {
           ))}
         </ol>
         <p className="small mt-4">
-          A lesson is done once its drills have an answer, right or wrong. What you answer counts as
-          always.
+          A lesson is done when you have answered each drill once, right or wrong. These answers
+          count like all others.
         </p>
       </section>
     </main>

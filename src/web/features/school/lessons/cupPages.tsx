@@ -24,8 +24,8 @@ export function ClockLesson({ facts: { shift } }: Given) {
       </p>
       {cup && <Window cup={cup} />}
       <p className="mt-4">
-        When two pots would be due at the same moment, wait 20 seconds before the second pour. The
-        bar says when.
+        If two pots would be due at the same moment, wait 20 seconds before the second pour. The bar
+        tells you.
       </p>
     </>
   );
@@ -61,8 +61,8 @@ export function ColourLesson({ facts: { shift } }: Given) {
       </p>
       {cup && <ThreeCups cup={cup} />}
       <p className="mt-4">
-        Colour tells strength within one tea. Between two teas colour tells little: a pale tea can
-        be strong. Where you cannot tell colours apart, each colour drill offers figures instead.
+        Within one tea, a darker cup is a stronger cup. Between two teas, colour says little: a pale
+        tea can be strong. If you cannot see the colours apart, each colour drill offers figures.
       </p>
     </>
   );

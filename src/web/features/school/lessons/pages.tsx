@@ -13,12 +13,12 @@ const RESCUES = [
   ['Too strong', 'Add hot water, a little at a time.'],
   ['Too weak, the leaf is at hand', 'Put the leaf back for a short time.'],
   ['One cup is weak, one is strong', 'Mix the two cups.'],
-  ['Weak and bitter', 'Brew a new cup. Nothing mends this cup.'],
+  ['Weak and bitter', 'Brew a new cup. Nothing corrects this cup.'],
 ] as const;
 function RescueLesson() {
   return (
     <>
-      <p>Taste before you serve. A cup that is off can often be mended within a minute.</p>
+      <p>Taste before you serve. You can often correct a wrong cup within a minute.</p>
       <table className="skill-table mt-4">
         <thead>
           <tr>

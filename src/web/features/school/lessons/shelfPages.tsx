@@ -16,7 +16,8 @@ export function SpoonLesson({ facts: { weighed } }: Given) {
         in the spoon. Broken leaf packs closely.
       </p>
       <p className="mt-2">
-        Level the spoon with a straight edge. A heaped spoon holds about half as much again.
+        Level the spoon with a straight edge. A heaped spoon holds about one and a half times as
+        much.
       </p>
       {weighed.length === 0 ? (
         <p className="mt-4">No tea was weighed by the spoon here yet.</p>
@@ -87,8 +88,8 @@ export function LineLesson({ facts: { vessels } }: Given) {
         ))}
       </div>
       <p className="mt-4">
-        Look at the line with your eyes at its height. Seen from above, water looks higher than it
-        is.
+        Bring your eyes to the height of the line. From above, the water looks higher than the true
+        level.
       </p>
     </>
   );
@@ -102,16 +103,16 @@ export function HeatLesson({ facts: { cups } }: Given) {
   return (
     <>
       <p>
-        A recipe names the heat of the water on the leaf. On its way from the kettle water loses
-        heat to the air, to the vessel and to the leaf.
+        A recipe gives the heat of the water on the leaf. After the kettle, the water loses heat to
+        the air, to the vessel and to the leaf.
       </p>
       {cup && (
         <table className="skill-table mt-4">
           <tbody>
             {[
               ['Water boils here at', cup.boilingC],
-              [`In ${cup.vessel}, warmed, it lands at`, boilingLandsAt(houseCupOf(cup), true)],
-              [`In ${cup.vessel}, cold, it lands at`, boilingLandsAt(houseCupOf(cup), false)],
+              [`On the leaf, ${cup.vessel} warmed`, boilingLandsAt(houseCupOf(cup), true)],
+              [`On the leaf, ${cup.vessel} cold`, boilingLandsAt(houseCupOf(cup), false)],
             ].map(([what, heat]) => (
               <tr key={what}>
                 <th scope="row">{what}</th>
@@ -122,8 +123,8 @@ export function HeatLesson({ facts: { cups } }: Given) {
         </table>
       )}
       <p className="mt-4">
-        For a tea that wants cooler water, pour cold water in first, then boiling water on top. The
-        card says how much.
+        For a tea that needs cooler water, pour cold water first, then boiling water. The card tells
+        you how much.
       </p>
     </>
   );

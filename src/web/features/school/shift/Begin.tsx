@@ -1,4 +1,4 @@
-import { cupsOfShift, SHIFT_PACE, SHIFT_S, type ShiftGiven } from '#core/training';
+import { cupsOfShift, DRILLS, HANDS_S, SHIFT_PACE, SHIFT_S, type ShiftGiven } from '#core/training';
 import { minutesText } from '#core/units';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
@@ -24,11 +24,13 @@ export function Begin({
   ]);
   return (
     <main className="page split diagnose">
-      <DrillHead drill="shift" words={`${place.at} of ${place.of}, level ${given.level}`} />
+      <DrillHead
+        title={DRILLS.shift.name}
+        words={`${place.at} of ${place.of}, level ${given.level}`}
+      />
       <section className="work" role="group" aria-label="The shift" tabIndex={0}>
         <p className="text-[24px] font-semibold">
-          {given.orders.length} orders in ten minutes, {given.cups.length} vessels, one pair of
-          hands.
+          Serve {given.orders.length} orders in ten minutes. You have {given.cups.length} vessels.
         </p>
         <p className="mt-2">
           Only one tea is brewed in each vessel. One thing goes wrong during the shift.
@@ -61,24 +63,25 @@ export function Begin({
       <section className="paper" aria-label="How it is run">
         <h2>How to run the shift</h2>
         <p className="mt-2">
-          A pour takes 20 seconds, to lift the leaf 10, to serve 10. The clock of a steep begins
-          with the pour.
+          You do one thing at a time. A pour takes {HANDS_S.pour} seconds. To lift the leaf takes{' '}
+          {HANDS_S.pull} seconds, and to serve takes {HANDS_S.serve} seconds. The clock of a steep
+          begins with the pour.
         </p>
         <p className="mt-2">
-          Serve every order, with its leaf out in its window. A cup outside its window counts if
-          nobody tastes the difference.
+          Lift each leaf in its window, and serve every order. A cup that was lifted outside its
+          window counts only if nobody tastes the difference.
         </p>
         <p className="mt-2">
-          Keys: a number picks a vessel, Space does what is next there. Enter stops the clock and
+          A number key picks a vessel. Space does the next step there. Enter stops the clock and
           starts the clock again.
         </p>
         <p className="small mt-4">
-          The shift lasts {minutesText(SHIFT_S)} by its own clock, which runs {pace} times faster
-          than yours. Step by step there is no time limit: the clock stands until you send it to the
-          next moment. Both count alike.
+          The clock of the shift runs {pace} times faster than a real clock and stops at{' '}
+          {minutesText(SHIFT_S)}. Step by step there is no time limit: the clock waits until you
+          press “Next moment”. Both ways count the same.
         </p>
         <p className="small mt-2">
-          At the real bar: hot water and steam burn. Set a hot infuser on a saucer.
+          At the real bar, hot water and steam burn. Set a hot infuser on a saucer.
         </p>
         <div className="foot">
           <button type="button" className="btn go" onClick={() => onBegin(false)}>

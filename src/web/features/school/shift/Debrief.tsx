@@ -1,5 +1,6 @@
 import {
   debriefOf,
+  DRILLS,
   judgedShift,
   liquorOfMade,
   type OrderDebrief,
@@ -39,9 +40,13 @@ export function Debrief({
   ]);
   return (
     <main className="page split diagnose">
-      <DrillHead drill="shift" words={`${place.at} of ${place.of}, level ${given.level}`} />
+      <DrillHead
+        title={DRILLS.shift.name}
+        words={`${place.at} of ${place.of}, level ${given.level}`}
+      />
       <section className="work" role="group" aria-label="The orders" tabIndex={0}>
         <h2>The orders, worst cup first</h2>
+        <p className="small">Large cup: the cup that you served. Small cup: the house cup.</p>
         <ol className="debrief">
           {debriefs.map((d) => (
             <Order key={d.order} debrief={d} />
@@ -55,12 +60,12 @@ export function Debrief({
             {worth ? VERDICT_WORDS[worth.judged] : ''}
           </p>
           <p>
-            {whole} of {given.orders.length} orders are as the house serves them.
+            {whole} of {given.orders.length} orders are right.
           </p>
         </div>
         <p className="mt-4">
-          Before you pour, look at what is due when this steep ends. To wait 20 seconds now costs
-          less than two pulls at once.
+          Before you pour, look which leaf is due when the new steep ends. It is better to wait 20
+          seconds than to lift two leaves at the same moment.
         </p>
         <p className="small mt-4">A shift counts as three questions.</p>
         <div className="foot">
@@ -71,7 +76,7 @@ export function Debrief({
   );
 }
 
-const CREDIT_WORDS = (credit: number): string => {
+const creditWords = (credit: number): string => {
   if (credit === 1) return 'right';
   return credit > 0 ? 'nearly' : 'not yet';
 };
@@ -93,7 +98,7 @@ function Order({
       <div>
         <p className="text-[19px]">
           <b>
-            Order {order + 1}, {CREDIT_WORDS(score.credit)}.
+            Order {order + 1}, {creditWords(score.credit)}.
           </b>{' '}
           <span className="tea">{tea}</span>, {vessel}
         </p>

@@ -1,5 +1,12 @@
 import type { Dispatch } from 'react';
-import { cupsOfShift, SHIFT_S, type ShiftGiven } from '#core/training';
+import {
+  cupsOfShift,
+  DRILLS,
+  SHIFT_S,
+  type ShiftCup,
+  type ShiftGiven,
+  type ShiftStand,
+} from '#core/training';
 import { minutesText, seconds } from '#core/units';
 import { useBarLayout } from '../../../entities/brews/useBarLayout';
 import { useGo } from '../../../platform/useGo';
@@ -8,7 +15,14 @@ import { DrillHead } from '../DrillHead';
 import type { Place } from '../Sitting';
 import { handAt, type Shift, type ShiftAction, standOf, waitingOrders } from './model';
 import { ShiftShelves } from './ShiftShelves';
-import { handsWords, handWords, mishapNow, REFUSAL_WORDS } from './words';
+import {
+  handsWords,
+  handWords,
+  mishapNow,
+  momentWords,
+  REFUSAL_WORDS,
+  vesselStatus,
+} from './words';
 
 /** Sentence and orders over the shelves, and the foot under them, px. */
 const TAKEN = 90;
@@ -40,28 +54,33 @@ export function RunningShift({
     })),
     {
       key: ' ',
-      does: 'Do what is next at the picked vessel',
+      does: 'Next step at the picked vessel',
       run: () => dispatch({ kind: 'hand', cup: picked }),
     },
     {
       key: 'Enter',
-      does: isStepped ? 'To the next moment' : 'Stop the clock, or start the clock again',
+      does: isStepped ? 'Next moment' : 'Stop the clock, or start the clock again',
       run: goOn,
     },
     { key: 'Escape', does: 'Leave: the shift comes again', run: () => go('/school') },
   ]);
-  const hands = handsWords(stand, acts.at(-1), given, now);
   const mishap = mishapNow(given, stand, cups, now);
-  const nextHand = handAt(stand, picked);
-  const pickedCup = cups[picked];
   const said = refused === null ? mishap : REFUSAL_WORDS[refused];
   return (
     <main className="page shift">
-      <DrillHead drill="shift" words={`${place.at} of ${place.of}, level ${given.level}`} />
+      <DrillHead
+        title={DRILLS.shift.name}
+        words={`${place.at} of ${place.of}, level ${given.level}`}
+      />
       <div className="shift-orders">
         <p>
           <b>{waitingWords(given, stand, cups, now)}</b>
         </p>
+        {isStepped && (
+          <p className="visually-hidden" role="status">
+            {momentWords(stand, cups, now)}
+          </p>
+        )}
         <p role="status" className={said ? 'text-[var(--warn)] font-semibold' : ''}>
           {said}
         </p>
@@ -73,14 +92,10 @@ export function RunningShift({
       <div className="shift-foot">
         <p>
           <b>{minutesText(seconds(Math.floor(now)))}</b> of {minutesText(SHIFT_S)}.{' '}
-          {hands ? `Hands: ${hands}.` : 'Hands free.'}
+          {handsWords(stand, acts.at(-1), now)}
         </p>
         <p className="small picked-words">
-          {pickedCup?.vessel}:{' '}
-          {nextHand && pickedCup
-            ? handWords(nextHand.hand, pickedCup, stand.orders[nextHand.order] ?? null, now)
-            : 'nothing to do'}{' '}
-          <kbd>Space</kbd>
+          <kbd>Space</kbd> {pickedWords(stand, cups[picked], picked, now)}
         </p>
         <span className="gap" />
         <button type="button" className="btn" onClick={goOn}>
@@ -91,14 +106,27 @@ export function RunningShift({
   );
 }
 function goOnWords(isStepped: boolean, isPaused: boolean): string {
-  if (isStepped) return 'To the next moment';
+  if (isStepped) return 'Next moment';
   return isPaused ? 'Start the clock' : 'Stop the clock';
+}
+/** What Space does: the next step at the picked vessel. */
+function pickedWords(
+  stand: ShiftStand,
+  cup: ShiftCup | undefined,
+  picked: number,
+  now: number,
+): string {
+  const next = handAt(stand, picked);
+  if (!cup) return '';
+  if (!next) return `${cup.vessel}: nothing to do`;
+  const status = vesselStatus(cup, stand.orders[next.order] ?? null, now);
+  return `${cup.vessel}: ${handWords(next.hand, status)}`;
 }
 /** What waits to be poured, the oldest order first. */
 function waitingWords(
   given: ShiftGiven,
-  stand: ReturnType<typeof standOf>,
-  cups: ReturnType<typeof cupsOfShift>,
+  stand: ShiftStand,
+  cups: readonly ShiftCup[],
   now: number,
 ): string {
   const waiting = waitingOrders(stand).map(({ order, stand: o }) => {
@@ -108,6 +136,6 @@ function waitingWords(
   });
   const left = given.orders.length - stand.orders.length;
   if (waiting.length === 0)
-    return left > 0 ? 'No order waits.' : 'No order waits. There are no more to come.';
+    return left > 0 ? 'No order waits.' : 'No order waits. No more orders come.';
   return `Orders that wait: ${waiting.join(' · ')}`;
 }

@@ -2,7 +2,6 @@ import { memo, useMemo } from 'react';
 import { colourOfBrew, type Liquor, tint } from '#core/colour';
 import {
   houseCupOf,
-  isSteeping,
   type OrderStand,
   type ShiftCup,
   type ShiftHand,
@@ -11,30 +10,31 @@ import {
 } from '#core/training';
 import { grams, millilitres, seconds } from '#core/units';
 import { Plate } from '../../../entities/brews/Plate';
-import { AxisLabels, Tube } from '../../../entities/brews/Tube';
+import { ShelfRow, VesselField, VesselRow } from '../../../entities/brews/Shelf';
 import type { BarLayout } from '../../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
 import { oneTap } from '../../../ui/keys';
 import { handAt } from './model';
-import { handWords, vesselStatus } from './words';
+import { handWords, type VesselStatus, vesselStatus, windowOf } from './words';
 
+/** A vessel as it stands: with its tea, or with the order that waits for it. */
 type Standing = {
   readonly index: number;
   readonly cup: ShiftCup;
-  /** What stands in the vessel, or the order that waits for it. */
   readonly order: OrderStand | null;
+  /** What the guests of the shift call it. */
   readonly orderNumber: number | null;
+  readonly hand: ShiftHand | null;
+  readonly status: VesselStatus;
 };
-function standingAt(stand: ShiftStand, cup: ShiftCup, index: number): Standing {
+function standingAt(stand: ShiftStand, cup: ShiftCup, index: number, now: number): Standing {
   const next = handAt(stand, index);
   const order = next ? (stand.orders[next.order] ?? null) : null;
-  return { index, cup, order, orderNumber: next ? next.order + 1 : null };
+  return {
+    ...{ index, cup, order, orderNumber: next ? next.order + 1 : null },
+    ...{ hand: next?.hand ?? null, status: vesselStatus(cup, order, now) },
+  };
 }
-const windowOf = (cup: ShiftCup) => ({
-  earliest: seconds(cup.earliest),
-  best: seconds(cup.seconds),
-  latest: seconds(cup.latest),
-});
 
 /** The vessels of the shift as the bar draws them. */
 export function ShiftShelves({
@@ -52,10 +52,10 @@ export function ShiftShelves({
   picked: number;
   onHand: (cup: number) => void;
 }) {
-  const standing = cups.map((cup, i) => standingAt(stand, cup, i));
+  const standing = cups.map((cup, i) => standingAt(stand, cup, i, now));
   const { columns } = layout;
   const rows = Array.from({ length: Math.ceil(cups.length / columns) }, (_, r) =>
-    standing.slice(r * columns, (r + 1) * columns),
+    Array.from({ length: columns }, (_column, c) => standing[r * columns + c]),
   );
   return (
     <div
@@ -65,45 +65,30 @@ export function ShiftShelves({
       aria-label="Vessels"
       tabIndex={0}
     >
-      {rows.map((row, r) =>
-        layout.kind === 'phone' ? (
-          row.map((s) => (
-            <PhoneRow key={s.index} {...{ s, layout, now }} onHand={() => onHand(s.index)} />
+      {layout.kind === 'phone'
+        ? standing.map((s) => (
+            <OnPhone key={s.index} {...{ s, layout, now }} onHand={() => onHand(s.index)} />
           ))
-        ) : (
-          <div
-            className="shelf"
-            key={r}
-            style={{ gridTemplateColumns: `44px repeat(${columns}, ${layout.columnWidth})` }}
-          >
-            <AxisLabels axis={layout.axis} />
-            {Array.from({ length: columns }, (_, c) => {
-              const s = row[c];
-              return s ? (
-                <Drawn key={s.index} {...{ s, layout, now }} />
-              ) : (
-                <div key={`f${c}`} className="free" style={{ height: layout.axis.height }} />
-              );
-            })}
-            <div
-              className="pull"
-              style={{
-                ...{ top: layout.axis.pull, right: 'auto' },
-                width: row.length * layout.columnPx,
-              }}
+        : rows.map((row, r) => (
+            <ShelfRow
+              key={r}
+              layout={layout}
+              slots={row.map(
+                (s) =>
+                  s && {
+                    key: s.index,
+                    drawn: <Drawn {...{ s, layout, now }} />,
+                    under: (
+                      <Controls
+                        s={s}
+                        isPicked={picked === s.index}
+                        onHand={() => onHand(s.index)}
+                      />
+                    ),
+                  },
+              )}
             />
-            <div />
-            {row.map((s) => (
-              <Controls
-                key={s.index}
-                {...{ s, now, isPicked: picked === s.index }}
-                hand={handAt(stand, s.index)?.hand ?? null}
-                onHand={() => onHand(s.index)}
-              />
-            ))}
-          </div>
-        ),
-      )}
+          ))}
     </div>
   );
 }
@@ -120,8 +105,6 @@ function useLiquor({ cup, order }: Standing, now: number): Liquor | null {
     [cup, steeped],
   );
 }
-const leftOf = ({ cup, order }: Standing, now: number): number | null =>
-  order && isSteeping(order) ? (order.pouredS ?? 0) + cup.seconds - now : null;
 
 /** The vessel with its liquor, drawn anew only when a shade of it changes. */
 const Vessel = memo(
@@ -160,61 +143,40 @@ const Vessel = memo(
     a.s.order?.pulledS === b.s.order?.pulledS &&
     (a.liquor ? tint(a.liquor, 5) : '') === (b.liquor ? tint(b.liquor, 5) : ''),
 );
+const isDrained = ({ status }: Standing): boolean => status.name === 'pulled';
+const orderText = ({ orderNumber, order }: Standing): string =>
+  [orderNumber === null ? '' : `, order ${orderNumber}`, order?.lid === 'off' ? ', lid off' : '']
+    .filter(Boolean)
+    .join('');
 
 function Drawn({ s, layout, now }: { s: Standing; layout: BarLayout; now: number }) {
-  const { cup, order, orderNumber } = s;
-  const { axis, scale, vesselLeft } = layout;
   const liquor = useLiquor(s, now);
-  const status = vesselStatus(cup, order, now);
-  const isPulled = order !== null && order.pulledS !== null;
   return (
-    <div className={`field ${status.name}`} style={{ height: axis.height }}>
-      {!isPulled && (
-        <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
-          <Tube
-            axis={axis}
-            window={windowOf(cup)}
-            left={leftOf(s, now)}
-            colour={liquor ? tint(liquor) : null}
-          />
-        </svg>
-      )}
-      <div className="shift-vessel" style={{ left: vesselLeft }}>
-        <Vessel s={s} scale={scale} liquor={liquor} />
-      </div>
-      <div className="label">
-        <span className="tea">{cup.tea}</span>
-        <span className="where">
-          {s.index + 1} · {cup.vessel}
-          {orderNumber !== null && `, order ${orderNumber}`}
-          {order?.lid === 'off' && ', lid off'}
-        </span>
-      </div>
-    </div>
+    <VesselField
+      {...{ name: s.status.name, layout, window: windowOf(s.cup), left: s.status.left, liquor }}
+      tube={!isDrained(s)}
+      tea={s.cup.tea}
+      where={`${s.index + 1} · ${s.cup.vessel}${orderText(s)}`}
+    >
+      <Vessel s={s} scale={layout.scale} liquor={liquor} />
+    </VesselField>
   );
 }
-const isUrgent = (name: string) => name === 'window' || name === 'past';
 function buttonLook(name: string): string {
   if (name === 'late') return 'late';
-  return isUrgent(name) ? 'go' : '';
+  return name === 'window' || name === 'past' ? 'go' : '';
 }
-
 function Controls({
-  s,
-  now,
-  hand,
+  s: { cup, hand, status },
   isPicked,
   onHand,
 }: {
   s: Standing;
-  now: number;
-  hand: ShiftHand | null;
   isPicked: boolean;
   onHand: () => void;
 }) {
-  const status = vesselStatus(s.cup, s.order, now);
   return (
-    <div className={`under ${status.name} ${isPicked ? 'picked' : ''}`} data-vessel={s.cup.vessel}>
+    <div className={`under ${status.name} ${isPicked ? 'picked' : ''}`} data-vessel={cup.vessel}>
       <Plate status={status} />
       <p className="step">{status.step}</p>
       <div className="act">
@@ -224,15 +186,14 @@ function Controls({
           disabled={hand === null}
           onClick={oneTap(onHand)}
         >
-          {hand === null ? 'Free' : handWords(hand, s.cup, s.order, now)}
-          <span className="visually-hidden">: {s.cup.vessel}</span>
+          {handWords(hand, status)}
+          <span className="visually-hidden">: {cup.vessel}</span>
         </button>
       </div>
     </div>
   );
 }
-/** On a phone a vessel is a row that is one button. */
-function PhoneRow({
+function OnPhone({
   s,
   layout: { axis, scale },
   now,
@@ -243,45 +204,19 @@ function PhoneRow({
   now: number;
   onHand: () => void;
 }) {
-  const { cup, order, orderNumber } = s;
+  const { cup, status, hand } = s;
   const liquor = useLiquor(s, now);
-  const status = vesselStatus(cup, order, now);
-  const isPulled = order !== null && order.pulledS !== null;
   return (
-    <button
-      type="button"
-      className={`row ${status.name}`}
-      onClick={oneTap(onHand)}
-      disabled={order === null}
-      aria-label={`${cup.vessel}, ${cup.tea}: ${status.over.toLowerCase()} ${status.figure}`}
+    <VesselRow
+      {...{ status, axis, window: windowOf(cup), left: status.left, liquor }}
+      isDrained={isDrained(s)}
+      tea={cup.tea}
+      words={`${cup.vessel}${orderText(s)}. ${status.step}`}
+      label={`${handWords(hand, status)}: ${cup.vessel}, ${cup.tea}, ${status.over.toLowerCase()} ${status.figure}`}
+      disabled={hand === null}
+      onPress={onHand}
     >
-      <span className="shift-phone" style={{ height: axis.height }}>
-        <svg width={48} height={axis.height} viewBox={`0 0 48 ${axis.height}`} aria-hidden="true">
-          {!isPulled && (
-            <Tube
-              {...{ axis, window: windowOf(cup), left: leftOf(s, now), x: 18, width: 12 }}
-              colour={liquor ? tint(liquor) : null}
-            />
-          )}
-        </svg>
-        <span className="shift-vessel" style={{ left: 44 }}>
-          <Vessel s={s} scale={scale} liquor={liquor} />
-        </span>
-      </span>
-      <span className="w">
-        <span className="tea">{cup.tea}</span>
-        <span className="pos">
-          {cup.vessel}
-          {orderNumber === null ? '' : `, order ${orderNumber}`}. {status.step}
-        </span>
-      </span>
-      <span className="plate">
-        <span>{status.over.split(',')[0]}</span>
-        <b className={status.figure.length > 4 ? 'long' : ''}>
-          {status.late && <i>+</i>}
-          {status.figure}
-        </b>
-      </span>
-    </button>
+      <Vessel s={s} scale={scale} liquor={liquor} />
+    </VesselRow>
   );
 }

@@ -76,7 +76,7 @@ test('a vessel speaks as the bar does', () => {
     'late +0:01',
   ]);
   expect(vesselStatus(cup, { ...order, pulledS: 130 }, 150)).toMatchObject({
-    ...{ name: 'pulled', figure: '2:00', step: 'Stands 0:20' },
+    ...{ name: 'pulled', figure: '2:00', step: 'Ready since 0:20', act: 'Serve' },
   });
   expect(vesselStatus(cup, null, 0).over).toBe('Free');
 });
