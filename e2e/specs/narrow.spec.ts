@@ -107,11 +107,18 @@ const outside = (page: Page) =>
 /** An answer is drawn before the next comes, ms. */
 const APART_MS = 80;
 /**
- * Answers come one by one, in the order they were asked for or against it: whatever is drawn from one alone is drawn.
+ * Answers come one by one, the last first or in an order that is drawn: whatever is drawn from one alone is drawn.
  * Runs in the page, before anything of it: a route of the browser would switch off its cache, and every page would be
  * compiled anew.
  */
-function answerOneByOne({ order, apart }: { order: 'first' | 'last'; apart: number }): void {
+function answerOneByOne({ order, apart }: { order: 'last' | 'drawn'; apart: number }): void {
+  const MULTIPLIER = 48_271;
+  const MODULUS = 2_147_483_647;
+  let chance = 7 + location.pathname.length;
+  const drawn = (n: number): number => {
+    chance = (chance * MULTIPLIER) % MODULUS;
+    return chance % n;
+  };
   const waiting: (() => void)[] = [];
   const reallyFetch = globalThis.fetch;
   globalThis.fetch = async (...asked) => {
@@ -121,7 +128,9 @@ function answerOneByOne({ order, apart }: { order: 'first' | 'last'; apart: numb
     return reallyFetch(...asked);
   };
   setInterval(() => {
-    (order === 'first' ? waiting.shift() : waiting.pop())?.();
+    if (waiting.length === 0) return;
+    const [next] = order === 'last' ? waiting.splice(-1) : waiting.splice(drawn(waiting.length), 1);
+    next?.();
   }, apart);
   Object.assign(globalThis, { answersWaiting: () => waiting.length });
 }
@@ -163,7 +172,7 @@ const moved = (page: Page) =>
   page.evaluate(() => (globalThis as unknown as { movedTouchables: string[] }).movedTouchables);
 
 for (const [width, height, order] of [
-  [390, 844, 'first'],
+  [390, 844, 'drawn'],
   [820, 1180, 'last'],
 ] as const) {
   test(`every page at ${width}: nothing lies beyond the edge, nothing moves once it is drawn`, async ({

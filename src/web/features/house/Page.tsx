@@ -6,6 +6,7 @@ import type { Site } from '#contracts/sites';
 import { usePeopleQuery } from '../../entities/people/api';
 import { useSession } from '../../entities/people/session';
 import { useShopQuery } from '../../entities/people/shopApi';
+import { useBookQuery } from '../../entities/teas/api';
 import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { useFirstLoad } from '../../platform/useFirstLoad';
@@ -26,8 +27,9 @@ export function HousePage() {
   const lead = role === 'lead';
   const people = usePeopleQuery(undefined, { skip: !lead });
   const shop = useShopQuery(undefined, { skip: !lead });
+  const book = useBookQuery(undefined, { skip: !lead });
   const chosen = sites.find((s) => s.id === editing);
-  const loads = useFirstLoad(people, shop);
+  const loads = useFirstLoad(people, shop, book);
   if (loads)
     return (
       <main className="page">

@@ -5,6 +5,7 @@ import { useTastingsQuery } from '../../entities/tastings/setUpApi';
 import { useBookQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
+import { useFirstLoad } from '../../platform/useFirstLoad';
 import { useGo } from '../../platform/useGo';
 import { clockText, dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
@@ -23,7 +24,10 @@ const STAGE: Readonly<Record<TastingRow['stage'], string>> = {
 export function TablePage() {
   const { site, role } = useSession();
   const go = useGo();
-  const { data, isLoading, isError, refetch } = useTastingsQuery(site.id);
+  const tastings = useTastingsQuery(site.id);
+  const { data, isError, refetch } = tastings;
+  // Its colour stands before each tasting: drawn later, it would move those below.
+  const isLoading = useFirstLoad(tastings, useBookQuery());
   const maySet = role !== 'trainee';
   useKeys([
     { key: 'c', does: 'Read a colour', run: () => go('/table/colour') },
