@@ -30,9 +30,10 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => fresh.close());
 
-const records = async (path: string, list: string): Promise<{ id: string }[]> => {
+type Listed = { readonly id: string; readonly lesson?: string | null };
+const records = async (path: string, list: string): Promise<Listed[]> => {
   const { body } = await lead.get(path).expect(200);
-  return (body as Record<string, { id: string }[]>)[list] ?? [];
+  return (body as Record<string, Listed[]>)[list] ?? [];
 };
 /** A file as it comes: its bytes, whatever their kind. */
 const fetched = (path: string) =>
@@ -73,6 +74,10 @@ async function filesOf(): Promise<Record<string, string[]>> {
     printBatchLabel: each(batches, (id) => `/api/batches/${id}/label.pdf?zone=Europe/Lisbon`),
     exportCold: ['batches.csv', 'temperatures.csv', 'batches.json', 'record.json'].map(
       (file) => `/api/cold/${file}?${lastMonth}`,
+    ),
+    printTrainerSheet: each(
+      tastings.filter((t) => t.lesson !== null),
+      (id) => `/api/tastings/${id}/trainer-sheet.pdf`,
     ),
     printTents: ofTasting('tents.pdf'),
     printSheets: ofTasting('sheets.pdf'),

@@ -226,6 +226,9 @@ test('a demo house of November 2026 is carried over: facts of vessels and kettle
       );
     const before = { vessels: await factsOf('vessels'), kettles: await factsOf('kettles') };
     const records = await counts();
+    const sheets = await read(
+      `select count(*) n from tasting_events where json_value(act, '$.kind') = 'handIn'`,
+    );
     expect(before.vessels.size).toBeGreaterThan(10);
     expect(before.kettles.size).toBeGreaterThan(2);
 
@@ -236,6 +239,8 @@ test('a demo house of November 2026 is carried over: facts of vessels and kettle
       ...{ batches: 0, batch_events: 0, fridge_readings: 0, cold_plans: 0 },
       ...{ probes: 0, fridge_gaps: 0, calendar_tokens: 0, calendar_entries: 0 },
       ...{ drill_answers: 0, sign_events: 0 },
+      // In that house everybody who was asked to taste submitted a sheet.
+      tasting_seats: sheets[0]?.n,
     };
     expect(await counts()).toEqual({ ...records, ...since });
     const app = createApp({

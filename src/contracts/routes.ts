@@ -80,6 +80,11 @@ export const ROUTES = {
   getTasting: { method: 'GET', path: '/api/tastings/:id', access: 'trainee' },
   addTastingEvent: { method: 'POST', path: '/api/tastings/:id/events', access: 'trainee' },
   exportTasting: { method: 'GET', path: '/api/tastings/:id/marks.:form', access: 'trainee' },
+  printTrainerSheet: {
+    method: 'GET',
+    path: '/api/tastings/:id/trainer-sheet.pdf',
+    access: 'trainee',
+  },
   printTents: { method: 'GET', path: '/api/tastings/:id/tents.pdf', access: 'trainee' },
   printSheets: { method: 'GET', path: '/api/tastings/:id/sheets.pdf', access: 'trainee' },
   printReport: { method: 'GET', path: '/api/tastings/:id/report.pdf', access: 'trainee' },

@@ -9,11 +9,15 @@ import {
   type ExerciseKind,
   type Factor,
   FACTORS,
+  LEAF_LESSON_IDS,
+  type LeafLessonId,
+  longestCup,
   PAIR_ASKS,
   type PairAsks,
   type PlannedCup,
   type Round,
   type Sheet,
+  SHORTEST_CUP,
   type Stage,
   STAGES,
   type TastingAct,
@@ -27,14 +31,25 @@ import { ROUTES } from './routes';
 import { MultipliersBody, RecipeBody, Style, TeaSwatches } from './teas';
 import { VesselFields } from './vessels';
 
-const PlannedCupBody = z.strictObject({
-  grams: z.number().min(0.1).max(200),
-  water: z.number().min(10).max(5000),
-  celsius: z.number().min(2).max(100),
-  seconds: z.number().min(5).max(3600),
-  infuser: oneOf<InfuserKind>(INFUSER_KINDS).optional(),
-  steep: z.number().int().min(1).max(12).optional(),
-}) satisfies z.ZodType<PlannedCup>;
+const CupPlace = z.number().int().min(1).max(6);
+const PlannedCupBody = z
+  .strictObject({
+    grams: z.number().min(0.1).max(200),
+    water: z.number().min(10).max(5000),
+    celsius: z.number().min(2).max(100),
+    seconds: z.number().min(SHORTEST_CUP),
+    infuser: oneOf<InfuserKind>(INFUSER_KINDS).optional(),
+    steep: z.number().int().min(1).max(12).optional(),
+    stirred: z.boolean().optional(),
+    poured: z
+      .strictObject({ place: CupPlace, of: CupPlace, inTurns: z.boolean().optional() })
+      .refine(({ place, of }) => place <= of, 'There is no such cup of that pot.')
+      .optional(),
+  })
+  .refine((c) => c.seconds <= longestCup(c), {
+    path: ['seconds'],
+    error: 'A hot cup steeps for an hour at most, a cold one for two days.',
+  }) satisfies z.ZodType<PlannedCup>;
 const Code = z.string().regex(/^\d{3}$/);
 const CupNumber = z.number().int().min(0).max(11);
 const SheetBody = z.strictObject({
@@ -102,6 +117,7 @@ const Common = z.strictObject({
   lot: z.string().nullable(),
   lotId: Id.nullable(),
   compares: oneOf<Compared>(COMPARED).nullable(),
+  lesson: oneOf<LeafLessonId>(LEAF_LESSON_IDS).nullable(),
   kind: oneOf<ExerciseKind>(EXERCISE_KINDS),
   way: oneOf<Factor>(FACTORS),
   asks: oneOf<PairAsks>(PAIR_ASKS),
@@ -115,6 +131,7 @@ const ExerciseBody = z.strictObject({
   way: oneOf<Factor>(FACTORS),
   asks: oneOf<PairAsks>(PAIR_ASKS),
   compares: oneOf<Compared>(COMPARED).optional(),
+  lesson: oneOf<LeafLessonId>(LEAF_LESSON_IDS).optional(),
   cups: z.array(z.strictObject({ plan: PlannedCupBody, codes: Codes })).readonly(),
   tasters: z.array(ShownTaster).readonly(),
   servings: z.record(z.string(), Codes),
@@ -177,6 +194,7 @@ export const setUpTasting = endpoint(ROUTES.setUpTasting, {
     way: oneOf<Factor>(FACTORS),
     asks: oneOf<PairAsks>(PAIR_ASKS),
     compares: oneOf<Compared>(COMPARED).optional(),
+    lesson: oneOf<LeafLessonId>(LEAF_LESSON_IDS).optional(),
     /** The round of a dial-in before this one. */
     afterId: Id.nullable().default(null),
     cups: z.array(PlannedCupBody).min(1, 'At least one cup.').max(6, 'At most six cups.'),
@@ -223,6 +241,11 @@ export const printTents = endpoint(ROUTES.printTents, {
   response: Bytes,
 });
 export const printSheets = endpoint(ROUTES.printSheets, {
+  params: z.strictObject({ id: Id }),
+  response: Bytes,
+});
+/** What the trainer of a lesson sets out, asks and teaches: for whoever runs it. */
+export const printTrainerSheet = endpoint(ROUTES.printTrainerSheet, {
   params: z.strictObject({ id: Id }),
   response: Bytes,
 });

@@ -13,3 +13,4 @@ export {
   type Stage,
 } from './cup';
 export { outsideLimits } from './limits';
+export { POT_GRADIENT, strengthAlongPour } from './pour';

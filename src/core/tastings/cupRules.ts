@@ -14,17 +14,26 @@ export type CupWish = {
 };
 
 /** How many cups may be chosen; kinds that are not named have one number only. */
-export const CUP_COUNTS: Readonly<Partial<Record<ExerciseKind, readonly number[]>>> = {
+const CUP_COUNTS: Readonly<Partial<Record<ExerciseKind, readonly number[]>>> = {
   ladder: [3, 4, 5, 6],
   comparison: [2, 3, 4],
   calibration: [1, 2, 3],
 };
-/** How many cups there are unless another number is chosen. */
-export const USUAL_CUP_COUNT: Readonly<Partial<Record<ExerciseKind, number>>> = {
-  ladder: 4,
-  comparison: 2,
-  calibration: 2,
+/** The usual number first; comparisons that are not named may have any. */
+const COMPARISON_COUNTS: Readonly<Partial<Record<Compared, readonly number[]>>> = {
+  stirring: [2],
+  poured: [2, 3, 4],
+  hotCold: [2, 3],
 };
+/** How many cups may be chosen; one number, or none named: it cannot be chosen. */
+export const cupCounts = ({ kind, compares }: CupWish): readonly number[] =>
+  (compares && COMPARISON_COUNTS[compares]) ?? CUP_COUNTS[kind] ?? [];
+/** How many cups there are unless another number is chosen. */
+const USUAL_CUP_COUNT: Readonly<Partial<Record<ExerciseKind, number>>> = { ladder: 4 };
+const CUPS_OF_A_POT = 3;
+const USUALLY = 2;
+export const usualCupCount = ({ kind, compares }: CupWish): number =>
+  compares === 'poured' ? CUPS_OF_A_POT : (USUAL_CUP_COUNT[kind] ?? USUALLY);
 
 /** A later steep without a time of its own in the recipe takes a quarter longer than the one before (from memory). */
 const LONGER = 1.25;
@@ -63,6 +72,29 @@ function justDifferent(house: PlannedCup, factor: Factor): number {
   }
 }
 
+/** Hours in the fridge of the cold cups beside a hot one, and the cold of the fridge (common practice). */
+const COLD_HOURS = [4, 10] as const;
+const FRIDGE_C = 4;
+const HOUR = 3600;
+/** The cups of a comparison whose cups differ in no figure alone; null: of another kind. */
+function comparedCups(house: PlannedCup, compares: Compared, n: number): PlannedCup[] | null {
+  switch (compares) {
+    case 'stirring':
+      return [false, true].map((stirred) => ({ ...house, stirred }));
+    case 'poured':
+      return Array.from({ length: n }, (_, i) => ({ ...house, poured: { place: i + 1, of: n } }));
+    case 'hotCold': {
+      const cold = COLD_HOURS.slice(1 - n).map((h) => ({
+        ...{ ...house, celsius: FRIDGE_C, seconds: h * HOUR },
+      }));
+      return [house, ...cold];
+    }
+    case 'infuser':
+    case 'steep':
+      return null;
+  }
+}
+
 /** The steeps of one leaf: by the recipe's own times, else each a quarter longer. */
 const steepsOf = (house: PlannedCup, recipe: Pick<Recipe, 'later'>, n: number): PlannedCup[] =>
   Array.from({ length: n }, (_, i) => ({
@@ -90,6 +122,8 @@ export function cupsFor(
       ...house,
       seconds: toFive(house.seconds * by),
     }));
+  const compared = compares ? comparedCups(house, compares, n) : null;
+  if (compared) return compared;
   if (compares === 'infuser')
     return (infusers ?? []).slice(0, n).map((infuser) => ({ ...house, infuser }));
   if (compares === 'steep') return steepsOf(house, recipe, n);

@@ -1,6 +1,7 @@
 import { type Attribute, ATTRIBUTES } from '#core/corrections';
 import type { Random } from '#core/numeric';
 import { blindCodes } from './codes';
+import type { LeafLessonId } from './leafLessons';
 import { servingOrders, triangleOrders } from './orders';
 import { type Compared, type Factor, type PlannedCup, type Schedule, scheduleOf } from './schedule';
 export const EXERCISES = {
@@ -8,7 +9,7 @@ export const EXERCISES = {
   pair: { label: 'Pair', asks: 'choice', orders: false, fewestCups: 2, mostCups: 2 },
   triangle: { label: 'Triangle', asks: 'choice', orders: false, fewestCups: 2, mostCups: 2 },
   duoTrio: { label: 'Duo-trio', asks: 'choice', orders: false, fewestCups: 2, mostCups: 2 },
-  /** Infusers side by side, a bag beside loose leaf, or one leaf steeped again. */
+  /** Cups that differ in more than a figure: infusers side by side, one leaf steeped again, cups of one pot. */
   comparison: { label: 'Comparison', asks: 'marks', orders: false, fewestCups: 2, mostCups: 4 },
   /** A round of it: the new lot as it is brewed now, from the second round beside the cup before. */
   dialIn: { label: 'Dial-in', asks: 'marks', orders: false, fewestCups: 1, mostCups: 2 },
@@ -34,6 +35,8 @@ export type Exercise = {
   readonly asks: PairAsks;
   /** What a comparison compares, where no figure differs. */
   readonly compares?: Compared | undefined;
+  /** The lesson it belongs to, where it is one. */
+  readonly lesson?: LeafLessonId | undefined;
   readonly cups: readonly ExerciseCup[];
   readonly tasters: readonly Taster[];
   /** By taster: the codes in the order they are to be tasted. */
@@ -44,6 +47,7 @@ export type ExerciseAsk = {
   readonly way: Factor;
   readonly asks: PairAsks;
   readonly compares?: Compared | undefined;
+  readonly lesson?: LeafLessonId | undefined;
   readonly cups: readonly PlannedCup[];
   readonly tasters: readonly Taster[];
 };
@@ -101,5 +105,6 @@ export const scheduleFor = (e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compare
 function scheduleKind(e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compares'>) {
   if (e.kind === 'ladder' && e.way === 'seconds') return 'oneClock';
   if (e.compares === 'steep') return 'inTurn';
+  if (e.compares === 'poured') return 'onePot';
   return 'together';
 }

@@ -1,6 +1,7 @@
 import type { ColourStrength } from '#core/fitting';
 import type { Sheet, TastingEvent } from './events';
 import { type Exercise, scheduleFor, type Taster } from './exercise';
+import { isColdCup, isPouredAtStart } from './schedule';
 
 export type CupState = {
   readonly grams: number;
@@ -71,7 +72,7 @@ export function foldTasting(e: Exercise, events: readonly TastingEvent[]): Tasti
     null,
     null,
   ];
-  const oneClock = scheduleFor(e).kind === 'oneClock';
+  const pouredAtStart = isPouredAtStart(scheduleFor(e).kind);
   const cup = (i: number, change: Partial<CupState>) => {
     const c = cups[i];
     if (c) cups[i] = { ...c, ...change };
@@ -86,7 +87,10 @@ export function foldTasting(e: Exercise, events: readonly TastingEvent[]): Tasti
     switch (act.kind) {
       case 'start':
         started ??= at;
-        if (oneClock) cups.forEach((_, i) => cup(i, { poured: at }));
+        e.cups.forEach(({ plan }, i) => {
+          if (isColdCup(plan)) cup(i, { poured: at - plan.seconds * 1000, pulled: at });
+          else if (pouredAtStart) cup(i, { poured: at });
+        });
         break;
       case 'pour':
         cup(act.cup, { poured: at });

@@ -26,6 +26,10 @@ export {
   COMPARED,
   HAND_SECONDS,
   housePour,
+  isColdCup,
+  isPouredAtStart,
+  longestCup,
+  SHORTEST_CUP,
   ladderTimes,
   likeForLike,
   rungs,
@@ -36,6 +40,7 @@ export {
   type Compared,
   type LikeForLike,
   type PlannedCup,
+  type PouredCup,
   type Schedule,
   type Factor,
   type Moment,
@@ -52,7 +57,7 @@ export {
   type PairAsks,
   type Taster,
 } from './exercise';
-export { CUP_COUNTS, cupsFor, USUAL_CUP_COUNT, type CupWish } from './cupRules';
+export { cupCounts, cupsFor, usualCupCount, type CupWish } from './cupRules';
 export { realCups, type RealCup } from './real';
 export {
   resultOf,
@@ -77,7 +82,7 @@ export {
   type Round,
 } from './dialIn';
 export { ownResult, type OwnCup, type OwnResult } from './own';
-export { brewOfCup, cupName, type MadeOf } from './brew';
+export { brewOfCup, cupName, liquorOfCup, type MadeOf } from './brew';
 export { cupsSeen } from './seen';
 export {
   calibrationWords,
@@ -102,3 +107,14 @@ export { validateAct, type Refusal } from './acts';
 export { missing, nextMoment } from './moments';
 export { type Sheet, type TastingAct, type TastingEvent } from './events';
 export { howSure } from './sureWords';
+export {
+  LEAF_LESSON_IDS,
+  LEAF_LESSONS,
+  leafCautions,
+  leafPart,
+  type LeafLesson,
+  type LeafLessonAt,
+  type LeafLessonId,
+  type LeafPart,
+} from './leafLessons';
+export { expectedCups, type ExpectedCup } from './leafExpected';

@@ -11,7 +11,21 @@ export type PlannedCup = {
   readonly infuser?: InfuserKind | undefined;
   /** Which steep of the same leaf; the first when absent. */
   readonly steep?: number | undefined;
+  /** Stirred while it steeps. */
+  readonly stirred?: boolean | undefined;
+  /** Which cup of a pot that is poured into several. */
+  readonly poured?: PouredCup | undefined;
 };
+/** One of the cups a pot is poured into, the first being 1: filled one after the other, or all in turns. */
+export type PouredCup = { readonly place: number; readonly of: number; readonly inTurns?: boolean };
+/** Water below this is no hot brew, °C: such a cup was brewed for hours before the tasting. */
+const COLD_BELOW_C = 30;
+export const isColdCup = ({ celsius }: Pick<PlannedCup, 'celsius'>): boolean =>
+  celsius < COLD_BELOW_C;
+/** The shortest and the longest a cup of a table may steep, s. */
+export const SHORTEST_CUP = 5;
+export const longestCup = (c: Pick<PlannedCup, 'celsius'>): number =>
+  isColdCup(c) ? 172_800 : 3600;
 /** The house cup with so much water: what a recipe asks for. */
 export const housePour = (
   { dose, temperature, window }: Pick<Recipe, 'dose' | 'temperature' | 'window'>,
@@ -38,10 +52,10 @@ export type Moment = { readonly cup: number; readonly act: 'pour' | 'pull'; read
 export type Schedule = {
   /**
    * `oneClock`: water on all at once, pulls apart. `together`: starts counted back, so that all are lifted at the
-   * same moment.
+   * same moment. `inTurn`: the same leaf again, water on once the steep before is poured off. `onePot`: one brew,
+   * poured into one cup after the other.
    */
-  /** `inTurn`: the same leaf again, water on once the steep before is poured off. */
-  readonly kind: 'oneClock' | 'together' | 'inTurn';
+  readonly kind: 'oneClock' | 'together' | 'inTurn' | 'onePot';
   /** In order of time, seconds from the start. */
   readonly moments: readonly Moment[];
   readonly length: number;
@@ -50,18 +64,22 @@ export type Schedule = {
 };
 /** A hand needs so long from one pour or pull to the next, s (from memory). */
 export const HAND_SECONDS = 10;
+/** All water goes on in one pass as the clock is started. */
+export const isPouredAtStart = (kind: Schedule['kind']): boolean =>
+  kind === 'oneClock' || kind === 'onePot';
 
 /**
  * One schedule for all cups. A ladder of time runs on one clock: all poured on in turn, each lifted at its own time
  * after its own water.
  * Steeps of one leaf go in turn. Other exercises count the starts back, so that all are lifted one hand apart and
- * tasted together.
+ * tasted together. A cold cup is there already.
  */
 export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']): Schedule {
   const moments: Moment[] = [];
-  if (kind === 'oneClock') {
+  if (isPouredAtStart(kind)) {
+    const apart = kind === 'onePot' ? HAND_SECONDS : 0;
     cups.forEach((c, cup) =>
-      moments.push({ cup, act: 'pour', at: 0 }, { cup, act: 'pull', at: c.seconds }),
+      moments.push({ cup, act: 'pour', at: 0 }, { cup, act: 'pull', at: c.seconds + cup * apart }),
     );
   } else if (kind === 'inTurn') {
     let at = 0;
@@ -70,10 +88,11 @@ export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']):
       at += c.seconds + HAND_SECONDS;
     });
   } else {
-    const longest = [...cups.keys()].sort(
+    const hot = [...cups.keys()].filter((i) => !isColdCup(cups[i] as PlannedCup));
+    const longest = hot.sort(
       (a, b) => (cups[b] as PlannedCup).seconds - (cups[a] as PlannedCup).seconds,
     );
-    const end = Math.max(0, ...cups.map((c) => c.seconds));
+    const end = Math.max(0, ...hot.map((i) => (cups[i] as PlannedCup).seconds));
     longest.forEach((cup, i) => {
       const pull = end + i * HAND_SECONDS;
       moments.push(
@@ -88,7 +107,7 @@ export function scheduleOf(cups: readonly PlannedCup[], kind: Schedule['kind']):
     (m, i) =>
       i > 0 &&
       m.at - (moments[i - 1] as Moment).at < HAND_SECONDS &&
-      !(kind === 'oneClock' && m.act === 'pour'),
+      !(isPouredAtStart(kind) && m.act === 'pour'),
   );
   return { kind, moments, length: Math.max(0, ...moments.map((m) => m.at)), tight };
 }
@@ -108,10 +127,35 @@ export type LikeForLike = {
   readonly same: boolean;
 };
 
-/** What a comparison is of: the infuser (a bag is one), or the steeps of one leaf. */
-export const COMPARED = ['infuser', 'steep'] as const;
+/**
+ * What a comparison is of: the infuser (a bag is one), the steeps of one leaf, stirring, the cups that one pot is poured
+ * into, or a hot brew beside cold ones.
+ */
+export const COMPARED = ['infuser', 'steep', 'stirring', 'poured', 'hotCold'] as const;
 export type Compared = (typeof COMPARED)[number];
-/** Does one thing differ, and only that? A comparison's cups differ in no figure; a later steep has its own time. */
+/** Figures that may differ with what is compared: a later steep has its own time, a cold brew its heat and hours. */
+const WITH_IT: Readonly<Record<Compared, readonly Factor[]>> = {
+  infuser: [],
+  steep: ['seconds'],
+  stirring: [],
+  poured: [],
+  hotCold: ['celsius', 'seconds'],
+};
+/** Two cups of a comparison that are alike in what it compares. */
+function isSame(cups: readonly PlannedCup[], compares: Compared): boolean {
+  const kinds = (of: (c: PlannedCup) => unknown) => new Set(cups.map(of)).size;
+  switch (compares) {
+    case 'infuser':
+      return kinds((c) => c.infuser) < cups.length;
+    case 'stirring':
+      return kinds((c) => c.stirred ?? false) < cups.length;
+    case 'steep':
+    case 'poured':
+    case 'hotCold':
+      return false;
+  }
+}
+/** Does one thing differ, and only that? */
 export function likeForLike(
   cups: readonly PlannedCup[],
   meant: Factor,
@@ -127,8 +171,8 @@ export function likeForLike(
       differs,
       spread,
       meant,
-      alsoDiffers: differs.filter((w) => compares !== 'steep' || w !== 'seconds'),
-      same: compares === 'infuser' && new Set(cups.map((c) => c.infuser)).size < cups.length,
+      alsoDiffers: differs.filter((w) => !WITH_IT[compares].includes(w)),
+      same: isSame(cups, compares),
     };
   return {
     differs,

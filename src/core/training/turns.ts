@@ -1,3 +1,4 @@
+import { POT_GRADIENT, strengthAlongPour } from '#core/cup';
 import { pick, type Random } from '#core/numeric';
 import { characterOf } from '#core/styles';
 import type { Level } from './diagnosis/diagnosis';
@@ -25,8 +26,6 @@ export const TURNS_VERSION = 1;
 /** Nobody pours alike by chance: a figure that is pulled. */
 export const TURNS_GUESS = 0.05;
 
-/** From the first to the last drop of a pot that nobody stirred, as a share of its mean strength (from memory). */
-export const USUAL_GRADIENT = 0.5;
 /** The strongest cup over the weakest, and the fullest over the emptiest, less one. */
 const RIGHT = { strength: 0.03, level: 0.1 };
 const NEAR = { strength: 0.08, level: 0.2 };
@@ -53,7 +52,7 @@ export function poured({ liquorMl, cups, gradient, pours }: TurnsFacts & TurnsAn
     const now = Math.min(wanted, liquorMl - gone);
     const at = (gone + now / 2) / liquorMl;
     ml[cup] = (ml[cup] ?? 0) + now;
-    dose[cup] = (dose[cup] ?? 0) + now * (1 + gradient * (at - 0.5));
+    dose[cup] = (dose[cup] ?? 0) + now * strengthAlongPour(at, gradient);
     gone += now;
   }
   const strength = ml.map((m, i) => (m > 0 ? (dose[i] ?? 0) / m : 0));
@@ -83,7 +82,7 @@ export function drawTurns(
 ): TurnsGiven {
   const all = drillCups.map((cup) => ({
     ...{ tea: cup.tea, vesselName: cup.vessel, level, cups: CUPS[level] },
-    gradient: USUAL_GRADIENT,
+    gradient: POT_GRADIENT,
     liquorMl: Math.round(cup.waterMl - characterOf(cup.style).held * cup.leafGrams),
   }));
   return pick(random, all.filter(isFairTurns));

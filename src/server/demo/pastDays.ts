@@ -73,5 +73,6 @@ export async function addTastings(
     makeId,
   });
   await db.insert(t.tastings).values(tasted.tastings);
+  await db.insert(t.tastingSeats).values(tasted.seats);
   await inChunks(tasted.events, (part) => db.insert(t.tastingEvents).values(part));
 }

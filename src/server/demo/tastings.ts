@@ -9,7 +9,9 @@ import {
   type Factor,
   foldTasting,
   housePour,
+  isPouredAtStart,
   ladderTimes,
+  type LeafLessonId,
   type PlannedCup,
   rungs,
   scheduleFor,
@@ -24,12 +26,13 @@ import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
-import type { tastingEvents, tastings } from '../db/schema';
+import type { tastingEvents, tastings, tastingSeats } from '../db/schema';
 import { LEAVES } from './leaves';
 
 type Rows = {
   tastings: (typeof tastings.$inferInsert)[];
   events: (typeof tastingEvents.$inferInsert)[];
+  seats: (typeof tastingSeats.$inferInsert)[];
 };
 type Around = {
   readonly site: Site;
@@ -51,6 +54,7 @@ type Asked = {
   readonly kind: ExerciseKind;
   readonly way: Factor;
   readonly compares?: Compared;
+  readonly lesson?: LeafLessonId;
   readonly daysAgo: number;
   readonly cups: (house: PlannedCup) => readonly PlannedCup[];
   /** The leaf that is tasted, where it is not the tea's usual; of the lot that came last. */
@@ -90,6 +94,7 @@ const ASKED: readonly Asked[] = [
     kind: 'comparison',
     way: 'seconds',
     compares: 'infuser',
+    lesson: 'infusers',
     daysAgo: 21,
     cups: (house) => (['free', 'ball'] as const).map((infuser) => ({ ...house, infuser })),
   },
@@ -107,16 +112,16 @@ export function pastTastings(
   random: Random,
   { site, teas, vessels, people, newLots, now, makeId }: Around,
 ): Rows {
-  const out: Rows = { tastings: [], events: [] };
+  const out: Rows = { tastings: [], events: [], seats: [] };
   const vessel = vessels.find((v) => v.kind === 'tasting') ?? vessels[0];
-  for (const { tea: name, kind, way, compares, daysAgo, cups: cupsOf, newLot } of ASKED) {
+  for (const { tea: name, kind, way, compares, lesson, daysAgo, cups: cupsOf, newLot } of ASKED) {
     const tea = teas.find((t) => t.name === name);
     const recipe = tea?.house?.recipe;
     const [setBy] = people;
     if (!tea?.house || !recipe || !vessel || !setBy) continue;
     const house = housePour(recipe, vessel.mark);
     const exercise = setUp(
-      { kind, way, asks: 'strength', compares, cups: cupsOf(house), tasters: people },
+      { kind, way, asks: 'strength', compares, lesson, cups: cupsOf(house), tasters: people },
       random,
     );
     // In the quiet hour after the rush.
@@ -130,7 +135,7 @@ export function pastTastings(
     };
     does(setBy, { kind: 'start' }, 0);
     for (const m of scheduleFor(exercise).moments)
-      if (!(scheduleFor(exercise).kind === 'oneClock' && m.act === 'pour'))
+      if (!(isPouredAtStart(scheduleFor(exercise).kind) && m.act === 'pour'))
         does(setBy, { kind: m.act, cup: m.cup }, m.at + Math.abs(normal(random, 1.5, 1)));
     const of = (c: PlannedCup, leaf: Multipliers | null) =>
       predict(brewOfCup({ tea: { style: tea.style, fitted: leaf }, recipe, vessel }, c));
@@ -218,6 +223,7 @@ export function pastTastings(
       lotId: (newLot && newLots.get(tea.id)) ?? tea.lots[0]?.id ?? null,
       versionId: tea.house.id,
       kind,
+      lesson: lesson ?? null,
       exercise,
       vesselId: vessel.id,
       vessel: vesselFactsOf(vessel),
@@ -226,6 +232,7 @@ export function pastTastings(
       setBy: setBy.id,
       at: new Date(start - 600_000),
     });
+    out.seats.push(...people.map((p) => ({ tastingId: id, personId: p.id, submitted: true })));
     out.events.push(
       ...events.map((e, seq) => ({
         id: e.id,

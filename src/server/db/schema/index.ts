@@ -3,7 +3,7 @@ export { lots, photos, teas, versions, vessels } from './book';
 export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
 export { brewEvents, brewPhotos, brews, feed, feedHeads, leadNotes, orders } from './brews';
-export { teaFits, tastingEvents, tastings } from './tastings';
+export { teaFits, tastingEvents, tastings, tastingSeats } from './tastings';
 export {
   batchEvents,
   batches,

@@ -1,13 +1,21 @@
 import {
   type AnyMySqlColumn,
+  boolean,
   index,
   int,
   mysqlEnum,
   mysqlTable,
+  primaryKey,
   uniqueIndex,
   varchar,
 } from 'drizzle-orm/mysql-core';
-import { type Exercise, type ExerciseKind, STAGES, type TastingAct } from '#core/tastings';
+import {
+  type Exercise,
+  type ExerciseKind,
+  type LeafLessonId,
+  STAGES,
+  type TastingAct,
+} from '#core/tastings';
 import type { KeptFit } from '#contracts/fits';
 import type { VesselFields } from '#contracts/vessels';
 import { lots, teas, versions, vessels } from './book';
@@ -31,6 +39,8 @@ export const tastings = mysqlTable(
     kind: varchar('kind', { length: 20 }).$type<ExerciseKind>().notNull(),
     /** Cups, codes, tasters and their orders, as drawn when it was set up. */
     exercise: json<Exercise>('exercise').notNull(),
+    /** The lesson it belongs to; kept beside the exercise to be found. */
+    lesson: varchar('lesson', { length: 20 }).$type<LeafLessonId>(),
     /** The round of a dial-in before it. */
     afterId: id('after_id').references((): AnyMySqlColumn => tastings.id),
     /** Null: set up before it was kept. */
@@ -46,6 +56,24 @@ export const tastings = mysqlTable(
     at: instant('at').notNull(),
   },
   (t) => [index('tastings_site').on(t.siteId, t.at), index('tastings_tea').on(t.teaId, t.stage)],
+);
+/** Who tastes at a table; follows from the exercise and the events, and is kept to find what one person tasted. */
+export const tastingSeats = mysqlTable(
+  'tasting_seats',
+  {
+    tastingId: id('tasting_id')
+      .notNull()
+      .references(() => tastings.id),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    /** A sheet of this person was submitted. */
+    submitted: boolean('submitted').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.tastingId, t.personId] }),
+    index('tasting_seats_person').on(t.personId, t.submitted),
+  ],
 );
 /** Everything that happened at a table, once each and in order. */
 export const tastingEvents = mysqlTable(

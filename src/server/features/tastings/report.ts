@@ -26,44 +26,10 @@ import {
   valueText,
 } from '#core/tastings';
 import { capital, numberText } from '#core/units';
-import { dayOnPaper, onSheets, type Paper } from '../prints';
-import { HEIGHT, info, MARGIN, RIGHT, WIDTH } from './paperSize';
+import { dayOnPaper, onSheets } from '../prints';
+import { HEIGHT, info, WIDTH } from './paperSize';
 import type { Found } from './repository';
-
-/** What a page of words and tables is written with: each stands under the one before it. */
-type Writer = {
-  readonly para: (
-    words: string,
-    o: { face?: 'sans' | 'bold' | 'book'; size: number; after?: number },
-  ) => void;
-  readonly table: (
-    heads: readonly string[],
-    rows: readonly (readonly string[])[],
-    xs: readonly number[],
-  ) => void;
-};
-function writerOn(p: Paper): Writer {
-  let y = MARGIN;
-  return {
-    para: (words, { face = 'sans', size, after = 2 }) => {
-      p.text(words, MARGIN, y, { face, size, width: RIGHT - MARGIN });
-      y += p.heightOf(words, { face, size, width: RIGHT - MARGIN }) + after;
-    },
-    table: (heads, rows, xs) => {
-      heads.forEach((h, i) => p.text(h, xs[i] ?? MARGIN, y, { size: 3.1 }));
-      y += 5;
-      p.line(MARGIN, y, RIGHT, y, 0.4);
-      for (const row of rows) {
-        row.forEach((cell, i) =>
-          p.text(cell, xs[i] ?? MARGIN, y + 1.4, { size: 3.5, face: i === 0 ? 'bold' : 'sans' }),
-        );
-        y += 6.4;
-        p.line(MARGIN, y, RIGHT, y, 0.15);
-      }
-      y += 5;
-    },
-  };
-}
+import { type Writer, writerOn } from './writer';
 
 type Report = {
   readonly page: Writer;

@@ -11,7 +11,16 @@ import {
 } from '#core/tastings';
 import type { OpenTasting, PastRound, TastingRow, TastingView } from '#contracts/tastings';
 import type { Tx } from '../../db/pool';
-import { lots, people, tastingEvents, tastings, teaFits, teas, versions } from '../../db/schema';
+import {
+  lots,
+  people,
+  tastingEvents,
+  tastings,
+  tastingSeats,
+  teaFits,
+  teas,
+  versions,
+} from '../../db/schema';
 import type { Signed } from '../../http/route';
 
 const LISTED = 100;
@@ -56,6 +65,15 @@ export const eventsAt = async (tx: Tx, id: string): Promise<TastingEvent[]> =>
       .orderBy(asc(tastingEvents.seq))
   ).map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by, act: e.act }));
 
+/** Who tastes, and whose sheet is in. */
+export const seatTasters = async (tx: Tx, tastingId: string, now: Tasting): Promise<void> => {
+  for (const { id: personId, handedIn } of now.tasters)
+    await tx
+      .insert(tastingSeats)
+      .values({ tastingId, personId, submitted: handedIn !== null })
+      .onDuplicateKeyUpdate({ set: { submitted: handedIn !== null } });
+};
+
 export const runsIt = (f: Pick<Found, 'setBy'>, who: Pick<Signed, 'personId' | 'role'>): boolean =>
   f.setBy.id === who.personId || who.role === 'lead';
 const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({
@@ -65,6 +83,7 @@ const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({
   lot,
   lotId: t.lotId,
   compares: t.exercise.compares ?? null,
+  lesson: t.lesson,
   kind: t.kind,
   way: t.exercise.way,
   asks: t.exercise.asks,

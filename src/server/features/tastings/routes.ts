@@ -1,3 +1,5 @@
+import { LEAF_LESSONS, type TastingUnits } from '#core/tastings';
+import type { Site } from '#contracts/sites';
 import {
   addTastingEvent,
   exportTasting,
@@ -6,6 +8,7 @@ import {
   printReport,
   printSheets,
   printTents,
+  printTrainerSheet,
   setUpTasting,
 } from '#contracts/tastings';
 import type { Deps } from '../../deps';
@@ -14,6 +17,11 @@ import type { LiveHub } from '../live';
 import { siteById } from '../people';
 import { createTastingService } from './service';
 import { TASTING_TASKS } from './tasks';
+
+const unitsOf = (site: Site | undefined): TastingUnits => ({
+  volume: site?.volumeUnit ?? 'ml',
+  temperature: site?.temperatureUnit ?? 'C',
+});
 
 export function tastingRoutes(
   on: ReturnType<typeof routes>,
@@ -52,15 +60,20 @@ export function tastingRoutes(
     const f = await table.mustRun(params.id, who);
     return pdf(`${f.tea.name}, score sheets`, await work.run(TASTING_TASKS.sheets, f));
   });
+  on.file(printTrainerSheet, async ({ params, who }) => {
+    const sheet = await table.trainerSheet(params.id, who);
+    const units = unitsOf(await siteById(deps.db, sheet.t.siteId));
+    return pdf(
+      `${LEAF_LESSONS[sheet.t.lesson].title}, trainer’s sheet`,
+      await work.run(TASTING_TASKS.trainerSheet, sheet, units),
+    );
+  });
   on.file(printReport, async ({ params, who }) => {
     const { found, events } = await table.revealed(params.id, who);
     const site = await siteById(deps.db, found.t.siteId);
     return pdf(
       `${found.tea.name}, ${found.t.kind}`,
-      await work.kept(TASTING_TASKS.report, found, events, {
-        volume: site?.volumeUnit ?? 'ml',
-        temperature: site?.temperatureUnit ?? 'C',
-      }),
+      await work.kept(TASTING_TASKS.report, found, events, unitsOf(site)),
     );
   });
 }

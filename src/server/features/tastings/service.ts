@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
+import { fittedBy } from '#core/fitting';
 import { seeded } from '#core/numeric';
 import {
   type Exercise,
@@ -32,6 +33,7 @@ import {
   lockTasting,
   roundAfter,
   runsIt,
+  seatTasters,
   tastingById,
   tastingsAt,
   viewFor,
@@ -118,6 +120,17 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
         });
       return f;
     },
+    /** What the trainer of a lesson reads. @throws 404 where it is no lesson */
+    async trainerSheet(id: string, who: Signed) {
+      const f = await this.mustRun(id, who);
+      const { lesson } = f.t;
+      if (lesson === null) throw notFound('A lesson at that table');
+      return {
+        ...{ tea: f.tea, version: f.version, setBy: f.setBy, t: { ...f.t, lesson } },
+        fitted: fittedBy(f.fit, f.tea.style),
+        allergens: (await teaById(db, f.t.teaId))?.allergens ?? '',
+      };
+    },
     /** Everything of a revealed one. @throws 409 before the reveal; 403 on a calibration's scores by name. */
     async revealed(id: string, who: Signed): Promise<{ found: Found; events: TastingEvent[] }> {
       const f = await found(db, id);
@@ -163,6 +176,7 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
           way: given.way,
           asks: given.asks,
           compares: given.compares,
+          lesson: given.lesson,
           cups: given.cups,
           tasters: tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])),
         },
@@ -204,6 +218,7 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
             lotId: given.lotId,
             versionId: version.id,
             kind: given.kind,
+            lesson: given.lesson ?? null,
             afterId: given.afterId,
             exercise,
             vesselId: vessel.id,
@@ -213,6 +228,7 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
             setBy: who.personId,
             at: new Date(instantOf(given.at, now())),
           });
+          await seatTasters(tx, given.id, foldTasting(exercise, []));
           await appendEvents(tx, site.id, [['table', given.id]], now());
         },
       );
@@ -266,6 +282,7 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
             handedIn: after.tasters.filter((t) => t.handedIn !== null).length,
           })
           .where(eq(tastings.id, id));
+        if (act.kind === 'handIn') await seatTasters(tx, id, after);
         await appendEvents(tx, f.t.siteId, [['table', id]], now());
         return { view: await viewFor(tx, f, [...events, made], who), siteId: f.t.siteId };
       });

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Factor, PlannedCup } from '#core/tastings';
+import { type Factor, isColdCup, longestCup, type PlannedCup, SHORTEST_CUP } from '#core/tastings';
 import {
   celsius,
   millilitres,
@@ -18,11 +18,13 @@ type Props = {
   /** What differs in the exercise. */ strong: Factor | null;
   onValue: (what: Factor, v: number) => void;
 };
-const readSeconds = (t: string): Parsed<number> => {
+const readSeconds = (t: string, cup: PlannedCup): Parsed<number> => {
   const r = parseDuration(t);
-  return r.kind === 'bad' || (r.value >= 5 && r.value <= 3600)
-    ? r
-    : { kind: 'bad', why: 'A time from 0:05 to 60:00, such as 2:30.' };
+  if (r.kind === 'bad' || (r.value >= SHORTEST_CUP && r.value <= longestCup(cup))) return r;
+  const why = isColdCup(cup)
+    ? 'A time from 0:05 to 48:00 h, such as 10:00 h.'
+    : 'A time from 0:05 to 60:00, such as 2:30.';
+  return { kind: 'bad', why };
 };
 /** The four figures of a cup, as cells of a row; each is typed over in place. */
 export function CupFigures({ n, cup: c, strong, onValue }: Props) {
@@ -62,7 +64,7 @@ export function CupFigures({ n, cup: c, strong, onValue }: Props) {
         <Figure
           label={`Cup ${n}, time`}
           text={minutesText(c.seconds)}
-          read={readSeconds}
+          read={(t) => readSeconds(t, c)}
           {...of('seconds')}
         />
       </td>

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
+import { liquorOfCup } from '#core/tastings';
 import type { OpenTasting } from '#contracts/tastings';
 import { Cup } from '../../entities/teas/Cup';
-import { liquorOfCup } from './cups';
 
 /** What every row is about: a cup of the tasting as it was poured. */
 type Row = {

@@ -9,12 +9,12 @@ import {
   roundOf,
   type Tasting,
 } from '#core/tastings';
+import { liquorOfCup } from '#core/tastings';
 import { capital, countWord } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
 import { useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
-import { liquorOfCup } from './cups';
 import { Next } from './dialIn/Next';
 import { Means } from './Means';
 

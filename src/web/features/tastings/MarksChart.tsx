@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { type Attribute, ATTRIBUTES, type Mark, MARKS } from '#core/corrections';
 import { brewOfCup, expectedMarks, housePour, type LadderResult, valueText } from '#core/tastings';
+import { liquorOfCup } from '#core/tastings';
 import type { OpenTasting } from '#contracts/tastings';
 import { useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
@@ -8,7 +9,6 @@ import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Bracket, HouseMark, XTicks } from '../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot, type Scales, type Span } from '../../ui/chart/Plot';
 import { ticksTo } from '../../ui/ticks';
-import { liquorOfCup } from './cups';
 
 const WIDTH = 824;
 const LEVEL = 46;

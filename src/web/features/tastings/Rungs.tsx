@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { tint } from '#core/colour';
 import { scheduleFor, type Tasting } from '#core/tastings';
+import { liquorOfCup } from '#core/tastings';
 import type { OpenTasting } from '#contracts/tastings';
-import { liquorOfCup } from './cups';
 import { ClockHand, LiquorStrip, Pours } from './rungs/OneClock';
 import { apart, LEFT, LINE, NEAR, RIGHT, STRIPS, WIDTH } from './rungs/places';
 import { Rung } from './rungs/Rung';

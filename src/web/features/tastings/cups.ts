@@ -1,23 +1,26 @@
-import { colourOfBrew, type Liquor } from '#core/colour';
-import {
-  brewOfCup,
-  type Compared,
-  type Exercise,
-  EXERCISES,
-  type Factor,
-  type MadeOf,
-  type PlannedCup,
-} from '#core/tastings';
-import { celsius, countWord, minutesText, numberText, seconds, temperatureText } from '#core/units';
+import { type Compared, type Exercise, EXERCISES, type Factor } from '#core/tastings';
+import { celsius, countWord, minutesText, numberText, temperatureText } from '#core/units';
 
-/** Its colour after so many seconds. */
-export const liquorOfCup = (of: MadeOf, c: PlannedCup, s: number): Liquor =>
-  colourOfBrew(brewOfCup(of, c), seconds(Math.max(0, s)));
 export const WAY_WORDS: Readonly<Record<Factor, string>> = {
   seconds: 'time',
   grams: 'leaf',
   celsius: 'temperature',
   water: 'water',
+};
+/** What a comparison compares, as a word of a sentence. */
+export const COMPARED_WORDS: Readonly<Record<Compared, string>> = {
+  infuser: 'infuser',
+  steep: 'steep',
+  stirring: 'stirring',
+  poured: 'place in the pour',
+  hotCold: 'way of brewing',
+};
+const COMPARISON_NAMES: Readonly<Record<Compared, string>> = {
+  infuser: 'Infusers side by side',
+  steep: 'Steeps of one leaf',
+  stirring: 'Stirred beside still',
+  poured: 'Cups of one pot',
+  hotCold: 'Hot beside cold',
 };
 /** The name of an exercise: "Ladder of time". */
 export function exerciseName({
@@ -37,7 +40,7 @@ export function exerciseName({
     case 'duoTrio':
       return `${EXERCISES[kind].label}, ${WAY_WORDS[way]}`;
     case 'comparison':
-      return compares === 'steep' ? 'Steeps of one leaf' : 'Infusers side by side';
+      return COMPARISON_NAMES[compares ?? 'infuser'];
     case 'dialIn':
       return 'Dial-in of a lot';
     case 'calibration':
@@ -45,6 +48,11 @@ export function exerciseName({
   }
 }
 export const cupsWords = (n: number): string => `${countWord(n)} ${n === 1 ? 'cup' : 'cups'}`;
+/** A figure in which the cups may differ. */
+function isVaried({ way, compares }: Pick<Exercise, 'way' | 'compares'>, figure: Factor): boolean {
+  if (!compares) return way === figure;
+  return compares === 'hotCold' || (compares === 'steep' && figure === 'seconds');
+}
 /** What is alike in all cups, in words. */
 export function alikeWords(
   e: Pick<Exercise, 'kind' | 'way' | 'cups' | 'compares'>,
@@ -53,11 +61,11 @@ export function alikeWords(
   const c = e.cups[0]?.plan;
   if (!c || e.kind === 'dialIn' || e.kind === 'calibration') return '';
   return [
-    e.way === 'grams' && !e.compares
+    !e.compares && e.way === 'grams'
       ? null
       : `${numberText((c.grams / c.water) * 100, 2)} g per 100 ml`,
-    e.way === 'celsius' && !e.compares ? null : temperatureText(celsius(c.celsius), scale),
-    e.compares === 'steep' || (e.way === 'seconds' && !e.compares) ? null : minutesText(c.seconds),
+    isVaried(e, 'celsius') ? null : temperatureText(celsius(c.celsius), scale),
+    isVaried(e, 'seconds') ? null : minutesText(c.seconds),
   ]
     .filter(Boolean)
     .join(', ');

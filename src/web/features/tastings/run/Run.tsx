@@ -18,6 +18,7 @@ const CLOCK_WORDS = {
   oneClock: 'one clock',
   together: 'lifted together',
   inTurn: 'one leaf, steep after steep',
+  onePot: 'one pot, cup after cup',
 } as const;
 
 function RunHead({ view, onStop }: { view: OpenTasting; onStop: () => void }) {

@@ -13,14 +13,20 @@ type Props = {
   codeOf: (cup: number) => string;
 };
 
+const FIRST_WATER = {
+  oneClock: (cups: number) => `all ${cups}`,
+  onePot: () => 'the pot',
+  together: () => 'the first',
+  inTurn: () => 'the first',
+} as const;
 function BeforeStart({ view }: Pick<Props, 'view'>) {
   const { kind } = scheduleFor(view.exercise);
   return (
     <>
       <b className="run-figure">0:00</b>
       <p>
-        <b>Water on{kind === 'oneClock' ? ` all ${view.exercise.cups.length}` : ' the first'}</b> in
-        one pass, then start the clock.
+        <b>Water on {FIRST_WATER[kind](view.exercise.cups.length)}</b> in one pass, then start the
+        clock.
         <small>Leaf in, cups warmed, one kettle. Weights below are kept as you type them.</small>
       </p>
     </>

@@ -11,7 +11,7 @@ import {
   valueText,
 } from '#core/tastings';
 import { celsius, minutesText, numberText, temperatureText } from '#core/units';
-import { WAY_WORDS } from '../cups';
+import { COMPARED_WORDS, WAY_WORDS } from '../cups';
 
 // A table while it is brewed and tasted: where it is, what is done next, and the words for it. Pure: all of it follows
 // from what happened at the table.
@@ -127,7 +127,7 @@ export function alikeAsMade(
   if (alsoDiffers.length === 0) {
     const leaf = e.way === 'grams' ? '' : `leaf within ${numberText(spread.grams, 2)} g, `;
     const water = `water within ${numberText(spread.water, 0)} ml`;
-    const only = `Only the ${e.compares ?? WAY_WORDS[e.way]} differs.`;
+    const only = `Only the ${e.compares ? COMPARED_WORDS[e.compares] : WAY_WORDS[e.way]} differs.`;
     return { isAlike: true, words: `${leaf}${water}. ${only}` };
   }
   const others = alsoDiffers

@@ -1,11 +1,11 @@
 import { cupName, type CupState, scheduleFor, valueText } from '#core/tastings';
+import { liquorOfCup } from '#core/tastings';
 import { grams, millilitres, minutesText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
 import type { VesselFields } from '#contracts/vessels';
 import { type Units, useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';
 import { VesselDrawing } from '../../../entities/vessels/VesselDrawing';
-import { liquorOfCup } from '../cups';
 import { LINE } from './places';
 
 /** How large vessels are drawn, px a mm; and the poured cup, px. */

@@ -1,11 +1,11 @@
 import type { Dispatch } from 'react';
-import { cupName, valueText } from '#core/tastings';
+import { type Compared, cupName, liquorOfCup, valueText } from '#core/tastings';
 import { INFUSER_KINDS, INFUSERS } from '#core/vessels';
 import { useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';
 import { PickList } from '../../../ui/PickList';
 import { CupFigures } from '../CupFigures';
-import { liquorOfCup } from '../cups';
+import { COMPARED_WORDS } from '../cups';
 import {
   changedCup,
   changedFigure,
@@ -13,6 +13,9 @@ import {
   type SetUpPlan,
   type SetUpState,
 } from './model';
+
+/** What differs is named, not chosen. */
+const NAMED: readonly Compared[] = ['steep', 'stirring', 'poured'];
 
 /** The cups with their figures: a touch on one changes it. */
 export function PlannedCups({
@@ -40,7 +43,9 @@ export function PlannedCups({
         <thead>
           <tr>
             <th className="l">expected colour</th>
-            {compares && <th className="l">{compares === 'steep' ? 'steep' : 'infuser'}</th>}
+            {compares && compares !== 'hotCold' && (
+              <th className="l">{COMPARED_WORDS[compares]}</th>
+            )}
             <th>leaf</th>
             <th>water</th>
             <th>heat</th>
@@ -53,7 +58,7 @@ export function PlannedCups({
               <td className="l">
                 <Cup liquor={liquorOfCup(brewedAs, c, c.seconds)} size={46} />
               </td>
-              {compares === 'steep' && <td className="l">{cupName(c)}</td>}
+              {compares && NAMED.includes(compares) && <td className="l">{cupName(c)}</td>}
               {compares === 'infuser' && (
                 <td className="l">
                   <PickList

@@ -1,4 +1,5 @@
 import { useMemo, useReducer, useState } from 'react';
+import type { LeafLessonId } from '#core/tastings';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useNamesQuery } from '../../../entities/people/api';
@@ -53,18 +54,20 @@ export function SetUp({
   vessels,
   first,
   lotId,
+  lesson,
 }: {
   teas: readonly Tea[];
   vessels: readonly Vessel[];
   first: Tea;
   lotId: string | null;
+  lesson: LeafLessonId | null;
 }) {
   const { site, personId } = useSession();
   const go = useGo();
   const [save, { isLoading: isSaving, error }] = useSetUpTastingMutation();
   const [state, dispatch] = useReducer(
     setUpReducer,
-    { tea: first, vessel: vessels[0] as Vessel, lotId, taster: personId },
+    { tea: first, vessel: vessels[0] as Vessel, lotId, lesson, taster: personId },
     firstSetUp,
   );
   const [id] = useState(newId);
@@ -85,6 +88,7 @@ export function SetUp({
       way,
       asks: state.asks,
       ...(compares && { compares }),
+      ...(state.lesson && { lesson: state.lesson.id }),
       cups: [...plan.cups],
       tasterIds: [...state.tasters],
       at: Math.round(now()),

@@ -1,7 +1,8 @@
 import { useSearchParams } from 'react-router';
-import type { Tea } from '#contracts/teas';
+import { LEAF_LESSON_IDS } from '#core/tastings';
 import { useNamesQuery } from '../../../entities/people/api';
 import { useSession } from '../../../entities/people/session';
+import { teaFor, vesselsFor } from '../../../entities/tastings/leafLesson';
 import { useBookQuery } from '../../../entities/teas/api';
 import { useVesselsQuery } from '../../../entities/vessels/api';
 import { Loading, Nothing } from '../../../ui/Note';
@@ -25,9 +26,9 @@ export function SetUpPage() {
   const own = shelf.vessels.filter(
     (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',
   );
-  const vessels = [...own].sort(
-    (a, b) => Number(b.kind === 'tasting') - Number(a.kind === 'tasting') || a.mark - b.mark,
-  );
+  const asked = params.get('lesson');
+  const lesson = LEAF_LESSON_IDS.find((id) => id === asked) ?? null;
+  const vessels = vesselsFor(lesson, own);
   if (teas.length === 0 || vessels.length === 0)
     return (
       <main className="page p-6">
@@ -42,8 +43,11 @@ export function SetUpPage() {
     <SetUp
       teas={teas}
       vessels={vessels}
-      first={teas.find((t) => t.id === params.get('tea')) ?? (teas[0] as Tea)}
+      // Another lesson or tea is another set-up: nothing of the one before is kept.
+      key={params.toString()}
+      first={teas.find((t) => t.id === params.get('tea')) ?? teaFor(lesson, teas)}
       lotId={params.get('lot')}
+      lesson={lesson}
     />
   );
 }

@@ -1,6 +1,6 @@
 import type { Dispatch } from 'react';
 import { ATTRIBUTES } from '#core/corrections';
-import { CUP_COUNTS, PAIR_ASKS, type PairAsks } from '#core/tastings';
+import { cupCounts, LEAF_LESSONS, PAIR_ASKS, type PairAsks } from '#core/tastings';
 import { LOT_WORDS } from '#core/teas';
 import { millilitres, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
@@ -20,7 +20,8 @@ const asksText = (asks: PairAsks) =>
 function kindText(exercise: SetUpState['exercise']): string {
   const picked = KINDS.find((k) => k.value === exercise);
   const alike = KINDS.find(
-    ({ value }) => value.kind === exercise.kind && value.way === exercise.way,
+    ({ value: { kind, way, compares } }) =>
+      kind === exercise.kind && way === exercise.way && compares === exercise.compares,
   );
   return (picked ?? alike)?.text ?? '';
 }
@@ -46,9 +47,10 @@ export function SetUpSentence({
   const units = useUnits();
   const { tea, vessel, exercise, standard } = state;
   const { kind } = exercise;
-  const counts = CUP_COUNTS[kind];
+  const counts = cupCounts(exercise);
   return (
     <div className="say">
+      {state.lesson && <LessonPart lesson={state.lesson} dispatch={dispatch} />}
       <PickList
         label="Exercise"
         shown={kindText(exercise)}
@@ -81,7 +83,7 @@ export function SetUpSentence({
         }))}
         onPick={(picked) => dispatch({ type: 'vesselPicked', vessel: picked })}
       />
-      {counts && (
+      {counts.length > 1 && !state.lesson && (
         <>
           <span>with</span>
           <PickList
@@ -93,7 +95,7 @@ export function SetUpSentence({
           />
         </>
       )}
-      {kind !== 'dialIn' && (
+      {kind !== 'dialIn' && !state.lesson && (
         <>
           <span>made by</span>
           <PickList
@@ -118,5 +120,32 @@ export function SetUpSentence({
         </>
       )}
     </div>
+  );
+}
+
+/** The lesson that is set out, and which part of it. */
+function LessonPart({
+  lesson,
+  dispatch,
+}: {
+  lesson: NonNullable<SetUpState['lesson']>;
+  dispatch: Dispatch<SetUpEvent>;
+}) {
+  const { title, parts } = LEAF_LESSONS[lesson.id];
+  return (
+    <>
+      <span>
+        Lesson <b>{title}</b>:
+      </span>
+      {parts.length > 1 && (
+        <PickList
+          label="Part of the lesson"
+          shown={parts[lesson.part]?.name ?? ''}
+          chosen={lesson.part}
+          choices={parts.map(({ name }, part) => ({ value: part, text: name }))}
+          onPick={(part) => dispatch({ type: 'partPicked', part })}
+        />
+      )}
+    </>
   );
 }

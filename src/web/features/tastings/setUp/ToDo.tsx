@@ -2,16 +2,18 @@ import type { Dispatch } from 'react';
 import { celsius, millilitres, numberText, temperatureText, volumeText } from '#core/units';
 import { useUnits } from '../../../entities/people/session';
 import { Note } from '../../../ui/Note';
-import { WAY_WORDS } from '../cups';
+import { COMPARED_WORDS, WAY_WORDS } from '../cups';
 import { clockWords, type SetUpEvent, type SetUpPlan, type SetUpState, tightWords } from './model';
 
 /** What is weighed and heated for all cups together. */
 function WeighOut({ state, plan: { cups } }: { state: SetUpState; plan: SetUpPlan }) {
   const units = useUnits();
-  const oneLeaf = state.exercise.compares === 'steep';
+  const { compares } = state.exercise;
+  const oneLeaf = compares === 'steep' || compares === 'poured';
   const each = oneLeaf ? `${cups[0]?.grams} g, once` : cups.map((c) => `${c.grams} g`).join(', ');
   const leaf = cups.reduce((sum, c) => sum + c.grams, 0);
-  const water = millilitres(cups.reduce((sum, c) => sum + c.water, 0));
+  const poured = compares === 'poured' ? cups.slice(0, 1) : cups;
+  const water = millilitres(poured.reduce((sum, c) => sum + c.water, 0));
   const hottest = celsius(Math.max(...cups.map((c) => c.celsius)));
   const withLeaf =
     cups.length > 1 && !oneLeaf ? `Together ${numberText(leaf, 2)} g of leaf and` : 'With';
@@ -72,7 +74,7 @@ function LikeForLike({
   dispatch: Dispatch<SetUpEvent>;
 }) {
   const { compares, way } = state.exercise;
-  const what = compares ?? WAY_WORDS[way];
+  const what = compares ? COMPARED_WORDS[compares] : WAY_WORDS[way];
   const others = alike.alsoDiffers.map((w) => WAY_WORDS[w]).join(' and the ');
   return (
     <>

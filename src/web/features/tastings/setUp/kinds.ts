@@ -25,6 +25,12 @@ export const KINDS: readonly { value: CupWish; text: string }[] = [
     text: 'A bag beside loose leaf',
   },
   { value: { kind: 'comparison', way: 'seconds', compares: 'steep' }, text: 'Steeps of one leaf' },
+  {
+    value: { kind: 'comparison', way: 'seconds', compares: 'stirring' },
+    text: 'Stirred beside still',
+  },
+  { value: { kind: 'comparison', way: 'seconds', compares: 'poured' }, text: 'Cups of one pot' },
+  { value: { kind: 'comparison', way: 'seconds', compares: 'hotCold' }, text: 'Hot beside cold' },
   { value: { kind: 'calibration', way: 'seconds' }, text: 'Calibration of tasters' },
   ...(['pair', 'triangle', 'duoTrio'] as const).flatMap((kind) =>
     (['seconds', 'grams', 'celsius'] as const).map((way) => ({

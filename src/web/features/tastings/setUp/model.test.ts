@@ -27,7 +27,7 @@ const TEA = {
 } as unknown as Tea;
 
 const begun = (lotId: string | null = null) =>
-  firstSetUp({ tea: TEA, vessel: sampleVessel(), lotId, taster: 'me' });
+  firstSetUp({ tea: TEA, vessel: sampleVessel(), lotId, lesson: null, taster: 'me' });
 const after = (...events: readonly SetUpEvent[]): SetUpState =>
   events.reduce(setUpReducer, begun());
 const plan = (state: SetUpState) => planOf(state, sampleSite);

@@ -6,6 +6,8 @@ import {
   type Factor,
   HAND_SECONDS,
   housePour,
+  type LeafLessonId,
+  leafPart,
   likeForLike,
   type PairAsks,
   type PlannedCup,
@@ -13,7 +15,7 @@ import {
   scheduleFor,
   STANDARD_DOSE,
   standardPreparation,
-  USUAL_CUP_COUNT,
+  usualCupCount,
 } from '#core/tastings';
 import { lotInUse, recipeFor } from '#core/teas';
 import { grams, minutesText } from '#core/units';
@@ -26,6 +28,8 @@ export type SetUpState = {
   readonly tea: Tea;
   readonly vessel: Vessel;
   readonly exercise: CupWish;
+  /** The part of a lesson that the exercise is; null: it is none. */
+  readonly lesson: { readonly id: LeafLessonId; readonly part: number } | null;
   /** What a pair asks. */
   readonly asks: PairAsks;
   readonly count: number;
@@ -42,6 +46,7 @@ export type SetUpState = {
 type Own = { readonly kind: 'own'; readonly cups: readonly PlannedCup[] };
 export type SetUpEvent =
   | { readonly type: 'exercisePicked'; readonly exercise: CupWish }
+  | { readonly type: 'partPicked'; readonly part: number }
   | { readonly type: 'teaPicked'; readonly tea: Tea }
   | { readonly type: 'vesselPicked'; readonly vessel: Vessel }
   | { readonly type: 'countPicked'; readonly count: number }
@@ -53,17 +58,32 @@ export type SetUpEvent =
   | { readonly type: 'tasterTouched'; readonly id: string }
   | { readonly type: 'meantSet'; readonly meant: boolean };
 
+const ofPart = (lesson: NonNullable<SetUpState['lesson']>) => {
+  const { exercise, asks } = leafPart(lesson.id, lesson.part);
+  return { exercise, lesson, asks, count: usualCupCount(exercise) };
+};
+/** What is set up first: a lesson where one was asked for, a dial-in of a lot that was, else a ladder of time. */
+function exerciseFirst({
+  lesson,
+  lotId,
+}: {
+  lesson: LeafLessonId | null;
+  lotId: string | null;
+}): Pick<SetUpState, 'exercise' | 'lesson' | 'asks' | 'count'> {
+  if (lesson) return ofPart({ id: lesson, part: 0 });
+  const exercise: CupWish = { kind: lotId ? 'dialIn' : 'ladder', way: 'seconds' };
+  return { exercise, lesson: null, asks: 'strength', count: usualCupCount(exercise) };
+}
 export const firstSetUp = (given: {
   tea: Tea;
   vessel: Vessel;
   lotId: string | null;
+  lesson: LeafLessonId | null;
   taster: string;
 }): SetUpState => ({
   tea: given.tea,
   vessel: given.vessel,
-  exercise: { kind: given.lotId ? 'dialIn' : 'ladder', way: 'seconds' },
-  asks: 'strength',
-  count: 4,
+  ...exerciseFirst(given),
   standard: false,
   lotId: given.lotId,
   cups: { kind: 'computed' },
@@ -73,20 +93,26 @@ export const firstSetUp = (given: {
 
 /** Another choice makes the cups anew: figures changed by hand were of the cups before. */
 const computedAnew = { cups: { kind: 'computed' }, meant: false } as const;
+/** Another exercise is no part of the lesson any more. */
+const anotherExercise = { ...computedAnew, lesson: null } as const;
 export function setUpReducer(state: SetUpState, event: SetUpEvent): SetUpState {
   switch (event.type) {
     case 'exercisePicked': {
-      const count = USUAL_CUP_COUNT[event.exercise.kind] ?? 2;
-      return { ...state, ...computedAnew, exercise: event.exercise, count };
+      const count = usualCupCount(event.exercise);
+      return { ...state, ...anotherExercise, exercise: event.exercise, count };
     }
+    case 'partPicked':
+      return state.lesson
+        ? { ...state, ...computedAnew, ...ofPart({ ...state.lesson, part: event.part }) }
+        : state;
     case 'teaPicked':
       return { ...state, ...computedAnew, tea: event.tea, lotId: null };
     case 'vesselPicked':
       return { ...state, ...computedAnew, vessel: event.vessel };
     case 'countPicked':
-      return { ...state, ...computedAnew, count: event.count };
+      return { ...state, ...anotherExercise, count: event.count };
     case 'standardPicked':
-      return { ...state, ...computedAnew, standard: event.standard };
+      return { ...state, ...anotherExercise, standard: event.standard };
     case 'asksPicked':
       return { ...state, asks: event.asks };
     case 'lotPicked':
@@ -117,20 +143,38 @@ function lotOf({ tea, lotId, exercise }: SetUpState): Lot | null {
 /** The cup that all others differ from. */
 function houseCup({ standard, vessel }: SetUpState, version: Version, site: SiteFacts): PlannedCup {
   if (!standard) return housePour(version.recipe, vessel.mark);
-  const leaf = grams((vessel.mark * STANDARD_DOSE) / 100);
-  const pour = { water: vessel.mark, vessel, site, warmed: false };
-  return standardPreparation(vessel.mark, mostOnLeaf(pour, leaf, siteBoiling(site)));
+  const onLeaf = boilingOnLeaf(vessel, site, (vessel.mark * STANDARD_DOSE) / 100);
+  return standardPreparation(vessel.mark, onLeaf.cold);
+}
+/** What boiling water comes to on so many g of leaf in a vessel that was warmed, and in a cold one, °C. */
+function boilingOnLeaf(vessel: Vessel, site: SiteFacts, leaf: number) {
+  const comesTo = (warmed: boolean): number => {
+    const pour = { water: vessel.mark, vessel, site, warmed };
+    return mostOnLeaf(pour, grams(leaf), siteBoiling(site));
+  };
+  return { warmed: comesTo(true), cold: comesTo(false) };
+}
+/** The cups as they follow from the choices. */
+function computedCups(
+  { exercise, lesson, count, vessel }: SetUpState,
+  house: PlannedCup,
+  { recipe }: Version,
+  site: SiteFacts,
+): readonly PlannedCup[] {
+  if (!lesson) return cupsFor(house, recipe, exercise, count);
+  const boiling = boilingOnLeaf(vessel, site, house.grams);
+  return leafPart(lesson.id, lesson.part).cups({ water: vessel.mark, house, boiling });
 }
 
 /** What follows from the choices: recipe, lot, cups and how they are run. */
 export function planOf(state: SetUpState, site: SiteFacts) {
-  const { tea, vessel, exercise, count } = state;
+  const { tea, vessel, exercise } = state;
   const { kind, way, compares } = exercise;
   // Only teas with a house recipe are offered.
   const version = (recipeFor(tea, methodFor(vessel))?.house ?? tea.house) as Version;
   const house = houseCup(state, version, site);
   const cups =
-    state.cups.kind === 'own' ? state.cups.cups : cupsFor(house, version.recipe, exercise, count);
+    state.cups.kind === 'own' ? state.cups.cups : computedCups(state, house, version, site);
   const alike = likeForLike(cups, way, compares);
   /** Its cups should differ in one thing alone. */
   const comparesOne = kind !== 'dialIn' && kind !== 'calibration';
@@ -171,12 +215,15 @@ export const changedFigure = (
   value: number,
 ) => changedCup(cups, at, { [factor]: value });
 
+const firstPull = ({ moments }: Schedule): number => moments.find((m) => m.act === 'pull')?.at ?? 0;
 /** How the cups are run on one clock, in words. */
 export function clockWords(schedule: Schedule, cups: number): string {
   const length = minutesText(schedule.length);
   switch (schedule.kind) {
     case 'inTurn':
       return `One leaf, one vessel: each steep is poured off into its own bowl and water goes on again at once, ${length} in all. The first bowls are kept covered.`;
+    case 'onePot':
+      return `One pot. From ${minutesText(firstPull(schedule))} the bowls are filled one after the other, the first before the second.`;
     case 'oneClock':
       return `Water on all ${cups} in one pass; each is poured off at its own time, the last at ${length}.`;
     case 'together':

@@ -1,0 +1,285 @@
+import type { Family } from '#core/styles';
+import type { CupWish } from './cupRules';
+import type { PairAsks } from './exercise';
+import type { PlannedCup } from './schedule';
+
+// Lessons with leaf: each is an exercise at the table that a trainer sets out, with what to ask, and what it teaches. They
+// are common practice of trainers; what the cups come to is worked out for the house's own tea.
+
+export const LEAF_LESSON_IDS = [
+  'timeLadder',
+  'heatPair',
+  'infusers',
+  'stirring',
+  'warmedPot',
+  'firstLast',
+  'leafAgain',
+  'bags',
+  'hotCold',
+] as const;
+export type LeafLessonId = (typeof LEAF_LESSON_IDS)[number];
+
+/** What the cups of a lesson are made from. */
+export type LeafLessonAt = {
+  /** Water in one vessel, ml. */
+  readonly water: number;
+  /** The house recipe at that water. */
+  readonly house: PlannedCup;
+  /** What boiling water comes to on the leaf, in the vessel warmed and cold, °C. */
+  readonly boiling: { readonly warmed: number; readonly cold: number };
+};
+/** One exercise of a lesson. */
+export type LeafPart = {
+  readonly name: string;
+  readonly exercise: CupWish;
+  readonly asks: PairAsks;
+  readonly cups: (at: LeafLessonAt) => readonly PlannedCup[];
+};
+export type LeafLesson = {
+  readonly title: string;
+  /** The teas that show it best, the best first; empty: any. */
+  readonly families: readonly Family[];
+  /** Whether it is set out in cups, or in a pot that pours several. */
+  readonly vessel: 'cup' | 'pot';
+  readonly parts: readonly LeafPart[];
+  readonly setOut: string;
+  readonly ask: string;
+  readonly teach: string;
+};
+
+/** Leaf for so much water at a dose in g per 100 ml, to a tenth of a gram. */
+const leafFor = (water: number, dose: number): number => Number(((dose * water) / 100).toFixed(1));
+const BLACK_DOSE = 1.2;
+const GREEN_DOSE = 1.333;
+const SMALL_VESSEL_DOSE = 3;
+const COLD_DOSE = 1;
+/** Boiling water on the leaf of a warmed vessel, for so long, s. */
+const boiled = ({ water, boiling }: LeafLessonAt, dose: number, seconds: number): PlannedCup => ({
+  grams: leafFor(water, dose),
+  water,
+  celsius: Math.round(boiling.warmed),
+  seconds,
+});
+const steeps = (at: LeafLessonAt, seconds: readonly number[]): PlannedCup[] =>
+  seconds.map((s, i) => ({ ...boiled(at, SMALL_VESSEL_DOSE, s), steep: i + 1 }));
+const CUPS_OF_POT = 3;
+const cupsOfPot = (house: PlannedCup, inTurns: boolean): PlannedCup[] =>
+  Array.from({ length: CUPS_OF_POT }, (_, i) => ({
+    ...house,
+    poured: { place: i + 1, of: CUPS_OF_POT, ...(inTurns && { inTurns }) },
+  }));
+
+const STEEPS: CupWish = { kind: 'comparison', way: 'seconds', compares: 'steep' };
+const INFUSERS: CupWish = { kind: 'comparison', way: 'seconds', compares: 'infuser' };
+const POURED: CupWish = { kind: 'comparison', way: 'seconds', compares: 'poured' };
+const HEAT: CupWish = { kind: 'pair', way: 'celsius' };
+const FIVE_MINUTES = 300;
+const FOUR_MINUTES = 240;
+const THREE_MINUTES = 180;
+const TWO_MINUTES = 120;
+const HOUR = 3600;
+const FRIDGE_C = 4;
+
+export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
+  timeLadder: {
+    title: 'Four cups, four times',
+    families: ['black'],
+    vessel: 'cup',
+    parts: [
+      {
+        name: 'Four times',
+        exercise: { kind: 'ladder', way: 'seconds' },
+        asks: 'strength',
+        cups: (at) =>
+          [45, TWO_MINUTES, THREE_MINUTES, FIVE_MINUTES].map((s) => boiled(at, BLACK_DOSE, s)),
+      },
+    ],
+    setOut: 'The same tea in four cups. Put the leaf of each cup beside the cup after pouring off.',
+    ask: 'Put the cups in order, the weakest first. In which cup does the bite begin?',
+    teach: 'Past the window, more minutes give more bite and little more taste.',
+  },
+  heatPair: {
+    title: 'Cool cup, hot cup',
+    families: ['green', 'white'],
+    vessel: 'cup',
+    parts: [
+      {
+        name: '80 and 95 °C',
+        exercise: HEAT,
+        asks: 'bitterness',
+        cups: ({ water }) =>
+          [80, 95].map((celsius) => ({
+            ...{ grams: leafFor(water, GREEN_DOSE), water, celsius, seconds: TWO_MINUTES },
+          })),
+      },
+    ],
+    setOut: 'The same leaf and the same clock for both cups. Only the heat of the water differs.',
+    ask: 'Which cup was hotter? What in the cup tells you?',
+    teach: 'Hotter water gives more bite in the same time. Change one thing at a time to see it.',
+  },
+  infusers: {
+    title: 'Room for the leaf',
+    families: ['black', 'oolong'],
+    vessel: 'cup',
+    parts: [
+      {
+        name: 'Loose, basket, ball',
+        exercise: INFUSERS,
+        asks: 'strength',
+        cups: (at) =>
+          (['free', 'deep', 'ball'] as const).map((infuser) => ({
+            ...boiled(at, BLACK_DOSE, FOUR_MINUTES),
+            infuser,
+          })),
+      },
+    ],
+    setOut: 'The same leaf loose, in a deep basket and in a small ball. Look at the wet leaf last.',
+    ask: 'In which cup did the leaf have too little room?',
+    teach: 'Give the leaf room before you give it more minutes.',
+  },
+  stirring: {
+    title: 'Stirred and still',
+    families: ['black', 'oolong'],
+    vessel: 'cup',
+    parts: [
+      {
+        name: 'Stirred beside still',
+        exercise: { kind: 'comparison', way: 'seconds', compares: 'stirring' },
+        asks: 'strength',
+        cups: (at) =>
+          [false, true].map((stirred) => ({
+            ...boiled(at, BLACK_DOSE, FOUR_MINUTES),
+            infuser: 'deep' as const,
+            stirred,
+          })),
+      },
+    ],
+    setOut: 'Two deep baskets. Stir one of them slowly until it is lifted. Leave the other still.',
+    ask: 'Which cup was stirred?',
+    teach: 'Stirring makes the cup stronger. Stir as the card says, each time alike.',
+  },
+  warmedPot: {
+    title: 'The pot drinks heat',
+    families: ['black'],
+    vessel: 'pot',
+    parts: [
+      {
+        name: 'Warmed and cold',
+        exercise: HEAT,
+        asks: 'strength',
+        cups: (at) =>
+          [at.boiling.cold, at.boiling.warmed].map((celsius) => ({
+            ...boiled(at, BLACK_DOSE, FOUR_MINUTES),
+            celsius: Math.round(celsius),
+          })),
+      },
+    ],
+    setOut:
+      'Two pots alike. Warm one pot, leave the other cold. Boiling water goes on both. Read a thermometer in each pot at 0:30.',
+    ask: 'Guess the heat in each pot before you read it. Then taste: which pot was cold?',
+    teach: 'A cold pot takes heat from the water at once. The leaf never gets it back.',
+  },
+  firstLast: {
+    title: 'To the last drop',
+    families: [],
+    vessel: 'pot',
+    parts: [
+      {
+        name: 'One cup after the other',
+        exercise: POURED,
+        asks: 'strength',
+        cups: ({ house }) => cupsOfPot(house, false),
+      },
+      {
+        name: 'In turns',
+        exercise: POURED,
+        asks: 'strength',
+        cups: ({ house }) => cupsOfPot(house, true),
+      },
+    ],
+    setOut:
+      'Pour one pot into three cups, one cup full after the other, to the last drop. Then pour a second pot in turns.',
+    ask: 'Put the three cups in order by their colour. Then taste.',
+    teach: 'The last cup of a pot is the strongest. Pour in turns, or into a jug first.',
+  },
+  leafAgain: {
+    title: 'The same leaf again',
+    families: ['oolong', 'ripe dark'],
+    vessel: 'cup',
+    parts: [
+      {
+        name: 'One minute each',
+        exercise: STEEPS,
+        asks: 'strength',
+        cups: (at) => steeps(at, [60, 60, 60]),
+      },
+      {
+        name: 'Longer each time',
+        exercise: STEEPS,
+        asks: 'strength',
+        cups: (at) => steeps(at, [45, 60, 90]),
+      },
+    ],
+    setOut: 'Much leaf in a small vessel, three steeps, poured off to the last drop each time.',
+    ask: 'Which of the two rows stays alike from the first cup to the third?',
+    teach: 'The same leaf needs longer each time.',
+  },
+  bags: {
+    title: 'The bag and its leaf',
+    families: ['black'],
+    vessel: 'cup',
+    parts: [
+      {
+        name: 'Bag, pyramid, freed',
+        exercise: INFUSERS,
+        asks: 'strength',
+        cups: (at) =>
+          (['flatbag', 'tetra', 'free'] as const).map((infuser) => ({
+            ...boiled(at, BLACK_DOSE, THREE_MINUTES),
+            infuser,
+          })),
+      },
+    ],
+    setOut: 'The same cut leaf in a flat bag, in a pyramid bag and cut free of its bag.',
+    ask: 'Which cup gives the most?',
+    teach: 'Fine leaf gives quickly, and any leaf gives more where it has room.',
+  },
+  hotCold: {
+    title: 'Cold beside hot',
+    families: ['green', 'white'],
+    vessel: 'cup',
+    parts: [
+      {
+        name: 'Hot, and two from the fridge',
+        exercise: { kind: 'comparison', way: 'seconds', compares: 'hotCold' },
+        asks: 'strength',
+        cups: ({ water }) => {
+          const leaf = { grams: leafFor(water, COLD_DOSE), water };
+          return [
+            { ...leaf, celsius: 80, seconds: TWO_MINUTES },
+            { ...leaf, celsius: FRIDGE_C, seconds: 4 * HOUR },
+            { ...leaf, celsius: FRIDGE_C, seconds: 10 * HOUR },
+          ];
+        },
+      },
+    ],
+    setOut:
+      'Begin one cold cup ten hours before and one four hours before, covered, in the fridge. Brew the hot cup last and let it cool to the cold of the others.',
+    ask: 'Which cup has more body? Which cup is dry in the mouth?',
+    teach:
+      'Cold water gives body without bite. A strong cold brew is let down with water; nothing mends a weak one.',
+  },
+};
+const HOT =
+  'Boiling water and steam scald. Set a hot basket on a saucer. Warm a glass before hot water goes in.';
+const TASTING = 'Each taster has a spoon and a cup of their own, and a cup to spit into.';
+const COLD = 'Keep cold tea covered in the fridge. The local food code decides. In doubt, throw it out.';
+/** What to take care of, for whoever sets it out. */
+export const leafCautions = (id: LeafLessonId, allergens: string): string[] => [
+  HOT,
+  ...(id === 'hotCold' ? [COLD] : []),
+  TASTING,
+  ...(allergens ? [`Allergens of this tea: ${allergens}. Ask every taster.`] : []),
+];
+export const leafPart = (id: LeafLessonId, part = 0): LeafPart =>
+  LEAF_LESSONS[id].parts[part] ?? (LEAF_LESSONS[id].parts[0] as LeafPart);
