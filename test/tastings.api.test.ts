@@ -9,7 +9,8 @@ import type {
   TastingRow,
 } from '../src/contracts/tastings';
 import { foldTasting, resultOf, type TastingAct } from '../src/core/tastings';
-import { feed, tastingEvents } from '../src/server/db/schema';
+import type { Practice } from '../src/contracts/training';
+import { feed, tastingEvents, tastingSeats } from '../src/server/db/schema';
 import { type Begun, begunHouse, type Caller, newId } from './house';
 
 let h: Begun;
@@ -350,4 +351,69 @@ test('a taster’s device is lost half way: the rest is entered for them; what i
   expect([0, 1, 2, 3].map((c) => found?.sheets[codeOf(t, c)]?.marks.bitterness)).toEqual([
     -1, -1, 1, 1,
   ]);
+});
+
+const practice = async (who: Caller): Promise<Practice> =>
+  (await who.get('/api/training').expect(200)).body;
+test('a lesson with leaf stands in the record of whoever tasted and of whoever led it, once it is revealed', async () => {
+  const t = await brewed({ lesson: 'timeLadder' });
+  expect(t.lesson).toBe('timeLadder');
+  const handIn = (who: 'brewer' | 'trainee', turned: boolean) => {
+    const codes = turned ? [...order(t)].reverse() : order(t);
+    const act = { kind: 'handIn', taster: h.ids[who], order: codes, choice: null } as const;
+    return does(t.id, act, h.callers[who]).expect(200);
+  };
+  await handIn('brewer', false);
+  await handIn('trainee', true);
+  // Before the reveal nobody has learnt anything.
+  expect((await practice(h.callers.trainee)).tables).toEqual([]);
+  await does(t.id, { kind: 'reveal' }).expect(200);
+  const had = { id: t.id, kind: 'ladder', lesson: 'timeLadder' };
+  const [brewer, trainee, lead] = [
+    await practice(h.callers.brewer),
+    await practice(h.callers.trainee),
+    await practice(h.callers.lead),
+  ];
+  expect(brewer.tables).toMatchObject([{ ...had, sat: true, led: false }]);
+  expect(lead.tables).toMatchObject([{ ...had, sat: false, led: true }]);
+  expect(brewer.seen).toEqual([{ skill: 'see', good: 1, n: 1, holds: false }]);
+  expect(trainee.seen).toEqual([{ skill: 'see', good: 0, n: 1, holds: false }]);
+  expect(lead.seen).toEqual([{ skill: 'teach', good: 1, n: 3, holds: false }]);
+  const record = await h.callers.trainee
+    .get(`/api/training/record/${h.ids.trainee}.csv`)
+    .expect(200);
+  expect(record.text).toMatch(/tasted.*"?Four cups, four times/);
+});
+test('somebody left before the sheet was in: the lesson is not theirs; a table with one taster is not led', async () => {
+  const t = await brewed({ lesson: 'timeLadder' });
+  const act = { kind: 'handIn', taster: h.ids.brewer, order: order(t), choice: null } as const;
+  await does(t.id, act, h.callers.brewer).expect(200);
+  await does(t.id, { kind: 'leave', taster: h.ids.trainee, reason: '' }).expect(200);
+  await does(t.id, { kind: 'reveal' }).expect(200);
+  expect((await practice(h.callers.trainee)).tables).toEqual([]);
+  expect((await practice(h.callers.lead)).tables).toMatchObject([{ led: false, sat: false }]);
+  const seats = await h.db.select().from(tastingSeats);
+  expect(seats.filter((s) => s.submitted).map((s) => s.personId)).toEqual([h.ids.brewer]);
+});
+test('the trainer’s sheet is for whoever runs a lesson, and there is none elsewhere', async () => {
+  const t = await setUp({ lesson: 'timeLadder' });
+  const sheet = (id: string, who: Caller) => who.get(`/api/tastings/${id}/trainer-sheet.pdf`);
+  await sheet(t.id, h.callers.lead).expect(200).expect('content-type', /pdf/);
+  await sheet(t.id, h.callers.brewer).expect(403);
+  await sheet((await setUp()).id, h.callers.lead).expect(404);
+});
+test('a cold cup may stand for hours, a hot one for an hour; a pot has no seventh cup', async () => {
+  const one = { grams: 1.5, water: 150, celsius: 80, seconds: 120 };
+  const hotCold = (celsius: number) =>
+    asked({
+      ...{ kind: 'comparison', compares: 'hotCold' },
+      cups: [one, { ...one, celsius, seconds: 36_000 }],
+    });
+  await h.callers.lead.post('/api/tastings', hotCold(4)).expect(200);
+  const refused = await h.callers.lead.post('/api/tastings', hotCold(80)).expect(422);
+  expect(JSON.stringify(refused.body)).toMatch(/A hot cup steeps for an hour at most/);
+  const poured = { ...one, poured: { place: 4, of: 3 } };
+  await h.callers.lead
+    .post('/api/tastings', asked({ kind: 'comparison', compares: 'poured', cups: [poured, one] }))
+    .expect(422);
 });

@@ -97,7 +97,9 @@ test('a brew’s page tells its story: planned against real, the steeps of its l
   await bar.more('Sennet Hollow', /^Steep again/);
   await house.expectAllSaved();
   await house.page.goto(`/log/${id}`);
-  await log.expectTimeLine(/^Planned water on, best 2:00, judge; real water on .*lifted [5-9]:\d\d/);
+  await log.expectTimeLine(
+    /^Planned water on, best 2:00, judge; real water on .*lifted [5-9]:\d\d/,
+  );
   await house.expectSaid(/past latest\. Forgotten\./);
   await log.openSteep(/^2\. steeping/);
   await expect(house.page).not.toHaveURL(new RegExp(id));

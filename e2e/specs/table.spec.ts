@@ -206,3 +206,47 @@ test('a triangle: each chooses the odd one; chance is counted against guessing',
   await house.expectSaid(/n = 1, p = (0\.333|1) \(exact binomial, one-sided\)/);
   await house.expectSaid(/So few can prove nothing: at least 3 must all agree/);
 });
+
+test('a lesson with leaf is set out filled in, is tasted, and stands as done on its course', async ({
+  house,
+}) => {
+  const { page } = house;
+  const table = new TableDriver(page);
+  await house.signIn(PEOPLE.brewer);
+  await page.goto('/school/lesson/fourTimes');
+  await house.expectSaid(/^Taste comes out of the leaf first/);
+  await page.keyboard.press('Enter');
+  // The trainer reads what to expect before anything is set out.
+  await expect(page.getByRole('table', { name: 'Four times' })).toContainText('0:45');
+  await page.keyboard.press('Enter');
+  await house.expectSaidOnce('Only the time differs.');
+  await expect(page.getByText('Four cups, four times')).toBeVisible();
+  for (const [i, t] of TIMES.entries()) await table.figure(i + 1, 'time', t);
+  await table.setUp();
+  const lesson = house.inside('region', 'Lesson');
+  await lesson.expectSaid(/In which cup does the bite begin/);
+  const sheet = await page.getByRole('link', { name: 'Trainer’s sheet' }).getAttribute('href');
+  expect((await page.request.get(sheet ?? '')).headers()['content-type']).toContain('pdf');
+  const codes = await brewed(table);
+  await house.follow('Taste', { exact: true });
+  await tasted(table, codes);
+  await house.follow('To the table');
+  await expect(table.act()).toContainText('Reveal');
+  await page.keyboard.press(' ');
+  await house.expectSaid(/Past the window, more minutes give more bite/);
+  await page.goto('/school/lesson/fourTimes');
+  const course = page.getByRole('region', { name: 'The course' });
+  await expect(course.getByRole('listitem').filter({ hasText: /^Taste: Four cups/ })).toContainText(
+    'done',
+  );
+});
+test('a trainee reads what a lesson asks, and nothing of how its cups are made', async ({
+  house,
+}) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.trainee);
+  await page.goto('/school/leaf/heatPair');
+  await house.expectSaid(/You taste without knowing which cup is which/);
+  await house.expectUnsaid(/95 °C|gives more bite/);
+  await expect(page.getByRole('link', { name: /^Set it out/ })).toHaveCount(0);
+});

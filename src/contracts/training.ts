@@ -1,5 +1,18 @@
 import { z } from 'zod';
-import { type Drill, DRILL_NAMES, type Seen, type Skill, SKILL_NAMES } from '#core/training';
+import {
+  EXERCISE_KINDS,
+  type ExerciseKind,
+  LEAF_LESSON_IDS,
+  type LeafLessonId,
+} from '#core/tastings';
+import {
+  type Drill,
+  DRILL_NAMES,
+  type Seen,
+  type Skill,
+  SKILL_NAMES,
+  type TableDone,
+} from '#core/training';
 import { DrillTaskBody } from './drillTasks';
 import { Bytes, endpoint } from './endpoint';
 import { Person, Role } from './people';
@@ -45,11 +58,22 @@ const SeenBody = z.strictObject({
   n: z.number().int().min(1),
   holds: z.boolean(),
 }) satisfies z.ZodType<Seen>;
+/** A table that was revealed, as one person had part in it. */
+const TableDoneBody = z.strictObject({
+  id: Id,
+  day: Day,
+  kind: oneOf<ExerciseKind>(EXERCISE_KINDS),
+  lesson: oneOf<LeafLessonId>(LEAF_LESSON_IDS).nullable(),
+  led: z.boolean(),
+  sat: z.boolean(),
+}) satisfies z.ZodType<TableDone>;
 /** What one person answered, what was seen in the shop, and what was signed. */
 const Practice = z.strictObject({
   person: z.strictObject({ ...Who.shape, role: Role }),
   answers: z.array(DrillAnswer),
   seen: z.array(SeenBody),
+  /** The last tables first. */
+  tables: z.array(TableDoneBody),
   signs: z.array(SignEventBody),
 });
 export type Practice = z.infer<typeof Practice>;

@@ -1,5 +1,5 @@
 import { celsius, millilitres, seconds } from '../units';
-import { cupsFor, type CupWish } from './cupRules';
+import { cupCounts, cupsFor, type CupWish, usualCupCount } from './cupRules';
 import type { PlannedCup } from './schedule';
 
 const house: PlannedCup = { grams: 3, water: 150, celsius: 90, seconds: 180 };
@@ -74,3 +74,32 @@ test('steeps of one leaf: the recipe’s own times, then each a quarter longer',
 });
 test('a dial-in begins with the house cup alone', () =>
   expect(cups({ kind: 'dialIn', way: 'seconds' })).toEqual([house]));
+
+test('a comparison of stirring, of the cups of a pot, of hot and cold: what differs is named, all else is alike', () => {
+  const compare = (compares: 'stirring' | 'poured' | 'hotCold', n: number) =>
+    cups({ kind: 'comparison', way: 'seconds', compares }, n);
+  expect(compare('stirring', 2)).toEqual([
+    { ...house, stirred: false },
+    { ...house, stirred: true },
+  ]);
+  expect(compare('poured', 3).map((c) => c.poured)).toEqual([
+    ...[1, 2, 3].map((place) => ({ place, of: 3 })),
+  ]);
+  const hours = (n: number) => compare('hotCold', n).map((c) => [c.celsius, c.seconds / 3600]);
+  expect(hours(3)).toEqual([
+    [90, 0.05],
+    [4, 4],
+    [4, 10],
+  ]);
+  expect(hours(2)).toHaveLength(2);
+});
+test('how many cups may be chosen, and how many there are at first', () => {
+  const wish = (compares?: CupWish['compares']): CupWish => ({
+    ...{ kind: 'comparison', way: 'seconds' },
+    ...(compares && { compares }),
+  });
+  expect(cupCounts(wish('stirring'))).toEqual([2]);
+  expect(usualCupCount(wish('poured'))).toBe(3);
+  expect(cupCounts({ kind: 'pair', way: 'seconds' })).toEqual([]);
+  expect(usualCupCount({ kind: 'ladder', way: 'seconds' })).toBe(4);
+});

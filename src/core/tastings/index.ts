@@ -84,6 +84,7 @@ export {
 export { ownResult, type OwnCup, type OwnResult } from './own';
 export { brewOfCup, cupName, liquorOfCup, type MadeOf } from './brew';
 export { cupsSeen } from './seen';
+export { calibrationOf } from './cups';
 export {
   calibrationWords,
   chanceText,

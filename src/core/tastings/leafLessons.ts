@@ -1,4 +1,4 @@
-import type { Family } from '#core/styles';
+import type { StyleId } from '#core/styles';
 import type { CupWish } from './cupRules';
 import type { PairAsks } from './exercise';
 import type { PlannedCup } from './schedule';
@@ -37,8 +37,8 @@ export type LeafPart = {
 };
 export type LeafLesson = {
   readonly title: string;
-  /** The teas that show it best, the best first; empty: any. */
-  readonly families: readonly Family[];
+  /** The styles that show it best, the best first; empty: any. */
+  readonly styles: readonly StyleId[];
   /** Whether it is set out in cups, or in a pot that pours several. */
   readonly vessel: 'cup' | 'pot';
   readonly parts: readonly LeafPart[];
@@ -69,6 +69,9 @@ const cupsOfPot = (house: PlannedCup, inTurns: boolean): PlannedCup[] =>
     poured: { place: i + 1, of: CUPS_OF_POT, ...(inTurns && { inTurns }) },
   }));
 
+const BLACK: readonly StyleId[] = ['black-whole', 'black-large', 'black-broken', 'black-first'];
+const CUT: readonly StyleId[] = ['black-broken', 'black-whole', 'black-large'];
+const GREEN: readonly StyleId[] = ['green-pan', 'green-steamed', 'green-shaded', 'white'];
 const STEEPS: CupWish = { kind: 'comparison', way: 'seconds', compares: 'steep' };
 const INFUSERS: CupWish = { kind: 'comparison', way: 'seconds', compares: 'infuser' };
 const POURED: CupWish = { kind: 'comparison', way: 'seconds', compares: 'poured' };
@@ -83,7 +86,7 @@ const FRIDGE_C = 4;
 export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   timeLadder: {
     title: 'Four cups, four times',
-    families: ['black'],
+    styles: BLACK,
     vessel: 'cup',
     parts: [
       {
@@ -100,7 +103,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   heatPair: {
     title: 'Cool cup, hot cup',
-    families: ['green', 'white'],
+    styles: GREEN,
     vessel: 'cup',
     parts: [
       {
@@ -119,7 +122,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   infusers: {
     title: 'Room for the leaf',
-    families: ['black', 'oolong'],
+    styles: BLACK,
     vessel: 'cup',
     parts: [
       {
@@ -139,7 +142,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   stirring: {
     title: 'Stirred and still',
-    families: ['black', 'oolong'],
+    styles: BLACK,
     vessel: 'cup',
     parts: [
       {
@@ -160,7 +163,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   warmedPot: {
     title: 'The pot drinks heat',
-    families: ['black'],
+    styles: BLACK,
     vessel: 'pot',
     parts: [
       {
@@ -181,7 +184,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   firstLast: {
     title: 'To the last drop',
-    families: [],
+    styles: [],
     vessel: 'pot',
     parts: [
       {
@@ -204,7 +207,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   leafAgain: {
     title: 'The same leaf again',
-    families: ['oolong', 'ripe dark'],
+    styles: ['oolong-dark', 'dark-ripe', 'oolong-light'],
     vessel: 'cup',
     parts: [
       {
@@ -226,7 +229,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   bags: {
     title: 'The bag and its leaf',
-    families: ['black'],
+    styles: CUT,
     vessel: 'cup',
     parts: [
       {
@@ -246,7 +249,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   },
   hotCold: {
     title: 'Cold beside hot',
-    families: ['green', 'white'],
+    styles: GREEN,
     vessel: 'cup',
     parts: [
       {
@@ -273,7 +276,8 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
 const HOT =
   'Boiling water and steam scald. Set a hot basket on a saucer. Warm a glass before hot water goes in.';
 const TASTING = 'Each taster has a spoon and a cup of their own, and a cup to spit into.';
-const COLD = 'Keep cold tea covered in the fridge. The local food code decides. In doubt, throw it out.';
+const COLD =
+  'Keep cold tea covered in the fridge. The local food code decides. In doubt, throw it out.';
 /** What to take care of, for whoever sets it out. */
 export const leafCautions = (id: LeafLessonId, allergens: string): string[] => [
   HOT,

@@ -1,32 +1,83 @@
+import { LEAF_LESSON_IDS } from '#core/tastings';
 import { sampleDrillFacts } from '#core/testing';
 import {
   boilingLandsAt,
+  type Course,
+  courseOf,
+  COURSES,
+  type Done,
   type Drill,
-  FIRST_DAY,
   heatWorked,
   houseCupOf,
   isLessonDone,
   leftToDo,
+  LESSON_IDS,
+  lessonsDone,
   nextLesson,
+  type TableDone,
+  toDoWords,
 } from '#core/training';
 
-const answered = (...drills: readonly Drill[]) => drills.map((drill) => ({ drill }));
+const ALL: readonly Course[] = Object.values(COURSES);
+const lessons = ALL.flatMap((c) => c.lessons);
+const lessonOf = (id: string) => {
+  const found = courseOf(id)?.lesson;
+  if (!found) throw new Error(`no lesson ${id}`);
+  return found;
+};
+const answered = (...drills: readonly Drill[]): Done => ({
+  answers: drills.map((drill) => ({ drill, level: 2 })),
+  tables: [],
+});
+const table = (over: Partial<TableDone>): Done => ({
+  answers: [],
+  tables: [{ kind: 'ladder', lesson: null, led: false, sat: true, ...over }],
+});
 
 test('a lesson is done once each of its drills has an answer', () => {
-  const heat = FIRST_DAY.find((l) => l.id === 'heat');
-  if (!heat) throw new Error('no lesson about heat');
-  expect(leftToDo(heat, answered('splash', 'spoons'))).toEqual(['landing']);
+  const heat = lessonOf('heat');
+  expect(leftToDo(heat, answered('splash', 'spoons')).map(toDoWords)).toEqual([
+    'Where boiling water lands',
+  ]);
   expect(isLessonDone(heat, answered('splash'))).toBe(false);
   expect(isLessonDone(heat, answered('landing', 'splash'))).toBe(true);
 });
-test('a course goes on with the first lesson that is not done, and ends', () => {
-  expect(nextLesson(FIRST_DAY, [])?.id).toBe('spoon');
-  expect(nextLesson(FIRST_DAY, answered('spoons', 'shift'))?.id).toBe('line');
-  expect(nextLesson(FIRST_DAY, answered(...FIRST_DAY.flatMap((l) => l.drills)))).toBeNull();
+test('a lesson about one level takes an answer of that level or a harder one', () => {
+  const at = (level: number): Done => ({ answers: [{ drill: 'diagnose', level }], tables: [] });
+  expect([1, 2, 3, 4, 5].map((l) => isLessonDone(lessonOf('oneThing'), at(l)))).toEqual([
+    ...[false, false, true, true, true],
+  ]);
 });
-test('each lesson has a name of its own and something to do', () => {
-  expect(new Set(FIRST_DAY.map((l) => l.title)).size).toBe(FIRST_DAY.length);
-  expect(FIRST_DAY.every((l) => l.drills.length > 0)).toBe(true);
+test('a lesson with leaf is done by whoever tasted; one about leading by whoever led', () => {
+  const sat = table({ lesson: 'timeLadder' });
+  expect(isLessonDone(lessonOf('fourTimes'), sat)).toBe(true);
+  expect(isLessonDone(lessonOf('askFirst'), sat)).toBe(false);
+  const led = table({ lesson: 'timeLadder', led: true, sat: false });
+  expect(isLessonDone(lessonOf('fourTimes'), led)).toBe(false);
+  expect(isLessonDone(lessonOf('askFirst'), led)).toBe(true);
+  expect(isLessonDone(lessonOf('silence'), table({ kind: 'triangle', led: true }))).toBe(true);
+  expect(isLessonDone(lessonOf('tongue'), table({ kind: 'calibration' }))).toBe(true);
+  // A ladder that was no lesson is no lesson.
+  expect(isLessonDone(lessonOf('fourTimes'), table({}))).toBe(false);
+});
+test('a course goes on with the first lesson that is not done, and ends', () => {
+  const { firstDay } = COURSES;
+  expect(nextLesson(firstDay, answered())?.id).toBe('spoon');
+  expect(nextLesson(firstDay, answered('spoons', 'shift'))?.id).toBe('line');
+  expect(lessonsDone(firstDay, answered('spoons', 'shift'))).toBe(2);
+  const all = answered('spoons', 'fillLine', 'splash', 'landing', 'shift', 'order', 'rescue');
+  expect(nextLesson(firstDay, all)).toBeNull();
+});
+test('each lesson has a name of its own and something to do, and is found by its id', () => {
+  expect(lessons.map((l) => l.id).sort()).toEqual([...LESSON_IDS].sort());
+  expect(new Set(lessons.map((l) => l.title)).size).toBe(lessons.length);
+  expect(lessons.every((l) => l.toDo.length > 0)).toBe(true);
+  expect(courseOf('nothing')).toBeNull();
+  expect(courseOf('packet')).toMatchObject({ course: { title: 'First week' }, at: 1 });
+});
+test('every lesson with leaf is part of a course', () => {
+  const taught = lessons.flatMap((l) => l.toDo.flatMap((t) => (t.kind === 'leaf' ? t.lesson : [])));
+  expect([...new Set(taught)].sort()).toEqual([...LEAF_LESSON_IDS].sort());
 });
 test('where boiling water lands is what the drill says, in a warmed vessel and in a cold one', () => {
   const { cups, water } = sampleDrillFacts();

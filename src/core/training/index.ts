@@ -28,7 +28,22 @@ export {
   type SignOff,
   type SignState,
 } from './signOff';
-export { HEAT_SEEN, heatSeen, PULLS_SEEN, pullsSeen, type Seen } from './seen';
+export {
+  BATCHES_SEEN,
+  batchesSeen,
+  calibrationSeen,
+  HEAT_SEEN,
+  heatSeen,
+  isBatchRight,
+  LADDERS_SEEN,
+  laddersSeen,
+  PULLS_SEEN,
+  pullsSeen,
+  TASTERS_LED,
+  TABLES_LED,
+  tablesLedSeen,
+  type Seen,
+} from './seen';
 export { ONE_SIDED_95, wilson } from './wilson';
 export {
   asCounted,
@@ -49,12 +64,24 @@ export {
   type DrillVessel,
 } from './drillCups';
 export {
-  FIRST_DAY,
+  COURSE_IDS,
+  courseOf,
+  COURSES,
   isLessonDone,
+  isToDoDone,
   leftToDo,
+  LESSON_IDS,
+  lessonsDone,
   nextLesson,
+  toDoWords,
+  type Course,
+  type CourseId,
+  type Done,
   type Lesson,
   type LessonId,
+  type TableDone,
+  type TableRole,
+  type ToDo,
 } from './courses';
 export {
   boilingLandsAt,

@@ -1,4 +1,11 @@
-import { heatSeen, pullsSeen } from '#core/training';
+import {
+  batchesSeen,
+  calibrationSeen,
+  heatSeen,
+  laddersSeen,
+  pullsSeen,
+  tablesLedSeen,
+} from '#core/training';
 
 const pulls = (good: number, bad: number) => [
   ...new Array<boolean>(bad).fill(false),
@@ -19,4 +26,30 @@ test('heat read on the leaf: eight of the last ten within 3 °C of the card', ()
   expect(heatSeen([3, -3, 0, 0, 0, 0, 0, 0, 3.1, -9])).toMatchObject({ good: 8, holds: true });
   expect(heatSeen([4, 0, 0, 0, 0, 0, 0, 0, 3.1, -9])).toMatchObject({ good: 7, holds: false });
   expect(heatSeen([0, 0, 0])).toEqual({ skill: 'heat', good: 3, n: 3, holds: false });
+});
+test('ladders in order: the last two, each near the true order', () => {
+  expect(laddersSeen([])).toBeNull();
+  expect(laddersSeen([0.2, 0.87, 1])).toEqual({ skill: 'see', good: 2, n: 2, holds: true });
+  expect(laddersSeen([1, 0.85])).toMatchObject({ good: 1, n: 2, holds: false });
+  // One alone is not two.
+  expect(laddersSeen([1])).toMatchObject({ good: 1, n: 1, holds: false });
+});
+test('the last calibration: every attribute without a flag', () => {
+  expect(calibrationSeen([])).toBeNull();
+  expect(calibrationSeen([false, false])).toEqual({ skill: 'taste', good: 2, n: 2, holds: true });
+  expect(calibrationSeen([false, true])).toMatchObject({ good: 1, holds: false });
+});
+test('tables led: three, of two kinds', () => {
+  expect(tablesLedSeen([])).toBeNull();
+  expect(tablesLedSeen(['ladder'])).toEqual({ skill: 'teach', good: 1, n: 3, holds: false });
+  expect(tablesLedSeen(['ladder', 'ladder', 'ladder'])?.holds).toBe(false);
+  expect(tablesLedSeen(['ladder', 'triangle', 'ladder', 'ladder'])).toMatchObject({
+    ...{ good: 3, holds: true },
+  });
+});
+test('cold batches: the last five, all right', () => {
+  expect(batchesSeen([])).toBeNull();
+  expect(batchesSeen([false, true, true, true, true, true])).toMatchObject({ n: 5, holds: true });
+  expect(batchesSeen([true, true, true, true, false])).toMatchObject({ good: 4, holds: false });
+  expect(batchesSeen([true, true])?.holds).toBe(false);
 });

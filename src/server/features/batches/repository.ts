@@ -1,4 +1,4 @@
-import { and, asc, between, desc, eq, gt, gte, inArray, lt, or } from 'drizzle-orm';
+import { and, asc, between, desc, eq, gt, gte, inArray, isNotNull, lt, or } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { celsius, epochMs } from '#core/units';
 import type { Batch, BatchHappened, FridgeGap, FridgeReading } from '#contracts/batches';
@@ -90,6 +90,15 @@ export const batchesAt = async (tx: Tx, siteId: string, since: number): Promise<
         ),
       )
       .orderBy(desc(batches.leafIn), asc(batches.id)),
+  );
+/** The last batches of a person that ended and were not taken back, the newest first. */
+export const batchesEndedOf = async (tx: Tx, personId: string, n: number): Promise<Batch[]> =>
+  asBatches(
+    tx,
+    await batchRows(tx)
+      .where(and(eq(batches.startedBy, personId), isNotNull(batches.ended)))
+      .orderBy(desc(batches.ended), asc(batches.id))
+      .limit(n),
   );
 /** Every batch whose leaf went in within a period, in order. */
 export const batchesBegun = async (

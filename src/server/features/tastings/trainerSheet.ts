@@ -1,3 +1,4 @@
+import type { Multipliers } from '#core/styles';
 import {
   cupName,
   expectedCups,
@@ -8,7 +9,6 @@ import {
   type TastingUnits,
   valueText,
 } from '#core/tastings';
-import type { Multipliers } from '#core/styles';
 import { numberText } from '#core/units';
 import { dayOnPaper, onSheets, type Paper } from '../prints';
 import { HEIGHT, info, MARGIN, WIDTH } from './paperSize';

@@ -1,4 +1,5 @@
 import { unparse } from 'papaparse';
+import { EXERCISES, LEAF_LESSONS } from '#core/tastings';
 import { DRILLS, SKILLS } from '#core/training';
 import type { Practice } from '#contracts/training';
 
@@ -17,14 +18,22 @@ const COLUMNS = [
 ] as const;
 type Row = Readonly<Partial<Record<(typeof COLUMNS)[number], string | number>>>;
 
-/** One person’s record as RFC 4180 text, by day: answers and sign-offs. How long anything took is not in it. */
-export function trainingCsv({ person, answers, signs }: Practice): string {
+const tableWords = ({ kind, lesson }: Practice['tables'][number]): string =>
+  lesson ? LEAF_LESSONS[lesson].title : EXERCISES[kind].label;
+
+/** One person’s record as RFC 4180 text, by day: answers, tastings and sign-offs. How long anything took is not in it. */
+export function trainingCsv({ person, answers, signs, tables }: Practice): string {
   const rows: Row[] = [
     ...answers.map((a) => ({
       ...{ day: a.day, kind: 'answer', skill: SKILLS[DRILLS[a.drill].skill] },
       ...{ drill: DRILLS[a.drill].name, level: a.level, credit: Number(a.credit.toFixed(3)) },
       ...{ verdict: a.judged, reported_wrong: a.disputed ? 'yes' : '', by: person.name },
     })),
+    ...tables.flatMap((t) =>
+      [t.sat && 'tasted', t.led && 'led'].flatMap((kind) =>
+        kind ? [{ day: t.day, kind, note: tableWords(t), by: person.name }] : [],
+      ),
+    ),
     ...signs.map((s) => ({
       ...{ day: s.day, kind: s.kind, skill: SKILLS[s.skill], until: s.until ?? '' },
       ...{ note: s.note, by: s.by },

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
 import type { Drill, Skill } from '#core/training';
 import type { DrillAnswer, SignEventBody } from '#contracts/training';
 import type { Tx } from '../../db/pool';
-import { drillAnswers, people, signEvents } from '../../db/schema';
+import { drillAnswers, people, signEvents, tastingSeats } from '../../db/schema';
 
 export type AnswerRow = typeof drillAnswers.$inferSelect;
 export const asAnswer = (a: AnswerRow): DrillAnswer => ({
@@ -83,13 +83,14 @@ export async function signsOf(
 /** Answers are kept to so many ms once nobody is named beside them. */
 const COARSE_MS = 10_000;
 /**
- * Sign-offs of a person are deleted; answers lose person, site, hour and day of the month, and their ids, which tell the
+ * Sign-offs of a person are deleted, and where they tasted is not found by person any more; answers lose person, site, hour and day of the month, and their ids, which tell the
  * moment they were made.
  */
 export async function removeTrainingOf(
   tx: Tx,
   personId: string,
 ): Promise<{ answers: number; signs: number }> {
+  await tx.delete(tastingSeats).where(eq(tastingSeats.personId, personId));
   const [signs] = await tx.delete(signEvents).where(eq(signEvents.personId, personId));
   // Of the site's day, for both: the instant alone may be in the month before or after.
   const month = sql`date_format(${drillAnswers.day}, '%Y-%m-01')`;

@@ -32,6 +32,7 @@ import {
   signsOf,
 } from './repository';
 import { seenOf } from './seen';
+import { tablesOf } from './tables';
 import { TRAINING_TASKS } from './tasks';
 
 const DAY_MS = 86_400_000;
@@ -56,13 +57,15 @@ export function createTrainingService(deps: Deps) {
       await answersSince(tx, ids, now() - COUNTED_MS),
       await signsOf(tx, ids),
     ];
-    const seen = await seenOf(tx, ids);
-    return people.map((person) => ({
-      person,
-      answers: answers.get(person.id) ?? [],
-      seen: seen.get(person.id) ?? [],
-      signs: signs.get(person.id) ?? [],
-    }));
+    const practices: Practice[] = [];
+    for (const person of people) {
+      const tables = await tablesOf(tx, person.id);
+      practices.push({
+        ...{ person, tables, seen: await seenOf(tx, person.id, tables) },
+        ...{ answers: answers.get(person.id) ?? [], signs: signs.get(person.id) ?? [] },
+      });
+    }
+    return practices;
   };
   const dayAt = async (tx: Tx, siteId: string, at: number): Promise<string> =>
     siteDate((await siteById(tx, siteId))?.hours?.zone ?? 'UTC', epochMs(at));
@@ -82,9 +85,10 @@ export function createTrainingService(deps: Deps) {
       if (!person || !(isOwn || isOfLead)) throw notFound('That person');
       const { id, name, role } = person;
       const [answers, signs] = [await answersSince(db, [id], 0), await signsOf(db, [id])];
-      const seen = (await seenOf(db, [id])).get(id) ?? [];
+      const tables = await tablesOf(db, id);
+      const seen = await seenOf(db, id, tables);
       return {
-        ...{ person: { id, name, role }, answers: answers.get(id) ?? [], seen },
+        ...{ person: { id, name, role }, answers: answers.get(id) ?? [], seen, tables },
         signs: signs.get(id) ?? [],
       };
     },

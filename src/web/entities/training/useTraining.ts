@@ -30,6 +30,7 @@ export function useTraining() {
   return {
     answers,
     seen: data?.seen ?? [],
+    tables: data?.tables ?? [],
     signs: data?.signs ?? [],
     isLoading: isFetching && !data,
     isError: isError && !data,

@@ -21,7 +21,7 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { DrillList, START_KEYS } from './DrillList';
-import { FirstDay } from './lessons/FirstDay';
+import { NextLesson } from './lessons/NextLesson';
 import { skillsOf, type SkillStand } from './skillsOf';
 import { SkillTubes } from './SkillTubes';
 
@@ -45,6 +45,7 @@ export function SchoolPage() {
       does: `Start ${DRILLS[drill].name}`,
       run: () => go(`/school/${drill}`),
     })),
+    { key: 'l', does: 'All courses', run: () => go('/school/courses') },
     ...(role === 'lead' ? [{ key: 'b', does: 'The board', run: () => go('/school/board') }] : []),
   ]);
   if (training.isLoading)
@@ -86,7 +87,7 @@ export function SchoolPage() {
         <SkillTubes stands={stands} seen={training.seen} />
       </section>
       <section className="paper" aria-label="What to practise">
-        <FirstDay answers={training.answers} isTrainee={role === 'trainee'} />
+        <NextLesson done={training} isTrainee={role === 'trainee'} />
         <h2>To practise</h2>
         <Today drills={drills} />
         <DrillList answers={training.answers} due={due} today={today} />

@@ -62,13 +62,16 @@ export function Sitting<Q extends { readonly seed: number }>({
   const [done, setDone] = useState(0);
   if (held === null && isSettled && facts) hold({ before: own, facts });
   const before = held?.before ?? [];
+  const [params] = useSearchParams();
+  // A lesson asks for the level that it is about.
+  const asked = Number(params.get('level'));
+  const level = asked >= 1 && asked <= 5 ? asked : levelOfNext(ratingOf(before), guess);
   const drawn = useQuestion(
     draw,
     held?.facts ?? null,
-    levelOfNext(ratingOf(before), guess),
+    level,
     seedOf(before.at(-1)?.id ?? personId),
   );
-  const [params] = useSearchParams();
   const of = params.has('few') ? Math.min(FEW, DRILLS[drill].sitting) : DRILLS[drill].sitting;
   switch (drawn.kind) {
     case 'loading':

@@ -93,7 +93,7 @@ export function SkillTubes({
               <th scope="col">Level</th>
               <th scope="col">Answers</th>
               <th scope="col">Answers at level 3</th>
-              <th scope="col">At the bar</th>
+              <th scope="col">Seen in the shop</th>
               <th scope="col">Signed</th>
             </tr>
           </thead>

@@ -7,6 +7,10 @@ const SessionPage = lazy(() => import('./SessionPage').then((m) => ({ default: m
 const LessonPage = lazy(() =>
   import('./lessons/LessonPage').then((m) => ({ default: m.LessonPage })),
 );
+const CoursesPage = lazy(() =>
+  import('./lessons/CoursesPage').then((m) => ({ default: m.CoursesPage })),
+);
+const LeafPage = lazy(() => import('./leaf/LeafPage').then((m) => ({ default: m.LeafPage })));
 const DrillSitting = lazy(() =>
   import('./DrillSitting').then((m) => ({ default: m.DrillSitting })),
 );
@@ -15,7 +19,9 @@ export const schoolRoutes: RouteObject[] = [
   { path: '/school', element: <SchoolPage /> },
   { path: '/school/board', element: <BoardPage /> },
   { path: '/school/today', element: <SessionPage /> },
+  { path: '/school/courses', element: <CoursesPage /> },
   { path: '/school/lesson/:id', element: <LessonPage /> },
+  { path: '/school/leaf/:id', element: <LeafPage /> },
   // Named one by one: what the drills work out is not part of the first page.
   { path: '/school/spoons', element: <DrillSitting key="spoons" drill="spoons" /> },
   { path: '/school/fillLine', element: <DrillSitting key="fillLine" drill="fillLine" /> },

@@ -64,8 +64,16 @@ export function signWords(
   }
 }
 /** What was seen of a skill in the shop, in a few words; '' where this skill is not looked for there. */
+const SEEN_WORDS: Readonly<Partial<Record<Skill, string>>> = {
+  heat: 'near the card',
+  steep: 'in the window',
+  see: 'ladders in order',
+  taste: 'attributes of the last calibration steady',
+  cold: 'batches lifted in the window and labelled',
+  teach: 'tables led',
+};
 export function seenWords(skill: Skill, seen: readonly Seen[]): string {
-  const what = { steep: 'in the window', heat: 'near the card' }[String(skill)];
+  const what = SEEN_WORDS[skill];
   if (what === undefined) return '';
   const found = seen.find((s) => s.skill === skill);
   if (!found) return 'not seen yet';

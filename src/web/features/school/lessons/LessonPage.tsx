@@ -1,5 +1,15 @@
 import { Link, useParams } from 'react-router';
-import { type Drill, DRILLS, FIRST_DAY, isLessonDone, leftToDo } from '#core/training';
+import {
+  type Course,
+  courseOf,
+  type Done,
+  isLessonDone,
+  isToDoDone,
+  leftToDo,
+  type Lesson,
+  type ToDo,
+  toDoWords,
+} from '#core/training';
 import { useDrillFacts } from '../../../entities/training/useDrillFacts';
 import { useTraining } from '../../../entities/training/useTraining';
 import { useGo } from '../../../platform/useGo';
@@ -8,25 +18,32 @@ import { Loading, Nothing } from '../../../ui/Note';
 import { DrillHead } from '../DrillHead';
 import { LESSON_PAGES } from './pages';
 
-const practise = (drill: Drill): string => `/school/${drill}?few`;
+/** Where one thing of a lesson is done. */
+function pathOf(toDo: ToDo): string {
+  switch (toDo.kind) {
+    case 'drill':
+      return `/school/${toDo.drill}?few${toDo.level ? `&level=${toDo.level}` : ''}`;
+    case 'leaf':
+      return `/school/leaf/${toDo.lesson}`;
+    case 'table':
+      return '/table';
+  }
+}
 
-/** A lesson: one page with this house's own teas and vessels, then its drills. */
+/** A lesson: one page with this house's own teas and vessels, then what is to be done. */
 export function LessonPage() {
-  const { id } = useParams();
+  const { id = '' } = useParams();
   const facts = useDrillFacts();
-  const { answers, isLoading } = useTraining();
+  const training = useTraining();
   const go = useGo();
-  const at = FIRST_DAY.findIndex((lesson) => lesson.id === id);
-  const lesson = FIRST_DAY[at];
-  const [drill] = lesson ? leftToDo(lesson, answers) : [];
-  const first = drill ?? lesson?.drills[0];
+  const found = courseOf(id);
+  const left = found ? leftToDo(found.lesson, training) : [];
+  const first = left[0] ?? found?.lesson.toDo[0];
   useKeys([
-    ...(first
-      ? [{ key: 'Enter', does: `Practise ${DRILLS[first].name}`, run: () => go(practise(first)) }]
-      : []),
+    ...(first ? [{ key: 'Enter', does: toDoWords(first), run: () => go(pathOf(first)) }] : []),
     { key: 'Escape', does: 'Back to School', run: () => go('/school') },
   ]);
-  if (!lesson)
+  if (!found)
     return (
       <main className="page p-6">
         <Nothing
@@ -41,18 +58,19 @@ export function LessonPage() {
       </main>
     );
   // As a whole or not at all: what comes late would move what is under a finger.
-  if (!facts || isLoading)
+  if (!facts || training.isLoading)
     return (
       <main className="page">
         <Loading what="the lesson" />
       </main>
     );
+  const { course, lesson, at } = found;
   const { caution, Content } = LESSON_PAGES[lesson.id];
   return (
     <main className="page split diagnose">
       <DrillHead
         title={lesson.title}
-        words={`First day, lesson ${at + 1} of ${FIRST_DAY.length}`}
+        words={`${course.title}, lesson ${at + 1} of ${course.lessons.length}`}
         leave="School"
       />
       <section className="work lesson" role="group" aria-label="The lesson" tabIndex={0}>
@@ -66,37 +84,46 @@ export function LessonPage() {
       <section className="paper" aria-label="The course">
         <h2>Do it</h2>
         <ul className="list-none p-0">
-          {lesson.drills.map((d) => (
-            <li key={d} className="mt-2">
-              <Link className={`btn ${d === first ? 'go' : ''}`} to={practise(d)}>
-                {DRILLS[d].name} {d === first && <kbd>Enter</kbd>}
+          {lesson.toDo.map((toDo) => (
+            <li key={toDoWords(toDo)} className="mt-2">
+              <Link className={`btn ${toDo === first ? 'go' : ''}`} to={pathOf(toDo)}>
+                {toDoWords(toDo)} {toDo === first && <kbd>Enter</kbd>}
               </Link>{' '}
-              {answers.some((a) => a.drill === d) && <span>done</span>}
+              {isToDoDone(toDo, training) && <span>done</span>}
             </li>
           ))}
         </ul>
-        <h2 className="mt-6">First day</h2>
-        <ol className="list-none p-0">
-          {FIRST_DAY.map((l, i) => (
-            <li key={l.id} className="mt-1">
-              {l.id === lesson.id ? (
-                <b>
-                  {i + 1} · {l.title}
-                </b>
-              ) : (
-                <Link className="btn quiet" to={`/school/lesson/${l.id}`}>
-                  {i + 1} · {l.title}
-                </Link>
-              )}{' '}
-              {isLessonDone(l, answers) && <span className="small">done</span>}
-            </li>
-          ))}
-        </ol>
+        <LessonsOf course={course} lesson={lesson} done={training} />
         <p className="small mt-4">
-          A lesson is done when you have answered each drill once, right or wrong. These answers
-          count like all others.
+          A lesson is done when you have done each of these once. A drill counts right or wrong, and
+          its answers count like all others. A tasting counts when it is revealed.
         </p>
       </section>
     </main>
+  );
+}
+
+/** The lessons of the course, this one among them. */
+function LessonsOf({ course, lesson, done }: { course: Course; lesson: Lesson; done: Done }) {
+  return (
+    <>
+      <h2 className="mt-6">{course.title}</h2>
+      <ol className="list-none p-0">
+        {course.lessons.map((l, i) => (
+          <li key={l.id} className="mt-1">
+            {l.id === lesson.id ? (
+              <b>
+                {i + 1} · {l.title}
+              </b>
+            ) : (
+              <Link className="btn quiet" to={`/school/lesson/${l.id}`}>
+                {i + 1} · {l.title}
+              </Link>
+            )}{' '}
+            {isLessonDone(l, done) && <span className="small">done</span>}
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }

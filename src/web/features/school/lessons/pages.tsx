@@ -2,6 +2,33 @@ import type { ReactNode } from 'react';
 import type { DrillFacts, LessonId } from '#core/training';
 import { ClockLesson, ColourLesson } from './cupPages';
 import { HeatLesson, LineLesson, SpoonLesson } from './shelfPages';
+import {
+  AgainLesson,
+  AlikeLesson,
+  AskFirstLesson,
+  AsWrittenLesson,
+  ColdHotLesson,
+  DiscardLesson,
+  EnoughLesson,
+  EveryPotLesson,
+  FourTimesLesson,
+  HeatFirstLesson,
+  InHandLesson,
+  LeafOrMinutesLesson,
+  LetDownLesson,
+  OneThingLesson,
+  PacketLesson,
+  PotHeatLesson,
+  RoomLesson,
+  ServiceLesson,
+  SilenceLesson,
+  TenMinutesLesson,
+  TongueLesson,
+  TurnsLesson,
+  TwoHeatsLesson,
+  TwoThingsLesson,
+  WordsLesson,
+} from './textPages';
 
 /** One page of a lesson; its caution stands first. */
 export type LessonContent = {
@@ -42,6 +69,12 @@ function RescueLesson() {
   );
 }
 
+const SCALDS = 'Boiling water and steam scald. Set a hot basket on a saucer.';
+const OWN_SPOON =
+  'Taste with your own spoon and cup, and spit if you taste many. Ask for allergens first.';
+const COLD_FOOD =
+  'Cold tea is food: covered, labelled, at the back of the fridge. The local food code decides. In doubt, throw it out.';
+
 export const LESSON_PAGES: Readonly<Record<LessonId, LessonContent>> = {
   spoon: { caution: null, Content: SpoonLesson },
   line: {
@@ -62,4 +95,32 @@ export const LESSON_PAGES: Readonly<Record<LessonId, LessonContent>> = {
     caution: 'Taste with your own spoon and cup. Ask a guest about allergens before you mix teas.',
     Content: RescueLesson,
   },
+  everyPot: { caution: null, Content: EveryPotLesson },
+  packet: { caution: null, Content: PacketLesson },
+  potHeat: { caution: SCALDS, Content: PotHeatLesson },
+  fourTimes: { caution: `${SCALDS} ${OWN_SPOON}`, Content: FourTimesLesson },
+  twoHeats: { caution: `${SCALDS} ${OWN_SPOON}`, Content: TwoHeatsLesson },
+  room: { caution: `${SCALDS} ${OWN_SPOON}`, Content: RoomLesson },
+  turns: { caution: SCALDS, Content: TurnsLesson },
+  again: { caution: SCALDS, Content: AgainLesson },
+  tenMinutes: { caution: SCALDS, Content: TenMinutesLesson },
+  letDown: { caution: COLD_FOOD, Content: LetDownLesson },
+  service: { caution: COLD_FOOD, Content: ServiceLesson },
+  discard: { caution: COLD_FOOD, Content: DiscardLesson },
+  coldHot: { caution: COLD_FOOD, Content: ColdHotLesson },
+  words: { caution: OWN_SPOON, Content: WordsLesson },
+  asWritten: { caution: null, Content: AsWrittenLesson },
+  leafOrMinutes: { caution: null, Content: LeafOrMinutesLesson },
+  heatFirst: { caution: null, Content: HeatFirstLesson },
+  oneThing: { caution: null, Content: OneThingLesson },
+  inHand: {
+    caution: 'Hot liquor scalds: put the cup down before you pour into it.',
+    Content: InHandLesson,
+  },
+  twoThings: { caution: null, Content: TwoThingsLesson },
+  alike: { caution: OWN_SPOON, Content: AlikeLesson },
+  askFirst: { caution: `${SCALDS} ${OWN_SPOON}`, Content: AskFirstLesson },
+  silence: { caution: `${SCALDS} ${OWN_SPOON}`, Content: SilenceLesson },
+  tongue: { caution: OWN_SPOON, Content: TongueLesson },
+  enough: { caution: null, Content: EnoughLesson },
 };

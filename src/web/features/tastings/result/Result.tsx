@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { resultOf, type Tasting } from '#core/tastings';
+import { LEAF_LESSONS, resultOf, type Tasting } from '#core/tastings';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
 import { useSession } from '../../../entities/people/session';
@@ -57,6 +57,11 @@ export function Result({ view, now }: ResultProps) {
               Report, one page
             </a>
           </>
+        )}
+        {view.lesson && (
+          <p className="basis-full text-[16px]">
+            <b>{LEAF_LESSONS[view.lesson].title}.</b> {LEAF_LESSONS[view.lesson].teach}
+          </p>
         )}
       </div>
       {resultShown(result, view, now)}

@@ -32,14 +32,21 @@ function BeforeStart({ view }: Pick<Props, 'view'>) {
     </>
   );
 }
+/** What the hand does next at a cup. */
+function handWords(act: 'pour' | 'pull', isOnePot: boolean, code: string): string {
+  if (act === 'pour') return `water on ${code}`;
+  return isOnePot ? `fill ${code} from the pot` : `pour off ${code}`;
+}
 function Brewing({
+  view,
   now,
   stage: { next, after },
   t,
   heats,
   codeOf,
-}: Omit<Props, 'view' | 'stage'> & { stage: Extract<RunStage, { kind: 'brewing' }> }) {
+}: Omit<Props, 'stage'> & { stage: Extract<RunStage, { kind: 'brewing' }> }) {
   const left = (next.at - t) / 1000;
+  const isOnePot = scheduleFor(view.exercise).kind === 'onePot';
   const heat = heats ? `, ${heats[next.cup]}` : '';
   return (
     <>
@@ -47,11 +54,10 @@ function Brewing({
       <p>
         {left < 0 ? 'now ' : 'then '}
         <b>
-          {next.act === 'pour'
-            ? `water on ${codeOf(next.cup)}${heat}`
-            : `pour off ${codeOf(next.cup)}`}
+          {handWords(next.act, isOnePot, codeOf(next.cup))}
+          {next.act === 'pour' && heat}
         </b>
-        {next.act === 'pull' ? ' to the last drop.' : '.'}
+        {next.act === 'pull' && !isOnePot ? ' to the last drop.' : '.'}
         <small>
           {after && `After it ${codeOf(after.cup)}, at ${minutesText(after.at)}. `}
           {pouredWords(pouredOff(now))}

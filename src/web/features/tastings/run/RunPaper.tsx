@@ -1,5 +1,11 @@
 import { Link } from 'react-router';
-import { scheduleFor, type Tasting, type TastingAct } from '#core/tastings';
+import {
+  LEAF_LESSONS,
+  type LeafLessonId,
+  scheduleFor,
+  type Tasting,
+  type TastingAct,
+} from '#core/tastings';
 import { minutesText } from '#core/units';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
@@ -115,11 +121,29 @@ function TasterRow({
     </li>
   );
 }
-function Prints({ id }: { id: string }) {
+/** What whoever runs a lesson asks and teaches. */
+function LessonAsked({ lesson }: { lesson: LeafLessonId }) {
+  const { title, ask, teach } = LEAF_LESSONS[lesson];
+  return (
+    <section aria-label="Lesson">
+      <h2 className="mt-3">
+        Lesson<small>{title}</small>
+      </h2>
+      <p>
+        <b>Ask:</b> {ask}
+      </p>
+      <p className="mt-1">
+        <b>After the reveal:</b> {teach}
+      </p>
+    </section>
+  );
+}
+function Prints({ id, isLesson }: { id: string; isLesson: boolean }) {
   const prints = [
-    ['Table tents', ROUTES.printTents],
-    ['Paper sheets', ROUTES.printSheets],
-  ] as const;
+    ...(isLesson ? [['Trainer’s sheet', ROUTES.printTrainerSheet] as const] : []),
+    ['Table tents', ROUTES.printTents] as const,
+    ['Paper sheets', ROUTES.printSheets] as const,
+  ];
   return (
     <p className="prints mt-2">
       {prints.map(([name, route]) => (
@@ -151,7 +175,8 @@ export function RunPaper(props: Props) {
           <TasterRow key={taster.id} taster={taster} tastingId={view.id} act={act} />
         ))}
       </ul>
-      <Prints id={view.id} />
+      {view.lesson && <LessonAsked lesson={view.lesson} />}
+      <Prints id={view.id} isLesson={view.lesson !== null} />
       {view.exercise.tasters.length > 1 && (
         <div className="foot">
           <Link className="btn" to={`/table/${view.id}/taste`}>

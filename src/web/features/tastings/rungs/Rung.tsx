@@ -1,4 +1,4 @@
-import { cupName, type CupState, scheduleFor, valueText } from '#core/tastings';
+import { cupName, type CupState, isColdCup, scheduleFor, valueText } from '#core/tastings';
 import { liquorOfCup } from '#core/tastings';
 import { grams, millilitres, minutesText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
@@ -89,12 +89,13 @@ function rungWords(
 ): string {
   const plan = exercise.cups[cup]?.plan;
   if (!plan) return '';
-  if (pouredOff !== null) {
+  if (pouredOff !== null && !isColdCup(plan)) {
     const off = Math.round(pouredOff - plan.seconds);
     const sign = off > 0 ? '+' : '−';
     return `poured ${minutesText(pouredOff)}${off ? `, ${sign}${Math.abs(off)} s` : ''}`;
   }
   const when = minutesText(plan.seconds);
+  if (isColdCup(plan)) return `from the fridge, ${when}`;
   if (scheduleFor(exercise).kind === 'oneClock') return `pour at ${when}`;
   return [cupName(plan) || differenceOf(exercise, cup, units), when].filter(Boolean).join(', ');
 }

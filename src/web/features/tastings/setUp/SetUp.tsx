@@ -53,12 +53,14 @@ export function SetUp({
   teas,
   vessels,
   first,
+  firstVessel,
   lotId,
   lesson,
 }: {
   teas: readonly Tea[];
   vessels: readonly Vessel[];
   first: Tea;
+  firstVessel: Vessel;
   lotId: string | null;
   lesson: LeafLessonId | null;
 }) {
@@ -67,7 +69,7 @@ export function SetUp({
   const [save, { isLoading: isSaving, error }] = useSetUpTastingMutation();
   const [state, dispatch] = useReducer(
     setUpReducer,
-    { tea: first, vessel: vessels[0] as Vessel, lotId, lesson, taster: personId },
+    { tea: first, vessel: firstVessel, lotId, lesson, taster: personId },
     firstSetUp,
   );
   const [id] = useState(newId);

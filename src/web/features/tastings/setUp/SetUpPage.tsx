@@ -29,7 +29,8 @@ export function SetUpPage() {
   const asked = params.get('lesson');
   const lesson = LEAF_LESSON_IDS.find((id) => id === asked) ?? null;
   const vessels = vesselsFor(lesson, own);
-  if (teas.length === 0 || vessels.length === 0)
+  const vessel = vessels.find((v) => v.id === params.get('vessel')) ?? vessels[0];
+  if (teas.length === 0 || !vessel)
     return (
       <main className="page p-6">
         <Nothing>
@@ -43,6 +44,7 @@ export function SetUpPage() {
     <SetUp
       teas={teas}
       vessels={vessels}
+      firstVessel={vessel}
       // Another lesson or tea is another set-up: nothing of the one before is kept.
       key={params.toString()}
       first={teas.find((t) => t.id === params.get('tea')) ?? teaFor(lesson, teas)}

@@ -1,4 +1,5 @@
 import type { Dispatch } from 'react';
+import { isColdCup } from '#core/tastings';
 import { celsius, millilitres, numberText, temperatureText, volumeText } from '#core/units';
 import { useUnits } from '../../../entities/people/session';
 import { Note } from '../../../ui/Note';
@@ -15,6 +16,7 @@ function WeighOut({ state, plan: { cups } }: { state: SetUpState; plan: SetUpPla
   const poured = compares === 'poured' ? cups.slice(0, 1) : cups;
   const water = millilitres(poured.reduce((sum, c) => sum + c.water, 0));
   const hottest = celsius(Math.max(...cups.map((c) => c.celsius)));
+  const isCold = cups.some(isColdCup);
   const withLeaf =
     cups.length > 1 && !oneLeaf ? `Together ${numberText(leaf, 2)} g of leaf and` : 'With';
   return (
@@ -22,19 +24,29 @@ function WeighOut({ state, plan: { cups } }: { state: SetUpState; plan: SetUpPla
       <h2>Weigh out</h2>
       <p className="text-[19px]">
         {each}. {withLeaf} {volumeText(water, units.volume)} of water at{' '}
-        {temperatureText(hottest, units.temperature)}.
+        {temperatureText(hottest, units.temperature)}
+        {isCold ? ' for the hot cup, cold for the others' : ''}.
       </p>
     </>
   );
 }
 function OneClock({ plan: { schedule, cups } }: { plan: SetUpPlan }) {
+  const isCold = cups.some(isColdCup);
   return (
     <>
       <h2 className="mt-3">One clock</h2>
       <p>
-        {clockWords(schedule, cups.length)} {tightWords(schedule)}
+        {clockWords(schedule, cups.filter((c) => !isColdCup(c)).length)} {tightWords(schedule)}
       </p>
-      {schedule.kind === 'together' && <p className="small">Taste when all are near 55 °C.</p>}
+      {isCold && (
+        <p>
+          The cold cups are brewed before, covered, in the fridge: they stand ready when the clock
+          starts. Let the hot cup cool down to them.
+        </p>
+      )}
+      {schedule.kind === 'together' && !isCold && (
+        <p className="small">Taste when all are near 55 °C.</p>
+      )}
     </>
   );
 }

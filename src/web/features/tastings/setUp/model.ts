@@ -1,5 +1,5 @@
 import type { SiteFacts } from '#core/recipes';
-import { methodFor, mostOnLeaf, siteBoiling } from '#core/recipes';
+import { methodFor } from '#core/recipes';
 import {
   cupsFor,
   type CupWish,
@@ -18,9 +18,10 @@ import {
   usualCupCount,
 } from '#core/tastings';
 import { lotInUse, recipeFor } from '#core/teas';
-import { grams, minutesText } from '#core/units';
+import { minutesText } from '#core/units';
 import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
+import { boilingOnLeaf, leafLessonAt } from '../../../entities/tastings/leafLesson';
 
 // The set-up of a tasting: what was chosen, and what follows from it. Pure.
 
@@ -146,14 +147,6 @@ function houseCup({ standard, vessel }: SetUpState, version: Version, site: Site
   const onLeaf = boilingOnLeaf(vessel, site, (vessel.mark * STANDARD_DOSE) / 100);
   return standardPreparation(vessel.mark, onLeaf.cold);
 }
-/** What boiling water comes to on so many g of leaf in a vessel that was warmed, and in a cold one, °C. */
-function boilingOnLeaf(vessel: Vessel, site: SiteFacts, leaf: number) {
-  const comesTo = (warmed: boolean): number => {
-    const pour = { water: vessel.mark, vessel, site, warmed };
-    return mostOnLeaf(pour, grams(leaf), siteBoiling(site));
-  };
-  return { warmed: comesTo(true), cold: comesTo(false) };
-}
 /** The cups as they follow from the choices. */
 function computedCups(
   { exercise, lesson, count, vessel }: SetUpState,
@@ -162,8 +155,7 @@ function computedCups(
   site: SiteFacts,
 ): readonly PlannedCup[] {
   if (!lesson) return cupsFor(house, recipe, exercise, count);
-  const boiling = boilingOnLeaf(vessel, site, house.grams);
-  return leafPart(lesson.id, lesson.part).cups({ water: vessel.mark, house, boiling });
+  return leafPart(lesson.id, lesson.part).cups(leafLessonAt(house, vessel, site));
 }
 
 /** What follows from the choices: recipe, lot, cups and how they are run. */
