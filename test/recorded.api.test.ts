@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { seeded } from '#core/numeric';
 import { sampleDrillCup } from '#core/testing';
-import { BREWER_SKILLS, drawOrder } from '#core/training';
+import { BREWER_SKILLS, drawOrder, USUAL_COURSES } from '#core/training';
 import { ROUTES } from '../src/contracts/routes';
 import { startingRecipe } from '../src/core/recipes/index';
 import { changes, feed, leadNotes } from '../src/server/db/schema';
@@ -103,6 +103,10 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     await post(`/api/teas/${h.ids.tea}/lots`, { ...LOT, id }).expect(200);
     return () => patch(`/api/lots/${id}`, { ...LOT, state: 'inUse', rev: 1 });
   },
+  setSchool: () => () =>
+    patch('/api/training/school', {
+      ...{ courses: { ...USUAL_COURSES, cold: [] }, brewerSkills: ['heat'] },
+    }),
   setVocabulary: () => () => patch('/api/vocabulary', { words: ['malt'] }),
   settleNote: async () => {
     const brew = brewBody(h);

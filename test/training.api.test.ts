@@ -2,16 +2,19 @@ import { asc } from 'drizzle-orm';
 import { seeded } from '#core/numeric';
 import { sampleDrillCup } from '#core/testing';
 import {
+  BREWER_SKILLS,
   type DiagnosisGiven,
   drawDiagnosis,
   drawOrder,
   DrillHouse,
+  lessonAdded,
   type Level,
   type Turn,
+  USUAL_COURSES,
   workDiagnosis,
 } from '#core/training';
 import type { Brew } from '#contracts/brews';
-import type { DrillAnswer, Practice } from '#contracts/training';
+import type { DrillAnswer, Practice, SchoolSettings } from '#contracts/training';
 import { drillAnswers, signEvents } from '../src/server/db/schema/index';
 import { type Begun, begunHouse, brewBody, newId } from './house';
 
@@ -255,4 +258,26 @@ test('what was seen at the bar: pulls of a person in their window, heat read on 
     people: Practice[];
   };
   expect(people.find((p) => p.person.name === 'Brewer B.')?.seen).toEqual(seen);
+});
+
+test('a lead says what is taught and what a brewer is signed for; everybody reads it, nobody else changes it', async () => {
+  const schoolOf = async (who: 'trainee' | 'lead') =>
+    ((await h.callers[who].get('/api/training').expect(200)).body as { school: SchoolSettings })
+      .school;
+  expect(await schoolOf('trainee')).toEqual({
+    ...{ courses: USUAL_COURSES, brewerSkills: BREWER_SKILLS },
+  });
+  const courses = lessonAdded(USUAL_COURSES, 'discard', 'firstDay');
+  const own = { courses, brewerSkills: ['heat'] };
+  const change = (body: object, who: 'brewer' | 'lead' = 'lead') =>
+    h.callers[who].patch('/api/training/school', body);
+  await change(own, 'brewer').expect(403);
+  await change({ ...own, courses: { ...courses, cold: ['discard'] } }).expect(422);
+  await change({ ...own, brewerSkills: [] }).expect(422);
+  await change(own).expect(200);
+  expect(await schoolOf('trainee')).toEqual(own);
+  // From now on one skill is enough for this house.
+  const promote = () => h.callers.lead.post(`/api/training/people/${h.ids.trainee}/brewer`, {});
+  const refused = await promote().expect(422);
+  expect(JSON.stringify(refused.body)).toContain('Not signed yet: Heat.');
 });

@@ -68,39 +68,6 @@ test('a brewer reads what the cups say and cannot use it; a refractometer’s fi
   await house.expectNone('button', 'Use from now on');
 });
 
-test('a cup to rescue: the answer first, then what it comes to before anything is poured; the next one is another', async ({
-  house,
-}) => {
-  const { page } = house;
-  await house.signIn(PEOPLE.trainee);
-  await page.goto('/table/rescue?seed=4');
-  await house.press('Fault: change');
-  await house.touch('option', 'over-steeped');
-  await house.expectSaidOnce('How much hot water goes in?');
-  await house.expectNoFigure('rescue-said');
-  const rule = page.getByRole('slider', { name: 'Water' });
-  await rule.focus();
-  await page.keyboard.press('Space');
-  await house.expectFigure('rescue-said', 'Off');
-  // What would have been right is told, and the rule goes on showing what it would come to.
-  const best = Number(
-    /about (\d+) ml comes/.exec((await page.locator('.paper').textContent()) ?? '')?.[1],
-  );
-  expect(best).toBeGreaterThan(0);
-  for (let i = 0; i < best / 5; i++) await page.keyboard.press('ArrowRight');
-  await house.expectThere('heading', new RegExp(`With ${best} ml`));
-  await expect(page.locator('.paper [aria-live]')).not.toContainText(/stronger|lighter/);
-  await house.press(/^The next cup/);
-  await house.expectNoFigure('rescue-said');
-  await house.expectSaidOnce('0 of 1 right');
-  for (const kind of ['too weak', 'two to blend', 'an extract to let down']) {
-    await house.press('Fault: change');
-    await house.touch('option', kind);
-    await house.press(/that is my answer/);
-    await house.expectFigureThere('rescue-said');
-  }
-});
-
 test('colours of a tea: predicted, then measured with what is wrong said beside its row, drawn so from then on, and back', async ({
   house,
 }) => {

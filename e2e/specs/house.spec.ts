@@ -240,7 +240,7 @@ for (const [places, paths] of [
   ],
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],
   ['settings of the house', ['/house/hours', '/house/limits', '/house/calendar']],
-  ['table', ['/table', '/table/colour', '/table/rescue', '/table/screen', '/table/new']],
+  ['table', ['/table', '/table/colour', '/table/screen', '/table/new']],
   [
     'log and house',
     ['/log', '/log?pull=outside', '/log/trends', '/log/corrections', '/house', '/house/exchange'],

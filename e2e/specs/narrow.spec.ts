@@ -67,7 +67,6 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/table/new',
     '/table/new?lesson=leafAgain',
     '/table/colour',
-    '/table/rescue',
     '/table/screen',
     ...(tastings.tastings ?? []).map((t) => `/table/${t.id}`),
     '/house',

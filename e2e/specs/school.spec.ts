@@ -316,3 +316,32 @@ test('after a cup that strayed, one drill that fits it is offered: two questions
   await house.expectSaid(/^1 of 2/);
   await house.expectAllSaved();
 });
+
+test('a lead changes what is taught: the lists are kept, a trainee takes the lessons in their new order', async ({
+  house,
+  tablet,
+}) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await page.goto('/school/courses');
+  await house.press(/^Change the lists/);
+  const firstDay = house.inside('region', 'First day');
+  await firstDay.press('Take out: Your spoon and this tea');
+  await firstDay.press('Earlier: From boil to leaf');
+  await firstDay.press(/^Add a lesson to First day/);
+  await house.touch('option', 'Your spoon and this tea');
+  await house.press('Heat', { exact: true });
+  await house.press('Save the lists');
+  await expect(page.getByRole('button', { name: /^Change the lists/ })).toBeVisible();
+  const titles = page.getByRole('region', { name: 'First day' }).getByRole('listitem');
+  await expect(titles.first()).toContainText('1 · From boil to leaf');
+  await expect(titles.last()).toContainText('6 · Your spoon and this tea');
+  const other = new HouseDriver(await tablet());
+  await other.signIn(PEOPLE.trainee);
+  await other.page.goto('/school');
+  await expect(other.page.getByRole('region', { name: 'First day' })).toContainText(
+    'From boil to leaf',
+  );
+  await page.goto('/school/board');
+  await house.inside('region', 'Trainees').expectUnsaid(/Not signed yet: .*Heat/);
+});

@@ -109,6 +109,7 @@ export const ROUTES = {
   addDrillAnswer: { method: 'POST', path: '/api/training/answers', access: 'trainee' },
   disputeAnswer: { method: 'POST', path: '/api/training/answers/:id/dispute', access: 'trainee' },
   settleDispute: { method: 'POST', path: '/api/training/answers/:id/settle', access: 'lead' },
+  setSchool: { method: 'PATCH', path: '/api/training/school', access: 'lead' },
   makeBrewer: { method: 'POST', path: '/api/training/people/:personId/brewer', access: 'lead' },
   removeTraining: { method: 'DELETE', path: '/api/training/people/:personId', access: 'lead' },
   addSignEvent: { method: 'POST', path: '/api/training/signs', access: 'trainee' },

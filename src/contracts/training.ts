@@ -6,8 +6,14 @@ import {
   type LeafLessonId,
 } from '#core/tastings';
 import {
+  COURSE_IDS,
+  type CourseId,
+  type CourseLists,
   type Drill,
   DRILL_NAMES,
+  LESSON_IDS,
+  type LessonId,
+  lessonsTwice,
   type Seen,
   type Skill,
   SKILL_NAMES,
@@ -77,7 +83,23 @@ const Practice = z.strictObject({
   signs: z.array(SignEventBody),
 });
 export type Practice = z.infer<typeof Practice>;
-export const getTraining = endpoint(ROUTES.getTraining, { response: Practice });
+const LessonList = z.array(oneOf<LessonId>(LESSON_IDS)).readonly();
+/** What a house teaches, in which order, and what a trainee is signed for before becoming a brewer. */
+export const SchoolSettings = z.strictObject({
+  courses: z
+    .record(oneOf<CourseId>(COURSE_IDS), LessonList)
+    .refine((lists) => lessonsTwice(lists).length === 0, 'Each lesson stands in one course only.'),
+  brewerSkills: z.array(SkillName).min(1, 'Choose at least one skill.'),
+}) satisfies z.ZodType<{ courses: CourseLists; brewerSkills: Skill[] }>;
+export type SchoolSettings = z.infer<typeof SchoolSettings>;
+export const getTraining = endpoint(ROUTES.getTraining, {
+  response: Practice.extend({ school: SchoolSettings }),
+});
+/** By a lead, for the whole house. */
+export const setSchool = endpoint(ROUTES.setSchool, {
+  body: SchoolSettings,
+  response: SchoolSettings,
+});
 /** Everybody of the site, by name; for leads. */
 export const getTrainingBoard = endpoint(ROUTES.getTrainingBoard, {
   response: z.strictObject({

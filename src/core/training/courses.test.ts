@@ -2,9 +2,9 @@ import { LEAF_LESSON_IDS } from '#core/tastings';
 import { sampleDrillFacts } from '#core/testing';
 import {
   boilingLandsAt,
-  type Course,
+  COURSE_IDS,
+  courseAs,
   courseOf,
-  COURSES,
   type Done,
   type Drill,
   heatWorked,
@@ -12,19 +12,20 @@ import {
   isLessonDone,
   leftToDo,
   LESSON_IDS,
+  lessonAdded,
+  lessonMoved,
+  lessonOf,
   lessonsDone,
+  lessonsLeftOut,
+  lessonsTwice,
+  lessonTakenOut,
   nextLesson,
   type TableDone,
   toDoWords,
+  USUAL_COURSES,
 } from '#core/training';
 
-const ALL: readonly Course[] = Object.values(COURSES);
-const lessons = ALL.flatMap((c) => c.lessons);
-const lessonOf = (id: string) => {
-  const found = courseOf(id)?.lesson;
-  if (!found) throw new Error(`no lesson ${id}`);
-  return found;
-};
+const lessons = LESSON_IDS.map(lessonOf);
 const answered = (...drills: readonly Drill[]): Done => ({
   answers: drills.map((drill) => ({ drill, level: 2 })),
   tables: [],
@@ -61,19 +62,39 @@ test('a lesson with leaf is done by whoever tasted; one about leading by whoever
   expect(isLessonDone(lessonOf('fourTimes'), table({}))).toBe(false);
 });
 test('a course goes on with the first lesson that is not done, and ends', () => {
-  const { firstDay } = COURSES;
+  const firstDay = courseAs(USUAL_COURSES, 'firstDay');
   expect(nextLesson(firstDay, answered())?.id).toBe('spoon');
   expect(nextLesson(firstDay, answered('spoons', 'shift'))?.id).toBe('line');
   expect(lessonsDone(firstDay, answered('spoons', 'shift'))).toBe(2);
   const all = answered('spoons', 'fillLine', 'splash', 'landing', 'shift', 'order', 'rescue');
   expect(nextLesson(firstDay, all)).toBeNull();
 });
-test('each lesson has a name of its own and something to do, and is found by its id', () => {
-  expect(lessons.map((l) => l.id).sort()).toEqual([...LESSON_IDS].sort());
+test('each lesson has a name of its own, something to do, and one place in the usual courses', () => {
   expect(new Set(lessons.map((l) => l.title)).size).toBe(lessons.length);
   expect(lessons.every((l) => l.toDo.length > 0)).toBe(true);
-  expect(courseOf('nothing')).toBeNull();
-  expect(courseOf('packet')).toMatchObject({ course: { title: 'First week' }, at: 1 });
+  expect(lessonsLeftOut(USUAL_COURSES)).toEqual([]);
+  expect(lessonsTwice(USUAL_COURSES)).toEqual([]);
+  expect(courseOf(USUAL_COURSES, 'packet')).toMatchObject({
+    ...{ course: { title: 'First week' }, at: 1 },
+  });
+});
+test('a lead’s lists: a lesson goes earlier or later, out, and into another course', () => {
+  const { cold } = USUAL_COURSES;
+  const later = lessonMoved(USUAL_COURSES, 'letDown', 1);
+  expect(later.cold).toEqual(['service', 'letDown', ...cold.slice(2)]);
+  expect(lessonMoved(later, 'letDown', -1)).toEqual(USUAL_COURSES);
+  // Nothing happens at either end, or to a lesson that is in no course.
+  expect(lessonMoved(USUAL_COURSES, 'letDown', -1)).toEqual(USUAL_COURSES);
+  expect(lessonMoved(USUAL_COURSES, 'coldHot', 1)).toEqual(USUAL_COURSES);
+  const without = lessonTakenOut(USUAL_COURSES, 'service');
+  expect(lessonsLeftOut(without)).toEqual(['service']);
+  expect(lessonMoved(without, 'service', 1)).toEqual(without);
+  expect(courseOf(without, 'service')).toBeNull();
+  const elsewhere = lessonAdded(USUAL_COURSES, 'service', 'firstDay');
+  expect(elsewhere.firstDay.at(-1)).toBe('service');
+  for (const lists of [later, without, elsewhere]) expect(lessonsTwice(lists)).toEqual([]);
+  expect(COURSE_IDS.flatMap((id) => elsewhere[id])).toHaveLength(LESSON_IDS.length);
+  expect(lessonsTwice({ ...USUAL_COURSES, cold: [...cold, 'words'] })).toEqual(['words']);
 });
 test('every lesson with leaf is part of a course', () => {
   const taught = lessons.flatMap((l) => l.toDo.flatMap((t) => (t.kind === 'leaf' ? t.lesson : [])));

@@ -19,107 +19,132 @@ export type Lesson = {
   readonly title: string;
   readonly toDo: readonly ToDo[];
 };
-export type Course = { readonly title: string; readonly lessons: readonly Lesson[] };
-
 const drill = (name: Drill, level?: Level): ToDo => ({
   ...{ kind: 'drill', drill: name },
   ...(level && { level }),
 });
 const taste = (lesson: LeafLessonId): ToDo => ({ kind: 'leaf', lesson, as: 'sat' });
 
-export const LESSON_IDS = [
-  ...(['spoon', 'line', 'heat', 'clock', 'colour', 'rescue'] as const),
-  ...(['everyPot', 'packet', 'potHeat', 'fourTimes', 'twoHeats', 'room'] as const),
-  ...(['turns', 'again', 'tenMinutes'] as const),
-  ...(['letDown', 'service', 'discard', 'coldHot'] as const),
-  ...(['words', 'asWritten', 'leafOrMinutes', 'heatFirst', 'oneThing', 'inHand'] as const),
-  ...(['twoThings', 'alike', 'askFirst', 'silence', 'tongue', 'enough'] as const),
-];
-export type LessonId = (typeof LESSON_IDS)[number];
+/** Every lesson there is; courses are lists of them. */
+const LESSON_OF = {
+  spoon: { title: 'Your spoon and this tea', toDo: [drill('spoons')] },
+  line: { title: 'Where the water stops', toDo: [drill('fillLine')] },
+  heat: { title: 'From boil to leaf', toDo: [drill('splash'), drill('landing')] },
+  clock: { title: 'The clock and the window', toDo: [drill('shift')] },
+  colour: { title: 'Pale, right, dark', toDo: [drill('order')] },
+  rescue: { title: 'If a cup went wrong', toDo: [drill('rescue')] },
+  everyPot: { title: 'One recipe, every pot', toDo: [drill('scale')] },
+  packet: { title: 'What the packet meant', toDo: [drill('packet')] },
+  potHeat: { title: 'The pot drinks heat', toDo: [taste('warmedPot')] },
+  fourTimes: { title: 'Four cups, four times', toDo: [taste('timeLadder')] },
+  twoHeats: { title: 'Cool cup, hot cup', toDo: [taste('heatPair')] },
+  room: {
+    title: 'Room for the leaf',
+    toDo: [taste('infusers'), taste('stirring'), taste('bags')],
+  },
+  turns: { title: 'To the last drop', toDo: [drill('turns'), taste('firstLast')] },
+  again: { title: 'The same leaf again', toDo: [drill('again'), taste('leafAgain')] },
+  tenMinutes: { title: 'Ten minutes at the bar', toDo: [drill('shift', 3)] },
+  letDown: { title: 'Strong enough to let down', toDo: [drill('rescue')] },
+  service: { title: 'Back from the service', toDo: [drill('plan')] },
+  discard: { title: 'Label, limit, throw out', toDo: [drill('holding')] },
+  coldHot: { title: 'Cold beside hot', toDo: [taste('hotCold')] },
+  words: { title: 'In our words', toDo: [drill('words')] },
+  asWritten: { title: 'Was it brewed as written?', toDo: [drill('diagnose', 1)] },
+  leafOrMinutes: { title: 'Leaf or minutes', toDo: [drill('diagnose', 2)] },
+  heatFirst: { title: 'Heat before blame', toDo: [drill('which')] },
+  oneThing: { title: 'One thing at a time', toDo: [drill('diagnose', 3)] },
+  inHand: { title: 'The cup in hand', toDo: [drill('rescue', 3)] },
+  twoThings: { title: 'Two things at once', toDo: [drill('diagnose', 5)] },
+  alike: { title: 'Alike but for one', toDo: [drill('fair')] },
+  askFirst: {
+    title: 'Ask before you tell',
+    toDo: [{ kind: 'leaf', lesson: 'timeLadder', as: 'led' }],
+  },
+  silence: {
+    title: 'Codes and silence',
+    toDo: [{ kind: 'table', exercise: 'triangle', as: 'led' }],
+  },
+  tongue: {
+    title: 'Your own tongue',
+    toDo: [{ kind: 'table', exercise: 'calibration', as: 'sat' }],
+  },
+  enough: { title: 'What is enough', toDo: [drill('fair', 3)] },
+} as const satisfies Readonly<Record<string, Pick<Lesson, 'title' | 'toDo'>>>;
+export type LessonId = keyof typeof LESSON_OF;
+export const LESSON_IDS = Object.keys(LESSON_OF) as readonly LessonId[];
+export const lessonOf = (id: LessonId): Lesson => ({ id, ...LESSON_OF[id] });
 
-/** Each in the order in which it is learnt (a choice). */
-export const COURSES = {
-  firstDay: {
-    title: 'First day',
-    lessons: [
-      { id: 'spoon', title: 'Your spoon and this tea', toDo: [drill('spoons')] },
-      { id: 'line', title: 'Where the water stops', toDo: [drill('fillLine')] },
-      { id: 'heat', title: 'From boil to leaf', toDo: [drill('splash'), drill('landing')] },
-      { id: 'clock', title: 'The clock and the window', toDo: [drill('shift')] },
-      { id: 'colour', title: 'Pale, right, dark', toDo: [drill('order')] },
-      { id: 'rescue', title: 'If a cup went wrong', toDo: [drill('rescue')] },
-    ],
-  },
-  firstWeek: {
-    title: 'First week',
-    lessons: [
-      { id: 'everyPot', title: 'One recipe, every pot', toDo: [drill('scale')] },
-      { id: 'packet', title: 'What the packet meant', toDo: [drill('packet')] },
-      { id: 'potHeat', title: 'The pot drinks heat', toDo: [taste('warmedPot')] },
-      { id: 'fourTimes', title: 'Four cups, four times', toDo: [taste('timeLadder')] },
-      { id: 'twoHeats', title: 'Cool cup, hot cup', toDo: [taste('heatPair')] },
-      {
-        ...{ id: 'room', title: 'Room for the leaf' },
-        toDo: [taste('infusers'), taste('stirring'), taste('bags')],
-      },
-      { id: 'turns', title: 'To the last drop', toDo: [drill('turns'), taste('firstLast')] },
-      { id: 'again', title: 'The same leaf again', toDo: [drill('again'), taste('leafAgain')] },
-      { id: 'tenMinutes', title: 'Ten minutes at the bar', toDo: [drill('shift', 3)] },
-    ],
-  },
-  cold: {
-    title: 'Cold',
-    lessons: [
-      { id: 'letDown', title: 'Strong enough to let down', toDo: [drill('rescue')] },
-      { id: 'service', title: 'Back from the service', toDo: [drill('plan')] },
-      { id: 'discard', title: 'Label, limit, throw out', toDo: [drill('holding')] },
-      { id: 'coldHot', title: 'Cold beside hot', toDo: [taste('hotCold')] },
-    ],
-  },
-  correct: {
-    title: 'Correct',
-    lessons: [
-      { id: 'words', title: 'In our words', toDo: [drill('words')] },
-      { id: 'asWritten', title: 'Was it brewed as written?', toDo: [drill('diagnose', 1)] },
-      { id: 'leafOrMinutes', title: 'Leaf or minutes', toDo: [drill('diagnose', 2)] },
-      { id: 'heatFirst', title: 'Heat before blame', toDo: [drill('which')] },
-      { id: 'oneThing', title: 'One thing at a time', toDo: [drill('diagnose', 3)] },
-      { id: 'inHand', title: 'The cup in hand', toDo: [drill('rescue', 3)] },
-      { id: 'twoThings', title: 'Two things at once', toDo: [drill('diagnose', 5)] },
-    ],
-  },
-  teach: {
-    title: 'Teach',
-    lessons: [
-      { id: 'alike', title: 'Alike but for one', toDo: [drill('fair')] },
-      {
-        ...{ id: 'askFirst', title: 'Ask before you tell' },
-        toDo: [{ kind: 'leaf', lesson: 'timeLadder', as: 'led' }],
-      },
-      {
-        ...{ id: 'silence', title: 'Codes and silence' },
-        toDo: [{ kind: 'table', exercise: 'triangle', as: 'led' }],
-      },
-      {
-        ...{ id: 'tongue', title: 'Your own tongue' },
-        toDo: [{ kind: 'table', exercise: 'calibration', as: 'sat' }],
-      },
-      { id: 'enough', title: 'What is enough', toDo: [drill('fair', 3)] },
-    ],
-  },
-} as const satisfies Readonly<Record<string, Course>>;
-export type CourseId = keyof typeof COURSES;
-export const COURSE_IDS = Object.keys(COURSES) as readonly CourseId[];
-/** The course that a lesson belongs to, and its place in it. */
+const COURSE_TITLES = {
+  firstDay: 'First day',
+  firstWeek: 'First week',
+  cold: 'Cold',
+  correct: 'Correct',
+  teach: 'Teach',
+} as const;
+export type CourseId = keyof typeof COURSE_TITLES;
+export const COURSE_IDS = Object.keys(COURSE_TITLES) as readonly CourseId[];
+/** The lessons of each course, in the order in which they are learnt. */
+export type CourseLists = Readonly<Record<CourseId, readonly LessonId[]>>;
+/** What a house begins with (a choice). */
+export const USUAL_COURSES: CourseLists = {
+  firstDay: ['spoon', 'line', 'heat', 'clock', 'colour', 'rescue'],
+  firstWeek: [
+    ...(['everyPot', 'packet', 'potHeat', 'fourTimes', 'twoHeats', 'room'] as const),
+    ...(['turns', 'again', 'tenMinutes'] as const),
+  ],
+  cold: ['letDown', 'service', 'discard', 'coldHot'],
+  correct: [
+    ...(['words', 'asWritten', 'leafOrMinutes', 'heatFirst', 'oneThing', 'inHand'] as const),
+    'twoThings',
+  ],
+  teach: ['alike', 'askFirst', 'silence', 'tongue', 'enough'],
+};
+export type Course = {
+  readonly id: CourseId;
+  readonly title: string;
+  readonly lessons: readonly Lesson[];
+};
+export const courseAs = (lists: CourseLists, id: CourseId): Course => ({
+  ...{ id, title: COURSE_TITLES[id], lessons: lists[id].map(lessonOf) },
+});
+/** The course that a lesson belongs to here, and its place in it; null: to none. */
 export function courseOf(
-  id: string,
-): { readonly course: Course; readonly lesson: Lesson; readonly at: number } | null {
-  for (const course of Object.values<Course>(COURSES)) {
-    const at = course.lessons.findIndex((l) => l.id === id);
-    const lesson = course.lessons[at];
-    if (lesson) return { course, lesson, at };
-  }
-  return null;
+  lists: CourseLists,
+  lesson: LessonId,
+): { readonly course: Course; readonly at: number } | null {
+  const id = COURSE_IDS.find((c) => lists[c].includes(lesson));
+  return id ? { course: courseAs(lists, id), at: lists[id].indexOf(lesson) } : null;
+}
+/** Lessons that are part of no course here. */
+export const lessonsLeftOut = (lists: CourseLists): LessonId[] =>
+  LESSON_IDS.filter((lesson) => courseOf(lists, lesson) === null);
+/** The lists with a lesson put elsewhere in its course; nothing changes at either end. */
+export function lessonMoved(lists: CourseLists, lesson: LessonId, by: 1 | -1): CourseLists {
+  const found = courseOf(lists, lesson);
+  if (!found) return lists;
+  const list = [...lists[found.course.id]];
+  const to = found.at + by;
+  if (to < 0 || to >= list.length) return lists;
+  list.splice(to, 0, ...list.splice(found.at, 1));
+  return { ...lists, [found.course.id]: list };
+}
+export function lessonTakenOut(lists: CourseLists, lesson: LessonId): CourseLists {
+  const without = (id: CourseId) => lists[id].filter((l) => l !== lesson);
+  return {
+    ...{ firstDay: without('firstDay'), firstWeek: without('firstWeek'), cold: without('cold') },
+    ...{ correct: without('correct'), teach: without('teach') },
+  };
+}
+/** At the end of a course, wherever it was. */
+export const lessonAdded = (lists: CourseLists, lesson: LessonId, to: CourseId): CourseLists => {
+  const without = lessonTakenOut(lists, lesson);
+  return { ...without, [to]: [...without[to], lesson] };
+};
+/** Lessons that stand more than once. */
+export function lessonsTwice(lists: CourseLists): LessonId[] {
+  const all = COURSE_IDS.flatMap((id) => lists[id]);
+  return [...new Set(all.filter((lesson, i) => all.indexOf(lesson) !== i))];
 }
 
 /** A table that was revealed, as one person had part in it. */
@@ -152,10 +177,10 @@ export const leftToDo = ({ toDo }: Lesson, done: Done): ToDo[] =>
 export const isLessonDone = (lesson: Lesson, done: Done): boolean =>
   leftToDo(lesson, done).length === 0;
 /** The first lesson that is not done; null: the course is done. */
-export const nextLesson = ({ lessons }: Course, done: Done): Lesson | null =>
+export const nextLesson = ({ lessons }: Pick<Course, 'lessons'>, done: Done): Lesson | null =>
   lessons.find((lesson) => !isLessonDone(lesson, done)) ?? null;
 /** How many lessons of a course are done. */
-export const lessonsDone = ({ lessons }: Course, done: Done): number =>
+export const lessonsDone = ({ lessons }: Pick<Course, 'lessons'>, done: Done): number =>
   lessons.filter((lesson) => isLessonDone(lesson, done)).length;
 /** @example toDoWords({ kind: 'leaf', lesson: 'infusers', as: 'sat' }) // 'Taste: Room for the leaf' */
 export function toDoWords(toDo: ToDo): string {

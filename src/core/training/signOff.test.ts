@@ -41,4 +41,6 @@ test('a trainee lacks what is not signed; lapsing holds, lapsed and withdrawn do
     { skill: 'taste', kind: 'withdrawn', day: '2026-03-01' } as const,
   ];
   expect(lacksForBrewer(all, today)).toEqual(['steep', 'taste']);
+  // By the house's own list.
+  expect(lacksForBrewer(all, today, ['taste', 'cold'])).toEqual(['taste', 'cold']);
 });

@@ -89,12 +89,13 @@ export function nextSaturday(today: string): string {
   const day = Temporal.PlainDate.from(today);
   return day.add({ days: (SATURDAY - day.dayOfWeek + 7) % 7 }).toString();
 }
-/** What a trainee is still to be signed off for before they can be a brewer. A lapsing sign-off holds. */
+/** What of the house's list a trainee is still to be signed off for before they can be a brewer. A lapsing sign-off holds. */
 export const lacksForBrewer = (
   signs: readonly (SignEvent & { readonly skill: Skill })[],
   today: string,
+  wanted: readonly Skill[] = BREWER_SKILLS,
 ): Skill[] =>
-  BREWER_SKILLS.filter((skill) => {
+  wanted.filter((skill) => {
     const { state } = signOffOf(
       signs.filter((s) => s.skill === skill),
       today,

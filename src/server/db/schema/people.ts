@@ -10,6 +10,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 import type { Session, SiteFields } from '#contracts/sites';
+import type { SchoolSettings } from '#contracts/training';
 import { id, instant, json, name } from './columns';
 
 /** One row: what is true of the whole house. */
@@ -19,6 +20,8 @@ export const house = mysqlTable('house', {
   begun: instant('begun').notNull(),
   /** Tasting words in the house's order. */
   vocabulary: json<string[]>('vocabulary').notNull(),
+  /** Its courses and what a brewer is signed for; null: as is usual. */
+  school: json<SchoolSettings>('school'),
 });
 export const sites = mysqlTable('sites', {
   id: id('id').primaryKey(),

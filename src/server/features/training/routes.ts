@@ -7,6 +7,7 @@ import {
   getTrainingBoard,
   makeBrewer,
   removeTraining,
+  setSchool,
   settleDispute,
 } from '#contracts/training';
 import type { Deps } from '../../deps';
@@ -32,6 +33,7 @@ export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   on.signed(settleDispute, ({ params, body, who }) =>
     training.settle(params.id, body.isWrong, who),
   );
+  on.signed(setSchool, ({ body, who }) => training.setSchool(body, who));
   on.signed(makeBrewer, ({ params, who }) => training.makeBrewer(params.personId, who));
   on.signed(removeTraining, ({ params, who }) => training.removeOf(params.personId, who));
   on.signed(addSignEvent, ({ body, who }) => training.sign(body, who));

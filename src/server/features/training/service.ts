@@ -8,12 +8,14 @@ import type {
   addDrillAnswer,
   addSignEvent,
   DrillAnswer,
+  getTraining,
   getTrainingBoard,
   Practice,
+  SchoolSettings,
   SignEventBody,
 } from '#contracts/training';
 import type { Tx } from '../../db/pool';
-import { drillAnswers, signEvents } from '../../db/schema';
+import { drillAnswers, house, signEvents } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { instantOf } from '../../http/clocks';
 import { AppError, invalid, notFound } from '../../http/errors';
@@ -31,6 +33,7 @@ import {
   signById,
   signsOf,
 } from './repository';
+import { schoolOf, schoolWords } from './school';
 import { seenOf } from './seen';
 import { tablesOf } from './tables';
 import { TRAINING_TASKS } from './tasks';
@@ -71,11 +74,11 @@ export function createTrainingService(deps: Deps) {
     siteDate((await siteById(tx, siteId))?.hours?.zone ?? 'UTC', epochMs(at));
 
   return {
-    async own(who: Signed): Promise<Practice> {
+    async own(who: Signed): Promise<z.infer<typeof getTraining.response>> {
       const { personId: id, name, role } = who;
       const [own] = await practicesOf(db, [{ id, name, role }]);
       if (!own) throw notFound('That person');
-      return own;
+      return { ...own, school: await schoolOf(db) };
     },
     /** All of one person’s: their own, or anybody’s of the site for a lead. */
     async record(personId: string, who: Signed): Promise<Practice> {
@@ -155,6 +158,16 @@ export function createTrainingService(deps: Deps) {
         });
         return { ...asAnswer(await requireAnswer(tx, id)), ms: null };
       }),
+    setSchool: (school: SchoolSettings, who: Signed): Promise<SchoolSettings> =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const before = await schoolOf(tx);
+        await tx.update(house).set({ school });
+        await record({
+          ...{ thing: 'house', id: 'house' },
+          ...{ before: schoolWords(before), after: schoolWords(school) },
+        });
+        return school;
+      }),
     makeBrewer: (personId: string, who: Signed): Promise<Person> =>
       inRecordedTransaction(deps, who, async (tx, record) => {
         const person = await personOfSite(tx, personId, who.siteId);
@@ -162,7 +175,8 @@ export function createTrainingService(deps: Deps) {
         if (person.role !== 'trainee' || !person.active)
           throw invalid({ personId: 'Only a trainee who works here becomes a brewer.' });
         const signs = (await signsOf(tx, [personId])).get(personId) ?? [];
-        const lacks = lacksForBrewer(signs, await dayAt(tx, who.siteId, now()));
+        const { brewerSkills } = await schoolOf(tx);
+        const lacks = lacksForBrewer(signs, await dayAt(tx, who.siteId, now()), brewerSkills);
         if (lacks.length > 0)
           throw invalid({ personId: `Not signed yet: ${lacks.map((s) => SKILLS[s]).join(', ')}.` });
         return raiseToBrewer(tx, record, person, who);

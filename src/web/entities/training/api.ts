@@ -4,9 +4,10 @@ import { pathOf, ROUTES } from '#contracts/routes';
 import type {
   addSignEvent,
   DrillAnswer,
+  getTraining,
   getTrainingBoard,
-  Practice,
   removeTraining,
+  SchoolSettings,
   SignEventBody,
 } from '#contracts/training';
 import { api } from '../../platform/api';
@@ -14,7 +15,7 @@ import { api } from '../../platform/api';
 /** What is practised and signed. */
 export const trainingApi = api.injectEndpoints({
   endpoints: (build) => ({
-    training: build.query<Practice, void>({
+    training: build.query<ResponseOf<typeof getTraining>, void>({
       query: () => ({ url: ROUTES.getTraining.path }),
       providesTags: ['Training'],
     }),
@@ -28,6 +29,10 @@ export const trainingApi = api.injectEndpoints({
         method: 'POST',
         body,
       }),
+      invalidatesTags: ['Training', 'History'],
+    }),
+    setSchool: build.mutation<SchoolSettings, SchoolSettings>({
+      query: (body) => ({ url: ROUTES.setSchool.path, method: 'PATCH', body }),
       invalidatesTags: ['Training', 'History'],
     }),
     makeBrewer: build.mutation<Person, string>({
@@ -55,6 +60,7 @@ export const {
   useAddSignEventMutation,
   useMakeBrewerMutation,
   useRemoveTrainingMutation,
+  useSetSchoolMutation,
   useSettleDisputeMutation,
   useTrainingBoardQuery,
   useTrainingQuery,

@@ -1,10 +1,15 @@
 import { useMemo } from 'react';
-import type { DrillAnswer } from '#contracts/training';
+import { BREWER_SKILLS, USUAL_COURSES } from '#core/training';
+import type { DrillAnswer, SchoolSettings } from '#contracts/training';
 import { useAppSelector } from '../../platform/store';
 import { useSession } from '../people/session';
 import { useTrainingQuery } from './api';
 import { isAnswerWrite } from './writes';
 
+const USUAL_SCHOOL: SchoolSettings = {
+  courses: USUAL_COURSES,
+  brewerSkills: [...BREWER_SKILLS],
+};
 const byTime = (a: DrillAnswer, b: DrillAnswer) => a.at - b.at || (a.id < b.id ? -1 : 1);
 /** What one has answered and what is signed: what this device has not sent yet is among it. */
 export function useTraining() {
@@ -31,6 +36,7 @@ export function useTraining() {
     answers,
     seen: data?.seen ?? [],
     tables: data?.tables ?? [],
+    school: data?.school ?? USUAL_SCHOOL,
     signs: data?.signs ?? [],
     isLoading: isFetching && !data,
     isError: isError && !data,

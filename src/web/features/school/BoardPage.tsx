@@ -6,6 +6,7 @@ import { numberText } from '#core/units';
 import type { Practice } from '#contracts/training';
 import { useZone } from '../../entities/people/session';
 import { useTrainingBoardQuery } from '../../entities/training/api';
+import { useTraining } from '../../entities/training/useTraining';
 import { useNow } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
 import { dateText } from '../../ui/days';
@@ -25,6 +26,7 @@ export function BoardPage() {
   const { data, isLoading, refetch } = useTrainingBoardQuery(undefined, {
     refetchOnMountOrArgChange: true,
   });
+  const { school } = useTraining();
   const zone = useZone();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
@@ -102,7 +104,7 @@ export function BoardPage() {
           </table>
         </div>
         <ShopLacks people={data.people} today={siteDate(zone, now)} />
-        <NewBrewers people={data.people} today={siteDate(zone, now)} />
+        <NewBrewers people={data.people} today={siteDate(zone, now)} wanted={school.brewerSkills} />
         <Disputes disputed={data.disputed} />
       </section>
       <section className="paper" aria-label="Sign-off">

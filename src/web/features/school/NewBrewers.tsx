@@ -1,11 +1,20 @@
-import { BREWER_SKILLS, lacksForBrewer, SKILLS } from '#core/training';
+import { lacksForBrewer, type Skill, SKILLS } from '#core/training';
 import type { Practice } from '#contracts/training';
 import { useMakeBrewerMutation } from '../../entities/training/api';
 import { failureOf } from '../../platform/api';
 import { Note } from '../../ui/Note';
 
 /** Trainees and what is still to be signed before a lead can make each of them a brewer. */
-export function NewBrewers({ people, today }: { people: readonly Practice[]; today: string }) {
+export function NewBrewers({
+  people,
+  today,
+  wanted,
+}: {
+  people: readonly Practice[];
+  today: string;
+  /** Skills that are signed before, by this house's list. */
+  wanted: readonly Skill[];
+}) {
   const [make, making] = useMakeBrewerMutation();
   const trainees = people.filter((p) => p.person.role === 'trainee');
   if (trainees.length === 0) return null;
@@ -14,13 +23,12 @@ export function NewBrewers({ people, today }: { people: readonly Practice[]; tod
       <h2>
         Trainees
         <small>
-          a trainee becomes a brewer once {BREWER_SKILLS.map((s) => SKILLS[s]).join(', ')} are
-          signed
+          a trainee becomes a brewer once {wanted.map((s) => SKILLS[s]).join(', ')} are signed
         </small>
       </h2>
       <ul className="list-none p-0">
         {trainees.map(({ person, signs }) => {
-          const lacks = lacksForBrewer(signs, today);
+          const lacks = lacksForBrewer(signs, today, wanted);
           return (
             <li key={person.id} className="flex flex-wrap items-center gap-3 mt-2">
               <b>{person.name}</b>

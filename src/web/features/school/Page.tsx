@@ -87,7 +87,11 @@ export function SchoolPage() {
         <SkillTubes stands={stands} seen={training.seen} />
       </section>
       <section className="paper" aria-label="What to practise">
-        <NextLesson done={training} isTrainee={role === 'trainee'} />
+        <NextLesson
+          done={training}
+          lists={training.school.courses}
+          isTrainee={role === 'trainee'}
+        />
         <h2>To practise</h2>
         <Today drills={drills} />
         <DrillList answers={training.answers} due={due} today={today} />

@@ -31,7 +31,7 @@ export function TablePage() {
   const maySet = role !== 'trainee';
   useKeys([
     { key: 'c', does: 'Read a colour', run: () => go('/table/colour') },
-    { key: 'r', does: 'Rescue a cup', run: () => go('/table/rescue') },
+    { key: 'r', does: 'Rescue a cup', run: () => go('/school/rescue') },
     ...(maySet ? [{ key: 'n', does: 'Set up a tasting', run: () => go('/table/new') }] : []),
   ]);
   if (isLoading)
@@ -49,7 +49,7 @@ export function TablePage() {
       <div className="say">
         <h1 className="text-[22px] font-normal">Tastings at {site.name}</h1>
         <span className="gap" />
-        <Link className="btn" to="/table/rescue">
+        <Link className="btn" to="/school/rescue">
           Rescue a cup <kbd>R</kbd>
         </Link>
         <Link className="btn" to="/table/colour">

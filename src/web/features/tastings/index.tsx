@@ -7,7 +7,6 @@ const ColourPage = lazy(() =>
   import('./colour/ColourPage').then((m) => ({ default: m.ColourPage })),
 );
 const ScreenPage = lazy(() => import('./ScreenPage').then((m) => ({ default: m.ScreenPage })));
-const RescuePage = lazy(() => import('./RescuePage').then((m) => ({ default: m.RescuePage })));
 const TastingPage = lazy(() => import('./TastingPage').then((m) => ({ default: m.TastingPage })));
 const TasterPage = lazy(() => import('./TasterPage').then((m) => ({ default: m.TasterPage })));
 const TastePage = lazy(() => import('./sheet/TastePage').then((m) => ({ default: m.TastePage })));
@@ -17,7 +16,6 @@ export const tastingsRoutes: RouteObject[] = [
   { path: '/table/new', element: <SetUpPage /> },
   { path: '/table/colour', element: <ColourPage /> },
   { path: '/table/screen', element: <ScreenPage /> },
-  { path: '/table/rescue', element: <RescuePage /> },
   { path: '/table/:id', element: <TastingPage /> },
   { path: '/table/:id/tasters/:taster', element: <TasterPage /> },
   { path: '/table/:id/taste', element: <TastePage /> },

@@ -7,6 +7,8 @@ import {
   isToDoDone,
   leftToDo,
   type Lesson,
+  LESSON_IDS,
+  lessonOf,
   type ToDo,
   toDoWords,
 } from '#core/training';
@@ -30,20 +32,23 @@ function pathOf(toDo: ToDo): string {
   }
 }
 
+const placeWords = ({ course, at }: { course: Course; at: number }): string =>
+  `lesson ${at + 1} of ${course.lessons.length}`;
+
 /** A lesson: one page with this house's own teas and vessels, then what is to be done. */
 export function LessonPage() {
   const { id = '' } = useParams();
   const facts = useDrillFacts();
   const training = useTraining();
   const go = useGo();
-  const found = courseOf(id);
-  const left = found ? leftToDo(found.lesson, training) : [];
-  const first = left[0] ?? found?.lesson.toDo[0];
+  const known = LESSON_IDS.find((one) => one === id);
+  const lesson = known ? lessonOf(known) : null;
+  const first = lesson ? (leftToDo(lesson, training)[0] ?? lesson.toDo[0]) : undefined;
   useKeys([
     ...(first ? [{ key: 'Enter', does: toDoWords(first), run: () => go(pathOf(first)) }] : []),
     { key: 'Escape', does: 'Back to School', run: () => go('/school') },
   ]);
-  if (!found)
+  if (!lesson)
     return (
       <main className="page p-6">
         <Nothing
@@ -64,13 +69,13 @@ export function LessonPage() {
         <Loading what="the lesson" />
       </main>
     );
-  const { course, lesson, at } = found;
+  const found = courseOf(training.school.courses, lesson.id);
   const { caution, Content } = LESSON_PAGES[lesson.id];
   return (
     <main className="page split diagnose">
       <DrillHead
         title={lesson.title}
-        words={`${course.title}, lesson ${at + 1} of ${course.lessons.length}`}
+        words={found ? `${found.course.title}, ${placeWords(found)}` : 'a lesson of no course here'}
         leave="School"
       />
       <section className="work lesson" role="group" aria-label="The lesson" tabIndex={0}>
@@ -93,7 +98,7 @@ export function LessonPage() {
             </li>
           ))}
         </ul>
-        <LessonsOf course={course} lesson={lesson} done={training} />
+        {found && <LessonsOf course={found.course} lesson={lesson} done={training} />}
         <p className="small mt-4">
           A lesson is done when you have done each of these once. A drill counts right or wrong, and
           its answers count like all others. A tasting counts when it is revealed.

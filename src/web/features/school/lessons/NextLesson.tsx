@@ -1,15 +1,32 @@
 import { Link } from 'react-router';
-import { type Course, COURSES, type Done, lessonsDone, nextLesson } from '#core/training';
+import {
+  courseAs,
+  type CourseId,
+  type CourseLists,
+  type Done,
+  lessonsDone,
+  nextLesson,
+} from '#core/training';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 
 /** What a new person learns first; the other courses are chosen. */
-const OF_TRAINEES: readonly Course[] = [COURSES.firstDay, COURSES.firstWeek];
+const OF_TRAINEES: readonly CourseId[] = ['firstDay', 'firstWeek'];
 
 /** The lesson that a trainee takes next; the list of all courses for everybody. */
-export function NextLesson({ done, isTrainee }: { done: Done; isTrainee: boolean }) {
+export function NextLesson({
+  done,
+  lists,
+  isTrainee,
+}: {
+  done: Done;
+  lists: CourseLists;
+  isTrainee: boolean;
+}) {
   const go = useGo();
-  const course = isTrainee ? OF_TRAINEES.find((c) => nextLesson(c, done) !== null) : undefined;
+  const course = isTrainee
+    ? OF_TRAINEES.map((id) => courseAs(lists, id)).find((c) => nextLesson(c, done) !== null)
+    : undefined;
   const lesson = course ? nextLesson(course, done) : null;
   const path = lesson ? `/school/lesson/${lesson.id}` : '/school/courses';
   useKeys([{ key: 'y', does: lesson ? 'The next lesson' : 'All courses', run: () => go(path) }]);

@@ -1,0 +1,1 @@
+ALTER TABLE `house` ADD `school` json;
