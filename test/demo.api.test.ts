@@ -71,6 +71,7 @@ async function filesOf(): Promise<Record<string, string[]>> {
     printScaling: each(vessels, (id) => `/api/vessels/${id}/scaling.pdf`),
     printSpoons: ['/api/print/spoons.pdf'],
     exportTraining: each(practised, (id) => `/api/training/record/${id}.csv`),
+    printTraining: each(practised, (id) => `/api/training/record/${id}.pdf`),
     printBatchLabel: each(batches, (id) => `/api/batches/${id}/label.pdf?zone=Europe/Lisbon`),
     exportCold: ['batches.csv', 'temperatures.csv', 'batches.json', 'record.json'].map(
       (file) => `/api/cold/${file}?${lastMonth}`,

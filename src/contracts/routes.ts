@@ -106,6 +106,7 @@ export const ROUTES = {
   getTraining: { method: 'GET', path: '/api/training', access: 'trainee' },
   getTrainingBoard: { method: 'GET', path: '/api/training/board', access: 'lead' },
   exportTraining: { method: 'GET', path: '/api/training/record/:personId.csv', access: 'trainee' },
+  printTraining: { method: 'GET', path: '/api/training/record/:personId.pdf', access: 'trainee' },
   addDrillAnswer: { method: 'POST', path: '/api/training/answers', access: 'trainee' },
   disputeAnswer: { method: 'POST', path: '/api/training/answers/:id/dispute', access: 'trainee' },
   settleDispute: { method: 'POST', path: '/api/training/answers/:id/settle', access: 'lead' },

@@ -120,6 +120,11 @@ export const exportTraining = endpoint(ROUTES.exportTraining, {
   params: z.strictObject({ personId: Id }),
   response: Bytes,
 });
+/** The same on a page. */
+export const printTraining = endpoint(ROUTES.printTraining, {
+  params: z.strictObject({ personId: Id }),
+  response: Bytes,
+});
 /** An answer is worth what the server works out. A repeated id is the same answer. */
 export const addDrillAnswer = endpoint(ROUTES.addDrillAnswer, {
   body: z.strictObject({

@@ -284,3 +284,4 @@ export { drawShift } from './shift/draw';
 export { handsThrough, STEADY } from './shift/hands';
 export { debriefOf, type OrderDebrief } from './shift/debrief';
 export { judgedShift, SHIFT_GUESS } from './shift/judged';
+export { seenWords, signWords, skillsOf, type SkillStand } from './stands';

@@ -1,7 +1,7 @@
 import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/corrections';
 import { type Exercise, EXERCISES } from '#core/tastings';
 import { dayOnPaper, onSheets, type Paper } from '../prints';
-import { HEIGHT, info, MARGIN, RIGHT, WIDTH } from './paperSize';
+import { HEIGHT, info, MARGIN, RIGHT, WIDTH } from '../prints';
 import type { Found } from './repository';
 
 /** Table tents: a code twice, head to head, so that a fold down the middle line stands it up. Nothing else is on it. */

@@ -27,9 +27,9 @@ import {
 } from '#core/tastings';
 import { capital, numberText } from '#core/units';
 import { dayOnPaper, onSheets } from '../prints';
-import { HEIGHT, info, WIDTH } from './paperSize';
+import { HEIGHT, info, WIDTH } from '../prints';
+import { type Writer, writerOn } from '../prints';
 import type { Found } from './repository';
-import { type Writer, writerOn } from './writer';
 
 type Report = {
   readonly page: Writer;

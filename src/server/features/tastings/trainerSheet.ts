@@ -11,9 +11,9 @@ import {
 } from '#core/tastings';
 import { numberText } from '#core/units';
 import { dayOnPaper, onSheets, type Paper } from '../prints';
-import { HEIGHT, info, MARGIN, WIDTH } from './paperSize';
+import { HEIGHT, info, MARGIN, WIDTH } from '../prints';
+import { writerOn } from '../prints';
 import type { Found } from './repository';
-import { writerOn } from './writer';
 
 /** Where the columns of the table of cups begin, mm. */
 const COLUMNS = [MARGIN, 40, 72, 92, 116, 138, 160, 182];

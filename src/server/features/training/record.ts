@@ -1,7 +1,7 @@
 import { unparse } from 'papaparse';
-import { EXERCISES, LEAF_LESSONS } from '#core/tastings';
 import { DRILLS, SKILLS } from '#core/training';
 import type { Practice } from '#contracts/training';
+import { tableWords } from './recordPaper';
 
 const COLUMNS = [
   'day',
@@ -17,9 +17,6 @@ const COLUMNS = [
   'by',
 ] as const;
 type Row = Readonly<Partial<Record<(typeof COLUMNS)[number], string | number>>>;
-
-const tableWords = ({ kind, lesson }: Practice['tables'][number]): string =>
-  lesson ? LEAF_LESSONS[lesson].title : EXERCISES[kind].label;
 
 /** One person’s record as RFC 4180 text, by day: answers, tastings and sign-offs. How long anything took is not in it. */
 export function trainingCsv({ person, answers, signs, tables }: Practice): string {

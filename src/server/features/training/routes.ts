@@ -6,6 +6,7 @@ import {
   getTraining,
   getTrainingBoard,
   makeBrewer,
+  printTraining,
   removeTraining,
   setSchool,
   settleDispute,
@@ -14,6 +15,7 @@ import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
 import { trainingCsv } from './record';
 import { createTrainingService } from './service';
+import { TRAINING_TASKS } from './tasks';
 
 export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   const training = createTrainingService(deps);
@@ -26,6 +28,14 @@ export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
       name: `${practice.person.name} training.csv`,
       body: Buffer.from(trainingCsv(practice)),
       save: true,
+    };
+  });
+  on.file(printTraining, async ({ params, who }) => {
+    const [practice, school, today] = await training.paper(params.personId, who);
+    return {
+      type: 'application/pdf',
+      name: `${practice.person.name} training.pdf`,
+      body: await deps.work.run(TRAINING_TASKS.paper, practice, school, deps.now(), today),
     };
   });
   on.signed(addDrillAnswer, ({ body, who }) => training.answer(body, who));

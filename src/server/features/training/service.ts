@@ -95,6 +95,11 @@ export function createTrainingService(deps: Deps) {
         signs: signs.get(id) ?? [],
       };
     },
+    /** A record with what a page of it takes: what is taught here, and which day it is. */
+    async paper(personId: string, who: Signed) {
+      const today = await dayAt(db, who.siteId, now());
+      return [await this.record(personId, who), await schoolOf(db), today] as const;
+    },
     async board(who: Signed): Promise<z.infer<typeof getTrainingBoard.response>> {
       const here = (await allPeople(db))
         .filter((p) => p.active && p.siteIds.includes(who.siteId))

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Person } from '#contracts/people';
 import { useRemoveTrainingMutation } from '../../entities/training/api';
-import { RecordLink } from '../../entities/training/RecordLink';
+import { RecordLinks } from '../../entities/training/RecordLinks';
 import { failureOf } from '../../platform/api';
 import { Note } from '../../ui/Note';
 
@@ -13,11 +13,11 @@ export function TrainingRecord({ person }: { person: Person }) {
     <section className="mt-4" aria-label="Training record">
       <h3>Training record</h3>
       <p className="small">
-        If you remove the record, its sign-offs are deleted. The answers stay, without name, site,
-        day and hour. Brews do not change. You cannot undo this.
+        Save the record first. If you remove it, its sign-offs are deleted. The answers stay,
+        without name, site, day and hour. Brews do not change. You cannot undo this.
       </p>
       <div className="flex flex-wrap gap-2 mt-2">
-        <RecordLink personId={person.id}>Save the record first, as CSV</RecordLink>
+        <RecordLinks personId={person.id} of="The record" />
         {isAsked ? (
           <>
             <button

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { siteDate } from '#core/time';
 import { type Skill, SKILLS } from '#core/training';
+import { signWords, skillsOf, type SkillStand } from '#core/training';
 import { numberText } from '#core/units';
 import type { Practice } from '#contracts/training';
 import { useZone } from '../../entities/people/session';
@@ -16,7 +17,6 @@ import { Disputes } from './Disputes';
 import { NewBrewers } from './NewBrewers';
 import { ShopLacks } from './ShopLacks';
 import { SignForm } from './SignForm';
-import { signWords, skillsOf, type SkillStand } from './skillsOf';
 
 const DRAWN_EVERY_MS = 60_000;
 type Picked = { readonly person: Practice['person']; readonly skill: Skill };

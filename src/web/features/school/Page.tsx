@@ -9,9 +9,10 @@ import {
   sessionOf,
   SKILLS,
 } from '#core/training';
+import { skillsOf, type SkillStand } from '#core/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
-import { RecordLink } from '../../entities/training/RecordLink';
+import { RecordLinks } from '../../entities/training/RecordLinks';
 import { useSkillsDue } from '../../entities/training/useSkillsDue';
 import { useTraining } from '../../entities/training/useTraining';
 import { failureOf } from '../../platform/api';
@@ -22,7 +23,6 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Note, Nothing } from '../../ui/Note';
 import { DrillList, START_KEYS } from './DrillList';
 import { NextLesson } from './lessons/NextLesson';
-import { skillsOf, type SkillStand } from './skillsOf';
 import { SkillTubes } from './SkillTubes';
 
 const DRAWN_EVERY_MS = 60_000;
@@ -105,7 +105,7 @@ export function SchoolPage() {
         </p>
         <Ask stands={stands} />
         <p className="mt-4">
-          <RecordLink personId={personId}>Your record as CSV</RecordLink>
+          <RecordLinks personId={personId} of="Your record" />
         </p>
         {role === 'lead' && (
           <div className="foot">

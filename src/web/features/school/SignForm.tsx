@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { siteDate } from '#core/time';
 import { type Evidence, signedUntil, SKILLS } from '#core/training';
+import { seenWords, signWords, type SkillStand } from '#core/training';
 import { capital, numberText } from '#core/units';
 import type { Practice } from '#contracts/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
-import { RecordLink } from '../../entities/training/RecordLink';
+import { RecordLinks } from '../../entities/training/RecordLinks';
 import { failureOf, fieldFaults } from '../../platform/api';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
@@ -13,7 +14,6 @@ import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
 import { dateText } from '../../ui/days';
 import { Note } from '../../ui/Note';
-import { seenWords, signWords, type SkillStand } from './skillsOf';
 
 const evidenceWords = ({ credit, n, days, bound }: Evidence): string =>
   `At level 3: ${numberText(credit)} of ${n} answers right, on ${days} ${days === 1 ? 'day' : 'days'}. ` +
@@ -63,7 +63,7 @@ export function SignForm({
         {SKILLS[skill]} of {person.name}
       </h2>
       <p>
-        <RecordLink personId={person.id}>Record of {person.name} as CSV</RecordLink>
+        <RecordLinks personId={person.id} of={`Record of ${person.name}`} />
       </p>
       <p>
         {evidence.n === 0 ? 'No answers at level 3 yet.' : evidenceWords(evidence)}{' '}

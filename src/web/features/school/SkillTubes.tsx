@@ -1,7 +1,7 @@
 import { ENOUGH, type Seen, SKILLS } from '#core/training';
+import { seenWords, signWords, type SkillStand } from '#core/training';
 import { numberText } from '#core/units';
 import { dateText } from '../../ui/days';
-import { seenWords, signWords, type SkillStand } from './skillsOf';
 
 const TUBE = 34;
 const EVERY = 75;

@@ -1,4 +1,4 @@
-import type { Paper } from '../prints';
+import type { Paper } from './page';
 import { MARGIN, RIGHT } from './paperSize';
 
 /** What a page of words and tables is written with: each stands under the one before it. */

@@ -1,16 +1,8 @@
-import {
-  asCounted,
-  DRILLS,
-  type Evidence,
-  evidenceOf,
-  type Seen,
-  type SignOff,
-  signOffOf,
-  type Skill,
-  SKILL_NAMES,
-} from '#core/training';
 import { type EpochMs, epochMs } from '#core/units';
-import type { DrillAnswer, SignEventBody } from '#contracts/training';
+import { type Answered, type Evidence, evidenceOf } from './evidence';
+import type { Seen } from './seen';
+import { type SignEvent, type SignOff, signOffOf } from './signOff';
+import { asCounted, type Drill, DRILLS, type Skill, SKILL_NAMES } from './skills';
 
 /** How one skill of one person stands. */
 export type SkillStand = {
@@ -22,8 +14,12 @@ export type SkillStand = {
 };
 /** Every skill of a person, in the order in which they are learnt. Disputed answers are no evidence. */
 export function skillsOf(
-  answers: readonly DrillAnswer[],
-  signs: readonly SignEventBody[],
+  answers: readonly (Omit<Answered, 'at'> & {
+    readonly at: number;
+    readonly drill: Drill;
+    readonly disputed: boolean;
+  })[],
+  signs: readonly (SignEvent & { readonly skill: Skill })[],
   now: EpochMs,
   today: string,
 ): SkillStand[] {

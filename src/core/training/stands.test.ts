@@ -1,9 +1,9 @@
+import { seenWords, signWords, skillsOf } from '#core/training';
 import { epochMs } from '#core/units';
-import type { DrillAnswer } from '#contracts/training';
-import { seenWords, signWords, skillsOf } from './skillsOf';
+type Answer = Parameters<typeof skillsOf>[0][number];
 
 const NOW = epochMs(Date.UTC(2026, 2, 11, 14));
-const answer = (i: number, over: Partial<DrillAnswer> = {}): DrillAnswer => ({
+const answer = (i: number, over: Partial<Answer> = {}): Answer => ({
   ...{
     id: String(i),
     at: NOW - i * 40_000_000,
@@ -20,7 +20,7 @@ const answer = (i: number, over: Partial<DrillAnswer> = {}): DrillAnswer => ({
   },
   ...over,
 });
-const correctOf = (answers: readonly DrillAnswer[]) =>
+const correctOf = (answers: readonly Answer[]) =>
   skillsOf(answers, [], NOW, '2026-03-11').find((s) => s.skill === 'correct');
 
 test('a skill stands by its own drills; others have nothing yet', () => {
