@@ -1,7 +1,7 @@
 import { type Attribute, ATTRIBUTES } from '#core/corrections';
 import type { Random } from '#core/numeric';
 import { blindCodes } from './codes';
-import type { LeafLessonId } from './leafLessons';
+import type { LeafLessonId } from './leafLessonIds';
 import { servingOrders, triangleOrders } from './orders';
 import { type Compared, type Factor, type PlannedCup, type Schedule, scheduleOf } from './schedule';
 export const EXERCISES = {

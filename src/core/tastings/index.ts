@@ -109,13 +109,12 @@ export { missing, nextMoment } from './moments';
 export { type Sheet, type TastingAct, type TastingEvent } from './events';
 export { howSure } from './sureWords';
 export {
-  LEAF_LESSON_IDS,
   LEAF_LESSONS,
   leafCautions,
   leafPart,
   type LeafLesson,
   type LeafLessonAt,
-  type LeafLessonId,
   type LeafPart,
 } from './leafLessons';
 export { expectedCups, type ExpectedCup } from './leafExpected';
+export { LEAF_LESSON_IDS, type LeafLessonId } from './leafLessonIds';

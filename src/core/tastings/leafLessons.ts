@@ -1,23 +1,11 @@
 import type { StyleId } from '#core/styles';
 import type { CupWish } from './cupRules';
 import type { PairAsks } from './exercise';
+import type { LeafLessonId } from './leafLessonIds';
 import type { PlannedCup } from './schedule';
 
 // Lessons with leaf: each is an exercise at the table that a trainer sets out, with what to ask, and what it teaches. They
 // are common practice of trainers; what the cups come to is worked out for the house's own tea.
-
-export const LEAF_LESSON_IDS = [
-  'timeLadder',
-  'heatPair',
-  'infusers',
-  'stirring',
-  'warmedPot',
-  'firstLast',
-  'leafAgain',
-  'bags',
-  'hotCold',
-] as const;
-export type LeafLessonId = (typeof LEAF_LESSON_IDS)[number];
 
 /** What the cups of a lesson are made from. */
 export type LeafLessonAt = {

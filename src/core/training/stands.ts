@@ -64,7 +64,7 @@ const SEEN_WORDS: Readonly<Partial<Record<Skill, string>>> = {
   heat: 'near the card',
   steep: 'in the window',
   see: 'ladders in order',
-  taste: 'attributes of the last calibration steady',
+  taste: 'attributes steady',
   cold: 'batches lifted in the window and labelled',
   teach: 'tables led',
 };
