@@ -8,8 +8,8 @@ import type {
   SetUpTasting,
   TastingRow,
 } from '../src/contracts/tastings';
-import { foldTasting, resultOf, type TastingAct } from '../src/core/tastings';
 import type { Practice } from '../src/contracts/training';
+import { foldTasting, resultOf, type TastingAct } from '../src/core/tastings';
 import { feed, tastingEvents, tastingSeats } from '../src/server/db/schema';
 import { type Begun, begunHouse, type Caller, newId } from './house';
 

@@ -1,18 +1,17 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { LEAF_LESSON_IDS, LEAF_LESSONS, leafCautions, type LeafLessonId } from '#core/tastings';
-import { millilitres, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { useSession, useUnits } from '../../../entities/people/session';
+import { useSession } from '../../../entities/people/session';
 import { teaFor, vesselsFor } from '../../../entities/tastings/leafLesson';
 import { useBookQuery } from '../../../entities/teas/api';
 import { TeaPick } from '../../../entities/teas/TeaPick';
 import { useVesselsQuery } from '../../../entities/vessels/api';
+import { VesselPick } from '../../../entities/vessels/VesselPick';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 import { Loading, Nothing } from '../../../ui/Note';
-import { PickList } from '../../../ui/PickList';
 import { LeafCups } from './LeafCups';
 
 /** A lesson with leaf as its trainer sets it out, with this house's own tea and vessel. */
@@ -75,7 +74,6 @@ function TrainerSheet({
   first: { readonly tea: Tea; readonly vessel: Vessel };
 }) {
   const { role } = useSession();
-  const units = useUnits();
   const go = useGo();
   const [tea, setTea] = useState(first.tea);
   const [vessel, setVessel] = useState(first.vessel);
@@ -94,16 +92,7 @@ function TrainerSheet({
         <span>with</span>
         <TeaPick tea={tea} teas={teas} onPick={setTea} />
         <span>in the</span>
-        <PickList
-          label="Vessel"
-          shown={vessel.name}
-          chosen={vessel}
-          choices={vessels.map((v) => ({
-            value: v,
-            text: `${v.name}, ${volumeText(millilitres(v.mark), units.volume)}`,
-          }))}
-          onPick={setVessel}
-        />
+        <VesselPick vessel={vessel} vessels={vessels} onPick={setVessel} />
         <span className="gap" />
         <Link className="btn quiet" to="/school/courses">
           Courses <kbd>Esc</kbd>

@@ -2,11 +2,10 @@ import type { Dispatch } from 'react';
 import { ATTRIBUTES } from '#core/corrections';
 import { cupCounts, LEAF_LESSONS, PAIR_ASKS, type PairAsks } from '#core/tastings';
 import { LOT_WORDS } from '#core/teas';
-import { millilitres, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { useUnits } from '../../../entities/people/session';
 import { TeaPick } from '../../../entities/teas/TeaPick';
+import { VesselPick } from '../../../entities/vessels/VesselPick';
 import { PickList } from '../../../ui/PickList';
 import { cupsWords } from '../cups';
 import { KINDS } from './kinds';
@@ -44,7 +43,6 @@ export function SetUpSentence({
   vessels: readonly Vessel[];
   dispatch: Dispatch<SetUpEvent>;
 }) {
-  const units = useUnits();
   const { tea, vessel, exercise, standard } = state;
   const { kind } = exercise;
   const counts = cupCounts(exercise);
@@ -73,14 +71,9 @@ export function SetUpSentence({
         />
       )}
       <span>in the</span>
-      <PickList
-        label="Vessel"
-        shown={vessel.name}
-        chosen={vessel}
-        choices={vessels.map((v) => ({
-          value: v,
-          text: `${v.name}, ${volumeText(millilitres(v.mark), units.volume)}`,
-        }))}
+      <VesselPick
+        vessel={vessel}
+        vessels={vessels}
         onPick={(picked) => dispatch({ type: 'vesselPicked', vessel: picked })}
       />
       {counts.length > 1 && !state.lesson && (
