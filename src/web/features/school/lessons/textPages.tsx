@@ -58,7 +58,7 @@ export function EveryPotLesson({ facts: { cups } }: Given) {
       <Words>
         {[
           'The dose stays the same: so many grams for each 100 ml of water. Twice the water takes twice the leaf.',
-          'Count the water that goes on the leaf. The leaf keeps some of it, so less comes into the cups.',
+          'Count the water that goes on the leaf. The leaf keeps some water, so less comes into the cups.',
         ]}
       </Words>
       {first && (
@@ -102,7 +102,7 @@ export const TurnsLesson = () => (
     <Words>
       {[
         'A pot that nobody stirred is weakest at its first drop and strongest at its last.',
-        'Fill every cup a little, then go round again, and end with the cup you began with. Or pour all of it into a warm jug first.',
+        'Fill every cup a little, then go round again, and end with the cup you began with. Or pour the whole pot into a warm jug first.',
       ]}
     </Words>
     <Rows
