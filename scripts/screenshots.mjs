@@ -130,7 +130,7 @@ const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
 /** Twelve on the bar: a screen, a tablet, a phone. */
 const ofTwelve = (picture) => tile('bar-twelve', picture, { of: 3, columns: 3 });
 /** School: own skills, the lead's board, a cup asked and answered, a shift and what came of it. */
-const ofSchool = (picture) => tile('school', picture, { of: 6, columns: 2 });
+const ofSchool = (picture) => tile('school', picture, { of: 8, columns: 2 });
 /** A shift, step by step, for so many moments; every leaf is late, so that the debrief has something to say. */
 async function runShift(moments) {
   for (let moment = 0; moment < moments; moment++) {
@@ -271,6 +271,11 @@ try {
   await runShift(200);
   await settle();
   await ofSchool(await pictureOf());
+  for (const path of ['/school/courses', '/school/leaf/timeLadder']) {
+    await page.goto(path);
+    await settle(1500);
+    await ofSchool(await pictureOf());
+  }
   await signedInAs('Ilsa V.', 'grey pot first');
   await page.goto('/');
   await settle(1500);
