@@ -224,7 +224,7 @@ test('a lesson with leaf is set out filled in, is tasted, and stands as done on 
   for (const [i, t] of TIMES.entries()) await table.figure(i + 1, 'time', t);
   await table.setUp();
   const lesson = house.inside('region', 'Lesson');
-  await lesson.expectSaid(/In which cup does the bite begin/);
+  await lesson.expectSaid(/In which cup does the bitterness begin/);
   const sheet = await page.getByRole('link', { name: 'Trainer’s sheet' }).getAttribute('href');
   expect((await page.request.get(sheet ?? '')).headers()['content-type']).toContain('pdf');
   const codes = await brewed(table);
@@ -233,7 +233,7 @@ test('a lesson with leaf is set out filled in, is tasted, and stands as done on 
   await house.follow('To the table');
   await expect(table.act()).toContainText('Reveal');
   await page.keyboard.press(' ');
-  await house.expectSaid(/Past the window, more minutes give more bite/);
+  await house.expectSaid(/Past the window, more minutes give more bitterness/);
   await page.goto('/school/lesson/fourTimes');
   const course = page.getByRole('region', { name: 'The course' });
   await expect(course.getByRole('listitem').filter({ hasText: /^Taste: Four cups/ })).toContainText(
@@ -247,6 +247,6 @@ test('a trainee reads what a lesson asks, and nothing of how its cups are made',
   await house.signIn(PEOPLE.trainee);
   await page.goto('/school/leaf/heatPair');
   await house.expectSaid(/You taste without knowing which cup is which/);
-  await house.expectUnsaid(/95 °C|gives more bite/);
+  await house.expectUnsaid(/95 °C|gives more bitterness/);
   await expect(page.getByRole('link', { name: /^Set it out/ })).toHaveCount(0);
 });

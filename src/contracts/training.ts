@@ -88,7 +88,7 @@ const LessonList = z.array(oneOf<LessonId>(LESSON_IDS)).readonly();
 export const SchoolSettings = z.strictObject({
   courses: z
     .record(oneOf<CourseId>(COURSE_IDS), LessonList)
-    .refine((lists) => lessonsTwice(lists).length === 0, 'Each lesson stands in one course only.'),
+    .refine((lists) => lessonsTwice(lists).length === 0, 'Each lesson can be in one course only.'),
   brewerSkills: z.array(SkillName).min(1, 'Choose at least one skill.'),
 }) satisfies z.ZodType<{ courses: CourseLists; brewerSkills: Skill[] }>;
 export type SchoolSettings = z.infer<typeof SchoolSettings>;

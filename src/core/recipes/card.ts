@@ -136,6 +136,16 @@ export const mostOnLeaf = (
     leaf,
     leafAt: a.site.ambient,
   });
+/** What boiling water comes to on so much leaf in a full vessel that was warmed, and in a cold one. */
+export function boilingOnLeaf(
+  vessel: CardInput['vessel'],
+  site: SiteFacts,
+  leaf: Grams,
+): { readonly warmed: Celsius; readonly cold: Celsius } {
+  const comesTo = (warmed: boolean) =>
+    mostOnLeaf({ water: vessel.mark, vessel, site, warmed }, leaf, siteBoiling(site));
+  return { warmed: comesTo(true), cold: comesTo(false) };
+}
 /** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
 const reached = (a: CardInput, leaf: Grams, boiling: Celsius): Celsius =>
   celsius(Math.min(mostOnLeaf(a, leaf, boiling), a.recipe.temperature));

@@ -38,6 +38,7 @@ export { glassWords, handlingWords, leewayWords, PLAIN_HANDLING, warmStartWords 
 export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
 export {
   matchedCup,
+  boilingOnLeaf,
   mostOnLeaf,
   recipeLeaf,
   siteBoiling,

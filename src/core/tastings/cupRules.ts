@@ -30,7 +30,7 @@ export const cupCounts = ({ kind, compares }: CupWish): readonly number[] =>
   (compares && COMPARISON_COUNTS[compares]) ?? CUP_COUNTS[kind] ?? [];
 /** How many cups there are unless another number is chosen. */
 const USUAL_CUP_COUNT: Readonly<Partial<Record<ExerciseKind, number>>> = { ladder: 4 };
-const CUPS_OF_A_POT = 3;
+export const CUPS_OF_A_POT = 3;
 const USUALLY = 2;
 export const usualCupCount = ({ kind, compares }: CupWish): number =>
   compares === 'poured' ? CUPS_OF_A_POT : (USUAL_CUP_COUNT[kind] ?? USUALLY);
@@ -76,19 +76,26 @@ function justDifferent(house: PlannedCup, factor: Factor): number {
 const COLD_HOURS = [4, 10] as const;
 const FRIDGE_C = 4;
 const HOUR = 3600;
+/** A hot cup and so many of the same leaf and water from the fridge. */
+export const hotAndCold = (hot: PlannedCup, cold: number): PlannedCup[] => [
+  hot,
+  ...COLD_HOURS.slice(0, cold).map((h) => ({ ...hot, celsius: FRIDGE_C, seconds: h * HOUR })),
+];
+/** The cups of one pot: filled one after the other, or all in turns. */
+export const cupsOfPot = (pot: PlannedCup, of: number, inTurns = false): PlannedCup[] =>
+  Array.from({ length: of }, (_, i) => ({
+    ...pot,
+    poured: { place: i + 1, of, ...(inTurns && { inTurns }) },
+  }));
 /** The cups of a comparison whose cups differ in no figure alone; null: of another kind. */
 function comparedCups(house: PlannedCup, compares: Compared, n: number): PlannedCup[] | null {
   switch (compares) {
     case 'stirring':
       return [false, true].map((stirred) => ({ ...house, stirred }));
     case 'poured':
-      return Array.from({ length: n }, (_, i) => ({ ...house, poured: { place: i + 1, of: n } }));
-    case 'hotCold': {
-      const cold = COLD_HOURS.slice(1 - n).map((h) => ({
-        ...{ ...house, celsius: FRIDGE_C, seconds: h * HOUR },
-      }));
-      return [house, ...cold];
-    }
+      return cupsOfPot(house, n);
+    case 'hotCold':
+      return hotAndCold(house, n - 1);
     case 'infuser':
     case 'steep':
       return null;

@@ -57,7 +57,7 @@ export {
   type PairAsks,
   type Taster,
 } from './exercise';
-export { cupCounts, cupsFor, usualCupCount, type CupWish } from './cupRules';
+export { cupCounts, CUPS_OF_A_POT, cupsFor, usualCupCount, type CupWish } from './cupRules';
 export { realCups, type RealCup } from './real';
 export {
   resultOf,
@@ -111,6 +111,7 @@ export { howSure } from './sureWords';
 export {
   LEAF_LESSONS,
   leafCautions,
+  leafLessonAt,
   leafPart,
   type LeafLesson,
   type LeafLessonAt,

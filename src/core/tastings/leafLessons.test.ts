@@ -1,4 +1,4 @@
-import { mostOnLeaf, startingRecipe } from '#core/recipes';
+import { startingRecipe } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import {
   cupName,
@@ -10,7 +10,7 @@ import {
   LEAF_LESSON_IDS,
   LEAF_LESSONS,
   leafCautions,
-  type LeafLessonAt,
+  leafLessonAt,
   type LeafLessonId,
   leafPart,
   likeForLike,
@@ -18,7 +18,7 @@ import {
   scheduleFor,
   type TastingEvent,
 } from '#core/tastings';
-import { celsius, grams, millilitres } from '#core/units';
+import { celsius, millilitres } from '#core/units';
 
 const ml = millilitres;
 /** A tasting cup or a pot of porcelain at sea level, filled with so much. */
@@ -29,19 +29,10 @@ function setting(style: StyleId, water: number) {
   };
   const recipe = startingRecipe(style, 'pot');
   const site = {
-    ...{ altitude: 0, measuredBoiling: null, ambient: celsius(20), coldWater: celsius(12) },
+    ...{ altitudeM: 0, measuredBoiling: null, ambient: celsius(20), coldWater: celsius(12) },
     ...{ pourLoss: null, kettle: null },
   };
-  const boiling = (warmed: boolean) =>
-    mostOnLeaf(
-      { water: ml(water), vessel, site: site as never, warmed },
-      grams((1.2 * water) / 100),
-      celsius(100),
-    );
-  const house = housePour(recipe, water);
-  const at: LeafLessonAt = {
-    ...{ water, house, boiling: { warmed: boiling(true), cold: boiling(false) } },
-  };
+  const at = leafLessonAt(housePour(recipe, water), vessel, site);
   return { of: { tea: { style, fitted: null, swatches: null }, recipe, vessel }, at };
 }
 function expected(lesson: LeafLessonId, style: StyleId, water: number, part = 0) {
@@ -69,7 +60,7 @@ test.each([
 });
 test('what each lesson shows is there to be tasted', () => {
   const [, , third, fourth] = expected('timeLadder', 'black-whole', 200);
-  // Past the window strength hardly rises, bite does.
+  // Past the window strength hardly rises, bitterness does.
   expect((fourth?.bitterness ?? 0) - (third?.bitterness ?? 0)).toBeGreaterThan(1);
   const [cool, hot] = expected('heatPair', 'green-pan', 150);
   expect((hot?.stewed ?? 0) - (cool?.stewed ?? 0)).toBeGreaterThan(2);

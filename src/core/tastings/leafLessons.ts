@@ -1,5 +1,8 @@
+import { boilingOnLeaf, type SiteFacts } from '#core/recipes';
 import type { StyleId } from '#core/styles';
-import type { CupWish } from './cupRules';
+import { grams } from '#core/units';
+import type { VesselFacts } from '#core/vessels';
+import { CUPS_OF_A_POT, cupsOfPot, type CupWish, hotAndCold } from './cupRules';
 import type { PairAsks } from './exercise';
 import type { LeafLessonId } from './leafLessonIds';
 import type { PlannedCup } from './schedule';
@@ -16,6 +19,15 @@ export type LeafLessonAt = {
   /** What boiling water comes to on the leaf, in the vessel warmed and cold, °C. */
   readonly boiling: { readonly warmed: number; readonly cold: number };
 };
+/** What the cups of a lesson are made from in that vessel, filled to its line. */
+export const leafLessonAt = (
+  house: PlannedCup,
+  vessel: VesselFacts,
+  site: SiteFacts,
+): LeafLessonAt => ({
+  ...{ water: vessel.mark, house },
+  boiling: boilingOnLeaf(vessel, site, grams(house.grams)),
+});
 /** One exercise of a lesson. */
 export type LeafPart = {
   readonly name: string;
@@ -50,13 +62,6 @@ const boiled = ({ water, boiling }: LeafLessonAt, dose: number, seconds: number)
 });
 const steeps = (at: LeafLessonAt, seconds: readonly number[]): PlannedCup[] =>
   seconds.map((s, i) => ({ ...boiled(at, SMALL_VESSEL_DOSE, s), steep: i + 1 }));
-const CUPS_OF_POT = 3;
-const cupsOfPot = (house: PlannedCup, inTurns: boolean): PlannedCup[] =>
-  Array.from({ length: CUPS_OF_POT }, (_, i) => ({
-    ...house,
-    poured: { place: i + 1, of: CUPS_OF_POT, ...(inTurns && { inTurns }) },
-  }));
-
 const BLACK: readonly StyleId[] = ['black-whole', 'black-large', 'black-broken', 'black-first'];
 const CUT: readonly StyleId[] = ['black-broken', 'black-whole', 'black-large'];
 const GREEN: readonly StyleId[] = ['green-pan', 'green-steamed', 'green-shaded', 'white'];
@@ -68,8 +73,7 @@ const FIVE_MINUTES = 300;
 const FOUR_MINUTES = 240;
 const THREE_MINUTES = 180;
 const TWO_MINUTES = 120;
-const HOUR = 3600;
-const FRIDGE_C = 4;
+const COLD_CUPS = 2;
 
 export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
   timeLadder: {
@@ -86,8 +90,8 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
       },
     ],
     setOut: 'The same tea in four cups. Put the leaf of each cup beside the cup after pouring off.',
-    ask: 'Put the cups in order, the weakest first. In which cup does the bite begin?',
-    teach: 'Past the window, more minutes give more bite and little more taste.',
+    ask: 'Put the cups in order, the weakest first. In which cup does the bitterness begin?',
+    teach: 'Past the window, more minutes give more bitterness and little more taste.',
   },
   heatPair: {
     title: 'Cool cup, hot cup',
@@ -106,7 +110,7 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
     ],
     setOut: 'The same leaf and the same clock for both cups. Only the heat of the water differs.',
     ask: 'Which cup was hotter? What in the cup tells you?',
-    teach: 'Hotter water gives more bite in the same time. Change one thing at a time to see it.',
+    teach: 'In the same time, hotter water gives more bitterness.',
   },
   infusers: {
     title: 'Room for the leaf',
@@ -145,12 +149,13 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
           })),
       },
     ],
-    setOut: 'Two deep baskets. Stir one of them slowly until it is lifted. Leave the other still.',
+    setOut:
+      'Use two deep baskets. Stir the first slowly until you lift the basket. Do not stir the second.',
     ask: 'Which cup was stirred?',
-    teach: 'Stirring makes the cup stronger. Stir as the card says, each time alike.',
+    teach: 'Stirring makes the cup stronger. Stir as the card says, the same way each time.',
   },
   warmedPot: {
-    title: 'The pot drinks heat',
+    title: 'The pot takes heat',
     styles: BLACK,
     vessel: 'pot',
     parts: [
@@ -166,9 +171,9 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
       },
     ],
     setOut:
-      'Two pots alike. Warm one pot, leave the other cold. Boiling water goes on both. Read a thermometer in each pot at 0:30.',
+      'Use two pots of one kind. Warm the first, leave the second cold. Pour boiling water into both. Read a thermometer in each pot at 0:30.',
     ask: 'Guess the heat in each pot before you read it. Then taste: which pot was cold?',
-    teach: 'A cold pot takes heat from the water at once. The leaf never gets it back.',
+    teach: 'A cold pot takes heat from the water at once. That heat does not reach the leaf.',
   },
   firstLast: {
     title: 'To the last drop',
@@ -179,13 +184,13 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
         name: 'One cup after the other',
         exercise: POURED,
         asks: 'strength',
-        cups: ({ house }) => cupsOfPot(house, false),
+        cups: ({ house }) => cupsOfPot(house, CUPS_OF_A_POT),
       },
       {
         name: 'In turns',
         exercise: POURED,
         asks: 'strength',
-        cups: ({ house }) => cupsOfPot(house, true),
+        cups: ({ house }) => cupsOfPot(house, CUPS_OF_A_POT, true),
       },
     ],
     setOut:
@@ -211,9 +216,10 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
         cups: (at) => steeps(at, [45, 60, 90]),
       },
     ],
-    setOut: 'Much leaf in a small vessel, three steeps, poured off to the last drop each time.',
-    ask: 'Which of the two rows stays alike from the first cup to the third?',
-    teach: 'The same leaf needs longer each time.',
+    setOut:
+      'Use much leaf in a small vessel. Steep the leaf three times, and pour off to the last drop each time.',
+    ask: 'In which of the two rows are the three cups alike?',
+    teach: 'The same leaf needs a longer steep each time.',
   },
   bags: {
     title: 'The bag and its leaf',
@@ -231,9 +237,10 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
           })),
       },
     ],
-    setOut: 'The same cut leaf in a flat bag, in a pyramid bag and cut free of its bag.',
-    ask: 'Which cup gives the most?',
-    teach: 'Fine leaf gives quickly, and any leaf gives more where it has room.',
+    setOut: 'The same cut leaf in a flat bag, in a pyramid bag and taken out of the bag.',
+    ask: 'Which cup is the strongest?',
+    teach:
+      'Fine leaf makes a strong cup quickly. The more room the leaf has, the stronger the cup.',
   },
   hotCold: {
     title: 'Cold beside hot',
@@ -244,21 +251,18 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
         name: 'Hot, and two from the fridge',
         exercise: { kind: 'comparison', way: 'seconds', compares: 'hotCold' },
         asks: 'strength',
-        cups: ({ water }) => {
-          const leaf = { grams: leafFor(water, COLD_DOSE), water };
-          return [
-            { ...leaf, celsius: 80, seconds: TWO_MINUTES },
-            { ...leaf, celsius: FRIDGE_C, seconds: 4 * HOUR },
-            { ...leaf, celsius: FRIDGE_C, seconds: 10 * HOUR },
-          ];
-        },
+        cups: ({ water }) =>
+          hotAndCold(
+            { grams: leafFor(water, COLD_DOSE), water, celsius: 80, seconds: TWO_MINUTES },
+            COLD_CUPS,
+          ),
       },
     ],
     setOut:
-      'Begin one cold cup ten hours before and one four hours before, covered, in the fridge. Brew the hot cup last and let it cool to the cold of the others.',
+      'Begin one cold cup ten hours before and one four hours before, covered, in the fridge. Brew the hot cup last, and let the hot cup cool until all cups are equally cold.',
     ask: 'Which cup has more body? Which cup is dry in the mouth?',
     teach:
-      'Cold water gives body without bite. A strong cold brew is let down with water; nothing mends a weak one.',
+      'Cold water gives body without bitterness. You can dilute a strong cold brew; you cannot correct a weak cold brew.',
   },
 };
 const HOT =

@@ -80,11 +80,11 @@ test('each lesson has a name of its own, something to do, and one place in the u
 });
 test('a lead’s lists: a lesson goes earlier or later, out, and into another course', () => {
   const { cold } = USUAL_COURSES;
-  const later = lessonMoved(USUAL_COURSES, 'letDown', 1);
-  expect(later.cold).toEqual(['service', 'letDown', ...cold.slice(2)]);
-  expect(lessonMoved(later, 'letDown', -1)).toEqual(USUAL_COURSES);
+  const later = lessonMoved(USUAL_COURSES, 'dilute', 1);
+  expect(later.cold).toEqual(['service', 'dilute', ...cold.slice(2)]);
+  expect(lessonMoved(later, 'dilute', -1)).toEqual(USUAL_COURSES);
   // Nothing happens at either end, or to a lesson that is in no course.
-  expect(lessonMoved(USUAL_COURSES, 'letDown', -1)).toEqual(USUAL_COURSES);
+  expect(lessonMoved(USUAL_COURSES, 'dilute', -1)).toEqual(USUAL_COURSES);
   expect(lessonMoved(USUAL_COURSES, 'coldHot', 1)).toEqual(USUAL_COURSES);
   const without = lessonTakenOut(USUAL_COURSES, 'service');
   expect(lessonsLeftOut(without)).toEqual(['service']);

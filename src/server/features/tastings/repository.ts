@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { and, asc, desc, eq, ne } from 'drizzle-orm';
+import { and, asc, desc, eq, ne, sql } from 'drizzle-orm';
 import { fittedBy } from '#core/fitting';
 import {
   type Exercise,
@@ -67,11 +67,13 @@ export const eventsAt = async (tx: Tx, id: string): Promise<TastingEvent[]> =>
 
 /** Who tastes, and whose sheet is in. */
 export const seatTasters = async (tx: Tx, tastingId: string, now: Tasting): Promise<void> => {
-  for (const { id: personId, handedIn } of now.tasters)
-    await tx
-      .insert(tastingSeats)
-      .values({ tastingId, personId, submitted: handedIn !== null })
-      .onDuplicateKeyUpdate({ set: { submitted: handedIn !== null } });
+  const seats = now.tasters.map(({ id: personId, handedIn }) => ({
+    ...{ tastingId, personId, submitted: handedIn !== null },
+  }));
+  await tx
+    .insert(tastingSeats)
+    .values(seats)
+    .onDuplicateKeyUpdate({ set: { submitted: sql`values(${tastingSeats.submitted})` } });
 };
 
 export const runsIt = (f: Pick<Found, 'setBy'>, who: Pick<Signed, 'personId' | 'role'>): boolean =>

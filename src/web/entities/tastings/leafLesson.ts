@@ -1,11 +1,4 @@
-import { mostOnLeaf, siteBoiling, type SiteFacts } from '#core/recipes';
-import {
-  LEAF_LESSONS,
-  type LeafLessonAt,
-  type LeafLessonId,
-  type PlannedCup,
-} from '#core/tastings';
-import { grams } from '#core/units';
+import { LEAF_LESSONS, type LeafLessonId } from '#core/tastings';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 
@@ -26,17 +19,3 @@ export function vesselsFor(lesson: LeafLessonId | null, vessels: readonly Vessel
     (a, b) => Number(b.kind === wanted) - Number(a.kind === wanted) || a.mark - b.mark,
   );
 }
-
-/** What boiling water comes to on so many g of leaf in a vessel that was warmed, and in a cold one, °C. */
-export function boilingOnLeaf(vessel: Vessel, site: SiteFacts, leaf: number) {
-  const comesTo = (warmed: boolean): number => {
-    const pour = { water: vessel.mark, vessel, site, warmed };
-    return mostOnLeaf(pour, grams(leaf), siteBoiling(site));
-  };
-  return { warmed: comesTo(true), cold: comesTo(false) };
-}
-/** What the cups of a lesson are made from, in that vessel. */
-export const leafLessonAt = (house: PlannedCup, vessel: Vessel, site: SiteFacts): LeafLessonAt => ({
-  ...{ water: vessel.mark, house },
-  boiling: boilingOnLeaf(vessel, site, house.grams),
-});

@@ -13,8 +13,8 @@ export function TrainingRecord({ person }: { person: Person }) {
     <section className="mt-4" aria-label="Training record">
       <h3>Training record</h3>
       <p className="small">
-        Save the record first. If you remove it, its sign-offs are deleted. The answers stay,
-        without name, site, day and hour. Brews do not change. You cannot undo this.
+        Save the record first. If you remove the record, its sign-offs are deleted. The answers
+        stay, without name, site, day and hour. Brews do not change. You cannot undo this.
       </p>
       <div className="flex flex-wrap gap-2 mt-2">
         <RecordLinks personId={person.id} of="The record" />

@@ -6,6 +6,7 @@ import {
   expectedCups,
   housePour,
   LEAF_LESSONS,
+  leafLessonAt,
   type LeafLessonId,
   type LeafPart,
   liquorOfCup,
@@ -15,7 +16,6 @@ import { recipeFor } from '#core/teas';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../../entities/people/session';
-import { leafLessonAt } from '../../../entities/tastings/leafLesson';
 import { Cup } from '../../../entities/teas/Cup';
 
 /** The cups of a lesson, part by part: how each is made and what it is expected to taste like. */

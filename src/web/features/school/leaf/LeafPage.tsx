@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { LEAF_LESSON_IDS, LEAF_LESSONS, leafCautions, type LeafLessonId } from '#core/tastings';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
@@ -20,7 +20,6 @@ export function LeafPage() {
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const { site } = useSession();
-  const [params] = useSearchParams();
   const lesson = LEAF_LESSON_IDS.find((known) => known === id);
   if (!lesson)
     return (
@@ -46,18 +45,17 @@ export function LeafPage() {
     return (
       <main className="page p-6">
         <Nothing action={<Link to="/book">To the book</Link>}>
-          A lesson with leaf takes a tea with a house recipe and a vessel.
+          A lesson with leaf needs a tea with a house recipe and a vessel.
         </Nothing>
       </main>
     );
-  const asked = teas.find((t) => t.id === params.get('tea'));
   return (
     <TrainerSheet
       key={lesson}
       lesson={lesson}
       teas={teas}
       vessels={vessels}
-      first={{ tea: asked ?? teaFor(lesson, teas), vessel }}
+      first={{ tea: teaFor(lesson, teas), vessel }}
     />
   );
 }

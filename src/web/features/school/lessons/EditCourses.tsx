@@ -60,7 +60,7 @@ export function EditCourses({ first, onDone }: { first: SchoolSettings; onDone: 
           The usual lists
         </button>
         <button type="button" className="btn quiet" onClick={onDone}>
-          Leave them <kbd>Esc</kbd>
+          Leave the lists <kbd>Esc</kbd>
         </button>
       </div>
     </form>

@@ -75,7 +75,7 @@ export function LessonPage() {
     <main className="page split diagnose">
       <DrillHead
         title={lesson.title}
-        words={found ? `${found.course.title}, ${placeWords(found)}` : 'a lesson of no course here'}
+        words={found ? `${found.course.title}, ${placeWords(found)}` : 'not part of a course here'}
         leave="School"
       />
       <section className="work lesson" role="group" aria-label="The lesson" tabIndex={0}>

@@ -28,11 +28,11 @@ export function NextLesson({
     ? OF_TRAINEES.map((id) => courseAs(lists, id)).find((c) => nextLesson(c, done) !== null)
     : undefined;
   const lesson = course ? nextLesson(course, done) : null;
-  const path = lesson ? `/school/lesson/${lesson.id}` : '/school/courses';
-  useKeys([{ key: 'y', does: lesson ? 'The next lesson' : 'All courses', run: () => go(path) }]);
+  const path = lesson ? `/school/lesson/${lesson.id}` : null;
+  useKeys(path ? [{ key: 'y', does: 'The next lesson', run: () => go(path) }] : []);
   return (
     <>
-      {course && lesson && (
+      {course && lesson && path && (
         <section className="mb-2" aria-label={course.title}>
           <h2>{course.title}</h2>
           <div className="drill-row">

@@ -1,34 +1,35 @@
 import type { ReactNode } from 'react';
 import type { DrillFacts, LessonId } from '#core/training';
-import { ClockLesson, ColourLesson } from './cupPages';
-import { HeatLesson, LineLesson, SpoonLesson } from './shelfPages';
+import { ColdHotLesson, DiluteLesson, DiscardLesson, ServiceLesson } from './coldPages';
 import {
-  AgainLesson,
-  AlikeLesson,
-  AskFirstLesson,
   AsWrittenLesson,
-  ColdHotLesson,
-  DiscardLesson,
-  EnoughLesson,
-  EveryPotLesson,
-  FourTimesLesson,
   HeatFirstLesson,
   InHandLesson,
   LeafOrMinutesLesson,
-  LetDownLesson,
   OneThingLesson,
+  TwoThingsLesson,
+  WordsLesson,
+} from './correctPages';
+import { ClockLesson, ColourLesson } from './cupPages';
+import { HeatLesson, LineLesson, SpoonLesson } from './shelfPages';
+import {
+  AlikeLesson,
+  AskFirstLesson,
+  EnoughLesson,
+  SilenceLesson,
+  TasteLesson,
+} from './teachPages';
+import {
+  AgainLesson,
+  EveryPotLesson,
+  FourTimesLesson,
   PacketLesson,
   PotHeatLesson,
   RoomLesson,
-  ServiceLesson,
-  SilenceLesson,
   TenMinutesLesson,
-  TongueLesson,
   TurnsLesson,
   TwoHeatsLesson,
-  TwoThingsLesson,
-  WordsLesson,
-} from './textPages';
+} from './weekPages';
 
 /** One page of a lesson; its caution stands first. */
 export type LessonContent = {
@@ -104,7 +105,7 @@ export const LESSON_PAGES: Readonly<Record<LessonId, LessonContent>> = {
   turns: { caution: SCALDS, Content: TurnsLesson },
   again: { caution: SCALDS, Content: AgainLesson },
   tenMinutes: { caution: SCALDS, Content: TenMinutesLesson },
-  letDown: { caution: COLD_FOOD, Content: LetDownLesson },
+  dilute: { caution: COLD_FOOD, Content: DiluteLesson },
   service: { caution: COLD_FOOD, Content: ServiceLesson },
   discard: { caution: COLD_FOOD, Content: DiscardLesson },
   coldHot: { caution: COLD_FOOD, Content: ColdHotLesson },
@@ -121,6 +122,6 @@ export const LESSON_PAGES: Readonly<Record<LessonId, LessonContent>> = {
   alike: { caution: OWN_SPOON, Content: AlikeLesson },
   askFirst: { caution: `${SCALDS} ${OWN_SPOON}`, Content: AskFirstLesson },
   silence: { caution: `${SCALDS} ${OWN_SPOON}`, Content: SilenceLesson },
-  tongue: { caution: OWN_SPOON, Content: TongueLesson },
+  tongue: { caution: OWN_SPOON, Content: TasteLesson },
   enough: { caution: null, Content: EnoughLesson },
 };

@@ -1,11 +1,12 @@
 import type { SiteFacts } from '#core/recipes';
-import { methodFor } from '#core/recipes';
+import { boilingOnLeaf, methodFor } from '#core/recipes';
 import {
   cupsFor,
   type CupWish,
   type Factor,
   HAND_SECONDS,
   housePour,
+  leafLessonAt,
   type LeafLessonId,
   leafPart,
   likeForLike,
@@ -18,10 +19,9 @@ import {
   usualCupCount,
 } from '#core/tastings';
 import { lotInUse, recipeFor } from '#core/teas';
-import { minutesText } from '#core/units';
+import { grams, minutesText } from '#core/units';
 import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
-import { boilingOnLeaf, leafLessonAt } from '../../../entities/tastings/leafLesson';
 
 // The set-up of a tasting: what was chosen, and what follows from it. Pure.
 
@@ -144,7 +144,7 @@ function lotOf({ tea, lotId, exercise }: SetUpState): Lot | null {
 /** The cup that all others differ from. */
 function houseCup({ standard, vessel }: SetUpState, version: Version, site: SiteFacts): PlannedCup {
   if (!standard) return housePour(version.recipe, vessel.mark);
-  const onLeaf = boilingOnLeaf(vessel, site, (vessel.mark * STANDARD_DOSE) / 100);
+  const onLeaf = boilingOnLeaf(vessel, site, grams((vessel.mark * STANDARD_DOSE) / 100));
   return standardPreparation(vessel.mark, onLeaf.cold);
 }
 /** The cups as they follow from the choices. */
