@@ -30,9 +30,11 @@ function setting(style: StyleId, water: number) {
   const recipe = startingRecipe(style, 'pot');
   const site = {
     ...{ altitudeM: 0, measuredBoiling: null, ambient: celsius(20), coldWater: celsius(12) },
-    ...{ pourLoss: null, kettle: null },
+    ...{ pourLoss: null, kettle: { volume: ml(1500), material: 'stainless' as const, lid: true } },
   };
-  const at = leafLessonAt(housePour(recipe, water), vessel, site);
+  // The heat of the water is that on 1.2 g of leaf to 100 ml, whatever the recipe’s own dose is.
+  const usual = { ...housePour(recipe, water), grams: (1.2 * water) / 100 };
+  const at = { ...leafLessonAt(usual, vessel, site), house: housePour(recipe, water) };
   return { of: { tea: { style, fitted: null, swatches: null }, recipe, vessel }, at };
 }
 function expected(lesson: LeafLessonId, style: StyleId, water: number, part = 0) {
