@@ -218,6 +218,7 @@ test('a lesson with leaf is set out filled in, is tasted, and stands as done on 
   await page.keyboard.press('Enter');
   // The trainer reads what to expect before anything is set out.
   await expect(page.getByRole('table', { name: 'Four times' })).toContainText('0:45');
+  await expect(page.getByRole('link', { name: /^Set out/ })).toBeVisible();
   await page.keyboard.press('Enter');
   await house.expectSaidOnce('Only the time differs.');
   await expect(page.getByText('Four cups, four times')).toBeVisible();
@@ -248,5 +249,5 @@ test('a trainee reads what a lesson asks, and nothing of how its cups are made',
   await page.goto('/school/leaf/heatPair');
   await house.expectSaid(/You taste without knowing which cup is which/);
   await house.expectUnsaid(/95 °C|gives more bitterness/);
-  await expect(page.getByRole('link', { name: /^Set it out/ })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /^Set out/ })).toHaveCount(0);
 });

@@ -269,7 +269,7 @@ const HOT =
   'Boiling water and steam scald. Set a hot basket on a saucer. Warm a glass before hot water goes in.';
 const TASTING = 'Each taster has a spoon and a cup of their own, and a cup to spit into.';
 const COLD =
-  'Keep cold tea covered in the fridge. The local food code decides. In doubt, throw it out.';
+  'Keep cold tea covered in the fridge. The local food code decides. In doubt, throw the tea out.';
 /** What to take care of, for whoever sets it out. */
 export const leafCautions = (id: LeafLessonId, allergens: string): string[] => [
   HOT,

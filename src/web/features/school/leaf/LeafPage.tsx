@@ -79,7 +79,7 @@ function TrainerSheet({
   const maySet = role !== 'trainee';
   const path = `/table/new?lesson=${lesson}&tea=${tea.id}&vessel=${vessel.id}`;
   useKeys([
-    ...(maySet ? [{ key: 'Enter', does: 'Set it out at the Table', run: () => go(path) }] : []),
+    ...(maySet ? [{ key: 'Enter', does: 'Set out at the Table', run: () => go(path) }] : []),
     { key: 'Escape', does: 'All courses', run: () => go('/school/courses') },
   ]);
   return (
@@ -115,7 +115,7 @@ function TrainerSheet({
         {maySet && (
           <div className="foot">
             <Link className="btn go" to={path}>
-              Set it out at the Table <kbd>Enter</kbd>
+              Set out at the Table <kbd>Enter</kbd>
             </Link>
           </div>
         )}

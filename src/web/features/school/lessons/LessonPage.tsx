@@ -101,7 +101,7 @@ export function LessonPage() {
         {found && <LessonsOf course={found.course} lesson={lesson} done={training} />}
         <p className="small mt-4">
           A lesson is done when you have done each of these once. A drill counts right or wrong, and
-          its answers count like all others. A tasting counts when it is revealed.
+          its answers count like all others. A tasting counts once the cups are revealed.
         </p>
       </section>
     </main>

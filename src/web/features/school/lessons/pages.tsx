@@ -74,7 +74,7 @@ const SCALDS = 'Boiling water and steam scald. Set a hot basket on a saucer.';
 const OWN_SPOON =
   'Taste with your own spoon and cup, and spit if you taste many. Ask for allergens first.';
 const COLD_FOOD =
-  'Cold tea is food: covered, labelled, at the back of the fridge. The local food code decides. In doubt, throw it out.';
+  'Cold tea is food: covered, labelled, at the back of the fridge. The local food code decides. In doubt, throw the tea out.';
 
 export const LESSON_PAGES: Readonly<Record<LessonId, LessonContent>> = {
   spoon: { caution: null, Content: SpoonLesson },
