@@ -1,5 +1,7 @@
 import { asc } from 'drizzle-orm';
+import { ALL_RIGHT, propose, type Verdict } from '#core/corrections';
 import { seeded } from '#core/numeric';
+import { houseBrew, startingRecipe } from '#core/recipes';
 import { sampleDrillCup } from '#core/testing';
 import {
   BREWER_SKILLS,
@@ -13,7 +15,7 @@ import {
   USUAL_COURSES,
   workDiagnosis,
 } from '#core/training';
-import type { Brew } from '#contracts/brews';
+import type { Brew, TastedCup } from '#contracts/brews';
 import type { DrillAnswer, Practice, SchoolSettings } from '#contracts/training';
 import { drillAnswers, signEvents } from '../src/server/db/schema/index';
 import { type Begun, begunHouse, brewBody, newId } from './house';
@@ -249,8 +251,8 @@ test('what was seen at the bar: pulls of a person in their window, heat read on 
   await event({ kind: 'reading', at: begun + 20_000, celsius: onLeaf - 2 }).expect(200);
   await event({ kind: 'pull', at: begun + 1000 * recipe.window.best }).expect(200);
   const seen = [
-    { skill: 'heat', good: 1, n: 1, holds: false },
-    { skill: 'steep', good: 1, n: 1, holds: false },
+    { of: 'readings', good: 1, n: 1, holds: false },
+    { of: 'pulls', good: 1, n: 1, holds: false },
   ];
   expect((await own('brewer')).seen).toEqual(seen);
   expect((await own()).seen).toEqual([]);
@@ -260,6 +262,58 @@ test('what was seen at the bar: pulls of a person in their window, heat read on 
   expect(people.find((p) => p.person.name === 'Brewer B.')?.seen).toEqual(seen);
 });
 
+/** What is proposed for a bitter cup; what is proposed does not matter here. */
+const proposal = propose({
+  verdict: { ...ALL_RIGHT, bitterness: 1 },
+  recipe: startingRecipe('black-whole'),
+  style: 'black-whole',
+  warmed: true,
+  crowding: 0.1,
+  brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
+});
+/** A judged cup of the brewer, with what is done to it before and after. */
+async function judgedCup(marks: Partial<Verdict>, weighed: number, minutesAgo: number) {
+  const begun = h.now() - minutesAgo * 60_000;
+  const { body: started } = await h.callers.brewer
+    .post('/api/brews', brewBody(h, { at: begun }))
+    .expect(200);
+  const { id, plan } = started as Brew;
+  const event = (what: object, who: 'brewer' | 'lead' = 'brewer') =>
+    h.callers[who].post(`/api/brews/${id}/events`, { id: newId(), ...what });
+  const grams = Math.round(100 * weighed * plan.leaf) / 100;
+  await event({ kind: 'step', at: begun, key: 'weigh', outcome: 'done', grams }).expect(200);
+  await event({ kind: 'pull', at: begun + 1000 * plan.recipe.window.best }).expect(200);
+  const judgedAt = begun + 1000 * (plan.recipe.window.best + 30);
+  const verdict = { ...ALL_RIGHT, ...marks };
+  const tooEarly = { kind: 'tasteAgain', cup: 'served', at: judgedAt, verdict };
+  expect((await event(tooEarly).expect(409)).body.details.why).toBe('notJudged');
+  const judge = { kind: 'judge', at: judgedAt, verdict, proposal, accepted: true, remark: '' };
+  await event(judge).expect(200);
+  return (cup: TastedCup, seen: Partial<Verdict>, who: 'brewer' | 'lead') =>
+    event(
+      { kind: 'tasteAgain', cup, at: judgedAt + 1000, verdict: { ...ALL_RIGHT, ...seen } },
+      who,
+    ).expect(200);
+}
+test('what was seen at the bar: leaf weighed, corrections, and cups that were tasted again', async () => {
+  const bitter = await judgedCup({ bitterness: 2, colour: 1 }, 1.02, 40);
+  const better = await judgedCup({ bitterness: 1, colour: 2 }, 1.2, 20);
+  // A lead’s look at the cup as it was served is set against the colour; a brewer’s own look is not.
+  await bitter('served', { colour: 0 }, 'lead');
+  await better('served', { colour: -1 }, 'lead');
+  await bitter('served', { colour: -2 }, 'brewer');
+  // After the rescue one came nearer, one did not.
+  await bitter('rescued', { bitterness: 1 }, 'brewer');
+  await better('rescued', { bitterness: -2, colour: 1 }, 'lead');
+  expect((await own('brewer')).seen).toEqual([
+    { of: 'leafWeighed', good: 1, n: 2, holds: false },
+    { of: 'pulls', good: 2, n: 2, holds: false },
+    { of: 'colours', good: 1, n: 2, holds: false },
+    // The second cup followed the first correction, with as many marks off; nothing has followed the second.
+    { of: 'corrections', good: 0, n: 1, holds: false },
+    { of: 'rescues', good: 1, n: 2, holds: false },
+  ]);
+});
 test('a lead says what is taught and what a brewer is signed for; everybody reads it, nobody else changes it', async () => {
   const schoolOf = async (who: 'trainee' | 'lead') =>
     ((await h.callers[who].get('/api/training').expect(200)).body as { school: SchoolSettings })

@@ -206,6 +206,9 @@ export const startBrew = endpoint(ROUTES.startBrew, {
 });
 export type StartBrew = z.input<typeof startBrew.body>;
 export const COLOUR_WAYS = ['reference', 'rim', 'instrument'] as const;
+/** Which cup is tasted again: as it was served, or what it was made into. */
+export const TASTED_CUPS = ['served', 'rescued'] as const;
+export type TastedCup = (typeof TASTED_CUPS)[number];
 export const Strength = z.number().min(0.01).max(20);
 export const SolidsBody = z.number().min(0.1).max(60);
 /** One thing that happened to a brew. A repeated id gets the same answer again. */
@@ -257,6 +260,14 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('pair'), with: Id }),
   /** Pulled on a shared tablet: it was me. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('claim') }),
+  /** Tasted once more after it was judged: by a lead as it was served, or by anybody after it was rescued. */
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('tasteAgain'),
+    cup: z.enum(TASTED_CUPS),
+    verdict: VerdictBody,
+  }),
   /** Takes the last thing that was done to it back. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undo'), of: Id }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('abandon'), reason: Text(200) }),

@@ -14,6 +14,8 @@ import {
   LESSON_IDS,
   type LessonId,
   lessonsTwice,
+  LOOKED_AT_NAMES,
+  type LookedAt,
   type Seen,
   type Skill,
   SKILL_NAMES,
@@ -57,9 +59,9 @@ export const SignEventBody = z.strictObject({
 });
 export type SignEventBody = z.infer<typeof SignEventBody>;
 
-/** What was seen of a skill in the shop itself: so many of the last so many were good. */
+/** What was seen in the shop itself: so many of the last so many were good. */
 const SeenBody = z.strictObject({
-  skill: SkillName,
+  of: oneOf<LookedAt>(LOOKED_AT_NAMES),
   good: z.number().int().min(0),
   n: z.number().int().min(1),
   holds: z.boolean(),

@@ -1,17 +1,58 @@
 import { nowOf, type RecordedBatch, windowOf } from '#core/cold';
+import type { Outcome } from '#core/trends';
 import type { Skill } from './skills';
 import { wilson } from './wilson';
 
 // What was seen of somebody's skills in the shop itself, beside what the drills say. A sign to look, no verdict.
 
+/** What is looked at, of which skill, and what a good one was, in a few words. */
+export const LOOKED_AT = {
+  leafWeighed: { skill: 'measure', words: 'leaf within 5 % of the card' },
+  readings: { skill: 'heat', words: 'near the card' },
+  pulls: { skill: 'steep', words: 'in the window' },
+  ladders: { skill: 'see', words: 'ladders in order' },
+  colours: { skill: 'see', words: 'colours as a lead saw the same cup' },
+  calibration: { skill: 'taste', words: 'attributes steady' },
+  corrections: { skill: 'correct', words: 'corrections with a better next cup' },
+  rescues: { skill: 'rescue', words: 'rescued cups nearer than before' },
+  batches: { skill: 'cold', words: 'batches lifted in the window and labelled' },
+  tablesLed: { skill: 'teach', words: 'tables led' },
+} as const satisfies Readonly<Record<string, { skill: Skill; words: string }>>;
+export type LookedAt = keyof typeof LOOKED_AT;
+export const LOOKED_AT_NAMES = Object.keys(LOOKED_AT) as readonly LookedAt[];
 /** Of the last so many, so many were good. */
 export type Seen = {
-  readonly skill: Skill;
+  readonly of: LookedAt;
   readonly good: number;
   readonly n: number;
   /** As good as a lead looks for. */
   readonly holds: boolean;
 };
+/** Of the last `most`, so many were good; null: there was none. */
+function goodOf(
+  of: LookedAt,
+  all: readonly boolean[],
+  most: number,
+  holds: (good: number, n: number) => boolean,
+): Seen | null {
+  const last = all.slice(-most);
+  if (last.length === 0) return null;
+  const good = last.filter(Boolean).length;
+  return { of, good, n: last.length, holds: holds(good, last.length) };
+}
+
+/** The last leaf weighed that counts, how many have to be good, and how near to the card they are then. */
+export const LEAF_SEEN = 20;
+const LEAF_GOOD = 16;
+const LEAF_NEAR = 0.05;
+/** Measure: leaf on the scale, its share of what the card said. Null: none was weighed. */
+export const leafWeighedSeen = (shares: readonly number[]): Seen | null =>
+  goodOf(
+    'leafWeighed',
+    shares.map((share) => Math.abs(share - 1) <= LEAF_NEAR + 1e-9),
+    LEAF_SEEN,
+    (good) => good >= LEAF_GOOD,
+  );
 /** The last pulls that count. */
 export const PULLS_SEEN = 40;
 const PULLS_HOLD = 0.8;
@@ -21,37 +62,75 @@ const HEAT_GOOD = 8;
 const HEAT_NEAR_C = 3;
 
 /** Steep: pulls in their window; the least share that the last forty can mean is four in five. Null: none was seen. */
-export function pullsSeen(inWindow: readonly boolean[]): Seen | null {
-  const last = inWindow.slice(-PULLS_SEEN);
-  if (last.length === 0) return null;
-  const good = last.filter(Boolean).length;
-  const holds = wilson(good, last.length).low >= PULLS_HOLD;
-  return { skill: 'steep', good, n: last.length, holds };
-}
+export const pullsSeen = (inWindow: readonly boolean[]): Seen | null =>
+  goodOf('pulls', inWindow, PULLS_SEEN, (good, n) => wilson(good, n).low >= PULLS_HOLD);
 /** Heat: what was read on the leaf against its card, °C apart. Null: none was read. */
-export function heatSeen(gaps: readonly number[]): Seen | null {
-  const last = gaps.slice(-HEAT_SEEN);
-  if (last.length === 0) return null;
-  const good = last.filter((gap) => Math.abs(gap) <= HEAT_NEAR_C).length;
-  return { skill: 'heat', good, n: last.length, holds: good >= HEAT_GOOD };
-}
+export const heatSeen = (gaps: readonly number[]): Seen | null =>
+  goodOf(
+    'readings',
+    gaps.map((gap) => Math.abs(gap) <= HEAT_NEAR_C),
+    HEAT_SEEN,
+    (good) => good >= HEAT_GOOD,
+  );
 
 /** The last ladders that count, and how near to the true order each has to come: Kendall's tau. */
 export const LADDERS_SEEN = 2;
 const TAU_HOLDS = 0.86;
 /** See: the order of the cups at the last ladders of a table. Null: none was tasted. */
-export function laddersSeen(taus: readonly number[]): Seen | null {
-  const last = taus.slice(-LADDERS_SEEN);
-  if (last.length === 0) return null;
-  const good = last.filter((tau) => tau >= TAU_HOLDS).length;
-  return { skill: 'see', good, n: last.length, holds: good === LADDERS_SEEN };
-}
+export const laddersSeen = (taus: readonly number[]): Seen | null =>
+  goodOf(
+    'ladders',
+    taus.map((tau) => tau >= TAU_HOLDS),
+    LADDERS_SEEN,
+    (good) => good === LADDERS_SEEN,
+  );
+/** The last cups whose colour a lead marked too, and how many have to be good. */
+export const COLOURS_SEEN = 10;
+const COLOURS_GOOD = 8;
+/** See: colour marks against a lead's of the same cup, marks apart. Null: no lead marked one too. */
+export const coloursSeen = (apart: readonly number[]): Seen | null =>
+  goodOf(
+    'colours',
+    apart.map((marks) => Math.abs(marks) <= 1),
+    COLOURS_SEEN,
+    (good) => good >= COLOURS_GOOD,
+  );
 /** Taste: attributes of the last calibration without a flag: half a mark off the others, one mark between bowls. */
-export function calibrationSeen(flagged: readonly boolean[]): Seen | null {
-  if (flagged.length === 0) return null;
-  const good = flagged.filter((isFlagged) => !isFlagged).length;
-  return { skill: 'taste', good, n: flagged.length, holds: good === flagged.length };
+export const calibrationSeen = (flagged: readonly boolean[]): Seen | null =>
+  goodOf(
+    'calibration',
+    flagged.map((isFlagged) => !isFlagged),
+    flagged.length,
+    (good, n) => good === n,
+  );
+
+/** The last corrections that count, and how many tell at the least. */
+export const CORRECTIONS_SEEN = 20;
+const CORRECTIONS_TELL = 5;
+/** Correct: the next cup after each correction that was taken. Null: none was followed by a cup. */
+export function correctionsSeen(outcomes: readonly Outcome[]): Seen | null {
+  const last = outcomes.slice(-CORRECTIONS_SEEN);
+  const worse = last.filter((outcome) => outcome === 'worse').length;
+  return goodOf(
+    'corrections',
+    last.map((outcome) => outcome === 'better'),
+    CORRECTIONS_SEEN,
+    (good, n) => n >= CORRECTIONS_TELL && good > worse,
+  );
 }
+/** The last rescued cups that count. */
+export const RESCUES_SEEN = 5;
+/** Rescue: marks off before and after, for each cup that was tasted again. Null: none was. */
+export const rescuesSeen = (
+  cups: readonly { readonly before: number; readonly after: number }[],
+): Seen | null =>
+  goodOf(
+    'rescues',
+    cups.map(({ before, after }) => after < before),
+    RESCUES_SEEN,
+    (good) => good === RESCUES_SEEN,
+  );
+
 /** A table is led with so many tasters at the least. */
 export const TASTERS_LED = 2;
 /** The tables that are looked for, and of how many kinds. */
@@ -62,7 +141,7 @@ export function tablesLedSeen(kinds: readonly string[]): Seen | null {
   if (kinds.length === 0) return null;
   const good = Math.min(kinds.length, TABLES_LED);
   const holds = good === TABLES_LED && new Set(kinds).size >= KINDS_LED;
-  return { skill: 'teach', good, n: TABLES_LED, holds };
+  return { of: 'tablesLed', good, n: TABLES_LED, holds };
 }
 
 /** The last cold batches that count. */
@@ -78,9 +157,5 @@ export function isBatchRight(batch: RecordedBatch): boolean | null {
   return inWindow && printed !== null && !isPast;
 }
 /** Cold: the last batches that ended. Null: none did. */
-export function batchesSeen(right: readonly boolean[]): Seen | null {
-  const last = right.slice(-BATCHES_SEEN);
-  if (last.length === 0) return null;
-  const good = last.filter(Boolean).length;
-  return { skill: 'cold', good, n: last.length, holds: good === BATCHES_SEEN };
-}
+export const batchesSeen = (right: readonly boolean[]): Seen | null =>
+  goodOf('batches', right, BATCHES_SEEN, (good) => good === BATCHES_SEEN);

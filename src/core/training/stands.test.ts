@@ -36,12 +36,17 @@ test('what somebody says is wrong counts neither for nor against', () => {
   expect(correctOf([wrong])?.evidence.n).toBe(0);
   expect(correctOf([{ ...wrong, disputed: false }])?.evidence.n).toBe(1);
 });
-test('what was seen at the bar is said of the skills that are looked for there', () => {
-  const steep = { skill: 'steep', good: 38, n: 40, holds: true } as const;
+test('what was seen in the shop is said of its skill, one thing after the other', () => {
+  const steep = { of: 'pulls', good: 38, n: 40, holds: true } as const;
   expect(seenWords('steep', [steep])).toBe('38 of 40 in the window, enough');
   expect(seenWords('steep', [{ ...steep, good: 30, holds: false }])).toBe('30 of 40 in the window');
   expect(seenWords('heat', [steep])).toBe('not seen yet');
-  expect(seenWords('correct', [steep])).toBe('');
+  expect(seenWords('scale', [steep])).toBe('');
+  const ladders = { of: 'ladders', good: 2, n: 2, holds: true } as const;
+  const colours = { of: 'colours', good: 6, n: 9, holds: false } as const;
+  expect(seenWords('see', [ladders, steep, colours])).toBe(
+    '2 of 2 ladders in order, enough; 6 of 9 colours as a lead saw the same cup',
+  );
 });
 test('a sign-off is said in a few words', () => {
   const sign = (events: object[]) =>

@@ -1,6 +1,6 @@
 import { type EpochMs, epochMs } from '#core/units';
 import { type Answered, type Evidence, evidenceOf } from './evidence';
-import type { Seen } from './seen';
+import { LOOKED_AT, LOOKED_AT_NAMES, type Seen } from './seen';
 import { type SignEvent, type SignOff, signOffOf } from './signOff';
 import { asCounted, type Drill, DRILLS, type Skill, SKILL_NAMES } from './skills';
 
@@ -59,19 +59,15 @@ export function signWords(
       return `lapsed ${dayOf(until ?? '')}`;
   }
 }
-/** What was seen of a skill in the shop, in a few words; '' where this skill is not looked for there. */
-const SEEN_WORDS: Readonly<Partial<Record<Skill, string>>> = {
-  heat: 'near the card',
-  steep: 'in the window',
-  see: 'ladders in order',
-  taste: 'attributes steady',
-  cold: 'batches lifted in the window and labelled',
-  teach: 'tables led',
-};
+const IS_LOOKED_FOR = new Set<Skill>(LOOKED_AT_NAMES.map((of) => LOOKED_AT[of].skill));
+/** What was seen of a skill in the shop, in a few words; '' where it is not looked for there. */
 export function seenWords(skill: Skill, seen: readonly Seen[]): string {
-  const what = SEEN_WORDS[skill];
-  if (what === undefined) return '';
-  const found = seen.find((s) => s.skill === skill);
-  if (!found) return 'not seen yet';
-  return `${found.good} of ${found.n} ${what}${found.holds ? ', enough' : ''}`;
+  const found = seen.filter((s) => LOOKED_AT[s.of].skill === skill);
+  if (found.length === 0) return IS_LOOKED_FOR.has(skill) ? 'not seen yet' : '';
+  return found
+    .map(
+      ({ of, good, n, holds }) =>
+        `${good} of ${n} ${LOOKED_AT[of].words}${holds ? ', enough' : ''}`,
+    )
+    .join('; ');
 }

@@ -60,13 +60,8 @@ export function correctionRecord(brews: readonly JudgedBrew[]): CorrectionRecord
   const followed: { readonly brew: JudgedBrew; readonly outcome: Outcome | null }[] = [];
   for (const brew of [...brews].reverse()) {
     const after = next.get(brew.tea.id);
-    if (asks(brew.lever)) {
-      const by = after ? offBy(after.verdict) - offBy(brew.verdict) : null;
-      followed.push({
-        brew,
-        outcome: outcomeOf(by),
-      });
-    }
+    if (asks(brew.lever))
+      followed.push({ brew, outcome: after ? outcomeOf(brew.verdict, after.verdict) : null });
     next.set(brew.tea.id, brew);
   }
   const known = followed.flatMap(({ brew, outcome }) => (outcome ? [{ brew, outcome }] : []));
@@ -90,12 +85,11 @@ export function correctionRecord(brews: readonly JudgedBrew[]): CorrectionRecord
   };
 }
 
-/** Better, worse or the same; null where it cannot be said. */
-function outcomeOf(by: number | null) {
-  if (by === null) return null;
+/** The next cup against the one that was corrected: fewer marks off is better. */
+export function outcomeOf(before: Verdict, after: Verdict): Outcome {
+  const by = offBy(after) - offBy(before);
   if (by < 0) return 'better';
-  if (by > 0) return 'worse';
-  return 'same';
+  return by > 0 ? 'worse' : 'same';
 }
 function wordsOf(did: Tally, not: Tally): string {
   if (did.n < FEW)

@@ -2,6 +2,7 @@ export {
   correctionRecord,
   type CorrectionRecord,
   type JudgedBrew,
+  outcomeOf,
   type Outcome,
   type Tally,
 } from './corrections';

@@ -105,6 +105,7 @@ export const brews = mysqlTable(
       index('brews_open').on(t.siteId, t.open),
       index('brews_leaf').on(t.leafId),
       index('brews_pulled_by').on(t.pulledBy, t.pulled, t.timing),
+      index('brews_judged_by').on(t.judgedBy, t.startedAt),
       by('log_all', t.startedAt),
       by('log_site', t.siteId),
       by('log_tea', t.teaId),

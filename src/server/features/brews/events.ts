@@ -83,6 +83,11 @@ async function changed(
       if (row.pulled === null || row.state === 'abandoned')
         throw refusal('notPulled', await brew());
       return {};
+    case 'tasteAgain':
+      // The verdict of the brew stays as it was: this is another look at the cup.
+      if (row.verdict === null)
+        throw refused(await brew(), 'notJudged', 'Judge this cup before it is tasted again.');
+      return {};
     case 'pair': {
       const other = await brewById(tx, e.with);
       if (!other || other.siteId !== row.siteId || other.id === row.id)

@@ -13,7 +13,7 @@ export type BarBrew = Brew & { readonly unsaved: boolean; readonly partners: rea
 /** Events that move a brew's state on. */
 type StateEvent = Exclude<
   BrewEventBody,
-  { kind: 'step' | 'reading' | 'pair' | 'claim' | 'undo' | 'colour' | 'solids' }
+  { kind: 'step' | 'reading' | 'pair' | 'claim' | 'undo' | 'colour' | 'solids' | 'tasteAgain' }
 >;
 /** A brew with one thing done to it, as the server would answer; what it would refuse changes nothing. */
 export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
@@ -42,6 +42,7 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
     case 'undo':
     case 'colour':
     case 'solids':
+    case 'tasteAgain':
       return brew;
     default:
       return moved(brew, event, by);

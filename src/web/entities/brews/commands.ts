@@ -1,5 +1,5 @@
 import { pullTiming } from '#core/brews';
-import { ALL_RIGHT, isRight, type Verdict } from '#core/corrections';
+import { ALL_RIGHT, isRight, type Verdict, verdictWords } from '#core/corrections';
 import type { Window } from '#core/recipes';
 import {
   type Millilitres,
@@ -25,6 +25,7 @@ type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 /** One thing that happened to a brew, before it has an id and an instant. */
 type Happening = Without<BrewEventBody, 'id' | 'at'>;
 type Judgement = Without<Extract<Happening, { kind: 'judge' }>, 'kind'>;
+type SecondTaste = Without<Extract<Happening, { kind: 'tasteAgain' }>, 'kind'>;
 type ColourReading = Without<Extract<Happening, { kind: 'colour' }>, 'kind'>;
 
 /** What commands need of the device: where writes go, what is said, and how things are at this moment. */
@@ -174,6 +175,14 @@ export function createBrewCommands(deps: CommandDeps) {
     },
     judge(brew: BarBrew, what: Judgement, text: string): void {
       sendToAll(brew, { kind: 'judge', ...what }, text, practiceFor(what.verdict));
+    },
+    /** A judged cup, tasted once more. */
+    tasteAgain(brew: Brew, what: SecondTaste): void {
+      sendToAll(
+        alone(brew),
+        { kind: 'tasteAgain', ...what },
+        `${brew.tea.name}, tasted again: ${verdictWords(what.verdict)}. Kept.`,
+      );
     },
     close(brew: BarBrew): void {
       sendToAll(brew, { kind: 'close' }, `${brew.tea.name} is off the bar, not judged.`);

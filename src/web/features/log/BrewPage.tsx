@@ -29,6 +29,9 @@ export function BrewPage() {
   const next = data?.next;
   useKeys([
     { key: 'Escape', does: 'Back to the list', run: () => go('/log') },
+    ...(data?.brew.verdict
+      ? [{ key: 'a', does: 'Taste this cup again', run: () => go(`/log/${id ?? ''}/taste`) }]
+      : []),
     ...(next
       ? [{ key: 'k', does: 'Next brew of this tea', run: () => go(`/log/${next.id}`) }]
       : []),

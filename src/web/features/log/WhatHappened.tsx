@@ -15,7 +15,7 @@ import { type Units, useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf, swatchOf } from '../../entities/teas/liquor';
 import { clockText, weekdayText } from '../../ui/days';
-import { colourWords } from './happened';
+import { colourWords, TASTED_WORDS } from './happened';
 import { plannedHeat } from './HeatCourse';
 import { Refractometer } from './Refractometer';
 
@@ -63,6 +63,15 @@ export function WhatHappened({
           <b>Verdict</b> {verdictLine(verdict, brew, state)}
           {brew.remark && state.kind !== 'abandoned' ? `. ${brew.remark}` : ''}
         </p>
+        {events.map(
+          ({ id, by, undone, what }) =>
+            what.kind === 'tasteAgain' &&
+            !undone && (
+              <p key={id}>
+                <b>Tasted again</b> {TASTED_WORDS[what.cup]}, by {by}: {verdictWords(what.verdict)}
+              </p>
+            ),
+        )}
         {solids && (
           <p>
             <b>Refractometer</b> {numberText(solids.gramsPerLitre / 10, 2)} % dissolved
@@ -264,6 +273,11 @@ function BrewFoot({
       {s !== null && state.kind !== 'abandoned' && (
         <Link className="btn" to={`/table/colour?brew=${brew.id}`}>
           Read the colour
+        </Link>
+      )}
+      {brew.verdict && (
+        <Link className="btn" to={`/log/${brew.id}/taste`}>
+          Taste again <kbd>A</kbd>
         </Link>
       )}
       {s !== null && state.kind !== 'abandoned' && <Refractometer brew={brew} />}

@@ -46,6 +46,12 @@ test('a colour reading says how strong, how sure, by which way and how deep', ()
   ).toBe(
     'colour read: 6 % weaker than the house cup (−10 to −1), by a picture and its white rim, 3.5 cm deep',
   ));
+test('another taste says which cup it was', () => {
+  const verdict = { ...ALL_RIGHT, strength: -1 };
+  expect(words({ kind: 'tasteAgain', cup: 'rescued', verdict })).toBe(
+    'tasted again after the rescue: light',
+  );
+});
 test('a judgement is told by its verdict', () => {
   expect(words({ kind: 'judge', verdict: ALL_RIGHT })).toBe('judged right');
   expect(words({ kind: 'judge', verdict: { ...ALL_RIGHT, bitterness: 1 } })).toMatch(/bitter/);

@@ -11,6 +11,9 @@ const WAYS = {
   instrument: 'by an instrument',
 } as const;
 
+/** Which cup was tasted again. */
+export const TASTED_WORDS = { served: 'as it was served', rescued: 'after the rescue' } as const;
+
 /**
  * A kept colour reading: "14 % stronger than the house cup (+8 to +20), by a picture beside the house cup, 3.5 cm
  * deep".
@@ -56,6 +59,8 @@ export function happenedWords(
       return 'off the bar, not judged';
     case 'judge':
       return `judged ${verdictWords(what.verdict)}`;
+    case 'tasteAgain':
+      return `tasted again ${TASTED_WORDS[what.cup]}: ${verdictWords(what.verdict)}`;
     case 'pair':
       return 'put together with another of the same';
     case 'claim':

@@ -6,6 +6,9 @@ const TrendPage = lazy(() => import('./TrendPage').then((m) => ({ default: m.Tre
 const CorrectionsPage = lazy(() =>
   import('./CorrectionsPage').then((m) => ({ default: m.CorrectionsPage })),
 );
+const TasteAgainPage = lazy(() =>
+  import('./TasteAgainPage').then((m) => ({ default: m.TasteAgainPage })),
+);
 const BrewPage = lazy(() => import('./BrewPage').then((m) => ({ default: m.BrewPage })));
 
 export const logRoutes: RouteObject[] = [
@@ -13,4 +16,5 @@ export const logRoutes: RouteObject[] = [
   { path: '/log/trends', element: <TrendPage /> },
   { path: '/log/corrections', element: <CorrectionsPage /> },
   { path: '/log/:id', element: <BrewPage /> },
+  { path: '/log/:id/taste', element: <TasteAgainPage /> },
 ];

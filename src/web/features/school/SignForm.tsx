@@ -38,7 +38,7 @@ export function SignForm({
   const [note, setNote] = useState('');
   const [until, setUntil] = useState(() => signedUntil(siteDate(zone, now())));
   const isSigned = sign.state === 'signed' || sign.state === 'lapsing';
-  const atBar = seenWords(skill, seen);
+  const inShop = seenWords(skill, seen);
   const signed = signWords(sign, dateText);
   const faults = fieldFaults(sending.error);
   const save = async (kind: 'signed' | 'withdrawn') => {
@@ -69,7 +69,7 @@ export function SignForm({
         {evidence.n === 0 ? 'No answers at level 3 yet.' : evidenceWords(evidence)}{' '}
         {signed === '' ? '' : `${capital(signed)}.`}
       </p>
-      {atBar !== '' && <p>At the bar: {atBar}.</p>}
+      {inShop !== '' && <p>In the shop: {inShop}.</p>}
       {personId === person.id ? (
         <p>You cannot sign your own skills: ask another lead.</p>
       ) : (

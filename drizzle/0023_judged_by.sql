@@ -1,0 +1,1 @@
+CREATE INDEX `brews_judged_by` ON `brews` (`judged_by`,`started_at`);
