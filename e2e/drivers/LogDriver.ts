@@ -113,4 +113,34 @@ export class LogDriver extends Hands {
   openBrewOf(words: string): Promise<void> {
     return this.rows.filter({ hasText: words }).first().click();
   }
+  async openFirst(): Promise<void> {
+    await this.rows.first().click();
+    await expect(this.page.getByRole('heading', { name: 'What happened' })).toBeVisible();
+  }
+  /** What the brew's page says of its verdict. */
+  async verdict(): Promise<string> {
+    return (
+      (await this.page
+        .locator('p')
+        .filter({ hasText: /^Verdict/ })
+        .textContent()) ?? ''
+    );
+  }
+  /** A second taste of the cup, begun and kept by keys. */
+  async tasteAgain(what: { cup: string; colour: string; taste: string }): Promise<void> {
+    await this.page.keyboard.press('a');
+    await this.page.getByRole('radio', { name: what.cup }).click();
+    await this.page.getByRole('radio', { name: what.colour }).first().click();
+    await this.page.getByRole('radio', { name: what.taste, exact: true }).click();
+    await this.page.getByRole('heading', { level: 1 }).click();
+    await this.page.keyboard.press('Enter');
+  }
+  expectTastedAgain(words: RegExp): Promise<void> {
+    return expect(
+      this.page
+        .locator('p')
+        .filter({ hasText: /^Tasted again/ })
+        .last(),
+    ).toHaveText(words);
+  }
 }

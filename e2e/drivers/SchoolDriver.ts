@@ -59,6 +59,37 @@ export class SchoolDriver extends Hands {
       await this.expectThere('button', `Place ${i + 1}, cup ${cup}`);
     }
   }
+  /** Another way to see the cups of a colour drill. */
+  async showCupsAs(way: string): Promise<void> {
+    await this.page.getByRole('radio', { name: way }).click();
+  }
+  /** Each cup into its place by the strength that its name says, as somebody hears it. */
+  async placeByWords(): Promise<void> {
+    const cups = this.page.getByRole('button', { name: /^Cup [A-H], .*strength [\d.]+$/ });
+    const names = await cups.evaluateAll((all) =>
+      all.map((b) => b.getAttribute('aria-label') ?? ''),
+    );
+    const strengthOf = (name: string) => Number(/([\d.]+)$/.exec(name)?.[1]);
+    const inOrder = names.sort((a, b) => strengthOf(a) - strengthOf(b));
+    for (const [i, name] of inOrder.entries()) {
+      await this.page.keyboard.press(name.charAt('Cup '.length).toLowerCase());
+      await this.page.keyboard.press(String(i + 1));
+    }
+  }
+  /** One’s own cup, step by step, until both figures say the same. */
+  async matchByFigures(): Promise<void> {
+    const figures = this.page.locator('.light-figure');
+    const slider = this.page.getByRole('slider');
+    await slider.focus();
+    const off = async () => {
+      const [other, own] = (await figures.allTextContents()).map(Number);
+      return (own ?? NaN) - (other ?? NaN);
+    };
+    const isLighter = (await off()) > 0;
+    // Lightness falls with strength: as long as it lies on the same side, one step more.
+    for (let step = 0; step < 110 && (await off()) > 0 === isLighter; step++)
+      await this.page.keyboard.press(isLighter ? 'ArrowRight' : 'ArrowLeft');
+  }
   /** What a taster says of the cup that is asked about. */
   said(): Promise<string> {
     return this.page.getByRole('group', { name: 'The cup' }).innerText();

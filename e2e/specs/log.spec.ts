@@ -105,6 +105,21 @@ test('a brew’s page tells its story: planned against real, the steeps of its l
   await expect(house.page).not.toHaveURL(new RegExp(id));
 });
 
+test('a judged cup is tasted again: its first verdict stays, and the second is kept beside it', async ({
+  house,
+}) => {
+  const log = new LogDriver(house.page);
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('Log');
+  await log.pick('Verdict', 'not right');
+  await log.openFirst();
+  const first = await log.verdict();
+  await log.tasteAgain({ cup: 'After the rescue', colour: 'lighter', taste: 'Strength: light' });
+  await house.expectAllSaved();
+  await log.expectTastedAgain(/after the rescue, by Ilsa V\.: .*light/);
+  expect(await log.verdict()).toBe(first);
+});
+
 test('what came of corrections: told in words with its counts, by tea and by what was turned', async ({
   house,
 }) => {

@@ -97,7 +97,6 @@ test('cups are set in order by letter and figure, a step is taken back, and the 
   await house.page.keyboard.press('z');
   await house.expectDisabled('button', /^Submit: one cup to place/);
   await house.page.keyboard.press('Enter');
-  await house.press('Show lightness as figures');
   await house.press('Submit', { exact: true });
   await house.expectSaid(/Right|Nearly|Not yet/);
   await house.expectAllSaved();
@@ -130,6 +129,24 @@ test('leaf is scaled by keys and spoons are counted by typing; what was answered
   await house.expectSaid(/level|weigh/);
   await house.expectAllSaved();
   expect((await answers(house)).length).toBe(before + 2);
+});
+
+test('colour drills without colours: cups are set in order by their taste words, and matched by their lightness', async ({
+  house,
+}) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  await school.beginOrdering();
+  await school.showCupsAs('Taste in words');
+  await school.placeByWords();
+  await house.press('Submit', { exact: true });
+  await house.expectSaid('Right');
+  await house.expectSaid('Every cup is in its place.');
+  await school.open('match');
+  await school.showCupsAs('Lightness as figures');
+  await school.matchByFigures();
+  await house.press(/^Submit/);
+  await house.expectSaid('Right');
 });
 
 const FIGURES = [

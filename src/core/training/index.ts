@@ -296,3 +296,11 @@ export { handsThrough, STEADY } from './shift/hands';
 export { debriefOf, type OrderDebrief } from './shift/debrief';
 export { judgedShift, SHIFT_GUESS } from './shift/judged';
 export { seenWords, signWords, skillsOf, type SkillStand } from './stands';
+export {
+  hatchGap,
+  lightnessOf,
+  SEEN_AS,
+  type SeenAs,
+  tasteAtStrength,
+  wordsAtStrength,
+} from './seenAs';

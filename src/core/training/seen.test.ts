@@ -40,7 +40,12 @@ test('ladders in order: the last two, each near the true order', () => {
 });
 test('the last calibration: every attribute without a flag', () => {
   expect(calibrationSeen([])).toBeNull();
-  expect(calibrationSeen([false, false])).toEqual({ of: 'calibration', good: 2, n: 2, holds: true });
+  expect(calibrationSeen([false, false])).toEqual({
+    of: 'calibration',
+    good: 2,
+    n: 2,
+    holds: true,
+  });
   expect(calibrationSeen([false, true])).toMatchObject({ good: 1, holds: false });
 });
 test('tables led: three, of two kinds', () => {

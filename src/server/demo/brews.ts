@@ -4,7 +4,8 @@ import type { Brewing } from '#core/cup';
 import { normal, pick, type Random } from '#core/numeric';
 import { methodFor } from '#core/recipes';
 import { MARK } from '#core/taste';
-import { celsius, grams, seconds } from '#core/units';
+import { celsius, epochMs, grams, seconds } from '#core/units';
+import type { Plan } from '#contracts/brews';
 import type { Site } from '#contracts/sites';
 import type { Tea, Version } from '#contracts/teas';
 import { vesselFactsOf } from '#contracts/vesselFacts';
@@ -20,6 +21,8 @@ export type Stage = {
   readonly vessels: readonly Vessel[];
   readonly cast: readonly Cast[];
   readonly perDay: number;
+  /** Chance of what is written down beside a brew: apart, so that the brews themselves stay as they are. */
+  readonly noted: Random;
 };
 type BrewRow = typeof brews.$inferInsert;
 
@@ -121,6 +124,7 @@ function imitate(
       })
     : null;
   const waterOn = at + 40_000;
+  const noted = notedOf(stage.noted, plan, { leafError, heatError, at, waterOn });
   const pulled = waterOn + Math.round(steeped * 1000);
   const id = makeId(at);
   const accepted = proposal && proposal.lever !== 'keep' ? random() > 0.35 : null;
@@ -149,14 +153,34 @@ function imitate(
     timing: pullKind(seconds(steeped), window),
     error: Math.round((steeped - window.best) * 10) / 10,
     crowded,
-    marks: [],
-    readings: [],
+    ...noted,
     verdictKind: verdictKindOf(judged, verdict),
     verdict: judged ? verdict : null,
     proposal,
     accepted,
     correction: correctionOf(accepted),
     remark: '',
+  };
+}
+
+/** So many brews have their leaf on the scale, and so many a thermometer in them. */
+const WEIGHED = 0.25;
+const READ = 0.2;
+/** What the scale and the thermometer said of a brew, where they were used. */
+function notedOf(
+  random: Random,
+  { leaf, onLeaf }: Plan,
+  real: { leafError: number; heatError: number; at: number; waterOn: number },
+): Pick<BrewRow, 'marks' | 'readings'> {
+  const isWeighed = random() < WEIGHED;
+  const isRead = random() < READ;
+  const onScale = Math.max(0.1, Number((leaf * (1 + real.leafError)).toFixed(1)));
+  const read = Number(Math.min(99, onLeaf + real.heatError).toFixed(1));
+  return {
+    marks: isWeighed
+      ? [{ key: 'weigh', at: epochMs(real.at), outcome: 'done', grams: grams(onScale) }]
+      : [],
+    readings: isRead ? [{ at: epochMs(real.waterOn + 15_000), celsius: celsius(read) }] : [],
   };
 }
 

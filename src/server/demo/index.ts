@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { v7 } from 'uuid';
-import { type Random, seeded } from '#core/numeric';
+import { seeded } from '#core/numeric';
 import { FIRST_VOCABULARY } from '#core/teas';
 import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
@@ -15,7 +14,16 @@ import { addBook } from './book';
 import { addCold } from './cold';
 import { addColdPlan } from './coldPlan';
 import { PEOPLE, SITES } from './house';
-import { DAY, longAgo, type Making, SEED, type Shop, type SiteIds, type When } from './making';
+import {
+  DAY,
+  idMaker,
+  longAgo,
+  type Making,
+  SEED,
+  type Shop,
+  type SiteIds,
+  type When,
+} from './making';
 import { addPapers } from './otherPapers';
 import { addBrews, addTastings } from './pastDays';
 import { addTraining } from './training';
@@ -34,9 +42,6 @@ const signIns = (): SignIn[] =>
     secret: p.secret,
     site: p.sites[0] === 'hut' ? 'Ridge hut' : 'Harbour room',
   }));
-const idMaker = (random: Random) => (ms: number) =>
-  v7({ msecs: ms, random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)) });
-
 /** Seeds the demo into an empty house; one that has begun is left as it is. Returns the sign-ins of a demo. */
 export async function seedDemo(db: Db, when: When): Promise<SignIn[]> {
   const [there] = await db.select().from(t.house);

@@ -1,3 +1,4 @@
+import { v7 } from 'uuid';
 import type { Random } from '#core/numeric';
 import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
@@ -8,6 +9,10 @@ import type { Cast } from './brews';
 /** The demo is the same for the same day. */
 export const SEED = 20_260_412;
 export const DAY = 86_400_000;
+
+/** Ids by chance, of a moment. */
+export const idMaker = (random: Random) => (ms: number) =>
+  v7({ msecs: ms, random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)) });
 
 /** For which moment it is made, and how many days of brews lie before it. */
 export type When = { readonly now: number; readonly days: number };

@@ -3,10 +3,11 @@ import { verdictWords } from '#core/corrections';
 import { seeded } from '#core/numeric';
 import { VERDICT_FILTERS } from '#contracts/log';
 import * as t from '../db/schema';
+import { tastedAgain } from './again';
 import { pastBrews, type Stage } from './brews';
 import { inChunks } from './chunks';
 import { SITES } from './house';
-import { DAY, type Making, SEED, type Shop } from './making';
+import { DAY, idMaker, type Making, SEED, type Shop } from './making';
 import { pastTastings } from './tastings';
 
 /** Brews of every site, with the last notes for the lead. */
@@ -23,9 +24,16 @@ export async function addBrews(
       vessels: vessels.filter((v) => v.siteId === site.id),
       cast: cast.filter((c) => c.person.sites.includes(key)),
       perDay: key === 'harbour' ? 42 : 14,
+      noted: seeded(SEED + 10 + i),
     };
     const rows = pastBrews(random, stage, now, days, makeId);
     await inChunks(rows, (part) => db.insert(t.brews).values(part));
+    const lead = stage.cast.find((c) => c.person.role === 'lead');
+    const chance = seeded(SEED + 20 + i);
+    const again = tastedAgain(chance, rows, {
+      ...{ lead: lead?.id ?? null, now, makeId: idMaker(chance) },
+    });
+    await inChunks(again, (part) => db.insert(t.brewEvents).values(part));
     await inChunks(
       rows
         .filter(

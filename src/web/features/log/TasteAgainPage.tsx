@@ -101,13 +101,13 @@ function TasteAgain({ brew }: { brew: Brew }) {
       </section>
       <section className="paper" aria-label="What is kept">
         <h2>Which cup</h2>
-        <div className="flex flex-wrap gap-2" role="radiogroup" aria-label="Which cup">
+        <div className="flex flex-wrap gap-2 mt-2" role="radiogroup" aria-label="Which cup">
           {TASTED_CUPS.map((c) => (
             <button
               key={c}
               type="button"
               role="radio"
-              className="btn choice"
+              className="btn"
               aria-checked={cup === c}
               onClick={() => setCup(c)}
             >

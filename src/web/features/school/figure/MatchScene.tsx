@@ -1,54 +1,55 @@
 import { useMemo, useState } from 'react';
-import { displayedLab, labOf, type Liquor } from '#core/colour';
-import { type MatchGiven, matchLiquor } from '#core/training';
-import { numberText } from '#core/units';
-import { Cup } from '../../../entities/teas/Cup';
+import { type MatchGiven, matchLiquor, type SeenAs, wordsAtStrength } from '#core/training';
+import { type CupToSee, SeenAsChoice, SeenCup, seenText } from '../SeenAs';
 
 const SIZE = 170;
 
-/** The cup to match and one’s own beside it, on porcelain; by figures for whom colours do not tell. */
+/** The cup to match and one’s own beside it, on porcelain; in another way for whom colours do not tell. */
 export function MatchScene({ given, value }: { given: MatchGiven; value: number | null }) {
-  const [asFigures, setAsFigures] = useState(false);
-  const wanted = useMemo(() => matchLiquor(given, given.wanted), [given]);
-  const own = useMemo(() => matchLiquor(given, value ?? given.start), [given, value]);
+  const [seen, see] = useState<SeenAs>('colour');
+  const own = value ?? given.start;
+  const cups = useMemo(() => {
+    const at = (percent: number): CupToSee => ({
+      ...{ liquor: matchLiquor(given, percent), words: wordsAtStrength(given.cup, percent / 100) },
+    });
+    return { wanted: at(given.wanted), own: at(own) };
+  }, [given, own]);
+  // Lines are drawn for the two cups and the one that was there at first: so they move while the level is pulled.
+  const among = [
+    cups.wanted,
+    cups.own,
+    { ...cups.wanted, liquor: matchLiquor(given, given.start) },
+  ];
   return (
     <>
       <div className="porcelain three">
-        <OneSide name="the other cup" liquor={wanted} asFigures={asFigures} />
-        <OneSide name="your cup" liquor={own} asFigures={asFigures} />
+        <OneSide {...{ name: 'the other cup', cup: cups.wanted, seen, among }} />
+        <OneSide {...{ name: 'your cup', cup: cups.own, seen, among }} />
       </div>
       <div className="mt-3">
-        <button
-          type="button"
-          className="btn quiet"
-          aria-pressed={asFigures}
-          onClick={() => setAsFigures(!asFigures)}
-        >
-          {asFigures ? 'Show the colours' : 'Show lightness as figures'}
-        </button>
+        <SeenAsChoice seen={seen} onSee={see} />
       </div>
     </>
   );
 }
 function OneSide({
   name,
-  liquor,
-  asFigures,
+  cup,
+  seen,
+  among,
 }: {
   name: string;
-  liquor: Liquor;
-  asFigures: boolean;
+  cup: CupToSee;
+  seen: SeenAs;
+  among: readonly CupToSee[];
 }) {
   return (
     <figure>
-      {asFigures ? (
-        <span className="text-[34px] font-semibold">
-          {numberText(displayedLab(labOf(liquor))[0], 1)}
-        </span>
-      ) : (
-        <Cup liquor={liquor} size={SIZE} label={name} />
-      )}
-      <figcaption>{name}</figcaption>
+      <SeenCup {...{ cup, seen, among }} size={SIZE} label={name} />
+      <figcaption>
+        {name}
+        {seen === 'hatching' && <span className="sr-only">, {seenText(cup, seen)}</span>}
+      </figcaption>
     </figure>
   );
 }

@@ -1,32 +1,31 @@
-import { displayedLab, labOf, type Liquor } from '#core/colour';
-import type { OrderQuestion } from '#core/training';
-import { numberText } from '#core/units';
-import { Cup } from '../../../entities/teas/Cup';
+import type { SeenAs } from '#core/training';
+import { type CupToSee, SeenCup, seenText } from '../SeenAs';
 import { inTray, letterName, type Ordering } from './model';
 
-/** How the cups are shown: as they look, or by a figure for how light each is. */
-export type Seen = 'colour' | 'figures';
 const CUP = 72;
 
-/** How light a liquor is on a screen, L* of 0 to 100. */
-const lightness = (liquor: Liquor): string => numberText(displayedLab(labOf(liquor))[0], 1);
+/** The cups by letter, and how they are shown. */
+export type ShownCups = { readonly cups: readonly CupToSee[]; readonly seen: SeenAs };
 
-function OneCup({ liquor, seen }: { liquor: Liquor | undefined; seen: Seen }) {
-  if (!liquor) return null;
-  if (seen === 'colour') return <Cup liquor={liquor} size={CUP} />;
-  return <span className="light-figure">{lightness(liquor)}</span>;
+function OneCup({ letter, shown: { cups, seen } }: { letter: number; shown: ShownCups }) {
+  const cup = cups[letter];
+  return cup ? <SeenCup cup={cup} seen={seen} among={cups} size={CUP} /> : null;
+}
+/** "Cup B, lightness 63.2". */
+function nameOf(letter: number, { cups, seen }: ShownCups): string {
+  const cup = cups[letter];
+  const text = cup ? seenText(cup, seen) : '';
+  return `${letterName(letter)}${text ? `, ${text}` : ''}`;
 }
 
 /** Cups that are in no place yet, and the one in hand. */
 export function CupTray({
   state,
-  order,
-  seen,
+  shown,
   onLift,
 }: {
   state: Ordering;
-  order: OrderQuestion;
-  seen: Seen;
+  shown: ShownCups;
   onLift: (letter: number) => void;
 }) {
   const letters = [...inTray(state), ...(state.lifted === null ? [] : [state.lifted])].sort(
@@ -42,10 +41,10 @@ export function CupTray({
             type="button"
             className={`cup-place ${letter === state.lifted ? 'lifted' : ''}`}
             aria-pressed={letter === state.lifted}
-            aria-label={`Cup ${letterName(letter)}`}
+            aria-label={`Cup ${nameOf(letter, shown)}`}
             onClick={() => onLift(letter)}
           >
-            <OneCup liquor={order.liquors[letter]} seen={seen} />
+            <OneCup letter={letter} shown={shown} />
             <b>{letterName(letter)}</b>
           </button>
         ))}
@@ -57,14 +56,12 @@ export function CupTray({
 /** Numbered places, the lightest at the left; after the answer each says where its cup belongs. */
 export function CupLine({
   state,
-  order,
-  seen,
+  shown,
   ranks,
   onPlace,
 }: {
   state: Ordering;
-  order: OrderQuestion;
-  seen: Seen;
+  shown: ShownCups;
   ranks: readonly number[] | null;
   onPlace: (at: number) => void;
 }) {
@@ -88,13 +85,13 @@ export function CupLine({
             key={at}
             type="button"
             className={`cup-place ${state.lifted !== null && state.waiting === at ? 'waiting' : ''}`}
-            aria-label={`Place ${at + 1}${letter === null ? ', empty' : `, cup ${letterName(letter)}`}`}
+            aria-label={`Place ${at + 1}${letter === null ? ', empty' : `, cup ${nameOf(letter, shown)}`}`}
             onClick={() => onPlace(at)}
           >
             {letter === null ? (
               <span className="no-cup" aria-hidden="true" />
             ) : (
-              <OneCup liquor={order.liquors[letter]} seen={seen} />
+              <OneCup letter={letter} shown={shown} />
             )}
             <b>{wordsAt(letter, at)}</b>
             <small>{at + 1}</small>

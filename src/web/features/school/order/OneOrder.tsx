@@ -1,11 +1,11 @@
-import { useReducer, useState } from 'react';
-import { creditOf, ORDER_GUESS, scoreOrder } from '#core/training';
+import { useMemo, useReducer, useState } from 'react';
+import { creditOf, ORDER_GUESS, scoreOrder, type SeenAs, wordsAtStrength } from '#core/training';
 import { countWord } from '#core/units';
 import type { OrderAsked } from '../drill.worker';
 import { QuestionFrame } from '../QuestionFrame';
 import type { Place } from '../Sitting';
 import { useAnswer } from '../useAnswer';
-import { CupLine, CupTray, type Seen } from './Cups';
+import { CupLine, CupTray } from './Cups';
 import { empty, letterName, lettersOf, ordered, toPlace } from './model';
 import { OrderPaper } from './OrderPaper';
 
@@ -14,7 +14,16 @@ export function OneOrder({ question, place }: { question: OrderAsked; place: Pla
   const { order, given, seed } = question;
   const { answer, dispute } = useAnswer(seed);
   const [state, dispatch] = useReducer(ordered, given.shuffle.length, empty);
-  const [seen, see] = useState<Seen>('colour');
+  const [seen, see] = useState<SeenAs>('colour');
+  const shown = useMemo(() => {
+    const cups = order.liquors.map((liquor, letter) => ({
+      ...{
+        liquor,
+        words: wordsAtStrength(given.cup, order.strengths[given.shuffle[letter] ?? 0] ?? 1),
+      },
+    }));
+    return { cups, seen };
+  }, [order, given, seen]);
   const { score } = state;
   const isDone = score !== null && score.judged !== 'again';
   const letters = lettersOf(state);
@@ -71,14 +80,12 @@ export function OneOrder({ question, place }: { question: OrderAsked; place: Pla
     >
       <CupTray
         state={state}
-        order={order}
-        seen={seen}
+        shown={shown}
         onLift={(letter) => dispatch({ kind: 'lift', letter })}
       />
       <CupLine
         state={state}
-        order={order}
-        seen={seen}
+        shown={shown}
         ranks={isDone ? given.shuffle : null}
         onPlace={(at) => dispatch({ kind: 'place', at })}
       />

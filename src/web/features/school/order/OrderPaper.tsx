@@ -1,7 +1,7 @@
-import type { OrderScore } from '#core/training';
+import type { OrderScore, SeenAs } from '#core/training';
 import { countWord } from '#core/units';
+import { SeenAsChoice } from '../SeenAs';
 import { VERDICT_WORDS } from '../verdictWords';
-import type { Seen } from './Cups';
 
 const TITLES = { ...VERDICT_WORDS, again: 'Darkest first' };
 
@@ -33,24 +33,15 @@ export function OrderPaper({
 }: {
   score: OrderScore | null;
   left: number;
-  seen: Seen;
-  onSee: (seen: Seen) => void;
+  seen: SeenAs;
+  onSee: (seen: SeenAs) => void;
 }) {
   return (
     <>
       <h2>{score ? 'Answer' : 'Before you submit'}</h2>
       <div role="status">{score ? <Result score={score} /> : <p>{waitingWords(left)}</p>}</div>
-      <h2 className="mt-5">Another way to see the cups</h2>
-      <div className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn slim"
-          aria-pressed={seen === 'figures'}
-          onClick={() => onSee(seen === 'figures' ? 'colour' : 'figures')}
-        >
-          {seen === 'figures' ? 'Show the colours' : 'Show lightness as figures'}
-        </button>
-      </div>
+      <h2 className="mt-5 mb-2">How the cups are shown</h2>
+      <SeenAsChoice seen={seen} onSee={onSee} />
       <p className="small mt-2">Your choice is not saved.</p>
       <p className="small mt-4">
         After a right answer the next cups look more alike. A screen that changes colours makes this
