@@ -376,13 +376,43 @@ test('a lesson with leaf stands in the record of whoever tasted and of whoever l
   ];
   expect(brewer.tables).toMatchObject([{ ...had, sat: true, led: false }]);
   expect(lead.tables).toMatchObject([{ ...had, sat: false, led: true }]);
-  expect(brewer.seen).toEqual([{ skill: 'see', good: 1, n: 1, holds: false }]);
-  expect(trainee.seen).toEqual([{ skill: 'see', good: 0, n: 1, holds: false }]);
-  expect(lead.seen).toEqual([{ skill: 'teach', good: 1, n: 3, holds: false }]);
+  expect(brewer.seen).toEqual([{ of: 'ladders', good: 1, n: 1, holds: false }]);
+  expect(trainee.seen).toEqual([{ of: 'ladders', good: 0, n: 1, holds: false }]);
+  expect(lead.seen).toEqual([{ of: 'tablesLed', good: 1, n: 3, holds: false }]);
   const record = await h.callers.trainee
     .get(`/api/training/record/${h.ids.trainee}.csv`)
     .expect(200);
   expect(record.text).toMatch(/tasted.*"?Four cups, four times/);
+});
+test('cups of one pot, marked and revealed, tell School how much stronger the last drop is at this site', async () => {
+  const gradient = async () =>
+    ((await h.callers.trainee.get('/api/training').expect(200)).body as { potGradient: number })
+      .potGradient;
+  const cup = { grams: 6, water: 500, celsius: 90, seconds: 180 };
+  const ofPot = [1, 2, 3].map((place) => ({ ...cup, poured: { place, of: 3 } }));
+  const wish = { kind: 'comparison', compares: 'poured', lesson: 'firstLast' } as const;
+  const t = await setUp({ ...wish, cups: ofPot });
+  const actAt = (secondsAgo: number, act: TastingAct) =>
+    h.callers.lead
+      .post(`/api/tastings/${t.id}/events`, { id: newId(), at: h.now() - 1000 * secondsAgo, act })
+      .expect(200);
+  await actAt(200, { kind: 'start' });
+  for (const i of ofPot.keys()) await actAt(20, { kind: 'pull', cup: i });
+  for (const who of ['brewer', 'trainee'] as const) {
+    const taster = h.ids[who];
+    for (const [i, strength] of ([-2, 0, 2] as const).entries()) {
+      const written = { marks: { strength }, words: [] };
+      const keep = { kind: 'keep', taster, code: codeOf(t, i), sheet: written } as const;
+      await does(t.id, keep, h.callers[who]).expect(200);
+    }
+    const act = { kind: 'handIn', taster, order: null, choice: null } as const;
+    await does(t.id, act, h.callers[who]).expect(200);
+  }
+  expect(await gradient()).toBeNull();
+  await does(t.id, { kind: 'reveal' }).expect(200);
+  // Both found it as far apart as marks go: more than the half that is known from memory.
+  expect(await gradient()).toBeGreaterThan(0.55);
+  expect(await gradient()).toBeLessThan(1.5);
 });
 test('somebody left before the sheet was in: the lesson is not theirs; a table with one taster is not led', async () => {
   const t = await brewed({ lesson: 'timeLadder' });

@@ -28,7 +28,7 @@ describe('what is drawn is what the server takes', () => {
       })),
       {
         drill: 'turns',
-        given: drawTurns(FACTS.cups, level, random),
+        given: drawTurns(FACTS, level, random),
         answer: { pours: [{ cup: 0, ml: 12.5 }] },
       },
       {

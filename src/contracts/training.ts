@@ -95,7 +95,11 @@ export const SchoolSettings = z.strictObject({
 }) satisfies z.ZodType<{ courses: CourseLists; brewerSkills: Skill[] }>;
 export type SchoolSettings = z.infer<typeof SchoolSettings>;
 export const getTraining = endpoint(ROUTES.getTraining, {
-  response: Practice.extend({ school: SchoolSettings }),
+  response: Practice.extend({
+    school: SchoolSettings,
+    /** From the first to the last drop of a pot at this site, as its tables found it; null: none tasted it yet. */
+    potGradient: z.number().min(0).max(1.9).nullable(),
+  }),
 });
 /** By a lead, for the whole house. */
 export const setSchool = endpoint(ROUTES.setSchool, {

@@ -118,4 +118,5 @@ export {
   type LeafPart,
 } from './leafLessons';
 export { expectedCups, type ExpectedCup } from './leafExpected';
+export { type PotGradient, potGradientOf, type PotTasted, potTasted } from './potGradient';
 export { LEAF_LESSON_IDS, type LeafLessonId } from './leafLessonIds';

@@ -75,7 +75,7 @@ export function sampleDrillFacts(): DrillFacts {
   );
   const later = [{ earliest: 120, best: 150, latest: 180 }];
   return {
-    cups,
+    ...{ cups, gradient: 0.5 },
     weighed: [
       { tea: 'Tolvane Amber', spoon: { name: 'dessert spoon', ml: 10 }, grams: 2.4 },
       { tea: 'Sennet Hollow', spoon: { name: 'teaspoon', ml: 5 }, grams: 0.9 },

@@ -1,4 +1,5 @@
 import type { HouseLimits } from '#core/cold';
+import { POT_GRADIENT } from '#core/cup';
 import { POUR_LOSS } from '#core/heat';
 import {
   computeCard,
@@ -52,6 +53,8 @@ export function drillTeasOf(tea: BookTea): DrillTea[] {
 /** What a house is asked about. */
 export type DrillFacts = {
   readonly cups: readonly DrillCup[];
+  /** From the first to the last drop of a pot here, as a share of its mean strength. */
+  readonly gradient: number;
   /** Teas whose spoons were weighed. */
   readonly weighed: readonly WeighedTea[];
   /** Where its water comes from. */
@@ -158,6 +161,8 @@ export function drillFactsOf(house: {
   readonly limits: HouseLimits;
   /** When somebody is there; null: nobody said. */
   readonly open: Week | null;
+  /** As it was tasted here; null: nobody tasted it yet. */
+  readonly gradient: number | null;
 }): DrillFacts {
   // A pitcher holds cold tea: nobody is asked about a hot cup in it.
   const cups = drillCupsOf({
@@ -165,6 +170,7 @@ export function drillFactsOf(house: {
     vessels: house.vessels.filter((v) => v.kind !== 'pitcher'),
   });
   return {
+    gradient: house.gradient ?? POT_GRADIENT,
     ...{ cups, weighed: weighedTeasOf(house.teas), water: waterOf(house.site) },
     vessels: house.vessels.filter(isUnder).map((v) => ({
       ...{ name: v.name, kind: v.kind, brimMl: v.brim, fillLineMl: v.mark },

@@ -48,7 +48,7 @@ const SITE = {
 const facts = (over: Partial<Parameters<typeof drillFactsOf>[0]> = {}) =>
   drillFactsOf({
     ...{ teas: drillTeasOf(book()), vessels: [vessel(), PITCHER], site: SITE },
-    ...{ limits: USUAL_HOUSE_LIMITS, open: null },
+    ...{ limits: USUAL_HOUSE_LIMITS, open: null, gradient: null },
     ...over,
   });
 

@@ -49,7 +49,7 @@ test('a house with nothing to ask about is no error of its own', () => {
     drawFigure(drill, { ...bare, cold: cold.cold }, 3, seeded(1));
   for (const drill of FIGURE_DRILL_NAMES) expect(drawing(drill)).toThrow(RangeError);
   expect(() => drawPick('holding', cold, 3, seeded(1))).toThrow(RangeError);
-  expect(() => drawTurns([], 3, seeded(1))).toThrow(RangeError);
+  expect(() => drawTurns({ cups: [], gradient: 0.5 }, 3, seeded(1))).toThrow(RangeError);
 });
 
 describe('water for the leaf', () => {

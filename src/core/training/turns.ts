@@ -1,9 +1,9 @@
-import { POT_GRADIENT, strengthAlongPour } from '#core/cup';
+import { strengthAlongPour } from '#core/cup';
 import { pick, type Random } from '#core/numeric';
 import { characterOf } from '#core/styles';
 import type { Level } from './diagnosis/diagnosis';
-import type { DrillCup } from './diagnosis/draw';
 import type { Judged } from './diagnosis/score';
+import type { DrillFacts } from './drillCups';
 
 // One vessel poured into several cups: the first of its liquor is weaker than the last, so cups are filled in turns.
 
@@ -76,13 +76,13 @@ export const isFairTurns = ({ liquorMl, cups }: TurnsFacts): boolean =>
   liquorMl / cups >= LEAST_CUP_ML;
 /** Draws a vessel of the house to be poured out. @throws {RangeError} when no vessel holds enough */
 export function drawTurns(
-  drillCups: readonly DrillCup[],
+  { cups: drillCups, gradient }: Pick<DrillFacts, 'cups' | 'gradient'>,
   level: Level,
   random: Random,
 ): TurnsGiven {
   const all = drillCups.map((cup) => ({
     ...{ tea: cup.tea, vesselName: cup.vessel, level, cups: CUPS[level] },
-    gradient: POT_GRADIENT,
+    gradient,
     liquorMl: Math.round(cup.waterMl - characterOf(cup.style).held * cup.leafGrams),
   }));
   return pick(random, all.filter(isFairTurns));

@@ -168,7 +168,7 @@ export async function addTraining(making: Making, { sites, vessels, cast }: Shop
     drillFactsOf({
       teas: teas.filter((tea) => TEAS.includes(tea.name)).flatMap(drillTeasOf),
       vessels: vessels.filter((v) => v.siteId === site.id && isTaken(v)),
-      ...{ site, limits: USUAL_HOUSE_LIMITS, open: null },
+      ...{ site, limits: USUAL_HOUSE_LIMITS, open: null, gradient: null },
     });
   // A shift takes more vessels than a few, and is drawn quickly.
   const { shift } = factsWith(() => true);

@@ -35,7 +35,7 @@ import {
 } from './repository';
 import { schoolOf, schoolWords } from './school';
 import { seenOf } from './seen';
-import { tablesOf } from './tables';
+import { potGradientAt, tablesOf } from './tables';
 import { TRAINING_TASKS } from './tasks';
 
 const DAY_MS = 86_400_000;
@@ -78,7 +78,8 @@ export function createTrainingService(deps: Deps) {
       const { personId: id, name, role } = who;
       const [own] = await practicesOf(db, [{ id, name, role }]);
       if (!own) throw notFound('That person');
-      return { ...own, school: await schoolOf(db) };
+      const potGradient = await potGradientAt(db, who.siteId);
+      return { ...own, school: await schoolOf(db), potGradient };
     },
     /** All of one person’s: their own, or anybody’s of the site for a lead. */
     async record(personId: string, who: Signed): Promise<Practice> {

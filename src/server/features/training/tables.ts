@@ -1,6 +1,7 @@
 import { and, desc, eq, or } from 'drizzle-orm';
 import { ATTRIBUTE_NAMES } from '#core/corrections';
-import { calibrationOf, foldTasting, ownResult } from '#core/tastings';
+import { fittedBy } from '#core/fitting';
+import { calibrationOf, foldTasting, ownResult, potGradientOf, potTasted } from '#core/tastings';
 import { siteDate } from '#core/time';
 import { TASTERS_LED } from '#core/training';
 import { epochMs } from '#core/units';
@@ -63,4 +64,35 @@ export async function tableResult(tx: Tx, id: string) {
       });
     },
   };
+}
+
+/** The last pots of a site that were tasted cup by cup. */
+const POTS = 5;
+/** How much stronger the last drop of a pot is here, from its lessons; null: none was held. */
+export async function potGradientAt(tx: Tx, siteId: string): Promise<number | null> {
+  const rows = await tx
+    .select({ id: tastings.id })
+    .from(tastings)
+    .where(
+      and(
+        ...[eq(tastings.siteId, siteId), eq(tastings.lesson, 'firstLast')],
+        eq(tastings.stage, 'revealed'),
+      ),
+    )
+    .orderBy(desc(tastings.at), desc(tastings.id))
+    .limit(POTS);
+  const pots = await Promise.all(
+    rows.map(async ({ id }) => {
+      const found = await tastingById(tx, id);
+      if (!found) return null;
+      const { exercise, vessel } = found.t;
+      const of = {
+        tea: { ...found.tea, fitted: fittedBy(found.fit, found.tea.style) },
+        recipe: found.version.recipe,
+        vessel,
+      };
+      return potTasted(exercise, foldTasting(exercise, await eventsAt(tx, id)), of);
+    }),
+  );
+  return potGradientOf(pots.filter((pot) => pot !== null))?.gradient ?? null;
 }

@@ -38,6 +38,7 @@ export function useTraining() {
     tables: data?.tables ?? [],
     school: data?.school ?? USUAL_SCHOOL,
     signs: data?.signs ?? [],
+    potGradient: data?.potGradient ?? null,
     isLoading: isFetching && !data,
     isError: isError && !data,
     /** The server has answered, or will not. */

@@ -26,7 +26,7 @@ test('picks: each part with what was right and what was picked', () => {
   expect(words.match(/Right answer: (Left|Right):/g)).toHaveLength(3);
 });
 test('a pour: what came into each cup', () => {
-  const given = drawTurns(FACTS.cups, 1, seeded(1));
+  const given = drawTurns(FACTS, 1, seeded(1));
   const pours = [{ cup: 0, ml: 100.4 }];
   expect(disputeWords({ drill: 'turns', given, answer: { pours } })).toContain(
     'Poured: 100, 0 ml.',

@@ -84,8 +84,8 @@ const worker = {
     }),
   shift: ({ shift }: DrillFacts, level: Level, seed: number): ShiftAsked | null =>
     drawn(seed, (random) => ({ seed, given: drawShift(shift, level, random) })),
-  turns: ({ cups }: DrillFacts, level: Level, seed: number): TurnsAsked | null =>
-    drawn(seed, (random) => ({ seed, given: drawTurns(cups, level, random) })),
+  turns: (facts: DrillFacts, level: Level, seed: number): TurnsAsked | null =>
+    drawn(seed, (random) => ({ seed, given: drawTurns(facts, level, random) })),
   figure: (
     drill: FigureDrillName,
     facts: DrillFacts,

@@ -7,14 +7,25 @@ import {
   cupName,
   type CupsResult,
   fewestTasters,
+  potGradientOf,
+  potTasted,
+  type Tasting,
 } from '#core/tastings';
-import { capital, minutesText, numberText, signedText } from '#core/units';
+import { capital, countWord, minutesText, numberText, signedText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
 import { CupTable } from './CupTable';
 import { Means } from './Means';
 
 /** What a comparison found: each cup's mean marks, then each beside the first with the chance of that. */
-export function Compared({ view, result }: { view: OpenTasting; result: CupsResult }) {
+export function Compared({
+  view,
+  now,
+  result,
+}: {
+  view: OpenTasting;
+  now: Tasting;
+  result: CupsResult;
+}) {
   const nameOf = (cup: number) => {
     const plan = view.exercise.cups[cup]?.plan;
     return plan ? cupName(plan) || `cup ${cup + 1}` : '';
@@ -81,6 +92,7 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
         ) : (
           <PairsTable told={told} nameOf={nameOf} />
         )}
+        <PotFound view={view} now={now} />
         <p className="mt-3">
           Sheets:{' '}
           {view.exercise.tasters.map((t, i) => (
@@ -101,6 +113,21 @@ export function Compared({ view, result }: { view: OpenTasting; result: CupsResu
         </div>
       </section>
     </>
+  );
+}
+
+/** What the cups of one pot say of it: how much stronger its last drop is. School’s pots are poured like that. */
+function PotFound({ view, now }: { view: OpenTasting; now: Tasting }) {
+  const { tea, version, vessel, exercise } = view;
+  const pot = potTasted(exercise, now, { tea, recipe: version.recipe, vessel });
+  const found = pot && potGradientOf([pot]);
+  if (!found) return null;
+  return (
+    <p className="mt-3">
+      From the first drop to the last this pot gets {Math.round(100 * found.gradient)} % stronger (
+      {countWord(found.tasters)} {found.tasters === 1 ? 'taster' : 'tasters'}, give or take{' '}
+      {Math.round(100 * found.sd)} %). In School, pots are poured as the last tables found them.
+    </p>
   );
 }
 

@@ -75,5 +75,5 @@ function resultShown(result: ReturnType<typeof resultOf>, view: OpenTasting, now
   if (result.kind === 'choice') return <Chosen view={view} now={now} result={result} />;
   if (result.kind === 'calibration') return <Calibrated view={view} result={result} />;
   if (view.kind === 'dialIn') return <DialIn view={view} now={now} />;
-  return <Compared view={view} result={result} />;
+  return <Compared view={view} now={now} result={result} />;
 }
