@@ -30,7 +30,7 @@ import {
 /** Printed where a figure is missing. */
 const BROKEN = /NaN|undefined|null|Infinity|\[object/;
 
-type Found = { readonly fault: string | null; readonly level: Level };
+export type Found = { readonly fault: string | null; readonly level: Level };
 const ok = (level: Level): Found => ({ fault: null, level });
 
 function faultOfChoices(figure: Figure, level: Level): string | null {

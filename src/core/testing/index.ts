@@ -109,3 +109,9 @@ export function sampleDrillFacts(): DrillFacts {
   };
 }
 export { checkDrawn, checkDrawnShift } from './drillItems';
+export {
+  checkDrawnDiagnosis,
+  checkDrawnOrder,
+  checkDrawnTurns,
+  drillHouseOf,
+} from './drillCupItems';

@@ -7,6 +7,7 @@ import {
   courseOf,
   type Done,
   type Drill,
+  drillsLeft,
   heatWorked,
   houseCupOf,
   isLessonDone,
@@ -20,6 +21,7 @@ import {
   lessonsTwice,
   lessonTakenOut,
   nextLesson,
+  openLesson,
   type TableDone,
   toDoWords,
   USUAL_COURSES,
@@ -95,6 +97,18 @@ test('a lead’s lists: a lesson goes earlier or later, out, and into another co
   for (const lists of [later, without, elsewhere]) expect(lessonsTwice(lists)).toEqual([]);
   expect(COURSE_IDS.flatMap((id) => elsewhere[id])).toHaveLength(LESSON_IDS.length);
   expect(lessonsTwice({ ...USUAL_COURSES, cold: [...cold, 'words'] })).toEqual(['words']);
+});
+test('the open lesson is the first one that is not done, of the first day and then of the first week', () => {
+  const at = (done: Done) => openLesson(USUAL_COURSES, done);
+  expect(at(answered())?.lesson.id).toBe('spoon');
+  const some = answered('spoons', 'fillLine', 'splash');
+  expect(at(some)?.lesson.id).toBe('heat');
+  // Of its two drills one is left.
+  expect(drillsLeft(lessonOf('heat'), some)).toEqual(['landing']);
+  const day = answered('spoons', 'fillLine', 'splash', 'landing', 'shift', 'order', 'rescue');
+  expect(at(day)).toMatchObject({ course: { id: 'firstWeek' }, lesson: { id: 'everyPot' } });
+  const lists = { ...USUAL_COURSES, firstWeek: [] };
+  expect(openLesson(lists, day)).toBeNull();
 });
 test('every lesson with leaf is part of a course', () => {
   const taught = lessons.flatMap((l) => l.toDo.flatMap((t) => (t.kind === 'leaf' ? t.lesson : [])));

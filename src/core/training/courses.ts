@@ -179,6 +179,23 @@ export const isLessonDone = (lesson: Lesson, done: Done): boolean =>
 /** The first lesson that is not done; null: the course is done. */
 export const nextLesson = ({ lessons }: Pick<Course, 'lessons'>, done: Done): Lesson | null =>
   lessons.find((lesson) => !isLessonDone(lesson, done)) ?? null;
+/** What a new person learns first; the other courses are chosen. */
+const OF_TRAINEES: readonly CourseId[] = ['firstDay', 'firstWeek'];
+/** The lesson that a trainee takes next, and its course; null: both courses are done. */
+export function openLesson(
+  lists: CourseLists,
+  done: Done,
+): { readonly course: Course; readonly lesson: Lesson } | null {
+  for (const id of OF_TRAINEES) {
+    const course = courseAs(lists, id);
+    const lesson = nextLesson(course, done);
+    if (lesson) return { course, lesson };
+  }
+  return null;
+}
+/** Drills that are left to do in a lesson, at any level. */
+export const drillsLeft = (lesson: Lesson, done: Done): Drill[] =>
+  leftToDo(lesson, done).flatMap((toDo) => (toDo.kind === 'drill' ? [toDo.drill] : []));
 /** How many lessons of a course are done. */
 export const lessonsDone = ({ lessons }: Pick<Course, 'lessons'>, done: Done): number =>
   lessons.filter((lesson) => isLessonDone(lesson, done)).length;

@@ -1,5 +1,12 @@
 import { seeded } from '#core/numeric';
-import { checkDrawn, sampleDrillFacts } from '#core/testing';
+import {
+  checkDrawn,
+  checkDrawnDiagnosis,
+  checkDrawnOrder,
+  checkDrawnTurns,
+  drillHouseOf,
+  sampleDrillFacts,
+} from '#core/testing';
 import {
   type CausesGiven,
   drawFigure,
@@ -41,6 +48,21 @@ describe('a drawn question is fair: one right answer, wrong choices that are wro
       expect(found.filter((f) => f.level === level).length).toBeGreaterThan(DRAWN / 2);
     },
   );
+});
+test.each(LEVELS)('orders of cups and vessels to pour, level %i', (level) => {
+  for (const check of [checkDrawnOrder, checkDrawnTurns]) {
+    const found = Array.from({ length: 2 * DRAWN }, (_, i) => check(FACTS, level, 31 * level + i));
+    expect(found.flatMap((f) => f.fault ?? [])).toEqual([]);
+    expect(found.filter((f) => f.level === level)).toHaveLength(found.length);
+  }
+});
+const HOUSE = drillHouseOf(FACTS);
+test.each(LEVELS)('cups to diagnose, level %i', (level) => {
+  const drawn = level === 5 ? 3 : DRAWN;
+  const found = Array.from({ length: drawn }, (_, i) =>
+    checkDrawnDiagnosis(HOUSE, level, 104_729 * level + i),
+  );
+  expect(found.flatMap((f) => f.fault ?? [])).toEqual([]);
 });
 test('a house with nothing to ask about is no error of its own', () => {
   const bare = { ...FACTS, cups: [], weighed: [], vessels: [], again: [] };

@@ -90,6 +90,8 @@ export {
   lessonsTwice,
   lessonTakenOut,
   nextLesson,
+  drillsLeft,
+  openLesson,
   toDoWords,
   USUAL_COURSES,
   type Course,
@@ -142,6 +144,8 @@ export {
   workDiagnosis,
   type DiagnosisGiven,
   type DrillCup,
+  diagnosisTry,
+  faultsFor,
 } from './diagnosis/draw';
 export { isPair, PAIR_NAMES, partsOf, type PairName } from './diagnosis/pairs';
 export {

@@ -121,4 +121,14 @@ describe('a sitting', () => {
     expect(sessionOf(later)).toEqual([]);
     expect(sessionOf([])).toEqual([]);
   });
+  test('the open lesson comes first, with its own drill; a shift is no part of a sitting', () => {
+    const drills = sessionOf(due('scale', 'correct'), ['match']);
+    expect(drills.slice(0, 3)).toEqual(['match', 'scale', 'diagnose']);
+    expect(drills[3]).toBe('order');
+    expect(seconds(drills)).toBeLessThanOrEqual(390);
+    // What was answered yesterday is asked again while its lesson is open.
+    const later = due('see').map((s) => ({ ...s, kind: 'later' }) as const);
+    expect(sessionOf(later, ['order'])[0]).toBe('order');
+    expect(sessionOf(due('scale'), ['shift'])[0]).toBe('scale');
+  });
 });

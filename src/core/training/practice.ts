@@ -112,14 +112,23 @@ const [FEWEST, MOST] = [3, 6];
 const secondsOf = (drill: Drill): number => DRILLS[drill].seconds;
 
 /**
- * The questions of one sitting: two or three skills that are due, else new, three to six questions of each, the skills in turn,
- * as many as fit into six and a half minutes. Empty: nothing is due, and nothing is new.
+ * The questions of one sitting: the open lesson first, then two or three skills that are due, else new, three to six questions
+ * of each, the skills in turn, as many as fit into six and a half minutes. Empty: nothing is due, and nothing is new.
+ * @param lesson drills that are left to do in the lesson somebody is at
  */
-export function sessionOf(due: readonly SkillDue[]): Drill[] {
-  const skills = due.filter((s) => s.kind !== 'later').map((s) => s.skill);
+export function sessionOf(due: readonly SkillDue[], lesson: readonly Drill[] = []): Drill[] {
+  const ofLesson = lesson.filter((drill) => !isAlone(drill));
+  const skills = [
+    ...new Set([
+      ...ofLesson.map((drill) => DRILLS[drill].skill),
+      ...due.filter((s) => s.kind !== 'later').map((s) => s.skill),
+    ]),
+  ];
   const drillOf = (skill: Skill, round: number): Drill | undefined => {
     const drills = DRILL_NAMES.filter((d) => DRILLS[d].skill === skill && !isAlone(d));
-    return drills[round % drills.length];
+    const first = drills.filter((d) => ofLesson.includes(d));
+    const rest = drills.filter((d) => !ofLesson.includes(d));
+    return [...first, ...rest][round % drills.length];
   };
   const planned = (count: number, rounds: number): Drill[] =>
     Array.from({ length: rounds }, (_, round) =>

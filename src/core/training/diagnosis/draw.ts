@@ -133,7 +133,26 @@ function factsFor(
   return FACTS.filter((f) => needed.has(f) || ordered.slice(open).includes(f));
 }
 
-/** One draw: a fault stays, its house, size and facts are drawn again until the question is fair. */
+/** One try: a house, sizes and facts for those faults; null: they make no fair question. */
+export function diagnosisTry(
+  house: DrillHouse,
+  level: Level,
+  ids: readonly FaultName[],
+  random: Random,
+): DiagnosisGiven | null {
+  const cup = pick(random, house.cups);
+  const rivals = house.rivals(cup);
+  const faults = ids.flatMap((id) => {
+    const size = sizeOf(rivals.house, id, random, ids.length > 1);
+    return size === null ? [] : [{ id, size }];
+  });
+  if (faults.length < ids.length || !rivals.isWorthAsking(faults, level)) return null;
+  const near = rivals.near(faults);
+  const known = factsFor(level, ids, near, random);
+  const given: DiagnosisGiven = { cup, faults, known, level };
+  return workDiagnosis(given, rivals).unfair === null ? given : null;
+}
+/** A fault stays, its house, size and facts are drawn again until the question is fair. */
 function tryToDraw(
   house: DrillHouse,
   level: Level,
@@ -141,20 +160,14 @@ function tryToDraw(
   random: Random,
 ): DiagnosisGiven | null {
   for (let i = 0; i < TRIES; i++) {
-    const cup = pick(random, house.cups);
-    const rivals = house.rivals(cup);
-    const faults = ids.flatMap((id) => {
-      const size = sizeOf(rivals.house, id, random, ids.length > 1);
-      return size === null ? [] : [{ id, size }];
-    });
-    if (faults.length < ids.length || !rivals.isWorthAsking(faults, level)) continue;
-    const near = rivals.near(faults);
-    const known = factsFor(level, ids, near, random);
-    const given: DiagnosisGiven = { cup, faults, known, level };
-    if (workDiagnosis(given, rivals).unfair === null) return given;
+    const given = diagnosisTry(house, level, ids, random);
+    if (given) return given;
   }
   return null;
 }
+/** One fault, at the fifth level two. */
+export const faultsFor = (level: Level, random: Random): readonly FaultName[] =>
+  level === 5 ? partsOf(pick(random, PAIR_NAMES)) : [pick(random, FAULT_NAMES)];
 /** Some faults cannot be in a house at all: so many are tried before the level is. */
 const FAULTS_TRIED = 4;
 /**
@@ -165,7 +178,7 @@ const FAULTS_TRIED = 4;
 export function drawDiagnosis(house: DrillHouse, level: Level, random: Random): DiagnosisGiven {
   for (let at = level; at >= 1; at = (at - 1) as Level)
     for (let i = 0; i < FAULTS_TRIED; i++) {
-      const ids = at === 5 ? partsOf(pick(random, PAIR_NAMES)) : [pick(random, FAULT_NAMES)];
+      const ids = faultsFor(at, random);
       const given = tryToDraw(house, at, ids, random);
       if (given) return given;
     }

@@ -1,11 +1,10 @@
 import { Link } from 'react-router';
-import { sessionMinutes, sessionOf, SKILLS } from '#core/training';
+import { sessionMinutes, SKILLS } from '#core/training';
 import { useSkillsDue } from './useSkillsDue';
 
 /** On a trainee’s Bar while nothing runs: what is due today. */
 export function DueToday() {
-  const { due, isSettled } = useSkillsDue();
-  const drills = sessionOf(due);
+  const { due, drills, isSettled } = useSkillsDue();
   if (!isSettled || drills.length === 0) return null;
   const skills = due.filter((s) => s.kind === 'due').map((s) => SKILLS[s.skill]);
   return (

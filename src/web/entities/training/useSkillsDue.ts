@@ -1,15 +1,16 @@
 import { useMemo } from 'react';
-import { skillsDue } from '#core/training';
+import { drillsLeft, openLesson, sessionOf, skillsDue } from '#core/training';
 import { epochMs } from '#core/units';
 import { useNow } from '../../platform/clock';
-import { useZone } from '../people/session';
+import { useSession, useZone } from '../people/session';
 import { useTraining } from './useTraining';
 
 const LOOKED_EVERY_MS = 60_000;
 
-/** One’s own skills as they stand in the schedule. Answers that one disputes are left out. */
+/** One’s own skills as they are due, and the questions of the next sitting. Answers that one disputes are left out. */
 export function useSkillsDue() {
-  const { answers, isSettled } = useTraining();
+  const { answers, tables, school, isSettled } = useTraining();
+  const { role } = useSession();
   const zone = useZone();
   const now = useNow(LOOKED_EVERY_MS);
   const due = useMemo(
@@ -21,5 +22,10 @@ export function useSkillsDue() {
       ),
     [answers, now, zone],
   );
-  return { due, isSettled };
+  const drills = useMemo(() => {
+    const done = { answers, tables };
+    const open = role === 'trainee' ? openLesson(school.courses, done) : null;
+    return sessionOf(due, open ? drillsLeft(open.lesson, done) : []);
+  }, [due, answers, tables, school, role]);
+  return { due, drills, isSettled };
 }

@@ -1,14 +1,6 @@
 import { Link } from 'react-router';
 import { siteDate } from '#core/time';
-import {
-  type Drill,
-  DRILL_NAMES,
-  DRILLS,
-  ENOUGH,
-  sessionMinutes,
-  sessionOf,
-  SKILLS,
-} from '#core/training';
+import { type Drill, DRILL_NAMES, DRILLS, ENOUGH, sessionMinutes, SKILLS } from '#core/training';
 import { skillsOf, type SkillStand } from '#core/training';
 import { useSession, useZone } from '../../entities/people/session';
 import { useAddSignEventMutation } from '../../entities/training/api';
@@ -26,7 +18,6 @@ import { NextLesson } from './lessons/NextLesson';
 import { SkillTubes } from './SkillTubes';
 
 const DRAWN_EVERY_MS = 60_000;
-/** What starts each drill, in their order. */
 /** One’s own skills: what the last answers can mean, what is signed, what to practise. */
 export function SchoolPage() {
   const training = useTraining();
@@ -34,8 +25,7 @@ export function SchoolPage() {
   const zone = useZone();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
-  const { due } = useSkillsDue();
-  const drills = sessionOf(due);
+  const { due, drills } = useSkillsDue();
   useKeys([
     ...(drills.length > 0
       ? [{ key: 't', does: 'Practise what is due today', run: () => go('/school/today') }]
@@ -133,8 +123,8 @@ function Today({ drills }: { drills: readonly Drill[] }) {
       <div>
         <b className="text-[19px] font-semibold">Today</b>
         <p className="small">
-          {skills}. {drills.length} questions, about {sessionMinutes(drills)} minutes. The skill you
-          most likely forgot comes first.
+          {skills}. {drills.length} questions, about {sessionMinutes(drills)} minutes. Your open
+          lesson comes first, then the skill you most likely forgot.
         </p>
       </div>
       <Link className="btn go" to="/school/today">

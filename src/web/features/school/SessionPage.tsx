@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { type Drill, sessionOf } from '#core/training';
+import type { Drill } from '#core/training';
 import { useSkillsDue } from '../../entities/training/useSkillsDue';
 import { useGo } from '../../platform/useGo';
 import { Loading, Nothing } from '../../ui/Note';
@@ -8,11 +8,11 @@ import { DrillSitting } from './DrillSitting';
 
 /** What is due today, the skills in turn. What was planned when it began stays, whatever is answered meanwhile. */
 export function SessionPage() {
-  const { due, isSettled } = useSkillsDue();
+  const { drills: planned, isSettled } = useSkillsDue();
   const go = useGo();
   const [drills, hold] = useState<readonly Drill[] | null>(null);
   const [at, setAt] = useState(0);
-  if (drills === null && isSettled) hold(sessionOf(due));
+  if (drills === null && isSettled) hold(planned);
   if (drills === null)
     return (
       <main className="page">

@@ -1,17 +1,7 @@
 import { Link } from 'react-router';
-import {
-  courseAs,
-  type CourseId,
-  type CourseLists,
-  type Done,
-  lessonsDone,
-  nextLesson,
-} from '#core/training';
+import { type CourseLists, type Done, lessonsDone, openLesson } from '#core/training';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
-
-/** What a new person learns first; the other courses are chosen. */
-const OF_TRAINEES: readonly CourseId[] = ['firstDay', 'firstWeek'];
 
 /** The lesson that a trainee takes next; the list of all courses for everybody. */
 export function NextLesson({
@@ -24,23 +14,20 @@ export function NextLesson({
   isTrainee: boolean;
 }) {
   const go = useGo();
-  const course = isTrainee
-    ? OF_TRAINEES.map((id) => courseAs(lists, id)).find((c) => nextLesson(c, done) !== null)
-    : undefined;
-  const lesson = course ? nextLesson(course, done) : null;
-  const path = lesson ? `/school/lesson/${lesson.id}` : null;
+  const open = isTrainee ? openLesson(lists, done) : null;
+  const path = open ? `/school/lesson/${open.lesson.id}` : null;
   useKeys(path ? [{ key: 'y', does: 'The next lesson', run: () => go(path) }] : []);
   return (
     <>
-      {course && lesson && path && (
-        <section className="mb-2" aria-label={course.title}>
-          <h2>{course.title}</h2>
+      {open && path && (
+        <section className="mb-2" aria-label={open.course.title}>
+          <h2>{open.course.title}</h2>
           <div className="drill-row">
             <div>
-              <b className="text-[19px] font-semibold">{lesson.title}</b>
+              <b className="text-[19px] font-semibold">{open.lesson.title}</b>
               <p className="small">
-                {lessonsDone(course, done)} of {course.lessons.length} lessons done. Read one page,
-                then practise.
+                {lessonsDone(open.course, done)} of {open.course.lessons.length} lessons done. Read
+                one page, then practise.
               </p>
             </div>
             <Link className="btn go" to={path}>
