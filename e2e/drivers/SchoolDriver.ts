@@ -59,6 +59,20 @@ export class SchoolDriver extends Hands {
       await this.expectThere('button', `Place ${i + 1}, cup ${cup}`);
     }
   }
+  /** From one place or the tray to another, by hand. */
+  async dragCup(from: string, to: string): Promise<void> {
+    const middle = async (name: string) => {
+      const box = await this.page.getByRole('button', { name }).boundingBox();
+      if (!box) throw new Error(`${name} is not there`);
+      return { x: box.x + box.width / 2, y: box.y + 30 };
+    };
+    const { mouse } = this.page;
+    const [start, end] = [await middle(from), await middle(to)];
+    await mouse.move(start.x, start.y);
+    await mouse.down();
+    await mouse.move(end.x, end.y, { steps: 8 });
+    await mouse.up();
+  }
   /** Another way to see the cups of a colour drill. */
   async showCupsAs(way: string): Promise<void> {
     await this.page.getByRole('radio', { name: way }).click();

@@ -105,6 +105,20 @@ test('cups are set in order by letter and figure, a step is taken back, and the 
   await house.expectSaid(/^2 of 2/);
 });
 
+test('a cup is dragged to a place and away again', async ({ house }) => {
+  const school = new SchoolDriver(house.page);
+  await house.signIn(PEOPLE.trainee);
+  await school.beginOrdering();
+  await school.dragCup('Cup C', 'Place 2');
+  await house.expectThere('button', 'Place 2, cup C');
+  await house.expectDisabled('button', /^Submit: seven cups to place/);
+  await school.dragCup('Place 2', 'Place 5');
+  await house.expectThere('button', 'Place 5, cup C');
+  await house.expectThere('button', 'Place 2, empty');
+  await house.page.keyboard.press('z');
+  await house.expectThere('button', 'Place 2, cup C');
+});
+
 test('leaf is scaled by keys and spoons are counted by typing; what was answered and how it is worked out are said', async ({
   house,
 }) => {

@@ -1,3 +1,14 @@
+import {
+  DndContext,
+  type DragEndEvent,
+  PointerSensor,
+  pointerWithin,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import type { ReactNode } from 'react';
 import type { SeenAs } from '#core/training';
 import { type CupToSee, SeenCup, seenText } from '../SeenAs';
 import { inTray, letterName, type Ordering } from './model';
@@ -16,6 +27,42 @@ function nameOf(letter: number, { cups, seen }: ShownCups): string {
   const cup = cups[letter];
   const text = cup ? seenText(cup, seen) : '';
   return `${letterName(letter)}${text ? `, ${text}` : ''}`;
+}
+
+/** A pointer moves this far before it drags: less is a touch, px. */
+const DRAG_PX = 6;
+/** Cups inside are dragged to a place, or away from their place. */
+export function CupDrag({
+  onDrop,
+  children,
+}: {
+  onDrop: (letter: number, at: number | null) => void;
+  children: ReactNode;
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: DRAG_PX } }),
+  );
+  const dropped = ({ active, over }: DragEndEvent) => {
+    const at: unknown = over?.data.current?.at;
+    onDrop(Number(active.id), typeof at === 'number' ? at : null);
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
+      {children}
+    </DndContext>
+  );
+}
+/** A cup that can be dragged. The button around it does the same by touch and by keys. */
+function DraggedCup({ letter, shown }: { letter: number; shown: ShownCups }) {
+  const { setNodeRef, listeners, transform } = useDraggable({ id: String(letter) });
+  const style = transform
+    ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 5 }
+    : undefined;
+  return (
+    <span ref={setNodeRef} className="cup-drag" style={style} {...listeners}>
+      <OneCup letter={letter} shown={shown} />
+    </span>
+  );
 }
 
 /** Cups that are in no place yet, and the one in hand. */
@@ -44,7 +91,7 @@ export function CupTray({
             aria-label={`Cup ${nameOf(letter, shown)}`}
             onClick={() => onLift(letter)}
           >
-            <OneCup letter={letter} shown={shown} />
+            <DraggedCup letter={letter} shown={shown} />
             <b>{letterName(letter)}</b>
           </button>
         ))}
@@ -81,23 +128,54 @@ export function CupLine({
       </h2>
       <div className="porcelain cup-row cup-line">
         {state.places.map((letter, at) => (
-          <button
+          <Place
             key={at}
-            type="button"
-            className={`cup-place ${state.lifted !== null && state.waiting === at ? 'waiting' : ''}`}
-            aria-label={`Place ${at + 1}${letter === null ? ', empty' : `, cup ${nameOf(letter, shown)}`}`}
-            onClick={() => onPlace(at)}
+            at={at}
+            isWaiting={state.lifted !== null && state.waiting === at}
+            name={letter === null ? 'empty' : `cup ${nameOf(letter, shown)}`}
+            words={wordsAt(letter, at)}
+            onPlace={() => onPlace(at)}
           >
             {letter === null ? (
               <span className="no-cup" aria-hidden="true" />
             ) : (
-              <OneCup letter={letter} shown={shown} />
+              <DraggedCup letter={letter} shown={shown} />
             )}
-            <b>{wordsAt(letter, at)}</b>
-            <small>{at + 1}</small>
-          </button>
+          </Place>
         ))}
       </div>
     </>
+  );
+}
+
+/** One numbered place; a cup is set down here by touch, by key or by dragging. */
+function Place({
+  at,
+  isWaiting,
+  name,
+  words,
+  onPlace,
+  children,
+}: {
+  at: number;
+  isWaiting: boolean;
+  name: string;
+  words: string;
+  onPlace: () => void;
+  children: ReactNode;
+}) {
+  const { setNodeRef, isOver } = useDroppable({ id: `place${at}`, data: { at } });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      className={`cup-place ${isWaiting || isOver ? 'waiting' : ''}`}
+      aria-label={`Place ${at + 1}, ${name}`}
+      onClick={onPlace}
+    >
+      {children}
+      <b>{words}</b>
+      <small>{at + 1}</small>
+    </button>
   );
 }

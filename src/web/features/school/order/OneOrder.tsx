@@ -5,7 +5,7 @@ import type { OrderAsked } from '../drill.worker';
 import { QuestionFrame } from '../QuestionFrame';
 import type { Place } from '../Sitting';
 import { useAnswer } from '../useAnswer';
-import { CupLine, CupTray } from './Cups';
+import { CupDrag, CupLine, CupTray } from './Cups';
 import { empty, letterName, lettersOf, ordered, toPlace } from './model';
 import { OrderPaper } from './OrderPaper';
 
@@ -78,20 +78,22 @@ export function OneOrder({ question, place }: { question: OrderAsked; place: Pla
       ]}
       paper={<OrderPaper score={score} left={left} seen={seen} onSee={see} />}
     >
-      <CupTray
-        state={state}
-        shown={shown}
-        onLift={(letter) => dispatch({ kind: 'lift', letter })}
-      />
-      <CupLine
-        state={state}
-        shown={shown}
-        ranks={isDone ? given.shuffle : null}
-        onPlace={(at) => dispatch({ kind: 'place', at })}
-      />
+      <CupDrag onDrop={(letter, at) => dispatch({ kind: 'drop', letter, at })}>
+        <CupTray
+          state={state}
+          shown={shown}
+          onLift={(letter) => dispatch({ kind: 'lift', letter })}
+        />
+        <CupLine
+          state={state}
+          shown={shown}
+          ranks={isDone ? given.shuffle : null}
+          onPlace={(at) => dispatch({ kind: 'place', at })}
+        />
+      </CupDrag>
       <p className="mt-3" role="status">
         {state.lifted === null
-          ? 'Touch a cup or press its letter, then a place or its figure.'
+          ? 'Touch a cup or press its letter, then a place or its figure. Or drag a cup to a place.'
           : `Cup ${letterName(state.lifted)} is in your hand. Choose a place, or press left, right and Enter. Z undoes.`}
       </p>
     </QuestionFrame>

@@ -42,3 +42,15 @@ test('what is submitted stays; the wrong way round may be set again', () => {
   expect(after(...whole, wrong).score?.judged).toBe('again');
   expect(after(...whole, wrong, lift(0)).score).toBeNull();
 });
+test('dragged to a place a cup is there; dragged onto another, the two change places; dragged away it is in none', () => {
+  const drop = (letter: number, at: number | null) => ({ kind: 'drop', letter, at }) as const;
+  const undo = { kind: 'undo' } as const;
+  expect(after(drop(2, 0)).places).toEqual([2, null, null]);
+  expect(after(drop(2, 0), drop(1, 2), drop(1, 0)).places).toEqual([1, null, 2]);
+  // From the tray onto a placed cup: that one is in the tray again.
+  expect(after(drop(2, 0), drop(1, 0))).toMatchObject({ places: [1, null, null], lifted: null });
+  expect(after(drop(2, 0), drop(2, null)).places).toEqual([null, null, null]);
+  expect(after(drop(2, 0), drop(1, 1), undo).places).toEqual([2, null, null]);
+  // The cup in hand is dragged: the hand is empty.
+  expect(after(lift(0), drop(0, 1))).toMatchObject({ places: [null, 0, null], lifted: null });
+});

@@ -19,6 +19,8 @@ export type OrderAction =
   | { readonly kind: 'place'; readonly at: number }
   | { readonly kind: 'move'; readonly by: 1 | -1 }
   | { readonly kind: 'set' }
+  /** Dragged to a place, or beside all of them: out of its place. */
+  | { readonly kind: 'drop'; readonly letter: number; readonly at: number | null }
   | { readonly kind: 'undo' }
   | { readonly kind: 'submitted'; readonly score: OrderScore };
 
@@ -62,6 +64,18 @@ const lift = (o: Ordering, letter: number): Ordering =>
     ? o
     : changed(o, { places: o.places.map((p) => (p === letter ? null : p)), lifted: letter });
 
+/** A cup dragged to a place: what was there changes places with it. Dragged away: it is in no place. */
+function dropped(o: Ordering, letter: number, at: number | null): Ordering {
+  const from = o.places.indexOf(letter);
+  if (at === from || (at === null && from < 0)) return o;
+  const other = at === null ? null : (o.places[at] ?? null);
+  const places = o.places.map((p, i) => {
+    if (i === at) return letter;
+    return i === from ? other : p;
+  });
+  return changed(o, { places, lifted: o.lifted === letter ? null : o.lifted });
+}
+
 export function ordered(o: Ordering, action: OrderAction): Ordering {
   // What is submitted stays; the wrong way round is set again.
   if (o.score !== null && o.score.judged !== 'again') return o;
@@ -80,6 +94,8 @@ export function ordered(o: Ordering, action: OrderAction): Ordering {
       };
     case 'set':
       return setDown(o, o.waiting);
+    case 'drop':
+      return dropped({ ...o, score: null }, action.letter, action.at);
     case 'undo': {
       const last = o.before.at(-1);
       return last ? { ...o, ...last, before: o.before.slice(0, -1), score: null } : o;
