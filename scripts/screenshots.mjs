@@ -129,8 +129,11 @@ const half = async (name, size, across = false) =>
 const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
 /** Twelve on the bar: a screen, a tablet, a phone. */
 const ofTwelve = (picture) => tile('bar-twelve', picture, { of: 3, columns: 3 });
-/** School: own skills, the lead's board, a cup asked and answered, a shift and what came of it. */
-const ofSchool = (picture) => tile('school', picture, { of: 8, columns: 2 });
+/**
+ * School: own skills, the lead's board, a cup asked and answered; a shift and its debrief, courses, a lesson with leaf;
+ * cups in order, a figure on a phone, own skills on a phone, a trainer's sheet in print.
+ */
+const ofSchool = (picture) => tile('school', picture, { of: 12, columns: 4 });
 /** A shift, step by step, for so many moments; every leaf is late, so that the debrief has something to say. */
 async function runShift(moments) {
   for (let moment = 0; moment < moments; moment++) {
@@ -167,9 +170,11 @@ async function emptyCold() {
   return picture;
 }
 /** The label of a batch as it is printed. */
-async function labelOf(batchId) {
-  const pdf = await page.request.get(`/api/batches/${batchId}/label.pdf?zone=Europe/London`);
-  const drawn = spawnSync('pdftoppm', ['-png', '-r', '220', '-singlefile', '-'], {
+const labelOf = (batchId) => printed(`/api/batches/${batchId}/label.pdf?zone=Europe/London`, 220);
+/** A PDF as it is printed. */
+async function printed(path, dotsPerInch) {
+  const pdf = await page.request.get(path);
+  const drawn = spawnSync('pdftoppm', ['-png', '-r', String(dotsPerInch), '-singlefile', '-'], {
     input: await pdf.body(),
     maxBuffer: 50_000_000,
   });
@@ -276,7 +281,26 @@ try {
     await settle(1500);
     await ofSchool(await pictureOf());
   }
+  await page.goto('/school/order');
+  await role('button', 'Place 1, empty').waitFor();
+  for (const [i, letter] of ['c', 'f', 'a'].entries()) {
+    await page.keyboard.press(letter);
+    await page.keyboard.press(String(i + 2));
+  }
+  await settle();
+  await ofSchool(await pictureOf());
+  await page.goto('/school/scale');
+  await role('button', /^Submit/).waitFor();
+  await settle();
+  await ofSchool(await pictureOf([390, 844]));
+  await page.goto('/school');
+  await settle(1500);
+  await ofSchool(await pictureOf([390, 844]));
   await signedInAs('Ilsa V.', 'grey pot first');
+  const { sites } = await records('/api/house');
+  const { tastings } = await records(`/api/tastings?siteId=${sites[0].id}`);
+  const lesson = tastings.find((t) => t.lesson);
+  await ofSchool(await printed(`/api/tastings/${lesson.id}/trainer-sheet.pdf`, 70));
   await page.goto('/');
   await settle(1500);
   // One, then six with one of them late, then twelve with three waiting.
