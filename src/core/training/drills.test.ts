@@ -67,6 +67,11 @@ test.each(LEVELS)('cups to diagnose, level %i', (level) => {
   );
   expect(found.flatMap((f) => f.fault ?? [])).toEqual([]);
 });
+test('a house in which some faults show nothing is asked about others', () => {
+  // Found by ten thousand draws: four faults in a row that made no fair question.
+  for (const chance of [100_189, 100_446, 101_489])
+    expect(checkDrawnDiagnosis(HOUSE, 1, chance)).toEqual({ fault: null, level: 1 });
+});
 test('a house with nothing to ask about is no error of its own', () => {
   const bare = { ...FACTS, cups: [], weighed: [], vessels: [], again: [] };
   const cold = { ...FACTS, cold: { ...FACTS.cold, teas: [], plans: [] } };
