@@ -25,9 +25,10 @@ export const EFFORT: Readonly<
   contactFactor: { from: -2, to: 2, cost: 1.6 },
   waterAfterFraction: { from: 0, to: 4, cost: 1.3 },
 };
-const LEAF_STEP = 1.15;
-const HEAT_STEP = 4;
-const TIME_STEP = 1.2;
+/** One effort unit of leaf (a ratio), heat (°C) and time (a ratio). */
+export const LEAF_STEP = 1.15;
+export const HEAT_STEP = 4;
+export const TIME_STEP = 1.2;
 const CONTACT_STEP = 1.2;
 const WATER_STEP = 0.1;
 /** No lever asks for hotter water than this on the leaf. */

@@ -1,0 +1,36 @@
+export {
+  beliefMoved,
+  CupFigures,
+  FITTED_PRIOR_SD,
+  gathered,
+  metCup,
+  preparedCup,
+  PRIOR_SD,
+  priorOf,
+  USUAL_DOUBTS,
+  USUAL_TASTER,
+  type Belief,
+  type Doubts,
+  type Evidence,
+  type Gathered,
+  type Met,
+  type Prepared,
+  type TasterError,
+} from './belief';
+export {
+  recipeAdvice,
+  SURE_ENOUGH,
+  WORTH_CHANGING,
+  type PooledMark,
+  type RecipeAdvice,
+} from './advice';
+export { isScattered, SCATTERED_BY, scatteredBy, type ScatteredBy } from './scatter';
+export {
+  doseTurned,
+  NO_UNITS,
+  THREE,
+  unitsBetween,
+  type BeliefLever,
+  type RecipeDose,
+  type Three,
+} from './units';
