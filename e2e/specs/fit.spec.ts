@@ -35,7 +35,7 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
   await house.expectFigure('forecast', 'Fitted to this house');
   await page.goto(tea);
   await house.expectSaidOnce(/Cup colour: fitted to this house/);
-  await house.follow('What its own cups say');
+  await house.follow('How this tea was fitted');
   await house.press('Set aside');
   await house.expectSaid(/set aside: its style again/);
   await house.unfold(/Fits taken, 1/);
@@ -62,7 +62,7 @@ test('a brewer reads what the cups say and cannot use it; a refractometer’s fi
   const name = (await page.locator('h1.tea').textContent()) ?? '';
   await house.goTo('Book');
   await house.follow(new RegExp(name));
-  await house.follow(/Fit it to this house|What its own cups say/);
+  await house.follow(/Fit it to this house|How this tea was fitted/);
   await house.expectFigureThere('fit-words');
   await house.expectThere('cell', '0.32 %');
   await house.expectNone('button', 'Use from now on');

@@ -79,5 +79,5 @@ test('the command reads cases and writes them filled; a bad case ends it with 1 
   expect(JSON.parse(good.stdout).advise[0].out).toEqual(answered([cup()]));
   const bad = run(JSON.stringify(asked([], { waterMl: 0 })));
   expect([bad.status, bad.stdout, bad.stderr.trim().split('\n').length]).toEqual([1, '', 1]);
-  expect(bad.stderr).toMatch(/^advise\[0\]: /);
+  expect(bad.stderr).toMatch(/^advise: advise\[0\]: in\.waterMl/);
 });

@@ -1,3 +1,4 @@
+import * as advice from './advice';
 import * as batches from './batches';
 import * as brews from './brews';
 import * as calendar from './calendar';
@@ -25,6 +26,7 @@ const isEndpoint = (v: unknown): v is Endpoint =>
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
   [
     teas,
+    advice,
     batches,
     brews,
     calendar,

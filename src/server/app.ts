@@ -11,6 +11,7 @@ import { batchRoutes } from './features/batches';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { calendarRoutes } from './features/calendar';
 import { exchangeRoutes } from './features/exchange';
+import { adviceRoutes } from './features/advice';
 import { fitRoutes } from './features/fits';
 import { historyRoutes } from './features/history';
 import { kettleRoutes } from './features/kettles';
@@ -103,6 +104,7 @@ export function createApp(deps: AppDeps): Express {
   probeRoutes(on, deps, live);
   calendarRoutes(on, deps);
   tastingRoutes(on, deps, live);
+  adviceRoutes(on, deps);
   fitRoutes(on, deps);
   trainingRoutes(on, deps);
   liveRoutes(on, live, readSession);

@@ -1,4 +1,5 @@
 // What runs on the threads of `work/pool`: every task by its name.
+import { ADVICE_TASKS } from './features/advice/tasks';
 import { BATCH_TASKS } from './features/batches/tasks';
 import { EXCHANGE_TASKS } from './features/exchange/tasks';
 import { FIT_TASKS } from './features/fits/tasks';
@@ -8,7 +9,7 @@ import { TRAINING_TASKS } from './features/training/tasks';
 import type { Sent, Task } from './work/task';
 
 const TASKS = new Map<string, Task<never[], unknown>>(
-  [BATCH_TASKS, EXCHANGE_TASKS, FIT_TASKS, PRINT_TASKS, TASTING_TASKS, TRAINING_TASKS]
+  [ADVICE_TASKS, BATCH_TASKS, EXCHANGE_TASKS, FIT_TASKS, PRINT_TASKS, TASTING_TASKS, TRAINING_TASKS]
     .flatMap((of) => Object.values(of) as unknown as Task<never[], unknown>[])
     .map((t) => [t.name, t]),
 );

@@ -12,7 +12,7 @@ import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 import type { brews } from '../db/schema';
 import type { DemoPerson } from './house';
-import { LEAVES } from './leaves';
+import { LEAVES, LIKED } from './leaves';
 
 export type Cast = { readonly id: string; readonly person: DemoPerson };
 export type Stage = {
@@ -102,6 +102,7 @@ function imitate(
     tea.style,
     window.best,
   );
+  const liked = LIKED[tea.name];
   const verdict = tasted(
     random,
     {
@@ -110,7 +111,13 @@ function imitate(
       temperature: celsius(Math.min(99, plan.onLeaf + heatError)),
       time: seconds(steeped),
     },
-    wanted,
+    liked
+      ? {
+          ...wanted,
+          leaf: grams(wanted.leaf * liked.leaf),
+          temperature: celsius(wanted.temperature + liked.heatC),
+        }
+      : wanted,
   );
   const judged = random() > 0.1;
   const proposal = judged

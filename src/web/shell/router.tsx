@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { adviceRoutes } from '../features/advice';
 import { barRoutes } from '../features/bar';
 import { bookRoutes } from '../features/book';
 import { coldRoutes } from '../features/cold';
@@ -24,6 +25,7 @@ export const router = createBrowserRouter([
       ...judgeRoutes,
       ...bookRoutes,
       ...whatifRoutes,
+      ...adviceRoutes,
       ...fitRoutes,
       ...shelfRoutes,
       ...coldRoutes,

@@ -34,3 +34,4 @@ export {
   type RecipeDose,
   type Three,
 } from './units';
+export { adviceHead, pooledWords, scatterWords, turnedLines, type AdviceHead } from './words';

@@ -195,11 +195,14 @@ function TeaHead({ tea, id, brew }: { tea: Tea; id: string; brew: () => void }) 
 function Basis({ tea, role, id }: { tea: Tea; role: 'trainee' | 'brewer' | 'lead'; id: string }) {
   return (
     <p className="small mt-2">
-      {predictionBasis(tea)}.{' '}
+      <Link className="underline" to={`/book/${id}/advice`}>
+        What the cups say
+      </Link>
+      . {predictionBasis(tea)}.{' '}
       {role !== 'trainee' && (
         <>
           <Link className="underline" to={`/book/${id}/fit`}>
-            {tea.fitted ? 'What its own cups say' : 'Fit it to this house'}
+            {tea.fitted ? 'How this tea was fitted' : 'Fit it to this house'}
           </Link>
           .{' '}
         </>

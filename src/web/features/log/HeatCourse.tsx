@@ -1,6 +1,4 @@
-import { toModelInput } from '#core/brews';
-import { heatOf } from '#core/cup';
-import { heatAfter } from '#core/extraction';
+import { plannedHeatAt } from '#core/brews';
 import {
   type Celsius,
   celsius,
@@ -18,13 +16,10 @@ import { AXIS_WIDTH, marksOf, onOf, spanOf } from './timeLineMarks';
 
 const HEIGHT = 150;
 
-/**
- * What a thermometer should have shown so long after the water went on: the plan's heat, cooling as its vessel does.
- */
+/** What a thermometer should have shown so long after the water went on; null before. */
 export function plannedHeat(brew: Brew, s: number): Celsius | null {
   if (s < 0) return null;
-  const b = toModelInput(brew.plan, brew.tea.style, seconds(s));
-  return heatAfter(heatOf(b), b.water, seconds(s));
+  return plannedHeatAt(brew.plan, brew.tea.style, seconds(s));
 }
 
 /** Planned heat dashed, readings as open circles joined: on the same axis of time as what was done. */

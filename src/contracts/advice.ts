@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import {
+  type Attribute,
+  ATTRIBUTE_NAMES,
+  type PooledMark,
+  type RecipeAdvice,
+  type RecipeDose,
+  SCATTERED_BY,
+  type ScatteredBy,
+  type Three,
+} from '#core/corrections';
+import { type Method, METHOD_NAMES } from '#core/recipes';
+import { endpoint } from './endpoint';
+import { Id, oneOf, Who } from './primitives';
+import { ROUTES } from './routes';
+
+const ThreeBody = z
+  .tuple([z.number(), z.number(), z.number()])
+  .readonly() satisfies z.ZodType<Three>;
+const DoseBody = z.strictObject({
+  gPer100ml: z.number(),
+  temperatureC: z.number(),
+  seconds: z.number(),
+}) satisfies z.ZodType<RecipeDose>;
+const Pooled = z.strictObject({ mean: z.number(), sd: z.number() }) satisfies z.ZodType<PooledMark>;
+const AdviceBody = z.strictObject({
+  loss: z.number(),
+  change: z.strictObject({ exact: DoseBody, rounded: DoseBody, units: ThreeBody }).nullable(),
+  lossAfter: z.number(),
+  chance: z.number().nullable(),
+  more: z.number().int().nullable(),
+  pooled: z.record(oneOf<Attribute>(ATTRIBUTE_NAMES), Pooled),
+}) satisfies z.ZodType<RecipeAdvice>;
+/** A judged cup behind the advice. */
+const AdviceCup = z.strictObject({
+  id: Id,
+  at: z.number(),
+  by: Who.nullable(),
+  vessel: z.string(),
+  /** Of which version of the recipe. */
+  version: z.number().int(),
+  verdict: z.string(),
+  /** What was recorded of its making, in words. */
+  recorded: z.string(),
+  /** Further off than its errors explain: it counts for little. */
+  isSlip: z.boolean(),
+  /** Left out by hand. */
+  left: z.boolean(),
+});
+export type AdviceCup = z.infer<typeof AdviceCup>;
+/** What all judged cups of a recipe at a site say of it. */
+const TeaAdvice = z.strictObject({
+  method: oneOf<Method>(METHOD_NAMES),
+  version: z.strictObject({ id: Id, number: z.number().int() }),
+  /** The recipe that is advised on. */
+  recipe: DoseBody,
+  advice: AdviceBody,
+  /** How far the recipe stands above the right one, effort units. */
+  belief: z.strictObject({ mean: ThreeBody, sd: ThreeBody }),
+  /** Judged cups that count. */
+  counted: z.number().int(),
+  scatter: oneOf<ScatteredBy>(SCATTERED_BY).nullable(),
+  /** The newest first. */
+  cups: z.array(AdviceCup),
+});
+export type TeaAdvice = z.infer<typeof TeaAdvice>;
+export const getAdvice = endpoint(ROUTES.getAdvice, {
+  params: z.strictObject({ id: Id }),
+  query: z.strictObject({
+    /** Cups left out by hand: their ids, joined by commas. */
+    without: z.string().max(4000).optional(),
+  }),
+  /** Null: no hot house recipe yet. */
+  response: z.strictObject({ advice: TeaAdvice.nullable() }),
+});

@@ -1,0 +1,60 @@
+import { startingRecipe } from '#core/recipes';
+import { celsius, epochMs, grams, millilitres, seconds, SPOONS } from '#core/units';
+import { asDone, cardOf, plannedHeatAt, planOf, toModelInput } from '.';
+
+const STYLE = 'black-whole';
+const POUR = {
+  tea: {
+    ...({ style: STYLE, fitted: null, swatches: null, lots: [] } as const),
+    measure: { spoon: SPOONS.dessertSpoon, weighing: null },
+  },
+  version: { recipe: startingRecipe('black-whole') },
+  vessel: {
+    ...({ kind: 'pot', infuser: 'deep', material: 'porcelain' } as const),
+    ...{ wallGrams: null, lid: true },
+    ...{ brim: millilitres(620), mark: millilitres(500), basket: millilitres(230) },
+  },
+  site: {
+    ...{ altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20) },
+    pourLoss: null,
+    kettle: { volume: millilitres(1700), material: 'stainless', lid: true },
+  },
+  ...{ water: millilitres(500), warmed: true },
+} as const;
+const card = cardOf(POUR);
+if (card.kind !== 'card') throw new Error(card.kind);
+const PLAN = planOf(card, POUR);
+const ON = epochMs(Date.UTC(2026, 2, 11, 10));
+const recorded = (over: object = {}) => ({
+  ...{ steeped: seconds(200), waterOn: ON, marks: [], readings: [] },
+  ...over,
+});
+
+test('with nothing recorded it is the card for its time', () => {
+  const { brew, leafShare, heatOff } = asDone(PLAN, STYLE, recorded());
+  expect(brew).toEqual(toModelInput(PLAN, STYLE, seconds(200)));
+  expect([leafShare, heatOff]).toEqual([null, null]);
+});
+test('leaf on the scale takes the place of the card’s, the last weighing counts', () => {
+  const marks = [6.3, 7.2].map((g) => ({
+    ...{ key: 'weigh', at: ON, outcome: 'done' as const, grams: grams(g) },
+  }));
+  const { brew, leafShare } = asDone(PLAN, STYLE, recorded({ marks }));
+  expect(brew.leaf).toBe(7.2);
+  expect(leafShare).toBeCloseTo(7.2 / PLAN.leaf, 9);
+});
+test('a thermometer tells how hot the water was when it went on', () => {
+  const hotter = { ...PLAN, onLeaf: celsius(PLAN.onLeaf - 6) };
+  const after = 90;
+  const shown = plannedHeatAt(hotter, STYLE, seconds(after));
+  const readings = [{ at: epochMs(ON + 1000 * after), celsius: shown }];
+  const { brew, heatOff } = asDone(PLAN, STYLE, recorded({ readings }));
+  expect(heatOff).toBeCloseTo(-6, 1);
+  expect(brew.temperature).toBeCloseTo(hotter.onLeaf, 1);
+});
+test('a reading before the water or after the leaf was out says nothing', () => {
+  const readings = [-5, 300].map((s) => ({
+    ...{ at: epochMs(ON + 1000 * s), celsius: celsius(40) },
+  }));
+  expect(asDone(PLAN, STYLE, recorded({ readings })).heatOff).toBeNull();
+});

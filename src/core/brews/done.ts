@@ -1,0 +1,64 @@
+import type { ColouredBrew } from '#core/colour';
+import { heatOf } from '#core/cup';
+import { heatAfter } from '#core/extraction';
+import type { StyleId } from '#core/styles';
+import { type Celsius, celsius, type EpochMs, type Seconds, seconds } from '#core/units';
+import { type BrewPlan, toModelInput } from './plan';
+import type { StepRecord } from './steps';
+
+// A brew as it was really made: its card, with what was recorded in place of what was planned.
+
+/** What of a brew was recorded. */
+export type Recorded = {
+  readonly steeped: Seconds;
+  readonly waterOn: EpochMs;
+  readonly marks: readonly StepRecord[];
+  readonly readings: readonly { readonly at: EpochMs; readonly celsius: Celsius }[];
+};
+export type DoneBrew = {
+  readonly brew: ColouredBrew;
+  /** Leaf on the scale over the card's; null: not weighed. */
+  readonly leafShare: number | null;
+  /** Heat on the leaf less the card's, °C; null: not read. */
+  readonly heatOff: Celsius | null;
+};
+const MS = 1000;
+/** Water on the leaf is never hotter. */
+const HOTTEST = 100;
+
+/** What a thermometer should show so long after the water went on: the plan's heat, cooling as its vessel does. */
+export function plannedHeatAt(plan: BrewPlan, style: StyleId, after: Seconds): Celsius {
+  const brew = toModelInput(plan, style, after);
+  return heatAfter(heatOf(brew), brew.water, after);
+}
+/** How far the water was from the plan when it went on, from readings while the leaf was in; null: none was taken. */
+function heatOffOf(
+  plan: BrewPlan,
+  style: StyleId,
+  { readings, waterOn, steeped }: Recorded,
+): Celsius | null {
+  const off = readings.flatMap((reading) => {
+    const after = (reading.at - waterOn) / MS;
+    if (after < 0 || after > steeped) return [];
+    const planned = plannedHeatAt(plan, style, seconds(after));
+    // What is above the room goes on cooling at the same rate: a gap was larger when the water went on.
+    const left = (planned - plan.ambient) / (plan.onLeaf - plan.ambient);
+    return left > 0 ? [(reading.celsius - planned) / left] : [];
+  });
+  return off.length === 0 ? null : celsius(off.reduce((a, b) => a + b, 0) / off.length);
+}
+/**
+ * The brew as the models need it, as it was really made: seconds on the leaf, leaf that was weighed, heat that was read.
+ * Of a later steep the leaf was weighed with the first.
+ */
+export function asDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DoneBrew {
+  const weighed = recorded.marks.findLast((mark) => mark.grams !== undefined)?.grams;
+  const leaf = weighed ?? plan.leaf;
+  const heatOff = heatOffOf(plan, style, recorded);
+  const onLeaf = celsius(Math.min(HOTTEST, plan.onLeaf + (heatOff ?? 0)));
+  return {
+    brew: toModelInput({ ...plan, leaf, onLeaf }, style, recorded.steeped),
+    leafShare: weighed === undefined ? null : weighed / plan.leaf,
+    heatOff,
+  };
+}

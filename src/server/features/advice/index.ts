@@ -1,0 +1,1 @@
+export { adviceRoutes } from './routes';
