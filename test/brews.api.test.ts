@@ -1,7 +1,6 @@
-import { ALL_RIGHT, propose } from '../src/core/corrections/index';
-import { houseBrew, startingRecipe } from '../src/core/recipes/index';
+import { ALL_RIGHT } from '../src/core/corrections/index';
 import { brewEvents, brews, leadNotes } from '../src/server/db/schema/index';
-import { type Begun, begunHouse, brewBody, newId, POT } from './house';
+import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId, POT } from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -22,14 +21,7 @@ async function anotherPot(): Promise<string> {
   return id;
 }
 const bitter = { ...ALL_RIGHT, bitterness: 1 as const };
-const proposal = propose({
-  verdict: bitter,
-  recipe: startingRecipe('black-whole'),
-  style: 'black-whole',
-  warmed: true,
-  crowding: 0.1,
-  brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
-});
+const proposal = BITTER_PROPOSAL;
 
 test('a brew from start to verdict, found again in the log with its card', async () => {
   const brew = await start();

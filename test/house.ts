@@ -8,7 +8,8 @@ import { v7 } from 'uuid';
 import type { Role } from '../src/contracts/people';
 import type { SiteFields } from '../src/contracts/sites';
 import type { VesselFields } from '../src/contracts/vessels';
-import { startingRecipe } from '../src/core/recipes/index';
+import { ALL_RIGHT, propose } from '../src/core/corrections/index';
+import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
 import { createApp } from '../src/server/app';
 import { type Db, migrateDb, openDb, openPool } from '../src/server/db/pool';
@@ -255,4 +256,14 @@ export const orderBody = ({ ids, now }: Pick<Begun, 'ids' | 'now'>, over: object
   rank: 1,
   at: now(),
   ...over,
+});
+
+/** What is proposed for a bitter cup. */
+export const BITTER_PROPOSAL = propose({
+  verdict: { ...ALL_RIGHT, bitterness: 1 },
+  recipe: startingRecipe('black-whole'),
+  style: 'black-whole',
+  warmed: true,
+  crowding: 0.1,
+  brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
 });

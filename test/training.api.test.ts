@@ -1,7 +1,6 @@
 import { asc } from 'drizzle-orm';
-import { ALL_RIGHT, propose, type Verdict } from '#core/corrections';
+import { ALL_RIGHT, type Verdict } from '#core/corrections';
 import { seeded } from '#core/numeric';
-import { houseBrew, startingRecipe } from '#core/recipes';
 import { sampleDrillCup } from '#core/testing';
 import {
   BREWER_SKILLS,
@@ -18,7 +17,7 @@ import {
 import type { Brew, TastedCup } from '#contracts/brews';
 import type { DrillAnswer, Practice, SchoolSettings } from '#contracts/training';
 import { drillAnswers, signEvents } from '../src/server/db/schema/index';
-import { type Begun, begunHouse, brewBody, newId } from './house';
+import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId } from './house';
 
 // What is practised is kept once, is worth what the server works out, and is read by its person and by leads alone.
 
@@ -262,15 +261,6 @@ test('what was seen at the bar: pulls of a person in their window, heat read on 
   expect(people.find((p) => p.person.name === 'Brewer B.')?.seen).toEqual(seen);
 });
 
-/** What is proposed for a bitter cup; what is proposed does not matter here. */
-const proposal = propose({
-  verdict: { ...ALL_RIGHT, bitterness: 1 },
-  recipe: startingRecipe('black-whole'),
-  style: 'black-whole',
-  warmed: true,
-  crowding: 0.1,
-  brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
-});
 /** A judged cup of the brewer, with what is done to it before and after. */
 async function judgedCup(marks: Partial<Verdict>, weighed: number, minutesAgo: number) {
   const begun = h.now() - minutesAgo * 60_000;
@@ -287,7 +277,14 @@ async function judgedCup(marks: Partial<Verdict>, weighed: number, minutesAgo: n
   const verdict = { ...ALL_RIGHT, ...marks };
   const tooEarly = { kind: 'tasteAgain', cup: 'served', at: judgedAt, verdict };
   expect((await event(tooEarly).expect(409)).body.details.why).toBe('notJudged');
-  const judge = { kind: 'judge', at: judgedAt, verdict, proposal, accepted: true, remark: '' };
+  const judge = {
+    kind: 'judge',
+    at: judgedAt,
+    verdict,
+    proposal: BITTER_PROPOSAL,
+    accepted: true,
+    remark: '',
+  };
   await event(judge).expect(200);
   return (cup: TastedCup, seen: Partial<Verdict>, who: 'brewer' | 'lead') =>
     event(

@@ -136,3 +136,35 @@ test('a screen is checked by eye: greys, then eight patches, kept on the device'
   await house.press(/^That is all: 0/);
   await house.expectFigureIs('screen-said', 'Do not judge colours on it.');
 });
+
+test('what the cups say: a recipe that is off is named with its change, a cup is left out, the change goes on trial', async ({
+  house,
+}) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await page.goto('/book');
+  await house.follow(/Lammer Breaks/);
+  await house.expectThere('heading', 'Versions');
+  const tea = page.url();
+  await page.keyboard.press('c');
+  await house.expectFigure('advice-words', /^Change the recipe/);
+  await house.expectSaid(/^Less leaf/);
+  const counted = async () =>
+    Number(
+      /(\d+) judged cups/.exec((await page.getByTestId('advice-words').textContent()) ?? '')?.[1],
+    );
+  const before = await counted();
+  await house.pressFirst(/^Leave out: cup of/);
+  await expect.poll(counted).toBe(before - 1);
+  await house.press(/^Count again: cup of/);
+  await expect.poll(counted).toBe(before);
+  await house.press('Make it a trial');
+  await expect(page).toHaveURL(tea);
+  await house.expectSaid(/is on trial\./);
+  // A recipe that is right is left as it is.
+  await page.goto('/book');
+  await house.follow(/Tolvane Amber/);
+  await house.expectThere('heading', 'Versions');
+  await page.keyboard.press('c');
+  await house.expectFigure('advice-words', /^Keep the recipe/);
+});

@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
 import { ColdDriver } from '../drivers/ColdDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
+import { LogDriver } from '../drivers/LogDriver';
 import { TableDriver } from '../drivers/TableDriver';
 import { ShopServer } from '../fixtures/server';
 import { expect, PEOPLE, test } from '../fixtures/shop';
@@ -273,6 +274,7 @@ for (const [places, paths] of [
       await checkAxe(page, 'tea');
       const tea = page.url();
       for (const [where, seen] of [
+        ['advice', 'advice-words'],
         ['fit', 'fit-words'],
         ['colours', 'colours-words'],
       ] as const) {
@@ -285,6 +287,13 @@ for (const [places, paths] of [
       await page.keyboard.press('i');
       await expect(page.locator('.recharts-surface')).toBeVisible();
       await checkAxe(page, 'what if');
+    }
+    if (places === 'log and house') {
+      await page.goto('/log?verdict=off');
+      await new LogDriver(page).openFirst();
+      await page.keyboard.press('a');
+      await house.expectThere('radio', 'After the rescue');
+      await checkAxe(page, 'taste again');
     }
     if (places === 'cold') {
       const cold = new ColdDriver(page);

@@ -20,7 +20,7 @@ async function pagesOf(page: Page): Promise<string[]> {
   const tea = book.teas?.find((t) => t.name === 'Tolvane Amber')?.id ?? '';
   const vessel = shelf.vessels?.find((v) => v.name === 'White pot');
   const tastings = await records(page, `/api/tastings?siteId=${vessel?.siteId ?? ''}`);
-  const ofTea = ['', '/board', '/versions', '/whatif', '/fit', '/colours'].map(
+  const ofTea = ['', '/board', '/versions', '/whatif', '/advice', '/fit', '/colours'].map(
     (p) => `/book/${tea}${p}`,
   );
   return [
@@ -38,6 +38,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/log/trends',
     '/log/corrections',
     `/log/${log.brews?.[0]?.id ?? ''}`,
+    `/log/${log.brews?.[0]?.id ?? ''}/taste`,
     '/cold',
     '/cold/start',
     '/cold/plan',

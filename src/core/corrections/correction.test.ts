@@ -29,6 +29,7 @@ type Over = {
   brew?: Partial<Brewing>;
   warmed?: boolean;
   crowding?: number | null;
+  leafShare?: number | null;
 };
 const WATER = millilitres(300);
 /** A brew of the style's own starting recipe, pulled at its best, found as marked. */
@@ -68,6 +69,19 @@ describe('before the model is asked', () => {
     expect(propose(judged({ bitterness: 1 }, { brew: { time: seconds(100) } })).lever).not.toBe(
       'followRecipe',
     );
+  });
+  test('leaf that was weighed off the card: the scale is the answer, never less leaf in the recipe', () => {
+    const heavy = { strength: 1, bitterness: 1 } as const;
+    expect(propose(judged(heavy, { leafShare: 1.2 }))).toMatchObject({
+      ...{ lever: 'followRecipe', headline: 'Weigh the leaf', cup: { kind: 'split' } },
+      change: '20 % over the card. The recipe stays.',
+    });
+    expect(propose(judged({ strength: -1 }, { leafShare: 0.85 }))).toMatchObject({
+      ...{ headline: 'Weigh the leaf', change: '15 % under the card. The recipe stays.' },
+    });
+    // Near the card, or off in the other way: something else made the cup so.
+    for (const leafShare of [1.03, 0.8, null])
+      expect(propose(judged(heavy, { leafShare })).headline).not.toBe('Weigh the leaf');
   });
   test('weak from a cold pot that should have been warm: warm it', () =>
     expect(propose(judged({ strength: -1 }, { warmed: false }))).toMatchObject({

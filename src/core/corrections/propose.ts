@@ -32,6 +32,8 @@ export type Judged = {
   /** As it was brewed: leaf, heat on the leaf, seconds steeped. */
   readonly brew: Brewing;
   readonly warmed: boolean;
+  /** Leaf on the scale over the card’s; absent or null: not weighed. */
+  readonly leafShare?: number | null;
   /** Opened leaf against its basket; null when free. */
   readonly crowding: number | null;
   /**
@@ -92,6 +94,25 @@ export const plainProposal = (p: Plain): Proposal => ({
   partly: false,
 });
 
+/** What is done with a cup that is too much. */
+const rescueFor = ({ verdict: { bitterness, astringency } }: Judged) =>
+  bitterness > 0 || astringency > 0 ? 'split' : 'hotWater';
+/** Leaf so far off the card, as a share, explains a cup by itself. */
+const LEAF_STRAYED = 0.08;
+/** Leaf that was weighed, and was not what the card says: the scale is the answer, not the recipe. */
+function leafStrayed(share: number, isTooMuch: boolean, j: Judged): Proposal {
+  const percent = Math.round(100 * Math.abs(share - 1));
+  const [by, makes] = isTooMuch ? ['over', 'dark and biting'] : ['under', 'thin'];
+  return plainProposal({
+    rowId: isTooMuch ? 'leafOver' : 'leafUnder',
+    lever: 'followRecipe',
+    headline: 'Weigh the leaf',
+    change: `${percent} % ${by} the card. The recipe stays.`,
+    reason: `The scale showed ${percent} % ${isTooMuch ? 'more' : 'less'} leaf than the card: that alone makes a cup ${makes}. Brew it to the recipe first.`,
+    cup: rescueOf(isTooMuch ? rescueFor(j) : 'returnLeaf', j.brew, overOf(j.verdict)),
+  });
+}
+
 /** A brew that strayed from its recipe in the direction of the complaint is brewed to the recipe first. */
 function strayed(j: Judged): Proposal | null {
   const { time } = j.brew;
@@ -106,11 +127,7 @@ function strayed(j: Judged): Proposal | null {
       headline: 'Lift it in its window',
       change: `Best at ${minutesText(j.recipe.window.best)}. The recipe stays.`,
       reason: `Lifted at ${minutesText(time)}, ${minutesText(time - j.recipe.window.latest)} past latest: that alone makes a cup dark and biting. Brew it to the recipe first.`,
-      cup: rescueOf(
-        bitterness > 0 || astringency > 0 ? 'split' : 'hotWater',
-        j.brew,
-        overOf(j.verdict),
-      ),
+      cup: rescueOf(rescueFor(j), j.brew, overOf(j.verdict)),
     });
   }
   if (timing === 'early' && tooLittle) {
@@ -123,6 +140,9 @@ function strayed(j: Judged): Proposal | null {
       cup: rescueOf('returnLeaf', j.brew, overOf(j.verdict)),
     });
   }
+  const share = j.leafShare ?? 1;
+  if (share > 1 + LEAF_STRAYED && tooMuch) return leafStrayed(share, true, j);
+  if (share < 1 - LEAF_STRAYED && tooLittle) return leafStrayed(share, false, j);
   if (tooLittle && holds('coldVessel', j)) {
     const row = CORRECTION_TABLE.find((r) => r.circumstance === 'coldVessel');
     return plainProposal({

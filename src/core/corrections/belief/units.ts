@@ -18,7 +18,7 @@ export type RecipeDose = {
 };
 /**
  * How far a recipe lies from another, effort units.
- * @example unitsBetween(house, { ...house, temperatureC: house.temperatureC + 4 }) // [0, 1, 0]
+ * @example unitsBetween({ gPer100ml: 1, temperatureC: 90, seconds: 200 }, { gPer100ml: 1, temperatureC: 94, seconds: 200 }) // [0, 1, 0]
  */
 export const unitsBetween = (from: RecipeDose, to: RecipeDose): Three => [
   Math.log(to.gPer100ml / from.gPer100ml) / Math.log(LEAF_STEP),

@@ -14,7 +14,9 @@ import type { RecipeDose } from './units';
 // What all cups together say of a recipe, in words: the same on the tea's page and where a cup is judged.
 
 const cupsText = (n: number): string => (n === 1 ? '1 judged cup' : `${n} judged cups`);
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+/** Draws never make anything certain. */
+const percent = (share: number): string =>
+  share > 0.99 ? 'more than 99 %' : `${Math.round(100 * share)} %`;
 
 /** One lever turned, as a brewer does it. */
 type Turned = { readonly what: string; readonly from: string; readonly to: string };
@@ -67,12 +69,12 @@ export function adviceHead(cups: number, advice: RecipeAdvice): AdviceHead {
     const more = advice.more === null ? 'More than 20 cups' : `About ${cupsText(advice.more)} more`;
     return {
       ...{ kind: 'unclear', title: 'Not clear yet' },
-      why: `${cupsText(cups)}. A change would be better with a chance of ${chance} only. ${more} would make it clear.`,
+      why: `${cupsText(cups)}. The chance that a change would be better: ${chance}. ${more} would make it clear.`,
     };
   }
   return {
     ...{ kind: 'off', title: 'Change the recipe' },
-    why: `${cupsText(cups)}. The change is better with a chance of ${chance}.`,
+    why: `${cupsText(cups)}. The chance that this change is better: ${chance}.`,
   };
 }
 

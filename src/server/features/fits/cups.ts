@@ -1,9 +1,9 @@
 import { and, desc, eq, inArray, isNull, ne, or } from 'drizzle-orm';
-import { toModelInput } from '#core/brews';
+import { asDone } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { FIT_SCORES, type Seen } from '#core/fitting';
 import { cupsSeen, EXERCISES, foldTasting } from '#core/tastings';
-import { capital, seconds, secondsBetween } from '#core/units';
+import { capital, secondsBetween } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, lots, tastings, versions } from '../../db/schema';
@@ -108,11 +108,12 @@ async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<Fou
     const colour = mine.flatMap((e) => ('kind' in e && e.kind === 'colour' ? [e] : [])).at(-1);
     const solids = mine.flatMap((e) => ('kind' in e && e.kind === 'solids' ? [e] : [])).at(-1);
     if (!b.verdict && !colour && !solids) return [];
-    const { character: _character, ...brew } = toModelInput(
-      { ...b.plan, fitted: null },
-      b.tea.style,
-      seconds(secondsBetween(b.state.waterOn, b.state.pulled)),
-    );
+    // As it was really made: leaf that was weighed and heat that was read are the cup’s, not the tea’s.
+    const { waterOn, pulled } = b.state;
+    const { character: _character, ...brew } = asDone({ ...b.plan, fitted: null }, b.tea.style, {
+      ...{ steeped: secondsBetween(waterOn, pulled), waterOn, marks: b.marks },
+      readings: b.readings,
+    }).brew;
     const { verdict } = b;
     return [
       {

@@ -10,6 +10,11 @@ const pouredOf = ({ plan, tea, state }: Brew): ColouredBrew =>
     tea.style,
     'pulled' in state ? secondsBetween(state.waterOn, state.pulled) : seconds(0),
   );
+/** Leaf on the scale over the card’s; null: not weighed. */
+function leafShareOf({ marks, plan }: Brew): number | null {
+  const weighed = marks.findLast((mark) => mark.grams !== undefined)?.grams;
+  return weighed === undefined ? null : weighed / plan.leaf;
+}
 /** What is proposed for a cup so judged. */
 export const proposalFor = (
   brew: Brew,
@@ -22,6 +27,7 @@ export const proposalFor = (
     style: brew.tea.style,
     brew: brewed,
     warmed: brew.plan.warmed,
+    leafShare: leafShareOf(brew),
     crowding: brew.plan.crowding,
   });
 /** For a cup that is right in one touch. */

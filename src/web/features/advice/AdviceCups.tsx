@@ -17,7 +17,6 @@ export function AdviceCups({
         <tr>
           <th className="l">Cup</th>
           <th className="l">Verdict</th>
-          <th className="l">Recorded</th>
           <th />
         </tr>
       </thead>
@@ -35,9 +34,9 @@ export function AdviceCups({
             </td>
             <td className="l">
               {cup.verdict}
-              {cup.isSlip && <span className="small block">far off: counts for little</span>}
+              {cup.recorded && <span className="small block">{cup.recorded}</span>}
+              {cup.isSlip && <span className="small block">Far off: counts for little</span>}
             </td>
-            <td className="l">{cup.recorded}</td>
             <td>
               <button
                 type="button"

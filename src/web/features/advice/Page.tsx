@@ -72,7 +72,7 @@ function Advice({
   const { advice, counted, scatter, cups } = found;
   const head = adviceHead(counted, advice);
   return (
-    <main className="page split result-page">
+    <main className="page split result-page advice-page">
       <div className="say">
         <h1 className="font-normal">
           What the cups say: <span className="tea text-[25px]">{tea.name}</span>
@@ -103,7 +103,7 @@ function Advice({
       </section>
       <section className="paper" aria-label="Advice">
         <h2>Recipe</h2>
-        <div role="status">
+        <div role="status" data-testid="advice-words">
           <p className="text-[32px] font-semibold leading-[1.15]">{head.title}</p>
           <p className="mt-2">{head.why}</p>
         </div>

@@ -9,7 +9,9 @@ const MARK_PX = 58;
 const MOST = 2.1;
 /** 95 % of what is believed lies within so many standard deviations. */
 const INTERVAL = 1.96;
-const COLUMN = WIDTH / ATTRIBUTE_NAMES.length;
+/** Words of the levels stand at the left. */
+const LEFT = 120;
+const COLUMN = (WIDTH - LEFT) / ATTRIBUTE_NAMES.length;
 const clamped = (mark: number): number => Math.max(-MOST, Math.min(MOST, mark));
 const y = (mark: number): number => LINE - MARK_PX * clamped(mark);
 
@@ -23,36 +25,36 @@ const wordsOf = (pooled: Pooled): string =>
 /** What all cups together mark: above the line too much, below too little; the bar is how far it may be off. */
 export function PooledBoard({ pooled }: { pooled: Pooled }) {
   return (
-    <svg
-      width={WIDTH}
-      height={HEIGHT}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      style={{ maxWidth: '100%', height: 'auto' }}
-      role="img"
-      aria-label={`Marks of all cups together: ${wordsOf(pooled)}`}
-    >
-      {([1, -1] as const).map((mark) => (
-        <path key={mark} d={`M0 ${y(mark)}H${WIDTH}`} stroke="var(--line)" strokeWidth="1" />
-      ))}
-      <path d={`M0 ${LINE}H${WIDTH}`} stroke="var(--ink)" strokeWidth="2.5" />
-      <text x="0" y={LINE - 6} fontSize="15" fontWeight="600" fill="var(--ink)">
-        right
-      </text>
-      <text x="0" y={y(1) - 5} fontSize="14" fill="var(--ink-2)">
-        a mark too much
-      </text>
-      <text x="0" y={y(-1) + 17} fontSize="14" fill="var(--ink-2)">
-        a mark too little
-      </text>
-      {ATTRIBUTE_NAMES.map((attribute, i) => (
-        <Column
-          key={attribute}
-          attribute={attribute}
-          at={(i + 0.72) * COLUMN}
-          pooled={pooled[attribute]}
-        />
-      ))}
-    </svg>
+    <div className="means-chart" tabIndex={0} role="group" aria-label="All cups together">
+      <svg
+        className="pooled-board"
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={`Marks of all cups together: ${wordsOf(pooled)}`}
+      >
+        {([1, -1] as const).map((mark) => (
+          <path key={mark} d={`M0 ${y(mark)}H${WIDTH}`} stroke="var(--line)" strokeWidth="1" />
+        ))}
+        <path d={`M0 ${LINE}H${WIDTH}`} stroke="var(--ink)" strokeWidth="2.5" />
+        <text x="0" y={LINE - 6} fontSize="15" fontWeight="600" fill="var(--ink)">
+          right
+        </text>
+        <text x="0" y={y(1) - 5} fontSize="14" fill="var(--ink-2)">
+          a mark too much
+        </text>
+        <text x="0" y={y(-1) + 17} fontSize="14" fill="var(--ink-2)">
+          a mark too little
+        </text>
+        {ATTRIBUTE_NAMES.map((attribute, i) => (
+          <Column
+            key={attribute}
+            attribute={attribute}
+            at={LEFT + (i + 0.5) * COLUMN}
+            pooled={pooled[attribute]}
+          />
+        ))}
+      </svg>
+    </div>
   );
 }
 function Column({

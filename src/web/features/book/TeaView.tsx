@@ -40,6 +40,7 @@ export function TeaView({ id }: { id: string }) {
     { key: 'n', does: 'Brew this tea', run: brew },
     { key: 'b', does: 'Scaling board', run: () => go(`/book/${id}/board`) },
     { key: 'v', does: 'Versions compared', run: () => go(`/book/${id}/versions`) },
+    { key: 'c', does: 'What the cups say', run: () => go(`/book/${id}/advice`) },
     { key: 'i', does: 'What if', run: () => go(`/book/${id}/whatif`) },
     ...(lead ? [{ key: 'e', does: 'New version', run: () => setEditing('version') }] : []),
     {
@@ -196,7 +197,7 @@ function Basis({ tea, role, id }: { tea: Tea; role: 'trainee' | 'brewer' | 'lead
   return (
     <p className="small mt-2">
       <Link className="underline" to={`/book/${id}/advice`}>
-        What the cups say
+        What the cups say <kbd>C</kbd>
       </Link>
       . {predictionBasis(tea)}.{' '}
       {role !== 'trainee' && (

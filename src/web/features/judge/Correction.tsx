@@ -8,6 +8,7 @@ import type { BarBrew } from '../../entities/brews/barBrews';
 import { ProposalPanel } from '../../entities/brews/ProposalPanel';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { CupInHand } from './CupInHand';
+import { RecipeSays } from './RecipeSays';
 
 /** What to do at the next brew, and with this cup. */
 export function Correction({
@@ -35,6 +36,7 @@ export function Correction({
     >
       <h2>This cup</h2>
       <CupInHand key={proposal.cup.kind} brew={brew} cup={proposal.cup} onLeafBack={onLeafBack} />
+      <RecipeSays teaId={brew.tea.id} method={brew.method} />
     </ProposalPanel>
   );
 }

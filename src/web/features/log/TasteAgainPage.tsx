@@ -20,6 +20,7 @@ import { swatchOf } from '../../entities/teas/liquor';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
+import { OneOf } from '../../ui/OneOf';
 import { TASTED_WORDS } from './happened';
 
 /** A judged cup, tasted once more: by a lead as it was served, or after it was rescued. */
@@ -101,19 +102,13 @@ function TasteAgain({ brew }: { brew: Brew }) {
       </section>
       <section className="paper" aria-label="What is kept">
         <h2>Which cup</h2>
-        <div className="flex flex-wrap gap-2 mt-2" role="radiogroup" aria-label="Which cup">
-          {TASTED_CUPS.map((c) => (
-            <button
-              key={c}
-              type="button"
-              role="radio"
-              className="btn"
-              aria-checked={cup === c}
-              onClick={() => setCup(c)}
-            >
-              {capital(TASTED_WORDS[c])}
-            </button>
-          ))}
+        <div className="mt-2">
+          <OneOf
+            label="Which cup"
+            options={TASTED_CUPS.map((value) => ({ value, words: capital(TASTED_WORDS[value]) }))}
+            chosen={cup}
+            onChoose={setCup}
+          />
         </div>
         <p className="mt-3">{ASKED[cup]}</p>
         <p className="text-[32px] font-semibold leading-[1.15] mt-4" role="status">

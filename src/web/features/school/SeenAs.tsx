@@ -3,6 +3,7 @@ import type { Liquor } from '#core/colour';
 import { hatchGap, lightnessOf, SEEN_AS, type SeenAs } from '#core/training';
 import { numberText } from '#core/units';
 import { Cup } from '../../entities/teas/Cup';
+import { OneOf } from '../../ui/OneOf';
 
 const NAMES: Readonly<Record<SeenAs, string>> = {
   colour: 'Colours',
@@ -14,20 +15,12 @@ const NAMES: Readonly<Record<SeenAs, string>> = {
 /** Before and during any colour drill: colours, or another way to see the cups. */
 export function SeenAsChoice({ seen, onSee }: { seen: SeenAs; onSee: (seen: SeenAs) => void }) {
   return (
-    <div className="flex flex-wrap gap-2" role="radiogroup" aria-label="How the cups are shown">
-      {SEEN_AS.map((way) => (
-        <button
-          key={way}
-          type="button"
-          role="radio"
-          className="btn slim"
-          aria-checked={seen === way}
-          onClick={() => onSee(way)}
-        >
-          {NAMES[way]}
-        </button>
-      ))}
-    </div>
+    <OneOf
+      label="How the cups are shown"
+      options={SEEN_AS.map((value) => ({ value, words: NAMES[value] }))}
+      chosen={seen}
+      onChoose={onSee}
+    />
   );
 }
 

@@ -1,0 +1,92 @@
+import { ALL_RIGHT, type Verdict } from '#core/corrections';
+import { grams } from '#core/units';
+import type { TeaAdvice } from '#contracts/advice';
+import type { Brew } from '#contracts/brews';
+import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId } from './house';
+
+// Judged cups of a real database, pooled: what they say of the recipe, and what does not count.
+
+let h: Begun;
+beforeEach(async () => {
+  h = await begunHouse();
+});
+afterEach(() => h.close());
+
+let ago = 0;
+/** A cup of the brewer, pulled at its best and judged; perhaps its leaf was weighed, as a share of the card's. */
+async function cup(marks: Partial<Verdict>, { weighed }: { weighed?: number } = {}) {
+  ago += 20;
+  const begun = h.now() - 60_000 * (600 - ago);
+  const { body } = await h.callers.brewer
+    .post('/api/brews', brewBody(h, { at: begun }))
+    .expect(200);
+  const { id, plan } = body as Brew;
+  const event = (what: object) =>
+    h.callers.brewer.post(`/api/brews/${id}/events`, { id: newId(), ...what }).expect(200);
+  if (weighed !== undefined) {
+    const onScale = grams(Math.round(100 * weighed * plan.leaf) / 100);
+    await event({ kind: 'step', at: begun, key: 'weigh', outcome: 'done', grams: onScale });
+  }
+  await event({ kind: 'pull', at: begun + 1000 * plan.recipe.window.best });
+  const at = begun + 1000 * (plan.recipe.window.best + 90);
+  const verdict = { ...ALL_RIGHT, ...marks };
+  await event({
+    kind: 'judge',
+    at,
+    verdict,
+    proposal: BITTER_PROPOSAL,
+    accepted: false,
+    remark: '',
+  });
+  return id;
+}
+const advice = async (without: readonly string[] = [], who: keyof Begun['callers'] = 'trainee') => {
+  const query = without.length > 0 ? `?without=${without.join(',')}` : '';
+  const answer = await h.callers[who].get(`/api/teas/${h.ids.tea}/advice${query}`).expect(200);
+  return (answer.body as { advice: TeaAdvice }).advice;
+};
+const HEAVY = { strength: 1, bitterness: 1, astringency: 1, aroma: 1 } as const;
+
+test('no cup: nothing to change; right cups: keep the recipe; heavy cups: less of it, surer with each', async () => {
+  const none = await advice();
+  expect([none.counted, none.advice.change, none.cups]).toEqual([0, null, []]);
+  await cup({});
+  await cup({});
+  const right = await advice();
+  expect([right.counted, right.advice.change]).toEqual([2, null]);
+  expect(right.belief.sd[0]).toBeLessThan(none.belief.sd[0]);
+  for (let i = 0; i < 5; i++) await cup(HEAVY);
+  const heavy = await advice();
+  expect(heavy.counted).toBe(7);
+  expect(heavy.advice.pooled.strength.mean).toBeGreaterThan(0.3);
+  expect(heavy.advice.change).not.toBeNull();
+  expect(heavy.advice.chance).toBeGreaterThan(0.7);
+  expect(heavy.cups.map((c) => c.verdict)[0]).toMatch(/full/i);
+  // The records always give the same.
+  expect(await advice()).toEqual(heavy);
+});
+test('leaf that was weighed 20 % over explains heavy cups: the recipe is not blamed', async () => {
+  for (let i = 0; i < 5; i++) await cup(HEAVY, { weighed: 1.25 });
+  const found = await advice();
+  expect(found.cups[0]?.recorded).toMatch(/^Leaf weighed, \+2\d %/);
+  expect(found.advice.pooled.strength.mean).toBeLessThan(0.3);
+  expect(found.advice.change).toBeNull();
+});
+test('a cup that is left out does not count; nor does one that was given up or taken back', async () => {
+  const heavy = await cup(HEAVY);
+  const right = await cup({});
+  const without = await advice([heavy]);
+  expect(without.counted).toBe(1);
+  expect(without.cups.map((c) => [c.id, c.left])).toEqual([
+    [right, false],
+    [heavy, true],
+  ]);
+  expect(without.advice.pooled.strength.mean).toBeCloseTo(0, 6);
+  const { body } = await h.callers.brewer.post('/api/brews', brewBody(h)).expect(200);
+  const given = { id: newId(), kind: 'abandon', at: h.now(), reason: 'Spilled' };
+  await h.callers.brewer.post(`/api/brews/${(body as Brew).id}/events`, given).expect(200);
+  expect((await advice()).counted).toBe(2);
+});
+test('a tea that nobody knows is not there; nobody reads without signing in', async () => {
+  await h.callers.trainee.get(`/api/teas/${newId()}/advice`).expect(404);
+});
