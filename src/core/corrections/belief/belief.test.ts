@@ -169,6 +169,9 @@ test('a mark at the end of the scale is that much or more', () => {
   const { met } = metCup(strong, preparedCup(cupOf(plan, { strength: 2 })));
   expect(met.expected[0]).toBeGreaterThan(2);
   expect(met.off[0]).toBe(0);
+  // Also of a taster who is known to mark higher.
+  const shy = cupOf(plan, { strength: 2 }, { taster: { sd: 0.5, bias: { strength: 0.6 } } });
+  expect(metCup(strong, preparedCup(shy)).met.off[0]).toBe(0);
   const { met: below } = metCup(strong, preparedCup(cupOf(plan, { strength: 1 })));
   expect(below.off[0]).toBeLessThan(-1);
 });

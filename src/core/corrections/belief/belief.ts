@@ -103,8 +103,9 @@ export const beliefMoved = (belief: Belief, by: Three): Belief => ({
 const widened = (covariance: Square, sd: number): Square =>
   plus(covariance, diagonal(sd * sd, sd * sd, sd * sd));
 /** A mark at the end of the scale is that much or more: beyond it on the same side nothing is off. */
-function offOf(mark: number, expected: number): number {
-  const isBeyond = Math.abs(mark) >= HIGHEST_MARK && mark * (expected - mark) > 0;
+function offOf(given: number, bias: number, expected: number): number {
+  const mark = given - bias;
+  const isBeyond = Math.abs(given) >= HIGHEST_MARK && given * (expected - mark) > 0;
   return isBeyond ? 0 : mark - expected;
 }
 
@@ -187,7 +188,7 @@ function offFrom({ cup, rows, slopes, made }: Prepared, { mean }: Belief) {
     const row = rows[i] as number;
     const index = JUDGED[row] as JudgedIndex;
     const e = (made[i] as number) + atRow(slopes, row, stood);
-    const by = offOf((cup.marks[index] ?? 0) - (cup.taster.bias?.[index] ?? 0), e);
+    const by = offOf(cup.marks[index] ?? 0, cup.taster.bias?.[index] ?? 0, e);
     expected.push(e);
     off.push(by);
     squared += by * by;

@@ -264,7 +264,7 @@ function BrewFoot({
   plan: Plan;
 }) {
   return (
-    <div className="foot">
+    <div className="foot flex-wrap">
       {state.kind === 'pulled' && (
         <Link className="btn go" to={`/judge/${brew.id}`}>
           Judge the cup
