@@ -295,6 +295,42 @@ test('a trainee is made a brewer on the board once the skills are signed; a reco
   await house.press(/^Remove the record of Pela M\. for good/);
   await house.expectSaid(/^Removed: 5 sign-offs\. \d+ answers have no name now\.$/);
 });
+test('an answer that is saved while one’s record is being read is not taken off the page again', async ({
+  house,
+}) => {
+  const { page } = house;
+  const school = new SchoolDriver(page);
+  await house.signIn(PEOPLE.trainee);
+  await page.goto('/school/lesson/spoon');
+  await expect(page.getByRole('region', { name: 'The course' })).toContainText('Count the spoons');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Submit/ })).toBeVisible();
+  // The record is read before the answer is saved, and comes back after it.
+  let isRead = () => {};
+  const read = new Promise<void>((resolve) => (isRead = resolve));
+  const saved = page.waitForResponse('**/api/training/answers');
+  await page.route('**/api/training/answers', async (route) => {
+    await read;
+    await route.continue();
+  });
+  await page.route('**/api/training', async (route) => {
+    const response = await route.fetch();
+    isRead();
+    await saved;
+    await route.fulfill({ response }).catch(() => undefined);
+  });
+  await school.answerAnything();
+  await house.expectSaid(/^(Right|Nearly|Not yet)$/);
+  await page.keyboard.press('Escape');
+  await house.expectAllSaved();
+  await expect(page.getByRole('region', { name: 'First day' })).toContainText(
+    '1 of 6 lessons done',
+  );
+  await expect(page.getByRole('region', { name: 'First day' })).toContainText(
+    '1 of 6 lessons done',
+  );
+});
+
 test('the first day: a lesson is read, done by its drill, and the next one is offered', async ({
   house,
 }) => {

@@ -1,6 +1,7 @@
 import type { BodyOf } from '#contracts/endpoint';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { addDrillAnswer, DrillAnswer } from '#contracts/training';
+import { readAgain } from '../../platform/api';
 import type { Send } from '../../platform/dispatch';
 import type { WaitingWrite, WriteKind } from '../../platform/outbox/writes';
 import { trainingApi } from './api';
@@ -18,6 +19,8 @@ export type DisputeWrite = WaitingWrite & {
 };
 const kept = (_w: WaitingWrite, answer: unknown, dispatch: Send) => {
   const saved = answer as DrillAnswer;
+  // What is being read at this moment may have been asked before the answer was kept: it would take it away again.
+  readAgain(dispatch(trainingApi.util.getRunningQueryThunk('training', undefined)));
   dispatch(
     trainingApi.util.updateQueryData('training', undefined, (practice) => {
       practice.answers = [...practice.answers.filter((a) => a.id !== saved.id), saved];
