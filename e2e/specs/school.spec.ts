@@ -111,7 +111,9 @@ test('a cup is dragged to a place and away again', async ({ house }) => {
   await school.beginOrdering();
   await school.dragCup('Cup C', 'Place 2');
   await house.expectThere('button', 'Place 2, cup C');
-  await house.expectDisabled('button', /^Submit: seven cups to place/);
+  await school.dragCup('Cup D', 'Place 3');
+  await house.expectThere('button', 'Place 3, cup D');
+  await house.expectDisabled('button', /^Submit: six cups to place/);
   await school.dragCup('Place 2', 'Place 5');
   await house.expectThere('button', 'Place 5, cup C');
   await house.expectThere('button', 'Place 2, empty');

@@ -35,7 +35,7 @@ test('a late pull: the judge already says what to expect; the bar shows it passi
   await house.expectFigure('expect', /darker.*more bitter.*than its house cup/i);
   await bar.mark('Bitter: bitter');
   await house.expectFigureIs('change', 'Lift it in its window');
-  await house.expectSaid(/Brew it to the recipe first/);
+  await house.expectSaid(/Brew this tea to the recipe first/);
 });
 
 test('what if: the cup answers at once, is held, becomes the trial recipe, is brewed and adopted', async ({

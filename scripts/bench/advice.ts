@@ -6,9 +6,9 @@ import {
   type Evidence,
   gathered,
   JUDGED,
-  type Mark,
   type Marks,
   metCup,
+  nearestMark,
   NO_UNITS,
   predict,
   preparedCup,
@@ -43,7 +43,6 @@ const OFF = [0.4, 0.8] as const;
 type Errors = { readonly leaf: number; readonly heatC: number; readonly taster: number };
 const USUAL: Errors = { leaf: 0.06, heatC: 2.5, taster: 0.5 };
 
-const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
 /** Marks by which a recipe is off the right one, root mean square of the five taste indices. */
 function offBy(recipe: Brewing, right: Brewing): number {
   const [now, meant] = [predict(recipe), predict(right)];
@@ -60,7 +59,9 @@ function judged(recipe: Brewing, right: Brewing, errors: Errors, random: Random)
   const [cup, meant] = [predict(made), predict(right)];
   return Object.fromEntries(
     JUDGED.map((index) => {
-      const mark = toMark((cup[index] - meant[index]) / MARK + normal(random, 0, errors.taster));
+      const mark = nearestMark(
+        (cup[index] - meant[index]) / MARK + normal(random, 0, errors.taster),
+      );
       return [index, mark];
     }),
   );

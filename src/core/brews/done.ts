@@ -2,7 +2,7 @@ import type { ColouredBrew } from '#core/colour';
 import { heatOf } from '#core/cup';
 import { heatAfter } from '#core/extraction';
 import type { StyleId } from '#core/styles';
-import { type Celsius, celsius, type EpochMs, type Seconds, seconds } from '#core/units';
+import { type Celsius, celsius, type EpochMs, grams, type Seconds, seconds } from '#core/units';
 import { type BrewPlan, toModelInput } from './plan';
 import type { StepRecord } from './steps';
 
@@ -47,18 +47,26 @@ function heatOffOf(
   });
   return off.length === 0 ? null : celsius(off.reduce((a, b) => a + b, 0) / off.length);
 }
+/** Leaf on the scale over the card's, the last weighing; null: not weighed. */
+export function leafShareOf(
+  plan: Pick<BrewPlan, 'leaf'>,
+  marks: readonly Pick<StepRecord, 'grams'>[],
+): number | null {
+  const weighed = marks.findLast((mark) => mark.grams !== undefined)?.grams;
+  return weighed === undefined ? null : weighed / plan.leaf;
+}
 /**
  * The brew as the models need it, as it was really made: seconds on the leaf, leaf that was weighed, heat that was read.
  * Of a later steep the leaf was weighed with the first.
  */
 export function asDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DoneBrew {
-  const weighed = recorded.marks.findLast((mark) => mark.grams !== undefined)?.grams;
-  const leaf = weighed ?? plan.leaf;
+  const leafShare = leafShareOf(plan, recorded.marks);
+  const leaf = leafShare === null ? plan.leaf : grams(leafShare * plan.leaf);
   const heatOff = heatOffOf(plan, style, recorded);
   const onLeaf = celsius(Math.min(HOTTEST, plan.onLeaf + (heatOff ?? 0)));
   return {
     brew: toModelInput({ ...plan, leaf, onLeaf }, style, recorded.steeped),
-    leafShare: weighed === undefined ? null : weighed / plan.leaf,
+    leafShare,
     heatOff,
   };
 }

@@ -31,7 +31,7 @@ export {
   type Turns,
 } from './steps';
 export { APART, clashesAhead, meetsNow, waitToPour, type Clash, type Moment } from './apart';
-export { asDone, plannedHeatAt, type DoneBrew, type Recorded } from './done';
+export { asDone, leafShareOf, plannedHeatAt, type DoneBrew, type Recorded } from './done';
 export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
 export {
   cardOf,

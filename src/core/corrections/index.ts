@@ -5,6 +5,7 @@ export {
   COLOUR_STEPS,
   isRight,
   MARKS,
+  nearestMark,
   offBy,
   verdictWords,
   type Attribute,

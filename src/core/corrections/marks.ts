@@ -1,5 +1,7 @@
 /** Just-about-right marks: -2 much too little, 0 right, +2 much too much. */
 export type Mark = -2 | -1 | 0 | 1 | 2;
+/** The mark nearest to a figure; the ends of the scale hold all beyond them. */
+export const nearestMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
 export const MARKS: readonly Mark[] = [2, 1, 0, -1, -2];
 
 /** What is judged in the mouth, each with its word per level (first drafts; a house may mend them). */

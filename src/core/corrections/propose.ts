@@ -108,7 +108,9 @@ function leafStrayed(share: number, isTooMuch: boolean, j: Judged): Proposal {
     lever: 'followRecipe',
     headline: 'Weigh the leaf',
     change: `${percent} % ${by} the card. The recipe stays.`,
-    reason: `The scale showed ${percent} % ${isTooMuch ? 'more' : 'less'} leaf than the card: that alone makes a cup ${makes}. Brew it to the recipe first.`,
+    reason:
+      `The scale showed ${percent} % ${isTooMuch ? 'more' : 'less'} leaf than the card: ` +
+      `that alone makes a cup ${makes}. Brew this tea to the recipe first.`,
     cup: rescueOf(isTooMuch ? rescueFor(j) : 'returnLeaf', j.brew, overOf(j.verdict)),
   });
 }
@@ -126,7 +128,9 @@ function strayed(j: Judged): Proposal | null {
       lever: 'followRecipe',
       headline: 'Lift it in its window',
       change: `Best at ${minutesText(j.recipe.window.best)}. The recipe stays.`,
-      reason: `Lifted at ${minutesText(time)}, ${minutesText(time - j.recipe.window.latest)} past latest: that alone makes a cup dark and biting. Brew it to the recipe first.`,
+      reason:
+        `Lifted at ${minutesText(time)}, ${minutesText(time - j.recipe.window.latest)} past latest: ` +
+        'that alone makes a cup dark and biting. Brew this tea to the recipe first.',
       cup: rescueOf(rescueFor(j), j.brew, overOf(j.verdict)),
     });
   }
@@ -136,7 +140,9 @@ function strayed(j: Judged): Proposal | null {
       lever: 'followRecipe',
       headline: 'Give it its time',
       change: `Best at ${minutesText(j.recipe.window.best)}. The recipe stays.`,
-      reason: `Lifted at ${minutesText(time)}, ${minutesText(j.recipe.window.earliest - time)} before its window: that alone makes a cup thin. Brew it to the recipe first.`,
+      reason:
+        `Lifted at ${minutesText(time)}, ${minutesText(j.recipe.window.earliest - time)} before its window: ` +
+        'that alone makes a cup thin. Brew this tea to the recipe first.',
       cup: rescueOf('returnLeaf', j.brew, overOf(j.verdict)),
     });
   }
@@ -233,7 +239,8 @@ function byModel(j: Judged): Proposal {
       headline: 'Leave the recipe',
       change: 'The recipe stays.',
       reason:
-        'No lever mends this within the style’s working range without spoiling more. Look at lot and water, or ask a lead.',
+        'No lever mends this within the style’s working range without spoiling more. ' +
+        'Look at lot and water, or ask a lead.',
       cup,
     });
   }

@@ -7,7 +7,7 @@ import type { PairAsks } from './exercise';
 import type { LeafLessonId } from './leafLessonIds';
 import type { PlannedCup } from './schedule';
 
-// Lessons with leaf: each is an exercise at the table that a trainer sets out, with what to ask, and what it teaches. They
+// Lessons with leaf: each is an exercise at the table that a trainer sets out, with what to ask and what to teach. They
 // are common practice of trainers; what the cups come to is worked out for the house's own tea.
 
 /** What the cups of a lesson are made from. */
@@ -171,7 +171,8 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
       },
     ],
     setOut:
-      'Use two pots of one kind. Warm the first, leave the second cold. Pour boiling water into both. Read a thermometer in each pot at 0:30.',
+      'Use two pots of one kind. Warm the first, leave the second cold. Pour boiling water into both. ' +
+      'Read a thermometer in each pot at 0:30.',
     ask: 'Guess the heat in each pot before you read it. Then taste: which pot was cold?',
     teach: 'A cold pot takes heat from the water at once. That heat does not reach the leaf.',
   },
@@ -259,10 +260,12 @@ export const LEAF_LESSONS: Readonly<Record<LeafLessonId, LeafLesson>> = {
       },
     ],
     setOut:
-      'Begin one cold cup ten hours before and one four hours before, covered, in the fridge. Brew the hot cup last, and let the hot cup cool until all cups are equally cold.',
+      'Begin one cold cup ten hours before and one four hours before, covered, in the fridge. ' +
+      'Brew the hot cup last, and let the hot cup cool until all cups are equally cold.',
     ask: 'Which cup has more body? Which cup is dry in the mouth?',
     teach:
-      'Cold water gives body without bitterness. You can dilute a strong cold brew; you cannot correct a weak cold brew.',
+      'Cold water gives body without bitterness. ' +
+      'You can dilute a strong cold brew; you cannot correct a weak cold brew.',
   },
 };
 const HOT =

@@ -1,4 +1,4 @@
-import { ATTRIBUTE_NAMES, isRight, type Mark, type Verdict } from '#core/corrections';
+import { ATTRIBUTE_NAMES, isRight, nearestMark, type Verdict } from '#core/corrections';
 import { normal, type Random } from '#core/numeric';
 import type { TastedCup } from '#contracts/brews';
 import type { brewEvents, brews } from '../db/schema';
@@ -15,16 +15,15 @@ const AFTER_MS = 60_000;
 /** A lead's eye differs by so much, marks. */
 const EYES_APART = 0.7;
 
-const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
 /** Most of what was off is gone; now and then nothing changed. */
 function afterRescue(random: Random, verdict: Verdict): Verdict {
   const left = random() < 0.85 ? 0.4 : 1;
-  const marks = ATTRIBUTE_NAMES.map((a) => [a, toMark(left * verdict[a])] as const);
-  return { ...verdict, ...Object.fromEntries(marks), colour: toMark(left * verdict.colour) };
+  const marks = ATTRIBUTE_NAMES.map((a) => [a, nearestMark(left * verdict[a])] as const);
+  return { ...verdict, ...Object.fromEntries(marks), colour: nearestMark(left * verdict.colour) };
 }
 const asLeadSaw = (random: Random, verdict: Verdict): Verdict => ({
   ...verdict,
-  colour: toMark(verdict.colour + normal(random, 0, EYES_APART)),
+  colour: nearestMark(verdict.colour + normal(random, 0, EYES_APART)),
 });
 
 export function tastedAgain(

@@ -1,5 +1,5 @@
 import { cardOf, planOf, pullKind, toModelInput } from '#core/brews';
-import { isRight, JUDGED, type Mark, predict, propose, type Verdict } from '#core/corrections';
+import { isRight, JUDGED, nearestMark, predict, propose, type Verdict } from '#core/corrections';
 import type { Brewing } from '#core/cup';
 import { normal, pick, type Random } from '#core/numeric';
 import { methodFor } from '#core/recipes';
@@ -26,8 +26,6 @@ export type Stage = {
 };
 type BrewRow = typeof brews.$inferInsert;
 
-const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
-
 /** A tea's cups differ by this much from one to the next, and a taster by so much from himself, in marks. */
 const SCATTER = 0.28;
 /**
@@ -37,7 +35,7 @@ const SCATTER = 0.28;
 function tasted(random: Random, brewed: Brewing, wanted: Brewing): Verdict {
   const [got, house] = [predict(brewed), predict(wanted)];
   return Object.fromEntries(
-    JUDGED.map((j) => [j, toMark((got[j] - house[j]) / MARK + normal(random, 0, SCATTER))]),
+    JUDGED.map((j) => [j, nearestMark((got[j] - house[j]) / MARK + normal(random, 0, SCATTER))]),
   ) as Verdict;
 }
 

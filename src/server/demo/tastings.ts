@@ -1,4 +1,4 @@
-import { ATTRIBUTE_NAMES, type Mark, predict } from '#core/corrections';
+import { ATTRIBUTE_NAMES, nearestMark, predict } from '#core/corrections';
 import { normal, pick, type Random, shuffled } from '#core/numeric';
 import type { Multipliers } from '#core/styles';
 import { MARK } from '#core/taste';
@@ -47,7 +47,6 @@ const DAY = 86_400_000;
 /** A taster differs from the model by so much, in marks, and from one cup to the next. */
 const TASTER_SD = 0.35;
 const CUP_SD = 0.3;
-const toMark = (x: number): Mark => Math.max(-2, Math.min(2, Math.round(x))) as Mark;
 
 type Asked = {
   readonly tea: string;
@@ -156,7 +155,9 @@ export function pastTastings(
             marks: Object.fromEntries(
               ATTRIBUTE_NAMES.map((a) => [
                 a,
-                toMark((tasted(code)[a] - right[a]) / MARK + habit + normal(random, 0, CUP_SD)),
+                nearestMark(
+                  (tasted(code)[a] - right[a]) / MARK + habit + normal(random, 0, CUP_SD),
+                ),
               ]),
             ),
             words: words(),

@@ -1,4 +1,5 @@
 import { and, desc, eq, gt, inArray, isNotNull, ne } from 'drizzle-orm';
+import { leafShareOf } from '#core/brews';
 import { offBy } from '#core/corrections';
 import {
   BATCHES_SEEN,
@@ -50,10 +51,7 @@ async function measuredBy(tx: Tx, personId: string): Promise<{ leaf: number[]; h
     .where(and(eq(brews.startedBy, personId), ne(brews.state, 'abandoned')))
     .orderBy(desc(brews.startedAt))
     .limit(LOOKED_THROUGH);
-  const leaf = rows.flatMap(({ marks, plan }) => {
-    const weighed = marks.find((m) => m.grams !== undefined)?.grams;
-    return weighed === undefined ? [] : [weighed / plan.leaf];
-  });
+  const leaf = rows.flatMap(({ marks, plan }) => leafShareOf(plan, marks) ?? []);
   const heat = rows.flatMap(({ readings, plan }) => {
     const [first] = readings;
     return first ? [first.celsius - plan.onLeaf] : [];

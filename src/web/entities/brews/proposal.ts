@@ -1,4 +1,4 @@
-import { toModelInput } from '#core/brews';
+import { leafShareOf, toModelInput } from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
 import { ALL_RIGHT, type Proposal, propose, type Verdict } from '#core/corrections';
 import { seconds, secondsBetween } from '#core/units';
@@ -10,11 +10,6 @@ const pouredOf = ({ plan, tea, state }: Brew): ColouredBrew =>
     tea.style,
     'pulled' in state ? secondsBetween(state.waterOn, state.pulled) : seconds(0),
   );
-/** Leaf on the scale over the card’s; null: not weighed. */
-function leafShareOf({ marks, plan }: Brew): number | null {
-  const weighed = marks.findLast((mark) => mark.grams !== undefined)?.grams;
-  return weighed === undefined ? null : weighed / plan.leaf;
-}
 /** What is proposed for a cup so judged. */
 export const proposalFor = (
   brew: Brew,
@@ -27,7 +22,7 @@ export const proposalFor = (
     style: brew.tea.style,
     brew: brewed,
     warmed: brew.plan.warmed,
-    leafShare: leafShareOf(brew),
+    leafShare: leafShareOf(brew.plan, brew.marks),
     crowding: brew.plan.crowding,
   });
 /** For a cup that is right in one touch. */
