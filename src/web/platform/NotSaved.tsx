@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Note } from '../ui/Note';
 import { failureOf, fieldFaults } from './api';
 
@@ -12,7 +13,9 @@ export function NotSaved({
   error: unknown;
   onKeepMine?: (rev: number) => void;
 }) {
+  const [answered, setAnswered] = useState<unknown>(null);
   if (!error || Object.keys(fieldFaults(error)).length > 0) return null;
+  if (answered === error) return <Note>Yours takes the place of theirs when you save again.</Note>;
   const failure = failureOf(error);
   const theirs =
     failure.kind === 'answer' && failure.code === 'record.changed'
@@ -24,7 +27,14 @@ export function NotSaved({
       action={
         theirs !== null &&
         onKeepMine && (
-          <button type="button" className="btn slim" onClick={() => onKeepMine(theirs)}>
+          <button
+            type="button"
+            className="btn slim"
+            onClick={() => {
+              setAnswered(error);
+              onKeepMine(theirs);
+            }}
+          >
             Keep mine
           </button>
         )

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { fridgeAir } from '#core/cold';
+import type { Cold } from '#contracts/batches';
 import { now } from '../../platform/clock';
 import { useAppSelector } from '../../platform/store';
 import { useLimits } from '../people/session';
@@ -8,6 +9,7 @@ import { batchesOf, byNextHand, readingsOf, stands } from './standing';
 
 /** Asked for so often while nothing tells of it, ms: hours pass here, not seconds. */
 const POLL_MS = 30_000;
+const NO_GAPS: Cold['gaps'] = [];
 
 /** The site's cold batches as they stand, and how its fridge has stood. */
 export function useCold() {
@@ -18,12 +20,19 @@ export function useCold() {
   });
   const waiting = useAppSelector((s) => s.outbox.waiting);
   const limits = useLimits();
-  return useMemo(() => {
-    const readings = readingsOf(data?.readings ?? [], waiting);
-    const gaps = data?.gaps ?? [];
-    const air = { readings, gaps };
-    const batches = batchesOf(data?.batches ?? [], waiting, air, limits);
-    return {
+  // Each from its own part of the answer: what is planned may change without a batch or a reading being another.
+  const readings = useMemo(
+    () => readingsOf(data?.readings ?? [], waiting),
+    [data?.readings, waiting],
+  );
+  const gaps = data?.gaps ?? NO_GAPS;
+  const batches = useMemo(
+    () => batchesOf(data?.batches ?? [], waiting, { readings, gaps }, limits),
+    [data?.batches, waiting, readings, gaps, limits],
+  );
+  const failed = isError && !data;
+  return useMemo(
+    () => ({
       readings,
       gaps,
       fridge: fridgeAir(readings, now()),
@@ -31,8 +40,9 @@ export function useCold() {
       ended: batches.filter((b) => !stands(b)),
       batches,
       isLoading,
-      isError: isError && !data,
+      isError: failed,
       refetch,
-    };
-  }, [data, waiting, limits, isLoading, isError, refetch]);
+    }),
+    [readings, gaps, batches, isLoading, failed, refetch],
+  );
 }
