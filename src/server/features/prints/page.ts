@@ -1,4 +1,4 @@
-import { join } from 'node:path';
+import { type Face, paperFonts } from './fonts';
 
 /** Points to the millimetre: everything here is laid out in mm on an A5. */
 const PT = 72 / 25.4;
@@ -6,14 +6,6 @@ export const A5 = { width: 148, height: 210 } as const;
 /** ISO 216 papers in mm; the A5 layout is made larger or smaller to fit. */
 const PAPERS = { a4: [210, 297], a5: [148, 210], a6: [105, 148] } as const;
 export type CardSize = keyof typeof PAPERS;
-
-const FONTS = {
-  sans: 'encode-sans/files/encode-sans-latin-400-normal.woff',
-  bold: 'encode-sans/files/encode-sans-latin-600-normal.woff',
-  heavy: 'encode-sans/files/encode-sans-latin-700-normal.woff',
-  book: 'brygada-1918/files/brygada-1918-latin-600-normal.woff',
-} as const;
-export type Face = keyof typeof FONTS;
 
 /** What the layout draws with: millimetres from the top left, black unless said. */
 export type Paper = {
@@ -72,15 +64,15 @@ async function makePdf(
 ): Promise<Buffer> {
   // Loaded when something is printed: a server starts without it.
   const { default: PDFDocument } = await import('pdfkit');
-  const fonts = join('node_modules', '@fontsource');
   const doc = new PDFDocument({
     size: [width * PT, height * PT],
     margin: 0,
     autoFirstPage: false,
-    font: join(fonts, FONTS.sans),
+    // None of the writer's own: the first is set by the first words.
+    font: '',
     info: { Title: info.title, Author: info.author },
   });
-  for (const [name, file] of Object.entries(FONTS)) doc.registerFont(name, join(fonts, file));
+  for (const [name, font] of paperFonts()) doc.registerFont(name, font);
   const done = new Promise<Buffer>((resolve, reject) => {
     const parts: Buffer[] = [];
     doc.on('data', (d: Buffer) => parts.push(d));

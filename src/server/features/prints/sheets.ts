@@ -13,7 +13,8 @@ import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { drawCode } from './code';
-import { dayOnPaper, type Face, onSheets, type Paper } from './page';
+import type { Face } from './fonts';
+import { dayOnPaper, onSheets, type Paper } from './page';
 
 export type Column = {
   readonly title: string;
