@@ -1,3 +1,6 @@
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { sql } from 'drizzle-orm';
 import type { Express } from 'express';
@@ -108,19 +111,51 @@ const tableNames = async (db: Db): Promise<string[]> =>
   );
 
 let tables: Promise<string[]> | null = null;
-/** The tables as the migrations leave them; the migrations themselves have a test of their own. */
-async function migratedTables(): Promise<string[]> {
-  const { db, pool, close } = await emptyDatabase();
-  await migrateDb(pool, db, 'drizzle');
+/** What the tables of a database are made with. */
+async function madeWith(db: Db, schema: string): Promise<string[]> {
   const made: string[] = [];
   for (const name of await tableNames(db)) {
-    const [[shown]] = (await pool.query(`show create table \`${name}\``)) as unknown as [
-      [Record<string, string>],
-    ];
-    made.push(String(shown['Create Table']));
+    const rows = await db.execute(sql.raw(`show create table \`${schema}\`.\`${name}\``));
+    const [shown] = rows[0] as unknown as Record<string, string>[];
+    made.push(String(shown?.['Create Table']));
   }
-  await close();
   return made;
+}
+const MIGRATIONS = 'drizzle';
+/** A name for the migrations as they are now. */
+function migrationsName(): string {
+  const hash = createHash('sha256');
+  for (const file of readdirSync(MIGRATIONS).filter((f) => f.endsWith('.sql')))
+    hash.update(readFileSync(join(MIGRATIONS, file)));
+  return `limnos_migrated_${hash.digest('hex').slice(0, 16)}`;
+}
+const LOCK_S = 120;
+/**
+ * The tables as the migrations leave them; the migrations themselves have a test of their own. The first file of a run
+ * that asks has them carried out, the others read what they made.
+ */
+async function migratedTables(): Promise<string[]> {
+  const name = migrationsName();
+  const root = await mysql.createConnection(base());
+  await root.query('select get_lock(?, ?)', [name, LOCK_S]);
+  const [there] = await root.query<mysql.RowDataPacket[]>('show databases like ?', [name]);
+  const url = base().replace(/\/[^/]*$/, `/${name}`);
+  if (there.length === 0) {
+    const { db, pool, name: made, close } = await emptyDatabase();
+    await migrateDb(pool, db, MIGRATIONS);
+    const statements = await madeWith(db, made);
+    // Migrated elsewhere first: migrations that fail take no name.
+    await root.query(`create database ${name}`);
+    await root.query(`use ${name}`);
+    await root.query('set foreign_key_checks = 0');
+    for (const statement of statements) await root.query(statement);
+    await close();
+  }
+  const pool = openPool(url);
+  const statements = await madeWith(openDb(pool), name);
+  await pool.end();
+  await root.end();
+  return statements;
 }
 
 /** An application on a database of its own, with a time that can be moved. */
