@@ -1,6 +1,7 @@
 import { asc } from 'drizzle-orm';
 import { ALL_RIGHT, type Verdict } from '#core/corrections';
 import { seeded } from '#core/numeric';
+import { startingRecipe } from '#core/recipes';
 import { sampleDrillCup } from '#core/testing';
 import {
   BREWER_SKILLS,
@@ -15,8 +16,9 @@ import {
   workDiagnosis,
 } from '#core/training';
 import type { Brew, TastedCup } from '#contracts/brews';
+import type { Version } from '#contracts/teas';
 import type { DrillAnswer, Practice, SchoolSettings } from '#contracts/training';
-import { drillAnswers, signEvents } from '../src/server/db/schema/index';
+import { drillAnswers, signEvents, spoonWeighings } from '../src/server/db/schema/index';
 import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId } from './house';
 
 // What is practised is kept once, is worth what the server works out, and is read by its person and by leads alone.
@@ -310,6 +312,53 @@ test('what was seen at the bar: leaf weighed, corrections, and cups that were ta
     { of: 'corrections', good: 0, n: 1, holds: false },
     { of: 'rescues', good: 1, n: 2, holds: false },
   ]);
+});
+const weigh = (over: object, by: keyof Begun['callers'] = 'trainee') =>
+  h.callers[by].post('/api/training/weighings', {
+    ...{ id: newId(), siteId: h.ids.site, at: h.now(), teaId: h.ids.tea, spoon: 'dessertSpoon' },
+    ...{ singles: [2.3, 2.4, 2.5, 2.6, 2.7], ...over },
+  });
+test('five spoons weighed one by one: kept once, the last five count, and they go with the record', async () => {
+  const id = newId();
+  for (let i = 0; i < 2; i++) await weigh({ id, at: h.now() - 60_000 }).expect(200);
+  expect(await h.db.select().from(spoonWeighings)).toHaveLength(1);
+  expect((await own()).seen).toEqual([{ of: 'spoonsWeighed', good: 1, n: 1, holds: true }]);
+  await weigh({ id }, 'brewer').expect(404);
+  await weigh({ singles: [2, 2.4, 2.5, 2.6, 3] }).expect(200);
+  expect((await own()).seen).toEqual([{ of: 'spoonsWeighed', good: 0, n: 1, holds: false }]);
+  await weigh({ singles: [2, 2, 2, 2] }).expect(422);
+  await weigh({ singles: [2, 2, 2, 2, 0] }).expect(422);
+  await weigh({ spoon: 'shovel' }).expect(422);
+  await weigh({ teaId: newId() }).expect(404);
+  await h.callers.lead.patch(`/api/people/${h.ids.trainee}`, { rev: 1, active: false }).expect(200);
+  await h.callers.lead.delete(`/api/training/people/${h.ids.trainee}`).expect(200);
+  expect(await h.db.select().from(spoonWeighings)).toEqual([]);
+});
+test('a recipe from a packet: anybody drafts it, a lead takes it, and that is seen of who drafted it', async () => {
+  const packet = { ...startingRecipe('black-whole'), origin: 'the packet: 2 g per 200 ml' };
+  const draft = (over: object, by: keyof Begun['callers'] = 'trainee') =>
+    h.callers[by].post(`/api/teas/${h.ids.tea}/versions`, {
+      ...{ id: newId(), method: 'pot', basedOn: 1, as: 'draft', recipe: packet },
+      ...{ reason: 'From the packet', settles: [], ...over },
+    });
+  for (const as of ['house', 'trial']) await draft({ as }).expect(403);
+  await draft({ settles: [newId()] }).expect(403);
+  const kept = (await draft({}).expect(200)).body as Version;
+  expect(kept).toMatchObject({ state: 'draft', number: 2, author: { name: 'Trainee T.' } });
+  expect((await own()).seen).toEqual([{ of: 'draftsTaken', good: 0, n: 1, holds: false }]);
+  const move = (to: string, by: keyof Begun['callers']) =>
+    h.callers[by].post(`/api/versions/${kept.id}/state`, { to });
+  await move('house', 'trainee').expect(403);
+  await move('trial', 'lead').expect(200);
+  await move('retired', 'lead').expect(200);
+  expect((await own()).seen).toEqual([{ of: 'draftsTaken', good: 1, n: 1, holds: true }]);
+  // What is the house’s own, and a lead’s own draft, are no sign of either.
+  const { body: leads } = await draft({ basedOn: 2 }, 'lead').expect(200);
+  await h.callers.lead
+    .post(`/api/versions/${(leads as Version).id}/state`, { to: 'house' })
+    .expect(200);
+  expect((await own('lead')).seen).toEqual([]);
+  expect((await own('brewer')).seen).toEqual([]);
 });
 test('a lead says what is taught and what a brewer is signed for; everybody reads it, nobody else changes it', async () => {
   const schoolOf = async (who: 'trainee' | 'lead') =>

@@ -225,6 +225,7 @@ for (const [places, paths] of [
     [
       '/school',
       '/school/board',
+      '/school/weigh',
       '/school/diagnose',
       '/school/order',
       '/school/scale',

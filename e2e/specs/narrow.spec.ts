@@ -45,6 +45,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/cold/fridge',
     '/school',
     '/school/board',
+    '/school/weigh',
     '/school/diagnose',
     '/school/order',
     '/school/scale',

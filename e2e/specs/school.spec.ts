@@ -412,3 +412,36 @@ test('a lead changes what is taught: the lists are kept, a trainee takes the les
   await page.goto('/school/board');
   await house.inside('region', 'Trainees').expectUnsaid(/Not signed yet: .*Heat/);
 });
+test('five spoons are weighed one by one, and a recipe is drafted from a packet: both are seen in one’s own record', async ({
+  house,
+  tablet,
+}) => {
+  await house.signIn(PEOPLE.trainee);
+  await house.page.goto('/school/weigh');
+  await house.type('Spoon 1, g', 'a lot');
+  await house.expectFault('is not a number');
+  for (const [i, weight] of ['2.3', '2.4', '2.5', '2.6', '2.7'].entries())
+    await house.type(`Spoon ${i + 1}, g`, weight);
+  await house.expectSaid('Even: they differ by 6.3 %.');
+  await house.press(/^Keep these five/);
+  await house.expectSaid('Kept in your record.');
+  await house.expectAllSaved();
+  // A trainee drafts; whatever is brewed by others is for a lead.
+  await house.page.goto('/book');
+  await house.follow(/Tolvane Amber/);
+  await house.press(/^Draft a version/);
+  await house.expectUnsaid('Put on trial');
+  await house.press(/^the packet/);
+  await house.type('Why', 'As the packet has it');
+  await house.press('Keep as draft');
+  await house.expectSaid(/As the packet has it/);
+  const lead = new HouseDriver(await tablet());
+  await lead.signIn(PEOPLE.lead);
+  await lead.page.goto('/book');
+  await lead.follow(/Tolvane Amber/);
+  await lead.press('Put on trial');
+  await lead.expectSaid(/version 3 is on trial/);
+  await house.page.goto('/school');
+  await house.expectSaid(/weighings of five even spoons/);
+  await house.expectSaid(/packets made a recipe that a lead took/);
+});

@@ -294,7 +294,7 @@ export const changeTea = endpoint(ROUTES.changeTea, {
 });
 /**
  * A new version of a method's recipe, for the house, on trial beside it or as a draft; `basedOn` is the number the
- * lead was looking at, 0 for a method's first.
+ * writer was looking at, 0 for a method's first. Anybody makes a draft; the rest is for leads.
  */
 export const addVersion = endpoint(ROUTES.addVersion, {
   params: z.strictObject({ id: Id }),

@@ -19,13 +19,16 @@ import {
   type Seen,
   type Skill,
   SKILL_NAMES,
+  SPOONS_WEIGHED,
   type TableDone,
 } from '#core/training';
+import type { Grams } from '#core/units';
 import { DrillTaskBody } from './drillTasks';
 import { Bytes, endpoint } from './endpoint';
 import { Person, Role } from './people';
-import { Id, Instant, oneOf, Text, Who } from './primitives';
+import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
 import { ROUTES } from './routes';
+import { SpoonId } from './teas';
 
 const DrillName = oneOf<Drill>(DRILL_NAMES);
 const SkillName = oneOf<Skill>(SKILL_NAMES);
@@ -144,6 +147,23 @@ export const addDrillAnswer = endpoint(ROUTES.addDrillAnswer, {
     ms: z.number().int().min(0).max(86_400_000),
   }),
   response: DrillAnswer,
+});
+/** Spoons of one tea that somebody weighed one by one. */
+export const SpoonWeighing = z.strictObject({
+  id: Id,
+  at: Instant,
+  teaId: Id,
+  spoon: SpoonId,
+  singles: z
+    .array(quantity<Grams>({ min: 0.05, max: 200 }))
+    .min(SPOONS_WEIGHED)
+    .max(12),
+});
+export type SpoonWeighing = z.infer<typeof SpoonWeighing>;
+/** A repeated id is the same weighing. */
+export const addSpoonWeighing = endpoint(ROUTES.addSpoonWeighing, {
+  body: SpoonWeighing.extend({ siteId: Id }),
+  response: SpoonWeighing,
 });
 /** “This question is wrong”: by the answer's own person. */
 export const disputeAnswer = endpoint(ROUTES.disputeAnswer, {

@@ -56,6 +56,7 @@ export {
   packetKettle,
   packetOnLeaf,
   packetStart,
+  isFromPacket,
   startingRecipe,
   styleStarts,
   type KettleFacts,

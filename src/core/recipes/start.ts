@@ -237,6 +237,11 @@ function packetWindow({ from, to }: TimeRange): Window {
   return to > from ? window(from, best, to) : window(to5(best * 0.85), best, to5(best * 1.2));
 }
 
+const FROM_PACKET = 'the packet';
+/** A recipe that was begun with a packet's own figures. */
+export const isFromPacket = ({ origin }: Pick<Recipe, 'origin'>): boolean =>
+  origin.startsWith(FROM_PACKET);
+
 /**
  * The packet's own figures as a recipe; what it does not say is the style's. Packets mean the heat in the kettle: on
  * the
@@ -263,7 +268,7 @@ export function packetStart(
     window: time ? packetWindow(time) : base.window,
     warm: !cold && (heat ?? base.temperature) >= 85,
     origin: [
-      'the packet',
+      FROM_PACKET,
       meaning?.cup && `its cup taken as ${meaning.cup}`,
       meaning?.scoop && `its scoop as ${meaning.scoop}`,
     ]

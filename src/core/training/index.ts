@@ -29,6 +29,7 @@ export {
   type SignState,
 } from './signOff';
 export {
+  areSpoonsEven,
   BATCHES_SEEN,
   batchesSeen,
   calibrationSeen,
@@ -36,6 +37,8 @@ export {
   coloursSeen,
   CORRECTIONS_SEEN,
   correctionsSeen,
+  DRAFTS_SEEN,
+  draftsTakenSeen,
   HEAT_SEEN,
   heatSeen,
   isBatchRight,
@@ -51,6 +54,9 @@ export {
   RESCUES_SEEN,
   rescuesSeen,
   type Seen,
+  SPOONS_WEIGHED,
+  spoonsWeighedSeen,
+  spoonUnevenness,
   TABLES_LED,
   tablesLedSeen,
   TASTERS_LED,

@@ -3,13 +3,17 @@ import {
   calibrationSeen,
   coloursSeen,
   correctionsSeen,
+  draftsTakenSeen,
   heatSeen,
   laddersSeen,
   leafWeighedSeen,
   pullsSeen,
   rescuesSeen,
+  spoonsWeighedSeen,
+  spoonUnevenness,
   tablesLedSeen,
 } from '#core/training';
+import { grams } from '#core/units';
 
 const pulls = (good: number, bad: number) => [
   ...new Array<boolean>(bad).fill(false),
@@ -72,6 +76,25 @@ test('leaf weighed: sixteen of the last twenty within 5 % of the card', () => {
   expect(leafWeighedSeen([...near(15), ...off(5)])?.holds).toBe(false);
   // Fifteen good ones alone are not sixteen.
   expect(leafWeighedSeen(near(15))?.holds).toBe(false);
+});
+test('five spoons weighed one by one: even within 10 %, by the sample standard deviation', () => {
+  const spoons = (...all: number[]) => all.map(grams);
+  expect(spoonsWeighedSeen(null)).toBeNull();
+  // By hand: mean 2.5, squares .04 + .01 + 0 + .01 + .04 = .1 over 4, root .1581, over the mean 6.3 %.
+  expect(spoonUnevenness(spoons(2.3, 2.4, 2.5, 2.6, 2.7))).toBeCloseTo(0.0632, 4);
+  expect(spoonsWeighedSeen(spoons(2.3, 2.4, 2.5, 2.6, 2.7))).toEqual({
+    ...{ of: 'spoonsWeighed', good: 1, n: 1, holds: true },
+  });
+  expect(spoonsWeighedSeen(spoons(2, 2.4, 2.5, 2.6, 3))).toMatchObject({ good: 0, holds: false });
+  expect(() => spoonUnevenness(spoons(2, 2, 2, 2))).toThrow(RangeError);
+  expect(() => spoonUnevenness(spoons(2, 2, 2, 2, 0))).toThrow(RangeError);
+});
+test('drafts from a packet: one that a lead took is enough', () => {
+  expect(draftsTakenSeen([])).toBeNull();
+  expect(draftsTakenSeen([false])).toEqual({ of: 'draftsTaken', good: 0, n: 1, holds: false });
+  expect(draftsTakenSeen([true, false, false])).toMatchObject({ good: 1, n: 3, holds: true });
+  // Older ones are forgotten.
+  expect(draftsTakenSeen([true, false, false, false, false, false])?.holds).toBe(false);
 });
 test('colours beside a lead: eight of the last ten within one mark', () => {
   expect(coloursSeen([])).toBeNull();

@@ -1,5 +1,7 @@
+import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { nowOf, type RecordedBatch, windowOf } from '#core/cold';
 import type { Outcome } from '#core/trends';
+import type { Grams } from '#core/units';
 import type { Skill } from './skills';
 import { wilson } from './wilson';
 
@@ -8,6 +10,8 @@ import { wilson } from './wilson';
 /** What is looked at, of which skill, and what a good one was, in a few words. */
 export const LOOKED_AT = {
   leafWeighed: { skill: 'measure', words: 'leaf within 5 % of the card' },
+  spoonsWeighed: { skill: 'measure', words: 'weighings of five even spoons' },
+  draftsTaken: { skill: 'scale', words: 'packets made a recipe that a lead took' },
   readings: { skill: 'heat', words: 'near the card' },
   pulls: { skill: 'steep', words: 'in the window' },
   ladders: { skill: 'see', words: 'ladders in order' },
@@ -53,6 +57,30 @@ export const leafWeighedSeen = (shares: readonly number[]): Seen | null =>
     LEAF_SEEN,
     (good) => good >= LEAF_GOOD,
   );
+/** Spoons that are weighed one by one at the least, and how even they are then: sd over mean. */
+export const SPOONS_WEIGHED = 5;
+const SPOONS_EVEN = 0.1;
+/**
+ * How even single spoons are: the sample standard deviation over the mean.
+ * @throws {RangeError} of fewer than five, or one that weighs nothing
+ */
+export function spoonUnevenness(singles: readonly Grams[]): number {
+  if (singles.length < SPOONS_WEIGHED || singles.some((g) => !(g > 0)))
+    throw new RangeError('five spoons with leaf are needed');
+  return sampleStandardDeviation([...singles]) / mean([...singles]);
+}
+export const areSpoonsEven = (singles: readonly Grams[]): boolean =>
+  spoonUnevenness(singles) <= SPOONS_EVEN + 1e-9;
+/** Measure: the last five spoons that were weighed one by one. Null: none were. */
+export const spoonsWeighedSeen = (last: readonly Grams[] | null): Seen | null =>
+  last && goodOf('spoonsWeighed', [areSpoonsEven(last)], 1, (good) => good === 1);
+
+/** The last drafts from a packet that count. */
+export const DRAFTS_SEEN = 5;
+/** Scale: recipes drafted from a packet, whether a lead took them; the oldest first. Null: none was drafted. */
+export const draftsTakenSeen = (taken: readonly boolean[]): Seen | null =>
+  goodOf('draftsTaken', taken, DRAFTS_SEEN, (good) => good > 0);
+
 /** The last pulls that count. */
 export const PULLS_SEEN = 40;
 const PULLS_HOLD = 0.8;

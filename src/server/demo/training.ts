@@ -1,3 +1,4 @@
+import { and, eq } from 'drizzle-orm';
 import { USUAL_HOUSE_LIMITS } from '#core/cold';
 import { type Random, seeded } from '#core/numeric';
 import { siteDate } from '#core/time';
@@ -36,7 +37,7 @@ import {
   workFigure,
   workPick,
 } from '#core/training';
-import { epochMs } from '#core/units';
+import { epochMs, grams } from '#core/units';
 import * as t from '../db/schema';
 import { allTeas } from '../features/teas';
 import { DAY, type Making, SEED, type Shop } from './making';
@@ -48,6 +49,8 @@ const HOUR = 3_600_000;
 const TEAS = ['Tolvane Amber', 'Sennet Hollow', 'Corrow Roast'];
 const VESSELS = ['White pot', 'Grey pot'];
 const A_SITTING = 6;
+const WEIGHED_TEA = 'Tolvane Amber';
+const DRAFTED_TEA = 'Sennet Hollow';
 
 type OtherDrill = FigureDrillName | PickDrillName | 'shift';
 type Story = {
@@ -156,6 +159,45 @@ function otherAnswersOf(story: Story, facts: DrillFacts, siteId: string, { now, 
   });
 }
 
+/** Spoons of two learners: even ones, and ones that are not yet. */
+async function addSpoons(
+  { db, now, makeId }: Making,
+  siteId: string,
+  person: (name: string) => string | undefined,
+): Promise<void> {
+  const [tea] = await db.select().from(t.teas).where(eq(t.teas.name, WEIGHED_TEA));
+  const [dov, pela] = [person('Dov R.'), person('Pela M.')];
+  if (!tea?.weighing || !dov || !pela) return;
+  const each = tea.weighing.weighed / tea.weighing.spoons;
+  const weighed = (personId: string, ago: number, shares: readonly number[]) => ({
+    ...{ id: makeId(now - ago * DAY), personId, siteId, teaId: tea.id, spoon: tea.spoon },
+    singles: shares.map((share) => grams(Math.round(100 * share * each) / 100)),
+    at: new Date(now - ago * DAY),
+  });
+  await db
+    .insert(t.spoonWeighings)
+    .values([
+      weighed(dov, 41, [1.02, 0.97, 1, 1.05, 0.98]),
+      weighed(pela, 2, [1.24, 0.95, 1.1, 1.31, 0.98]),
+    ]);
+}
+
+/** The first recipe of one tea was drafted by a brewer from its packet. */
+async function addDraft({ db }: Making, author: string | undefined, lead: string): Promise<void> {
+  const [tea] = await db.select().from(t.teas).where(eq(t.teas.name, DRAFTED_TEA));
+  if (!tea || !author) return;
+  const first = and(eq(t.versions.teaId, tea.id), eq(t.versions.number, 1));
+  const [version] = await db.select().from(t.versions).where(first);
+  if (!version) return;
+  await db
+    .update(t.versions)
+    .set({
+      ...{ authorId: author, takenBy: lead },
+      recipe: { ...version.recipe, origin: 'the packet' },
+    })
+    .where(eq(t.versions.id, version.id));
+}
+
 /** What was practised, one sign-off that lapses soon, and one that is asked for. */
 export async function addTraining(making: Making, { sites, vessels, cast }: Shop): Promise<void> {
   const { db, now, makeId } = making;
@@ -184,6 +226,8 @@ export async function addTraining(making: Making, { sites, vessels, cast }: Shop
     if (others.length > 0)
       await db.insert(t.drillAnswers).values(others.map((a) => ({ ...a, personId })));
   }
+  await addSpoons(making, site.id, person);
+  await addDraft(making, person('Dov R.'), lead);
   const sign = (
     name: string,
     ago: number,

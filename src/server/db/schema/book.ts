@@ -59,8 +59,11 @@ export const versions = mysqlTable(
     /** The author's name in the house it was brought from; null for one of this house. */
     authorThere: varchar('author_there', { length: 60 }),
     at: instant('at').notNull(),
+    /** The lead who put a draft on trial or took it for the house; null: it was no draft, or nobody did. */
+    takenBy: id('taken_by').references(() => people.id),
   },
   (t) => [
+    index('version_author').on(t.authorId),
     unique('version_number').on(t.teaId, t.method, t.number),
     index('version_state').on(t.teaId, t.state),
   ],

@@ -14,4 +14,4 @@ export {
   fridgeReadings,
   probes,
 } from './cold';
-export { drillAnswers, signEvents } from './training';
+export { drillAnswers, signEvents, spoonWeighings } from './training';

@@ -1,5 +1,7 @@
 import { date, double, index, int, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
 import { DRILL_NAMES, type DrillTask, SKILL_NAMES } from '#core/training';
+import type { Grams } from '#core/units';
+import { teas } from './book';
 import { id, instant, json } from './columns';
 import { people, sites } from './people';
 
@@ -32,6 +34,27 @@ export const drillAnswers = mysqlTable(
     index('drill_answers_person').on(t.personId, t.at),
     index('drill_answers_site').on(t.siteId),
   ],
+);
+/** Spoons of one tea that somebody weighed one by one, to see how even they are. */
+export const spoonWeighings = mysqlTable(
+  'spoon_weighings',
+  {
+    id: id('id').primaryKey(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    spoon: varchar('spoon', { length: 36 }).notNull(),
+    /** Grams, in the order of weighing. */
+    singles: json<readonly Grams[]>('singles').notNull(),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('spoon_weighings_person').on(t.personId, t.at)],
 );
 /** What is asked for, signed and withdrawn, skill by skill. */
 export const signEvents = mysqlTable(

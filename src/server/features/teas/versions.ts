@@ -23,6 +23,15 @@ async function lockTea(tx: Tx, teaId: string) {
 }
 const text = (v: Pick<Version, 'method' | 'number'>, state: Version['state']) =>
   `${METHODS[v.method].label} ${v.number}: ${state}`;
+/** Anybody drafts a recipe. What is brewed by others, or settles what they noted, is for leads. @throws 403 */
+function mustMayMake({ as, settles }: z.infer<typeof addVersion.body>, who: Signed): void {
+  if (who.role === 'lead' || (as === 'draft' && settles.length === 0)) return;
+  throw new AppError(
+    'session.forbidden',
+    403,
+    'You can keep this as a draft. A lead puts it on trial or makes it the house recipe.',
+  );
+}
 /** Another lead was sooner: theirs is named, and what was typed stays on the page. */
 async function newerThere(tx: Tx, teaId: string, method: Method, newest: number) {
   const other = (await versionsOf(tx, teaId)).find((v) => v.method === method);
@@ -49,6 +58,7 @@ export function createVersionService(deps: Deps) {
       who: Signed,
     ): Promise<Version> {
       const { id, method, recipe, reason, as, basedOn, settles } = given;
+      mustMayMake(given, who);
       checkRecipe(recipe, method);
       const made = await inRecordedTransaction(deps, who, async (tx, record) => {
         const there = await versionById(tx, id);
@@ -87,7 +97,11 @@ export function createVersionService(deps: Deps) {
             `This version is no longer ${found.state === 'draft' ? 'a draft' : 'on trial'}. Look at the versions as they are now.`,
           );
         if (to !== 'retired') await retire(tx, found.teaId, found.method, to);
-        await tx.update(versions).set({ state: to }).where(eq(versions.id, id));
+        const takenBy = state === 'draft' && to !== 'retired' ? { takenBy: who.personId } : {};
+        await tx
+          .update(versions)
+          .set({ state: to, ...takenBy })
+          .where(eq(versions.id, id));
         await record({
           thing: 'tea',
           id: found.teaId,

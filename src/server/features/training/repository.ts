@@ -1,8 +1,8 @@
 import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
 import type { Drill, Skill } from '#core/training';
-import type { DrillAnswer, SignEventBody } from '#contracts/training';
+import type { DrillAnswer, SignEventBody, SpoonWeighing } from '#contracts/training';
 import type { Tx } from '../../db/pool';
-import { drillAnswers, people, signEvents, tastingSeats } from '../../db/schema';
+import { drillAnswers, people, signEvents, spoonWeighings, tastingSeats } from '../../db/schema';
 
 export type AnswerRow = typeof drillAnswers.$inferSelect;
 export const asAnswer = (a: AnswerRow): DrillAnswer => ({
@@ -38,6 +38,16 @@ export async function answersSince(
     .orderBy(asc(drillAnswers.at), asc(drillAnswers.id));
   for (const row of rows) found.get(row.personId ?? '')?.push(asAnswer(row));
   return found;
+}
+export async function weighingById(
+  tx: Tx,
+  id: string,
+): Promise<{ personId: string; weighing: SpoonWeighing } | undefined> {
+  const [row] = await tx.select().from(spoonWeighings).where(eq(spoonWeighings.id, id));
+  if (!row) return undefined;
+  const { teaId, spoon, singles } = row;
+  const weighing = { id, at: row.at.getTime(), teaId, spoon, singles: [...singles] };
+  return { personId: row.personId, weighing };
 }
 /** What people of a site say is wrong, the newest first. */
 export const disputedAt = (tx: Tx, siteId: string) =>
@@ -83,13 +93,14 @@ export async function signsOf(
 /** Answers are kept to so many ms once nobody is named beside them. */
 const COARSE_MS = 10_000;
 /**
- * Sign-offs of a person are deleted, and where they tasted is not found by person any more; answers lose person, site, hour and day of the month, and their ids, which tell the
- * moment they were made.
+ * Sign-offs and weighed spoons of a person are deleted, and where they tasted is not found by person any more; answers
+ * lose person, site, hour and day of the month, and their ids, which tell the moment they were made.
  */
 export async function removeTrainingOf(
   tx: Tx,
   personId: string,
 ): Promise<{ answers: number; signs: number }> {
+  await tx.delete(spoonWeighings).where(eq(spoonWeighings.personId, personId));
   await tx.delete(tastingSeats).where(eq(tastingSeats.personId, personId));
   const [signs] = await tx.delete(signEvents).where(eq(signEvents.personId, personId));
   // Of the site's day, for both: the instant alone may be in the month before or after.

@@ -1,6 +1,7 @@
 import {
   addDrillAnswer,
   addSignEvent,
+  addSpoonWeighing,
   disputeAnswer,
   exportTraining,
   getTraining,
@@ -39,6 +40,7 @@ export function trainingRoutes(on: ReturnType<typeof routes>, deps: Deps) {
     };
   });
   on.signed(addDrillAnswer, ({ body, who }) => training.answer(body, who));
+  on.signed(addSpoonWeighing, ({ body, who }) => training.weighSpoons(body, who));
   on.signed(disputeAnswer, ({ params, who }) => training.dispute(params.id, who));
   on.signed(settleDispute, ({ params, body, who }) =>
     training.settle(params.id, body.isWrong, who),

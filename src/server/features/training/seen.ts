@@ -1,6 +1,7 @@
-import { and, desc, eq, gt, inArray, isNotNull, ne } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, isNotNull, isNull, ne, or } from 'drizzle-orm';
 import { leafShareOf } from '#core/brews';
 import { offBy } from '#core/corrections';
+import { isFromPacket } from '#core/recipes';
 import {
   BATCHES_SEEN,
   batchesSeen,
@@ -9,6 +10,8 @@ import {
   coloursSeen,
   CORRECTIONS_SEEN,
   correctionsSeen,
+  DRAFTS_SEEN,
+  draftsTakenSeen,
   HEAT_SEEN,
   heatSeen,
   isBatchRight,
@@ -21,12 +24,13 @@ import {
   RESCUES_SEEN,
   rescuesSeen,
   type Seen,
+  spoonsWeighedSeen,
   tablesLedSeen,
 } from '#core/training';
 import { type Outcome, outcomeOf } from '#core/trends';
 import type { Practice } from '#contracts/training';
 import type { Tx } from '../../db/pool';
-import { brewEvents, brews, people } from '../../db/schema';
+import { brewEvents, brews, people, spoonWeighings, versions } from '../../db/schema';
 import { batchesEndedOf } from '../batches';
 import { tableResult } from './tables';
 
@@ -163,6 +167,35 @@ async function flaggedOf(tx: Tx, personId: string, tables: Tables): Promise<bool
   const last = tables.find((t) => t.sat && t.kind === 'calibration');
   return last ? ((await tableResult(tx, last.id))?.flagged(personId) ?? []) : [];
 }
+/** The last spoons a person weighed one by one; null: none. */
+async function spoonsOf(tx: Tx, personId: string) {
+  const [last] = await tx
+    .select({ singles: spoonWeighings.singles })
+    .from(spoonWeighings)
+    .where(eq(spoonWeighings.personId, personId))
+    .orderBy(desc(spoonWeighings.at))
+    .limit(1);
+  return last?.singles ?? null;
+}
+/** Of the recipes a person drafted from a packet: whether another took them; the oldest first. */
+async function draftsOf(tx: Tx, personId: string): Promise<boolean[]> {
+  const rows = await tx
+    .select({ recipe: versions.recipe, takenBy: versions.takenBy, state: versions.state })
+    .from(versions)
+    .where(
+      and(
+        eq(versions.authorId, personId),
+        isNull(versions.authorThere),
+        or(eq(versions.state, 'draft'), isNotNull(versions.takenBy)),
+      ),
+    )
+    .orderBy(desc(versions.at));
+  return rows
+    .filter(({ recipe, takenBy }) => isFromPacket(recipe) && takenBy !== personId)
+    .slice(0, DRAFTS_SEEN)
+    .map(({ takenBy }) => takenBy !== null)
+    .reverse();
+}
 /** What was seen of a person at the bar, at the table and of cold batches. */
 export async function seenOf(tx: Tx, personId: string, tables: Tables): Promise<Seen[]> {
   const led = tables.filter((t) => t.led).map((t) => t.kind);
@@ -170,6 +203,8 @@ export async function seenOf(tx: Tx, personId: string, tables: Tables): Promise<
   const cups = await judgedBy(tx, personId);
   const seen = [
     leafWeighedSeen(measured.leaf),
+    spoonsWeighedSeen(await spoonsOf(tx, personId)),
+    draftsTakenSeen(await draftsOf(tx, personId)),
     heatSeen(measured.heat),
     pullsSeen(await pullsOf(tx, personId)),
     laddersSeen(await tausOf(tx, personId, tables)),

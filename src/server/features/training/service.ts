@@ -7,15 +7,17 @@ import type { Person } from '#contracts/people';
 import type {
   addDrillAnswer,
   addSignEvent,
+  addSpoonWeighing,
   DrillAnswer,
   getTraining,
   getTrainingBoard,
   Practice,
   SchoolSettings,
   SignEventBody,
+  SpoonWeighing,
 } from '#contracts/training';
 import type { Tx } from '../../db/pool';
-import { drillAnswers, house, signEvents } from '../../db/schema';
+import { drillAnswers, house, signEvents, spoonWeighings } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { instantOf } from '../../http/clocks';
 import { AppError, invalid, notFound } from '../../http/errors';
@@ -23,6 +25,8 @@ import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
 import { allPeople, lockSite, raiseToBrewer, siteById } from '../people';
+import { spoonsById } from '../spoons';
+import { requireTea } from '../teas';
 import {
   answerById,
   type AnswerRow,
@@ -32,6 +36,7 @@ import {
   removeTrainingOf,
   signById,
   signsOf,
+  weighingById,
 } from './repository';
 import { schoolOf, schoolWords } from './school';
 import { seenOf } from './seen';
@@ -136,6 +141,27 @@ export function createTrainingService(deps: Deps) {
         return asAnswer(await requireAnswer(tx, given.id));
       });
     },
+    /** Spoons weighed one by one. */
+    weighSpoons: (
+      { siteId, at, ...given }: z.infer<typeof addSpoonWeighing.body>,
+      who: Signed,
+    ): Promise<SpoonWeighing> =>
+      db.transaction(async (tx) => {
+        mustWorkAt(who, siteId);
+        await lockSite(tx, siteId);
+        const there = await weighingById(tx, given.id);
+        if (there) {
+          if (there.personId !== who.personId) throw notFound('That weighing');
+          return there.weighing;
+        }
+        await requireTea(tx, given.teaId);
+        if (!(await spoonsById(tx)).has(given.spoon)) throw invalid({ spoon: 'Choose a spoon.' });
+        const weighedAt = instantOf(at, now());
+        await tx
+          .insert(spoonWeighings)
+          .values({ ...given, personId: who.personId, siteId, at: new Date(weighedAt) });
+        return { ...given, at: weighedAt };
+      }),
     /** Its own person says that the question is wrong. */
     dispute: (id: string, who: Signed): Promise<DrillAnswer> =>
       db.transaction(async (tx) => {

@@ -8,7 +8,7 @@ import { newId } from '../../platform/ids';
 import { queueWrite } from '../../platform/outbox/outbox';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
-import type { AnswerWrite, DisputeWrite } from './writes';
+import type { AnswerWrite, DisputeWrite, SpoonsWrite } from './writes';
 
 export type Drilled = {
   readonly siteId: string;
@@ -34,6 +34,15 @@ export function useDrillCommands() {
         const body = { id, siteId, at, ...rest };
         dispatch(queueWrite<AnswerWrite>({ kind: 'drillAnswer', id, body, answer }));
         return answer;
+      },
+      /** Spoons of one tea, weighed one by one. */
+      weighSpoons(
+        weighed: Pick<SpoonsWrite['body'], 'siteId' | 'teaId' | 'spoon' | 'singles'>,
+      ): void {
+        const [id, at] = [newId(), Math.round(now())];
+        dispatch(
+          queueWrite<SpoonsWrite>({ kind: 'spoonWeighing', id, body: { id, at, ...weighed } }),
+        );
       },
       /** “I say it is wrong”: a lead looks at it. */
       dispute(answerId: string): void {

@@ -1,6 +1,6 @@
 import type { BodyOf } from '#contracts/endpoint';
 import { pathOf, ROUTES } from '#contracts/routes';
-import type { addDrillAnswer, DrillAnswer } from '#contracts/training';
+import type { addDrillAnswer, addSpoonWeighing, DrillAnswer } from '#contracts/training';
 import { readAgain } from '../../platform/api';
 import type { Send } from '../../platform/dispatch';
 import type { WaitingWrite, WriteKind } from '../../platform/outbox/writes';
@@ -16,6 +16,11 @@ export type AnswerWrite = WaitingWrite & {
 export type DisputeWrite = WaitingWrite & {
   readonly kind: 'answerDispute';
   readonly answerId: string;
+};
+/** Spoons that were weighed one by one. */
+export type SpoonsWrite = WaitingWrite & {
+  readonly kind: 'spoonWeighing';
+  readonly body: BodyOf<typeof addSpoonWeighing>;
 };
 const kept = (_w: WaitingWrite, answer: unknown, dispatch: Send) => {
   const saved = answer as DrillAnswer;
@@ -47,5 +52,13 @@ const answerDispute: WriteKind<DisputeWrite> = {
   }),
   subjects: ({ answerId }) => [answerId],
 };
-export const trainingWrites = { drillAnswer, answerDispute };
+/** Its own record is read again: what was seen is worked out by the server. */
+const spoonWeighing: WriteKind<SpoonsWrite> = {
+  ...own,
+  accept: () => undefined,
+  stale: () => ['Training'],
+  call: ({ body }) => ({ url: ROUTES.addSpoonWeighing.path, method: 'POST', body }),
+  subjects: ({ id }) => [id],
+};
+export const trainingWrites = { drillAnswer, answerDispute, spoonWeighing };
 export const isAnswerWrite = (w: WaitingWrite): w is AnswerWrite => w.kind === 'drillAnswer';

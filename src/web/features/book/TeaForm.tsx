@@ -1,4 +1,4 @@
-import { METHOD_NAMES, METHODS, type Recipe } from '#core/recipes';
+import { isFromPacket, METHOD_NAMES, METHODS, type Recipe } from '#core/recipes';
 import { STYLE_IDS, styleOf } from '#core/styles';
 import { missedAllergens } from '#core/teas';
 import { type Tea } from '#contracts/teas';
@@ -60,7 +60,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
         packet={packet}
         style={v.style}
         onTake={tea ? null : take}
-        taken={v.origin.startsWith('the packet')}
+        taken={isFromPacket(v)}
       />
       <div className="pair">
         <SelectField

@@ -42,7 +42,7 @@ export function TeaView({ id }: { id: string }) {
     { key: 'v', does: 'Versions compared', run: () => go(`/book/${id}/versions`) },
     { key: 'c', does: 'What the cups say', run: () => go(`/book/${id}/advice`) },
     { key: 'i', does: 'What if', run: () => go(`/book/${id}/whatif`) },
-    ...(lead ? [{ key: 'e', does: 'New version', run: () => setEditing('version') }] : []),
+    { key: 'e', does: lead ? 'New version' : 'Draft a version', run: () => setEditing('version') },
     {
       key: 'Escape',
       does: 'Back to the index',
@@ -149,11 +149,9 @@ function recipeShown({
   return (
     <Nothing
       action={
-        lead && (
-          <button type="button" className="btn" onClick={onNew}>
-            Make its first recipe
-          </button>
-        )
+        <button type="button" className="btn" onClick={onNew}>
+          {lead ? 'Make its first recipe' : 'Draft its first recipe'}
+        </button>
       }
     >
       No house recipe as {METHODS[at].label} yet.
@@ -244,11 +242,9 @@ function VersionsHead({
           Compare <kbd>V</kbd>
         </Link>
       )}
-      {lead && (
-        <button type="button" className="btn slim" onClick={onNew}>
-          New version <kbd>E</kbd>
-        </button>
-      )}
+      <button type="button" className="btn slim" onClick={onNew}>
+        {lead ? 'New version' : 'Draft a version'} <kbd>E</kbd>
+      </button>
     </div>
   );
 }

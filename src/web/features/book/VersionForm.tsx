@@ -6,7 +6,7 @@ import { styleOf } from '#core/styles';
 import { bagOf, measureOf } from '#core/teas';
 import type { LeadNote, Tea, Version } from '#contracts/teas';
 import { useLogQuery } from '../../entities/brews/api';
-import { useUnits } from '../../entities/people/session';
+import { useSession, useUnits } from '../../entities/people/session';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { clockText, dayText } from '../../ui/days';
 import { TextField } from '../../ui/fields';
@@ -68,16 +68,19 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
         onDone();
     });
   const stands = tea.recipes.find((r) => r.method === method)?.house;
+  const isLead = useSession().role === 'lead';
   return (
-    <form className="form" onSubmit={(e) => void saveAs('house')(e)} noValidate>
+    <form className="form" onSubmit={(e) => void saveAs(isLead ? 'house' : 'draft')(e)} noValidate>
       <h1>{tea.name}</h1>
       <p>
         {from
           ? `From version ${from.number}${from.method === tea.method ? '' : `, ${METHODS[method].label}`}.`
           : `Its first recipe as ${METHODS[method].label}.`}{' '}
-        {stands
+        {isLead && stands
           ? `As the house recipe everyone brews it from now on; version ${stands.number} is retired and stays on the brews that used it.`
           : ''}
+        {!isLead &&
+          'It is kept as a draft. A lead reads it, and puts it on trial or makes it the house recipe.'}
       </p>
       <StartFrom
         style={tea.style}
@@ -105,33 +108,56 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
         label="Why"
         hint="In a line: what was found, what should be better."
       />
-      {notes.length > 0 && <SettledNotes notes={notes} settled={settled} setSettled={setSettled} />}
+      {isLead && notes.length > 0 && (
+        <SettledNotes notes={notes} settled={settled} setSettled={setSettled} />
+      )}
       <NotMade making={making} />
-      <div className="flex flex-wrap gap-2">
-        <button type="submit" className="btn go" disabled={making.isSaving}>
-          Make it the house recipe
-        </button>
-        <button
-          type="button"
-          className="btn"
-          disabled={making.isSaving}
-          onClick={() => void saveAs('trial')()}
-        >
-          Put on trial
-        </button>
-        <button
-          type="button"
-          className="btn"
-          disabled={making.isSaving}
-          onClick={() => void saveAs('draft')()}
-        >
-          Keep as draft
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveButtons isLead={isLead} isSaving={making.isSaving} saveAs={saveAs} onDone={onDone} />
     </form>
+  );
+}
+
+/** A lead chooses what the version is; everybody else keeps a draft for a lead. */
+function SaveButtons({
+  isLead,
+  isSaving,
+  saveAs,
+  onDone,
+}: {
+  isLead: boolean;
+  isSaving: boolean;
+  saveAs: (as: 'house' | 'trial' | 'draft') => () => Promise<void>;
+  onDone: () => void;
+}) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      <button type="submit" className="btn go" disabled={isSaving}>
+        {isLead ? 'Make it the house recipe' : 'Keep as draft'}
+      </button>
+      {isLead && (
+        <>
+          <button
+            type="button"
+            className="btn"
+            disabled={isSaving}
+            onClick={() => void saveAs('trial')()}
+          >
+            Put on trial
+          </button>
+          <button
+            type="button"
+            className="btn"
+            disabled={isSaving}
+            onClick={() => void saveAs('draft')()}
+          >
+            Keep as draft
+          </button>
+        </>
+      )}
+      <button type="button" className="btn quiet" onClick={onDone}>
+        Leave it
+      </button>
+    </div>
   );
 }
 

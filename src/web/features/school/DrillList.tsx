@@ -58,6 +58,11 @@ export function DrillList({
               {DRILLS[drill].name} <kbd>{START_KEYS[drill].toUpperCase()}</kbd>
             </Link>
           ))}
+          {skill === 'measure' && (
+            <Link className="btn" to="/school/weigh">
+              Weigh five spoons <kbd>G</kbd>
+            </Link>
+          )}
         </div>
       </div>
     );

@@ -35,6 +35,7 @@ export function SchoolPage() {
       does: `Start ${DRILLS[drill].name}`,
       run: () => go(`/school/${drill}`),
     })),
+    { key: 'g', does: 'Weigh five spoons', run: () => go('/school/weigh') },
     { key: 'l', does: 'All courses', run: () => go('/school/courses') },
     ...(role === 'lead' ? [{ key: 'b', does: 'The board', run: () => go('/school/board') }] : []),
   ]);

@@ -11,6 +11,7 @@ const CoursesPage = lazy(() =>
   import('./lessons/CoursesPage').then((m) => ({ default: m.CoursesPage })),
 );
 const LeafPage = lazy(() => import('./leaf/LeafPage').then((m) => ({ default: m.LeafPage })));
+const WeighPage = lazy(() => import('./weigh/WeighPage').then((m) => ({ default: m.WeighPage })));
 const DrillSitting = lazy(() =>
   import('./DrillSitting').then((m) => ({ default: m.DrillSitting })),
 );
@@ -21,6 +22,7 @@ export const schoolRoutes: RouteObject[] = [
   { path: '/school/today', element: <SessionPage /> },
   { path: '/school/courses', element: <CoursesPage /> },
   { path: '/school/lesson/:id', element: <LessonPage /> },
+  { path: '/school/weigh', element: <WeighPage /> },
   { path: '/school/leaf/:id', element: <LeafPage /> },
   // Named one by one: what the drills work out is not part of the first page.
   { path: '/school/spoons', element: <DrillSitting key="spoons" drill="spoons" /> },
