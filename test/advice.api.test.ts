@@ -54,7 +54,7 @@ test('no cup: nothing to change; right cups: keep the recipe; heavy cups: less o
   await cup({});
   const right = await advice();
   expect([right.counted, right.advice.change]).toEqual([2, null]);
-  expect(right.belief.sd[0]).toBeLessThan(none.belief.sd[0]);
+  expect(right.belief.covariance[0]).toBeLessThan(none.belief.covariance[0]);
   for (let i = 0; i < 5; i++) await cup(HEAVY);
   const heavy = await advice();
   expect(heavy.counted).toBe(7);

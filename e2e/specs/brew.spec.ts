@@ -77,6 +77,8 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
 }) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.trainee);
+  // What other cups say is out of reach: this cup alone is corrected.
+  await house.page.route('**/api/teas/*/advice', (route) => route.abort());
   await bar.standsSince(112, { tea: 'Sennet Hollow', vessel: 'White pot' });
   await bar.pull('Sennet Hollow');
   await bar.judge('Sennet Hollow');
@@ -91,6 +93,7 @@ test('a bitter cup gets one correction with its reason and ml for the cup in han
   await house.expectFigureIs('rescue', /^Pour off \d+ ml of 250 ml, top up with \d+ ml hot water$/);
   await house.press('Keep, tell the lead');
   await house.expectAllSaved();
+  await house.page.unrouteAll({ behavior: 'ignoreErrors' });
 
   const desk = new HouseDriver(await tablet());
   await desk.signIn(PEOPLE.lead);
@@ -193,4 +196,35 @@ test('a cup too long on the leaf is split at the share one likes; a thin one get
   expect(left).toBeGreaterThan(20);
   expect(left).toBeLessThanOrEqual(30);
   await house.expectAllSaved();
+});
+
+test('a bitter cup of a recipe that many cups call right changes nothing; one of a recipe that is off is changed by all its cups', async ({
+  house,
+}) => {
+  const bar = new BarDriver(house.page);
+  await house.signIn(PEOPLE.brewer);
+  await bar.standsSince(240, { tea: 'Tolvane Amber', vessel: 'White pot' });
+  await bar.pull('Tolvane Amber');
+  await bar.judge('Tolvane Amber');
+  await house.expectFigure('expect', 'As the house cup.');
+  await bar.mark('Bitter: bitter');
+  await house.expectFigureIs('change', 'Keep the recipe');
+  await house.expectSaid('This cup strayed: brew to the recipe again.');
+  await house.expectSaid(/^\d+ judged cups: no change would make the cups nearer to right\./);
+  await house.expectFigure('rescue', /hot water/);
+  await house.expectUnsaid('Keep, tell the lead');
+  await house.press('Keep', { exact: true });
+  await house.expectSaid('Tolvane Amber: bitter. Kept.');
+  await house.expectAllSaved();
+
+  await bar.standsSince(180, { tea: 'Lammer Breaks', vessel: 'Grey pot' });
+  await bar.pull('Lammer Breaks');
+  await bar.judge('Lammer Breaks');
+  await bar.mark('Strength: full');
+  await house.expectFigureIs('change', /^\d+ % less leaf$/);
+  await house.expectSaid(
+    /^The recipe is off\. \d+ judged cups\. The chance that this change is better/,
+  );
+  await house.press('Keep, tell the lead');
+  await house.expectSaid(/% less leaf” noted for the lead\./);
 });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   type Attribute,
   ATTRIBUTE_NAMES,
+  type Belief,
   type PooledMark,
   type RecipeAdvice,
   type RecipeDose,
@@ -17,6 +18,10 @@ import { ROUTES } from './routes';
 const ThreeBody = z
   .tuple([z.number(), z.number(), z.number()])
   .readonly() satisfies z.ZodType<Three>;
+const N = z.number();
+const SquareBody = z.tuple([N, N, N, N, N, N, N, N, N]).readonly() satisfies z.ZodType<
+  Belief['covariance']
+>;
 const DoseBody = z.strictObject({
   gPer100ml: z.number(),
   temperatureC: z.number(),
@@ -56,7 +61,10 @@ const TeaAdvice = z.strictObject({
   recipe: DoseBody,
   advice: AdviceBody,
   /** How far the recipe stands above the right one, effort units. */
-  belief: z.strictObject({ mean: ThreeBody, sd: ThreeBody }),
+  belief: z.strictObject({
+    mean: ThreeBody,
+    covariance: SquareBody,
+  }),
   /** Judged cups that count. */
   counted: z.number().int(),
   scatter: oneOf<ScatteredBy>(SCATTERED_BY).nullable(),

@@ -56,7 +56,7 @@ export const ProposalBody = z.strictObject({
   reason: z.string().max(500),
   turns: z
     .array(z.strictObject({ lever: z.enum(TURNED_LEVERS), from: z.number(), to: z.number() }))
-    .max(2)
+    .max(3)
     .readonly(),
   expected: z.strictObject({ now: IndicesBody, then: IndicesBody }).nullable(),
   second: z.strictObject({ headline: z.string().max(120), change: z.string().max(300) }).nullable(),

@@ -180,6 +180,7 @@ const CorrectionRecordBody = z.strictObject({
   notTaken: Tally,
   byTea: z.array(Tally.extend({ key: Id, name: z.string() })).readonly(),
   byLever: z.array(Tally.extend({ key: z.enum(PROPOSED_LEVERS) })).readonly(),
+  ofAllCups: Tally.extend({ words: z.string() }),
   waiting: z.number().int(),
   words: z.string(),
 }) satisfies z.ZodType<CorrectionRecord>;

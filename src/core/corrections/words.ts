@@ -131,7 +131,7 @@ export const LEVER_WORDS: Readonly<Record<ProposedLever, string>> = {
   waterAfter: 'hot water after',
   warmVessel: 'warm the vessel',
   checkLot: 'look at lot and water',
-  two: 'two things at once',
+  two: 'several things at once',
   followRecipe: 'follow the recipe',
   keep: 'nothing',
   none: 'nothing',

@@ -13,6 +13,7 @@ const brew = (
   verdict: { ...ALL_RIGHT, bitterness: bitter },
   lever,
   taken,
+  ofAllCups: false,
 });
 
 test('each correction is held against the next judged cup of its own tea, whatever was brewed between', () => {
@@ -66,3 +67,27 @@ test('nothing judged: nothing claimed', () =>
     waiting: 0,
     byTea: [],
   }));
+test('advice from all cups is counted apart, and says whether it has helped here', () => {
+  const cups = (n: number, before: 0 | 1 | 2, after: 0 | 1 | 2, ofAllCups: boolean) =>
+    Array.from({ length: n }, (_, i) => [
+      { ...brew(`t${ofAllCups}${before}${i}`, before, 'leafLess', true, 0), ofAllCups },
+      brew(`t${ofAllCups}${before}${i}`, after, 'keep', false, 1),
+    ]).flat();
+  const few = correctionRecord(cups(4, 1, 0, true)).ofAllCups;
+  expect(few).toMatchObject({ n: 4, better: 4 });
+  expect(few.words).toBe(
+    'Too few to say whether advice from all cups helps here: 4 taken and judged again.',
+  );
+  // Eight of eight: the exact interval begins at 63 %.
+  const helped = correctionRecord([...cups(8, 2, 0, true), ...cups(6, 1, 2, false)]);
+  expect(helped.ofAllCups.words).toBe(
+    'Advice from all cups: the next cup was better in 8 of 8, worse in 0. It has helped here. From one cup alone: better in 0 of 6.',
+  );
+  expect(helped.taken.n).toBe(14);
+  expect(correctionRecord(cups(8, 1, 2, true)).ofAllCups.words).toContain(
+    'It has not helped here.',
+  );
+  expect(
+    correctionRecord([...cups(3, 2, 0, true), ...cups(3, 1, 2, true)]).ofAllCups.words,
+  ).toContain('That is not clear yet.');
+});

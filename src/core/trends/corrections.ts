@@ -10,6 +10,8 @@ export type JudgedBrew = {
   readonly verdict: Verdict;
   readonly lever: ProposedLever;
   readonly taken: boolean;
+  /** Proposed from all judged cups of the tea, not from this cup alone. */
+  readonly ofAllCups: boolean;
 };
 export type Outcome = 'better' | 'same' | 'worse';
 export type Tally = Readonly<Record<Outcome, number>> & {
@@ -23,6 +25,8 @@ export type CorrectionRecord = {
   readonly notTaken: Tally;
   readonly byTea: readonly (Tally & { readonly key: string; readonly name: string })[];
   readonly byLever: readonly (Tally & { readonly key: ProposedLever })[];
+  /** Of those taken: proposed from all judged cups of the tea, and whether that has helped here. */
+  readonly ofAllCups: Tally & { readonly words: string };
   /** Taken, and that tea has not been judged since. */
   readonly waiting: number;
   readonly words: string;
@@ -74,6 +78,7 @@ export function correctionRecord(brews: readonly JudgedBrew[]): CorrectionRecord
   return {
     taken: did,
     notTaken: not,
+    ofAllCups: allCupsTally(taken),
     waiting: followed.filter((f) => f.brew.taken && f.outcome === null).length,
     byTea: [...grouped(taken.map((k) => ({ key: k.brew.tea.id, outcome: k.outcome })))]
       .map(([key, list]) => ({ key, name: names.get(key) ?? '', ...tally(list) }))
@@ -98,6 +103,26 @@ function wordsOf(did: Tally, not: Tally): string {
   if (not.n < FEW || did.share === null || not.share === null) return base;
   const apart = apartWords(did, not);
   return `${base} Where it was not taken, ${not.better} of ${not.n} were better without it.${apart}`;
+}
+
+/** Corrections that all cups together asked for, apart from those of one cup. */
+function allCupsTally(
+  taken: readonly { readonly brew: JudgedBrew; readonly outcome: Outcome }[],
+): Tally & { words: string } {
+  const [all, one] = [true, false].map((ofAllCups) =>
+    tally(taken.filter((k) => k.brew.ofAllCups === ofAllCups).map((k) => k.outcome)),
+  ) as [Tally, Tally];
+  return { ...all, words: allCupsWords(all, one) };
+}
+function allCupsWords(all: Tally, one: Tally): string {
+  if (all.n < FEW)
+    return `Too few to say whether advice from all cups helps here: ${all.n} taken and judged again.`;
+  const base = `Advice from all cups: the next cup was better in ${all.better} of ${all.n}, worse in ${all.worse}.`;
+  const helped = all.interval[0] > 0.5 ? ' It has helped here.' : '';
+  const failed = all.interval[1] < 0.5 ? ' It has not helped here.' : '';
+  const open = helped === '' && failed === '' ? ' That is not clear yet.' : '';
+  const beside = one.n < FEW ? '' : ` From one cup alone: better in ${one.better} of ${one.n}.`;
+  return `${base}${helped}${failed}${open}${beside}`;
 }
 
 /** Whether the two shares lie apart. */

@@ -31,6 +31,10 @@ const MOST_AHEAD = 20;
 /** What the bar can do: leaf per 100 ml, °C, s. */
 const BAR = { gPer100ml: 0.05, temperatureC: 1, seconds: 5 } as const;
 
+/** Draws of a version are always the same: the last figures of its id. */
+export const seedOfVersion = (versionId: string): number =>
+  parseInt(versionId.replaceAll('-', '').slice(-8), 16);
+
 /** An attribute as all cups together have it: marks off, and how sure that is. */
 export type PooledMark = { readonly mean: number; readonly sd: number };
 export type RecipeAdvice = {

@@ -19,6 +19,7 @@ export {
 } from './belief';
 export {
   recipeAdvice,
+  seedOfVersion,
   SURE_ENOUGH,
   WORTH_CHANGING,
   type PooledMark,
@@ -35,3 +36,5 @@ export {
   type Three,
 } from './units';
 export { adviceHead, pooledWords, scatterWords, turnedLines, type AdviceHead } from './words';
+export { cupOfBrew, doseOfRecipe, plannedCup, type CupOfBrew } from './cup';
+export { ALL_CUPS, proposalOfAll, type AllCups } from './proposal';

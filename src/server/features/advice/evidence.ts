@@ -1,13 +1,8 @@
-import { asDone, toModelInput } from '#core/brews';
 import {
+  cupOfBrew,
+  doseOfRecipe,
   type Evidence,
-  isRight,
-  JUDGED,
-  type Marks,
-  type RecipeDose,
-  unitsBetween,
-  USUAL_TASTER,
-  type Verdict,
+  plannedCup,
   verdictWords,
 } from '#core/corrections';
 import type { Brewing } from '#core/cup';
@@ -16,17 +11,6 @@ import type { Multipliers, StyleId } from '#core/styles';
 import { capital, epochMs, numberText, seconds, secondsBetween } from '#core/units';
 import type { AdviceCup } from '#contracts/advice';
 import type { JudgedBrew } from './repository';
-
-/** What a recipe is turned by: its own dose, heat and best time. */
-export const doseOf = (recipe: Recipe): RecipeDose => ({
-  ...{ gPer100ml: recipe.dose, temperatureC: recipe.temperature, seconds: recipe.window.best },
-});
-/** A colour that was left alone was not looked at, unless the cup was called right as it was. */
-function marksOf(verdict: Verdict): Marks {
-  const all = JUDGED.map((index) => [index, verdict[index]] as const);
-  const isLooked = isRight(verdict) || verdict.colour !== 0;
-  return Object.fromEntries(all.filter(([index]) => index !== 'colour' || isLooked));
-}
 
 /** Which recipe and where the advice is for. */
 export type Asked = {
@@ -63,32 +47,31 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
   return [...rows].reverse().flatMap((row): JudgedCup[] => {
     const { verdict, waterOn, pulled, plan: kept, version } = row;
     if (!verdict || !waterOn || !pulled || kept.steep) return [];
-    // As the tea is known now, and by the window of its version: leaf that went back changed the brew’s own.
-    const plan = { ...kept, fitted: asked.fitted };
-    const best = seconds(version.recipe.window.best);
-    const key = [row.versionId, row.vessel, plan.leaf, plan.water, plan.onLeaf].join(' ');
-    const planned = plans.get(key) ?? toModelInput(plan, asked.style, best);
-    plans.set(key, planned);
-    const steeped = secondsBetween(epochMs(waterOn.getTime()), epochMs(pulled.getTime()));
-    const done = asDone(plan, asked.style, {
-      // A hand is no surer than a second.
-      ...{
-        steeped: seconds(Math.max(1, Math.round(steeped))),
-        waterOn: epochMs(waterOn.getTime()),
-      },
-      ...{ marks: row.marks, readings: row.readings },
-    });
+    const on = epochMs(waterOn.getTime());
+    const steeped = secondsBetween(on, epochMs(pulled.getTime()));
     const isNewLot = lot !== undefined && row.lotId !== null && row.lotId !== lot;
     lot = row.lotId ?? lot;
+    const cup = {
+      ...{ id: row.id, style: asked.style, verdict },
+      // As the tea is known now.
+      plan: { ...kept, fitted: asked.fitted },
+      // A hand is no surer than a second.
+      recorded: {
+        ...{ steeped: seconds(Math.max(1, Math.round(steeped))), waterOn: on },
+        ...{ marks: row.marks, readings: row.readings },
+      },
+      // By its version: leaf that went back changed the brew’s own window.
+      ...{ brewedBy: doseOfRecipe(version.recipe), asked: doseOfRecipe(asked.recipe) },
+      newLot: isNewLot,
+      elsewhere: row.siteId !== asked.siteId || row.kettle !== (asked.kettle ?? row.kettle),
+    };
+    const key = [row.versionId, row.vessel, kept.leaf, kept.water, kept.onLeaf].join(' ');
+    const planned = plans.get(key) ?? plannedCup(cup);
+    plans.set(key, planned);
+    const { evidence, done } = cupOfBrew({ ...cup, planned });
     return [
       {
-        evidence: {
-          ...{ id: row.id, plan: planned, done: done.brew },
-          ...{ leafWeighed: done.leafShare !== null, heatRead: done.heatOff !== null },
-          moved: unitsBetween(doseOf(version.recipe), doseOf(asked.recipe)),
-          ...{ marks: marksOf(verdict), taster: USUAL_TASTER, newLot: isNewLot },
-          elsewhere: row.siteId !== asked.siteId || row.kettle !== (asked.kettle ?? row.kettle),
-        },
+        evidence,
         listed: {
           ...{ id: row.id, at: row.startedAt.getTime(), vessel: row.vessel, by: row.by },
           ...{ version: version.number, verdict: capital(verdictWords(verdict)) },

@@ -1,17 +1,11 @@
-import { FITTED_PRIOR_SD, PRIOR_SD, type Three } from '#core/corrections';
+import { doseOfRecipe, FITTED_PRIOR_SD, PRIOR_SD } from '#core/corrections';
 import { isCold } from '#core/recipes';
 import type { TeaAdvice } from '#contracts/advice';
 import type { Deps } from '../../deps';
 import { requireTea } from '../teas';
-import { doseOf, judgedCups } from './evidence';
+import { judgedCups } from './evidence';
 import { judgedBrewsOf, kettleAt } from './repository';
 import { ADVICE_TASKS } from './tasks';
-
-const sdOf = (covariance: readonly number[]): Three => [
-  Math.sqrt(covariance[0] ?? 0),
-  Math.sqrt(covariance[4] ?? 0),
-  Math.sqrt(covariance[8] ?? 0),
-];
 
 /** What all judged cups of a tea say of its house recipe. Nothing is stored: the records always give the same. */
 export function createAdviceService({ db, work }: Deps) {
@@ -36,8 +30,8 @@ export function createAdviceService({ db, work }: Deps) {
       return {
         advice: {
           ...{ method, version: { id: house.id, number: house.number } },
-          ...{ recipe: doseOf(house.recipe), advice: found.advice, scatter: found.scatter },
-          belief: { mean: found.belief.mean, sd: sdOf(found.belief.covariance) },
+          ...{ recipe: doseOfRecipe(house.recipe), advice: found.advice, scatter: found.scatter },
+          belief: { mean: found.belief.mean, covariance: found.belief.covariance },
           counted: used.length,
           cups: cups
             .map(({ listed, evidence: { id } }) => ({

@@ -9,6 +9,7 @@ import {
   recipeAdvice,
   type ScatteredBy,
   scatteredBy,
+  seedOfVersion,
 } from '#core/corrections';
 import { houseBrew, type Recipe } from '#core/recipes';
 import type { Multipliers, StyleId } from '#core/styles';
@@ -30,9 +31,6 @@ type Advised = {
   /** Cups that count for little. */
   readonly slips: readonly string[];
 };
-/** Draws of a version are always the same: the last figures of its id. */
-const seedOf = (versionId: string): number => parseInt(versionId.replaceAll('-', '').slice(-8), 16);
-
 function advise({ style, fitted, recipe, versionId, priorSd, cups }: Asked): Advised {
   const figures = new CupFigures();
   const prior = priorOf(priorSd);
@@ -41,7 +39,7 @@ function advise({ style, fitted, recipe, versionId, priorSd, cups }: Asked): Adv
   const brew = houseBrew({ style, fitted }, recipe);
   return {
     belief,
-    advice: recipeAdvice(belief, { brew, style, seed: seedOf(versionId) }),
+    advice: recipeAdvice(belief, { brew, style, seed: seedOfVersion(versionId) }),
     scatter: scatteredBy(prior, prepared, met),
     slips: met.filter((m) => m.isSlip).map((m) => m.id),
   };

@@ -1,5 +1,5 @@
 import { and, desc, eq, gte, isNotNull, ne } from 'drizzle-orm';
-import { isRight, offBy } from '#core/corrections';
+import { ALL_CUPS, isRight, offBy } from '#core/corrections';
 import { isZone } from '#core/time';
 import { type BrewFact, controlChart, correctionRecord, driftsOf, groupRows } from '#core/trends';
 import { epochMs, seconds } from '#core/units';
@@ -177,6 +177,7 @@ export async function correctionsOf(tx: Tx, siteId: string, now: number) {
             verdict: r.verdict,
             lever: r.proposal?.lever ?? ('keep' as const),
             taken: r.accepted === true,
+            ofAllCups: r.proposal?.rowId === ALL_CUPS,
           },
         ]
       : [],

@@ -1,6 +1,11 @@
 import type { ReactNode } from 'react';
-import { isRight, type Proposal, type Verdict } from '#core/corrections';
+import { ALL_CUPS, isRight, type Proposal, type Verdict } from '#core/corrections';
 import { ProposalMarks } from './ProposalMarks';
+
+const noPrediction = ({ rowId }: Proposal): string =>
+  rowId === ALL_CUPS
+    ? 'Solid: this cup. All judged cups of the tea count here, not this cup alone. '
+    : 'Rule of the trade, not a prediction. ';
 
 /** One correction for the next time, in words and drawn; or, while all is right, what was to be expected. */
 export function ProposalPanel({
@@ -54,18 +59,26 @@ export function ProposalPanel({
           <p className="small">
             {proposal.expected
               ? `Solid: ${judged}. Outlined: what the change should give. ${basis}. `
-              : 'Rule of the trade, not a prediction. '}
+              : noPrediction(proposal)}
             {proposal.second
               ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).`
               : ''}
           </p>
           <div className="foot" style={{ marginTop: 0 }}>
-            <button type="button" className="btn go" onClick={() => onKeep(true)}>
-              Keep, tell the lead
-            </button>
-            <button type="button" className="btn" onClick={() => onKeep(false)}>
-              Keep as it is
-            </button>
+            {proposal.lever === 'keep' ? (
+              <button type="button" className="btn go" onClick={() => onKeep(false)}>
+                Keep
+              </button>
+            ) : (
+              <>
+                <button type="button" className="btn go" onClick={() => onKeep(true)}>
+                  Keep, tell the lead
+                </button>
+                <button type="button" className="btn" onClick={() => onKeep(false)}>
+                  Keep as it is
+                </button>
+              </>
+            )}
           </div>
           <hr />
           {children}

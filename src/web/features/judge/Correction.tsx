@@ -1,14 +1,16 @@
 import { useMemo } from 'react';
 import type { ColouredBrew } from '#core/colour';
-import type { Proposal, Verdict } from '#core/corrections';
+import { isRight, type Proposal, type Verdict } from '#core/corrections';
 import { brewCup } from '#core/cup';
 import { cupWords, differenceWords } from '#core/taste';
 import { capital, type Seconds } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { ProposalPanel } from '../../entities/brews/ProposalPanel';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { Loading } from '../../ui/Note';
+import type { OtherCups } from './allCups';
+import { AllCupsLink } from './AllCupsLink';
 import { CupInHand } from './CupInHand';
-import { RecipeSays } from './RecipeSays';
 
 /** What to do at the next brew, and with this cup. */
 export function Correction({
@@ -16,6 +18,7 @@ export function Correction({
   brewed,
   verdict,
   proposal,
+  others,
   onKeep,
   onLeafBack,
 }: {
@@ -23,9 +26,17 @@ export function Correction({
   brewed: ColouredBrew;
   verdict: Verdict;
   proposal: Proposal;
+  others: OtherCups;
   onKeep: (accepted: boolean) => void;
   onLeafBack: (more: number) => void;
 }) {
+  // Advice of this cup alone would be another’s a moment later, under a finger.
+  if (!others.isKnown && !isRight(verdict))
+    return (
+      <section className="paper" aria-label="Correction">
+        <Loading what="the other cups" />
+      </section>
+    );
   const basis = predictionBasis({ fitted: brew.plan.fitted ?? null });
   return (
     <ProposalPanel
@@ -36,7 +47,7 @@ export function Correction({
     >
       <h2>This cup</h2>
       <CupInHand key={proposal.cup.kind} brew={brew} cup={proposal.cup} onLeafBack={onLeafBack} />
-      <RecipeSays teaId={brew.tea.id} method={brew.method} />
+      {others.isKnown && others.found && <AllCupsLink teaId={brew.tea.id} found={others.found} />}
     </ProposalPanel>
   );
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { knownFrom, toModelInput } from '#core/brews';
 import {
@@ -23,6 +23,7 @@ import { now } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
+import { useOtherCups, withAllCups } from './allCups';
 import { Correction } from './Correction';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
@@ -59,6 +60,7 @@ export function JudgePage() {
 function Judge({ brew }: { brew: BarBrew }) {
   const [verdict, setVerdict] = useState<Verdict>(ALL_RIGHT);
   const [remark, setRemark] = useState('');
+  const [isKeeping, setIsKeeping] = useState(false);
   const commands = useBrewCommands();
   const go = useGo();
   const units = useUnits();
@@ -71,10 +73,13 @@ function Judge({ brew }: { brew: BarBrew }) {
     () => toModelInput(plan, brew.tea.style, steeped),
     [plan, brew.tea.style, steeped],
   );
-  const proposing = (v: Verdict) => proposalFor(brew, v, brewed);
+  const others = useOtherCups(brew);
+  const found = others.isKnown ? others.found : null;
+  const proposing = (v: Verdict) =>
+    withAllCups(found, { brew, verdict: v, alone: proposalFor(brew, v, brewed) });
   // A few milliseconds of model: once a verdict, not once a draw.
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the brew does not change under the judge
-  const proposal = useMemo(() => proposing(verdict), [verdict, brewed]);
+  const proposal = useMemo(() => proposing(verdict), [verdict, brewed, found]);
   const right = isRight(verdict);
   const mark = (what: Attribute | 'colour', m: Mark) => setVerdict((v) => ({ ...v, [what]: m }));
   const keep = (v: Verdict, accepted: boolean) => {
@@ -88,6 +93,11 @@ function Judge({ brew }: { brew: BarBrew }) {
     );
     go('/');
   };
+  // A quick hand keeps the cup before the other cups are here: it is kept when they are.
+  useEffect(() => {
+    if (isKeeping && others.isKnown) keep(verdict, !right);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when they come
+  }, [isKeeping, others.isKnown]);
   const leafBack = (more: number) => {
     commands.leafBack(brew, more);
     go('/');
@@ -101,7 +111,7 @@ function Judge({ brew }: { brew: BarBrew }) {
     {
       key: 'Enter',
       does: right ? 'All as it should be' : 'Keep it and note the correction',
-      run: () => keep(verdict, !right),
+      run: () => (right || others.isKnown ? keep(verdict, !right) : setIsKeeping(true)),
     },
     { key: 'Escape', does: 'Judge later', run: () => go('/') },
   ]);
@@ -137,6 +147,7 @@ function Judge({ brew }: { brew: BarBrew }) {
         brewed={brewed}
         verdict={verdict}
         proposal={proposal}
+        others={others}
         onKeep={(accepted) => keep(verdict, accepted)}
         onLeafBack={leafBack}
       />

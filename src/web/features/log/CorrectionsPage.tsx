@@ -59,10 +59,12 @@ export function CorrectionsPage() {
             <Bars
               rows={[
                 { name: 'taken', ...r.taken },
+                { name: 'taken, from all cups', ...r.ofAllCups },
                 { name: 'not taken', ...r.notTaken },
               ]}
               title="Taken, and not"
             />
+            <p className="mt-3">{r.ofAllCups.words}</p>
             <div className="two-tables">
               <Bars rows={r.byTea.slice(0, 12)} title="By tea" />
               <Bars
