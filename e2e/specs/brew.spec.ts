@@ -227,4 +227,9 @@ test('a bitter cup of a recipe that many cups call right changes nothing; one of
   );
   await house.press('Keep, tell the lead');
   await house.expectSaid(/% less leaf” noted for the lead\./);
+  await house.expectAllSaved();
+  await house.goTo('Book');
+  await house.follow(/Lammer Breaks/);
+  await house.follow(/^What the cups say/);
+  await house.expectSaid(/All cups together ask for the same\./);
 });

@@ -4,6 +4,7 @@ import {
   ATTRIBUTE_NAMES,
   type Belief,
   type PooledMark,
+  PROPOSED_LEVERS,
   type RecipeAdvice,
   type RecipeDose,
   SCATTERED_BY,
@@ -47,6 +48,8 @@ const AdviceCup = z.strictObject({
   verdict: z.string(),
   /** What was recorded of its making, in words. */
   recorded: z.string(),
+  /** What was proposed when it was judged. */
+  proposed: z.enum(PROPOSED_LEVERS).nullable(),
   /** Further off than its errors explain: it counts for little. */
   isSlip: z.boolean(),
   /** Left out by hand. */

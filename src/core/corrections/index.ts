@@ -73,6 +73,7 @@ export { plainProposal, propose, type Judged, type Proposal } from './propose';
 export { headlineOf, LEVER_WORDS, type Turn } from './words';
 export {
   adviceHead,
+  agreesWithAll,
   ALL_CUPS,
   beliefMoved,
   CupFigures,

@@ -5,7 +5,7 @@ import { type Proposal, propose } from '../propose';
 import { recipeAdvice } from './advice';
 import { type Belief, priorOf } from './belief';
 import { doseOfRecipe } from './cup';
-import { ALL_CUPS, proposalOfAll } from './proposal';
+import { agreesWithAll, ALL_CUPS, proposalOfAll } from './proposal';
 import type { Three } from './units';
 
 const STYLE = 'black-whole';
@@ -70,4 +70,14 @@ test('three levers at once are a proposal that can be kept', () => {
   expect(all.lever).toBe('two');
   expect(all.reason.length).toBeLessThanOrEqual(500);
   expect(all.headline.length).toBeLessThanOrEqual(120);
+});
+test('what brewers noted agrees with all cups, or not, or is nothing that a recipe says', () => {
+  const from = doseOfRecipe(RECIPE);
+  const heavy = recipeAdvice(believed([1, 0, 0], 9, 0.2), { brew: BREW, style: STYLE, seed: 3 });
+  const right = recipeAdvice(believed([0, 0, 0], 9, 0.2), { brew: BREW, style: STYLE, seed: 3 });
+  expect(agreesWithAll('leafLess', from, heavy)).toBe(true);
+  expect(agreesWithAll('leafMore', from, heavy)).toBe(false);
+  expect(agreesWithAll('leafLess', from, right)).toBe(false);
+  for (const lever of ['warmVessel', 'followRecipe', 'keep', null] as const)
+    expect(agreesWithAll(lever, from, heavy)).toBeNull();
 });

@@ -1,5 +1,6 @@
 import type { Brewing } from '#core/cup';
 import { capital, celsius, grams, seconds } from '#core/units';
+import type { ProposedLever } from '../names';
 import type { Proposal } from '../propose';
 import { predict } from '../search';
 import { changeOf, headlineOf, restOf, type Turn } from '../words';
@@ -34,6 +35,17 @@ const turnsOf = (from: RecipeDose, to: RecipeDose): Turn[] => {
     ...turn(['shorter', 'longer'], 'seconds'),
   ];
 };
+/** What a recipe itself says, turned. */
+const RECIPE_TURNS = ['leafLess', 'leafMore', 'cooler', 'hotter', 'shorter', 'longer'] as const;
+/** Whether what one cup asked for is what all cups ask for; null: it asked for nothing that a recipe says. */
+export function agreesWithAll(
+  lever: ProposedLever | null,
+  from: RecipeDose,
+  { change }: Pick<RecipeAdvice, 'change'>,
+): boolean | null {
+  if (!RECIPE_TURNS.some((turn) => turn === lever)) return null;
+  return change !== null && turnsOf(from, change.rounded).some((turn) => turn.lever === lever);
+}
 /** The brew with its recipe changed, and all else as it was made. */
 const brewChanged = (brew: Brewing, from: RecipeDose, to: RecipeDose): Brewing => ({
   ...brew,

@@ -76,6 +76,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
           ...{ id: row.id, at: row.startedAt.getTime(), vessel: row.vessel, by: row.by },
           ...{ version: version.number, verdict: capital(verdictWords(verdict)) },
           recorded: recordedWords(done.leafShare, done.heatOff),
+          proposed: row.proposal?.lever ?? null,
         },
       },
     ];

@@ -13,7 +13,7 @@ export const judgedBrewsOf = (tx: Tx, teaId: string, method: Method) =>
       ...{ id: brews.id, siteId: brews.siteId, lotId: brews.lotId, kettle: brews.kettle },
       ...{ startedAt: brews.startedAt, waterOn: brews.waterOn, pulled: brews.pulled },
       ...{ plan: brews.plan, marks: brews.marks, readings: brews.readings },
-      ...{ verdict: brews.verdict, versionId: brews.versionId },
+      ...{ verdict: brews.verdict, versionId: brews.versionId, proposal: brews.proposal },
       version: { number: versions.number, recipe: versions.recipe },
       vessel: vessels.name,
       by: { id: people.id, name: people.name },

@@ -11,6 +11,7 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { AdviceCups } from './AdviceCups';
+import { NotesGathered } from './NotesGathered';
 import { PooledBoard } from './PooledBoard';
 import { TakeAdvice } from './TakeAdvice';
 
@@ -109,6 +110,7 @@ function Advice({
         </div>
         {advice.change && <Change found={found} />}
         {scatter !== null && <p className="mt-3">{scatterWords(scatter)}</p>}
+        <NotesGathered notes={page.notes} found={found} />
         <TakeAdvice page={page} found={found} isClear={head.kind === 'off'} />
       </section>
     </main>
