@@ -41,7 +41,9 @@ test('what was seen in the shop is said of its skill, one thing after the other'
   expect(seenWords('steep', [steep])).toBe('38 of 40 in the window, enough');
   expect(seenWords('steep', [{ ...steep, good: 30, holds: false }])).toBe('30 of 40 in the window');
   expect(seenWords('heat', [steep])).toBe('not seen yet');
-  expect(seenWords('scale', [steep])).toBe('');
+  expect(seenWords('scale', [{ of: 'draftsTaken', good: 1, n: 2, holds: true }])).toBe(
+    '1 of 2 packets made a recipe that a lead took, enough',
+  );
   const ladders = { of: 'ladders', good: 2, n: 2, holds: true } as const;
   const colours = { of: 'colours', good: 6, n: 9, holds: false } as const;
   expect(seenWords('see', [ladders, steep, colours])).toBe(

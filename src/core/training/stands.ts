@@ -1,6 +1,6 @@
 import { type EpochMs, epochMs } from '#core/units';
 import { type Answered, type Evidence, evidenceOf } from './evidence';
-import { LOOKED_AT, LOOKED_AT_NAMES, type Seen } from './seen';
+import { LOOKED_AT, type Seen } from './seen';
 import { type SignEvent, type SignOff, signOffOf } from './signOff';
 import { asCounted, type Drill, DRILLS, type Skill, SKILL_NAMES } from './skills';
 
@@ -59,11 +59,10 @@ export function signWords(
       return `lapsed ${dayOf(until ?? '')}`;
   }
 }
-const IS_LOOKED_FOR = new Set<Skill>(LOOKED_AT_NAMES.map((of) => LOOKED_AT[of].skill));
-/** What was seen of a skill in the shop, in a few words; '' where it is not looked for there. */
+/** What was seen of a skill in the shop, in a few words. */
 export function seenWords(skill: Skill, seen: readonly Seen[]): string {
   const found = seen.filter((s) => LOOKED_AT[s.of].skill === skill);
-  if (found.length === 0) return IS_LOOKED_FOR.has(skill) ? 'not seen yet' : '';
+  if (found.length === 0) return 'not seen yet';
   return found
     .map(
       ({ of, good, n, holds }) =>
