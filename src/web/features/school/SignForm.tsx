@@ -69,7 +69,7 @@ export function SignForm({
         {evidence.n === 0 ? 'No answers at level 3 yet.' : evidenceWords(evidence)}{' '}
         {signed === '' ? '' : `${capital(signed)}.`}
       </p>
-      {inShop !== '' && <p>In the shop: {inShop}.</p>}
+      <p>In the shop: {inShop}.</p>
       {personId === person.id ? (
         <p>You cannot sign your own skills: ask another lead.</p>
       ) : (
