@@ -208,9 +208,9 @@ test('a bitter cup of a recipe that many cups call right changes nothing; one of
   await bar.judge('Tolvane Amber');
   await house.expectFigure('expect', 'As the house cup.');
   await bar.mark('Bitter: bitter');
-  await house.expectFigureIs('change', 'Keep the recipe');
+  await house.expectFigure('change', /^Keep the recipe/);
   await house.expectSaid('This cup strayed: brew to the recipe again.');
-  await house.expectSaid(/^\d+ judged cups: no change would make the cups nearer to right\./);
+  await house.expectSaid(/^\d+ judged cups[:.] .*Strength .* ± /);
   await house.expectFigure('rescue', /hot water/);
   await house.expectUnsaid('Keep, tell the lead');
   await house.press('Keep', { exact: true });
@@ -221,12 +221,12 @@ test('a bitter cup of a recipe that many cups call right changes nothing; one of
   await bar.pull('Lammer Breaks');
   await bar.judge('Lammer Breaks');
   await bar.mark('Strength: full');
-  await house.expectFigureIs('change', /^\d+ % less leaf$/);
+  await house.expectFigure('change', /^\d+ % less leaf/);
   await house.expectSaid(
     /^The recipe is off\. \d+ judged cups\. The chance that this change is better/,
   );
   await house.press('Keep, tell the lead');
-  await house.expectSaid(/% less leaf” noted for the lead\./);
+  await house.expectSaid(/% less leaf.*” noted for the lead\./);
   await house.expectAllSaved();
   await house.goTo('Book');
   await house.follow(/Lammer Breaks/);

@@ -48,8 +48,8 @@ const AdviceCup = z.strictObject({
   verdict: z.string(),
   /** What was recorded of its making, in words. */
   recorded: z.string(),
-  /** What was proposed when it was judged. */
-  proposed: z.enum(PROPOSED_LEVERS).nullable(),
+  /** What was proposed when it was judged, lever by lever. */
+  proposed: z.array(z.enum(PROPOSED_LEVERS)),
   /** Further off than its errors explain: it counts for little. */
   isSlip: z.boolean(),
   /** Left out by hand. */

@@ -83,6 +83,7 @@ export {
   FITTED_PRIOR_SD,
   gathered,
   isScattered,
+  leversOf,
   metCup,
   NO_UNITS,
   plannedCup,

@@ -37,4 +37,4 @@ export {
 } from './units';
 export { adviceHead, pooledWords, scatterWords, turnedLines, type AdviceHead } from './words';
 export { cupOfBrew, doseOfRecipe, plannedCup, type CupOfBrew } from './cup';
-export { agreesWithAll, ALL_CUPS, proposalOfAll, type AllCups } from './proposal';
+export { agreesWithAll, ALL_CUPS, leversOf, proposalOfAll, type AllCups } from './proposal';

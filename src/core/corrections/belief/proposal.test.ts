@@ -5,7 +5,7 @@ import { type Proposal, propose } from '../propose';
 import { recipeAdvice } from './advice';
 import { type Belief, priorOf } from './belief';
 import { doseOfRecipe } from './cup';
-import { agreesWithAll, ALL_CUPS, proposalOfAll } from './proposal';
+import { agreesWithAll, ALL_CUPS, leversOf, proposalOfAll } from './proposal';
 import type { Three } from './units';
 
 const STYLE = 'black-whole';
@@ -75,9 +75,15 @@ test('what brewers noted agrees with all cups, or not, or is nothing that a reci
   const from = doseOfRecipe(RECIPE);
   const heavy = recipeAdvice(believed([1, 0, 0], 9, 0.2), { brew: BREW, style: STYLE, seed: 3 });
   const right = recipeAdvice(believed([0, 0, 0], 9, 0.2), { brew: BREW, style: STYLE, seed: 3 });
-  expect(agreesWithAll('leafLess', from, heavy)).toBe(true);
-  expect(agreesWithAll('leafMore', from, heavy)).toBe(false);
-  expect(agreesWithAll('leafLess', from, right)).toBe(false);
-  for (const lever of ['warmVessel', 'followRecipe', 'keep', null] as const)
-    expect(agreesWithAll(lever, from, heavy)).toBeNull();
+  expect(agreesWithAll(['leafLess'], from, heavy)).toBe(true);
+  expect(agreesWithAll(['leafMore'], from, heavy)).toBe(false);
+  expect(agreesWithAll(['leafLess', 'shorter'], from, heavy)).toBe(false);
+  expect(agreesWithAll(['leafLess'], from, right)).toBe(false);
+  for (const levers of [['warmVessel'], ['followRecipe'], ['keep'], []] as const)
+    expect(agreesWithAll(levers, from, heavy)).toBeNull();
+  // Of several at once each counts.
+  const several = said(alone(BITTER), [1.5, -1.5, 0]);
+  expect(several.lever).toBe('two');
+  expect(leversOf(several)).toEqual(several.turns.map((turn) => turn.lever));
+  expect(leversOf(alone(ALL_RIGHT))).toEqual(['keep']);
 });

@@ -37,14 +37,19 @@ const turnsOf = (from: RecipeDose, to: RecipeDose): Turn[] => {
 };
 /** What a recipe itself says, turned. */
 const RECIPE_TURNS = ['leafLess', 'leafMore', 'cooler', 'hotter', 'shorter', 'longer'] as const;
+/** What a proposal asks for, lever by lever. */
+export const leversOf = ({ turns, lever }: Pick<Proposal, 'turns' | 'lever'>): ProposedLever[] =>
+  turns.length > 0 ? turns.map((turn) => turn.lever) : [lever];
 /** Whether what one cup asked for is what all cups ask for; null: it asked for nothing that a recipe says. */
 export function agreesWithAll(
-  lever: ProposedLever | null,
+  levers: readonly ProposedLever[],
   from: RecipeDose,
   { change }: Pick<RecipeAdvice, 'change'>,
 ): boolean | null {
-  if (!RECIPE_TURNS.some((turn) => turn === lever)) return null;
-  return change !== null && turnsOf(from, change.rounded).some((turn) => turn.lever === lever);
+  const asked = levers.filter((lever) => RECIPE_TURNS.some((turn) => turn === lever));
+  if (asked.length === 0) return null;
+  const all = change === null ? [] : turnsOf(from, change.rounded);
+  return asked.every((lever) => all.some((turn) => turn.lever === lever));
 }
 /** The brew with its recipe changed, and all else as it was made. */
 const brewChanged = (brew: Brewing, from: RecipeDose, to: RecipeDose): Brewing => ({

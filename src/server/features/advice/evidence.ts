@@ -2,6 +2,7 @@ import {
   cupOfBrew,
   doseOfRecipe,
   type Evidence,
+  leversOf,
   plannedCup,
   verdictWords,
 } from '#core/corrections';
@@ -76,7 +77,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
           ...{ id: row.id, at: row.startedAt.getTime(), vessel: row.vessel, by: row.by },
           ...{ version: version.number, verdict: capital(verdictWords(verdict)) },
           recorded: recordedWords(done.leafShare, done.heatOff),
-          proposed: row.proposal?.lever ?? null,
+          proposed: row.proposal ? leversOf(row.proposal) : [],
         },
       },
     ];

@@ -37,7 +37,7 @@ export function NotesGathered({ notes, found }: { notes: readonly LeadNote[]; fo
 }
 function agreementWords({ brewId }: LeadNote, { cups, recipe, advice }: TeaAdvice): string {
   const cup = cups.find((c) => c.id === brewId);
-  const agrees = agreesWithAll(cup?.proposed ?? null, recipe, advice);
+  const agrees = agreesWithAll(cup?.proposed ?? [], recipe, advice);
   if (agrees === null) return '';
   return agrees
     ? 'All cups together ask for the same.'
