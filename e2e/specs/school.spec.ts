@@ -412,7 +412,7 @@ test('a lead changes what is taught: the lists are kept, a trainee takes the les
   await page.goto('/school/board');
   await house.inside('region', 'Trainees').expectUnsaid(/Not signed yet: .*Heat/);
 });
-test('five spoons are weighed one by one, and a recipe is drafted from a packet: both are seen in one’s own record', async ({
+test('five spoons are weighed, and a recipe is drafted from a packet: both are seen in the record', async ({
   house,
   tablet,
 }) => {
@@ -422,7 +422,7 @@ test('five spoons are weighed one by one, and a recipe is drafted from a packet:
   await house.expectFault('is not a number');
   for (const [i, weight] of ['2.3', '2.4', '2.5', '2.6', '2.7'].entries())
     await house.type(`Spoon ${i + 1}, g`, weight);
-  await house.expectSaid('Even: they differ by 6.3 %.');
+  await house.expectSaid('Even: the spoons differ by 6.3 %.');
   await house.press(/^Keep these five/);
   await house.expectSaid('Kept in your record.');
   await house.expectAllSaved();

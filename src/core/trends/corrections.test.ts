@@ -81,11 +81,11 @@ test('advice from all cups is counted apart, and says whether it has helped here
   // Eight of eight: the exact interval begins at 63 %.
   const helped = correctionRecord([...cups(8, 2, 0, true), ...cups(6, 1, 2, false)]);
   expect(helped.ofAllCups.words).toBe(
-    'Advice from all cups: the next cup was better in 8 of 8, worse in 0. It has helped here. From one cup alone: better in 0 of 6.',
+    'Advice from all cups: the next cup was better in 8 of 8, worse in 0. This advice has helped here. From one cup alone: better in 0 of 6.',
   );
   expect(helped.taken.n).toBe(14);
   expect(correctionRecord(cups(8, 1, 2, true)).ofAllCups.words).toContain(
-    'It has not helped here.',
+    'This advice has not helped here.',
   );
   expect(
     correctionRecord([...cups(3, 2, 0, true), ...cups(3, 1, 2, true)]).ofAllCups.words,

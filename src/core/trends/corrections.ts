@@ -118,8 +118,8 @@ function allCupsWords(all: Tally, one: Tally): string {
   if (all.n < FEW)
     return `Too few to say whether advice from all cups helps here: ${all.n} taken and judged again.`;
   const base = `Advice from all cups: the next cup was better in ${all.better} of ${all.n}, worse in ${all.worse}.`;
-  const helped = all.interval[0] > 0.5 ? ' It has helped here.' : '';
-  const failed = all.interval[1] < 0.5 ? ' It has not helped here.' : '';
+  const helped = all.interval[0] > 0.5 ? ' This advice has helped here.' : '';
+  const failed = all.interval[1] < 0.5 ? ' This advice has not helped here.' : '';
   const open = helped === '' && failed === '' ? ' That is not clear yet.' : '';
   const beside = one.n < FEW ? '' : ` From one cup alone: better in ${one.better} of ${one.n}.`;
   return `${base}${helped}${failed}${open}${beside}`;

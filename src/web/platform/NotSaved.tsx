@@ -15,7 +15,7 @@ export function NotSaved({
 }) {
   const [answered, setAnswered] = useState<unknown>(null);
   if (!error || Object.keys(fieldFaults(error)).length > 0) return null;
-  if (answered === error) return <Note>Yours takes the place of theirs when you save again.</Note>;
+  if (answered === error) return <Note>Save again: your changes then replace the other ones.</Note>;
   const failure = failureOf(error);
   const theirs =
     failure.kind === 'answer' && failure.code === 'record.changed'

@@ -39,7 +39,5 @@ function agreementWords({ brewId }: LeadNote, { cups, recipe, advice }: TeaAdvic
   const cup = cups.find((c) => c.id === brewId);
   const agrees = agreesWithAll(cup?.proposed ?? [], recipe, advice);
   if (agrees === null) return '';
-  return agrees
-    ? 'All cups together ask for the same.'
-    : 'All cups together ask for something else, or for nothing.';
+  return agrees ? 'All cups together ask for the same.' : 'All cups together do not ask for this.';
 }

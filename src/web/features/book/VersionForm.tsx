@@ -80,7 +80,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
           ? `As the house recipe everyone brews it from now on; version ${stands.number} is retired and stays on the brews that used it.`
           : ''}
         {!isLead &&
-          'It is kept as a draft. A lead reads it, and puts it on trial or makes it the house recipe.'}
+          'Your version is kept as a draft. A lead puts a draft on trial or makes it the house recipe.'}
       </p>
       <StartFrom
         style={tea.style}

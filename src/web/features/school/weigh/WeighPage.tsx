@@ -107,8 +107,8 @@ function FiveSpoons({
       </div>
       <section className="work" role="group" aria-label="Five spoons" tabIndex={0}>
         <p className="text-[21px]">
-          Fill the spoon, level it with a straight edge, tip it onto the empty scale. Do this five
-          times, as you do it at the bar.
+          Fill the spoon, level it with a straight edge, tip the leaf onto the empty scale. Do this
+          five times, as you do it at the bar.
         </p>
         <div className="mt-4 flex flex-wrap gap-3">
           {weighed.texts.map((text, i) => (
@@ -224,7 +224,7 @@ function WhatTheySay({
   return (
     <>
       <p className="text-[24px] font-semibold" role="status">
-        {isEven ? 'Even' : 'Not even yet'}: they differ by {percent(share)}.
+        {isEven ? 'Even' : 'Not even yet'}: the spoons differ by {percent(share)}.
       </p>
       <p className="mt-2">
         One holds <b>{numberText(one, 2)}</b> g on average
@@ -232,8 +232,8 @@ function WhatTheySay({
       </p>
       <p className="mt-2">
         {isEven
-          ? 'Your spoons are alike. The count on the card can be trusted in your hand.'
-          : 'Level every spoon with a straight edge. Do not press, shake or knock it.'}
+          ? 'Your spoons are alike. You can trust the count on the card.'
+          : 'Level every spoon with a straight edge. Do not press, shake or knock the spoon.'}
       </p>
       {house !== null && Math.abs(one / house - 1) > 0.1 && (
         <p className="mt-2">
