@@ -40,10 +40,10 @@ const TIME_PATH = '/api/time';
 /**
  * Asks the server the time. The browser's own record of the request counts, not when a busy page came to look at it.
  */
-async function askTime(): Promise<void> {
+async function askTime(signal?: AbortSignal): Promise<void> {
   const path = `${TIME_PATH}?n=${(asks += 1)}`;
   const asked = performance.now();
-  const answer = await fetch(path, { cache: 'no-store' });
+  const answer = await fetch(path, { cache: 'no-store', signal: signal ?? null });
   const answered = performance.now();
   const told = Number(answer.headers.get('x-limnos-now'));
   // The record is made when the answer is whole, a task later.
@@ -56,6 +56,14 @@ async function askTime(): Promise<void> {
     setClock(told, entry.responseStart - entry.requestStart, entry.responseStart);
   else setClock(told, answered - asked, answered);
 }
+/** No answer for so long: the server does not answer, ms. */
+const SILENT_MS = 8000;
+/** True when the server answers the question of the time. */
+export const serverAnswers = (): Promise<boolean> =>
+  askTime(AbortSignal.timeout(SILENT_MS)).then(
+    () => true,
+    () => false,
+  );
 /**
  * Keeps the clock at the server's: a few times at first, then every minute. Without a server it runs on as it was
  * set.

@@ -1,8 +1,9 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { LiveEvent } from '#contracts/live';
 import { ROUTES } from '#contracts/routes';
+import { serverAnswers } from './clock';
 import type { Send } from './dispatch';
-import { cameBack, wentAway } from './outbox/outbox';
+import { cameBack, reached, wentAway } from './outbox/outbox';
 
 // The server's event stream. While it is closed the bar is read every few seconds instead.
 
@@ -80,7 +81,7 @@ export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
     // The browser tries again by itself, with the number it heard last; a closed one is opened here.
     source.onerror = () => {
       dispatch(liveOn(false));
-      dispatch(wentAway({ at: Date.now(), why: null }));
+      void sayWhetherAway(dispatch);
       if (source?.readyState === EventSource.CLOSED) again();
     };
     alive();
@@ -92,4 +93,12 @@ export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
     source?.close();
     dispatch(liveOn(false));
   };
+}
+
+/** The stream may fail alone, as behind a proxy that holds it back: a server that still answers is not away. */
+async function sayWhetherAway(dispatch: Send): Promise<void> {
+  const failedAt = Date.now();
+  if (!(await serverAnswers())) dispatch(wentAway({ at: failedAt, why: null }));
+  // What still waits says so itself, by its own answer.
+  else dispatch(reached());
 }

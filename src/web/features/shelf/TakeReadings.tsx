@@ -45,6 +45,7 @@ export function TakeReadings({
   const [waterTyped, setWaterTyped] = useState(`${Math.round(kettle.volume * 0.85)}`);
   const [wrong, setWrong] = useState('');
   const field = useRef<HTMLInputElement>(null);
+  const reading = useReadingId();
   const at = useNow(500);
   // The clock is drawn twice a second: it may be a moment behind the start.
   const elapsed = began ? Math.max(0, (at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
@@ -73,7 +74,7 @@ export function TakeReadings({
     const added = await add({
       id: kettle.id,
       body: {
-        id: newId(),
+        id: reading.idFor(`${kind} ${text} ${heat}`),
         kind,
         boil: began?.boil ?? newId(),
         seconds: seconds(Math.round(after)),
@@ -86,6 +87,7 @@ export function TakeReadings({
       },
     });
     if ('error' in added) return false;
+    reading.kept();
     if (kind === 'cooling') setHeat('');
     field.current?.focus();
     return true;
@@ -154,6 +156,20 @@ export function TakeReadings({
       <p className="small">Steam scalds: hold the thermometer from the side, not over the spout.</p>
     </div>
   );
+}
+
+/** Pressed again because no answer came, the same words are the same reading; once it is kept, the next is another. */
+function useReadingId() {
+  const last = useRef<{ words: string; id: string } | null>(null);
+  return {
+    idFor: (words: string): string => {
+      if (last.current?.words !== words) last.current = { words, id: newId() };
+      return last.current.id;
+    },
+    kept: () => {
+      last.current = null;
+    },
+  };
 }
 
 /** A kettle for practice: it cools as a real one does. */

@@ -64,13 +64,16 @@ const slice = createSlice({
       awayWhy: payload.why,
     }),
     cameBack: (s) => ({ ...s, ...back }),
+    /** The server answers a question: away it is only for what waits, which its own answer brings back. */
+    reached: (s) => (s.awayWhy === null && s.waiting.length === 0 ? { ...s, ...back } : s),
     /** Somebody is here who may send: what waits is looked at. */
     woken: (s) => s,
     mustSignIn: (s) => ({ ...s, ...back, needsSignIn: true }),
     storageFailed: (s) => ({ ...s, storageFails: true }),
   },
 });
-export const { queued, restored, wentAway, cameBack, signedInAgain, woken } = slice.actions;
+export const { queued, restored, wentAway, cameBack, reached, signedInAgain, woken } =
+  slice.actions;
 const { settled, mustSignIn, storageFailed, moved, dropped } = slice.actions;
 export const outboxReducer = slice.reducer;
 
