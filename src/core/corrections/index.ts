@@ -62,6 +62,7 @@ export {
   houseTaste,
   RESCUE_TASKS,
   rescued,
+  rescueTastes,
   rescueTask,
   scoreRescue,
   type Rescued,

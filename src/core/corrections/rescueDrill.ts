@@ -1,9 +1,9 @@
 import { blendLiquors, type ColouredBrew, colourOfBrew, diluted, type Liquor } from '#core/colour';
-import { blend, brewCup, type Cup, dilute } from '#core/cup';
+import { blend, brewCup, type Cup, cupInTime, dilute } from '#core/cup';
 import { pick, type Random } from '#core/numeric';
 import { bodyOf, JUST_NOTICEABLE, MARK, type Taste } from '#core/taste';
 import { grams, millilitres, seconds } from '#core/units';
-import { blendShare, returnLeaf, waterPerExtract } from './rescue';
+import { blendShare, waterPerExtract } from './rescue';
 
 export const RESCUE_TASKS = ['over', 'weak', 'blend', 'extract'] as const;
 export type RescueTaskKind = (typeof RESCUE_TASKS)[number];
@@ -93,55 +93,67 @@ export function rescueTask(house: ColouredBrew, random: Random, only?: RescueTas
   }
 }
 
-/** What comes of an answer: how it tastes, its colour, and how much of it there is. Nothing is poured yet. */
-export function rescued(t: RescueTask, answer: number): Rescued {
+/** How the cup tastes by what is answered, for many answers tried: what is in hand is brewed once. */
+export function rescueTastes(t: RescueTask): (answer: number) => Taste {
   const { character } = t.brew;
   const cup = brewCup(t.brew);
-  const liquor = colourOfBrew(t.brew, t.brew.time);
   switch (t.kind) {
     case 'over':
     case 'extract': {
-      const then =
-        answer > 0
-          ? dilute(
-              character,
-              { volume: millilitres(t.volume), gramsPerLitre: cup.gramsPerLitre },
-              millilitres(answer),
-            )
-          : cup;
-      // Water takes from the taste of stewing no more than from the rest; how long it stewed it does not take back.
-      return {
-        taste: { ...then.taste, stewed: cup.taste.stewed * (t.volume / (t.volume + answer)) },
-        liquor: diluted(liquor, t.volume / (t.volume + answer)),
-        volume: t.volume + answer,
-      };
+      const inHand = { volume: millilitres(t.volume), gramsPerLitre: cup.gramsPerLitre };
+      return (answer) => ({
+        ...(answer > 0 ? dilute(character, inHand, millilitres(answer)) : cup).taste,
+        // Water takes from the taste of stewing no more than from the rest; how long it stewed it does not take back.
+        stewed: cup.taste.stewed * (t.volume / (t.volume + answer)),
+      });
     }
-    case 'weak':
-      return {
-        taste: returnLeaf(t.brew, answer).taste,
-        liquor: colourOfBrew(t.brew, seconds(t.brew.time + answer)),
-        volume: t.volume,
-      };
+    case 'weak': {
+      const steeped = cupInTime(t.brew);
+      return (answer) => steeped(seconds(t.brew.time + answer)).taste;
+    }
     case 'blend': {
-      if (!t.weak) throw new RangeError('a blend has a weak cup');
-      const parts = [
-        { brew: t.brew, cup, ml: t.volume - answer },
-        { brew: t.weak, cup: brewCup(t.weak), ml: answer },
-      ].filter((p) => p.ml > 0);
-      const mixed = blend(
-        character,
-        parts.map((p) => ({ volume: millilitres(p.ml), gramsPerLitre: p.cup.gramsPerLitre })),
-      );
-      return {
-        taste: mixed.taste,
-        liquor: blendLiquors(
-          parts.map((p) => ({ liquor: colourOfBrew(p.brew, p.brew.time), ml: p.ml })),
-        ),
-        volume: t.volume,
-      };
+      const weak = brewCup(weakOf(t));
+      return (answer) =>
+        blend(
+          character,
+          [
+            { cup, ml: t.volume - answer },
+            { cup: weak, ml: answer },
+          ]
+            .filter((p) => p.ml > 0)
+            .map((p) => ({ volume: millilitres(p.ml), gramsPerLitre: p.cup.gramsPerLitre })),
+        ).taste;
     }
   }
 }
+function weakOf({ weak }: RescueTask): ColouredBrew {
+  if (!weak) throw new RangeError('a blend has a weak cup');
+  return weak;
+}
+function rescuedLiquor(t: RescueTask, answer: number): Liquor {
+  switch (t.kind) {
+    case 'over':
+    case 'extract':
+      return diluted(colourOfBrew(t.brew, t.brew.time), t.volume / (t.volume + answer));
+    case 'weak':
+      return colourOfBrew(t.brew, seconds(t.brew.time + answer));
+    case 'blend':
+      return blendLiquors(
+        [
+          { brew: t.brew, ml: t.volume - answer },
+          { brew: weakOf(t), ml: answer },
+        ]
+          .filter((p) => p.ml > 0)
+          .map((p) => ({ liquor: colourOfBrew(p.brew, p.brew.time), ml: p.ml })),
+      );
+  }
+}
+/** What comes of an answer: how it tastes, its colour, and how much of it there is. Nothing is poured yet. */
+export const rescued = (t: RescueTask, answer: number): Rescued => ({
+  taste: rescueTastes(t)(answer),
+  liquor: rescuedLiquor(t, answer),
+  volume: t.kind === 'over' || t.kind === 'extract' ? t.volume + answer : t.volume,
+});
 /** The answer that comes to the strength of the house cup, on the range; null when none does. */
 export function bestRescue(t: RescueTask): number | null {
   const wanted = bodyOf(brewCup(t.house).gramsPerLitre);
@@ -156,7 +168,8 @@ export function bestRescue(t: RescueTask): number | null {
       return share === null ? null : on(share * t.volume);
     }
     case 'weak': {
-      const body = (s: number) => bodyOf(returnLeaf(t.brew, s).gramsPerLitre);
+      const steeped = cupInTime(t.brew);
+      const body = (s: number) => bodyOf(steeped(seconds(t.brew.time + s)).gramsPerLitre);
       let [low, high] = [0, t.most];
       if (body(high) < wanted) return t.most;
       for (let i = 0; i < 30; i++) {
@@ -170,7 +183,7 @@ export function bestRescue(t: RescueTask): number | null {
 }
 /** How near an answer comes to the strength of the house cup: not noticed, within a taster's mark, or off. */
 export function scoreRescue(t: RescueTask, answer: number): 'right' | 'near' | 'off' {
-  const by = Math.abs(rescued(t, answer).taste.strength - brewCup(t.house).taste.strength);
+  const by = Math.abs(rescueTastes(t)(answer).strength - brewCup(t.house).taste.strength);
   if (by <= JUST_NOTICEABLE) return 'right';
   if (by <= MARK) return 'near';
   return 'off';

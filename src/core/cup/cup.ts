@@ -7,10 +7,12 @@ import {
   eachSolute,
   type Heat,
   heatAfter,
+  type Infusion,
   NO_SOLUTES,
   pourOff,
   type Setting,
   steep,
+  steepInTime,
   sumOf,
 } from '#core/extraction';
 import type { Material } from '#core/heat';
@@ -67,7 +69,7 @@ export type Cup = {
 
 const ROOM = celsius(20);
 /** The setting a brew's leaf lies in. */
-export const settingOf = (b: Brewing): Setting => ({
+export const settingOf = (b: Omit<Brewing, 'time'>): Setting => ({
   character: b.character,
   leaf: b.leaf,
   water: b.water,
@@ -75,7 +77,7 @@ export const settingOf = (b: Brewing): Setting => ({
   contact: contactFactor(b.character, b),
 });
 /** How a brew's heat goes: in porcelain under a lid in a room of 20 C unless said. */
-export const heatOf = (b: Brewing): Heat =>
+export const heatOf = (b: Omit<Brewing, 'time'>): Heat =>
   b.constant
     ? { kind: 'constant', at: b.temperature }
     : {
@@ -128,21 +130,45 @@ export type Resteep = {
   readonly kept?: number;
 };
 
+/** One steep of leaf as it was left: its cup, and the leaf after it. */
+function steepOnce(b: Brewing, leaf: Infusion, s: Resteep): { cup: Cup; left: Infusion } {
+  const set = settingOf(b);
+  const heat = heatOf({ ...b, temperature: s.temperature ?? b.temperature });
+  const after = steep(leaf, set, heat, s.time);
+  const poured = pourOff(after, set, { kept: s.kept, squeeze: b.squeeze });
+  return {
+    cup: cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b),
+    left: poured.left,
+  };
+}
 /** The cups of several steeps of the same leaf, topped up to the same water each time. */
 export function brewAgain(b: Brewing, steeps: readonly Resteep[]): Cup[] {
-  const set = settingOf(b);
-  let state = dryLeaf(b.character, b.leaf);
+  let leaf = dryLeaf(b.character, b.leaf);
   return steeps.map((s) => {
-    const after = steep(
-      state,
-      set,
-      heatOf({ ...b, temperature: s.temperature ?? b.temperature }),
-      s.time,
-    );
-    const poured = pourOff(after, set, { kept: s.kept, squeeze: b.squeeze });
-    state = poured.left;
-    return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b);
+    const { cup, left } = steepOnce(b, leaf, s);
+    leaf = left;
+    return cup;
   });
+}
+/** Leaf as several steeps left it: what the next steep goes on from. With none it is dry. */
+export const leafAfter = (b: Brewing, steeps: readonly Resteep[]): Infusion =>
+  steeps.reduce((leaf, s) => steepOnce(b, leaf, s).left, dryLeaf(b.character, b.leaf));
+/**
+ * The cup by how long it steeps, for many times tried.
+ * @param leaf dry, or as earlier steeps left it. @param kept the root left in the vessel, a share of the liquor
+ */
+export function cupInTime(
+  b: Omit<Brewing, 'time'>,
+  leaf: Infusion = dryLeaf(b.character, b.leaf),
+  kept?: number,
+): (time: Seconds) => Cup {
+  const set = settingOf(b);
+  const steeped = steepInTime(leaf, set, heatOf(b));
+  return (time) => {
+    const after = steeped(time);
+    const poured = pourOff(after, set, { kept, squeeze: b.squeeze });
+    return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b);
+  };
 }
 
 /** One stage of a brew that gets its water in parts, such as warm then cold. */

@@ -3,8 +3,10 @@ import {
   brewAgain,
   brewCup,
   type Brewing,
+  cupInTime,
   dilute,
   heatOf,
+  leafAfter,
   outsideLimits,
   settingOf,
 } from '#core/cup';
@@ -209,4 +211,29 @@ test('limits are said in words, and misuse throws', () => {
   expect(() => brewCup({ ...b, character: characterOf('white'), leaf: grams(0) })).toThrow(
     RangeError,
   );
+});
+
+test('a cup by its time is the cup of that steep, whatever was tried before, of dry leaf and of used leaf', () =>
+  fc.assert(
+    fc.property(
+      brews,
+      fc.array(number(0, 1800), { minLength: 1, maxLength: 6 }),
+      number(0, 0.4),
+      (b, times, kept) => {
+        const dry = cupInTime(b);
+        const past = [{ time: b.time, kept }];
+        const used = cupInTime(b, leafAfter(b, past), kept);
+        for (const time of times.map(seconds)) {
+          expect(dry(time)).toEqual(brewCup({ ...b, time }));
+          expect(used(time)).toEqual(brewAgain(b, [...past, { time, kept }])[1]);
+        }
+      },
+    ),
+    { ...SEED, seed: 71 },
+  ));
+test('a cup by its time refuses what no steep can be', () => {
+  const b = { character: characterOf('black-whole'), leaf: grams(3), water: millilitres(240) };
+  const hot = { ...b, temperature: celsius(95) };
+  expect(() => cupInTime(hot)(seconds(-1))).toThrow('a steep takes time');
+  expect(() => cupInTime({ ...hot, water: millilitres(0) })(seconds(0))).toThrow(RangeError);
 });

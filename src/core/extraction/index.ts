@@ -42,6 +42,7 @@ export {
   heatAfter,
   heatedPanels,
   steep,
+  steepInTime,
   type Heat,
   type Panel,
 } from './steep';

@@ -67,15 +67,37 @@ export function heatedPanels(
 export const heatAfter = (heat: Heat, water: Setting['water'], time: Seconds): Celsius =>
   courseOf(heat, water)(time);
 
+function requireSteep(set: Setting, time: Seconds): void {
+  if (!(set.water > 0) || !(set.leaf > 0)) throw new RangeError('a steep needs water and leaf');
+  if (!(time >= 0)) throw new RangeError('a steep takes time');
+}
 /**
  * Leaf and liquor after `time` on the leaf.
  * @throws {RangeError} on no water, no leaf or negative time.
  */
 export function steep(from: Infusion, set: Setting, heat: Heat, time: Seconds): Infusion {
-  if (!(set.water > 0) || !(set.leaf > 0)) throw new RangeError('a steep needs water and leaf');
-  if (!(time >= 0)) throw new RangeError('a steep takes time');
+  requireSteep(set, time);
   return heatedPanels(heat, set.water, time).reduce(
     (state, p) => hold(state, set, p.at, p.to - p.from),
     from,
   );
+}
+/**
+ * The same for many times of one steep: the stretches that a longer steep shares with a shorter one are worked out once.
+ * What it gives throws as `steep` does.
+ */
+export function steepInTime(from: Infusion, set: Setting, heat: Heat): (time: Seconds) => Infusion {
+  if (heat.kind === 'constant') return (time) => steep(from, set, heat, time);
+  const at = courseOf(heat, set.water);
+  const onwards = (state: Infusion, p: Panel) =>
+    hold(state, set, at(seconds((p.from + p.to) / 2)), p.to - p.from);
+  /** Leaf and liquor at the end of each whole stretch. */
+  const ends: Infusion[] = [];
+  return (time) => {
+    requireSteep(set, time);
+    const panels = coolingPanels(time);
+    const whole = panels.slice(0, -1);
+    const start = whole.reduce((state, p, j) => (ends[j] ??= onwards(state, p)), from);
+    return panels.slice(-1).reduce(onwards, start);
+  };
 }

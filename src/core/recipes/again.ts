@@ -1,6 +1,6 @@
 import type { ColouredBrew } from '#core/colour';
-import { brewAgain, type Cup, heatOf, settingOf } from '#core/cup';
-import { dryLeaf, eachSolute, pourOff, steep } from '#core/extraction';
+import { brewAgain, cupInTime, leafAfter } from '#core/cup';
+import { eachSolute } from '#core/extraction';
 import { type Character, styleOf } from '#core/styles';
 import { type Seconds, seconds } from '#core/units';
 import type { Handling, Recipe, Window } from './recipe';
@@ -32,18 +32,17 @@ const [EARLIEST, LATEST] = [0.85, 1.2];
 /** Bagged and broken leaf is done after one: common practice. */
 const ONCE = new Set(['broken', 'fannings', 'dust']);
 
-/** The cups of one leaf's steeps so far and one more of `time`. */
-function cupsWith(
+/** Strength of one more steep, by its time, against the first cup's: for many times tried. */
+function strengthsAfter(
   brew: ColouredBrew,
-  recipe: LeafAgain,
+  { handling: { root: kept, squeeze } }: LeafAgain,
   past: readonly Seconds[],
-  time: Seconds,
-): Cup[] {
-  const kept = recipe.handling.root;
-  return brewAgain(
-    { ...brew, squeeze: recipe.handling.squeeze },
-    [...past, time].map((t) => ({ time: t, kept })),
-  );
+): (time: Seconds) => number {
+  const pour = { ...brew, squeeze };
+  const steeps = past.map((time) => ({ time, kept }));
+  const next = cupInTime(pour, leafAfter(pour, steeps), kept);
+  const first = brewAgain(pour, steeps.slice(0, 1))[0]?.taste.strength ?? 0;
+  return (time) => next(time).taste.strength / Math.max(1e-9, first);
 }
 const round5 = (s: number): Seconds => seconds(Math.max(5, Math.round(s / 5) * 5));
 
@@ -58,10 +57,7 @@ export function nextSteep(
   past: readonly Seconds[],
 ): NextSteep {
   const number = past.length + 1;
-  const strengthOf = (t: Seconds) => {
-    const cups = cupsWith(brew, recipe, past, t);
-    return (cups.at(-1)?.taste.strength ?? 0) / Math.max(1e-9, cups[0]?.taste.strength ?? 0);
-  };
+  const strengthOf = strengthsAfter(brew, recipe, past);
   const written = recipe.later[number - 2];
   if (written)
     return {
@@ -123,14 +119,10 @@ export function characterAfter(
   recipe: LeafAgain,
   past: readonly Seconds[],
 ): Character {
-  const set = settingOf(brew);
-  const left = past.reduce(
-    (state, t) =>
-      pourOff(steep(state, set, heatOf(brew), t), set, {
-        kept: recipe.handling.root,
-        squeeze: recipe.handling.squeeze,
-      }).left,
-    dryLeaf(brew.character, brew.leaf),
+  const { root: kept, squeeze } = recipe.handling;
+  const left = leafAfter(
+    { ...brew, squeeze },
+    past.map((time) => ({ time, kept })),
   );
   return {
     ...brew.character,

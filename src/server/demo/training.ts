@@ -33,7 +33,6 @@ import {
   scoreDiagnosis,
   SHIFT_GUESS,
   UNRATED,
-  workDiagnosis,
   workFigure,
   workPick,
 } from '#core/training';
@@ -87,7 +86,7 @@ function answersOf(story: Story, house: DrillHouse, siteId: string, { now, makeI
       const seed = Math.floor(random() * 2 ** 32);
       const level = levelOfNext(rated, DIAGNOSIS_GUESS) as Level;
       const given = drawDiagnosis(house, level, seeded(seed));
-      const diagnosis = workDiagnosis(given, house.rivals(given.cup));
+      const diagnosis = house.work(given);
       const answer = learnerAnswer(houseCupOf(given.cup), diagnosis, story.learner, random);
       const { credit, judged } = scoreDiagnosis(diagnosis, answer);
       rated = ratedAfter(rated, { level: given.level, credit }, DIAGNOSIS_GUESS);

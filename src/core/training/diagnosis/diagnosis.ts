@@ -179,16 +179,13 @@ export type DiagnosisAsked = {
   readonly known: readonly Fact[];
   readonly level: Level;
 };
-/**
- * Works a cup out: how it tastes and looks, what else it could be, what mends it, and whether it makes a fair question.
- * `rivals` keeps what one house's faults come to; made here when it is not given.
- */
-export function diagnosisOf(
-  { house, faults, known, level }: DiagnosisAsked,
-  rivals: Rivals = new Rivals(house),
-): Diagnosis {
+/** A cup with what else it could be: all of a diagnosis that no lever is tried for. */
+type Weighed = Omit<Diagnosis, 'levers' | 'brackets' | 'withoutColour'> & {
+  readonly openPairs: readonly PairName[];
+};
+function weighed({ house, faults, known, level }: DiagnosisAsked, rivals: Rivals): Weighed {
   const found = cupFound(house, faults);
-  const { made, house: taste, beside: cup } = found;
+  const { made, beside: cup } = found;
   const truths = faults.map((f) => f.id);
   const isOpen = (id: FaultName) => !known.includes(FAULTS[id].fact);
 
@@ -207,8 +204,6 @@ export function diagnosisOf(
   const openPairs = [...pairs.keys()].filter((p) => partsOf(p).every(isOpen));
   const choices =
     isOne && truth ? choicesOf(truth, ties, near, open) : choicesOfTwo(faults, pairs, openPairs);
-  const brackets = bracketsOf(house, taste, faults, level);
-  const levers = worthOf([...truths, ...ties], brackets);
   const isDoubtful = (id: FaultName) => (near.get(id) ?? Infinity) < FITS_NOT && !ties.includes(id);
   const openOfFamily = choices.filter(
     (c) =>
@@ -229,20 +224,46 @@ export function diagnosisOf(
     ['near', open.some(isDoubtful) || openPairs.some((p) => (pairs.get(p) ?? 0) < FITS_NOT)],
     ['faint', level <= 2 && cup.words.every((w) => Math.abs(w) < 2)],
     ['plain', openOfFamily < needOpen],
-    ['noLever', !CURE_LEVERS.some((l) => levers[l] === 'right')],
-    ['few', choices.length < FEWEST_CHOICES],
   ];
   return {
     ...found,
     faults,
     rivals: near,
-    open,
-    ties,
-    choices,
+    ...{ open, openPairs, ties, choices },
     right: inTableOrder([causeOf(faults), ...ties]),
-    levers,
-    brackets,
     unfair: checks.find(([, holds]) => holds)?.[0] ?? null,
-    withoutColour: rivals.fitByWords(cup, open, ties, openPairs),
   };
+}
+/** The levers tried on a cup that was weighed. */
+function withLevers(
+  { openPairs, ...cup }: Weighed,
+  { house, faults, level }: DiagnosisAsked,
+  rivals: Rivals,
+): Diagnosis {
+  const brackets = bracketsOf(house, cup.house, faults, level);
+  const levers = worthOf([...faults.map((f) => f.id), ...cup.ties], brackets);
+  const hasLever = CURE_LEVERS.some((l) => levers[l] === 'right');
+  const few = cup.choices.length < FEWEST_CHOICES ? 'few' : null;
+  return {
+    ...cup,
+    ...{ brackets, levers },
+    unfair: cup.unfair ?? (hasLever ? few : 'noLever'),
+    withoutColour: rivals.fitByWords(cup.beside, cup.open, cup.ties, openPairs),
+  };
+}
+/**
+ * Works a cup out: how it tastes and looks, what else it could be, what mends it, and whether it makes a fair question.
+ * `rivals` keeps what one house's faults come to; made here when it is not given.
+ */
+export function diagnosisOf(
+  asked: DiagnosisAsked,
+  rivals: Rivals = new Rivals(asked.house),
+): Diagnosis {
+  return withLevers(weighed(asked, rivals), asked, rivals);
+}
+/** The same; null: it makes no fair question. The levers are tried only where nothing else is against it. */
+export function fairDiagnosis(asked: DiagnosisAsked, rivals: Rivals): Diagnosis | null {
+  const cup = weighed(asked, rivals);
+  const found = cup.unfair === null ? withLevers(cup, asked, rivals) : null;
+  return found?.unfair === null ? found : null;
 }

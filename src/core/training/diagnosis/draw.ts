@@ -3,7 +3,7 @@ import { pick, type Random, shuffled } from '#core/numeric';
 import { characterOf, type Multipliers, type StyleId } from '#core/styles';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 import type { InfuserKind } from '#core/vessels';
-import { type Diagnosis, diagnosisOf, type Level } from './diagnosis';
+import { type Diagnosis, diagnosisOf, fairDiagnosis, type Level } from './diagnosis';
 import {
   type Fact,
   FACTS,
@@ -78,11 +78,23 @@ export const workDiagnosis = (given: DiagnosisGiven, rivals?: Rivals): Diagnosis
 /** Each cup of a house with what its faults come to: worked out once, used for many questions. */
 export class DrillHouse {
   private readonly made = new Map<DrillCup, Rivals>();
+  private readonly worked = new WeakMap<DiagnosisGiven, Diagnosis>();
   constructor(readonly cups: readonly DrillCup[]) {}
   rivals(cup: DrillCup): Rivals {
     const known = this.made.get(cup) ?? new Rivals(houseCupOf(cup));
     this.made.set(cup, known);
     return known;
+  }
+  /** True when it makes a fair question. */
+  isFair(given: DiagnosisGiven): boolean {
+    const rivals = this.rivals(given.cup);
+    const found = fairDiagnosis({ ...given, house: rivals.house }, rivals);
+    if (found) this.worked.set(given, found);
+    return found !== null;
+  }
+  /** The question worked out; what was drawn here has been already. */
+  work(given: DiagnosisGiven): Diagnosis {
+    return this.worked.get(given) ?? workDiagnosis(given, this.rivals(given.cup));
   }
 }
 
@@ -150,7 +162,7 @@ export function diagnosisTry(
   const near = rivals.near(faults);
   const known = factsFor(level, ids, near, random);
   const given: DiagnosisGiven = { cup, faults, known, level };
-  return workDiagnosis(given, rivals).unfair === null ? given : null;
+  return house.isFair(given) ? given : null;
 }
 /** A fault stays, its house, size and facts are drawn again until the question is fair. */
 function tryToDraw(

@@ -53,7 +53,7 @@ export class Rivals {
     );
   }
   private best(cup: Beside, cups: readonly Beside[], byColour: boolean): number {
-    return cups.reduce((least, c) => Math.min(least, misfit(cup, c, byColour)), Infinity);
+    return cups.reduce((least, c) => Math.min(least, misfit(cup, c, byColour, least)), Infinity);
   }
   /** How badly one fault fits a cup at its best size; infinite where it cannot be. */
   single(cup: Beside, id: FaultName, byColour = true): number {

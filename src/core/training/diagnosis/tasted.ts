@@ -108,14 +108,23 @@ const COLOUR_SCALE = 1.5;
 export const FITS_NOT = 3;
 /** Another cup that fits better than this cannot be told from it. */
 export const TIE = 1;
-/** How badly another cup fits what is said and seen of this one: 0 fits as well as the cup itself. */
-export function misfit(of: Beside, other: Pick<Beside, 'gaps' | 'lab'>, byColour = true): number {
+/**
+ * How badly another cup fits what is said and seen of this one: 0 fits as well as the cup itself.
+ * @param most what fits worse than this by its taste alone is not looked at: infinite
+ */
+export function misfit(
+  of: Beside,
+  other: Pick<Beside, 'gaps' | 'lab'>,
+  byColour = true,
+  most = Infinity,
+): number {
   let sum = 0;
-  of.words.forEach((word, i) => {
+  for (const [i, word] of of.words.entries()) {
     const [low, high] = intervalOf(word);
     const gap = other.gaps[i] ?? 0;
     sum += (Math.max(0, low - gap, gap - high) / GAP_SCALE) ** 2;
-  });
+  }
+  if (sum > most ** 2) return Infinity;
   if (byColour) sum += (deltaE00(of.lab, other.lab) / COLOUR_SCALE) ** 2;
   return Math.sqrt(sum);
 }

@@ -1,4 +1,4 @@
-import { brewAgain } from '#core/cup';
+import { cupInTime, leafAfter } from '#core/cup';
 import { pick, type Random } from '#core/numeric';
 import { type LeafAgain, type NextSteep, nextSteep } from '#core/recipes';
 import { type Seconds, seconds } from '#core/units';
@@ -60,22 +60,23 @@ export const steepAfter = (given: AgainGiven): NextSteep =>
   once(steeps, given, () =>
     nextSteep(houseCupOf(given.cup).brew, leafOf(given), given.past.map(seconds)),
   );
-/** The strength of the cup of such a next steep. */
-export function strengthAfter({ cup, root, past }: AgainGiven, time: number): number {
-  const cups = brewAgain(
-    houseCupOf(cup).brew,
-    [...past, time].map((t) => ({ time: seconds(t), kept: root })),
+/** The strength of the cup of such a next steep, by its time: for many times tried. */
+function strengthsAfter({ cup, root: kept, past }: AgainGiven): (time: number) => number {
+  const { brew } = houseCupOf(cup);
+  const leaf = leafAfter(
+    brew,
+    past.map((t) => ({ time: seconds(t), kept })),
   );
-  return cups.at(-1)?.taste.strength ?? 0;
+  const next = cupInTime(brew, leaf, kept);
+  return (time) => next(seconds(time)).taste.strength;
 }
+/** The strength of the cup of such a next steep. */
+export const strengthAfter = (given: AgainGiven, time: number): number =>
+  strengthsAfter(given)(time);
 /** Times about the best one whose cup is as strong, to so much of the index. */
-function timesWithin(given: AgainGiven, best: number, off: number): Band {
-  const wanted = strengthAfter(given, best);
-  return bandWhere(
-    best,
-    [SHORTEST, LONGEST],
-    (time) => Math.abs(strengthAfter(given, time) - wanted) <= off,
-  );
+function timesWithin(strengthOf: (time: number) => number, best: number, off: number): Band {
+  const wanted = strengthOf(best);
+  return bandWhere(best, [SHORTEST, LONGEST], (time) => Math.abs(strengthOf(time) - wanted) <= off);
 }
 const wider = (a: Band, b: Band): Band => [Math.min(a[0], b[0]), Math.max(a[1], b[1])];
 
@@ -87,8 +88,9 @@ function workAgain(given: AgainGiven): Figure<AgainMistake> {
   if (next.kind === 'spent') return IMPOSSIBLE;
   const { best, earliest, latest } = next.window;
   const last = given.past.at(-1) ?? 0;
-  const right = wider([earliest, latest], timesWithin(given, best, RIGHT));
-  const near = wider(right, timesWithin(given, best, NEAR));
+  const strengthOf = strengthsAfter(given);
+  const right = wider([earliest, latest], timesWithin(strengthOf, best, RIGHT));
+  const near = wider(right, timesWithin(strengthOf, best, NEAR));
   const mistakes: Mistake<AgainMistake>[] = [
     { id: 'same', value: last },
     { id: 'half', value: Math.round(last / 2) },

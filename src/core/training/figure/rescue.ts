@@ -6,6 +6,7 @@ import {
   type RescueTask,
   rescueTask,
   type RescueTaskKind,
+  rescueTastes,
 } from '#core/corrections';
 import { brewCup } from '#core/cup';
 import { pick, type Random, seeded } from '#core/numeric';
@@ -61,7 +62,7 @@ export function rescueCups({ cup, kind, chance }: RescueGiven): RescueTask {
 const CLEAR = 0.2;
 /** The mark that is still wrong once the strength is right; null: none stands out. */
 export function markLeft(task: RescueTask, best: number): RescueMark | null {
-  const [then, house] = [rescued(task, best).taste, houseTaste(task)];
+  const [then, house] = [rescueTastes(task)(best), houseTaste(task)];
   const marks = RESCUE_MARKS.flatMap((mark) =>
     mark === 'nothing' ? [] : [{ mark, off: Math.abs(then[mark] - house[mark]) }],
   ).sort((a, b) => b.off - a.off);
@@ -84,14 +85,12 @@ function chosenOf<Id extends string>(ids: readonly Id[], right: Id): Figure<Id> 
   };
 }
 /** Answers that a taster takes for the same strength: strength rises or falls along the range. */
-function amountsWithin(task: RescueTask, best: number, off: number): Band {
-  const wanted = houseTaste(task).strength;
-  return bandWhere(
-    best,
-    [0, task.most],
-    (amount) => Math.abs(rescued(task, amount).taste.strength - wanted) <= off,
-  );
-}
+const amountsWithin = (
+  { most }: RescueTask,
+  best: number,
+  strengthOff: (amount: number) => number,
+  off: number,
+): Band => bandWhere(best, [0, most], (amount) => strengthOff(amount) <= off);
 /** The best answer lies well inside its range. */
 const [LEAST, MOST] = [0.1, 0.9];
 
@@ -112,7 +111,9 @@ export function rescueFigure(given: RescueGiven): Figure<RescueMistake> | null {
     const left = markLeft(task, best);
     return left && chosenOf(RESCUE_MARKS, left);
   }
-  const right = amountsWithin(task, best, JUST_NOTICEABLE);
+  const tasteWith = rescueTastes(task);
+  const strengthOff = (amount: number) => Math.abs(tasteWith(amount).strength - house.strength);
+  const right = amountsWithin(task, best, strengthOff, JUST_NOTICEABLE);
   const byIndex = task.volume * (now.strength / house.strength - 1);
   const mistakes: Mistake<RescueMistake>[] = [
     ...(task.unit === 'ml' && byIndex > 0
@@ -123,13 +124,13 @@ export function rescueFigure(given: RescueGiven): Figure<RescueMistake> | null {
   const isWrong = ({ value }: Mistake) => value < right[0] || value > right[1];
   return {
     ...{ truth: best, shown: task.step * Math.round(best / task.step), right },
-    near: amountsWithin(task, best, MARK),
+    near: amountsWithin(task, best, strengthOff, MARK),
     ...{ mistakes: mistakes.filter(isWrong), distractors: [] },
   };
 }
 /** How the cup tastes with so much of it. */
 export const tasteRescued = (given: RescueGiven, value: number): Taste =>
-  rescued(rescueCups(given), value).taste;
+  rescueTastes(rescueCups(given))(value);
 
 /** How it looks with so much of it. */
 export const liquorRescued = (given: RescueGiven, value: number): Liquor =>

@@ -4,11 +4,10 @@ import {
   isShiftOver,
   isSteeping,
   nextMoment,
-  refusalOf,
   type ShiftAct,
   type ShiftAnswer,
-  shiftAt,
   type ShiftHand,
+  ShiftRun,
   type ShiftStand,
 } from './play';
 
@@ -58,13 +57,14 @@ function nextLook(given: ShiftGiven, stand: ShiftStand, now: number, hands: Hand
 /** What such hands do, from the first order to the last. */
 export function handsThrough(given: ShiftGiven, hands: Hands): ShiftAnswer {
   const acts: ShiftAct[] = [];
+  const run = new ShiftRun(given);
   let now = 0;
   while (now < SHIFT_S) {
-    const stand = shiftAt(given, acts, now);
-    if (!stand || isShiftOver(given, stand, now)) break;
+    const stand = run.at(now);
+    if (isShiftOver(given, stand, now)) break;
     const act = handsWanted(given, stand, now, hands)
       .map((wanted) => ({ ...wanted, at: now }))
-      .find((a) => refusalOf(stand, a) === null);
+      .find((a) => run.act(a));
     if (act) acts.push(act);
     else now = nextLook(given, stand, now, hands);
   }

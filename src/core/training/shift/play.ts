@@ -142,8 +142,31 @@ function happenings({ orders, mishap, cups }: ShiftGiven): Happening[] {
 }
 
 const BEGUN: ShiftStand = { handsUntil: 0, kettleUntil: 0, orders: [] };
+/** A shift that goes on: what happens by itself, and what hands do, one after the other. */
+export class ShiftRun {
+  private stand = BEGUN;
+  private next = 0;
+  private readonly happen: readonly Happening[];
+  constructor(given: ShiftGiven) {
+    this.happen = happenings(given).sort((a, b) => a.at - b.at);
+  }
+  /** How it stands at a moment; none of these moments is before an earlier one. */
+  at(now: number): ShiftStand {
+    for (let h = this.happen[this.next]; h && h.at <= now; h = this.happen[this.next]) {
+      this.stand = h.to(this.stand);
+      this.next += 1;
+    }
+    return this.stand;
+  }
+  /** What happens at the moment of an act happens before it. @returns false where a hand could not do that then */
+  act(act: ShiftAct): boolean {
+    if (refusalOf(this.at(act.at), act) !== null) return false;
+    this.stand = done(this.stand, act);
+    return true;
+  }
+}
 /**
- * How a shift stands at a moment after those acts. What happens at the moment of an act happens before it.
+ * How a shift stands at a moment after those acts.
  * @returns null where a hand did what it could not do then
  */
 export function shiftAt(
@@ -151,25 +174,12 @@ export function shiftAt(
   acts: readonly ShiftAct[],
   now: number,
 ): ShiftStand | null {
-  const happen = happenings(given)
-    .filter((h) => h.at <= now)
-    .sort((a, b) => a.at - b.at);
-  let stand = BEGUN;
-  let next = 0;
-  const until = (at: number) => {
-    for (let h = happen[next]; h && h.at <= at; h = happen[next]) {
-      stand = h.to(stand);
-      next += 1;
-    }
-  };
+  const run = new ShiftRun(given);
   for (const [i, act] of acts.entries()) {
     if (act.at > now || act.at < (acts[i - 1]?.at ?? 0)) return null;
-    until(act.at);
-    if (refusalOf(stand, act) !== null) return null;
-    stand = done(stand, act);
+    if (!run.act(act)) return null;
   }
-  until(now);
-  return stand;
+  return run.at(now);
 }
 /** A shift is over at its end, or as soon as every order is served. */
 export const isShiftOver = (given: ShiftGiven, stand: ShiftStand, now: number): boolean =>

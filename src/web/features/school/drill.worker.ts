@@ -22,7 +22,6 @@ import {
   type PickQuestion,
   type ShiftGiven,
   type TurnsGiven,
-  workDiagnosis,
   workFigure,
   workOrder,
 } from '#core/training';
@@ -74,8 +73,9 @@ const worker = {
   /** The same chance draws the same question. */
   diagnose: ({ cups }: DrillFacts, level: Level, seed: number): CupAsked | null =>
     drawn(seed, (random) => {
-      const given = drawDiagnosis(houseOf(cups), level, random);
-      return { seed, given, diagnosis: workDiagnosis(given) };
+      const here = houseOf(cups);
+      const given = drawDiagnosis(here, level, random);
+      return { seed, given, diagnosis: here.work(given) };
     }),
   order: ({ cups }: DrillFacts, level: Level, seed: number): OrderAsked | null =>
     drawn(seed, (random) => {
