@@ -9,7 +9,7 @@ export type SkillStand = {
   readonly skill: Skill;
   readonly evidence: Evidence;
   readonly sign: SignOff;
-  /** All answers of its drills, at whatever level. */
+  /** All answers of its drills, at whatever level, as often as they count: a shift is three. */
   readonly answers: number;
 };
 /** Every skill of a person, in the order in which they are learnt. Disputed answers are no evidence. */
@@ -24,12 +24,14 @@ export function skillsOf(
   today: string,
 ): SkillStand[] {
   return SKILL_NAMES.map((skill) => {
-    const own = answers
-      .filter((a) => DRILLS[a.drill].skill === skill && !a.disputed)
-      .map((a) => ({ ...a, at: epochMs(a.at) }));
+    const own = asCounted(
+      answers
+        .filter((a) => DRILLS[a.drill].skill === skill && !a.disputed)
+        .map((a) => ({ ...a, at: epochMs(a.at) })),
+    );
     return {
       skill,
-      evidence: evidenceOf(asCounted(own), now),
+      evidence: evidenceOf(own, now),
       sign: signOffOf(
         signs.filter((s) => s.skill === skill),
         today,

@@ -6,10 +6,53 @@ import { dateText } from '../../ui/days';
 const TUBE = 34;
 const EVERY = 75;
 const TOP = 12;
-const BASE = 220;
+const BASE = 190;
 const y = (share: number) => BASE - share * (BASE - TOP);
 
 const figureOf = (s: SkillStand): string => numberText(100 * s.evidence.bound, 0);
+
+/** The name of a skill, a word or two to a line: as wide as its tube's place. */
+const NAME_LINE = 16;
+const nameLines = (s: SkillStand): string[] =>
+  SKILLS[s.skill].split(' ').reduce<string[]>((lines, word) => {
+    const last = lines.at(-1);
+    if (last === undefined || last.length + word.length > 8) return [...lines, word];
+    return [...lines.slice(0, -1), `${last} ${word}`];
+  }, []);
+
+/** One tube: filled to the level, with its figure; dashed where nothing was answered. */
+function Tube({ stand, x, line }: { stand: SkillStand; x: number; line: number }) {
+  const { bound, n } = stand.evidence;
+  const level = y(bound);
+  const edge =
+    n > 0 ? { stroke: 'var(--ink)' } : { stroke: 'var(--line-2)', strokeDasharray: '4 4' };
+  // The figure stands in the tube under its level; above the line, under the line.
+  const figure = Math.min(Math.max(level, line) + 22, BASE - 6);
+  const middle = { x: x + TUBE / 2, textAnchor: 'middle', fill: 'var(--ink)' } as const;
+  return (
+    <g>
+      {n > 0 && (
+        <>
+          <rect x={x} y={TOP} width={TUBE} height={BASE - TOP} fill="var(--paper)" />
+          <rect x={x} y={level} width={TUBE} height={BASE - level} fill="var(--line)" />
+          <path d={`M${x} ${level}h${TUBE}`} stroke="var(--ink)" strokeWidth="2" />
+          <path d={`M${x} ${level}l-11 -6v12z`} fill="var(--ink)" />
+        </>
+      )}
+      <path d={`M${x} ${TOP}V${BASE}M${x + TUBE} ${TOP}V${BASE}`} strokeWidth="2" {...edge} />
+      {n > 0 && (
+        <text {...middle} y={figure} fontSize="17" fontWeight="600">
+          {figureOf(stand)}
+        </text>
+      )}
+      {nameLines(stand).map((words, i) => (
+        <text key={words} {...middle} y={BASE + (i + 1) * NAME_LINE + 2} fontSize="15">
+          {words}
+        </text>
+      ))}
+    </g>
+  );
+}
 
 /** Ten tubes: the level is what the answers can mean at the least, the line is enough. Grey: it is no tea. */
 export function SkillTubes({
@@ -21,57 +64,19 @@ export function SkillTubes({
 }) {
   const width = EVERY * stands.length + 60;
   const line = y(ENOUGH);
+  const height = BASE + 10 + NAME_LINE * Math.max(0, ...stands.map((s) => nameLines(s).length));
   return (
     <>
       <svg
         width={width}
-        height={BASE + 6}
-        viewBox={`0 0 ${width} ${BASE + 6}`}
+        height={height}
+        viewBox={`0 0 ${width} ${height}`}
         className="max-w-full h-auto"
         aria-hidden="true"
       >
-        {stands.map((s, i) => {
-          const x = i * EVERY + 20;
-          const { bound, n } = s.evidence;
-          const edge =
-            n > 0 ? { stroke: 'var(--ink)' } : { stroke: 'var(--line-2)', strokeDasharray: '4 4' };
-          // The figure stands in the tube under its level; above the line, under the line.
-          const figure = Math.max(y(bound), line) + 22;
-          return (
-            <g key={s.skill}>
-              {n > 0 && (
-                <>
-                  <rect x={x} y={TOP} width={TUBE} height={BASE - TOP} fill="var(--paper)" />
-                  <rect
-                    x={x}
-                    y={y(bound)}
-                    width={TUBE}
-                    height={BASE - y(bound)}
-                    fill="var(--line)"
-                  />
-                  <path d={`M${x} ${y(bound)}h${TUBE}`} stroke="var(--ink)" strokeWidth="2" />
-                </>
-              )}
-              <path
-                d={`M${x} ${TOP}V${BASE}M${x + TUBE} ${TOP}V${BASE}`}
-                strokeWidth="2"
-                {...edge}
-              />
-              {n > 0 && (
-                <text
-                  x={x + TUBE / 2}
-                  y={Math.min(figure, BASE - 6)}
-                  fontSize="17"
-                  fontWeight="600"
-                  textAnchor="middle"
-                  fill="var(--ink)"
-                >
-                  {figureOf(s)}
-                </text>
-              )}
-            </g>
-          );
-        })}
+        {stands.map((stand, i) => (
+          <Tube key={stand.skill} stand={stand} x={i * EVERY + 20} line={line} />
+        ))}
         <path d={`M0 ${line}H${width}`} stroke="var(--ink)" strokeWidth="2" />
         <text
           x={width}

@@ -9,6 +9,7 @@ import {
 } from '#core/units';
 import { useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';
+import { unbroken } from '../../../ui/unbroken';
 import type { CupAsked } from '../drill.worker';
 
 /** The question on porcelain: this cup, the house cup, what a taster says, what is known. */
@@ -31,12 +32,16 @@ export function Asked({ question: { given, diagnosis } }: { question: CupAsked }
         <p className="text-[24px] leading-[1.3]">{cupSentence(diagnosis)}</p>
         <p className="mt-3">
           <b className="tea">{cup.tea}</b>, {cup.vessel},{' '}
-          {volumeText(millilitres(cup.waterMl), units.volume)}. House:{' '}
-          {numberText(cup.leafGrams, 1)} g,{' '}
-          {temperatureText(celsius(cup.temperatureC), units.temperature)},{' '}
-          {minutesText(cup.seconds)}.
+          {unbroken(volumeText(millilitres(cup.waterMl), units.volume))}. House:{' '}
+          {unbroken(
+            `${numberText(cup.leafGrams, 1)} g, ` +
+              `${temperatureText(celsius(cup.temperatureC), units.temperature)}, ` +
+              `${minutesText(cup.seconds)}.`,
+          )}
         </p>
-        <p>{facts.length > 0 ? `Known: ${facts.join('; ')}.` : 'Nothing else is known.'}</p>
+        <p>
+          {facts.length > 0 ? unbroken(`Known: ${facts.join('; ')}.`) : 'Nothing else is known.'}
+        </p>
       </div>
     </div>
   );

@@ -10,6 +10,7 @@ import {
   figureWords,
   judgedFigure,
 } from '#core/training';
+import { unbroken } from '../../../ui/unbroken';
 import type { FigureAsked } from '../drill.worker';
 import { QuestionFrame } from '../QuestionFrame';
 import type { Place } from '../Sitting';
@@ -73,9 +74,9 @@ export function OneFigure({
             <span className="tea">{words.tea}</span>.{' '}
           </>
         )}
-        {words.known}
+        {unbroken(words.known)}
       </p>
-      <p className="text-[24px] font-semibold mt-2">{words.asked}</p>
+      <p className="text-[24px] font-semibold mt-2">{unbroken(words.asked)}</p>
       <h2 className="mt-4">{words.question}</h2>
       {choices ? (
         <FigureChoices {...{ figure, words, choices, value: pulled, isDone }} onValue={setValue} />

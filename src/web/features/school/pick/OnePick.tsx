@@ -8,6 +8,7 @@ import {
   type PickWorked,
   workPick,
 } from '#core/training';
+import { unbroken } from '../../../ui/unbroken';
 import { Choice } from '../Choice';
 import { QuestionFrame } from '../QuestionFrame';
 import type { Place } from '../Sitting';
@@ -72,13 +73,13 @@ function Picked({ seed, question, place, worked }: Props & { worked: PickWorked 
               <span className="tea">{tea}</span>.{' '}
             </>
           )}
-          {line}
+          {unbroken(line)}
         </p>
       ))}
       <QuestionScene question={question} />
       {parts.map((part, i) => (
         <fieldset key={i} className="mt-4 border-0 p-0">
-          <legend className="text-[19px] font-semibold">{part.asked}</legend>
+          <legend className="text-[19px] font-semibold">{unbroken(part.asked)}</legend>
           <PartScene question={question} part={i} />
           <div className="flex flex-wrap gap-2 mt-2">
             {part.options.map((option, n) => (
