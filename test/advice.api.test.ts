@@ -1,7 +1,9 @@
 import { ALL_RIGHT, type Verdict } from '#core/corrections';
-import { grams } from '#core/units';
+import { movedRecipe, type Recipe } from '#core/recipes';
+import { celsius, grams, gramsPer100Ml, seconds } from '#core/units';
 import type { TeaAdvice } from '#contracts/advice';
 import type { Brew } from '#contracts/brews';
+import type { TeaPage, Version } from '#contracts/teas';
 import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId } from './house';
 
 // Judged cups of a real database, pooled: what they say of the recipe, and what does not count.
@@ -14,11 +16,14 @@ afterEach(() => h.close());
 
 let ago = 0;
 /** A cup of the brewer, pulled at its best and judged; perhaps its leaf was weighed, as a share of the card's. */
-async function cup(marks: Partial<Verdict>, { weighed }: { weighed?: number } = {}) {
+async function cup(
+  marks: Partial<Verdict>,
+  { weighed, versionId }: { weighed?: number; versionId?: string } = {},
+) {
   ago += 20;
   const begun = h.now() - 60_000 * (600 - ago);
   const { body } = await h.callers.brewer
-    .post('/api/brews', brewBody(h, { at: begun }))
+    .post('/api/brews', brewBody(h, { at: begun, ...(versionId && { versionId }) }))
     .expect(200);
   const { id, plan } = body as Brew;
   const event = (what: object) =>
@@ -40,11 +45,12 @@ async function cup(marks: Partial<Verdict>, { weighed }: { weighed?: number } = 
   });
   return id;
 }
-const advice = async (without: readonly string[] = [], who: keyof Begun['callers'] = 'trainee') => {
-  const query = without.length > 0 ? `?without=${without.join(',')}` : '';
-  const answer = await h.callers[who].get(`/api/teas/${h.ids.tea}/advice${query}`).expect(200);
+const advice = async () => {
+  const answer = await h.callers.trainee.get(`/api/teas/${h.ids.tea}/advice`).expect(200);
   return (answer.body as { advice: TeaAdvice }).advice;
 };
+const leaveOut = (id: string, why: string | null, who: keyof Begun['callers'] = 'lead') =>
+  h.callers[who].patch(`/api/brews/${id}/advice`, { why });
 const HEAVY = { strength: 1, bitterness: 1, astringency: 1, aroma: 1 } as const;
 
 test('no cup: nothing to change; right cups: keep the recipe; heavy cups: less of it, surer with each', async () => {
@@ -72,21 +78,61 @@ test('leaf that was weighed 20 % over explains heavy cups: the recipe is not bla
   expect(found.advice.pooled.strength.mean).toBeLessThan(0.3);
   expect(found.advice.change).toBeNull();
 });
-test('a cup that is left out does not count; nor does one that was given up or taken back', async () => {
+test('a lead leaves a cup out with a reason that is kept; a cup that was given up does not count either', async () => {
   const heavy = await cup(HEAVY);
   const right = await cup({});
-  const without = await advice([heavy]);
+  await leaveOut(heavy, '  ').expect(422);
+  await leaveOut(heavy, 'it stood too long', 'brewer').expect(403);
+  await leaveOut(heavy, 'it stood too long').expect(200);
+  const without = await advice();
   expect(without.counted).toBe(1);
-  expect(without.cups.map((c) => [c.id, c.left])).toEqual([
-    [right, false],
-    [heavy, true],
+  expect(without.cups.map((c) => [c.id, c.left?.why])).toEqual([
+    [right, undefined],
+    [heavy, 'it stood too long'],
   ]);
+  expect(without.cups[1]?.left?.by.id).toBe(h.ids.lead);
   expect(without.advice.pooled.strength.mean).toBeCloseTo(0, 6);
+  await leaveOut(heavy, null).expect(200);
+  expect((await advice()).counted).toBe(2);
   const { body } = await h.callers.brewer.post('/api/brews', brewBody(h)).expect(200);
   const given = { id: newId(), kind: 'abandon', at: h.now(), reason: 'Spilled' };
   await h.callers.brewer.post(`/api/brews/${(body as Brew).id}/events`, given).expect(200);
   expect((await advice()).counted).toBe(2);
+  await leaveOut((body as Brew).id, 'spilled').expect(409);
+  await leaveOut(newId(), 'nobody knows it').expect(404);
 });
 test('a tea that nobody knows is not there; nobody reads without signing in', async () => {
   await h.callers.trainee.get(`/api/teas/${newId()}/advice`).expect(404);
+});
+test('a version that was made from the advice keeps what was expected; its own cups are held against that', async () => {
+  for (let i = 0; i < 6; i++) await cup(HEAVY);
+  const before = await advice();
+  expect(before.prediction).toBeNull();
+  const { change } = before.advice;
+  if (!change) throw new Error('no change is advised');
+  const tea = (await h.callers.lead.get(`/api/teas/${h.ids.tea}`).expect(200)).body as TeaPage;
+  const from = tea.tea.house?.recipe as Recipe;
+  const recipe = movedRecipe(from, {
+    dose: gramsPer100Ml(change.rounded.gPer100ml),
+    temperature: celsius(change.rounded.temperatureC),
+    best: seconds(change.rounded.seconds),
+  });
+  const made = {
+    ...{ id: newId(), method: 'pot', basedOn: 1, as: 'house', recipe, settles: [] },
+    ...{ reason: 'What the cups say', expected: change.expected },
+  };
+  const version = await h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, made).expect(200);
+  const { number, id } = version.body as Version;
+  const none = (await advice()).prediction;
+  expect(none).toMatchObject({ version: number, cups: 0, expected: change.expected });
+  expect(none?.seen.strength).toBeNull();
+  // Cups of the version before it say nothing of it.
+  for (const strength of [0, 1] as const) await cup({ strength }, { versionId: id });
+  const then = (await advice()).prediction;
+  expect(then?.cups).toBe(2);
+  expect(then?.seen.strength?.cups).toBe(2);
+  expect(then?.seen.strength?.mean).toBeCloseTo(0.5, 1);
+  expect(Math.abs(change.expected.strength.mean)).toBeLessThan(
+    Math.abs(before.advice.pooled.strength.mean),
+  );
 });

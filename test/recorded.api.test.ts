@@ -1,12 +1,24 @@
 import { and, eq } from 'drizzle-orm';
 import sharp from 'sharp';
+import { ALL_RIGHT } from '#core/corrections';
 import { seeded } from '#core/numeric';
 import { sampleDrillCup } from '#core/testing';
 import { BREWER_SKILLS, drawOrder, USUAL_COURSES } from '#core/training';
+import type { Brew } from '../src/contracts/brews';
 import { ROUTES } from '../src/contracts/routes';
 import { startingRecipe } from '../src/core/recipes/index';
 import { changes, feed, leadNotes } from '../src/server/db/schema';
-import { type Begun, begunHouse, brewBody, newId, PLAIN_TEA, POT, SECRETS, SITE } from './house';
+import {
+  type Begun,
+  begunHouse,
+  BITTER_PROPOSAL,
+  brewBody,
+  newId,
+  PLAIN_TEA,
+  POT,
+  SECRETS,
+  SITE,
+} from './house';
 
 // What a lead writes is recorded and told to every page, in the transaction of the write itself.
 
@@ -123,6 +135,20 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
       found: '',
     });
     return () => post(`/api/notes/${id}/settle`, {});
+  },
+  leaveOut: async () => {
+    const at = h.now() - 3_600_000;
+    const { body } = await h.callers.brewer.post('/api/brews', brewBody(h, { at })).expect(200);
+    const { id, plan } = body as Brew;
+    const event = (what: object) =>
+      h.callers.brewer.post(`/api/brews/${id}/events`, { id: newId(), ...what }).expect(200);
+    const pulled = at + 1000 * plan.recipe.window.best;
+    await event({ kind: 'pull', at: pulled });
+    await event({
+      ...{ kind: 'judge', at: pulled + 60_000, verdict: ALL_RIGHT },
+      ...{ proposal: BITTER_PROPOSAL, accepted: false, remark: '' },
+    });
+    return () => patch(`/api/brews/${id}/advice`, { why: 'milk in the cup' });
   },
   setPhoto: async () => {
     const [id, bytes] = [newId(), await photo()];

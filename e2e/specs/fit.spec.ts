@@ -155,12 +155,19 @@ test('what the cups say: a recipe that is off is named with its change, a cup is
     );
   const before = await counted();
   await house.pressFirst(/^Leave out: cup of/);
+  await house.type('Why is it left out?', 'the vessel was not clean');
+  await house.press('Leave it out');
   await expect.poll(counted).toBe(before - 1);
+  await house.expectSaid('Left out by Ilsa V.: the vessel was not clean');
   await house.press(/^Count again: cup of/);
   await expect.poll(counted).toBe(before);
   await house.press('Make it a trial');
   await expect(page).toHaveURL(tea);
   await house.expectSaid(/is on trial\./);
+  await page.keyboard.press('c');
+  const made = house.inside('region', /^Version \d+ as expected and as seen$/);
+  await made.expectSaid(/made from this advice; no judged cups so far/);
+  await made.expectThere('row', /^Strength .* not yet$/);
   // A recipe that is right is left as it is.
   await page.goto('/book');
   await house.follow(/Tolvane Amber/);

@@ -4,16 +4,18 @@ import {
   ATTRIBUTE_NAMES,
   type Belief,
   type PooledMark,
+  type PooledMarks,
   PROPOSED_LEVERS,
   type RecipeAdvice,
   type RecipeDose,
   SCATTERED_BY,
   type ScatteredBy,
+  type SeenMarks,
   type Three,
 } from '#core/corrections';
 import { type Method, METHOD_NAMES } from '#core/recipes';
 import { endpoint } from './endpoint';
-import { Id, oneOf, Who } from './primitives';
+import { Id, oneOf, Text, Who } from './primitives';
 import { ROUTES } from './routes';
 
 const ThreeBody = z
@@ -29,13 +31,22 @@ const DoseBody = z.strictObject({
   seconds: z.number(),
 }) satisfies z.ZodType<RecipeDose>;
 const Pooled = z.strictObject({ mean: z.number(), sd: z.number() }) satisfies z.ZodType<PooledMark>;
+const AttributeName = oneOf<Attribute>(ATTRIBUTE_NAMES);
+/** What all cups are believed to show of each attribute, or expected to after a change. */
+export const PooledBody = z.record(AttributeName, Pooled) satisfies z.ZodType<PooledMarks>;
+const SeenBody = z.record(
+  AttributeName,
+  z.strictObject({ mean: z.number(), cups: z.number().int() }).nullable(),
+) satisfies z.ZodType<SeenMarks>;
 const AdviceBody = z.strictObject({
   loss: z.number(),
-  change: z.strictObject({ exact: DoseBody, rounded: DoseBody, units: ThreeBody }).nullable(),
+  change: z
+    .strictObject({ exact: DoseBody, rounded: DoseBody, units: ThreeBody, expected: PooledBody })
+    .nullable(),
   lossAfter: z.number(),
   chance: z.number().nullable(),
   more: z.number().int().nullable(),
-  pooled: z.record(oneOf<Attribute>(ATTRIBUTE_NAMES), Pooled),
+  pooled: PooledBody,
 }) satisfies z.ZodType<RecipeAdvice>;
 /** A judged cup behind the advice. */
 const AdviceCup = z.strictObject({
@@ -52,8 +63,8 @@ const AdviceCup = z.strictObject({
   proposed: z.array(z.enum(PROPOSED_LEVERS)),
   /** Further off than its errors explain: it counts for little. */
   isSlip: z.boolean(),
-  /** Left out by hand. */
-  left: z.boolean(),
+  /** Left out by a lead: why. Null: it counts. */
+  left: z.strictObject({ why: z.string(), by: Who }).nullable(),
 });
 export type AdviceCup = z.infer<typeof AdviceCup>;
 /** What all judged cups of a recipe at a site say of it. */
@@ -71,16 +82,25 @@ const TeaAdvice = z.strictObject({
   /** Judged cups that count. */
   counted: z.number().int(),
   scatter: oneOf<ScatteredBy>(SCATTERED_BY).nullable(),
+  /** The newest version that was made from such advice: what was expected of its cups, and what they showed. */
+  prediction: z
+    .strictObject({
+      ...{ version: z.number().int(), cups: z.number().int() },
+      ...{ expected: PooledBody, seen: SeenBody },
+    })
+    .nullable(),
   /** The newest first. */
   cups: z.array(AdviceCup),
 });
 export type TeaAdvice = z.infer<typeof TeaAdvice>;
 export const getAdvice = endpoint(ROUTES.getAdvice, {
   params: z.strictObject({ id: Id }),
-  query: z.strictObject({
-    /** Cups left out by hand: their ids, joined by commas. */
-    without: z.string().max(4000).optional(),
-  }),
   /** Null: no hot house recipe yet. */
   response: z.strictObject({ advice: TeaAdvice.nullable() }),
+});
+/** A lead leaves a judged cup out of the advice and says why, or counts it again: null. */
+export const leaveOut = endpoint(ROUTES.leaveOut, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({ why: Text(200).min(1, 'Say why: the next lead reads it.').nullable() }),
+  response: z.strictObject({}),
 });

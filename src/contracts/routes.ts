@@ -24,6 +24,7 @@ export const ROUTES = {
   dropPhoto: { method: 'DELETE', path: '/api/teas/:id/photo', access: 'lead' },
   setSwatches: { method: 'POST', path: '/api/teas/:id/swatches', access: 'lead' },
   printSwatches: { method: 'GET', path: '/api/teas/:id/swatches.pdf', access: 'trainee' },
+  leaveOut: { method: 'PATCH', path: '/api/brews/:id/advice', access: 'lead' },
   getAdvice: { method: 'GET', path: '/api/teas/:id/advice', access: 'trainee' },
   getFit: { method: 'GET', path: '/api/teas/:id/fit', access: 'brewer' },
   useFit: { method: 'POST', path: '/api/teas/:id/fit', access: 'lead' },

@@ -25,6 +25,7 @@ import {
 } from '#core/teas';
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds, Spoon } from '#core/units';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
+import { PooledBody } from './advice';
 import { Bytes, endpoint } from './endpoint';
 import { Id, Name, oneOf, PictureBytes, quantity, Text, Who } from './primitives';
 import { ROUTES } from './routes';
@@ -306,6 +307,8 @@ export const addVersion = endpoint(ROUTES.addVersion, {
     recipe: RecipeBody,
     reason: Text(300).min(1, 'Say why: the next lead reads it.'),
     settles: z.array(Id).max(50),
+    /** Made from the advice of all cups: what is expected of its own cups. */
+    expected: PooledBody.nullable().default(null),
   }),
   response: Version,
 });

@@ -3,7 +3,14 @@ import { normal, type Random, seeded } from '#core/numeric';
 import type { StyleId } from '#core/styles';
 import { turned } from '../levers';
 import { type Attribute, ATTRIBUTE_NAMES } from '../marks';
-import { type Belief, type Evidence, metCup, preparedCup, USUAL_TASTER } from './belief';
+import {
+  type Belief,
+  beliefMoved,
+  type Evidence,
+  metCup,
+  preparedCup,
+  USUAL_TASTER,
+} from './belief';
 import { placeOf, SENSED, slopesOf } from './sensed';
 import { rootOf } from './square';
 import {
@@ -37,6 +44,7 @@ export const seedOfVersion = (versionId: string): number =>
 
 /** An attribute as all cups together have it: marks off, and how sure that is. */
 export type PooledMark = { readonly mean: number; readonly sd: number };
+export type PooledMarks = Readonly<Record<Attribute, PooledMark>>;
 export type RecipeAdvice = {
   /** Mean square of the marks that the five attributes are off, as it is believed. */
   readonly loss: number;
@@ -46,13 +54,15 @@ export type RecipeAdvice = {
     /** By what the bar can do. */
     readonly rounded: RecipeDose;
     readonly units: Three;
+    /** What cups of the changed recipe are expected to show. */
+    readonly expected: PooledMarks;
   } | null;
   readonly lossAfter: number;
   /** The chance that the rounded change is better than none; null: no change. */
   readonly chance: number | null;
   /** So many more judged cups would make it sure enough; 0: it is; null: not within twenty, or no change. */
   readonly more: number | null;
-  readonly pooled: Readonly<Record<Attribute, PooledMark>>;
+  readonly pooled: PooledMarks;
 };
 
 const ROWS = ATTRIBUTE_NAMES.map(placeOf);
@@ -170,14 +180,16 @@ export function recipeAdvice(
   const byBar = unitsBetween(from, rounded);
   return {
     loss,
-    change: isWorth ? { exact, rounded, units: byBar } : null,
+    change: isWorth
+      ? { exact, rounded, units: byBar, expected: pooledMarks(rows, beliefMoved(belief, byBar)) }
+      : null,
     lossAfter: isWorth ? lossOf(units) : loss,
     chance: isWorth ? chanceOf(rows, belief, byBar, seeded(seed)) : null,
     more: isWorth ? moreCups(rows, belief, byBar, brew, seed) : null,
     pooled: pooledMarks(rows, belief),
   };
 }
-function pooledMarks(rows: readonly Three[], { mean, covariance }: Belief) {
+function pooledMarks(rows: readonly Three[], { mean, covariance }: Belief): PooledMarks {
   const [a, b, c, , d, e, , , f] = covariance;
   return Object.fromEntries(
     ATTRIBUTE_NAMES.map((attribute, i): [Attribute, PooledMark] => {

@@ -23,8 +23,10 @@ export {
   SURE_ENOUGH,
   WORTH_CHANGING,
   type PooledMark,
+  type PooledMarks,
   type RecipeAdvice,
 } from './advice';
+export { seenMarks, type SeenMark, type SeenMarks } from './seen';
 export { isScattered, SCATTERED_BY, scatteredBy, type ScatteredBy } from './scatter';
 export {
   doseTurned,

@@ -9,6 +9,7 @@ import {
   unique,
   varchar,
 } from 'drizzle-orm/mysql-core';
+import type { PooledMarks } from '#core/corrections';
 import type { Recipe } from '#core/recipes';
 import type { Grams, Millilitres, Millimetres } from '#core/units';
 import type { LotFields, TeaFields, TeaSwatches } from '#contracts/teas';
@@ -61,6 +62,8 @@ export const versions = mysqlTable(
     at: instant('at').notNull(),
     /** The lead who put a draft on trial or took it for the house; null: it was no draft, or nobody did. */
     takenBy: id('taken_by').references(() => people.id),
+    /** Made from the advice of all cups: what was expected of its own cups. */
+    expected: json<PooledMarks>('expected'),
   },
   (t) => [
     index('version_author').on(t.authorId),

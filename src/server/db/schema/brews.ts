@@ -80,6 +80,9 @@ export const brews = mysqlTable(
     /** What came of the proposal: none was made, it was taken, it was not. */
     correction: mysqlEnum('correction', CORRECTIONS).notNull(),
     remark: varchar('remark', { length: 200 }).notNull(),
+    /** Why a lead left it out of the advice of all cups; null: it counts. */
+    leftOutWhy: varchar('left_out_why', { length: 200 }),
+    leftOutBy: id('left_out_by').references(() => people.id),
   },
   (t) => {
     // Every filter of the log reads from one of these alone: its own column first, then the order of the log, then

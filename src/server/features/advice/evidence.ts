@@ -24,7 +24,8 @@ export type Asked = {
 /** One judged brew as evidence, and as it is listed. */
 export type JudgedCup = {
   readonly evidence: Evidence;
-  readonly listed: Omit<AdviceCup, 'left' | 'isSlip'>;
+  readonly versionId: string;
+  readonly listed: Omit<AdviceCup, 'isSlip'>;
 };
 
 /** Recorded in place of the card, in a few words. */
@@ -72,12 +73,16 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
     const { evidence, done } = cupOfBrew({ ...cup, planned });
     return [
       {
-        evidence,
+        ...{ evidence, versionId: row.versionId },
         listed: {
           ...{ id: row.id, at: row.startedAt.getTime(), vessel: row.vessel, by: row.by },
           ...{ version: version.number, verdict: capital(verdictWords(verdict)) },
           recorded: recordedWords(done.leafShare, done.heatOff),
           proposed: row.proposal ? leversOf(row.proposal) : [],
+          left:
+            row.leftOutWhy !== null && row.leftOutBy
+              ? { why: row.leftOutWhy, by: row.leftOutBy }
+              : null,
         },
       },
     ];

@@ -1,4 +1,5 @@
-import { and, desc, eq, isNotNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/mysql-core';
 import type { Method } from '#core/recipes';
 import type { Tx } from '../../db/pool';
 import { brews, people, sites, versions, vessels } from '../../db/schema';
@@ -6,6 +7,7 @@ import { brews, people, sites, versions, vessels } from '../../db/schema';
 /** So many judged cups of a tea count, the newest: older ones say little of the leaf that is brewed now. */
 const MOST_CUPS = 500;
 
+const leftOutBy = alias(people, 'left_out_by');
 /** Judged brews of one tea by one method, of every site; the newest first. */
 export const judgedBrewsOf = (tx: Tx, teaId: string, method: Method) =>
   tx
@@ -17,11 +19,14 @@ export const judgedBrewsOf = (tx: Tx, teaId: string, method: Method) =>
       version: { number: versions.number, recipe: versions.recipe },
       vessel: vessels.name,
       by: { id: people.id, name: people.name },
+      leftOutWhy: brews.leftOutWhy,
+      leftOutBy: { id: leftOutBy.id, name: leftOutBy.name },
     })
     .from(brews)
     .innerJoin(versions, eq(versions.id, brews.versionId))
     .innerJoin(vessels, eq(vessels.id, brews.vesselId))
     .leftJoin(people, eq(people.id, brews.judgedBy))
+    .leftJoin(leftOutBy, eq(leftOutBy.id, brews.leftOutBy))
     .where(
       and(
         ...[eq(brews.teaId, teaId), eq(brews.state, 'judged'), eq(versions.method, method)],
@@ -36,3 +41,37 @@ export type JudgedBrew = Awaited<ReturnType<typeof judgedBrewsOf>>[number];
 export const kettleAt = async (tx: Tx, siteId: string): Promise<string | null> =>
   (await tx.select({ kettle: sites.kettle }).from(sites).where(eq(sites.id, siteId)))[0]?.kettle
     .name ?? null;
+
+/** The newest version of a tea's method that was made from advice, if it is brewed by or was. */
+export const predictedVersion = async (tx: Tx, teaId: string, method: Method) =>
+  (
+    await tx
+      .select({ id: versions.id, number: versions.number, expected: versions.expected })
+      .from(versions)
+      .where(
+        and(
+          ...[eq(versions.teaId, teaId), eq(versions.method, method)],
+          ...[isNotNull(versions.expected), inArray(versions.state, ['house', 'trial'])],
+        ),
+      )
+      .orderBy(desc(versions.number))
+      .limit(1)
+  )[0];
+
+/** A brew as it is left out or not. */
+export const leftOutOf = async (tx: Tx, brewId: string) =>
+  (
+    await tx
+      .select({
+        ...{ teaId: brews.teaId, startedAt: brews.startedAt, state: brews.state },
+        why: brews.leftOutWhy,
+      })
+      .from(brews)
+      .where(eq(brews.id, brewId))
+      .for('update')
+  )[0];
+export const setLeftOut = (tx: Tx, brewId: string, why: string | null, personId: string) =>
+  tx
+    .update(brews)
+    .set({ leftOutWhy: why, leftOutBy: why === null ? null : personId })
+    .where(eq(brews.id, brewId));

@@ -2,29 +2,32 @@ import { doseOfRecipe, FITTED_PRIOR_SD, PRIOR_SD } from '#core/corrections';
 import { isCold } from '#core/recipes';
 import type { TeaAdvice } from '#contracts/advice';
 import type { Deps } from '../../deps';
+import { AppError, notFound } from '../../http/errors';
+import type { Signed } from '../../http/route';
+import { inRecordedTransaction } from '../history';
 import { requireTea } from '../teas';
 import { judgedCups } from './evidence';
-import { judgedBrewsOf, kettleAt } from './repository';
+import { judgedBrewsOf, kettleAt, leftOutOf, predictedVersion, setLeftOut } from './repository';
 import { ADVICE_TASKS } from './tasks';
 
 /** What all judged cups of a tea say of its house recipe. Nothing is stored: the records always give the same. */
-export function createAdviceService({ db, work }: Deps) {
+export function createAdviceService(deps: Deps) {
+  const { db, work } = deps;
   return {
-    async ofTea(
-      teaId: string,
-      siteId: string,
-      without: ReadonlySet<string>,
-    ): Promise<{ advice: TeaAdvice | null }> {
+    async ofTea(teaId: string, siteId: string): Promise<{ advice: TeaAdvice | null }> {
       const tea = await requireTea(db, teaId);
       const { house, method, style, fitted } = tea;
       if (!house || isCold(method)) return { advice: null };
       const rows = await judgedBrewsOf(db, teaId, method);
       const kettle = await kettleAt(db, siteId);
+      const made = await predictedVersion(db, teaId, method);
       const cups = judgedCups(rows, { style, fitted, recipe: house.recipe, siteId, kettle });
-      const used = cups.filter((cup) => !without.has(cup.evidence.id));
+      const used = cups.filter((cup) => cup.listed.left === null);
+      const ofMade = used.filter((cup) => cup.versionId === made?.id);
       const found = await work.run(ADVICE_TASKS.advise, {
         ...{ style, fitted, recipe: house.recipe, versionId: house.id },
         ...{ priorSd: fitted ? FITTED_PRIOR_SD : PRIOR_SD, cups: used.map((cup) => cup.evidence) },
+        predicted: ofMade.map((cup) => cup.evidence.id),
       });
       const slips = new Set(found.slips);
       return {
@@ -33,13 +36,34 @@ export function createAdviceService({ db, work }: Deps) {
           ...{ recipe: doseOfRecipe(house.recipe), advice: found.advice, scatter: found.scatter },
           belief: { mean: found.belief.mean, covariance: found.belief.covariance },
           counted: used.length,
+          prediction: made?.expected
+            ? {
+                ...{ version: made.number, cups: ofMade.length },
+                ...{ expected: made.expected, seen: found.seen },
+              }
+            : null,
           cups: cups
-            .map(({ listed, evidence: { id } }) => ({
-              ...{ ...listed, isSlip: slips.has(id), left: without.has(id) },
-            }))
+            .map(({ listed, evidence: { id } }) => ({ ...listed, isSlip: slips.has(id) }))
             .reverse(),
         },
       };
     },
+    /** Leaves a judged cup out of the advice, or counts it again; done twice it is done once. */
+    leaveOut: (brewId: string, why: string | null, who: Signed) =>
+      inRecordedTransaction(deps, who, async (tx, record) => {
+        const brew = await leftOutOf(tx, brewId);
+        if (!brew) throw notFound('That brew');
+        if (brew.state !== 'judged')
+          throw new AppError('brew.cannot', 409, 'Only a judged cup is part of the advice.');
+        if (brew.why === why) return {};
+        await setLeftOut(tx, brewId, why, who.personId);
+        const cup = brew.startedAt.toISOString();
+        await record({
+          ...{ thing: 'tea', id: brew.teaId },
+          before: { leftOut: brew.why === null ? null : `${cup}: ${brew.why}` },
+          after: { leftOut: why === null ? null : `${cup}: ${why}` },
+        });
+        return {};
+      }),
   };
 }

@@ -10,6 +10,8 @@ import {
   type ScatteredBy,
   scatteredBy,
   seedOfVersion,
+  type SeenMarks,
+  seenMarks,
 } from '#core/corrections';
 import { houseBrew, type Recipe } from '#core/recipes';
 import type { Multipliers, StyleId } from '#core/styles';
@@ -23,6 +25,8 @@ type Asked = {
   readonly priorSd: number;
   /** The oldest first. */
   readonly cups: readonly Evidence[];
+  /** Cups of the version whose prediction is looked at. */
+  readonly predicted: readonly string[];
 };
 type Advised = {
   readonly belief: Belief;
@@ -30,8 +34,12 @@ type Advised = {
   readonly scatter: ScatteredBy | null;
   /** Cups that count for little. */
   readonly slips: readonly string[];
+  /** What cups of the version that was predicted showed. */
+  readonly seen: SeenMarks;
 };
-function advise({ style, fitted, recipe, versionId, priorSd, cups }: Asked): Advised {
+function advise(asked: Asked): Advised {
+  const { style, fitted, recipe, versionId, priorSd, cups } = asked;
+  const predicted = new Set(asked.predicted);
   const figures = new CupFigures();
   const prior = priorOf(priorSd);
   const prepared = cups.map((cup) => preparedCup(cup, figures));
@@ -42,6 +50,7 @@ function advise({ style, fitted, recipe, versionId, priorSd, cups }: Asked): Adv
     advice: recipeAdvice(belief, { brew, style, seed: seedOfVersion(versionId) }),
     scatter: scatteredBy(prior, prepared, met),
     slips: met.filter((m) => m.isSlip).map((m) => m.id),
+    seen: seenMarks(prepared.filter(({ cup }) => predicted.has(cup.id))),
   };
 }
 export const ADVICE_TASKS = { advise: task('advice.advise', advise) };

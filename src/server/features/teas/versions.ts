@@ -57,7 +57,7 @@ export function createVersionService(deps: Deps) {
       given: z.infer<typeof addVersion.body>,
       who: Signed,
     ): Promise<Version> {
-      const { id, method, recipe, reason, as, basedOn, settles } = given;
+      const { id, method, recipe, reason, as, basedOn, settles, expected } = given;
       mustMayMake(given, who);
       checkRecipe(recipe, method);
       const made = await inRecordedTransaction(deps, who, async (tx, record) => {
@@ -69,7 +69,7 @@ export function createVersionService(deps: Deps) {
         if (as !== 'draft') await retire(tx, teaId, method, as);
         const at = new Date(now());
         const version = { id, teaId, method, number: newest + 1, state: as, recipe, reason };
-        await tx.insert(versions).values({ ...version, authorId: who.personId, at });
+        await tx.insert(versions).values({ ...version, expected, authorId: who.personId, at });
         if (settles.length)
           await tx
             .update(leadNotes)

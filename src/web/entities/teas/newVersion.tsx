@@ -9,7 +9,9 @@ import { toastShown } from '../../platform/toasts';
 import { Note } from '../../ui/Note';
 import { useAddVersionMutation } from './api';
 
-type Made = Pick<BodyOf<typeof addVersion>, 'as' | 'method' | 'recipe' | 'reason' | 'settles'>;
+type Body = BodyOf<typeof addVersion>;
+type Made = Pick<Body, 'as' | 'method' | 'recipe' | 'reason' | 'settles'> &
+  Partial<Pick<Body, 'expected'>>;
 const AS_WORDS = { house: 'the house recipe', trial: 'on trial', draft: 'a draft' } as const;
 export type NewVersion = {
   /** The version made, or null: the failure is shown beside what was typed. */
@@ -38,7 +40,10 @@ export function useNewVersion(tea: Tea, newest: number): NewVersion {
       : null;
   const save = async (made: Made) => {
     try {
-      const version = await add({ id: tea.id, body: { id, basedOn, ...made } }).unwrap();
+      const version = await add({
+        id: tea.id,
+        body: { id, basedOn, expected: null, ...made },
+      }).unwrap();
       dispatch(
         toastShown({
           text: `${tea.name}: ${isCold(made.method) || made.method !== tea.method ? `${METHODS[made.method].label}, ` : ''}version ${version.number} is ${AS_WORDS[made.as]}.`,

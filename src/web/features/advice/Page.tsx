@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { adviceHead, scatterWords, turnedLines } from '#core/corrections';
 import type { TeaAdvice } from '#contracts/advice';
@@ -13,15 +13,15 @@ import { Loading, Nothing } from '../../ui/Note';
 import { AdviceCups } from './AdviceCups';
 import { NotesGathered } from './NotesGathered';
 import { PooledBoard } from './PooledBoard';
+import { Prediction } from './Prediction';
 import { TakeAdvice } from './TakeAdvice';
 
 /** What all judged cups of a tea say of its recipe: pooled marks, one change or none, and how sure that is. */
 export function AdvicePage() {
   const { id = '' } = useParams();
   const go = useGo();
-  const [without, setWithout] = useState<readonly string[]>([]);
   const tea = useTeaQuery(id);
-  const advice = useAdviceQuery({ id, without });
+  const advice = useAdviceQuery(id);
   useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => go(`/book/${id}`) }]);
   const failed = tea.error ?? advice.error;
   if (failed)
@@ -38,9 +38,7 @@ export function AdvicePage() {
         {tea.data.tea.name} has no hot house recipe to advise on.
       </NoAdvice>
     );
-  const leave = (cup: string) =>
-    setWithout((left) => (left.includes(cup) ? left.filter((c) => c !== cup) : [...left, cup]));
-  return <Advice page={tea.data} found={advice.data} isBusy={advice.isFetching} onLeave={leave} />;
+  return <Advice page={tea.data} found={advice.data} isBusy={advice.isFetching} />;
 }
 function NoAdvice({ to, children }: { to: string; children: ReactNode }) {
   return (
@@ -58,17 +56,7 @@ function NoAdvice({ to, children }: { to: string; children: ReactNode }) {
   );
 }
 
-function Advice({
-  page,
-  found,
-  isBusy,
-  onLeave,
-}: {
-  page: TeaPage;
-  found: TeaAdvice;
-  isBusy: boolean;
-  onLeave: (cup: string) => void;
-}) {
+function Advice({ page, found, isBusy }: { page: TeaPage; found: TeaAdvice; isBusy: boolean }) {
   const { tea } = page;
   const { advice, counted, scatter, cups } = found;
   const head = adviceHead(counted, advice);
@@ -100,7 +88,7 @@ function Advice({
         <h2>
           The cups<small>{cups.length === 0 ? 'none was judged yet' : 'the newest first'}</small>
         </h2>
-        {cups.length > 0 && <AdviceCups cups={cups} onLeave={onLeave} />}
+        {cups.length > 0 && <AdviceCups cups={cups} />}
       </section>
       <section className="paper" aria-label="Advice">
         <h2>Recipe</h2>
@@ -110,6 +98,7 @@ function Advice({
         </div>
         {advice.change && <Change found={found} />}
         {scatter !== null && <p className="mt-3">{scatterWords(scatter)}</p>}
+        {found.prediction && <Prediction prediction={found.prediction} />}
         <NotesGathered notes={page.notes} found={found} />
         <TakeAdvice page={page} found={found} isClear={head.kind === 'off'} />
       </section>

@@ -36,6 +36,7 @@ export function TakeAdvice({
     const reason = `What the cups say: ${why} Before it: ${pooledWords(found.advice)}.`;
     const made = await making.save({
       ...{ as, method: found.method, recipe, reason: reason.slice(0, 300), settles: [] },
+      expected: change.expected,
     });
     if (made) go(`/book/${tea.id}`);
   };

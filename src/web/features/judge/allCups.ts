@@ -16,14 +16,12 @@ import type { TeaAdvice } from '#contracts/advice';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { useAdviceQuery } from '../../entities/teas/adviceApi';
 
-const NONE: readonly string[] = [];
-
 /** What all other judged cups of a brew’s recipe say, once that is known here; null where there are none, or it cannot be read. */
 export type OtherCups =
   { readonly isKnown: false } | { readonly isKnown: true; readonly found: TeaAdvice | null };
 /** As it was first read: what another tablet judges meanwhile would change the advice under a finger. */
 export function useOtherCups(brew: BarBrew): OtherCups {
-  const { data, isLoading } = useAdviceQuery({ id: brew.tea.id, without: NONE });
+  const { data, isLoading } = useAdviceQuery(brew.tea.id);
   const [held, setHeld] = useState<OtherCups>({ isKnown: false });
   if (!held.isKnown && !isLoading) {
     const speaks = data && data.counted > 0 && data.method === brew.method && !brew.plan.steep;
