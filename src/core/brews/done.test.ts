@@ -58,3 +58,35 @@ test('a reading before the water or after the leaf was out says nothing', () => 
   }));
   expect(asDone(PLAN, STYLE, recorded({ readings })).heatOff).toBeNull();
 });
+describe('a vessel that was to be warmed', () => {
+  const warm = (outcome: 'done' | 'skipped') => ({ key: 'warm', at: ON, outcome });
+  test('left out, the water is cooler on the leaf: as much as a card of the cold vessel says', () => {
+    const { brew, notWarmed } = asDone(PLAN, STYLE, recorded({ marks: [warm('skipped')] }));
+    expect(notWarmed).toBe(true);
+    // The same kettle, poured into the cold pot: boiling water in both, so that nothing is set lower.
+    const boiling = {
+      ...POUR,
+      version: { recipe: { ...POUR.version.recipe, temperature: celsius(100) } },
+    };
+    const [hot, cold] = [true, false].map((warmed) => {
+      const found = cardOf({ ...boiling, warmed });
+      if (found.kind !== 'card') throw new Error(found.kind);
+      return found;
+    });
+    if (!hot || !cold) throw new Error('no card');
+    const plan = planOf(hot, boiling);
+    const left = asDone(plan, STYLE, recorded({ marks: [warm('skipped')] }));
+    expect(left.brew.temperature).toBeCloseTo(cold.onLeaf, 1);
+    expect(brew.temperature).toBeLessThan(PLAN.onLeaf - 1);
+  });
+  test('warmed after all, or never to be warmed, it is the card; a thermometer goes before it', () => {
+    const after = asDone(PLAN, STYLE, recorded({ marks: [warm('skipped'), warm('done')] }));
+    expect([after.notWarmed, after.brew.temperature]).toEqual([false, PLAN.onLeaf]);
+    const cold = { ...PLAN, warmed: false };
+    expect(asDone(cold, STYLE, recorded({ marks: [warm('skipped')] })).notWarmed).toBe(false);
+    const at = seconds(60);
+    const readings = [{ at: epochMs(ON + 1000 * at), celsius: plannedHeatAt(PLAN, STYLE, at) }];
+    const read = asDone(PLAN, STYLE, recorded({ marks: [warm('skipped')], readings }));
+    expect(read.brew.temperature).toBeCloseTo(PLAN.onLeaf, 6);
+  });
+});

@@ -1,6 +1,7 @@
 import type { ColouredBrew } from '#core/colour';
 import { heatOf } from '#core/cup';
 import { heatAfter } from '#core/extraction';
+import { inColdVessel, waterDensity } from '#core/heat';
 import type { StyleId } from '#core/styles';
 import { type Celsius, celsius, type EpochMs, grams, type Seconds, seconds } from '#core/units';
 import { type BrewPlan, toModelInput } from './plan';
@@ -15,16 +16,22 @@ export type Recorded = {
   readonly marks: readonly StepRecord[];
   readonly readings: readonly { readonly at: EpochMs; readonly celsius: Celsius }[];
 };
-export type DoneBrew = {
-  readonly brew: ColouredBrew;
+export type DonePlan = {
+  /** The plan itself where nothing was recorded that differs from it. */
+  readonly plan: BrewPlan;
   /** Leaf on the scale over the card's; null: not weighed. */
   readonly leafShare: number | null;
   /** Heat on the leaf less the card's, °C; null: not read. */
   readonly heatOff: Celsius | null;
+  /** The card wants a warmed vessel, and the step was left out. */
+  readonly notWarmed: boolean;
 };
+export type DoneBrew = Omit<DonePlan, 'plan'> & { readonly brew: ColouredBrew };
 const MS = 1000;
 /** Water on the leaf is never hotter. */
 const HOTTEST = 100;
+/** Water is measured at about this. */
+const ROOM = celsius(20);
 
 /** What a thermometer should show so long after the water went on: the plan's heat, cooling as its vessel does. */
 export function plannedHeatAt(plan: BrewPlan, style: StyleId, after: Seconds): Celsius {
@@ -55,18 +62,34 @@ export function leafShareOf(
   const weighed = marks.findLast((mark) => mark.grams !== undefined)?.grams;
   return weighed === undefined ? null : weighed / plan.leaf;
 }
+/** True when the vessel was to be warmed and somebody said that the step was left out. */
+export const wasNotWarmed = (
+  plan: Pick<BrewPlan, 'warmed'>,
+  marks: readonly Pick<StepRecord, 'key' | 'outcome'>[],
+): boolean => plan.warmed && marks.findLast((mark) => mark.key === 'warm')?.outcome === 'skipped';
+/** What the water has on the leaf in the same vessel, not warmed. */
+const coldOnLeaf = ({ onLeaf, water, leaf, ambient, vessel }: BrewPlan): Celsius =>
+  inColdVessel(onLeaf, {
+    water: grams(water * waterDensity(ROOM)),
+    ...{ material: vessel.material, capacity: vessel.brim, leaf, leafAt: ambient },
+  });
 /**
- * The brew as the models need it, as it was really made: seconds on the leaf, leaf that was weighed, heat that was read.
- * Of a later steep the leaf was weighed with the first.
+ * The plan with what was recorded in its place: leaf that was weighed, heat that was read, a vessel that was not warmed. Of a
+ * later steep the leaf was weighed with the first.
  */
-export function asDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DoneBrew {
+export function planAsDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DonePlan {
   const leafShare = leafShareOf(plan, recorded.marks);
-  const leaf = leafShare === null ? plan.leaf : grams(leafShare * plan.leaf);
   const heatOff = heatOffOf(plan, style, recorded);
-  const onLeaf = celsius(Math.min(HOTTEST, plan.onLeaf + (heatOff ?? 0)));
-  return {
-    brew: toModelInput({ ...plan, leaf, onLeaf }, style, recorded.steeped),
-    leafShare,
-    heatOff,
-  };
+  const notWarmed = wasNotWarmed(plan, recorded.marks);
+  const found = { leafShare, heatOff, notWarmed };
+  if (leafShare === null && heatOff === null && !notWarmed) return { ...found, plan };
+  const leaf = leafShare === null ? plan.leaf : grams(leafShare * plan.leaf);
+  const unread = notWarmed ? coldOnLeaf(plan) : plan.onLeaf;
+  const onLeaf = heatOff === null ? unread : celsius(Math.min(HOTTEST, plan.onLeaf + heatOff));
+  return { ...found, plan: { ...plan, leaf, onLeaf } };
+}
+/** The brew as the models need it, as it was really made, its seconds on the leaf too. */
+export function asDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DoneBrew {
+  const { plan: done, ...found } = planAsDone(plan, style, recorded);
+  return { ...found, brew: toModelInput(done, style, recorded.steeped) };
 }

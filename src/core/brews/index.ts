@@ -31,7 +31,16 @@ export {
   type Turns,
 } from './steps';
 export { APART, clashesAhead, meetsNow, waitToPour, type Clash, type Moment } from './apart';
-export { asDone, leafShareOf, plannedHeatAt, type DoneBrew, type Recorded } from './done';
+export {
+  asDone,
+  leafShareOf,
+  planAsDone,
+  plannedHeatAt,
+  wasNotWarmed,
+  type DoneBrew,
+  type DonePlan,
+  type Recorded,
+} from './done';
 export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
 export {
   cardOf,

@@ -20,7 +20,7 @@ import { brewCup, type Brewing, dilute } from '#core/cup';
 import { type Recipe, startingRecipe } from '#core/recipes';
 import { characterOf, STYLE_IDS, type StyleId, styleOf } from '#core/styles';
 import { bitterDoseOf, bodyOf, sweetDoseOf } from '#core/taste';
-import { celsius, grams, gramsPer100Ml, millilitres, seconds } from '#core/units';
+import { type Celsius, celsius, grams, gramsPer100Ml, millilitres, seconds } from '#core/units';
 import type { Turn } from './words';
 
 type Over = {
@@ -30,6 +30,7 @@ type Over = {
   warmed?: boolean;
   crowding?: number | null;
   leafShare?: number | null;
+  heatOff?: Celsius | null;
 };
 const WATER = millilitres(300);
 /** A brew of the style's own starting recipe, pulled at its best, found as marked. */
@@ -82,6 +83,20 @@ describe('before the model is asked', () => {
     // Near the card, or off in the other way: something else made the cup so.
     for (const leafShare of [1.03, 0.8, null])
       expect(propose(judged(heavy, { leafShare })).headline).not.toBe('Weigh the leaf');
+  });
+  test('heat that was read off the card: the thermometer is the answer, never a turn of the recipe', () => {
+    const heavy = { strength: 1, bitterness: 1 } as const;
+    expect(propose(judged(heavy, { heatOff: celsius(5.2) }))).toMatchObject({
+      ...{ lever: 'followRecipe', headline: 'Read the water', rowId: 'heatOver', turns: [] },
+      change: '5 °C over the card. The recipe stays.',
+    });
+    expect(propose(judged({ strength: -1 }, { heatOff: celsius(-6) }))).toMatchObject({
+      ...{ headline: 'Read the water', change: '6 °C under the card. The recipe stays.' },
+      cup: { kind: 'returnLeaf' },
+    });
+    // Near the card, or off in the other way: something else made the cup so.
+    for (const off of [2, -7])
+      expect(propose(judged(heavy, { heatOff: celsius(off) })).headline).not.toBe('Read the water');
   });
   test('weak from a cold pot that should have been warm: warm it', () =>
     expect(propose(judged({ strength: -1 }, { warmed: false }))).toMatchObject({

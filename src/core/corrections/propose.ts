@@ -2,7 +2,7 @@ import { pullTiming } from '#core/brews';
 import { type Brewing, outsideLimits } from '#core/cup';
 import type { Recipe } from '#core/recipes';
 import { type StyleId, styleOf } from '#core/styles';
-import { capital, minutesText } from '#core/units';
+import { capital, type Celsius, celsius, minutesText, numberText } from '#core/units';
 import { nearsRecipe, type RecipePoint, turned } from './levers';
 import { isRight, type Mark, type Verdict } from './marks';
 import type { ProposedLever } from './names';
@@ -34,6 +34,8 @@ export type Judged = {
   readonly warmed: boolean;
   /** Leaf on the scale over the card’s; absent or null: not weighed. */
   readonly leafShare?: number | null;
+  /** Heat on the leaf less the card’s, °C; absent or null: not read. */
+  readonly heatOff?: Celsius | null;
   /** Opened leaf against its basket; null when free. */
   readonly crowding: number | null;
   /**
@@ -115,6 +117,26 @@ function leafStrayed(share: number, isTooMuch: boolean, j: Judged): Proposal {
   });
 }
 
+/** Water so far off the card explains a cup by itself, °C: one effort of the lever. */
+const HEAT_STRAYED = 4;
+/** Heat that was read on the leaf, and was not what the card says: the thermometer is the answer, not the recipe. */
+function heatStrayed(off: Celsius, isTooMuch: boolean, j: Judged): Proposal {
+  const degrees = `${numberText(Math.abs(off), 0)} °C`;
+  const [by, shown, makes] = isTooMuch
+    ? ['over', 'more', 'dark and biting']
+    : ['under', 'less', 'thin'];
+  return plainProposal({
+    rowId: isTooMuch ? 'heatOver' : 'heatUnder',
+    lever: 'followRecipe',
+    headline: 'Read the water',
+    change: `${degrees} ${by} the card. The recipe stays.`,
+    reason:
+      `The thermometer showed ${degrees} ${shown} than the card: ` +
+      `that alone makes a cup ${makes}. Brew this tea to the recipe first.`,
+    cup: rescueOf(isTooMuch ? rescueFor(j) : 'returnLeaf', j.brew, overOf(j.verdict)),
+  });
+}
+
 /** A brew that strayed from its recipe in the direction of the complaint is brewed to the recipe first. */
 function strayed(j: Judged): Proposal | null {
   const { time } = j.brew;
@@ -149,6 +171,9 @@ function strayed(j: Judged): Proposal | null {
   const share = j.leafShare ?? 1;
   if (share > 1 + LEAF_STRAYED && tooMuch) return leafStrayed(share, true, j);
   if (share < 1 - LEAF_STRAYED && tooLittle) return leafStrayed(share, false, j);
+  const heatOff = j.heatOff ?? celsius(0);
+  if (heatOff >= HEAT_STRAYED && tooMuch) return heatStrayed(heatOff, true, j);
+  if (heatOff <= -HEAT_STRAYED && tooLittle) return heatStrayed(heatOff, false, j);
   if (tooLittle && holds('coldVessel', j)) {
     const row = CORRECTION_TABLE.find((r) => r.circumstance === 'coldVessel');
     return plainProposal({

@@ -89,3 +89,8 @@ export const afterPour = (kettle: Celsius, ambient: Celsius, loss: number): Cels
 /** The kettle temperature whose pour arrives at `arrive`. */
 export const beforePour = (arrive: Celsius, ambient: Celsius, loss: number): Celsius =>
   celsius((arrive - loss * ambient) / (1 - loss));
+/** What water that makes so much on the leaf of a warmed vessel comes to in one that nobody warmed, °C. */
+export function inColdVessel(onLeaf: Celsius, c: Omit<Contact, 'waterAt' | 'wallAt'>): Celsius {
+  const waterAt = arrivalFor(onLeaf, { ...c, wallAt: WARMED_WALL });
+  return firstContact({ ...c, waterAt, wallAt: c.leafAt });
+}

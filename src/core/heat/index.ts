@@ -6,6 +6,7 @@ export {
   beforePour,
   engagedHeatCapacity,
   firstContact,
+  inColdVessel,
   LEAF_SPECIFIC_HEAT,
   MATERIAL_NAMES,
   MATERIALS,

@@ -1,5 +1,5 @@
 import type { ColouredBrew } from '#core/colour';
-import { afterPour, arrivalFor, firstContact, WARMED_WALL } from '#core/heat';
+import { afterPour, firstContact, inColdVessel, WARMED_WALL } from '#core/heat';
 import { type Grade, GRADES } from '#core/styles';
 import { type Celsius, celsius, grams, millilitres, seconds } from '#core/units';
 
@@ -89,13 +89,12 @@ const DOSE_G_PER_L = [3, 60] as const;
 const HOTTEST = 98;
 
 /** What water meets in the house's vessel: wall and leaf. */
-function contactOf(house: HouseCup, wallAt: Celsius) {
+function contactOf(house: HouseCup) {
   const { brew, capacity, ambient } = house;
   return {
     water: grams(brew.water),
     material: brew.material ?? 'porcelain',
     capacity: millilitres(capacity),
-    wallAt,
     leaf: brew.leaf,
     leafAt: ambient,
   };
@@ -104,16 +103,13 @@ function contactOf(house: HouseCup, wallAt: Celsius) {
 export function boilingLandsAt(house: HouseCup, isWarmed: boolean): Celsius {
   const waterAt = afterPour(house.boiling, house.ambient, house.pourLoss);
   const wallAt = isWarmed ? WARMED_WALL : house.ambient;
-  return firstContact({ ...contactOf(house, wallAt), waterAt });
+  return firstContact({ ...contactOf(house), wallAt, waterAt });
 }
 /** The hottest that lands on the leaf here: boiling water into a warmed vessel, °C. */
 export const hottestHere = (house: HouseCup): number =>
   Math.min(HOTTEST, boilingLandsAt(house, true));
 /** What the house's water comes to in a vessel that nobody warmed, °C. */
-function inColdVessel(house: HouseCup): Celsius {
-  const waterAt = arrivalFor(house.brew.temperature, contactOf(house, WARMED_WALL));
-  return firstContact({ ...contactOf(house, house.ambient), waterAt });
-}
+const cold = (house: HouseCup): Celsius => inColdVessel(house.brew.temperature, contactOf(house));
 const finer = (house: HouseCup): Grade | undefined => FINER[house.brew.character.grade];
 
 const leafOf = (brew: ColouredBrew, size: number): ColouredBrew => ({
@@ -145,7 +141,7 @@ export function withFault(house: HouseCup, made: MadeCup, { id, size }: Fault): 
     case 'spoonDown':
       return changed(leafOf(brew, size));
     case 'coldPot': {
-      const lower = house.brew.temperature - inColdVessel(house);
+      const lower = house.brew.temperature - cold(house);
       return changed({ ...brew, temperature: celsius(brew.temperature - lower) });
     }
     case 'noLid':
@@ -203,7 +199,7 @@ export function sizesOf(house: HouseCup, id: FaultName, grid: Grid = SINGLE_GRID
     case 'spoonDown':
       return [1 / 3].filter(canDose);
     case 'coldPot':
-      return house.warm && brew.temperature - inColdVessel(house) >= LEAST_COLDER ? [0] : [];
+      return house.warm && brew.temperature - cold(house) >= LEAST_COLDER ? [0] : [];
     case 'noLid':
       return brew.lid === false ? [] : [0];
     case 'smallBall':

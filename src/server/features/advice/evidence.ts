@@ -1,3 +1,4 @@
+import type { DoneBrew } from '#core/brews';
 import {
   cupOfBrew,
   doseOfRecipe,
@@ -29,7 +30,7 @@ export type JudgedCup = {
 };
 
 /** Recorded in place of the card, in a few words. */
-function recordedWords(leafShare: number | null, heatOff: number | null): string {
+function recordedWords({ leafShare, heatOff, notWarmed }: Omit<DoneBrew, 'brew'>): string {
   const parts: string[] = [];
   if (leafShare !== null) {
     const by = Math.round(100 * (leafShare - 1));
@@ -39,6 +40,7 @@ function recordedWords(leafShare: number | null, heatOff: number | null): string
   }
   if (heatOff !== null)
     parts.push(`heat read, ${heatOff >= 0 ? '+' : '−'}${numberText(Math.abs(heatOff), 0)} °C`);
+  if (notWarmed) parts.push('vessel not warmed');
   return capital(parts.join(', '));
 }
 
@@ -77,7 +79,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
         listed: {
           ...{ id: row.id, at: row.startedAt.getTime(), vessel: row.vessel, by: row.by },
           ...{ version: version.number, verdict: capital(verdictWords(verdict)) },
-          recorded: recordedWords(done.leafShare, done.heatOff),
+          recorded: recordedWords(done),
           proposed: row.proposal ? leversOf(row.proposal) : [],
           left:
             row.leftOutWhy !== null && row.leftOutBy

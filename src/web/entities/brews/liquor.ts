@@ -1,7 +1,7 @@
-import { toModelInput } from '#core/brews';
 import { colourOfBrew, type Liquor } from '#core/colour';
 import { type EpochMs, type Seconds, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
+import { brewMade } from './made';
 
 /** Seconds on the leaf until now, or until it was pulled; null before the water is on. */
 export function steepedBy({ state }: Brew, now: EpochMs): Seconds | null {
@@ -16,5 +16,5 @@ export function liquorOf(brew: Brew, now: EpochMs): Liquor | null {
   const s = steepedBy(brew, now);
   if (s === null) return null;
   const whole = seconds(brew.state.kind === 'steeping' ? Math.floor(s) : s);
-  return colourOfBrew(toModelInput(brew.plan, brew.tea.style, whole), whole);
+  return colourOfBrew(brewMade(brew, whole), whole);
 }

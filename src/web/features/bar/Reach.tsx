@@ -1,16 +1,16 @@
 import { useMemo } from 'react';
-import { toModelInput } from '#core/brews';
 import { CUP, newCup, quickCup } from '#core/quick';
 import { tasteWord } from '#core/taste';
 import { type EpochMs, type Seconds, seconds } from '#core/units';
 import { type BarBrew } from '../../entities/brews/barBrews';
 import { steepedBy } from '../../entities/brews/liquor';
+import { brewMade } from '../../entities/brews/made';
 import { LevelMark } from '../../ui/LevelMark';
 
 const cup = newCup();
 /** Predicted strength of a brew, so many seconds on. */
 function strengthAt(brew: BarBrew, time: Seconds): number {
-  quickCup(toModelInput(brew.plan, brew.tea.style, time), cup);
+  quickCup(brewMade(brew, time), cup);
   return cup[CUP.strength] as number;
 }
 const WIDTH = 186;

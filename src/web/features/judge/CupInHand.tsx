@@ -1,5 +1,4 @@
 import { type ReactNode, useMemo, useState } from 'react';
-import { toModelInput } from '#core/brews';
 import { diluted } from '#core/colour';
 import { type CupInHand as Rescued, SPLIT_SHARES, splitCup } from '#core/corrections';
 import { brewCup } from '#core/cup';
@@ -15,6 +14,7 @@ import {
 } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
+import { brewMade } from '../../entities/brews/made';
 import { useUnits } from '../../entities/people/session';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { now } from '../../platform/clock';
@@ -98,7 +98,7 @@ const SHARE_WORDS: readonly string[] = ['a fifth', 'a quarter', 'a third', 'half
 function SplitInHand({ brew, cup }: { brew: BarBrew; cup: Rescued }) {
   const units = useUnits();
   const [share, setShare] = useState(cup.share ?? 0.5);
-  const brewed = useMemo(() => toModelInput(brew.plan, brew.tea.style, steepedFor(brew)), [brew]);
+  const brewed = useMemo(() => brewMade(brew, steepedFor(brew)), [brew]);
   const inCup = millilitres(Math.min(CUPFUL, brew.plan.liquor));
   const split = splitCup(brewed, brewCup(brewed), inCup, share);
   const ml = (v: number) => volumeText(millilitres(v), units.volume);

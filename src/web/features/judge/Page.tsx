@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { knownFrom, toModelInput } from '#core/brews';
+import { knownFrom } from '#core/brews';
 import {
   ALL_RIGHT,
   type Attribute,
@@ -12,6 +12,7 @@ import {
 } from '#core/corrections';
 import { minutesText, secondsBetween, volumeText } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
+import { brewMade } from '../../entities/brews/made';
 import { proposalFor } from '../../entities/brews/proposal';
 import { RunningStrip } from '../../entities/brews/RunningStrip';
 import { useBar } from '../../entities/brews/useBar';
@@ -69,10 +70,7 @@ function Judge({ brew }: { brew: BarBrew }) {
     state.kind === 'pulled'
       ? secondsBetween(state.waterOn, state.pulled)
       : secondsBetween(now(), now());
-  const brewed = useMemo(
-    () => toModelInput(plan, brew.tea.style, steeped),
-    [plan, brew.tea.style, steeped],
-  );
+  const brewed = useMemo(() => brewMade(brew, steeped), [brew, steeped]);
   const others = useOtherCups(brew);
   const found = others.isKnown ? others.found : null;
   const proposing = (v: Verdict) =>

@@ -1,7 +1,7 @@
-import { toModelInput } from '#core/brews';
 import { colourOfBrew, tint } from '#core/colour';
 import { minutesText, seconds, secondsBetween } from '#core/units';
 import type { Brew } from '#contracts/brews';
+import { brewMade } from '../../entities/brews/made';
 import { useUnits } from '../../entities/people/session';
 import { LevelMark } from '../../ui/LevelMark';
 import { Nothing } from '../../ui/Note';
@@ -149,7 +149,7 @@ function LiquorStrip({
             y={y}
             width={width / STRIPS + 0.8}
             height="18"
-            fill={tint(colourOfBrew(toModelInput(brew.plan, brew.tea.style, s), s))}
+            fill={tint(colourOfBrew(brewMade(brew, s), s))}
           />
         );
       })}
