@@ -1,3 +1,5 @@
+import { USUAL_TASTER } from '#core/corrections';
+import type { TeaAdvice } from '#contracts/advice';
 import type { OpenTasting, SetUpTasting, TastingRow } from '../src/contracts/tastings';
 import { dialledIn, type Sheet, type TastingAct } from '../src/core/tastings/index';
 import { type Begun, begunHouse, type Caller, newId } from './house';
@@ -153,12 +155,21 @@ test('a calibration: each taster reads their own name and nobody else’s; files
   expect(set.exercise.cups.map((c) => c.codes.length)).toEqual([2, 2]);
   const blind = (await h.callers.brewer.get(`/api/tastings/${set.id}`).expect(200)).body;
   expect(blind.codes).toHaveLength(4);
+  const taster = async (caller: typeof h.callers.brewer) => {
+    const { body } = await caller.get(`/api/teas/${h.ids.tea}/advice`).expect(200);
+    return (body as { advice: TeaAdvice }).advice.taster;
+  };
+  expect(await taster(h.callers.brewer)).toEqual(USUAL_TASTER);
   expect(JSON.stringify(blind)).not.toMatch(/exercise|grams/);
   await held(set, (i, brewer, bowl) => ({
     marks: {},
     words: [],
     scores: { bitterness: 3 + i * 2 + (brewer ? 1 : 0) + bowl / 2 },
   }));
+  // From then on their cups are weighed by it: the brewer scores higher than the other, who scores lower.
+  expect((await taster(h.callers.brewer)).bias?.bitterness).toBeGreaterThan(0.2);
+  expect((await taster(h.callers.trainee)).bias?.bitterness).toBeLessThan(-0.2);
+  expect(await taster(h.callers.lead)).toEqual(USUAL_TASTER);
   const mine = await read(set.id, h.callers.brewer);
   const names = mine.exercise.tasters.map((t) => t.name);
   expect(names).toContain('another');

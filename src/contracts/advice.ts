@@ -11,6 +11,7 @@ import {
   SCATTERED_BY,
   type ScatteredBy,
   type SeenMarks,
+  type TasterError,
   type Three,
 } from '#core/corrections';
 import { type Method, METHOD_NAMES } from '#core/recipes';
@@ -48,6 +49,11 @@ const AdviceBody = z.strictObject({
   more: z.number().int().nullable(),
   pooled: PooledBody,
 }) satisfies z.ZodType<RecipeAdvice>;
+/** How steady a taster is, and how far off others, marks; an attribute that was not calibrated is not there. */
+const TasterBody = z.strictObject({
+  sd: z.number(),
+  bias: z.partialRecord(AttributeName, z.number()).optional(),
+}) satisfies z.ZodType<TasterError>;
 /** A judged cup behind the advice. */
 const AdviceCup = z.strictObject({
   id: Id,
@@ -79,6 +85,8 @@ const TeaAdvice = z.strictObject({
     mean: ThreeBody,
     covariance: SquareBody,
   }),
+  /** Whoever reads this: what one’s next cup is weighed by. */
+  taster: TasterBody,
   /** Judged cups that count. */
   counted: z.number().int(),
   scatter: oneOf<ScatteredBy>(SCATTERED_BY).nullable(),

@@ -17,6 +17,7 @@ export {
   justAboutRight,
   penaltyOf,
   tasterAgainst,
+  tasterErrorOf,
   type Against,
   type JustAboutRight,
 } from './taster';

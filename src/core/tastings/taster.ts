@@ -1,4 +1,5 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics';
+import { type Attribute, ATTRIBUTE_NAMES, type TasterError, USUAL_TASTER } from '#core/corrections';
 import { studentAt } from './distributions';
 
 export type Against = {
@@ -46,6 +47,33 @@ export function tasterAgainst(
         : []),
     ],
   };
+}
+
+/** What is taken for granted of a taster counts as much as so many pairs of bowls (a choice). */
+const USUAL_PAIRS = 4;
+/** How far tasters lie off each other, marks, standard deviation (from memory). */
+const USUAL_BIAS = 0.4;
+/**
+ * What a calibration tells of a taster: how steady, and how far off the others, marks. Both are drawn towards what is usual: the
+ * few bowls of one sitting would make too much of chance (shrinkage by the known variances, as James and Stein 1961).
+ * @param against each attribute that was scored
+ */
+export function tasterErrorOf(against: Readonly<Record<Attribute, Against | null>>): TasterError {
+  const found = ATTRIBUTE_NAMES.flatMap((attribute) => {
+    const one = against[attribute];
+    return one ? [{ attribute, ...one }] : [];
+  });
+  let [pairs, squares] = [USUAL_PAIRS, USUAL_PAIRS * USUAL_TASTER.sd ** 2];
+  for (const { n, repeatability } of found) {
+    if (repeatability === null) continue;
+    pairs += n / 2;
+    squares += (n / 2) * repeatability ** 2;
+  }
+  const bias = found.map(({ attribute, n, bias: by, spread }) => {
+    const ofMean = (spread ?? USUAL_TASTER.sd) ** 2 / n;
+    return [attribute, (by * USUAL_BIAS ** 2) / (USUAL_BIAS ** 2 + ofMean)] as const;
+  });
+  return { sd: Math.sqrt(squares / pairs), bias: Object.fromEntries(bias) };
 }
 
 export type JustAboutRight = {

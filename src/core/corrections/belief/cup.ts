@@ -5,7 +5,7 @@ import type { StyleId } from '#core/styles';
 import { seconds } from '#core/units';
 import { isRight, type Verdict } from '../marks';
 import { JUDGED, type Marks } from '../search';
-import { type Evidence, USUAL_TASTER } from './belief';
+import { type Evidence, type TasterError, USUAL_TASTER } from './belief';
 import { type RecipeDose, unitsBetween } from './units';
 
 /** What a recipe is turned by: its own dose, heat and best time. */
@@ -31,6 +31,8 @@ export type CupOfBrew = {
   readonly asked: RecipeDose;
   /** The plan in the model, where it was worked out for another cup. */
   readonly planned?: Brewing;
+  /** Whoever judged it, once calibrated. */
+  readonly taster?: TasterError | undefined;
 } & Pick<Evidence, 'newLot' | 'elsewhere'>;
 
 /** The plan of a brew in the model: by the best time of the version it was brewed by. */
@@ -48,7 +50,7 @@ export function cupOfBrew(cup: CupOfBrew): {
       ...{ id: cup.id, plan: cup.planned ?? plannedCup(cup), done: done.brew },
       ...{ leafWeighed: done.leafShare !== null, heatRead: done.heatOff !== null },
       moved: unitsBetween(cup.brewedBy, cup.asked),
-      ...{ marks: marksLooked(cup.verdict), taster: USUAL_TASTER },
+      ...{ marks: marksLooked(cup.verdict), taster: cup.taster ?? USUAL_TASTER },
       ...{ newLot: cup.newLot, elsewhere: cup.elsewhere },
     },
   };

@@ -5,6 +5,7 @@ import {
   type Evidence,
   leversOf,
   plannedCup,
+  type TasterError,
   verdictWords,
 } from '#core/corrections';
 import type { Brewing } from '#core/cup';
@@ -21,6 +22,8 @@ export type Asked = {
   readonly recipe: Recipe;
   readonly siteId: string;
   readonly kettle: string | null;
+  /** Those who sat in a calibration. */
+  readonly tasters: ReadonlyMap<string, TasterError>;
 };
 /** One judged brew as evidence, and as it is listed. */
 export type JudgedCup = {
@@ -67,6 +70,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
       // By its version: leaf that went back changed the brew’s own window.
       ...{ brewedBy: doseOfRecipe(version.recipe), asked: doseOfRecipe(asked.recipe) },
       newLot: isNewLot,
+      taster: row.by ? asked.tasters.get(row.by.id) : undefined,
       elsewhere: row.siteId !== asked.siteId || row.kettle !== (asked.kettle ?? row.kettle),
     };
     const key = [row.versionId, row.vessel, kept.leaf, kept.water, kept.onLeaf].join(' ');

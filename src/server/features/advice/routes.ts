@@ -5,6 +5,6 @@ import { createAdviceService } from './service';
 
 export function adviceRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   const advice = createAdviceService(deps);
-  on.signed(getAdvice, ({ params, who }) => advice.ofTea(params.id, who.siteId));
+  on.signed(getAdvice, ({ params, who }) => advice.ofTea(params.id, who));
   on.signed(leaveOut, ({ params, body, who }) => advice.leaveOut(params.id, body.why, who));
 }

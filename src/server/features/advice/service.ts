@@ -1,10 +1,11 @@
-import { doseOfRecipe, FITTED_PRIOR_SD, PRIOR_SD } from '#core/corrections';
+import { doseOfRecipe, FITTED_PRIOR_SD, PRIOR_SD, USUAL_TASTER } from '#core/corrections';
 import { isCold } from '#core/recipes';
 import type { TeaAdvice } from '#contracts/advice';
 import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { inRecordedTransaction } from '../history';
+import { tasterErrors } from '../tastings';
 import { requireTea } from '../teas';
 import { judgedCups } from './evidence';
 import { judgedBrewsOf, kettleAt, leftOutOf, predictedVersion, setLeftOut } from './repository';
@@ -14,14 +15,19 @@ import { ADVICE_TASKS } from './tasks';
 export function createAdviceService(deps: Deps) {
   const { db, work } = deps;
   return {
-    async ofTea(teaId: string, siteId: string): Promise<{ advice: TeaAdvice | null }> {
+    async ofTea(
+      teaId: string,
+      { siteId, personId }: Signed,
+    ): Promise<{ advice: TeaAdvice | null }> {
       const tea = await requireTea(db, teaId);
       const { house, method, style, fitted } = tea;
       if (!house || isCold(method)) return { advice: null };
       const rows = await judgedBrewsOf(db, teaId, method);
       const kettle = await kettleAt(db, siteId);
       const made = await predictedVersion(db, teaId, method);
-      const cups = judgedCups(rows, { style, fitted, recipe: house.recipe, siteId, kettle });
+      const tasters = await tasterErrors(db);
+      const of = { style, fitted, recipe: house.recipe, siteId, kettle, tasters };
+      const cups = judgedCups(rows, of);
       const used = cups.filter((cup) => cup.listed.left === null);
       const ofMade = used.filter((cup) => cup.versionId === made?.id);
       const found = await work.run(ADVICE_TASKS.advise, {
@@ -36,6 +42,7 @@ export function createAdviceService(deps: Deps) {
           ...{ recipe: doseOfRecipe(house.recipe), advice: found.advice, scatter: found.scatter },
           belief: { mean: found.belief.mean, covariance: found.belief.covariance },
           counted: used.length,
+          taster: tasters.get(personId) ?? USUAL_TASTER,
           prediction: made?.expected
             ? {
                 ...{ version: made.number, cups: ofMade.length },

@@ -1,2 +1,3 @@
+export { tasterErrors } from './calibrations';
 export { eventsAt, tastingById } from './repository';
 export { tastingRoutes } from './routes';

@@ -46,6 +46,7 @@ export function withAllCups(
     // The house recipe’s own best time: leaf that went back changed the brew’s.
     brewedBy: brew.versionId === found.version.id ? found.recipe : doseOfRecipe(plan.recipe),
     asked: found.recipe,
+    taster: found.taster,
   });
   const believed = { ...found.belief, cups: found.counted };
   const { belief } = metCup(believed, preparedCup(evidence));
