@@ -520,7 +520,14 @@ try {
   await shot('dial-in');
   await page.goto(`/book/${teas.find((t) => t.name === 'Marrowick Broken').id}/fit`);
   await settle(1500);
-  await shot('fit');
+  const ofFit = async () => tile('fit', await page.screenshot(), { of: 2, columns: 2 });
+  await ofFit();
+  await page.goto(`/book/${teas.find((t) => t.name === 'Lammer Breaks').id}/advice`);
+  await page.getByRole('button', { name: 'Make it a trial' }).click();
+  await settle(1500);
+  await page.keyboard.press('c');
+  await settle(6000);
+  await ofFit();
 } finally {
   await browser.close();
   server.kill('SIGTERM');

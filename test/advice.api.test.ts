@@ -104,7 +104,7 @@ test('a lead leaves a cup out with a reason that is kept; a cup that was given u
 test('a tea that nobody knows is not there; nobody reads without signing in', async () => {
   await h.callers.trainee.get(`/api/teas/${newId()}/advice`).expect(404);
 });
-test('a version that was made from the advice keeps what was expected; its own cups are held against that', async () => {
+test('a version made from the advice keeps what was expected, and its own cups are held against that', async () => {
   for (let i = 0; i < 6; i++) await cup(HEAVY);
   const before = await advice();
   expect(before.prediction).toBeNull();

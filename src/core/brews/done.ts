@@ -74,8 +74,8 @@ const coldOnLeaf = ({ onLeaf, water, leaf, ambient, vessel }: BrewPlan): Celsius
     ...{ material: vessel.material, capacity: vessel.brim, leaf, leafAt: ambient },
   });
 /**
- * The plan with what was recorded in its place: leaf that was weighed, heat that was read, a vessel that was not warmed. Of a
- * later steep the leaf was weighed with the first.
+ * The plan with what was recorded in its place: leaf that was weighed, heat that was read, a vessel that was not warmed.
+ * Of a later steep the leaf was weighed with the first.
  */
 export function planAsDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DonePlan {
   const leafShare = leafShareOf(plan, recorded.marks);

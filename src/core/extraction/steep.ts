@@ -83,8 +83,8 @@ export function steep(from: Infusion, set: Setting, heat: Heat, time: Seconds): 
   );
 }
 /**
- * The same for many times of one steep: the stretches that a longer steep shares with a shorter one are worked out once.
- * What it gives throws as `steep` does.
+ * The same for many times of one steep: the stretches that a longer steep shares with a shorter one are worked out
+ * once. What it gives throws as `steep` does.
  */
 export function steepInTime(from: Infusion, set: Setting, heat: Heat): (time: Seconds) => Infusion {
   if (heat.kind === 'constant') return (time) => steep(from, set, heat, time);

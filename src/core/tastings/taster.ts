@@ -54,8 +54,8 @@ const USUAL_PAIRS = 4;
 /** How far tasters lie off each other, marks, standard deviation (from memory). */
 const USUAL_BIAS = 0.4;
 /**
- * What a calibration tells of a taster: how steady, and how far off the others, marks. Both are drawn towards what is usual: the
- * few bowls of one sitting would make too much of chance (shrinkage by the known variances, as James and Stein 1961).
+ * What a calibration tells of a taster: how steady, and how far off the others, marks. Both are drawn towards what is
+ * usual: the few bowls of one sitting would make too much of chance (shrinkage by known variances: James, Stein 1961).
  * @param against each attribute that was scored
  */
 export function tasterErrorOf(against: Readonly<Record<Attribute, Against | null>>): TasterError {
