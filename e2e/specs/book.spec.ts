@@ -321,3 +321,33 @@ test('a packet’s words become figures, with its wait and its pot; they are tak
   expect(heat).toBeGreaterThan(80);
   expect(heat).toBeLessThan(93);
 });
+
+test('words that claim an effect on health are said while typed, and asked about before a card is printed', async ({
+  house,
+}) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  const book = new BookDriver(page);
+  await book.open('Tolvane Amber');
+  // Without such words a card opens at once.
+  const [plain] = await Promise.all([
+    page.waitForEvent('popup'),
+    house.follow('A5', { exact: true }),
+  ]);
+  await plain.close();
+  await house.press(/^Edit the tea/);
+  await book.type('Tasting words', 'malty, boosts immunity');
+  await house.expectSaid(/“boosts immunity” may claim an effect on health/);
+  await house.press('Save the tea');
+  await house.expectThere('button', /^Edit the tea/);
+  await house.expectSaid(/malty, boosts immunity/);
+  await house.follow('A5', { exact: true });
+  const asked = house.inside('dialog', 'Does this claim an effect on health?');
+  await asked.expectSaid(/words: “boosts immunity”/);
+  await asked.press('Do not print');
+  await house.expectNone('dialog', 'Does this claim an effect on health?');
+  await house.follow('Label, 62 mm');
+  const [paper] = await Promise.all([page.waitForEvent('popup'), asked.follow('Print as it is')]);
+  await paper.close();
+  await house.expectNone('dialog', 'Does this claim an effect on health?');
+});

@@ -16,5 +16,6 @@ export {
   type Trait,
 } from './leaf';
 export { missedAllergens } from './allergens';
+export { healthClaims } from './claims';
 export { dayFault, lotNow, LOT_STATES, LOT_WORDS, type Day, type LotState } from './lots';
 export { bagOf, lotInUse, measureOf, recipeFor } from './choice';

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
+import { PrintLink } from '../../entities/teas/PrintLink';
 import { LevelMark } from '../../ui/LevelMark';
 
 type Props = { teas: readonly Tea[]; vessels: readonly Vessel[]; brewed: boolean };
@@ -70,10 +71,10 @@ export function FirstSteps({ teas, vessels, brewed }: Props) {
             {!next && <LevelMark x={13} y={17} size={13} />}
           </svg>
           {tea && vessels.length > 0 ? (
-            <a href={`/api/teas/${tea.id}/wall.pdf`} target="_blank" rel="noreferrer">
+            <PrintLink href={`/api/teas/${tea.id}/wall.pdf`} teas={[tea]} className="">
               <b>5. Print its card</b>{' '}
               <span className="small">for the wall, with a code that opens the brew</span>
-            </a>
+            </PrintLink>
           ) : (
             <span>
               <b>5. Print its card</b>{' '}

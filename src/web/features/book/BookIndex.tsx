@@ -8,6 +8,7 @@ import { useBar } from '../../entities/brews/useBar';
 import { useSession, useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
+import { PrintLink } from '../../entities/teas/PrintLink';
 import { useGo } from '../../platform/useGo';
 import { Nothing } from '../../ui/Note';
 import { IndexHead } from './teaIndex/IndexHead';
@@ -145,7 +146,7 @@ export function TeaIndex({ teas, chosen }: { teas: readonly Tea[]; chosen: strin
         {sorted.length > shown && (
           <More key={shown} onSeen={() => setShown(shown + PAGE)} left={sorted.length - shown} />
         )}
-        {teas.length > 0 && <BookPrints />}
+        {teas.length > 0 && <BookPrints teas={teas.filter((t) => !t.retired)} />}
         {retired.length > 0 && (
           <p className="small py-2">
             Retired:{' '}
@@ -184,21 +185,16 @@ function noneFound({
 }
 
 /** The book to print. */
-function BookPrints() {
+function BookPrints({ teas }: { teas: readonly Tea[] }) {
   return (
     <p className="small prints pt-4">
       <Printer size={20} strokeWidth={2} aria-hidden="true" /> To print:{' '}
-      <a className="btn quiet slim" href="/api/print/book.pdf" target="_blank" rel="noreferrer">
+      <PrintLink href="/api/print/book.pdf" teas={teas}>
         The whole book, A5
-      </a>
-      <a
-        className="btn quiet slim"
-        href="/api/print/book.pdf?size=a4"
-        target="_blank"
-        rel="noreferrer"
-      >
+      </PrintLink>
+      <PrintLink href="/api/print/book.pdf?size=a4" teas={teas}>
         A4
-      </a>
+      </PrintLink>
       <a className="btn quiet slim" href="/api/print/spoons.pdf" target="_blank" rel="noreferrer">
         Spoon sheet
       </a>

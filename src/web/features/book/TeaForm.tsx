@@ -1,12 +1,13 @@
 import { isFromPacket, METHOD_NAMES, METHODS, type Recipe } from '#core/recipes';
 import { STYLE_IDS, styleOf } from '#core/styles';
-import { missedAllergens } from '#core/teas';
+import { healthClaims, missedAllergens } from '#core/teas';
 import { type Tea } from '#contracts/teas';
 import { useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { NotSaved } from '../../platform/NotSaved';
 import { AreaField, CheckField, SelectField, TextField } from '../../ui/fields';
+import { Note } from '../../ui/Note';
 import { PacketReading, usePacket } from './Packet';
 import { recipeFormOf } from './recipeForm';
 import { BlendFields, FirstRecipe, HouseWords, LeafFields, MoreFields } from './teaForm/TeaFields';
@@ -93,6 +94,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
           label="Retired: not brewed any more, kept for the brews that used it"
         />
       )}
+      <Claims words={[v.name, v.words, v.cautions, v.caffeine].join('. ')} />
       <NotSaved error={error} onKeepMine={setRev} />
       <div className="flex gap-2">
         <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
@@ -103,5 +105,16 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
         </button>
       </div>
     </form>
+  );
+}
+
+/** Words that claim an effect on health are said while they are typed; they are kept as they are. */
+function Claims({ words }: { words: string }) {
+  const claims = healthClaims(words);
+  if (claims.length === 0) return null;
+  return (
+    <Note bad>
+      “{claims.join('”, “')}” may claim an effect on health. No health claims on cards or menus.
+    </Note>
   );
 }

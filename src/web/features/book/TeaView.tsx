@@ -11,6 +11,7 @@ import { useTeaQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
+import { PrintLink } from '../../entities/teas/PrintLink';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
@@ -121,7 +122,7 @@ export function TeaView({ id }: { id: string }) {
       </ul>
       <Lots page={data} lead={lead} />
       <AboutTea tea={tea} lead={lead} onEdit={() => setEditing('tea')} />
-      {tea.house && <Prints id={id} />}
+      {tea.house && <Prints tea={tea} />}
       {lead && <History thing="tea" id={tea.id} />}
       <Link className="btn quiet slim mt-3 only-narrow" to="/book">
         Back to the index
@@ -250,29 +251,18 @@ function VersionsHead({
 }
 
 /** Cards and labels to print. */
-function Prints({ id }: { id: string }) {
+function Prints({ tea }: { tea: Tea }) {
   return (
     <p className="small mt-3 prints">
       <Printer size={20} strokeWidth={2} aria-hidden="true" /> Wall card to print:{' '}
       {(['a5', 'a4', 'a6'] as const).map((size) => (
-        <a
-          key={size}
-          className="btn quiet slim"
-          href={`/api/teas/${id}/wall.pdf?size=${size}`}
-          target="_blank"
-          rel="noreferrer"
-        >
+        <PrintLink key={size} href={`/api/teas/${tea.id}/wall.pdf?size=${size}`} teas={[tea]}>
           {size.toUpperCase()}
-        </a>
+        </PrintLink>
       ))}{' '}
-      <a
-        className="btn quiet slim"
-        href={`/api/teas/${id}/label.pdf`}
-        target="_blank"
-        rel="noreferrer"
-      >
+      <PrintLink href={`/api/teas/${tea.id}/label.pdf`} teas={[tea]}>
         Label, 62 mm
-      </a>
+      </PrintLink>
     </p>
   );
 }
