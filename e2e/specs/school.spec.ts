@@ -121,7 +121,7 @@ test('a cup is dragged to a place and away again', async ({ house }) => {
   await house.expectThere('button', 'Place 2, cup C');
 });
 
-test('leaf is scaled by keys and spoons are counted by typing; what was answered and how it is worked out are said', async ({
+test('leaf is scaled by keys and spoons are counted by typing; the answer and its working are said', async ({
   house,
 }) => {
   const school = new SchoolDriver(house.page);
@@ -147,7 +147,7 @@ test('leaf is scaled by keys and spoons are counted by typing; what was answered
   expect((await answers(house)).length).toBe(before + 2);
 });
 
-test('colour drills without colours: cups are set in order by their taste words, and matched by their lightness', async ({
+test('colour drills without colours: set in order by taste words, matched by lightness', async ({
   house,
 }) => {
   const school = new SchoolDriver(house.page);
@@ -270,7 +270,7 @@ test('what is due is offered on the trainee’s empty bar; a sitting takes the s
   await house.expectAllSaved();
 });
 
-test('a trainee is made a brewer on the board once the skills are signed; a record is removed of somebody who left', async ({
+test('a trainee is made a brewer once the skills are signed; the record of somebody who left is removed', async ({
   house,
 }) => {
   const { page } = house;
