@@ -347,7 +347,10 @@ test('words that claim an effect on health are said while typed, and asked about
   await asked.press('Do not print');
   await house.expectNone('dialog', 'Does this claim an effect on health?');
   await house.follow('Label, 62 mm');
-  const [paper] = await Promise.all([page.waitForEvent('popup'), asked.follow('Print as it is')]);
+  const [paper] = await Promise.all([
+    page.waitForEvent('popup'),
+    asked.follow('Print these words'),
+  ]);
   await paper.close();
   await house.expectNone('dialog', 'Does this claim an effect on health?');
 });

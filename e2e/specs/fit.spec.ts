@@ -156,7 +156,7 @@ test('what the cups say: a recipe that is off is named with its change, a cup is
   const before = await counted();
   await house.pressFirst(/^Leave out: cup of/);
   await house.type('Why is it left out?', 'the vessel was not clean');
-  await house.press('Leave it out');
+  await house.press('Leave the cup out');
   await expect.poll(counted).toBe(before - 1);
   await house.expectSaid('Left out by Ilsa V.: the vessel was not clean');
   await house.press(/^Count again: cup of/);

@@ -63,7 +63,7 @@ export function leafShareOf(
   return weighed === undefined ? null : weighed / plan.leaf;
 }
 /** True when the vessel was to be warmed and somebody said that the step was left out. */
-export const wasNotWarmed = (
+const wasNotWarmed = (
   plan: Pick<BrewPlan, 'warmed'>,
   marks: readonly Pick<StepRecord, 'key' | 'outcome'>[],
 ): boolean => plan.warmed && marks.findLast((mark) => mark.key === 'warm')?.outcome === 'skipped';

@@ -36,7 +36,6 @@ export {
   leafShareOf,
   planAsDone,
   plannedHeatAt,
-  wasNotWarmed,
   type DoneBrew,
   type DonePlan,
   type Recorded,

@@ -109,7 +109,8 @@ export function boilingLandsAt(house: HouseCup, isWarmed: boolean): Celsius {
 export const hottestHere = (house: HouseCup): number =>
   Math.min(HOTTEST, boilingLandsAt(house, true));
 /** What the house's water comes to in a vessel that nobody warmed, °C. */
-const cold = (house: HouseCup): Celsius => inColdVessel(house.brew.temperature, contactOf(house));
+const onLeafInColdVessel = (house: HouseCup): Celsius =>
+  inColdVessel(house.brew.temperature, contactOf(house));
 const finer = (house: HouseCup): Grade | undefined => FINER[house.brew.character.grade];
 
 const leafOf = (brew: ColouredBrew, size: number): ColouredBrew => ({
@@ -141,7 +142,7 @@ export function withFault(house: HouseCup, made: MadeCup, { id, size }: Fault): 
     case 'spoonDown':
       return changed(leafOf(brew, size));
     case 'coldPot': {
-      const lower = house.brew.temperature - cold(house);
+      const lower = house.brew.temperature - onLeafInColdVessel(house);
       return changed({ ...brew, temperature: celsius(brew.temperature - lower) });
     }
     case 'noLid':
@@ -199,7 +200,7 @@ export function sizesOf(house: HouseCup, id: FaultName, grid: Grid = SINGLE_GRID
     case 'spoonDown':
       return [1 / 3].filter(canDose);
     case 'coldPot':
-      return house.warm && brew.temperature - cold(house) >= LEAST_COLDER ? [0] : [];
+      return house.warm && brew.temperature - onLeafInColdVessel(house) >= LEAST_COLDER ? [0] : [];
     case 'noLid':
       return brew.lid === false ? [] : [0];
     case 'smallBall':

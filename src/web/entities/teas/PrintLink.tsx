@@ -14,7 +14,7 @@ type Printed = {
 const printedOf = (tea: Tea): Printed[] =>
   [
     { where: 'name', text: tea.name },
-    { where: 'words', text: tea.words },
+    { where: 'tasting words', text: tea.words },
     { where: 'cautions', text: tea.cautions },
     { where: 'caffeine', text: tea.caffeine },
     ...tea.recipes.map(({ house }) => ({ where: 'recipe note', text: house?.recipe.note ?? '' })),
@@ -70,15 +70,15 @@ export function PrintLink({
           ))}
         </ul>
         <p className="mt-3">
-          No health claims on cards or menus: food law allows them only where they are authorised.
-          Change the words, or print if they claim nothing.
+          Do not claim health effects on cards or menus: food law allows such claims only where they
+          are authorised. Change the words. Print them only if they claim nothing.
         </p>
         <div className="foot">
           <button type="button" className="btn go" onClick={close}>
             Do not print
           </button>
           <a className="btn" href={href} target="_blank" rel="noreferrer" onClick={close}>
-            Print as it is
+            Print these words
           </a>
         </div>
       </Sheet>

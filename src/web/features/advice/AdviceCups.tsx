@@ -117,10 +117,10 @@ function LeaveOut({ cup }: { cup: AdviceCup }) {
         </datalist>
       </label>
       <button type="submit" className="btn slim" disabled={isLoading || why.trim() === ''}>
-        Leave it out
+        Leave the cup out
       </button>
       <button type="button" className="btn quiet slim" onClick={() => setWhy(null)}>
-        Keep it
+        Keep the cup
       </button>
       {failure && (
         <p className="fault" role="alert">

@@ -114,7 +114,8 @@ function Claims({ words }: { words: string }) {
   if (claims.length === 0) return null;
   return (
     <Note bad>
-      “{claims.join('”, “')}” may claim an effect on health. No health claims on cards or menus.
+      “{claims.join('”, “')}” may claim an effect on health. Do not claim health effects on cards or
+      menus.
     </Note>
   );
 }
