@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   type BrewPlan,
   type BrewState,
+  type PlannedWish,
   PULL_KINDS,
   type PullKind,
   type StepRecord,
@@ -13,9 +14,25 @@ import {
   TURNED_LEVERS,
   type Verdict,
 } from '#core/corrections';
-import { type Method, METHOD_NAMES } from '#core/recipes';
+import {
+  CUPS_MOST,
+  type CupsAsked,
+  type Method,
+  METHOD_NAMES,
+  MILK_AMOUNTS,
+  NO_WISH,
+  type Wish,
+  WISH_STRENGTHS,
+} from '#core/recipes';
 import type { StyleId } from '#core/styles';
-import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
+import type {
+  Celsius,
+  EpochMs,
+  Grams,
+  GramsPer100Ml,
+  Millilitres,
+  Seconds,
+} from '#core/units';
 import { endpoint } from './endpoint';
 import { BAR_SLOTS } from './limits';
 import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
@@ -77,6 +94,25 @@ export const State = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('abandoned'), at }),
 ]) satisfies z.ZodType<BrewState>;
 
+/** What a guest asks for. */
+export const WishBody = z.strictObject({
+  strength: z.literal(WISH_STRENGTHS),
+  milk: z.enum(MILK_AMOUNTS),
+}) satisfies z.ZodType<Wish>;
+/** So many cups of so many ml of liquor. */
+export const CupsBody = z.strictObject({
+  count: z.number().int().min(1).max(CUPS_MOST),
+  each: quantity<Millilitres>({ min: 10, max: 5000 }),
+}) satisfies z.ZodType<CupsAsked>;
+const PlannedWishBody = WishBody.extend({
+  best: quantity<Seconds>({ min: 1, max: 260_000 }),
+  milkMl: quantity<Millilitres>({ min: 0, max: 20_000 }),
+  house: z.strictObject({
+    dose: quantity<GramsPer100Ml>({ min: 0.01, max: 20 }),
+    temperature: quantity<Celsius>({ min: 2, max: 100 }),
+    best: quantity<Seconds>({ min: 1, max: 260_000 }),
+  }),
+}) satisfies z.ZodType<PlannedWish>;
 /** The card as it was worked out for this brew, kept for ever with what it was worked out from. */
 export const Plan = z.strictObject({
   water: quantity<Millilitres>({ min: 1, max: 20_000 }),
@@ -105,6 +141,10 @@ export const Plan = z.strictObject({
   recipe: RecipeBody,
   vessel: VesselFields,
   pull: z.strictObject({ act: z.string(), done: z.string() }),
+  /** What the guest asked for; null or absent: as the house has it. */
+  wish: PlannedWishBody.nullable().optional(),
+  /** The cups of liquor that were asked for. */
+  cups: CupsBody.nullable().optional(),
   /** The tea's own multipliers, where it was fitted to this house by then. */
   fitted: MultipliersBody.nullable().optional(),
   /** Its own colours, where they were measured by then. */
@@ -163,6 +203,9 @@ export const Order = z.strictObject({
   vesselId: Id.nullable(),
   water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(),
   forWhom: Text(60),
+  /** Absent: as the house has it. */
+  wish: WishBody.optional(),
+  cups: CupsBody.nullable().optional(),
   rank: z.number(),
   at: z.number(),
   by: Who,
@@ -201,6 +244,10 @@ export const startBrew = endpoint(ROUTES.startBrew, {
     after: Id.nullable().default(null),
     /** The order it fills. */
     orderId: Id.nullable().default(null),
+    /** What the guest asks for; a later steep keeps what its leaf was begun with. */
+    wish: WishBody.default(NO_WISH),
+    /** The cups of liquor that the water was worked out for. */
+    cups: CupsBody.nullable().default(null),
   }),
   response: Brew,
 });
@@ -316,6 +363,8 @@ export const addOrder = endpoint(ROUTES.addOrder, {
     vesselId: Id.nullable(),
     water: quantity<Millilitres>({ min: 1, max: 20_000 }).nullable(),
     forWhom: Text(60),
+    wish: WishBody.default(NO_WISH),
+    cups: CupsBody.nullable().default(null),
     rank: z.number(),
     at: Instant,
   }),

@@ -51,4 +51,5 @@ export {
   withLeafBack,
   type BrewPlan,
   type PlannedPour,
+  type PlannedWish,
 } from './plan';

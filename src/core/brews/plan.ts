@@ -6,14 +6,19 @@ import {
   type CardFault,
   type CardInput,
   characterAfter,
+  type CupsAsked,
   computeCard,
   methodFor,
+  MILK_SHARES,
+  milkFor,
   type NextSteep,
   nextSteep,
   type Recipe,
+  recipeAsWished,
   type SiteFacts,
   spoonsText,
   type Weighing,
+  type Wish,
 } from '#core/recipes';
 import type { KnownTea, Multipliers, StyleId, Swatches } from '#core/styles';
 import { type LotState, measureOf } from '#core/teas';
@@ -42,6 +47,19 @@ export type PlannedPour<R extends Recipe, V extends VesselFacts> = {
   readonly site: SiteFacts;
   readonly water: Millilitres;
   readonly warmed: boolean;
+  /** What the guest asks for; absent: as the house has it. */
+  readonly wish?: Wish | undefined;
+  /** The cups that are poured from it, where they were counted. */
+  readonly cups?: CupsAsked | null | undefined;
+};
+/** A guest's wish as a brew was planned for it. */
+export type PlannedWish = Wish & {
+  /** Its best time: the clock's own moves on when the leaf goes back. */
+  readonly best: Seconds;
+  /** What the house recipe has in place of the plan's. */
+  readonly house: Pick<Recipe, 'dose' | 'temperature'> & { readonly best: Seconds };
+  /** Milk for all of the liquor, ml. */
+  readonly milkMl: Millilitres;
 };
 /** What of a card is kept with its brew: all that its clock, its forecast and its corrections need later. */
 export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFacts> = {
@@ -64,6 +82,10 @@ export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFa
   recipe: R;
   vessel: V;
   pull: { act: string; done: string };
+  /** What the guest asked for: leaf, heat and recipe are already so; null or absent: as the house has it. */
+  wish?: PlannedWish | null | undefined;
+  /** The cups that were asked for: serving in turns follows them. */
+  cups?: CupsAsked | null | undefined;
   /** The tea's own multipliers, where it was fitted to this house by then. */
   fitted?: Multipliers | null | undefined;
   /** Its own colours, where they were measured by then. */
@@ -79,6 +101,7 @@ export const toCardInput = ({
   site,
   water,
   warmed,
+  wish,
 }: PlannedPour<Recipe, VesselFacts>): CardInput => ({
   tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea, lot) },
   recipe: version.recipe,
@@ -87,6 +110,7 @@ export const toCardInput = ({
   site,
   water,
   warmed,
+  ...(wish && { wish }),
 });
 export const cardOf = (pour: PlannedPour<Recipe, VesselFacts>): Card | CardFault =>
   computeCard(toCardInput(pour));
@@ -104,7 +128,7 @@ function splashOf({ heat }: Card): Millilitres | null {
 /** What is kept of a card with the brew that follows it. */
 export const planOf = <R extends Recipe, V extends VesselFacts>(
   card: Card,
-  { tea, version, vessel, site }: PlannedPour<R, V>,
+  { tea, version, vessel, site, cups }: PlannedPour<R, V>,
 ): BrewPlan<R, V> => ({
   water: card.water,
   leaf: card.leaf,
@@ -118,9 +142,20 @@ export const planOf = <R extends Recipe, V extends VesselFacts>(
   reachable: card.heat.kind === 'reachable',
   warmed: card.warmed,
   crowding: card.crowding,
-  recipe: version.recipe,
+  recipe: card.wished ? recipeAsWished(version.recipe, card.wished) : version.recipe,
   vessel,
   pull: card.pull,
+  ...(cups && { cups }),
+  ...(card.wished && {
+    wish: {
+      ...card.wished.wish,
+      ...{ best: card.wished.time, milkMl: card.milk },
+      house: {
+        ...{ dose: version.recipe.dose, temperature: version.recipe.temperature },
+        best: version.recipe.window.best,
+      },
+    },
+  }),
   fitted: tea.fitted,
   ...(tea.swatches && {
     swatches: {
@@ -159,7 +194,9 @@ const used = new WeakMap<BrewPlan, ColouredBrew['character']>();
  * left it.
  */
 export function toModelInput(plan: BrewPlan, style: StyleId, time: Seconds): ColouredBrew {
-  const brew = firstPour(plan, style, time);
+  const milk = plan.wish ? MILK_SHARES[plan.wish.milk] : 0;
+  const poured = firstPour(plan, style, time);
+  const brew = milk > 0 ? { ...poured, milk } : poured;
   if (!plan.steep) return brew;
   const character = used.get(plan) ?? characterAfter(brew, plan.recipe, plan.steep.past);
   used.set(plan, character);
@@ -203,6 +240,16 @@ export function planAgain<P extends BrewPlan>(
       splash: null,
       kettle: celsius(Math.min(plan.kettle, 100)),
       liquor: plan.water,
+      // The leaf holds its water by now: a later steep pours more than the first.
+      ...(plan.cups && {
+        cups: { ...plan.cups, each: millilitres(plan.water / plan.cups.count) },
+      }),
+      ...(plan.wish && {
+        wish: {
+          ...plan.wish,
+          ...{ best: next.window.best, milkMl: milkFor(plan.wish.milk, plan.water) },
+        },
+      }),
       steep: { number: next.number, past, by: next.by },
     },
   };

@@ -1,4 +1,4 @@
-import type { Handling, Window } from '#core/recipes';
+import { type CupsAsked, type Handling, type Window, type Wish } from '#core/recipes';
 import {
   type Celsius,
   type EpochMs,
@@ -71,6 +71,10 @@ export type Planned = {
   readonly vessel: Pick<VesselFacts, 'kind' | 'infuser' | 'strainer'>;
   /** Which steep of its leaf; 1 is the first. */
   readonly steep?: { readonly number: number } | null;
+  /** The cups that were asked for. */
+  readonly cups?: CupsAsked | null;
+  /** What the guest asked for. */
+  readonly wish?: (Wish & { readonly milkMl: Millilitres }) | null;
 };
 
 /** The steps of a brew. A later steep of the same leaf has nothing to warm, weigh or rinse. */
@@ -174,6 +178,7 @@ export function stepWords(
   units: Units,
 ): { readonly act: string; readonly done: string } {
   const { handling } = p.recipe;
+  const milk = p.wish?.milkMl ? `, ${volumeText(p.wish.milkMl, units.volume)} milk` : '';
   switch (step.kind) {
     case 'warm':
       return { act: `Warm it, a third full, ${WARMING} s`, done: 'Warmed' };
@@ -204,9 +209,9 @@ export function stepWords(
         : { act: 'Drain to the last drop', done: 'Drained' };
     case 'serve':
       return handling.order === 'turns'
-        ? { act: `Serve in turns, ${turnsOf(p.liquor).cups} cups`, done: 'Served' }
+        ? { act: `Serve in turns, ${turnsOf(p.liquor, p.cups?.count).cups} cups${milk}`, done: 'Served' }
         : {
-            act: handling.order === 'jug' ? 'Through a jug, then serve' : 'Serve it',
+            act: `${handling.order === 'jug' ? 'Through a jug, then serve' : 'Serve it'}${milk}`,
             done: 'Served',
           };
     case 'judge':

@@ -87,6 +87,7 @@ export {
   leversOf,
   metCup,
   NO_UNITS,
+  houseDoseOf,
   plannedCup,
   preparedCup,
   pooledWords,

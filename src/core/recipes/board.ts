@@ -13,7 +13,8 @@ import {
   seconds,
 } from '#core/units';
 import { heldWater, type VesselFacts } from '#core/vessels';
-import { type Card, type CardFault, type CardInput, computeCard } from './card';
+import { type Card, type CardFault, computeCard } from './card';
+import type { CardInput } from './cardInput';
 
 /** A vessel that can be poured with, under a key of the caller's. */
 export type BoardVessel = { readonly id: string; readonly facts: VesselFacts };

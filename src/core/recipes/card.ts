@@ -1,65 +1,38 @@
-import {
-  afterPour,
-  boilingAt,
-  type CoolingRate,
-  firstContact,
-  type Material,
-  planWater,
-  POUR_LOSS,
-  WARMED_WALL,
-  waterDensity,
-  type WaterPlan,
-} from '#core/heat';
+import type { WaterPlan } from '#core/heat';
+import { CUP, newCup, quickCup } from '#core/quick';
 import { type KnownPour, leafFor, matchCup, matchStrength, type Pour } from '#core/scaling';
-import { type KnownTea, styleOf } from '#core/styles';
+import { styleOf } from '#core/styles';
 import {
   type Celsius,
   celsius,
   type Grams,
   grams,
-  metres,
   type Millilitres,
   millilitres,
   type Seconds,
-  type Spoon,
 } from '#core/units';
 import {
   basketCrowding,
   fillFault,
   leafActWords,
   liquorYield,
+  mostLeaf,
   type VesselFacts,
 } from '#core/vessels';
 import { brewingOf } from './brewing';
-import { densityOf, type SpoonCount, spoonsFor, type Weighing } from './measure';
-import type { Method, Recipe, Window } from './recipe';
-
-/** What of a site the working needs. */
-export type SiteFacts = {
-  readonly altitudeM: number;
-  /** Overrides the altitude when a house has measured it. */
-  readonly measuredBoiling: Celsius | null;
-  readonly coldWater: Celsius;
-  readonly ambient: Celsius;
-  readonly pourLoss: number | null;
-  readonly kettle: {
-    readonly volume: Millilitres;
-    readonly material: Material;
-    readonly lid: boolean;
-    readonly rate?: CoolingRate | null;
-  };
-};
-export type TeaFacts = KnownTea & { readonly weighing: Weighing | null; readonly spoon: Spoon };
-
-export type CardInput = {
-  readonly tea: TeaFacts;
-  readonly recipe: Recipe;
-  readonly method: Method;
-  readonly vessel: VesselFacts;
-  readonly site: SiteFacts;
-  readonly water: Millilitres;
-  readonly warmed: boolean;
-};
+import type { CardInput } from './cardInput';
+import { densityOf, type SpoonCount, spoonsFor } from './measure';
+import { heatPlan, mostOnLeaf, reached, siteBoiling } from './pourHeat';
+import type { Recipe, Window } from './recipe';
+import {
+  grant,
+  type Granted,
+  hottestForMilk,
+  isWished,
+  type MadeWith,
+  milkFor,
+  type WishRoom,
+} from './wish';
 
 export type Caution = 'prewarm' | 'crowded' | 'scald' | 'coolGlass';
 export type Card = {
@@ -85,6 +58,10 @@ export type Card = {
   readonly crowding: number | null;
   readonly cautions: readonly Caution[];
   readonly pull: { readonly act: string; readonly done: string };
+  /** How the guest's wish moved leaf, heat and time; null: as the house has it. */
+  readonly wished: Granted | null;
+  /** Milk for all of the liquor, ml; 0: none. */
+  readonly milk: Millilitres;
 };
 export type CardFault =
   | { readonly kind: 'noWater' }
@@ -99,56 +76,6 @@ const CRAMMED = 2.5;
 const CROWDED = 1;
 
 const round1 = (g: number): Grams => grams(Math.round(g * 10) / 10);
-
-/** Boiling point of a site: measured, else from its altitude. */
-export const siteBoiling = (site: Pick<SiteFacts, 'altitudeM' | 'measuredBoiling'>): Celsius =>
-  site.measuredBoiling ?? boilingAt(metres(site.altitudeM));
-
-function heatPlan(a: CardInput, leaf: Grams, warmed: boolean, boiling: Celsius): WaterPlan {
-  // Poured by volume at about 20 C; 1 ml is 1 g within 0.2 % there.
-  return planWater({
-    water: grams(a.water * waterDensity(celsius(20))),
-    target: a.recipe.temperature,
-    boiling,
-    wallAt: warmed ? WARMED_WALL : a.site.ambient,
-    material: a.vessel.material,
-    capacity: a.vessel.brim,
-    leaf,
-    cold: a.site.coldWater,
-    ambient: a.site.ambient,
-    pourLoss: a.site.pourLoss ?? POUR_LOSS,
-    kettle: a.site.kettle,
-  });
-}
-
-/** The most that boiling water comes to on the leaf of a pour. */
-export const mostOnLeaf = (
-  a: Pick<CardInput, 'water' | 'vessel' | 'site' | 'warmed'>,
-  leaf: Grams,
-  boiling: Celsius,
-): Celsius =>
-  firstContact({
-    water: grams(a.water * waterDensity(celsius(20))),
-    waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
-    material: a.vessel.material,
-    capacity: a.vessel.brim,
-    wallAt: a.warmed ? WARMED_WALL : a.site.ambient,
-    leaf,
-    leafAt: a.site.ambient,
-  });
-/** What boiling water comes to on so much leaf in a full vessel that was warmed, and in a cold one. */
-export function boilingOnLeaf(
-  vessel: CardInput['vessel'],
-  site: SiteFacts,
-  leaf: Grams,
-): { readonly warmed: Celsius; readonly cold: Celsius } {
-  const comesTo = (warmed: boolean) =>
-    mostOnLeaf({ water: vessel.mark, vessel, site, warmed }, leaf, siteBoiling(site));
-  return { warmed: comesTo(true), cold: comesTo(false) };
-}
-/** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
-const reached = (a: CardInput, leaf: Grams, boiling: Celsius): Celsius =>
-  celsius(Math.min(mostOnLeaf(a, leaf, boiling), a.recipe.temperature));
 
 /** A pour, and the known one, as a match sees them. */
 function matching(a: CardInput, known: KnownPour) {
@@ -197,19 +124,79 @@ export function recipeLeaf(a: CardInput): Grams | null {
   return found.kind === 'matched' ? found.leaf : null;
 }
 
+/** Leaf as it is measured out: a tenth of a gram, or whole bags. */
+function countedLeaf(exact: Grams, bag: Grams | null): { leaf: Grams; bags: number | null } {
+  if (bag === null) return { leaf: round1(Math.max(0.1, exact)), bags: null };
+  const bags = Math.max(1, Math.round(exact / bag));
+  return { leaf: round1(bags * bag), bags };
+}
+
+const cup = newCup();
+/** A wish may move leaf by so much, even past the range that corrections keep to (from memory). */
+const WISH_LEAF = 1.6;
+/** Within what a wish may move leaf, heat and time of this pour. */
+function wishRoomOf(a: CardInput, leaf: Grams): WishRoom {
+  const { recipe, tea, vessel, site, water } = a;
+  const { range, swell } = styleOf(tea.style);
+  const boiling = siteBoiling(site);
+  const strengthOf = (made: MadeWith, milk: number): number => {
+    const onLeaf = Math.min(mostOnLeaf(a, made.leaf, boiling), made.temperature);
+    const brew = brewingOf({
+      ...{ tea, recipe, vessel, water, leaf: made.leaf, time: made.time },
+      ...{ onLeaf: celsius(onLeaf), ambient: site.ambient },
+    });
+    quickCup({ ...brew, milk }, cup);
+    return cup[CUP.strength] as number;
+  };
+  return {
+    house: { leaf, temperature: recipe.temperature, time: recipe.window.best },
+    leafStep: recipe.bag ?? grams(0.1),
+    least: grams(Math.min((range.dose[0] * water) / 100, leaf / WISH_LEAF)),
+    most: grams(
+      Math.min(
+        Math.max((range.dose[1] * water) / 100, leaf * WISH_LEAF),
+        mostLeaf(vessel, swell) ?? Infinity,
+      ),
+    ),
+    hottest: hottestForMilk(recipe.temperature, range.temperature, mostOnLeaf(a, leaf, boiling)),
+    window: recipe.window,
+    strengthOf,
+  };
+}
+/** The recipe as a wish moves it for one brew. */
+export const recipeAsWished = <R extends Pick<Recipe, 'dose' | 'temperature' | 'window'>>(
+  recipe: R,
+  { house, leaf, temperature, time }: Granted,
+): R => ({
+  ...recipe,
+  dose: (recipe.dose * leaf) / house.leaf,
+  temperature,
+  window: { ...recipe.window, best: time },
+});
+
 /**
  * Works a recipe out for one pour: leaf, spoons, water, heat, window. What cannot be brewed comes back as a fault.
  * Warming follows the recipe or `warmed`; when a cold vessel cannot reach the heat the card says so.
  */
-export function computeCard(a: CardInput): Card | CardFault {
-  if (!(a.water > 0)) return { kind: 'noWater' };
-  const style = styleOf(a.tea.style);
-  if (a.water > a.vessel.brim) return { kind: 'overBrim', brim: a.vessel.brim };
-  const exact = recipeLeaf(a);
+export function computeCard(asked: CardInput): Card | CardFault {
+  if (!(asked.water > 0)) return { kind: 'noWater' };
+  if (asked.water > asked.vessel.brim) return { kind: 'overBrim', brim: asked.vessel.brim };
+  const exact = recipeLeaf(asked);
   if (exact === null) return { kind: 'noMatch' };
-  const { bag } = a.recipe;
-  const bags = bag === null ? null : Math.max(1, Math.round(exact / bag));
-  const leaf = round1(bags === null || bag === null ? Math.max(0.1, exact) : bags * bag);
+  const house = countedLeaf(exact, asked.recipe.bag);
+  if (!asked.wish || !isWished(asked.wish)) return cardFor(asked, house, null);
+  const wished = grant(asked.wish, wishRoomOf(asked, house.leaf));
+  const recipe = recipeAsWished(asked.recipe, wished);
+  return cardFor({ ...asked, recipe }, countedLeaf(wished.leaf, recipe.bag), wished);
+}
+
+/** The card of a pour whose leaf is known. */
+function cardFor(
+  a: CardInput,
+  { leaf, bags }: { leaf: Grams; bags: number | null },
+  wished: Granted | null,
+): Card | CardFault {
+  const style = styleOf(a.tea.style);
   const fill = fillFault(a.vessel, a.water, leaf, style.swell);
   if (fill) return fill;
   const crowding = basketCrowding(a.vessel, leaf, style.swell);
@@ -230,13 +217,14 @@ export function computeCard(a: CardInput): Card | CardFault {
   if (prewarmNeeded) cautions.push('prewarm');
   if (crowding !== null && crowding > CROWDED) cautions.push('crowded');
   if (a.vessel.material === 'glass' && !a.warmed) cautions.push('coolGlass');
+  const liquor = millilitres(liquorYield(a.water, leaf, style.held, a.vessel.dead));
   return {
     kind: 'card',
     water: a.water,
     leaf,
     spoons: counted,
     bags,
-    liquor: millilitres(liquorYield(a.water, leaf, style.held, a.vessel.dead)),
+    liquor,
     temperature: a.recipe.temperature,
     onLeaf: heat.kind === 'reachable' ? a.recipe.temperature : reached(a, leaf, boiling),
     boiling,
@@ -247,5 +235,7 @@ export function computeCard(a: CardInput): Card | CardFault {
     crowding,
     cautions,
     pull: { act: pull.act, done: pull.done },
+    wished,
+    milk: wished ? milkFor(wished.wish.milk, liquor) : millilitres(0),
   };
 }

@@ -9,7 +9,7 @@ import {
   type Seconds,
 } from '#core/units';
 import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/vessels';
-import type { TeaFacts } from './card';
+import type { TeaFacts } from './cardInput';
 import { densityOf, type SpoonCount, spoonsFor } from './measure';
 import type { Recipe, Window } from './recipe';
 

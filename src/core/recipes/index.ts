@@ -36,20 +36,32 @@ export {
 } from './recipe';
 export { glassWords, handlingWords, leewayWords, PLAIN_HANDLING, warmStartWords } from './handling';
 export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
+export type { CardInput, SiteFacts, TeaFacts } from './cardInput';
+export { boilingOnLeaf, mostOnLeaf, siteBoiling } from './pourHeat';
 export {
-  matchedCup,
-  boilingOnLeaf,
-  mostOnLeaf,
-  recipeLeaf,
-  siteBoiling,
   computeCard,
-  type CardInput,
+  matchedCup,
+  recipeAsWished,
+  recipeLeaf,
   type Card,
   type CardFault,
   type Caution,
-  type SiteFacts,
-  type TeaFacts,
 } from './card';
+export {
+  isWished,
+  MILK_AMOUNTS,
+  MILK_SHARES,
+  milkFor,
+  NO_WISH,
+  WISH_STEP,
+  WISH_STRENGTHS,
+  wishWords,
+  type Granted,
+  type MilkAmount,
+  type Wish,
+  type WishStrength,
+} from './wish';
+export { cardForCups, CUPS_MOST, cupsWords, type CupsAsked } from './cups';
 export { workingOf, type WorkingLine } from './working';
 export {
   knownGoodStart,

@@ -10,8 +10,9 @@ import {
   millilitres,
   seconds,
 } from '#core/units';
-import { siteBoiling, type SiteFacts } from './card';
+import type { SiteFacts } from './cardInput';
 import { PLAIN_HANDLING } from './handling';
+import { siteBoiling } from './pourHeat';
 import { isCold, type Method, type Recipe, type Window } from './recipe';
 
 const HOUR = 3600;

@@ -1,7 +1,8 @@
 import { MATERIALS, WARMED_WALL } from '#core/heat';
 import { taperExponent } from '#core/scaling';
 import { styleOf } from '#core/styles';
-import type { Card, CardInput } from './card';
+import type { Card } from './card';
+import type { CardInput } from './cardInput';
 import { quartersText } from './measure';
 
 /** One line of the arithmetic: what it is about, then the sum in words. */

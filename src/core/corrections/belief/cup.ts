@@ -35,9 +35,18 @@ export type CupOfBrew = {
   readonly taster?: TasterError | undefined;
 } & Pick<Evidence, 'newLot' | 'elsewhere'>;
 
-/** The plan of a brew in the model: by the best time of the version it was brewed by. */
+/**
+ * The plan of a brew in the model: by the best time of the version it was brewed by. A cup made as a guest wished it is
+ * judged as that cup, so its plan has the wish's own leaf, heat, time and milk.
+ */
 export const plannedCup = ({ plan, style, brewedBy }: Omit<CupOfBrew, 'planned'>): Brewing =>
-  toModelInput(plan, style, seconds(brewedBy.seconds));
+  toModelInput(plan, style, plan.wish?.best ?? seconds(brewedBy.seconds));
+/** The house recipe that a kept plan was made by, a guest's wish left out. */
+export function houseDoseOf({ recipe, wish }: Pick<BrewPlan, 'recipe' | 'wish'>): RecipeDose {
+  if (!wish) return doseOfRecipe(recipe);
+  const { dose, temperature, best } = wish.house;
+  return { gPer100ml: dose, temperatureC: temperature, seconds: best };
+}
 /** A judged brew as evidence: what was planned, what was done, and the marks that were looked at. */
 export function cupOfBrew(cup: CupOfBrew): {
   readonly evidence: Evidence;

@@ -38,5 +38,5 @@ export {
   type Three,
 } from './units';
 export { adviceHead, pooledWords, scatterWords, turnedLines, type AdviceHead } from './words';
-export { cupOfBrew, doseOfRecipe, plannedCup, type CupOfBrew } from './cup';
+export { cupOfBrew, doseOfRecipe, houseDoseOf, plannedCup, type CupOfBrew } from './cup';
 export { agreesWithAll, ALL_CUPS, leversOf, proposalOfAll, type AllCups } from './proposal';

@@ -12,7 +12,7 @@ import {
 } from 'drizzle-orm/mysql-core';
 import { PULL_KINDS, type StepRecord } from '#core/brews';
 import type { Verdict } from '#core/corrections';
-import type { Method } from '#core/recipes';
+import type { CupsAsked, Method, Wish } from '#core/recipes';
 import {
   type Brew,
   type BrewEventBody,
@@ -194,6 +194,10 @@ export const orders = mysqlTable(
     vesselId: id('vessel_id').references(() => vessels.id),
     water: double('water_ml'),
     forWhom: varchar('for_whom', { length: 60 }).notNull(),
+    /** Null: as the house has it. */
+    wish: json<Wish>('wish'),
+    /** The cups of liquor that were asked for; null: by water alone. */
+    cups: json<CupsAsked>('cups'),
     /** Smaller is sooner; one put between two takes the middle. */
     rank: double('rank').notNull(),
     state: mysqlEnum('state', ['waiting', 'started', 'dropped']).notNull(),

@@ -73,7 +73,8 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
       taster: row.by ? asked.tasters.get(row.by.id) : undefined,
       elsewhere: row.siteId !== asked.siteId || row.kettle !== (asked.kettle ?? row.kettle),
     };
-    const key = [row.versionId, row.vessel, kept.leaf, kept.water, kept.onLeaf].join(' ');
+    const key = [row.versionId, row.vessel, kept.leaf, kept.water, kept.onLeaf].join(' ') +
+      JSON.stringify(kept.wish ?? null);
     const planned = plans.get(key) ?? plannedCup(cup);
     plans.set(key, planned);
     const { evidence, done } = cupOfBrew({ ...cup, planned });

@@ -1,6 +1,7 @@
 import { and, count, eq } from 'drizzle-orm';
 import { advance, type BrewState, pullKind, withLeafBack } from '#core/brews';
-import { isRight, verdictWords } from '#core/corrections';
+import { isRight, type Verdict, verdictWords } from '#core/corrections';
+import { type Wish, wishWords } from '#core/recipes';
 import { type EpochMs, epochMs, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import type { Tx } from '../../db/pool';
@@ -49,6 +50,10 @@ async function refuseImpossible(
       `This brew has ${MOST_EVENTS} records. Limnos keeps no more for one brew.`,
     );
 }
+
+/** What a lead reads of a cup that strayed: a cup made for a guest says so. */
+const foundWords = (verdict: Verdict, wish: Wish | null | undefined): string =>
+  [verdictWords(verdict), ...(wish ? [`made for a guest: ${wishWords(wish)}`] : [])].join('; ');
 
 /** The columns an event sets. @throws the refusal when the brew cannot take it. */
 async function changed(
@@ -244,7 +249,7 @@ export async function addEventIn(
         at: new Date(at),
         headline: given.proposal.headline,
         change: given.proposal.change,
-        found: verdictWords(given.verdict),
+        found: foundWords(given.verdict, row.plan.wish),
       });
     }
   }

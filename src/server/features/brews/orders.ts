@@ -30,6 +30,8 @@ export const waitingOrders = async (tx: Tx, siteId: string): Promise<Order[]> =>
     vesselId: o.vesselId,
     water: o.water as Millilitres | null,
     forWhom: o.forWhom,
+    ...(o.wish && { wish: o.wish }),
+    ...(o.cups && { cups: o.cups }),
     rank: o.rank,
     at: o.at.getTime(),
     by: { id: o.personId, name: by },

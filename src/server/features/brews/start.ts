@@ -90,7 +90,8 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
   if (given.after !== null) return planNextSteep(tx, given.after, site, vessel);
   const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
   if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
-  const pour = { tea, lot, version, vessel, site, water: given.water, warmed: given.warmed };
+  const { water, warmed, wish, cups } = given;
+  const pour = { tea, lot, version, vessel, site, water, warmed, wish, cups };
   const card = cardOf(pour);
   if (card.kind !== 'card')
     throw new AppError(

@@ -1,6 +1,6 @@
 import { pullTiming } from '#core/brews';
 import { ALL_RIGHT, isRight, type Verdict, verdictWords } from '#core/corrections';
-import type { Window } from '#core/recipes';
+import { type CupsAsked, NO_WISH, type Window, type Wish } from '#core/recipes';
 import {
   type Millilitres,
   minutesText,
@@ -256,6 +256,8 @@ export function createBrewCommands(deps: CommandDeps) {
         vesselId: string | null;
         water: Millilitres | null;
         forWhom: string;
+        wish?: Wish;
+        cups?: CupsAsked | null;
       },
       queue: readonly Order[],
     ): void {
@@ -267,6 +269,8 @@ export function createBrewCommands(deps: CommandDeps) {
         vesselId: what.vesselId,
         water: what.water,
         forWhom: what.forWhom,
+        wish: what.wish ?? NO_WISH,
+        cups: what.cups ?? null,
         rank: rankBetween(queue.at(-1), undefined),
         at: Math.round(now()),
       };

@@ -1,5 +1,5 @@
 import { begin, cardOf, planAgain, planOf } from '#core/brews';
-import { methodFor } from '#core/recipes';
+import { type CupsAsked, methodFor, NO_WISH, type Wish } from '#core/recipes';
 import { type EpochMs, epochMs, type Millilitres, secondsBetween } from '#core/units';
 import type { Brew, StartBrew } from '#contracts/brews';
 import { BAR_SLOTS } from '#contracts/limits';
@@ -23,6 +23,8 @@ export type StartAsked = {
   /** The vessel is warmed first, so the water is not on yet. */
   readonly warming: boolean;
   readonly orderId?: string | null;
+  readonly wish?: Wish;
+  readonly cups?: CupsAsked | null;
 };
 type Moment = { readonly taken: readonly BarBrew[]; readonly by: Who; readonly at: EpochMs };
 /** A start as it is written: the request, and the brew as the server will answer it. */
@@ -66,6 +68,7 @@ const asStart = (body: StartBrew, brew: Brew): Start => ({
 /** The start of a brew from its card; null when the bar is full or there is no card for this vessel. */
 export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): Start | null {
   const { site, tea, lot, version, vessel, water, warmed, warming, orderId = null } = asked;
+  const { wish = NO_WISH, cups = null } = asked;
   const card = cardOf(asked);
   const place = freePlace(taken);
   if (card.kind !== 'card' || place === null) return null;
@@ -85,6 +88,8 @@ export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): 
     at,
     after: null,
     orderId,
+    wish,
+    cups,
   };
   return asStart(body, {
     ...untouched(id, by, at),

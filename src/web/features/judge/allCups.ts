@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import {
   cupOfBrew,
-  doseOfRecipe,
+  houseDoseOf,
   metCup,
   preparedCup,
   type Proposal,
@@ -44,7 +44,7 @@ export function withAllCups(
       ...{ marks: brew.marks, readings: brew.readings },
     },
     // The house recipe’s own best time: leaf that went back changed the brew’s.
-    brewedBy: brew.versionId === found.version.id ? found.recipe : doseOfRecipe(plan.recipe),
+    brewedBy: brew.versionId === found.version.id ? found.recipe : houseDoseOf(plan),
     asked: found.recipe,
     taster: found.taster,
   });

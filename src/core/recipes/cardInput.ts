@@ -1,0 +1,36 @@
+import type { CoolingRate, Material } from '#core/heat';
+import type { KnownTea } from '#core/styles';
+import type { Celsius, Millilitres, Spoon } from '#core/units';
+import type { VesselFacts } from '#core/vessels';
+import type { Weighing } from './measure';
+import type { Method, Recipe } from './recipe';
+import type { Wish } from './wish';
+
+/** What of a site the working needs. */
+export type SiteFacts = {
+  readonly altitudeM: number;
+  /** Overrides the altitude when a house has measured it. */
+  readonly measuredBoiling: Celsius | null;
+  readonly coldWater: Celsius;
+  readonly ambient: Celsius;
+  readonly pourLoss: number | null;
+  readonly kettle: {
+    readonly volume: Millilitres;
+    readonly material: Material;
+    readonly lid: boolean;
+    readonly rate?: CoolingRate | null;
+  };
+};
+export type TeaFacts = KnownTea & { readonly weighing: Weighing | null; readonly spoon: Spoon };
+
+export type CardInput = {
+  readonly tea: TeaFacts;
+  readonly recipe: Recipe;
+  readonly method: Method;
+  readonly vessel: VesselFacts;
+  readonly site: SiteFacts;
+  readonly water: Millilitres;
+  readonly warmed: boolean;
+  /** What the guest asks for; absent: as the house has it. */
+  readonly wish?: Wish;
+};
