@@ -66,6 +66,7 @@ async function filesOf(): Promise<Record<string, string[]>> {
     printSwatches: each(teas, (id) => `/api/teas/${id}/swatches.pdf`),
     printWallCard: each(teas, (id) => `/api/teas/${id}/wall.pdf`),
     printLabel: each(teas, (id) => `/api/teas/${id}/label.pdf`),
+    printGuest: each(teas, (id) => `/api/teas/${id}/guest.pdf?water=600&size=label62`),
     printBook: ['/api/print/book.pdf'],
     printPocket: each(vessels, (id) => `/api/vessels/${id}/pocket.pdf`),
     printScaling: each(vessels, (id) => `/api/vessels/${id}/scaling.pdf`),

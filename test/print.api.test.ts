@@ -157,6 +157,36 @@ describe('sheets', () => {
       /Tolvane Amber\s+level dessert spoon\s+2\.5 g\s+5 ?g\s+7\.5 g\s+10 g\s+208.ml/,
     );
   });
+  test('a guest card: the guest’s own spoons and units, a pot of any size, on both papers', async () => {
+    const ask = 'water=946.35&spoon=usTeaspoon&volume=usFlOz&degrees=F';
+    const a6 = await pdf(`/api/teas/${h.ids.tea}/guest.pdf?${ask}`);
+    expect(pageSize(a6.path)).toEqual([105, 148]);
+    const words = text(a6.path);
+    // By hand: 1.2 g per 100 ml of 946 ml is 11.4 g. A dessert spoon of 10 ml holds 2.5 g of this tea, so a US teaspoon
+    // of 4.93 ml holds 1.23 g: nine and a quarter.
+    expect(words).toContain('11.4 g on a scale');
+    expect(words).toMatch(/9¼ level US teaspoons/);
+    expect(words).toMatch(/32.fl oz/);
+    expect(words).toMatch(/194.°F/);
+    expect(words).toMatch(/4:00/);
+    expect(words).toMatch(/No allergens noted|Allergens: Almond, milk/);
+    expect(words).toContain('Boiling water and steam scald');
+    const label = await pdf(`/api/teas/${h.ids.tea}/guest.pdf?${ask}&size=label62`);
+    expect(pageSize(label.path)[0]).toBe(62);
+    expect(text(label.path)).toMatch(/9¼ level US teaspoons/);
+  });
+  test('a guest card with a wish: more leaf, the milk, and milk among the allergens', async () => {
+    const { path } = await pdf(
+      `/api/teas/${h.ids.tea}/guest.pdf?water=500&strength=1&milk=tenth&volume=ml`,
+    );
+    expect(text(path)).toMatch(/made stronger, a tenth of milk/);
+    expect(text(path)).toMatch(/Milk: 4\d.ml/);
+    expect(text(path)).toMatch(/Allergens: (Almond, )?milk\n/);
+  });
+  test('a guest card for a pot of no size is refused', async () => {
+    await h.callers.trainee.get(`/api/teas/${h.ids.tea}/guest.pdf?water=0`).expect(422);
+    await h.callers.trainee.get(`/api/teas/${newId()}/guest.pdf?water=500`).expect(404);
+  });
   test('a caddy label 62 x 50 mm with a code that opens the brew', async () => {
     const { path } = await pdf(`/api/teas/${h.ids.tea}/label.pdf`);
     expect(pageSize(path)).toEqual([62, 50]);

@@ -42,8 +42,49 @@ export class BarDriver extends Hands {
   }
   async typeAmount(text: string): Promise<void> {
     await this.page.getByRole('button', { name: 'Amount: change' }).click();
-    await this.page.getByLabel('Or type it').fill(text);
-    await this.page.getByRole('button', { name: 'Take it' }).click();
+    await this.page.getByLabel('Water', { exact: true }).fill(text);
+    await this.page.getByRole('button', { name: 'Use this volume' }).click();
+  }
+  /** So many cups of liquor, each of so much. */
+  async typeCups(count: string, each: string): Promise<void> {
+    await this.page.getByRole('button', { name: 'Amount: change' }).click();
+    await this.type('Cups of liquor', count);
+    await this.type('Liquor in each cup', each);
+    await this.press('Use these cups');
+  }
+  /** What the guest asks for, with milk or without. */
+  async wish(strength: string, milk?: string): Promise<void> {
+    const list = this.page.getByRole('button', { name: 'Guest’s wish: change' });
+    await list.click();
+    await this.touch('option', strength, { exact: true });
+    if (milk === undefined) return;
+    await list.click();
+    await this.press(milk);
+  }
+  /** Opens what is typed of a pot that is not on the shelf. */
+  async otherPot(): Promise<void> {
+    await this.page.getByRole('button', { name: 'Vessel: change' }).click();
+    await this.press('A pot that is not on the shelf');
+  }
+  /** The house serves a tea in turns from now on. */
+  async serveInTurns(tea: string): Promise<void> {
+    const { teas } = (await (await this.page.request.get('/api/book')).json()) as {
+      teas: {
+        id: string;
+        name: string;
+        method: string;
+        house: { number: number; recipe: { handling: object } };
+      }[];
+    };
+    const found = teas.find((t) => t.name === tea);
+    if (!found) throw new Error(`no ${tea}`);
+    const { recipe, number } = found.house;
+    await this.send(`/api/teas/${found.id}/versions`, {
+      ...{ id: v7(), method: found.method, basedOn: number, as: 'house', settles: [] },
+      ...{ recipe: { ...recipe, handling: { ...recipe.handling, order: 'turns' } } },
+      reason: 'cups alike',
+    });
+    await this.page.reload();
   }
   async start({ tea, vessel, warm = false }: Pour): Promise<void> {
     await this.openStart();

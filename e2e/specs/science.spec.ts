@@ -32,7 +32,7 @@ test('a late pull: the judge already says what to expect; the bar shows it passi
   await house.expectThere('img', /^The cup now: (mellow|full|strong)/);
   await bar.pull('Sennet Hollow');
   await bar.judge('Sennet Hollow');
-  await house.expectFigure('expect', /darker.*more bitter.*than its house cup/i);
+  await house.expectFigure('expect', /darker.*more bitter.*than the house cup/i);
   await bar.mark('Bitter: bitter');
   await house.expectFigureIs('change', 'Lift it in its window');
   await house.expectSaid(/Brew this tea to the recipe first/);

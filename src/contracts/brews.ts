@@ -25,14 +25,7 @@ import {
   WISH_STRENGTHS,
 } from '#core/recipes';
 import type { StyleId } from '#core/styles';
-import type {
-  Celsius,
-  EpochMs,
-  Grams,
-  GramsPer100Ml,
-  Millilitres,
-  Seconds,
-} from '#core/units';
+import type { Celsius, EpochMs, Grams, GramsPer100Ml, Millilitres, Seconds } from '#core/units';
 import { endpoint } from './endpoint';
 import { BAR_SLOTS } from './limits';
 import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
@@ -178,7 +171,8 @@ export const Brew = z.strictObject({
   timing: oneOf<PullKind>(PULL_KINDS).nullable(),
   tea: z.strictObject({ id: Id, name: z.string(), style: Style as z.ZodType<StyleId, StyleId> }),
   lot: z.strictObject({ id: Id, name: z.string() }).nullable(),
-  vesselId: Id,
+  /** Null: a pot that is not on the shelf; what it is stands in the plan. */
+  vesselId: Id.nullable(),
   versionId: Id,
   versionNumber: z.number().int(),
   plan: Plan,
@@ -234,7 +228,10 @@ export const startBrew = endpoint(ROUTES.startBrew, {
     /** Null: whichever is in use. A device that has not heard of lots sends none. */
     lotId: Id.nullable().default(null),
     versionId: Id,
-    vesselId: Id,
+    /** Null: the pot that is described. */
+    vesselId: Id.nullable(),
+    /** A pot that is not on the shelf: no record is made of it. */
+    pot: VesselFields.nullable().default(null),
     water: quantity<Millilitres>({ min: 1, max: 20_000 }),
     warmed: z.boolean(),
     warming: z.boolean(),

@@ -1,7 +1,10 @@
 import { z } from 'zod';
+import { MILK_AMOUNTS } from '#core/recipes';
+import { SPOON_KINDS } from '#core/units';
 import { Bytes, endpoint } from './endpoint';
 import { Id } from './primitives';
 import { ROUTES } from './routes';
+import { VolumeChoice } from './sites';
 
 export const CARD_SIZES = ['a4', 'a5', 'a6'] as const;
 /** A tea's wall card as a PDF; its vessels are those of the site named, or the three largest that suit. */
@@ -23,6 +26,21 @@ export const printSwatches = endpoint(ROUTES.printSwatches, {
 });
 export const printLabel = endpoint(ROUTES.printLabel, {
   params: z.strictObject({ id: Id }),
+  response: Bytes,
+});
+/** A take-home card of one tea, for a pot of any size in the guest's own spoons and units. */
+export const printGuest = endpoint(ROUTES.printGuest, {
+  params: z.strictObject({ id: Id }),
+  query: z.strictObject({
+    size: z.enum(['a6', 'label62']).default('a6'),
+    /** ml poured on. */
+    water: z.coerce.number().min(50).max(5000),
+    spoon: z.enum(SPOON_KINDS).default('metricTeaspoon'),
+    volume: VolumeChoice.default('ml'),
+    degrees: z.enum(['C', 'F']).default('C'),
+    strength: z.enum(['-1', '0', '1']).default('0'),
+    milk: z.enum(MILK_AMOUNTS).default('none'),
+  }),
   response: Bytes,
 });
 /** Every tea's card, one a page. */

@@ -209,7 +209,10 @@ export function stepWords(
         : { act: 'Drain to the last drop', done: 'Drained' };
     case 'serve':
       return handling.order === 'turns'
-        ? { act: `Serve in turns, ${turnsOf(p.liquor, p.cups?.count).cups} cups${milk}`, done: 'Served' }
+        ? {
+            act: `Serve in turns, ${turnsOf(p.liquor, p.cups?.count).cups} cups${milk}`,
+            done: 'Served',
+          }
         : {
             act: `${handling.order === 'jug' ? 'Through a jug, then serve' : 'Serve it'}${milk}`,
             done: 'Served',

@@ -15,4 +15,4 @@ export {
   type Stage,
 } from './cup';
 export { outsideLimits } from './limits';
-export { POT_GRADIENT, strengthAlongPour } from './pour';
+export { POT_GRADIENT, strengthAlongPour, strengthsInARow } from './pour';

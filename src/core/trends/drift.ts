@@ -10,7 +10,8 @@ export type BrewFact = {
   readonly at: EpochMs;
   readonly tea: { readonly id: string; readonly name: string };
   readonly lot: { readonly id: string; readonly name: string } | null;
-  readonly vessel: { readonly id: string; readonly name: string };
+  /** Null: a pot that is not on the shelf. */
+  readonly vessel: { readonly id: string; readonly name: string } | null;
   readonly kettle: string;
   /** Hour of the day there, 0 to 23. */
   readonly hour: number;
@@ -164,7 +165,7 @@ export function driftsOf(brews: readonly BrewFact[]): Drift[] {
     ),
     ...pulls(
       'vessel',
-      (b) => ({ key: b.vessel.id, name: b.vessel.name }),
+      (b) => b.vessel && { key: b.vessel.id, name: b.vessel.name },
       (g, late) => `${g.name} is pulled ${late ? 'late' : 'early'}`,
     ),
     ...pulls(

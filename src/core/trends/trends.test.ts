@@ -76,7 +76,7 @@ describe('what drifts', () => {
   test('a pot that is pulled late is said, with how much against the rest and out of how many', () => {
     const [first] = driftsOf(
       quiet(300, 7).map((b) =>
-        b.vessel.id === 'v2' ? { ...b, error: seconds((b.error ?? 0) + 25) } : b,
+        b.vessel?.id === 'v2' ? { ...b, error: seconds((b.error ?? 0) + 25) } : b,
       ),
     );
     expect(first).toMatchObject({ by: 'vessel', of: 'v2', headline: 'Pot 2 is pulled late' });

@@ -1,3 +1,4 @@
+export { MARK_SHARE, vesselOfTyped, type TypedPot } from './typedPot';
 export { basketShape, coveringVolume, RELEASE_FLOOR, type BasketShape } from './basket';
 export {
   PROFILES,

@@ -37,9 +37,8 @@ export const brews = mysqlTable(
       .notNull()
       .references(() => teas.id),
     lotId: id('lot_id').references(() => lots.id),
-    vesselId: id('vessel_id')
-      .notNull()
-      .references(() => vessels.id),
+    /** Null: a pot that is not on the shelf; what it is stands in the plan. */
+    vesselId: id('vessel_id').references(() => vessels.id),
     versionId: id('version_id')
       .notNull()
       .references(() => versions.id),

@@ -73,7 +73,9 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
       taster: row.by ? asked.tasters.get(row.by.id) : undefined,
       elsewhere: row.siteId !== asked.siteId || row.kettle !== (asked.kettle ?? row.kettle),
     };
-    const key = [row.versionId, row.vessel, kept.leaf, kept.water, kept.onLeaf].join(' ') +
+    const vessel = row.vessel ?? kept.vessel.name;
+    const key =
+      [row.versionId, vessel, kept.leaf, kept.water, kept.onLeaf].join(' ') +
       JSON.stringify(kept.wish ?? null);
     const planned = plans.get(key) ?? plannedCup(cup);
     plans.set(key, planned);
@@ -82,7 +84,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
       {
         ...{ evidence, versionId: row.versionId },
         listed: {
-          ...{ id: row.id, at: row.startedAt.getTime(), vessel: row.vessel, by: row.by },
+          ...{ id: row.id, at: row.startedAt.getTime(), vessel, by: row.by },
           ...{ version: version.number, verdict: capital(verdictWords(verdict)) },
           recorded: recordedWords(done),
           proposed: row.proposal ? leversOf(row.proposal) : [],

@@ -24,7 +24,7 @@ export const judgedBrewsOf = (tx: Tx, teaId: string, method: Method) =>
     })
     .from(brews)
     .innerJoin(versions, eq(versions.id, brews.versionId))
-    .innerJoin(vessels, eq(vessels.id, brews.vesselId))
+    .leftJoin(vessels, eq(vessels.id, brews.vesselId))
     .leftJoin(people, eq(people.id, brews.judgedBy))
     .leftJoin(leftOutBy, eq(leftOutBy.id, brews.leftOutBy))
     .where(

@@ -116,7 +116,7 @@ async function changed(
       return { pulledBy: who.personId };
     default: {
       if (e.kind === 'leafBack') {
-        const held = await inVessel(tx, row.siteId, row.vesselId);
+        const held = row.vesselId && (await inVessel(tx, row.siteId, row.vesselId));
         if (held && held.id !== row.id)
           throw refused(await brew(), 'vesselInUse', `${held.tea} is in its vessel by now.`);
       }

@@ -1,6 +1,6 @@
 import { unparse } from 'papaparse';
 import { verdictWords } from '#core/corrections';
-import { METHODS } from '#core/recipes';
+import { METHODS, wishWords } from '#core/recipes';
 import { secondsBetween } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import type { LogFilters } from '#contracts/log';
@@ -15,6 +15,7 @@ const COLUMNS = [
   'started',
   'tea',
   'lot',
+  'wish',
   'vessel',
   'method',
   'recipe_version',
@@ -52,6 +53,7 @@ function rowOf(
     started: new Date(b.startedAt).toISOString(),
     tea: b.tea.name,
     lot: b.lot?.name ?? '',
+    wish: b.plan.wish ? wishWords(b.plan.wish) : '',
     vessel: b.plan.vessel.name,
     method: METHODS[b.method].label,
     recipe_version: b.versionNumber,

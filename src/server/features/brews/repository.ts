@@ -142,7 +142,7 @@ export async function recentPours(tx: Tx, siteId: string, most: number) {
   const seen = new Map<string, { teaId: string; vesselId: string; water: number }>();
   for (const id of ids) {
     const r = byId.get(id);
-    if (r && !seen.has(r.teaId))
+    if (r?.vesselId && !seen.has(r.teaId))
       seen.set(r.teaId, { teaId: r.teaId, vesselId: r.vesselId, water: r.plan.water });
   }
   return [...seen.values()].slice(0, most);

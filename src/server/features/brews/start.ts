@@ -4,10 +4,11 @@ import { cardOf, planAgain, planOf } from '#core/brews';
 import { cardFaultWords, methodFor } from '#core/recipes';
 import { lotInUse } from '#core/teas';
 import { secondsBetween } from '#core/units';
+import { vesselFaults } from '#core/vessels';
 import type { Brew, startBrew } from '#contracts/brews';
 import type { Site } from '#contracts/sites';
 import { vesselFactsOf } from '#contracts/vesselFacts';
-import type { Vessel } from '#contracts/vessels';
+import type { Vessel, VesselFields } from '#contracts/vessels';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, orders } from '../../db/schema';
 import { instantOf } from '../../http/clocks';
@@ -30,12 +31,12 @@ const LONGEST_WAIT = 35 * 86_400_000;
 const MADE_OFFLINE = 600_000;
 
 /** The next steep of leaf that was steeped already: by its last steep. */
-async function planNextSteep(tx: Tx, after: string, site: Site, vessel: Vessel) {
+async function planNextSteep(tx: Tx, after: string, site: Site, vesselId: string | null) {
   const before = await requireBrew(tx, after);
   const last = (await steepsOf(tx, before.leafId)).at(-1);
   if (
     !('pulled' in before.state) ||
-    before.vesselId !== vessel.id ||
+    before.vesselId !== vesselId ||
     before.siteId !== site.id ||
     last?.id !== before.id
   )
@@ -53,7 +54,8 @@ async function planNextSteep(tx: Tx, after: string, site: Site, vessel: Vessel) 
     );
   return {
     site,
-    vessel,
+    vesselId,
+    method: before.method,
     lotId: before.lot?.id ?? null,
     versionId: before.versionId,
     plan: again.plan,
@@ -62,15 +64,33 @@ async function planNextSteep(tx: Tx, after: string, site: Site, vessel: Vessel) 
   };
 }
 
+/** A vessel of the site's shelf with nothing in it. */
+async function freeVessel(tx: Tx, id: string, site: Site, isNow: boolean): Promise<Vessel> {
+  const vessel = await vesselById(tx, id);
+  if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
+  const held =
+    (await brewInVessel(tx, site.id, vessel.id)) ??
+    // Tea that was made without a network is made: both are kept, and people say which it is.
+    (isNow ? await batchInVessel(tx, vessel.id) : undefined);
+  if (held) throw new AppError('brew.vesselInUse', 409, inVesselWords(vessel.name, held));
+  return vessel;
+}
+/** A pot that is not on the shelf, as it was described. @throws when it makes no sense, or none was described */
+function potOf(pot: VesselFields | null): VesselFields {
+  if (pot === null) throw notFound('That vessel');
+  const faults = vesselFaults(pot);
+  if (Object.keys(faults).length > 0) throw invalid(faults);
+  return pot;
+}
+
 /**
  * What a brew is made of: worked out here again from the records, or, for leaf that was steeped already, from its
  * last steep.
  */
 async function planBrew(tx: Tx, given: StartRequest, now: number) {
-  const [tea, version, vessel, site] = [
+  const [tea, version, site] = [
     await teaById(tx, given.teaId),
     await versionById(tx, given.versionId),
-    await vesselById(tx, given.vesselId),
     await siteById(tx, given.siteId),
   ];
   if (!tea || !version || version.teaId !== tea.id) throw notFound('That recipe');
@@ -81,30 +101,30 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
       409,
       `${tea.name}: version ${version.number} is retired. Choose the tea again: the book has a newer version.`,
     );
-  if (!vessel || vessel.retired || vessel.siteId !== site.id) throw notFound('That vessel');
-  const held =
-    (await brewInVessel(tx, site.id, vessel.id)) ??
-    // Tea that was made without a network is made: both are kept, and people say which it is.
-    (given.at > now - MADE_OFFLINE ? await batchInVessel(tx, vessel.id) : undefined);
-  if (held) throw new AppError('brew.vesselInUse', 409, inVesselWords(vessel.name, held));
-  if (given.after !== null) return planNextSteep(tx, given.after, site, vessel);
+  const vessel =
+    given.vesselId === null
+      ? null
+      : await freeVessel(tx, given.vesselId, site, given.at > now - MADE_OFFLINE);
+  if (given.after !== null) return planNextSteep(tx, given.after, site, given.vesselId);
+  const pot = vessel === null ? potOf(given.pot) : vesselFactsOf(vessel);
   const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
   if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
   const { water, warmed, wish, cups } = given;
-  const pour = { tea, lot, version, vessel, site, water, warmed, wish, cups };
+  const pour = { tea, lot, version, vessel: pot, site, water, warmed, wish, cups };
   const card = cardOf(pour);
   if (card.kind !== 'card')
     throw new AppError(
       'brew.cannot',
       422,
-      `${tea.name} in the ${vessel.name}: ${cardFaultWords(card)}`,
+      `${tea.name} in the ${pot.name}: ${cardFaultWords(card)}`,
     );
   return {
     site,
-    vessel,
+    vesselId: given.vesselId,
+    method: methodFor(pot),
     lotId: lot?.id ?? null,
     versionId: version.id,
-    plan: planOf(card, { ...pour, vessel: vesselFactsOf(pour.vessel) }),
+    plan: planOf(card, pour),
     leafId: given.id,
     teaId: tea.id,
   };
@@ -129,7 +149,11 @@ export async function startBrewIn(
     throw invalid({
       at: 'This brew began more than a month ago. The bar does not take a brew that old.',
     });
-  const { site, vessel, lotId, versionId, plan, leafId, teaId } = await planBrew(tx, given, now);
+  const { site, vesselId, method, lotId, versionId, plan, leafId, teaId } = await planBrew(
+    tx,
+    given,
+    now,
+  );
   const place = await freePlace(tx, site.id, given.place);
   const at = new Date(instantOf(given.at, now));
   await tx.insert(brews).values({
@@ -137,9 +161,9 @@ export async function startBrewIn(
     siteId: site.id,
     teaId,
     lotId,
-    vesselId: vessel.id,
+    vesselId,
     versionId,
-    method: methodFor(vessel),
+    method,
     leafId,
     pairedId: null,
     kettle: site.kettle.name,

@@ -83,7 +83,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
     at: epochMs(r.at.getTime()),
     tea: { id: r.teaId, name: teaNames.get(r.teaId) ?? '' },
     lot: r.lotId ? { id: r.lotId, name: lotNames.get(r.lotId) ?? '' } : null,
-    vessel: { id: r.vesselId, name: vesselNames.get(r.vesselId) ?? '' },
+    vessel: r.vesselId ? { id: r.vesselId, name: vesselNames.get(r.vesselId) ?? '' } : null,
     kettle: r.kettle,
     hour: hourOf(r.at),
     error: r.error === null ? null : seconds(r.error),
@@ -96,7 +96,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
   const asked = (f: BrewFact & { by: string }) =>
     (!q.teaId || f.tea.id === q.teaId) &&
     (!q.lotId || f.lot?.id === q.lotId) &&
-    (!q.vesselId || f.vessel.id === q.vesselId) &&
+    (!q.vesselId || f.vessel?.id === q.vesselId) &&
     (!q.personId || f.by === q.personId) &&
     (q.kettle === undefined || f.kettle === q.kettle) &&
     (q.hour === undefined || f.hour === q.hour);
@@ -118,7 +118,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
               value: v,
               teaId: f.tea.id,
               tea: f.tea.name,
-              vessel: f.vessel.name,
+              vessel: f.vessel?.name ?? 'a pot not on the shelf',
             },
           ];
     })
@@ -133,7 +133,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
     since: facts[0]?.at ?? null,
     tables: {
       tea: groupRows(own, (b) => ({ key: b.tea.id, name: b.tea.name })),
-      vessel: groupRows(own, (b) => ({ key: b.vessel.id, name: b.vessel.name })),
+      vessel: groupRows(own, (b) => b.vessel && { key: b.vessel.id, name: b.vessel.name }),
       kettle: groupRows(own, (b) => (b.kettle ? { key: b.kettle, name: b.kettle } : null)),
       hour: groupRows(own, (b) => ({
         key: String(b.hour),

@@ -25,7 +25,7 @@ export async function undoLast(tx: Tx, row: BrewRow, of: string, who: Signed): P
     throw refused(brew, 'movedOn', 'Something else was done to it since.');
   const before = restored(event.before);
   if (before.state === 'warming' || before.state === 'steeping') {
-    const held = await inVessel(tx, row.siteId, row.vesselId);
+    const held = row.vesselId && (await inVessel(tx, row.siteId, row.vesselId));
     if (held && held.id !== row.id)
       throw refused(brew, 'vesselInUse', `${held.tea} is in its vessel by now.`);
   }

@@ -107,14 +107,19 @@ async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<Fou
     const mine = measured.filter((m) => m.brewId === b.id).map((m) => m.body);
     const colour = mine.flatMap((e) => ('kind' in e && e.kind === 'colour' ? [e] : [])).at(-1);
     const solids = mine.flatMap((e) => ('kind' in e && e.kind === 'solids' ? [e] : [])).at(-1);
-    if (!b.verdict && !colour && !solids) return [];
+    // A guest's cup was judged as it was asked for, which says nothing of the house's. What was measured of it counts.
+    const verdict = b.plan.wish ? null : b.verdict;
+    if (!verdict && !colour && !solids) return [];
     // As it was really made: leaf that was weighed and heat that was read are the cup’s, not the tea’s.
     const { waterOn, pulled } = b.state;
-    const { character: _character, ...brew } = asDone({ ...b.plan, fitted: null }, b.tea.style, {
-      ...{ steeped: secondsBetween(waterOn, pulled), waterOn, marks: b.marks },
-      readings: b.readings,
-    }).brew;
-    const { verdict } = b;
+    const { character: _character, ...brew } = asDone(
+      { ...b.plan, fitted: null, wish: null },
+      b.tea.style,
+      {
+        ...{ steeped: secondsBetween(waterOn, pulled), waterOn, marks: b.marks },
+        readings: b.readings,
+      },
+    ).brew;
     return [
       {
         id: b.id,

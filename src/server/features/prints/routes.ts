@@ -1,6 +1,10 @@
 import type { Request } from 'express';
+import { isCold, WISH_STRENGTHS } from '#core/recipes';
+import { recipeFor } from '#core/teas';
+import { millilitres } from '#core/units';
 import {
   printBook,
+  printGuest,
   printLabel,
   printPocket,
   printScaling,
@@ -74,6 +78,24 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
         site,
         pours,
         startAddress(originOf(req), tea, pours[0]?.vessel),
+      ),
+    };
+  });
+  on.file(printGuest, async ({ params, query, who }) => {
+    const [tea, site] = [await teaById(db, params.id), await siteOf(who.siteId)];
+    const recipe = tea && recipeFor(tea, 'pot');
+    if (!tea || !recipe?.house || isCold(recipe.method)) throw notFound('A hot recipe of this tea');
+    const version = recipe.house;
+    const { spoon, volume, degrees, milk, size } = query;
+    const strength = WISH_STRENGTHS.find((s) => String(s) === query.strength) ?? 0;
+    const pot = { spoon, volume, degrees, water: millilitres(query.water) };
+    const asked = { tea, version, site, size, pot: { ...pot, wish: { strength, milk } } };
+    return {
+      type: PDF,
+      name: `${tea.name} guest card.pdf`,
+      body: something(
+        await work.run(PRINT_TASKS.guestCard, asked),
+        `${tea.name} cannot be brewed in a pot of this size`,
       ),
     };
   });

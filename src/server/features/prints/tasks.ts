@@ -2,6 +2,7 @@ import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { task } from '../../work/task';
+import { guestCard } from './guestCard';
 import type { CardSize } from './page';
 import { pocketCard } from './pocketCard';
 import { poursOf, startAddress } from './pours';
@@ -39,6 +40,7 @@ function book(
 export const PRINT_TASKS = {
   wallCard: task('print.wallCard', wallCard),
   book: task('print.book', book),
+  guestCard: task('print.guestCard', guestCard),
   caddyLabel: task('print.caddyLabel', caddyLabel),
   swatchStrip: task('print.swatchStrip', swatchStrip),
   pocketCard: task('print.pocketCard', pocketCard),

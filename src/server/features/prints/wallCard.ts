@@ -22,6 +22,7 @@ import {
 import type { Site } from '#contracts/sites';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
+import { caffeineOnPaper } from './caffeine';
 import { drawCode } from './code';
 import { A5, type CardSize, dayOnPaper, onCards, type Paper } from './page';
 
@@ -234,10 +235,9 @@ function foot(p: Paper, w: WallCard, y: number) {
     'sans',
   );
   if (tea.allergens) line(`Allergens: ${tea.allergens}`, 'heavy');
-  const caffeine = styleOf(tea.style).extractable[2] > 0 ? 'Contains caffeine.' : 'No caffeine.';
   p.text(
     [
-      `${tea.caffeine ? `${tea.caffeine}.` : caffeine} ${tea.cautions} Boiling water and steam scald.`,
+      `${caffeineOnPaper(tea)} ${tea.cautions} Boiling water and steam scald.`,
       'Cup as printed: judge by the tea, not by the ink.',
       `House recipe ${version.number}, ${version.author.name}, ${dayOnPaper(version.at)}. Scan to brew.`,
     ].join('\n'),

@@ -1,3 +1,4 @@
+import { wishWords } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { styleOf } from '#core/styles';
 import { numberText, temperatureText, volumeText } from '#core/units';
@@ -6,6 +7,16 @@ import { liquorYield } from '#core/vessels';
 import type { Brew } from '#contracts/brews';
 import { useUnits } from '../people/session';
 
+/** What a guest asked for, against the house recipe. */
+function wishText({ recipe }: Brew['plan'], wish: NonNullable<Brew['plan']['wish']>): string {
+  const { dose, temperature, best } = wish.house;
+  const house = [
+    recipe.dose !== dose && `${numberText(dose, 2)} g per 100 ml`,
+    recipe.temperature !== temperature && `${numberText(temperature, 0)} °C`,
+    wish.best !== best && minutesText(best),
+  ].filter(Boolean);
+  return `${wishWords(wish)}${house.length > 0 ? `; the house recipe has ${house.join(', ')}` : ''}`;
+}
 /** How a running brew's card came about, from what was kept with it. */
 export function BrewWorking({ brew }: { brew: Brew }) {
   const units = useUnits();
@@ -27,6 +38,7 @@ export function BrewWorking({ brew }: { brew: Brew }) {
         ? `${temperatureText(plan.kettle, units.temperature)} in the kettle, vessel ${plan.warmed ? 'warmed' : 'cold'}`
         : `out of reach: it would take ${temperatureText(plan.kettle, units.temperature)} in the kettle`,
     ],
+    ...(plan.wish ? [['Wish', wishText(plan, plan.wish)] satisfies [string, string]] : []),
     [
       'Window',
       `${minutesText(recipe.window.earliest)} earliest, ${minutesText(recipe.window.best)} best, ${minutesText(recipe.window.latest)} latest`,

@@ -126,7 +126,7 @@ export const vesselsInUse = (brews: readonly BarBrew[]): Map<string, BarBrew> =>
   new Map(
     allOf(brews)
       .filter((b) => b.state.kind === 'warming' || b.state.kind === 'steeping')
-      .map((b) => [b.vesselId, b]),
+      .flatMap((b): [string, BarBrew][] => (b.vesselId === null ? [] : [[b.vesselId, b]])),
   );
 
 /** What waits to be brewed, with what was done to it here laid over it. */

@@ -1,13 +1,12 @@
-import { begin, cardOf, planAgain, planOf } from '#core/brews';
-import { type CupsAsked, methodFor, NO_WISH, type Wish } from '#core/recipes';
+import { begin, cardOf, planAgain, planOf, toCardInput } from '#core/brews';
+import { cardForCups, type CupsAsked, methodFor, NO_WISH, type Wish } from '#core/recipes';
 import { type EpochMs, epochMs, type Millilitres, secondsBetween } from '#core/units';
 import type { Brew, StartBrew } from '#contracts/brews';
 import { BAR_SLOTS } from '#contracts/limits';
 import type { Who } from '#contracts/primitives';
 import type { Site } from '#contracts/sites';
 import type { Lot, Tea, Version } from '#contracts/teas';
-import { vesselFactsOf } from '#contracts/vesselFacts';
-import type { Vessel } from '#contracts/vessels';
+import { type BrewedVessel, vesselFactsOf } from '#contracts/vesselFacts';
 import { newId } from '../../platform/ids';
 import { allOf, type BarBrew } from './barBrews';
 
@@ -17,7 +16,7 @@ export type StartAsked = {
   readonly tea: Tea;
   readonly lot: Lot | null;
   readonly version: Version;
-  readonly vessel: Vessel;
+  readonly vessel: BrewedVessel;
   readonly water: Millilitres;
   readonly warmed: boolean;
   /** The vessel is warmed first, so the water is not on yet. */
@@ -67,9 +66,11 @@ const asStart = (body: StartBrew, brew: Brew): Start => ({
 
 /** The start of a brew from its card; null when the bar is full or there is no card for this vessel. */
 export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): Start | null {
-  const { site, tea, lot, version, vessel, water, warmed, warming, orderId = null } = asked;
+  const { site, tea, lot, version, vessel, warmed, warming, orderId = null } = asked;
   const { wish = NO_WISH, cups = null } = asked;
-  const card = cardOf(asked);
+  const { water, card } = cups
+    ? cardForCups(toCardInput(asked), cups)
+    : { water: asked.water, card: cardOf(asked) };
   const place = freePlace(taken);
   if (card.kind !== 'card' || place === null) return null;
   const at = Math.round(atMs);
@@ -81,6 +82,7 @@ export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): 
     lotId: lot?.id ?? null,
     versionId: version.id,
     vesselId: vessel.id,
+    pot: vessel.id === null ? vesselFactsOf(vessel) : null,
     water,
     warmed,
     warming,

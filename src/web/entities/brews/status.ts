@@ -1,6 +1,7 @@
 import { type BrewStep, type Phase, stepNow, stepWords } from '#core/brews';
 import {
   type EpochMs,
+  millilitres,
   minutesText,
   type Seconds,
   seconds,
@@ -141,11 +142,18 @@ export function brewStatus(
         short: words.done,
         step: 'Judge the cup',
         brief: 'Judge the cup',
-        detail: `${volumeText(brew.plan.liquor, units.volume)} of liquor${by ? `, ${by}` : ''}`,
+        detail: `${servedWords(brew, units)}${by ? `, ${by}` : ''}`,
         act: 'Judge',
       };
     }
   }
+}
+
+/** What is in the pot for its cups: liquor, and the milk that goes with it. */
+function servedWords({ plan }: Brew, units: Units): string {
+  const milk = plan.wish?.milkMl ?? 0;
+  const liquor = `${volumeText(plan.liquor, units.volume)} of liquor`;
+  return milk > 0 ? `${liquor}, ${volumeText(millilitres(milk), units.volume)} of milk` : liquor;
 }
 
 /** What is next while a vessel warms. */

@@ -15,6 +15,7 @@ const printedOf = (tea: Tea): Printed[] =>
   [
     { where: 'name', text: tea.name },
     { where: 'tasting words', text: tea.words },
+    { where: 'blend', text: tea.blend },
     { where: 'cautions', text: tea.cautions },
     { where: 'caffeine', text: tea.caffeine },
     ...tea.recipes.map(({ house }) => ({ where: 'recipe note', text: house?.recipe.note ?? '' })),

@@ -2,6 +2,7 @@ import { MoreHorizontal } from 'lucide-react';
 import { lazy, memo, Suspense, useDeferredValue, useState } from 'react';
 import type { Phase } from '#core/brews';
 import type { Liquor } from '#core/colour';
+import { wishWords } from '#core/recipes';
 import { grams } from '#core/units';
 import { tint } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
@@ -87,6 +88,7 @@ export const BrewDrawing = memo(function BrewDrawing({
           {brew.place} · {vessel.name}
           {together}
           {steep}
+          {brew.plan.wish && ` · ${wishWords(brew.plan.wish)}`}
           {whoOf(brew)}
           {brew.unsaved ? ' · not saved yet' : ''}
         </>

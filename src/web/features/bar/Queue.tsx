@@ -1,6 +1,9 @@
 import type { KeyboardEvent } from 'react';
+import { cupsWords, wishWords } from '#core/recipes';
+import { volumeText, type VolumeUnit } from '#core/units';
 import type { Order } from '#contracts/brews';
 import type { BrewCommands } from '../../entities/brews/commands';
+import { useUnits } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
@@ -39,6 +42,16 @@ export function Queue({ orders, commands, onStart, most = orders.length }: Props
   );
 }
 
+/** For whom, in what, and what was asked for. */
+const orderWords = (
+  { forWhom, wish, cups }: Order,
+  vessel: string | undefined,
+  unit: VolumeUnit,
+): string =>
+  [forWhom, vessel, cups && cupsWords(cups, volumeText(cups.each, unit)), wish && wishWords(wish)]
+    .filter(Boolean)
+    .join(', ');
+
 function Row({
   order,
   onKeyDown,
@@ -50,6 +63,7 @@ function Row({
   onStart: () => void;
   onDrop: () => void;
 }) {
+  const units = useUnits();
   const { data: book } = useBookQuery();
   const { data: shelf } = useVesselsQuery();
   const tea = book?.teas.find((t) => t.id === order.teaId);
@@ -73,7 +87,7 @@ function Row({
             <span>
               <span className="tea">{order.teaName}</span>
               <span className="small">
-                {[order.forWhom, vessel?.name].filter(Boolean).join(', ') || 'any vessel'}
+                {orderWords(order, vessel?.name, units.volume) || 'any vessel'}
               </span>
             </span>
           </button>

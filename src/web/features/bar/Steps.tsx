@@ -1,12 +1,5 @@
 import { type FormEvent, useEffect, useRef, useState } from 'react';
-import {
-  CLOCK_STEPS,
-  stepsOf,
-  stepStates,
-  type StepWithState,
-  stepWords,
-  turnsOf,
-} from '#core/brews';
+import { CLOCK_STEPS, stepsOf, stepStates, type StepWithState, stepWords } from '#core/brews';
 import {
   celsius,
   type EpochMs,
@@ -16,7 +9,6 @@ import {
   parseTemperature,
   readingText,
   secondsBetween,
-  volumeText,
 } from '#core/units';
 import { type BarBrew } from '../../entities/brews/barBrews';
 import type { BrewCommands } from '../../entities/brews/commands';
@@ -24,6 +16,7 @@ import { useUnits } from '../../entities/people/session';
 import { useScaleHere } from '../../platform/scale/scale';
 import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { clockText } from '../../ui/days';
+import { ServeTurns } from './ServeTurns';
 
 /** Water has begun to go on when the scale has risen by so much, g. */
 const POURING = 8;
@@ -107,7 +100,7 @@ export function Steps({
                 <Pouring brew={brew} onPour={onPour} />
               )}
               {s.kind === 'serve' && brew.plan.recipe.handling.order === 'turns' && (
-                <Turns brew={brew} />
+                <ServeTurns brew={brew} />
               )}
               {s.kind === 'weigh' && weighing && (
                 <div className="w-full">
@@ -164,55 +157,6 @@ function Rising({ onRise }: { onRise: () => void }) {
     <p className="small">
       The clock starts as the water goes on. Stand the vessel on the scale first, leaf in it.
     </p>
-  );
-}
-
-/** The order of pouring, drawn: each cup half, then back. */
-function Turns({ brew }: { brew: BarBrew }) {
-  const units = useUnits();
-  const { cups, each, order } = turnsOf(brew.plan.liquor);
-  const [X, TOP] = [58, 30];
-  return (
-    <svg
-      className="w-full max-w-[440px]"
-      viewBox={`0 0 ${cups * X + 90} 104`}
-      role="img"
-      aria-label={`Pour ${volumeText(each, units.volume)} into ${order.join(', ')}`}
-    >
-      {Array.from({ length: cups }, (_, i) => (
-        <g key={i} transform={`translate(${10 + i * X} ${TOP})`}>
-          <path d="M0 0L6 40H34L40 0" fill="none" stroke="var(--ink)" strokeWidth="1.6" />
-          <path d="M3 20H37" stroke="var(--ink)" strokeDasharray="3 3" />
-          <text x="20" y="58" fontSize="15" fontWeight="700" textAnchor="middle" fill="var(--ink)">
-            {i + 1}
-          </text>
-          <text x="20" y="15" fontSize="12" textAnchor="middle" fill="var(--ink-2)">
-            {cups * 2 - i}.
-          </text>
-          <text x="20" y="34" fontSize="12" textAnchor="middle" fill="var(--ink-2)">
-            {i + 1}.
-          </text>
-        </g>
-      ))}
-      <path
-        d={`M12 20H${cups * X - 18}m-7 -4l7 4l-7 4`}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-      />
-      <path
-        d={`M${cups * X - 18} 96H12m7 -4l-7 4l7 4`}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-      />
-      <text x={cups * X + 6} y="54" fontSize="14" fill="var(--ink)">
-        {volumeText(each, units.volume)}
-      </text>
-      <text x={cups * X + 6} y="72" fontSize="13" fill="var(--ink-2)">
-        each time
-      </text>
-    </svg>
   );
 }
 

@@ -1,9 +1,10 @@
-import { methodFor } from '#core/recipes';
+import { methodFor, NO_WISH } from '#core/recipes';
 import { lotInUse, recipeFor } from '#core/teas';
 import { millilitres } from '#core/units';
 import type { Order } from '#contracts/brews';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import type { BrewCommands } from '../../entities/brews/commands';
+import { orderToSearch } from '../../entities/brews/orderSearch';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
@@ -23,6 +24,7 @@ export function useStartOrder(commands: BrewCommands, brews: readonly BarBrew[])
       (v) => v.id === order.vesselId && v.siteId === site.id && !v.retired,
     );
     const version = tea && vessel ? recipeFor(tea, methodFor(vessel))?.house : null;
+    const asked = { water: order.water, cups: order.cups ?? null, wish: order.wish ?? NO_WISH };
     const busy = vessel !== undefined && !inUse.isFree(vessel.id);
     if (tea && vessel && version && !busy) {
       const started = commands.start({
@@ -34,12 +36,16 @@ export function useStartOrder(commands: BrewCommands, brews: readonly BarBrew[])
         warmed: version.recipe.warm,
         warming: true,
         orderId: order.id,
+        wish: asked.wish,
+        cups: asked.cups,
       });
       if (started) return commands.sayStarted(started);
     }
-    const wish = new URLSearchParams({ tea: order.teaId, order: order.id });
-    if (order.vesselId && !busy) wish.set('vessel', order.vesselId);
-    if (order.water) wish.set('water', String(order.water));
-    go(`/start?${wish}`);
+    const search = new URLSearchParams({
+      ...{ tea: order.teaId, order: order.id },
+      ...(order.vesselId && !busy && { vessel: order.vesselId }),
+      ...orderToSearch(asked),
+    });
+    go(`/start?${search}`);
   };
 }

@@ -20,6 +20,7 @@ import { ColdRecipe } from './ColdRecipe';
 import { InOurVessels } from './InOurVessels';
 import { Lots } from './Lots';
 import { AboutTea, Notes } from './tea/AboutTea';
+import { GuestCard } from './tea/GuestCard';
 import { HouseRecipe, VersionRow } from './tea/HouseRecipe';
 import { MethodTabs } from './tea/MethodTabs';
 import { TeaForm } from './TeaForm';
@@ -262,7 +263,8 @@ function Prints({ tea }: { tea: Tea }) {
       ))}{' '}
       <PrintLink href={`/api/teas/${tea.id}/label.pdf`} teas={[tea]}>
         Label, 62 mm
-      </PrintLink>
+      </PrintLink>{' '}
+      <GuestCard tea={tea} />
     </p>
   );
 }

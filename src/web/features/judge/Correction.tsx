@@ -3,7 +3,7 @@ import type { ColouredBrew } from '#core/colour';
 import { isRight, type Proposal, type Verdict } from '#core/corrections';
 import { brewCup } from '#core/cup';
 import { cupWords, differenceWords } from '#core/taste';
-import { capital, type Seconds } from '#core/units';
+import { capital } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { ProposalPanel } from '../../entities/brews/ProposalPanel';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
@@ -42,7 +42,7 @@ export function Correction({
     <ProposalPanel
       title="Next brew"
       judged="this cup"
-      expect={<Expect brewed={brewed} best={brew.plan.recipe.window.best} basis={basis} />}
+      expect={<Expect brewed={brewed} plan={brew.plan} basis={basis} />}
       {...{ verdict, proposal, basis, onKeep }}
     >
       <h2>This cup</h2>
@@ -53,7 +53,17 @@ export function Correction({
 }
 
 /** What this pull should have made of the cup, before it is tasted. */
-function Expect({ brewed, best, basis }: { brewed: ColouredBrew; best: Seconds; basis: string }) {
+function Expect({
+  brewed,
+  plan,
+  basis,
+}: {
+  brewed: ColouredBrew;
+  plan: BarBrew['plan'];
+  basis: string;
+}) {
+  const { best } = plan.recipe.window;
+  const cup = plan.wish ? 'the cup that was asked for' : 'the house cup';
   const [now, house] = useMemo(
     () => [brewCup(brewed).taste, brewCup({ ...brewed, time: best }).taste],
     [brewed, best],
@@ -62,7 +72,7 @@ function Expect({ brewed, best, basis }: { brewed: ColouredBrew; best: Seconds; 
   return (
     <>
       <p className="text-[19px] font-semibold">
-        {off.length ? capital(`${off.join(', ')} than its house cup.`) : 'As the house cup.'}
+        {off.length ? capital(`${off.join(', ')} than ${cup}.`) : capital(`as ${cup}.`)}
       </p>
       <p>
         {capital(cupWords(now))}. <span className="small">{basis}.</span>

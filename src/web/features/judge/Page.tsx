@@ -10,6 +10,7 @@ import {
   type Verdict,
   verdictWords,
 } from '#core/corrections';
+import { wishWords } from '#core/recipes';
 import { minutesText, secondsBetween, volumeText } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { brewMade } from '../../entities/brews/made';
@@ -26,6 +27,9 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { useOtherCups, withAllCups } from './allCups';
 import { Correction } from './Correction';
+
+const COLOUR_HINT =
+  'hold the white cup beside the screen, touch the nearest. Judge under the lamp, not by this screen’s light';
 
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
 export function JudgePage() {
@@ -122,6 +126,12 @@ function Judge({ brew }: { brew: BarBrew }) {
         <span className="small text-[16px]">
           {plan.vessel.name}, {volumeText(plan.water, units.volume)}, {plan.pull.done.toLowerCase()}{' '}
           {minutesText(steeped)}
+          {plan.wish && (
+            <>
+              , <b>{wishWords(plan.wish)}</b>: judge it as the guest asked for it
+              {plan.wish.milk !== 'none' && ', with its milk'}
+            </>
+          )}
         </span>
         <span className="gap" />
         <div className="judge-strip">
@@ -133,7 +143,11 @@ function Judge({ brew }: { brew: BarBrew }) {
           verdict={verdict}
           onMark={mark}
           liquorAt={(strength) => swatchOf(knownFrom(plan, brew.tea.style), plan.recipe, strength)}
-          colourHint="hold the white cup beside the screen, touch the nearest. Judge under the lamp, not by this screen’s light"
+          colourHint={
+            plan.wish && plan.wish.milk !== 'none'
+              ? `before the milk goes in: ${COLOUR_HINT}`
+              : COLOUR_HINT
+          }
           onAllRight={() => keep(ALL_RIGHT, false)}
           remark={remark}
           onRemark={setRemark}

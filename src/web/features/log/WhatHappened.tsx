@@ -288,7 +288,7 @@ function BrewFoot({
       )}
       <Link
         className="btn"
-        to={`/start?tea=${brew.tea.id}&vessel=${brew.vesselId}&water=${plan.water}`}
+        to={`/start?tea=${brew.tea.id}&vessel=${brew.vesselId ?? ''}&water=${plan.water}`}
       >
         Brew again
       </Link>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { toCardInput } from '#core/brews';
-import { type Card, type CardFault, cardFaultWords, workingOf } from '#core/recipes';
-import { type Millilitres, numberText } from '#core/units';
+import { type Card, cardFaultWords, type CupsAsked, type Wish, workingOf } from '#core/recipes';
+import { numberText } from '#core/units';
 import type { Lot, Tea, Version } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import { useSession } from '../../entities/people/session';
 import { ScalePanel } from '../../platform/scale/ScalePanel';
 import { Sheet } from '../../ui/Dialog';
@@ -12,16 +12,18 @@ import { CardTools, Meets, StartFoot, Warming } from './CardActs';
 import { Cautions } from './CardParts';
 import { CardSpec } from './CardSpec';
 import { CardTitle } from './CardTitle';
+import type { WorkedPour } from './pour';
 
 type Props = {
   tea: Tea;
   lot: Lot | null;
   trial: Version | null;
   version: Version;
-  vessel: Vessel;
-  water: Millilitres;
+  vessel: BrewedVessel;
+  pour: WorkedPour;
+  cups: CupsAsked | null;
   warmed: boolean;
-  card: Card | CardFault;
+  wish: Wish;
   busyWith: string | null;
   onWarmed: (w: boolean) => void;
   onStart: (warming: boolean) => void;
@@ -34,11 +36,12 @@ type Props = {
 
 /** Why this pour cannot be started; null when it can. */
 function whyNot({
-  card,
+  pour,
   vessel,
   busyWith,
   barFull,
-}: Pick<Props, 'card' | 'vessel' | 'busyWith' | 'barFull'>): string | null {
+}: Pick<Props, 'pour' | 'vessel' | 'busyWith' | 'barFull'>): string | null {
+  const { card } = pour;
   if (card.kind !== 'card') return cardFaultWords(card);
   if (busyWith) return `${vessel.name} is in use: ${busyWith}.`;
   return barFull ? 'Twelve are on the bar: judge one or clear it first.' : null;
@@ -47,7 +50,8 @@ function whyNot({
 type OpenSheet = 'scale' | 'working' | null;
 /** The card worked out for this pour, and the act at its foot. */
 export function PourCard(props: Props) {
-  const { tea, lot, version, vessel, water, warmed, card, meets } = props;
+  const { tea, lot, version, vessel, pour, warmed, meets } = props;
+  const { water, card } = pour;
   const [sheet, setSheet] = useState<OpenSheet>(null);
   const good = card.kind === 'card' ? card : null;
   const why = whyNot(props);
@@ -62,7 +66,10 @@ export function PourCard(props: Props) {
         onLot={props.onLot}
       />
       {good ? (
-        <CardSpec tea={tea} lot={lot} version={version} vessel={vessel} water={water} card={good} />
+        <CardSpec
+          {...{ tea, lot, vessel, water, card: good, cups: props.cups }}
+          recipe={pour.recipe}
+        />
       ) : (
         <div className="mt-4">
           <Note bad>
@@ -93,7 +100,7 @@ export function PourCard(props: Props) {
       <StartFoot
         card={good}
         water={water}
-        best={version.recipe.window.best}
+        best={pour.recipe.window.best}
         vessel={vessel}
         warmed={warmed}
         off={why !== null}
@@ -110,15 +117,18 @@ function CardSheets({
   lot,
   version,
   vessel,
-  water,
+  pour: { water },
   warmed,
+  wish,
   card,
   open,
   onClose,
-}: Omit<Props, 'card'> & { card: Card | null; open: OpenSheet; onClose: () => void }) {
+}: Props & { card: Card | null; open: OpenSheet; onClose: () => void }) {
   const { site } = useSession();
   const working = () =>
-    card ? workingOf(toCardInput({ tea, lot, version, vessel, site, water, warmed }), card) : [];
+    card
+      ? workingOf(toCardInput({ tea, lot, version, vessel, site, water, warmed, wish }), card)
+      : [];
   return (
     <>
       {card && (

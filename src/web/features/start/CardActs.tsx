@@ -7,7 +7,7 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import type { Vessel } from '#contracts/vessels';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import { useUnits } from '../../entities/people/session';
 
 /** Whether the vessel is warmed first, where the recipe wants it or the heat needs it. */
@@ -97,7 +97,7 @@ export function StartFoot({
   card: Card | null;
   water: Millilitres;
   best: Seconds;
-  vessel: Vessel;
+  vessel: BrewedVessel;
   warmed: boolean;
   off: boolean;
   onStart: (warming: boolean) => void;

@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { bagsText, type Card, roundingWords, spoonsText } from '#core/recipes';
+import {
+  bagsText,
+  type Card,
+  type CupsAsked,
+  cupsWords,
+  roundingWords,
+  spoonsText,
+} from '#core/recipes';
 import { measureOf } from '#core/teas';
 import {
   type Millilitres,
@@ -10,11 +17,18 @@ import {
   volumeText,
 } from '#core/units';
 import type { Lot, Tea } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import { useSession, useUnits } from '../../entities/people/session';
 
 /** For whom it waits: a table, a name, or nothing. */
-export function ForWhom({ vessel, onAdd }: { vessel: string; onAdd: (forWhom: string) => void }) {
+export function ForWhom({
+  vessel,
+  onAdd,
+}: {
+  /** Null: any vessel; a pot that is not on the shelf is not kept for it. */
+  vessel: string | null;
+  onAdd: (forWhom: string) => void;
+}) {
   const [typed, setTyped] = useState('');
   return (
     <form
@@ -23,7 +37,7 @@ export function ForWhom({ vessel, onAdd }: { vessel: string; onAdd: (forWhom: st
         onAdd(typed.trim());
       }}
     >
-      <p>It waits in the queue, for the {vessel}.</p>
+      <p>It waits in the queue, for {vessel === null ? 'any vessel' : `the ${vessel}`}.</p>
       <div className="field-row mt-3">
         <label htmlFor="for-whom">For whom</label>
         <div className="with-unit">
@@ -83,10 +97,12 @@ export function WaterLine({
   water,
   card,
   vessel,
+  cups,
 }: {
   water: Millilitres;
   card: Card;
-  vessel: Vessel;
+  vessel: BrewedVessel;
+  cups: CupsAsked | null;
 }) {
   const units = useUnits();
   const v = volumeParts(water, units.volume);
@@ -100,7 +116,8 @@ export function WaterLine({
       <p>
         {where}
         <em>
-          {volumeText(card.liquor, units.volume)} pours off; brim at{' '}
+          {volumeText(card.liquor, units.volume)} pours off
+          {cups && `, ${cupsWords(cups, volumeText(cups.each, units.volume))}`}; brim at{' '}
           {volumeText(vessel.brim, units.volume)}
         </em>
       </p>
@@ -109,19 +126,20 @@ export function WaterLine({
 }
 
 /** Where the water stands against the fill mark. */
-function whereText(water: Millilitres, vessel: Vessel) {
+function whereText(water: Millilitres, vessel: BrewedVessel) {
   if (Math.abs(water - vessel.mark) < 0.5) return 'to the mark';
   if (water > vessel.mark) return 'over the mark';
   return 'under the mark';
 }
 
-export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: Vessel }) {
+export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: BrewedVessel }) {
   const { site } = useSession();
   return (
     <div className="cautions">
-      {tea.allergens && (
+      {(tea.allergens || card.milk > 0) && (
         <p>
-          <b className="strong">Allergens:</b> {tea.allergens}.
+          <b className="strong">Allergens:</b>{' '}
+          {[tea.allergens, card.milk > 0 && 'milk, in the cup'].filter(Boolean).join('; ')}.
         </p>
       )}
       {card.cautions.includes('crowded') && (

@@ -1,7 +1,7 @@
-import { brewingOf, type Card } from '#core/recipes';
+import { brewingOf, type Card, type CupsAsked, MILK_SHARES, type Recipe } from '#core/recipes';
 import { degrees, type Millilitres, numberText } from '#core/units';
-import type { Lot, Tea, Version } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
+import type { Lot, Tea } from '#contracts/teas';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import { CupForecast } from '../../entities/brews/CupForecast';
 import { SteepRule } from '../../entities/brews/SteepRule';
 import { useSession, useUnits } from '../../entities/people/session';
@@ -9,27 +9,29 @@ import { liquorAfter } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Spoons, WaterLine } from './CardParts';
 import { handsWords, HeatWords } from './HeatWords';
+import { WishNote } from './Wish';
 
 /** Leaf, water, heat and time of the pour, and what its cup should taste of. */
 export function CardSpec({
   tea,
   lot,
-  version,
+  recipe,
   vessel,
   water,
   card,
+  cups,
 }: {
   tea: Tea;
   lot: Lot | null;
-  version: Version;
-  vessel: Vessel;
+  recipe: Recipe;
+  vessel: BrewedVessel;
   water: Millilitres;
   card: Card;
+  cups: CupsAsked | null;
 }) {
   const units = useUnits();
   const { site } = useSession();
-  const { recipe } = version;
-  const brew = brewingOf({
+  const poured = brewingOf({
     tea,
     recipe,
     vessel,
@@ -39,6 +41,8 @@ export function CardSpec({
     time: recipe.window.best,
     ambient: site.ambient,
   });
+  const share = card.wished ? MILK_SHARES[card.wished.wish.milk] : 0;
+  const brew = share > 0 ? { ...poured, milk: share } : poured;
   return (
     <dl className="spec">
       <dt>Leaf</dt>
@@ -51,7 +55,7 @@ export function CardSpec({
       </dd>
       <dt>Water</dt>
       <dd>
-        <WaterLine water={water} card={card} vessel={vessel} />
+        <WaterLine {...{ water, card, vessel, cups }} />
       </dd>
       <dt>Heat</dt>
       <dd>
@@ -62,6 +66,7 @@ export function CardSpec({
         <HeatWords card={card} />
       </dd>
       <dd className="full">
+        {card.wished && <WishNote wished={card.wished} milk={card.milk} />}
         <SteepRule
           window={recipe.window}
           width={420}

@@ -1,8 +1,11 @@
 import { type Card, handlingWords, leewayWords, type Recipe } from '#core/recipes';
 import { celsius, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import { leafActWords } from '#core/vessels';
-import type { Vessel } from '#contracts/vessels';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import { useUnits } from '../../entities/people/session';
+
+/** Less than this is no difference that anybody tastes, °C. */
+const JUST = 0.5;
 
 export function HeatWords({ card }: { card: Card }) {
   const units = useUnits();
@@ -20,8 +23,8 @@ export function HeatWords({ card }: { card: Card }) {
       <p>
         <b>Straight off the boil</b>
         <em>
-          out of reach here by {numberText(heat.short, 0)} °C: water boils at {t(card.boiling)}.
-          Give it longer
+          {heat.short < JUST ? 'just enough here' : `${numberText(heat.short, 0)} °C short here`}:
+          water boils at {t(card.boiling)}.{heat.short >= JUST && ' Give it longer'}
         </em>
       </p>
     );
@@ -40,7 +43,7 @@ export function HeatWords({ card }: { card: Card }) {
   );
 }
 
-export function handsWords(recipe: Recipe, vessel: Vessel): string {
+export function handsWords(recipe: Recipe, vessel: BrewedVessel): string {
   const pull = leafActWords(vessel, recipe.handling.root).sentence;
   const again = recipe.later.length
     ? `Then again: ${recipe.later.map((w) => minutesText(w.best)).join(', ')}.`

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { cardOf } from '#core/brews';
+import { millilitres } from '#core/units';
 import { BAR_SLOTS } from '#contracts/limits';
 import type { Tea } from '#contracts/teas';
 import { apartFrom, attentionTimes } from '../../entities/brews/attention';
@@ -16,6 +16,7 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
+import { workOutPour } from './pour';
 import { VesselShelves } from './Shelves';
 import { StartSentence } from './StartSentence';
 
@@ -27,25 +28,29 @@ export function StartPage() {
   const { site } = useSession();
   const commands = useBrewCommands();
   const go = useGo();
-  const { tea, lot, version, vessel, water, teas, vessels, inUse, brews, recent } = choice;
+  const { tea, lot, version, vessel, amount, wish, teas, vessels, inUse, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
   const [full, setFull] = useState(false);
   useEffect(() => setWarmChoice(null), [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
-  const card =
-    tea && version && vessel ? cardOf({ tea, lot, version, vessel, site, water, warmed }) : null;
-  const holds = vessel ? inUse.holds(vessel.id) : null;
+  const pour =
+    tea && version && vessel
+      ? workOutPour({ tea, lot, version, vessel, site, warmed, wish }, amount)
+      : null;
+  const card = pour?.card ?? null;
+  const water = pour?.water ?? millilitres(0);
+  const cups = amount.kind === 'cups' ? amount.cups : null;
+  const holds = vessel?.id ? inUse.holds(vessel.id) : null;
   const taken = allOf(brews).length;
   // Whom it would meet if it were poured now, looked at again as time goes.
   const at = useNow(1000);
-  const apart =
-    version && holds === null ? apartFrom(attentionTimes(version.recipe), brews, at) : null;
+  const apart = pour && holds === null ? apartFrom(attentionTimes(pour.recipe), brews, at) : null;
   const met = apart?.meets
     ? {
         wait: apart.wait,
         name: apart.meets.tea.name,
         place: apart.meets.place,
-        at: clockText(at + (version?.recipe.window.best ?? 0) * 1000),
+        at: clockText(at + (pour?.recipe.window.best ?? 0) * 1000),
       }
     : null;
   const started = useRef(false);
@@ -61,7 +66,7 @@ export function StartPage() {
       water,
       warmed,
       warming,
-      orderId: choice.orderId,
+      ...{ orderId: choice.orderId, wish, cups },
     });
     started.current = brew !== null;
     if (!brew) return setFull(true);
@@ -79,12 +84,15 @@ export function StartPage() {
         <Loading what="teas and vessels" />
       </main>
     );
-  if (!tea || !version || !vessel || !card) {
+  if (!tea || !version || !vessel || !pour || !card) {
     return <NothingToBrew hasTea={teas.length > 0} hasVessel={vessels.length > 0} />;
   }
   const queue = (forWhom: string) => {
     commands.order.add(
-      { tea, vesselId: vessel.id, water: choice.atMark ? null : water, forWhom },
+      {
+        ...{ tea, vesselId: vessel.id, forWhom, wish, cups },
+        water: amount.kind === 'water' ? amount.water : null,
+      },
       choice.orders,
     );
     go('/');
@@ -109,7 +117,8 @@ export function StartPage() {
         <RecentTeas teas={recentTeas} chosen={tea} onPick={choice.pickTea} />
         <VesselShelves
           choice={choice}
-          recipe={version.recipe}
+          recipe={pour.recipe}
+          water={water}
           leaf={card.kind === 'card' ? card.leaf : null}
         />
       </section>
@@ -119,9 +128,10 @@ export function StartPage() {
         version={version}
         trial={choice.trial}
         vessel={vessel}
-        water={water}
+        pour={pour}
+        cups={cups}
         warmed={warmed}
-        card={card}
+        wish={wish}
         busyWith={holds}
         onWarmed={setWarmChoice}
         onStart={start}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Tea } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import { Sheet } from '../../ui/Dialog';
 import { ForWhom } from './CardParts';
 
@@ -12,7 +12,7 @@ export function QueueInstead({
   onQueue,
 }: {
   tea: Tea;
-  vessel: Vessel;
+  vessel: BrewedVessel;
   off: boolean;
   onQueue: (forWhom: string) => void;
 }) {
@@ -24,7 +24,7 @@ export function QueueInstead({
       </button>
       <Sheet title={`${tea.name} is up next`} open={open} onClose={() => setOpen(false)}>
         <ForWhom
-          vessel={vessel.name}
+          vessel={vessel.id === null ? null : vessel.name}
           onAdd={(forWhom) => {
             setOpen(false);
             onQueue(forWhom);

@@ -1,6 +1,7 @@
 import type { Recipe } from '#core/recipes';
-import { type Grams, grams, ML_PER, volumeText } from '#core/units';
+import { type Grams, grams, type Millilitres, ML_PER, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import type { Vessel } from '#contracts/vessels';
 import { liquorOfBatch } from '../../entities/batches/liquor';
 import { type ColdBatch, leftIn } from '../../entities/batches/standing';
@@ -20,7 +21,7 @@ const PER_SHELF = 5;
 const PER_PHONE_SHELF = 3;
 const LARGE = 900;
 
-const cupsWord = (v: Vessel) => {
+const cupsWord = (v: BrewedVessel) => {
   const n = Math.max(1, Math.round(v.mark / ML_PER.teacup));
   return `${n} ${n === 1 ? 'cup' : 'cups'}`;
 };
@@ -29,20 +30,24 @@ const cupsWord = (v: Vessel) => {
 export function VesselShelves({
   choice,
   recipe,
+  water,
   leaf,
 }: {
   choice: Choice;
   recipe: Recipe | null;
+  water: Millilitres;
   leaf: Grams | null;
 }) {
   const units = useUnits();
-  const { vessels, vessel: chosen, inUse, tea, water } = choice;
+  const { vessels, vessel: chosen, inUse, tea } = choice;
   const phone = useBarLayout(1).kind === 'phone';
   const perShelf = phone ? PER_PHONE_SHELF : PER_SHELF;
-  const scale = scaleFor(phone, vessels);
+  const typed = chosen && chosen.id === null ? [chosen] : [];
+  const scale = scaleFor(phone, vessels, typed.length);
+  const shown: readonly BrewedVessel[] = [...typed, ...vessels];
   const rows = [
-    vessels.filter((v) => v.kind === 'pot'),
-    vessels.filter((v) => v.kind !== 'pot'),
+    shown.filter((v) => v.kind === 'pot'),
+    shown.filter((v) => v.kind !== 'pot'),
   ].flatMap((list) =>
     Array.from({ length: Math.ceil(list.length / perShelf) }, (_, i) =>
       list.slice(i * perShelf, (i + 1) * perShelf),
@@ -76,41 +81,41 @@ export function VesselShelves({
                 .join(' '),
         };
         return (
-          <div key={row[0]?.id}>
+          <div key={row[0]?.id ?? 'typed'}>
             <div className="board" style={grid}>
               {row.map((v) => (
                 <Standing
-                  key={v.id}
+                  key={v.id ?? 'typed'}
                   v={v}
                   scale={scale}
                   on={v.id === chosen?.id}
-                  brew={inUse.brewIn.get(v.id)}
-                  batch={inUse.batchIn.get(v.id)}
+                  brew={v.id === null ? undefined : inUse.brewIn.get(v.id)}
+                  batch={v.id === null ? undefined : inUse.batchIn.get(v.id)}
                   tea={tea}
                   recipe={recipe}
                   leaf={leaf}
                   water={water}
-                  onPick={() => choice.pickVessel(v)}
+                  onPick={() => v.id !== null && choice.pickVessel(v.id)}
                 />
               ))}
             </div>
             <div className="tags" style={grid}>
               {row.map((v) => {
-                const brew = inUse.brewIn.get(v.id);
-                const isCold = inUse.batchIn.has(v.id);
+                const brew = v.id === null ? undefined : inUse.brewIn.get(v.id);
+                const isCold = v.id !== null && inUse.batchIn.has(v.id);
                 const on = v.id === chosen?.id;
                 return (
                   <button
                     type="button"
                     className={`tag ${on ? 'on' : ''}`}
-                    key={v.id}
-                    onClick={() => choice.pickVessel(v)}
+                    key={v.id ?? 'typed'}
+                    onClick={() => v.id !== null && choice.pickVessel(v.id)}
                     aria-pressed={on}
                   >
                     <b>{v.name}</b>
                     {volumeText(v.mark, units.volume)}, {cupsWord(v)}
                     <br />
-                    {stateOf(brew, isCold, on)}
+                    {v.id === null ? <strong>not on the shelf</strong> : stateOf(brew, isCold, on)}
                   </button>
                 );
               })}
@@ -123,9 +128,10 @@ export function VesselShelves({
 }
 
 /** How large vessels are drawn, so that they fit their shelves. */
-function scaleFor(phone: boolean, vessels: readonly Vessel[]) {
+function scaleFor(phone: boolean, vessels: readonly Vessel[], more: number) {
   if (phone) return PHONE_SCALE;
-  if (vessels.length > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2)) return 0.66;
+  if (vessels.length + more > 2 * PER_SHELF || vessels.some((v) => v.brim > LARGE * 1.2))
+    return 0.66;
   return SCALE;
 }
 
@@ -144,7 +150,7 @@ function howFar(brew: BarBrew): string {
 }
 
 type StandingProps = {
-  v: Vessel;
+  v: BrewedVessel;
   scale: number;
   on: boolean;
   brew: BarBrew | undefined;
@@ -152,7 +158,7 @@ type StandingProps = {
   tea: Tea | null;
   recipe: Recipe | null;
   leaf: Grams | null;
-  water: Choice['water'];
+  water: Millilitres;
   onPick: () => void;
 };
 function Standing({ v, scale, on, brew, batch, tea, recipe, leaf, water, onPick }: StandingProps) {

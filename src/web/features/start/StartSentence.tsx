@@ -2,13 +2,15 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { styleOf } from '#core/styles';
 import type { Tea } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
+import type { BrewedVessel } from '#contracts/vesselFacts';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { PickList } from '../../ui/PickList';
-import { Amount } from './Amount';
+import { AmountPick } from './Amount';
 import type { useChoice } from './choice';
+import { OtherPot } from './OtherPot';
 import { QueueInstead } from './QueueInstead';
+import { WishPick } from './Wish';
 
 /** Two letters find a tea: any letter opens the list with it, but for the keys of the card. */
 function useFinding(atOnce: boolean) {
@@ -51,13 +53,15 @@ export function StartSentence({
 }: {
   choice: ReturnType<typeof useChoice>;
   tea: Tea;
-  vessel: Vessel;
+  vessel: BrewedVessel;
   /** The card can be brewed: it may wait its turn as well. */
   canQueue: boolean;
   onQueue: (forWhom: string) => void;
 }) {
-  const { teas, vessels, inUse, water } = choice;
+  const { teas, vessels, inUse } = choice;
   const finding = useFinding(choice.find);
+  const [isPicking, setPicking] = useState(false);
+  const [isTyping, setTyping] = useState(false);
   return (
     <div className="say">
       <span>Brew</span>
@@ -91,18 +95,42 @@ export function StartSentence({
       <PickList
         label="Vessel"
         shown={vessel.name}
-        chosen={vessel.id}
+        chosen={vessel.id ?? undefined}
         choices={vessels.map((v) => ({
           value: v.id,
           text: inUse.isFree(v.id) ? v.name : `${v.name}, in use`,
         }))}
-        onPick={(id) => {
-          const v = vessels.find((x) => x.id === id);
-          if (v) choice.pickVessel(v);
+        onPick={choice.pickVessel}
+        open={isPicking}
+        onOpen={setPicking}
+        foot={
+          <button
+            type="button"
+            className="btn slim m-2"
+            onClick={() => {
+              setPicking(false);
+              setTyping(true);
+            }}
+          >
+            A pot that is not on the shelf
+          </button>
+        }
+      />
+      <OtherPot
+        open={isTyping}
+        onClose={() => setTyping(false)}
+        onUse={(pot) => {
+          setTyping(false);
+          choice.pickPot(pot);
+        }}
+        onKept={(id) => {
+          setTyping(false);
+          choice.pickVessel(id);
         }}
       />
       <span>to</span>
-      <Amount vessel={vessel} water={water} atMark={choice.atMark} onPick={choice.pickWater} />
+      <AmountPick vessel={vessel} amount={choice.amount} onPick={choice.pickAmount} />
+      <WishPick wish={choice.wish} onWish={choice.setWish} />
       <span className="gap" />
       <QueueInstead tea={tea} vessel={vessel} off={!canQueue} onQueue={onQueue} />
       <Link className="btn quiet" to="/">

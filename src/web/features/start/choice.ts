@@ -1,15 +1,28 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { isCold, methodFor } from '#core/recipes';
+import { isCold, methodFor, type Wish } from '#core/recipes';
 import { lotInUse, recipeFor } from '#core/teas';
-import { type Millilitres, millilitres } from '#core/units';
 import type { Lot, Tea } from '#contracts/teas';
-import type { Vessel } from '#contracts/vessels';
+import type { BrewedVessel } from '#contracts/vesselFacts';
+import type { Vessel, VesselFields } from '#contracts/vessels';
+import { orderFromSearch } from '../../entities/brews/orderSearch';
 import { useBar } from '../../entities/brews/useBar';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
+import { type Amount, TO_MARK } from './pour';
+
+/** As a link asks for it: cups, water, or the mark. */
+function amountOf(params: URLSearchParams): Amount {
+  const { cups, water } = orderFromSearch(params);
+  if (cups) return { kind: 'cups', cups };
+  return water === null ? TO_MARK : { kind: 'water', water };
+}
+const wishOf = (params: URLSearchParams): Wish => orderFromSearch(params).wish;
+/** Water to the mark of the vessel is the mark. */
+const amountAt = (amount: Amount, vessel: BrewedVessel | null): Amount =>
+  amount.kind === 'water' && amount.water === vessel?.mark ? TO_MARK : amount;
 
 const CUP_VESSELS = new Set(['lidded', 'tasting']);
 /** A vessel that suits a tea: short steeps go in cups, the rest in pots and mugs. */
@@ -27,9 +40,8 @@ export function useChoice() {
   const [onTrial, setOnTrial] = useState(params.get('trial') !== null);
   const [lotId, setLotId] = useState<string | null>(params.get('lot'));
   const [vesselId, setVesselId] = useState<string | null>(params.get('vessel'));
-  const [water, setWater] = useState<Millilitres | null>(
-    Number(params.get('water')) > 0 ? millilitres(Number(params.get('water'))) : null,
-  );
+  const [amount, setAmount] = useState<Amount>(() => amountOf(params));
+  const [wish, setWish] = useState<Wish>(() => wishOf(params));
 
   const teas = useMemo(
     () =>
@@ -45,6 +57,7 @@ export function useChoice() {
       ),
     [shelf.data, site.id],
   );
+  const [pot, setPot] = useState<VesselFields | null>(null);
   const inUse = useVesselsInUse(brews);
   const tea =
     teas.find((t) => t.id === teaId) ??
@@ -53,13 +66,14 @@ export function useChoice() {
     null;
   const lastVessel = recent.find((r) => r.teaId === tea?.id)?.vesselId;
   const free = vessels.filter((v) => inUse.isFree(v.id));
-  const vessel =
+  const onShelf =
     vessels.find((v) => v.id === vesselId) ??
     free.find((v) => v.id === lastVessel) ??
     (tea ? free.find((v) => suits(tea, v)) : undefined) ??
     free[0] ??
     vessels[0] ??
     null;
+  const vessel: BrewedVessel | null = pot ? { ...pot, id: null } : onShelf;
   const recipe = tea && vessel ? recipeFor(tea, methodFor(vessel)) : null;
   const lot: Lot | null = tea ? (tea.lots.find((l) => l.id === lotId) ?? lotInUse(tea)) : null;
   return {
@@ -79,20 +93,28 @@ export function useChoice() {
     tea,
     vessel,
     recent,
-    water: water ?? vessel?.mark ?? millilitres(0),
-    atMark: water === null || water === vessel?.mark,
+    amount: amountAt(amount, vessel),
+    wish,
+    setWish,
     pickTea: (t: Tea) => {
       setTeaId(t.id);
       setLotId(null);
       setOnTrial(false);
       const known = recent.find((r) => r.teaId === t.id)?.vesselId;
-      if (!vesselId && known) setWater(null);
+      if (!vesselId && known) setAmount(TO_MARK);
     },
-    pickVessel: (v: Vessel) => {
-      setVesselId(v.id);
-      setWater(null);
+    /** A pot that is not on the shelf. */
+    pickPot: (typed: VesselFields) => {
+      setPot(typed);
+      if (amount.kind === 'water') setAmount(TO_MARK);
     },
-    pickWater: setWater,
+    pickVessel: (id: string) => {
+      setPot(null);
+      setVesselId(id);
+      // Cups are cups in any vessel; a volume was meant for the one it was typed for.
+      if (amount.kind === 'water') setAmount(TO_MARK);
+    },
+    pickAmount: setAmount,
   };
 }
 export type Choice = ReturnType<typeof useChoice>;
