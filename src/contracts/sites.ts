@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type HouseLimits, LIMIT_RANGES, type LimitName } from '#core/cold';
+import { type HouseLimits, LIMIT_RANGES, type LimitName, USUAL_HOUSE_LIMITS } from '#core/cold';
 import { type Material, MATERIAL_NAMES } from '#core/heat';
 import { isZone, type SiteWeek, type WallRange, type Week } from '#core/time';
 import type { Celsius, Millilitres } from '#core/units';
@@ -47,6 +47,7 @@ export const SiteLimits = z.strictObject({
   warmHours: withinLimits('warmHours'),
   coolHours: withinLimits('coolHours'),
   counterHours: withinLimits('counterHours'),
+  wetLeafHours: withinLimits('wetLeafHours').default(USUAL_HOUSE_LIMITS.wetLeafHours),
   counterAllowed: z.boolean().optional(),
 }) satisfies z.ZodType<HouseLimits>;
 export type SiteLimits = z.infer<typeof SiteLimits>;

@@ -1,3 +1,4 @@
+export { wetLeafOf, wetLeafWords, type WetLeaf } from './wetLeaf';
 export {
   advance,
   begin,

@@ -6,6 +6,8 @@ export type HouseLimits = Pick<
   KeepingLimits,
   'keepHours' | 'limit' | 'warmHours' | 'coolHours' | 'counterHours'
 > & {
+  /** Wet leaf between two hot steeps is used within so long, h. */
+  readonly wetLeafHours: number;
   /** Kept from lift when it began warm, h. */
   readonly warmStartKeepHours: number;
   /** Leaf may stand at room temperature for the hours of `counterHours`; absent: it may not. */
@@ -21,6 +23,7 @@ export const USUAL_HOUSE_LIMITS: HouseLimits = {
   warmHours: 4,
   coolHours: 4,
   counterHours: 4,
+  wetLeafHours: 2,
 };
 /** What may be typed. More than the usual is laxer than the guidance, and is said. */
 export const LIMIT_RANGES: Readonly<Record<LimitName, readonly [least: number, most: number]>> = {
@@ -30,12 +33,13 @@ export const LIMIT_RANGES: Readonly<Record<LimitName, readonly [least: number, m
   warmHours: [0.5, 6],
   coolHours: [1, 6],
   counterHours: [0.5, 6],
+  wetLeafHours: [0.25, 6],
 };
 export const LIMIT_NAMES = Object.keys(LIMIT_RANGES) as LimitName[];
 
 /** The limits of a batch that is begun now. */
 export const limitsFor = (house: HouseLimits, begunWarm: boolean): KeepingLimits => {
-  const { warmStartKeepHours, counterAllowed: _, ...limits } = house;
+  const { warmStartKeepHours, counterAllowed: _, wetLeafHours: _wet, ...limits } = house;
   return {
     ...USUAL_LIMITS,
     ...limits,

@@ -1,9 +1,10 @@
 import type { ColouredBrew } from '#core/colour';
 import { brewAgain, cupInTime, leafAfter } from '#core/cup';
 import { eachSolute } from '#core/extraction';
-import { type Character, styleOf } from '#core/styles';
+import type { Character } from '#core/styles';
 import { type Seconds, seconds } from '#core/units';
 import type { Handling, Recipe, Window } from './recipe';
+import { isDoneAfterOne } from './steeps';
 
 /** What of a recipe the next steep follows from. */
 export type LeafAgain = Pick<Recipe, 'later' | 'bag'> & {
@@ -29,8 +30,6 @@ const LONGEST = 900;
 const WORTH_IT = 0.5;
 /** Window around a time the model found, as shares of it: as house recipes for later steeps have it. */
 const [EARLIEST, LATEST] = [0.85, 1.2];
-/** Bagged and broken leaf is done after one: common practice. */
-const ONCE = new Set(['broken', 'fannings', 'dust']);
 
 /** Strength of one more steep, by its time, against the first cup's: for many times tried. */
 function strengthsAfter(
@@ -67,7 +66,7 @@ export function nextSteep(
       by: 'recipe',
       strength: strengthOf(written.best),
     };
-  if (recipe.bag !== null || ONCE.has(styleOf(brew.style).grade))
+  if (isDoneAfterOne(brew.style, recipe.bag !== null))
     return { kind: 'spent', number, why: 'Bagged and broken leaf is done after one.' };
   const longest = strengthOf(seconds(LONGEST));
   if (longest < WORTH_IT)

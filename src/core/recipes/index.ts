@@ -77,6 +77,14 @@ export {
 export { methodFor } from './methods';
 export { brewingOf, colourRungs, houseBrew, houseLiquor, type ColourRung } from './brewing';
 export { movedRecipe } from './moved';
+export {
+  isDoneAfterOne,
+  ladderName,
+  SMALL_LADDERS,
+  stepsWords,
+  usualSteeps,
+  type UsualSteeps,
+} from './steeps';
 export { characterAfter, nextSteep, type LeafAgain, type NextSteep } from './again';
 export { lineDiffers, recipeLines, type RecipeLine } from './compare';
 export {

@@ -14,6 +14,15 @@ import type { SiteFacts } from './cardInput';
 import { PLAIN_HANDLING } from './handling';
 import { siteBoiling } from './pourHeat';
 import { isCold, type Method, type Recipe, type Window } from './recipe';
+import {
+  isDoneAfterOne,
+  isSmallVessel,
+  type Ladder,
+  ladderFor,
+  ladderName,
+  SMALL_LADDERS,
+  smallHeat,
+} from './steeps';
 
 const HOUR = 3600;
 const window = (earliest: number, best: number, latest: number): Window => ({
@@ -31,6 +40,13 @@ const FRIDGE_HOURS: Partial<Record<StyleId, Window>> = { 'green-scented': BLENDE
 function fridgeHours(family: Family): Window {
   if (family === 'green' || family === 'white') return FINE_HOURS;
   return family === 'oolong' ? BLENDED_HOURS : OVERNIGHT;
+}
+
+/** A recipe for a small vessel: a dose with the times that go with it. */
+function inSmallVessel(style: StyleId, hot: Recipe, ladder: Ladder | undefined): Recipe {
+  if (!ladder) return hot;
+  const { dose, window, later } = ladderFor(style, ladder);
+  return { ...hot, dose: gramsPer100Ml(dose), window, later, temperature: smallHeat(style) };
 }
 
 /** A first recipe for a tea: the style's starting point (common practice), linear, vessel warmed when hot. */
@@ -52,6 +68,7 @@ export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
     note: '',
     origin: `the style, ${kind}`,
   };
+  if (isSmallVessel(method)) return inSmallVessel(style, hot, SMALL_LADDERS[0]);
   if (!isCold(method)) return hot;
   const cold: Recipe = {
     ...hot,
@@ -180,9 +197,23 @@ function schoolsOf(style: StyleId, method: Method): readonly School[] {
   return method === 'fridge' && (family === 'green' || family === 'oolong') ? COLD_SCHOOLS : [];
 }
 
+/** Small vessels begin in two ways; leaf that is done after one steep has the first alone. */
+function smallStarts(style: StyleId, base: Recipe): StartingPoint[] {
+  const ladders = isDoneAfterOne(style, false) ? SMALL_LADDERS.slice(0, 1) : SMALL_LADDERS;
+  return ladders.map((ladder) => {
+    const name = `${styleOf(style).kind}, ${ladderName(ladderFor(style, ladder))}`;
+    return {
+      name,
+      why: ladder.why,
+      recipe: { ...inSmallVessel(style, base, ladder), origin: name },
+    };
+  });
+}
+
 /** The style's starting points: its default, or every school where practitioners disagree. */
 export function styleStarts(style: StyleId, method: Method = 'pot'): StartingPoint[] {
   const base = startingRecipe(style, method);
+  if (isSmallVessel(method)) return smallStarts(style, base);
   const schools = schoolsOf(style, method);
   if (schools.length === 0) return [{ name: base.origin, recipe: base }];
   return schools.map((s) => {

@@ -14,6 +14,7 @@ import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { oneTap } from '../../ui/keys';
 import { Reach } from './Reach';
 import type { BrewActs } from './useBrewActs';
+import { WetLeafNote } from './WetLeafNote';
 
 const MoreMenu = lazy(() => import('./MoreMenu').then((m) => ({ default: m.MoreMenu })));
 
@@ -152,6 +153,7 @@ export const BrewControls = memo(function BrewControls({
       <p className="step">{stepText({ stir, step, layout, beside, status })}</p>
       {!layout.full && brew.state.kind === 'steeping' && <Reach brew={brew} now={shown.at} />}
       {!layout.full && (!beside || pulled) && <p className="detail">{status.detail}</p>}
+      {pulled && !layout.full && <WetLeafNote brew={brew} />}
       {!layout.full && beside && (
         <div className="step-beside">
           <span>{beside.act}</span>

@@ -1,9 +1,12 @@
 import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { planAgain } from '#core/brews';
+import { planAgain, wetLeafOf, wetLeafWords } from '#core/brews';
+import { stepsWords, usualSteeps } from '#core/recipes';
 import { minutesText, secondsBetween } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
+import { useLimits } from '../../entities/people/session';
+import { now } from '../../platform/clock';
 import type { BrewActs } from './useBrewActs';
 
 /** What is done seldom to a brew. */
@@ -72,7 +75,16 @@ function Again({
   steeped: Parameters<typeof planAgain>[2];
   acts: BrewActs;
 }) {
+  const { wetLeafHours } = useLimits();
   const { next } = planAgain(brew.plan, brew.tea.style, steeped);
+  const pulled = brew.state.kind === 'pulled' ? brew.state.pulled : null;
+  const wet = pulled && wetLeafOf(brew.plan, brew.tea.style, pulled, now(), wetLeafHours);
+  if (wet?.isPast)
+    return (
+      <DropdownMenu.Item disabled className="small">
+        {wetLeafWords(wet, wetLeafHours)}
+      </DropdownMenu.Item>
+    );
   if (next.kind === 'spent')
     return (
       <DropdownMenu.Item disabled className="small">
@@ -83,6 +95,7 @@ function Again({
     <DropdownMenu.Item onSelect={() => acts.again(brew)}>
       Steep again: {next.number}. in {minutesText(next.window.best)}
       {next.by === 'model' ? ', by the model' : ''}
+      {`; ${stepsWords(usualSteeps(brew.tea.style, brew.plan.recipe.bag !== null))}`}
       {next.strength < 0.85 ? `, about ${Math.round(next.strength * 100)} % as strong` : ''}
     </DropdownMenu.Item>
   );

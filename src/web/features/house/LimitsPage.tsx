@@ -18,6 +18,7 @@ const WORDS: Readonly<Record<LimitName, Words>> = {
   limit: { name: 'Cold is at most', unit: '°C', what: 'above this, warm minutes count' },
   warmHours: { name: 'Warm at most', unit: 'h', what: 'in all, then the batch is thrown out' },
   coolHours: { name: 'Cold within', unit: 'h', what: 'from leaf in' },
+  wetLeafHours: { name: 'Wet leaf', unit: 'h', what: 'between two hot steeps, on the bar' },
   counterHours: { name: 'Counter brews', unit: 'h', what: 'from leaf in, whatever follows' },
 };
 type Typed = Readonly<Record<LimitName, string>>;
@@ -57,7 +58,7 @@ export function LimitsPage() {
       }
     >
       <p className="max-w-[720px]">
-        For cold tea. The usual figures are common guidance, from memory, and cautious on purpose.
+        For cold tea, and for wet leaf between steeps. The usual figures are common guidance, from memory, and cautious on purpose.
         The local food code decides.
       </p>
       <div className="limits-list">
