@@ -157,3 +157,34 @@ test('a cup made for a guest is evidence by its own execution: planned and done 
   expect(evidence.done).toMatchObject({ leaf: brew.plan.leaf, milk: 0.1, time: 240 });
   expect(evidence.moved).toEqual([0, 0, 0]);
 });
+
+describe('steps of the house’s own', () => {
+  const own = [
+    { when: 'before', at: null, words: 'Shake the leaf flat' },
+    { when: 'steep', at: 60, words: 'Lid on' },
+  ];
+  const withOwn = async (steps: unknown) => {
+    const now = await recipe();
+    return h.callers.lead.post(`/api/teas/${h.ids.tea}/versions`, {
+      ...{ id: newId(), method: 'pot', basedOn: 1, as: 'house', reason: 'own steps', settles: [] },
+      recipe: { ...now, handling: { ...now.handling, own: steps } },
+    });
+  };
+  test('come with the recipe to the brew, to the exchanged book and back', async () => {
+    const version = await withOwn(own);
+    expect(version.status).toBe(200);
+    const brew = await start({ versionId: version.body.id });
+    expect(brew.plan.recipe.handling.own).toEqual(own);
+    await event(brew.id, { kind: 'step', key: 'own2', outcome: 'done' }).expect(200);
+    const book = await h.callers.lead.get('/api/exchange/book.json').expect(200);
+    expect(JSON.stringify(book.body)).toContain('Shake the leaf flat');
+  });
+  test('one without words, one after the leaf is out and a ninth are refused', async () => {
+    const bad = [
+      [{ when: 'before', at: null, words: '' }],
+      [{ when: 'steep', at: 5000, words: 'Lid on' }],
+      Array(9).fill(own[0]),
+    ];
+    for (const steps of bad) expect((await withOwn(steps)).status).toBe(422);
+  });
+});

@@ -108,3 +108,30 @@ test('a guest takes a card home: their spoon, their units, on two papers', async
   const paper = await house.page.request.get(address);
   expect([paper.status(), paper.headers()['content-type']]).toEqual([200, 'application/pdf']);
 });
+
+test('steps of the house’s own: typed in the recipe, on the card, asked for at the bar at their moment', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  const book = new BookDriver(house.page);
+  await book.open('Tolvane Amber');
+  await book.press(/^New version/);
+  await book.unfold(/^Handling: rinse/);
+  await book.press('Another own step');
+  await book.type('Step 1: what is done', 'Shake the leaf flat');
+  await book.press('Another own step');
+  await book.type('Step 2: what is done', 'Sweep the froth');
+  await book.choose('When step 2 is done', 'while it steeps');
+  await book.type('Why', 'As we do it by hand');
+  await book.press(/^Make it the house recipe/);
+  await book.expectSaid(/Shake the leaf flat\. Sweep the froth\./);
+  await house.goTo('Bar');
+  const bar = await startCard(house, 'Tolvane Amber', 'White pot');
+  await expect(bar.card()).toContainText('Shake the leaf flat. Sweep the froth.');
+  await house.press(/^Water on: start/);
+  await bar.expectOnBar('Tolvane Amber');
+  await house.expectSaid('Sweep the froth, now');
+  await expect(bar.hand('Tolvane Amber')).toContainText('Done');
+  await bar.hand('Tolvane Amber').click();
+  await house.expectSaid(/Sweep the froth, done/);
+});

@@ -4,6 +4,10 @@ import {
   type Handling,
   type Method,
   METHOD_NAMES,
+  OWN_STEP_LETTERS,
+  OWN_STEP_TIME_NAMES,
+  OWN_STEPS_MOST,
+  type OwnStepTime,
   type Recipe,
   SERVE_ORDER_NAMES,
   type ServeOrder,
@@ -62,6 +66,17 @@ const HandlingBody = z.strictObject({
   squeeze: z.boolean(),
   milk: z.boolean(),
   order: oneOf<ServeOrder>(SERVE_ORDER_NAMES),
+  own: z
+    .array(
+      z.strictObject({
+        when: oneOf<OwnStepTime>(OWN_STEP_TIME_NAMES),
+        at: quantity<Seconds>({ min: 0, max: 72 * 3600 }).nullable(),
+        words: Text(OWN_STEP_LETTERS).min(1, 'Say what is done.'),
+      }),
+    )
+    .max(OWN_STEPS_MOST)
+    .readonly()
+    .optional(),
 }) satisfies z.ZodType<Handling>;
 const Glass = z.strictObject({
   style: oneOf<ServingStyle>(SERVING_STYLE_NAMES),

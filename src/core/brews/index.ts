@@ -22,6 +22,8 @@ export {
   stepNow,
   stepsOf,
   stepWords,
+  isAtMoment,
+  stepDoneWords,
   turnsOf,
   type BrewStep,
   type Planned,

@@ -1,4 +1,10 @@
-import { type CupsAsked, type Handling, type Window, type Wish } from '#core/recipes';
+import {
+  type CupsAsked,
+  type Handling,
+  type OwnStepTime,
+  type Window,
+  type Wish,
+} from '#core/recipes';
 import {
   type Celsius,
   type EpochMs,
@@ -33,6 +39,7 @@ export const STEP_KINDS = [
   'rinse',
   'pour',
   'stir',
+  'own',
   'pull',
   'drain',
   'serve',
@@ -88,14 +95,23 @@ export function stepsOf(p: Planned): BrewStep[] {
     kind,
     due: due === null ? null : seconds(due),
   });
+  const own = (handling.own ?? []).map((asked, i) => ({ ...asked, key: `own${i + 1}` }));
+  const ownAt = (when: OwnStepTime, due: number | null) =>
+    own
+      .filter((asked) => asked.when === when)
+      .map((asked) => step('own', asked.at ?? due, asked.key));
   return [
     ...(p.warmed && !again ? [step('warm', null)] : []),
     ...(again ? [] : [step('weigh', null)]),
+    ...(again ? [] : ownAt('before', null)),
     step('heat', null),
     ...(handling.rinse > 0 && !again ? [step('rinse', null)] : []),
     step('pour', 0),
-    ...handling.stir.map((s, i) => step('stir', s, `stir${i + 1}`)),
+    ...[...handling.stir.map((s, i) => step('stir', s, `stir${i + 1}`)), ...ownAt('steep', 0)].sort(
+      (a, b) => (a.due ?? 0) - (b.due ?? 0),
+    ),
     step('pull', window.best),
+    ...ownAt('after', window.best),
     ...(drunkOffLeaf ? [] : [step('drain', window.best), step('serve', window.best)]),
     step('judge', window.best + COOL_TO_JUDGE),
   ];
@@ -143,7 +159,11 @@ export function stepStates(
   }));
 }
 
-/** The step that wants a hand now beside the clock's own; null when there is none. A stir only at its moment. */
+/** A step with a moment of its own while the leaf steeps: a stir, or a step of the house's own. */
+export const isAtMoment = ({ kind }: Pick<BrewStep, 'kind'>): boolean =>
+  kind === 'stir' || kind === 'own';
+
+/** The step that wants a hand now beside the clock's own; null when there is none. A stir, or a step of the house's own while it steeps, only at its moment. */
 export function stepNow(
   p: Planned,
   state: BrewState,
@@ -153,10 +173,12 @@ export function stepNow(
   const stood = stepStates(stepsOf(p), state, marks);
   if (state.kind === 'steeping') {
     const s = (now - state.waterOn) / 1000;
+    const place = (kind: StepKind) => stood.findIndex((x) => x.kind === kind);
+    const whileIn = stood.slice(place('pour') + 1, place('pull'));
     return (
-      stood.find(
+      whileIn.find(
         (x) =>
-          x.kind === 'stir' &&
+          isAtMoment(x) &&
           x.record === null &&
           s >= (x.due ?? 0) - STIR_EARLY &&
           s <= (x.due ?? 0) + STIR_LATE,
@@ -199,6 +221,11 @@ export function stepWords(
         act: `Pour ${volumeText(p.water, units.volume)}${handling.circles ? ', slowly, in circles' : ''}`,
         done: 'Water on',
       };
+    case 'own': {
+      const asked = handling.own?.[Number(step.key.slice('own'.length)) - 1];
+      const at = asked && asked.at !== null ? ` at ${minutesText(asked.at)}` : '';
+      return { act: `${asked?.words ?? 'The house’s own step'}${at}`, done: 'Done' };
+    }
     case 'stir':
       return { act: `Stir at ${minutesText(step.due ?? 0)}`, done: 'Stirred' };
     case 'pull':
@@ -221,6 +248,12 @@ export function stepWords(
       return { act: 'Judge the cup', done: 'Judged' };
   }
 }
+
+/** A step as it is told once it was done: "leaf in", or the house's own words. */
+export const stepDoneWords = (step: BrewStep, p: Planned, units: Units): string => {
+  const words = stepWords(step, p, units);
+  return step.kind === 'own' ? words.act : words.done.toLowerCase();
+};
 
 /** Pouring in turns: so many cups, filled half in order and half back, `each` ml a time. */
 export type Turns = {

@@ -8,6 +8,7 @@ import {
 } from '#core/units';
 import {
   type Handling,
+  type OwnStep,
   type Recipe,
   SERVE_ORDERS,
   SERVING_STYLES,
@@ -25,6 +26,17 @@ export const PLAIN_HANDLING: Handling = {
   order: 'plain',
 };
 
+/**
+ * The house's own steps as a card has them: timed ones say when.
+ * @example ownStepWords([{ when: 'steep', at: seconds(60), words: 'Lid on' }]) // ['At 1:00: Lid on.']
+ */
+export const ownStepWords = (own: readonly OwnStep[]): string[] =>
+  own.map(({ when, at, words }) => {
+    const sentence = /[.!?]$/.test(words) ? words : `${words}.`;
+    if (at !== null) return `At ${minutesText(at)}: ${sentence}`;
+    return when === 'after' ? `When the leaf is out: ${sentence}` : sentence;
+  });
+
 /** What hands do for a recipe, a short sentence each, in the order they do it. Empty when there is nothing to say. */
 export function handlingWords(r: Recipe): string[] {
   const { rinse, stir, circles, root, squeeze, milk, order } = r.handling;
@@ -34,6 +46,7 @@ export function handlingWords(r: Recipe): string[] {
     stir.length > 0 ? `Stir at ${stir.map((s) => minutesText(s)).join(', ')}.` : '',
     drainWords(root, r),
     squeeze ? 'Press the leaf out.' : '',
+    ...ownStepWords(r.handling.own ?? []),
     order === 'plain' ? '' : `Serve ${SERVE_ORDERS[order]}.`,
     milk ? 'Takes milk.' : '',
   ].filter(Boolean);

@@ -18,6 +18,10 @@ export {
   isCold,
   METHOD_NAMES,
   METHODS,
+  OWN_STEP_LETTERS,
+  OWN_STEP_TIME_NAMES,
+  OWN_STEP_TIMES,
+  OWN_STEPS_MOST,
   recipeFault,
   SERVE_ORDER_NAMES,
   SERVE_ORDERS,
@@ -27,6 +31,8 @@ export {
   type Handling,
   type Leeway,
   type Method,
+  type OwnStep,
+  type OwnStepTime,
   type Recipe,
   type ServeOrder,
   type ServingGlass,
@@ -34,7 +40,14 @@ export {
   type WarmStart,
   type Window,
 } from './recipe';
-export { glassWords, handlingWords, leewayWords, PLAIN_HANDLING, warmStartWords } from './handling';
+export {
+  glassWords,
+  handlingWords,
+  leewayWords,
+  ownStepWords,
+  PLAIN_HANDLING,
+  warmStartWords,
+} from './handling';
 export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
 export type { CardInput, SiteFacts, TeaFacts } from './cardInput';
 export { boilingOnLeaf, mostOnLeaf, siteBoiling } from './pourHeat';

@@ -35,6 +35,24 @@ export const SERVE_ORDERS = {
 export type ServeOrder = keyof typeof SERVE_ORDERS;
 export const SERVE_ORDER_NAMES = Object.keys(SERVE_ORDERS) as readonly ServeOrder[];
 
+/** When a step of the house's own is done. */
+export const OWN_STEP_TIMES = {
+  before: 'before the water',
+  steep: 'while it steeps',
+  after: 'when the leaf is out',
+} as const;
+export type OwnStepTime = keyof typeof OWN_STEP_TIMES;
+export const OWN_STEP_TIME_NAMES = Object.keys(OWN_STEP_TIMES) as readonly OwnStepTime[];
+/** A step of the house's own, in its own words: shake the leaf flat, lid on after a minute. */
+export type OwnStep = {
+  readonly when: OwnStepTime;
+  /** Seconds from water on, of a step while it steeps; null: in its turn, or as soon as the water is on. */
+  readonly at: Seconds | null;
+  readonly words: string;
+};
+export const OWN_STEPS_MOST = 8;
+export const OWN_STEP_LETTERS = 60;
+
 /** What hands do besides the clock. */
 export type Handling = {
   /** Hot water on the leaf for so long and poured away first; 0: none. */
@@ -48,6 +66,8 @@ export type Handling = {
   readonly squeeze: boolean;
   readonly milk: boolean;
   readonly order: ServeOrder;
+  /** The house's own steps, in their order; absent: none. */
+  readonly own?: readonly OwnStep[] | undefined;
 };
 
 /** An extract in the glass: so much of it, then so much water. */
@@ -117,7 +137,8 @@ export function recipeFault(
   r: Recipe,
   method: Method,
 ): {
-  readonly field: 'window' | 'later' | 'temperature' | 'warmStart' | 'handling' | 'glasses' | 'bag';
+  readonly field:
+    'window' | 'later' | 'temperature' | 'warmStart' | 'handling' | 'own' | 'glasses' | 'bag';
   readonly why: string;
 } | null {
   const main = windowFault(r.window, method);
@@ -144,5 +165,10 @@ export function recipeFault(
     return { field: 'glasses', why: 'Only an extract is let down in the glass.' };
   if (r.handling.stir.some((s) => s >= r.window.latest))
     return { field: 'handling', why: 'It is lifted before that stir.' };
+  const own = r.handling.own ?? [];
+  if (own.some((s) => s.at !== null && s.when !== 'steep'))
+    return { field: 'own', why: 'Only a step while it steeps has a time.' };
+  if (own.some((s) => s.at !== null && s.at >= r.window.latest))
+    return { field: 'own', why: 'The leaf is out before that step.' };
   return null;
 }

@@ -3,11 +3,15 @@ import type { Recipe } from '#core/recipes';
 import { type EpochMs, epochMs, type Seconds, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
 
-/** What of a recipe wants a hand at a moment: stirs and the pull, seconds from water on. */
+/** What of a recipe wants a hand at a moment: stirs, timed steps of the house's own and the pull, seconds from water on. */
 export const attentionTimes = ({
   handling,
   window,
-}: Pick<Recipe, 'handling' | 'window'>): Seconds[] => [...handling.stir, window.best];
+}: Pick<Recipe, 'handling' | 'window'>): Seconds[] => [
+  ...handling.stir,
+  ...(handling.own ?? []).flatMap(({ at }) => (at === null ? [] : [at])),
+  window.best,
+];
 
 /** The moments of every brew that is steeping. */
 export const attentionMoments = (brews: readonly Brew[]): Moment[] =>

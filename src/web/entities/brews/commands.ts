@@ -16,7 +16,7 @@ import type { NewWrite } from '../../platform/outbox/outbox';
 import type { ToastLink } from '../../platform/toasts';
 import { allOf, type BarBrew } from './barBrews';
 import { nextSteepWrite, type StartAsked, startWrite } from './starts';
-import type { BarItem } from './status';
+import { type BarItem, isDueNow } from './status';
 import type { BrewUndo } from './undo';
 import type { BrewWrite } from './writes';
 
@@ -141,11 +141,13 @@ export function createBrewCommands(deps: CommandDeps) {
       // A locked tablet lifts and does nothing else: whatever else it sent would wait for a PIN, with every lift
       // behind it.
       if (locked()) return pull(brew, status.name === 'late');
-      if (step?.step.kind === 'stir')
+      if (step && isDueNow({ brew, step }))
         return sendToAll(
           brew,
           { kind: 'step', key: step.step.key, outcome: 'done' },
-          `${nameOf(brew)} stirred.`,
+          step.step.kind === 'stir'
+            ? `${nameOf(brew)} stirred.`
+            : `${nameOf(brew)}: ${step.act}, done.`,
         );
       if (brew.state.kind === 'warming')
         return sendToAll(brew, { kind: 'waterOn' }, `${nameOf(brew)}: water on.`);

@@ -1,4 +1,4 @@
-import { type BrewStep, type Phase, stepNow, stepWords } from '#core/brews';
+import { type BrewStep, isAtMoment, type Phase, stepNow, stepWords } from '#core/brews';
 import {
   type EpochMs,
   millilitres,
@@ -178,6 +178,15 @@ export type BarItem = {
   } | null;
 };
 
+/** A stir or a step of the house's own wants a hand at this moment, before the pull does. */
+export const isDueNow = ({
+  brew,
+  step,
+}: {
+  readonly brew: Brew;
+  readonly step?: BarItem['step'];
+}): boolean => brew.state.kind === 'steeping' && Boolean(step && isAtMoment(step.step));
+
 /** Every brew as it stands now, in its place. */
 export function barItems(brews: readonly BarBrew[], now: EpochMs, units: Units): BarItem[] {
   return brews.map((brew) => {
@@ -192,7 +201,8 @@ export function barItems(brews: readonly BarBrew[], now: EpochMs, units: Units):
         : seconds(0);
     const next = stepNow(brew.plan, brew.state, brew.marks, now);
     const status = brewStatus(brew, phase, units, wait);
-    const due = next && (next.kind !== 'stir' || status.name === 'steeping');
+    const due =
+      next && (brew.state.kind !== 'steeping' || !isAtMoment(next) || status.name === 'steeping');
     return {
       brew,
       phase,
@@ -240,7 +250,7 @@ export function sortByUrgency<
   T extends { brew: Brew; phase: Phase; status: BrewStatus; step?: BarItem['step'] },
 >(all: readonly T[]): T[] {
   const left = (p: Phase) => ('left' in p ? p.left : 1e6);
-  const rank = (s: T) => (s.step?.step.kind === 'stir' ? 2.5 : ORDER[s.status.name]);
+  const rank = (s: T) => (isDueNow(s) ? 2.5 : ORDER[s.status.name]);
   return [...all].sort(
     (a, b) => rank(a) - rank(b) || left(a.phase) - left(b.phase) || a.brew.place - b.brew.place,
   );

@@ -8,7 +8,7 @@ import { tint } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
 import { Plate } from '../../entities/brews/Plate';
 import { VesselField } from '../../entities/brews/Shelf';
-import type { BarItem, BrewStatus } from '../../entities/brews/status';
+import { type BarItem, type BrewStatus, isDueNow } from '../../entities/brews/status';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { oneTap } from '../../ui/keys';
@@ -139,7 +139,7 @@ export const BrewControls = memo(function BrewControls({
   picked,
 }: Drawn & { acts: BrewActs; locked: boolean; picked: boolean }) {
   const { brew, status, step } = shown;
-  const stir = !locked && step?.step.kind === 'stir';
+  const stir = !locked && isDueNow(shown);
   const beside = step && !stir && !locked ? step : null;
   const name = <span className="visually-hidden">: {brew.tea.name}</span>;
   const pulled = brew.state.kind === 'pulled';
@@ -180,7 +180,7 @@ function NextHand({ shown, acts, locked }: { shown: BarItem; acts: BrewActs; loc
   const { brew, status, step } = shown;
   const name = <span className="visually-hidden">: {brew.tea.name}</span>;
   const next = oneTap(() => acts.next(shown));
-  if (!locked && step?.step.kind === 'stir')
+  if (!locked && step && isDueNow(shown))
     return (
       <button type="button" className="btn go" onClick={next}>
         {step.done}

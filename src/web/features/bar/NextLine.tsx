@@ -1,8 +1,12 @@
 import type { EpochMs } from '#core/units';
 import { clashesOf } from '../../entities/brews/attention';
 import type { BarBrew } from '../../entities/brews/barBrews';
-import type { BarItem } from '../../entities/brews/status';
+import { type BarItem, isDueNow } from '../../entities/brews/status';
 import { clockText } from '../../ui/days';
+
+/** A step at its moment, in a word or in the house's own. */
+const dueWords = ({ step, act }: NonNullable<BarItem['step']>): string =>
+  step.kind === 'stir' ? 'Stir it now' : `${act}, now`;
 
 type Props = {
   items: readonly BarItem[];
@@ -30,7 +34,7 @@ export function NextLine({ items, brews, first, second, now, brief }: Props) {
   return (
     <p className={first.status.name}>
       <b className="font-bold">
-        {first.step?.step.kind === 'stir' ? 'Stir it now' : words(first)}:
+        {first.step && isDueNow(first) ? dueWords(first.step) : words(first)}:
       </b>{' '}
       <span className="tea">{first.brew.tea.name}</span>, place {first.brew.place}.
       {(second || clash) && (

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { grams } from '#core/units';
 import { liquorOf } from '../../entities/brews/liquor';
 import { VesselRow } from '../../entities/brews/Shelf';
-import type { BarItem } from '../../entities/brews/status';
+import { type BarItem, isDueNow } from '../../entities/brews/status';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { oneTap } from '../../ui/keys';
@@ -52,7 +52,7 @@ function PhoneRow({ item, layout, acts }: { item: BarItem; layout: BarLayout; ac
       tea={brew.tea.name}
       words={
         <>
-          {step?.step.kind === 'stir' ? `${step.act}, now` : status.step}
+          {step && isDueNow(item) ? `${step.act}, now` : status.step}
           {brew.unsaved ? ' · not saved yet' : ''}
         </>
       }
@@ -100,7 +100,7 @@ function DoNext({
           className={`btn ${buttonLook(first)}`}
           onClick={oneTap(() => acts.next(first))}
         >
-          {first.step?.step.kind === 'stir' ? first.step.done : first.status.act}
+          {first.step && isDueNow(first) ? first.step.done : first.status.act}
         </button>
       )}
       {queue}

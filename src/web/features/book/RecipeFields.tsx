@@ -3,7 +3,7 @@ import { doubtDose, isCold, type Method, SERVE_ORDER_NAMES, SERVE_ORDERS } from 
 import { parseNumber } from '#core/units';
 import { useUnits } from '../../entities/people/session';
 import { AreaField, CheckField, SelectField, TextField } from '../../ui/fields';
-import { Glasses, LaterSteeps, Scaling } from './RecipeParts';
+import { Glasses, LaterSteeps, OwnSteps, Scaling } from './RecipeParts';
 
 type Props<F extends FieldValues> = { form: UseFormReturn<F>; method: Method; usual: number };
 /** The fields of a recipe of one method; `usual` is what the dose is asked against. */
@@ -70,7 +70,9 @@ export function RecipeFields<F extends FieldValues>({ form, method, usual }: Pro
         <CheckField form={form} name={n('lid')} label="Lid on while it steeps" />
       </div>
       <details className="more-fields">
-        <summary className="btn quiet slim">Handling: rinse, stir, root, serving, leeway</summary>
+        <summary className="btn quiet slim">
+          Handling: rinse, stir, root, serving, own steps, leeway
+        </summary>
         <div className="form mt-2">
           {!cold && (
             <div className="pair">
@@ -109,6 +111,7 @@ export function RecipeFields<F extends FieldValues>({ form, method, usual }: Pro
             <CheckField form={form} name={n('squeeze')} label="Press the leaf out" />
             <CheckField form={form} name={n('milk')} label="Takes milk" />
           </div>
+          <OwnSteps form={form} />
           <div className="pair">
             <TextField form={form} name={n('leewayTime')} label="Staff may go, time" unit="± s" />
             <TextField form={form} name={n('leewayLeaf')} label="and leaf" unit="± g" />

@@ -1,5 +1,11 @@
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
-import { SERVING_STYLE_NAMES, SERVING_STYLES } from '#core/recipes';
+import {
+  OWN_STEP_TIME_NAMES,
+  OWN_STEP_TIMES,
+  OWN_STEPS_MOST,
+  SERVING_STYLE_NAMES,
+  SERVING_STYLES,
+} from '#core/recipes';
 import { useSession } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { SelectField, TextField } from '../../ui/fields';
@@ -36,6 +42,42 @@ export function LaterSteeps<F extends FieldValues>({ form }: { form: UseFormRetu
         isFull={later.length >= 12}
         onAdd={() => set([...later, { ...last }])}
       />
+    </fieldset>
+  );
+}
+
+/** Steps of the house's own, in its own words and order. */
+export function OwnSteps<F extends FieldValues>({ form }: { form: UseFormReturn<F> }) {
+  const n = (name: string) => name as Path<F>;
+  const own = (form.watch(n('own')) ?? []) as RecipeForm['own'];
+  const set = (rows: RecipeForm['own']) => form.setValue(n('own'), rows as never);
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="text-[15px] font-semibold">Steps of our own</legend>
+      {own.map(({ when }, i) => (
+        <div className="own-step" key={i}>
+          <TextField form={form} name={n(`own.${i}.words`)} label={`Step ${i + 1}: what is done`} />
+          <SelectField
+            form={form}
+            name={n(`own.${i}.when`)}
+            label={`When step ${i + 1} is done`}
+            options={OWN_STEP_TIME_NAMES.map((w) => [w, OWN_STEP_TIMES[w]] as const)}
+          />
+          {when === 'steep' && (
+            <TextField form={form} name={n(`own.${i}.at`)} label={`Time of step ${i + 1}`} />
+          )}
+          <TakeOut what={`own step ${i + 1}`} onTake={() => set(own.filter((_x, j) => j !== i))} />
+        </div>
+      ))}
+      <Another
+        what="own step"
+        isFull={own.length >= OWN_STEPS_MOST}
+        onAdd={() => set([...own, { when: 'before', at: '', words: '' }])}
+      />
+      <p className="hint">
+        For instance: shake the leaf flat; smell the warm leaf; lid on, at 1:00. Without a time, a
+        step while it steeps comes as soon as the water is on.
+      </p>
     </fieldset>
   );
 }

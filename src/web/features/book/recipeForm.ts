@@ -1,5 +1,7 @@
 import {
   type Method,
+  type OwnStep,
+  type OwnStepTime,
   PLAIN_HANDLING,
   type Recipe,
   recipeFault,
@@ -24,6 +26,7 @@ import {
 } from '#core/units';
 
 type WindowForm = { earliest: string; best: string; latest: string };
+type OwnStepForm = { when: OwnStepTime; at: string; words: string };
 /** A recipe as its form holds it: as typed. */
 export type RecipeForm = WindowForm & {
   dose: string;
@@ -49,6 +52,7 @@ export type RecipeForm = WindowForm & {
   squeeze: boolean;
   milk: boolean;
   order: ServeOrder;
+  own: OwnStepForm[];
   leewayTime: string;
   leewayLeaf: string;
   bag: string;
@@ -99,6 +103,10 @@ export function recipeFormOf(r: Recipe, scale: 'C' | 'F'): RecipeForm {
     squeeze: h.squeeze,
     milk: h.milk,
     order: h.order,
+    own: (h.own ?? []).map(({ when, at, words }) => ({
+      ...{ when, words },
+      at: at === null ? '' : minutesText(at),
+    })),
     leewayTime: r.leeway ? numberText(r.leeway.time) : '',
     leewayLeaf: r.leeway ? numberText(r.leeway.leaf, 2) : '',
     bag: r.bag ? numberText(r.bag, 2) : '',
@@ -119,6 +127,7 @@ const BESIDE = {
   temperature: 'temperature',
   warmStart: 'hotShare',
   handling: 'stir',
+  own: 'own.0.at',
   glasses: 'glasses.0.extract',
   bag: 'bag',
 } as const;
@@ -183,6 +192,14 @@ export function recipeOf(
     .split(/[,;]\s*/)
     .filter((t) => t.trim() !== '')
     .map((t) => seconds(take('stir', parseDuration(t), 60)));
+  const ownOf = ({ when, at, words }: OwnStepForm, i: number): OwnStep => {
+    if (words.trim() === '') wrong(`own.${i}.words`, 'Say what is done, or take the step out.');
+    const isTimed = at.trim() !== '' && when === 'steep';
+    return {
+      ...{ when, words: words.trim() },
+      at: isTimed ? seconds(take(`own.${i}.at`, parseDuration(at), 60)) : null,
+    };
+  };
   const handling: Recipe['handling'] = {
     ...PLAIN_HANDLING,
     rinse: seconds(optional('rinse', 'A rinse', 's', 60)),
@@ -192,6 +209,7 @@ export function recipeOf(
     squeeze: v.squeeze,
     milk: v.milk,
     order: v.order,
+    ...(v.own.length > 0 && { own: v.own.map(ownOf) }),
   };
   const leeway =
     v.leewayTime.trim() === '' && v.leewayLeaf.trim() === ''

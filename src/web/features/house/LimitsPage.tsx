@@ -58,8 +58,8 @@ export function LimitsPage() {
       }
     >
       <p className="max-w-[720px]">
-        For cold tea, and for wet leaf between steeps. The usual figures are common guidance, from memory, and cautious on purpose.
-        The local food code decides.
+        For cold tea, and for wet leaf between steeps. The usual figures are common guidance, from
+        memory, and cautious on purpose. The local food code decides.
       </p>
       <div className="limits-list">
         {LIMIT_NAMES.map((name) => (

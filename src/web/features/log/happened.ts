@@ -1,4 +1,4 @@
-import { stepsOf, stepWords } from '#core/brews';
+import { stepDoneWords, stepsOf } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { minutesText, numberText, readingText } from '#core/units';
 import type { Brew, Happened } from '#contracts/brews';
@@ -34,7 +34,7 @@ export function happenedWords(
         : 'put on the bar';
     case 'step': {
       const step = stepsOf(brew.plan).find((s) => s.key === what.key);
-      const words = step ? stepWords(step, brew.plan, units).done.toLowerCase() : what.key;
+      const words = step ? stepDoneWords(step, brew.plan, units) : what.key;
       return `${words}${what.outcome === 'skipped' ? ', left out' : ''}${what.grams === undefined ? '' : `, ${numberText(what.grams)} g`}`;
     }
     case 'reading':

@@ -1,4 +1,4 @@
-import { COOL_TO_JUDGE, stepsOf, stepWords } from '#core/brews';
+import { COOL_TO_JUDGE, stepDoneWords, stepsOf } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import {
   type EpochMs,
@@ -69,7 +69,7 @@ export function marksOf(brew: Brew, units: Units): { planned: Mark[]; real: Mark
   ];
   const real: Mark[] = brew.marks.map((m) => {
     const step = steps.find((s) => s.key === m.key);
-    const words = step ? stepWords(step, plan, units).done.toLowerCase() : m.key;
+    const words = step ? stepDoneWords(step, plan, units) : m.key;
     return {
       at: secondsBetween(on, m.at),
       title: m.outcome === 'skipped' ? `${words}: left out` : words,
