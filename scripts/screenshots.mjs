@@ -127,6 +127,8 @@ const half = async (name, size, across = false) =>
   tile(name, await pictureOf(size), { of: 2, columns: across ? 2 : 1 });
 /** Cold: four days, one day, a glass of an extract, nothing yet; a tablet, a phone, a label. */
 const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
+/** A start: as the house has it, as a guest asks for it, in a pot not on the shelf; a card to take home. */
+const ofStart = (picture) => tile('start', picture, { of: 4, columns: 4 });
 /** Twelve on the bar: a screen, a tablet, a phone. */
 const ofTwelve = (picture) => tile('bar-twelve', picture, { of: 3, columns: 3 });
 /**
@@ -171,6 +173,13 @@ async function emptyCold() {
 }
 /** The label of a batch as it is printed. */
 const labelOf = (batchId) => printed(`/api/batches/${batchId}/label.pdf?zone=Europe/London`, 220);
+/** A tea's card for a guest who measures in US teaspoons and ounces. */
+async function guestCardOf(name) {
+  const { teas } = await records('/api/book');
+  const { id } = teas.find((tea) => tea.name === name);
+  const home = 'water=700&spoon=usTeaspoon&volume=usFlOz&degrees=F';
+  return printed(`/api/teas/${id}/guest.pdf?${home}`, 137);
+}
 /** A PDF as it is printed. */
 async function printed(path, dotsPerInch) {
   const pdf = await page.request.get(path);
@@ -224,7 +233,17 @@ try {
   await settle();
   await page.keyboard.press('n');
   await settle();
-  await shot('start');
+  await ofStart(await pictureOf());
+  await page.goto('/start?strength=1&milk=tenth&cups=4&each=110');
+  await settle();
+  await ofStart(await pictureOf());
+  await role('button', 'Vessel: change').click();
+  await role('button', 'A pot that is not on the shelf').click();
+  await page.getByLabel('It holds, to the brim').fill('24 fl oz');
+  await settle();
+  await ofStart(await pictureOf());
+  await page.keyboard.press('Escape');
+  await ofStart(await guestCardOf('Kestry Pearl'));
   await page.goto('/cold');
   await settle(1500);
   await ofCold(await pictureOf());
