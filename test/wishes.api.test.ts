@@ -188,3 +188,40 @@ describe('steps of the house’s own', () => {
     for (const steps of bad) expect((await withOwn(steps)).status).toBe(422);
   });
 });
+
+describe('a steep that is ended by eye', () => {
+  test('is kept with the colour that was seen, and no clock judges it', async () => {
+    const brew = await start({ at: h.now() - 400_000 });
+    const pulled = (await event(brew.id, { kind: 'pull', seen: 1 }).expect(200)).body;
+    expect(pulled).toMatchObject({ timing: 'byEye', seen: 1 });
+    const asked = await h.callers.lead.get('/api/brews?pull=byEye').expect(200);
+    expect(asked.body.brews.map((b: { id: string }) => b.id)).toEqual([brew.id]);
+    const counts = (await h.callers.lead.get('/api/brews').expect(200)).body.counts;
+    expect(counts).toEqual({ all: 1, inWindow: 0, late: 0, early: 0, forgotten: 0 });
+    const trends = await h.callers.lead.get(`/api/trends?siteId=${h.ids.site}`).expect(200);
+    expect(trends.body.points).toEqual([]);
+    const { errors } = (await h.callers.lead.get(`/api/teas/${h.ids.tea}/pulls`).expect(200)).body;
+    expect(errors).toEqual([]);
+  });
+  test('taken back it steeps on; ended by the clock after that, the clock counts', async () => {
+    const brew = await start();
+    await event(brew.id, { kind: 'pull', seen: -1 }).expect(200);
+    const on = (await event(brew.id, { kind: 'undoPull' }).expect(200)).body;
+    expect([on.timing, on.seen ?? null]).toEqual([null, null]);
+    const again = (await event(brew.id, { kind: 'pull' }).expect(200)).body;
+    expect([again.timing, again.seen ?? null]).toEqual(['inWindow', null]);
+  });
+  test('the last thing undone, the brew is as it was', async () => {
+    const brew = await start();
+    const id = newId();
+    await h.callers.brewer
+      .post(`/api/brews/${brew.id}/events`, { id, at: h.now(), kind: 'pull', seen: 0 })
+      .expect(200);
+    const back = (await event(brew.id, { kind: 'undo', of: id }).expect(200)).body;
+    expect([back.state.kind, back.timing, back.seen ?? null]).toEqual(['steeping', null, null]);
+  });
+  test('a colour that is no step is refused', async () => {
+    const brew = await start();
+    await event(brew.id, { kind: 'pull', seen: 3 }).expect(422);
+  });
+});

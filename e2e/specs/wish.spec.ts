@@ -135,3 +135,16 @@ test('steps of the house’s own: typed in the recipe, on the card, asked for at
   await bar.hand('Tolvane Amber').click();
   await house.expectSaid(/Sweep the froth, done/);
 });
+
+test('a steep ended by its colour: the cup it looks like is touched, and the verdict begins with it', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.brewer);
+  const bar = new BarDriver(house.page);
+  await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
+  await bar.more('Tolvane Amber', 'End the steep by its colour');
+  await house.inside('dialog').touch('radio', /2 · lighter/);
+  await house.expectSaid(/by eye at 0:\d\d: colour lighter/);
+  await bar.judge('Tolvane Amber');
+  await house.expectChecked('radio', /2 · lighter/);
+});

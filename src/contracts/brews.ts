@@ -169,6 +169,8 @@ export const Brew = z.strictObject({
   readings: z.array(Reading),
   pulledDevice: z.string().nullable(),
   timing: oneOf<PullKind>(PULL_KINDS).nullable(),
+  /** The colour step that was seen, where the steep was ended by eye. */
+  seen: MarkBody.nullable().optional(),
   tea: z.strictObject({ id: Id, name: z.string(), style: Style as z.ZodType<StyleId, StyleId> }),
   lot: z.strictObject({ id: Id, name: z.string() }).nullable(),
   /** Null: a pot that is not on the shelf; what it is stands in the plan. */
@@ -258,7 +260,13 @@ export const SolidsBody = z.number().min(0.1).max(60);
 /** One thing that happened to a brew. A repeated id gets the same answer again. */
 export const BrewEventBody = z.discriminatedUnion('kind', [
   z.strictObject({ id: Id, at: Instant, kind: z.literal('waterOn') }),
-  z.strictObject({ id: Id, at: Instant, kind: z.literal('pull') }),
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('pull'),
+    /** By eye, because of its colour: the step that was seen. Absent: by the clock. */
+    seen: MarkBody.optional(),
+  }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undoPull') }),
   /** The leaf goes back into the cup for so many seconds more. */
   z.strictObject({

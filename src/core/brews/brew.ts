@@ -129,12 +129,17 @@ export const pullTiming = (steeped: Seconds, w: Window): PullTiming => {
   return 'inWindow';
 };
 
-/** How a pull is kept: a late one that nobody came for is told apart from one that was a little late. */
-export const PULL_KINDS = ['early', 'inWindow', 'late', 'forgotten'] as const;
+/**
+ * How a pull is kept: a late one that nobody came for is told apart from one that was a little late, and one that went by
+ * the colour of the liquor was never by the clock.
+ */
+export const PULL_KINDS = ['early', 'inWindow', 'late', 'forgotten', 'byEye'] as const;
 export type PullKind = (typeof PULL_KINDS)[number];
+/** A pull that went by the clock. */
+export type TimedPull = Exclude<PullKind, 'byEye'>;
 /** Past latest by more than this, or by half the best time where that is more, it was forgotten (from memory). */
 const FORGOTTEN = 60;
-export function pullKind(steeped: Seconds, w: Window): PullKind {
+export function pullKind(steeped: Seconds, w: Window): TimedPull {
   const timing = pullTiming(steeped, w);
   return timing === 'late' && steeped - w.latest > Math.max(FORGOTTEN, w.best / 2)
     ? 'forgotten'

@@ -12,6 +12,7 @@ export {
   type BrewState,
   type Phase,
   type PullKind,
+  type TimedPull,
   type PullTiming,
   type Step,
 } from './brew';

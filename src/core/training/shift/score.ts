@@ -1,4 +1,4 @@
-import { type PullKind, pullKind } from '#core/brews';
+import { pullKind, type TimedPull } from '#core/brews';
 import { seconds } from '#core/units';
 import { asTheHouse, type HouseCup, type MadeCup } from '../diagnosis/faults';
 import { type Six, type Step, stepOf, tasteOfMade } from '../diagnosis/tasted';
@@ -19,7 +19,7 @@ export type ShiftBrew = {
 };
 export type ShiftBrewScore = {
   /** Never: no leaf was lifted out of poured water. */
-  readonly kind: PullKind | 'never';
+  readonly kind: TimedPull | 'never';
   /** Off the best time, s. */
   readonly errorS: number | null;
   readonly waitedS: number | null;
@@ -45,7 +45,7 @@ const STANDS_S = 120;
 /** Gaps of an index that nobody notices, and that a taster marks. */
 const [UNNOTICED, MARKED] = [0.4, 0.8];
 
-function creditOfPull(kind: PullKind, { lidLeftOff }: ShiftBrew, worst: number): number {
+function creditOfPull(kind: TimedPull, { lidLeftOff }: ShiftBrew, worst: number): number {
   if ((kind === 'inWindow' && !lidLeftOff) || worst <= UNNOTICED) return 1;
   return worst <= MARKED ? 0.5 : 0;
 }

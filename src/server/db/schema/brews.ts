@@ -11,7 +11,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 import { PULL_KINDS, type StepRecord } from '#core/brews';
-import type { Verdict } from '#core/corrections';
+import type { Mark, Verdict } from '#core/corrections';
 import type { CupsAsked, Method, Wish } from '#core/recipes';
 import {
   type Brew,
@@ -66,7 +66,9 @@ export const brews = mysqlTable(
     ended: instant('ended'),
     judgedBy: id('judged_by').references(() => people.id),
     timing: mysqlEnum('timing', PULL_KINDS),
-    /** Seconds from best, signed. */
+    /** The colour step that was seen, where the steep was ended by eye. */
+    seen: tinyint('seen_colour').$type<Mark>(),
+    /** Seconds from best, signed. Null: not ended, or by eye. */
     error: double('error_s'),
     /** Another brew was due when this one was pulled. */
     crowded: boolean('crowded').notNull(),

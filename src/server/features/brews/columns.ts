@@ -31,6 +31,7 @@ const CHANGED_BY_EVENTS = [
   'pulledDevice',
   'judgedBy',
   'timing',
+  'seen',
   'error',
   'crowded',
   'plan',

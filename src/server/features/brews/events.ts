@@ -131,6 +131,7 @@ const NOT_PULLED = {
   pulledBy: null,
   pulledDevice: null,
   timing: null,
+  seen: null,
   error: null,
   crowded: false,
 } as const;
@@ -159,8 +160,12 @@ async function extras(
       return {
         pulledBy: who.lockedAs === null ? who.personId : null,
         pulledDevice: who.lockedAs,
-        timing: pullKind(steeped, window),
-        error: Math.round((steeped - window.best) * 10) / 10,
+        ...(e.seen === undefined
+          ? {
+              timing: pullKind(steeped, window),
+              error: Math.round((steeped - window.best) * 10) / 10,
+            }
+          : { timing: 'byEye' as const, seen: e.seen }),
         crowded,
       };
     }

@@ -68,6 +68,7 @@ export const asBrew = ({
   readings: b.readings,
   pulledDevice: b.pulledDevice,
   timing: b.timing,
+  ...(b.seen !== null && { seen: b.seen }),
   tea: { id: b.teaId, name: tea, style },
   lot: whoIf(b.lotId, lot),
   vesselId: b.vesselId,

@@ -42,7 +42,13 @@ async function pullsOf(tx: Tx, personId: string): Promise<boolean[]> {
   const rows = await tx
     .select({ timing: brews.timing })
     .from(brews)
-    .where(and(eq(brews.pulledBy, personId), isNotNull(brews.pulled), isNotNull(brews.timing)))
+    .where(
+      and(
+        ...[eq(brews.pulledBy, personId), isNotNull(brews.pulled), isNotNull(brews.timing)],
+        // A steep that was ended by eye was never by the clock.
+        ne(brews.timing, 'byEye'),
+      ),
+    )
     .orderBy(desc(brews.pulled))
     .limit(PULLS_SEEN);
   return rows.map((r) => r.timing === 'inWindow').reverse();

@@ -57,7 +57,12 @@ function moved(brew: Brew, event: StateEvent, by: Who): Brew {
   const state = step.state as Brew['state'];
   switch (event.kind) {
     case 'pull':
-      return { ...brew, state, ...(by.id ? { pulledBy: by } : { pulledDevice: by.name }) };
+      return {
+        ...brew,
+        state,
+        ...(event.seen !== undefined && { seen: event.seen }),
+        ...(by.id ? { pulledBy: by } : { pulledDevice: by.name }),
+      };
     case 'leafBack':
       return brew.state.kind === 'pulled'
         ? {

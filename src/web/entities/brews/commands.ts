@@ -1,5 +1,5 @@
 import { pullTiming } from '#core/brews';
-import { ALL_RIGHT, isRight, type Verdict, verdictWords } from '#core/corrections';
+import { ALL_RIGHT, isRight, type Mark, type Verdict, verdictWords } from '#core/corrections';
 import { type CupsAsked, NO_WISH, type Window, type Wish } from '#core/recipes';
 import {
   type Millilitres,
@@ -15,6 +15,7 @@ import { newId } from '../../platform/ids';
 import type { NewWrite } from '../../platform/outbox/outbox';
 import type { ToastLink } from '../../platform/toasts';
 import { allOf, type BarBrew } from './barBrews';
+import { colourSeenWords } from './colourSeen';
 import { nextSteepWrite, type StartAsked, startWrite } from './starts';
 import { type BarItem, isDueNow } from './status';
 import type { BrewUndo } from './undo';
@@ -101,6 +102,17 @@ export function createBrewCommands(deps: CommandDeps) {
       brew,
       { kind: 'pull' },
       `${nameOf(brew)} ${brew.plan.pull.done.toLowerCase()} at ${minutesText(steeped)}, ${timing}.${wasLate ? ' Taste it.' : ''}`,
+    );
+  };
+
+  /** Lifts the leaf because of the colour that was seen. */
+  const pullByEye = (brew: BarBrew, seen: Mark): void => {
+    if (brew.state.kind !== 'steeping') return;
+    const steeped = secondsBetween(brew.state.waterOn, now());
+    sendToAll(
+      brew,
+      { kind: 'pull', seen },
+      `${nameOf(brew)} ${brew.plan.pull.done.toLowerCase()} by eye at ${minutesText(steeped)}: ${colourSeenWords(seen)}.`,
     );
   };
 
@@ -324,5 +336,5 @@ export function createBrewCommands(deps: CommandDeps) {
     }
   };
 
-  return { ...starts, ...events, order, undo };
+  return { ...starts, ...events, pullByEye, order, undo };
 }

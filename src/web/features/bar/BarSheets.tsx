@@ -11,6 +11,7 @@ const Queue = lazy(() => import('./Queue').then((m) => ({ default: m.Queue })));
 const BrewWorking = lazy(() =>
   import('../../entities/brews/BrewWorking').then((m) => ({ default: m.BrewWorking })),
 );
+const ByEye = lazy(() => import('./ByEye').then((m) => ({ default: m.ByEye })));
 const Scan = lazy(() => import('./Scan').then((m) => ({ default: m.Scan })));
 
 const REASONS = ['Spilled', 'Wrong tea', 'Forgotten', 'Not wanted any more'];
@@ -63,6 +64,17 @@ export function BarSheets({ sheet, items, orders, commands, acts, onStartOrder, 
         onClose={onClose}
       >
         {brew && <GiveUp brew={brew} onGiveUp={commands.giveUp} onClose={onClose} />}
+      </Sheet>
+      <Sheet
+        title={brew ? `By eye: ${brew.tea.name}` : ''}
+        open={isOpen('byEye')}
+        onClose={onClose}
+      >
+        {brew && (
+          <Suspense fallback={null}>
+            <ByEye brew={brew} onPull={commands.pullByEye} onClose={onClose} />
+          </Suspense>
+        )}
       </Sheet>
       <Sheet title="Up next" open={isOpen('queue')} onClose={onClose}>
         <Suspense fallback={null}>

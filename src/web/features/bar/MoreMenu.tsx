@@ -58,6 +58,11 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
               Not over: steep on
             </DropdownMenu.Item>
           )}
+          {state.kind === 'steeping' && (
+            <DropdownMenu.Item onSelect={() => acts.byEye(brew)}>
+              End the steep by its colour
+            </DropdownMenu.Item>
+          )}
           <DropdownMenu.Item onSelect={() => acts.giveUp(brew)}>Give it up</DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

@@ -6,7 +6,7 @@ import { useGo } from '../../platform/useGo';
 
 /** A sheet over the bar, and which brew it is about. */
 export type BarSheet =
-  | { readonly kind: 'working' | 'steps' | 'giveUp'; readonly id: string }
+  | { readonly kind: 'working' | 'steps' | 'giveUp' | 'byEye'; readonly id: string }
   | { readonly kind: 'queue' }
   | { readonly kind: 'scan' }
   | null;
@@ -22,6 +22,8 @@ export type BrewActs = Pick<
   right: (brew: BarBrew) => void;
   steps: (brew: BarBrew) => void;
   giveUp: (brew: BarBrew) => void;
+  /** Ends the steep because of its colour. */
+  byEye: (brew: BarBrew) => void;
   working: (brew: BarBrew) => void;
 };
 
@@ -46,6 +48,7 @@ export function useBrewActs(
         ),
       steps: (brew) => onSheet({ kind: 'steps', id: brew.id }),
       giveUp: (brew) => onSheet({ kind: 'giveUp', id: brew.id }),
+      byEye: (brew) => onSheet({ kind: 'byEye', id: brew.id }),
       working: (brew) => onSheet({ kind: 'working', id: brew.id }),
     }),
     [commands, locked, go, onSheet],

@@ -63,7 +63,7 @@ export function JudgePage() {
 }
 
 function Judge({ brew }: { brew: BarBrew }) {
-  const [verdict, setVerdict] = useState<Verdict>(ALL_RIGHT);
+  const [verdict, setVerdict] = useState<Verdict>({ ...ALL_RIGHT, colour: brew.seen ?? 0 });
   const [remark, setRemark] = useState('');
   const [isKeeping, setIsKeeping] = useState(false);
   const commands = useBrewCommands();

@@ -24,6 +24,7 @@ const PULLS: PickChoice[] = [
   { value: 'early', text: 'early' },
   { value: 'late', text: 'late' },
   { value: 'forgotten', text: 'far too late' },
+  { value: 'byEye', text: 'by eye' },
 ];
 
 const CORRECTIONS: PickChoice[] = [

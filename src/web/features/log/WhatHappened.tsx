@@ -11,6 +11,7 @@ import {
   volumeText,
 } from '#core/units';
 import type { Brew, Happened, Plan } from '#contracts/brews';
+import { colourSeenWords } from '../../entities/brews/colourSeen';
 import { type Units, useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf, swatchOf } from '../../entities/teas/liquor';
@@ -56,6 +57,7 @@ export function WhatHappened({
         {heatWords}
         {words}
         {brew.timing === 'forgotten' ? ' Forgotten.' : ''}
+        {brew.timing === 'byEye' && ` By eye: ${colourSeenWords(brew.seen ?? 0)}.`}
       </p>
       {verdict && <JudgedCups plan={plan} brew={brew} strength={strength} verdict={verdict} />}
       <div className="working mt-3">

@@ -2,6 +2,7 @@ import { stepDoneWords, stepsOf } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { minutesText, numberText, readingText } from '#core/units';
 import type { Brew, Happened } from '#contracts/brews';
+import { colourSeenWords } from '../../entities/brews/colourSeen';
 import { signedPercent, strengthWords } from '../../entities/brews/strength';
 import type { useUnits } from '../../entities/people/session';
 
@@ -48,7 +49,7 @@ export function happenedWords(
     case 'waterOn':
       return 'water on';
     case 'pull':
-      return brew.plan.pull.done.toLowerCase();
+      return `${brew.plan.pull.done.toLowerCase()}${what.seen === undefined ? '' : `, by eye: ${colourSeenWords(what.seen)}`}`;
     case 'leafBack':
       return `leaf back for ${minutesText(what.seconds)}`;
     case 'undoPull':
