@@ -101,6 +101,33 @@ test('a lead leaves a cup out with a reason that is kept; a cup that was given u
   await leaveOut((body as Brew).id, 'spilled').expect(409);
   await leaveOut(newId(), 'nobody knows it').expect(404);
 });
+test('what was not recorded is doubted by this tea’s own spoons and this site’s own readings', async () => {
+  const usual = await advice();
+  expect(usual.doubts).toEqual({ leaf: 0.06, heatC: 2.5, taster: 1 });
+  // Spoons of a new lot, weighed one by one: uneven ones.
+  const lot = {
+    ...{ id: newId(), name: 'Lot 31', arrived: '2026-02-02', bestBefore: '2027-02-01' },
+    ...{ harvest: 'April', note: '', state: 'inUse', versionId: null },
+    weighing: {
+      ...{ spoon: 'dessertSpoon', spoons: 6, weighed: 14.5 },
+      singles: [1.5, 3.5, 2.5, 1.8, 3.2, 2],
+    },
+  };
+  await h.callers.lead.post(`/api/teas/${h.ids.tea}/lots`, lot).expect(200);
+  // Water that was eight degrees too cool, read as soon as it was on.
+  const at = h.now() - 400_000;
+  const { body } = await h.callers.brewer.post('/api/brews', brewBody(h, { at })).expect(200);
+  const { id, plan } = body as Brew;
+  const event = (what: object) =>
+    h.callers.brewer.post(`/api/brews/${id}/events`, { id: newId(), ...what }).expect(200);
+  await event({ kind: 'reading', at: at + 1000, celsius: plan.onLeaf - 8 });
+  await event({ kind: 'pull', at: at + 240_000 });
+  const { doubts } = await advice();
+  expect(doubts.leaf).toBeGreaterThan(0.09);
+  // One reading of about 8 degrees against a usual that counts as four of 2.5: (64 + 25) / 5, its root 4.2.
+  expect(doubts.heatC).toBeGreaterThan(3.8);
+  expect(doubts.heatC).toBeLessThan(4.6);
+});
 test('a tea that nobody knows is not there; nobody reads without signing in', async () => {
   await h.callers.trainee.get(`/api/teas/${newId()}/advice`).expect(404);
 });

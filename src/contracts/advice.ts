@@ -3,6 +3,7 @@ import {
   type Attribute,
   ATTRIBUTE_NAMES,
   type Belief,
+  type Doubts,
   type PooledMark,
   type PooledMarks,
   PROPOSED_LEVERS,
@@ -54,6 +55,12 @@ const TasterBody = z.strictObject({
   sd: z.number(),
   bias: z.partialRecord(AttributeName, z.number()).optional(),
 }) satisfies z.ZodType<TasterError>;
+/** How far leaf and heat may be off where they were not recorded: of this tea’s spoons, and this site’s readings. */
+const DoubtsBody = z.strictObject({
+  leaf: z.number(),
+  heatC: z.number(),
+  taster: z.number(),
+}) satisfies z.ZodType<Doubts>;
 /** A judged cup behind the advice. */
 const AdviceCup = z.strictObject({
   id: Id,
@@ -87,6 +94,7 @@ const TeaAdvice = z.strictObject({
   }),
   /** Whoever reads this: what one’s next cup is weighed by. */
   taster: TasterBody,
+  doubts: DoubtsBody,
   /** Judged cups that count. */
   counted: z.number().int(),
   scatter: oneOf<ScatteredBy>(SCATTERED_BY).nullable(),

@@ -87,6 +87,7 @@ export {
   leversOf,
   metCup,
   NO_UNITS,
+  doubtsOf,
   houseDoseOf,
   plannedCup,
   preparedCup,

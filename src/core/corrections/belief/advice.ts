@@ -6,6 +6,7 @@ import { type Attribute, ATTRIBUTE_NAMES } from '../marks';
 import {
   type Belief,
   beliefMoved,
+  type Doubts,
   type Evidence,
   metCup,
   preparedCup,
@@ -140,15 +141,14 @@ function moreCups(
   rows: readonly Three[],
   belief: Belief,
   units: Three,
-  brew: Brewing,
-  seed: number,
+  { brew, seed, doubts }: { brew: Brewing; seed: number; doubts: Doubts | undefined },
 ): number | null {
   const cup = preparedCup(oneMore(brew));
   let then = belief;
   for (let n = 0; n <= MOST_AHEAD; n++) {
     const sure = { mean: belief.mean, covariance: then.covariance };
     if (chanceOf(rows, sure, units, seeded(seed)) >= SURE_ENOUGH) return n;
-    then = metCup(then, cup).belief;
+    then = metCup(then, cup, doubts).belief;
   }
   return null;
 }
@@ -157,10 +157,21 @@ function moreCups(
  * What is advised for a recipe.
  * @param brew the recipe as it is planned in a vessel; its leaf, heat and time are those that the belief is of
  * @param seed of the draws: the same for the same recipe version
+ * @param doubts how far what is not recorded may be off; the usual where absent
  */
 export function recipeAdvice(
   belief: Belief,
-  { brew, style, seed }: { readonly brew: Brewing; readonly style: StyleId; readonly seed: number },
+  {
+    brew,
+    style,
+    seed,
+    doubts,
+  }: {
+    readonly brew: Brewing;
+    readonly style: StyleId;
+    readonly seed: number;
+    readonly doubts?: Doubts;
+  },
 ): RecipeAdvice {
   const slopes = slopesOf(brew);
   const rows = ROWS.map((row) => slopeRow(slopes, row));
@@ -185,7 +196,7 @@ export function recipeAdvice(
       : null,
     lossAfter: isWorth ? lossOf(units) : loss,
     chance: isWorth ? chanceOf(rows, belief, byBar, seeded(seed)) : null,
-    more: isWorth ? moreCups(rows, belief, byBar, brew, seed) : null,
+    more: isWorth ? moreCups(rows, belief, byBar, { brew, seed, doubts }) : null,
     pooled: pooledMarks(rows, belief),
   };
 }

@@ -26,6 +26,7 @@ export {
   type PooledMarks,
   type RecipeAdvice,
 } from './advice';
+export { doubtsOf, heatDoubt, leafDoubt } from './doubts';
 export { seenMarks, type SeenMark, type SeenMarks } from './seen';
 export { isScattered, SCATTERED_BY, scatteredBy, type ScatteredBy } from './scatter';
 export {

@@ -23,20 +23,21 @@ export function isScattered(met: readonly Met[]): boolean {
   const distance = met.reduce((sum, m) => sum + m.distance, 0);
   return n > 0 && distance > n + FAR * Math.sqrt(2 * n);
 }
-const doubled = (of: ScatteredBy): Doubts => ({
-  leaf: USUAL_DOUBTS.leaf * (of === 'leaf' ? Math.SQRT2 : 1),
-  heatC: USUAL_DOUBTS.heatC * (of === 'heat' ? Math.SQRT2 : 1),
-  taster: USUAL_DOUBTS.taster * (of === 'taster' ? 2 : 1),
+const doubled = (usual: Doubts, of: ScatteredBy): Doubts => ({
+  leaf: usual.leaf * (of === 'leaf' ? Math.SQRT2 : 1),
+  heatC: usual.heatC * (of === 'heat' ? Math.SQRT2 : 1),
+  taster: usual.taster * (of === 'taster' ? 2 : 1),
 });
 /** Whose doubled variance makes the cups likeliest; null: they scatter no more than they should. */
 export function scatteredBy(
   prior: Belief,
   cups: readonly Prepared[],
   met: readonly Met[],
+  doubts: Doubts = USUAL_DOUBTS,
 ): ScatteredBy | null {
   if (!isScattered(met)) return null;
   const likelihood = (of: ScatteredBy) =>
-    gathered(prior, cups, doubled(of)).met.reduce((sum, m) => sum + m.logLikelihood, 0);
+    gathered(prior, cups, doubled(doubts, of)).met.reduce((sum, m) => sum + m.logLikelihood, 0);
   const found = SCATTERED_BY.map((of) => ({ of, value: likelihood(of) }));
   return found.reduce((best, one) => (one.value > best.value ? one : best)).of;
 }

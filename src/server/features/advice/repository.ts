@@ -1,8 +1,11 @@
-import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/mysql-core';
+import { planAsDone } from '#core/brews';
 import type { Method } from '#core/recipes';
+import { type Celsius, epochMs, secondsBetween } from '#core/units';
 import type { Tx } from '../../db/pool';
-import { brews, people, sites, versions, vessels } from '../../db/schema';
+import { brews, people, sites, teas, versions, vessels } from '../../db/schema';
+import { idsInOrder } from '../brews';
 
 /** So many judged cups of a tea count, the newest: older ones say little of the leaf that is brewed now. */
 const MOST_CUPS = 500;
@@ -36,6 +39,37 @@ export const judgedBrewsOf = (tx: Tx, teaId: string, method: Method) =>
     .orderBy(desc(brews.startedAt), desc(brews.id))
     .limit(MOST_CUPS);
 export type JudgedBrew = Awaited<ReturnType<typeof judgedBrewsOf>>[number];
+
+/** So many of a site's brews are looked through for what thermometers showed. */
+const LOOKED_THROUGH = 300;
+/** What thermometers showed at a site against each card, °C, one a brew, the newest brews. */
+export async function heatsOffAt(tx: Tx, siteId: string): Promise<Celsius[]> {
+  const ids = (await idsInOrder(tx, 'log_site', eq(brews.siteId, siteId), LOOKED_THROUGH)).map(
+    (found) => found.id,
+  );
+  if (ids.length === 0) return [];
+  const rows = await tx
+    .select({
+      ...{ plan: brews.plan, marks: brews.marks, readings: brews.readings },
+      ...{ waterOn: brews.waterOn, pulled: brews.pulled, style: teas.style },
+    })
+    .from(brews)
+    .innerJoin(teas, eq(teas.id, brews.teaId))
+    .where(
+      and(
+        ...[inArray(brews.id, ids), isNotNull(brews.pulled), isNotNull(brews.waterOn)],
+        ne(brews.state, 'abandoned'),
+        sql`json_length(${brews.readings}) > 0`,
+      ),
+    );
+  return rows.flatMap(({ plan, style, marks, readings, waterOn, pulled }) => {
+    if (!waterOn || !pulled || plan.steep) return [];
+    const on = epochMs(waterOn.getTime());
+    const steeped = secondsBetween(on, epochMs(pulled.getTime()));
+    const { heatOff } = planAsDone(plan, style, { steeped, waterOn: on, marks, readings });
+    return heatOff === null ? [] : [heatOff];
+  });
+}
 
 /** The kettle that a site usually heats its water in. */
 export const kettleAt = async (tx: Tx, siteId: string): Promise<string | null> =>

@@ -1,5 +1,7 @@
-import { doseOfRecipe, FITTED_PRIOR_SD, PRIOR_SD, USUAL_TASTER } from '#core/corrections';
+import { doseOfRecipe, doubtsOf, FITTED_PRIOR_SD, PRIOR_SD, USUAL_TASTER } from '#core/corrections';
 import { isCold } from '#core/recipes';
+import { measureOf } from '#core/teas';
+import { grams } from '#core/units';
 import type { TeaAdvice } from '#contracts/advice';
 import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
@@ -8,8 +10,18 @@ import { inRecordedTransaction } from '../history';
 import { tasterErrors } from '../tastings';
 import { requireTea } from '../teas';
 import { judgedCups } from './evidence';
-import { judgedBrewsOf, kettleAt, leftOutOf, predictedVersion, setLeftOut } from './repository';
+import {
+  heatsOffAt,
+  judgedBrewsOf,
+  kettleAt,
+  leftOutOf,
+  predictedVersion,
+  setLeftOut,
+} from './repository';
 import { ADVICE_TASKS } from './tasks';
+
+/** Spoons even each other out: as many as a usual pour takes, ml. */
+const USUAL_POUR_ML = 500;
 
 /** What all judged cups of a tea say of its house recipe. Nothing is stored: the records always give the same. */
 export function createAdviceService(deps: Deps) {
@@ -26,13 +38,22 @@ export function createAdviceService(deps: Deps) {
       const kettle = await kettleAt(db, siteId);
       const made = await predictedVersion(db, teaId, method);
       const tasters = await tasterErrors(db);
+      const doubts = doubtsOf(
+        measureOf(tea).weighing,
+        grams(USUAL_POUR_ML * (house.recipe.dose / 100)),
+        await heatsOffAt(db, siteId),
+      );
       const of = { style, fitted, recipe: house.recipe, siteId, kettle, tasters };
       const cups = judgedCups(rows, of);
       const used = cups.filter((cup) => cup.listed.left === null);
       const ofMade = used.filter((cup) => cup.versionId === made?.id);
       const found = await work.run(ADVICE_TASKS.advise, {
         ...{ style, fitted, recipe: house.recipe, versionId: house.id },
-        ...{ priorSd: fitted ? FITTED_PRIOR_SD : PRIOR_SD, cups: used.map((cup) => cup.evidence) },
+        ...{
+          priorSd: fitted ? FITTED_PRIOR_SD : PRIOR_SD,
+          doubts,
+          cups: used.map((cup) => cup.evidence),
+        },
         predicted: ofMade.map((cup) => cup.evidence.id),
       });
       const slips = new Set(found.slips);
@@ -41,6 +62,7 @@ export function createAdviceService(deps: Deps) {
           ...{ method, version: { id: house.id, number: house.number } },
           ...{ recipe: doseOfRecipe(house.recipe), advice: found.advice, scatter: found.scatter },
           belief: { mean: found.belief.mean, covariance: found.belief.covariance },
+          doubts,
           counted: used.length,
           taster: tasters.get(personId) ?? USUAL_TASTER,
           prediction: made?.expected

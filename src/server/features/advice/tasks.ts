@@ -1,6 +1,7 @@
 import {
   type Belief,
   CupFigures,
+  type Doubts,
   type Evidence,
   gathered,
   preparedCup,
@@ -23,6 +24,8 @@ type Asked = {
   readonly recipe: Recipe;
   readonly versionId: string;
   readonly priorSd: number;
+  /** How far leaf and heat may be off where they were not recorded. */
+  readonly doubts: Doubts;
   /** The oldest first. */
   readonly cups: readonly Evidence[];
   /** Cups of the version whose prediction is looked at. */
@@ -38,17 +41,17 @@ type Advised = {
   readonly seen: SeenMarks;
 };
 function advise(asked: Asked): Advised {
-  const { style, fitted, recipe, versionId, priorSd, cups } = asked;
+  const { style, fitted, recipe, versionId, priorSd, doubts, cups } = asked;
   const predicted = new Set(asked.predicted);
   const figures = new CupFigures();
   const prior = priorOf(priorSd);
   const prepared = cups.map((cup) => preparedCup(cup, figures));
-  const { belief, met } = gathered(prior, prepared);
+  const { belief, met } = gathered(prior, prepared, doubts);
   const brew = houseBrew({ style, fitted }, recipe);
   return {
     belief,
-    advice: recipeAdvice(belief, { brew, style, seed: seedOfVersion(versionId) }),
-    scatter: scatteredBy(prior, prepared, met),
+    advice: recipeAdvice(belief, { brew, style, seed: seedOfVersion(versionId), doubts }),
+    scatter: scatteredBy(prior, prepared, met, doubts),
     slips: met.filter((m) => m.isSlip).map((m) => m.id),
     seen: seenMarks(prepared.filter(({ cup }) => predicted.has(cup.id))),
   };

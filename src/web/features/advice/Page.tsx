@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { adviceHead, scatterWords, turnedLines } from '#core/corrections';
+import { numberText } from '#core/units';
 import type { TeaAdvice } from '#contracts/advice';
 import type { TeaPage } from '#contracts/teas';
 import { useUnits } from '../../entities/people/session';
@@ -98,6 +99,11 @@ function Advice({ page, found, isBusy }: { page: TeaPage; found: TeaAdvice; isBu
         </div>
         {advice.change && <Change found={found} />}
         {scatter !== null && <p className="mt-3">{scatterWords(scatter)}</p>}
+        <p className="small mt-3" data-testid="doubts">
+          Where nothing was recorded, leaf is taken as sure to ±
+          {numberText(100 * found.doubts.leaf, 0)} % and heat to ±{numberText(found.doubts.heatC)}{' '}
+          °C.
+        </p>
         {found.prediction && <Prediction prediction={found.prediction} />}
         <NotesGathered notes={page.notes} found={found} />
         <TakeAdvice page={page} found={found} isClear={head.kind === 'off'} />

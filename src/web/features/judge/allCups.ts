@@ -49,7 +49,7 @@ export function withAllCups(
     taster: found.taster,
   });
   const believed = { ...found.belief, cups: found.counted };
-  const { belief } = metCup(believed, preparedCup(evidence));
+  const { belief } = metCup(believed, preparedCup(evidence), found.doubts);
   const asked = movedRecipe(plan.recipe, {
     dose: gramsPer100Ml(found.recipe.gPer100ml),
     temperature: celsius(found.recipe.temperatureC),
@@ -57,7 +57,7 @@ export function withAllCups(
   });
   const advice = recipeAdvice(belief, {
     brew: houseBrew({ style: tea.style, fitted: plan.fitted ?? null }, asked),
-    ...{ style: tea.style, seed: seedOfVersion(found.version.id) },
+    ...{ style: tea.style, seed: seedOfVersion(found.version.id), doubts: found.doubts },
   });
   return proposalOfAll(alone, {
     ...{ cups: found.counted + 1, advice },
