@@ -9,7 +9,7 @@ import {
   verdictWords,
 } from '#core/corrections';
 import type { Brewing } from '#core/cup';
-import type { Recipe } from '#core/recipes';
+import { type Recipe, type Wish, wishWords } from '#core/recipes';
 import type { Multipliers, StyleId } from '#core/styles';
 import { capital, epochMs, numberText, seconds, secondsBetween } from '#core/units';
 import type { AdviceCup } from '#contracts/advice';
@@ -33,8 +33,11 @@ export type JudgedCup = {
 };
 
 /** Recorded in place of the card, in a few words. */
-function recordedWords({ leafShare, heatOff, notWarmed }: Omit<DoneBrew, 'brew'>): string {
-  const parts: string[] = [];
+function recordedWords(
+  { leafShare, heatOff, notWarmed }: Omit<DoneBrew, 'brew'>,
+  wish: Wish | null | undefined,
+): string {
+  const parts: string[] = wish ? [`made for a guest: ${wishWords(wish)}`] : [];
   if (leafShare !== null) {
     const by = Math.round(100 * (leafShare - 1));
     parts.push(
@@ -86,7 +89,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
         listed: {
           ...{ id: row.id, at: row.startedAt.getTime(), vessel, by: row.by },
           ...{ version: version.number, verdict: capital(verdictWords(verdict)) },
-          recorded: recordedWords(done),
+          recorded: recordedWords(done, kept.wish),
           proposed: row.proposal ? leversOf(row.proposal) : [],
           left:
             row.leftOutWhy !== null && row.leftOutBy

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { wishWords } from '#core/recipes';
 import { grams } from '#core/units';
 import { liquorOf } from '../../entities/brews/liquor';
 import { VesselRow } from '../../entities/brews/Shelf';
@@ -53,6 +54,7 @@ function PhoneRow({ item, layout, acts }: { item: BarItem; layout: BarLayout; ac
       words={
         <>
           {step && isDueNow(item) ? `${step.act}, now` : status.step}
+          {brew.plan.wish ? ` · ${wishWords(brew.plan.wish)}` : ''}
           {brew.unsaved ? ' · not saved yet' : ''}
         </>
       }

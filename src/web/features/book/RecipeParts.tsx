@@ -52,7 +52,7 @@ export function OwnSteps<F extends FieldValues>({ form }: { form: UseFormReturn<
   const own = (form.watch(n('own')) ?? []) as RecipeForm['own'];
   const set = (rows: RecipeForm['own']) => form.setValue(n('own'), rows as never);
   return (
-    <fieldset className="grid gap-2">
+    <fieldset className="grid gap-2 min-w-0">
       <legend className="text-[15px] font-semibold">Steps of our own</legend>
       {own.map(({ when }, i) => (
         <div className="own-step" key={i}>
