@@ -100,7 +100,7 @@ function Again({
     <DropdownMenu.Item onSelect={() => acts.again(brew)}>
       Steep again: {next.number}. in {minutesText(next.window.best)}
       {next.by === 'model' ? ', by the model' : ''}
-      {`; ${stepsWords(usualSteeps(brew.tea.style, brew.plan.recipe.bag !== null))}`}
+      {`, ${stepsWords(usualSteeps(brew.tea.style, brew.plan.recipe.bag !== null))}`}
       {next.strength < 0.85 ? `, about ${Math.round(next.strength * 100)} % as strong` : ''}
     </DropdownMenu.Item>
   );
