@@ -239,7 +239,7 @@ try {
   await ofStart(await pictureOf());
   await role('button', 'Vessel: change').click();
   await role('button', 'A pot that is not on the shelf').click();
-  await page.getByLabel('It holds, to the brim').fill('24 fl oz');
+  await page.getByLabel('The pot holds, to the brim').fill('24 fl oz');
   await settle();
   await ofStart(await pictureOf());
   await page.keyboard.press('Escape');

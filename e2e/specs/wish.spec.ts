@@ -29,7 +29,7 @@ test('a guest who likes it stronger, with milk: more leaf, the milk, and judged 
   await bar.pull('Tolvane Amber');
   await house.expectSaid(/of liquor, 4\d.ml of milk/);
   await bar.judge('Tolvane Amber');
-  await house.expectSaid(/judge it as the guest asked for it, with its milk/);
+  await house.expectSaid(/judge the cup that the guest asked for, with the milk in/);
   await house.expectSaid(/before the milk goes in/);
 });
 
@@ -75,7 +75,7 @@ test('a pot that is not on the shelf is brewed in at once; a lead keeps it', asy
   await bar.otherPot();
   await dialog.press('Brew in this pot');
   await dialog.expectFault(/./);
-  await dialog.type('It holds, to the brim', '24 fl oz');
+  await dialog.type('The pot holds, to the brim', '24 fl oz');
   await dialog.press('Brew in this pot');
   await expect(bar.card()).toContainText('7.2');
   await house.press(/^Water on: start/);
@@ -84,11 +84,11 @@ test('a pot that is not on the shelf is brewed in at once; a lead keeps it', asy
   await house.expectAllSaved();
   await startCard(house, 'Tolvane Amber', 'White pot');
   await bar.otherPot();
-  await dialog.type('It holds, to the brim', '900');
-  await dialog.press('Keep it on the shelf');
-  await dialog.expectFault('Name it');
-  await dialog.type('Name, to keep it on the shelf', 'Guest pot');
-  await dialog.press('Keep it on the shelf');
+  await dialog.type('The pot holds, to the brim', '900');
+  await dialog.press('Keep the pot on the shelf');
+  await dialog.expectFault('Name the pot');
+  await dialog.type('Name, to keep the pot on the shelf', 'Guest pot');
+  await dialog.press('Keep the pot on the shelf');
   await house.expectThere('button', 'Guest pot', { exact: true });
 });
 
@@ -142,7 +142,7 @@ test('a steep ended by its colour: the cup it looks like is touched, and the ver
   await house.signIn(PEOPLE.brewer);
   const bar = new BarDriver(house.page);
   await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot' });
-  await bar.more('Tolvane Amber', 'End the steep by its colour');
+  await bar.more('Tolvane Amber', 'End the steep by colour');
   await house.inside('dialog').touch('radio', /2 · lighter/);
   await house.expectSaid(/by eye at 0:\d\d: colour lighter/);
   await bar.judge('Tolvane Amber');

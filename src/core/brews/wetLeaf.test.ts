@@ -21,6 +21,6 @@ test('leaf that is done after one steep has none', () => {
 test('in words, with the caution once it is too old', () => {
   expect(wetLeafWords({ minutes: 12, isPast: false }, 2)).toBe('Leaf wet for 12 min');
   expect(wetLeafWords({ minutes: 125, isPast: true }, 2)).toBe(
-    'Leaf wet for 2 h 05, over the 2 h of this house: throw it away',
+    'Leaf wet for 2 h 05, over the 2 h of this house: throw the leaf away',
   );
 });

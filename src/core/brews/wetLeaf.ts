@@ -37,6 +37,6 @@ export function wetLeafWords({ minutes, isPast }: WetLeaf, limitHours: number): 
       ? `${minutes} min`
       : `${Math.floor(minutes / HOUR)} h ${String(minutes % HOUR).padStart(2, '0')}`;
   return isPast
-    ? `Leaf wet for ${age}, over the ${numberText(limitHours)} h of this house: throw it away`
+    ? `Leaf wet for ${age}, over the ${numberText(limitHours)} h of this house: throw the leaf away`
     : `Leaf wet for ${age}`;
 }

@@ -32,9 +32,14 @@ const MILK_HOTTER = 5;
 /** Steps of a bar's clock, s. */
 const CLOCK_STEP = 5;
 
-const STRENGTH_WORDS = { '-1': 'lighter', '0': '', '1': 'stronger' } as const;
-const MILK_WORDS: Readonly<Record<MilkAmount, string>> = {
-  none: '',
+/** What can be asked for, as it is read in a list. */
+export const STRENGTH_WORDS: Readonly<Record<`${WishStrength}`, string>> = {
+  '-1': 'lighter',
+  '0': 'as the house has it',
+  '1': 'stronger',
+};
+export const MILK_WORDS: Readonly<Record<MilkAmount, string>> = {
+  none: 'no milk',
   splash: 'a splash of milk',
   tenth: 'a tenth of milk',
   fifth: 'a fifth of milk',
@@ -44,7 +49,9 @@ const MILK_WORDS: Readonly<Record<MilkAmount, string>> = {
  * @example wishWords({ strength: 1, milk: 'splash' }) // 'stronger, a splash of milk'
  */
 export const wishWords = ({ strength, milk }: Wish): string =>
-  [STRENGTH_WORDS[`${strength}`], MILK_WORDS[milk]].filter(Boolean).join(', ');
+  [strength !== 0 && STRENGTH_WORDS[`${strength}`], milk !== 'none' && MILK_WORDS[milk]]
+    .filter(Boolean)
+    .join(', ');
 /**
  * Milk for so much liquor, whole ml.
  * @example milkFor('tenth', millilitres(480)) // 48

@@ -60,7 +60,7 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
           )}
           {state.kind === 'steeping' && (
             <DropdownMenu.Item onSelect={() => acts.byEye(brew)}>
-              End the steep by its colour
+              End the steep by colour
             </DropdownMenu.Item>
           )}
           <DropdownMenu.Item onSelect={() => acts.giveUp(brew)}>Give it up</DropdownMenu.Item>

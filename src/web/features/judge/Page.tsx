@@ -128,8 +128,8 @@ function Judge({ brew }: { brew: BarBrew }) {
           {minutesText(steeped)}
           {plan.wish && (
             <>
-              , <b>{wishWords(plan.wish)}</b>: judge it as the guest asked for it
-              {plan.wish.milk !== 'none' && ', with its milk'}
+              , <b>{wishWords(plan.wish)}</b>: judge the cup that the guest asked for
+              {plan.wish.milk !== 'none' && ', with the milk in'}
             </>
           )}
         </span>

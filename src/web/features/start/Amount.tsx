@@ -121,11 +121,7 @@ function TypedCups({
           Use these cups
         </button>
       </div>
-      {fault && (
-        <p className="fault" role="alert">
-          {fault}
-        </p>
-      )}
+      <Fault words={fault} />
     </form>
   );
 }
@@ -159,11 +155,16 @@ function TypedWater({ onTake }: { onTake: (water: Millilitres) => void }) {
           Use this volume
         </button>
       </div>
-      {fault && (
-        <p className="fault" role="alert">
-          {fault}
-        </p>
-      )}
+      <Fault words={fault} />
     </form>
+  );
+}
+
+/** What is wrong with what was typed; nothing while all is right. */
+function Fault({ words }: { words: string }) {
+  return words === '' ? null : (
+    <p className="fault" role="alert">
+      {words}
+    </p>
   );
 }

@@ -8,6 +8,7 @@ import { useAddVesselMutation } from '../../entities/vessels/api';
 import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { Sheet } from '../../ui/Dialog';
+import { Picked } from '../../ui/Picked';
 
 const KINDS: readonly TypedPot['kind'][] = ['pot', 'mug', 'lidded'];
 type Typed = {
@@ -31,7 +32,7 @@ type Props = {
   onClose: () => void;
   /** The pot is brewed in now, without a record of it. */
   onUse: (pot: VesselFields) => void;
-  /** It stands on the shelf from now on. */
+  /** The pot is on the shelf from now on. */
   onKept: (vesselId: string) => void;
 };
 
@@ -78,14 +79,14 @@ function PotForm({ onUse, onKept }: Props) {
   const keep = async () => {
     const pot = read();
     if (!pot) return;
-    if (typed.name.trim() === '') return setFault('Name it, to keep it on the shelf.');
+    if (typed.name.trim() === '') return setFault('Name the pot, to keep it on the shelf.');
     try {
       await add({ ...pot, id, siteId: site.id }).unwrap();
       onKept(id);
     } catch (e) {
       const [first] = Object.values(fieldFaults(e) ?? {});
       setFault(
-        first ?? 'It was not kept: no answer from the server. What you typed is still here.',
+        first ?? 'The pot was not kept: no answer from the server. What you typed is still here.',
       );
     }
   };
@@ -99,7 +100,7 @@ function PotForm({ onUse, onKept }: Props) {
           onPick={(kind) => set({ kind })}
         />
         <div className="field-row">
-          <label htmlFor="pot-holds">It holds, to the brim</label>
+          <label htmlFor="pot-holds">The pot holds, to the brim</label>
           <input
             id="pot-holds"
             className="box"
@@ -135,7 +136,7 @@ function PotForm({ onUse, onKept }: Props) {
       </label>
       {role === 'lead' && (
         <div className="field-row">
-          <label htmlFor="pot-name">Name, to keep it on the shelf</label>
+          <label htmlFor="pot-name">Name, to keep the pot on the shelf</label>
           <input
             id="pot-name"
             className="box"
@@ -151,8 +152,8 @@ function PotForm({ onUse, onKept }: Props) {
         </p>
       )}
       <p className="small">
-        What is not said is as usual for its kind. No record of the pot is made; the brew keeps what
-        was typed.
+        All else is taken as usual for this kind of pot. The shelf keeps no record of this pot; the
+        brew keeps what you typed.
       </p>
       <div className="flex flex-wrap gap-2">
         <button type="submit" className="btn go">
@@ -165,35 +166,10 @@ function PotForm({ onUse, onKept }: Props) {
             disabled={adding.isLoading}
             onClick={() => void keep()}
           >
-            Keep it on the shelf
+            Keep the pot on the shelf
           </button>
         )}
       </div>
     </form>
-  );
-}
-
-function Picked<T extends string>({
-  label,
-  value,
-  options,
-  onPick,
-}: {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onPick: (value: T) => void;
-}) {
-  return (
-    <label className="field-row">
-      <span>{label}</span>
-      <select className="box" value={value} onChange={(e) => onPick(e.target.value as T)}>
-        {options.map(([v, words]) => (
-          <option key={v} value={v}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }

@@ -3,10 +3,10 @@ import {
   type Granted,
   isWished,
   MILK_AMOUNTS,
-  type MilkAmount,
+  MILK_WORDS,
+  STRENGTH_WORDS,
   type Wish,
   WISH_STRENGTHS,
-  type WishStrength,
 } from '#core/recipes';
 import {
   capital,
@@ -19,22 +19,10 @@ import {
 import { useUnits } from '../../entities/people/session';
 import { PickList } from '../../ui/PickList';
 
-const STRENGTHS: Readonly<Record<`${WishStrength}`, string>> = {
-  '-1': 'lighter',
-  '0': 'as the house has it',
-  '1': 'stronger',
-};
-const MILKS: Readonly<Record<MilkAmount, string>> = {
-  none: 'no milk',
-  splash: 'a splash of milk',
-  tenth: 'a tenth of milk',
-  fifth: 'a fifth of milk',
-};
-
 /** What the guest asks for: the end of the start sentence. */
 export function WishPick({ wish, onWish }: { wish: Wish; onWish: (wish: Wish) => void }) {
   const [open, setOpen] = useState(false);
-  const milk = wish.milk === 'none' ? '' : `, ${MILKS[wish.milk]}`;
+  const milk = wish.milk === 'none' ? '' : `, ${MILK_WORDS[wish.milk]}`;
   const take = (picked: Wish) => {
     onWish(picked);
     setOpen(false);
@@ -44,9 +32,9 @@ export function WishPick({ wish, onWish }: { wish: Wish; onWish: (wish: Wish) =>
       label="Guest’s wish"
       open={open}
       onOpen={setOpen}
-      shown={`${STRENGTHS[`${wish.strength}`]}${milk}`}
+      shown={`${STRENGTH_WORDS[`${wish.strength}`]}${milk}`}
       chosen={wish.strength}
-      choices={WISH_STRENGTHS.map((value) => ({ value, text: STRENGTHS[`${value}`] }))}
+      choices={WISH_STRENGTHS.map((value) => ({ value, text: STRENGTH_WORDS[`${value}`] }))}
       onPick={(strength) => onWish({ ...wish, strength })}
       foot={
         <div className="milk-picks" role="group" aria-label="Milk">
@@ -58,7 +46,7 @@ export function WishPick({ wish, onWish }: { wish: Wish; onWish: (wish: Wish) =>
               aria-pressed={wish.milk === value}
               onClick={() => take({ ...wish, milk: value })}
             >
-              {capital(MILKS[value])}
+              {capital(MILK_WORDS[value])}
             </button>
           ))}
         </div>
@@ -86,7 +74,7 @@ export function WishNote({ wished, milk }: { wished: Granted; milk: Millilitres 
         <>
           {' '}
           <b>Milk: {volumeText(milk, units.volume)}</b> for all the liquor. Look at the colour
-          before it goes in.
+          before the milk goes in.
         </>
       )}
     </p>

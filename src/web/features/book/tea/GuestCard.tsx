@@ -1,12 +1,20 @@
 import { useState } from 'react';
-import { MILK_AMOUNTS, type MilkAmount, type WishStrength } from '#core/recipes';
-import { parseVolume, SPOON_KINDS, type SpoonKind, SPOONS } from '#core/units';
+import {
+  MILK_AMOUNTS,
+  MILK_WORDS,
+  type MilkAmount,
+  STRENGTH_WORDS,
+  WISH_STRENGTHS,
+  type WishStrength,
+} from '#core/recipes';
+import { capital, parseVolume, SPOON_KINDS, type SpoonKind, SPOONS } from '#core/units';
 import type { VolumeChoice } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import { useUnits } from '../../../entities/people/session';
 import { PrintLink } from '../../../entities/teas/PrintLink';
 import { Sheet } from '../../../ui/Dialog';
 import { OneOf } from '../../../ui/OneOf';
+import { Picked } from '../../../ui/Picked';
 
 const VOLUMES: readonly { value: VolumeChoice; words: string }[] = [
   { value: 'ml', words: 'ml' },
@@ -17,18 +25,12 @@ const DEGREES = [
   { value: 'C', words: '°C' },
   { value: 'F', words: '°F' },
 ] as const;
-const STRENGTHS: readonly { value: `${WishStrength}`; words: string }[] = [
-  { value: '-1', words: 'Lighter' },
-  { value: '0', words: 'As the house has it' },
-  { value: '1', words: 'Stronger' },
-];
-const MILK_WORDS: Readonly<Record<MilkAmount, string>> = {
-  none: 'No milk',
-  splash: 'A splash',
-  tenth: 'A tenth',
-  fifth: 'A fifth',
-};
-const MILKS = MILK_AMOUNTS.map((value) => ({ value, words: MILK_WORDS[value] }));
+const STRENGTHS = WISH_STRENGTHS.map((s) => ({
+  value: `${s}` as const,
+  words: capital(STRENGTH_WORDS[`${s}`]),
+}));
+const MILKS = MILK_AMOUNTS.map((value) => ({ value, words: capital(MILK_WORDS[value]) }));
+const SPOON_CHOICES = SPOON_KINDS.map((kind) => [kind, SPOONS[kind].name] as const);
 const [LEAST, MOST] = [50, 5000];
 
 /** A card to take home: the tea in the guest's own pot, spoons and units. */
@@ -76,20 +78,7 @@ function GuestForm({ tea }: { tea: Tea }) {
             onChange={(e) => setTyped(e.target.value)}
           />
         </div>
-        <label className="field-row">
-          <span>Spoon at home</span>
-          <select
-            className="box"
-            value={spoon}
-            onChange={(e) => setSpoon(e.target.value as SpoonKind)}
-          >
-            {SPOON_KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {SPOONS[kind].name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Picked label="Spoon at home" value={spoon} options={SPOON_CHOICES} onPick={setSpoon} />
       </div>
       {typed !== '' && !isRight && (
         <p className="fault" role="alert">
