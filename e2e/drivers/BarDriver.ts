@@ -240,6 +240,12 @@ export class BarDriver extends Hands {
   async pull(tea: string): Promise<void> {
     await this.hand(tea).click();
   }
+  /** One of the buttons under a brew, by its words. */
+  act(tea: string, words: string): Promise<void> {
+    return this.column(tea)
+      .getByRole('button', { name: new RegExp(`^${words}`) })
+      .click();
+  }
   async undo(): Promise<void> {
     await this.page.getByRole('button', { name: /^Undo/ }).click();
   }

@@ -39,6 +39,10 @@ export class Hands {
   pressFirst(button: Name): Promise<void> {
     return this.scope.getByRole('button', { name: button }).first().click();
   }
+  /** One of several links that are called alike: the first. */
+  followFirst(link: Name): Promise<void> {
+    return this.scope.getByRole('link', { name: link }).first().click();
+  }
   follow(link: Name, { exact = false }: Exactly = {}): Promise<void> {
     return this.scope.getByRole('link', { name: link, exact }).click();
   }

@@ -6,6 +6,7 @@ import {
   PULL_KINDS,
   type PullKind,
   type StepRecord,
+  type Taste,
 } from '#core/brews';
 import {
   type Mark,
@@ -14,6 +15,7 @@ import {
   TURNED_LEVERS,
   type Verdict,
 } from '#core/corrections';
+import type { LeafOut } from '#core/extraction';
 import {
   CUPS_MOST,
   type CupsAsked,
@@ -82,7 +84,13 @@ export const at = quantity<EpochMs>({ min: 946_684_800_000, max: 4_102_444_800_0
 export const State = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('warming'), since: at }),
   z.strictObject({ kind: z.literal('steeping'), waterOn: at }),
-  z.strictObject({ kind: z.literal('pulled'), waterOn: at, pulled: at }),
+  z.strictObject({ kind: z.literal('tasting'), waterOn: at, out: at }),
+  z.strictObject({
+    kind: z.literal('pulled'),
+    waterOn: at,
+    pulled: at,
+    wasTasting: z.literal(true).optional(),
+  }),
   z.strictObject({ kind: z.literal('judged'), waterOn: at, pulled: at, judged: at }),
   z.strictObject({ kind: z.literal('abandoned'), at }),
 ]) satisfies z.ZodType<BrewState>;
@@ -138,6 +146,11 @@ export const Plan = z.strictObject({
   wish: PlannedWishBody.nullable().optional(),
   /** The cups of liquor that were asked for. */
   cups: CupsBody.nullable().optional(),
+  /** Its time is found by tasting; what the recipe has as its best. */
+  explore: z
+    .strictObject({ best: quantity<Seconds>({ min: 1, max: 260_000 }) })
+    .nullable()
+    .optional(),
   /** The tea's own multipliers, where it was fitted to this house by then. */
   fitted: MultipliersBody.nullable().optional(),
   /** Its own colours, where they were measured by then. */
@@ -152,6 +165,14 @@ const MarkOfStep = z.strictObject({
   grams: quantity<Grams>({ min: 0, max: 40_000 }).optional(),
   celsius: quantity<Celsius>({ min: -20, max: 110 }).optional(),
 }) satisfies z.ZodType<StepRecord>;
+const InWater = quantity<Seconds>({ min: 0, max: 260_000 });
+/** When the leaf was out to be tasted: after so many seconds in the water, for so many. */
+const Out = z.strictObject({ after: InWater, lasted: InWater }) satisfies z.ZodType<LeafOut>;
+/** One taste in the middle of the steep. */
+const TasteBody = z.strictObject({
+  after: InWater,
+  mark: MarkBody.optional(),
+}) satisfies z.ZodType<Taste>;
 /** A thermometer in it. */
 const Reading = z.strictObject({ at, celsius: quantity<Celsius>({ min: -20, max: 110 }) });
 /** What came of a proposed correction. */
@@ -171,6 +192,9 @@ export const Brew = z.strictObject({
   timing: oneOf<PullKind>(PULL_KINDS).nullable(),
   /** The colour step that was seen, where the steep was ended by eye. */
   seen: MarkBody.nullable().optional(),
+  /** Where it was tasted on the way: when the leaf was out, and what was tasted. */
+  outs: z.array(Out).optional(),
+  tastes: z.array(TasteBody).optional(),
   tea: z.strictObject({ id: Id, name: z.string(), style: Style as z.ZodType<StyleId, StyleId> }),
   lot: z.strictObject({ id: Id, name: z.string() }).nullable(),
   /** Null: a pot that is not on the shelf; what it is stands in the plan. */
@@ -247,6 +271,8 @@ export const startBrew = endpoint(ROUTES.startBrew, {
     wish: WishBody.default(NO_WISH),
     /** The cups of liquor that the water was worked out for. */
     cups: CupsBody.nullable().default(null),
+    /** Its time is found by tasting: the clock asks for the first taste, not for the recipe's best. */
+    explore: z.boolean().default(false),
   }),
   response: Brew,
 });
@@ -264,9 +290,16 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
     id: Id,
     at: Instant,
     kind: z.literal('pull'),
-    /** By eye, because of its colour: the step that was seen. Absent: by the clock. */
+    /** By eye, because of its colour: the step that was seen. Absent: by the clock, or by its taste. */
     seen: MarkBody.optional(),
+    /** By its taste: how it was found. */
+    mark: MarkBody.optional(),
   }),
+  /** The leaf comes out to be tasted, and goes in again. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('leafOut') }),
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('leafIn'), mark: MarkBody.optional() }),
+  /** Tasted with the leaf in; how it was found, where that was said. */
+  z.strictObject({ id: Id, at: Instant, kind: z.literal('taste'), mark: MarkBody.optional() }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undoPull') }),
   /** The leaf goes back into the cup for so many seconds more. */
   z.strictObject({

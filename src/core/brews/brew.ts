@@ -5,7 +5,15 @@ import { type EpochMs, epochMs, type Seconds, seconds, secondsBetween } from '#c
 export type BrewState =
   | { readonly kind: 'warming'; readonly since: EpochMs }
   | { readonly kind: 'steeping'; readonly waterOn: EpochMs }
-  | { readonly kind: 'pulled'; readonly waterOn: EpochMs; readonly pulled: EpochMs }
+  /** The leaf is out to be tasted: the clock stands until it goes in again, or the steep was over at `out`. */
+  | { readonly kind: 'tasting'; readonly waterOn: EpochMs; readonly out: EpochMs }
+  | {
+      readonly kind: 'pulled';
+      readonly waterOn: EpochMs;
+      readonly pulled: EpochMs;
+      /** The leaf was out already, to be tasted, when the steep was ended. */
+      readonly wasTasting?: true | undefined;
+    }
   | {
       readonly kind: 'judged';
       readonly waterOn: EpochMs;
@@ -14,8 +22,21 @@ export type BrewState =
     }
   | { readonly kind: 'abandoned'; readonly at: EpochMs };
 
+/** States in which the vessel is in use. */
+export const VESSEL_IN_USE = ['warming', 'steeping', 'tasting'] as const;
+export const isVesselInUse = (kind: BrewState['kind']): boolean =>
+  (VESSEL_IN_USE as readonly BrewState['kind'][]).includes(kind);
+
 export type BrewEventKind =
-  'waterOn' | 'pull' | 'undoPull' | 'leafBack' | 'judge' | 'close' | 'abandon';
+  | 'waterOn'
+  | 'leafOut'
+  | 'leafIn'
+  | 'pull'
+  | 'undoPull'
+  | 'leafBack'
+  | 'judge'
+  | 'close'
+  | 'abandon';
 export type BrewEvent = { readonly kind: BrewEventKind; readonly at: EpochMs };
 
 /** What became of an event: the new state, or why the brew could not take it. */
@@ -27,6 +48,8 @@ export type Step =
         | 'alreadyOn'
         | 'alreadyPulled'
         | 'notSteeping'
+        | 'leafIsOut'
+        | 'leafIsIn'
         | 'notPulled'
         | 'alreadyJudged'
         | 'ended'
@@ -43,6 +66,15 @@ const refused = (why: Extract<Step, { kind: 'refused' }>['why']): Step => ({
   why,
 });
 
+/** Why the leaf cannot be lifted now. */
+const notInWater = (state: BrewState) =>
+  state.kind === 'warming' ? 'notSteeping' : 'alreadyPulled';
+/** The leaf is in again: the clock goes on from where it stood, so its start is later by the time out. */
+const backInWater = (waterOn: EpochMs, out: EpochMs, at: EpochMs): BrewState => ({
+  kind: 'steeping',
+  waterOn: epochMs(at - (out - waterOn)),
+});
+
 /** The next state. Total: every event in every state moves or is refused with its reason. */
 export function advance(state: BrewState, event: BrewEvent): Step {
   if (state.kind === 'abandoned') return refused('ended');
@@ -55,29 +87,50 @@ export function advance(state: BrewState, event: BrewEvent): Step {
       return state.kind === 'warming'
         ? moved({ kind: 'steeping', waterOn: event.at })
         : refused('alreadyOn');
+    case 'leafOut':
+      if (state.kind === 'tasting') return refused('leafIsOut');
+      if (state.kind !== 'steeping') return refused(notInWater(state));
+      return event.at < state.waterOn
+        ? refused('beforeWater')
+        : moved({ kind: 'tasting', waterOn: state.waterOn, out: event.at });
+    case 'leafIn':
+      if (state.kind === 'steeping') return refused('leafIsIn');
+      return state.kind === 'tasting'
+        ? moved(backInWater(state.waterOn, state.out, event.at))
+        : refused(notInWater(state));
     case 'pull':
-      if (state.kind === 'steeping')
-        return event.at < state.waterOn
-          ? refused('beforeWater')
-          : moved({ kind: 'pulled', waterOn: state.waterOn, pulled: event.at });
-      return refused(state.kind === 'warming' ? 'notSteeping' : 'alreadyPulled');
+      if (state.kind === 'tasting')
+        return moved({
+          ...{ kind: 'pulled', waterOn: state.waterOn, pulled: state.out },
+          wasTasting: true,
+        });
+      if (state.kind !== 'steeping') return refused(notInWater(state));
+      return event.at < state.waterOn
+        ? refused('beforeWater')
+        : moved({ kind: 'pulled', waterOn: state.waterOn, pulled: event.at });
     case 'undoPull':
       if (state.kind === 'judged') return refused('alreadyJudged');
-      return state.kind === 'pulled'
-        ? moved({ kind: 'steeping', waterOn: state.waterOn })
-        : refused('notPulled');
+      if (state.kind !== 'pulled') return refused('notPulled');
+      return moved(
+        state.wasTasting
+          ? { kind: 'tasting', waterOn: state.waterOn, out: state.pulled }
+          : { kind: 'steeping', waterOn: state.waterOn },
+      );
     // The leaf goes back: the clock goes on from where it was lifted, not counting the time out of the water.
     case 'leafBack':
       if (state.kind === 'judged') return refused('alreadyJudged');
       return state.kind === 'pulled'
-        ? moved({ kind: 'steeping', waterOn: epochMs(event.at - (state.pulled - state.waterOn)) })
+        ? moved(backInWater(state.waterOn, state.pulled, event.at))
         : refused('notPulled');
     // Off the bar without a verdict: served, nobody had time to taste.
     case 'close':
     case 'judge':
       if (state.kind === 'judged') return refused('alreadyJudged');
       return state.kind === 'pulled'
-        ? moved({ ...state, kind: 'judged', judged: event.at })
+        ? moved({
+            ...{ kind: 'judged', waterOn: state.waterOn, pulled: state.pulled },
+            judged: event.at,
+          })
         : refused('notPulled');
   }
 }
@@ -90,6 +143,13 @@ export type Phase =
       readonly elapsed: Seconds;
       readonly left: Seconds;
       readonly untilLatest: Seconds;
+    }
+  /** The leaf is out to be tasted, for so long. */
+  | {
+      readonly kind: 'tasting';
+      readonly steeped: Seconds;
+      readonly out: Seconds;
+      readonly left: Seconds;
     }
   | { readonly kind: 'pulled'; readonly steeped: Seconds }
   | { readonly kind: 'done' };
@@ -104,6 +164,11 @@ export function phaseAt(state: BrewState, window: Window, now: EpochMs): Phase {
       const untilLatest = (window.latest - elapsed) as Seconds;
       const kind = phaseOf(elapsed, window);
       return { kind, elapsed, left, untilLatest };
+    }
+    case 'tasting': {
+      const steeped = secondsBetween(state.waterOn, state.out);
+      const left = seconds(window.best - steeped);
+      return { kind: 'tasting', steeped, out: secondsBetween(state.out, now), left };
     }
     case 'pulled':
       return { kind: 'pulled', steeped: secondsBetween(state.waterOn, state.pulled) };
@@ -131,12 +196,12 @@ export const pullTiming = (steeped: Seconds, w: Window): PullTiming => {
 
 /**
  * How a pull is kept: a late one that nobody came for is told apart from one that was a little late, and one that went by
- * the colour of the liquor was never by the clock.
+ * the colour or the taste of the liquor was never by the clock.
  */
-export const PULL_KINDS = ['early', 'inWindow', 'late', 'forgotten', 'byEye'] as const;
+export const PULL_KINDS = ['early', 'inWindow', 'late', 'forgotten', 'byEye', 'byTaste'] as const;
 export type PullKind = (typeof PULL_KINDS)[number];
 /** A pull that went by the clock. */
-export type TimedPull = Exclude<PullKind, 'byEye'>;
+export type TimedPull = Exclude<PullKind, 'byEye' | 'byTaste'>;
 /** Past latest by more than this, or by half the best time where that is more, it was forgotten (from memory). */
 const FORGOTTEN = 60;
 export function pullKind(steeped: Seconds, w: Window): TimedPull {
@@ -151,14 +216,16 @@ export function pullKind(steeped: Seconds, w: Window): TimedPull {
  * half minute).
  */
 const LEAF_BACK_LEEWAY = 15;
+/** No window begins or ends before this, s: a recipe is not kept with a shorter one. */
+const SHORTEST = 5;
 /**
  * The window of a steep whose leaf goes back for so many seconds more. @example leafBackWindow(seconds(60), 30).best
  * // 90
  */
 export function leafBackWindow(steeped: Seconds, more: number): Window {
-  const best = steeped + more;
+  const best = Math.max(SHORTEST, steeped + more);
   return {
-    earliest: seconds(Math.max(steeped, best - LEAF_BACK_LEEWAY)),
+    earliest: seconds(Math.max(SHORTEST, steeped, best - LEAF_BACK_LEEWAY)),
     best: seconds(best),
     latest: seconds(best + LEAF_BACK_LEEWAY),
   };

@@ -1,11 +1,12 @@
 import type { ColouredBrew } from '#core/colour';
 import { heatOf } from '#core/cup';
-import { heatAfter } from '#core/extraction';
+import { heatAfter, type LeafOut } from '#core/extraction';
 import { inColdVessel, waterDensity } from '#core/heat';
 import type { StyleId } from '#core/styles';
 import { type Celsius, celsius, type EpochMs, grams, type Seconds, seconds } from '#core/units';
 import { type BrewPlan, toModelInput } from './plan';
 import type { StepRecord } from './steps';
+import { waterReallyOn } from './tasting';
 
 // A brew as it was really made: its card, with what was recorded in place of what was planned.
 
@@ -15,6 +16,8 @@ export type Recorded = {
   readonly waterOn: EpochMs;
   readonly marks: readonly StepRecord[];
   readonly readings: readonly { readonly at: EpochMs; readonly celsius: Celsius }[];
+  /** When the leaf was out to be tasted; `steeped` counts the seconds in the water alone. */
+  readonly outs?: readonly LeafOut[] | undefined;
 };
 export type DonePlan = {
   /** The plan itself where nothing was recorded that differs from it. */
@@ -42,11 +45,14 @@ export function plannedHeatAt(plan: BrewPlan, style: StyleId, after: Seconds): C
 function heatOffOf(
   plan: BrewPlan,
   style: StyleId,
-  { readings, waterOn, steeped }: Recorded,
+  { readings, waterOn, steeped, outs = [] }: Recorded,
 ): Celsius | null {
+  // Water cools by the clock on the wall, in whichever place the leaf is.
+  const reallyOn = waterReallyOn(waterOn, outs);
+  const lasted = steeped + (waterOn - reallyOn) / MS;
   const off = readings.flatMap((reading) => {
-    const after = (reading.at - waterOn) / MS;
-    if (after < 0 || after > steeped) return [];
+    const after = (reading.at - reallyOn) / MS;
+    if (after < 0 || after > lasted) return [];
     const planned = plannedHeatAt(plan, style, seconds(after));
     // What is above the room goes on cooling at the same rate: a gap was larger when the water went on.
     const left = (planned - plan.ambient) / (plan.onLeaf - plan.ambient);
@@ -88,8 +94,11 @@ export function planAsDone(plan: BrewPlan, style: StyleId, recorded: Recorded): 
   const onLeaf = heatOff === null ? unread : celsius(Math.min(HOTTEST, plan.onLeaf + heatOff));
   return { ...found, plan: { ...plan, leaf, onLeaf } };
 }
+/** A brew whose leaf was out of its water for a while. */
+export const withOuts = (brew: ColouredBrew, outs: readonly LeafOut[] | undefined): ColouredBrew =>
+  outs && outs.length > 0 ? { ...brew, outs } : brew;
 /** The brew as the models need it, as it was really made, its seconds on the leaf too. */
 export function asDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DoneBrew {
   const { plan: done, ...found } = planAsDone(plan, style, recorded);
-  return { ...found, brew: toModelInput(done, style, recorded.steeped) };
+  return { ...found, brew: withOuts(toModelInput(done, style, recorded.steeped), recorded.outs) };
 }

@@ -1,7 +1,23 @@
+export {
+  endedByTaste,
+  inWaterUntil,
+  leafInAgain,
+  leafPutBack,
+  TASTE_EVERY,
+  TASTE_MARKS,
+  tasteMarkWords,
+  tastedWithLeafIn,
+  tastesWords,
+  waterReallyOn,
+  type Taste,
+  type TasteMark,
+} from './tasting';
 export { wetLeafOf, wetLeafWords, type WetLeaf } from './wetLeaf';
 export {
   advance,
   begin,
+  isVesselInUse,
+  VESSEL_IN_USE,
   leafBackWindow,
   phaseAt,
   PULL_KINDS,
@@ -40,6 +56,7 @@ export {
   leafShareOf,
   planAsDone,
   plannedHeatAt,
+  withOuts,
   type DoneBrew,
   type DonePlan,
   type Recorded,
@@ -47,12 +64,12 @@ export {
 export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
 export {
   cardOf,
+  FIRST_TASTE,
   knownFrom,
   planAgain,
   planOf,
   toCardInput,
   toModelInput,
-  withLeafBack,
   type BrewPlan,
   type PlannedPour,
   type PlannedWish,

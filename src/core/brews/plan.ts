@@ -18,6 +18,7 @@ import {
   type SiteFacts,
   spoonsText,
   type Weighing,
+  type Window,
   type Wish,
 } from '#core/recipes';
 import type { KnownTea, Multipliers, StyleId, Swatches } from '#core/styles';
@@ -29,6 +30,7 @@ import {
   type Millilitres,
   millilitres,
   type Seconds,
+  seconds,
   type Spoon,
 } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
@@ -51,6 +53,8 @@ export type PlannedPour<R extends Recipe, V extends VesselFacts> = {
   readonly wish?: Wish | undefined;
   /** The cups that are poured from it, where they were counted. */
   readonly cups?: CupsAsked | null | undefined;
+  /** Its time is to be found by tasting. */
+  readonly explore?: boolean | undefined;
 };
 /** A guest's wish as a brew was planned for it. */
 export type PlannedWish = Wish & {
@@ -86,6 +90,8 @@ export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFa
   wish?: PlannedWish | null | undefined;
   /** The cups that were asked for: serving in turns follows them. */
   cups?: CupsAsked | null | undefined;
+  /** Its time is found by tasting; what the recipe has as its best. The clock asks for the tastes. */
+  explore?: { readonly best: Seconds } | null | undefined;
   /** The tea's own multipliers, where it was fitted to this house by then. */
   fitted?: Multipliers | null | undefined;
   /** Its own colours, where they were measured by then. */
@@ -125,8 +131,25 @@ function splashOf({ heat }: Card): Millilitres | null {
   const cold = heat.kind === 'reachable' ? heat.splash?.cold : undefined;
   return cold !== undefined && cold >= SPLASH ? millilitres(Math.round(cold)) : null;
 }
+/** A new tea is tasted first after so many seconds (common practice). */
+export const FIRST_TASTE: Seconds = seconds(45);
+/** A plan that finds its time by tasting: its clock asks for the first taste. */
+const toExplore = <R extends Recipe, V extends VesselFacts>(
+  plan: BrewPlan<R, V>,
+): BrewPlan<R, V> => ({
+  ...plan,
+  recipe: { ...plan.recipe, window: leafBackWindow(seconds(0), FIRST_TASTE) },
+  explore: { best: plan.recipe.window.best },
+});
 /** What is kept of a card with the brew that follows it. */
-export const planOf = <R extends Recipe, V extends VesselFacts>(
+export function planOf<R extends Recipe, V extends VesselFacts>(
+  card: Card,
+  pour: PlannedPour<R, V>,
+): BrewPlan<R, V> {
+  const plan = keptOf(card, pour);
+  return pour.explore ? toExplore(plan) : plan;
+}
+const keptOf = <R extends Recipe, V extends VesselFacts>(
   card: Card,
   { tea, version, vessel, site, cups }: PlannedPour<R, V>,
 ): BrewPlan<R, V> => ({
@@ -204,16 +227,14 @@ export function toModelInput(plan: BrewPlan, style: StyleId, time: Seconds): Col
   return { ...brew, character, measured: undefined };
 }
 
-/** A kept plan once the leaf went back for so many seconds more: the bar's clock runs to its new window. */
-export const withLeafBack = <R extends Recipe, P extends BrewPlan<R>>(
-  plan: P,
-  steeped: Seconds,
-  more: number,
-): P => ({
+/** A plan whose clock runs to another window than its recipe's. */
+export const withWindow = <P extends BrewPlan>(plan: P, window: Window): P => ({
   ...plan,
-  recipe: { ...plan.recipe, window: leafBackWindow(steeped, more) },
+  recipe: { ...plan.recipe, window },
 });
-
+/** A kept plan once the leaf went back for so many seconds more: the bar's clock runs to its new window. */
+export const withLeafBack = <P extends BrewPlan>(plan: P, steeped: Seconds, more: number): P =>
+  withWindow(plan, leafBackWindow(steeped, more));
 /**
  * The next steep of the same leaf.
  *
@@ -235,6 +256,7 @@ export function planAgain<P extends BrewPlan>(
     plan: {
       ...plan,
       recipe,
+      explore: null,
       warmed: true,
       spoons: null,
       splash: null,

@@ -80,6 +80,8 @@ export type Planned = {
   readonly steep?: { readonly number: number } | null;
   /** The cups that were asked for. */
   readonly cups?: CupsAsked | null;
+  /** Its time is found by tasting. */
+  readonly explore?: { readonly best: Seconds } | null | undefined;
   /** What the guest asked for. */
   readonly wish?: (Wish & { readonly milkMl: Millilitres }) | null;
 };
@@ -228,8 +230,12 @@ export function stepWords(
     }
     case 'stir':
       return { act: `Stir at ${minutesText(step.due ?? 0)}`, done: 'Stirred' };
-    case 'pull':
-      return leafActWords(p.vessel, handling.root);
+    case 'pull': {
+      const words = leafActWords(p.vessel, handling.root);
+      return p.explore
+        ? { act: `Taste. When it is right: ${words.act.toLowerCase()}`, done: words.done }
+        : words;
+    }
     case 'drain':
       return handling.root > 0
         ? { act: `Keep a root, ${volumeText(rootOf(p), units.volume)}`, done: 'Root kept' }

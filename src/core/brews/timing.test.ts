@@ -63,7 +63,7 @@ describe('the brew as a state machine over instants', () => {
   );
   test('what is left falls through nothing at best', () => {
     const p = phaseAt({ kind: 'steeping', waterOn: at(0) }, window, at(172));
-    expect('left' in p && [p.left, p.untilLatest]).toEqual([-52, -22]);
+    expect('untilLatest' in p && [p.left, p.untilLatest]).toEqual([-52, -22]);
   });
   test('early, in its window, late', () =>
     expect([89, 90, 150, 151].map((s) => pullTiming(seconds(s), window))).toEqual([

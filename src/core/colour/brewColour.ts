@@ -41,7 +41,7 @@ function relativeContact(b: ColouredBrew): number {
  * A second steep has only what the first left; pigment fitting of a tea follows its pool.
  */
 export function colourOfBrew(b: ColouredBrew, time: Seconds, spent?: SpentColour): Liquor {
-  const panels = heatedPanels(heatOf(b), b.water, time);
+  const panels = heatedPanels(heatOf(b), b.water, time, b.outs);
   const liquor = colourAlong(b, panels, time, spent);
   return b.measured && !spent ? { ...liquor, shift: shiftAt(b.measured, time) } : liquor;
 }

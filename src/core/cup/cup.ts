@@ -8,6 +8,7 @@ import {
   type Heat,
   heatAfter,
   type Infusion,
+  type LeafOut,
   NO_SOLUTES,
   pourOff,
   type Setting,
@@ -51,6 +52,8 @@ export type Brewing = {
   readonly waterAfter?: number;
   /** Held at `temperature` instead of cooling, as in a fridge. */
   readonly constant?: boolean;
+  /** When the leaf was out of its water, in their order: `time` counts the seconds in it alone. */
+  readonly outs?: readonly LeafOut[] | undefined;
   /** Multiplies contact: the lever "stir, roomier infuser". */
   readonly contact?: number;
 };
@@ -118,7 +121,7 @@ export function cupOf(
  */
 export function brewCup(b: Brewing): Cup {
   const set = settingOf(b);
-  const after = steep(dryLeaf(b.character, b.leaf), set, heatOf(b), b.time);
+  const after = steep(dryLeaf(b.character, b.leaf), set, heatOf(b), b.time, b.outs);
   const poured = pourOff(after, set, { squeeze: b.squeeze });
   return cupOf(b.character, b.leaf, poured.volume, poured.solutes, after.stewed, b);
 }

@@ -44,5 +44,6 @@ export {
   steep,
   steepInTime,
   type Heat,
+  type LeafOut,
   type Panel,
 } from './steep';

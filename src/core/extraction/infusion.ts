@@ -58,6 +58,10 @@ export function shareAtRest(i: number, s: Setting, x: number): number {
 export const rateOf = (i: number, s: Setting, x: number): number =>
   at(RATE_AT_90, i) * s.contact * Math.exp(-at(ACTIVATION, i) * s.character.sensitivity * x);
 
+/** Rate at which aroma goes to the air, 1/s. */
+const ventingOf = (set: Setting, x: number): number =>
+  VENTING.rate * (set.lid ? 1 : VENTING.open) * Math.exp(-VENTING.energy * x);
+
 /**
  * One panel of `dt` seconds at one temperature; exact there. Leaf opens (s += dt/tw); the classes relax to their share
  * at rest and never go back into the leaf; aroma leaves whole and is lost from the liquor to the air.
@@ -77,16 +81,24 @@ export function hold(from: Infusion, set: Setting, t: Celsius, dt: number): Infu
       ? (rest - liquor) * (1 - Math.exp((-rateOf(i, set, x) * effective) / phi))
       : 0;
   });
-  const aroma = holdAroma(
-    from,
-    rateOf(0, set, x) * effective,
-    VENTING.rate * (set.lid ? 1 : VENTING.open) * Math.exp(-VENTING.energy * x) * dt,
-  );
+  const aroma = holdAroma(from, rateOf(0, set, x) * effective, ventingOf(set, x) * dt);
   return {
     inLeaf: eachSolute((i) => (i === 0 ? aroma.leaf : at(from.inLeaf, i) - at(moved, i))),
     inLiquor: eachSolute((i) => (i === 0 ? aroma.liquor : at(from.inLiquor, i) + at(moved, i))),
     lost: aroma.lost,
     opened: from.opened + z,
+    stewed: seconds(from.stewed + dt * Math.exp(-STEWING_ENERGY * x)),
+  };
+}
+
+/** Liquor with no leaf in it for `dt` seconds at one temperature: it stews, and its aroma is lost to the air. */
+export function standing(from: Infusion, set: Setting, t: Celsius, dt: number): Infusion {
+  const x = coldness(t);
+  const aroma = holdAroma({ ...from, inLeaf: NO_SOLUTES }, 0, ventingOf(set, x) * dt);
+  return {
+    ...from,
+    inLiquor: eachSolute((i) => (i === 0 ? aroma.liquor : at(from.inLiquor, i))),
+    lost: aroma.lost,
     stewed: seconds(from.stewed + dt * Math.exp(-STEWING_ENERGY * x)),
   };
 }

@@ -1,6 +1,6 @@
 import { cooled, coolingRate, followed, type Material } from '#core/heat';
 import { type Celsius, type Seconds, seconds } from '#core/units';
-import { hold, type Infusion, type Setting } from './infusion';
+import { hold, type Infusion, type Setting, standing } from './infusion';
 
 /** How the water's heat goes while it steeps. Temperatures are of the water on the leaf. */
 export type Heat =
@@ -52,35 +52,91 @@ function courseOf(heat: Heat, water: Setting['water']): (after: Seconds) => Cels
       return (after) => followed(heat.start, heat.air, heat.tau, after);
   }
 }
-/** The panels of a steep, each with its temperature: of its middle, after it is cut. */
-export function heatedPanels(
-  heat: Heat,
-  water: Setting['water'],
-  time: Seconds,
-): (Panel & { at: Celsius })[] {
-  const at = courseOf(heat, water);
-  const panels = heat.kind === 'constant' ? constantPanels(time) : coolingPanels(time);
-  return panels.map((p) => ({ ...p, at: at(seconds((p.from + p.to) / 2)) }));
-}
-
 /** Temperature of the water after `time`. */
 export const heatAfter = (heat: Heat, water: Setting['water'], time: Seconds): Celsius =>
   courseOf(heat, water)(time);
+/** The same water's heat, going on from `time` on. */
+const heatFrom = (heat: Heat, water: Setting['water'], time: Seconds): Heat =>
+  heat.kind === 'constant' ? heat : { ...heat, start: heatAfter(heat, water, time) };
+
+/** The leaf out of its water in the middle of a steep, to be tasted: from so many seconds in it, for so many. */
+export type LeafOut = { readonly after: Seconds; readonly lasted: Seconds };
+/** The leaf in the water without a break, and how long it was out after that. */
+type Stretch = {
+  readonly from: number;
+  readonly heat: Heat;
+  readonly time: Seconds;
+  readonly out: Seconds;
+};
+/** A steep between the times its leaf was out; the water cools on meanwhile. Only seconds in the water count. */
+function stretchesOf(
+  heat: Heat,
+  water: Setting['water'],
+  time: Seconds,
+  outs: readonly LeafOut[],
+): Stretch[] {
+  const stretches: Stretch[] = [];
+  let [now, from] = [heat, 0];
+  for (const out of outs.filter(({ after }) => after < time)) {
+    const inWater = seconds(out.after - from);
+    stretches.push({ from, heat: now, time: inWater, out: out.lasted });
+    now = heatFrom(now, water, seconds(inWater + out.lasted));
+    from = out.after;
+  }
+  return [...stretches, { from, heat: now, time: seconds(time - from), out: seconds(0) }];
+}
+/** A panel with its temperature: of its middle, after it is cut. */
+type HeatedPanel = Panel & { readonly at: Celsius };
+function panelsOf({ from, heat, time }: Stretch, water: Setting['water']): HeatedPanel[] {
+  const at = courseOf(heat, water);
+  const panels = heat.kind === 'constant' ? constantPanels(time) : coolingPanels(time);
+  return panels.map((p) => ({
+    from: from + p.from,
+    to: from + p.to,
+    at: at(seconds((p.from + p.to) / 2)),
+  }));
+}
+/**
+ * The panels of a steep, each with its temperature. Their grid begins anew whenever the leaf goes back into the water.
+ * @param outs when the leaf was out, in their order
+ */
+export const heatedPanels = (
+  heat: Heat,
+  water: Setting['water'],
+  time: Seconds,
+  outs: readonly LeafOut[] = [],
+): HeatedPanel[] =>
+  stretchesOf(heat, water, time, outs).flatMap((stretch) => panelsOf(stretch, water));
 
 function requireSteep(set: Setting, time: Seconds): void {
   if (!(set.water > 0) || !(set.leaf > 0)) throw new RangeError('a steep needs water and leaf');
   if (!(time >= 0)) throw new RangeError('a steep takes time');
 }
+/** Liquor whose leaf is out: it only cools, and its aroma goes to the air. */
+function rest(from: Infusion, set: Setting, { heat, time, out }: Stretch): Infusion {
+  const middle = heatAfter(heat, set.water, seconds(time + out / 2));
+  return standing(from, set, middle, out);
+}
 /**
  * Leaf and liquor after `time` on the leaf.
+ * @param outs when the leaf was out of its water, in their order; `time` counts the seconds in it alone
  * @throws {RangeError} on no water, no leaf or negative time.
  */
-export function steep(from: Infusion, set: Setting, heat: Heat, time: Seconds): Infusion {
+export function steep(
+  from: Infusion,
+  set: Setting,
+  heat: Heat,
+  time: Seconds,
+  outs: readonly LeafOut[] = [],
+): Infusion {
   requireSteep(set, time);
-  return heatedPanels(heat, set.water, time).reduce(
-    (state, p) => hold(state, set, p.at, p.to - p.from),
-    from,
-  );
+  return stretchesOf(heat, set.water, time, outs).reduce((state, stretch) => {
+    const steeped = panelsOf(stretch, set.water).reduce(
+      (leaf, p) => hold(leaf, set, p.at, p.to - p.from),
+      state,
+    );
+    return stretch.out > 0 ? rest(steeped, set, stretch) : steeped;
+  }, from);
 }
 /**
  * The same for many times of one steep: the stretches that a longer steep shares with a shorter one are worked out

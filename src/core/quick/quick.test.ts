@@ -44,9 +44,24 @@ const brews: fc.Arbitrary<Brewing> = fc
     waterAfter: fc.constantFrom(0, 0, 0.2),
     constant: fc.constantFrom(false, false, false, true),
     ambient: number(5, 35),
+    outs: maybe(
+      fc.array(fc.record({ at: number(0, 1.1), lasted: number(0, 300) }), { maxLength: 3 }),
+    ),
   })
   .map(
-    ({ style, grade, sensitivity, dose, water, temperature, time, basket, ambient, ...rest }) => ({
+    ({
+      style,
+      grade,
+      sensitivity,
+      dose,
+      water,
+      temperature,
+      time,
+      basket,
+      ambient,
+      outs,
+      ...rest
+    }) => ({
       ...rest,
       character: characterOf(style, grade, { rate: 1, pool: 1, bite: 1, sensitivity }),
       leaf: grams((dose * water) / 100),
@@ -55,6 +70,11 @@ const brews: fc.Arbitrary<Brewing> = fc
       time: seconds(time),
       basket: basket === undefined ? undefined : millilitres(basket),
       ambient: celsius(ambient),
+      outs: outs
+        ?.map(({ at: share, lasted }) => ({
+          ...{ after: seconds(share * time), lasted: seconds(lasted) },
+        }))
+        .sort((a, b) => a.after - b.after),
     }),
   );
 

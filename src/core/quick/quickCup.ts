@@ -89,6 +89,10 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
     return v + w * ((rows[i + row1] as number) - v);
   };
 
+  /** How far a liquor that began `theta0` above its room is above it, `e` = exp(-a t) later. */
+  const above = (theta0: number, a: number, k: number, e: number): number =>
+    theta0 <= 0 ? theta0 * e : (a * theta0 * e) / (a + k * theta0 * (1 - e));
+
   /** Pours off and tastes what `held` has. */
   function finish(b: Brewing, out: Float64Array, stew: number): void {
     const { character: c, leaf, water } = b;
@@ -156,7 +160,7 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
     const dryness = 1 / ratio;
     const venting = lid ? 1 : VENTING.open;
     const ambient = b.ambient ?? 20;
-    const theta0 = b.temperature - ambient;
+    let theta0 = b.temperature - ambient;
     let a = 0;
     let k = 0;
     let rows: Float64Array = single;
@@ -174,75 +178,100 @@ function makeQuickCup(): (b: Brewing, out: Float64Array) => void {
     }
     // exp(-a t) at the middles of whole panels by its steps; only the last, cut one is worked out.
     const sixth = expMinus(6 * a);
-    let middle = expMinus(1.5 * a);
-    let step = 1;
     let closed = 1;
     let stew = 0;
-    for (let j = 0; ; j++) {
-      const from = constant ? (time * j * j) / 16 : 3 * j * j;
-      if (constant ? j > 3 : from >= time) break;
-      const stop = constant ? (time * (j + 1) * (j + 1)) / 16 : 3 * (j + 1) * (j + 1);
-      const to = stop < time ? stop : time;
-      const dt = to - from;
+    // Seconds in the water before this stretch: a new one begins whenever the leaf goes back.
+    let before = 0;
+    for (let n = 0; ; n++) {
+      const leafOut = b.outs?.[n];
+      const isLast = leafOut === undefined || leafOut.after >= time;
+      const span = (isLast ? time : leafOut.after) - before;
+      let middle = expMinus(1.5 * a);
+      let step = 1;
+      for (let j = 0; ; j++) {
+        const from = constant ? (span * j * j) / 16 : 3 * j * j;
+        if (constant ? j > 3 : from >= span) break;
+        const stop = constant ? (span * (j + 1) * (j + 1)) / 16 : 3 * (j + 1) * (j + 1);
+        const to = stop < span ? stop : span;
+        const dt = to - from;
+        let row = 0;
+        let w = 0;
+        if (!constant) {
+          const e = stop <= span ? middle : expMinus(a * (from + to) * 0.5);
+          step *= sixth;
+          middle *= step;
+          const place =
+            Math.min(TABLE_END, Math.max(0, ambient + above(theta0, a, k, e))) * ROWS_PER_DEGREE;
+          const whole = place | 0;
+          row = whole * row1;
+          w = place - whole;
+          if (rows[row + OPENING] === 0 || rows[row + row1 + OPENING] === 0)
+            needRows(rows, row, c.sensitivity);
+        }
+        let effective = contact * dt;
+        if (closed > OPEN) {
+          const opening = c.wetting * lerp(rows, row + OPENING, w);
+          const still = expMinus(dt / opening);
+          effective = contact * (dt - opening * closed * (1 - still));
+          closed *= still;
+        }
+        stew += dt * lerp(rows, row + STEW, w);
+        for (let i = 0; i < 6; i++) {
+          // Written out: this is most of the work.
+          const at = row + i;
+          const rate = rows[at] as number;
+          const part = rows[at + atPartition] as number;
+          const over = rows[at + atOver] as number;
+          const kr = (part + w * ((rows[at + row1 + atPartition] as number) - part)) * ratio;
+          const l = held[i + 1] as number;
+          const q = held[i + 8] as number;
+          // With phi = kr/(1 + kr): the gap to rest is phi (l + q) - q, and the rate over phi is rate + rate/kr.
+          const gap = (kr * l - q) / (1 + kr);
+          if (gap > 0) {
+            const y =
+              effective *
+              (rate +
+                w * ((rows[at + row1] as number) - rate) +
+                (over + w * ((rows[at + row1 + atOver] as number) - over)) * dryness);
+            let moved = gap;
+            if (y < end) {
+              const cell = (y * cells) | 0;
+              const f = y - cell * perCell;
+              moved = gap * (1 - (exps[cell] as number) * (1 - f + 0.5 * f * f));
+            }
+            held[i + 1] = l - moved;
+            held[i + 8] = q + moved;
+          }
+        }
+        const d = lerp(rows, row + AROMA, w) * effective;
+        const v = venting * lerp(rows, row + VENT, w) * dt;
+        const ed = expMinus(d);
+        const ev = expMinus(v);
+        const l = held[0] as number;
+        held[7] =
+          (held[7] as number) * ev +
+          l * (Math.abs(v - d) < 1e-6 ? d * ed : (d * (ed - ev)) / (v - d));
+        held[0] = l * ed;
+      }
+      if (isLast) break;
+      before = leafOut.after;
+      // The leaf is out: the liquor cools, stews on, and its aroma goes to the air.
+      const { lasted } = leafOut;
       let row = 0;
       let w = 0;
       if (!constant) {
-        const e = stop <= time ? middle : expMinus(a * (from + to) * 0.5);
-        step *= sixth;
-        middle *= step;
-        const t =
-          ambient + (theta0 <= 0 ? theta0 * e : (a * theta0 * e) / (a + k * theta0 * (1 - e)));
-        const place = Math.min(TABLE_END, Math.max(0, t)) * ROWS_PER_DEGREE;
+        const e = expMinus(a * (span + lasted / 2));
+        const place =
+          Math.min(TABLE_END, Math.max(0, ambient + above(theta0, a, k, e))) * ROWS_PER_DEGREE;
         const whole = place | 0;
         row = whole * row1;
         w = place - whole;
         if (rows[row + OPENING] === 0 || rows[row + row1 + OPENING] === 0)
           needRows(rows, row, c.sensitivity);
+        theta0 = above(theta0, a, k, expMinus(a * (span + lasted)));
       }
-      let effective = contact * dt;
-      if (closed > OPEN) {
-        const opening = c.wetting * lerp(rows, row + OPENING, w);
-        const still = expMinus(dt / opening);
-        effective = contact * (dt - opening * closed * (1 - still));
-        closed *= still;
-      }
-      stew += dt * lerp(rows, row + STEW, w);
-      for (let i = 0; i < 6; i++) {
-        // Written out: this is most of the work.
-        const at = row + i;
-        const rate = rows[at] as number;
-        const part = rows[at + atPartition] as number;
-        const over = rows[at + atOver] as number;
-        const kr = (part + w * ((rows[at + row1 + atPartition] as number) - part)) * ratio;
-        const l = held[i + 1] as number;
-        const q = held[i + 8] as number;
-        // With phi = kr/(1 + kr): the gap to rest is phi (l + q) - q, and the rate over phi is rate + rate/kr.
-        const gap = (kr * l - q) / (1 + kr);
-        if (gap > 0) {
-          const y =
-            effective *
-            (rate +
-              w * ((rows[at + row1] as number) - rate) +
-              (over + w * ((rows[at + row1 + atOver] as number) - over)) * dryness);
-          let moved = gap;
-          if (y < end) {
-            const cell = (y * cells) | 0;
-            const f = y - cell * perCell;
-            moved = gap * (1 - (exps[cell] as number) * (1 - f + 0.5 * f * f));
-          }
-          held[i + 1] = l - moved;
-          held[i + 8] = q + moved;
-        }
-      }
-      const d = lerp(rows, row + AROMA, w) * effective;
-      const v = venting * lerp(rows, row + VENT, w) * dt;
-      const ed = expMinus(d);
-      const ev = expMinus(v);
-      const l = held[0] as number;
-      held[7] =
-        (held[7] as number) * ev +
-        l * (Math.abs(v - d) < 1e-6 ? d * ed : (d * (ed - ev)) / (v - d));
-      held[0] = l * ed;
+      stew += lasted * lerp(rows, row + STEW, w);
+      held[7] = (held[7] as number) * expMinus(venting * lerp(rows, row + VENT, w) * lasted);
     }
     finish(b, out, stew);
   };

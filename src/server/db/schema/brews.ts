@@ -26,6 +26,8 @@ import { batches } from './cold';
 import { bytes, id, instant, json } from './columns';
 import { people, sites } from './people';
 
+/** Later ones stand at the end: so no row is written anew. */
+const BREW_STATES = ['warming', 'steeping', 'pulled', 'judged', 'abandoned', 'tasting'] as const;
 export const brews = mysqlTable(
   'brews',
   {
@@ -51,7 +53,7 @@ export const brews = mysqlTable(
     kettle: varchar('kettle', { length: 60 }).notNull(),
     place: tinyint('place').notNull(),
     plan: json<Plan>('plan').notNull(),
-    state: mysqlEnum('state', ['warming', 'steeping', 'pulled', 'judged', 'abandoned']).notNull(),
+    state: mysqlEnum('state', BREW_STATES).notNull(),
     /** Not yet judged or abandoned: it stands on the bar. */
     open: boolean('open').notNull(),
     startedAt: instant('started_at').notNull(),
@@ -59,6 +61,8 @@ export const brews = mysqlTable(
       .notNull()
       .references(() => people.id),
     waterOn: instant('water_on'),
+    /** Since when the leaf was out to be tasted, while it is or where the steep was over with that. */
+    leafOut: instant('leaf_out'),
     pulled: instant('pulled'),
     pulledBy: id('pulled_by').references(() => people.id),
     /** The shared tablet it was pulled on while nobody was signed in there. */
@@ -68,12 +72,15 @@ export const brews = mysqlTable(
     timing: mysqlEnum('timing', PULL_KINDS),
     /** The colour step that was seen, where the steep was ended by eye. */
     seen: tinyint('seen_colour').$type<Mark>(),
-    /** Seconds from best, signed. Null: not ended, or by eye. */
+    /** Seconds from best, signed. Null: not ended, or by eye or taste. */
     error: double('error_s'),
     /** Another brew was due when this one was pulled. */
     crowded: boolean('crowded').notNull(),
     marks: json<StepRecord[]>('marks').notNull(),
     readings: json<Brew['readings']>('readings').notNull(),
+    /** When the leaf was out to be tasted, and what was tasted; null: never. */
+    outs: json<NonNullable<Brew['outs']>>('outs'),
+    tastes: json<NonNullable<Brew['tastes']>>('tastes'),
     verdictKind: mysqlEnum('verdict_kind', ['right', 'off', 'unjudged']).notNull(),
     verdict: json<Verdict>('verdict'),
     proposal: json<NonNullable<Brew['proposal']>>('proposal'),

@@ -68,7 +68,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
       // A hand is no surer than a second.
       recorded: {
         ...{ steeped: seconds(Math.max(1, Math.round(steeped))), waterOn: on },
-        ...{ marks: row.marks, readings: row.readings },
+        ...{ marks: row.marks, readings: row.readings, outs: row.outs ?? undefined },
       },
       // By its version: leaf that went back changed the brew’s own window.
       ...{ brewedBy: doseOfRecipe(version.recipe), asked: doseOfRecipe(asked.recipe) },

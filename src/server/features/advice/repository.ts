@@ -17,7 +17,7 @@ export const judgedBrewsOf = (tx: Tx, teaId: string, method: Method) =>
     .select({
       ...{ id: brews.id, siteId: brews.siteId, lotId: brews.lotId, kettle: brews.kettle },
       ...{ startedAt: brews.startedAt, waterOn: brews.waterOn, pulled: brews.pulled },
-      ...{ plan: brews.plan, marks: brews.marks, readings: brews.readings },
+      ...{ plan: brews.plan, marks: brews.marks, readings: brews.readings, outs: brews.outs },
       ...{ verdict: brews.verdict, versionId: brews.versionId, proposal: brews.proposal },
       version: { number: versions.number, recipe: versions.recipe },
       vessel: vessels.name,
@@ -50,7 +50,7 @@ export async function heatsOffAt(tx: Tx, siteId: string): Promise<Celsius[]> {
   if (ids.length === 0) return [];
   const rows = await tx
     .select({
-      ...{ plan: brews.plan, marks: brews.marks, readings: brews.readings },
+      ...{ plan: brews.plan, marks: brews.marks, readings: brews.readings, outs: brews.outs },
       ...{ waterOn: brews.waterOn, pulled: brews.pulled, style: teas.style },
     })
     .from(brews)
@@ -62,11 +62,13 @@ export async function heatsOffAt(tx: Tx, siteId: string): Promise<Celsius[]> {
         sql`json_length(${brews.readings}) > 0`,
       ),
     );
-  return rows.flatMap(({ plan, style, marks, readings, waterOn, pulled }) => {
+  return rows.flatMap(({ plan, style, marks, readings, outs, waterOn, pulled }) => {
     if (!waterOn || !pulled || plan.steep) return [];
     const on = epochMs(waterOn.getTime());
     const steeped = secondsBetween(on, epochMs(pulled.getTime()));
-    const { heatOff } = planAsDone(plan, style, { steeped, waterOn: on, marks, readings });
+    const { heatOff } = planAsDone(plan, style, {
+      ...{ steeped, waterOn: on, marks, readings, outs: outs ?? undefined },
+    });
     return heatOff === null ? [] : [heatOff];
   });
 }

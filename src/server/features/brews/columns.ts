@@ -8,11 +8,17 @@ function endOf(state: BrewState): Date | null {
   if (state.kind === 'judged') return new Date(state.judged);
   return state.kind === 'abandoned' ? new Date(state.at) : null;
 }
+/** Since when the leaf is out to be tasted, or was when the steep was ended. */
+function leafOutOf(state: BrewState): Date | null {
+  if (state.kind === 'tasting') return new Date(state.out);
+  return state.kind === 'pulled' && state.wasTasting ? new Date(state.pulled) : null;
+}
 /** The columns a state is kept in. */
 export function columnsOf(state: BrewState) {
   const waterOn = 'waterOn' in state ? new Date(state.waterOn) : undefined;
   const pulled = 'pulled' in state ? new Date(state.pulled) : null;
   return {
+    leafOut: leafOutOf(state),
     state: state.kind,
     open: state.kind !== 'judged' && state.kind !== 'abandoned',
     ...(waterOn ? { waterOn } : {}),
@@ -21,7 +27,7 @@ export function columnsOf(state: BrewState) {
   };
 }
 
-const DATES = ['waterOn', 'pulled', 'ended'] as const;
+const DATES = ['waterOn', 'leafOut', 'pulled', 'ended'] as const;
 /** The columns an event can change. */
 const CHANGED_BY_EVENTS = [
   'state',
@@ -37,6 +43,8 @@ const CHANGED_BY_EVENTS = [
   'plan',
   'marks',
   'readings',
+  'outs',
+  'tastes',
   'verdictKind',
   'verdict',
   'proposal',

@@ -1,8 +1,17 @@
 import { and, count, eq } from 'drizzle-orm';
-import { advance, type BrewState, pullKind, withLeafBack } from '#core/brews';
+import {
+  advance,
+  type BrewState,
+  endedByTaste,
+  inWaterUntil,
+  leafInAgain,
+  leafPutBack,
+  pullKind,
+  tastedWithLeafIn,
+} from '#core/brews';
 import { isRight, type Verdict, verdictWords } from '#core/corrections';
 import { type Wish, wishWords } from '#core/recipes';
-import { type EpochMs, epochMs, secondsBetween } from '#core/units';
+import { type EpochMs, epochMs, type Seconds, seconds, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
@@ -82,6 +91,14 @@ async function changed(
     }
     case 'reading':
       return { readings: [...row.readings, { at, celsius: e.celsius }] };
+    case 'taste': {
+      const state = stateOf(row);
+      if (state.kind !== 'steeping') {
+        const why = state.kind === 'warming' ? 'notSteeping' : 'alreadyPulled';
+        throw refusal(state.kind === 'tasting' ? 'leafIsOut' : why, await brew());
+      }
+      return tastedWithLeafIn(row, inWaterUntil(state, at) ?? seconds(0), e.mark);
+    }
     case 'colour':
     case 'solids':
       // It stands in the brew's story; nothing of the brew itself changes by it.
@@ -135,6 +152,22 @@ const NOT_PULLED = {
   error: null,
   crowded: false,
 } as const;
+/** How an ended steep is kept: by the clock, by the colour that was seen, or by its taste. */
+function pullOf(
+  row: BrewRow,
+  before: BrewState,
+  { seen, mark }: Extract<BrewEventBody, { kind: 'pull' }>,
+  steeped: Seconds,
+) {
+  const byTaste = endedByTaste(row, before, steeped, mark);
+  if (seen !== undefined) return { ...byTaste, timing: 'byEye' as const, seen };
+  if (byTaste) return { ...byTaste, timing: 'byTaste' as const };
+  const { window } = row.plan.recipe;
+  return {
+    timing: pullKind(steeped, window),
+    error: Math.round((steeped - window.best) * 10) / 10,
+  };
+}
 /** What a step of the state machine sets besides the state. */
 async function extras(
   tx: Tx,
@@ -143,7 +176,8 @@ async function extras(
   state: BrewState,
   who: Signed,
 ): Promise<Partial<BrewRow>> {
-  const { window } = row.plan.recipe;
+  const before = stateOf(row);
+  const at = epochMs(e.at);
   switch (e.kind) {
     case 'pull': {
       if (state.kind !== 'pulled') return {};
@@ -160,20 +194,16 @@ async function extras(
       return {
         pulledBy: who.lockedAs === null ? who.personId : null,
         pulledDevice: who.lockedAs,
-        ...(e.seen === undefined
-          ? {
-              timing: pullKind(steeped, window),
-              error: Math.round((steeped - window.best) * 10) / 10,
-            }
-          : { timing: 'byEye' as const, seen: e.seen }),
+        ...pullOf(row, before, e, steeped),
         crowded,
       };
     }
-    case 'leafBack': {
-      if (row.waterOn === null || row.pulled === null) return {};
-      const steeped = secondsBetween(epochMs(row.waterOn.getTime()), epochMs(row.pulled.getTime()));
-      return { ...NOT_PULLED, plan: withLeafBack(row.plan, steeped, e.seconds) };
-    }
+    case 'leafIn':
+      return before.kind === 'tasting' ? leafInAgain(row, before, { at, mark: e.mark }) : {};
+    case 'leafBack':
+      return before.kind === 'pulled'
+        ? { ...NOT_PULLED, ...leafPutBack(row, before, at, e.seconds) }
+        : {};
     case 'undoPull':
       return NOT_PULLED;
     case 'judge':

@@ -10,6 +10,8 @@ const REFUSALS: Record<Why, string> = {
   alreadyOn: 'The water is on already.',
   alreadyPulled: 'The steep is over already.',
   notSteeping: 'The water is not on yet.',
+  leafIsOut: 'The leaf is out already.',
+  leafIsIn: 'The leaf is in the water already.',
   notPulled: 'It is still steeping: end the steep first.',
   alreadyJudged: 'It is judged already.',
   ended: 'This brew was given up.',

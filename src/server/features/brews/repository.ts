@@ -38,8 +38,13 @@ export function stateOf(b: BrewRow): BrewState {
       return { kind: 'warming', since: at(b.startedAt) };
     case 'steeping':
       return { kind: 'steeping', waterOn: at(b.waterOn) };
+    case 'tasting':
+      return { kind: 'tasting', waterOn: at(b.waterOn), out: at(b.leafOut) };
     case 'pulled':
-      return { kind: 'pulled', waterOn: at(b.waterOn), pulled: at(b.pulled) };
+      return {
+        ...{ kind: 'pulled', waterOn: at(b.waterOn), pulled: at(b.pulled) },
+        ...(b.leafOut !== null && { wasTasting: true }),
+      };
     case 'judged':
       return { kind: 'judged', waterOn: at(b.waterOn), pulled: at(b.pulled), judged: at(b.ended) };
     case 'abandoned':
@@ -69,6 +74,8 @@ export const asBrew = ({
   pulledDevice: b.pulledDevice,
   timing: b.timing,
   ...(b.seen !== null && { seen: b.seen }),
+  ...(b.outs && { outs: b.outs }),
+  ...(b.tastes && { tastes: b.tastes }),
   tea: { id: b.teaId, name: tea, style },
   lot: whoIf(b.lotId, lot),
   vesselId: b.vesselId,

@@ -109,8 +109,8 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
   const pot = vessel === null ? potOf(given.pot) : vesselFactsOf(vessel);
   const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
   if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
-  const { water, warmed, wish, cups } = given;
-  const pour = { tea, lot, version, vessel: pot, site, water, warmed, wish, cups };
+  const { water, warmed, wish, cups, explore } = given;
+  const pour = { tea, lot, version, vessel: pot, site, water, warmed, wish, cups, explore };
   const card = cardOf(pour);
   if (card.kind !== 'card')
     throw new AppError(

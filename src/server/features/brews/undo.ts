@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm';
+import { isVesselInUse } from '#core/brews';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
 import { AppError } from '../../http/errors';
@@ -24,7 +25,7 @@ export async function undoLast(tx: Tx, row: BrewRow, of: string, who: Signed): P
   if ((await lastEvent(tx, row.id))?.id !== of)
     throw refused(brew, 'movedOn', 'Something else was done to it since.');
   const before = restored(event.before);
-  if (before.state === 'warming' || before.state === 'steeping') {
+  if (isVesselInUse(before.state)) {
     const held = row.vesselId && (await inVessel(tx, row.siteId, row.vesselId));
     if (held && held.id !== row.id)
       throw refused(brew, 'vesselInUse', `${held.tea} is in its vessel by now.`);

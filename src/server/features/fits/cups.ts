@@ -117,7 +117,7 @@ async function fromBar(tx: Tx, tea: Tea, lotIds: readonly string[]): Promise<Fou
       b.tea.style,
       {
         ...{ steeped: secondsBetween(waterOn, pulled), waterOn, marks: b.marks },
-        readings: b.readings,
+        ...{ readings: b.readings, outs: b.outs },
       },
     ).brew;
     return [

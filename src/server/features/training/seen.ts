@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, inArray, isNotNull, isNull, ne, or } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, isNotNull, isNull, ne, notInArray, or } from 'drizzle-orm';
 import { leafShareOf } from '#core/brews';
 import { offBy } from '#core/corrections';
 import { isFromPacket } from '#core/recipes';
@@ -45,8 +45,8 @@ async function pullsOf(tx: Tx, personId: string): Promise<boolean[]> {
     .where(
       and(
         ...[eq(brews.pulledBy, personId), isNotNull(brews.pulled), isNotNull(brews.timing)],
-        // A steep that was ended by eye was never by the clock.
-        ne(brews.timing, 'byEye'),
+        // A steep that was ended by its colour or its taste was never by the clock.
+        notInArray(brews.timing, ['byEye', 'byTaste']),
       ),
     )
     .orderBy(desc(brews.pulled))

@@ -1,4 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
+import { VESSEL_IN_USE } from '#core/brews';
 import type { Tx } from '../../db/pool';
 import { batches, brews, people, teas } from '../../db/schema';
 
@@ -26,7 +27,7 @@ export async function brewInVessel(
         eq(brews.siteId, siteId),
         eq(brews.open, true),
         eq(brews.vesselId, vesselId),
-        inArray(brews.state, ['warming', 'steeping']),
+        inArray(brews.state, VESSEL_IN_USE),
       ),
     )
     .limit(1);

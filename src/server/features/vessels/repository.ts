@@ -1,4 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
+import { VESSEL_IN_USE } from '#core/brews';
 import type { Vessel } from '#contracts/vessels';
 import type { Tx } from '../../db/pool';
 import { brews, vessels } from '../../db/schema';
@@ -22,7 +23,7 @@ export async function isBrewing(tx: Tx, vesselId: string): Promise<boolean> {
   const [brew] = await tx
     .select({ id: brews.id })
     .from(brews)
-    .where(and(eq(brews.vesselId, vesselId), inArray(brews.state, ['warming', 'steeping'])))
+    .where(and(eq(brews.vesselId, vesselId), inArray(brews.state, VESSEL_IN_USE)))
     .limit(1);
   return brew !== undefined;
 }

@@ -49,6 +49,7 @@ export function ProposalPanel({
             <h2>To expect</h2>
             {expect}
           </div>
+          {proposal.lever !== 'keep' && <Keeping proposal={proposal} onKeep={onKeep} />}
           <p className="mt-4">
             Touch what is off, colour or taste, and one correction is said here.
           </p>
@@ -64,26 +65,39 @@ export function ProposalPanel({
               ? `Nearly as good: ${proposal.second.headline} (${proposal.second.change}).`
               : ''}
           </p>
-          <div className="foot" style={{ marginTop: 0 }}>
-            {proposal.lever === 'keep' ? (
-              <button type="button" className="btn go" onClick={() => onKeep(false)}>
-                Keep
-              </button>
-            ) : (
-              <>
-                <button type="button" className="btn go" onClick={() => onKeep(true)}>
-                  Keep, tell the lead
-                </button>
-                <button type="button" className="btn" onClick={() => onKeep(false)}>
-                  Keep as it is
-                </button>
-              </>
-            )}
-          </div>
+          <Keeping proposal={proposal} onKeep={onKeep} />
           <hr />
           {children}
         </>
       )}
     </section>
+  );
+}
+
+/** Keeps the verdict, and whether the lead hears of the change. */
+function Keeping({
+  proposal,
+  onKeep,
+}: {
+  proposal: Proposal;
+  onKeep: (accepted: boolean) => void;
+}) {
+  return (
+    <div className="foot" style={{ marginTop: 0 }}>
+      {proposal.lever === 'keep' ? (
+        <button type="button" className="btn go" onClick={() => onKeep(false)}>
+          Keep
+        </button>
+      ) : (
+        <>
+          <button type="button" className="btn go" onClick={() => onKeep(true)}>
+            Keep, tell the lead
+          </button>
+          <button type="button" className="btn" onClick={() => onKeep(false)}>
+            Keep as it is
+          </button>
+        </>
+      )}
+    </div>
   );
 }

@@ -13,6 +13,7 @@ const WORD = {
   past: 'window',
   late: 'late',
   warming: 'waits',
+  tasting: 'taste',
   pulled: 'judge',
   steeping: '',
 } as const;

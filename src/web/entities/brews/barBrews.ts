@@ -1,6 +1,16 @@
-import { advance, type Phase, phaseAt, withLeafBack } from '#core/brews';
+import {
+  advance,
+  endedByTaste,
+  inWaterUntil,
+  isVesselInUse,
+  leafInAgain,
+  leafPutBack,
+  type Phase,
+  phaseAt,
+  tastedWithLeafIn,
+} from '#core/brews';
 import { tint } from '#core/colour';
-import { type EpochMs, epochMs, secondsBetween } from '#core/units';
+import { type EpochMs, epochMs, seconds } from '#core/units';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { WaitingWrite } from '../../platform/outbox/writes';
@@ -13,7 +23,10 @@ export type BarBrew = Brew & { readonly unsaved: boolean; readonly partners: rea
 /** Events that move a brew's state on. */
 type StateEvent = Exclude<
   BrewEventBody,
-  { kind: 'step' | 'reading' | 'pair' | 'claim' | 'undo' | 'colour' | 'solids' | 'tasteAgain' }
+  {
+    kind:
+      'step' | 'reading' | 'taste' | 'pair' | 'claim' | 'undo' | 'colour' | 'solids' | 'tasteAgain';
+  }
 >;
 /** A brew with one thing done to it, as the server would answer; what it would refuse changes nothing. */
 export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
@@ -35,6 +48,10 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
       };
     case 'reading':
       return { ...brew, readings: [...brew.readings, { at, celsius: event.celsius }] };
+    case 'taste':
+      return brew.state.kind === 'steeping'
+        ? { ...brew, ...tastedWithLeafIn(brew, inWater(brew, at), event.mark) }
+        : brew;
     case 'pair':
       return { ...brew, pairedId: event.with };
     case 'claim':
@@ -49,6 +66,8 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
   }
 }
 
+/** Seconds on the leaf until now, or until it came out. */
+const inWater = ({ state }: Brew, now: EpochMs) => inWaterUntil(state, now) ?? seconds(0);
 /** A brew moved on in its state by an event; unchanged where the state machine refuses the event. */
 function moved(brew: Brew, event: StateEvent, by: Who): Brew {
   const at = epochMs(event.at);
@@ -61,20 +80,18 @@ function moved(brew: Brew, event: StateEvent, by: Who): Brew {
         ...brew,
         state,
         ...(event.seen !== undefined && { seen: event.seen }),
+        ...endedByTaste(brew, brew.state, inWater({ ...brew, state }, at), event.mark),
         ...(by.id ? { pulledBy: by } : { pulledDevice: by.name }),
       };
+    case 'leafIn':
+      return brew.state.kind === 'tasting'
+        ? { ...brew, state, ...leafInAgain(brew, brew.state, { at, mark: event.mark }) }
+        : brew;
     case 'leafBack':
       return brew.state.kind === 'pulled'
         ? {
-            ...brew,
-            state,
-            pulledBy: null,
-            pulledDevice: null,
-            plan: withLeafBack(
-              brew.plan,
-              secondsBetween(brew.state.waterOn, brew.state.pulled),
-              event.seconds,
-            ),
+            ...{ ...brew, state, pulledBy: null, pulledDevice: null },
+            ...leafPutBack(brew, brew.state, at, event.seconds),
           }
         : brew;
     case 'undoPull':
@@ -130,7 +147,7 @@ export const allOf = (brews: readonly BarBrew[]): BarBrew[] =>
 export const vesselsInUse = (brews: readonly BarBrew[]): Map<string, BarBrew> =>
   new Map(
     allOf(brews)
-      .filter((b) => b.state.kind === 'warming' || b.state.kind === 'steeping')
+      .filter((b) => isVesselInUse(b.state.kind))
       .flatMap((b): [string, BarBrew][] => (b.vesselId === null ? [] : [[b.vesselId, b]])),
   );
 

@@ -1,4 +1,4 @@
-import { pullTiming } from '#core/brews';
+import { inWaterUntil, pullTiming, type TasteMark, tasteMarkWords } from '#core/brews';
 import { ALL_RIGHT, isRight, type Mark, type Verdict, verdictWords } from '#core/corrections';
 import { type CupsAsked, NO_WISH, type Window, type Wish } from '#core/recipes';
 import {
@@ -17,14 +17,14 @@ import type { ToastLink } from '../../platform/toasts';
 import { allOf, type BarBrew } from './barBrews';
 import { colourSeenWords } from './colourSeen';
 import { nextSteepWrite, type StartAsked, startWrite } from './starts';
-import { type BarItem, isDueNow } from './status';
+import { type BarItem, isDueNow, isExploring } from './status';
 import type { BrewUndo } from './undo';
 import type { BrewWrite } from './writes';
 
 /** `Omit` that keeps each member of a union apart. */
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never;
 /** One thing that happened to a brew, before it has an id and an instant. */
-type Happening = Without<BrewEventBody, 'id' | 'at'>;
+type Happening = Without<BrewEventBody, 'id' | 'at'> & { readonly at?: number };
 type Judgement = Without<Extract<Happening, { kind: 'judge' }>, 'kind'>;
 type SecondTaste = Without<Extract<Happening, { kind: 'tasteAgain' }>, 'kind'>;
 type ColourReading = Without<Extract<Happening, { kind: 'colour' }>, 'kind'>;
@@ -62,6 +62,7 @@ function timingText(steeped: Seconds, window: Window): string {
       return 'in its window';
   }
 }
+const marked = (mark: TasteMark | undefined) => (mark === undefined ? {} : { mark });
 const nameOf = (brew: BarBrew): string =>
   brew.partners.length ? `${brew.tea.name}, ${allOf([brew]).length} vessels,` : brew.tea.name;
 /** A brew without those that go together with it. */
@@ -93,8 +94,46 @@ export function createBrewCommands(deps: CommandDeps) {
     say(text, { kind: 'events', of }, link);
   };
 
+  /** Ends a steep by its taste; with the leaf out already, at the moment it came out. */
+  const endByTaste = (brew: BarBrew, mark?: TasteMark): void => {
+    const steeped = inWaterUntil(brew.state, now());
+    if (steeped === null) return;
+    const found = mark === undefined ? '' : `: ${tasteMarkWords(mark)}`;
+    sendToAll(
+      brew,
+      { kind: 'pull', ...marked(mark) },
+      `${nameOf(brew)} ${brew.plan.pull.done.toLowerCase()} by taste at ${minutesText(steeped)}${found}.`,
+    );
+  };
+
+  const tasting = {
+    /** The leaf comes out to be tasted: its clock stands. */
+    leafOut(brew: BarBrew): void {
+      const steeped = inWaterUntil(brew.state, now()) ?? 0;
+      sendToAll(
+        brew,
+        { kind: 'leafOut' },
+        `${nameOf(brew)}: leaf out at ${minutesText(steeped)}. Taste.`,
+      );
+    },
+    /** The leaf goes in again: its clock goes on from where it stood. */
+    leafIn(brew: BarBrew, mark?: TasteMark): void {
+      sendToAll(brew, { kind: 'leafIn', ...marked(mark) }, `${nameOf(brew)}: leaf in again.`);
+    },
+    /** Tasted with the leaf in, at the moment it was. */
+    taste(brew: BarBrew, at: number, mark?: TasteMark): void {
+      sendToAll(
+        brew,
+        { kind: 'taste', at: Math.round(at), ...marked(mark) },
+        `${nameOf(brew)}: taste kept.`,
+      );
+    },
+    endByTaste,
+  };
+
   /** Lifts the leaf of a brew that steeps. */
   const pull = (brew: BarBrew, wasLate: boolean): void => {
+    if (brew.plan.explore || brew.state.kind === 'tasting') return endByTaste(brew);
     if (brew.state.kind !== 'steeping') return;
     const steeped = secondsBetween(brew.state.waterOn, now());
     const timing = timingText(steeped, brew.plan.recipe.window);
@@ -163,6 +202,7 @@ export function createBrewCommands(deps: CommandDeps) {
         );
       if (brew.state.kind === 'warming')
         return sendToAll(brew, { kind: 'waterOn' }, `${nameOf(brew)}: water on.`);
+      if (isExploring(brew)) return tasting.leafOut(brew);
       pull(brew, status.name === 'late');
     },
     /** A step done, or left out. */
@@ -336,5 +376,5 @@ export function createBrewCommands(deps: CommandDeps) {
     }
   };
 
-  return { ...starts, ...events, pullByEye, order, undo };
+  return { ...starts, ...events, ...tasting, pullByEye, order, undo };
 }

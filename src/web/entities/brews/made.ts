@@ -1,4 +1,4 @@
-import { type BrewPlan, type DonePlan, planAsDone, toModelInput } from '#core/brews';
+import { type BrewPlan, type DonePlan, planAsDone, toModelInput, withOuts } from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
 import { type Seconds, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
@@ -10,15 +10,15 @@ export function madeOf(brew: Brew): DonePlan {
   known.set(brew, found);
   return found;
 }
-function workOut({ plan, state, tea, marks, readings }: Brew): DonePlan {
+function workOut({ plan, state, tea, marks, readings, outs }: Brew): DonePlan {
   const all: BrewPlan = plan;
   if (!('waterOn' in state)) return { plan: all, leafShare: null, heatOff: null, notWarmed: false };
   // Any reading while the leaf was in counts: of a brew that runs there is none that is later.
   const steeped = 'pulled' in state ? (state.pulled - state.waterOn) / 1000 : Infinity;
   return planAsDone(all, tea.style, {
-    ...{ steeped: seconds(steeped), waterOn: state.waterOn, marks, readings },
+    ...{ steeped: seconds(steeped), waterOn: state.waterOn, marks, readings, outs },
   });
 }
 /** A brew as the models need it, as it was made so far, so many seconds on the leaf. */
 export const brewMade = (brew: Brew, time: Seconds): ColouredBrew =>
-  toModelInput(madeOf(brew).plan, brew.tea.style, time);
+  withOuts(toModelInput(madeOf(brew).plan, brew.tea.style, time), brew.outs);

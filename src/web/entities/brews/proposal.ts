@@ -1,5 +1,12 @@
+import { tastesWords } from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
-import { ALL_RIGHT, type Proposal, propose, type Verdict } from '#core/corrections';
+import {
+  ALL_RIGHT,
+  foundTimeProposal,
+  type Proposal,
+  propose,
+  type Verdict,
+} from '#core/corrections';
 import { seconds, secondsBetween } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import { brewMade, madeOf } from './made';
@@ -26,5 +33,11 @@ export const proposalFor = (
     crowding: brew.plan.crowding,
   });
 };
+/** For a cup that is right and found its time by tasting: that time for its recipe, where it is another. */
+export function foundTimeOf({ plan, state, tastes = [] }: Brew): Proposal | null {
+  if (!plan.explore || !('pulled' in state)) return null;
+  const steeped = secondsBetween(state.waterOn, state.pulled);
+  return foundTimeProposal(plan.explore.best, steeped, tastesWords(tastes) || 'one taste');
+}
 /** For a cup that is right in one touch. */
 export const rightProposal = (brew: Brew): Proposal => proposalFor(brew, ALL_RIGHT);

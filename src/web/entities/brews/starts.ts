@@ -24,6 +24,8 @@ export type StartAsked = {
   readonly orderId?: string | null;
   readonly wish?: Wish;
   readonly cups?: CupsAsked | null;
+  /** Its time is to be found by tasting. */
+  readonly explore?: boolean;
 };
 type Moment = { readonly taken: readonly BarBrew[]; readonly by: Who; readonly at: EpochMs };
 /** A start as it is written: the request, and the brew as the server will answer it. */
@@ -67,7 +69,7 @@ const asStart = (body: StartBrew, brew: Brew): Start => ({
 /** The start of a brew from its card; null when the bar is full or there is no card for this vessel. */
 export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): Start | null {
   const { site, tea, lot, version, vessel, warmed, warming, orderId = null } = asked;
-  const { wish = NO_WISH, cups = null } = asked;
+  const { wish = NO_WISH, cups = null, explore = false } = asked;
   const { water, card } = cups
     ? cardForCups(toCardInput(asked), cups)
     : { water: asked.water, card: cardOf(asked) };
@@ -90,8 +92,7 @@ export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): 
     at,
     after: null,
     orderId,
-    wish,
-    cups,
+    ...{ wish, cups, explore },
   };
   return asStart(body, {
     ...untouched(id, by, at),

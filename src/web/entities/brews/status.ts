@@ -1,4 +1,11 @@
-import { type BrewStep, isAtMoment, type Phase, stepNow, stepWords } from '#core/brews';
+import {
+  type BrewStep,
+  isAtMoment,
+  type Phase,
+  stepNow,
+  stepWords,
+  tastesWords,
+} from '#core/brews';
 import {
   type EpochMs,
   millilitres,
@@ -15,7 +22,7 @@ import type { Units } from '../people/session';
 import { apartFrom, attentionTimes } from './attention';
 import { type BarBrew, phaseOf } from './barBrews';
 
-export type PhaseName = 'warming' | 'steeping' | 'window' | 'past' | 'late' | 'pulled';
+export type PhaseName = 'warming' | 'steeping' | 'window' | 'past' | 'late' | 'tasting' | 'pulled';
 
 /** What a brew says of itself: `brief` is the step in at most 21 letters, for a full bar. */
 export type BrewStatus = {
@@ -81,6 +88,7 @@ export function brewStatus(
   const { window } = brew.plan.recipe;
   const poured = pourWords(brew, units);
   const again = brew.plan.steep ? `Steep ${brew.plan.steep.number}. ` : '';
+  if (isExploring(brew) && 'untilLatest' in phase) return exploringStatus(brew, phase);
   switch (phase.kind) {
     case 'warming': {
       const pour = whileWarming(wait, brew);
@@ -128,6 +136,15 @@ export function brewStatus(
         brief: `${words.verb}, taste it`,
         detail: 'Likely dark and dry. Split it, top with hot water',
       };
+    case 'tasting':
+      return {
+        ...{ name: 'tasting', figure: minutesText(Math.floor(phase.steeped)), late: false },
+        ...{ over: 'Leaf out, steeped', short: 'Leaf out', act: 'Taste' },
+        ...{ step: 'Taste', brief: 'Taste' },
+        detail: [`Out for ${minutesText(Math.floor(phase.out))}, not counted`, tastedSoFar(brew)]
+          .filter(Boolean)
+          .join('. '),
+      };
     case 'pulled':
     case 'done': {
       const steeped = phase.kind === 'pulled' ? phase.steeped : seconds(0);
@@ -147,6 +164,29 @@ export function brewStatus(
       };
     }
   }
+}
+
+/** Its time is found by tasting: its clock asks for the next taste. */
+export const isExploring = ({ plan, state }: Brew): boolean =>
+  Boolean(plan.explore) && state.kind === 'steeping';
+const tastedSoFar = ({ tastes = [] }: Brew): string =>
+  tastes.length > 0 ? `Tasted ${tastesWords(tastes)}` : '';
+/** What a brew says whose time is found by tasting: when the next taste is, never that it is late. */
+function exploringStatus(brew: Brew, { left, elapsed }: SteepPhase): BrewStatus {
+  const isNow = left <= 0;
+  const until = minutesText(Math.ceil(left));
+  const inWater = minutesText(Math.floor(elapsed));
+  return {
+    name: isNow ? 'past' : 'steeping',
+    figure: isNow ? inWater : until,
+    late: false,
+    over: isNow ? 'Taste now, steeped' : 'By tasting, next taste in',
+    short: isNow ? 'Taste now' : 'Taste in',
+    step: isNow ? 'Leaf out, taste' : `Taste in ${until}`,
+    brief: isNow ? 'Taste now' : `Taste in ${until}`,
+    detail: tastedSoFar(brew) || `In the water ${inWater}`,
+    act: 'Leaf out',
+  };
 }
 
 /** What is in the pot for its cups: liquor, and the milk that goes with it. */
@@ -241,6 +281,7 @@ const ORDER: Record<PhaseName, number> = {
   past: 1,
   window: 2,
   warming: 4,
+  tasting: 1.5,
   pulled: 5,
   steeping: 3,
 };

@@ -12,6 +12,7 @@ const BrewWorking = lazy(() =>
   import('../../entities/brews/BrewWorking').then((m) => ({ default: m.BrewWorking })),
 );
 const ByEye = lazy(() => import('./ByEye').then((m) => ({ default: m.ByEye })));
+const Tasting = lazy(() => import('./Tasting').then((m) => ({ default: m.Tasting })));
 const Scan = lazy(() => import('./Scan').then((m) => ({ default: m.Scan })));
 
 const REASONS = ['Spilled', 'Wrong tea', 'Forgotten', 'Not wanted any more'];
@@ -73,6 +74,13 @@ export function BarSheets({ sheet, items, orders, commands, acts, onStartOrder, 
         {brew && (
           <Suspense fallback={null}>
             <ByEye brew={brew} onPull={commands.pullByEye} onClose={onClose} />
+          </Suspense>
+        )}
+      </Sheet>
+      <Sheet title={brew ? `Taste: ${brew.tea.name}` : ''} open={isOpen('taste')} onClose={onClose}>
+        {brew && (
+          <Suspense fallback={null}>
+            <Tasting brew={brew} commands={commands} onClose={onClose} />
           </Suspense>
         )}
       </Sheet>

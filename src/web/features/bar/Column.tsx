@@ -36,11 +36,14 @@ const Standing = memo(
     scale,
     liquor,
     drained,
+    leafIn,
   }: {
     plan: BarItem['brew']['plan'];
     scale: number;
     liquor: Liquor | null;
     drained: boolean;
+    /** Not while it is out, to be tasted or for good. */
+    leafIn: boolean;
   }) {
     const inIt = drained ? plan.liquor : plan.water;
     return (
@@ -49,8 +52,8 @@ const Standing = memo(
         scale={scale}
         fill={liquor ? inIt : undefined}
         liquor={liquor}
-        leaf={liquor && !drained ? plan.leaf : grams(0)}
-        lid={plan.vessel.lid && plan.recipe.lid && liquor !== null && !drained}
+        leaf={liquor && leafIn ? plan.leaf : grams(0)}
+        lid={plan.vessel.lid && plan.recipe.lid && liquor !== null && leafIn}
         level
         bowl={false}
         label=""
@@ -61,6 +64,7 @@ const Standing = memo(
     a.plan === b.plan &&
     a.scale === b.scale &&
     a.drained === b.drained &&
+    a.leafIn === b.leafIn &&
     shadeOf(a.liquor) === shadeOf(b.liquor),
 );
 
@@ -100,7 +104,10 @@ export const BrewDrawing = memo(function BrewDrawing({
         aria-label={`${vessel.name}, ${Math.round(brew.plan.water)} of ${Math.round(vessel.brim)} ml, ${brew.tea.name}, ${status.over.toLowerCase()} ${status.figure}`}
       >
         {isDrawn && (
-          <Standing plan={brew.plan} scale={layout.scale} liquor={liquor} drained={drained} />
+          <Standing
+            {...{ plan: brew.plan, scale: layout.scale, liquor, drained }}
+            leafIn={brew.state.kind === 'steeping'}
+          />
         )}
       </span>
     </VesselField>
@@ -186,6 +193,17 @@ function NextHand({ shown, acts, locked }: { shown: BarItem; acts: BrewActs; loc
         {step.done}
         {name}
       </button>
+    );
+  if (brew.state.kind === 'tasting' && !locked)
+    return (
+      <>
+        <button type="button" className="btn go" onClick={oneTap(() => acts.leafIn(brew))}>
+          Leaf in{name}
+        </button>
+        <button type="button" className="btn" onClick={oneTap(() => acts.endByTaste(brew, 0))}>
+          Right{name}
+        </button>
+      </>
     );
   if (brew.state.kind === 'pulled' && locked)
     return <p className="small self-center flex-1">PIN to judge it</p>;

@@ -59,6 +59,16 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
             </DropdownMenu.Item>
           )}
           {state.kind === 'steeping' && (
+            <DropdownMenu.Item onSelect={() => acts.leafOut(brew)}>
+              Leaf out to taste
+            </DropdownMenu.Item>
+          )}
+          {(state.kind === 'steeping' || state.kind === 'tasting') && (
+            <DropdownMenu.Item onSelect={() => acts.taste(brew)}>
+              {state.kind === 'steeping' ? 'Tasted with the leaf in' : 'How it tastes'}
+            </DropdownMenu.Item>
+          )}
+          {state.kind === 'steeping' && (
             <DropdownMenu.Item onSelect={() => acts.byEye(brew)}>
               End the steep by colour
             </DropdownMenu.Item>

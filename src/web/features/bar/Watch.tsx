@@ -1,4 +1,5 @@
 import { useEffect, useMemo } from 'react';
+import { isVesselInUse } from '#core/brews';
 import { type BarItem, barItems, sortByUrgency } from '../../entities/brews/status';
 import { useBar } from '../../entities/brews/useBar';
 import { useUnits } from '../../entities/people/session';
@@ -14,7 +15,7 @@ export function BarWatch({ place }: { place: string }) {
   const { volume, temperature } = useUnits();
   const frame = useAppSelector((s) => s.settings.frame);
   const said = useAlarms(brews, now);
-  useWakeLock(brews.some((b) => b.state.kind === 'steeping' || b.state.kind === 'warming'));
+  useWakeLock(brews.some((b) => isVesselInUse(b.state.kind)));
   useEffect(() => {
     addEventListener('pointerdown', allowSound, { once: true });
     addEventListener('keydown', allowSound, { once: true });

@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import type { BrewCommands } from '../../entities/brews/commands';
-import type { BarItem } from '../../entities/brews/status';
+import { type BarItem, isDueNow, isExploring } from '../../entities/brews/status';
 import { useGo } from '../../platform/useGo';
 
 /** A sheet over the bar, and which brew it is about. */
 export type BarSheet =
-  | { readonly kind: 'working' | 'steps' | 'giveUp' | 'byEye'; readonly id: string }
+  | { readonly kind: 'working' | 'steps' | 'giveUp' | 'byEye' | 'taste'; readonly id: string }
   | { readonly kind: 'queue' }
   | { readonly kind: 'scan' }
   | null;
@@ -14,7 +14,16 @@ export type BarSheet =
 /** What the buttons of a brew on the bar do: its commands, and the sheets and pages that open. */
 export type BrewActs = Pick<
   BrewCommands,
-  'again' | 'alike' | 'claim' | 'close' | 'leafBack' | 'pair' | 'step' | 'steepOn'
+  | 'again'
+  | 'alike'
+  | 'claim'
+  | 'close'
+  | 'endByTaste'
+  | 'leafBack'
+  | 'leafIn'
+  | 'pair'
+  | 'step'
+  | 'steepOn'
 > & {
   /** The one thing the brew wants next. */
   next: (item: BarItem) => void;
@@ -24,6 +33,10 @@ export type BrewActs = Pick<
   giveUp: (brew: BarBrew) => void;
   /** Ends the steep because of its colour. */
   byEye: (brew: BarBrew) => void;
+  /** The leaf comes out, and how it tastes is asked. */
+  leafOut: (brew: BarBrew) => void;
+  /** Asks how it tastes. */
+  taste: (brew: BarBrew) => void;
   working: (brew: BarBrew) => void;
 };
 
@@ -34,12 +47,19 @@ export function useBrewActs(
   onSheet: (sheet: BarSheet) => void,
 ): BrewActs {
   const go = useGo();
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const taste = (brew: BarBrew) => onSheet({ kind: 'taste', id: brew.id });
+    return {
       ...commands,
       next: (item) => {
-        if (item.brew.state.kind !== 'pulled') commands.next(item);
-        else if (!locked) go(`/judge/${item.brew.id}`);
+        const { brew } = item;
+        if (brew.state.kind === 'pulled') {
+          if (!locked) go(`/judge/${brew.id}`);
+          return;
+        }
+        if (!locked && brew.state.kind === 'tasting') return taste(brew);
+        commands.next(item);
+        if (!locked && isExploring(brew) && !isDueNow(item)) taste(brew);
       },
       right: (brew) =>
         // The correction search is not part of what the bar loads at once.
@@ -49,8 +69,12 @@ export function useBrewActs(
       steps: (brew) => onSheet({ kind: 'steps', id: brew.id }),
       giveUp: (brew) => onSheet({ kind: 'giveUp', id: brew.id }),
       byEye: (brew) => onSheet({ kind: 'byEye', id: brew.id }),
+      taste,
+      leafOut: (brew) => {
+        commands.leafOut(brew);
+        taste(brew);
+      },
       working: (brew) => onSheet({ kind: 'working', id: brew.id }),
-    }),
-    [commands, locked, go, onSheet],
-  );
+    };
+  }, [commands, locked, go, onSheet]);
 }

@@ -14,7 +14,7 @@ import { wishWords } from '#core/recipes';
 import { minutesText, secondsBetween, volumeText } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { brewMade } from '../../entities/brews/made';
-import { proposalFor } from '../../entities/brews/proposal';
+import { foundTimeOf, proposalFor } from '../../entities/brews/proposal';
 import { RunningStrip } from '../../entities/brews/RunningStrip';
 import { useBar } from '../../entities/brews/useBar';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
@@ -83,21 +83,23 @@ function Judge({ brew }: { brew: BarBrew }) {
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the brew does not change under the judge
   const proposal = useMemo(() => proposing(verdict), [verdict, brewed, found]);
   const right = isRight(verdict);
+  // A right cup that found its time by tasting has that to say of the recipe.
+  const foundTime = useMemo(() => (right ? foundTimeOf(brew) : null), [right, brew]);
   const mark = (what: Attribute | 'colour', m: Mark) => setVerdict((v) => ({ ...v, [what]: m }));
   const keep = (v: Verdict, accepted: boolean) => {
-    const p = v === verdict ? proposal : proposing(v);
+    const ofVerdict = v === verdict ? proposal : proposing(v);
+    const p = (accepted && isRight(v) && foundTime) || ofVerdict;
     commands.judge(
       brew,
       { verdict: v, proposal: p, accepted, remark },
-      isRight(v)
-        ? `${brew.tea.name}: right. Kept.`
-        : `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}`,
+      `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}`,
     );
     go('/');
   };
+  const accepts = !right || foundTime !== null;
   // A quick hand keeps the cup before the other cups are here: it is kept when they are.
   useEffect(() => {
-    if (isKeeping && others.isKnown) keep(verdict, !right);
+    if (isKeeping && others.isKnown) keep(verdict, accepts);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when they come
   }, [isKeeping, others.isKnown]);
   const leafBack = (more: number) => {
@@ -113,7 +115,7 @@ function Judge({ brew }: { brew: BarBrew }) {
     {
       key: 'Enter',
       does: right ? 'All as it should be' : 'Keep it and note the correction',
-      run: () => (right || others.isKnown ? keep(verdict, !right) : setIsKeeping(true)),
+      run: () => (right || others.isKnown ? keep(verdict, accepts) : setIsKeeping(true)),
     },
     { key: 'Escape', does: 'Judge later', run: () => go('/') },
   ]);
@@ -158,7 +160,7 @@ function Judge({ brew }: { brew: BarBrew }) {
         brew={brew}
         brewed={brewed}
         verdict={verdict}
-        proposal={proposal}
+        proposal={foundTime ?? proposal}
         others={others}
         onKeep={(accepted) => keep(verdict, accepted)}
         onLeafBack={leafBack}

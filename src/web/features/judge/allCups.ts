@@ -41,7 +41,7 @@ export function withAllCups(
     ...{ id: brew.id, style: tea.style, plan, verdict },
     recorded: {
       ...{ steeped: secondsBetween(state.waterOn, state.pulled), waterOn: state.waterOn },
-      ...{ marks: brew.marks, readings: brew.readings },
+      ...{ marks: brew.marks, readings: brew.readings, outs: brew.outs },
     },
     // The house recipe’s own best time: leaf that went back changed the brew’s.
     brewedBy: brew.versionId === found.version.id ? found.recipe : houseDoseOf(plan),

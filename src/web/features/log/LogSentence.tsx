@@ -25,6 +25,7 @@ const PULLS: PickChoice[] = [
   { value: 'late', text: 'late' },
   { value: 'forgotten', text: 'far too late' },
   { value: 'byEye', text: 'by eye' },
+  { value: 'byTaste', text: 'by taste' },
 ];
 
 const CORRECTIONS: PickChoice[] = [

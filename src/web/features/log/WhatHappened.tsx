@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { type BrewState, knownFrom } from '#core/brews';
+import { type BrewState, knownFrom, tastesWords } from '#core/brews';
 import { COLOUR_STEPS, verdictWords } from '#core/corrections';
 import {
   minutesText,
@@ -16,9 +16,11 @@ import { type Units, useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf, swatchOf } from '../../entities/teas/liquor';
 import { clockText, weekdayText } from '../../ui/days';
+import { FoundTime } from './FoundTime';
 import { colourWords, TASTED_WORDS } from './happened';
 import { plannedHeat } from './HeatCourse';
 import { Refractometer } from './Refractometer';
+import { onOf } from './timeLineMarks';
 
 /** Heat further from the plan than this is worth a word, °C (a thermometer in a pot reads to about 1). */
 const HEAT_WORTH_SAYING = 3;
@@ -41,7 +43,7 @@ export function WhatHappened({
   const { window } = plan.recipe;
   const s = 'pulled' in state ? secondsBetween(state.waterOn, state.pulled) : null;
   const words = endOf({ s, state, brew, window, plan });
-  const heatWords = heatAgainstPlan({ brew, state, units });
+  const heatWords = heatAgainstPlan({ brew, units });
   const weighed = brew.marks.find((m) => m.grams !== undefined)?.grams;
   const colour = [...events]
     .reverse()
@@ -90,6 +92,13 @@ export function WhatHappened({
             <b>Leaf</b> {weighed} g on the scale, {plan.leaf} g planned
           </p>
         )}
+        {brew.tastes && brew.tastes.length > 0 && (
+          <p>
+            <b>Tasted on the way</b> {tastesWords(brew.tastes)}
+            {outWords(brew)}
+          </p>
+        )}
+        <FoundTime brew={brew} />
         {brew.readings.length > 0 && (
           <p>
             <b>Thermometer</b>{' '}
@@ -117,6 +126,11 @@ export function WhatHappened({
   );
 }
 
+/** How long the leaf was out meanwhile: those seconds are not of the steep. */
+function outWords({ outs = [] }: Brew): string {
+  const out = outs.reduce((sum, { lasted }) => sum + lasted, 0);
+  return out > 0 ? `. The leaf was out for ${minutesText(Math.round(out))}, not counted` : '';
+}
 /** How the steep ended, against its window. */
 function endOf({
   s,
@@ -135,6 +149,7 @@ function endOf({
     if (state.kind === 'abandoned') return `Given up. ${brew.remark}`;
     return 'Still on the bar.';
   }
+  if (brew.timing === 'byTaste') return `${plan.pull.done} at ${minutesText(s)}, by its taste.`;
   if (s > window.latest) return `${plan.pull.done} ${minutesText(s - window.latest)} past latest.`;
   if (s < window.earliest)
     return `${plan.pull.done} ${minutesText(window.earliest - s)} before its window.`;
@@ -142,10 +157,10 @@ function endOf({
 }
 
 /** How far the thermometer was from the plan, in words; nothing where it is not worth saying. */
-function heatAgainstPlan({ brew, state, units }: { brew: Brew; state: BrewState; units: Units }) {
+function heatAgainstPlan({ brew, units }: { brew: Brew; units: Units }) {
   const off = brew.readings.flatMap((r) => {
-    const planned =
-      'waterOn' in state ? plannedHeat(brew, secondsBetween(state.waterOn, r.at)) : null;
+    const on = onOf(brew);
+    const planned = on === null ? null : plannedHeat(brew, secondsBetween(on, r.at));
     return planned === null ? [] : [r.celsius - planned];
   });
   const heat = off.length ? off.reduce((a, b) => a + b, 0) / off.length : 0;

@@ -1,4 +1,4 @@
-import { stepDoneWords, stepsOf } from '#core/brews';
+import { stepDoneWords, stepsOf, type TasteMark, tasteMarkWords } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { minutesText, numberText, readingText } from '#core/units';
 import type { Brew, Happened } from '#contracts/brews';
@@ -22,6 +22,8 @@ export const TASTED_WORDS = { served: 'as it was served', rescued: 'after the re
 export const colourWords = (c: Extract<Happened['what'], { kind: 'colour' }>): string =>
   `${strengthWords(c.strength)} than the house cup (${signedPercent(c.low)} to ${signedPercent(c.high)}), ${WAYS[c.way]}, ${numberText(c.depthCm)} cm deep`;
 
+const tastedWords = (mark: TasteMark | undefined): string =>
+  mark === undefined ? '' : `: ${tasteMarkWords(mark)}`;
 /** One thing that was done to a brew, in a few words and the reader's units. */
 export function happenedWords(
   { what }: Happened,
@@ -49,7 +51,17 @@ export function happenedWords(
     case 'waterOn':
       return 'water on';
     case 'pull':
-      return `${brew.plan.pull.done.toLowerCase()}${what.seen === undefined ? '' : `, by eye: ${colourSeenWords(what.seen)}`}`;
+      return [
+        brew.plan.pull.done.toLowerCase(),
+        ...(what.seen === undefined ? [] : [`by eye: ${colourSeenWords(what.seen)}`]),
+        ...(what.mark === undefined ? [] : [`by its taste: ${tasteMarkWords(what.mark)}`]),
+      ].join(', ');
+    case 'leafOut':
+      return 'leaf out to taste';
+    case 'leafIn':
+      return `leaf in again${tastedWords(what.mark)}`;
+    case 'taste':
+      return `tasted with the leaf in${tastedWords(what.mark)}`;
     case 'leafBack':
       return `leaf back for ${minutesText(what.seconds)}`;
     case 'undoPull':

@@ -1,4 +1,4 @@
-import { COOL_TO_JUDGE, stepDoneWords, stepsOf } from '#core/brews';
+import { COOL_TO_JUDGE, inWaterUntil, stepDoneWords, stepsOf, waterReallyOn } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import {
   type EpochMs,
@@ -42,8 +42,9 @@ function tickEvery(last: number, first: number) {
   return 300;
 }
 
-export const onOf = ({ state }: Brew): EpochMs | null =>
-  'waterOn' in state ? state.waterOn : null;
+/** When the water went on, by the clock on the wall: what the leaf was out for is not taken off. */
+export const onOf = ({ state, outs }: Brew): EpochMs | null =>
+  'waterOn' in state ? waterReallyOn(state.waterOn, outs ?? []) : null;
 
 export function marksOf(brew: Brew, units: Units): { planned: Mark[]; real: Mark[] } {
   const { state, plan } = brew;
@@ -87,7 +88,7 @@ export function marksOf(brew: Brew, units: Units): { planned: Mark[]; real: Mark
     const s = secondsBetween(on, state.pulled);
     real.push({
       at: s,
-      title: `${plan.pull.done.toLowerCase()} ${minutesText(s)}`,
+      title: `${plan.pull.done.toLowerCase()} ${minutesText(inWaterUntil(state, state.pulled) ?? s)}`,
       text: pulledBy(brew),
     });
   }

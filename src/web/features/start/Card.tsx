@@ -25,6 +25,9 @@ type Props = {
   warmed: boolean;
   wish: Wish;
   busyWith: string | null;
+  /** Its time is to be found by tasting. */
+  explore: boolean;
+  onExplore: (explore: boolean) => void;
   onWarmed: (w: boolean) => void;
   onStart: (warming: boolean) => void;
   onTrial: (trial: boolean) => void;
@@ -69,6 +72,7 @@ export function PourCard(props: Props) {
         <CardSpec
           {...{ tea, lot, vessel, water, card: good, cups: props.cups }}
           recipe={pour.recipe}
+          {...{ explore: props.explore, onExplore: props.onExplore }}
         />
       ) : (
         <div className="mt-4">

@@ -1,5 +1,6 @@
+import { FIRST_TASTE, TASTE_EVERY } from '#core/brews';
 import { brewingOf, type Card, type CupsAsked, MILK_SHARES, type Recipe } from '#core/recipes';
-import { degrees, type Millilitres, numberText } from '#core/units';
+import { degrees, type Millilitres, minutesText, numberText } from '#core/units';
 import type { Lot, Tea } from '#contracts/teas';
 import type { BrewedVessel } from '#contracts/vesselFacts';
 import { CupForecast } from '../../entities/brews/CupForecast';
@@ -20,6 +21,8 @@ export function CardSpec({
   water,
   card,
   cups,
+  explore,
+  onExplore,
 }: {
   tea: Tea;
   lot: Lot | null;
@@ -28,6 +31,8 @@ export function CardSpec({
   water: Millilitres;
   card: Card;
   cups: CupsAsked | null;
+  explore: boolean;
+  onExplore: (explore: boolean) => void;
 }) {
   const units = useUnits();
   const { site } = useSession();
@@ -72,9 +77,43 @@ export function CardSpec({
           width={420}
           liquorAfter={(s) => liquorAfter(tea, recipe, s)}
         />
-        <p>{handsWords(recipe, vessel)}</p>
+        <HandsLine {...{ recipe, vessel, explore, onExplore }} />
         <CupForecast brew={brew} standing={predictionBasis(tea)} />
       </dd>
     </dl>
+  );
+}
+
+/** What the hands do; and whether the clock asks for tastes, to find the time of a new tea, in place of its best. */
+function HandsLine({
+  recipe,
+  vessel,
+  explore,
+  onExplore,
+}: {
+  recipe: Recipe;
+  vessel: BrewedVessel;
+  explore: boolean;
+  onExplore: (explore: boolean) => void;
+}) {
+  return (
+    <div className="hands-line">
+      <p>
+        {explore && (
+          <b>
+            Taste at {minutesText(FIRST_TASTE)}, then every {TASTE_EVERY} s, until it is right.{' '}
+          </b>
+        )}
+        {handsWords(recipe, vessel)}
+      </p>
+      <button
+        type="button"
+        className="btn quiet slim"
+        aria-pressed={explore}
+        onClick={() => onExplore(!explore)}
+      >
+        Find by tasting
+      </button>
+    </div>
   );
 }

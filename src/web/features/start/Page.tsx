@@ -30,8 +30,12 @@ export function StartPage() {
   const go = useGo();
   const { tea, lot, version, vessel, amount, wish, teas, vessels, inUse, brews, recent } = choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
+  const [explore, setExplore] = useState(false);
   const [full, setFull] = useState(false);
-  useEffect(() => setWarmChoice(null), [tea?.id]);
+  useEffect(() => {
+    setWarmChoice(null);
+    setExplore(false);
+  }, [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
   const pour =
     tea && version && vessel
@@ -66,7 +70,7 @@ export function StartPage() {
       water,
       warmed,
       warming,
-      ...{ orderId: choice.orderId, wish, cups },
+      ...{ orderId: choice.orderId, wish, cups, explore },
     });
     started.current = brew !== null;
     if (!brew) return setFull(true);
@@ -133,6 +137,8 @@ export function StartPage() {
         warmed={warmed}
         wish={wish}
         busyWith={holds}
+        explore={explore}
+        onExplore={setExplore}
         onWarmed={setWarmChoice}
         onStart={start}
         onTrial={choice.setOnTrial}

@@ -50,6 +50,8 @@ export function vesselStatus(cup: ShiftCup, order: OrderStand | null, now: numbe
   const phase = phaseAt(stateOf(order), windowOf(cup), atOf(now));
   const words = leafActWords(cup);
   switch (phase.kind) {
+    // A shift's leaf is not lifted to be tasted.
+    case 'tasting':
     case 'warming':
     case 'done':
       return {

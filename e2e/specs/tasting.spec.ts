@@ -1,0 +1,65 @@
+import { BarDriver } from '../drivers/BarDriver';
+import { BookDriver } from '../drivers/BookDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+const TEA = 'Tolvane Amber';
+
+test('a time is found by tasting: leaf out, leaf in again, right; the lead hears of it and tries it', async ({
+  house,
+}) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.brewer);
+  const bar = new BarDriver(page);
+  await bar.openStart();
+  await bar.chooseTea(TEA);
+  await bar.chooseVessel('White pot');
+  await house.press('Find by tasting');
+  await expect(bar.card()).toContainText('Taste at 0:45, then every 30 s, until it is right');
+  await house.press(/^Water on: start/);
+  await bar.expectOnBar(TEA);
+  await house.expectSaid(/By tasting, next taste in/);
+  await bar.act(TEA, 'Leaf out');
+  await house.expectDialog(/The clock stands while the leaf is out/);
+  await house.press('Much too thin');
+  await house.press('Leaf in again');
+  await house.expectSaid(/Tasted 0:\d\d much too thin/);
+  await bar.more(TEA, 'Tasted with the leaf in');
+  await house.expectDialog(/The clock runs on/);
+  await house.press('Right', { exact: true });
+  await house.press('End the steep now');
+  await bar.judge(TEA);
+  await house.expectFigure('change', /shorter/);
+  await house.press('Keep, tell the lead');
+  await bar.expectGone(TEA);
+  await house.expectAllSaved();
+  await house.signOut();
+  await house.signIn(PEOPLE.lead);
+  await new BookDriver(page).open(TEA);
+  await house.expectSaid(/the recipe has 4:00/);
+  await house.followFirst('The brew');
+  await house.expectSaid(/Tasted on the way/);
+  await house.press(/^Try 0:\d\d as the best time$/);
+  await house.expectSaid(/version \d+ is on trial/);
+});
+
+test('the leaf taken out for a taste: the clock stands, and the steep goes on to its own time', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.brewer);
+  const bar = new BarDriver(house.page);
+  await bar.began(65, { tea: TEA, vessel: 'White pot' });
+  await bar.expectOnBar(TEA);
+  await bar.more(TEA, 'Leaf out to taste');
+  await house.expectDialog(/in the water/);
+  await house.page.keyboard.press('Escape');
+  await house.expectSaid(/Leaf out, steeped/);
+  await house.expectSaid(/Out for 0:0\d, not counted/);
+  const stood = await bar.figure(TEA);
+  await house.page.waitForTimeout(2200);
+  expect(await bar.figure(TEA)).toBe(stood);
+  await bar.act(TEA, 'Leaf in');
+  await house.expectSaid(/Steeping, left/);
+  // Undone, the leaf is out as it was.
+  await bar.undo();
+  await house.expectSaid(/Leaf out, steeped/);
+});
