@@ -40,6 +40,12 @@ export class BarDriver extends Hands {
     await this.page.getByRole('button', { name: 'Vessel: change' }).click();
     await this.page.getByRole('option', { name: new RegExp(`^${vessel}`) }).click();
   }
+  /** The kettle its water is heated in. */
+  async chooseKettle(name: RegExp): Promise<void> {
+    const pick = this.page.getByRole('combobox', { name: 'Kettle' });
+    const label = await pick.locator('option', { hasText: name }).textContent();
+    await pick.selectOption({ label: label ?? '' });
+  }
   async typeAmount(text: string): Promise<void> {
     await this.page.getByRole('button', { name: 'Amount: change' }).click();
     await this.page.getByLabel('Water', { exact: true }).fill(text);

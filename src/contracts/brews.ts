@@ -127,6 +127,15 @@ export const Plan = z.strictObject({
   kettle: quantity<Celsius>({ min: -20, max: 400 }),
   /** Cold water that goes in first, so that boiling water on it makes the heat; null or absent: set the kettle. */
   splash: quantity<Millilitres>({ min: 0, max: 20_000 }).nullable().optional(),
+  /** The kettle that was chosen for it; null or absent: none was. */
+  kettleUsed: z
+    .strictObject({
+      name: z.string(),
+      set: quantity<Celsius>({ min: 0, max: 102 }).nullable(),
+      wait: quantity<Seconds>({ min: 0, max: 260_000 }).nullable(),
+    })
+    .nullable()
+    .optional(),
   /** A later steep of its leaf: which, and how long each before it was. */
   steep: z
     .strictObject({
@@ -271,6 +280,8 @@ export const startBrew = endpoint(ROUTES.startBrew, {
     wish: WishBody.default(NO_WISH),
     /** The cups of liquor that the water was worked out for. */
     cups: CupsBody.nullable().default(null),
+    /** The kettle its water is heated in; null: the site's usual one. */
+    kettleId: Id.nullable().default(null),
     /** Its time is found by tasting: the clock asks for the first taste, not for the recipe's best. */
     explore: z.boolean().default(false),
   }),

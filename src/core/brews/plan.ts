@@ -1,4 +1,5 @@
 import type { ColouredBrew } from '#core/colour';
+import type { HouseKettle } from '#core/heat';
 import {
   bagsText,
   brewingOf,
@@ -8,6 +9,7 @@ import {
   characterAfter,
   computeCard,
   type CupsAsked,
+  type KettleUsed,
   methodFor,
   MILK_SHARES,
   milkFor,
@@ -16,6 +18,7 @@ import {
   type Recipe,
   recipeAsWished,
   type SiteFacts,
+  siteWithKettle,
   spoonsText,
   type Weighing,
   type Window,
@@ -55,6 +58,8 @@ export type PlannedPour<R extends Recipe, V extends VesselFacts> = {
   readonly cups?: CupsAsked | null | undefined;
   /** Its time is to be found by tasting. */
   readonly explore?: boolean | undefined;
+  /** The kettle its water is heated in; absent: the site's usual one. */
+  readonly kettle?: HouseKettle | null | undefined;
 };
 /** A guest's wish as a brew was planned for it. */
 export type PlannedWish = Wish & {
@@ -78,6 +83,8 @@ export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFa
   kettle: Celsius;
   /** Cold water that goes in first, so that boiling water on it makes the heat; null or absent: set the kettle. */
   splash?: Millilitres | null | undefined;
+  /** The kettle that was chosen for it; null or absent: none was. */
+  kettleUsed?: KettleUsed | null | undefined;
   /** A later steep of its leaf: which, and how long each before it was. */
   steep?: { number: number; past: Seconds[]; by: 'recipe' | 'model' } | null | undefined;
   reachable: boolean;
@@ -108,15 +115,17 @@ export const toCardInput = ({
   water,
   warmed,
   wish,
+  kettle,
 }: PlannedPour<Recipe, VesselFacts>): CardInput => ({
   tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea, lot) },
   recipe: version.recipe,
   method: methodFor(vessel),
   vessel,
-  site,
+  site: kettle ? siteWithKettle(site, kettle) : site,
   water,
   warmed,
   ...(wish && { wish }),
+  ...(kettle && { kettle }),
 });
 export const cardOf = (pour: PlannedPour<Recipe, VesselFacts>): Card | CardFault =>
   computeCard(toCardInput(pour));
@@ -127,7 +136,9 @@ function spoonsOf(card: Card): string | null {
 }
 /** Less cold water than this is not worth a splash, ml (from memory). */
 const SPLASH = 5;
-function splashOf({ heat }: Card): Millilitres | null {
+function splashOf({ heat, kettle }: Card): Millilitres | null {
+  // A kettle that can be set needs no cold water.
+  if (kettle && kettle.set !== null) return null;
   const cold = heat.kind === 'reachable' ? heat.splash?.cold : undefined;
   return cold !== undefined && cold >= SPLASH ? millilitres(Math.round(cold)) : null;
 }
@@ -160,7 +171,7 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
   temperature: card.temperature,
   onLeaf: card.onLeaf,
   ambient: site.ambient,
-  kettle: card.heat.kettleSetting,
+  kettle: card.kettle?.set ?? card.heat.kettleSetting,
   splash: splashOf(card),
   reachable: card.heat.kind === 'reachable',
   warmed: card.warmed,
@@ -168,6 +179,9 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
   recipe: card.wished ? recipeAsWished(version.recipe, card.wished) : version.recipe,
   vessel,
   pull: card.pull,
+  ...(card.kettle && {
+    kettleUsed: { name: card.kettle.name, set: card.kettle.set, wait: card.kettle.wait },
+  }),
   ...(cups && { cups }),
   ...(card.wished && {
     wish: {

@@ -1,6 +1,7 @@
 import {
   type CupsAsked,
   type Handling,
+  type KettleUsed,
   type OwnStepTime,
   type Window,
   type Wish,
@@ -71,6 +72,8 @@ export type Planned = {
   readonly warmed: boolean;
   readonly kettle: Celsius;
   readonly reachable: boolean;
+  /** The kettle that was chosen; absent: none was. */
+  readonly kettleUsed?: KettleUsed | null | undefined;
   /** Cold water that goes in first, so that boiling water on it makes the heat; null: set the kettle. */
   readonly splash?: Millilitres | null;
   readonly spoons: string | null;
@@ -195,6 +198,22 @@ type Units = { readonly volume: VolumeUnit; readonly temperature: 'C' | 'F' };
 /** Liquor that stays under the leaf for the next steep, ml. */
 const rootOf = (p: Pick<Planned, 'liquor' | 'recipe'>): Millilitres =>
   millilitres(p.liquor * p.recipe.handling.root);
+/** How the water gets its heat: by a kettle's own setting, or off its boil. */
+function heatWords({ kettleUsed, kettle, reachable, splash }: Planned, units: Units): string {
+  const cold = splash ? `${volumeText(splash, units.volume)} cold first` : '';
+  if (kettleUsed && kettleUsed.set !== null)
+    return `${kettleUsed.name} to ${temperatureText(kettleUsed.set, units.temperature)}`;
+  if (kettleUsed) {
+    const wait = kettleUsed.wait ? `wait ${minutesText(kettleUsed.wait)}` : '';
+    return [`Boil the ${kettleUsed.name}`, [cold, wait].filter(Boolean).join(', or ')]
+      .filter(Boolean)
+      .join('; ');
+  }
+  const heat = reachable
+    ? `Kettle to ${temperatureText(kettle, units.temperature)}`
+    : 'Straight off the boil';
+  return cold ? `${heat}, or ${cold}` : heat;
+}
 /** A step in the words of whoever does it, and the word for having done it. */
 export function stepWords(
   step: BrewStep,
@@ -212,10 +231,7 @@ export function stepWords(
         done: 'Leaf in',
       };
     case 'heat':
-      return {
-        act: `${p.reachable ? `Kettle to ${temperatureText(p.kettle, units.temperature)}` : 'Straight off the boil'}${p.splash ? `, or ${volumeText(p.splash, units.volume)} cold first` : ''}`,
-        done: 'Water ready',
-      };
+      return { act: heatWords(p, units), done: 'Water ready' };
     case 'rinse':
       return { act: `Rinse ${Math.round(handling.rinse)} s, pour it away`, done: 'Rinsed' };
     case 'pour':

@@ -34,4 +34,12 @@ export {
   type PourLossFit,
   type PouredReading,
 } from './fitKettle';
+export {
+  fitOfKettle,
+  houseKettle,
+  type HouseKettle,
+  type KettleFit,
+  type KettleRecord,
+} from './houseKettle';
+export { nearestSetting, settingsOf, type SetPoints } from './setPoints';
 export { planWater, type Kettle, type WaterPlan, type WaterWish } from './plan';

@@ -22,7 +22,8 @@ import {
 import { brewingOf } from './brewing';
 import type { CardInput } from './cardInput';
 import { densityOf, type SpoonCount, spoonsFor } from './measure';
-import { heatPlan, mostOnLeaf, reached, siteBoiling } from './pourHeat';
+import { type KettleOnCard, kettleOnCard } from './kettle';
+import { heatPlan, onLeafAt, reached, siteBoiling } from './pourHeat';
 import type { Recipe, Window } from './recipe';
 import {
   grant,
@@ -58,6 +59,8 @@ export type Card = {
   readonly crowding: number | null;
   readonly cautions: readonly Caution[];
   readonly pull: { readonly act: string; readonly done: string };
+  /** The kettle that was chosen, as this pour uses it; null: none was. */
+  readonly kettle: KettleOnCard | null;
   /** How the guest's wish moved leaf, heat and time; null: as the house has it. */
   readonly wished: Granted | null;
   /** Milk for all of the liquor, ml; 0: none. */
@@ -140,7 +143,7 @@ function wishRoomOf(a: CardInput, leaf: Grams): WishRoom {
   const { range, swell } = styleOf(tea.style);
   const boiling = siteBoiling(site);
   const strengthOf = (made: MadeWith, milk: number): number => {
-    const onLeaf = Math.min(mostOnLeaf(a, made.leaf, boiling), made.temperature);
+    const onLeaf = Math.min(onLeafAt(a, made.leaf, boiling), made.temperature);
     const brew = brewingOf({
       ...{ tea, recipe, vessel, water, leaf: made.leaf, time: made.time },
       ...{ onLeaf: celsius(onLeaf), ambient: site.ambient },
@@ -158,7 +161,7 @@ function wishRoomOf(a: CardInput, leaf: Grams): WishRoom {
         mostLeaf(vessel, swell) ?? Infinity,
       ),
     ),
-    hottest: hottestForMilk(recipe.temperature, range.temperature, mostOnLeaf(a, leaf, boiling)),
+    hottest: hottestForMilk(recipe.temperature, range.temperature, onLeafAt(a, leaf, boiling)),
     window: recipe.window,
     strengthOf,
   };
@@ -190,6 +193,23 @@ export function computeCard(asked: CardInput): Card | CardFault {
   return cardFor({ ...asked, recipe }, countedLeaf(wished.leaf, recipe.bag), wished);
 }
 
+/** What the water has on the leaf: what a kettle's setting gives, the recipe's heat, or the most that can arrive. */
+function onLeafOf({
+  a,
+  leaf,
+  heat,
+  boiling,
+  kettle,
+}: {
+  a: CardInput;
+  leaf: Grams;
+  heat: WaterPlan;
+  boiling: Celsius;
+  kettle: KettleOnCard | null;
+}): Celsius {
+  if (kettle && kettle.set !== null) return celsius(a.recipe.temperature + kettle.off);
+  return heat.kind === 'reachable' ? a.recipe.temperature : reached(a, leaf, boiling);
+}
 /** The card of a pour whose leaf is known. */
 function cardFor(
   a: CardInput,
@@ -217,6 +237,12 @@ function cardFor(
   if (prewarmNeeded) cautions.push('prewarm');
   if (crowding !== null && crowding > CROWDED) cautions.push('crowded');
   if (a.vessel.material === 'glass' && !a.warmed) cautions.push('coolGlass');
+  const kettle = a.kettle
+    ? kettleOnCard(a, a.kettle, {
+        ...{ heat, boiling },
+        comesTo: (water) => onLeafAt(a, leaf, water),
+      })
+    : null;
   const liquor = millilitres(liquorYield(a.water, leaf, style.held, a.vessel.dead));
   return {
     kind: 'card',
@@ -226,7 +252,7 @@ function cardFor(
     bags,
     liquor,
     temperature: a.recipe.temperature,
-    onLeaf: heat.kind === 'reachable' ? a.recipe.temperature : reached(a, leaf, boiling),
+    onLeaf: onLeafOf({ a, leaf, heat, boiling, kettle }),
     boiling,
     heat,
     prewarmNeeded,
@@ -235,6 +261,7 @@ function cardFor(
     crowding,
     cautions,
     pull: { act: pull.act, done: pull.done },
+    kettle,
     wished,
     milk: wished ? milkFor(wished.wish.milk, liquor) : millilitres(0),
   };

@@ -1,4 +1,4 @@
-import type { CoolingRate, Material } from '#core/heat';
+import type { CoolingRate, HouseKettle, Material } from '#core/heat';
 import type { KnownTea } from '#core/styles';
 import type { Celsius, Millilitres, Spoon } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
@@ -33,4 +33,6 @@ export type CardInput = {
   readonly warmed: boolean;
   /** What the guest asks for; absent: as the house has it. */
   readonly wish?: Wish;
+  /** The kettle its water is heated in; absent: the site's usual one, at whatever heat is wanted. */
+  readonly kettle?: HouseKettle | undefined;
 };

@@ -50,7 +50,14 @@ export {
 } from './handling';
 export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
 export type { CardInput, SiteFacts, TeaFacts } from './cardInput';
-export { boilingOnLeaf, mostOnLeaf, siteBoiling } from './pourHeat';
+export {
+  kettleSigns,
+  siteWithKettle,
+  suitsBest,
+  type KettleOnCard,
+  type KettleUsed,
+} from './kettle';
+export { boilingOnLeaf, onLeafAt, siteBoiling } from './pourHeat';
 export {
   computeCard,
   matchedCup,

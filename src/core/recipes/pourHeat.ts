@@ -33,15 +33,15 @@ export function heatPlan(a: CardInput, leaf: Grams, warmed: boolean, boiling: Ce
   });
 }
 
-/** The most that boiling water comes to on the leaf of a pour. */
-export const mostOnLeaf = (
+/** What water of a heat in the kettle comes to on the leaf of a pour. */
+export const onLeafAt = (
   a: Pick<CardInput, 'water' | 'vessel' | 'site' | 'warmed'>,
   leaf: Grams,
-  boiling: Celsius,
+  kettle: Celsius,
 ): Celsius =>
   firstContact({
     water: grams(a.water * waterDensity(celsius(20))),
-    waterAt: afterPour(boiling, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
+    waterAt: afterPour(kettle, a.site.ambient, a.site.pourLoss ?? POUR_LOSS),
     material: a.vessel.material,
     capacity: a.vessel.brim,
     wallAt: a.warmed ? WARMED_WALL : a.site.ambient,
@@ -55,9 +55,9 @@ export function boilingOnLeaf(
   leaf: Grams,
 ): { readonly warmed: Celsius; readonly cold: Celsius } {
   const comesTo = (warmed: boolean) =>
-    mostOnLeaf({ water: vessel.mark, vessel, site, warmed }, leaf, siteBoiling(site));
+    onLeafAt({ water: vessel.mark, vessel, site, warmed }, leaf, siteBoiling(site));
   return { warmed: comesTo(true), cold: comesTo(false) };
 }
 /** The heat on the leaf of a pour: as the recipe wants it, or what boiling water comes to. */
 export const reached = (a: CardInput, leaf: Grams, boiling: Celsius): Celsius =>
-  celsius(Math.min(mostOnLeaf(a, leaf, boiling), a.recipe.temperature));
+  celsius(Math.min(onLeafAt(a, leaf, boiling), a.recipe.temperature));

@@ -59,7 +59,10 @@ export function workingOf(a: CardInput, c: Card): WorkingLine[] {
       `${n(c.temperature, 0)} °C on the leaf; ` +
       `the ${MATERIALS[a.vessel.material].label} wall (${wall}) and leaf take it from ${n(c.heat.arrive)} °C; ` +
       `the pour loses ${n(100 * (a.site.pourLoss ?? 0.07), 0)} % of the difference to the air, ` +
-      `so ${n(c.heat.kettleSetting)} °C in the kettle`,
+      `so ${n(c.heat.kettleSetting)} °C in the kettle` +
+      (c.kettle && c.kettle.set !== null
+        ? `; the ${c.kettle.name} is set to ${n(c.kettle.set)} °C, which gives ${n(c.onLeaf)} °C on the leaf`
+        : ''),
   });
   lines.push({
     of: 'Boiling',

@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { cardOf, planAgain, planOf } from '#core/brews';
+import { houseKettle } from '#core/heat';
 import { cardFaultWords, methodFor } from '#core/recipes';
 import { lotInUse } from '#core/teas';
 import { secondsBetween } from '#core/units';
@@ -15,6 +16,7 @@ import { instantOf } from '../../http/clocks';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
+import { kettleById } from '../kettles';
 import { lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
 import { batchInVessel, brewInVessel, inVesselWords, vesselById } from '../vessels';
@@ -59,6 +61,7 @@ async function planNextSteep(tx: Tx, after: string, site: Site, vesselId: string
     lotId: before.lot?.id ?? null,
     versionId: before.versionId,
     plan: again.plan,
+    kettle: before.kettle,
     leafId: before.leafId,
     teaId: before.tea.id,
   };
@@ -74,6 +77,12 @@ async function freeVessel(tx: Tx, id: string, site: Site, isNow: boolean): Promi
     (isNow ? await batchInVessel(tx, vessel.id) : undefined);
   if (held) throw new AppError('brew.vesselInUse', 409, inVesselWords(vessel.name, held));
   return vessel;
+}
+/** A kettle of the site, with what its readings say of it. */
+async function kettleOf(tx: Tx, id: string, site: Site) {
+  const kettle = await kettleById(tx, id);
+  if (!kettle || kettle.siteId !== site.id) throw notFound('That kettle');
+  return houseKettle(kettle);
 }
 /** A pot that is not on the shelf, as it was described. @throws when it makes no sense, or none was described */
 function potOf(pot: VesselFields | null): VesselFields {
@@ -109,8 +118,10 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
   const pot = vessel === null ? potOf(given.pot) : vesselFactsOf(vessel);
   const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
   if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
+  const kettle = given.kettleId === null ? null : await kettleOf(tx, given.kettleId, site);
   const { water, warmed, wish, cups, explore } = given;
-  const pour = { tea, lot, version, vessel: pot, site, water, warmed, wish, cups, explore };
+  const made = { water, warmed, wish, cups, explore, kettle };
+  const pour = { tea, lot, version, vessel: pot, site, ...made };
   const card = cardOf(pour);
   if (card.kind !== 'card')
     throw new AppError(
@@ -125,6 +136,7 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
     lotId: lot?.id ?? null,
     versionId: version.id,
     plan: planOf(card, pour),
+    kettle: kettle?.name ?? site.kettle.name,
     leafId: given.id,
     teaId: tea.id,
   };
@@ -149,11 +161,8 @@ export async function startBrewIn(
     throw invalid({
       at: 'This brew began more than a month ago. The bar does not take a brew that old.',
     });
-  const { site, vesselId, method, lotId, versionId, plan, leafId, teaId } = await planBrew(
-    tx,
-    given,
-    now,
-  );
+  const planned = await planBrew(tx, given, now);
+  const { site, vesselId, method, lotId, versionId, plan, kettle, leafId, teaId } = planned;
   const place = await freePlace(tx, site.id, given.place);
   const at = new Date(instantOf(given.at, now));
   await tx.insert(brews).values({
@@ -166,7 +175,7 @@ export async function startBrewIn(
     method,
     leafId,
     pairedId: null,
-    kettle: site.kettle.name,
+    kettle,
     place,
     plan,
     marks: [],

@@ -1,1 +1,2 @@
+export { kettleById } from './repository';
 export { kettleRoutes } from './routes';

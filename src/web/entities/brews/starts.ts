@@ -1,4 +1,5 @@
 import { begin, cardOf, planAgain, planOf, toCardInput } from '#core/brews';
+import type { HouseKettle } from '#core/heat';
 import { cardForCups, type CupsAsked, methodFor, NO_WISH, type Wish } from '#core/recipes';
 import { type EpochMs, epochMs, type Millilitres, secondsBetween } from '#core/units';
 import type { Brew, StartBrew } from '#contracts/brews';
@@ -26,7 +27,11 @@ export type StartAsked = {
   readonly cups?: CupsAsked | null;
   /** Its time is to be found by tasting. */
   readonly explore?: boolean;
+  /** The kettle its water is heated in; absent: the site's usual one. */
+  readonly kettle?: ChosenKettle | null;
 };
+/** A kettle of the site, as a pour reckons with it. */
+export type ChosenKettle = HouseKettle & { readonly id: string };
 type Moment = { readonly taken: readonly BarBrew[]; readonly by: Who; readonly at: EpochMs };
 /** A start as it is written: the request, and the brew as the server will answer it. */
 type Start = {
@@ -69,7 +74,7 @@ const asStart = (body: StartBrew, brew: Brew): Start => ({
 /** The start of a brew from its card; null when the bar is full or there is no card for this vessel. */
 export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): Start | null {
   const { site, tea, lot, version, vessel, warmed, warming, orderId = null } = asked;
-  const { wish = NO_WISH, cups = null, explore = false } = asked;
+  const { wish = NO_WISH, cups = null, explore = false, kettle = null } = asked;
   const { water, card } = cups
     ? cardForCups(toCardInput(asked), cups)
     : { water: asked.water, card: cardOf(asked) };
@@ -92,12 +97,12 @@ export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): 
     at,
     after: null,
     orderId,
-    ...{ wish, cups, explore },
+    ...{ wish, cups, explore, kettleId: kettle?.id ?? null },
   };
   return asStart(body, {
     ...untouched(id, by, at),
     siteId: site.id,
-    kettle: site.kettle.name,
+    kettle: kettle?.name ?? site.kettle.name,
     place,
     method: methodFor(vessel),
     tea: { id: tea.id, name: tea.name, style: tea.style },

@@ -1,4 +1,4 @@
-import type { KeyboardEvent } from 'react';
+import { type KeyboardEvent, lazy, Suspense } from 'react';
 import { cupsWords, wishWords } from '#core/recipes';
 import { volumeText, type VolumeUnit } from '#core/units';
 import type { Order } from '#contracts/brews';
@@ -9,6 +9,9 @@ import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { shiftMoves, SortableList, SortableRow } from '../../ui/SortableList';
+
+// Working a card out for each kettle is no part of what the bar loads at once.
+const KettleFor = lazy(() => import('./KettleFor').then((m) => ({ default: m.KettleFor })));
 
 type Props = {
   orders: readonly Order[];
@@ -89,6 +92,11 @@ function Row({
               <span className="small">
                 {orderWords(order, vessel?.name, units.volume) || 'any vessel'}
               </span>
+              {tea && vessel && (
+                <Suspense fallback={null}>
+                  <KettleFor {...{ order, tea, vessel }} />
+                </Suspense>
+              )}
             </span>
           </button>
           {grip}

@@ -7,8 +7,7 @@ import {
   type CoolingRate,
   coolingRate,
   type CoolingVessel,
-  fitCooling,
-  fitPourLoss,
+  fitOfKettle,
   POUR_LOSS,
   type PourLossFit,
   splitWater,
@@ -38,38 +37,13 @@ export type KettleFacts = {
   readonly ambient: Celsius;
 };
 
-/** Usual filling where nothing was read: most of it. */
-const FILLED = 0.85;
 export function factsOf(k: Kettle, site: Site): KettleFacts {
-  const cooling = k.readings.filter((r) => r.kind === 'cooling');
-  const usual: CoolingVessel = {
-    volume: cooling.at(-1)?.water ?? millilitres(k.volume * FILLED),
-    material: k.material,
-    lid: k.lid,
-  };
+  const { usual, fit, loss, ambient } = fitOfKettle(k);
   return {
-    usual,
+    ...{ usual, fit, loss },
     before: coolingRate(usual),
     boiling: siteBoiling(site),
-    ambient: cooling.at(-1)?.ambient ?? site.ambient,
-    fit: fitCooling(
-      cooling.map((r) => ({
-        boil: r.boil,
-        at: r.seconds,
-        temperature: r.celsius,
-        ambient: r.ambient,
-      })),
-      usual,
-    ),
-    loss: fitPourLoss(
-      k.readings
-        .filter((r) => r.kind === 'poured' && r.kettleCelsius !== null)
-        .map((r) => ({
-          kettle: r.kettleCelsius as Celsius,
-          poured: r.celsius,
-          ambient: r.ambient,
-        })),
-    ),
+    ambient: ambient ?? site.ambient,
   };
 }
 

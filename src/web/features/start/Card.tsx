@@ -12,6 +12,7 @@ import { CardTools, Meets, StartFoot, Warming } from './CardActs';
 import { Cautions } from './CardParts';
 import { CardSpec } from './CardSpec';
 import { CardTitle } from './CardTitle';
+import { HeatOfCard, type PickedKettle } from './HeatOfCard';
 import type { WorkedPour } from './pour';
 
 type Props = {
@@ -25,6 +26,7 @@ type Props = {
   warmed: boolean;
   wish: Wish;
   busyWith: string | null;
+  kettle: PickedKettle;
   /** Its time is to be found by tasting. */
   explore: boolean;
   onExplore: (explore: boolean) => void;
@@ -71,6 +73,7 @@ export function PourCard(props: Props) {
       {good ? (
         <CardSpec
           {...{ tea, lot, vessel, water, card: good, cups: props.cups }}
+          heat={<HeatOfCard {...props} card={good} />}
           recipe={pour.recipe}
           {...{ explore: props.explore, onExplore: props.onExplore }}
         />
@@ -124,6 +127,7 @@ function CardSheets({
   pour: { water },
   warmed,
   wish,
+  kettle: { chosen },
   card,
   open,
   onClose,
@@ -131,7 +135,10 @@ function CardSheets({
   const { site } = useSession();
   const working = () =>
     card
-      ? workingOf(toCardInput({ tea, lot, version, vessel, site, water, warmed, wish }), card)
+      ? workingOf(
+          toCardInput({ tea, lot, version, vessel, site, water, warmed, wish, kettle: chosen }),
+          card,
+        )
       : [];
   return (
     <>

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { FIRST_TASTE, TASTE_EVERY } from '#core/brews';
 import { brewingOf, type Card, type CupsAsked, MILK_SHARES, type Recipe } from '#core/recipes';
 import { degrees, type Millilitres, minutesText, numberText } from '#core/units';
@@ -9,7 +10,7 @@ import { useSession, useUnits } from '../../entities/people/session';
 import { liquorAfter } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Spoons, WaterLine } from './CardParts';
-import { handsWords, HeatWords } from './HeatWords';
+import { handsWords } from './HeatWords';
 import { WishNote } from './Wish';
 
 /** Leaf, water, heat and time of the pour, and what its cup should taste of. */
@@ -21,6 +22,7 @@ export function CardSpec({
   water,
   card,
   cups,
+  heat,
   explore,
   onExplore,
 }: {
@@ -31,6 +33,8 @@ export function CardSpec({
   water: Millilitres;
   card: Card;
   cups: CupsAsked | null;
+  /** How the water gets its heat. */
+  heat: ReactNode;
   explore: boolean;
   onExplore: (explore: boolean) => void;
 }) {
@@ -68,7 +72,7 @@ export function CardSpec({
           {degrees(card.temperature, units.temperature)}
           <span className="u">°{units.temperature}</span>
         </span>
-        <HeatWords card={card} />
+        {heat}
       </dd>
       <dd className="full">
         {card.wished && <WishNote wished={card.wished} milk={card.milk} />}

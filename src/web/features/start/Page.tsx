@@ -28,7 +28,8 @@ export function StartPage() {
   const { site } = useSession();
   const commands = useBrewCommands();
   const go = useGo();
-  const { tea, lot, version, vessel, amount, wish, teas, vessels, inUse, brews, recent } = choice;
+  const { tea, lot, version, vessel, amount, wish, kettle, teas, vessels, inUse, brews, recent } =
+    choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
   const [explore, setExplore] = useState(false);
   const [full, setFull] = useState(false);
@@ -39,7 +40,7 @@ export function StartPage() {
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
   const pour =
     tea && version && vessel
-      ? workOutPour({ tea, lot, version, vessel, site, warmed, wish }, amount)
+      ? workOutPour({ tea, lot, version, vessel, site, warmed, wish, kettle }, amount)
       : null;
   const card = pour?.card ?? null;
   const water = pour?.water ?? millilitres(0);
@@ -70,7 +71,7 @@ export function StartPage() {
       water,
       warmed,
       warming,
-      ...{ orderId: choice.orderId, wish, cups, explore },
+      ...{ orderId: choice.orderId, wish, cups, explore, kettle },
     });
     started.current = brew !== null;
     if (!brew) return setFull(true);
@@ -137,6 +138,12 @@ export function StartPage() {
         warmed={warmed}
         wish={wish}
         busyWith={holds}
+        kettle={{
+          chosen: kettle,
+          choices: choice.kettles,
+          amount,
+          onPick: choice.pickKettle,
+        }}
         explore={explore}
         onExplore={setExplore}
         onWarmed={setWarmChoice}

@@ -6,8 +6,10 @@ import type { Lot, Tea } from '#contracts/teas';
 import type { BrewedVessel } from '#contracts/vesselFacts';
 import type { Vessel, VesselFields } from '#contracts/vessels';
 import { orderFromSearch } from '../../entities/brews/orderSearch';
+import type { ChosenKettle } from '../../entities/brews/starts';
 import { useBar } from '../../entities/brews/useBar';
 import { useSession } from '../../entities/people/session';
+import { useSiteKettles } from '../../entities/kettles/useSiteKettles';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
@@ -57,6 +59,8 @@ export function useChoice() {
       ),
     [shelf.data, site.id],
   );
+  const { kettles, usual } = useSiteKettles();
+  const [kettleId, setKettleId] = useState<string | null>(null);
   const [pot, setPot] = useState<VesselFields | null>(null);
   const inUse = useVesselsInUse(brews);
   const tea =
@@ -96,6 +100,9 @@ export function useChoice() {
     amount: amountAt(amount, vessel),
     wish,
     setWish,
+    kettles,
+    kettle: kettles.find((k) => k.id === kettleId) ?? usual,
+    pickKettle: (k: ChosenKettle) => setKettleId(k.id),
     pickTea: (t: Tea) => {
       setTeaId(t.id);
       setLotId(null);

@@ -4,7 +4,7 @@ import type { Agitation } from '#core/extraction';
 import { boilingAt } from '#core/heat';
 import {
   brewingOf,
-  mostOnLeaf,
+  onLeafAt,
   movedRecipe,
   type Recipe,
   recipeLeaf,
@@ -65,7 +65,7 @@ export function houseIn(
 export function hottestOnLeaf(t: Trying, site: Site): Celsius {
   const boiling =
     t.altitudeM === site.altitudeM ? siteBoiling(site) : boilingAt(metres(t.altitudeM));
-  return mostOnLeaf(
+  return onLeafAt(
     { water: millilitres(t.water), vessel: t.vessel, site, warmed: true },
     grams(t.leaf),
     boiling,

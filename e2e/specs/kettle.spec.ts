@@ -1,0 +1,26 @@
+import { BarDriver } from '../drivers/BarDriver';
+import { expect, PEOPLE, test } from '../fixtures/shop';
+
+test('a kettle for this brew: its own setting and what that gives, or its boil; the queue says which suits', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.brewer);
+  const bar = new BarDriver(house.page);
+  await bar.openStart();
+  await bar.chooseTea('Quillorn Steam');
+  await bar.chooseVessel('Grey pot');
+  await expect(bar.card()).toContainText(/at 85.°C, vessel cold/);
+  await expect(bar.card()).toContainText(/7\d.°C on the leaf/);
+  await bar.chooseKettle(/^Counter urn/);
+  await expect(bar.card()).toContainText('boiled, vessel cold');
+  await expect(bar.card()).toContainText(/ml cold first, or \d+:\d\d off the boil/);
+  await house.press(/^Water on: start/);
+  await bar.more('Quillorn Steam', 'Steps and readings');
+  await house.expectDialog(/Boil the Counter urn; \d+.ml cold first, or wait \d+:\d\d/);
+  await house.page.keyboard.press('Escape');
+  await bar.openStart();
+  await bar.chooseTea('Quillorn Steam');
+  await bar.chooseVessel('White pot');
+  await bar.putInQueue('Window');
+  await house.expectSaid(/^(Tall kettle at|Counter urn boiled)/);
+});

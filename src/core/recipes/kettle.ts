@@ -1,0 +1,104 @@
+import {
+  coolingRate,
+  type HouseKettle,
+  nearestSetting,
+  type WaterPlan,
+  waitUntil,
+} from '#core/heat';
+import { type Celsius, celsius, type Seconds } from '#core/units';
+import type { CardInput, SiteFacts } from './cardInput';
+
+// Which kettle a pour's water is heated in: what it can be set to, and what that comes to on the leaf.
+
+/** A site whose water is heated in this kettle. */
+export const siteWithKettle = <S extends SiteFacts>(
+  site: S,
+  { volume, material, lid, rate, pourLoss }: HouseKettle,
+): S => ({
+  ...site,
+  pourLoss: pourLoss ?? site.pourLoss,
+  kettle: { ...site.kettle, ...{ volume, material, lid, rate } },
+});
+
+/** A kettle as one pour uses it. */
+export type KettleUsed = {
+  readonly name: string;
+  /** Its nearest setting; null: it only boils. */
+  readonly set: Celsius | null;
+  /** Off the boil until its water is as hot as is wanted; null: it can be set, or it would take too long. */
+  readonly wait: Seconds | null;
+};
+/** The same with what a card says of it. */
+export type KettleOnCard = KettleUsed & {
+  /** What its water comes to on the leaf, less what the recipe wants, °C. */
+  readonly off: number;
+  /** How long its water stays within 5 °C, off the heat. */
+  readonly holds: Seconds | null;
+  /** How often it is filled for this pour. */
+  readonly fillings: number;
+  /** How its water sounds and steams at the heat that is wanted: rough, for a kettle with no settings. */
+  readonly signs: string | null;
+};
+/** A kettle is filled to nine tenths. */
+const FULL = 0.9;
+/** Its water holds its heat while it is within so much, °C. */
+const HELD = 5;
+/** Nobody waits longer than this by a kettle, s. */
+const LONGEST_WAIT = 3600;
+
+/** Signs of water that heats in an open kettle, from so many °C on (from memory, rough). */
+const SIGNS: readonly (readonly [from: number, words: string])[] = [
+  [94, 'the noise drops, the water rolls, full steam'],
+  [86, 'a loud rumble, steady steam'],
+  [78, 'a steady hiss, threads of steam'],
+  [70, 'small bubbles on the floor, a faint tick, thin steam'],
+  [0, 'silent, first wisps of steam'],
+];
+/** How water of this heat sounds and steams in an open kettle. @example kettleSigns(celsius(80)) // 'a steady hiss, threads of steam' */
+export const kettleSigns = (at: Celsius): string =>
+  SIGNS.find(([from]) => at >= from)?.[1] ?? (SIGNS.at(-1)?.[1] as string);
+
+/**
+ * A kettle as this pour uses it.
+ * @param wanted what its water should be, °C @param comesTo what water of a heat comes to on the leaf of this pour
+ */
+export function kettleOnCard(
+  a: Pick<CardInput, 'recipe' | 'water' | 'site'>,
+  kettle: HouseKettle,
+  {
+    heat,
+    boiling,
+    comesTo,
+  }: { heat: WaterPlan; boiling: Celsius; comesTo: (water: Celsius) => Celsius },
+): KettleOnCard {
+  const { name, kind, setPoints } = kettle;
+  const wanted = celsius(Math.min(heat.kettleSetting, boiling));
+  const set = setPoints && nearestSetting(setPoints, wanted);
+  // It does not get hotter than water boils here, whatever it is set to.
+  const water = set === null ? wanted : celsius(Math.min(set, boiling));
+  const rate = kettle.rate ?? coolingRate(kettle);
+  const wait = set === null && heat.kind === 'reachable' ? heat.wait : null;
+  return {
+    ...{ name, set, wait: wait !== null && wait < LONGEST_WAIT ? wait : null },
+    off: comesTo(water) - a.recipe.temperature,
+    holds: waitUntil(water, celsius(water - HELD), a.site.ambient, rate),
+    fillings: Math.ceil(a.water / (kettle.volume * FULL)),
+    signs: set === null && kind !== 'urn' ? kettleSigns(wanted) : null,
+  };
+}
+
+/** Differences of less than this are none to a taster, °C. */
+const ALIKE = 1;
+/** Of several kettles the one that suits a pour: nearest on the leaf, then filled once, then the one that holds longest. */
+export function suitsBest<K extends { readonly used: KettleOnCard }>(
+  kettles: readonly K[],
+): K | null {
+  const missedBy = ({ used }: K) => Math.floor(Math.abs(used.off) / ALIKE);
+  const [best = null] = [...kettles].sort(
+    (a, b) =>
+      missedBy(a) - missedBy(b) ||
+      a.used.fillings - b.used.fillings ||
+      (b.used.holds ?? 0) - (a.used.holds ?? 0),
+  );
+  return best;
+}
