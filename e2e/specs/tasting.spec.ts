@@ -63,3 +63,33 @@ test('the leaf taken out for a taste: the clock stands, and the steep goes on to
   await bar.undo();
   await house.expectSaid(/Leaf out, steeped/);
 });
+
+test('leaf that stays in: its cups one by one, less leaf for them, the first cup, the next and hot water again', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.brewer);
+  const bar = new BarDriver(house.page);
+  await bar.openStart();
+  await bar.chooseTea(TEA);
+  await bar.otherPot();
+  const dialog = house.inside('dialog', 'A pot that is not on the shelf');
+  await dialog.type('The pot holds, to the brim', '620');
+  await dialog.choose('The leaf lies in', 'loose leaf');
+  await dialog.press('Brew in this pot');
+  await house.expectFigure('one-by-one', /5 min apart: (\d(\.\d)?, ){3}\d(\.\d)? of 10/);
+  await house.press('Taper the leaf');
+  await house.expectFigure('one-by-one', /Tapered from 6\.3.g/);
+  await expect(bar.leaf()).toHaveText(/^[345](\.\d)?g$/);
+  await house.press(/^Water on: start/);
+  await bar.more(TEA, 'Pour one cup, the rest stays on the leaf');
+  const cups = house.inside('dialog', `Cup by cup: ${TEA}`);
+  await cups.expectSaid(/3\d\d.ml left/);
+  await cups.expectSaid(/Hot water again now:/);
+  await cups.press(/^Next cup, 150.ml/);
+  await cups.expectSaid(/2\d\d.ml left/);
+  await cups.press(/^Filled up again, 300.ml/);
+  await cups.expectSaid(/5\d\d.ml left/);
+  await house.page.keyboard.press('Escape');
+  await house.expectSaid(/2 cups poured, the rest on the leaf; filled up once/);
+  await bar.judge(TEA);
+});

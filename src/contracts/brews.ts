@@ -15,6 +15,7 @@ import {
   TURNED_LEVERS,
   type Verdict,
 } from '#core/corrections';
+import type { PotPour } from '#core/cup';
 import type { LeafOut } from '#core/extraction';
 import {
   CUPS_MOST,
@@ -136,6 +137,14 @@ export const Plan = z.strictObject({
     })
     .nullable()
     .optional(),
+  /** Less leaf for cups poured one by one; the leaf it would have without. */
+  taper: z
+    .strictObject({
+      cups: z.number().int().min(2).max(CUPS_MOST),
+      house: quantity<Grams>({ min: 0.1, max: 2000 }),
+    })
+    .nullable()
+    .optional(),
   /** A later steep of its leaf: which, and how long each before it was. */
   steep: z
     .strictObject({
@@ -182,6 +191,13 @@ const TasteBody = z.strictObject({
   after: InWater,
   mark: MarkBody.optional(),
 }) satisfies z.ZodType<Taste>;
+const PouredMl = quantity<Millilitres>({ min: 1, max: 20_000 });
+/** Out of a pot that keeps its leaf, or hot water on that leaf again: so long after the water went on. */
+const Poured = z.strictObject({
+  after: InWater,
+  what: z.enum(['cup', 'refill']),
+  ml: PouredMl,
+}) satisfies z.ZodType<PotPour>;
 /** A thermometer in it. */
 const Reading = z.strictObject({ at, celsius: quantity<Celsius>({ min: -20, max: 110 }) });
 /** What came of a proposed correction. */
@@ -204,6 +220,8 @@ export const Brew = z.strictObject({
   /** Where it was tasted on the way: when the leaf was out, and what was tasted. */
   outs: z.array(Out).optional(),
   tastes: z.array(TasteBody).optional(),
+  /** Cups poured one by one while the leaf stays in; absent: it was poured off at once. */
+  pours: z.array(Poured).optional(),
   tea: z.strictObject({ id: Id, name: z.string(), style: Style as z.ZodType<StyleId, StyleId> }),
   lot: z.strictObject({ id: Id, name: z.string() }).nullable(),
   /** Null: a pot that is not on the shelf; what it is stands in the plan. */
@@ -282,6 +300,8 @@ export const startBrew = endpoint(ROUTES.startBrew, {
     cups: CupsBody.nullable().default(null),
     /** The kettle its water is heated in; null: the site's usual one. */
     kettleId: Id.nullable().default(null),
+    /** Less leaf, for so many cups that are poured one by one while the leaf stays in. */
+    taper: z.number().int().min(2).max(CUPS_MOST).nullable().default(null),
     /** Its time is found by tasting: the clock asks for the first taste, not for the recipe's best. */
     explore: z.boolean().default(false),
   }),
@@ -305,12 +325,22 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
     seen: MarkBody.optional(),
     /** By its taste: how it was found. */
     mark: MarkBody.optional(),
+    /** One cup is poured, ml, and the rest stays on the leaf. Absent: the steep ends for all of it. */
+    cup: PouredMl.optional(),
   }),
   /** The leaf comes out to be tasted, and goes in again. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('leafOut') }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('leafIn'), mark: MarkBody.optional() }),
   /** Tasted with the leaf in; how it was found, where that was said. */
   z.strictObject({ id: Id, at: Instant, kind: z.literal('taste'), mark: MarkBody.optional() }),
+  /** One more cup of what stays on the leaf, or hot water on that leaf again. */
+  z.strictObject({
+    id: Id,
+    at: Instant,
+    kind: z.literal('pour'),
+    what: z.enum(['cup', 'refill']),
+    ml: PouredMl,
+  }),
   z.strictObject({ id: Id, at: Instant, kind: z.literal('undoPull') }),
   /** The leaf goes back into the cup for so many seconds more. */
   z.strictObject({

@@ -12,6 +12,17 @@ export {
   type Taste,
   type TasteMark,
 } from './tasting';
+export {
+  afterRefill,
+  drunkToAFifth,
+  firstCup,
+  leafStaysIn,
+  poursWith,
+  REFILL_AT,
+  refillOf,
+  standingPot,
+  type StandingPot,
+} from './pours';
 export { wetLeafOf, wetLeafWords, type WetLeaf } from './wetLeaf';
 export {
   advance,

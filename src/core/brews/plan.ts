@@ -60,6 +60,8 @@ export type PlannedPour<R extends Recipe, V extends VesselFacts> = {
   readonly explore?: boolean | undefined;
   /** The kettle its water is heated in; absent: the site's usual one. */
   readonly kettle?: HouseKettle | null | undefined;
+  /** Less leaf, for so many cups that are poured one by one while the leaf stays in. */
+  readonly taper?: number | null | undefined;
 };
 /** A guest's wish as a brew was planned for it. */
 export type PlannedWish = Wish & {
@@ -85,6 +87,8 @@ export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFa
   splash?: Millilitres | null | undefined;
   /** The kettle that was chosen for it; null or absent: none was. */
   kettleUsed?: KettleUsed | null | undefined;
+  /** Less leaf for cups poured one by one; the leaf it would have without. */
+  taper?: { readonly cups: number; readonly house: Grams } | null | undefined;
   /** A later steep of its leaf: which, and how long each before it was. */
   steep?: { number: number; past: Seconds[]; by: 'recipe' | 'model' } | null | undefined;
   reachable: boolean;
@@ -116,6 +120,7 @@ export const toCardInput = ({
   warmed,
   wish,
   kettle,
+  taper,
 }: PlannedPour<Recipe, VesselFacts>): CardInput => ({
   tea: { style: tea.style, fitted: tea.fitted, ...measureOf(tea, lot) },
   recipe: version.recipe,
@@ -126,6 +131,7 @@ export const toCardInput = ({
   warmed,
   ...(wish && { wish }),
   ...(kettle && { kettle }),
+  ...(taper && { taper }),
 });
 export const cardOf = (pour: PlannedPour<Recipe, VesselFacts>): Card | CardFault =>
   computeCard(toCardInput(pour));
@@ -162,47 +168,54 @@ export function planOf<R extends Recipe, V extends VesselFacts>(
 }
 const keptOf = <R extends Recipe, V extends VesselFacts>(
   card: Card,
-  { tea, version, vessel, site, cups }: PlannedPour<R, V>,
-): BrewPlan<R, V> => ({
-  water: card.water,
-  leaf: card.leaf,
-  spoons: spoonsOf(card),
-  liquor: card.liquor,
-  temperature: card.temperature,
-  onLeaf: card.onLeaf,
-  ambient: site.ambient,
-  kettle: card.kettle?.set ?? card.heat.kettleSetting,
-  splash: splashOf(card),
-  reachable: card.heat.kind === 'reachable',
-  warmed: card.warmed,
-  crowding: card.crowding,
-  recipe: card.wished ? recipeAsWished(version.recipe, card.wished) : version.recipe,
-  vessel,
-  pull: card.pull,
-  ...(card.kettle && {
-    kettleUsed: { name: card.kettle.name, set: card.kettle.set, wait: card.kettle.wait },
-  }),
-  ...(cups && { cups }),
-  ...(card.wished && {
-    wish: {
-      ...card.wished.wish,
-      ...{ best: card.wished.time, milkMl: card.milk },
-      house: {
-        ...{ dose: version.recipe.dose, temperature: version.recipe.temperature },
-        best: version.recipe.window.best,
+  pour: PlannedPour<R, V>,
+): BrewPlan<R, V> => {
+  const { tea, version, vessel, site, cups } = pour;
+  return {
+    water: card.water,
+    leaf: card.leaf,
+    spoons: spoonsOf(card),
+    liquor: card.liquor,
+    temperature: card.temperature,
+    onLeaf: card.onLeaf,
+    ambient: site.ambient,
+    kettle: card.kettle?.set ?? card.heat.kettleSetting,
+    splash: splashOf(card),
+    reachable: card.heat.kind === 'reachable',
+    warmed: card.warmed,
+    crowding: card.crowding,
+    recipe: card.wished ? recipeAsWished(version.recipe, card.wished) : version.recipe,
+    vessel,
+    pull: card.pull,
+    ...(card.kettle && {
+      kettleUsed: { name: card.kettle.name, set: card.kettle.set, wait: card.kettle.wait },
+    }),
+    ...(pour.taper &&
+      card.untapered !== null && {
+        taper: { cups: pour.taper, house: card.untapered },
+      }),
+    ...(cups && { cups }),
+    ...(card.wished && {
+      wish: {
+        ...card.wished.wish,
+        ...{ best: card.wished.time, milkMl: card.milk },
+        house: {
+          ...{ dose: version.recipe.dose, temperature: version.recipe.temperature },
+          best: version.recipe.window.best,
+        },
       },
-    },
-  }),
-  fitted: tea.fitted,
-  ...(tea.swatches && {
-    swatches: {
-      depthCm: tea.swatches.depthCm,
-      dose: tea.swatches.dose,
-      temperature: tea.swatches.temperature,
-      rungs: tea.swatches.rungs,
-    },
-  }),
-});
+    }),
+    fitted: tea.fitted,
+    ...(tea.swatches && {
+      swatches: {
+        depthCm: tea.swatches.depthCm,
+        dose: tea.swatches.dose,
+        temperature: tea.swatches.temperature,
+        rungs: tea.swatches.rungs,
+      },
+    }),
+  };
+};
 
 /** The tea of a kept plan, as it was known when the plan was made. */
 export const knownFrom = (

@@ -14,5 +14,19 @@ export {
   type Resteep,
   type Stage,
 } from './cup';
+export {
+  CUP_EVERY,
+  cupByCup,
+  cupFrom,
+  emptiedPot,
+  leftIn,
+  potAt,
+  refilled,
+  strengthsOfCups,
+  taperedLeaf,
+  type Pot,
+  type PotPour,
+  type PouredCup,
+} from './emptied';
 export { outsideLimits } from './limits';
 export { POT_GRADIENT, strengthAlongPour, strengthsInARow } from './pour';

@@ -1,4 +1,5 @@
 import type { WaterPlan } from '#core/heat';
+import { taperedLeaf } from '#core/cup';
 import { CUP, newCup, quickCup } from '#core/quick';
 import { type KnownPour, leafFor, matchCup, matchStrength, type Pour } from '#core/scaling';
 import { styleOf } from '#core/styles';
@@ -59,6 +60,8 @@ export type Card = {
   readonly crowding: number | null;
   readonly cautions: readonly Caution[];
   readonly pull: { readonly act: string; readonly done: string };
+  /** The leaf it would have without a taper, g; null: not tapered. */
+  readonly untapered: Grams | null;
   /** The kettle that was chosen, as this pour uses it; null: none was. */
   readonly kettle: KettleOnCard | null;
   /** How the guest's wish moved leaf, heat and time; null: as the house has it. */
@@ -177,6 +180,12 @@ export const recipeAsWished = <R extends Pick<Recipe, 'dose' | 'temperature' | '
   window: { ...recipe.window, best: time },
 });
 
+/** A pour with so much leaf, at its recipe's best time. */
+const pouredAt = (a: CardInput, leaf: Grams) => ({
+  ...{ tea: a.tea, recipe: a.recipe, vessel: a.vessel, leaf, water: a.water },
+  ...{ onLeaf: reached(a, leaf, siteBoiling(a.site)), ambient: a.site.ambient },
+  time: a.recipe.window.best,
+});
 /**
  * Works a recipe out for one pour: leaf, spoons, water, heat, window. What cannot be brewed comes back as a fault.
  * Warming follows the recipe or `warmed`; when a cold vessel cannot reach the heat the card says so.
@@ -187,7 +196,11 @@ export function computeCard(asked: CardInput): Card | CardFault {
   const exact = recipeLeaf(asked);
   if (exact === null) return { kind: 'noMatch' };
   const house = countedLeaf(exact, asked.recipe.bag);
-  if (!asked.wish || !isWished(asked.wish)) return cardFor(asked, house, null);
+  if (!asked.wish || !isWished(asked.wish)) {
+    if (asked.taper === undefined || house.bags !== null) return cardFor(asked, house, null);
+    const leaf = round1(taperedLeaf(brewingOf(pouredAt(asked, house.leaf)), asked.taper));
+    return cardFor(asked, { leaf, bags: null }, null, house.leaf);
+  }
   const wished = grant(asked.wish, wishRoomOf(asked, house.leaf));
   const recipe = recipeAsWished(asked.recipe, wished);
   return cardFor({ ...asked, recipe }, countedLeaf(wished.leaf, recipe.bag), wished);
@@ -215,6 +228,7 @@ function cardFor(
   a: CardInput,
   { leaf, bags }: { leaf: Grams; bags: number | null },
   wished: Granted | null,
+  untapered: Grams | null = null,
 ): Card | CardFault {
   const style = styleOf(a.tea.style);
   const fill = fillFault(a.vessel, a.water, leaf, style.swell);
@@ -261,6 +275,7 @@ function cardFor(
     crowding,
     cautions,
     pull: { act: pull.act, done: pull.done },
+    untapered,
     kettle,
     wished,
     milk: wished ? milkFor(wished.wish.milk, liquor) : millilitres(0),

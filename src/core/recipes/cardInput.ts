@@ -33,6 +33,8 @@ export type CardInput = {
   readonly warmed: boolean;
   /** What the guest asks for; absent: as the house has it. */
   readonly wish?: Wish;
+  /** Less leaf, for leaf that stays in while so many cups are poured one by one; absent: the recipe's own. A guest's wish and counted bags are not tapered. */
+  readonly taper?: number | undefined;
   /** The kettle its water is heated in; absent: the site's usual one, at whatever heat is wanted. */
   readonly kettle?: HouseKettle | undefined;
 };

@@ -1,19 +1,15 @@
 export {
   bagsText,
   densityOf,
-  doubtDose,
-  doubtWeighing,
   gramsPerSpoon,
   quartersText,
   roundingWords,
   spoonsFor,
-  spoonSpread,
   spoonsText,
-  weighingOf,
-  type Doubt,
   type SpoonCount,
   type Weighing,
 } from './measure';
+export { doubtDose, doubtWeighing, spoonSpread, weighingOf, type Doubt } from './weighings';
 export {
   isCold,
   METHOD_NAMES,

@@ -81,6 +81,8 @@ export const brews = mysqlTable(
     /** When the leaf was out to be tasted, and what was tasted; null: never. */
     outs: json<NonNullable<Brew['outs']>>('outs'),
     tastes: json<NonNullable<Brew['tastes']>>('tastes'),
+    /** Cups poured one by one while the leaf stays in; null: it was poured off at once. */
+    pours: json<NonNullable<Brew['pours']>>('pours'),
     verdictKind: mysqlEnum('verdict_kind', ['right', 'off', 'unjudged']).notNull(),
     verdict: json<Verdict>('verdict'),
     proposal: json<NonNullable<Brew['proposal']>>('proposal'),

@@ -45,6 +45,7 @@ const CHANGED_BY_EVENTS = [
   'readings',
   'outs',
   'tastes',
+  'pours',
   'verdictKind',
   'verdict',
   'proposal',

@@ -3,9 +3,11 @@ import {
   advance,
   type BrewState,
   endedByTaste,
+  firstCup,
   inWaterUntil,
   leafInAgain,
   leafPutBack,
+  poursWith,
   pullKind,
   tastedWithLeafIn,
 } from '#core/brews';
@@ -99,6 +101,12 @@ async function changed(
       }
       return tastedWithLeafIn(row, inWaterUntil(state, at) ?? seconds(0), e.mark);
     }
+    case 'pour': {
+      const pours = poursWith(row, stateOf(row), { at, what: e.what, ml: e.ml });
+      if (pours === null)
+        throw refused(await brew(), 'notOnLeaf', 'No liquor stands on its leaf any more.');
+      return { pours };
+    }
     case 'colour':
     case 'solids':
       // It stands in the brew's story; nothing of the brew itself changes by it.
@@ -150,6 +158,7 @@ const NOT_PULLED = {
   timing: null,
   seen: null,
   error: null,
+  pours: null,
   crowded: false,
 } as const;
 /** How an ended steep is kept: by the clock, by the colour that was seen, or by its taste. */
@@ -195,6 +204,7 @@ async function extras(
         pulledBy: who.lockedAs === null ? who.personId : null,
         pulledDevice: who.lockedAs,
         ...pullOf(row, before, e, steeped),
+        ...(e.cup !== undefined && { pours: firstCup(row.plan, steeped, e.cup) }),
         crowded,
       };
     }

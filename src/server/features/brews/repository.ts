@@ -76,6 +76,7 @@ export const asBrew = ({
   ...(b.seen !== null && { seen: b.seen }),
   ...(b.outs && { outs: b.outs }),
   ...(b.tastes && { tastes: b.tastes }),
+  ...(b.pours && { pours: b.pours }),
   tea: { id: b.teaId, name: tea, style },
   lot: whoIf(b.lotId, lot),
   vesselId: b.vesselId,

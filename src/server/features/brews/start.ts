@@ -119,8 +119,8 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
   const lot = given.lotId === null ? lotInUse(tea) : await lotById(tx, given.lotId);
   if (lot === undefined || (lot && lot.teaId !== tea.id)) throw notFound('That lot');
   const kettle = given.kettleId === null ? null : await kettleOf(tx, given.kettleId, site);
-  const { water, warmed, wish, cups, explore } = given;
-  const made = { water, warmed, wish, cups, explore, kettle };
+  const { water, warmed, wish, cups, explore, taper } = given;
+  const made = { water, warmed, wish, cups, explore, taper, kettle };
   const pour = { tea, lot, version, vessel: pot, site, ...made };
   const card = cardOf(pour);
   if (card.kind !== 'card')

@@ -1,16 +1,18 @@
 import {
   advance,
   endedByTaste,
+  firstCup,
   inWaterUntil,
   isVesselInUse,
   leafInAgain,
   leafPutBack,
   type Phase,
   phaseAt,
+  poursWith,
   tastedWithLeafIn,
 } from '#core/brews';
 import { tint } from '#core/colour';
-import { type EpochMs, epochMs, seconds } from '#core/units';
+import { type EpochMs, epochMs, type Millilitres, type Seconds, seconds } from '#core/units';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { WaitingWrite } from '../../platform/outbox/writes';
@@ -25,7 +27,16 @@ type StateEvent = Exclude<
   BrewEventBody,
   {
     kind:
-      'step' | 'reading' | 'taste' | 'pair' | 'claim' | 'undo' | 'colour' | 'solids' | 'tasteAgain';
+      | 'step'
+      | 'reading'
+      | 'taste'
+      | 'pour'
+      | 'pair'
+      | 'claim'
+      | 'undo'
+      | 'colour'
+      | 'solids'
+      | 'tasteAgain';
   }
 >;
 /** A brew with one thing done to it, as the server would answer; what it would refuse changes nothing. */
@@ -52,6 +63,10 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
       return brew.state.kind === 'steeping'
         ? { ...brew, ...tastedWithLeafIn(brew, inWater(brew, at), event.mark) }
         : brew;
+    case 'pour': {
+      const pours = poursWith(brew, brew.state, { at, what: event.what, ml: event.ml });
+      return pours ? { ...brew, pours } : brew;
+    }
     case 'pair':
       return { ...brew, pairedId: event.with };
     case 'claim':
@@ -68,6 +83,11 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
 
 /** Seconds on the leaf until now, or until it came out. */
 const inWater = ({ state }: Brew, now: EpochMs) => inWaterUntil(state, now) ?? seconds(0);
+/** One cup of it is poured, and the rest stays on the leaf. */
+function pouredCup({ plan }: Brew, steeped: Seconds, cup: Millilitres | undefined) {
+  const pours = cup === undefined ? null : firstCup(plan, steeped, cup);
+  return pours ? { pours } : {};
+}
 /** A brew moved on in its state by an event; unchanged where the state machine refuses the event. */
 function moved(brew: Brew, event: StateEvent, by: Who): Brew {
   const at = epochMs(event.at);
@@ -80,6 +100,7 @@ function moved(brew: Brew, event: StateEvent, by: Who): Brew {
         ...brew,
         state,
         ...(event.seen !== undefined && { seen: event.seen }),
+        ...pouredCup(brew, inWater({ ...brew, state }, at), event.cup),
         ...endedByTaste(brew, brew.state, inWater({ ...brew, state }, at), event.mark),
         ...(by.id ? { pulledBy: by } : { pulledDevice: by.name }),
       };
@@ -90,12 +111,12 @@ function moved(brew: Brew, event: StateEvent, by: Who): Brew {
     case 'leafBack':
       return brew.state.kind === 'pulled'
         ? {
-            ...{ ...brew, state, pulledBy: null, pulledDevice: null },
+            ...{ ...brew, state, pours: undefined, pulledBy: null, pulledDevice: null },
             ...leafPutBack(brew, brew.state, at, event.seconds),
           }
         : brew;
     case 'undoPull':
-      return { ...brew, state, pulledBy: null, pulledDevice: null };
+      return { ...brew, state, pours: undefined, pulledBy: null, pulledDevice: null };
     case 'judge':
       return {
         ...brew,

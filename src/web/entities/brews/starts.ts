@@ -27,6 +27,8 @@ export type StartAsked = {
   readonly cups?: CupsAsked | null;
   /** Its time is to be found by tasting. */
   readonly explore?: boolean;
+  /** Less leaf, for so many cups poured one by one. */
+  readonly taper?: number | null;
   /** The kettle its water is heated in; absent: the site's usual one. */
   readonly kettle?: ChosenKettle | null;
 };
@@ -74,7 +76,7 @@ const asStart = (body: StartBrew, brew: Brew): Start => ({
 /** The start of a brew from its card; null when the bar is full or there is no card for this vessel. */
 export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): Start | null {
   const { site, tea, lot, version, vessel, warmed, warming, orderId = null } = asked;
-  const { wish = NO_WISH, cups = null, explore = false, kettle = null } = asked;
+  const { wish = NO_WISH, cups = null, explore = false, kettle = null, taper = null } = asked;
   const { water, card } = cups
     ? cardForCups(toCardInput(asked), cups)
     : { water: asked.water, card: cardOf(asked) };
@@ -97,7 +99,7 @@ export function startWrite(asked: StartAsked, { taken, by, at: atMs }: Moment): 
     at,
     after: null,
     orderId,
-    ...{ wish, cups, explore, kettleId: kettle?.id ?? null },
+    ...{ wish, cups, explore, taper, kettleId: kettle?.id ?? null },
   };
   return asStart(body, {
     ...untouched(id, by, at),

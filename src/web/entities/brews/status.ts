@@ -155,11 +155,11 @@ export function brewStatus(
         name: 'pulled',
         figure: minutesText(steeped),
         late: false,
-        over: `${words.done} at`,
-        short: words.done,
-        step: 'Judge the cup',
-        brief: 'Judge the cup',
-        detail: `${servedWords(brew, units)}${by ? `, ${by}` : ''}`,
+        over: brew.pours ? 'First cup at' : `${words.done} at`,
+        short: brew.pours ? 'First cup' : words.done,
+        step: brew.pours ? 'Next cup, or judge' : 'Judge the cup',
+        brief: brew.pours ? 'Next cup, judge' : 'Judge the cup',
+        detail: `${brew.pours ? poursText(brew.pours) : servedWords(brew, units)}${by ? `, ${by}` : ''}`,
         act: 'Judge',
       };
     }
@@ -189,6 +189,13 @@ function exploringStatus(brew: Brew, { left, elapsed }: SteepPhase): BrewStatus 
   };
 }
 
+/** Cups poured so far, and how often it was filled up again. */
+function poursText(pours: NonNullable<Brew['pours']>): string {
+  const cups = pours.filter(({ what }) => what === 'cup').length;
+  const refills = pours.length - cups;
+  const words = `${cups} ${cups === 1 ? 'cup' : 'cups'} poured, the rest on the leaf`;
+  return refills > 0 ? `${words}; filled up ${refills === 1 ? 'once' : `${refills} times`}` : words;
+}
 /** What is in the pot for its cups: liquor, and the milk that goes with it. */
 function servedWords({ plan }: Brew, units: Units): string {
   const milk = plan.wish?.milkMl ?? 0;
@@ -239,7 +246,8 @@ export function barItems(brews: readonly BarBrew[], now: EpochMs, units: Units):
             now,
           ).wait
         : seconds(0);
-    const next = stepNow(brew.plan, brew.state, brew.marks, now);
+    // Of a pot that is emptied cup by cup nothing is drained; its cups have a sheet of their own.
+    const next = brew.pours ? null : stepNow(brew.plan, brew.state, brew.marks, now);
     const status = brewStatus(brew, phase, units, wait);
     const due =
       next && (brew.state.kind !== 'steeping' || !isAtMoment(next) || status.name === 'steeping');

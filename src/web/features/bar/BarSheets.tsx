@@ -13,6 +13,7 @@ const BrewWorking = lazy(() =>
 );
 const ByEye = lazy(() => import('./ByEye').then((m) => ({ default: m.ByEye })));
 const Tasting = lazy(() => import('./Tasting').then((m) => ({ default: m.Tasting })));
+const CupByCup = lazy(() => import('./CupByCup').then((m) => ({ default: m.CupByCup })));
 const Scan = lazy(() => import('./Scan').then((m) => ({ default: m.Scan })));
 
 const REASONS = ['Spilled', 'Wrong tea', 'Forgotten', 'Not wanted any more'];
@@ -81,6 +82,17 @@ export function BarSheets({ sheet, items, orders, commands, acts, onStartOrder, 
         {brew && (
           <Suspense fallback={null}>
             <Tasting brew={brew} commands={commands} onClose={onClose} />
+          </Suspense>
+        )}
+      </Sheet>
+      <Sheet
+        title={brew ? `Cup by cup: ${brew.tea.name}` : ''}
+        open={isOpen('cups')}
+        onClose={onClose}
+      >
+        {brew && (
+          <Suspense fallback={null}>
+            <CupByCup brew={brew} commands={commands} />
           </Suspense>
         )}
       </Sheet>

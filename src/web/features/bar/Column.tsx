@@ -3,7 +3,7 @@ import { lazy, memo, Suspense, useDeferredValue, useState } from 'react';
 import type { Phase } from '#core/brews';
 import type { Liquor } from '#core/colour';
 import { wishWords } from '#core/recipes';
-import { grams } from '#core/units';
+import { grams, type Millilitres, millilitres } from '#core/units';
 import { tint } from '../../entities/brews/barBrews';
 import { liquorOf } from '../../entities/brews/liquor';
 import { Plate } from '../../entities/brews/Plate';
@@ -29,23 +29,31 @@ type Drawn = { shown: BarItem; layout: BarLayout };
 /** The darkest shade moves first. */
 const shadeOf = (liquor: Liquor | null) => (liquor ? tint(liquor, 5) : '');
 
+/** What is in the vessel: all that was poured on, what was drained, or what cups have left. */
+function inPotOf({ plan, state, pours }: BarItem['brew']): Millilitres {
+  if (!pours) return state.kind === 'pulled' ? plan.liquor : plan.water;
+  return pours.reduce(
+    (left, { what, ml }) => millilitres(Math.max(0, what === 'cup' ? left - ml : left + ml)),
+    plan.water,
+  );
+}
 /** The vessel with its liquor: drawn anew only when a shade of it changes. */
 const Standing = memo(
   function Standing({
     plan,
     scale,
     liquor,
-    drained,
+    inIt,
     leafIn,
   }: {
     plan: BarItem['brew']['plan'];
     scale: number;
     liquor: Liquor | null;
-    drained: boolean;
+    /** Water in the vessel, ml. */
+    inIt: Millilitres;
     /** Not while it is out, to be tasted or for good. */
     leafIn: boolean;
   }) {
-    const inIt = drained ? plan.liquor : plan.water;
     return (
       <VesselDrawing
         vessel={plan.vessel}
@@ -63,7 +71,7 @@ const Standing = memo(
   (a, b) =>
     a.plan === b.plan &&
     a.scale === b.scale &&
-    a.drained === b.drained &&
+    a.inIt === b.inIt &&
     a.leafIn === b.leafIn &&
     shadeOf(a.liquor) === shadeOf(b.liquor),
 );
@@ -76,7 +84,7 @@ export const BrewDrawing = memo(function BrewDrawing({
   // Words, times and buttons of all brews are on the screen before the first vessel is drawn: its place is kept.
   const isDrawn = useDeferredValue(true, false);
   const liquor = liquorOf(brew, at);
-  const drained = brew.state.kind === 'pulled';
+  const drained = brew.state.kind === 'pulled' && !brew.pours;
   const { vessel } = brew.plan;
   const together = brew.partners.length
     ? ` + ${brew.partners.map((p) => p.plan.vessel.name).join(', ')}`
@@ -105,8 +113,9 @@ export const BrewDrawing = memo(function BrewDrawing({
       >
         {isDrawn && (
           <Standing
-            {...{ plan: brew.plan, scale: layout.scale, liquor, drained }}
-            leafIn={brew.state.kind === 'steeping'}
+            {...{ plan: brew.plan, scale: layout.scale, liquor }}
+            inIt={inPotOf(brew)}
+            leafIn={brew.state.kind === 'steeping' || Boolean(brew.pours)}
           />
         )}
       </span>
@@ -207,6 +216,17 @@ function NextHand({ shown, acts, locked }: { shown: BarItem; acts: BrewActs; loc
     );
   if (brew.state.kind === 'pulled' && locked)
     return <p className="small self-center flex-1">PIN to judge it</p>;
+  if (brew.state.kind === 'pulled' && brew.pours)
+    return (
+      <>
+        <button type="button" className="btn go" onClick={oneTap(() => acts.cups(brew))}>
+          Cups{name}
+        </button>
+        <button type="button" className="btn" onClick={next}>
+          Judge{name}
+        </button>
+      </>
+    );
   if (brew.state.kind === 'pulled')
     return (
       <>

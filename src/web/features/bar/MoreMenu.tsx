@@ -1,9 +1,9 @@
 import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { planAgain, wetLeafOf, wetLeafWords } from '#core/brews';
+import { leafStaysIn, planAgain, wetLeafOf, wetLeafWords } from '#core/brews';
 import { stepsWords, usualSteeps } from '#core/recipes';
-import { minutesText, secondsBetween } from '#core/units';
+import { millilitres, minutesText, ML_PER, secondsBetween } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { useLimits } from '../../entities/people/session';
 import { now } from '../../platform/clock';
@@ -28,7 +28,7 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
           <DropdownMenu.Item onSelect={() => acts.working(brew)}>
             How this was worked out
           </DropdownMenu.Item>
-          {open && state.kind === 'pulled' && (
+          {open && state.kind === 'pulled' && !brew.pours && (
             <Again brew={brew} steeped={secondsBetween(state.waterOn, state.pulled)} acts={acts} />
           )}
           {open &&
@@ -58,6 +58,7 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
               Not over: steep on
             </DropdownMenu.Item>
           )}
+          <CupsOfLeaf brew={brew} acts={acts} />
           {state.kind === 'steeping' && (
             <DropdownMenu.Item onSelect={() => acts.leafOut(brew)}>
               Leaf out to taste
@@ -78,6 +79,30 @@ export function MoreMenu({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
+}
+
+/** Cups that are poured, or drunk, while the leaf stays in. */
+function CupsOfLeaf({ brew, acts }: { brew: BarBrew; acts: BrewActs }) {
+  const { plan, state } = brew;
+  const stays = leafStaysIn(plan.vessel);
+  if (stays === 'pot' && state.kind === 'steeping')
+    return (
+      <DropdownMenu.Item
+        onSelect={() => {
+          acts.firstCup(brew, plan.cups?.each ?? millilitres(ML_PER.teacup));
+          acts.cups(brew);
+        }}
+      >
+        Pour one cup, the rest stays on the leaf
+      </DropdownMenu.Item>
+    );
+  if (state.kind === 'pulled' && (brew.pours || stays === 'glass'))
+    return (
+      <DropdownMenu.Item onSelect={() => acts.cups(brew)}>
+        {stays === 'glass' ? 'Fill the glass up again' : 'Next cup, or hot water again'}
+      </DropdownMenu.Item>
+    );
+  return null;
 }
 
 /** The next steep of its leaf, or why there is none. */

@@ -6,7 +6,10 @@ import { useGo } from '../../platform/useGo';
 
 /** A sheet over the bar, and which brew it is about. */
 export type BarSheet =
-  | { readonly kind: 'working' | 'steps' | 'giveUp' | 'byEye' | 'taste'; readonly id: string }
+  | {
+      readonly kind: 'working' | 'steps' | 'giveUp' | 'byEye' | 'taste' | 'cups';
+      readonly id: string;
+    }
   | { readonly kind: 'queue' }
   | { readonly kind: 'scan' }
   | null;
@@ -19,6 +22,7 @@ export type BrewActs = Pick<
   | 'claim'
   | 'close'
   | 'endByTaste'
+  | 'firstCup'
   | 'leafBack'
   | 'leafIn'
   | 'pair'
@@ -37,6 +41,8 @@ export type BrewActs = Pick<
   leafOut: (brew: BarBrew) => void;
   /** Asks how it tastes. */
   taste: (brew: BarBrew) => void;
+  /** The cups of a pot that keeps its leaf. */
+  cups: (brew: BarBrew) => void;
   working: (brew: BarBrew) => void;
 };
 
@@ -74,6 +80,7 @@ export function useBrewActs(
         commands.leafOut(brew);
         taste(brew);
       },
+      cups: (brew) => onSheet({ kind: 'cups', id: brew.id }),
       working: (brew) => onSheet({ kind: 'working', id: brew.id }),
     };
   }, [commands, locked, go, onSheet]);

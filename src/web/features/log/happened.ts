@@ -1,6 +1,6 @@
 import { stepDoneWords, stepsOf, type TasteMark, tasteMarkWords } from '#core/brews';
 import { verdictWords } from '#core/corrections';
-import { minutesText, numberText, readingText } from '#core/units';
+import { minutesText, numberText, readingText, volumeText } from '#core/units';
 import type { Brew, Happened } from '#contracts/brews';
 import { colourSeenWords } from '../../entities/brews/colourSeen';
 import { signedPercent, strengthWords } from '../../entities/brews/strength';
@@ -53,9 +53,16 @@ export function happenedWords(
     case 'pull':
       return [
         brew.plan.pull.done.toLowerCase(),
+        ...(what.cup === undefined
+          ? []
+          : [`one cup, ${volumeText(what.cup, units.volume)}, the rest on the leaf`]),
         ...(what.seen === undefined ? [] : [`by eye: ${colourSeenWords(what.seen)}`]),
         ...(what.mark === undefined ? [] : [`by its taste: ${tasteMarkWords(what.mark)}`]),
       ].join(', ');
+    case 'pour':
+      return what.what === 'cup'
+        ? `one more cup, ${volumeText(what.ml, units.volume)}`
+        : `filled up again, ${volumeText(what.ml, units.volume)}`;
     case 'leafOut':
       return 'leaf out to taste';
     case 'leafIn':

@@ -27,6 +27,8 @@ type Props = {
   wish: Wish;
   busyWith: string | null;
   kettle: PickedKettle;
+  /** Cups poured one by one where the leaf stays in, and less leaf for them. */
+  taper: { readonly cups: number; readonly onTaper: (tapered: boolean) => void };
   /** Its time is to be found by tasting. */
   explore: boolean;
   onExplore: (explore: boolean) => void;
@@ -75,6 +77,7 @@ export function PourCard(props: Props) {
           {...{ tea, lot, vessel, water, card: good, cups: props.cups }}
           heat={<HeatOfCard {...props} card={good} />}
           recipe={pour.recipe}
+          taper={props.taper}
           {...{ explore: props.explore, onExplore: props.onExplore }}
         />
       ) : (

@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
-import { FIRST_TASTE, TASTE_EVERY } from '#core/brews';
+import type { ComponentProps, ReactNode } from 'react';
+import { FIRST_TASTE, leafStaysIn, TASTE_EVERY } from '#core/brews';
 import { brewingOf, type Card, type CupsAsked, MILK_SHARES, type Recipe } from '#core/recipes';
 import { degrees, type Millilitres, minutesText, numberText } from '#core/units';
 import type { Lot, Tea } from '#contracts/teas';
@@ -11,6 +11,7 @@ import { liquorAfter } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Spoons, WaterLine } from './CardParts';
 import { handsWords } from './HeatWords';
+import { OneByOne } from './OneByOne';
 import { WishNote } from './Wish';
 
 /** Leaf, water, heat and time of the pour, and what its cup should taste of. */
@@ -23,6 +24,7 @@ export function CardSpec({
   card,
   cups,
   heat,
+  taper,
   explore,
   onExplore,
 }: {
@@ -35,6 +37,7 @@ export function CardSpec({
   cups: CupsAsked | null;
   /** How the water gets its heat. */
   heat: ReactNode;
+  taper: ComponentProps<typeof OneByOne>['taper'];
   explore: boolean;
   onExplore: (explore: boolean) => void;
 }) {
@@ -81,6 +84,7 @@ export function CardSpec({
           width={420}
           liquorAfter={(s) => liquorAfter(tea, recipe, s)}
         />
+        {leafStaysIn(vessel) === 'pot' && <OneByOne {...{ card, brew, taper }} />}
         <HandsLine {...{ recipe, vessel, explore, onExplore }} />
         <CupForecast brew={brew} standing={predictionBasis(tea)} />
       </dd>

@@ -56,9 +56,10 @@ export function KettleWords({
       ) : (
         `${used.name} `
       )}
-      {way}, {card.warmed ? 'vessel warmed' : 'vessel cold'}
+      {way}
       <em>
         {[
+          card.warmed ? 'vessel warmed' : 'vessel cold',
           ...(used.set === null
             ? [[cold, wait].filter(Boolean).join(', or ') || 'just boiled']
             : []),

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { leafStaysIn } from '#core/brews';
 import { millilitres } from '#core/units';
 import { BAR_SLOTS } from '#contracts/limits';
 import type { Tea } from '#contracts/teas';
@@ -16,7 +17,7 @@ import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PourCard } from './Card';
 import { useChoice } from './choice';
-import { workOutPour } from './pour';
+import { cupsOf, workOutPour } from './pour';
 import { VesselShelves } from './Shelves';
 import { StartSentence } from './StartSentence';
 
@@ -32,15 +33,19 @@ export function StartPage() {
     choice;
   const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
   const [explore, setExplore] = useState(false);
+  const [isTapered, setIsTapered] = useState(false);
   const [full, setFull] = useState(false);
   useEffect(() => {
     setWarmChoice(null);
     setExplore(false);
+    setIsTapered(false);
   }, [tea?.id]);
   const warmed = warmChoice ?? version?.recipe.warm ?? false;
+  const taper =
+    isTapered && vessel && leafStaysIn(vessel) === 'pot' ? cupsOf(amount, vessel) : null;
   const pour =
     tea && version && vessel
-      ? workOutPour({ tea, lot, version, vessel, site, warmed, wish, kettle }, amount)
+      ? workOutPour({ tea, lot, version, vessel, site, warmed, wish, kettle, taper }, amount)
       : null;
   const card = pour?.card ?? null;
   const water = pour?.water ?? millilitres(0);
@@ -71,7 +76,7 @@ export function StartPage() {
       water,
       warmed,
       warming,
-      ...{ orderId: choice.orderId, wish, cups, explore, kettle },
+      ...{ orderId: choice.orderId, wish, cups, explore, kettle, taper },
     });
     started.current = brew !== null;
     if (!brew) return setFull(true);
@@ -144,6 +149,7 @@ export function StartPage() {
           amount,
           onPick: choice.pickKettle,
         }}
+        taper={{ cups: cupsOf(amount, vessel), onTaper: setIsTapered }}
         explore={explore}
         onExplore={setExplore}
         onWarmed={setWarmChoice}

@@ -4,11 +4,12 @@ import {
   type CardFault,
   cardForCups,
   computeCard,
+  CUPS_MOST,
   type CupsAsked,
   type Recipe,
   recipeAsWished,
 } from '#core/recipes';
-import type { Millilitres } from '#core/units';
+import { type Millilitres, ML_PER } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
 
 /** How much is brewed: to the vessel's mark, so much water, or so many cups of liquor. */
@@ -17,6 +18,13 @@ export type Amount =
   | { readonly kind: 'water'; readonly water: Millilitres }
   | { readonly kind: 'cups'; readonly cups: CupsAsked };
 export const TO_MARK: Amount = { kind: 'mark' };
+
+/** Cups that a pot is emptied into: those that were asked for, or teacups of its mark, at least two. */
+export const cupsOf = (amount: Amount, { mark }: Pick<VesselFacts, 'mark'>): number => {
+  if (amount.kind === 'cups') return Math.max(2, amount.cups.count);
+  const water = amount.kind === 'water' ? amount.water : mark;
+  return Math.min(CUPS_MOST, Math.max(2, Math.round(water / ML_PER.teacup)));
+};
 
 /** A pour as it is worked out: cups of liquor say how much water they take. */
 export type WorkedPour = {

@@ -1,0 +1,1 @@
+ALTER TABLE `brews` ADD `pours` json;
