@@ -127,8 +127,25 @@ const half = async (name, size, across = false) =>
   tile(name, await pictureOf(size), { of: 2, columns: across ? 2 : 1 });
 /** Cold: four days, one day, a glass of an extract, nothing yet; a tablet, a phone, a label. */
 const ofCold = (picture) => tile('cold', picture, { of: 7, columns: 4 });
-/** A start: as the house has it, as a guest asks for it, in a pot not on the shelf; a card to take home. */
-const ofStart = (picture) => tile('start', picture, { of: 4, columns: 4 });
+/**
+ * A start: as the house has it, as a guest asks for it, in a pot not on the shelf; water from a kettle that only boils; a
+ * brew by tasting; a card to take home.
+ */
+const ofStart = (picture) => tile('start', picture, { of: 6, columns: 3 });
+/** A brew whose time is found by tasting, its leaf out of the water; given up again. */
+async function byTasting() {
+  await role('button', 'Find by tasting').click();
+  await role('button', /^Water on: start/).click();
+  await settle(4000);
+  await role('button', /^Leaf out/).click();
+  await settle();
+  const picture = await pictureOf();
+  await page.keyboard.press('Escape');
+  await role('button', /^More for/).click();
+  await role('menuitem', 'Give it up').click();
+  await role('button', 'Wrong tea').click();
+  return picture;
+}
 /** Twelve on the bar: a screen, a tablet, a phone. */
 const ofTwelve = (picture) => tile('bar-twelve', picture, { of: 3, columns: 3 });
 /**
@@ -243,6 +260,14 @@ try {
   await settle();
   await ofStart(await pictureOf());
   await page.keyboard.press('Escape');
+  await page.goto('/start');
+  await settle();
+  await role('button', 'Quillorn Steam').click();
+  const urn = page.locator('option', { hasText: 'Counter urn' });
+  await page.getByLabel('Kettle', { exact: true }).selectOption(await urn.getAttribute('value'));
+  await settle();
+  await ofStart(await pictureOf());
+  await ofStart(await byTasting());
   await ofStart(await guestCardOf('Kestry Pearl'));
   await page.goto('/cold');
   await settle(1500);

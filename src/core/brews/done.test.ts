@@ -1,29 +1,10 @@
-import { startingRecipe } from '#core/recipes';
-import { celsius, epochMs, grams, millilitres, seconds, SPOONS } from '#core/units';
-import { asDone, cardOf, plannedHeatAt, planOf, toModelInput } from '.';
+import { celsius, epochMs, grams, seconds } from '#core/units';
+import { cardOfPour, planOfPour, potPour } from '../testing/potPour';
+import { asDone, plannedHeatAt, planOf, toModelInput } from '.';
 
 const STYLE = 'black-whole';
-const POUR = {
-  tea: {
-    ...({ style: STYLE, fitted: null, swatches: null, lots: [] } as const),
-    measure: { spoon: SPOONS.dessertSpoon, weighing: null },
-  },
-  version: { recipe: startingRecipe('black-whole') },
-  vessel: {
-    ...({ kind: 'pot', infuser: 'deep', material: 'porcelain' } as const),
-    ...{ wallGrams: null, lid: true },
-    ...{ brim: millilitres(620), mark: millilitres(500), basket: millilitres(230) },
-  },
-  site: {
-    ...{ altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20) },
-    pourLoss: null,
-    kettle: { volume: millilitres(1700), material: 'stainless', lid: true },
-  },
-  ...{ water: millilitres(500), warmed: true },
-} as const;
-const card = cardOf(POUR);
-if (card.kind !== 'card') throw new Error(card.kind);
-const PLAN = planOf(card, POUR);
+const POUR = potPour(STYLE);
+const PLAN = planOfPour(POUR);
 const ON = epochMs(Date.UTC(2026, 2, 11, 10));
 const recorded = (over: object = {}) => ({
   ...{ steeped: seconds(200), waterOn: ON, marks: [], readings: [] },
@@ -69,8 +50,7 @@ describe('a vessel that was to be warmed', () => {
       version: { recipe: { ...POUR.version.recipe, temperature: celsius(100) } },
     };
     const [hot, cold] = [true, false].map((warmed) => {
-      const found = cardOf({ ...boiling, warmed });
-      if (found.kind !== 'card') throw new Error(found.kind);
+      const found = cardOfPour({ ...boiling, warmed });
       return found;
     });
     if (!hot || !cold) throw new Error('no card');

@@ -158,14 +158,6 @@ const toExplore = <R extends Recipe, V extends VesselFacts>(
   recipe: { ...plan.recipe, window: leafBackWindow(seconds(0), FIRST_TASTE) },
   explore: { best: plan.recipe.window.best },
 });
-/** What is kept of a card with the brew that follows it. */
-export function planOf<R extends Recipe, V extends VesselFacts>(
-  card: Card,
-  pour: PlannedPour<R, V>,
-): BrewPlan<R, V> {
-  const plan = keptOf(card, pour);
-  return pour.explore ? toExplore(plan) : plan;
-}
 const keptOf = <R extends Recipe, V extends VesselFacts>(
   card: Card,
   pour: PlannedPour<R, V>,
@@ -217,6 +209,14 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
   };
 };
 
+/** What is kept of a card with the brew that follows it. */
+export function planOf<R extends Recipe, V extends VesselFacts>(
+  card: Card,
+  pour: PlannedPour<R, V>,
+): BrewPlan<R, V> {
+  const plan = keptOf(card, pour);
+  return pour.explore ? toExplore(plan) : plan;
+}
 /** The tea of a kept plan, as it was known when the plan was made. */
 export const knownFrom = (
   plan: Pick<BrewPlan, 'fitted' | 'swatches'>,

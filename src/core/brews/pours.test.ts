@@ -1,43 +1,24 @@
-import { startingRecipe } from '#core/recipes';
-import { celsius, epochMs, millilitres, seconds, SPOONS } from '#core/units';
+import { epochMs, millilitres, seconds } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
+import { planOfPour, potPour, TEST_POT } from '../testing/potPour';
 import {
   afterRefill,
-  cardOf,
   drunkToAFifth,
   firstCup,
   leafStaysIn,
-  planOf,
   poursWith,
   refillOf,
   standingPot,
 } from '.';
 
 const STYLE = 'black-whole';
-const STRAINER_POT = {
-  ...{ name: 'Strainer pot', kind: 'pot', infuser: 'free', material: 'porcelain' },
-  ...{ wallGrams: null, lid: true, strainer: 'staysIn', cosy: false, dead: 0 },
-  ...{ brim: millilitres(620), mark: millilitres(500), basket: null },
-} as unknown as VesselFacts;
-const GLASS = { ...STRAINER_POT, kind: 'mug', material: 'glass', lid: false } as VesselFacts;
-const planIn = (vessel: VesselFacts, taper?: number) => {
-  const pour = {
-    tea: {
-      ...({ style: STYLE, fitted: null, swatches: null, lots: [] } as const),
-      measure: { spoon: SPOONS.dessertSpoon, weighing: null },
-    },
-    version: { recipe: startingRecipe(STYLE) },
-    site: {
-      ...{ altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20) },
-      pourLoss: null,
-      kettle: { volume: millilitres(1700), material: 'stainless', lid: true },
-    },
-    ...{ vessel, water: millilitres(500), warmed: true, taper },
-  } as const;
-  const card = cardOf(pour);
-  if (card.kind !== 'card') throw new Error(card.kind);
-  return planOf(card, pour);
+const STRAINER_POT: VesselFacts = {
+  ...TEST_POT,
+  ...{ infuser: 'free', strainer: 'staysIn', basket: null },
 };
+const GLASS: VesselFacts = { ...STRAINER_POT, kind: 'mug', material: 'glass', lid: false };
+const planIn = (vessel: VesselFacts, taper?: number) =>
+  planOfPour(potPour(STYLE, { vessel, ...(taper && { taper }) }));
 const T0 = Date.UTC(2026, 2, 11, 10);
 const at = (s: number) => epochMs(T0 + s * 1000);
 const pulled = { kind: 'pulled', waterOn: at(0), pulled: at(240) } as const;

@@ -4,8 +4,8 @@ import {
   emptiedPot,
   leftIn,
   type Pot,
-  type PotPour,
   potAt,
+  type PotPour,
   type PouredCup,
   refilled,
 } from '#core/cup';

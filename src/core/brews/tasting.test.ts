@@ -1,47 +1,25 @@
-import { startingRecipe } from '#core/recipes';
-import { celsius, epochMs, grams, millilitres, seconds, SPOONS } from '#core/units';
+import { celsius, epochMs, grams, seconds } from '#core/units';
+import { planOfPour, potPour } from '../testing/potPour';
 import {
   advance,
   asDone,
   begin,
   type BrewEvent,
   type BrewState,
-  cardOf,
   endedByTaste,
   inWaterUntil,
   leafInAgain,
   phaseAt,
   planAsDone,
   plannedHeatAt,
-  planOf,
   tastedWithLeafIn,
   tastesWords,
   waterReallyOn,
 } from '.';
 
 const STYLE = 'black-whole';
-const POUR = {
-  tea: {
-    ...({ style: STYLE, fitted: null, swatches: null, lots: [] } as const),
-    measure: { spoon: SPOONS.dessertSpoon, weighing: null },
-  },
-  version: { recipe: startingRecipe(STYLE) },
-  vessel: {
-    ...({ kind: 'pot', infuser: 'deep', material: 'porcelain' } as const),
-    ...{ wallGrams: null, lid: true },
-    ...{ brim: millilitres(620), mark: millilitres(500), basket: millilitres(230) },
-  },
-  site: {
-    ...{ altitudeM: 0, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20) },
-    pourLoss: null,
-    kettle: { volume: millilitres(1700), material: 'stainless', lid: true },
-  },
-  ...{ water: millilitres(500), warmed: true },
-} as const;
-const card = cardOf(POUR);
-if (card.kind !== 'card') throw new Error(card.kind);
-const PLAN = planOf(card, POUR);
-const EXPLORING = planOf(card, { ...POUR, explore: true });
+const PLAN = planOfPour(potPour(STYLE));
+const EXPLORING = planOfPour(potPour(STYLE, { explore: true }));
 const T0 = Date.UTC(2026, 2, 11, 10);
 const at = (s: number) => epochMs(T0 + s * 1000);
 

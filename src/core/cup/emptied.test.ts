@@ -5,8 +5,8 @@ import {
   cupByCup,
   emptiedPot,
   leftIn,
-  type PotPour,
   potAt,
+  type PotPour,
   strengthsOfCups,
   taperedLeaf,
 } from '#core/cup';

@@ -1,5 +1,5 @@
-import type { WaterPlan } from '#core/heat';
 import { taperedLeaf } from '#core/cup';
+import type { WaterPlan } from '#core/heat';
 import { CUP, newCup, quickCup } from '#core/quick';
 import { type KnownPour, leafFor, matchCup, matchStrength, type Pour } from '#core/scaling';
 import { styleOf } from '#core/styles';
@@ -22,8 +22,8 @@ import {
 } from '#core/vessels';
 import { brewingOf } from './brewing';
 import type { CardInput } from './cardInput';
-import { densityOf, type SpoonCount, spoonsFor } from './measure';
 import { type KettleOnCard, kettleOnCard } from './kettle';
+import { densityOf, type SpoonCount, spoonsFor } from './measure';
 import { heatPlan, onLeafAt, reached, siteBoiling } from './pourHeat';
 import type { Recipe, Window } from './recipe';
 import {

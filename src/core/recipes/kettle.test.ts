@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cardOf, type PlannedPour, planOf } from '#core/brews';
+import { planOf } from '#core/brews';
 import {
   arrivalFor,
   beforePour,
@@ -10,9 +10,9 @@ import {
   WARMED_WALL,
 } from '#core/heat';
 import { STYLE_IDS, type StyleId, styleOf } from '#core/styles';
-import { celsius, grams, metres, millilitres, SPOONS } from '#core/units';
-import type { VesselFacts } from '#core/vessels';
-import { type Card, kettleSigns, type Recipe, startingRecipe, suitsBest } from '.';
+import { celsius, grams, metres, millilitres } from '#core/units';
+import { cardOfPour, potPour, TEST_POT, TEST_SITE } from '../testing/potPour';
+import { type Card, kettleSigns, suitsBest } from '.';
 
 const POINTS = { from: celsius(60), to: celsius(100), step: 5 };
 const TALL: HouseKettle = {
@@ -29,29 +29,13 @@ type Asked = { style?: StyleId; altitudeM?: number; water?: number };
 const pour = (
   kettle: HouseKettle | null,
   { style = 'green-pan', altitudeM = 0, water = 500 }: Asked = {},
-): PlannedPour<Recipe, VesselFacts> => ({
-  tea: {
-    ...{ style, fitted: null, swatches: null, lots: [] },
-    measure: { spoon: SPOONS.dessertSpoon, weighing: null },
-  },
-  version: { recipe: startingRecipe(style) },
-  vessel: {
-    ...({ kind: 'pot', infuser: 'free', material: 'porcelain' } as const),
-    ...{ wallGrams: null, lid: true, basket: null },
-    ...{ brim: millilitres(2000), mark: millilitres(500) },
-  } as VesselFacts,
-  site: {
-    ...{ altitudeM, measuredBoiling: null, coldWater: celsius(12), ambient: celsius(20) },
-    pourLoss: null,
-    kettle: { volume: millilitres(1700), material: 'stainless', lid: true },
-  },
-  ...{ water: millilitres(water), warmed: true, kettle },
-});
-const cardFor = (...of: Parameters<typeof pour>): Card => {
-  const card = cardOf(pour(...of));
-  if (card.kind !== 'card') throw new Error(card.kind);
-  return card;
-};
+) =>
+  potPour(style, {
+    vessel: { ...TEST_POT, infuser: 'free', basket: null, brim: millilitres(2000) },
+    site: { ...TEST_SITE, altitudeM },
+    ...{ water: millilitres(water), kettle },
+  });
+const cardFor = (...of: Parameters<typeof pour>): Card => cardOfPour(pour(...of));
 
 describe('a setting', () => {
   test('is the nearest that the kettle has; of two as near the cooler', () => {

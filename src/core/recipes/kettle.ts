@@ -2,8 +2,8 @@ import {
   coolingRate,
   type HouseKettle,
   nearestSetting,
-  type WaterPlan,
   waitUntil,
+  type WaterPlan,
 } from '#core/heat';
 import { type Celsius, celsius, type Seconds } from '#core/units';
 import type { CardInput, SiteFacts } from './cardInput';

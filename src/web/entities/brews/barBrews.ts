@@ -39,6 +39,8 @@ type StateEvent = Exclude<
       | 'tasteAgain';
   }
 >;
+/** Seconds on the leaf until now, or until it came out. */
+const inWater = ({ state }: Brew, now: EpochMs) => inWaterUntil(state, now) ?? seconds(0);
 /** A brew with one thing done to it, as the server would answer; what it would refuse changes nothing. */
 export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
   const at = epochMs(event.at);
@@ -81,8 +83,6 @@ export function applied(brew: Brew, event: BrewEventBody, by: Who): Brew {
   }
 }
 
-/** Seconds on the leaf until now, or until it came out. */
-const inWater = ({ state }: Brew, now: EpochMs) => inWaterUntil(state, now) ?? seconds(0);
 /** One cup of it is poured, and the rest stays on the leaf. */
 function pouredCup({ plan }: Brew, steeped: Seconds, cup: Millilitres | undefined) {
   const pours = cup === undefined ? null : firstCup(plan, steeped, cup);

@@ -74,6 +74,29 @@ const wordsOf = ({ plan }: Brew) => leafActWords(plan.vessel, plan.recipe.handli
 export const pourWords = (b: Brew, units: Units): string =>
   `${b.plan.leaf} g in ${volumeText(b.plan.water, units.volume)}, ${temperatureText(b.plan.temperature, units.temperature)}.`;
 
+/** Its time is found by tasting: its clock asks for the next taste. */
+export const isExploring = ({ plan, state }: Brew): boolean =>
+  Boolean(plan.explore) && state.kind === 'steeping';
+const tastedSoFar = ({ tastes = [] }: Brew): string =>
+  tastes.length > 0 ? `Tasted ${tastesWords(tastes)}` : '';
+/** What a brew says whose time is found by tasting: when the next taste is, never that it is late. */
+function exploringStatus(brew: Brew, { left, elapsed }: SteepPhase): BrewStatus {
+  const isNow = left <= 0;
+  const until = minutesText(Math.ceil(left));
+  const inWater = minutesText(Math.floor(elapsed));
+  return {
+    name: isNow ? 'past' : 'steeping',
+    figure: isNow ? inWater : until,
+    late: false,
+    over: isNow ? 'Taste now, steeped' : 'By tasting, next taste in',
+    short: isNow ? 'Taste now' : 'Taste in',
+    step: isNow ? 'Leaf out, taste' : `Taste in ${until}`,
+    brief: isNow ? 'Taste now' : `Taste in ${until}`,
+    detail: tastedSoFar(brew) || `In the water ${inWater}`,
+    act: 'Leaf out',
+  };
+}
+
 /**
  * What a brew says at one moment: figure, the word over it, the next step, the button. `wait`: so long before it is
  * poured, to keep clear of another.
@@ -164,29 +187,6 @@ export function brewStatus(
       };
     }
   }
-}
-
-/** Its time is found by tasting: its clock asks for the next taste. */
-export const isExploring = ({ plan, state }: Brew): boolean =>
-  Boolean(plan.explore) && state.kind === 'steeping';
-const tastedSoFar = ({ tastes = [] }: Brew): string =>
-  tastes.length > 0 ? `Tasted ${tastesWords(tastes)}` : '';
-/** What a brew says whose time is found by tasting: when the next taste is, never that it is late. */
-function exploringStatus(brew: Brew, { left, elapsed }: SteepPhase): BrewStatus {
-  const isNow = left <= 0;
-  const until = minutesText(Math.ceil(left));
-  const inWater = minutesText(Math.floor(elapsed));
-  return {
-    name: isNow ? 'past' : 'steeping',
-    figure: isNow ? inWater : until,
-    late: false,
-    over: isNow ? 'Taste now, steeped' : 'By tasting, next taste in',
-    short: isNow ? 'Taste now' : 'Taste in',
-    step: isNow ? 'Leaf out, taste' : `Taste in ${until}`,
-    brief: isNow ? 'Taste now' : `Taste in ${until}`,
-    detail: tastedSoFar(brew) || `In the water ${inWater}`,
-    act: 'Leaf out',
-  };
 }
 
 /** Cups poured so far, and how often it was filled up again. */

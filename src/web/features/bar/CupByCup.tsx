@@ -3,8 +3,8 @@ import {
   drunkToAFifth,
   leafStaysIn,
   refillOf,
-  standingPot,
   type StandingPot,
+  standingPot,
 } from '#core/brews';
 import {
   millilitres,

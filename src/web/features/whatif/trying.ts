@@ -4,8 +4,8 @@ import type { Agitation } from '#core/extraction';
 import { boilingAt } from '#core/heat';
 import {
   brewingOf,
-  onLeafAt,
   movedRecipe,
+  onLeafAt,
   type Recipe,
   recipeLeaf,
   siteBoiling,
