@@ -102,7 +102,7 @@ export function createBrewCommands(deps: CommandDeps) {
     sendToAll(
       brew,
       { kind: 'pull', ...marked(mark) },
-      `${nameOf(brew)} ${brew.plan.pull.done.toLowerCase()} by taste at ${minutesText(steeped)}${found}.`,
+      `${nameOf(brew)} ${brew.plan.pull.done.toLowerCase()} by taste at ${minutesText(Math.floor(steeped))}${found}.`,
     );
   };
 
@@ -113,7 +113,7 @@ export function createBrewCommands(deps: CommandDeps) {
       sendToAll(
         brew,
         { kind: 'leafOut' },
-        `${nameOf(brew)}: leaf out at ${minutesText(steeped)}. Taste.`,
+        `${nameOf(brew)}: leaf out at ${minutesText(Math.floor(steeped))}. Taste.`,
       );
     },
     /** The leaf goes in again: its clock goes on from where it stood. */
