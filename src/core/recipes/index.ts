@@ -46,13 +46,8 @@ export {
 } from './handling';
 export { workOutCold, type ColdCard, type ColdFault } from './coldCard';
 export type { CardInput, SiteFacts, TeaFacts } from './cardInput';
-export {
-  kettleSigns,
-  siteWithKettle,
-  suitsBest,
-  type KettleOnCard,
-  type KettleUsed,
-} from './kettle';
+export { siteWithKettle, suitsBest, type KettleOnCard, type KettleUsed } from './kettle';
+export { kettleSigns, signsOf } from './kettleSigns';
 export { boilingOnLeaf, onLeafAt, siteBoiling } from './pourHeat';
 export {
   computeCard,

@@ -12,7 +12,7 @@ import {
 import { STYLE_IDS, type StyleId, styleOf } from '#core/styles';
 import { celsius, grams, metres, millilitres } from '#core/units';
 import { cardOfPour, potPour, TEST_POT, TEST_SITE } from '../testing/potPour';
-import { type Card, kettleSigns, suitsBest } from '.';
+import { type Card, kettleSigns, signsOf, suitsBest } from '.';
 
 const POINTS = { from: celsius(60), to: celsius(100), step: 5 };
 const TALL: HouseKettle = {
@@ -97,8 +97,9 @@ describe('a kettle that only boils', () => {
     expect(cardFor(URN).kettle?.wait).toBeGreaterThan(2 * (open.kettle?.wait ?? 0));
   });
   test('says how its water sounds and steams, an urn does not', () => {
-    expect(cardFor(OPEN).kettle?.signs).toBe(kettleSigns(celsius(89)));
-    expect([cardFor(URN), cardFor(TALL)].map((c) => c.kettle?.signs)).toEqual([null, null]);
+    const wanted = cardFor(OPEN).kettle?.wanted ?? celsius(0);
+    expect(signsOf(OPEN, wanted)).toBe('a loud rumble, steady steam');
+    expect([signsOf(URN, wanted), signsOf(TALL, wanted)]).toEqual([null, null]);
     const heard = [60, 72, 80, 88, 96].map((t) => kettleSigns(celsius(t)));
     expect(new Set(heard).size).toBe(5);
   });

@@ -36,8 +36,8 @@ export type KettleOnCard = KettleUsed & {
   readonly holds: Seconds | null;
   /** How often it is filled for this pour. */
   readonly fillings: number;
-  /** How its water sounds and steams at the heat that is wanted: rough, for a kettle with no settings. */
-  readonly signs: string | null;
+  /** What its water should be, °C. */
+  readonly wanted: Celsius;
 };
 /** A kettle is filled to nine tenths. */
 const FULL = 0.9;
@@ -45,18 +45,6 @@ const FULL = 0.9;
 const HELD = 5;
 /** Nobody waits longer than this by a kettle, s. */
 const LONGEST_WAIT = 3600;
-
-/** Signs of water that heats in an open kettle, from so many °C on (from memory, rough). */
-const SIGNS: readonly (readonly [from: number, words: string])[] = [
-  [94, 'the noise drops, the water rolls, full steam'],
-  [86, 'a loud rumble, steady steam'],
-  [78, 'a steady hiss, threads of steam'],
-  [70, 'small bubbles on the floor, a faint tick, thin steam'],
-  [0, 'silent, first wisps of steam'],
-];
-/** How water of this heat sounds and steams in an open kettle. @example kettleSigns(celsius(80)) // 'a steady hiss, threads of steam' */
-export const kettleSigns = (at: Celsius): string =>
-  SIGNS.find(([from]) => at >= from)?.[1] ?? (SIGNS.at(-1)?.[1] as string);
 
 /**
  * A kettle as this pour uses it.
@@ -71,7 +59,7 @@ export function kettleOnCard(
     comesTo,
   }: { heat: WaterPlan; boiling: Celsius; comesTo: (water: Celsius) => Celsius },
 ): KettleOnCard {
-  const { name, kind, setPoints } = kettle;
+  const { name, setPoints } = kettle;
   const wanted = celsius(Math.min(heat.kettleSetting, boiling));
   const set = setPoints && nearestSetting(setPoints, wanted);
   // It does not get hotter than water boils here, whatever it is set to.
@@ -83,7 +71,7 @@ export function kettleOnCard(
     off: comesTo(water) - a.recipe.temperature,
     holds: waitUntil(water, celsius(water - HELD), a.site.ambient, rate),
     fillings: Math.ceil(a.water / (kettle.volume * FULL)),
-    signs: set === null && kind !== 'urn' ? kettleSigns(wanted) : null,
+    wanted,
   };
 }
 

@@ -1,6 +1,7 @@
 import type { Bar } from '#contracts/brews';
 import { batchesApi } from '../entities/batches/api';
 import { brewsApi } from '../entities/brews/api';
+import { kettlesApi } from '../entities/kettles/api';
 import { peopleApi } from '../entities/people/api';
 import { teasApi } from '../entities/teas/api';
 import { vesselsApi } from '../entities/vessels/api';
@@ -22,16 +23,18 @@ const ENDPOINTS = {
   bar: brewsApi.endpoints.bar,
   book: teasApi.endpoints.book,
   vessels: vesselsApi.endpoints.vessels,
+  kettles: kettlesApi.endpoints.kettles,
   cold: batchesApi.endpoints.cold,
   coldPlan: batchesApi.endpoints.coldPlan,
 };
 /** What is kept here once it was read, though the bar does not ask for it. */
-const KEPT = [...NAMES, 'cold', 'coldPlan'] as const;
+const KEPT = [...NAMES, 'kettles', 'cold', 'coldPlan'] as const;
 const SELECT = {
   house: ENDPOINTS.house.select(),
   bar: ENDPOINTS.bar.select(),
   book: ENDPOINTS.book.select(),
   vessels: ENDPOINTS.vessels.select(),
+  kettles: ENDPOINTS.kettles.select(),
   cold: ENDPOINTS.cold.select(),
   coldPlan: ENDPOINTS.coldPlan.select(),
 };

@@ -9,9 +9,11 @@ const NONE: readonly ChosenKettle[] = [];
 export function useSiteKettles(): {
   readonly kettles: readonly ChosenKettle[];
   readonly usual: ChosenKettle | null;
+  /** Not read yet, and nothing of them is kept on this device. */
+  readonly isLoading: boolean;
 } {
   const { site } = useSession();
-  const { data } = useKettlesQuery();
+  const { data, isLoading } = useKettlesQuery();
   const kettles = useMemo(
     () =>
       data?.kettles
@@ -20,5 +22,5 @@ export function useSiteKettles(): {
     [data, site.id],
   );
   const usual = kettles.find((k) => k.name === site.kettle.name) ?? null;
-  return { kettles, usual };
+  return { kettles, usual, isLoading };
 }

@@ -26,8 +26,8 @@ export function KettleFor({ order, tea, vessel }: { order: Order; tea: Tea; vess
   if (!best) return null;
   const heat = best.set === null ? 'boiled' : `at ${temperatureText(best.set, units.temperature)}`;
   return (
-    <span className="small">
-      {best.name} {heat}
-    </span>
+    <>
+      , {best.name} {heat}
+    </>
   );
 }

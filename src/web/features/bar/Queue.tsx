@@ -91,12 +91,12 @@ function Row({
               <span className="tea">{order.teaName}</span>
               <span className="small">
                 {orderWords(order, vessel?.name, units.volume) || 'any vessel'}
+                {tea && vessel && (
+                  <Suspense fallback={null}>
+                    <KettleFor {...{ order, tea, vessel }} />
+                  </Suspense>
+                )}
               </span>
-              {tea && vessel && (
-                <Suspense fallback={null}>
-                  <KettleFor {...{ order, tea, vessel }} />
-                </Suspense>
-              )}
             </span>
           </button>
           {grip}

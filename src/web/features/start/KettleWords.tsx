@@ -1,4 +1,4 @@
-import { type Card, type KettleOnCard, suitsBest } from '#core/recipes';
+import { type Card, type KettleOnCard, signsOf, suitsBest } from '#core/recipes';
 import { celsius, minutesText, numberText, temperatureText, volumeText } from '#core/units';
 import type { ChosenKettle } from '../../entities/brews/starts';
 import { useUnits } from '../../entities/people/session';
@@ -28,6 +28,8 @@ export function KettleWords({
   const t = (c: number) => temperatureText(celsius(c), units.temperature);
   const { heat } = card;
   const best = suitsBest(choices);
+  const chosen = choices.find((c) => c.used.name === used.name)?.kettle;
+  const signs = chosen ? signsOf(chosen, used.wanted) : null;
   const cold =
     used.set === null && heat.kind === 'reachable' && heat.splash && heat.splash.cold > 4
       ? `${volumeText(heat.splash.cold as never, units.volume)} cold first`
@@ -40,7 +42,7 @@ export function KettleWords({
         <select
           className="lot-pick kettle-pick"
           aria-label="Kettle"
-          value={choices.find((c) => c.used.name === used.name)?.kettle.id}
+          value={chosen?.id}
           onChange={(e) => {
             const picked = choices.find((c) => c.kettle.id === e.target.value);
             if (picked) onKettle(picked.kettle);
@@ -70,7 +72,7 @@ export function KettleWords({
         ]
           .filter(Boolean)
           .join('; ')}
-        {used.signs && <> By ear and eye, rough: {used.signs}.</>}
+        {signs && <> By ear and eye, rough: {signs}.</>}
       </em>
     </p>
   );

@@ -59,7 +59,7 @@ export function useChoice() {
       ),
     [shelf.data, site.id],
   );
-  const { kettles, usual } = useSiteKettles();
+  const { kettles, usual, isLoading: awaitsKettles } = useSiteKettles();
   const [kettleId, setKettleId] = useState<string | null>(null);
   const [pot, setPot] = useState<VesselFields | null>(null);
   const inUse = useVesselsInUse(brews);
@@ -89,7 +89,7 @@ export function useChoice() {
     orderId: params.get('order'),
     find: params.get('find') !== null,
     orders,
-    loading: book.isLoading || shelf.isLoading,
+    loading: book.isLoading || shelf.isLoading || awaitsKettles,
     teas,
     vessels,
     inUse,
