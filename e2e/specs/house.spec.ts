@@ -205,6 +205,10 @@ test('no accessibility violations at the bar, light and dim: signing in, running
   await bar.mark('Bitter: bitter');
   await checkAxe(page, 'judge');
   await page.goto('/');
+  await bar.more('Ostrey Deep', 'Tasted with the leaf in');
+  await house.expectDialog(/The clock runs on/);
+  await checkAxe(page, 'taste');
+  await page.keyboard.press('Escape');
   await bar.more('Ostrey Deep', 'Steps and readings');
   await house.expectDialog('Thermometer in it');
   await checkAxe(page, 'steps');

@@ -62,7 +62,8 @@ function Expect({
   plan: BarBrew['plan'];
   basis: string;
 }) {
-  const { best } = plan.recipe.window;
+  // A brew that found its time by tasting has that as its own best; the house has another.
+  const best = plan.explore?.best ?? plan.recipe.window.best;
   const cup = plan.wish ? 'the cup that was asked for' : 'the house cup';
   const [now, house] = useMemo(
     () => [brewCup(brewed).taste, brewCup({ ...brewed, time: best }).taste],

@@ -25,6 +25,14 @@ import { onOf } from './timeLineMarks';
 /** Heat further from the plan than this is worth a word, °C (a thermometer in a pot reads to about 1). */
 const HEAT_WORTH_SAYING = 3;
 
+/** Cups out of a pot that kept its leaf, and hot water on that leaf again, each with its moment. */
+const poursWords = (pours: NonNullable<Brew['pours']>, units: Units): string =>
+  pours
+    .map(({ what, ml, after }) => {
+      const moment = `${volumeText(ml, units.volume)} at ${minutesText(after)}`;
+      return what === 'cup' ? moment : `filled up ${moment}`;
+    })
+    .join(', ');
 export function WhatHappened({
   brew,
   next,
@@ -96,6 +104,11 @@ export function WhatHappened({
           <p>
             <b>Tasted on the way</b> {tastesWords(brew.tastes)}
             {outWords(brew)}
+          </p>
+        )}
+        {brew.pours && (
+          <p>
+            <b>Cup by cup</b> {poursWords(brew.pours, units)}
           </p>
         )}
         <FoundTime brew={brew} />
