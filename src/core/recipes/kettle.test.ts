@@ -93,8 +93,8 @@ describe('a kettle that only boils', () => {
     expect(open.kettle?.set).toBeNull();
     expect(open.kettle?.wait).toBeGreaterThan(60);
     expect(open.onLeaf).toBe(open.temperature);
-    // A large urn with its lid on keeps its heat for longer.
-    expect(cardFor(URN).kettle?.wait).toBeGreaterThan(2 * (open.kettle?.wait ?? 0));
+    // A large urn with its lid on keeps its heat for longer than anybody waits.
+    expect(cardFor(URN).kettle?.wait).toBeNull();
   });
   test('says how its water sounds and steams, an urn does not', () => {
     const wanted = cardFor(OPEN).kettle?.wanted ?? celsius(0);

@@ -43,8 +43,8 @@ export type KettleOnCard = KettleUsed & {
 const FULL = 0.9;
 /** Its water holds its heat while it is within so much, °C. */
 const HELD = 5;
-/** Nobody waits longer than this by a kettle, s. */
-const LONGEST_WAIT = 3600;
+/** Nobody waits longer than this by a kettle, s (from memory). */
+const LONGEST_WAIT = 1200;
 
 /**
  * A kettle as this pour uses it.
