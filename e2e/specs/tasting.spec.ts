@@ -14,12 +14,14 @@ test('a time is found by tasting: leaf out, leaf in again, right; the lead hears
   await bar.chooseTea(TEA);
   await bar.chooseVessel('White pot');
   await house.press('Find by tasting');
-  await expect(bar.card()).toContainText('Taste at 0:45, then every 30 s, until it is right');
+  await expect(bar.card()).toContainText(
+    'Taste at 0:45, then every 30 s, until the taste is right',
+  );
   await house.press(/^Water on: start/);
   await bar.expectOnBar(TEA);
   await house.expectSaid(/By tasting, next taste in/);
   await bar.act(TEA, 'Leaf out');
-  await house.expectDialog(/The clock stands while the leaf is out/);
+  await house.expectDialog(/The clock waits while the leaf is out/);
   await house.press('Much too thin');
   await house.press('Leaf in again');
   await house.expectSaid(/Tasted 0:\d\d much too thin/);
@@ -87,7 +89,7 @@ test('leaf that stays in: its cups one by one, less leaf for them, the first cup
   await cups.expectSaid(/Hot water again now:/);
   await cups.press(/^Next cup, 150.ml/);
   await cups.expectSaid(/2\d\d.ml left/);
-  await cups.press(/^Filled up again, 300.ml/);
+  await cups.press(/^Fill the pot up, 300.ml/);
   await cups.expectSaid(/5\d\d.ml left/);
   await house.page.keyboard.press('Escape');
   await house.expectSaid(/2 cups poured, the rest on the leaf; filled up once/);

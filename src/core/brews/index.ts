@@ -18,7 +18,6 @@ export {
   firstCup,
   leafStaysIn,
   poursWith,
-  REFILL_AT,
   refillOf,
   standingPot,
   type StandingPot,

@@ -36,7 +36,7 @@ export function leafStaysIn(
   return act === 'pourOff' && vessel.kind === 'pot' ? 'pot' : null;
 }
 /** A glass is filled up again when a fifth is left in it (common practice). */
-export const REFILL_AT = 0.2;
+const REFILL_AT = 0.2;
 
 type OfPot = {
   readonly plan: BrewPlan;

@@ -13,7 +13,7 @@ import {
 } from '#core/brews';
 import { isRight, type Verdict, verdictWords } from '#core/corrections';
 import { type Wish, wishWords } from '#core/recipes';
-import { type EpochMs, epochMs, type Seconds, seconds, secondsBetween } from '#core/units';
+import { type EpochMs, type Seconds, seconds, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
@@ -104,7 +104,7 @@ async function changed(
     case 'pour': {
       const pours = poursWith(row, stateOf(row), { at, what: e.what, ml: e.ml });
       if (pours === null)
-        throw refused(await brew(), 'notOnLeaf', 'No liquor stands on its leaf any more.');
+        throw refused(await brew(), 'notOnLeaf', 'This brew has no liquor on its leaf.');
       return { pours };
     }
     case 'colour':
@@ -147,7 +147,10 @@ async function changed(
       }
       const step = advance(stateOf(row), { kind: e.kind, at });
       if (step.kind === 'refused') throw refusal(step.why, await brew());
-      return { ...columnsOf(step.state), ...(await extras(tx, row, e, step.state, who)) };
+      return {
+        ...columnsOf(step.state),
+        ...(await extras(tx, row, e, { state: step.state, at }, who)),
+      };
     }
   }
 }
@@ -182,11 +185,10 @@ async function extras(
   tx: Tx,
   row: BrewRow,
   e: BrewEventBody,
-  state: BrewState,
+  { state, at }: { state: BrewState; at: EpochMs },
   who: Signed,
 ): Promise<Partial<BrewRow>> {
   const before = stateOf(row);
-  const at = epochMs(e.at);
   switch (e.kind) {
     case 'pull': {
       if (state.kind !== 'pulled') return {};

@@ -98,7 +98,7 @@ export function CupByCup({
             className="btn go"
             onClick={oneTap(() => commands.fillGlass(brew, drunk))}
           >
-            Drunk to a fifth: filled up, {ml(drunk)}
+            A fifth is left: fill the glass up, {ml(drunk)}
           </button>
         )}
         {!isGlass && refillOf(stood) >= LAST && (
@@ -107,13 +107,13 @@ export function CupByCup({
             className={`btn ${stood.left < LAST ? 'go' : ''}`}
             onClick={oneTap(() => commands.pour(brew, 'refill', refillOf(stood)))}
           >
-            Filled up again, {ml(refillOf(stood))}
+            Fill the pot up, {ml(refillOf(stood))}
           </button>
         )}
       </div>
       <p className="small mt-3">
-        By the model, ±0.5: what stays on the leaf goes on drawing, in less and less water. Judge
-        the first cup; judged, the pot is off the bar.
+        By the model, ±0.5: the rest goes on drawing from the leaf, in less and less water. Judge
+        the first cup once the pot is empty: a judged brew leaves the bar.
       </p>
     </>
   );

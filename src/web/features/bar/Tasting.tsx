@@ -39,7 +39,7 @@ export function Tasting({ brew, commands, onClose }: Props) {
       <p>
         <b>{steeped} in the water.</b>{' '}
         {isOut
-          ? 'The clock stands while the leaf is out; the liquor cools. Lay the hot basket on a saucer.'
+          ? 'The clock waits while the leaf is out; the liquor cools. Lay the hot leaf on a saucer.'
           : 'The clock runs on.'}{' '}
         Let the spoon cool before you taste.
       </p>
@@ -59,7 +59,7 @@ export function Tasting({ brew, commands, onClose }: Props) {
       </div>
       <div className="flex flex-wrap gap-2 mt-4">
         <button type="button" className={`btn ${mark === 0 ? '' : 'go'}`} onClick={goOn}>
-          {isOut ? 'Leaf in again' : 'Keep it, steep on'}
+          {isOut ? 'Leaf in again' : 'Keep the taste, steep on'}
         </button>
         <button type="button" className={`btn ${mark === 0 ? 'go' : ''}`} onClick={end}>
           {isOut ? `The steep is over, at ${steeped}` : 'End the steep now'}

@@ -17,7 +17,7 @@ export function saysBetween(brew: Brew, from: number, to: number): string | null
   const { best, latest } = brew.plan.recipe.window;
   const on = brew.state.waterOn;
   const at = (s: number) => from < on + s * 1000 && on + s * 1000 <= to;
-  if (brew.plan.explore) return at(best) ? `${brew.tea.name}, taste it now` : null;
+  if (brew.plan.explore) return at(best) ? `${brew.tea.name}: taste the liquor now` : null;
   if (at(latest)) return `${brew.tea.name} is past its latest. ${brew.plan.pull.act}.`;
   if (at(best)) return `${brew.tea.name}, ${brew.plan.pull.act.toLowerCase()} now`;
   return best > 75 && at(best - 60) ? `${brew.tea.name}, one minute left` : null;

@@ -11,6 +11,7 @@ import { liquorAfter } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { Spoons, WaterLine } from './CardParts';
 import { handsWords } from './HeatWords';
+import { LineWithToggle } from './LineWithToggle';
 import { OneByOne } from './OneByOne';
 import { WishNote } from './Wish';
 
@@ -105,23 +106,14 @@ function HandsLine({
   onExplore: (explore: boolean) => void;
 }) {
   return (
-    <div className="hands-line">
-      <p>
-        {explore && (
-          <b>
-            Taste at {minutesText(FIRST_TASTE)}, then every {TASTE_EVERY} s, until it is right.{' '}
-          </b>
-        )}
-        {handsWords(recipe, vessel)}
-      </p>
-      <button
-        type="button"
-        className="btn quiet slim"
-        aria-pressed={explore}
-        onClick={() => onExplore(!explore)}
-      >
-        Find by tasting
-      </button>
-    </div>
+    <LineWithToggle toggle="Find by tasting" isOn={explore} onToggle={onExplore}>
+      {explore && (
+        <b>
+          Taste at {minutesText(FIRST_TASTE)}, then every {TASTE_EVERY} s, until the taste is
+          right.{' '}
+        </b>
+      )}
+      {handsWords(recipe, vessel)}
+    </LineWithToggle>
   );
 }

@@ -67,7 +67,7 @@ export function KettleWords({
             : []),
           onLeafWords(used, t(card.onLeaf), units.temperature),
           used.holds !== null &&
-            `within ${gapText(5, units.temperature)} for ${minutesText(Math.round(used.holds))}`,
+            `stays within ${gapText(5, units.temperature)} for ${minutesText(Math.round(used.holds))}`,
           used.fillings > 1 && `filled ${used.fillings} times`,
         ]
           .filter(Boolean)

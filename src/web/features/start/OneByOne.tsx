@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { type Brewing, CUP_EVERY, strengthsOfCups } from '#core/cup';
 import type { Card } from '#core/recipes';
 import { numberText } from '#core/units';
+import { LineWithToggle } from './LineWithToggle';
 
 /** What the cups of a pot that keeps its leaf come to, poured one by one; and less leaf for them. */
 export function OneByOne({
@@ -14,24 +15,16 @@ export function OneByOne({
   taper: { readonly cups: number; readonly onTaper: (tapered: boolean) => void };
 }) {
   const strengths = useMemo(() => strengthsOfCups(brew, cups), [brew, cups]);
-  const isTapered = card.untapered !== null;
   return (
-    <div className="hands-line">
-      <p data-testid="one-by-one">
-        Emptied cup by cup, {CUP_EVERY / 60} min apart:{' '}
-        <b>{strengths.map((s) => numberText(s)).join(', ')}</b> of 10 strong.
-        {card.untapered !== null && ` Tapered from ${numberText(card.untapered)} g.`}
-      </p>
-      {card.bags === null && card.wished === null && (
-        <button
-          type="button"
-          className="btn quiet slim"
-          aria-pressed={isTapered}
-          onClick={() => onTaper(!isTapered)}
-        >
-          Taper the leaf
-        </button>
-      )}
-    </div>
+    <LineWithToggle
+      toggle={card.bags === null && card.wished === null ? 'Taper the leaf' : null}
+      isOn={card.untapered !== null}
+      onToggle={onTaper}
+      figure="one-by-one"
+    >
+      Emptied cup by cup, {CUP_EVERY / 60} min apart:{' '}
+      <b>{strengths.map((s) => numberText(s)).join(', ')}</b> of 10 strong.
+      {card.untapered !== null && ` Tapered from ${numberText(card.untapered)} g.`}
+    </LineWithToggle>
   );
 }
