@@ -2,6 +2,9 @@ import { z } from 'zod';
 import {
   type BrewPlan,
   type BrewState,
+  CLARITIES,
+  MOST_WORDS,
+  type Observed,
   type PlannedWish,
   PULL_KINDS,
   type PullKind,
@@ -200,6 +203,16 @@ const Poured = z.strictObject({
 }) satisfies z.ZodType<PotPour>;
 /** A thermometer in it. */
 const Reading = z.strictObject({ at, celsius: quantity<Celsius>({ min: -20, max: 110 }) });
+const WordsBody = z
+  .array(z.string().trim().min(1).max(40, 'At most 40 letters a word.'))
+  .max(MOST_WORDS, `At most ${MOST_WORDS} words.`)
+  .readonly();
+/** What was seen and said of a cup beside its marks. */
+export const ObservedBody = z.strictObject({
+  clarity: z.enum(CLARITIES).nullable(),
+  words: WordsBody,
+  leaf: WordsBody,
+}) satisfies z.ZodType<Observed>;
 /** What came of a proposed correction. */
 export const CORRECTIONS = ['none', 'taken', 'notTaken'] as const;
 
@@ -238,6 +251,8 @@ export const Brew = z.strictObject({
   proposal: ProposalBody.nullable(),
   accepted: z.boolean().nullable(),
   remark: z.string(),
+  /** Clarity and words of the judged cup and of its leaf; absent: none were noted. */
+  observed: ObservedBody.optional(),
 });
 export type Brew = z.infer<typeof Brew>;
 
@@ -405,6 +420,7 @@ export const BrewEventBody = z.discriminatedUnion('kind', [
     proposal: ProposalBody,
     accepted: z.boolean(),
     remark: Text(200),
+    observed: ObservedBody.optional(),
   }),
 ]);
 export type BrewEventBody = z.infer<typeof BrewEventBody>;

@@ -43,6 +43,8 @@ export const LogFilters = z.strictObject({
   verdict: z.enum(VERDICT_FILTERS).optional(),
   pull: z.enum(PULL_FILTERS).optional(),
   correction: z.enum(CORRECTIONS).optional(),
+  /** Noted with this: "cloudy", "malty", "leaf: even". */
+  noted: z.string().trim().max(50).optional(),
   /** Started at or after, and before. */
   from: InstantText.optional(),
   to: InstantText.optional(),
@@ -74,6 +76,8 @@ export const listBrews = endpoint(ROUTES.listBrews, {
       })
       .nullable(),
     people: z.array(Who),
+    /** What cups of this house were noted with; empty on later pages. */
+    terms: z.array(z.string()),
   }),
 });
 /** Some of the brews asked for, with what the whole list comes to. */
@@ -86,7 +90,7 @@ export const exportBrews = endpoint(ROUTES.exportBrews, {
   response: Bytes,
 });
 
-export const MEASURES = ['pull', 'colour', 'verdict'] as const;
+export const MEASURES = ['pull', 'colour', 'verdict', 'clarity'] as const;
 
 export type Measure = (typeof MEASURES)[number];
 

@@ -22,6 +22,19 @@ export {
   standingPot,
   type StandingPot,
 } from './pours';
+export { COOL_ENOUGH, coolEnough, type Cooling } from './coolEnough';
+export {
+  CLARITIES,
+  clarityAdvice,
+  clarityLevel,
+  isNothing,
+  MOST_WORDS,
+  NOTHING_OBSERVED,
+  observedTerms,
+  observedWords,
+  type Clarity,
+  type Observed,
+} from './observed';
 export { wetLeafOf, wetLeafWords, type WetLeaf } from './wetLeaf';
 export {
   advance,
@@ -44,7 +57,6 @@ export {
 } from './brew';
 export {
   CLOCK_STEPS,
-  COOL_TO_JUDGE,
   stepStates,
   stepNow,
   stepsOf,

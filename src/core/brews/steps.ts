@@ -26,8 +26,6 @@ import type { BrewState } from './brew';
 
 /** Warm the vessel at least so long: common practice. */
 export const WARMING = seconds(15);
-/** A cup is cool enough to taste so long after the pull: common practice. */
-export const COOL_TO_JUDGE: Seconds = seconds(90);
 /** A stir is asked for so long before its moment, and no longer after it than this. */
 const STIR_EARLY = 5;
 const STIR_LATE = 25;
@@ -118,7 +116,7 @@ export function stepsOf(p: Planned): BrewStep[] {
     step('pull', window.best),
     ...ownAt('after', window.best),
     ...(drunkOffLeaf ? [] : [step('drain', window.best), step('serve', window.best)]),
-    step('judge', window.best + COOL_TO_JUDGE),
+    step('judge', window.best),
   ];
 }
 

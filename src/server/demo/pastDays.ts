@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { observedTerms } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { seeded } from '#core/numeric';
 import { VERDICT_FILTERS } from '#contracts/log';
@@ -8,6 +9,7 @@ import { pastBrews, type Stage } from './brews';
 import { inChunks } from './chunks';
 import { SITES } from './house';
 import { DAY, idMaker, type Making, SEED, type Shop } from './making';
+import { imitateObserved } from './observed';
 import { pastTastings } from './tastings';
 
 /** Brews of every site, with the last notes for the lead. */
@@ -26,8 +28,17 @@ export async function addBrews(
       perDay: key === 'harbour' ? 42 : 14,
       noted: seeded(SEED + 10 + i),
     };
-    const rows = pastBrews(random, stage, now, days, makeId);
+    const looked = seeded(SEED + 30 + i);
+    const styles = new Map(teas.map((tea) => [tea.id, tea.style]));
+    const rows = pastBrews(random, stage, now, days, makeId).map((row) => ({
+      ...row,
+      observed: imitateObserved(looked, row.verdict, styles.get(row.teaId) ?? 'black-whole'),
+    }));
     await inChunks(rows, (part) => db.insert(t.brews).values(part));
+    const terms = rows.flatMap(({ id: brewId, observed }) =>
+      observed ? observedTerms(observed).map((term) => ({ term, brewId })) : [],
+    );
+    await inChunks(terms, (part) => db.insert(t.brewTerms).values(part));
     const lead = stage.cast.find((c) => c.person.role === 'lead');
     const chance = seeded(SEED + 20 + i);
     const again = tastedAgain(chance, rows, {

@@ -90,6 +90,8 @@ export const brews = mysqlTable(
     /** What came of the proposal: none was made, it was taken, it was not. */
     correction: mysqlEnum('correction', CORRECTIONS).notNull(),
     remark: varchar('remark', { length: 200 }).notNull(),
+    /** Clarity and words of the judged cup and of its leaf; null: none were noted. */
+    observed: json<NonNullable<Brew['observed']>>('observed'),
     /** Why a lead left it out of the advice of all cups; null: it counts. */
     leftOutWhy: varchar('left_out_why', { length: 200 }),
     leftOutBy: id('left_out_by').references(() => people.id),
@@ -131,6 +133,17 @@ export const brews = mysqlTable(
       by('log_correction', t.correction),
     ];
   },
+);
+/** What a judged cup is found by: its clarity and words, small letters. Follows from `observed` of the brew. */
+export const brewTerms = mysqlTable(
+  'brew_terms',
+  {
+    term: varchar('term', { length: 50 }).notNull(),
+    brewId: id('brew_id')
+      .notNull()
+      .references(() => brews.id),
+  },
+  (t) => [primaryKey({ columns: [t.term, t.brewId] }), index('terms_brew').on(t.brewId)],
 );
 /** Everything that happened, once each: the id is made on the device. */
 export const brewEvents = mysqlTable(

@@ -2,7 +2,16 @@ export { house, people, personSites, sessions, signinMisses, sites } from './peo
 export { lots, photos, teas, versions, vessels } from './book';
 export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
-export { brewEvents, brewPhotos, brews, feed, feedHeads, leadNotes, orders } from './brews';
+export {
+  brewEvents,
+  brewPhotos,
+  brews,
+  brewTerms,
+  feed,
+  feedHeads,
+  leadNotes,
+  orders,
+} from './brews';
 export { teaFits, tastingEvents, tastings, tastingSeats } from './tastings';
 export {
   batchEvents,

@@ -52,6 +52,7 @@ const CHANGED_BY_EVENTS = [
   'accepted',
   'correction',
   'remark',
+  'observed',
   'pairedId',
 ] as const satisfies readonly (keyof BrewRow)[];
 type Snapshot = Pick<BrewRow, (typeof CHANGED_BY_EVENTS)[number]>;

@@ -5,6 +5,7 @@ import {
   endedByTaste,
   firstCup,
   inWaterUntil,
+  isNothing,
   leafInAgain,
   leafPutBack,
   poursWith,
@@ -26,6 +27,7 @@ import { columnsOf, snapshotOf } from './columns';
 import { refusal, refused } from './refusals';
 import { brewById, type BrewRow, eventById, stateOf, steepingAt } from './repository';
 import { announce, requireBrew } from './shared';
+import { keepTerms } from './terms';
 import { undoLast } from './undo';
 
 /** Two devices' clocks may differ by so much, ms. */
@@ -226,6 +228,7 @@ async function extras(
         proposal: e.proposal,
         accepted: e.accepted,
         remark: e.remark,
+        observed: e.observed && !isNothing(e.observed) ? e.observed : null,
         correction: correctionOf(e),
       };
     case 'abandon':
@@ -287,6 +290,7 @@ export async function addEventIn(
     const set = await changed(tx, row, given, at, who);
     await tx.insert(brewEvents).values({ ...kept, before: snapshotOf(row) });
     if (Object.keys(set).length > 0) await tx.update(brews).set(set).where(eq(brews.id, id));
+    if (set.observed) await keepTerms(tx, id, set.observed);
     if (given.kind === 'judge' && given.accepted && given.proposal.lever !== 'keep') {
       await tx.insert(leadNotes).values({
         id: given.id,

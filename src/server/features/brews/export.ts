@@ -1,4 +1,5 @@
 import { unparse } from 'papaparse';
+import { observedWords } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import { METHODS, wishWords } from '#core/recipes';
 import { secondsBetween } from '#core/units';
@@ -36,6 +37,7 @@ const COLUMNS = [
   'correction',
   'change',
   'remark',
+  'noted',
   'id',
 ] as const;
 
@@ -77,6 +79,7 @@ function rowOf(
         ? `${b.proposal.headline}: ${b.proposal.change}`
         : '',
     remark: b.remark,
+    noted: b.observed ? observedWords(b.observed) : '',
     id: b.id,
   };
 }

@@ -92,6 +92,7 @@ export const asBrew = ({
   proposal: b.proposal ?? null,
   accepted: b.accepted,
   remark: b.remark,
+  ...(b.observed && { observed: b.observed }),
 });
 
 export async function brewById(tx: Tx, id: string): Promise<Brew | undefined> {

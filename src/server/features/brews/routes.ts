@@ -25,6 +25,7 @@ import { queueing } from './orders';
 import { brewPictures } from './photo';
 import { brewers } from './repository';
 import { createBrewService } from './service';
+import { knownTerms } from './terms';
 import { correctionsOf, trendsOf } from './trends';
 
 /** A whole log is read out for so many at once. */
@@ -66,10 +67,14 @@ export function brewRoutes(
   on.signed(listBrews, async ({ query: asked, who }) => {
     mustBeOwn(asked.personId, who);
     const query = { ...asked, siteId: siteRead(who, asked.siteId) };
-    const [page, people] = await Promise.all([logPage(db, query), brewers(db)]);
+    const [page, people, terms] = await Promise.all([
+      logPage(db, query),
+      brewers(db),
+      query.before ? [] : knownTerms(db),
+    ]);
     // A page that is all there is counts itself: nothing more is to be found, and looking for it takes longest.
     const counts = await countsFor(query, page, db);
-    return { ...page, counts, people };
+    return { ...page, counts, people, terms };
   });
   on.stream(exportBrews, async ({ params, query: asked, res, who }) => {
     mustBeOwn(asked.personId, who);

@@ -1,4 +1,5 @@
 import { and, desc, eq, gte, isNotNull, ne } from 'drizzle-orm';
+import { clarityLevel } from '#core/brews';
 import { ALL_CUPS, isRight, offBy } from '#core/corrections';
 import { isZone } from '#core/time';
 import { type BrewFact, controlChart, correctionRecord, driftsOf, groupRows } from '#core/trends';
@@ -41,6 +42,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
       error: brews.error,
       crowded: brews.crowded,
       verdict: brews.verdict,
+      observed: brews.observed,
       by: brews.startedBy,
     })
     .from(brews, { forceIndex: 'log_site' })
@@ -91,6 +93,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
     colour: r.verdict?.colour ?? null,
     right: r.verdict ? isRight(r.verdict) : null,
     off: r.verdict ? offBy(r.verdict) : null,
+    clarity: r.observed?.clarity ? clarityLevel(r.observed.clarity) : null,
     by: r.by,
   }));
   const asked = (f: BrewFact & { by: string }) =>
@@ -103,7 +106,7 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
   const value = (f: (typeof facts)[number]) => {
     if (q.measure === 'pull') return f.error;
     if (q.measure === 'colour') return f.colour;
-    return f.off;
+    return q.measure === 'clarity' ? f.clarity : f.off;
   };
   const points: TrendPoint[] = facts
     .filter(asked)

@@ -9,6 +9,7 @@ import { restored } from './columns';
 import { refused } from './refusals';
 import { type BrewRow, eventById, lastEvent } from './repository';
 import { freePlace, requireBrew } from './shared';
+import { keepTerms } from './terms';
 
 /**
  * Takes the last thing done to a brew back: its columns as they were, and what else came of it. Whether the queue
@@ -36,7 +37,10 @@ export async function undoLast(tx: Tx, row: BrewRow, of: string, who: Signed): P
     .set({ ...before, place })
     .where(eq(brews.id, row.id));
   await tx.update(brewEvents).set({ undone: true }).where(eq(brewEvents.id, of));
-  if (event.kind === 'judge') await tx.delete(leadNotes).where(eq(leadNotes.id, of));
+  if (event.kind === 'judge') {
+    await tx.delete(leadNotes).where(eq(leadNotes.id, of));
+    await keepTerms(tx, row.id, before.observed);
+  }
   return (
     event.kind === 'abandon' &&
     (

@@ -1,8 +1,11 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Liquor } from '#core/colour';
 import { type Attribute, isRight, type Mark, type Verdict } from '#core/corrections';
 import { ColourCups } from './ColourCups';
 import { TasteBoard } from './TasteBoard';
+
+const TASTE_HINT = 'only what is off: touch above the line for more, below for less';
 
 /** Where a cup is judged: colour, taste, all right in one touch, and what else was seen. */
 export function VerdictBoard({
@@ -14,6 +17,9 @@ export function VerdictBoard({
   remark,
   onRemark,
   laterPath,
+  tasteHint = TASTE_HINT,
+  faultWords = 'Cloudy, or another fault',
+  children,
 }: {
   verdict: Verdict;
   onMark: (what: Attribute | 'colour', mark: Mark) => void;
@@ -26,6 +32,12 @@ export function VerdictBoard({
   onRemark: (remark: string) => void;
   /** Where one goes to judge later. */
   laterPath: string;
+  /** What is said of tasting now. */
+  tasteHint?: ReactNode;
+  /** What is asked for beside the marks. */
+  faultWords?: string;
+  /** What else is noted of the cup. */
+  children?: ReactNode;
 }) {
   return (
     <>
@@ -34,10 +46,11 @@ export function VerdictBoard({
       </h2>
       <ColourCups verdict={verdict} onMark={onMark} liquorAt={liquorAt} />
       <h2 className="mt-3">
-        Taste<small>only what is off: touch above the line for more, below for less</small>
+        Taste<small>{tasteHint}</small>
       </h2>
       <TasteBoard verdict={verdict} onMark={onMark} />
-      <div className="foot">
+      {children}
+      <div className="foot verdict-foot">
         <button
           type="button"
           className={`btn ${isRight(verdict) ? 'go' : ''}`}
@@ -47,9 +60,9 @@ export function VerdictBoard({
         </button>
         <input
           className="box fault-box"
-          aria-label="Cloudy, or another fault"
+          aria-label={faultWords}
           maxLength={200}
-          placeholder="Cloudy, or another fault"
+          placeholder={faultWords}
           value={remark}
           onChange={(e) => onRemark(e.target.value)}
         />

@@ -125,6 +125,7 @@ function moved(brew: Brew, event: StateEvent, by: Who): Brew {
         verdict: event.verdict,
         proposal: event.proposal,
         accepted: event.accepted,
+        observed: event.observed,
       };
     default:
       return { ...brew, state };

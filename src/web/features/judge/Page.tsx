@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { knownFrom } from '#core/brews';
+import { coolEnough, knownFrom, NOTHING_OBSERVED, type Observed } from '#core/brews';
 import {
   ALL_RIGHT,
   type Attribute,
@@ -26,6 +26,9 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { useOtherCups, withAllCups } from './allCups';
+import { AlsoSeen } from './AlsoSeen';
+import { dropBell } from './coolBell';
+import { CoolEnough } from './CoolEnough';
 import { Correction } from './Correction';
 
 const COLOUR_HINT =
@@ -65,6 +68,7 @@ export function JudgePage() {
 function Judge({ brew }: { brew: BarBrew }) {
   const [verdict, setVerdict] = useState<Verdict>({ ...ALL_RIGHT, colour: brew.seen ?? 0 });
   const [remark, setRemark] = useState('');
+  const [observed, setObserved] = useState<Observed>(NOTHING_OBSERVED);
   const [isKeeping, setIsKeeping] = useState(false);
   const commands = useBrewCommands();
   const go = useGo();
@@ -82,6 +86,7 @@ function Judge({ brew }: { brew: BarBrew }) {
   // A few milliseconds of model: once a verdict, not once a draw.
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the brew does not change under the judge
   const proposal = useMemo(() => proposing(verdict), [verdict, brewed, found]);
+  const cooling = useMemo(() => coolEnough(plan, steeped), [plan, steeped]);
   const right = isRight(verdict);
   // A right cup that found its time by tasting has that to say of the recipe.
   const foundTime = useMemo(() => (right ? foundTimeOf(brew) : null), [right, brew]);
@@ -91,9 +96,10 @@ function Judge({ brew }: { brew: BarBrew }) {
     const p = (accepted && isRight(v) && foundTime) || ofVerdict;
     commands.judge(
       brew,
-      { verdict: v, proposal: p, accepted, remark },
+      { verdict: v, proposal: p, accepted, remark, observed },
       `${brew.tea.name}: ${verdictWords(v)}. ${accepted && p.lever !== 'keep' ? `“${p.headline}” noted for the lead.` : 'Kept.'}`,
     );
+    dropBell(brew.id);
     go('/');
   };
   const accepts = !right || foundTime !== null;
@@ -154,7 +160,11 @@ function Judge({ brew }: { brew: BarBrew }) {
           remark={remark}
           onRemark={setRemark}
           laterPath="/"
-        />
+          tasteHint={<CoolEnough brew={brew} cooling={cooling} />}
+          faultWords="Another fault, or a remark"
+        >
+          <AlsoSeen teaId={brew.tea.id} observed={observed} onObserved={setObserved} />
+        </VerdictBoard>
       </section>
       <Correction
         brew={brew}

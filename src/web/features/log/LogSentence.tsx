@@ -50,6 +50,8 @@ export function choicesOf({
   sites,
   me,
   others,
+  terms,
+  noted,
   teaId,
   siteId,
 }: {
@@ -58,6 +60,9 @@ export function choicesOf({
   sites: readonly Site[];
   me: { personId: string; name: string; role: Role };
   others: LogPart['people'];
+  terms: LogPart['terms'];
+  /** What is asked for now: it stays in the list where no cup has it any more. */
+  noted: string;
   teaId: string;
   siteId: string | undefined;
 }) {
@@ -87,7 +92,12 @@ export function choicesOf({
     { value: '', text: 'any lot' },
     ...(tea?.lots ?? []).map((l) => ({ value: l.id, text: l.name })),
   ];
-  return { tea, teas, people, places, vessels, lots };
+  const words = terms.includes(noted) || noted === '' ? terms : [noted, ...terms];
+  const notes = [
+    { value: '', text: 'anything' },
+    ...words.map((term) => ({ value: term, text: term })),
+  ];
+  return { tea, teas, people, places, vessels, lots, notes };
 }
 
 /** Which brews, as a sentence whose words are picked. */
@@ -101,7 +111,9 @@ export function LogSentence({
   siteId: string | undefined;
 }) {
   const { of, set } = address;
-  const narrow = ['vessel', 'lot', 'method', 'pull', 'correction'].some((n) => of(n) !== '');
+  const narrow = ['vessel', 'lot', 'method', 'pull', 'correction', 'noted'].some(
+    (n) => of(n) !== '',
+  );
   const [wide, setWide] = useState(narrow);
   return (
     <div className="say log-say">
@@ -152,7 +164,7 @@ export function LogSentence({
 
 /** The picks few people need. */
 function MorePicks({
-  choices: { tea, vessels, lots },
+  choices: { tea, vessels, lots, notes },
   address,
 }: {
   choices: ReturnType<typeof choicesOf>;
@@ -170,6 +182,8 @@ function MorePicks({
       <Word label="Pull" name="pull" choices={PULLS} address={address} />
       <span>correction</span>
       <Word label="Correction" name="correction" choices={CORRECTIONS} address={address} />
+      <span>noted</span>
+      <Word label="Noted" name="noted" choices={notes} address={address} filter="Type a word" />
       {!tea && <span className="small">a lot: pick its tea first</span>}
     </div>
   );

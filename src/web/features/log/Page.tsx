@@ -27,7 +27,7 @@ export function LogPage() {
   const go = useGo();
   const filters = filtersFrom(address.params, site.id);
   const key = JSON.stringify(filters);
-  const { data, isLoading, isFetching, isError, refetch, counts, shown, more } = usePages(
+  const { data, isLoading, isFetching, isError, refetch, first, shown, more } = usePages(
     key,
     filters,
   );
@@ -50,6 +50,8 @@ export function LogPage() {
     sites,
     me: { personId, name, role },
     others: data?.people ?? [],
+    terms: first?.terms ?? [],
+    noted: address.of('noted'),
     teaId: address.of('tea'),
     siteId: filters.siteId,
   });
@@ -86,9 +88,9 @@ export function LogPage() {
               : 'No brew yet. The first one on the bar is the first one here.'}
           </Nothing>
         )}
-        {counts && shown.length > 0 && (
+        {first?.counts && shown.length > 0 && (
           <LogFoot
-            counts={counts}
+            counts={first.counts}
             filters={filters}
             onMore={data?.next ? more : null}
             waits={isFetching}

@@ -111,7 +111,7 @@ function Values({
     (t) => t !== 0 && t <= high && t >= low,
   );
   const limitsDrawn = chart
-    ? [chart.upper, chart.lower].filter((l) => measure !== 'verdict' || l > 0)
+    ? [chart.upper, chart.lower].filter((l) => measure === 'pull' || measure === 'colour' || l > 0)
     : [];
   const said = chart
     ? `, mean ${unit(chart.mean)}, limits ${unit(chart.lower)} to ${unit(chart.upper)}, ${chart.outside.length} outside`

@@ -19,6 +19,7 @@ const MEASURES: readonly PickChoice[] = [
   { value: 'pull', text: 'Pull error' },
   { value: 'colour', text: 'Colour' },
   { value: 'verdict', text: 'Verdict' },
+  { value: 'clarity', text: 'Clarity' },
 ];
 const LASTS = ['30', '60', '200', '600'].map((v) => ({ value: v, text: `${v} brews` }));
 const hourText = (h: number) => `${String(h % 24).padStart(2, '0')}:00`;

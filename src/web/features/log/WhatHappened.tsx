@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { type BrewState, knownFrom, tastesWords } from '#core/brews';
+import { type BrewState, knownFrom, observedWords, tastesWords } from '#core/brews';
 import { COLOUR_STEPS, verdictWords } from '#core/corrections';
 import {
   minutesText,
@@ -75,6 +75,11 @@ export function WhatHappened({
           <b>Verdict</b> {verdictLine(verdict, brew, state)}
           {brew.remark && state.kind !== 'abandoned' ? `. ${brew.remark}` : ''}
         </p>
+        {brew.observed && (
+          <p>
+            <b>Also seen</b> {observedWords(brew.observed)}
+          </p>
+        )}
         {events.map(
           ({ id, by, undone, what }) =>
             what.kind === 'tasteAgain' &&

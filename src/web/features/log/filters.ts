@@ -13,6 +13,7 @@ const NAMES = {
   verdict: 'verdict',
   pull: 'pull',
   correction: 'correction',
+  noted: 'noted',
 } as const;
 
 /** Midnight of a day as this device has it, ms; null when it is no day. */

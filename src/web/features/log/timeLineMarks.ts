@@ -1,4 +1,4 @@
-import { COOL_TO_JUDGE, inWaterUntil, stepDoneWords, stepsOf, waterReallyOn } from '#core/brews';
+import { coolEnough, inWaterUntil, stepDoneWords, stepsOf, waterReallyOn } from '#core/brews';
 import { verdictWords } from '#core/corrections';
 import {
   type EpochMs,
@@ -66,7 +66,11 @@ export function marksOf(brew: Brew, units: Units): { planned: Mark[]; real: Mark
       title: `best ${minutesText(window.best)}`,
       text: `${minutesText(window.earliest)} to ${minutesText(window.latest)}`,
     },
-    { at: window.best + COOL_TO_JUDGE, title: 'judge', text: 'cool enough' },
+    {
+      at: window.best + coolEnough(plan, window.best).wait,
+      title: 'judge',
+      text: 'cool enough',
+    },
   ];
   const real: Mark[] = brew.marks.map((m) => {
     const step = steps.find((s) => s.key === m.key);

@@ -26,6 +26,12 @@ export const WORDS: Record<
     above: 'above the line darker, below lighter',
     unit: (v) => signed(v, 1),
   },
+  clarity: {
+    head: 'Clarity',
+    line: 'clear',
+    above: 'clear at the line, 1 hazy, 2 cloudy; cloudy is right for powder-dusted leaf',
+    unit: (v) => numberText(v, 1),
+  },
   verdict: {
     head: 'Marks off',
     line: 'right',

@@ -9,7 +9,7 @@ export function usePages(key: string, filters: LogFilters) {
   const befores = pages.key === key ? pages.befores : [];
   const before = befores[befores.length - 1];
   const { data, isLoading, isFetching, isError, refetch } = useLogQuery({ ...filters, before });
-  const counts = useLogQuery(filters).data?.counts;
+  const first = useLogQuery(filters).data;
   const [earlier, setEarlier] = useState<{ key: string; brews: Brew[] }>({ key, brews: [] });
   useEffect(() => setEarlier((e) => (e.key === key ? e : { key, brews: [] })), [key]);
   const shown = [
@@ -21,5 +21,5 @@ export function usePages(key: string, filters: LogFilters) {
     setEarlier({ key, brews: shown });
     setPages({ key, befores: [...befores, data.next] });
   };
-  return { data, isLoading, isFetching, isError, refetch, counts, shown, more };
+  return { data, isLoading, isFetching, isError, refetch, first, shown, more };
 }

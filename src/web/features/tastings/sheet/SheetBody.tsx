@@ -3,10 +3,12 @@ import { type ExerciseKind, EXERCISES, type Sheet } from '#core/tastings';
 import { LEAF_WORDS } from '#core/teas';
 import { TasteBoard } from '../../../entities/brews/TasteBoard';
 import { useBookQuery } from '../../../entities/teas/api';
-import { marked, openAttributes, openWords, restRight, toggled } from './model';
+import { toggled } from '../../../ui/toggled';
+import { WordToggles } from '../../../ui/WordToggles';
+import { marked, openAttributes, openWords, restRight } from './model';
 import { ScoreBoard } from './ScoreBoard';
 import type { Step } from './seat';
-import { Liking, Words } from './sheetParts';
+import { Liking } from './sheetParts';
 
 type Props = { sheet: Sheet; onWrite: (next: Sheet) => void };
 
@@ -39,7 +41,8 @@ function Leaf({ sheet, onWrite }: Props) {
       <p className="small">
         The opened leaf: its size, its colour, how far it has opened. Any words that fit.
       </p>
-      <Words
+      <WordToggles
+        label="Words"
         words={LEAF_WORDS}
         chosen={chosen}
         onToggle={(w) => onWrite({ ...sheet, leafWords: toggled(chosen, w) })}
@@ -50,7 +53,8 @@ function Leaf({ sheet, onWrite }: Props) {
 function HouseWords({ sheet, onWrite }: Props) {
   const { data: book } = useBookQuery();
   return (
-    <Words
+    <WordToggles
+      label="Words"
       words={book?.vocabulary ?? []}
       chosen={sheet.words}
       onToggle={(w) => onWrite({ ...sheet, words: toggled(sheet.words, w) })}

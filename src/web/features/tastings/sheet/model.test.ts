@@ -1,5 +1,6 @@
 import { ATTRIBUTE_NAMES } from '#core/corrections';
 import type { Sheet } from '#core/tastings';
+import { toggled } from '../../../ui/toggled';
 import {
   cupState,
   EMPTY,
@@ -13,7 +14,6 @@ import {
   sheetReducer,
   type SheetState,
   stepsOf,
-  toggled,
 } from './model';
 
 const CUPS = ['111', '222', '333'];

@@ -86,9 +86,6 @@ export const restRight = (sheet: Sheet): Sheet => ({
     ...sheet.marks,
   },
 });
-export const toggled = (words: readonly string[], word: string): readonly string[] =>
-  words.includes(word) ? words.filter((w) => w !== word) : [...words, word];
-
 /** Attributes without a mark or score, as they are called on screen. */
 export function openAttributes(sheet: Sheet, exercise: ExerciseKind): readonly string[] {
   const given = EXERCISES[exercise].asks === 'scores' ? sheet.scores : sheet.marks;
