@@ -77,6 +77,8 @@ test('clarity over time: clear at 0, hazy at 1, cloudy at 2; a cup nobody looked
     .get(`/api/trends?siteId=${h.ids.site}&measure=clarity`)
     .expect(200);
   expect(trend.body.points.map((p: { value: number }) => p.value)).toEqual([0, 2, 1]);
+  expect(trend.body.chart).toBeNull();
+  expect(trend.body.tables.tea[0]).toMatchObject({ n: 4, looked: 3, notClear: 2 });
 });
 
 test.each([

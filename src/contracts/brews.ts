@@ -32,6 +32,7 @@ import {
 } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import type { Celsius, EpochMs, Grams, GramsPer100Ml, Millilitres, Seconds } from '#core/units';
+import { type BrewWater, HARDNESS } from '#core/water';
 import { endpoint } from './endpoint';
 import { BAR_SLOTS } from './limits';
 import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
@@ -109,6 +110,11 @@ export const CupsBody = z.strictObject({
   count: z.number().int().min(1).max(CUPS_MOST),
   each: quantity<Millilitres>({ min: 10, max: 5000 }),
 }) satisfies z.ZodType<CupsAsked>;
+const BrewWaterBody = z.strictObject({
+  hardness: z.enum(HARDNESS),
+  filtered: z.boolean(),
+  filterChanged: z.iso.date().nullable(),
+}) satisfies z.ZodType<BrewWater>;
 const PlannedWishBody = WishBody.extend({
   best: quantity<Seconds>({ min: 1, max: 260_000 }),
   milkMl: quantity<Millilitres>({ min: 0, max: 20_000 }),
@@ -140,6 +146,8 @@ export const Plan = z.strictObject({
     })
     .nullable()
     .optional(),
+  /** The water it was made with; absent: it was not kept yet. */
+  brewWater: BrewWaterBody.optional(),
   /** Less leaf for cups poured one by one; the leaf it would have without. */
   taper: z
     .strictObject({

@@ -140,6 +140,8 @@ const GroupRows = z.array(
     late: z.number().int(),
     judged: z.number().int(),
     right: z.number().int(),
+    looked: z.number().int(),
+    notClear: z.number().int(),
   }) satisfies z.ZodType<GroupRow>,
 );
 const Trends = z.strictObject({

@@ -60,6 +60,7 @@ export const ROUTES = {
   beginHouse: { method: 'POST', path: '/api/house', access: 'public' },
   addSite: { method: 'POST', path: '/api/sites', access: 'lead' },
   changeSite: { method: 'PATCH', path: '/api/sites/:id', access: 'lead' },
+  changeFilter: { method: 'POST', path: '/api/sites/:id/filter', access: 'brewer' },
   signIn: { method: 'POST', path: '/api/session', access: 'public' },
   setMyUnits: { method: 'PATCH', path: '/api/me/units', access: 'trainee' },
   lockSession: { method: 'POST', path: '/api/session/lock', access: 'trainee', whenLocked: true },

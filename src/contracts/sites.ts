@@ -3,6 +3,7 @@ import { type HouseLimits, LIMIT_RANGES, type LimitName, USUAL_HOUSE_LIMITS } fr
 import { type Material, MATERIAL_NAMES } from '#core/heat';
 import { isZone, type SiteWeek, type WallRange, type Week } from '#core/time';
 import type { Celsius, Millilitres } from '#core/units';
+import { FILTER_DAYS, HARDNESS, type SiteWater, type WaterFilter } from '#core/water';
 import { endpoint } from './endpoint';
 import { Role } from './people';
 import { Id, Name, oneOf, quantity, Text } from './primitives';
@@ -52,7 +53,15 @@ export const SiteLimits = z.strictObject({
 }) satisfies z.ZodType<HouseLimits>;
 export type SiteLimits = z.infer<typeof SiteLimits>;
 
-export const HARDNESS = ['unknown', 'soft', 'medium', 'hard'] as const;
+/** The filter before the kettle: when it was changed last, and for how many days it is used. */
+export const FilterBody = z.strictObject({
+  changed: z.iso.date('There is no such day.'),
+  everyDays: z
+    .number()
+    .int('Whole days.')
+    .min(FILTER_DAYS.least, `At least ${FILTER_DAYS.least} days.`)
+    .max(FILTER_DAYS.most, `At most ${FILTER_DAYS.most} days.`),
+}) satisfies z.ZodType<WaterFilter>;
 /** A site: what the working needs of a place, and the units its people read. */
 export const SiteFields = z.strictObject({
   name: Name,
@@ -71,7 +80,12 @@ export const SiteFields = z.strictObject({
     name: z.string().max(60),
   }),
   /** What comes from the tap here; very hard water mutes aroma and dulls colour. */
-  water: z.strictObject({ hardness: z.enum(HARDNESS), filtered: z.boolean() }),
+  water: z.strictObject({
+    hardness: z.enum(HARDNESS),
+    filtered: z.boolean(),
+    /** Null or absent: nobody keeps the date of the filter here. */
+    filter: FilterBody.nullable().optional(),
+  }) satisfies z.ZodType<SiteWater>,
   volumeUnit: VolumeChoice,
   temperatureUnit: z.enum(['C', 'F']),
   /** Null: not typed yet; nothing is planned, and times are the device’s. */
@@ -131,6 +145,12 @@ export const addSite = endpoint(ROUTES.addSite, {
 export const changeSite = endpoint(ROUTES.changeSite, {
   params: z.strictObject({ id: Id }),
   body: SiteFields.extend({ rev: z.number().int() }),
+  response: Site,
+});
+/** A new filter is in, since a day: by whoever changed it. */
+export const changeFilter = endpoint(ROUTES.changeFilter, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({ changed: z.iso.date('There is no such day.') }),
   response: Site,
 });
 export const signIn = endpoint(ROUTES.signIn, {

@@ -35,6 +35,7 @@ export {
   type Clarity,
   type Observed,
 } from './observed';
+export { whatChanged, type BrewFacts } from './changed';
 export { wetLeafOf, wetLeafWords, type WetLeaf } from './wetLeaf';
 export {
   advance,

@@ -37,6 +37,7 @@ import {
   type Spoon,
 } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
+import { type BrewWater, brewWaterOf } from '#core/water';
 import { leafBackWindow } from './brew';
 
 type LotFacts = { readonly state: LotState; readonly weighing: Weighing | null };
@@ -87,6 +88,8 @@ export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFa
   splash?: Millilitres | null | undefined;
   /** The kettle that was chosen for it; null or absent: none was. */
   kettleUsed?: KettleUsed | null | undefined;
+  /** The water it was made with; absent: it was not kept yet. */
+  brewWater?: BrewWater | undefined;
   /** Less leaf for cups poured one by one; the leaf it would have without. */
   taper?: { readonly cups: number; readonly house: Grams } | null | undefined;
   /** A later steep of its leaf: which, and how long each before it was. */
@@ -179,6 +182,7 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
     recipe: card.wished ? recipeAsWished(version.recipe, card.wished) : version.recipe,
     vessel,
     pull: card.pull,
+    ...(site.water && { brewWater: brewWaterOf(site.water) }),
     ...(card.kettle && {
       kettleUsed: { name: card.kettle.name, set: card.kettle.set, wait: card.kettle.wait },
     }),

@@ -2,6 +2,7 @@ import type { CoolingRate, HouseKettle, Material } from '#core/heat';
 import type { KnownTea } from '#core/styles';
 import type { Celsius, Millilitres, Spoon } from '#core/units';
 import type { VesselFacts } from '#core/vessels';
+import type { SiteWater } from '#core/water';
 import type { Weighing } from './measure';
 import type { Method, Recipe } from './recipe';
 import type { Wish } from './wish';
@@ -14,6 +15,8 @@ export type SiteFacts = {
   readonly coldWater: Celsius;
   readonly ambient: Celsius;
   readonly pourLoss: number | null;
+  /** What comes from its tap, and its filter; absent: not known. */
+  readonly water?: SiteWater | undefined;
   readonly kettle: {
     readonly volume: Millilitres;
     readonly material: Material;

@@ -22,6 +22,8 @@ export type BrewFact = {
   /** Colour mark of the verdict, -2 to 2; null where it was not judged. */
   readonly colour: number | null;
   readonly right: boolean | null;
+  /** 0 clear, 1 hazy, 2 cloudy; null where nobody noted it. */
+  readonly clarity: number | null;
 };
 
 export type DriftBy = 'tea' | 'lot' | 'vessel' | 'kettle' | 'hour' | 'crowded';
@@ -212,6 +214,9 @@ export type GroupRow = {
   readonly late: number;
   readonly judged: number;
   readonly right: number;
+  /** Cups whose clarity was noted, and those of them that were not clear. */
+  readonly looked: number;
+  readonly notClear: number;
 };
 export const groupRows = (
   brews: readonly BrewFact[],
@@ -220,6 +225,7 @@ export const groupRows = (
   collected(brews, of)
     .map(({ key, name, brews: list }) => {
       const errors = errorsOf(list);
+      const looked = list.flatMap((b) => (b.clarity === null ? [] : [b.clarity]));
       const judged = list.filter((b) => b.right !== null);
       return {
         key,
@@ -229,6 +235,8 @@ export const groupRows = (
         late: errors.filter((e) => e > WORTH_SAYING).length,
         judged: judged.length,
         right: judged.filter((b) => b.right).length,
+        looked: looked.length,
+        notClear: looked.filter((level) => level > 0).length,
       };
     })
     .sort((a, b) => b.n - a.n);

@@ -60,6 +60,7 @@ describe('what drifts', () => {
     crowded: false,
     colour: 0,
     right: true,
+    clarity: null,
     ...over,
   });
   const quiet = (n: number, seed: number) => {
@@ -130,18 +131,36 @@ describe('what drifts', () => {
     expect(lines).toHaveLength(5);
     expect(lines.map((l) => l.p)).toEqual([...lines.map((l) => l.p)].sort((a, b) => a - b));
   });
-  test('groups in a table: how many, how late on the whole, how many right', () =>
+  test('groups in a table: how many, how late on the whole, how many right, how many not clear', () =>
     expect(
       groupRows(
         [
-          fact(0, { error: seconds(20) }),
-          fact(5, { error: seconds(10), right: false }),
+          fact(0, { error: seconds(20), clarity: 0 }),
+          fact(5, { error: seconds(10), right: false, clarity: 2 }),
           fact(1, { error: null, right: null }),
         ],
         (b) => ({ key: b.tea.id, name: b.tea.name }),
       ),
     ).toEqual([
-      { key: 't0', name: 'Tea 0', n: 2, meanError: 15, late: 2, judged: 2, right: 1 },
-      { key: 't1', name: 'Tea 1', n: 1, meanError: null, late: 0, judged: 0, right: 0 },
+      {
+        key: 't0',
+        name: 'Tea 0',
+        n: 2,
+        meanError: 15,
+        late: 2,
+        judged: 2,
+        right: 1,
+        ...{ looked: 2, notClear: 1 },
+      },
+      {
+        key: 't1',
+        name: 'Tea 1',
+        n: 1,
+        meanError: null,
+        late: 0,
+        judged: 0,
+        right: 0,
+        ...{ looked: 0, notClear: 0 },
+      },
     ]));
 });

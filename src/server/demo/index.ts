@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { seeded } from '#core/numeric';
 import { FIRST_VOCABULARY } from '#core/teas';
+import { USUAL_FILTER_DAYS } from '#core/water';
 import type { Site } from '#contracts/sites';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
@@ -28,6 +29,13 @@ import { addPapers } from './otherPapers';
 import { addBrews, addTastings } from './pastDays';
 import { addTraining } from './training';
 import { VESSELS } from './vessels';
+
+/** The harbour room's filter was changed so many days ago. */
+const FILTER_AGE = 20;
+const filterOf = (now: number) => ({
+  changed: new Date(now - FILTER_AGE * DAY).toISOString().slice(0, 10),
+  everyDays: USUAL_FILTER_DAYS,
+});
 
 export type SignIn = {
   readonly name: string;
@@ -106,9 +114,14 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
 
 /** Sites, and the people who work in them; the first of them leads. */
 async function addHouse(making: Making) {
-  const { db, makeId } = making;
+  const { db, makeId, now } = making;
   const long = longAgo(making);
-  const sites: Site[] = SITES.map((s) => ({ id: makeId(long), rev: 1, ...s.fields }));
+  const sites: Site[] = SITES.map((s) => ({
+    id: makeId(long),
+    rev: 1,
+    ...s.fields,
+    water: s.fields.water.filtered ? { ...s.fields.water, filter: filterOf(now) } : s.fields.water,
+  }));
   const siteId: SiteIds = new Map(SITES.map((s, i) => [s.key, sites[i]?.id ?? '']));
   const cast = await Promise.all(
     PEOPLE.map(async (person) => ({

@@ -15,7 +15,7 @@ export const sampleSite = {
   ambient: celsius(20),
   pourLoss: null,
   kettle: { volume: millilitres(1700), material: 'stainless', lid: true, rate: null, name: '' },
-  water: { hardness: 'unknown', filtered: true },
+  water: { hardness: 'unknown', filtered: true, filter: null },
   volumeUnit: 'ml',
   temperatureUnit: 'C',
   hours: null,

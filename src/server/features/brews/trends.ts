@@ -130,7 +130,8 @@ export async function trendsOf(tx: Tx, q: TrendAsk, now: number): Promise<Trends
   return {
     measure: q.measure,
     points,
-    chart: controlChart(points.map((p) => p.value)),
+    // Clear, hazy and cloudy are an order, not amounts: no limits follow from their steps.
+    chart: q.measure === 'clarity' ? null : controlChart(points.map((p) => p.value)),
     drifts: driftsOf(facts),
     looked: facts.length,
     since: facts[0]?.at ?? null,

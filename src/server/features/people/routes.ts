@@ -3,6 +3,7 @@ import { addPerson, changePerson, listNames, listPeople } from '#contracts/peopl
 import {
   addSite,
   beginHouse,
+  changeFilter,
   changeSite,
   getHouse,
   lockSession,
@@ -62,5 +63,8 @@ export function accountRoutes(
   on.signed(addPerson, ({ body, who }) => people.add(body, who));
   on.signed(changePerson, ({ params, body, who }) => people.change(params.id, body, who));
   on.signed(addSite, ({ body, who }) => sites.add(body, who));
+  on.signed(changeFilter, ({ params, body, who }) =>
+    sites.changeFilter(params.id, body.changed, who),
+  );
   on.signed(changeSite, ({ params, body, who }) => sites.change(params.id, body, who));
 }

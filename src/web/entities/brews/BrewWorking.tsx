@@ -1,11 +1,13 @@
 import { wishWords } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { styleOf } from '#core/styles';
-import { numberText, temperatureText, volumeText } from '#core/units';
+import { siteDate } from '#core/time';
+import { epochMs, numberText, temperatureText, volumeText } from '#core/units';
 import { minutesText } from '#core/units';
 import { liquorYield } from '#core/vessels';
+import { brewWaterWords } from '#core/water';
 import type { Brew } from '#contracts/brews';
-import { useUnits } from '../people/session';
+import { useUnits, useZone } from '../people/session';
 
 /** What a guest asked for, against the house recipe. */
 function wishText({ recipe }: Brew['plan'], wish: NonNullable<Brew['plan']['wish']>): string {
@@ -20,6 +22,7 @@ function wishText({ recipe }: Brew['plan'], wish: NonNullable<Brew['plan']['wish
 /** How a running brew's card came about, from what was kept with it. */
 export function BrewWorking({ brew }: { brew: Brew }) {
   const units = useUnits();
+  const zone = useZone();
   const { plan } = brew;
   const { recipe } = plan;
   const held = styleOf(brew.tea.style).held;
@@ -38,6 +41,14 @@ export function BrewWorking({ brew }: { brew: Brew }) {
         ? `${temperatureText(plan.kettle, units.temperature)} in the kettle, vessel ${plan.warmed ? 'warmed' : 'cold'}`
         : `out of reach: it would take ${temperatureText(plan.kettle, units.temperature)} in the kettle`,
     ],
+    ...(plan.brewWater
+      ? [
+          [
+            'Water',
+            brewWaterWords(plan.brewWater, siteDate(zone, epochMs(brew.startedAt))),
+          ] satisfies [string, string],
+        ]
+      : []),
     ...(plan.wish ? [['Wish', wishText(plan, plan.wish)] satisfies [string, string]] : []),
     [
       'Window',

@@ -61,6 +61,14 @@ export const peopleApi = api.injectEndpoints({
       query: (body) => ({ url: ROUTES.addSite.path, method: 'POST', body }),
       invalidatesTags: ['House', 'People'],
     }),
+    changeFilter: build.mutation<Site, { siteId: string; changed: string }>({
+      query: ({ siteId, changed }) => ({
+        url: pathOf(ROUTES.changeFilter, { id: siteId }),
+        method: 'POST',
+        body: { changed },
+      }),
+      invalidatesTags: ['House', 'History'],
+    }),
     changeSite: build.mutation<Site, Write<typeof changeSite>>({
       query: ({ id, body }) => ({ url: pathOf(ROUTES.changeSite, { id }), method: 'PATCH', body }),
       invalidatesTags: ['House', 'History'],
@@ -79,5 +87,6 @@ export const {
   useAddPersonMutation,
   useChangePersonMutation,
   useAddSiteMutation,
+  useChangeFilterMutation,
   useChangeSiteMutation,
 } = peopleApi;

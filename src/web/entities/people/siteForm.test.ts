@@ -19,7 +19,16 @@ test.each<Partial<typeof sampleSite>>([
   {},
   { altitudeM: 1650, measuredBoiling: 94.2 as never },
   { pourLoss: 0.09, coldWater: 7 as never, ambient: 24 as never },
-  { water: { hardness: 'hard', filtered: false }, volumeUnit: 'usFlOz', temperatureUnit: 'F' },
+  {
+    water: { hardness: 'hard', filtered: false, filter: null },
+    ...{ volumeUnit: 'usFlOz', temperatureUnit: 'F' },
+  },
+  {
+    water: {
+      ...{ hardness: 'soft', filtered: true },
+      filter: { changed: '2026-01-10', everyDays: 90 },
+    },
+  },
 ])('a site read into its form and back is the same: %j', (over) => {
   const site = { ...sampleSite, ...over };
   const { found, faults } = read(siteFormOf(site), fields);

@@ -1,4 +1,6 @@
+import { dayFault } from '#core/teas';
 import { numberText, parseWithin } from '#core/units';
+import { FILTER_DAYS, USUAL_FILTER_DAYS, type WaterFilter } from '#core/water';
 import type { Site, SiteFields } from '#contracts/sites';
 
 /** A site as its form holds it: as typed. */
@@ -11,6 +13,9 @@ export type SiteForm = {
   pourLoss: string;
   hardness: SiteFields['water']['hardness'];
   filtered: boolean;
+  /** The day its filter was changed; empty: nobody keeps it. */
+  filterChanged: string;
+  filterDays: string;
   volumeUnit: SiteFields['volumeUnit'];
   temperatureUnit: 'C' | 'F';
 };
@@ -23,6 +28,8 @@ export const emptySite: SiteForm = {
   pourLoss: '',
   hardness: 'unknown',
   filtered: true,
+  filterChanged: '',
+  filterDays: String(USUAL_FILTER_DAYS),
   volumeUnit: 'ml',
   temperatureUnit: 'C',
 };
@@ -35,6 +42,8 @@ export const siteFormOf = (s: Site): SiteForm => ({
   pourLoss: s.pourLoss === null ? '' : numberText(s.pourLoss * 100),
   hardness: s.water.hardness,
   filtered: s.water.filtered,
+  filterChanged: s.water.filter?.changed ?? '',
+  filterDays: String(s.water.filter?.everyDays ?? USUAL_FILTER_DAYS),
   volumeUnit: s.volumeUnit,
   temperatureUnit: s.temperatureUnit,
 });
@@ -47,7 +56,7 @@ export function siteFieldsOf(
 ): SiteFields | null {
   let good = true;
   const read = (
-    name: 'altitude' | 'boiling' | 'cold' | 'ambient' | 'pourLoss',
+    name: 'altitude' | 'boiling' | 'cold' | 'ambient' | 'pourLoss' | 'filterDays',
     what: string,
     unit: string,
     min: number,
@@ -63,6 +72,17 @@ export function siteFieldsOf(
     fault('name', 'Give it a name.');
     good = false;
   }
+  const readFilter = (): WaterFilter | null => {
+    if (!v.filtered || v.filterChanged === '') return null;
+    const why = dayFault(v.filterChanged);
+    if (why !== null) {
+      fault('filterChanged', why);
+      good = false;
+    }
+    const { least, most } = FILTER_DAYS;
+    const everyDays = Math.round(read('filterDays', 'Days of a filter', 'days', least, most));
+    return { changed: v.filterChanged, everyDays };
+  };
   const fields = {
     name: v.name,
     altitudeM: read('altitude', 'Altitude', 'm', -400, 5000),
@@ -78,7 +98,7 @@ export function siteFieldsOf(
       rate: null,
       name: '',
     },
-    water: { hardness: v.hardness, filtered: v.filtered },
+    water: { hardness: v.hardness, filtered: v.filtered, filter: readFilter() },
     volumeUnit: v.volumeUnit,
     temperatureUnit: v.temperatureUnit,
     hours: kept?.hours ?? null,

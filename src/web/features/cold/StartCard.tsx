@@ -10,10 +10,11 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
+import { waterAdvice } from '#core/water';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { lengthWords } from '../../entities/batches/words';
-import { useUnits, useZone } from '../../entities/people/session';
+import { useSession, useUnits, useZone } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { Fact } from '../../ui/Fact';
 import { oneTap } from '../../ui/keys';
@@ -44,6 +45,7 @@ export function StartCard({
   const units = useUnits();
   const now = useNow(DRAWN_EVERY_MS);
   const zone = useZone();
+  const { site } = useSession();
   const { plan, card } = planned;
   const best = epochMs(now + plan.window.best * 1000);
   const isCounter = plan.place === 'counter';
@@ -101,7 +103,7 @@ export function StartCard({
       <p className="small mt-2">
         {[
           warmStartWords(version.recipe, units.temperature),
-          'Use filtered water.',
+          ...(site.water.filtered ? ['Use filtered water.'] : waterAdvice(site.water)),
           version.recipe.lid ? 'Close the lid tightly.' : 'Leave the lid off.',
           isCounter
             ? 'Cover the pitcher and keep it out of the sun.'

@@ -13,6 +13,7 @@ import { useFirstLoad } from '../../platform/useFirstLoad';
 import { Loading } from '../../ui/Note';
 import { BoilingRule } from './BoilingRule';
 import { BookKeeping } from './BookKeeping';
+import { FilterReminder } from './FilterReminder';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
 import { ShopAddress } from './ShopAddress';
@@ -65,6 +66,7 @@ export function HousePage() {
             </button>
           )}
         </div>
+        <FilterReminder site={site} canChange={role !== 'trainee'} />
         <BoilingRule sites={sites} here={site.id} />
         <SitesTable sites={sites} site={site} lead={lead} onEdit={setEditing} />
         {lead && editing && (

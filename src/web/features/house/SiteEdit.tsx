@@ -77,6 +77,23 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
         />
         <CheckField form={form} name="filtered" label="Filtered before it is boiled" />
       </div>
+      {form.watch('filtered') && (
+        <div className="pair">
+          <TextField
+            form={form}
+            name="filterChanged"
+            label="Filter changed on"
+            hint="As 2026-03-14. Empty: no reminder."
+          />
+          <TextField
+            form={form}
+            name="filterDays"
+            label="Change it every"
+            unit="days"
+            hint="The filter’s own paper says how long it lasts."
+          />
+        </div>
+      )}
       <div className="pair">
         <SelectField
           form={form}

@@ -11,6 +11,7 @@ import { Loading } from '../../ui/Note';
 import type { OtherCups } from './allCups';
 import { AllCupsLink } from './AllCupsLink';
 import { CupInHand } from './CupInHand';
+import { WhatChanged } from './WhatChanged';
 
 /** What to do at the next brew, and with this cup. */
 export function Correction({
@@ -45,6 +46,7 @@ export function Correction({
       expect={<Expect brewed={brewed} plan={brew.plan} basis={basis} />}
       {...{ verdict, proposal, basis, onKeep }}
     >
+      {proposal.lever === 'checkLot' && <WhatChanged brew={brew} />}
       <h2>This cup</h2>
       <CupInHand key={proposal.cup.kind} brew={brew} cup={proposal.cup} onLeafBack={onLeafBack} />
       {others.isKnown && others.found && <AllCupsLink teaId={brew.tea.id} found={others.found} />}

@@ -69,6 +69,7 @@ export function TrendChart({
 }
 
 function limits({ chart, measure }: Trends): string {
+  if (measure === 'clarity') return 'One point a cup. How many were not clear, by tea: as a table.';
   if (!chart) return 'Limits are drawn from eight brews on.';
   const { unit } = WORDS[measure];
   return `Mean ${unit(chart.mean)}. Limits: the mean and 2.66 times the mean step (${unit(chart.step).replace('+', '')}). A framed point opens its brew; left and right walk along.`;

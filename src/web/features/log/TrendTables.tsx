@@ -25,6 +25,9 @@ export function Tables({ data }: { data: Trends }) {
               <th scope="col" className="r">
                 right
               </th>
+              <th scope="col" className="r">
+                not clear
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -38,6 +41,7 @@ export function Tables({ data }: { data: Trends }) {
                 <td className="r">
                   {r.judged ? `${r.right}, ${Math.round((100 * r.right) / r.judged)} %` : ''}
                 </td>
+                <td className="r">{r.looked ? `${r.notClear} of ${r.looked}` : ''}</td>
               </tr>
             ))}
           </tbody>

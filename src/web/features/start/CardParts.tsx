@@ -8,6 +8,7 @@ import {
   spoonsText,
 } from '#core/recipes';
 import { measureOf } from '#core/teas';
+import { siteDate } from '#core/time';
 import {
   type Millilitres,
   numberText,
@@ -16,9 +17,11 @@ import {
   volumeParts,
   volumeText,
 } from '#core/units';
+import { filterNow, filterWords, type SiteWater, waterAdvice } from '#core/water';
 import type { Lot, Tea } from '#contracts/teas';
 import type { BrewedVessel } from '#contracts/vesselFacts';
-import { useSession, useUnits } from '../../entities/people/session';
+import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { now } from '../../platform/clock';
 
 /** For whom it waits: a table, a name, or nothing. */
 export function ForWhom({
@@ -132,8 +135,15 @@ function whereText(water: Millilitres, vessel: BrewedVessel) {
   return 'under the mark';
 }
 
+/** What is said of the water here: unfiltered, or its filter is due. */
+function waterWords(water: SiteWater, today: string): string[] {
+  const filter = filterWords(filterNow(water, today));
+  return [...waterAdvice(water), ...(filter ? [filter] : [])];
+}
+
 export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: BrewedVessel }) {
   const { site } = useSession();
+  const zone = useZone();
   return (
     <div className="cautions">
       {(tea.allergens || card.milk > 0) && (
@@ -153,11 +163,11 @@ export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: 
           <b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.
         </p>
       )}
-      {site.water.hardness === 'hard' && !site.water.filtered && (
-        <p>
-          <b>Hard water</b> mutes aroma and dulls colour: filter it.
+      {waterWords(site.water, siteDate(zone, now())).map((words) => (
+        <p key={words}>
+          <b>Water:</b> {words}
         </p>
-      )}
+      ))}
       <p>
         Boiling water and steam scald; a hot basket goes on a saucer. {tea.cautions} {tea.note}
       </p>
