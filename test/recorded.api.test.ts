@@ -158,6 +158,11 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     await post(`/api/teas/${h.ids.tea}/photo?id=${newId()}`, await photo()).expect(200);
     return () => h.callers.lead.delete(`/api/teas/${h.ids.tea}/photo`);
   },
+  priceLot: async () => {
+    const id = newId();
+    await post(`/api/teas/${h.ids.tea}/lots`, { id, ...LOT }).expect(200);
+    return () => patch(`/api/lots/${id}/price`, { price: { per100g: 7.5, currency: 'EUR' } });
+  },
   setSwatches: () => {
     const swatches = {
       depthCm: 3,

@@ -29,6 +29,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     `/start?tea=${tea}`,
     '/book',
     '/book/new',
+    '/book/stock',
     ...ofTea,
     '/shelf',
     '/shelf/new',

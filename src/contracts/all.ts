@@ -14,6 +14,7 @@ import * as prints from './prints';
 import * as probes from './probes';
 import * as shop from './shop';
 import * as sites from './sites';
+import * as stock from './stock';
 import * as tastings from './tastings';
 import * as teas from './teas';
 import * as training from './training';
@@ -34,6 +35,7 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
     fits,
     history,
     sites,
+    stock,
     kettles,
     live,
     log,

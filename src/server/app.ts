@@ -21,6 +21,7 @@ import { printRoutes } from './features/prints';
 import { probeRoutes } from './features/probes';
 import { type Shop, shopRoutes } from './features/shop';
 import { spoonRoutes } from './features/spoons';
+import { stockRoutes } from './features/stock';
 import { tastingRoutes } from './features/tastings';
 import { teaRoutes } from './features/teas';
 import { trainingRoutes } from './features/training';
@@ -99,6 +100,7 @@ export function createApp(deps: AppDeps): Express {
   vesselRoutes(on, deps);
   kettleRoutes(on, deps);
   spoonRoutes(on, deps);
+  stockRoutes(on, deps);
   brewRoutes(on, deps, live);
   batchRoutes(on, deps, live);
   probeRoutes(on, deps, live);

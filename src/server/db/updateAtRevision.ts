@@ -1,13 +1,14 @@
 import { and, eq } from 'drizzle-orm';
 import { recordChanged } from '../http/errors';
 import type { Tx } from './pool';
-import type { kettles, lots, people, sites, spoons, teas, vessels } from './schema';
+import type { kettles, lots, people, pockets, sites, spoons, teas, vessels } from './schema';
 
 /** Records that people edit: each carries the revision that an edit was made from. */
 type Edited =
   | typeof kettles
   | typeof lots
   | typeof people
+  | typeof pockets
   | typeof sites
   | typeof spoons
   | typeof teas

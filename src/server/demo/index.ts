@@ -27,6 +27,7 @@ import {
 } from './making';
 import { addPapers } from './otherPapers';
 import { addBrews, addTastings } from './pastDays';
+import { addStock } from './stock';
 import { addTraining } from './training';
 import { VESSELS } from './vessels';
 
@@ -102,6 +103,7 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   const shop: Shop = { sites, teas, vessels, cast };
   await addBrews(making, shop);
   await addPapers(making, teas, lead, siteId);
+  await addStock(making, shop);
   await addTastings(making, shop);
   await fitOneTea(making, teas, lead);
   await addCold(making, shop);

@@ -23,4 +23,5 @@ export {
   fridgeReadings,
   probes,
 } from './cold';
+export { lotStock, pockets } from './stock';
 export { drillAnswers, signEvents, spoonWeighings } from './training';

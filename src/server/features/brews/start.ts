@@ -18,6 +18,7 @@ import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { kettleById } from '../kettles';
 import { lockSite, siteById } from '../people';
+import { takePockets } from '../stock';
 import { lotById, teaById, versionById } from '../teas';
 import { batchInVessel, brewInVessel, inVesselWords, vesselById } from '../vessels';
 import { refused } from './refusals';
@@ -190,6 +191,9 @@ export async function startBrewIn(
     verdictKind: 'unjudged',
     remark: '',
   });
+  const bag = plan.recipe.bag;
+  if (method === 'bag' && bag !== null && given.after === null)
+    await takePockets(tx, { siteId: site.id, teaId }, Math.round(plan.leaf / bag));
   await tx.insert(brewEvents).values({
     id: given.id,
     brewId: given.id,

@@ -66,6 +66,9 @@ export function IndexHead({
           </option>
         ))}
       </select>
+      <Link className="btn slim" to="/book/stock">
+        Leaf in stock
+      </Link>
       {role === 'lead' && (
         <Link className="btn slim" to="/book/new">
           New tea

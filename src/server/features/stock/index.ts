@@ -1,0 +1,2 @@
+export { takePockets } from './pockets';
+export { stockRoutes } from './routes';
