@@ -82,6 +82,7 @@ export {
   packetOnLeaf,
   packetStart,
   isFromPacket,
+  forSeason,
   startingRecipe,
   styleStarts,
   type KettleFacts,

@@ -1,6 +1,7 @@
 import { afterPour, cooled, coolingRate, POUR_LOSS } from '#core/heat';
 import type { Packet, PacketMeaning, TimeRange } from '#core/packets';
 import { type Family, type StyleId, styleOf } from '#core/styles';
+import type { Season } from '#core/teas';
 import {
   type Celsius,
   celsius,
@@ -15,6 +16,15 @@ import { PLAIN_HANDLING } from './handling';
 import { siteBoiling } from './pourHeat';
 import { isCold, type Method, type Recipe, type Window } from './recipe';
 import {
+  BLENDED_HOURS,
+  FINE_HOURS,
+  HOUR,
+  OVERNIGHT,
+  type School,
+  schoolsOf,
+  window,
+} from './schools';
+import {
   isDoneAfterOne,
   isSmallVessel,
   type Ladder,
@@ -24,17 +34,6 @@ import {
   smallHeat,
 } from './steeps';
 
-const HOUR = 3600;
-const window = (earliest: number, best: number, latest: number): Window => ({
-  earliest: seconds(earliest),
-  best: seconds(best),
-  latest: seconds(latest),
-});
-
-/** Cold hours, common practice: plain fine leaf; blended or scented leaf; black and all that stands overnight. */
-const FINE_HOURS = window(3 * HOUR, 4 * HOUR, 5 * HOUR);
-const BLENDED_HOURS = window(10 * HOUR, 11 * HOUR, 12 * HOUR);
-const OVERNIGHT = window(8 * HOUR, 10 * HOUR, 12 * HOUR);
 /** Scented green is blended; the rest of a family goes by the family. */
 const FRIDGE_HOURS: Partial<Record<StyleId, Window>> = { 'green-scented': BLENDED_HOURS };
 function fridgeHours(family: Family): Window {
@@ -49,6 +48,9 @@ function inSmallVessel(style: StyleId, hot: Recipe, ladder: Ladder | undefined):
   return { ...hot, dose: gramsPer100Ml(dose), window, later, temperature: smallHeat(style) };
 }
 
+/** The vessel is warmed for water of this heat on the leaf and hotter, °C (common practice). */
+const WARM_FROM = 85;
+
 /** A first recipe for a tea: the style's starting point (common practice), linear, vessel warmed when hot. */
 export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
   const { start, family, kind } = styleOf(style);
@@ -57,7 +59,7 @@ export function startingRecipe(style: StyleId, method: Method = 'pot'): Recipe {
     scaling: { school: 'linear' },
     temperature: celsius(start.temperature),
     window: window(start.earliest, start.best, start.latest),
-    warm: start.temperature >= 85,
+    warm: start.temperature >= WARM_FROM,
     lid: family !== 'green',
     later: [],
     handling: PLAIN_HANDLING,
@@ -121,82 +123,6 @@ export type StartingPoint = {
   /** Why somebody begins so; absent where the name says all. */
   readonly why?: string;
 };
-type School = {
-  readonly name: string;
-  readonly why?: string;
-  readonly dose: number;
-  readonly temperature?: number;
-  readonly window?: Window;
-};
-/** Styles practitioners begin in two ways. Common practice, both schools named. */
-const SCHOOLS: Partial<Record<StyleId, readonly School[]>> = {
-  'green-pan': [
-    { name: 'school "full", 2 g per 150 ml', dose: 2 / 1.5 },
-    { name: 'school "light", 2 g per 300 ml', dose: 2 / 3 },
-    {
-      name: 'large pot, 85 °C and longer',
-      dose: 2 / 1.5,
-      temperature: 85,
-      window: window(120, 150, 180),
-    },
-  ],
-  'green-steamed': [
-    { name: 'school "full", 2 g per 150 ml', dose: 2 / 1.5 },
-    { name: 'school "light", 2 g per 300 ml', dose: 2 / 3 },
-    {
-      name: 'thirty seconds, 4 g per 400 ml at 80 °C',
-      dose: 1,
-      temperature: 80,
-      window: window(25, 30, 40),
-    },
-  ],
-  'black-whole': [
-    { name: 'pot, 6 g per 500 ml', dose: 1.2 },
-    { name: 'full cup, 2.75 g per 150 ml', dose: 2.75 / 1.5 },
-  ],
-  'green-scented': [
-    { name: '4 g per 240 ml', dose: 4 / 2.4 },
-    { name: 'strong grade, less leaf', dose: 1.1 },
-  ],
-};
-
-/**
- * The two schools of the fridge for every green and oolong, with a dose each way. Common practice: 5 g in up to 500 ml
- * for plain fine leaf, one tablespoon (about 5 g) to 240 ml for blended leaf.
- */
-const COLD_SCHOOLS: readonly School[] = [
-  {
-    name: 'fine and plain, 3 to 5 h, 5 g per 500 ml',
-    why: 'Fine plain leaf gives its sweet taste early. After one hour the liquor is thin, overnight a little too much.',
-    dose: 1,
-    window: FINE_HOURS,
-  },
-  {
-    name: 'fine and plain, 3 to 5 h, 5 g per 400 ml',
-    why: 'The same hours with more leaf: a fuller liquor. Strong liquor takes water, weak liquor cannot be mended.',
-    dose: 1.25,
-    window: FINE_HOURS,
-  },
-  {
-    name: 'blended, 10 to 12 h, 5 g per 500 ml',
-    why: 'Blended leaf needs the night: the flavours of its parts come slowly. Lighter than by the spoon.',
-    dose: 1,
-    window: BLENDED_HOURS,
-  },
-  {
-    name: 'blended, 10 to 12 h, a tablespoon (5 g) per 240 ml',
-    why: 'Made strong on purpose, to be served on ice or with water added.',
-    dose: 2.1,
-    window: BLENDED_HOURS,
-  },
-];
-/** Practitioners that begin in more than one way, for a method. */
-function schoolsOf(style: StyleId, method: Method): readonly School[] {
-  if (!isCold(method)) return SCHOOLS[style] ?? [];
-  const { family } = styleOf(style);
-  return method === 'fridge' && (family === 'green' || family === 'oolong') ? COLD_SCHOOLS : [];
-}
-
 /** Small vessels begin in two ways; leaf that is done after one steep has the first alone. */
 function smallStarts(style: StyleId, base: Recipe): StartingPoint[] {
   const ladders = isDoneAfterOne(style, false) ? SMALL_LADDERS.slice(0, 1) : SMALL_LADDERS;
@@ -210,26 +136,62 @@ function smallStarts(style: StyleId, base: Recipe): StartingPoint[] {
   });
 }
 
-/** The style's starting points: its default, or every school where practitioners disagree. */
-export function styleStarts(style: StyleId, method: Method = 'pot'): StartingPoint[] {
+/** A school's recipe: the style's, with what the school has of its own. */
+function inSchool(base: Recipe, school: School, name: string): Recipe {
+  return {
+    ...base,
+    dose: gramsPer100Ml(Math.round((school.dose ?? base.dose) * 1000) / 1000),
+    temperature: celsius(school.temperature ?? base.temperature),
+    window: school.window ?? base.window,
+    warm: base.warm || (school.temperature ?? 0) >= WARM_FROM,
+    handling: { ...base.handling, ...(school.root !== undefined && { root: school.root }) },
+    origin: name,
+  };
+}
+
+/**
+ * The style's starting points: its default, or every school where practitioners disagree.
+ * @param season when the leaf was plucked; summer leaf begins a little cooler in hot water, and its point says so
+ */
+export function styleStarts(
+  style: StyleId,
+  method: Method = 'pot',
+  season: Season | null = null,
+): StartingPoint[] {
   const base = startingRecipe(style, method);
-  if (isSmallVessel(method)) return smallStarts(style, base);
+  const inSeason = (point: StartingPoint): StartingPoint => {
+    const recipe = forSeason(point.recipe, style, method, season);
+    return recipe === point.recipe ? point : { ...point, name: recipe.origin, recipe };
+  };
+  if (isSmallVessel(method)) return smallStarts(style, base).map(inSeason);
   const schools = schoolsOf(style, method);
-  if (schools.length === 0) return [{ name: base.origin, recipe: base }];
-  return schools.map((s) => {
-    const name = `${styleOf(style).kind}, ${s.name}`;
-    return {
-      name,
-      ...(s.why ? { why: s.why } : {}),
-      recipe: {
-        ...base,
-        dose: gramsPer100Ml(Math.round(s.dose * 1000) / 1000),
-        temperature: celsius(s.temperature ?? base.temperature),
-        window: s.window ?? base.window,
-        origin: name,
-      },
-    };
+  if (schools.length === 0) return [inSeason({ name: base.origin, recipe: base })];
+  return schools.map((school) => {
+    const name = `${styleOf(style).kind}, ${school.name}`;
+    return inSeason({ name, why: school.why, recipe: inSchool(base, school, name) });
   });
+}
+
+/** Summer leaf is more bitter than spring leaf: a little cooler (common practice; 3 °C is from memory). */
+const SUMMER_COOLER = 3;
+/**
+ * A first recipe as the season of the leaf has it, which its origin then says: hot water for summer leaf is a little
+ * cooler, no cooler than the style allows. The same recipe where the season asks for nothing.
+ */
+export function forSeason(
+  recipe: Recipe,
+  style: StyleId,
+  method: Method,
+  season: Season | null,
+): Recipe {
+  if (season !== 'summer' || isCold(method) || styleOf(style).family === 'herbal') return recipe;
+  const [coolest] = styleOf(style).range.temperature;
+  const temperature = celsius(
+    Math.max(Math.min(coolest, recipe.temperature), recipe.temperature - SUMMER_COOLER),
+  );
+  const cooler = recipe.temperature - temperature;
+  if (cooler === 0) return recipe;
+  return { ...recipe, temperature, origin: `${recipe.origin}; summer leaf, ${cooler} °C cooler` };
 }
 
 /**

@@ -17,5 +17,13 @@ export {
 } from './leaf';
 export { missedAllergens } from './allergens';
 export { healthClaims } from './claims';
-export { dayFault, lotNow, LOT_STATES, LOT_WORDS, type Day, type LotState } from './lots';
+export {
+  dayFault,
+  lotAgeWords,
+  lotNow,
+  LOT_STATES,
+  LOT_WORDS,
+  type Day,
+  type LotState,
+} from './lots';
 export { bagOf, lotInUse, measureOf, recipeFor } from './choice';

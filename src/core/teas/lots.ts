@@ -25,6 +25,27 @@ export function lotNow(
   return days <= SOON ? { kind: 'soon', days } : { kind: 'fine' };
 }
 
+/** Leaf older than this is worth a word on a card, days (from memory: a season). */
+const OLD_DAYS = 180;
+/**
+ * The age of a lot and its best-before, where a card should say it; null where both are as they should be.
+ * @example lotAgeWords({ arrived: '2026-01-10', bestBefore: '2026-03-20' }, '2026-03-11') // 'best before in 9 days'
+ */
+export function lotAgeWords(
+  lot: { readonly arrived: Day | null; readonly bestBefore: Day | null },
+  today: Day,
+): string | null {
+  const now = lotNow(lot.bestBefore, today);
+  const age =
+    lot.arrived === null ? 0 : Math.round((dayMs(today) - dayMs(lot.arrived)) / 86_400_000);
+  const words = [
+    ...(age >= OLD_DAYS ? [`arrived ${Math.round(age / 30.4)} months ago`] : []),
+    ...(now.kind === 'past' ? [`best before was ${now.days} days ago`] : []),
+    ...(now.kind === 'soon' ? [`best before in ${now.days} days`] : []),
+  ];
+  return words.length === 0 ? null : words.join(', ');
+}
+
 /** Null when a text is a day that exists; else why not. @example dayFault('2026-02-30') // 'There is no such day.' */
 export function dayFault(text: string): string | null {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return 'Write the day as 2026-03-14.';

@@ -1,4 +1,4 @@
-import { dayFault, leafAdvice, leafWords, lotNow, missedAllergens } from '#core/teas';
+import { dayFault, leafAdvice, leafWords, lotAgeWords, lotNow, missedAllergens } from '#core/teas';
 
 test.each<[string, string, string[]]>([
   ['black tea, almond pieces', '', ['nuts']],
@@ -16,6 +16,18 @@ test('a lot and its best-before day', () => {
   expect(lotNow('2026-12-05', '2026-11-25')).toEqual({ kind: 'soon', days: 10 });
   expect(lotNow('2026-11-20', '2026-11-25')).toEqual({ kind: 'past', days: 5 });
 });
+test.each([
+  [{ arrived: null, bestBefore: null }, null],
+  [{ arrived: '2026-10-01', bestBefore: '2027-06-01' }, null],
+  [{ arrived: '2026-03-01', bestBefore: null }, 'arrived 9 months ago'],
+  [{ arrived: null, bestBefore: '2026-11-20' }, 'best before was 5 days ago'],
+  [
+    { arrived: '2025-11-25', bestBefore: '2026-12-05' },
+    'arrived 12 months ago, best before in 10 days',
+  ],
+])('the age of a lot on 25 November 2026: %j', (lot, words) =>
+  expect(lotAgeWords(lot, '2026-11-25')).toBe(words),
+);
 test.each([
   ['2026-03-14', null],
   ['2026-02-30', 'There is no such day.'],

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { densityOf, gramsPerSpoon, METHODS } from '#core/recipes';
-import { dayFault, LOT_STATES, LOT_WORDS, lotInUse, lotNow, type LotState } from '#core/teas';
+import { dayFault, LOT_STATES, LOT_WORDS, lotAgeWords, lotInUse, type LotState } from '#core/teas';
 import { numberText } from '#core/units';
 import type { Lot, LotFields, Tea, TeaPage } from '#contracts/teas';
 import { History } from '../../entities/history/History';
@@ -20,14 +20,9 @@ import { Note } from '../../ui/Note';
 import { readWeighing, WeighingFields, type WeighingForm, weighingFormOf } from './WeighingFields';
 
 const today = () => new Date(now()).toISOString().slice(0, 10);
-/** What a lot's best-before asks, in words; null when it asks nothing. */
-function lateWords(lot: Lot): string | null {
-  const stands = lotNow(lot.bestBefore, today());
-  if (lot.state === 'finished' || stands.kind === 'fine') return null;
-  return stands.kind === 'past'
-    ? `best before was ${stands.days} days ago`
-    : `best before in ${stands.days} days`;
-}
+/** What a lot's age and best-before ask, in words; null when they ask nothing. */
+const lateWords = (lot: Lot): string | null =>
+  lot.state === 'finished' ? null : lotAgeWords(lot, today());
 
 /** The lots of a tea, newest first; a new one asks for its dial-in. */
 export function Lots({ page: { tea, lots, versions }, lead }: { page: TeaPage; lead: boolean }) {

@@ -9,6 +9,7 @@ import {
   styleStarts,
 } from '#core/recipes';
 import type { StyleId } from '#core/styles';
+import type { Season } from '#core/teas';
 import { parseWithin } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import { useBookQuery } from '../../entities/teas/api';
@@ -16,6 +17,8 @@ import { useBookQuery } from '../../entities/teas/api';
 type Props = {
   style: StyleId;
   method: Method;
+  /** When its leaf was plucked; null: nobody said. */
+  season: Season | null;
   /** What the packet says, as a recipe. */ packet: StartingPoint | null;
   now: Recipe | null;
   except?: string;
@@ -27,11 +30,11 @@ type Props = {
  * Where a recipe begins: the packet, the style (both schools where there are two), another tea, another vessel's
  * known-good.
  */
-export function StartFrom({ style, method, packet, now, except, taken, onTake }: Props) {
+export function StartFrom({ style, method, season, packet, now, except, taken, onTake }: Props) {
   const { data } = useBookQuery();
   const [known, setKnown] = useState({ leaf: '', water: '' });
   const [wrong, setWrong] = useState('');
-  const points = [...(packet ? [packet] : []), ...styleStarts(style, method)];
+  const points = [...(packet ? [packet] : []), ...styleStarts(style, method, season)];
   const others = (data?.teas ?? []).filter(
     (t) => t.id !== except && !t.retired && t.recipes.some((r) => r.method === method && r.house),
   );

@@ -85,6 +85,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
       <StartFrom
         style={tea.style}
         method={method}
+        season={tea.leaf.season}
         packet={packet.view.start}
         now={from?.recipe ?? null}
         except={tea.id}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { toCardInput } from '#core/brews';
 import { type Card, cardFaultWords, type CupsAsked, type Wish, workingOf } from '#core/recipes';
+import { lotInUse } from '#core/teas';
 import { numberText } from '#core/units';
 import type { Lot, Tea, Version } from '#contracts/teas';
 import type { BrewedVessel } from '#contracts/vesselFacts';
@@ -87,7 +88,7 @@ export function PourCard(props: Props) {
           </Note>
         </div>
       )}
-      {good && <Cautions card={good} tea={tea} vessel={vessel} />}
+      {good && <Cautions card={good} tea={tea} lot={lot ?? lotInUse(tea)} vessel={vessel} />}
       <div className="card-choices">
         <Warming
           asked={version.recipe.warm}

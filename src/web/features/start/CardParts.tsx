@@ -7,7 +7,7 @@ import {
   roundingWords,
   spoonsText,
 } from '#core/recipes';
-import { measureOf } from '#core/teas';
+import { lotAgeWords, measureOf } from '#core/teas';
 import { siteDate } from '#core/time';
 import {
   type Millilitres,
@@ -141,7 +141,30 @@ function waterWords(water: SiteWater, today: string): string[] {
   return [...waterAdvice(water), ...(filter ? [filter] : [])];
 }
 
-export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: BrewedVessel }) {
+/** A lot that is old, or near its best before. */
+function LotAge({ lot }: { lot: Lot | null }) {
+  const today = siteDate(useZone(), now());
+  const words = lot && lotAgeWords(lot, today);
+  if (!words) return null;
+  return (
+    <p>
+      <b>Leaf:</b> {lot.name}, {words}.
+    </p>
+  );
+}
+
+export function Cautions({
+  card,
+  tea,
+  lot,
+  vessel,
+}: {
+  card: Card;
+  tea: Tea;
+  /** The lot that is brewed. */
+  lot: Lot | null;
+  vessel: BrewedVessel;
+}) {
   const { site } = useSession();
   const zone = useZone();
   return (
@@ -163,6 +186,7 @@ export function Cautions({ card, tea, vessel }: { card: Card; tea: Tea; vessel: 
           <b>Glass:</b> cold glass can crack under boiling water. Warm it first, little by little.
         </p>
       )}
+      <LotAge lot={lot} />
       {waterWords(site.water, siteDate(zone, now())).map((words) => (
         <p key={words}>
           <b>Water:</b> {words}

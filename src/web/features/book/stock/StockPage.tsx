@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { stockWords } from '#core/stock';
-import { lotNow } from '#core/teas';
+import { lotAgeWords } from '#core/teas';
 import { siteDate } from '#core/time';
 import { epochMs } from '#core/units';
 import { useSession, useZone } from '../../../entities/people/session';
@@ -132,7 +132,7 @@ function StockRow({
           {[
             kept.counted &&
               `${kept.counted.grams} g counted ${dateText(siteDate(zone, epochMs(kept.counted.at)))} by ${kept.counted.by.name}`,
-            bestBeforeWords(lot.bestBefore, siteDate(zone, now())),
+            lotAgeWords(lot, siteDate(zone, now())),
             cost && `a cup of 150 ml: ${cost}`,
           ]
             .filter(Boolean)
@@ -154,12 +154,4 @@ function StockRow({
       )}
     </div>
   );
-}
-
-function bestBeforeWords(bestBefore: string | null, today: string): string | null {
-  const stands = lotNow(bestBefore, today);
-  if (bestBefore === null || stands.kind === 'fine') return null;
-  return stands.kind === 'past'
-    ? `best before was ${stands.days} days ago`
-    : `best before in ${stands.days} days`;
 }

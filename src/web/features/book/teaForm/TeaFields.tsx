@@ -109,6 +109,7 @@ export function FirstRecipe({
       <StartFrom
         style={v.style}
         method={v.method}
+        season={v.season === '' ? null : v.season}
         packet={packet.view.start}
         now={null}
         taken={v.origin}

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useForm, type UseFormReturn } from 'react-hook-form';
-import { startingRecipe, type Weighing } from '#core/recipes';
+import { forSeason, startingRecipe, type Weighing } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { bagOf, type LeafForm, type Season, type Trait } from '#core/teas';
 import { grams, numberText, parseNumber } from '#core/units';
@@ -104,9 +104,11 @@ export function useStartingRecipe({
       )
     )
       return;
-    began.current = recipeFormOf(startingRecipe(v.style, v.method), temperature);
+    const season = v.season === '' ? null : v.season;
+    const first = forSeason(startingRecipe(v.style, v.method), v.style, v.method, season);
+    began.current = recipeFormOf(first, temperature);
     form.reset({ ...values, ...began.current }, { keepDefaultValues: true });
-  }, [form, tea, temperature, v.style, v.method]);
+  }, [form, tea, temperature, v.style, v.method, v.season]);
 }
 
 /** The bag's weight: of the tea as it is kept, or as it is typed for a tea brewed in bags. */
