@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { type Attribute, ATTRIBUTE_NAMES, type Mark } from '#core/corrections';
+import { MILK_AMOUNTS, SERVING_STYLE_NAMES, type ServingStyle } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
 import {
   COMPARED,
   type Compared,
+  type CupDifference,
   type Exercise,
   EXERCISE_KINDS,
   type ExerciseKind,
@@ -11,6 +13,7 @@ import {
   FACTORS,
   LEAF_LESSON_IDS,
   type LeafLessonId,
+  LONGEST_NAME,
   longestCup,
   PAIR_ASKS,
   type PairAsks,
@@ -32,6 +35,12 @@ import { MultipliersBody, RecipeBody, Style, TeaSwatches } from './teas';
 import { VesselFields } from './vessels';
 
 const CupPlace = z.number().int().min(1).max(6);
+const CupDifferenceBody = z.discriminatedUnion('of', [
+  z.strictObject({ of: z.enum(['lid', 'warming']), on: z.boolean() }),
+  z.strictObject({ of: z.literal('milk'), milk: z.enum(MILK_AMOUNTS) }),
+  z.strictObject({ of: z.literal('glass'), glass: oneOf<ServingStyle>(SERVING_STYLE_NAMES) }),
+  z.strictObject({ of: z.enum(['water', 'lot', 'tea']), name: Text(LONGEST_NAME) }),
+]) satisfies z.ZodType<CupDifference>;
 const PlannedCupBody = z
   .strictObject({
     grams: z.number().min(0.1).max(200),
@@ -45,6 +54,7 @@ const PlannedCupBody = z
       .strictObject({ place: CupPlace, of: CupPlace, inTurns: z.boolean().optional() })
       .refine(({ place, of }) => place <= of, 'There is no such cup of that pot.')
       .optional(),
+    made: CupDifferenceBody.optional(),
   })
   .refine((c) => c.seconds <= longestCup(c), {
     path: ['seconds'],

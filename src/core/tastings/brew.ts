@@ -4,6 +4,7 @@ import { brewingOf, type Recipe } from '#core/recipes';
 import type { KnownTea } from '#core/styles';
 import { celsius, grams, millilitres, seconds } from '#core/units';
 import { INFUSERS, type VesselFacts } from '#core/vessels';
+import { differenceName, milkShareOf } from './difference';
 import { isColdCup, type PlannedCup, type PouredCup } from './schedule';
 
 /** What the cups of a table are made of. */
@@ -20,12 +21,16 @@ export const brewOfCup = ({ tea, recipe, vessel }: MadeOf, c: PlannedCup): Colou
   ...brewingOf({
     tea,
     recipe,
-    vessel: c.infuser ? { ...vessel, infuser: c.infuser, basket: null } : vessel,
+    vessel: {
+      ...(c.infuser ? { ...vessel, infuser: c.infuser, basket: null } : vessel),
+      ...(c.made?.of === 'lid' && { lid: c.made.on }),
+    },
     leaf: grams(c.grams),
     water: millilitres(c.water),
     onLeaf: celsius(c.celsius),
     time: seconds(c.seconds),
   }),
+  ...(milkShareOf(c.made) > 0 && { milk: milkShareOf(c.made) }),
   ...(c.stirred && { agitation: 'stirred' as const }),
   ...(isColdCup(c) && { constant: true }),
   ...(c.poured && { waterAfter: 1 / strengthOfPoured(c.poured) - 1 }),
@@ -42,6 +47,7 @@ export function cupName(c: PlannedCup): string {
   if (c.poured)
     return `${ORDINALS[c.poured.place - 1] ?? c.poured.place} cup${c.poured.inTurns ? ', in turns' : ''}`;
   if (c.stirred !== undefined) return c.stirred ? 'stirred' : 'left still';
+  if (c.made) return differenceName(c.made);
   if (c.infuser) return INFUSERS[c.infuser].label;
   return '';
 }

@@ -1,5 +1,6 @@
 import type { Recipe } from '../recipes';
 import type { InfuserKind } from '../vessels';
+import { type DifferenceOf, differencesFor, EXTRACT_GLASSES } from './difference';
 import type { ExerciseKind } from './exercise';
 import { type Compared, type Factor, ladderTimes, type PlannedCup, rungs } from './schedule';
 
@@ -11,6 +12,15 @@ export type CupWish = {
   readonly way: Factor;
   readonly compares?: Compared;
   readonly infusers?: readonly InfuserKind[];
+};
+/** What of the book and the shelf some comparisons begin with. */
+export type Around = {
+  /** Lots of the tea, by name. */
+  readonly lots?: readonly string[];
+  /** Other teas, each as its own recipe has it. */
+  readonly teas?: readonly { readonly name: string; readonly cup: PlannedCup }[];
+  /** What the same water comes to in the vessel when nobody warmed it, °C. */
+  readonly notWarmed?: number;
 };
 
 /** How many cups may be chosen; kinds that are not named have one number only. */
@@ -24,6 +34,13 @@ const COMPARISON_COUNTS: Readonly<Partial<Record<Compared, readonly number[]>>> 
   stirring: [2],
   poured: [2, 3, 4],
   hotCold: [2, 3],
+  lid: [2],
+  warming: [2],
+  milk: [2, 3, 4],
+  glass: [4, 2, 3],
+  water: [2, 3, 4],
+  lot: [2, 3],
+  tea: [2, 3, 4],
 };
 /** How many cups may be chosen; one number, or none named: it cannot be chosen. */
 export const cupCounts = ({ kind, compares }: CupWish): readonly number[] =>
@@ -32,8 +49,11 @@ export const cupCounts = ({ kind, compares }: CupWish): readonly number[] =>
 const USUAL_CUP_COUNT: Readonly<Partial<Record<ExerciseKind, number>>> = { ladder: 4 };
 export const CUPS_OF_A_POT = 3;
 const USUALLY = 2;
-export const usualCupCount = ({ kind, compares }: CupWish): number =>
-  compares === 'poured' ? CUPS_OF_A_POT : (USUAL_CUP_COUNT[kind] ?? USUALLY);
+export function usualCupCount({ kind, compares }: CupWish): number {
+  if (compares === 'poured') return CUPS_OF_A_POT;
+  if (compares === 'glass') return EXTRACT_GLASSES.length;
+  return USUAL_CUP_COUNT[kind] ?? USUALLY;
+}
 
 /** A later steep without a time of its own in the recipe takes a quarter longer than the one before (from memory). */
 const LONGER = 1.25;
@@ -87,8 +107,31 @@ export const cupsOfPot = (pot: PlannedCup, of: number, inTurns = false): Planned
     ...pot,
     poured: { place: i + 1, of, ...(inTurns && { inTurns }) },
   }));
+/** Hours an extract stands (common practice: overnight). */
+const EXTRACT_HOURS = 10;
+/** Cups that differ in what no figure says, with the figures that follow from it. */
+function madeCups(
+  house: PlannedCup,
+  of: DifferenceOf,
+  n: number,
+  { lots = [], teas = [], notWarmed = house.celsius }: Around,
+): PlannedCup[] {
+  const named = of === 'tea' ? ['', ...teas.map(({ name }) => name)] : lots;
+  return differencesFor(of, n, named).map((made, i): PlannedCup => {
+    if (made.of === 'warming' && !made.on) return { ...house, made, celsius: notWarmed };
+    if (made.of === 'glass')
+      return { ...house, made, celsius: FRIDGE_C, seconds: EXTRACT_HOURS * HOUR };
+    if (made.of === 'tea' && i > 0) return { ...(teas[i - 1]?.cup ?? house), made };
+    return { ...house, made };
+  });
+}
 /** The cups of a comparison whose cups differ in no figure alone; null: of another kind. */
-function comparedCups(house: PlannedCup, compares: Compared, n: number): PlannedCup[] | null {
+function comparedCups(
+  house: PlannedCup,
+  compares: Compared,
+  n: number,
+  around: Around,
+): PlannedCup[] | null {
   switch (compares) {
     case 'stirring':
       return [false, true].map((stirred) => ({ ...house, stirred }));
@@ -99,6 +142,8 @@ function comparedCups(house: PlannedCup, compares: Compared, n: number): Planned
     case 'infuser':
     case 'steep':
       return null;
+    default:
+      return madeCups(house, compares, n, around);
   }
 }
 
@@ -114,6 +159,7 @@ const steepsOf = (house: PlannedCup, recipe: Pick<Recipe, 'later'>, n: number): 
 /**
  * The cups a tasting of `n` cups begins with.
  * @param house the house cup: leaf in g, water in ml, temperature in °C, time in s
+ * @param around lots, other teas and a vessel not warmed, for the comparisons of these
  * @param n how many cups; a pair has two whatever `n` is
  */
 export function cupsFor(
@@ -121,6 +167,7 @@ export function cupsFor(
   recipe: Pick<Recipe, 'later'>,
   { kind, way: factor, compares, infusers }: CupWish,
   n: number,
+  around: Around = {},
 ): PlannedCup[] {
   if (kind === 'ladder') return ladderAround(house, factor, n);
   if (kind === 'dialIn') return [house];
@@ -129,7 +176,7 @@ export function cupsFor(
       ...house,
       seconds: toFive(house.seconds * by),
     }));
-  const compared = compares ? comparedCups(house, compares, n) : null;
+  const compared = compares ? comparedCups(house, compares, n, around) : null;
   if (compared) return compared;
   if (compares === 'infuser')
     return (infusers ?? []).slice(0, n).map((infuser) => ({ ...house, infuser }));

@@ -58,7 +58,21 @@ export {
   type PairAsks,
   type Taster,
 } from './exercise';
-export { cupCounts, CUPS_OF_A_POT, cupsFor, usualCupCount, type CupWish } from './cupRules';
+export {
+  cupCounts,
+  CUPS_OF_A_POT,
+  cupsFor,
+  usualCupCount,
+  type Around,
+  type CupWish,
+} from './cupRules';
+export {
+  differenceName,
+  LONGEST_NAME,
+  TASTED_WATERS,
+  type CupDifference,
+  type DifferenceOf,
+} from './difference';
 export { realCups, type RealCup } from './real';
 export {
   resultOf,
@@ -118,6 +132,6 @@ export {
   type LeafLessonAt,
   type LeafPart,
 } from './leafLessons';
-export { expectedCups, type ExpectedCup } from './leafExpected';
+export { expectedCups, marksOfCups, type ExpectedCup, type ExpectedMarks } from './leafExpected';
 export { type PotGradient, potGradientOf, type PotTasted, potTasted } from './potGradient';
 export { LEAF_LESSON_IDS, type LeafLessonId } from './leafLessonIds';

@@ -1,5 +1,6 @@
 import type { Recipe } from '#core/recipes';
 import type { InfuserKind } from '#core/vessels';
+import { type CupDifference, differenceName, DIFFERENCES } from './difference';
 
 /** One cup of an exercise: how it is made. */
 export type PlannedCup = {
@@ -15,6 +16,8 @@ export type PlannedCup = {
   readonly stirred?: boolean | undefined;
   /** Which cup of a pot that is poured into several. */
   readonly poured?: PouredCup | undefined;
+  /** What it has of its own beside its figures. */
+  readonly made?: CupDifference | undefined;
 };
 /** One of the cups a pot is poured into, the first being 1: filled one after the other, or all in turns. */
 export type PouredCup = { readonly place: number; readonly of: number; readonly inTurns?: boolean };
@@ -129,9 +132,16 @@ export type LikeForLike = {
 
 /**
  * What a comparison is of: the infuser (a bag is one), the steeps of one leaf, stirring, the cups that one pot is poured
- * into, or a hot brew beside cold ones.
+ * into, a hot brew beside cold ones, or one of the differences that no figure says.
  */
-export const COMPARED = ['infuser', 'steep', 'stirring', 'poured', 'hotCold'] as const;
+export const COMPARED = [
+  'infuser',
+  'steep',
+  'stirring',
+  'poured',
+  'hotCold',
+  ...DIFFERENCES,
+] as const;
 export type Compared = (typeof COMPARED)[number];
 /** Figures that may differ with what is compared: a later steep has its own time, a cold brew its heat and hours. */
 const WITH_IT: Readonly<Record<Compared, readonly Factor[]>> = {
@@ -140,6 +150,15 @@ const WITH_IT: Readonly<Record<Compared, readonly Factor[]>> = {
   stirring: [],
   poured: [],
   hotCold: ['celsius', 'seconds'],
+  lid: [],
+  // The same water comes to less in a cold vessel.
+  warming: ['celsius'],
+  milk: [],
+  glass: [],
+  water: [],
+  lot: [],
+  // Each by its own recipe.
+  tea: ['grams', 'celsius', 'seconds'],
 };
 /** Two cups of a comparison that are alike in what it compares. */
 function isSame(cups: readonly PlannedCup[], compares: Compared): boolean {
@@ -153,6 +172,11 @@ function isSame(cups: readonly PlannedCup[], compares: Compared): boolean {
     case 'poured':
     case 'hotCold':
       return false;
+    // A cup whose lot or tea is still to be chosen has no name yet, and differs from none.
+    default: {
+      const names = cups.map((c) => (c.made ? differenceName(c.made) : ''));
+      return names.includes('') || new Set(names).size < cups.length;
+    }
   }
 }
 /** Does one thing differ, and only that? */

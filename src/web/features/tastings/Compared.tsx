@@ -1,20 +1,28 @@
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { type Attribute, ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/corrections';
 import {
   type Beside,
   chanceText,
+  type Compared as Comparing,
   comparedWords,
   cupName,
   type CupsResult,
   fewestTasters,
+  housePour,
+  marksOfCups,
   potGradientOf,
   potTasted,
   type Tasting,
 } from '#core/tastings';
 import { capital, countWord, minutesText, numberText, signedText } from '#core/units';
 import type { OpenTasting } from '#contracts/tastings';
+import { COMPARED_WORDS } from './cups';
 import { CupTable } from './CupTable';
 import { Means } from './Means';
+
+/** What the model makes no difference for. */
+const MODEL_BLIND: ReadonlySet<Comparing> = new Set(['water', 'lot', 'tea', 'glass']);
 
 /** What a comparison found: each cup's mean marks, then each beside the first with the chance of that. */
 export function Compared({
@@ -30,6 +38,18 @@ export function Compared({
     const plan = view.exercise.cups[cup]?.plan;
     return plan ? cupName(plan) || `cup ${cup + 1}` : '';
   };
+  const { tea, version, vessel } = view;
+  const expected = useMemo(
+    () =>
+      marksOfCups(
+        { tea, recipe: version.recipe, vessel },
+        result.cups
+          .map(({ cup }) => view.exercise.cups[cup]?.plan)
+          .filter((plan) => plan !== undefined),
+        housePour(version.recipe, vessel.mark),
+      ),
+    [tea, version, vessel, result.cups, view.exercise.cups],
+  );
   const head = comparedWords(result, nameOf);
   const first = result.cups.find((c) => c.excluded === null);
   const told = result.beside
@@ -79,10 +99,13 @@ export function Compared({
               ) as Record<Attribute, number | null>,
           )}
           names={result.cups.map((c) => nameOf(c.cup))}
+          expected={expected}
         />
         <p className="small mt-1">
           Mean mark against the house cup, 0 is right; under it how many called it too little,
-          right, too much.
+          right, too much. Open triangles: what the model expects.{' '}
+          {MODEL_BLIND.has(view.exercise.compares ?? 'infuser') &&
+            `The model knows nothing of the ${COMPARED_WORDS[view.exercise.compares ?? 'infuser']}.`}
         </p>
       </section>
       <section className="paper" aria-label="How sure">

@@ -24,9 +24,12 @@ type Marked = { readonly n: number; readonly mark: number };
 export function Means({
   means,
   names,
+  expected = [],
   joined = false,
 }: {
   means: Means;
+  /** What the model expects of each; null: nothing. */
+  expected?: readonly (Readonly<Record<Attribute, number>> | null)[];
   names: readonly string[];
   /** One after another: a line leads from each to the next, and the newest is solid. */
   joined?: boolean;
@@ -68,7 +71,14 @@ export function Means({
           }
         </Drawn>
         {ATTRIBUTE_NAMES.map((a, i) => (
-          <Row key={a} attribute={a} at={rows - i - 0.5} means={means} joined={joined} />
+          <Row
+            key={a}
+            attribute={a}
+            at={rows - i - 0.5}
+            means={means}
+            expected={expected}
+            joined={joined}
+          />
         ))}
       </Plot>
     </div>
@@ -80,11 +90,13 @@ function Row({
   attribute,
   at,
   means,
+  expected,
   joined,
 }: {
   attribute: Attribute;
   at: number;
   means: Means;
+  expected: readonly (Readonly<Record<Attribute, number>> | null)[];
   joined: boolean;
 }) {
   const marked = means.flatMap((m, n): Marked[] => {
@@ -110,6 +122,9 @@ function Row({
             >
               {ATTRIBUTES[attribute].label}
             </text>
+            {expected.map(
+              (of, n) => of && <Expected key={n} x={x(of[attribute])} y={y(at)} number={n + 1} />,
+            )}
             {marked.map((p) => (
               <Block
                 key={p.n}
@@ -123,6 +138,23 @@ function Row({
         )}
       </Drawn>
     </>
+  );
+}
+
+/** Where the model expects a cup: an open triangle over the line, with the number of the cup. */
+function Expected({ x, y, number }: { x: number; y: number; number: number }) {
+  return (
+    <g data-expected={number}>
+      <path
+        d={`M${x - 7} ${y - 24}h14l-7 11z`}
+        fill="var(--ground)"
+        stroke="var(--ink)"
+        strokeWidth="1.6"
+      />
+      <text x={x + 9} y={y - 15} fontSize="12" fill="var(--ink-2)">
+        {number}
+      </text>
+    </g>
   );
 }
 

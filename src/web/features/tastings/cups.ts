@@ -14,6 +14,13 @@ export const COMPARED_WORDS: Readonly<Record<Compared, string>> = {
   stirring: 'stirring',
   poured: 'place in the pour',
   hotCold: 'way of brewing',
+  lid: 'lid',
+  warming: 'warming of the vessel',
+  milk: 'milk',
+  glass: 'water on the extract',
+  water: 'water',
+  lot: 'lot',
+  tea: 'tea',
 };
 const COMPARISON_NAMES: Readonly<Record<Compared, string>> = {
   infuser: 'Infusers side by side',
@@ -21,6 +28,13 @@ const COMPARISON_NAMES: Readonly<Record<Compared, string>> = {
   stirring: 'Stirred beside still',
   poured: 'Cups of one pot',
   hotCold: 'Hot beside cold',
+  lid: 'Lid on beside lid off',
+  warming: 'Vessel warmed beside not',
+  milk: 'With milk beside without',
+  glass: 'Waters on one extract',
+  water: 'Waters side by side',
+  lot: 'Lots side by side',
+  tea: 'Teas side by side',
 };
 /** The name of an exercise: "Ladder of time". */
 export function exerciseName({
@@ -51,7 +65,11 @@ export const cupsWords = (n: number): string => `${countWord(n)} ${n === 1 ? 'cu
 /** A figure in which the cups may differ. */
 function isVaried({ way, compares }: Pick<Exercise, 'way' | 'compares'>, figure: Factor): boolean {
   if (!compares) return way === figure;
-  return compares === 'hotCold' || (compares === 'steep' && figure === 'seconds');
+  if (compares === 'hotCold' || compares === 'tea') return true;
+  return (
+    (compares === 'steep' && figure === 'seconds') ||
+    (compares === 'warming' && figure === 'celsius')
+  );
 }
 /** What is alike in all cups, in words. */
 export function alikeWords(
@@ -61,7 +79,7 @@ export function alikeWords(
   const c = e.cups[0]?.plan;
   if (!c || e.kind === 'dialIn' || e.kind === 'calibration') return '';
   return [
-    !e.compares && e.way === 'grams'
+    (!e.compares && e.way === 'grams') || e.compares === 'tea'
       ? null
       : `${numberText((c.grams / c.water) * 100, 2)} g per 100 ml`,
     isVaried(e, 'celsius') ? null : temperatureText(celsius(c.celsius), scale),

@@ -1,6 +1,14 @@
 import type { Dispatch } from 'react';
-import { type Compared, cupName, liquorOfCup, valueText } from '#core/tastings';
+import {
+  type Compared,
+  cupName,
+  liquorOfCup,
+  type PlannedCup,
+  TASTED_WATERS,
+  valueText,
+} from '#core/tastings';
 import { INFUSER_KINDS, INFUSERS } from '#core/vessels';
+import type { Tea } from '#contracts/teas';
 import { useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';
 import { PickList } from '../../../ui/PickList';
@@ -9,22 +17,56 @@ import { COMPARED_WORDS } from '../cups';
 import {
   changedCup,
   changedFigure,
+  otherTeas,
   type SetUpEvent,
   type SetUpPlan,
   type SetUpState,
 } from './model';
 
 /** What differs is named, not chosen. */
-const NAMED: readonly Compared[] = ['steep', 'stirring', 'poured'];
+const NAMED: readonly Compared[] = [
+  ...(['steep', 'stirring', 'poured'] as const),
+  ...(['lid', 'warming', 'milk', 'glass'] as const),
+];
+
+/** What may be compared by name: waters, the lots of the tea, the teas of the book. */
+function namesFor(
+  of: 'water' | 'lot' | 'tea',
+  state: SetUpState,
+  teas: readonly Tea[],
+): readonly string[] {
+  switch (of) {
+    case 'water':
+      return TASTED_WATERS;
+    case 'lot':
+      return state.tea.lots.map(({ name }) => name);
+    case 'tea':
+      return [state.tea.name, ...otherTeas(state, teas).map(({ name }) => name)];
+  }
+}
+/** A cup with another name; another tea brings the figures of its own recipe. */
+function namedCup(
+  cup: PlannedCup,
+  name: string,
+  state: SetUpState,
+  teas: readonly Tea[],
+): Partial<PlannedCup> {
+  if (!cup.made || !('name' in cup.made)) return {};
+  const made = { of: cup.made.of, name };
+  const other = made.of === 'tea' ? otherTeas(state, teas).find((t) => t.name === name) : undefined;
+  return { ...other?.cup, made };
+}
 
 /** The cups with their figures: a touch on one changes it. */
 export function PlannedCups({
   state,
   plan,
+  teas,
   dispatch,
 }: {
   state: SetUpState;
   plan: SetUpPlan;
+  teas: readonly Tea[];
   dispatch: Dispatch<SetUpEvent>;
 }) {
   const { exercise, tea, vessel } = state;
@@ -59,6 +101,25 @@ export function PlannedCups({
                 <Cup liquor={liquorOfCup(brewedAs, c, c.seconds)} size={46} />
               </td>
               {compares && NAMED.includes(compares) && <td className="l">{cupName(c)}</td>}
+              {c.made && 'name' in c.made && (
+                <td className="l">
+                  <PickList
+                    label={`Cup ${i + 1}, ${c.made.of}`}
+                    shown={c.made.name || 'choose'}
+                    chosen={c.made.name}
+                    choices={namesFor(c.made.of, state, teas).map((name) => ({
+                      value: name,
+                      text: name,
+                    }))}
+                    onPick={(name) =>
+                      dispatch({
+                        type: 'cupsChanged',
+                        cups: changedCup(cups, i, namedCup(c, name, state, teas)),
+                      })
+                    }
+                  />
+                </td>
+              )}
               {compares === 'infuser' && (
                 <td className="l">
                   <PickList

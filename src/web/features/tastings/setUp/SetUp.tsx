@@ -73,7 +73,7 @@ export function SetUp({
     firstSetUp,
   );
   const [id] = useState(newId);
-  const plan = useMemo(() => planOf(state, site), [state, site]);
+  const plan = useMemo(() => planOf(state, site, teas), [state, site, teas]);
   const readiness = readinessOf(state, plan);
   const ready = readiness === 'ready' && !isSaving;
   const setUp = async () => {
@@ -106,7 +106,7 @@ export function SetUp({
       <h1 className="visually-hidden">Set up a tasting</h1>
       <SetUpSentence state={state} plan={plan} teas={teas} vessels={vessels} dispatch={dispatch} />
       <section className="work">
-        <PlannedCups state={state} plan={plan} dispatch={dispatch} />
+        <PlannedCups state={state} plan={plan} teas={teas} dispatch={dispatch} />
         <Tasters
           chosen={state.tasters}
           onTouch={(taster) => dispatch({ type: 'tasterTouched', id: taster })}

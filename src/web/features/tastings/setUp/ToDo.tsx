@@ -30,6 +30,17 @@ function WeighOut({ state, plan: { cups } }: { state: SetUpState; plan: SetUpPla
     </>
   );
 }
+/** Glasses of one extract: it stands ready, and only the water differs. */
+const Glasses = () => (
+  <>
+    <h2 className="mt-3">One extract</h2>
+    <p>
+      The extract was brewed before, in the fridge. Pour the same amount of cold extract into every
+      glass first, then the same amount of each water. Hot water goes into the middle: glass breaks
+      from sudden heat.
+    </p>
+  </>
+);
 function OneClock({ plan: { schedule, cups } }: { plan: SetUpPlan }) {
   const isCold = cups.some(isColdCup);
   return (
@@ -124,7 +135,7 @@ export function ToDo(props: {
   return (
     <>
       <WeighOut state={state} plan={plan} />
-      <OneClock plan={plan} />
+      {state.exercise.compares === 'glass' ? <Glasses /> : <OneClock plan={plan} />}
       <About kind={state.exercise.kind} />
       {plan.comparesOne && <LikeForLike {...props} />}
       <p className="cautions mt-3">

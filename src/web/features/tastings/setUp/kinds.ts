@@ -1,5 +1,8 @@
 import { type CupWish, EXERCISES } from '#core/tastings';
-import { WAY_WORDS } from '../cups';
+import { exerciseName, WAY_WORDS } from '../cups';
+
+/** Comparisons whose cups differ in something no figure says. */
+const MADE = ['tea', 'lot', 'water', 'lid', 'warming', 'milk', 'glass'] as const;
 
 export const KINDS: readonly { value: CupWish; text: string }[] = [
   { value: { kind: 'ladder', way: 'seconds' }, text: 'Ladder of time' },
@@ -31,6 +34,10 @@ export const KINDS: readonly { value: CupWish; text: string }[] = [
   },
   { value: { kind: 'comparison', way: 'seconds', compares: 'poured' }, text: 'Cups of one pot' },
   { value: { kind: 'comparison', way: 'seconds', compares: 'hotCold' }, text: 'Hot beside cold' },
+  ...MADE.map((compares) => ({
+    value: { kind: 'comparison', way: 'seconds', compares } as const,
+    text: exerciseName({ kind: 'comparison', way: 'seconds', compares }),
+  })),
   { value: { kind: 'calibration', way: 'seconds' }, text: 'Calibration of tasters' },
   ...(['pair', 'triangle', 'duoTrio'] as const).flatMap((kind) =>
     (['seconds', 'grams', 'celsius'] as const).map((way) => ({

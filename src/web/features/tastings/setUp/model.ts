@@ -1,6 +1,9 @@
+import { inColdVessel } from '#core/heat';
 import type { SiteFacts } from '#core/recipes';
 import { boilingOnLeaf, methodFor } from '#core/recipes';
+import { styleOf } from '#core/styles';
 import {
+  type Around,
   cupsFor,
   type CupWish,
   type Factor,
@@ -19,7 +22,7 @@ import {
   usualCupCount,
 } from '#core/tastings';
 import { lotInUse, recipeFor } from '#core/teas';
-import { grams, minutesText } from '#core/units';
+import { celsius, grams, minutesText } from '#core/units';
 import type { Lot, Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 
@@ -147,26 +150,76 @@ function houseCup({ standard, vessel }: SetUpState, version: Version, site: Site
   const onLeaf = boilingOnLeaf(vessel, site, grams((vessel.mark * STANDARD_DOSE) / 100));
   return standardPreparation(vessel.mark, onLeaf.cold);
 }
+/** Another tea's cup in the same vessel, by its own recipe. */
+const cupOfTea = (tea: Tea, vessel: Vessel): PlannedCup | null => {
+  const recipe = (recipeFor(tea, methodFor(vessel))?.house ?? tea.house)?.recipe;
+  return recipe ? housePour(recipe, vessel.mark) : null;
+};
+/** Other teas that can stand beside this one in the vessel, those of its own family first. */
+export const otherTeas = (
+  { tea, vessel }: Pick<SetUpState, 'tea' | 'vessel'>,
+  teas: readonly Tea[],
+) => {
+  const { family } = styleOf(tea.style);
+  return teas
+    .filter((other) => other.id !== tea.id && !other.retired)
+    .flatMap((other) => {
+      const cup = cupOfTea(other, vessel);
+      return cup ? [{ name: other.name, cup, near: styleOf(other.style).family === family }] : [];
+    })
+    .sort((a, b) => Number(b.near) - Number(a.near) || a.name.localeCompare(b.name));
+};
+/** What of the book and the site some comparisons begin with. */
+function aroundOf(
+  state: SetUpState,
+  house: PlannedCup,
+  site: SiteFacts,
+  teas: readonly Tea[],
+): Around {
+  const { tea, vessel } = state;
+  return {
+    lots: tea.lots.map(({ name }) => name),
+    teas: otherTeas(state, teas),
+    notWarmed: Math.round(
+      inColdVessel(celsius(house.celsius), {
+        ...{ water: grams(house.water), material: vessel.material, capacity: vessel.brim },
+        ...{ leaf: grams(house.grams), leafAt: site.ambient },
+      }),
+    ),
+  };
+}
 /** The cups as they follow from the choices. */
 function computedCups(
   { exercise, lesson, count, vessel }: SetUpState,
   house: PlannedCup,
   { recipe }: Version,
   site: SiteFacts,
+  around: Around,
 ): readonly PlannedCup[] {
-  if (!lesson) return cupsFor(house, recipe, exercise, count);
+  if (!lesson) return cupsFor(house, recipe, exercise, count, around);
   return leafPart(lesson.id, lesson.part).cups(leafLessonAt(house, vessel, site));
 }
 
+/** The first cup of teas side by side is the tea that was picked. */
+const withOwnName =
+  ({ tea }: SetUpState) =>
+  (cup: PlannedCup): PlannedCup =>
+    cup.made?.of === 'tea' && cup.made.name === ''
+      ? { ...cup, made: { of: 'tea', name: tea.name } }
+      : cup;
+
 /** What follows from the choices: recipe, lot, cups and how they are run. */
-export function planOf(state: SetUpState, site: SiteFacts) {
+export function planOf(state: SetUpState, site: SiteFacts, teas: readonly Tea[] = []) {
   const { tea, vessel, exercise } = state;
   const { kind, way, compares } = exercise;
   // Only teas with a house recipe are offered.
   const version = (recipeFor(tea, methodFor(vessel))?.house ?? tea.house) as Version;
   const house = houseCup(state, version, site);
-  const cups =
-    state.cups.kind === 'own' ? state.cups.cups : computedCups(state, house, version, site);
+  const worked =
+    state.cups.kind === 'own'
+      ? state.cups.cups
+      : computedCups(state, house, version, site, aroundOf(state, house, site, teas));
+  const cups = worked.map(withOwnName(state));
   const alike = likeForLike(cups, way, compares);
   /** Its cups should differ in one thing alone. */
   const comparesOne = kind !== 'dialIn' && kind !== 'calibration';
