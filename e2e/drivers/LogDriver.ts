@@ -1,7 +1,8 @@
 import { expect, type Locator } from '@playwright/test';
 import { Hands } from './Hands';
 
-type Word = 'Tea' | 'Site' | 'Person' | 'Since' | 'Verdict' | 'Vessel' | 'Method' | 'Lot' | 'Pull';
+type Word =
+  'Tea' | 'Site' | 'Person' | 'Since' | 'Verdict' | 'Vessel' | 'Method' | 'Lot' | 'Pull' | 'Noted';
 
 /** The log, its trends and one brew's page, as somebody reads them. */
 export class LogDriver extends Hands {

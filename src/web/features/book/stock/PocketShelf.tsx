@@ -26,7 +26,7 @@ export function PocketShelf({
   const canFill = role !== 'trainee' && bagged.length > 0;
   if (bagged.length === 0 && pockets.length === 0) return null;
   return (
-    <section className="mt-6" aria-label="Pockets filled ahead">
+    <section className="mt-6" aria-label="Filled ahead">
       <div className="flex flex-wrap items-end gap-3">
         <h2 className="flex-1">
           Pockets filled ahead<small>a brew by the bag takes the oldest first</small>
