@@ -223,7 +223,7 @@ test('no accessibility violations at the bar, light and dim: signing in, running
 
 for (const [places, paths] of [
   ['start and shelf', ['/start', '/shelf', '/shelf/new', '/shelf/kettles/new']],
-  ['book', ['/book', '/book/new']],
+  ['book', ['/book', '/book/new', '/book/stock']],
   [
     'school',
     [

@@ -1,4 +1,4 @@
-import { daysAfter, type SiteDate, siteDate, weekdayOf, type Zone } from '#core/time';
+import { daysAfter, type SiteDate, siteDate, weekdayOf, WEEKDAYS, type Zone } from '#core/time';
 import { type EpochMs, epochMs, type Grams, grams, ML_PER, numberText } from '#core/units';
 
 // Leaf in stock: counted once, used up by what is brewed; how long the rest lasts, and what a cup costs.
@@ -50,15 +50,6 @@ export function stockOf(counted: Counted | null, used: Grams, perDay: Grams | nu
   return { kind: 'lasts', left, perDay, days: left / perDay };
 }
 
-const WEEKDAYS = [
-  'Monday',
-  'Tuesday',
-  'Wednesday',
-  'Thursday',
-  'Friday',
-  'Saturday',
-  'Sunday',
-] as const;
 /** Days ahead that are named by their weekday. */
 const BY_WEEKDAY = 6;
 /** About when it is gone: "about Thursday", "about 2026-04-17". */

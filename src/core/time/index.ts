@@ -25,6 +25,7 @@ export {
   rangesText,
   servicesFrom,
   stretches,
+  WEEKDAYS,
   type Hand,
   type SiteWeek,
   type Stretch,

@@ -9,6 +9,16 @@ import {
   type Zone,
 } from './siteTime';
 
+/** The weekdays by name, Monday first, as `weekdayOf` counts them. */
+export const WEEKDAYS = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const;
 /** From one clock time to another; one that does not end after it begins ends on the next day. */
 export type WallRange = readonly [from: WallTime, to: WallTime];
 /** Ranges of each weekday, Monday first. */

@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import { WEEKDAYS } from '#core/time';
 import { useSession, useZone } from '../../entities/people/session';
-import { DAYS, faultIn, hoursOf, type Part, PARTS, typedOf } from './hoursTyped';
+import { faultIn, hoursOf, type Part, PARTS, typedOf } from './hoursTyped';
 import { OtherDays } from './OtherDays';
 import { SiteSetting } from './SiteSetting';
 
@@ -19,7 +20,7 @@ export function HoursPage() {
   const type = (part: Part, day: number, text: string) =>
     setTyped((t) => ({ ...t, [part]: t[part].map((old, i) => (i === day ? text : old)) }));
   const toEveryDay = (part: Part) =>
-    setTyped((t) => ({ ...t, [part]: DAYS.map(() => t[part][0] ?? '') }));
+    setTyped((t) => ({ ...t, [part]: WEEKDAYS.map(() => t[part][0] ?? '') }));
   const read = () => {
     setTried(true);
     const hours = hoursOf(typed);
@@ -51,7 +52,7 @@ export function HoursPage() {
               {PART_WORDS[part].name}
               <small className="small block font-normal">{PART_WORDS[part].what}</small>
             </legend>
-            {DAYS.map((day, i) => (
+            {WEEKDAYS.map((day, i) => (
               <HoursField
                 key={day}
                 day={day}

@@ -1,15 +1,13 @@
-import { parseRanges, rangesText, type SiteDate, type WallRange, type Week } from '#core/time';
+import {
+  parseRanges,
+  rangesText,
+  type SiteDate,
+  type WallRange,
+  type Week,
+  WEEKDAYS,
+} from '#core/time';
 import type { SiteHours } from '#contracts/sites';
 
-export const DAYS = [
-  'Monday',
-  'Tuesday',
-  'Wednesday',
-  'Thursday',
-  'Friday',
-  'Saturday',
-  'Sunday',
-] as const;
 export const PARTS = ['open', 'preferred', 'services'] as const;
 export type Part = (typeof PARTS)[number];
 /** What a shop begins with until its own hours are typed. */
@@ -34,7 +32,7 @@ export type HoursTyped = Readonly<Record<Part, readonly string[]>> & {
 
 export const typedOf = (hours: SiteHours | null, zone: string): HoursTyped => {
   const week = (part: Part) =>
-    DAYS.map((_, i) => (hours ? rangesText(hours[part][i] ?? []) : USUAL[part]));
+    WEEKDAYS.map((_, i) => (hours ? rangesText(hours[part][i] ?? []) : USUAL[part]));
   return {
     zone,
     open: week('open'),
