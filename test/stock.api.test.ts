@@ -2,10 +2,10 @@ import { startingRecipe } from '../src/core/recipes/index';
 import { type Begun, begunHouse, brewBody, newId, POT } from './house';
 
 const DAY = 86_400_000;
-const LEAF_A_BREW = async (id: string) =>
-  (await h.callers.brewer.get(`/api/brews/${id}`).expect(200)).body.brew.plan.leaf as number;
 let h: Begun;
 let lot: string;
+const leafOf = async (id: string) =>
+  (await h.callers.brewer.get(`/api/brews/${id}`).expect(200)).body.brew.plan.leaf as number;
 beforeEach(async () => {
   h = await begunHouse();
   lot = newId();
@@ -35,7 +35,7 @@ test('a tin is counted; brews since then take their leaf off, weighed leaf as it
   expect(await stock()).toMatchObject({ counted: null, used: 0, perDay: null, price: null });
   await count(500, h.now() - 3_600_000).expect(200);
   const first = await start({ at: h.now() - 1_800_000 });
-  const planned = await LEAF_A_BREW(first);
+  const planned = await leafOf(first);
   expect((await stock()).used).toBeCloseTo(planned, 6);
   await event(first, { kind: 'step', key: 'weigh', outcome: 'done', grams: planned + 1.5 });
   expect((await stock()).used).toBeCloseTo(planned + 1.5, 6);
@@ -52,7 +52,7 @@ test('leaf of a brew that was given up before its water went on is still in the 
   await event(dry, { kind: 'abandon', reason: 'changed his mind' });
   expect((await stock()).used).toBe(0);
   const wet = await start({ at: h.now() - 30_000 });
-  const planned = await LEAF_A_BREW(wet);
+  const planned = await leafOf(wet);
   await event(wet, { kind: 'abandon', reason: 'spilled' });
   expect((await stock()).used).toBeCloseTo(planned, 6);
 });
@@ -70,7 +70,7 @@ test('what was brewed before the count does not count; a count that comes late c
 
 test('grams a day need three days; then they are of the tea, whichever lot', async () => {
   const id = await start({ at: h.now() - 10 * DAY });
-  expect((await stock()).perDay).toBeCloseTo((await LEAF_A_BREW(id)) / 10, 3);
+  expect((await stock()).perDay).toBeCloseTo((await leafOf(id)) / 10, 3);
 });
 
 test('a price is a lead’s; another currency is refused beside its field', async () => {
@@ -144,7 +144,7 @@ describe('pockets filled ahead', () => {
     pockets = newId();
     await fill().expect(200);
     const id = await start({ vesselId: mug, versionId: version, at: h.now() });
-    const bags = Math.round((await LEAF_A_BREW(id)) / BAG);
+    const bags = Math.round((await leafOf(id)) / BAG);
     expect(bags).toBeGreaterThan(1);
     expect(await left()).toEqual([10 - (bags - 1)]);
     expect((await stock()).used).toBe(11 * BAG);
