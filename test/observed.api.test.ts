@@ -55,6 +55,16 @@ test('what was noted of a judged cup is kept, found by each word, exported, and 
   expect(await found('malty')).toEqual([]);
 });
 
+test('two spellings that the database takes for one word are both kept with the cup, and found once', async () => {
+  const id = await pulled();
+  const judged = await done(
+    id,
+    judgement({ clarity: null, words: ['rosé', 'rose', '🌿', '🍵'], leaf: [] }),
+  );
+  expect(judged.observed.words).toEqual(['rosé', 'rose', '🌿', '🍵']);
+  expect(await found('rose')).toEqual([id]);
+});
+
 test('a cup without notes has none, and a repeated judgement keeps one set', async () => {
   const id = await pulled();
   const event = newId();

@@ -149,4 +149,27 @@ describe('pockets filled ahead', () => {
     expect(await left()).toEqual([10 - (bags - 1)]);
     expect((await stock()).used).toBe(11 * BAG);
   });
+  test('a bag that nobody filled ahead takes its leaf out of the tin', async () => {
+    const mug = newId();
+    await h.callers.lead
+      .post('/api/vessels', {
+        ...{
+          ...POT,
+          id: mug,
+          siteId: h.ids.site,
+          name: 'Bag mug',
+          infuser: 'flatbag',
+          basket: null,
+        },
+      })
+      .expect(200);
+    await count(500, h.now() - 3_600_000).expect(200);
+    await fill({ filled: 1 }).expect(200);
+    const id = await start({ vesselId: mug, versionId: version, at: h.now() });
+    const brewed = await leafOf(id);
+    expect(brewed).toBeGreaterThan(BAG);
+    // One bag was in its pocket already; the others were filled as the brew was made.
+    expect((await stock()).used).toBeCloseTo(brewed, 6);
+    expect(await left()).toEqual([]);
+  });
 });

@@ -148,6 +148,8 @@ export const Plan = z.strictObject({
     .optional(),
   /** The water it was made with; absent: it was not kept yet. */
   brewWater: BrewWaterBody.optional(),
+  /** Leaf of it that came out of pockets filled ahead; absent: none. */
+  pocketed: quantity<Grams>({ min: 0.1, max: 2000 }).optional(),
   /** Less leaf for cups poured one by one; the leaf it would have without. */
   taper: z
     .strictObject({

@@ -90,6 +90,8 @@ export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFa
   kettleUsed?: KettleUsed | null | undefined;
   /** The water it was made with; absent: it was not kept yet. */
   brewWater?: BrewWater | undefined;
+  /** Leaf of it that came out of pockets filled ahead; absent: none. */
+  pocketed?: Grams | undefined;
   /** Less leaf for cups poured one by one; the leaf it would have without. */
   taper?: { readonly cups: number; readonly house: Grams } | null | undefined;
   /** A later steep of its leaf: which, and how long each before it was. */

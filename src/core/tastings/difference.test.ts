@@ -5,11 +5,13 @@ import {
   cupCounts,
   cupName,
   cupsFor,
+  cupsSeen,
   type CupWish,
   foldTasting,
   housePour,
   likeForLike,
   marksOfCups,
+  saysOfLeaf,
   scheduleFor,
   setUp,
   usualCupCount,
@@ -77,6 +79,39 @@ describe('comparisons whose cups differ in what no figure says', () => {
     ] as never);
     expect(now.stage).toBe('tasting');
   });
+});
+
+test('a fit hears of lid and warming, not of another tea, lot, water, of milk or an extract', () => {
+  const heard = (['lid', 'warming', 'milk', 'glass', 'water', 'lot', 'tea'] as const).filter(
+    (compares) => cupsOf(compares).every(({ made }) => saysOfLeaf(made)),
+  );
+  expect(heard).toEqual(['lid', 'warming']);
+  expect(saysOfLeaf(undefined)).toBe(true);
+});
+test.each([
+  ['lid', 2],
+  ['tea', 0],
+  ['milk', 0],
+] as const)('cups of a %s comparison that reach a fit: %d', (compares, reach) => {
+  const ask = { ...wish(compares), asks: 'strength' as const, cups: cupsOf(compares) };
+  const exercise = setUp({ ...ask, tasters: [{ id: 'a', name: 'A' }] }, seeded(11));
+  const codes = exercise.cups.flatMap((cup) => cup.codes);
+  const acts = [
+    { kind: 'start' },
+    ...[0, 1].flatMap((cup) => [
+      { kind: 'pour', cup },
+      { kind: 'pull', cup },
+    ]),
+    ...codes.map((code) => ({
+      ...{ kind: 'keep', taster: 'a', code },
+      sheet: { marks: { strength: 0 }, words: [] },
+    })),
+    { kind: 'handIn', taster: 'a', order: null, choice: null },
+    { kind: 'reveal' },
+  ];
+  const events = acts.map((act, i) => ({ id: String(i), at: i * 1000, by: 'a', act }));
+  const seen = cupsSeen(exercise, foldTasting(exercise, events as never), OF);
+  expect(seen).toHaveLength(reach);
 });
 
 describe('what marks the model expects of each cup', () => {

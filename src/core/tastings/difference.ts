@@ -61,6 +61,13 @@ export function differenceName(made: CupDifference): string {
 export const milkShareOf = (made: CupDifference | undefined): number =>
   made?.of === 'milk' ? MILK_SHARES[made.milk] : 0;
 
+/**
+ * Whether a cup says something of its tea's own leaf in the usual water: a fit takes no other. Another tea or lot, another
+ * water, milk and an extract in the glass say nothing of that.
+ */
+export const saysOfLeaf = (made: CupDifference | undefined): boolean =>
+  made === undefined || made.of === 'lid' || made.of === 'warming';
+
 /** The differences a comparison begins with; `named` are the lots or teas there are. */
 export function differencesFor(
   of: DifferenceOf,

@@ -69,6 +69,7 @@ export {
 export {
   differenceName,
   LONGEST_NAME,
+  saysOfLeaf,
   TASTED_WATERS,
   type CupDifference,
   type DifferenceOf,

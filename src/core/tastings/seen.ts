@@ -1,5 +1,6 @@
 import { FIT_SCORES, type Seen } from '#core/fitting';
 import { brewOfCup, type MadeOf } from './brew';
+import { saysOfLeaf } from './difference';
 import type { Exercise } from './exercise';
 import type { Tasting } from './fold';
 import { realCups } from './real';
@@ -17,6 +18,7 @@ export function cupsSeen(
     const cup = t.cups[c.cup];
     // A later steep says what the first left, not what the leaf gives.
     if (!cup || c.excluded !== null || (c.made.steep ?? 1) > 1) return [];
+    if (!saysOfLeaf(c.made.made)) return [];
     const sheets = t.tasters
       .filter((x) => x.handedIn !== null)
       .flatMap((x) =>

@@ -4,7 +4,7 @@ import { cardOf, planAgain, planOf } from '#core/brews';
 import { houseKettle } from '#core/heat';
 import { cardFaultWords, methodFor } from '#core/recipes';
 import { lotInUse } from '#core/teas';
-import { secondsBetween } from '#core/units';
+import { grams, secondsBetween } from '#core/units';
 import { vesselFaults } from '#core/vessels';
 import type { Brew, startBrew } from '#contracts/brews';
 import type { Site } from '#contracts/sites';
@@ -143,6 +143,17 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
   };
 }
 
+/** The plan of a brew by the bag, with its bags out of the pockets that were filled ahead. */
+async function withPockets(
+  tx: Tx,
+  { plan, method, site, teaId }: Awaited<ReturnType<typeof planBrew>>,
+) {
+  const { bag } = plan.recipe;
+  if (method !== 'bag' || bag === null) return plan;
+  const taken = await takePockets(tx, { siteId: site.id, teaId }, Math.round(plan.leaf / bag));
+  return taken === 0 ? plan : { ...plan, pocketed: grams(taken * bag) };
+}
+
 /**
  * Starts a brew, or the next steep of one, in the transaction `tx`. A repeated id gets the same brew.
  * @throws when the bar is full, the vessel in use, or the recipe cannot be brewed in it
@@ -163,7 +174,8 @@ export async function startBrewIn(
       at: 'This brew began more than a month ago. The bar does not take a brew that old.',
     });
   const planned = await planBrew(tx, given, now);
-  const { site, vesselId, method, lotId, versionId, plan, kettle, leafId, teaId } = planned;
+  const { site, vesselId, method, lotId, versionId, kettle, leafId, teaId } = planned;
+  const plan = given.after === null ? await withPockets(tx, planned) : planned.plan;
   const place = await freePlace(tx, site.id, given.place);
   const at = new Date(instantOf(given.at, now));
   await tx.insert(brews).values({
@@ -191,9 +203,6 @@ export async function startBrewIn(
     verdictKind: 'unjudged',
     remark: '',
   });
-  const bag = plan.recipe.bag;
-  if (method === 'bag' && bag !== null && given.after === null)
-    await takePockets(tx, { siteId: site.id, teaId }, Math.round(plan.leaf / bag));
   await tx.insert(brewEvents).values({
     id: given.id,
     brewId: given.id,

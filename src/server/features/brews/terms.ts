@@ -9,7 +9,12 @@ import { brews, brewTerms } from '../../db/schema';
 export async function keepTerms(tx: Tx, brewId: string, observed: Observed | null): Promise<void> {
   await tx.delete(brewTerms).where(eq(brewTerms.brewId, brewId));
   const terms = observed === null ? [] : observedTerms(observed);
-  if (terms.length > 0) await tx.insert(brewTerms).values(terms.map((term) => ({ term, brewId })));
+  if (terms.length === 0) return;
+  // To the database two spellings may be one word ("thé", "the"): it keeps the first.
+  await tx
+    .insert(brewTerms)
+    .ignore()
+    .values(terms.map((term) => ({ term, brewId })));
 }
 
 /** Brews that were noted with a term. */

@@ -63,12 +63,15 @@ export function createPocketService(deps: Deps) {
   };
 }
 
-/** Bags of a brew out of the pockets of its tea that were filled first; fewer are taken where fewer are left. */
+/**
+ * Bags of a brew out of the pockets of its tea that were filled first.
+ * @returns how many there were: fewer than asked for where fewer are left
+ */
 export async function takePockets(
   tx: Tx,
   of: { readonly siteId: string; readonly teaId: string },
   bags: number,
-): Promise<void> {
+): Promise<number> {
   const there = await tx
     .select({ id: pockets.id, left: pockets.left, rev: pockets.rev })
     .from(pockets)
@@ -78,11 +81,12 @@ export async function takePockets(
   let open = bags;
   for (const { id, left, rev } of there) {
     const taken = Math.min(open, left);
-    if (taken === 0) return;
+    if (taken === 0) break;
     await tx
       .update(pockets)
       .set({ left: left - taken, rev: rev + 1 })
       .where(eq(pockets.id, id));
     open -= taken;
   }
+  return bags - open;
 }

@@ -4,13 +4,12 @@ import type { Pockets } from '#contracts/stock';
 import type { Tx } from '../../db/pool';
 import { batches, brews, lots, lotStock, people, pockets } from '../../db/schema';
 
-/** Leaf that was taken: for a brew, for a bag, for a cold batch, or to fill pockets with. */
+/** Leaf that was taken: for a brew, for a cold batch, or to fill pockets with. */
 export type Taken = {
   readonly teaId: string;
   readonly lotId: string | null;
   readonly at: number;
   readonly grams: Grams;
-  readonly from: 'leaf' | 'bag' | 'pockets';
 };
 
 /** Every lot that is not finished, with its count and price; one alone where an id is given. */
@@ -31,10 +30,13 @@ export const stockRows = (tx: Tx, lotId?: string) =>
     .where(lotId === undefined ? ne(lots.state, 'finished') : eq(lots.id, lotId));
 export type StockRow = Awaited<ReturnType<typeof stockRows>>[number];
 
-/** Leaf of a plan in grams: as it was weighed last, where a scale was used. */
-const brewedLeaf = sql<number>`coalesce(
+/**
+ * Leaf of a brew in grams, as it was weighed last where a scale was used, less what came out of pockets: that left its
+ * tin when they were filled.
+ */
+const brewedLeaf = sql<number>`greatest(0, coalesce(
   json_value(json_extract(${brews.marks}, '$[*].grams'), '$[last]'),
-  json_value(${brews.plan}, '$.leaf'))`;
+  json_value(${brews.plan}, '$.leaf')) - coalesce(json_value(${brews.plan}, '$.pocketed'), 0))`;
 
 /** All leaf of these teas that was taken since an instant, at every site: lots are the house's. */
 export async function takenSince(tx: Tx, teaIds: readonly string[], since: Date): Promise<Taken[]> {
@@ -45,7 +47,6 @@ export async function takenSince(tx: Tx, teaIds: readonly string[], since: Date)
       teaId: brews.teaId,
       lotId: brews.lotId,
       at: brews.startedAt,
-      method: brews.method,
       leaf: brewedLeaf,
     })
     .from(brews)
@@ -71,19 +72,14 @@ export async function takenSince(tx: Tx, teaIds: readonly string[], since: Date)
     .select()
     .from(pockets)
     .where(and(inArray(pockets.teaId, ids), gte(pockets.at, since)));
-  return [
-    ...brewed.map(({ teaId, lotId, at, method, leaf }) => ({
+  const taken = (
+    rows: readonly { teaId: string; lotId: string | null; at: Date; leaf: number }[],
+  ) =>
+    rows.map(({ teaId, lotId, at, leaf }) => ({
       ...{ teaId, lotId, at: at.getTime(), grams: grams(Number(leaf)) },
-      from: method === 'bag' ? ('bag' as const) : ('leaf' as const),
-    })),
-    ...cold.map(({ teaId, lotId, at, leaf }) => ({
-      ...{ teaId, lotId, at: at.getTime(), grams: grams(Number(leaf)), from: 'leaf' as const },
-    })),
-    ...filled.map((p) => ({
-      ...{ teaId: p.teaId, lotId: p.lotId, at: p.at.getTime(), from: 'pockets' as const },
-      grams: grams(p.grams * p.filled),
-    })),
-  ];
+    }));
+  const inPockets = filled.map((p) => ({ ...p, leaf: p.grams * p.filled }));
+  return [brewed, cold, inPockets].flatMap(taken);
 }
 
 const pocketRows = (tx: Tx) =>

@@ -11,11 +11,6 @@ import type { Signed } from '../../http/route';
 import { inRecordedTransaction } from '../history';
 import { pocketsLeft, type StockRow, stockRows, type Taken, takenSince } from './repository';
 
-/** A bag that was filled ahead is no new leaf: its pockets were counted when they were filled. */
-const takesLeaf =
-  (withPockets: ReadonlySet<string>) =>
-  ({ from, teaId }: Taken): boolean =>
-    from !== 'bag' || !withPockets.has(teaId);
 const sumOf = (taken: readonly Taken[]): Grams => grams(taken.reduce((sum, t) => sum + t.grams, 0));
 const uses = (taken: readonly Taken[]) =>
   taken.map(({ grams: g, at }) => ({ grams: g, at: epochMs(at) }));
@@ -42,9 +37,7 @@ async function stockOfRows(tx: Tx, rows: readonly StockRow[], now: number): Prom
   const counts = rows.flatMap(({ countedAt }) => (countedAt ? [countedAt.getTime()] : []));
   const since = new Date(Math.min(rateFrom(epochMs(now)), ...counts));
   const taken = await takenSince(tx, [...new Set(rows.map(({ teaId }) => teaId))], since);
-  const withPockets = new Set(taken.filter((t) => t.from === 'pockets').map((t) => t.teaId));
-  const leaf = taken.filter(takesLeaf(withPockets));
-  return rows.map((row) => asStock(row, leaf, now));
+  return rows.map((row) => asStock(row, taken, now));
 }
 async function requireStock(tx: Tx, lotId: string, now: number): Promise<LotStock> {
   const [found] = await stockOfRows(tx, await stockRows(tx, lotId), now);

@@ -83,7 +83,8 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
             form={form}
             name="filterChanged"
             label="Filter changed on"
-            hint="As 2026-03-14. Empty: no reminder."
+            type="date"
+            hint="Empty: no reminder."
           />
           <TextField
             form={form}
