@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import jsqr from 'jsqr';
 import { PNG } from 'pngjs';
 import { startingRecipe } from '../src/core/recipes/index';
-import { type Begun, begunHouse, newId, PLAIN_TEA, POT } from './house';
+import { type Begun, begunHouse, newId, PLAIN_TEA, POT, SITE } from './house';
 
 // Read back by other programs: poppler for text and size, an independent decoder for the code.
 const folder = mkdtempSync(join(tmpdir(), 'limnos-print-'));
@@ -71,6 +71,18 @@ test('a wall card: heat, time and window, leaf and spoons for the vessel, cautio
     expect(words).toContain(w);
   expect(words).toMatch(/6 ?g\s+2½ dessert/);
   expect(words).not.toMatch(/health|cure|detox/i);
+});
+test('where water is not filtered the wall card says so, and nowhere else', async () => {
+  expect(text((await card()).path)).not.toMatch(/Chlorine/);
+  await h.callers.lead
+    .patch(`/api/sites/${h.ids.site}`, {
+      ...{ ...SITE, rev: 1 },
+      water: { hardness: 'hard', filtered: false },
+    })
+    .expect(200);
+  const words = text((await card()).path);
+  expect(words).toMatch(/Chlorine in tap water spoils tea/);
+  expect(words).toMatch(/Hard water mutes aroma/);
 });
 test('its code opens this brew, ready, and is read by another program', async () => {
   const { path } = await card();

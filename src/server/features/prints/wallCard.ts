@@ -19,6 +19,7 @@ import {
   solveVessel,
   spoutPath,
 } from '#core/vessels';
+import { waterAdvice } from '#core/water';
 import type { Site } from '#contracts/sites';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
@@ -237,7 +238,14 @@ function foot(p: Paper, w: WallCard, y: number) {
   if (tea.allergens) line(`Allergens: ${tea.allergens}`, 'heavy');
   p.text(
     [
-      `${caffeineOnPaper(tea)} ${tea.cautions} Boiling water and steam scald.`,
+      [
+        caffeineOnPaper(tea),
+        tea.cautions,
+        'Boiling water and steam scald.',
+        ...waterAdvice(site.water),
+      ]
+        .filter(Boolean)
+        .join(' '),
       'Cup as printed: judge by the tea, not by the ink.',
       `House recipe ${version.number}, ${version.author.name}, ${dayOnPaper(version.at)}. Scan to brew.`,
     ].join('\n'),
