@@ -1,3 +1,4 @@
+import { brewCup } from '#core/cup';
 import { celsius, epochMs, grams, seconds } from '#core/units';
 import { cardOfPour, planOfPour, potPour } from '../testing/potPour';
 import { asDone, plannedHeatAt, planOf, toModelInput } from '.';
@@ -69,4 +70,37 @@ describe('a vessel that was to be warmed', () => {
     const read = asDone(PLAN, STYLE, recorded({ marks: [warm('skipped')], readings }));
     expect(read.brew.temperature).toBeCloseTo(PLAN.onLeaf, 6);
   });
+});
+
+describe('stirs of the recipe', () => {
+  const stirred = {
+    ...PLAN,
+    recipe: {
+      ...PLAN.recipe,
+      handling: { ...PLAN.recipe.handling, stir: [seconds(30), seconds(60)] },
+    },
+  };
+  const mark = (key: string, outcome: 'done' | 'skipped') => ({ key, at: ON, outcome });
+  const made = (...marks: readonly ReturnType<typeof mark>[]) =>
+    asDone(stirred, STYLE, recorded({ marks }));
+  test('done, or never spoken of, they change nothing', () => {
+    expect(made().brew).toEqual(toModelInput(stirred, STYLE, seconds(200)));
+    expect(made(mark('stir1', 'done'), mark('stir2', 'done')).stirsLeftOut).toBe(0);
+    expect(asDone(PLAN, STYLE, recorded({ marks: [mark('stir1', 'skipped')] })).stirsLeftOut).toBe(
+      0,
+    );
+  });
+  test('left out, the leaf has less contact: by 1.45 for all of them, by its root for half', () => {
+    const [half, all] = [
+      made(mark('stir1', 'skipped')),
+      made(mark('stir1', 'skipped'), mark('stir2', 'skipped')),
+    ];
+    expect(all.brew.contact).toBeCloseTo(1 / 1.45, 12);
+    expect(half.brew.contact).toBeCloseTo(1 / Math.sqrt(1.45), 12);
+    const strength = ({ brew }: typeof all) => brewCup(brew).taste.strength;
+    expect(strength(all)).toBeLessThan(strength(half));
+    expect(strength(half)).toBeLessThan(strength(made()));
+  });
+  test('the last word on a stir counts', () =>
+    expect(made(mark('stir1', 'skipped'), mark('stir1', 'done')).stirsLeftOut).toBe(0));
 });

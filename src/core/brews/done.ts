@@ -1,6 +1,6 @@
 import type { ColouredBrew } from '#core/colour';
 import { heatOf } from '#core/cup';
-import { heatAfter, type LeafOut } from '#core/extraction';
+import { AGITATION, heatAfter, type LeafOut } from '#core/extraction';
 import { inColdVessel, waterDensity } from '#core/heat';
 import type { StyleId } from '#core/styles';
 import { type Celsius, celsius, type EpochMs, grams, type Seconds, seconds } from '#core/units';
@@ -28,6 +28,8 @@ export type DonePlan = {
   readonly heatOff: Celsius | null;
   /** The card wants a warmed vessel, and the step was left out. */
   readonly notWarmed: boolean;
+  /** Share of the recipe's stirs that were left out; 0 where it has none, or nobody said so. */
+  readonly stirsLeftOut: number;
 };
 export type DoneBrew = Omit<DonePlan, 'plan'> & { readonly brew: ColouredBrew };
 const MS = 1000;
@@ -73,6 +75,23 @@ const wasNotWarmed = (
   plan: Pick<BrewPlan, 'warmed'>,
   marks: readonly Pick<StepRecord, 'key' | 'outcome'>[],
 ): boolean => plan.warmed && marks.findLast((mark) => mark.key === 'warm')?.outcome === 'skipped';
+/** Share of the recipe's stirs that somebody said were left out. */
+function stirsLeftOutOf(
+  { recipe }: Pick<BrewPlan, 'recipe'>,
+  marks: readonly Pick<StepRecord, 'key' | 'outcome'>[],
+): number {
+  const stirs = recipe.handling.stir.map((_, i) => `stir${i + 1}`);
+  const leftOut = stirs.filter(
+    (key) => marks.findLast((mark) => mark.key === key)?.outcome === 'skipped',
+  );
+  return stirs.length === 0 ? 0 : leftOut.length / stirs.length;
+}
+/**
+ * A brew whose stirs were left out: leaf that lies still gives more slowly. The recipe is taken to be as it is with its
+ * stirs, so what they add (`AGITATION.stirred`, a guess) is taken off.
+ */
+export const withStirs = (brew: ColouredBrew, leftOut: number): ColouredBrew =>
+  leftOut === 0 ? brew : { ...brew, contact: (brew.contact ?? 1) * AGITATION.stirred ** -leftOut };
 /** What the water has on the leaf in the same vessel, not warmed. */
 const coldOnLeaf = ({ onLeaf, water, leaf, ambient, vessel }: BrewPlan): Celsius =>
   inColdVessel(onLeaf, {
@@ -87,7 +106,8 @@ export function planAsDone(plan: BrewPlan, style: StyleId, recorded: Recorded): 
   const leafShare = leafShareOf(plan, recorded.marks);
   const heatOff = heatOffOf(plan, style, recorded);
   const notWarmed = wasNotWarmed(plan, recorded.marks);
-  const found = { leafShare, heatOff, notWarmed };
+  const stirsLeftOut = stirsLeftOutOf(plan, recorded.marks);
+  const found = { leafShare, heatOff, notWarmed, stirsLeftOut };
   if (leafShare === null && heatOff === null && !notWarmed) return { ...found, plan };
   const leaf = leafShare === null ? plan.leaf : grams(leafShare * plan.leaf);
   const unread = notWarmed ? coldOnLeaf(plan) : plan.onLeaf;
@@ -100,5 +120,6 @@ export const withOuts = (brew: ColouredBrew, outs: readonly LeafOut[] | undefine
 /** The brew as the models need it, as it was really made, its seconds on the leaf too. */
 export function asDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DoneBrew {
   const { plan: done, ...found } = planAsDone(plan, style, recorded);
-  return { ...found, brew: withOuts(toModelInput(done, style, recorded.steeped), recorded.outs) };
+  const brew = withOuts(toModelInput(done, style, recorded.steeped), recorded.outs);
+  return { ...found, brew: withStirs(brew, found.stirsLeftOut) };
 }

@@ -80,6 +80,7 @@ export {
   planAsDone,
   plannedHeatAt,
   withOuts,
+  withStirs,
   type DoneBrew,
   type DonePlan,
   type Recorded,

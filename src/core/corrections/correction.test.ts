@@ -30,6 +30,7 @@ type Over = {
   warmed?: boolean;
   crowding?: number | null;
   leafShare?: number | null;
+  stirsLeftOut?: number;
   heatOff?: Celsius | null;
 };
 const WATER = millilitres(300);
@@ -103,6 +104,15 @@ describe('before the model is asked', () => {
       lever: 'warmVessel',
       cup: { kind: 'returnLeaf' },
     }));
+  test('stirs that were left out explain a thin cup, not a bitter one, and not before the scale does', () => {
+    const thin = propose(judged({ strength: -1 }, { stirsLeftOut: 1 }));
+    expect([thin.lever, thin.rowId]).toEqual(['followRecipe', 'notStirred']);
+    expect(thin.reason).toMatch(/stirs of the recipe were left out/);
+    expect(propose(judged({ bitterness: 1 }, { stirsLeftOut: 1 })).rowId).not.toBe('notStirred');
+    expect(propose(judged({ strength: -1 }, { stirsLeftOut: 0 })).rowId).not.toBe('notStirred');
+    const light = propose(judged({ strength: -1 }, { stirsLeftOut: 1, leafShare: 0.8 }));
+    expect(light.rowId).toBe('leafUnder');
+  });
   test('only faint, or only paler: look at lot, water and lamp', () => {
     expect(propose(judged({ aroma: -1 })).lever).toBe('checkLot');
     expect(propose(judged({ colour: -1 })).lever).toBe('checkLot');

@@ -36,6 +36,8 @@ export type Judged = {
   readonly leafShare?: number | null;
   /** Heat on the leaf less the card’s, °C; absent or null: not read. */
   readonly heatOff?: Celsius | null;
+  /** Share of the recipe's stirs that were left out; absent: none. */
+  readonly stirsLeftOut?: number;
   /** Opened leaf against its basket; null when free. */
   readonly crowding: number | null;
   /**
@@ -137,6 +139,19 @@ function heatStrayed(off: Celsius, isTooMuch: boolean, j: Judged): Proposal {
   });
 }
 
+/** Stirs that were left out: leaf that lies still gives less. */
+const notStirred = (j: Judged): Proposal =>
+  plainProposal({
+    rowId: 'notStirred',
+    lever: 'followRecipe',
+    headline: 'Stir it',
+    change: 'As the recipe says. The recipe stays.',
+    reason:
+      'The stirs of the recipe were left out: leaf that lies still gives less, and that alone makes a cup thin. ' +
+      'Brew this tea to the recipe first.',
+    cup: rescueOf('returnLeaf', j.brew, overOf(j.verdict)),
+  });
+
 /** A brew that strayed from its recipe in the direction of the complaint is brewed to the recipe first. */
 function strayed(j: Judged): Proposal | null {
   const { time } = j.brew;
@@ -174,6 +189,7 @@ function strayed(j: Judged): Proposal | null {
   const heatOff = j.heatOff ?? celsius(0);
   if (heatOff >= HEAT_STRAYED && tooMuch) return heatStrayed(heatOff, true, j);
   if (heatOff <= -HEAT_STRAYED && tooLittle) return heatStrayed(heatOff, false, j);
+  if (tooLittle && (j.stirsLeftOut ?? 0) > 0) return notStirred(j);
   if (tooLittle && holds('coldVessel', j)) {
     const row = CORRECTION_TABLE.find((r) => r.circumstance === 'coldVessel');
     return plainProposal({

@@ -144,7 +144,7 @@ export class CupFigures {
   slopesAt(plan: Brewing, done: Brewing): Float64Array {
     const of = this.slopes.get(plan) ?? new Map<string, Float64Array>();
     this.slopes.set(plan, of);
-    const key = `${done.leaf} ${done.temperature} ${done.time} ${done.agitation ?? ''}`;
+    const key = `${done.leaf} ${done.temperature} ${done.time} ${done.agitation ?? ''} ${done.contact ?? ''}`;
     const known = of.get(key) ?? slopesOf(done);
     of.set(key, known);
     return known;

@@ -34,7 +34,7 @@ export type JudgedCup = {
 
 /** Recorded in place of the card, in a few words. */
 function recordedWords(
-  { leafShare, heatOff, notWarmed }: Omit<DoneBrew, 'brew'>,
+  { leafShare, heatOff, notWarmed, stirsLeftOut }: Omit<DoneBrew, 'brew'>,
   wish: Wish | null | undefined,
 ): string {
   const parts: string[] = wish ? [`made for a guest: ${wishWords(wish)}`] : [];
@@ -47,6 +47,7 @@ function recordedWords(
   if (heatOff !== null)
     parts.push(`heat read, ${heatOff >= 0 ? '+' : '−'}${numberText(Math.abs(heatOff), 0)} °C`);
   if (notWarmed) parts.push('vessel not warmed');
+  if (stirsLeftOut > 0) parts.push('stirs left out');
   return capital(parts.join(', '));
 }
 

@@ -1,10 +1,18 @@
-import { type BrewPlan, type DonePlan, planAsDone, toModelInput, withOuts } from '#core/brews';
+import {
+  type BrewPlan,
+  type DonePlan,
+  planAsDone,
+  toModelInput,
+  withOuts,
+  withStirs,
+} from '#core/brews';
 import type { ColouredBrew } from '#core/colour';
 import { type Seconds, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
 
+const NOTHING_RECORDED = { leafShare: null, heatOff: null, notWarmed: false, stirsLeftOut: 0 };
 const known = new WeakMap<Brew, DonePlan>();
-/** The plan of a brew with what was recorded in its place so far: leaf weighed, heat read, a vessel not warmed. */
+/** The plan of a brew with what was recorded in its place so far: leaf weighed, heat read, a vessel not warmed, stirs left out. */
 export function madeOf(brew: Brew): DonePlan {
   const found = known.get(brew) ?? workOut(brew);
   known.set(brew, found);
@@ -12,7 +20,7 @@ export function madeOf(brew: Brew): DonePlan {
 }
 function workOut({ plan, state, tea, marks, readings, outs }: Brew): DonePlan {
   const all: BrewPlan = plan;
-  if (!('waterOn' in state)) return { plan: all, leafShare: null, heatOff: null, notWarmed: false };
+  if (!('waterOn' in state)) return { plan: all, ...NOTHING_RECORDED };
   // Any reading while the leaf was in counts: of a brew that runs there is none that is later.
   const steeped = 'pulled' in state ? (state.pulled - state.waterOn) / 1000 : Infinity;
   return planAsDone(all, tea.style, {
@@ -20,5 +28,7 @@ function workOut({ plan, state, tea, marks, readings, outs }: Brew): DonePlan {
   });
 }
 /** A brew as the models need it, as it was made so far, so many seconds on the leaf. */
-export const brewMade = (brew: Brew, time: Seconds): ColouredBrew =>
-  withOuts(toModelInput(madeOf(brew).plan, brew.tea.style, time), brew.outs);
+export function brewMade(brew: Brew, time: Seconds): ColouredBrew {
+  const { plan, stirsLeftOut } = madeOf(brew);
+  return withStirs(withOuts(toModelInput(plan, brew.tea.style, time), brew.outs), stirsLeftOut);
+}

@@ -22,14 +22,14 @@ export const proposalFor = (
   verdict: Verdict,
   brewed: ColouredBrew = pouredOf(brew),
 ): Proposal => {
-  const { leafShare, heatOff, notWarmed } = madeOf(brew);
+  const { leafShare, heatOff, notWarmed, stirsLeftOut } = madeOf(brew);
   return propose({
     verdict,
     recipe: brew.plan.recipe,
     style: brew.tea.style,
     brew: brewed,
     warmed: brew.plan.warmed && !notWarmed,
-    ...{ leafShare, heatOff },
+    ...{ leafShare, heatOff, stirsLeftOut },
     crowding: brew.plan.crowding,
   });
 };
