@@ -1,4 +1,6 @@
+import { eq } from 'drizzle-orm';
 import { ALL_RIGHT } from '../src/core/corrections/index';
+import { brewEvents } from '../src/server/db/schema';
 import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId } from './house';
 
 const STEEPED = 240;
@@ -63,6 +65,17 @@ test('two spellings that the database takes for one word are both kept with the 
   );
   expect(judged.observed.words).toEqual(['rosé', 'rose', '🌿', '🍵']);
   expect(await found('rose')).toEqual([id]);
+});
+
+test('a judgement that was kept before cups were noted can still be taken back', async () => {
+  const id = await pulled();
+  const event = newId();
+  await done(id, { id: event, ...judgement() });
+  const [kept] = await h.db.select().from(brewEvents).where(eq(brewEvents.id, event));
+  const { observed: _observed, ...before } = kept?.before ?? {};
+  await h.db.update(brewEvents).set({ before }).where(eq(brewEvents.id, event));
+  const again = await done(id, { kind: 'undo', of: event });
+  expect(again.state.kind).toBe('pulled');
 });
 
 test('a cup without notes has none, and a repeated judgement keeps one set', async () => {

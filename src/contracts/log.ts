@@ -65,7 +65,10 @@ export const listBrews = endpoint(ROUTES.listBrews, {
   response: z.strictObject({
     brews: z.array(Brew),
     next: z.string().nullable(),
-    /** Of the newest `COUNTED` (limits.ts) that match; null on later pages. */
+    /**
+     * Of the newest `COUNTED` (limits.ts) that match; null on later pages, and for a word with which more cups were
+     * noted than a page has.
+     */
     counts: z
       .strictObject({
         all: z.number(),

@@ -5,7 +5,7 @@ import type { LogFilters, LogQuery } from '#contracts/log';
 import type { Tx } from '../../db/pool';
 import { brews } from '../../db/schema';
 import { brewsByIds, idsInOrder } from './repository';
-import { hasTerm } from './terms';
+import { notedWith } from './terms';
 
 export const PAGE = 50;
 
@@ -29,7 +29,7 @@ const RARITY: readonly (readonly [name: string, given: (q: LogQuery) => boolean]
 export const indexFor = (q: LogQuery): string =>
   RARITY.find(([, given]) => given(q))?.[0] ?? 'log_all';
 
-function filtersOf(tx: Tx, q: LogQuery): SQL[] {
+function filtersOf(q: LogQuery): SQL[] {
   const by: SQL[] = [ne(brews.state, 'abandoned')];
   if (q.siteId) by.push(eq(brews.siteId, q.siteId));
   if (q.teaId) by.push(eq(brews.teaId, q.teaId));
@@ -45,7 +45,6 @@ function filtersOf(tx: Tx, q: LogQuery): SQL[] {
         : eq(brews.timing, q.pull),
     );
   if (q.correction) by.push(eq(brews.correction, q.correction));
-  if (q.noted) by.push(hasTerm(tx, q.noted));
   if (q.from) by.push(gte(brews.startedAt, new Date(q.from)));
   if (q.to) by.push(lt(brews.startedAt, new Date(q.to)));
   if (q.before) {
@@ -67,7 +66,11 @@ export async function logPage(
   q: LogQuery,
   size = PAGE,
 ): Promise<{ brews: Brew[]; next: string | null }> {
-  const found = await idsInOrder(tx, indexFor(q), and(...filtersOf(tx, q)), size + 1);
+  const noted = q.noted === undefined ? null : await notedWith(tx, q.noted);
+  if (noted?.kind === 'never') return { brews: [], next: null };
+  // Few cups have it: they are looked at one by one. Else the log is walked until enough of them came.
+  const index = noted?.kind === 'few' ? 'PRIMARY' : indexFor(q);
+  const found = await idsInOrder(tx, index, and(...filtersOf(q), noted?.where), size + 1);
   const ids = found.slice(0, size).map((r) => r.id);
   const byId = new Map((await brewsByIds(tx, ids)).map((b) => [b.id, b]));
   const last = found[size - 1];
@@ -77,12 +80,15 @@ export async function logPage(
   };
 }
 
-/** How the newest brews of a filter were pulled; no more than `COUNTED` are looked at. */
+/**
+ * How the newest brews of a filter were pulled; no more than `COUNTED` are looked at. What they were noted with is no
+ * filter here.
+ */
 export async function logCounts(tx: Tx, q: LogFilters) {
   const newest = tx
     .select({ timing: brews.timing })
     .from(brews, { forceIndex: indexFor(q) })
-    .where(and(...filtersOf(tx, q)))
+    .where(and(...filtersOf(q)))
     .orderBy(desc(brews.startedAt), desc(brews.id))
     .limit(COUNTED)
     .as('newest');

@@ -118,5 +118,7 @@ async function countsFor(
 ): Promise<LogPart['counts']> {
   if (query.before) return null;
   if (page.next === null) return countsOf(page.brews);
+  // Most of the log would be walked to count a word.
+  if (query.noted !== undefined) return null;
   return logCounts(db, query);
 }

@@ -1,4 +1,4 @@
-import { asc, eq, exists, type SQL, sql } from 'drizzle-orm';
+import { and, asc, eq, exists, inArray, type SQL, sql } from 'drizzle-orm';
 import { type Observed, observedTerms } from '#core/brews';
 import type { Tx } from '../../db/pool';
 import { brews, brewTerms } from '../../db/schema';
@@ -17,14 +17,33 @@ export async function keepTerms(tx: Tx, brewId: string, observed: Observed | nul
     .values(terms.map((term) => ({ term, brewId })));
 }
 
-/** Brews that were noted with a term. */
-export const hasTerm = (tx: Tx, term: string): SQL =>
-  exists(
-    tx
-      .select({ one: sql`1` })
-      .from(brewTerms)
-      .where(sql`${brewTerms.term} = ${term.toLowerCase()} and ${brewTerms.brewId} = ${brews.id}`),
-  );
+/** So few brews with a term are looked at one by one. */
+const FEW = 1000;
+/** Brews that were noted with a term, and how they are best found. */
+export type NotedWith =
+  { readonly kind: 'never' } | { readonly kind: 'few' | 'many'; readonly where: SQL };
+export async function notedWith(tx: Tx, asked: string): Promise<NotedWith> {
+  const term = asked.toLowerCase();
+  const some = await tx
+    .select({ id: brewTerms.brewId })
+    .from(brewTerms)
+    .where(eq(brewTerms.term, term))
+    .limit(FEW + 1);
+  if (some.length === 0) return { kind: 'never' };
+  if (some.length <= FEW)
+    return {
+      kind: 'few',
+      where: inArray(
+        brews.id,
+        some.map(({ id }) => id),
+      ),
+    };
+  const has = tx
+    .select({ one: sql`1` })
+    .from(brewTerms)
+    .where(and(eq(brewTerms.term, term), eq(brewTerms.brewId, brews.id)));
+  return { kind: 'many', where: exists(has) };
+}
 
 /** More terms than this are no list to pick from. */
 const MOST_TERMS = 400;

@@ -39,7 +39,8 @@ export async function undoLast(tx: Tx, row: BrewRow, of: string, who: Signed): P
   await tx.update(brewEvents).set({ undone: true }).where(eq(brewEvents.id, of));
   if (event.kind === 'judge') {
     await tx.delete(leadNotes).where(eq(leadNotes.id, of));
-    await keepTerms(tx, row.id, before.observed);
+    // What was kept before cups were noted has no such column.
+    await keepTerms(tx, row.id, before.observed ?? null);
   }
   return (
     event.kind === 'abandon' &&
