@@ -75,11 +75,21 @@ for (const i of indexes) {
 }
 // What points at a brew points at the new table.
 await making.query('rename table brews to few, many to brews');
-for (const table of ['brew_events', 'lead_notes'])
+for (const table of ['brew_events', 'lead_notes', 'brew_terms'])
   await making.query(
     `alter table ${table} drop foreign key ${table}_brew_id_brews_id_fk,
      add constraint ${table}_brew_id_many foreign key (brew_id) references brews (id)`,
   );
+// What cups were noted with, for all of them; and one word that a single cup has.
+await making.query(
+  `insert ignore into brew_terms
+     select lower(json_value(observed, '$.clarity')), id from brews
+     where json_value(observed, '$.clarity') is not null;
+   insert ignore into brew_terms
+     select lower(w.word), id from brews,
+       json_table(observed, '$.words[*]' columns (word varchar(40) path '$')) w;
+   insert into brew_terms select 'once', id from brews order by started_at limit 1`,
+);
 await making.end();
 const seeded = round((performance.now() - begun) / 1000, 0);
 await server.end('SIGTERM');
@@ -109,7 +119,8 @@ const FILTERS = {
   verdict: () => pick(['right', 'off', 'unjudged']),
   pull: () => pick(['early', 'inWindow', 'late', 'forgotten', 'outside']),
   correction: () => pick(['none', 'taken', 'notTaken']),
-  from: () => String(now - Math.floor(random() * 30) * 365 * 86_400_000),
+  noted: () => pick(['clear', 'hazy', 'cloudy', 'stewed', 'thin', 'once', 'never']),
+  from: () => String(now - Math.floor(random() * 25) * 365 * 86_400_000),
   to: () => String(now - Math.floor(random() * 30) * 300 * 86_400_000),
 };
 const names = Object.keys(FILTERS);
