@@ -85,6 +85,7 @@ test('two teas are set side by side, each by its own recipe', async ({ house }) 
   await house.expectSaid('Only the tea differs.');
   await table.pick('Exercise', 'Waters on one extract');
   await house.expectSaid(/Hot water goes into the middle/);
+  await house.expectNone('heading', 'Weigh out');
   await table.pick('Exercise', 'Waters side by side');
   await table.pick('Cup 2, water', 'filtered');
   await house.expectSaid(/The water is the same in every cup/);

@@ -33,7 +33,7 @@ function WeighOut({ state, plan: { cups } }: { state: SetUpState; plan: SetUpPla
 /** Glasses of one extract: it stands ready, and only the water differs. */
 const Glasses = () => (
   <>
-    <h2 className="mt-3">One extract</h2>
+    <h2>One extract</h2>
     <p>
       The extract was brewed before, in the fridge. Pour the same amount of cold extract into every
       glass first, then the same amount of each water. Hot water goes into the middle: glass breaks
@@ -132,10 +132,17 @@ export function ToDo(props: {
 }) {
   const { state, plan } = props;
   const { allergens } = state.tea;
+  const isExtract = state.exercise.compares === 'glass';
   return (
     <>
-      <WeighOut state={state} plan={plan} />
-      {state.exercise.compares === 'glass' ? <Glasses /> : <OneClock plan={plan} />}
+      {isExtract ? (
+        <Glasses />
+      ) : (
+        <>
+          <WeighOut state={state} plan={plan} />
+          <OneClock plan={plan} />
+        </>
+      )}
       <About kind={state.exercise.kind} />
       {plan.comparesOne && <LikeForLike {...props} />}
       <p className="cautions mt-3">
