@@ -101,6 +101,23 @@ describe('pockets filled ahead', () => {
     (await h.callers.brewer.get('/api/stock').expect(200)).body.pockets.map(
       (p: { left: number }) => p.left,
     );
+  /** A mug that takes bags. */
+  const bagMug = async (): Promise<string> => {
+    const mug = newId();
+    await h.callers.lead
+      .post('/api/vessels', {
+        ...{
+          ...POT,
+          id: mug,
+          siteId: h.ids.site,
+          name: 'Bag mug',
+          infuser: 'flatbag',
+          basket: null,
+        },
+      })
+      .expect(200);
+    return mug;
+  };
   beforeEach(async () => {
     [version, pockets] = [newId(), newId()];
     await h.callers.lead
@@ -126,19 +143,7 @@ describe('pockets filled ahead', () => {
   });
 
   test('their leaf leaves the tin when they are filled, not again when a bag is brewed; the oldest go first', async () => {
-    const mug = newId();
-    await h.callers.lead
-      .post('/api/vessels', {
-        ...{
-          ...POT,
-          id: mug,
-          siteId: h.ids.site,
-          name: 'Bag mug',
-          infuser: 'flatbag',
-          basket: null,
-        },
-      })
-      .expect(200);
+    const mug = await bagMug();
     await count(500, h.now() - 3_600_000).expect(200);
     await fill({ filled: 1 }).expect(200);
     pockets = newId();
@@ -150,19 +155,7 @@ describe('pockets filled ahead', () => {
     expect((await stock()).used).toBe(11 * BAG);
   });
   test('a bag that nobody filled ahead takes its leaf out of the tin', async () => {
-    const mug = newId();
-    await h.callers.lead
-      .post('/api/vessels', {
-        ...{
-          ...POT,
-          id: mug,
-          siteId: h.ids.site,
-          name: 'Bag mug',
-          infuser: 'flatbag',
-          basket: null,
-        },
-      })
-      .expect(200);
+    const mug = await bagMug();
     await count(500, h.now() - 3_600_000).expect(200);
     await fill({ filled: 1 }).expect(200);
     const id = await start({ vesselId: mug, versionId: version, at: h.now() });

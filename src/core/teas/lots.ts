@@ -13,6 +13,8 @@ export const LOT_WORDS: Readonly<Record<LotState, string>> = {
 /** Days before the end of a lot's best in which it is asked to be used up. Common practice. */
 const SOON = 28;
 const dayMs = (d: string) => Date.parse(`${d}T00:00:00Z`);
+const daysFrom = (first: Day, second: Day): number =>
+  Math.round((dayMs(second) - dayMs(first)) / 86_400_000);
 
 /** How a lot stands on a day: what its best-before says. */
 export function lotNow(
@@ -20,7 +22,7 @@ export function lotNow(
   today: Day,
 ): { readonly kind: 'fine' } | { readonly kind: 'soon' | 'past'; readonly days: number } {
   if (!bestBefore) return { kind: 'fine' };
-  const days = Math.round((dayMs(bestBefore) - dayMs(today)) / 86_400_000);
+  const days = daysFrom(today, bestBefore);
   if (days < 0) return { kind: 'past', days: -days };
   return days <= SOON ? { kind: 'soon', days } : { kind: 'fine' };
 }
@@ -36,8 +38,7 @@ export function lotAgeWords(
   today: Day,
 ): string | null {
   const now = lotNow(lot.bestBefore, today);
-  const age =
-    lot.arrived === null ? 0 : Math.round((dayMs(today) - dayMs(lot.arrived)) / 86_400_000);
+  const age = lot.arrived === null ? 0 : daysFrom(lot.arrived, today);
   const words = [
     ...(age >= OLD_DAYS ? [`arrived ${Math.round(age / 30.4)} months ago`] : []),
     ...(now.kind === 'past' ? [`best before was ${now.days} days ago`] : []),

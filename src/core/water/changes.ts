@@ -1,10 +1,11 @@
 import type { Day } from '#core/teas';
+import { daysBetween } from '#core/time';
 import type { BrewWater } from './brewWater';
-import { daysFrom, daysWords, type Hardness } from './water';
+import { daysWords, type Hardness } from './water';
 
 /** Days a brew's filter had been in use on a day; null where that is not known. */
 export const filterAge = ({ filterChanged }: BrewWater, day: Day): number | null =>
-  filterChanged === null ? null : Math.max(0, daysFrom(filterChanged, day));
+  filterChanged === null ? null : Math.max(0, daysBetween(filterChanged, day));
 const HARDNESS_WORDS: Readonly<Record<Hardness, string>> = {
   unknown: 'hardness not known',
   soft: 'soft',

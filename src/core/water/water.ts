@@ -1,4 +1,5 @@
 import type { Day } from '#core/teas';
+import { daysBetween } from '#core/time';
 
 // The water that tea is made with at a site: what comes from the tap, and the filter before the kettle.
 
@@ -18,19 +19,13 @@ export const USUAL_FILTER_DAYS = 60;
 export const FILTER_DAYS = { least: 7, most: 730 } as const;
 /** Days before the end of a filter in which a new one is asked for (from memory). */
 const SOON = 7;
-const DAY_MS = 86_400_000;
-const dayMs = (day: Day): number => Date.parse(`${day}T00:00:00Z`);
-/** Whole days from one day to another. */
-export const daysFrom = (first: Day, second: Day): number =>
-  Math.round((dayMs(second) - dayMs(first)) / DAY_MS);
-
 /** A filter on a day: `days` until it is due, or since it was. */
 export type FilterNow =
   { readonly kind: 'fine' } | { readonly kind: 'soon' | 'due'; readonly days: number };
 /** How a site's filter is on a day; fine where there is none, or nobody keeps its date. */
 export function filterNow({ filtered, filter }: SiteWater, today: Day): FilterNow {
   if (!filtered || !filter) return { kind: 'fine' };
-  const left = filter.everyDays - daysFrom(filter.changed, today);
+  const left = filter.everyDays - daysBetween(filter.changed, today);
   if (left <= 0) return { kind: 'due', days: -left };
   return left <= SOON ? { kind: 'soon', days: left } : { kind: 'fine' };
 }

@@ -2,9 +2,9 @@ import { useForm } from 'react-hook-form';
 import { grams, numberText, parseWithin } from '#core/units';
 import type { LeafPrice } from '#contracts/stock';
 import { useCountLotMutation, usePriceLotMutation } from '../../../entities/teas/stockApi';
-import { failureOf } from '../../../platform/api';
 import { now } from '../../../platform/clock';
 import { TextField } from '../../../ui/fields';
+import { FormFoot } from './FormFoot';
 import type { StockLine } from './model';
 
 type Form = { there: string; price: string; currency: string };
@@ -79,19 +79,13 @@ export function CountForm({
         )}
         {isLead && <TextField form={form} name="currency" label="Currency" />}
       </div>
-      {error && (
-        <p className="fault" role="alert">
-          {failureOf(error).message}
-        </p>
-      )}
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={counting.isLoading || pricing.isLoading}>
-          Save the count
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <FormFoot
+        error={error}
+        isSaving={counting.isLoading || pricing.isLoading}
+        saveWords="Save the count"
+        leaveWords="Leave the count"
+        onLeave={onDone}
+      />
     </form>
   );
 }

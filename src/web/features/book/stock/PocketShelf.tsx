@@ -10,6 +10,7 @@ import { failureOf } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { dateText } from '../../../ui/days';
 import { SelectField, TextField } from '../../../ui/fields';
+import { FormFoot } from './FormFoot';
 import { baggedTeas, pocketsWords } from './model';
 
 /** Bags and pockets that were filled ahead: when, by whom, how many are left. */
@@ -147,19 +148,13 @@ function FillForm({
           hint={chosen ? `${numberText(chosen.bag)} g in each, by its recipe.` : undefined}
         />
       </div>
-      {error && (
-        <p className="fault" role="alert">
-          {failureOf(error).message}
-        </p>
-      )}
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={isLoading}>
-          Pockets are filled
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <FormFoot
+        error={error}
+        isSaving={isLoading}
+        saveWords="Pockets are filled"
+        leaveWords="Leave the pockets"
+        onLeave={onDone}
+      />
     </form>
   );
 }
