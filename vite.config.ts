@@ -1,9 +1,22 @@
+import { fileURLToPath } from 'node:url';
 import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
-export default defineConfig({
+/** The router as it is for production: its package names only the one with warnings for developers. */
+const ROUTER = fileURLToPath(
+  new URL('node_modules/react-router/dist/production/', import.meta.url),
+);
+const PRODUCTION_ROUTER = [
+  { find: /^react-router$/, replacement: `${ROUTER}index.mjs` },
+  { find: /^react-router\/dom$/, replacement: `${ROUTER}dom-export.mjs` },
+];
+
+export default defineConfig(({ mode }) => ({
+  resolve: {
+    alias: mode === 'production' ? PRODUCTION_ROUTER : [],
+  },
   plugins: [
     react(),
     tailwind(),
@@ -47,4 +60,4 @@ export default defineConfig({
     },
   },
   worker: { format: 'es' },
-});
+}));

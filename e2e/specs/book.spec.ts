@@ -34,6 +34,34 @@ test('a new tea in the order it is learnt: packet, weighing, start, card; the pa
   await house.expectSaidOnce('Allergens: nuts.');
 });
 
+test('a recipe is entered in spoons and shown in spoons; without a weighing its grams are about right', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  const book = new BookDriver(house.page);
+  await book.newTea('Quern Dusk');
+  await book.choose('Style', 'green, pan-fired');
+  await book.choose('Leaf is measured', 'in spoons');
+  await book.type('Spoons', '1,3');
+  await book.choose('Spoon that is counted', 'US tablespoon, 14.8 ml');
+  await book.type('to water', '8 fl oz');
+  await book.press('Add the tea');
+  await house.expectSaid('Count in quarters of a spoon: 1, 1.25, 1.5 or 1¾.');
+  await book.type('Spoons', '1');
+  await house.expectSaid(/About 1\.56 g per 100 ml, by the form of the leaf/);
+  await book.press('Add the tea');
+  await house.expectSaid(/leaf, about 1\.56 g per 100 ml\s*1\s*level US tablespoon per 237 ml/);
+  await house.press(/^Brew/);
+  const bar = new BarDriver(house.page);
+  await bar.chooseVessel('Grey pot');
+  // 800 ml at one to 236.6: 3.38, to the quarter.
+  await expect(bar.card()).toContainText('3½spoons');
+  await expect(bar.card()).toContainText(/about 12\.9 g: no spoon of this tea weighed yet/);
+  await house.press(/Water on: start/);
+  await house.expectAllSaved();
+  await bar.expectOnBar('Quern Dusk');
+});
+
 test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; its history tells', async ({
   house,
 }) => {

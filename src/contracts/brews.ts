@@ -129,6 +129,8 @@ export const Plan = z.strictObject({
   water: quantity<Millilitres>({ min: 1, max: 20_000 }),
   leaf: quantity<Grams>({ min: 0.1, max: 2000 }),
   spoons: z.string().nullable(),
+  /** Its recipe counts spoons of which none had been weighed: the grams are an estimate. */
+  spoonsUnweighed: z.boolean().optional(),
   liquor: quantity<Millilitres>({ min: 0, max: 20_000 }),
   temperature: quantity<Celsius>({ min: 2, max: 100 }),
   /** What the water has on the leaf: the recipe's heat, or the most that could arrive. */

@@ -13,6 +13,7 @@ import {
   type ServeOrder,
   SERVING_STYLE_NAMES,
   type ServingStyle,
+  type SpoonDose,
   type Weighing,
 } from '#core/recipes';
 import { type Multipliers, STYLE_IDS, type StyleId, type Swatches } from '#core/styles';
@@ -83,8 +84,29 @@ const Glass = z.strictObject({
   extract: quantity<Millilitres>({ min: 5, max: 1000 }),
   water: quantity<Millilitres>({ min: 0, max: 2000 }),
 });
+/** A spoon by its id: one of the trade's, or a house's own. */
+export const SpoonId = z.string().min(1).max(36);
+export const SpoonBody = z.strictObject({
+  id: SpoonId,
+  name: Name,
+  plural: z.string(),
+  ml: quantity<Millilitres>({ min: 0.5, max: 500 }),
+  heaped: z.boolean(),
+}) satisfies z.ZodType<Spoon>;
+/** At most so many spoons to the water that a recipe names. */
+const SPOONS_MOST = 100;
+const SpoonDoseBody = z.strictObject({
+  quarters: z
+    .number()
+    .int()
+    .min(1)
+    .max(4 * SPOONS_MOST),
+  spoon: SpoonBody,
+  water: quantity<Millilitres>({ min: 20, max: 20_000 }),
+}) satisfies z.ZodType<SpoonDose>;
 export const RecipeBody = z.strictObject({
   dose: quantity<GramsPer100Ml>({ min: 0.05, max: 20 }),
+  spoons: SpoonDoseBody.nullable().optional(),
   scaling: z.discriminatedUnion('school', [
     z.strictObject({ school: z.literal('linear') }),
     z.strictObject({ school: z.literal('tapered'), small: KnownGood, large: KnownGood }),
@@ -129,15 +151,6 @@ export const Version = z.strictObject({
 });
 export type Version = z.infer<typeof Version>;
 
-/** A spoon by its id: one of the trade's, or a house's own. */
-export const SpoonId = z.string().min(1).max(36);
-export const SpoonBody = z.strictObject({
-  id: SpoonId,
-  name: Name,
-  plural: z.string(),
-  ml: quantity<Millilitres>({ min: 0.5, max: 500 }),
-  heaped: z.boolean(),
-}) satisfies z.ZodType<Spoon>;
 const weighed = {
   spoons: z.number().min(0.25).max(100),
   weighed: quantity<Grams>({ min: 0.1, max: 1000 }),

@@ -91,6 +91,7 @@ export {
   FIRST_TASTE,
   knownFrom,
   planAgain,
+  leafAsWeighed,
   planOf,
   toCardInput,
   toModelInput,

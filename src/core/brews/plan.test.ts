@@ -1,8 +1,9 @@
 import { predict } from '#core/corrections';
-import { startingRecipe } from '#core/recipes';
+import { type Recipe, startingRecipe, type Weighing } from '#core/recipes';
 import {
   celsius,
   grams,
+  gramsPer100Ml,
   type Millilitres,
   millilitres,
   type Seconds,
@@ -13,6 +14,7 @@ import type { VesselFacts } from '#core/vessels';
 import {
   cardOf,
   knownFrom,
+  leafAsWeighed,
   planAgain,
   type PlannedPour,
   planOf,
@@ -80,6 +82,19 @@ test('spoons are counted by the weighing of the lot in use, before that of the t
     return card.kind === 'card' ? parseFloat(planOf(card, asked).spoons ?? '') : null;
   };
   expect(spoons({ ...tea, lots })).toBeGreaterThan((spoons(tea) ?? 0) * 1.5);
+});
+test('leaf that was counted before a spoon was weighed is known once one is', () => {
+  const spoons = { quarters: 4, spoon: SPOONS.metricTablespoon, water: millilitres(240) };
+  const recipe: Recipe = { ...RECIPE, dose: gramsPer100Ml(1.25), spoons };
+  const kept = { leaf: grams(6), spoonsUnweighed: true, recipe };
+  const twice: Weighing = {
+    ...{ spoon: SPOONS.metricTablespoon, spoons: 2, weighed: grams(9), singles: [] },
+  };
+  // 15 ml taken for 3 g weigh 4.5 g.
+  expect(leafAsWeighed(kept, twice)).toMatchObject({ leaf: 9, recipe: { dose: 1.875 } });
+  expect(leafAsWeighed(kept, null)).toBe(kept);
+  const known = { ...kept, spoonsUnweighed: undefined };
+  expect(leafAsWeighed(known, twice)).toBe(known);
 });
 test('the tea of a plan is the tea as it was then', () => {
   const fitted = { rate: 1.2, pool: 1, bite: 1, sensitivity: 1 };

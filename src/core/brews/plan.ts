@@ -16,6 +16,7 @@ import {
   type NextSteep,
   nextSteep,
   type Recipe,
+  recipeAsWeighed,
   recipeAsWished,
   type SiteFacts,
   siteWithKettle,
@@ -78,6 +79,8 @@ export type BrewPlan<R extends Recipe = Recipe, V extends VesselFacts = VesselFa
   water: Millilitres;
   leaf: Grams;
   spoons: string | null;
+  /** Its recipe counts spoons of which none had been weighed: the grams are an estimate. Absent: they are known. */
+  spoonsUnweighed?: boolean | undefined;
   liquor: Millilitres;
   temperature: Celsius;
   /** What the water has on the leaf: the recipe's heat, or the most that could arrive. */
@@ -167,11 +170,14 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
   card: Card,
   pour: PlannedPour<R, V>,
 ): BrewPlan<R, V> => {
-  const { tea, version, vessel, site, cups } = pour;
+  const { tea, lot, vessel, site, cups } = pour;
+  const { weighing } = measureOf(tea, lot);
+  const recipe = recipeAsWeighed(pour.version.recipe, weighing);
   return {
     water: card.water,
     leaf: card.leaf,
     spoons: spoonsOf(card),
+    ...(card.countsSpoons && !weighing && { spoonsUnweighed: true }),
     liquor: card.liquor,
     temperature: card.temperature,
     onLeaf: card.onLeaf,
@@ -181,7 +187,7 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
     reachable: card.heat.kind === 'reachable',
     warmed: card.warmed,
     crowding: card.crowding,
-    recipe: card.wished ? recipeAsWished(version.recipe, card.wished) : version.recipe,
+    recipe: card.wished ? recipeAsWished(recipe, card.wished) : recipe,
     vessel,
     pull: card.pull,
     ...(site.water && { brewWater: brewWaterOf(site.water) }),
@@ -198,8 +204,8 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
         ...card.wished.wish,
         ...{ best: card.wished.time, milkMl: card.milk },
         house: {
-          ...{ dose: version.recipe.dose, temperature: version.recipe.temperature },
-          best: version.recipe.window.best,
+          ...{ dose: recipe.dose, temperature: recipe.temperature },
+          best: recipe.window.best,
         },
       },
     }),
@@ -222,6 +228,15 @@ export function planOf<R extends Recipe, V extends VesselFacts>(
 ): BrewPlan<R, V> {
   const plan = keptOf(card, pour);
   return pour.explore ? toExplore(plan) : plan;
+}
+/** A kept plan with the grams of its spoons as they were weighed since; one whose grams were known is unchanged. */
+export function leafAsWeighed<P extends Pick<BrewPlan, 'leaf' | 'recipe' | 'spoonsUnweighed'>>(
+  plan: P,
+  weighing: Weighing | null,
+): P {
+  if (!plan.spoonsUnweighed || !weighing || !plan.recipe.spoons) return plan;
+  const recipe = recipeAsWeighed(plan.recipe, weighing);
+  return { ...plan, recipe, leaf: (plan.leaf * recipe.dose) / plan.recipe.dose };
 }
 /** The tea of a kept plan, as it was known when the plan was made. */
 export const knownFrom = (

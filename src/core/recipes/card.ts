@@ -26,6 +26,7 @@ import { type KettleOnCard, kettleOnCard } from './kettle';
 import { densityOf, type SpoonCount, spoonsFor } from './measure';
 import { heatPlan, onLeafAt, reached, siteBoiling } from './pourHeat';
 import type { Recipe, Window } from './recipe';
+import { quarterSpoonOf, recipeAsWeighed, spoonsForLeaf, spoonsForWater } from './spoonDose';
 import {
   grant,
   type Granted,
@@ -43,6 +44,8 @@ export type Card = {
   /** To 0.1 g, as a scale shows it. */
   readonly leaf: Grams;
   readonly spoons: SpoonCount | null;
+  /** The recipe counts those spoons: the leaf is what they hold. */
+  readonly countsSpoons: boolean;
   /** Bags or pockets, where the recipe counts them: the leaf is theirs. */
   readonly bags: number | null;
   readonly liquor: Millilitres;
@@ -123,18 +126,25 @@ export function matchedCup(a: CardInput, known: KnownPour): { leaf: Grams; time:
 }
 /** Leaf by the recipe's school, unrounded; null when no leaf here makes the known cup. */
 export function recipeLeaf(a: CardInput): Grams | null {
-  const { scaling, dose } = a.recipe;
+  const { scaling, dose } = recipeAsWeighed(a.recipe, a.tea.weighing);
   if (scaling.school !== 'match') return leafFor(a.water, dose, scaling);
   const { reference, pour } = matching(a, scaling.known);
   const found = matchStrength(reference, pour);
   return found.kind === 'matched' ? found.leaf : null;
 }
 
-/** Leaf as it is measured out: a tenth of a gram, or whole bags. */
-function countedLeaf(exact: Grams, bag: Grams | null): { leaf: Grams; bags: number | null } {
-  if (bag === null) return { leaf: round1(Math.max(0.1, exact)), bags: null };
+/** Leaf as it is measured out, with the bags or spoons that a recipe counts. */
+type Counted = {
+  readonly leaf: Grams;
+  readonly bags: number | null;
+  readonly spoons: SpoonCount | null;
+};
+/** Leaf by the tenth of a gram, by whole bags or by quarters of a spoon. */
+function countedLeaf(exact: Grams, { bag }: Recipe, spoons: SpoonCount | null): Counted {
+  if (spoons) return { leaf: round1(Math.max(0.1, spoons.total)), bags: null, spoons };
+  if (bag === null) return { leaf: round1(Math.max(0.1, exact)), bags: null, spoons };
   const bags = Math.max(1, Math.round(exact / bag));
-  return { leaf: round1(bags * bag), bags };
+  return { leaf: round1(bags * bag), bags, spoons };
 }
 
 const cup = newCup();
@@ -156,7 +166,7 @@ function wishRoomOf(a: CardInput, leaf: Grams): WishRoom {
   };
   return {
     house: { leaf, temperature: recipe.temperature, time: recipe.window.best },
-    leafStep: recipe.bag ?? grams(0.1),
+    leafStep: recipe.bag ?? quarterSpoonOf(recipe) ?? grams(0.1),
     least: grams(Math.min((range.dose[0] * water) / 100, leaf / WISH_LEAF)),
     most: grams(
       Math.min(
@@ -170,11 +180,15 @@ function wishRoomOf(a: CardInput, leaf: Grams): WishRoom {
   };
 }
 /** The recipe as a wish moves it for one brew. */
-export const recipeAsWished = <R extends Pick<Recipe, 'dose' | 'temperature' | 'window'>>(
+export const recipeAsWished = <
+  R extends Pick<Recipe, 'dose' | 'spoons' | 'temperature' | 'window'>,
+>(
   recipe: R,
   { house, leaf, temperature, time }: Granted,
 ): R => ({
   ...recipe,
+  // Its spoons are counted for this brew alone.
+  ...(recipe.spoons && { spoons: null }),
   dose: (recipe.dose * leaf) / house.leaf,
   temperature,
   window: { ...recipe.window, best: time },
@@ -190,20 +204,23 @@ const pouredAt = (a: CardInput, leaf: Grams) => ({
  * Works a recipe out for one pour: leaf, spoons, water, heat, window. What cannot be brewed comes back as a fault.
  * Warming follows the recipe or `warmed`; when a cold vessel cannot reach the heat the card says so.
  */
-export function computeCard(asked: CardInput): Card | CardFault {
-  if (!(asked.water > 0)) return { kind: 'noWater' };
-  if (asked.water > asked.vessel.brim) return { kind: 'overBrim', brim: asked.vessel.brim };
+export function computeCard(given: CardInput): Card | CardFault {
+  const asked = { ...given, recipe: recipeAsWeighed(given.recipe, given.tea.weighing) };
+  const { recipe, water } = asked;
+  if (!(water > 0)) return { kind: 'noWater' };
+  if (water > asked.vessel.brim) return { kind: 'overBrim', brim: asked.vessel.brim };
   const exact = recipeLeaf(asked);
   if (exact === null) return { kind: 'noMatch' };
-  const house = countedLeaf(exact, asked.recipe.bag);
+  const house = countedLeaf(exact, recipe, spoonsForWater(recipe, water));
   if (!asked.wish || !isWished(asked.wish)) {
     if (asked.taper === undefined || house.bags !== null) return cardFor(asked, house, null);
-    const leaf = round1(taperedLeaf(brewingOf(pouredAt(asked, house.leaf)), asked.taper));
-    return cardFor(asked, { leaf, bags: null }, null, house.leaf);
+    const tapered = grams(taperedLeaf(brewingOf(pouredAt(asked, house.leaf)), asked.taper));
+    const counted = countedLeaf(tapered, recipe, spoonsForLeaf(recipe, tapered));
+    return cardFor(asked, counted, null, house.leaf);
   }
   const wished = grant(asked.wish, wishRoomOf(asked, house.leaf));
-  const recipe = recipeAsWished(asked.recipe, wished);
-  return cardFor({ ...asked, recipe }, countedLeaf(wished.leaf, recipe.bag), wished);
+  const counted = countedLeaf(wished.leaf, recipe, spoonsForLeaf(recipe, wished.leaf));
+  return cardFor({ ...asked, recipe: recipeAsWished(recipe, wished) }, counted, wished);
 }
 
 /** What the water has on the leaf: what a kettle's setting gives, the recipe's heat, or the most that can arrive. */
@@ -226,7 +243,7 @@ function onLeafOf({
 /** The card of a pour whose leaf is known. */
 function cardFor(
   a: CardInput,
-  { leaf, bags }: { leaf: Grams; bags: number | null },
+  { leaf, bags, spoons }: Counted,
   wished: Granted | null,
   untapered: Grams | null = null,
 ): Card | CardFault {
@@ -242,7 +259,7 @@ function cardFor(
     !a.warmed &&
     heat.kind === 'outOfReach' &&
     heatPlan(a, leaf, true, boiling).kind === 'reachable';
-  const counted =
+  const spooned =
     bags === null && a.tea.weighing
       ? spoonsFor(leaf, densityOf(a.tea.weighing), a.tea.spoon)
       : null;
@@ -262,7 +279,8 @@ function cardFor(
     kind: 'card',
     water: a.water,
     leaf,
-    spoons: counted,
+    spoons: spoons ?? spooned,
+    countsSpoons: spoons !== null,
     bags,
     liquor,
     temperature: a.recipe.temperature,

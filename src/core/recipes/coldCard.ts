@@ -12,6 +12,7 @@ import { basketCrowding, fillFault, liquorYield, type VesselFacts } from '#core/
 import type { TeaFacts } from './cardInput';
 import { densityOf, type SpoonCount, spoonsFor } from './measure';
 import type { Recipe, Window } from './recipe';
+import { recipeAsWeighed, spoonsForWater } from './spoonDose';
 
 /** A cold recipe worked out for one vessel. */
 export type ColdCard = {
@@ -41,18 +42,19 @@ export type ColdFault =
  */
 export function workOutCold(
   tea: TeaFacts,
-  recipe: Recipe,
+  given: Recipe,
   vessel: VesselFacts,
   water: Millilitres,
 ): ColdCard | ColdFault {
+  const recipe = recipeAsWeighed(given, tea.weighing);
   if (!(water > 0)) return { kind: 'noWater' };
   const { held, swell } = styleOf(tea.style);
   const { scaling } = recipe;
-  const leaf = grams(
-    Math.round(
-      leafFor(water, recipe.dose, scaling.school === 'match' ? { school: 'linear' } : scaling) * 10,
-    ) / 10,
-  );
+  const counted = spoonsForWater(recipe, water);
+  const exact =
+    counted?.total ??
+    leafFor(water, recipe.dose, scaling.school === 'match' ? { school: 'linear' } : scaling);
+  const leaf = grams(Math.round(exact * 10) / 10);
   const fault = fillFault(vessel, water, leaf, swell);
   if (fault) return fault;
   const hot = recipe.warmStart;
@@ -60,7 +62,7 @@ export function workOutCold(
     kind: 'coldCard',
     water,
     leaf,
-    spoons: tea.weighing ? spoonsFor(leaf, densityOf(tea.weighing), tea.spoon) : null,
+    spoons: counted ?? (tea.weighing ? spoonsFor(leaf, densityOf(tea.weighing), tea.spoon) : null),
     liquor: millilitres(liquorYield(water, leaf, held, vessel.dead)),
     hotFirst: hot
       ? {

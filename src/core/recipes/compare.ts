@@ -1,7 +1,15 @@
 import { SCHOOL_WORDS } from '#core/scaling';
-import { degrees, minutesText, numberText, temperatureText, toFahrenheit } from '#core/units';
+import {
+  degrees,
+  minutesText,
+  numberText,
+  temperatureText,
+  toFahrenheit,
+  type VolumeUnit,
+} from '#core/units';
 import { handlingWords, leewayWords, warmStartWords } from './handling';
 import { type Recipe, SERVING_STYLES, type Window } from './recipe';
+import { spoonDoseText } from './spoonRecipe';
 
 /**
  * One line of a recipe as it is read, and what became of it in another version; `change` is empty where a word says
@@ -33,9 +41,18 @@ const glasses = (r: Recipe) =>
     .map((g) => `${SERVING_STYLES[g.style]} ${Math.round(g.extract)} + ${Math.round(g.water)} ml`)
     .join(', ');
 
-/** Every line of two recipes side by side, temperatures in the reader's scale. The order is that of a card. */
-export function recipeLines(a: Recipe, b: Recipe, scale: 'C' | 'F'): RecipeLine[] {
-  const dose = (r: Recipe) => `${numberText(r.dose, 2)} g per 100 ml`;
+/** The units of whoever reads. */
+type RecipeUnits = { readonly temperature: 'C' | 'F'; readonly volume: VolumeUnit };
+
+/** Every line of two recipes side by side, in the reader's units. The order is that of a card. */
+export function recipeLines(
+  a: Recipe,
+  b: Recipe,
+  { temperature: scale, volume }: RecipeUnits,
+): RecipeLine[] {
+  const dose = (r: Recipe) =>
+    (r.spoons ? `${spoonDoseText(r.spoons, volume)}: ` : '') +
+    `${numberText(r.dose, 2)} g per 100 ml`;
   const percent = Math.round((b.dose / a.dose - 1) * 100);
   const heat =
     scale === 'F'

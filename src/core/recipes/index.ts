@@ -4,11 +4,20 @@ export {
   gramsPerSpoon,
   quartersText,
   roundingWords,
+  spoonName,
   spoonsFor,
   spoonsText,
   type SpoonCount,
   type Weighing,
 } from './measure';
+export {
+  doseOfSpoons,
+  recipeAsWeighed,
+  spoonsForLeaf,
+  spoonsForWater,
+  type SpoonDose,
+} from './spoonDose';
+export { spoonDoseText, spoonedDensity, spoonsTimes, withDose } from './spoonRecipe';
 export { doubtDose, doubtWeighing, spoonSpread, weighingOf, type Doubt } from './weighings';
 export {
   isCold,

@@ -46,9 +46,12 @@ const FRACTION = ['', '¼', '½', '¾'] as const;
 export const quartersText = (quarters: number): string =>
   `${Math.floor(quarters / 4) || (quarters % 4 ? '' : 0)}${FRACTION[quarters % 4] ?? ''}`;
 
+/** "level tablespoon", "heaped scoops": as so many quarters of it are called. */
+export const spoonName = (spoon: Spoon, quarters: number): string =>
+  `${spoon.heaped ? 'heaped' : 'level'} ${quarters > 4 ? spoon.plural : spoon.name}`;
 /** "3½ level dessert spoons". */
-export const spoonsText = (s: SpoonCount): string =>
-  `${quartersText(s.quarters)} ${s.spoon.heaped ? 'heaped' : 'level'} ${s.quarters > 4 ? s.spoon.plural : s.spoon.name}`;
+export const spoonsText = ({ spoon, quarters }: Pick<SpoonCount, 'spoon' | 'quarters'>): string =>
+  `${quartersText(quarters)} ${spoonName(spoon, quarters)}`;
 
 /** "2 bags". */
 export const bagsText = (n: number): string => (n === 1 ? '1 bag' : `${n} bags`);

@@ -1,6 +1,7 @@
 import type { KnownGood, Scaling } from '#core/scaling';
 import { type Celsius, grams, type GramsPer100Ml, type Seconds, seconds } from '#core/units';
 import type { Recipe } from './recipe';
+import { withDose } from './spoonRecipe';
 
 /** How leaf follows the vessel, with so much more leaf in what is known. */
 function scalingBy(scaling: Scaling, more: number): Scaling {
@@ -28,8 +29,7 @@ export function movedRecipe(
   const by = to.best / recipe.window.best;
   const five = (s: number) => seconds(Math.max(5, Math.round(s / 5) * 5));
   return {
-    ...recipe,
-    dose: to.dose,
+    ...withDose(recipe, to.dose),
     temperature: to.temperature,
     scaling: scalingBy(recipe.scaling, to.dose / recipe.dose),
     window: {

@@ -1,5 +1,6 @@
 import type { Scaling } from '#core/scaling';
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds } from '#core/units';
+import type { SpoonDose } from './spoonDose';
 
 /** How leaf and water are brought together. One recipe shape serves all; the cold ones are counted in hours. */
 export const METHODS = {
@@ -97,6 +98,8 @@ export type Leeway = { readonly time: Seconds; readonly leaf: Grams };
 /** What a house recipe fixes. Temperature is of the water on the leaf. */
 export type Recipe = {
   readonly dose: GramsPer100Ml;
+  /** Leaf is counted in spoons, and `dose` is what they hold; null or absent: leaf is weighed. */
+  readonly spoons?: SpoonDose | null | undefined;
   readonly scaling: Scaling;
   readonly temperature: Celsius;
   readonly window: Window;
@@ -138,7 +141,15 @@ export function recipeFault(
   method: Method,
 ): {
   readonly field:
-    'window' | 'later' | 'temperature' | 'warmStart' | 'handling' | 'own' | 'glasses' | 'bag';
+    | 'window'
+    | 'later'
+    | 'temperature'
+    | 'warmStart'
+    | 'handling'
+    | 'own'
+    | 'glasses'
+    | 'bag'
+    | 'spoons';
   readonly why: string;
 } | null {
   const main = windowFault(r.window, method);
@@ -154,6 +165,13 @@ export function recipeFault(
     };
   if (method !== 'bag' && r.bag !== null)
     return { field: 'bag', why: 'Only bags and pockets are counted.' };
+  if (method === 'bag' && r.spoons)
+    return { field: 'spoons', why: 'A bag or pocket is counted or weighed, not spooned.' };
+  if (r.spoons && r.scaling.school !== 'linear')
+    return {
+      field: 'spoons',
+      why: 'Spoons go in step with the water: choose that for other vessels, or weigh the leaf.',
+    };
   if ((method === 'warmThenCold') !== (r.warmStart !== null))
     return {
       field: 'warmStart',

@@ -269,7 +269,7 @@ describe('the card', () => {
 describe('two versions side by side', () => {
   const a = startingRecipe('green-pan');
   const line = (b: Partial<typeof a>, scale: 'C' | 'F' = 'C') =>
-    recipeLines(a, { ...a, ...b }, scale).filter(lineDiffers);
+    recipeLines(a, { ...a, ...b }, { temperature: scale, volume: 'ml' }).filter(lineDiffers);
   test('nothing differs from itself', () => expect(line({})).toEqual([]));
   test.each([
     [

@@ -285,5 +285,8 @@ export function knownGoodStart(
   if (!(leaf > 0) || !(water > 0)) throw new RangeError('a known-good vessel has leaf and water');
   const dose: GramsPer100Ml = gramsPer100Ml(Math.round((10_000 * grams(leaf)) / water) / 100);
   const name = `${leaf} g in ${Math.round(water)} ml${vessel ? `, the ${vessel}` : ''}`;
-  return { name, recipe: { ...from, dose, scaling: { school: 'linear' }, origin: name } };
+  return {
+    name,
+    recipe: { ...from, dose, spoons: null, scaling: { school: 'linear' }, origin: name },
+  };
 }

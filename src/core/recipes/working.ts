@@ -19,7 +19,16 @@ export function workingOf(a: CardInput, c: Card): WorkingLine[] {
       of: 'Bags',
       text: `${n(a.recipe.bag ?? 0, 2)} g in one; ${c.bags} hold ${n(c.leaf)} g`,
     });
-  if (s.school === 'linear') {
+  if (c.countsSpoons && c.spoons && a.recipe.spoons) {
+    const { quarters, water, spoon } = a.recipe.spoons;
+    lines.push({
+      of: 'Leaf',
+      text:
+        `${quartersText(quarters)} ${spoon.name} per ${n(water, 0)} ml: ${quartersText(c.spoons.quarters)} for ${n(a.water, 0)} ml; ` +
+        `one holds ${a.tea.weighing ? '' : 'about '}${n(c.spoons.perSpoon, 2)} g, so ${n(c.leaf)} g` +
+        (a.tea.weighing ? '' : ' (no spoon of this tea weighed yet)'),
+    });
+  } else if (s.school === 'linear') {
     lines.push({
       of: 'Leaf',
       text: `${n(a.recipe.dose, 2)} g per 100 ml × ${n(a.water, 0)} ml = ${n(c.leaf)} g, in step with the water`,
@@ -41,7 +50,7 @@ export function workingOf(a: CardInput, c: Card): WorkingLine[] {
         `leaf goes with water to the power ${n(b, 2)}, so ${n(c.leaf)} g`,
     });
   }
-  if (c.spoons && a.tea.weighing) {
+  if (c.spoons && a.tea.weighing && !c.countsSpoons) {
     const w = a.tea.weighing;
     lines.push({
       of: 'Spoons',

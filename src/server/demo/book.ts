@@ -11,6 +11,7 @@ function recipeOf(tea: (typeof TEAS)[number]): Recipe {
   return {
     ...startingRecipe(tea.style),
     dose: tea.dose,
+    ...(tea.spoons && { spoons: tea.spoons }),
     temperature: tea.heat,
     window: { earliest, best, latest },
     later: (tea.later ?? []).map((s) => ({
@@ -57,6 +58,7 @@ export async function addBook(making: Making, lead: string): Promise<Tea[]> {
       recipe: {
         ...recipe,
         dose: Number((recipe.dose * (random() < 0.5 ? 0.85 : 1.15)).toFixed(2)),
+        ...(recipe.spoons && { spoons: null }),
       } as Recipe,
       reason: 'From the packet',
       author: { id: lead, name: '' },

@@ -1,5 +1,6 @@
+import type { SpoonDose } from '#core/recipes';
 import type { StyleId } from '#core/styles';
-import type { SpoonKind } from '#core/units';
+import { millilitres, type SpoonKind, SPOONS } from '#core/units';
 import type { TeaFields } from '#contracts/teas';
 
 type DemoTea = {
@@ -10,6 +11,8 @@ type DemoTea = {
   words: string;
   allergens?: string;
   dose: number;
+  /** Counted in spoons; `dose` is what they hold. */
+  spoons?: SpoonDose;
   heat: number;
   window: readonly [number, number, number];
   later?: readonly number[];
@@ -132,7 +135,8 @@ export const TEAS: readonly DemoTea[] = [
     method: 'pot',
     lot: 'Lot 4',
     words: 'cool, clear',
-    dose: 1.1,
+    dose: 1.25,
+    spoons: { quarters: 8, spoon: SPOONS.dessertSpoon, water: millilitres(240) },
     heat: 94,
     window: [240, 300, 420],
     per: [D, 1.5],

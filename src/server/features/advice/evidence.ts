@@ -1,4 +1,4 @@
-import type { DoneBrew } from '#core/brews';
+import { type DoneBrew, leafAsWeighed } from '#core/brews';
 import {
   cupOfBrew,
   doseOfRecipe,
@@ -9,7 +9,7 @@ import {
   verdictWords,
 } from '#core/corrections';
 import type { Brewing } from '#core/cup';
-import { type Recipe, type Wish, wishWords } from '#core/recipes';
+import { type Recipe, recipeAsWeighed, type Weighing, type Wish, wishWords } from '#core/recipes';
 import type { Multipliers, StyleId } from '#core/styles';
 import { capital, epochMs, numberText, seconds, secondsBetween } from '#core/units';
 import type { AdviceCup } from '#contracts/advice';
@@ -20,6 +20,8 @@ export type Asked = {
   readonly style: StyleId;
   readonly fitted: Multipliers | null;
   readonly recipe: Recipe;
+  /** What a spoon of the tea weighs, where one was weighed. */
+  readonly weighing: Weighing | null;
   readonly siteId: string;
   readonly kettle: string | null;
   /** Those who sat in a calibration. */
@@ -56,8 +58,10 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
   const plans = new Map<string, Brewing>();
   let lot: string | null | undefined;
   return [...rows].reverse().flatMap((row): JudgedCup[] => {
-    const { verdict, waterOn, pulled, plan: kept, version } = row;
-    if (!verdict || !waterOn || !pulled || kept.steep) return [];
+    const { verdict, waterOn, pulled, version } = row;
+    if (!verdict || !waterOn || !pulled || row.plan.steep) return [];
+    const recipe = recipeAsWeighed(version.recipe, asked.weighing);
+    const kept = leafAsWeighed(row.plan, asked.weighing);
     const on = epochMs(waterOn.getTime());
     const steeped = secondsBetween(on, epochMs(pulled.getTime()));
     const isNewLot = lot !== undefined && row.lotId !== null && row.lotId !== lot;
@@ -72,7 +76,7 @@ export function judgedCups(rows: readonly JudgedBrew[], asked: Asked): JudgedCup
         ...{ marks: row.marks, readings: row.readings, outs: row.outs ?? undefined },
       },
       // By its version: leaf that went back changed the brew’s own window.
-      ...{ brewedBy: doseOfRecipe(version.recipe), asked: doseOfRecipe(asked.recipe) },
+      ...{ brewedBy: doseOfRecipe(recipe), asked: doseOfRecipe(asked.recipe) },
       newLot: isNewLot,
       taster: row.by ? asked.tasters.get(row.by.id) : undefined,
       elsewhere: row.siteId !== asked.siteId || row.kettle !== (asked.kettle ?? row.kettle),

@@ -34,16 +34,17 @@ export function createAdviceService(deps: Deps) {
       const tea = await requireTea(db, teaId);
       const { house, method, style, fitted } = tea;
       if (!house || isCold(method)) return { advice: null };
+      const { weighing } = measureOf(tea);
       const rows = await judgedBrewsOf(db, teaId, method);
       const kettle = await kettleAt(db, siteId);
       const made = await predictedVersion(db, teaId, method);
       const tasters = await tasterErrors(db);
       const doubts = doubtsOf(
-        measureOf(tea).weighing,
+        weighing,
         grams(USUAL_POUR_ML * (house.recipe.dose / 100)),
         await heatsOffAt(db, siteId),
       );
-      const of = { style, fitted, recipe: house.recipe, siteId, kettle, tasters };
+      const of = { style, fitted, recipe: house.recipe, weighing, siteId, kettle, tasters };
       const cups = judgedCups(rows, of);
       const used = cups.filter((cup) => cup.listed.left === null);
       const ofMade = used.filter((cup) => cup.versionId === made?.id);

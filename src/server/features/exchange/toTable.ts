@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { MATERIALS } from '#core/heat';
-import { METHODS } from '#core/recipes';
+import { METHODS, recipeAsWeighed } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { LEAF_FORMS, LOT_WORDS, SEASONS, TRAITS } from '#core/teas';
 import { minutesText } from '#core/units';
@@ -19,6 +19,10 @@ export function tableText(table: TableName, here: Here, decimal: 'point' | 'comm
     if (decimal === 'comma') return String(x).replace('.', ',');
     return String(x);
   };
+  const weighingOfTea = new Map(here.teas.map((t) => [t.id, t.measure.weighing]));
+  /** Grams of a recipe in spoons are what they hold by the weighing of today. */
+  const doseOf = ({ recipe, teaId }: Here['versions'][number]) =>
+    recipeAsWeighed(recipe, weighingOfTea.get(teaId) ?? null).dose;
   const teaName = new Map(here.teas.map((t) => [t.id, t.name]));
   const tables: Record<TableName, () => Record<string, string>[]> = {
     teas: () =>
@@ -57,7 +61,7 @@ export function tableText(table: TableName, here: Here, decimal: 'point' | 'comm
         method: METHODS[v.method].label,
         version: String(v.number),
         state: v.state,
-        'dose (g per 100 ml)': n(v.recipe.dose),
+        'dose (g per 100 ml)': n(doseOf(v)),
         'heat (C)': n(v.recipe.temperature),
         earliest: minutesText(v.recipe.window.earliest),
         best: minutesText(v.recipe.window.best),

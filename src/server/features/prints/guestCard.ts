@@ -4,6 +4,7 @@ import {
   type Card,
   type CardFault,
   computeCard,
+  recipeAsWeighed,
   spoonsText,
   type Wish,
   wishWords,
@@ -60,13 +61,20 @@ export function guestPour({ tea, version, site, pot }: Omit<GuestCard, 'size'>):
   const { water, wish } = pot;
   const { warm } = version.recipe;
   const input = toCardInput({ tea, version, vessel, site, water, warmed: warm, wish });
-  return computeCard({ ...input, tea: { ...input.tea, spoon: SPOONS[pot.spoon] } });
+  const { weighing } = input.tea;
+  // Once a spoon of the tea is weighed the guest's own spoon does; until then it is the spoon of the recipe.
+  const recipe = weighing
+    ? { ...recipeAsWeighed(input.recipe, weighing), spoons: null }
+    : input.recipe;
+  return computeCard({ ...input, recipe, tea: { ...input.tea, spoon: SPOONS[pot.spoon] } });
 }
 
 /** What the guest measures out. */
 function leafWords(card: Card): { large: string; small: string } {
   const grams = `${numberText(card.leaf)} g`;
   if (card.bags) return { large: bagsText(card.bags), small: `${grams} of leaf` };
+  if (card.spoons && card.countsSpoons)
+    return { large: spoonsText(card.spoons), small: `of this tea: about ${grams} on a scale` };
   if (card.spoons)
     return { large: spoonsText(card.spoons), small: `of this tea: ${grams} on a scale` };
   return { large: grams, small: 'on a scale' };

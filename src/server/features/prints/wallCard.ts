@@ -5,6 +5,8 @@ import {
   handlingWords,
   houseLiquor,
   leewayWords,
+  quartersText,
+  spoonName,
   spoonsText,
 } from '#core/recipes';
 import { styleOf } from '#core/styles';
@@ -165,10 +167,13 @@ function vessels(p: Paper, { pours, site }: WallCard, y: number): number {
     drawVessel(p, vessel, LEFT + 12, base);
     p.text(vessel.name, LEFT + 29, base - 13.5, { face: 'bold', size: 5.2 });
     p.text(volumeText(card.water, site.volumeUnit), LEFT + 29, base - 7, { size: 5 });
-    const grams = numberText(card.leaf);
-    p.text(grams, LEFT + 97 - 3, base - 16.2, { face: 'bold', size: 13, align: 'right' });
-    p.text('g', LEFT + 95, base - 9.4, { size: 6.4 });
-    const counted = countedOf(card);
+    const inSpoons = card.countsSpoons ? card.spoons : null;
+    const amount = inSpoons ? quartersText(inSpoons.quarters) : numberText(card.leaf);
+    p.text(amount, LEFT + 97 - 3, base - 16.2, { face: 'bold', size: 13, align: 'right' });
+    if (!inSpoons) p.text('g', LEFT + 95, base - 9.4, { size: 6.4 });
+    const counted = inSpoons
+      ? `${spoonName(inSpoons.spoon, inSpoons.quarters).replace('level ', '')}, ${numberText(card.leaf)} g`
+      : countedOf(card);
     if (counted) p.text(counted, RIGHT - 25, base - 12.5, { size: 4.2, width: 25, align: 'right' });
     p.line(LEFT, base, RIGHT, base, 0.35);
   });

@@ -22,6 +22,7 @@ import {
   versions,
 } from '../../db/schema';
 import type { Signed } from '../../http/route';
+import { recipesAsBrewed } from '../teas';
 
 const LISTED = 100;
 /** A dial-in takes two or three rounds; one that goes on is looked back so far. */
@@ -32,6 +33,7 @@ const rows = (tx: Tx) =>
     .select({
       t: tastings,
       tea: { id: teas.id, name: teas.name, style: teas.style, swatches: teas.swatches },
+      weighing: teas.weighing,
       fit: teaFits.fit,
       lot: lots.name,
       version: { id: versions.id, number: versions.number, recipe: versions.recipe },
@@ -46,8 +48,12 @@ const rows = (tx: Tx) =>
     .$dynamic();
 export type Found = Awaited<ReturnType<typeof rows>>[number];
 
-export const tastingById = async (tx: Tx, id: string): Promise<Found | undefined> =>
-  (await rows(tx).where(eq(tastings.id, id)))[0];
+export async function tastingById(tx: Tx, id: string): Promise<Found | undefined> {
+  const [found] = await rows(tx).where(eq(tastings.id, id));
+  if (!found) return undefined;
+  const recipe = (await recipesAsBrewed(tx))(found.version.recipe, found.weighing ?? null);
+  return { ...found, version: { ...found.version, recipe } };
+}
 /** Taken before anything is done at a table, so that its events have one order. */
 export const lockTasting = async (tx: Tx, id: string): Promise<void> =>
   void (await tx

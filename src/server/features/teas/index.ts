@@ -6,6 +6,7 @@ export {
   allVersions,
   lotById,
   lotsOf,
+  recipesAsBrewed,
   requireTea,
   teaById,
   versionById,

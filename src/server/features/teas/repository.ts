@@ -1,6 +1,6 @@
 import { and, count, desc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
 import { fittedBy } from '#core/fitting';
-import { isCold, METHOD_NAMES, type Weighing } from '#core/recipes';
+import { isCold, METHOD_NAMES, type Recipe, recipeAsWeighed, type Weighing } from '#core/recipes';
 import { type Spoon, SPOONS } from '#core/units';
 import type { KeptFit } from '#contracts/fits';
 import { USES_COUNTED } from '#contracts/limits';
@@ -20,7 +20,12 @@ import {
 import { notFound } from '../../http/errors';
 import { spoonsById } from '../spoons';
 
-type VersionRow = { v: typeof versions.$inferSelect; author: string };
+type VersionRow = {
+  v: typeof versions.$inferSelect;
+  author: string;
+  weighing: WeighingFields | null;
+};
+/** A version as it is kept. */
 const asVersion = ({ v, author }: VersionRow): Version => ({
   id: v.id,
   teaId: v.teaId,
@@ -34,8 +39,9 @@ const asVersion = ({ v, author }: VersionRow): Version => ({
 });
 const versionRows = (tx: Tx) =>
   tx
-    .select({ v: versions, author: people.name })
+    .select({ v: versions, author: people.name, weighing: teas.weighing })
     .from(versions)
+    .innerJoin(teas, eq(teas.id, versions.teaId))
     .innerJoin(people, eq(people.id, versions.authorId));
 
 /** The versions a brewer may take: the house's, and the one on trial. */
@@ -44,6 +50,18 @@ type Spoons = ReadonlyMap<string, Spoon>;
 const spoonOf = (spoons: Spoons, id: string): Spoon => spoons.get(id) ?? SPOONS.dessertSpoon;
 const weighedBy = (spoons: Spoons, w: WeighingFields | null): Weighing | null =>
   w && { ...w, spoon: spoonOf(spoons, w.spoon) };
+/** A version as it is brewed: the grams of its spoons by the weighing that the tea has now. */
+const asBrewed = (row: VersionRow, spoons: Spoons): Version => {
+  const version = asVersion(row);
+  const recipe = recipeAsWeighed(version.recipe, weighedBy(spoons, row.weighing ?? null));
+  return { ...version, recipe };
+};
+/** Recipes as they are brewed, of whichever tea: each with the weighing that its tea has. */
+export async function recipesAsBrewed(tx: Tx) {
+  const spoons = await spoonsById(tx);
+  return (recipe: Recipe, weighing: WeighingFields | null): Recipe =>
+    recipeAsWeighed(recipe, weighedBy(spoons, weighing));
+}
 
 type LotRow = { l: typeof lots.$inferSelect; number: number | null };
 const asLot = ({ l, number }: LotRow, spoons: Spoons): Lot => ({
@@ -111,7 +129,9 @@ export async function allTeas(tx: Tx): Promise<Tea[]> {
   const rows = await tx.select().from(teas).orderBy(teas.name);
   const spoons = await spoonsById(tx);
   const standing = grouped(
-    (await versionRows(tx).where(inArray(versions.state, [...STANDING]))).map(asVersion),
+    (await versionRows(tx).where(inArray(versions.state, [...STANDING]))).map((r) =>
+      asBrewed(r, spoons),
+    ),
     (v) => v.teaId,
   );
   const open = grouped(
@@ -140,17 +160,18 @@ export async function allTeas(tx: Tx): Promise<Tea[]> {
 export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
   const [row] = await tx.select().from(teas).where(eq(teas.id, id));
   if (!row) return undefined;
+  const spoons = await spoonsById(tx);
   const [picture] = await tx.select({ id: photos.id }).from(photos).where(eq(photos.teaId, id));
   return asTea(row, {
     standing: (
       await versionRows(tx).where(
         and(eq(versions.teaId, id), inArray(versions.state, [...STANDING])),
       )
-    ).map(asVersion),
+    ).map((r) => asBrewed(r, spoons)),
     lots: (await lotsOf(tx, id)).filter((l) => l.state !== 'finished'),
     photoId: picture?.id ?? null,
     fit: (await fitsInUse(tx, id))[0]?.fit ?? null,
-    spoons: await spoonsById(tx),
+    spoons,
   });
 }
 /** @throws 404 when the house has no such tea */
@@ -172,19 +193,21 @@ export async function lotById(tx: Tx, id: string): Promise<Lot | undefined> {
 }
 export const vocabularyOf = async (tx: Tx): Promise<string[]> =>
   (await tx.select({ words: house.vocabulary }).from(house))[0]?.words ?? [];
+/** Every version as it is kept: what is exchanged. */
 export const allVersions = async (tx: Tx): Promise<Version[]> =>
   (await versionRows(tx).orderBy(versions.teaId, versions.method, versions.number)).map(asVersion);
 export async function allLots(tx: Tx): Promise<Lot[]> {
   const spoons = await spoonsById(tx);
   return (await lotRows(tx).orderBy(lots.teaId, lots.id)).map((r) => asLot(r, spoons));
 }
-export const versionsOf = async (tx: Tx, teaId: string): Promise<Version[]> =>
-  (await versionRows(tx).where(eq(versions.teaId, teaId)).orderBy(desc(versions.number))).map(
-    asVersion,
-  );
+export async function versionsOf(tx: Tx, teaId: string): Promise<Version[]> {
+  const spoons = await spoonsById(tx);
+  const rows = versionRows(tx).where(eq(versions.teaId, teaId)).orderBy(desc(versions.number));
+  return (await rows).map((r) => asBrewed(r, spoons));
+}
 export async function versionById(tx: Tx, id: string): Promise<Version | undefined> {
   const [row] = await versionRows(tx).where(eq(versions.id, id));
-  return row && asVersion(row);
+  return row && asBrewed(row, await spoonsById(tx));
 }
 export async function newestNumber(
   tx: Tx,

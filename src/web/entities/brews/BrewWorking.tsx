@@ -1,4 +1,4 @@
-import { wishWords } from '#core/recipes';
+import { spoonDoseText, wishWords } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { styleOf } from '#core/styles';
 import { siteDate } from '#core/time';
@@ -29,7 +29,7 @@ export function BrewWorking({ brew }: { brew: Brew }) {
   const lines: [string, string][] = [
     [
       'Recipe',
-      `version ${brew.versionNumber}: ${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, units.temperature)} on the leaf`,
+      `version ${brew.versionNumber}: ${recipe.spoons ? `${spoonDoseText(recipe.spoons, units.volume)}, ` : ''}${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, units.temperature)} on the leaf`,
     ],
     [
       'Leaf',

@@ -14,6 +14,7 @@ import { useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { Fact } from '../../ui/Fact';
 import { Nothing } from '../../ui/Note';
+import { LeafFact } from './tea/LeafFact';
 import { RefusedVessel, VesselCells } from './VesselCells';
 
 /** A cold recipe: hours instead of minutes, no heat to make, cautions that always stand with it. */
@@ -24,9 +25,7 @@ export function ColdRecipe({ tea, house }: { tea: Tea; house: Version }) {
   return (
     <>
       <div className="facts">
-        <Fact label="leaf" unit="g per 100 ml">
-          {numberText(recipe.dose, 2)}
-        </Fact>
+        <LeafFact tea={tea} recipe={recipe} />
         <Fact label="water goes on at" unit={`°${units.temperature}`}>
           {degrees(recipe.temperature, units.temperature)}
         </Fact>

@@ -1,34 +1,24 @@
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form';
-import { doubtDose, isCold, type Method, SERVE_ORDER_NAMES, SERVE_ORDERS } from '#core/recipes';
-import { parseNumber } from '#core/units';
+import { isCold, type Method, SERVE_ORDER_NAMES, SERVE_ORDERS } from '#core/recipes';
 import { useUnits } from '../../entities/people/session';
 import { AreaField, CheckField, SelectField, TextField } from '../../ui/fields';
+import { AmountFields, type Spooned } from './AmountFields';
 import { Glasses, LaterSteeps, OwnSteps, Scaling } from './RecipeParts';
 
-type Props<F extends FieldValues> = { form: UseFormReturn<F>; method: Method; usual: number };
+type Props<F extends FieldValues> = {
+  form: UseFormReturn<F>;
+  method: Method;
+  usual: number;
+  spooned: Spooned;
+};
 /** The fields of a recipe of one method; `usual` is what the dose is asked against. */
-export function RecipeFields<F extends FieldValues>({ form, method, usual }: Props<F>) {
+export function RecipeFields<F extends FieldValues>({ form, method, usual, spooned }: Props<F>) {
   const units = useUnits();
   const n = (name: string) => name as Path<F>;
   const cold = isCold(method);
-  const dose = parseNumber(String(form.watch(n('dose')) ?? ''));
-  const doubt = dose.kind === 'ok' && dose.value > 0 ? doubtDose(dose.value, usual) : null;
   return (
     <>
-      <div className="pair">
-        <TextField
-          form={form}
-          name={n('dose')}
-          label="Leaf"
-          unit="g per 100 ml"
-          ask={
-            doubt && (
-              <>
-                <b>Is that so?</b> {doubt.words}
-              </>
-            )
-          }
-        />
+      <AmountFields {...{ form, method, usual, spooned }}>
         <TextField
           form={form}
           name={n('temperature')}
@@ -44,7 +34,7 @@ export function RecipeFields<F extends FieldValues>({ form, method, usual }: Pro
             hint="Empty: weighed, not counted."
           />
         )}
-      </div>
+      </AmountFields>
       <div className="pair">
         <TextField
           form={form}

@@ -16,27 +16,24 @@ import { readWeighing, WeighingFields } from './WeighingFields';
 
 /** A tea's own facts in the order they are learnt: the packet, the leaf, its weighing, then the first recipe. */
 export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }) {
-  const { temperature } = useUnits();
+  const units = useUnits();
   const { data: shelf } = useSpoonsQuery();
   const { data: book } = useBookQuery();
   const spoons = shelf?.spoons ?? [];
-  const form = useTeaForm(tea, temperature);
+  const form = useTeaForm(tea, units);
   const v = form.watch();
   const read = readWeighing(v, spoons);
   const weighing = read.kind === 'ok' ? read.weighing : null;
-  useStartingRecipe({ temperature, tea, form, v });
+  useStartingRecipe({ units, tea, form, v });
   const bag = bagTyped(v, tea);
   const packet = usePacket({ packet: v.packet, style: v.style, method: v.method, weighing, bag });
   const take = (r: Recipe) =>
-    form.reset(
-      { ...form.getValues(), ...recipeFormOf(r, temperature) },
-      { keepDefaultValues: true },
-    );
+    form.reset({ ...form.getValues(), ...recipeFormOf(r, units) }, { keepDefaultValues: true });
   const missed = missedAllergens(`${v.blend} ${v.name}`, v.allergens);
   const { setRev, adding, changing, error, save } = useSaveTea({
     tea,
     form,
-    temperature,
+    units,
     read,
     weighing,
     onDone,
@@ -81,7 +78,7 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
       <LeafFields form={form} v={v} />
       <BlendFields form={form} missed={missed} v={v} />
       <WeighingFields form={form} spoons={spoons} legend="Weigh it once: spoons of this tea" />
-      {!tea && <FirstRecipe v={v} packet={packet} take={take} form={form} />}
+      {!tea && <FirstRecipe {...{ v, packet, take, form, weighing }} />}
       <TextField form={form} name="words" label="Tasting words" />
       {(book?.vocabulary.length ?? 0) > 0 && (
         <HouseWords book={book} said={said} toggleWord={toggleWord} />

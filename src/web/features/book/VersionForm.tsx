@@ -1,7 +1,7 @@
 import { type Dispatch, type SetStateAction, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { verdictWords } from '#core/corrections';
-import { type Method, METHODS, startingRecipe } from '#core/recipes';
+import { type Method, METHODS, spoonedDensity, startingRecipe } from '#core/recipes';
 import { styleOf } from '#core/styles';
 import { bagOf, measureOf } from '#core/teas';
 import type { LeadNote, Tea, Version } from '#contracts/teas';
@@ -30,27 +30,29 @@ type Props = {
  * that used it.
  */
 export function VersionForm({ tea, method, from, notes, newest, onDone }: Props) {
-  const { temperature } = useUnits();
+  const units = useUnits();
   const base = from?.recipe ?? startingRecipe(tea.style, method);
   // What is dialled in is the house's own: it no longer says where it began.
   const form = useForm<Form>({
     defaultValues: {
-      ...recipeFormOf({ ...base, origin: from ? '' : base.origin }, temperature),
+      ...recipeFormOf({ ...base, origin: from ? '' : base.origin }, units),
       reason: reasonToBegin(notes, from, method),
     },
   });
+  const { weighing } = measureOf(tea);
+  const density = spoonedDensity(weighing, tea.leaf.form);
   const [settled, setSettled] = useState<readonly string[]>(notes[0] ? [notes[0].id] : []);
   const packet = usePacket({
     packet: tea.packet,
     style: tea.style,
     method,
-    weighing: measureOf(tea).weighing,
+    weighing,
     bag: bagOf(tea),
   });
   const making = useNewVersion(tea, newest);
   const saveAs = (as: 'house' | 'trial' | 'draft') =>
     form.handleSubmit(async (v) => {
-      const recipe = recipeOf(v, method, temperature, (name, message) =>
+      const recipe = recipeOf(v, { method, units, density }, (name, message) =>
         form.setError(name as keyof Form, { message }),
       );
       if (v.reason.trim() === '')
@@ -92,7 +94,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
         taken={form.watch('origin')}
         onTake={(r) =>
           form.reset(
-            { ...form.getValues(), ...recipeFormOf(r, temperature) },
+            { ...form.getValues(), ...recipeFormOf(r, units) },
             { keepDefaultValues: true },
           )
         }
@@ -101,6 +103,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
         form={form}
         method={method}
         usual={from?.recipe.dose ?? styleOf(tea.style).start.dose}
+        spooned={{ density, isWeighed: weighing !== null }}
       />
       <Tasted tea={tea} onPick={(words) => form.setValue('reason', words, { shouldDirty: true })} />
       <TextField

@@ -91,7 +91,7 @@ function Versions({ page: { tea, versions: all, uses } }: { page: TeaPage }) {
         </Nothing>
       </main>
     );
-  const lines = recipeLines(left.recipe, right.recipe, units.temperature);
+  const lines = recipeLines(left.recipe, right.recipe, units);
   const differing = lines.filter(lineDiffers).length;
   const used = (v: Version) => {
     const n = uses[v.id] ?? 0;

@@ -1,18 +1,25 @@
-import { type Method, METHOD_NAMES, startingRecipe } from '#core/recipes';
-import { grams, millilitres, parseDuration } from '#core/units';
+import { type Method, METHOD_NAMES, spoonedDensity, startingRecipe } from '#core/recipes';
+import { grams, millilitres, parseDuration, SPOONS } from '#core/units';
+import { spoonValue } from './amountForm';
 import { holdText, type RecipeForm, recipeFormOf, recipeOf } from './recipeForm';
 
 const recipe = startingRecipe('green-pan');
+const density = spoonedDensity(null, 'whole');
 const read = (
   over: Partial<RecipeForm>,
   scale: 'C' | 'F' = 'C',
   method: Method = 'pot',
   from = recipe,
 ) => {
+  const units = { temperature: scale, volume: 'ml' } as const;
   const faults: Record<string, string> = {};
-  const made = recipeOf({ ...recipeFormOf(from, scale), ...over }, method, scale, (name, why) => {
-    faults[name] ??= why;
-  });
+  const made = recipeOf(
+    { ...recipeFormOf(from, units), ...over },
+    { method, units, density },
+    (name, why) => {
+      faults[name] ??= why;
+    },
+  );
   return { made, faults };
 };
 
@@ -119,7 +126,7 @@ test('a known cup keeps what holds it, and reads back', () => {
     knownHold: holdText(hold),
   });
   expect(made?.scaling).toEqual({ school: 'match', known: { ...hold, water: 500, leaf: 6.5 } });
-  const again = made && recipeFormOf(made, 'C');
+  const again = made && recipeFormOf(made, { temperature: 'C', volume: 'ml' });
   expect(again).toMatchObject({
     school: 'match',
     knownWater: '500',
@@ -193,4 +200,47 @@ test.each<[string, Partial<RecipeForm>, Method, string, RegExp]>([
   const { made, faults } = read(over, 'C', method, startingRecipe('black-broken', method));
   expect(made).toBeNull();
   expect(faults[field]).toMatch(words);
+});
+
+describe('leaf in spoons', () => {
+  const scoop = { ...SPOONS.usTablespoon, id: 'scoop', name: 'scoop', plural: 'scoops' };
+  const inSpoons: Partial<RecipeForm> = {
+    ...{ measuredIn: 'spoons', spoonCount: '1', spoonWater: '8 fl oz' },
+    countedSpoon: spoonValue(scoop),
+  };
+
+  test('"1 scoop per 8 fl oz" is kept as that count, with the grams it holds', () => {
+    const { made, faults } = read(inSpoons);
+    expect(faults).toEqual({});
+    expect(made?.spoons).toMatchObject({ quarters: 4, spoon: { name: 'scoop' } });
+    expect(made?.spoons?.water).toBeCloseTo(236.588, 2);
+    // 14.787 ml of whole leaf at 0.2 g a ml.
+    expect(made?.dose).toBeCloseTo((100 * 14.787 * 0.2) / 236.588, 3);
+  });
+  test('what is shown reads back as the same count', () => {
+    const { made } = read(inSpoons);
+    const again = read({}, 'C', 'pot', made ?? recipe).made;
+    expect(again?.spoons?.quarters).toBe(4);
+    expect(again?.spoons?.water).toBeCloseTo(236.59, 2);
+    expect(read({ measuredIn: 'grams' }, 'C', 'pot', made ?? recipe).made?.spoons).toBeUndefined();
+  });
+  test.each([
+    [{ spoonCount: '0' }, 'spoonCount', /A count/],
+    [{ spoonCount: '1.3' }, 'spoonCount', /quarters/],
+    [{ spoonCount: '60' }, 'spoonCount', /no recipe/],
+    [{ spoonWater: '5' }, 'spoonWater', /20 ml/],
+    [{ spoonWater: 'a cupful' }, 'spoonWater', /not a/],
+    [
+      { school: 'tapered', smallWater: '300', smallLeaf: '4', largeWater: '600', largeLeaf: '7' },
+      'measuredIn',
+      /in step/,
+    ],
+  ] satisfies [Partial<RecipeForm>, string, RegExp][])(
+    '%j is refused beside its field',
+    (over, field, why) => {
+      const { made, faults } = read({ ...inSpoons, ...over });
+      expect(made).toBeNull();
+      expect(faults[field]).toMatch(why);
+    },
+  );
 });

@@ -13,7 +13,7 @@ import type { KnownPour, School } from '#core/scaling';
 import {
   celsius,
   grams,
-  gramsPer100Ml,
+  type GramsPerMl,
   millilitres,
   minutesText,
   numberText,
@@ -23,44 +23,49 @@ import {
   parseWithin,
   seconds,
   toFahrenheit,
+  type VolumeUnit,
 } from '#core/units';
+import { type AmountForm, amountFormOf, amountOf } from './amountForm';
 
 type WindowForm = { earliest: string; best: string; latest: string };
 type OwnStepForm = { when: OwnStepTime; at: string; words: string };
 /** A recipe as its form holds it: as typed. */
-export type RecipeForm = WindowForm & {
-  dose: string;
-  temperature: string;
-  later: WindowForm[];
-  warm: boolean;
-  lid: boolean;
-  note: string;
-  origin: string;
-  school: School;
-  knownWater: string;
-  knownLeaf: string;
-  /** What holds the known cup's leaf, as JSON: the value of a choice among vessels. */
-  knownHold: string;
-  smallWater: string;
-  smallLeaf: string;
-  largeWater: string;
-  largeLeaf: string;
-  rinse: string;
-  stir: string;
-  circles: boolean;
-  root: string;
-  squeeze: boolean;
-  milk: boolean;
-  order: ServeOrder;
-  own: OwnStepForm[];
-  leewayTime: string;
-  leewayLeaf: string;
-  bag: string;
-  hotShare: string;
-  hotHeat: string;
-  hotTime: string;
-  glasses: { style: ServingStyle; extract: string; water: string }[];
-};
+export type RecipeForm = WindowForm &
+  AmountForm & {
+    temperature: string;
+    later: WindowForm[];
+    warm: boolean;
+    lid: boolean;
+    note: string;
+    origin: string;
+    school: School;
+    knownWater: string;
+    knownLeaf: string;
+    /** What holds the known cup's leaf, as JSON: the value of a choice among vessels. */
+    knownHold: string;
+    smallWater: string;
+    smallLeaf: string;
+    largeWater: string;
+    largeLeaf: string;
+    rinse: string;
+    stir: string;
+    circles: boolean;
+    root: string;
+    squeeze: boolean;
+    milk: boolean;
+    order: ServeOrder;
+    own: OwnStepForm[];
+    leewayTime: string;
+    leewayLeaf: string;
+    bag: string;
+    hotShare: string;
+    hotHeat: string;
+    hotTime: string;
+    glasses: { style: ServingStyle; extract: string; water: string }[];
+  };
+
+/** The units a form is filled in with. */
+export type FormUnits = { readonly temperature: 'C' | 'F'; readonly volume: VolumeUnit };
 
 const windowForm = (w: Window): WindowForm => ({
   earliest: minutesText(w.earliest),
@@ -74,14 +79,14 @@ export const holdText = ({
   material,
   lid,
 }: Omit<KnownPour, 'water' | 'leaf'>): string => JSON.stringify({ infuser, basket, material, lid });
-export function recipeFormOf(r: Recipe, scale: 'C' | 'F'): RecipeForm {
+export function recipeFormOf(r: Recipe, { temperature: scale, volume }: FormUnits): RecipeForm {
   const t = r.scaling.school === 'tapered' ? r.scaling : null;
   const m = r.scaling.school === 'match' ? r.scaling.known : null;
   const heat = (c: number) => numberText(scale === 'F' ? toFahrenheit(celsius(c)) : c);
   const h = r.handling;
   return {
     ...windowForm(r.window),
-    dose: numberText(r.dose, 3),
+    ...amountFormOf(r, volume),
     temperature: heat(r.temperature),
     later: r.later.map(windowForm),
     warm: r.warm,
@@ -130,6 +135,7 @@ const BESIDE = {
   own: 'own.0.at',
   glasses: 'glasses.0.extract',
   bag: 'bag',
+  spoons: 'measuredIn',
 } as const;
 const windowField = (why: string): keyof WindowForm => {
   if (why.startsWith('Best')) return 'best';
@@ -137,13 +143,15 @@ const windowField = (why: string): keyof WindowForm => {
   return 'latest';
 };
 
+/** For which method a form is read, in which units, and what a millilitre of the tea weighs in a spoon. */
+type Reading = { readonly method: Method; readonly units: FormUnits; readonly density: GramsPerMl };
 /** Reads the form for a method, naming each fault beside its field; null when something is not right. */
 export function recipeOf(
   v: RecipeForm,
-  method: Method,
-  scale: 'C' | 'F',
+  { method, units, density }: Reading,
   fault: (name: string, message: string) => void,
 ): Recipe | null {
+  const { temperature: scale, volume } = units;
   let good = true;
   const wrong = (name: string, why: string) => {
     fault(name, why);
@@ -172,7 +180,7 @@ export function recipeOf(
       ? 0
       : take(name, parseWithin(v[name] as string, what, unit, 0, max), 0);
 
-  const dose = take('dose', parseWithin(v.dose, 'Leaf', 'g per 100 ml', 0.05, 20), 1);
+  const amount = amountOf(v, { volume, density }, wrong);
   const heat = heatOf('temperature', v.temperature, 90);
   if (good && (heat < 2 || heat > 100))
     wrong(
@@ -239,7 +247,7 @@ export function recipeOf(
           ),
         }));
   const recipe: Recipe = {
-    dose: gramsPer100Ml(dose),
+    ...amount,
     temperature: heat,
     window,
     later,

@@ -5,6 +5,8 @@ import {
   type CupsAsked,
   cupsWords,
   roundingWords,
+  type SpoonCount,
+  spoonName,
   spoonsText,
 } from '#core/recipes';
 import { lotAgeWords, measureOf } from '#core/teas';
@@ -70,7 +72,10 @@ export function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | nu
         <em>of {numberText(card.leaf / card.bags, 2)} g each</em>
       </p>
     );
-  if (!card.spoons || !measureOf(tea, lot).weighing)
+  const { weighing } = measureOf(tea, lot);
+  if (card.spoons && card.countsSpoons)
+    return <CountedSpoons spoons={card.spoons} leaf={card.leaf} isWeighed={weighing !== null} />;
+  if (!card.spoons || !weighing)
     return (
       <p>
         by the scale<em>no spoon of this tea weighed yet</em>
@@ -84,6 +89,30 @@ export function Spoons({ card, tea, lot }: { card: Card; tea: Tea; lot: Lot | nu
       <em>
         of this tea, {numberText(perSpoon)} g each: {numberText(total)} g, {error >= 0 ? '+' : '−'}
         {numberText(Math.abs(error * 100), 0)} %, {roundingWords(error)}. {other}
+      </em>
+    </p>
+  );
+}
+
+/** The spoons that a recipe counts, with what they hold. */
+function CountedSpoons({
+  spoons,
+  leaf,
+  isWeighed,
+}: {
+  spoons: SpoonCount;
+  leaf: number;
+  isWeighed: boolean;
+}) {
+  const { spoon, quarters, perSpoon } = spoons;
+  return (
+    <p>
+      {spoonName(spoon, quarters)}
+      <em>
+        {isWeighed
+          ? `of this tea, ${numberText(perSpoon)} g each: ${numberText(leaf)} g. `
+          : `about ${numberText(leaf)} g: no spoon of this tea weighed yet. `}
+        {notThatSpoon(spoon)}
       </em>
     </p>
   );

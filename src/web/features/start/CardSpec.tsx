@@ -1,6 +1,13 @@
 import type { ComponentProps, ReactNode } from 'react';
 import { FIRST_TASTE, leafStaysIn, TASTE_EVERY } from '#core/brews';
-import { brewingOf, type Card, type CupsAsked, MILK_SHARES, type Recipe } from '#core/recipes';
+import {
+  brewingOf,
+  type Card,
+  type CupsAsked,
+  MILK_SHARES,
+  quartersText,
+  type Recipe,
+} from '#core/recipes';
 import { degrees, type Millilitres, minutesText, numberText } from '#core/units';
 import type { Lot, Tea } from '#contracts/teas';
 import type { BrewedVessel } from '#contracts/vesselFacts';
@@ -61,8 +68,10 @@ export function CardSpec({
       <dt>Leaf</dt>
       <dd>
         <span className="big" data-testid="leaf">
-          {numberText(card.leaf)}
-          <span className="u">g</span>
+          {card.countsSpoons && card.spoons
+            ? quartersText(card.spoons.quarters)
+            : numberText(card.leaf)}
+          <span className="u">{leafUnit(card)}</span>
         </span>
         <Spoons card={card} tea={tea} lot={lot} />
       </dd>
@@ -91,6 +100,12 @@ export function CardSpec({
       </dd>
     </dl>
   );
+}
+
+/** What the large figure of the leaf counts. */
+function leafUnit({ countsSpoons, spoons }: Card) {
+  if (!countsSpoons || !spoons) return 'g';
+  return spoons.quarters > 4 ? 'spoons' : 'spoon';
 }
 
 /** What the hands do; and whether the clock asks for tastes, to find the time of a new tea, in place of its best. */

@@ -69,6 +69,8 @@ export const recipeRows = ({ here, now }: Doing, out: Out) => {
       ...base,
       dose: unchangedDose ? base.dose : gramsPer100Ml(Math.round(dose * 1000) / 1000),
       scaling: unchangedDose ? base.scaling : { school: 'linear' },
+      // Another dose in grams is weighed, not counted in spoons.
+      ...(base.spoons && !unchangedDose && { spoons: null }),
       temperature: Math.abs(base.temperature - heat) < 0.06 ? base.temperature : celsius(heat),
       window,
       warm: r.has('warm') ? r.flag('warm', base.warm) : base.warm,

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { handlingWords, isCold, leewayWords } from '#core/recipes';
+import { handlingWords, isCold, leewayWords, spoonDoseText } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { degrees, minutesText, numberText, temperatureText } from '#core/units';
 import type { Tea, Version } from '#contracts/teas';
@@ -12,6 +12,7 @@ import { dayText } from '../../../ui/days';
 import { Fact } from '../../../ui/Fact';
 import { Note } from '../../../ui/Note';
 import { useMove } from '../useMove';
+import { LeafFact } from './LeafFact';
 
 export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
   const units = useUnits();
@@ -19,9 +20,7 @@ export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
   return (
     <>
       <div className="facts">
-        <Fact label="leaf" unit="g per 100 ml">
-          {numberText(recipe.dose, 2)}
-        </Fact>
+        <LeafFact tea={tea} recipe={recipe} />
         <Fact label="water on the leaf" unit={`°${units.temperature}`}>
           {degrees(recipe.temperature, units.temperature)}
         </Fact>
@@ -62,6 +61,7 @@ export function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boole
       <details open={v.state === 'trial' || v.state === 'draft'}>
         <summary className="small">What it says</summary>
         <p>
+          {recipe.spoons && `${spoonDoseText(recipe.spoons, units.volume)}: `}
           {numberText(recipe.dose, 2)} g per 100 ml
           {recipe.scaling.school === 'linear'
             ? ''

@@ -1,5 +1,5 @@
 import type { UseFormReturn } from 'react-hook-form';
-import { METHODS, type Recipe, startingRecipe } from '#core/recipes';
+import { METHODS, type Recipe, spoonedDensity, startingRecipe, type Weighing } from '#core/recipes';
 import {
   LEAF_FORM_NAMES,
   LEAF_FORMS,
@@ -95,12 +95,15 @@ export function FirstRecipe({
   packet,
   take,
   form,
+  weighing,
 }: {
   v: Form;
   packet: ReturnType<typeof usePacket>;
   take: (r: Recipe) => void;
   form: UseFormReturn<Form>;
+  weighing: Weighing | null;
 }) {
+  const density = spoonedDensity(weighing, v.leafForm || null);
   return (
     <>
       <h2>
@@ -115,7 +118,12 @@ export function FirstRecipe({
         taken={v.origin}
         onTake={take}
       />
-      <RecipeFields form={form} method={v.method} usual={startingRecipe(v.style, v.method).dose} />
+      <RecipeFields
+        form={form}
+        method={v.method}
+        usual={startingRecipe(v.style, v.method).dose}
+        spooned={{ density, isWeighed: weighing !== null }}
+      />
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useForm, type UseFormReturn } from 'react-hook-form';
-import { forSeason, startingRecipe, type Weighing } from '#core/recipes';
+import { forSeason, spoonedDensity, startingRecipe, type Weighing } from '#core/recipes';
 import type { StyleId } from '#core/styles';
 import { bagOf, type LeafForm, type Season, type Trait } from '#core/teas';
 import { grams, numberText, parseNumber } from '#core/units';
@@ -11,7 +11,7 @@ import { fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { useGo } from '../../../platform/useGo';
 import { showFaults } from '../../../ui/fields';
-import { type RecipeForm, recipeFormOf, recipeOf } from '../recipeForm';
+import { type FormUnits, type RecipeForm, recipeFormOf, recipeOf } from '../recipeForm';
 import { readWeighing, type WeighingForm, weighingFormOf } from '../WeighingFields';
 
 export type Form = RecipeForm &
@@ -56,10 +56,10 @@ function colourOf(v: Pick<Form, 'lab' | 'depth' | 'light'>): MeasuredColour | nu
 }
 
 /** The form, filled with what is known of the tea. */
-export function useTeaForm(tea: Tea | null, temperature: 'C' | 'F') {
+export function useTeaForm(tea: Tea | null, units: FormUnits) {
   return useForm<Form>({
     defaultValues: {
-      ...recipeFormOf(startingRecipe(tea?.style ?? FIRST), temperature),
+      ...recipeFormOf(startingRecipe(tea?.style ?? FIRST), units),
       ...weighingFormOf(tea?.weighing ?? null, tea?.spoon ?? 'dessertSpoon'),
       name: tea?.name ?? '',
       style: tea?.style ?? FIRST,
@@ -84,17 +84,18 @@ export function useTeaForm(tea: Tea | null, temperature: 'C' | 'F') {
 
 /** A first recipe that nobody has touched follows the style and the method. */
 export function useStartingRecipe({
-  temperature,
+  units,
   tea,
   form,
   v,
 }: {
-  temperature: 'C' | 'F';
+  units: FormUnits;
   tea: Tea | null;
   form: UseFormReturn<Form>;
   v: Form;
 }) {
-  const began = useRef(recipeFormOf(startingRecipe(FIRST), temperature));
+  const { temperature, volume } = units;
+  const began = useRef(recipeFormOf(startingRecipe(FIRST), { temperature, volume }));
   useEffect(() => {
     if (tea) return;
     const values = form.getValues();
@@ -106,9 +107,9 @@ export function useStartingRecipe({
       return;
     const season = v.season === '' ? null : v.season;
     const first = forSeason(startingRecipe(v.style, v.method), v.style, v.method, season);
-    began.current = recipeFormOf(first, temperature);
+    began.current = recipeFormOf(first, { temperature, volume });
     form.reset({ ...values, ...began.current }, { keepDefaultValues: true });
-  }, [form, tea, temperature, v.style, v.method, v.season]);
+  }, [form, tea, temperature, volume, v.style, v.method, v.season]);
 }
 
 /** The bag's weight: of the tea as it is kept, or as it is typed for a tea brewed in bags. */
@@ -122,14 +123,14 @@ export function bagTyped(v: Form, tea: Tea | null) {
 export function useSaveTea({
   tea,
   form,
-  temperature,
+  units,
   read,
   weighing,
   onDone,
 }: {
   tea: Tea | null;
   form: UseFormReturn<Form>;
-  temperature: 'C' | 'F';
+  units: FormUnits;
   read: ReturnType<typeof readWeighing>;
   weighing: Weighing | null;
   onDone: () => void;
@@ -142,7 +143,8 @@ export function useSaveTea({
   const error = adding.error ?? changing.error;
   const save = form.handleSubmit(async (given) => {
     const fault = (name: string, message: string) => form.setError(name as keyof Form, { message });
-    const recipe = tea ? null : recipeOf(given, given.method, temperature, fault);
+    const density = spoonedDensity(weighing, given.leafForm || null);
+    const recipe = tea ? null : recipeOf(given, { method: given.method, units, density }, fault);
     const colour = colourOf(given);
     if (given.name.trim() === '') fault('name', 'Give it a name.');
     if (read.kind === 'bad') fault('weighed', read.why);
