@@ -1,4 +1,7 @@
-import { type Begun, begunHouse, brewBody, newId, POT, SITE } from './house';
+import { ALL_RIGHT } from '#core/corrections';
+import type { TeaAdvice } from '#contracts/advice';
+import type { Brew } from '#contracts/brews';
+import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId, POT, SITE } from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -38,6 +41,30 @@ test('a kettle without settings is boiled: no setting is made up for it', async 
   const { body } = await start({ kettleId: kettle.id }).expect(200);
   expect(body.plan.kettleUsed).toMatchObject({ name: 'Stove kettle', set: null });
   expect(body.plan.onLeaf).toBe(90);
+});
+test('how long the water waited off the boil is kept, and the cup counts as it was made', async () => {
+  const kettle = await addKettle({ name: 'Stove kettle', setPoints: null });
+  const began = h.now() - 900_000;
+  const { body } = await start({ kettleId: kettle.id, warming: true, at: began }).expect(200);
+  const { id, plan } = body as Brew;
+  expect(plan.kettleUsed?.wait).toBeGreaterThan(30);
+  expect(plan.kettleUsed?.cools?.a).toBeGreaterThan(0);
+  const event = (what: object) =>
+    h.callers.brewer.post(`/api/brews/${id}/events`, { id: newId(), ...what }).expect(200);
+  // Poured as soon as it boiled.
+  await event({ kind: 'step', at: began + 60_000, key: 'heat', outcome: 'done' });
+  await event({ kind: 'waterOn', at: began + 62_000 });
+  await event({ kind: 'pull', at: began + 62_000 + 1000 * plan.recipe.window.best });
+  const verdict = { ...ALL_RIGHT, bitterness: 1 };
+  await event({
+    ...{ kind: 'judge', at: began + 600_000, verdict, proposal: BITTER_PROPOSAL },
+    ...{ accepted: false, remark: '' },
+  });
+  const { body: found } = await h.callers.trainee.get(`/api/teas/${h.ids.tea}/advice`).expect(200);
+  const { advice } = found as { advice: TeaAdvice };
+  expect(advice.cups[0]?.recorded).toMatch(/^Waited 0:02 off the boil, \+\d+ °C$/);
+  // Hotter water explains some of it: the recipe is blamed less than it would be for the same cup unrecorded.
+  expect(advice.advice.pooled.bitterness.mean).toBeLessThan(0.5);
 });
 test('its own readings count: a pour that loses more gives less on the leaf', async () => {
   const kettle = await addKettle();

@@ -145,6 +145,14 @@ export const Plan = z.strictObject({
       name: z.string(),
       set: quantity<Celsius>({ min: 0, max: 102 }).nullable(),
       wait: quantity<Seconds>({ min: 0, max: 260_000 }).nullable(),
+      /** How its water cools off the boil; the share of a degree in the kettle that arrives on the leaf. */
+      cools: z
+        .strictObject({
+          ...{ a: z.number().positive().max(1), b: z.number().min(0).max(1) },
+          from: quantity<Celsius>({ min: 60, max: 102 }),
+          arrives: z.number().min(0).max(1),
+        })
+        .optional(),
     })
     .nullable()
     .optional(),

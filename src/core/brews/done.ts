@@ -4,6 +4,7 @@ import { AGITATION, heatAfter, type LeafOut } from '#core/extraction';
 import { inColdVessel, waterDensity } from '#core/heat';
 import type { StyleId } from '#core/styles';
 import { type Celsius, celsius, type EpochMs, grams, type Seconds, seconds } from '#core/units';
+import { type KettleWait, kettleWaitOf } from './kettleWait';
 import { type BrewPlan, toModelInput } from './plan';
 import type { StepRecord } from './steps';
 import { waterReallyOn } from './tasting';
@@ -30,6 +31,8 @@ export type DonePlan = {
   readonly notWarmed: boolean;
   /** Share of the recipe's stirs that were left out; 0 where it has none, or nobody said so. */
   readonly stirsLeftOut: number;
+  /** How long the water waited off the boil; null: it was not to wait, or nobody said when it boiled. */
+  readonly kettleWait: KettleWait | null;
 };
 export type DoneBrew = Omit<DonePlan, 'plan'> & { readonly brew: ColouredBrew };
 const MS = 1000;
@@ -99,7 +102,8 @@ const coldOnLeaf = ({ onLeaf, water, leaf, ambient, vessel }: BrewPlan): Celsius
     ...{ material: vessel.material, capacity: vessel.brim, leaf, leafAt: ambient },
   });
 /**
- * The plan with what was recorded in its place: leaf that was weighed, heat that was read, a vessel that was not warmed.
+ * The plan with what was recorded in its place: leaf that was weighed, heat that was read, a vessel that was not warmed, water
+ * that waited longer off the boil, or less.
  * Of a later steep the leaf was weighed with the first.
  */
 export function planAsDone(plan: BrewPlan, style: StyleId, recorded: Recorded): DonePlan {
@@ -107,11 +111,15 @@ export function planAsDone(plan: BrewPlan, style: StyleId, recorded: Recorded): 
   const heatOff = heatOffOf(plan, style, recorded);
   const notWarmed = wasNotWarmed(plan, recorded.marks);
   const stirsLeftOut = stirsLeftOutOf(plan, recorded.marks);
-  const found = { leafShare, heatOff, notWarmed, stirsLeftOut };
-  if (leafShare === null && heatOff === null && !notWarmed) return { ...found, plan };
+  const kettleWait = kettleWaitOf(plan, recorded.marks, recorded.waterOn);
+  const found = { leafShare, heatOff, notWarmed, stirsLeftOut, kettleWait };
+  if (leafShare === null && heatOff === null && kettleWait === null && !notWarmed)
+    return { ...found, plan };
   const leaf = leafShare === null ? plan.leaf : grams(leafShare * plan.leaf);
-  const unread = notWarmed ? coldOnLeaf(plan) : plan.onLeaf;
-  const onLeaf = heatOff === null ? unread : celsius(Math.min(HOTTEST, plan.onLeaf + heatOff));
+  const unread = (notWarmed ? coldOnLeaf(plan) : plan.onLeaf) + (kettleWait?.off ?? 0);
+  // What a thermometer showed is what was: it has the wait and the cold vessel in it.
+  const heat = heatOff === null ? unread : plan.onLeaf + heatOff;
+  const onLeaf = celsius(Math.min(HOTTEST, heat));
   return { ...found, plan: { ...plan, leaf, onLeaf } };
 }
 /** A brew whose leaf was out of its water for a while. */

@@ -85,6 +85,7 @@ export {
   type DonePlan,
   type Recorded,
 } from './done';
+export { kettleWaitOf, waterRightAt, type KettleWait } from './kettleWait';
 export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
 export {
   cardOf,

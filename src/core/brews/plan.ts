@@ -166,6 +166,11 @@ const toExplore = <R extends Recipe, V extends VesselFacts>(
   recipe: { ...plan.recipe, window: leafBackWindow(seconds(0), FIRST_TASTE) },
   explore: { best: plan.recipe.window.best },
 });
+/** What of a chosen kettle is kept with its brew. */
+const keptKettle = ({ name, set, wait, cools }: KettleUsed): KettleUsed => ({
+  ...{ name, set, wait },
+  ...(cools && { cools }),
+});
 const keptOf = <R extends Recipe, V extends VesselFacts>(
   card: Card,
   pour: PlannedPour<R, V>,
@@ -192,7 +197,7 @@ const keptOf = <R extends Recipe, V extends VesselFacts>(
     pull: card.pull,
     ...(site.water && { brewWater: brewWaterOf(site.water) }),
     ...(card.kettle && {
-      kettleUsed: { name: card.kettle.name, set: card.kettle.set, wait: card.kettle.wait },
+      kettleUsed: keptKettle(card.kettle),
     }),
     ...(pour.taper &&
       card.untapered !== null && {

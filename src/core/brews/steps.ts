@@ -35,6 +35,7 @@ export const STEP_KINDS = [
   'warm',
   'weigh',
   'heat',
+  'wait',
   'rinse',
   'pour',
   'stir',
@@ -108,6 +109,7 @@ export function stepsOf(p: Planned): BrewStep[] {
     ...(again ? [] : [step('weigh', null)]),
     ...(again ? [] : ownAt('before', null)),
     step('heat', null),
+    ...(p.kettleUsed?.wait ? [step('wait', null)] : []),
     ...(handling.rinse > 0 && !again ? [step('rinse', null)] : []),
     step('pour', 0),
     ...[...handling.stir.map((s, i) => step('stir', s, `stir${i + 1}`)), ...ownAt('steep', 0)].sort(
@@ -201,12 +203,9 @@ function heatWords({ kettleUsed, kettle, reachable, splash }: Planned, units: Un
   const cold = splash ? `${volumeText(splash, units.volume)} cold first` : '';
   if (kettleUsed && kettleUsed.set !== null)
     return `${kettleUsed.name} to ${temperatureText(kettleUsed.set, units.temperature)}`;
-  if (kettleUsed) {
-    const wait = kettleUsed.wait ? `wait ${minutesText(kettleUsed.wait)}` : '';
-    return [`Boil the ${kettleUsed.name}`, [cold, wait].filter(Boolean).join(', or ')]
-      .filter(Boolean)
-      .join('; ');
-  }
+  // Its wait, or its cold water, is a step of its own.
+  if (kettleUsed?.wait) return `Boil the ${kettleUsed.name}`;
+  if (kettleUsed) return [`Boil the ${kettleUsed.name}`, cold].filter(Boolean).join('; ');
   const heat = reachable
     ? `Kettle to ${temperatureText(kettle, units.temperature)}`
     : 'Straight off the boil';
@@ -229,7 +228,16 @@ export function stepWords(
         done: 'Leaf in',
       };
     case 'heat':
-      return { act: heatWords(p, units), done: 'Water ready' };
+      return { act: heatWords(p, units), done: p.kettleUsed?.wait ? 'Boiled' : 'Water ready' };
+    case 'wait': {
+      const wait = `Wait ${minutesText(p.kettleUsed?.wait ?? 0)} off the boil`;
+      return p.splash
+        ? {
+            act: `${wait}, or ${volumeText(p.splash, units.volume)} cold first`,
+            done: 'Cold water in',
+          }
+        : { act: wait, done: 'Waited' };
+    }
     case 'rinse':
       return { act: `Rinse ${Math.round(handling.rinse)} s, pour it away`, done: 'Rinsed' };
     case 'pour':

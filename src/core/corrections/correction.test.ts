@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { KettleWait } from '#core/brews';
 import {
   ALL_RIGHT,
   ATTRIBUTE_NAMES,
@@ -32,6 +33,7 @@ type Over = {
   leafShare?: number | null;
   stirsLeftOut?: number;
   heatOff?: Celsius | null;
+  kettleWait?: KettleWait;
 };
 const WATER = millilitres(300);
 /** A brew of the style's own starting recipe, pulled at its best, found as marked. */
@@ -98,6 +100,25 @@ describe('before the model is asked', () => {
     // Near the card, or off in the other way: something else made the cup so.
     for (const off of [2, -7])
       expect(propose(judged(heavy, { heatOff: celsius(off) })).headline).not.toBe('Read the water');
+  });
+  test('water that waited too short or too long off the boil: the wait is the answer, a reading before it', () => {
+    const heavy = { strength: 1, bitterness: 1 } as const;
+    const wait = (off: number, waited: number) => ({
+      ...{ planned: seconds(150), waited: seconds(waited), off: celsius(off) },
+    });
+    expect(propose(judged(heavy, { kettleWait: wait(6.2, 20) }))).toMatchObject({
+      ...{ lever: 'followRecipe', rowId: 'waitShort', turns: [], cup: { kind: 'split' } },
+      headline: 'Wait 2:30 off the boil',
+      change: 'It waited 0:20: about 6 °C hotter. The recipe stays.',
+    });
+    expect(propose(judged({ strength: -1 }, { kettleWait: wait(-5, 400) }))).toMatchObject({
+      ...{ rowId: 'waitLong', cup: { kind: 'returnLeaf' } },
+    });
+    // Near the card, off in the other way, or read by a thermometer.
+    for (const off of [2, -7])
+      expect(propose(judged(heavy, { kettleWait: wait(off, 100) })).rowId).not.toMatch(/^wait/);
+    const read = propose(judged(heavy, { kettleWait: wait(6, 20), heatOff: celsius(0.5) }));
+    expect(read.rowId).not.toMatch(/^wait/);
   });
   test('weak from a cold pot that should have been warm: warm it', () =>
     expect(propose(judged({ strength: -1 }, { warmed: false }))).toMatchObject({

@@ -1,4 +1,4 @@
-import { pullTiming } from '#core/brews';
+import { type KettleWait, pullTiming } from '#core/brews';
 import { type Brewing, outsideLimits } from '#core/cup';
 import type { Recipe } from '#core/recipes';
 import { type StyleId, styleOf } from '#core/styles';
@@ -36,6 +36,8 @@ export type Judged = {
   readonly leafShare?: number | null;
   /** Heat on the leaf less the card’s, °C; absent or null: not read. */
   readonly heatOff?: Celsius | null;
+  /** How long the water waited off the boil; absent or null: not known. */
+  readonly kettleWait?: KettleWait | null;
   /** Share of the recipe's stirs that were left out; absent: none. */
   readonly stirsLeftOut?: number;
   /** Opened leaf against its basket; null when free. */
@@ -139,6 +141,25 @@ function heatStrayed(off: Celsius, isTooMuch: boolean, j: Judged): Proposal {
   });
 }
 
+/** Water that waited off the boil for much less, or much more, than the card says. */
+function waitStrayed(
+  { waited, planned, off }: KettleWait,
+  isTooMuch: boolean,
+  j: Judged,
+): Proposal {
+  const degrees = `${numberText(Math.abs(off), 0)} °C ${isTooMuch ? 'hotter' : 'cooler'}`;
+  return plainProposal({
+    rowId: isTooMuch ? 'waitShort' : 'waitLong',
+    lever: 'followRecipe',
+    headline: `Wait ${minutesText(planned)} off the boil`,
+    change: `It waited ${minutesText(waited)}: about ${degrees}. The recipe stays.`,
+    reason:
+      `The water waited ${minutesText(waited)} in place of ${minutesText(planned)}, so it was about ${degrees} on the leaf: ` +
+      `that alone makes a cup ${isTooMuch ? 'dark and biting' : 'thin'}. Brew this tea to the recipe first.`,
+    cup: rescueOf(isTooMuch ? rescueFor(j) : 'returnLeaf', j.brew, overOf(j.verdict)),
+  });
+}
+
 /** Stirs that were left out: leaf that lies still gives less. */
 const notStirred = (j: Judged): Proposal =>
   plainProposal({
@@ -189,6 +210,10 @@ function strayed(j: Judged): Proposal | null {
   const heatOff = j.heatOff ?? celsius(0);
   if (heatOff >= HEAT_STRAYED && tooMuch) return heatStrayed(heatOff, true, j);
   if (heatOff <= -HEAT_STRAYED && tooLittle) return heatStrayed(heatOff, false, j);
+  // A thermometer knows better than a clock.
+  const wait = j.heatOff === undefined || j.heatOff === null ? (j.kettleWait ?? null) : null;
+  if (wait && wait.off >= HEAT_STRAYED && tooMuch) return waitStrayed(wait, true, j);
+  if (wait && wait.off <= -HEAT_STRAYED && tooLittle) return waitStrayed(wait, false, j);
   if (tooLittle && (j.stirsLeftOut ?? 0) > 0) return notStirred(j);
   if (tooLittle && holds('coldVessel', j)) {
     const row = CORRECTION_TABLE.find((r) => r.circumstance === 'coldVessel');

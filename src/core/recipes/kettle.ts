@@ -1,4 +1,5 @@
 import {
+  type CoolingRate,
   coolingRate,
   type HouseKettle,
   nearestSetting,
@@ -27,6 +28,11 @@ export type KettleUsed = {
   readonly set: Celsius | null;
   /** Off the boil until its water is as hot as is wanted; null: it can be set, or it would take too long. */
   readonly wait: Seconds | null;
+  /**
+   * How its water cools off the boil, where it waits: from which heat, at which rate, and the share of a degree in the
+   * kettle that arrives on the leaf.
+   */
+  readonly cools?: (CoolingRate & { readonly from: Celsius; readonly arrives: number }) | undefined;
 };
 /** The same with what a card says of it. */
 export type KettleOnCard = KettleUsed & {
@@ -43,6 +49,8 @@ export type KettleOnCard = KettleUsed & {
 const FULL = 0.9;
 /** Its water holds its heat while it is within so much, °C. */
 const HELD = 5;
+/** So many degrees cooler, to see what a degree in the kettle does on the leaf. */
+const STEP = 10;
 /** Nobody waits longer than this by a kettle, s (from memory). */
 const LONGEST_WAIT = 1200;
 
@@ -65,9 +73,12 @@ export function kettleOnCard(
   // It does not get hotter than water boils here, whatever it is set to.
   const water = set === null ? wanted : celsius(Math.min(set, boiling));
   const rate = kettle.rate ?? coolingRate(kettle);
-  const wait = set === null && heat.kind === 'reachable' ? heat.wait : null;
+  const off = set === null && heat.kind === 'reachable' ? heat.wait : null;
+  const wait = off !== null && off < LONGEST_WAIT ? off : null;
+  const arrives = (comesTo(boiling) - comesTo(celsius(boiling - STEP))) / STEP;
   return {
-    ...{ name, set, wait: wait !== null && wait < LONGEST_WAIT ? wait : null },
+    ...{ name, set, wait },
+    ...(wait !== null && { cools: { a: rate.a, b: rate.b, from: boiling, arrives } }),
     off: comesTo(water) - a.recipe.temperature,
     holds: waitUntil(water, celsius(water - HELD), a.site.ambient, rate),
     fillings: Math.ceil(a.water / (kettle.volume * FULL)),

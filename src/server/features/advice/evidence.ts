@@ -11,7 +11,15 @@ import {
 import type { Brewing } from '#core/cup';
 import { type Recipe, recipeAsWeighed, type Weighing, type Wish, wishWords } from '#core/recipes';
 import type { Multipliers, StyleId } from '#core/styles';
-import { capital, epochMs, numberText, seconds, secondsBetween } from '#core/units';
+import {
+  capital,
+  epochMs,
+  minutesText,
+  numberText,
+  seconds,
+  secondsBetween,
+  signedText,
+} from '#core/units';
 import type { AdviceCup } from '#contracts/advice';
 import type { JudgedBrew } from './repository';
 
@@ -36,7 +44,7 @@ export type JudgedCup = {
 
 /** Recorded in place of the card, in a few words. */
 function recordedWords(
-  { leafShare, heatOff, notWarmed, stirsLeftOut }: Omit<DoneBrew, 'brew'>,
+  { leafShare, heatOff, notWarmed, stirsLeftOut, kettleWait }: Omit<DoneBrew, 'brew'>,
   wish: Wish | null | undefined,
 ): string {
   const parts: string[] = wish ? [`made for a guest: ${wishWords(wish)}`] : [];
@@ -48,6 +56,10 @@ function recordedWords(
   }
   if (heatOff !== null)
     parts.push(`heat read, ${heatOff >= 0 ? '+' : '−'}${numberText(Math.abs(heatOff), 0)} °C`);
+  else if (kettleWait && Math.round(kettleWait.off) !== 0)
+    parts.push(
+      `waited ${minutesText(kettleWait.waited)} off the boil, ${signedText(kettleWait.off, 0)} °C`,
+    );
   if (notWarmed) parts.push('vessel not warmed');
   if (stirsLeftOut > 0) parts.push('stirs left out');
   return capital(parts.join(', '));

@@ -10,9 +10,12 @@ import type { ColouredBrew } from '#core/colour';
 import { type Seconds, seconds } from '#core/units';
 import type { Brew } from '#contracts/brews';
 
-const NOTHING_RECORDED = { leafShare: null, heatOff: null, notWarmed: false, stirsLeftOut: 0 };
+const NOTHING_RECORDED = {
+  ...{ leafShare: null, heatOff: null, kettleWait: null },
+  ...{ notWarmed: false, stirsLeftOut: 0 },
+};
 const known = new WeakMap<Brew, DonePlan>();
-/** The plan of a brew with what was recorded in its place so far: leaf weighed, heat read, a vessel not warmed, stirs left out. */
+/** The plan of a brew with what was recorded in its place so far: leaf weighed, heat read, a vessel not warmed, stirs left out, water that waited. */
 export function madeOf(brew: Brew): DonePlan {
   const found = known.get(brew) ?? workOut(brew);
   known.set(brew, found);

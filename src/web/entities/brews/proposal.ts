@@ -22,14 +22,14 @@ export const proposalFor = (
   verdict: Verdict,
   brewed: ColouredBrew = pouredOf(brew),
 ): Proposal => {
-  const { leafShare, heatOff, notWarmed, stirsLeftOut } = madeOf(brew);
+  const { leafShare, heatOff, notWarmed, stirsLeftOut, kettleWait } = madeOf(brew);
   return propose({
     verdict,
     recipe: brew.plan.recipe,
     style: brew.tea.style,
     brew: brewed,
     warmed: brew.plan.warmed && !notWarmed,
-    ...{ leafShare, heatOff, stirsLeftOut },
+    ...{ leafShare, heatOff, stirsLeftOut, kettleWait },
     crowding: brew.plan.crowding,
   });
 };

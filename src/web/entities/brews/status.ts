@@ -5,6 +5,7 @@ import {
   stepNow,
   stepWords,
   tastesWords,
+  waterRightAt,
 } from '#core/brews';
 import {
   type EpochMs,
@@ -12,6 +13,7 @@ import {
   minutesText,
   type Seconds,
   seconds,
+  secondsBetween,
   temperatureText,
   volumeText,
 } from '#core/units';
@@ -203,6 +205,13 @@ function servedWords({ plan }: Brew, units: Units): string {
   return milk > 0 ? `${liquor}, ${volumeText(millilitres(milk), units.volume)} of milk` : liquor;
 }
 
+/** A brew whose water waits off the boil: when it is right. */
+const whileWaterCools = (status: BrewStatus, left: number): BrewStatus => ({
+  ...status,
+  step: left > 0 ? `Water right in ${minutesText(Math.ceil(left))}` : 'Water right: pour on now',
+  brief: left > 0 ? `Pour on in ${minutesText(Math.ceil(left))}` : 'Pour on now',
+});
+
 /** What is next while a vessel warms. */
 function whileWarming(wait: Seconds, brew: Brew) {
   if (wait > 0) return `Wait ${minutesText(wait)}, then pour`;
@@ -234,6 +243,17 @@ export const isDueNow = ({
   readonly step?: BarItem['step'];
 }): boolean => brew.state.kind === 'steeping' && Boolean(step && isAtMoment(step.step));
 
+/** What a brew of the bar says of itself now. */
+function barStatus(
+  brew: Brew,
+  phase: Phase,
+  { units, wait, now }: { units: Units; wait: Seconds; now: EpochMs },
+): BrewStatus {
+  const status = brewStatus(brew, phase, units, wait);
+  const right = phase.kind === 'warming' ? waterRightAt(brew.plan, brew.marks) : null;
+  return right === null ? status : whileWaterCools(status, secondsBetween(now, right));
+}
+
 /** Every brew as it stands now, in its place. */
 export function barItems(brews: readonly BarBrew[], now: EpochMs, units: Units): BarItem[] {
   return brews.map((brew) => {
@@ -248,7 +268,7 @@ export function barItems(brews: readonly BarBrew[], now: EpochMs, units: Units):
         : seconds(0);
     // Of a pot that is emptied cup by cup nothing is drained; its cups have a sheet of their own.
     const next = brew.pours ? null : stepNow(brew.plan, brew.state, brew.marks, now);
-    const status = brewStatus(brew, phase, units, wait);
+    const status = barStatus(brew, phase, { units, wait, now });
     const due =
       next && (brew.state.kind !== 'steeping' || !isAtMoment(next) || status.name === 'steeping');
     return {

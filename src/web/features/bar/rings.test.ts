@@ -1,3 +1,4 @@
+import { celsius, epochMs, seconds } from '#core/units';
 import { sampleBrew, T0 } from '../../testing/samples';
 import { ringsBetween, saysBetween } from './rings';
 
@@ -43,4 +44,20 @@ test('a short steep has no minute to tell of', () => {
   const window = { ...brew.plan.recipe.window, best: 70 as never };
   const short = sampleBrew({ plan: { ...brew.plan, recipe: { ...brew.plan.recipe, window } } });
   expect(says(9, 10.5, short)).toBeNull();
+});
+
+test('water that waits off the boil is heard and said once, when it is right', () => {
+  const { plan } = sampleBrew();
+  const cools = { a: 0.0009, b: 0, from: celsius(100), arrives: 0.85 };
+  const kettleUsed = { name: 'Stove kettle', set: null, wait: seconds(120), cools };
+  const boiled = { key: 'heat', at: epochMs(T0), outcome: 'done' as const };
+  const waits = sampleBrew({
+    ...{ state: { kind: 'warming', since: epochMs(T0) }, marks: [boiled] },
+    plan: { ...plan, kettleUsed },
+  });
+  expect([rings(118, 119, waits), rings(119, 120, waits), rings(120, 121, waits)]).toEqual([
+    ...[null, 'tap', null],
+  ]);
+  expect(says(119, 120, waits)).toBe('Tolvane Amber: the water is right, pour on now');
+  expect(rings(119, 120, { ...waits, marks: [] })).toBeNull();
 });

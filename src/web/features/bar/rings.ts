@@ -1,8 +1,15 @@
+import { waterRightAt } from '#core/brews';
 import type { Brew } from '#contracts/brews';
 import { heardBetween, type Ring } from '../../platform/sound';
 
+/** Water that waits off the boil became right between two instants. */
+function isRightBetween({ plan, marks }: Brew, from: number, to: number): boolean {
+  const right = waterRightAt(plan, marks);
+  return right !== null && from < right && right <= to;
+}
 /** What is heard between two instants of one brew. */
 export function ringsBetween(brew: Brew, from: number, to: number): Ring | null {
+  if (brew.state.kind === 'warming') return isRightBetween(brew, from, to) ? 'tap' : null;
   if (brew.state.kind !== 'steeping') return null;
   const { waterOn } = brew.state;
   const { best, latest } = brew.plan.recipe.window;
@@ -13,6 +20,10 @@ export function ringsBetween(brew: Brew, from: number, to: number): Ring | null 
 
 /** What a screen reader is told: at one minute, best and latest only. */
 export function saysBetween(brew: Brew, from: number, to: number): string | null {
+  if (brew.state.kind === 'warming')
+    return isRightBetween(brew, from, to)
+      ? `${brew.tea.name}: the water is right, pour on now`
+      : null;
   if (brew.state.kind !== 'steeping') return null;
   const { best, latest } = brew.plan.recipe.window;
   const on = brew.state.waterOn;
