@@ -18,6 +18,17 @@ export class TableDriver extends Hands {
   async taster(name: string): Promise<void> {
     await this.page.getByRole('group', { name: 'Tasters' }).getByRole('button', { name }).click();
   }
+  /** So many seats for guests. */
+  async guests(seats: number): Promise<void> {
+    await this.page.getByLabel('Seats for guests').selectOption(String(seats));
+  }
+  async guestCode(): Promise<string> {
+    return (await this.page.locator('.guest-code').textContent()) ?? '';
+  }
+  /** One bowl of a pair or a triangle. */
+  async chooseBowl(code: string): Promise<void> {
+    await this.page.getByRole('radio', { name: code }).click();
+  }
   async figure(cup: number, what: string, typed: string): Promise<void> {
     await this.page.getByRole('button', { name: new RegExp(`^Cup ${cup}, ${what}:`) }).click();
     await this.page.getByLabel(`Cup ${cup}, ${what}`, { exact: true }).fill(typed);

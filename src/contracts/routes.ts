@@ -87,6 +87,10 @@ export const ROUTES = {
   setUpTasting: { method: 'POST', path: '/api/tastings', access: 'brewer' },
   getTasting: { method: 'GET', path: '/api/tastings/:id', access: 'trainee' },
   addTastingEvent: { method: 'POST', path: '/api/tastings/:id/events', access: 'trainee' },
+  openForGuests: { method: 'POST', path: '/api/tastings/:id/guests', access: 'brewer' },
+  joinAsGuest: { method: 'POST', path: '/api/guests', access: 'public' },
+  getGuestSheet: { method: 'GET', path: '/api/guests/sheet', access: 'key' },
+  addGuestEvent: { method: 'POST', path: '/api/guests/sheet/events', access: 'key' },
   exportTasting: { method: 'GET', path: '/api/tastings/:id/marks.:form', access: 'trainee' },
   printTrainerSheet: {
     method: 'GET',

@@ -11,6 +11,7 @@ import {
   type ExerciseKind,
   type Factor,
   FACTORS,
+  GUESTS_MOST,
   LEAF_LESSON_IDS,
   type LeafLessonId,
   LONGEST_NAME,
@@ -109,7 +110,11 @@ const actBody = <T extends z.ZodType<string, string>>(TasterId: T) =>
   ]);
 const ActBody = actBody(Id) satisfies z.ZodType<TastingAct>;
 /** After a calibration the others have no names: "another-1" stands for an id. */
-const ShownTaster = z.strictObject({ id: z.string(), name: z.string() });
+const ShownTaster = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  guest: z.enum(['free', 'seated']).optional(),
+});
 const ShownActBody = actBody(z.string()) satisfies z.ZodType<TastingAct>;
 export const TastingEventBody = z.strictObject({ id: Id, at: Instant, act: ActBody });
 export type TastingEventBody = z.infer<typeof TastingEventBody>;
@@ -173,6 +178,8 @@ const OpenTasting = Common.extend({
   /** The rounds of a dial-in before this one, the first first; the round after it when there is one. */
   rounds: z.array(PastRound).readonly(),
   nextId: Id.nullable(),
+  /** How guests come in, for whoever runs it: by which code, until when. Null: no seats for guests. */
+  guests: z.strictObject({ code: z.string(), until: z.number() }).nullable(),
   /** Until the reveal without what the others wrote: that they wrote is there. */
   events: z.array(ShownEvent).readonly(),
 });
@@ -208,7 +215,9 @@ export const setUpTasting = endpoint(ROUTES.setUpTasting, {
     /** The round of a dial-in before this one. */
     afterId: Id.nullable().default(null),
     cups: z.array(PlannedCupBody).min(1, 'At least one cup.').max(6, 'At most six cups.'),
-    tasterIds: z.array(Id).min(1, 'Who tastes?').max(24),
+    tasterIds: z.array(Id).max(24),
+    /** Seats for guests, who come in by a code. */
+    guests: z.number().int().min(0).max(GUESTS_MOST).default(0),
     at: Instant,
   }),
   response: TastingView,
@@ -217,6 +226,12 @@ export type SetUpTasting = z.input<typeof setUpTasting.body>;
 
 export const getTasting = endpoint(ROUTES.getTasting, {
   params: z.strictObject({ id: Id }),
+  response: TastingView,
+});
+/** The code for guests, good for an hour from now: a new one, and those who sit there stay. */
+export const openForGuests = endpoint(ROUTES.openForGuests, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({}),
   response: TastingView,
 });
 /** One thing that happened at the table. A repeated id gets the table as it is now. */
@@ -263,4 +278,58 @@ export const printTrainerSheet = endpoint(ROUTES.printTrainerSheet, {
 export const printReport = endpoint(ROUTES.printReport, {
   params: z.strictObject({ id: Id }),
   response: Bytes,
+});
+
+/** A code as it is read out: capitals and figures that nobody mixes up. */
+const GuestCode = z
+  .string()
+  .trim()
+  .toUpperCase()
+  .regex(/^[A-HJ-NP-Z2-9]{6}$/, 'A code has six letters or figures.');
+/** What a guest sees: a name, bowls in an order, and nothing of how the cups were made. */
+const GuestSheet = z.strictObject({
+  tastingId: Id,
+  seat: z.strictObject({ id: Id, name: z.string() }),
+  /** Until when the guest may write. */
+  until: z.number(),
+  tea: z.strictObject({ name: z.string() }),
+  compares: oneOf<Compared>(COMPARED).nullable(),
+  kind: oneOf<ExerciseKind>(EXERCISE_KINDS),
+  way: oneOf<Factor>(FACTORS),
+  asks: oneOf<PairAsks>(PAIR_ASKS),
+  stage: oneOf<Stage>(STAGES),
+  codes: Codes,
+  out: Codes,
+  sheets: z.record(Code, SheetBody),
+  order: Codes.nullable(),
+  choice: Code.nullable(),
+  handedIn: z.number().nullable(),
+  /** The house's words for teas. */
+  words: z.array(z.string()).readonly(),
+  /** What to ask before tasting; empty: none is named. */
+  allergens: z.string(),
+});
+export type GuestSheet = z.infer<typeof GuestSheet>;
+/** A guest sits down by the code of a table and a name; the pass is shown with whatever follows. */
+export const joinAsGuest = endpoint(ROUTES.joinAsGuest, {
+  body: z.strictObject({
+    code: GuestCode,
+    name: Text(30).min(1, 'Type your name, or any word to be called by.'),
+  }),
+  response: z.strictObject({ pass: z.string(), sheet: GuestSheet }),
+});
+export const getGuestSheet = endpoint(ROUTES.getGuestSheet, { response: GuestSheet });
+const GuestActBody = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('keep'), code: Code, sheet: SheetBody }),
+  z.strictObject({
+    kind: z.literal('handIn'),
+    order: z.array(Code).max(12).readonly().nullable(),
+    choice: Code.nullable(),
+  }),
+]);
+export type GuestAct = z.infer<typeof GuestActBody>;
+/** One thing a guest wrote. A repeated id gets the sheet as it is now. */
+export const addGuestEvent = endpoint(ROUTES.addGuestEvent, {
+  body: z.strictObject({ id: Id, at: Instant, act: GuestActBody }),
+  response: GuestSheet,
 });

@@ -25,7 +25,24 @@ export const PAIR_ASKS: readonly PairAsks[] = [
   'preferred',
 ];
 
-export type Taster = { readonly id: string; readonly name: string };
+export type Taster = {
+  readonly id: string;
+  readonly name: string;
+  /** A guest's seat, which nobody took yet or somebody did; absent: one who works here. */
+  readonly guest?: 'free' | 'seated' | undefined;
+};
+/** Who tastes beside those who work here: at most so many. */
+export const GUESTS_MOST = 12;
+/** Guests come in by their code for so long, s. */
+export const GUEST_HOUR = 3600;
+/** Seats for so many guests, each under an id of its own, until somebody sits there. */
+export const guestSeats = (ids: readonly string[]): Taster[] =>
+  ids.map((id, i) => ({ id, name: `Guest ${i + 1}`, guest: 'free' }));
+/** The exercise with a guest in a seat, by the name that was typed. */
+export const withGuest = (e: Exercise, seatId: string, name: string): Exercise => ({
+  ...e,
+  tasters: e.tasters.map((t) => (t.id === seatId ? { ...t, name, guest: 'seated' } : t)),
+});
 /** One cup as it is to be made, and the codes of the bowls that hold it. */
 export type ExerciseCup = { readonly plan: PlannedCup; readonly codes: readonly string[] };
 export type Exercise = {

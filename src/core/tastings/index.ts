@@ -49,9 +49,13 @@ export {
 export {
   EXERCISE_KINDS,
   EXERCISES,
+  GUEST_HOUR,
+  guestSeats,
+  GUESTS_MOST,
   PAIR_ASKS,
   scheduleFor,
   setUp,
+  withGuest,
   type Exercise,
   type ExerciseAsk,
   type ExerciseKind,
@@ -121,7 +125,7 @@ export {
   type Tasting,
 } from './fold';
 export { validateAct, type Refusal } from './acts';
-export { missing, nextMoment } from './moments';
+export { missing, nextMoment, seatedAt } from './moments';
 export { type Sheet, type TastingAct, type TastingEvent } from './events';
 export { howSure } from './sureWords';
 export {

@@ -1,9 +1,12 @@
 import { type Exercise, scheduleFor } from './exercise';
 import type { TasterState, Tasting } from './fold';
 
+/** Who sits at the table: a guest's seat that nobody took is empty, unless its sheet came in on paper. */
+export const seatedAt = (t: Tasting): readonly TasterState[] =>
+  t.tasters.filter((x) => x.guest !== 'free' || x.handedIn !== null);
 /** Who has not handed in and has not left. */
 export const missing = (t: Tasting): readonly TasterState[] =>
-  t.tasters.filter((x) => x.handedIn === null && x.left === null);
+  seatedAt(t).filter((x) => x.handedIn === null && x.left === null);
 
 /** What is wanted next of the hand that runs it: which cup is poured or lifted, and when. Null when all is done. */
 export function nextMoment(

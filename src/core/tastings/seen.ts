@@ -19,8 +19,9 @@ export function cupsSeen(
     // A later steep says what the first left, not what the leaf gives.
     if (!cup || c.excluded !== null || (c.made.steep ?? 1) > 1) return [];
     if (!saysOfLeaf(c.made.made)) return [];
+    // Guests mark what they like; only the house knows the house's cup.
     const sheets = t.tasters
-      .filter((x) => x.handedIn !== null)
+      .filter((x) => x.guest === undefined && x.handedIn !== null)
       .flatMap((x) =>
         Object.entries(x.sheets)
           .filter(([code]) => t.cupOf[code] === c.cup)

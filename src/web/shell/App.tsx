@@ -4,6 +4,7 @@ import type { House } from '#contracts/sites';
 import { useHouseQuery } from '../entities/people/api';
 import { SessionProvider } from '../entities/people/session';
 import { FirstHousePage, SignInPage } from '../features/signin';
+import { GuestPage } from '../features/tastings';
 import { failureOf } from '../platform/api';
 import { SIGNED_IN_HERE } from '../platform/earlyRequests';
 import { Loading, Note } from '../ui/Note';
@@ -13,8 +14,21 @@ import { router } from './router';
 const POLL_MS = 60_000;
 const FIRST_POLL_MS = 2000;
 
+/** Where guests sit down, without an account. */
+const GUESTS = '/guest';
+
+/** A guest's sheet, or the house. */
+export const App = () =>
+  window.location.pathname === GUESTS ? (
+    <Suspense fallback={<Loading what="the table" />}>
+      <GuestPage />
+    </Suspense>
+  ) : (
+    <HouseApp />
+  );
+
 /** Asks the house who is here; then the first page, the names, or the places. */
-export function App() {
+function HouseApp() {
   const [last, setLast] = useState<House | null>(null);
   const { data, error, isLoading, refetch } = useHouseQuery(undefined, {
     pollingInterval: last ? POLL_MS : FIRST_POLL_MS,

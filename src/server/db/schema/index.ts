@@ -12,7 +12,7 @@ export {
   leadNotes,
   orders,
 } from './brews';
-export { teaFits, tastingEvents, tastings, tastingSeats } from './tastings';
+export { teaFits, tastingEvents, tastingGuests, tastings, tastingSeats } from './tastings';
 export {
   batchEvents,
   batches,

@@ -19,7 +19,7 @@ import {
 import type { KeptFit } from '#contracts/fits';
 import type { VesselFields } from '#contracts/vessels';
 import { lots, teas, versions, vessels } from './book';
-import { id, instant, json } from './columns';
+import { id, instant, json, name } from './columns';
 import { people, sites } from './people';
 
 export const tastings = mysqlTable(
@@ -54,8 +54,15 @@ export const tastings = mysqlTable(
       .notNull()
       .references(() => people.id),
     at: instant('at').notNull(),
+    /** By which code guests sit down, and until when they may; null: it has no seats for guests. */
+    guestCode: varchar('guest_code', { length: 6 }),
+    guestsUntil: instant('guests_until'),
   },
-  (t) => [index('tastings_site').on(t.siteId, t.at), index('tastings_tea').on(t.teaId, t.stage)],
+  (t) => [
+    uniqueIndex('tastings_guest_code').on(t.guestCode),
+    index('tastings_site').on(t.siteId, t.at),
+    index('tastings_tea').on(t.teaId, t.stage),
+  ],
 );
 /** Who tastes at a table; follows from the exercise and the events, and is kept to find what one person tasted. */
 export const tastingSeats = mysqlTable(
@@ -75,6 +82,24 @@ export const tastingSeats = mysqlTable(
     index('tasting_seats_person').on(t.personId, t.submitted),
   ],
 );
+/** Guests who sat down: a name, no account. Only the hash of the pass is kept. */
+export const tastingGuests = mysqlTable(
+  'tasting_guests',
+  {
+    /** Of the seat in the exercise. */
+    id: id('id').primaryKey(),
+    tastingId: id('tasting_id')
+      .notNull()
+      .references(() => tastings.id),
+    name: name('name').notNull(),
+    passHash: varchar('pass_hash', { length: 64 }).notNull(),
+    at: instant('at').notNull(),
+  },
+  (t) => [
+    uniqueIndex('tasting_guests_pass').on(t.passHash),
+    index('tasting_guests_tasting').on(t.tastingId),
+  ],
+);
 /** Everything that happened at a table, once each and in order. */
 export const tastingEvents = mysqlTable(
   'tasting_events',
@@ -89,6 +114,8 @@ export const tastingEvents = mysqlTable(
     personId: id('person_id')
       .notNull()
       .references(() => people.id),
+    /** The guest who wrote it; the person is then whoever set the table up. */
+    guestId: id('guest_id').references(() => tastingGuests.id),
     act: json<TastingAct>('act').notNull(),
   },
   (t) => [uniqueIndex('tasting_events_order').on(t.tastingId, t.seq)],

@@ -21,6 +21,7 @@ import {
   type Ordering,
   resultOf,
   roundOf,
+  seatedAt,
   type TastingEvent,
   type TastingUnits,
   valueText,
@@ -64,7 +65,7 @@ export function reportOf(
 /** When, where and by whom it was run, and how many sheets came in. */
 function runWords(f: Found, now: Tasting): string {
   const submitted = now.tasters.filter((x) => x.handedIn !== null).length;
-  return `${f.lot ? `, ${f.lot}` : ''}, ${dayOnPaper(f.t.at)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${submitted} of ${now.tasters.length} tasters submitted a sheet.`;
+  return `${f.lot ? `, ${f.lot}` : ''}, ${dayOnPaper(f.t.at)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${submitted} of ${seatedAt(now).length} tasters submitted a sheet.`;
 }
 
 function writeResult(report: Report, result: ReturnType<typeof resultOf>) {

@@ -15,6 +15,7 @@ import {
   lots,
   people,
   tastingEvents,
+  tastingGuests,
   tastings,
   tastingSeats,
   teaFits,
@@ -64,18 +65,29 @@ export const lockTasting = async (tx: Tx, id: string): Promise<void> =>
 export const eventsAt = async (tx: Tx, id: string): Promise<TastingEvent[]> =>
   (
     await tx
-      .select({ e: tastingEvents, by: { id: people.id, name: people.name } })
+      .select({
+        e: tastingEvents,
+        person: { id: people.id, name: people.name },
+        guest: { id: tastingGuests.id, name: tastingGuests.name },
+      })
       .from(tastingEvents)
       .innerJoin(people, eq(people.id, tastingEvents.personId))
+      .leftJoin(tastingGuests, eq(tastingGuests.id, tastingEvents.guestId))
       .where(eq(tastingEvents.tastingId, id))
       .orderBy(asc(tastingEvents.seq))
-  ).map(({ e, by }) => ({ id: e.id, at: e.at.getTime(), by, act: e.act }));
-
-/** Who tastes, and whose sheet is in. */
-export const seatTasters = async (tx: Tx, tastingId: string, now: Tasting): Promise<void> => {
-  const seats = now.tasters.map(({ id: personId, handedIn }) => ({
-    ...{ tastingId, personId, submitted: handedIn !== null },
+  ).map(({ e, person, guest }) => ({
+    ...{ id: e.id, at: e.at.getTime(), act: e.act },
+    by: guest ?? person,
   }));
+
+/** Who of the house tastes, and whose sheet is in. */
+export const seatTasters = async (tx: Tx, tastingId: string, now: Tasting): Promise<void> => {
+  const seats = now.tasters
+    .filter(({ guest }) => guest === undefined)
+    .map(({ id: personId, handedIn }) => ({
+      ...{ tastingId, personId, submitted: handedIn !== null },
+    }));
+  if (seats.length === 0) return;
   await tx
     .insert(tastingSeats)
     .values(seats)
@@ -99,6 +111,10 @@ const commonOf = ({ t, tea, fit, lot, setBy }: Found) => ({
   setBy,
   at: t.at.getTime(),
 });
+
+/** How guests come in; null where no seat is for one. */
+const guestsOf = ({ t: { guestCode, guestsUntil } }: Found): OpenTasting['guests'] =>
+  guestCode && guestsUntil ? { code: guestCode, until: guestsUntil.getTime() } : null;
 
 /** Until the reveal nobody reads what another wrote: that it was written is told, and by whom. */
 const redactSheets = (events: readonly TastingEvent[], me: string): TastingEvent[] =>
@@ -145,6 +161,7 @@ export async function viewFor(
       exercise: f.t.exercise,
       rounds: await roundsBefore(tx, f),
       nextId: f.t.kind === 'dialIn' ? await roundAfter(tx, f.t.id) : null,
+      guests: runs && !over ? guestsOf(f) : null,
       events: over ? events : redactSheets(events, who.personId),
     } satisfies OpenTasting;
   const me = now.tasters.find((t) => t.id === who.personId);
@@ -229,6 +246,7 @@ function namelessFor(
     vessel: f.t.vessel,
     rounds: [],
     nextId: null,
+    guests: null,
     exercise: {
       ...e,
       tasters: [...e.tasters].map(who).sort((a, b) => byCode(a.id, b.id)),
@@ -297,7 +315,7 @@ export async function tastingsAt(
   const seated = (e: Exercise) => e.tasters.some((t) => t.id === who.personId);
   return found.map((f) => ({
     ...commonOf(f),
-    tasters: f.t.exercise.tasters.length,
+    tasters: f.t.exercise.tasters.filter((x) => x.guest !== 'free').length,
     handedIn: f.t.handedIn,
     mine: seated(f.t.exercise),
     owed: owed.get(f.t.id) ?? false,

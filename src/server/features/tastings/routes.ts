@@ -1,10 +1,14 @@
 import { LEAF_LESSONS, type TastingUnits } from '#core/tastings';
 import type { Site } from '#contracts/sites';
 import {
+  addGuestEvent,
   addTastingEvent,
   exportTasting,
+  getGuestSheet,
   getTasting,
+  joinAsGuest,
   listTastings,
+  openForGuests,
   printReport,
   printSheets,
   printTents,
@@ -15,6 +19,7 @@ import type { Deps } from '../../deps';
 import type { routes } from '../../http/route';
 import type { LiveHub } from '../live';
 import { siteById } from '../people';
+import { createGuestService } from './guests';
 import { createTastingService } from './service';
 import { TASTING_TASKS } from './tasks';
 
@@ -30,9 +35,14 @@ export function tastingRoutes(
 ) {
   const { work } = deps;
   const table = createTastingService(deps, live);
+  const guests = createGuestService(deps, live);
   on.signed(listTastings, ({ query, who }) => table.list(query.siteId, who));
   on.signed(setUpTasting, ({ body, who }) => table.setUp(body, who));
   on.signed(getTasting, ({ params, who }) => table.one(params.id, who));
+  on.signed(openForGuests, ({ params, who }) => table.openForGuests(params.id, who));
+  on.open(joinAsGuest, ({ body, req }) => guests.join(body, req.ip ?? 'unknown'));
+  on.keyed(getGuestSheet, ({ key }) => guests.sheet(key));
+  on.keyed(addGuestEvent, ({ key, body }) => guests.event(key, body));
   on.signed(addTastingEvent, ({ params, body, who }) => table.event(params.id, body, who));
   on.file(exportTasting, async ({ params, who }) => {
     const { found, events } = await table.revealed(params.id, who);

@@ -1,23 +1,21 @@
 import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
+import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { fittedBy } from '#core/fitting';
 import { seeded } from '#core/numeric';
 import {
-  type Exercise,
   EXERCISES,
   foldTasting,
-  missing,
-  type Refusal,
+  guestSeats,
   setUp,
-  type TastingAct,
+  type Stage,
   type TastingEvent,
-  validateAct,
 } from '#core/tastings';
 import type { setUpTasting, TastingEventBody, TastingView } from '#contracts/tastings';
 import { vesselFactsOf } from '#contracts/vesselFacts';
 import type { Tx } from '../../db/pool';
-import { tastingEvents, tastings } from '../../db/schema';
+import { tastings } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { instantOf } from '../../http/clocks';
 import { AppError, invalid, notFound } from '../../http/errors';
@@ -27,6 +25,7 @@ import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
 import { allPeople, lockSite, siteById } from '../people';
 import { lotById, teaById, versionById } from '../teas';
 import { vesselById } from '../vessels';
+import { guestHour } from './guests';
 import {
   eventsAt,
   type Found,
@@ -38,57 +37,10 @@ import {
   tastingsAt,
   viewFor,
 } from './repository';
+import { writeAct } from './writeAct';
 
-function words(
-  why: Refusal,
-  act: TastingAct,
-  e: Exercise,
-  events: readonly TastingEvent[],
-): string {
-  const now = foldTasting(e, events);
-  const name =
-    'taster' in act ? (now.tasters.find((t) => t.id === act.taster)?.name ?? 'That taster') : '';
-  switch (why) {
-    case 'over':
-      return now.stage === 'revealed'
-        ? 'It is revealed: nothing is changed after that.'
-        : 'This tasting was stopped.';
-    case 'notStarted':
-      return 'The water is not on yet.';
-    case 'alreadyStarted':
-      return `${events.find((x) => x.act.kind === 'start')?.by.name ?? 'Somebody'} started the clock before you.`;
-    case 'noSuchCup':
-      return 'There is no such cup.';
-    case 'noSuchTaster':
-      return 'That person does not taste here.';
-    case 'noSuchCode':
-      return 'No bowl of yours has that code.';
-    case 'notYours':
-      return 'That is for whoever runs this tasting.';
-    case 'alreadyHandedIn':
-      return `${name} has submitted a sheet. The first sheet is kept.`;
-    case 'anothersSheet':
-      return `${name} wrote this sheet. Only ${name} can change it.`;
-    case 'notPulled':
-      return 'It is not poured off yet.';
-    case 'notPoured':
-      return 'There is no water on that cup yet.';
-    case 'alreadyPulled':
-      return 'It is poured off already.';
-    case 'sheetsMissing':
-      return `Still missing: ${missing(now)
-        .map((t) => t.name)
-        .join(', ')}.`;
-    case 'orderIncomplete':
-      return 'Put every cup in its place first.';
-    case 'choiceMissing':
-      return 'Choose one of your bowls first.';
-    case 'nothingHandedIn':
-      return 'Nobody has submitted a sheet: there is nothing to reveal.';
-    case 'cannotUndo':
-      return 'That cannot be taken back.';
-  }
-}
+/** Stages after which nobody comes in. */
+const OVER: ReadonlySet<Stage> = new Set(['revealed', 'stopped']);
 
 /** A guest from another site tastes, and sees what tasters see. */
 const tastes = (f: Found, who: Signed): boolean =>
@@ -170,6 +122,9 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
         throw invalid({ tasterIds: 'Somebody of these does not work here any more.' });
       if (new Set(given.tasterIds).size < given.tasterIds.length)
         throw invalid({ tasterIds: 'Each taster once.' });
+      if (given.tasterIds.length + given.guests === 0) throw invalid({ tasterIds: 'Who tastes?' });
+      if (given.guests > 0 && given.kind === 'calibration')
+        throw invalid({ guests: 'A calibration is for those who work here.' });
       const exercise = setUp(
         {
           kind: given.kind,
@@ -178,7 +133,10 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
           compares: given.compares,
           lesson: given.lesson,
           cups: given.cups,
-          tasters: tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])),
+          tasters: [
+            ...tasters.flatMap((t) => (t ? [{ id: t.id, name: t.name }] : [])),
+            ...guestSeats(Array.from({ length: given.guests }, () => v7())),
+          ],
         },
         seeded(randomBytes(4).readUInt32LE()),
       );
@@ -227,12 +185,32 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
             handedIn: 0,
             setBy: who.personId,
             at: new Date(instantOf(given.at, now())),
+            ...(given.guests > 0 && guestHour(now())),
           });
           await seatTasters(tx, given.id, foldTasting(exercise, []));
           await appendEvents(tx, site.id, [['table', given.id]], now());
         },
       );
       return this.one(given.id, who);
+    },
+    /** Guests may come in for an hour from now, by a new code; those who sit there write on. */
+    async openForGuests(id: string, who: Signed): Promise<TastingView> {
+      await this.mustRun(id, who);
+      await notifyingTransaction(db, live)(
+        (siteId: string) => siteId,
+        async (tx) => {
+          await lockTasting(tx, id);
+          const { t } = await found(tx, id);
+          if (t.guestCode === null || OVER.has(t.stage))
+            throw new AppError('table.refused', 409, 'This table has no seats for guests now.', {
+              details: { why: 'over' },
+            });
+          await tx.update(tastings).set(guestHour(now())).where(eq(tastings.id, id));
+          await appendEvents(tx, t.siteId, [['table', id]], now());
+          return t.siteId;
+        },
+      );
+      return this.one(id, who);
     },
     /** One thing done at the table: allowed or refused by what has happened so far, under its lock. */
     async event(
@@ -245,46 +223,13 @@ export function createTastingService({ db, now }: Deps, live: Pick<LiveHub, 'nud
         const f = await found(tx, id);
         if (!tastes(f, who)) mustWorkAt(who, f.t.siteId);
         await lockTasting(tx, id);
-        const events = await eventsAt(tx, id);
-        if (events.some((e) => e.id === eventId))
-          return { view: await viewFor(tx, f, events, who), siteId: f.t.siteId };
-        const why = validateAct(f.t.exercise, events, act, {
-          id: who.personId,
-          runs: runsIt(f, who),
-        });
-        if (why)
-          throw new AppError(
-            'table.refused',
-            why === 'notYours' ? 403 : 409,
-            words(why, act, f.t.exercise, events),
-            { details: { why } },
-          );
-        const made: TastingEvent = {
-          id: eventId,
-          at: instantOf(at, now()),
+        const events = await writeAct(tx, f, {
+          ...{ id: eventId, at: instantOf(at, now()), act, received: now() },
           by: { id: who.personId, name: who.name },
-          act,
-        };
-        await tx.insert(tastingEvents).values({
-          id: eventId,
-          tastingId: id,
-          seq: events.length + 1,
-          at: new Date(made.at),
-          received: new Date(now()),
-          personId: who.personId,
-          act,
+          runs: runsIt(f, who),
+          guestId: null,
         });
-        const after = foldTasting(f.t.exercise, [...events, made]);
-        await tx
-          .update(tastings)
-          .set({
-            stage: after.stage,
-            handedIn: after.tasters.filter((t) => t.handedIn !== null).length,
-          })
-          .where(eq(tastings.id, id));
-        if (act.kind === 'handIn') await seatTasters(tx, id, after);
-        await appendEvents(tx, f.t.siteId, [['table', id]], now());
-        return { view: await viewFor(tx, f, [...events, made], who), siteId: f.t.siteId };
+        return { view: await viewFor(tx, f, events, who), siteId: f.t.siteId };
       });
       return answer.view;
     },

@@ -1,5 +1,5 @@
 import type { ResponseOf } from '#contracts/endpoint';
-import { ROUTES } from '#contracts/routes';
+import { pathOf, ROUTES } from '#contracts/routes';
 import type { listTastings, SetUpTasting, TastingView } from '#contracts/tastings';
 import { api } from '../../platform/api';
 
@@ -14,7 +14,12 @@ export const tastingSetUpApi = api.injectEndpoints({
       query: (body) => ({ url: ROUTES.setUpTasting.path, method: 'POST', body }),
       invalidatesTags: ['Table'],
     }),
+    openForGuests: build.mutation<TastingView, string>({
+      query: (id) => ({ url: pathOf(ROUTES.openForGuests, { id }), method: 'POST', body: {} }),
+      invalidatesTags: ['Table'],
+    }),
   }),
 });
 
-export const { useTastingsQuery, useSetUpTastingMutation } = tastingSetUpApi;
+export const { useTastingsQuery, useSetUpTastingMutation, useOpenForGuestsMutation } =
+  tastingSetUpApi;

@@ -13,6 +13,7 @@ import {
   marksOfCups,
   potGradientOf,
   potTasted,
+  seatedAt,
   type Tasting,
 } from '#core/tastings';
 import { capital, countWord, minutesText, numberText, signedText } from '#core/units';
@@ -118,7 +119,7 @@ export function Compared({
         <PotFound view={view} now={now} />
         <p className="mt-3">
           Sheets:{' '}
-          {view.exercise.tasters.map((t, i) => (
+          {seatedAt(now).map((t, i) => (
             <span key={t.id}>
               {i > 0 && ', '}
               <Link className="underline" to={`/table/${view.id}/tasters/${t.id}`}>

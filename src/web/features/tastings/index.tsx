@@ -11,6 +11,11 @@ const TastingPage = lazy(() => import('./TastingPage').then((m) => ({ default: m
 const TasterPage = lazy(() => import('./TasterPage').then((m) => ({ default: m.TasterPage })));
 const TastePage = lazy(() => import('./sheet/TastePage').then((m) => ({ default: m.TastePage })));
 
+/** For guests: no part of the house's own places. */
+export const GuestPage = lazy(() =>
+  import('./guest/GuestPage').then((m) => ({ default: m.GuestPage })),
+);
+
 export const tastingsRoutes: RouteObject[] = [
   { path: '/table', element: <TablePage /> },
   { path: '/table/new', element: <SetUpPage /> },

@@ -160,7 +160,8 @@ function Again({
       asks: 'strength',
       afterId: view.id,
       cups: old ? [old, cup] : [cup],
-      tasterIds: view.exercise.tasters.map((t) => t.id),
+      tasterIds: view.exercise.tasters.filter((t) => !t.guest).map((t) => t.id),
+      guests: view.exercise.tasters.filter((t) => t.guest).length,
       at: Math.round(clock()),
     });
     if ('data' in made) go(`/table/${id}`);

@@ -8,6 +8,7 @@ import {
   howSure,
   type LadderResult,
   type Ordering,
+  seatedAt,
   valueText,
 } from '#core/tastings';
 import type { OpenTasting } from '#contracts/tastings';
@@ -89,8 +90,8 @@ export function Ladder({ view, now, result }: ResultProps & { result: LadderResu
         <h2 className="mt-4">How sure</h2>
         <p className="how-sure">
           {howSure(result, shown, way, target, units).join(' ')}
-          {now.tasters.some((t) => t.handedIn === null)
-            ? ` Not submitted: ${now.tasters
+          {seatedAt(now).some((t) => t.handedIn === null)
+            ? ` Not submitted: ${seatedAt(now)
                 .filter((t) => t.handedIn === null)
                 .map((t) => t.name)
                 .join(', ')}.`

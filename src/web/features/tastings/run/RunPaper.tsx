@@ -11,6 +11,7 @@ import { pathOf, ROUTES } from '#contracts/routes';
 import type { OpenTasting } from '#contracts/tastings';
 import { useSession, useUnits } from '../../../entities/people/session';
 import { clockText } from '../../../ui/days';
+import { Guests } from './Guests';
 import { alikeAsMade } from './model';
 import { WeighedRow } from './weighed';
 
@@ -104,11 +105,11 @@ function TasterRow({
     <li>
       <span>{taster.name}</span>
       <span className="acts">
-        <span className="small">{stateText(taster)}</span>
+        <span className="small">{taster.guest === 'free' ? 'seat free' : stateText(taster)}</span>
         <Link className="btn slim" to={`/table/${tastingId}/taste?for=${taster.id}`}>
           {taster.id === personId ? 'Taste' : 'Enter sheet'}
         </Link>
-        {taster.left === null && (
+        {taster.left === null && taster.guest !== 'free' && (
           <button
             type="button"
             className="btn quiet slim"
@@ -175,6 +176,7 @@ export function RunPaper(props: Props) {
           <TasterRow key={taster.id} taster={taster} tastingId={view.id} act={act} />
         ))}
       </ul>
+      <Guests view={view} />
       {view.lesson && <LessonAsked lesson={view.lesson} />}
       <Prints id={view.id} isLesson={view.lesson !== null} />
       {view.exercise.tasters.length > 1 && (

@@ -1,5 +1,5 @@
 import { useMemo, useReducer, useState } from 'react';
-import type { LeafLessonId } from '#core/tastings';
+import { GUESTS_MOST, type LeafLessonId } from '#core/tastings';
 import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useNamesQuery } from '../../../entities/people/api';
@@ -11,7 +11,7 @@ import { newId } from '../../../platform/ids';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
 import { Note } from '../../../ui/Note';
-import { firstSetUp, planOf, readinessOf, setUpReducer } from './model';
+import { firstSetUp, guestsOf, planOf, readinessOf, setUpReducer } from './model';
 import { PlannedCups } from './PlannedCups';
 import { SetUpSentence } from './SetUpSentence';
 import { ToDo } from './ToDo';
@@ -45,6 +45,27 @@ function Tasters({
         ))}
       </div>
     </>
+  );
+}
+
+/** Seats for guests: they come in by a code and a name, and need no account. */
+function GuestSeats({ guests, onPick }: { guests: number; onPick: (guests: number) => void }) {
+  return (
+    <label className="field-row mt-3 max-w-[320px]">
+      <span className="as-label">Guests</span>
+      <select
+        className="box"
+        aria-label="Seats for guests"
+        value={guests}
+        onChange={(e) => onPick(Number(e.target.value))}
+      >
+        {Array.from({ length: GUESTS_MOST + 1 }, (_, n) => (
+          <option key={n} value={n}>
+            {n === 0 ? 'none' : `${n} ${n === 1 ? 'seat' : 'seats'}, by a code for an hour`}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 
@@ -93,6 +114,7 @@ export function SetUp({
       ...(state.lesson && { lesson: state.lesson.id }),
       cups: [...plan.cups],
       tasterIds: [...state.tasters],
+      guests: guestsOf(state),
       at: Math.round(now()),
     });
     if ('data' in made) go(`/table/${id}`);
@@ -111,6 +133,12 @@ export function SetUp({
           chosen={state.tasters}
           onTouch={(taster) => dispatch({ type: 'tasterTouched', id: taster })}
         />
+        {state.exercise.kind !== 'calibration' && (
+          <GuestSeats
+            guests={state.guests}
+            onPick={(guests) => dispatch({ type: 'guestsPicked', guests })}
+          />
+        )}
       </section>
       <section className="paper" aria-label="What is to be done">
         <ToDo state={state} plan={plan} dispatch={dispatch} />

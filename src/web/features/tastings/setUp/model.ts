@@ -44,6 +44,8 @@ export type SetUpState = {
   /** The figures as they follow from the choices, or as somebody changed them. */
   readonly cups: { readonly kind: 'computed' } | Own;
   readonly tasters: readonly string[];
+  /** Seats for guests, who come in by a code. */
+  readonly guests: number;
   /** Whoever sets it up has said that cups which are not like for like are meant so. */
   readonly meant: boolean;
 };
@@ -60,6 +62,7 @@ export type SetUpEvent =
   | { readonly type: 'cupsChanged'; readonly cups: readonly PlannedCup[] }
   | { readonly type: 'cupsReset' }
   | { readonly type: 'tasterTouched'; readonly id: string }
+  | { readonly type: 'guestsPicked'; readonly guests: number }
   | { readonly type: 'meantSet'; readonly meant: boolean };
 
 const ofPart = (lesson: NonNullable<SetUpState['lesson']>) => {
@@ -92,6 +95,7 @@ export const firstSetUp = (given: {
   lotId: given.lotId,
   cups: { kind: 'computed' },
   tasters: [given.taster],
+  guests: 0,
   meant: false,
 });
 
@@ -132,6 +136,8 @@ export function setUpReducer(state: SetUpState, event: SetUpEvent): SetUpState {
         : [...state.tasters, id];
       return { ...state, tasters };
     }
+    case 'guestsPicked':
+      return { ...state, guests: event.guests };
     case 'meantSet':
       return { ...state, meant: event.meant };
   }
@@ -241,10 +247,14 @@ export function planOf(state: SetUpState, site: SiteFacts, teas: readonly Tea[] 
 }
 export type SetUpPlan = ReturnType<typeof planOf>;
 
+/** Seats for guests: a calibration has none, it is about those who work here. */
+export const guestsOf = ({ guests, exercise }: SetUpState): number =>
+  exercise.kind === 'calibration' ? 0 : guests;
+
 /** What still stands between the choices and a tasting. */
 export type Readiness = 'ready' | 'noTaster' | 'notMeant';
 export function readinessOf(state: SetUpState, plan: SetUpPlan): Readiness {
-  if (state.tasters.length === 0) return 'noTaster';
+  if (state.tasters.length + guestsOf(state) === 0) return 'noTaster';
   return plan.asksWhy && !state.meant ? 'notMeant' : 'ready';
 }
 

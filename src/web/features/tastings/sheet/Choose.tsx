@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ATTRIBUTES } from '#core/corrections';
-import type { TastingView } from '#contracts/tastings';
 import { Note } from '../../../ui/Note';
+import type { SheetView } from './seat';
 
 /** A pair, a triangle or a duo-trio: one bowl is chosen. */
 export function Choose({
@@ -9,7 +9,7 @@ export function Choose({
   codes,
   onHandIn,
 }: {
-  view: TastingView;
+  view: SheetView;
   codes: readonly string[];
   onHandIn: (code: string) => void;
 }) {
@@ -51,7 +51,7 @@ export function Choose({
 }
 
 /** What is asked of whoever must choose. */
-function questionOf(view: TastingView) {
+function questionOf(view: SheetView) {
   if (view.kind === 'triangle') return 'Two are the same tea. Which is the odd one?';
   if (view.kind === 'duoTrio') return 'Which one is the same as the reference?';
   if (view.asks === 'preferred') return 'Which do you like better?';

@@ -2,7 +2,6 @@ import { ATTRIBUTE_NAMES, COLOUR_STEPS } from '#core/corrections';
 import { type ExerciseKind, EXERCISES, type Sheet } from '#core/tastings';
 import { LEAF_WORDS } from '#core/teas';
 import { TasteBoard } from '../../../entities/brews/TasteBoard';
-import { useBookQuery } from '../../../entities/teas/api';
 import { toggled } from '../../../ui/toggled';
 import { WordToggles } from '../../../ui/WordToggles';
 import { marked, openAttributes, openWords, restRight } from './model';
@@ -11,12 +10,19 @@ import type { Step } from './seat';
 import { Liking } from './sheetParts';
 
 type Props = { sheet: Sheet; onWrite: (next: Sheet) => void };
+type Given = Props & {
+  /** The house's words for teas. */
+  words: readonly string[];
+  /** A guest marks what is right for a guest: nobody else knows the house's cup. */
+  isGuest: boolean;
+};
 
-function Look({ sheet, onWrite }: Props) {
+function Look({ sheet, onWrite, isGuest }: Given) {
   return (
     <>
       <p className="small">
-        Side by side, from above, on white. Against the house cup as you know it.
+        Side by side, from above, on white. Against{' '}
+        {isGuest ? 'what you would like' : 'the house cup as you know it'}.
       </p>
       <div className="look" role="radiogroup" aria-label="Colour">
         {COLOUR_STEPS.map((s) => (
@@ -50,18 +56,17 @@ function Leaf({ sheet, onWrite }: Props) {
     </>
   );
 }
-function HouseWords({ sheet, onWrite }: Props) {
-  const { data: book } = useBookQuery();
+function HouseWords({ sheet, onWrite, words }: Given) {
   return (
     <WordToggles
       label="Words"
-      words={book?.vocabulary ?? []}
+      words={words}
       chosen={sheet.words}
       onToggle={(w) => onWrite({ ...sheet, words: toggled(sheet.words, w) })}
     />
   );
 }
-function Smell(props: Props) {
+function Smell(props: Given) {
   return (
     <>
       <p className="small">Over the bowl, before the spoon. Words of this house, any that fit.</p>
@@ -84,7 +89,8 @@ function Score({ sheet, onWrite, open }: Props & { open: readonly string[] }) {
     </>
   );
 }
-function Taste({ sheet, onWrite, open }: Props & { open: readonly string[] }) {
+function Taste(props: Given & { open: readonly string[] }) {
+  const { sheet, onWrite, open, isGuest } = props;
   return (
     <>
       <TasteBoard verdict={sheet.marks} onMark={(what, m) => onWrite(marked(sheet, what, m))} />
@@ -93,24 +99,22 @@ function Taste({ sheet, onWrite, open }: Props & { open: readonly string[] }) {
           {open.length === ATTRIBUTE_NAMES.length ? 'Everything is right' : 'The rest is right'}
         </button>
       )}
-      <p className="small">Spoon, slurp, wait. Mark against the house cup{openWords(open)}.</p>
+      <p className="small">
+        Spoon, slurp, wait. Mark {isGuest ? 'what is right for you' : 'against the house cup'}
+        {openWords(open)}.
+      </p>
       <Liking value={sheet.liking} onValue={(liking) => onWrite({ ...sheet, liking })} />
       <h3 className="text-[15px] font-semibold mt-2">
         Words<small> of this house, any that fit</small>
       </h3>
-      <HouseWords sheet={sheet} onWrite={onWrite} />
+      <HouseWords {...props} />
     </>
   );
 }
 
 /** One step of one cup: look, leaf, smell, taste. */
-export function SheetBody({
-  kind,
-  step,
-  sheet,
-  onWrite,
-}: Props & { kind: ExerciseKind; step: Step }) {
-  const given = { sheet, onWrite };
+export function SheetBody({ kind, step, ...given }: Given & { kind: ExerciseKind; step: Step }) {
+  const { sheet } = given;
   const open = openAttributes(sheet, kind);
   switch (step) {
     case 'Look':

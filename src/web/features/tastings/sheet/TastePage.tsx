@@ -1,6 +1,7 @@
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { foldTasting } from '#core/tastings';
 import { useSession } from '../../../entities/people/session';
+import { useBookQuery } from '../../../entities/teas/api';
 import { clockText } from '../../../ui/days';
 import { Loading, Nothing } from '../../../ui/Note';
 import { exerciseName } from '../cups';
@@ -14,6 +15,7 @@ export function TastePage() {
   const [params, setParams] = useSearchParams();
   const me = useSession();
   const table = useTasting(id);
+  const { data: book } = useBookQuery();
   const { view } = table;
   if (table.isLoading)
     return (
@@ -102,8 +104,9 @@ export function TastePage() {
       view={view}
       taster={wanted}
       seat={seat}
-      forOther={wanted !== me.personId}
-      does={table.does}
+      who={wanted === me.personId ? 'self' : 'other'}
+      words={book?.vocabulary ?? []}
+      does={(act) => void table.does(act)}
     />
   );
 }

@@ -1,25 +1,26 @@
 import { type ReactNode, useEffect, useMemo, useReducer } from 'react';
-import { EXERCISES, type Sheet } from '#core/tastings';
-import type { TastingView } from '#contracts/tastings';
+import { EXERCISES, type Sheet, type TastingAct } from '#core/tastings';
 import { useKeys } from '../../../ui/keys';
 import { exerciseName } from '../cups';
 import { OrderCups } from '../OrderCups';
-import type { useTasting } from '../useTasting';
 import { Choose } from './Choose';
 import { draftKey, draftsOf, forgetDrafts, keepDrafts } from './drafts';
 import { cupState, EMPTY, firstSheet, nextCup, sheetReducer, stepsOf } from './model';
-import type { Seat, Step } from './seat';
+import type { Seat, SheetView, Step } from './seat';
 import { SheetBody } from './SheetBody';
 import { HandIn } from './sheetParts';
 
-type Does = ReturnType<typeof useTasting>['does'];
+/** Who writes the sheet: its taster, somebody who types in another's, or a guest. */
+export type Writer = 'self' | 'other' | 'guest';
 type Props = {
   id: string;
-  view: TastingView;
+  view: SheetView;
   taster: string;
   seat: Seat;
-  forOther: boolean;
-  does: Does;
+  who: Writer;
+  /** The house's words for teas. */
+  words: readonly string[];
+  does: (act: Extract<TastingAct, { kind: 'keep' | 'handIn' }>) => void;
 };
 
 /** The state of a taster's sheets; what is not kept yet stays on this device. */
@@ -106,7 +107,7 @@ function SheetTitle({
   name,
   children,
 }: {
-  view: TastingView;
+  view: SheetView;
   /** Whose sheet it is, when another enters it. */
   name: string | null;
   children?: ReactNode;
@@ -122,7 +123,7 @@ function SheetTitle({
 }
 
 /** All cups are marked: they are put in order, where the exercise asks for that, and submitted. */
-function Submit({ view, sheets }: { view: TastingView; sheets: Sheets }) {
+function Submit({ view, sheets }: { view: SheetView; sheets: Sheets }) {
   const { cups, unkept, dispatch, handIn } = sheets;
   const onBack = () => dispatch({ type: 'submitClosed' });
   return EXERCISES[view.kind].orders ? (
@@ -175,7 +176,7 @@ export function TasterSheet(props: Props) {
   );
   return (
     <main className="page taste-page" aria-label="My sheet">
-      <SheetTitle view={view} name={props.forOther ? seat.name : null}>
+      <SheetTitle view={view} name={props.who === 'self' ? null : seat.name}>
         {marking && ` · cup ${state.at + 1} of ${cups.length}`}
       </SheetTitle>
       {choosing && (
@@ -195,6 +196,8 @@ export function TasterSheet(props: Props) {
               kind={kind}
               step={state.step}
               sheet={sheet}
+              words={props.words}
+              isGuest={props.who === 'guest'}
               onWrite={(next) => dispatch({ type: 'written', code, sheet: next })}
             />
           </section>

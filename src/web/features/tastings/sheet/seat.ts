@@ -1,8 +1,18 @@
 import { foldTasting } from '#core/tastings';
-import type { TastingView } from '#contracts/tastings';
+import type { BlindTasting, TastingView } from '#contracts/tastings';
+
+/** A taster's place: codes in order, what is out, what was kept. */
+export type Seat = Pick<BlindTasting, 'out' | 'sheets' | 'order' | 'choice' | 'handedIn'> & {
+  readonly name: string;
+  readonly served: readonly string[];
+};
+/** What of a tasting a sheet shows. */
+export type SheetView = Pick<TastingView, 'kind' | 'way' | 'asks' | 'compares'> & {
+  readonly tea: Pick<TastingView['tea'], 'name'>;
+};
 
 /** What one taster needs, from either view: codes in order, what is out, what was kept. */
-export function seatOf(view: TastingView, taster: string) {
+export function seatOf(view: TastingView, taster: string): Seat | null {
   if (view.sees === 'own')
     return view.codes.length > 0 ? { ...view, name: '', served: view.codes } : null;
   const now = foldTasting(view.exercise, view.events);
@@ -16,12 +26,9 @@ export function seatOf(view: TastingView, taster: string) {
     order: me.order,
     choice: me.choice,
     handedIn: me.handedIn,
-    stage: now.stage,
-    missing: 0,
     name: me.name,
   };
 }
-export type Seat = NonNullable<ReturnType<typeof seatOf>>;
 
 export const STEPS = ['Look', 'Leaf', 'Smell', 'Taste'] as const;
 export type Step = (typeof STEPS)[number];
