@@ -88,15 +88,11 @@ export {
 export { kettleWaitOf, waterRightAt, type KettleWait } from './kettleWait';
 export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
 export {
-  cardOf,
   FIRST_TASTE,
-  knownFrom,
-  planAgain,
+  cardOf,
   leafAsWeighed,
   planOf,
   toCardInput,
-  toModelInput,
-  type BrewPlan,
   type PlannedPour,
-  type PlannedWish,
-} from './plan';
+} from './planning';
+export { knownFrom, planAgain, toModelInput, type BrewPlan, type PlannedWish } from './plan';

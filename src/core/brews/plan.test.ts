@@ -19,8 +19,8 @@ import {
   type PlannedPour,
   planOf,
   toModelInput,
-  withLeafBack,
-} from './plan';
+} from '.';
+import { withLeafBack } from './plan';
 
 const RECIPE = startingRecipe('black-whole');
 const pour = (water: number, over: object = {}) =>

@@ -22,20 +22,13 @@ import {
 } from '#core/vessels';
 import { brewingOf } from './brewing';
 import type { CardInput } from './cardInput';
+import { grant, type Granted, hottestForMilk, type MadeWith, type WishRoom } from './grant';
 import { type KettleOnCard, kettleOnCard } from './kettle';
 import { densityOf, type SpoonCount, spoonsFor } from './measure';
 import { heatPlan, onLeafAt, reached, siteBoiling } from './pourHeat';
 import type { Recipe, Window } from './recipe';
 import { quarterSpoonOf, recipeAsWeighed, spoonsForLeaf, spoonsForWater } from './spoonDose';
-import {
-  grant,
-  type Granted,
-  hottestForMilk,
-  isWished,
-  type MadeWith,
-  milkFor,
-  type WishRoom,
-} from './wish';
+import { isWished, milkFor } from './wish';
 
 export type Caution = 'prewarm' | 'crowded' | 'scald' | 'coolGlass';
 export type Card = {

@@ -75,15 +75,15 @@ export {
   milkFor,
   NO_WISH,
   STRENGTH_WORDS,
-  WISH_STEP,
   WISH_STRENGTHS,
   wishWords,
-  type Granted,
   type MilkAmount,
   type Wish,
   type WishStrength,
 } from './wish';
-export { cardForCups, CUPS_MOST, cupsWords, type CupsAsked } from './cups';
+export { WISH_STEP, type Granted } from './grant';
+export { cardForCups } from './cardForCups';
+export { CUPS_MOST, cupsWords, type CupsAsked } from './cups';
 export { workingOf, type WorkingLine } from './working';
 export {
   knownGoodStart,

@@ -10,13 +10,14 @@ import {
 } from '#core/units';
 import type { Brew, BrewEventBody, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
+import type { Site } from '#contracts/sites';
 import { now } from '../../platform/clock';
 import { newId } from '../../platform/ids';
 import type { NewWrite } from '../../platform/outbox/outbox';
 import type { ToastLink } from '../../platform/toasts';
 import { allOf, type BarBrew } from './barBrews';
+import { type Moment, nextSteepWrite, type Start } from './begun';
 import { colourSeenWords } from './colourSeen';
-import { nextSteepWrite, type StartAsked, startWrite } from './starts';
 import { type BarItem, isDueNow, isExploring } from './status';
 import type { BrewUndo } from './undo';
 import type { BrewWrite } from './writes';
@@ -40,7 +41,7 @@ export type CommandDeps = {
   readonly locked: () => boolean;
   /** The brews on the bar now, what waits to be saved included. */
   readonly bar: () => readonly BarBrew[];
-  readonly site: StartAsked['site'];
+  readonly site: Site;
 };
 /** Everything that can be done to brews and to the queue before them. */
 export type BrewCommands = ReturnType<typeof createBrewCommands>;
@@ -185,10 +186,10 @@ export function createBrewCommands(deps: CommandDeps) {
   };
 
   const starts = {
-    /** Starts a brew; null when the bar is full or the tea has no card for the vessel. */
-    start(asked: Omit<StartAsked, 'site'>): Brew | null {
-      const made = startWrite({ ...asked, site }, { taken: bar(), by: me(), at: now() });
-      if (!made) return null;
+    /** The bar and whoever is here, now: what a start is written from. */
+    moment: (): Moment => ({ taken: bar(), by: me(), at: now() }),
+    /** Starts a brew that was written from its card. */
+    start(made: Start): Brew {
       write(made);
       return made.brew;
     },
@@ -199,7 +200,7 @@ export function createBrewCommands(deps: CommandDeps) {
     },
     /** The next steep of the same leaf; false when the leaf is spent or the bar is full. */
     again(before: BarBrew): boolean {
-      const made = nextSteepWrite(before, { taken: bar(), by: me(), at: now() });
+      const made = nextSteepWrite(before, starts.moment());
       if (!made) return false;
       write(made);
       const { steep, recipe } = made.brew.plan;

@@ -55,7 +55,7 @@ export function BarPage() {
   const hotStages = HotStages && <HotStages locked={locked} onCount={setHot} />;
   const onStartOrder = (order: (typeof orders)[number]) => {
     setSheet(null);
-    startOrder(order);
+    void startOrder(order);
   };
   const picked = useBarKeys({
     items,

@@ -6,6 +6,7 @@ import { BAR_SLOTS } from '#contracts/limits';
 import type { Tea } from '#contracts/teas';
 import { apartFrom, attentionTimes } from '../../entities/brews/attention';
 import { allOf } from '../../entities/brews/barBrews';
+import { startWrite } from '../../entities/brews/starts';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { useSession } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
@@ -67,20 +68,17 @@ export function StartPage() {
   const start = (warming: boolean) => {
     if (started.current || !tea || !version || !vessel || card?.kind !== 'card' || holds !== null)
       return;
+    const made = startWrite(
+      {
+        ...{ site, tea, lot, version, vessel, water, warmed, warming },
+        ...{ orderId: choice.orderId, wish, cups, explore, kettle, taper },
+      },
+      commands.moment(),
+    );
+    if (!made) return setFull(true);
     // A double tap starts one brew.
-    const brew = commands.start({
-      tea,
-      lot,
-      version,
-      vessel,
-      water,
-      warmed,
-      warming,
-      ...{ orderId: choice.orderId, wish, cups, explore, kettle, taper },
-    });
-    started.current = brew !== null;
-    if (!brew) return setFull(true);
-    commands.sayStarted(brew);
+    started.current = true;
+    commands.sayStarted(commands.start(made));
     go('/');
   };
   useKeys([
