@@ -203,6 +203,24 @@ describe('the calendar', () => {
   };
   const statusOf = (e: ICAL.Event) => String(e.component.getFirstPropertyValue('status'));
 
+  test('the day the water filter is due is in it, and moves when the filter is changed', async () => {
+    const { path } = await renew();
+    const day = (ago: number) => new Date(h.now() - ago * 86_400_000).toISOString().slice(0, 10);
+    const change = (changed: string) =>
+      h.callers.brewer.post(`/api/sites/${h.ids.site}/filter`, { changed }).expect(200);
+    const filter = async () =>
+      (await read(path)).events.find((e) => e.uid === `${h.ids.site}-filter@limnos`);
+    expect(await filter()).toBeUndefined();
+    await change(day(40));
+    const first = await filter();
+    expect(first?.summary).toBe('Change the water filter');
+    // A filter is used for 60 days here.
+    expect(first?.startDate.toJSDate().toISOString().slice(0, 10)).toBe(day(-20));
+    await change(day(0));
+    const moved = await filter();
+    expect(moved?.startDate.toJSDate().toISOString().slice(0, 10)).toBe(day(-60));
+    expect(moved?.sequence).toBe(1);
+  });
   test('an independent parser finds lift and end of a batch, with its window, in UTC and without a name', async () => {
     const batch = await c.start();
     const { path } = await renew();

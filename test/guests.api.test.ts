@@ -14,15 +14,19 @@ afterEach(() => h.close());
 const cups = [45, 120, 240].map((seconds) => ({
   ...{ grams: 1.8, water: 150, celsius: 96, seconds },
 }));
-/** A ladder with one brewer and so many seats for guests, every cup poured off. */
-async function table(guests: number, over: object = {}): Promise<OpenTasting> {
+/** A ladder with one brewer and so many seats for guests, as it is set up. */
+async function setUp(guests: number, over: object = {}): Promise<OpenTasting> {
   const body = {
     ...{ id: newId(), siteId: h.ids.site, teaId: h.ids.tea, lotId: null, vesselId: h.ids.pot },
     ...{ versionId: h.ids.version, kind: 'ladder', way: 'seconds', asks: 'strength', cups },
     ...{ tasterIds: [h.ids.brewer], guests, at: h.now(), ...over },
   };
   const { body: set } = await h.callers.lead.post('/api/tastings', body).expect(200);
-  const { id, exercise } = set as OpenTasting;
+  return set as OpenTasting;
+}
+/** The same with every cup poured off. */
+async function table(guests: number, over: object = {}): Promise<OpenTasting> {
+  const { id, exercise } = await setUp(guests, over);
   await does(id, { kind: 'start' }).expect(200);
   for (const cup of exercise.cups.keys()) await does(id, { kind: 'pull', cup }).expect(200);
   return seen(id);
@@ -184,6 +188,6 @@ test('what to ask before tasting: allergens of every tea on the table, and milk'
     { ...cups[0], made: { of: 'milk', milk: 'none' } },
     { ...cups[0], made: { of: 'milk', milk: 'tenth' } },
   ];
-  const t = await table(1, { kind: 'comparison', compares: 'milk', cups: [...two] });
+  const t = await setUp(1, { kind: 'comparison', compares: 'milk', cups: [...two] });
   expect((await sat(codeFor(t), 'Mara')).sheet.allergens).toContain('milk');
 });

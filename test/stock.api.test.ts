@@ -154,6 +154,30 @@ describe('pockets filled ahead', () => {
     expect(await left()).toEqual([10 - (bags - 1)]);
     expect((await stock()).used).toBe(11 * BAG);
   });
+  test('bags of a start that was taken back go into their pockets again, and come out when the undo is undone', async () => {
+    const mug = await bagMug();
+    await count(500, h.now() - 3_600_000).expect(200);
+    await fill({ filled: 1 }).expect(200);
+    pockets = newId();
+    await fill().expect(200);
+    const id = await start({ vesselId: mug, versionId: version, at: h.now() });
+    const bags = Math.round((await leafOf(id)) / BAG);
+    const event = (what: object, eventId = newId()) =>
+      h.callers.brewer
+        .post(`/api/brews/${id}/events`, { id: eventId, at: h.now(), ...what })
+        .expect(200);
+    const givenUp = newId();
+    await event({ kind: 'abandon', reason: 'Started by mistake' }, givenUp);
+    expect((await left()).reduce((a: number, b: number) => a + b, 0)).toBe(11);
+    // The leaf is in its pockets, and nowhere twice.
+    expect((await stock()).used).toBe(11 * BAG);
+    await event({ kind: 'undo', of: givenUp });
+    expect((await left()).reduce((a: number, b: number) => a + b, 0)).toBe(11 - bags);
+    expect((await stock()).used).toBe(11 * BAG);
+    // Spilled after its water was on, a bag is used.
+    await event({ kind: 'abandon', reason: 'Spilled' });
+    expect((await left()).reduce((a: number, b: number) => a + b, 0)).toBe(11 - bags);
+  });
   test('a bag that nobody filled ahead takes its leaf out of the tin', async () => {
     const mug = await bagMug();
     await count(500, h.now() - 3_600_000).expect(200);

@@ -56,6 +56,8 @@ export type Step =
         | 'beforeWater';
     };
 
+/** The reason of a start that was taken back: its leaf went back into its tin. */
+export const STARTED_BY_MISTAKE = 'Started by mistake';
 /** A brew begins warming, or with the water already going on. */
 export const begin = (at: EpochMs, warming: boolean): BrewState =>
   warming ? { kind: 'warming', since: at } : { kind: 'steeping', waterOn: at };

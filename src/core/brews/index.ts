@@ -40,6 +40,7 @@ export { wetLeafOf, wetLeafWords, type WetLeaf } from './wetLeaf';
 export {
   advance,
   begin,
+  STARTED_BY_MISTAKE,
   isVesselInUse,
   VESSEL_IN_USE,
   leafBackWindow,

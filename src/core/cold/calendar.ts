@@ -1,3 +1,4 @@
+import { type SiteDate, wallMoment, type Zone } from '#core/time';
 import { type EpochMs, epochMs } from '#core/units';
 import { type BatchNow, windowOf } from './batch';
 import { labelTime } from './keeping';
@@ -125,7 +126,23 @@ function batchEntries(b: CalendarBatch, said: ReadonlySet<string>): CalendarEntr
   ];
 }
 
-/** Everything a site's calendar has to say. `said`: the ids it has said before. */
+/** A water filter is changed in the morning, before the first pot. */
+const FILTER_TIME = '09:00';
+/** The day a site's water filter is due; it moves when the filter is changed. */
+export const filterEntry = (site: {
+  readonly id: string;
+  readonly zone: Zone;
+  readonly due: SiteDate;
+}): CalendarEntry => {
+  const { at } = wallMoment(site.zone, site.due, FILTER_TIME);
+  return {
+    uid: `${site.id}-filter@limnos`,
+    ...shortFrom(at),
+    ...{ alarm: at, status: 'confirmed', summary: 'Change the water filter' },
+  };
+};
+
+/** What a site's calendar has to say of its batches. `said`: the ids it has said before. */
 export const calendarOf = (
   batches: readonly CalendarBatch[],
   planned: readonly CalendarPlanned[],

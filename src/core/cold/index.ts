@@ -119,6 +119,7 @@ export {
 } from './simulatedProbe';
 export {
   calendarOf,
+  filterEntry,
   CALENDAR_STATUSES,
   CANCELLED_SAID_MS,
   saidNow,

@@ -2,6 +2,7 @@ export { brewWaterOf, type BrewWater } from './brewWater';
 export { brewWaterWords, filterAge, waterChanges } from './changes';
 export {
   FILTER_DAYS,
+  filterDue,
   filterNow,
   filterWords,
   HARDNESS,

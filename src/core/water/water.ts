@@ -1,5 +1,5 @@
 import type { Day } from '#core/teas';
-import { daysBetween } from '#core/time';
+import { daysAfter, daysBetween } from '#core/time';
 
 // The water that tea is made with at a site: what comes from the tap, and the filter before the kettle.
 
@@ -22,6 +22,9 @@ const SOON = 7;
 /** A filter on a day: `days` until it is due, or since it was. */
 export type FilterNow =
   { readonly kind: 'fine' } | { readonly kind: 'soon' | 'due'; readonly days: number };
+/** The day a site's filter is due; null where there is none, or nobody keeps its date. */
+export const filterDue = ({ filtered, filter }: SiteWater): Day | null =>
+  filtered && filter ? daysAfter(filter.changed, filter.everyDays) : null;
 /** How a site's filter is on a day; fine where there is none, or nobody keeps its date. */
 export function filterNow({ filtered, filter }: SiteWater, today: Day): FilterNow {
   if (!filtered || !filter) return { kind: 'fine' };

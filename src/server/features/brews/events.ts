@@ -24,6 +24,7 @@ import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inVessel } from '../vessels';
 import { columnsOf, snapshotOf } from './columns';
+import { isLeafUnused, returnPockets } from './pocketed';
 import { refusal, refused } from './refusals';
 import { brewById, type BrewRow, eventById, stateOf, steepingAt } from './repository';
 import { announce, requireBrew } from './shared';
@@ -304,7 +305,7 @@ export async function addEventIn(
       });
     }
   }
-  if (given.kind === 'abandon')
+  if (given.kind === 'abandon') {
     queue =
       (
         await tx
@@ -312,6 +313,8 @@ export async function addEventIn(
           .set({ state: 'waiting' })
           .where(and(eq(orders.brewId, id), eq(orders.state, 'started')))
       )[0].affectedRows > 0;
+    if (isLeafUnused(row, given.reason)) await returnPockets(tx, row);
+  }
   const brew = await requireBrew(tx, id);
   await announce(tx, brew, queue, now);
   return brew;

@@ -4,7 +4,7 @@ import { cardOf, planAgain, planOf } from '#core/brews';
 import { houseKettle } from '#core/heat';
 import { cardFaultWords, methodFor } from '#core/recipes';
 import { lotInUse } from '#core/teas';
-import { grams, secondsBetween } from '#core/units';
+import { secondsBetween } from '#core/units';
 import { vesselFaults } from '#core/vessels';
 import type { Brew, startBrew } from '#contracts/brews';
 import type { Site } from '#contracts/sites';
@@ -18,9 +18,9 @@ import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { kettleById } from '../kettles';
 import { lockSite, siteById } from '../people';
-import { takePockets } from '../stock';
 import { lotById, teaById, versionById } from '../teas';
 import { batchInVessel, brewInVessel, inVesselWords, vesselById } from '../vessels';
+import { withPockets } from './pocketed';
 import { refused } from './refusals';
 import { brewById, steepsOf } from './repository';
 import { announce, freePlace, requireBrew } from './shared';
@@ -143,17 +143,6 @@ async function planBrew(tx: Tx, given: StartRequest, now: number) {
   };
 }
 
-/** The plan of a brew by the bag, with its bags out of the pockets that were filled ahead. */
-async function withPockets(
-  tx: Tx,
-  { plan, method, site, teaId }: Awaited<ReturnType<typeof planBrew>>,
-) {
-  const { bag } = plan.recipe;
-  if (method !== 'bag' || bag === null) return plan;
-  const taken = await takePockets(tx, { siteId: site.id, teaId }, Math.round(plan.leaf / bag));
-  return taken === 0 ? plan : { ...plan, pocketed: grams(taken * bag) };
-}
-
 /**
  * Starts a brew, or the next steep of one, in the transaction `tx`. A repeated id gets the same brew.
  * @throws when the bar is full, the vessel in use, or the recipe cannot be brewed in it
@@ -175,7 +164,10 @@ export async function startBrewIn(
     });
   const planned = await planBrew(tx, given, now);
   const { site, vesselId, method, lotId, versionId, kettle, leafId, teaId } = planned;
-  const plan = given.after === null ? await withPockets(tx, planned) : planned.plan;
+  const plan =
+    given.after === null
+      ? await withPockets(tx, { ...planned, siteId: planned.site.id })
+      : planned.plan;
   const place = await freePlace(tx, site.id, given.place);
   const at = new Date(instantOf(given.at, now));
   await tx.insert(brews).values({

@@ -6,6 +6,7 @@ import { AppError } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { inVessel } from '../vessels';
 import { restored } from './columns';
+import { drawPocketsAgain, isLeafUnused } from './pocketed';
 import { refused } from './refusals';
 import { type BrewRow, eventById, lastEvent } from './repository';
 import { freePlace, requireBrew } from './shared';
@@ -42,6 +43,7 @@ export async function undoLast(tx: Tx, row: BrewRow, of: string, who: Signed): P
     // What was kept before cups were noted has no such column.
     await keepTerms(tx, row.id, before.observed ?? null);
   }
+  if (event.kind === 'abandon' && isLeafUnused(row, row.remark)) await drawPocketsAgain(tx, row);
   return (
     event.kind === 'abandon' &&
     (

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import {
   calendarOf,
   CANCELLED_SAID_MS,
+  filterEntry,
   keptUntil,
   nowOf,
   type SaidEntry,
@@ -11,6 +12,7 @@ import {
   USUAL_HOUSE_LIMITS,
 } from '#core/cold';
 import { epochMs } from '#core/units';
+import { filterDue } from '#core/water';
 import type { Calendar, renewCalendar } from '#contracts/calendar';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
@@ -91,8 +93,13 @@ async function said(tx: Tx, siteId: string, now: number) {
     return { ...b, now: state, discardAt: keptUntil(b, state, air, limits).discardAt };
   });
   const before = await saidEntries(tx, siteId);
+  const planned = await plannedAt(tx, siteId, now);
+  const due = filterDue(site.water);
   const entries = saidNow(
-    calendarOf(batches, await plannedAt(tx, siteId, now), new Set(before.map((e) => e.uid))),
+    [
+      ...calendarOf(batches, planned, new Set(before.map((e) => e.uid))),
+      ...(due ? [filterEntry({ id: siteId, zone: site.hours?.zone ?? 'UTC', due })] : []),
+    ],
     before,
     epochMs(now),
   );

@@ -1,2 +1,2 @@
-export { takePockets } from './pockets';
+export { putBackPockets, takePockets } from './pockets';
 export { stockRoutes } from './routes';

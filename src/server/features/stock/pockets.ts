@@ -1,4 +1,4 @@
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, lt } from 'drizzle-orm';
 import { lotInUse } from '#core/teas';
 import type { BodyOf } from '#contracts/endpoint';
 import type { countPockets, fillPockets, Pockets } from '#contracts/stock';
@@ -89,4 +89,35 @@ export async function takePockets(
     open -= taken;
   }
   return bags - open;
+}
+/**
+ * Bags that were not brewed after all go back: into the pockets that were drawn from last, for the oldest are used
+ * first.
+ */
+export async function putBackPockets(
+  tx: Tx,
+  of: { readonly siteId: string; readonly teaId: string },
+  bags: number,
+): Promise<void> {
+  const there = await tx
+    .select({ id: pockets.id, left: pockets.left, filled: pockets.filled, rev: pockets.rev })
+    .from(pockets)
+    .where(
+      and(
+        ...[eq(pockets.siteId, of.siteId), eq(pockets.teaId, of.teaId)],
+        lt(pockets.left, pockets.filled),
+      ),
+    )
+    .orderBy(desc(pockets.at), desc(pockets.id))
+    .for('update');
+  let open = bags;
+  for (const { id, left, filled, rev } of there) {
+    const back = Math.min(open, filled - left);
+    if (back === 0) break;
+    await tx
+      .update(pockets)
+      .set({ left: left + back, rev: rev + 1 })
+      .where(eq(pockets.id, id));
+    open -= back;
+  }
 }

@@ -1,4 +1,5 @@
 import { and, asc, eq, gt, gte, inArray, isNotNull, ne, or, sql } from 'drizzle-orm';
+import { STARTED_BY_MISTAKE } from '#core/brews';
 import { type Grams, grams } from '#core/units';
 import type { Pockets } from '#contracts/stock';
 import type { Tx } from '../../db/pool';
@@ -56,7 +57,10 @@ export async function takenSince(tx: Tx, teaIds: readonly string[], since: Date)
         gte(brews.startedAt, since),
         // A later steep takes no new leaf; leaf that never met water went back into its tin.
         eq(brews.leafId, brews.id),
-        or(ne(brews.state, 'abandoned'), isNotNull(brews.waterOn)),
+        or(
+          ne(brews.state, 'abandoned'),
+          and(isNotNull(brews.waterOn), ne(brews.remark, STARTED_BY_MISTAKE)),
+        ),
       ),
     );
   const cold = await tx

@@ -1,4 +1,10 @@
-import { inWaterUntil, pullTiming, type TasteMark, tasteMarkWords } from '#core/brews';
+import {
+  inWaterUntil,
+  pullTiming,
+  STARTED_BY_MISTAKE,
+  type TasteMark,
+  tasteMarkWords,
+} from '#core/brews';
 import { ALL_RIGHT, isRight, type Mark, type Verdict, verdictWords } from '#core/corrections';
 import { type CupsAsked, NO_WISH, type Window, type Wish } from '#core/recipes';
 import {
@@ -385,7 +391,7 @@ export function createBrewCommands(deps: CommandDeps) {
   const undo = (what: BrewUndo): void => {
     switch (what.kind) {
       case 'start':
-        send(what.brew, { kind: 'abandon', reason: 'Started by mistake' });
+        send(what.brew, { kind: 'abandon', reason: STARTED_BY_MISTAKE });
         return;
       case 'order':
         changeOrder(what.order, what.body);
