@@ -67,7 +67,11 @@ describe('a batch is judged', () => {
     );
     c.wait(infusing.plan.window.best / 3600);
     await c.act(infusing, { kind: 'lift', yield: 900, squeezed: false }).expect(200);
-    await c.act(infusing, tasted(infusing, false)).expect(200);
+    const observed = { clarity: 'hazy', words: ['malty'], leaf: ['even'] };
+    await c.act(infusing, { ...tasted(infusing, false), observed }).expect(200);
+    expect((await one()).events.at(-1)).toMatchObject({ kind: 'taste', observed });
+    const murky = { ...tasted(infusing, false), observed: { ...observed, clarity: 'murky' } };
+    await c.act(infusing, murky).expect(422);
     expect(await notes()).toEqual([]);
     c.wait(73);
     expect((await c.act(infusing, tasted(infusing, false)).expect(409)).body.message).toMatch(

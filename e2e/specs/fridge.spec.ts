@@ -16,10 +16,12 @@ test('a batch is judged as any cup: the marks, one correction, the lead is told,
   await house.expectSaid(/As when lifted at the best time\./);
   await house.touch('radio', 'Strength: full');
   await house.expectSaid(/less leaf|shorter/);
+  await house.press('hazy', { exact: true });
+  await house.expectSaid(/Check the water first/);
   await house.expectSaid(/Add \d+\sml cold water to the 305\sml left/);
   await house.press('Water added');
   await house.press('Keep, tell the lead');
-  await house.expectSaid(/tasted: full; “.*” for the next batch, Dov R\./);
+  await house.expectSaid(/tasted: full; hazy; “.*” for the next batch, Dov R\./);
   await house.expectSaid(/of water added, Dov R\./);
   await house.expectAllSaved();
   const lead = new HouseDriver(await tablet());

@@ -9,7 +9,7 @@ import {
 } from '#core/cold';
 import { type Method, METHOD_NAMES, SERVING_STYLE_NAMES, type ServingStyle } from '#core/recipes';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
-import { ProposalBody, VerdictBody } from './brews';
+import { ObservedBody, ProposalBody, VerdictBody } from './brews';
 import { Bytes, endpoint } from './endpoint';
 import { Id, Instant, InstantText, oneOf, quantity, Text, Who } from './primitives';
 import { ROUTES } from './routes';
@@ -88,6 +88,7 @@ const taste = {
   /** The lead is to see the correction. */
   accepted: z.boolean(),
   remark: z.string().max(200),
+  observed: ObservedBody.optional(),
 };
 const endChosen = { until: At, reason: Text(200) };
 const shorten = { kind: z.literal('shorten'), ...endChosen };

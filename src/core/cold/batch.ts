@@ -1,3 +1,4 @@
+import type { Observed } from '#core/brews';
 import type { Proposal, Verdict } from '#core/corrections';
 import type { Window } from '#core/recipes';
 import { type Celsius, type EpochMs, epochMs, type Millilitres, millilitres } from '#core/units';
@@ -35,6 +36,8 @@ export type BatchAct =
       readonly proposal: Proposal;
       readonly accepted: boolean;
       readonly remark: string;
+      /** How clear it is, words for the liquor and for the leaf; absent: nothing was noted. */
+      readonly observed?: Observed | undefined;
     }
   | { readonly kind: 'discard'; readonly ml: Millilitres; readonly reason: DiscardReason }
   /** A lead says an earlier end, or a later one, and why. */

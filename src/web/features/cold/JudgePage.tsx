@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { isNothing, NOTHING_OBSERVED } from '#core/brews';
 import {
   ALL_RIGHT,
   type Attribute,
@@ -16,6 +17,7 @@ import { liquorAtStrength } from '../../entities/batches/liquor';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { useAct } from '../../entities/batches/useAct';
 import { useCold } from '../../entities/batches/useCold';
+import { AlsoSeen } from '../../entities/brews/AlsoSeen';
 import { VerdictBoard } from '../../entities/brews/VerdictBoard';
 import { useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
@@ -60,6 +62,7 @@ export function JudgeBatchPage() {
 function Judge({ batch }: { batch: ColdBatch }) {
   const [verdict, setVerdict] = useState<Verdict>(ALL_RIGHT);
   const [remark, setRemark] = useState('');
+  const [observed, setObserved] = useState(NOTHING_OBSERVED);
   const { act, refusal } = useAct(batch, useNow(LOOKED_EVERY_MS));
   const go = useGo();
   const units = useUnits();
@@ -79,7 +82,9 @@ function Judge({ batch }: { batch: ColdBatch }) {
     const said = isRight(v)
       ? 'right. Kept.'
       : `${verdictWords(v)}. ${toLead ? `“${p.headline}” noted for the lead.` : 'Kept.'}`;
-    if (act({ kind: 'taste', verdict: v, proposal: p, accepted: toLead, remark }, said)) back();
+    const noted = isNothing(observed) ? {} : { observed };
+    const taste = { kind: 'taste', verdict: v, proposal: p, accepted: toLead, remark } as const;
+    if (act({ ...taste, ...noted }, said)) back();
   };
   useKeys([
     ...COLOUR_STEPS.map((s, i) => ({
@@ -95,7 +100,7 @@ function Judge({ batch }: { batch: ColdBatch }) {
     { key: 'Escape', does: 'Judge later', run: back },
   ]);
   return (
-    <main className="page split" style={{ gridTemplateColumns: undefined }}>
+    <main className="page split judging" style={{ gridTemplateColumns: undefined }}>
       <div className="say" style={{ padding: '0 24px', alignItems: 'center' }}>
         <h1 className="font-normal">
           Judge <span className="tea text-[25px]">{batch.tea.name}</span>
@@ -115,7 +120,9 @@ function Judge({ batch }: { batch: ColdBatch }) {
           remark={remark}
           onRemark={setRemark}
           laterPath={`/cold/${batch.id}`}
-        />
+        >
+          <AlsoSeen teaId={batch.tea.id} observed={observed} onObserved={setObserved} />
+        </VerdictBoard>
         {refusal !== null && (
           <p className="fault" role="alert">
             {refusal}

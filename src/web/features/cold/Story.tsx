@@ -1,3 +1,4 @@
+import { observedWords } from '#core/brews';
 import { DISCARD_REASONS } from '#core/cold';
 import { verdictWords } from '#core/corrections';
 import { dayAndTime, weekdayAndTime, type Zone } from '#core/time';
@@ -24,7 +25,7 @@ function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
     case 'discard':
       return `${volumeText(e.ml, units.volume)} thrown out: ${DISCARD_REASONS[e.reason]}`;
     case 'taste':
-      return `tasted: ${verdictWords(e.verdict)}${e.remark ? `, ${e.remark}` : ''}${e.accepted ? `; “${e.proposal.headline}” for the next batch` : ''}`;
+      return `tasted: ${verdictWords(e.verdict)}${e.observed ? `; ${observedWords(e.observed)}` : ''}${e.remark ? `, ${e.remark}` : ''}${e.accepted ? `; “${e.proposal.headline}” for the next batch` : ''}`;
     case 'shorten':
     case 'override':
       return `to be thrown out ${e.kind === 'shorten' ? 'sooner' : 'later'}, ${dayAndTime(zone, e.until)}: ${e.reason}`;

@@ -12,6 +12,7 @@ import {
 } from '#core/corrections';
 import { wishWords } from '#core/recipes';
 import { minutesText, secondsBetween, volumeText } from '#core/units';
+import { AlsoSeen } from '../../entities/brews/AlsoSeen';
 import type { BarBrew } from '../../entities/brews/barBrews';
 import { brewMade } from '../../entities/brews/made';
 import { foundTimeOf, proposalFor } from '../../entities/brews/proposal';
@@ -26,7 +27,6 @@ import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { useOtherCups, withAllCups } from './allCups';
-import { AlsoSeen } from './AlsoSeen';
 import { dropBell } from './coolBell';
 import { CoolEnough } from './CoolEnough';
 import { Correction } from './Correction';

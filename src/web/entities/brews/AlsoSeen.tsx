@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { CLARITIES, type Clarity, clarityAdvice, MOST_WORDS, type Observed } from '#core/brews';
 import { LEAF_WORDS } from '#core/teas';
-import { useBookQuery } from '../../entities/teas/api';
 import { toggled } from '../../ui/toggled';
 import { WordToggles } from '../../ui/WordToggles';
+import { useBookQuery } from '../teas/api';
 
 const isClarity = (word: string): boolean => (CLARITIES as readonly string[]).includes(word);
 /** What a button says that opens a list of words: those that are chosen, or what they are for. */
