@@ -24,6 +24,10 @@ async function setUp(guests: number, over: object = {}): Promise<OpenTasting> {
   const { body: set } = await h.callers.lead.post('/api/tastings', body).expect(200);
   return set as OpenTasting;
 }
+const does = (id: string, act: TastingAct, who: Caller = h.callers.lead) =>
+  who.post(`/api/tastings/${id}/events`, { id: newId(), at: h.now(), act });
+const seen = async (id: string): Promise<OpenTasting> =>
+  (await h.callers.lead.get(`/api/tastings/${id}`).expect(200)).body as OpenTasting;
 /** The same with every cup poured off. */
 async function table(guests: number, over: object = {}): Promise<OpenTasting> {
   const { id, exercise } = await setUp(guests, over);
@@ -31,10 +35,6 @@ async function table(guests: number, over: object = {}): Promise<OpenTasting> {
   for (const cup of exercise.cups.keys()) await does(id, { kind: 'pull', cup }).expect(200);
   return seen(id);
 }
-const does = (id: string, act: TastingAct, who: Caller = h.callers.lead) =>
-  who.post(`/api/tastings/${id}/events`, { id: newId(), at: h.now(), act });
-const seen = async (id: string): Promise<OpenTasting> =>
-  (await h.callers.lead.get(`/api/tastings/${id}`).expect(200)).body as OpenTasting;
 /** Somebody with no account. */
 const anybody = () => from(h.app);
 const join = (code: string, name: string) => anybody().post('/api/guests', { code, name });

@@ -118,6 +118,16 @@ describe('pockets filled ahead', () => {
       .expect(200);
     return mug;
   };
+  /** One pocket of an old filling, ten of a new one, and a brew that takes more than one. */
+  async function brewedFromTwoFillings() {
+    const mug = await bagMug();
+    await count(500, h.now() - 3_600_000).expect(200);
+    await fill({ filled: 1 }).expect(200);
+    pockets = newId();
+    await fill().expect(200);
+    const id = await start({ vesselId: mug, versionId: version, at: h.now() });
+    return { id, bags: Math.round((await leafOf(id)) / BAG) };
+  }
   beforeEach(async () => {
     [version, pockets] = [newId(), newId()];
     await h.callers.lead
@@ -143,25 +153,13 @@ describe('pockets filled ahead', () => {
   });
 
   test('their leaf leaves the tin when they are filled, not again when a bag is brewed; the oldest go first', async () => {
-    const mug = await bagMug();
-    await count(500, h.now() - 3_600_000).expect(200);
-    await fill({ filled: 1 }).expect(200);
-    pockets = newId();
-    await fill().expect(200);
-    const id = await start({ vesselId: mug, versionId: version, at: h.now() });
-    const bags = Math.round((await leafOf(id)) / BAG);
+    const { bags } = await brewedFromTwoFillings();
     expect(bags).toBeGreaterThan(1);
     expect(await left()).toEqual([10 - (bags - 1)]);
     expect((await stock()).used).toBe(11 * BAG);
   });
   test('bags of a start that was taken back go into their pockets again, and come out when the undo is undone', async () => {
-    const mug = await bagMug();
-    await count(500, h.now() - 3_600_000).expect(200);
-    await fill({ filled: 1 }).expect(200);
-    pockets = newId();
-    await fill().expect(200);
-    const id = await start({ vesselId: mug, versionId: version, at: h.now() });
-    const bags = Math.round((await leafOf(id)) / BAG);
+    const { id, bags } = await brewedFromTwoFillings();
     const event = (what: object, eventId = newId()) =>
       h.callers.brewer
         .post(`/api/brews/${id}/events`, { id: eventId, at: h.now(), ...what })

@@ -1,7 +1,11 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { TableDriver } from '../drivers/TableDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
+const accessible = async (page: Page) =>
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
 const PHONE = { viewport: { width: 390, height: 844 } };
 
 test('a guest sits down by the code and a name, tastes on a phone, and is read by name at the table', async ({
@@ -22,6 +26,8 @@ test('a guest sits down by the code and a name, tastes on a phone, and is read b
   await phone.goto(`/guest?code=${code}`);
   const guest = new HouseDriver(phone);
   const seat = new TableDriver(phone);
+  await guest.expectSaid('Taste with us');
+  await accessible(phone);
   await guest.press('Sit down');
   await guest.expectSaid(/Type your name/);
   await guest.type('Your name', 'Mara');
@@ -31,6 +37,7 @@ test('a guest sits down by the code and a name, tastes on a phone, and is read b
   // A page that is opened again is the same guest.
   await phone.reload();
   await guest.expectSaid(/Taste from left to right/);
+  await accessible(phone);
   // Without a server what is submitted waits on the phone, and goes by itself.
   await seat.chooseBowl(codes[0] ?? '');
   await phone.route('**/api/guests/**', (route) => route.abort());

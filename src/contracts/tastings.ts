@@ -287,23 +287,15 @@ const GuestCode = z
   .toUpperCase()
   .regex(/^[A-HJ-NP-Z2-9]{6}$/, 'A code has six letters or figures.');
 /** What a guest sees: a name, bowls in an order, and nothing of how the cups were made. */
-const GuestSheet = z.strictObject({
+const GuestSheet = BlindTasting.pick({
+  ...{ kind: true, way: true, asks: true, compares: true, stage: true },
+  ...{ codes: true, out: true, sheets: true, order: true, choice: true, handedIn: true },
+}).extend({
   tastingId: Id,
   seat: z.strictObject({ id: Id, name: z.string() }),
   /** Until when the guest may write. */
   until: z.number(),
   tea: z.strictObject({ name: z.string() }),
-  compares: oneOf<Compared>(COMPARED).nullable(),
-  kind: oneOf<ExerciseKind>(EXERCISE_KINDS),
-  way: oneOf<Factor>(FACTORS),
-  asks: oneOf<PairAsks>(PAIR_ASKS),
-  stage: oneOf<Stage>(STAGES),
-  codes: Codes,
-  out: Codes,
-  sheets: z.record(Code, SheetBody),
-  order: Codes.nullable(),
-  choice: Code.nullable(),
-  handedIn: z.number().nullable(),
   /** The house's words for teas. */
   words: z.array(z.string()).readonly(),
   /** What to ask before tasting; empty: none is named. */

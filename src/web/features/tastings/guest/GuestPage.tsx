@@ -135,8 +135,10 @@ function Seated({ pass, onLeave }: { pass: string; onLeave: () => void }) {
     );
   return (
     <>
-      <Before allergens={sheet.allergens} />
-      {unsent > 0 && why && <Note>Not sent yet: it waits on this phone and is tried again.</Note>}
+      <aside aria-label="Before you taste">
+        <Before allergens={sheet.allergens} />
+        {unsent > 0 && why && <Note>Not sent yet: it waits on this phone and is tried again.</Note>}
+      </aside>
       <TasterSheet
         id={sheet.tastingId}
         view={sheet}
