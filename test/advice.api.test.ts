@@ -78,6 +78,24 @@ test('leaf that was weighed 20 % over explains heavy cups: the recipe is not bla
   expect(found.advice.pooled.strength.mean).toBeLessThan(0.3);
   expect(found.advice.change).toBeNull();
 });
+test('a scale that was read before the cup was judged counts, however late its tablet sends it', async () => {
+  const id = await cup(HEAVY);
+  const { body } = await h.callers.brewer.get(`/api/brews/${id}`).expect(200);
+  const { brew } = body as { brew: Brew };
+  const weighed = (at: number) => ({
+    ...{ id: newId(), kind: 'step', key: 'weigh', outcome: 'done', at },
+    grams: grams(1.2 * brew.plan.leaf),
+  });
+  const send = (what: object) => h.callers.brewer.post(`/api/brews/${id}/events`, what);
+  // What is said to have been done after the verdict is another cup's.
+  const after = await send(weighed(h.now() + 1000));
+  expect([after.status, after.body.details.why]).toEqual([409, 'alreadyJudged']);
+  const late = weighed(brew.startedAt);
+  for (let i = 0; i < 2; i += 1) await send(late).expect(200);
+  const [listed] = (await advice()).cups;
+  expect(listed?.recorded).toBe('Leaf weighed, +20 %');
+  expect((await advice()).counted).toBe(1);
+});
 test('a lead leaves a cup out with a reason that is kept; a cup that was given up does not count either', async () => {
   const heavy = await cup(HEAVY);
   const right = await cup({});

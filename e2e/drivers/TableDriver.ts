@@ -12,7 +12,7 @@ export class TableDriver extends Hands {
   }
   async pick(what: string, choice: string | RegExp, typed?: string): Promise<void> {
     await this.page.getByRole('button', { name: `${what}: change` }).click();
-    if (typed) await this.page.getByRole('combobox').fill(typed);
+    if (typed) await this.page.getByRole('combobox', { name: 'Type a name' }).fill(typed);
     await this.page.getByRole('option', { name: choice }).click();
   }
   async taster(name: string): Promise<void> {

@@ -1,20 +1,11 @@
-import { cooled, type CoolingRate } from '#core/heat';
+import { cooled } from '#core/heat';
 import { type Celsius, celsius, type EpochMs, type Seconds, seconds } from '#core/units';
 import type { BrewPlan } from './plan';
 import type { StepRecord } from './steps';
 
 // Water that is left to cool off the boil: how long it was to wait, and how long it did.
 
-type WaitPlan = Pick<BrewPlan, 'ambient' | 'splash'> & {
-  readonly kettleUsed?:
-    | {
-        readonly wait: Seconds | null;
-        readonly cools?:
-          (CoolingRate & { readonly from: Celsius; readonly arrives: number }) | undefined;
-      }
-    | null
-    | undefined;
-};
+type WaitPlan = Pick<BrewPlan, 'ambient' | 'splash' | 'kettleUsed'>;
 type Marks = readonly Pick<StepRecord, 'key' | 'outcome' | 'at'>[];
 
 /** Water that stood longer than this was boiled again, whatever was touched, s (from memory). */

@@ -8,6 +8,7 @@ import { JUDGED, type Marks } from '../search';
 import {
   type Belief,
   beliefMoved,
+  CupFigures,
   type Evidence,
   gathered,
   metCup,
@@ -200,3 +201,34 @@ test('heat on the leaf that was read is no doubt of the recipe', () => {
 });
 test('a cup of which nothing was marked is no evidence', () =>
   expect(() => preparedCup(cupOf(brewOf('black-whole'), {}))).toThrow(RangeError));
+
+test('five thousand cups: it settles at what the cups say, ever surer, and never breaks', () => {
+  const random = seeded(5000);
+  const plan = brewOf('black-whole');
+  const figures = new CupFigures();
+  // A recipe that is a step of leaf too strong, marked by unsteady tasters.
+  const slopes = slopesOf(plan);
+  const marks = (): Marks =>
+    Object.fromEntries(
+      JUDGED.map((index, row) => {
+        const felt = Math.round((slopes[row] ?? 0) + normal(random, 0, 0.5));
+        return [index, Math.max(-2, Math.min(2, felt))];
+      }),
+    ) as Marks;
+  const cups = Array.from({ length: 5000 }, (_, i) => cupOf(plan, marks(), { id: `cup${i}` }));
+  let belief = priorOf(1.5);
+  let [widest] = sdOf(belief);
+  cups.forEach((cup, i) => {
+    belief = metCup(belief, preparedCup(cup, figures)).belief;
+    if (i % 500 !== 499) return;
+    const [leaf, heat, time] = sdOf(belief);
+    for (const sd of [leaf, heat, time]) expect(sd).toBeGreaterThan(0);
+    expect(leaf).toBeLessThanOrEqual(widest);
+    widest = leaf;
+  });
+  // As it is sensed: what the believed recipe is off is the step of leaf that was put in.
+  const off = JUDGED.map((_, row) =>
+    belief.mean.reduce((sum, units, lever) => sum + units * (slopes[6 * lever + row] ?? 0), 0),
+  );
+  off.forEach((found, row) => expect(Math.abs(found - (slopes[row] ?? 0))).toBeLessThan(0.15));
+});

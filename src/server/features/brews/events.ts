@@ -69,6 +69,9 @@ async function refuseImpossible(
 const foundWords = (verdict: Verdict, wish: Wish | null | undefined): string =>
   [verdictWords(verdict), ...(wish ? [`made for a guest: ${wishWords(wish)}`] : [])].join('; ');
 
+/** A step of a judged cup that was done before it was judged, and arrives late: the scale of a tablet without a network. */
+const wasDoneBefore = ({ state, ended }: Pick<BrewRow, 'state' | 'ended'>, at: EpochMs): boolean =>
+  state === 'judged' && ended !== null && at <= ended.getTime();
 /** The columns an event sets. @throws the refusal when the brew cannot take it. */
 async function changed(
   tx: Tx,
@@ -80,7 +83,7 @@ async function changed(
   const brew = () => requireBrew(tx, row.id);
   switch (e.kind) {
     case 'step': {
-      if (!row.open) throw refusal('alreadyJudged', await brew());
+      if (!row.open && !wasDoneBefore(row, at)) throw refusal('alreadyJudged', await brew());
       return {
         marks: [
           ...row.marks,

@@ -12,7 +12,7 @@ import {
 import { useUnits } from '../../entities/people/session';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { SelectField, TextField } from '../../ui/fields';
-import { type AmountForm, spoonDoseTyped, spoonValue } from './amountForm';
+import { type AmountForm, isInSpoons, spoonDoseTyped, spoonValue } from './amountForm';
 
 /** What a millilitre of the tea weighs in a spoon, and whether anybody weighed one. */
 export type Spooned = { readonly density: GramsPerMl; readonly isWeighed: boolean };
@@ -42,7 +42,7 @@ export function AmountFields<F extends FieldValues>({
   const units = useUnits();
   const n = (name: keyof AmountForm) => name as string as Path<F>;
   const v = amountIn(form);
-  const inSpoons = v.measuredIn === 'spoons';
+  const inSpoons = isInSpoons(v, method);
   const typed = inSpoons
     ? spoonDoseTyped(v, units.volume, spooned.density)?.dose
     : typedNumber(v.dose);

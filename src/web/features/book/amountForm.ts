@@ -1,4 +1,4 @@
-import { doseOfSpoons, type Recipe, type SpoonDose } from '#core/recipes';
+import { doseOfSpoons, type Method, type Recipe, type SpoonDose } from '#core/recipes';
 import {
   fromMl,
   type GramsPer100Ml,
@@ -81,13 +81,20 @@ export function spoonDoseTyped(
   return { spoons, dose: doseOfSpoons(spoons, density) };
 }
 
+/** Leaf is counted in spoons; in a bag it never is. */
+export const isInSpoons = ({ measuredIn }: AmountForm, method: Method): boolean =>
+  measuredIn === 'spoons' && method !== 'bag';
 /** Reads the amount, naming each fault beside its field. */
 export function amountOf(
   v: AmountForm,
-  { volume, density }: { readonly volume: VolumeUnit; readonly density: GramsPerMl },
+  {
+    method,
+    volume,
+    density,
+  }: { readonly method: Method; readonly volume: VolumeUnit; readonly density: GramsPerMl },
   wrong: (name: keyof AmountForm, why: string) => void,
 ): Pick<Recipe, 'dose' | 'spoons'> {
-  if (v.measuredIn === 'grams') {
+  if (!isInSpoons(v, method)) {
     const dose = parseWithin(v.dose, 'Leaf', 'g per 100 ml', 0.05, 20);
     if (dose.kind === 'bad') wrong('dose', dose.why);
     return { dose: gramsPer100Ml(dose.kind === 'ok' ? dose.value : 1) };

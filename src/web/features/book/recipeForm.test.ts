@@ -224,6 +224,11 @@ describe('leaf in spoons', () => {
     expect(again?.spoons?.water).toBeCloseTo(236.59, 2);
     expect(read({ measuredIn: 'grams' }, 'C', 'pot', made ?? recipe).made?.spoons).toBeUndefined();
   });
+  test('a bag is never counted in spoons, whatever was chosen before', () => {
+    const { made, faults } = read({ ...inSpoons, dose: '1.3' }, 'C', 'bag');
+    expect(faults).toEqual({});
+    expect([made?.dose, made?.spoons]).toEqual([1.3, undefined]);
+  });
   test.each([
     [{ spoonCount: '0' }, 'spoonCount', /A count/],
     [{ spoonCount: '1.3' }, 'spoonCount', /quarters/],

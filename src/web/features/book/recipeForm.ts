@@ -180,7 +180,7 @@ export function recipeOf(
       ? 0
       : take(name, parseWithin(v[name] as string, what, unit, 0, max), 0);
 
-  const amount = amountOf(v, { volume, density }, wrong);
+  const amount = amountOf(v, { method, volume, density }, wrong);
   const heat = heatOf('temperature', v.temperature, 90);
   if (good && (heat < 2 || heat > 100))
     wrong(

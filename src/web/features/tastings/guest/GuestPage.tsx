@@ -68,18 +68,18 @@ const Before = ({ allergens }: Pick<GuestSheet, 'allergens'>) => (
 
 /** What a guest reads once there is nothing to write. */
 function Said({ sheet, onLeave }: { sheet: GuestSheet; onLeave: () => void }) {
-  const { kind } = guestStage(sheet);
+  const stage = guestStage(sheet);
   return (
     <main className="page p-6 content-start">
-      {kind === 'stopped' && <p>This tasting was stopped. What you wrote is kept.</p>}
-      {kind === 'submitted' && (
+      {stage === 'stopped' && <p>This tasting was stopped. What you wrote is kept.</p>}
+      {stage === 'submitted' && (
         <p>
           <b>Thank you, {sheet.seat.name}.</b> Your sheet is in
           {sheet.handedIn !== null && `, at ${clockText(sheet.handedIn)}`}. What the cups were is
           said at the table when everybody is done.
         </p>
       )}
-      {kind === 'revealed' && (
+      {stage === 'revealed' && (
         <p>
           <b>The cups are revealed.</b> Ask at the table what they were. Your codes:{' '}
           {sheet.codes.join(', ')}.
@@ -125,7 +125,7 @@ function Seated({ pass, onLeave }: { pass: string; onLeave: () => void }) {
   if (why && (isOver || !sheet))
     return <NotRead why={why} onTry={() => void refetch()} onLeave={onLeave} />;
   if (!sheet) return <main className="page">{isLoading && <Loading what="your sheet" />}</main>;
-  if (guestStage(sheet).kind !== 'tasting' && unsent === 0)
+  if (guestStage(sheet) !== 'tasting' && unsent === 0)
     return <Said sheet={sheet} onLeave={onLeave} />;
   if (sheet.handedIn !== null)
     return (

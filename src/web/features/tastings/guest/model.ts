@@ -15,15 +15,10 @@ export const withUnsent = (sheet: GuestSheet, unsent: readonly GuestWrite[]): Gu
   }, sheet);
 
 /** Where a guest is. */
-export type GuestStage =
-  | { readonly kind: 'tasting' }
-  | { readonly kind: 'submitted' }
-  | { readonly kind: 'revealed' }
-  | { readonly kind: 'stopped' };
+export type GuestStage = 'tasting' | 'submitted' | 'revealed' | 'stopped';
 export function guestStage({ stage, handedIn }: GuestSheet): GuestStage {
-  if (stage === 'stopped') return { kind: 'stopped' };
-  if (stage === 'revealed') return { kind: 'revealed' };
-  return { kind: handedIn === null ? 'tasting' : 'submitted' };
+  if (stage === 'stopped' || stage === 'revealed') return stage;
+  return handedIn === null ? 'tasting' : 'submitted';
 }
 
 /** What happens to a write after its answer: sent again later, or given up because the server will never take it. */

@@ -41,7 +41,7 @@ function useSending(pass: string) {
   const [unsent, setUnsent] = useState(unsentHere);
   const [failure, setFailure] = useState<ApiFailure | null>(null);
   const [tries, setTries] = useState(0);
-  const [send, { isLoading }] = useAddGuestEventMutation();
+  const [send] = useAddGuestEventMutation();
   const first = unsent[0];
   useEffect(() => localStorage.setItem(UNSENT, JSON.stringify(unsent)), [unsent]);
   useEffect(() => {
@@ -62,7 +62,7 @@ function useSending(pass: string) {
   }, [first, pass, send, tries]);
   const write = (act: GuestAct) =>
     setUnsent((all) => [...all, { id: newId(), at: Math.round(now()), act }]);
-  return { unsent, write, failure, isSending: isLoading };
+  return { unsent, write, failure };
 }
 
 /** A guest's sheet as it stands, with what this phone has not sent. */
