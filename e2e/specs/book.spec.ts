@@ -44,7 +44,7 @@ test('a recipe is entered in spoons and shown in spoons; without a weighing its 
   await book.choose('Leaf is measured', 'in spoons');
   await book.type('Spoons', '1,3');
   await book.choose('Spoon that is counted', 'US tablespoon, 14.8 ml');
-  await book.type('to water', '8 fl oz');
+  await book.type('Water for these spoons', '8 fl oz');
   await book.press('Add the tea');
   await house.expectSaid('Count in quarters of a spoon: 1, 1.25, 1.5 or 1¾.');
   await book.type('Spoons', '1');

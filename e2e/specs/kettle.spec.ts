@@ -39,7 +39,7 @@ test('a kettle that only boils: its water waits, and the bar says when it is rig
   await bar.act('Tolvane Amber', 'Warmed');
   await bar.act('Tolvane Amber', 'Leaf in');
   await bar.act('Tolvane Amber', 'Boiled');
-  await bar.expectState('Tolvane Amber', /Water right in \d+:\d\d/);
+  await bar.expectState('Tolvane Amber', /Water ready in \d+:\d\d/);
   await bar.expectState('Tolvane Amber', /Wait \d+:\d\d off the boil/);
   await bar.act('Tolvane Amber', 'Water on');
   await bar.more('Tolvane Amber', 'Steps and readings');

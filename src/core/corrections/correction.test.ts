@@ -109,7 +109,7 @@ describe('before the model is asked', () => {
     expect(propose(judged(heavy, { kettleWait: wait(6.2, 20) }))).toMatchObject({
       ...{ lever: 'followRecipe', rowId: 'waitShort', turns: [], cup: { kind: 'split' } },
       headline: 'Wait 2:30 off the boil',
-      change: 'It waited 0:20: about 6 °C hotter. The recipe stays.',
+      change: 'The water waited 0:20: about 6 °C hotter. The recipe stays.',
     });
     expect(propose(judged({ strength: -1 }, { kettleWait: wait(-5, 400) }))).toMatchObject({
       ...{ rowId: 'waitLong', cup: { kind: 'returnLeaf' } },

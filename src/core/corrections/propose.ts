@@ -152,7 +152,7 @@ function waitStrayed(
     rowId: isTooMuch ? 'waitShort' : 'waitLong',
     lever: 'followRecipe',
     headline: `Wait ${minutesText(planned)} off the boil`,
-    change: `It waited ${minutesText(waited)}: about ${degrees}. The recipe stays.`,
+    change: `The water waited ${minutesText(waited)}: about ${degrees}. The recipe stays.`,
     reason:
       `The water waited ${minutesText(waited)} in place of ${minutesText(planned)}, so it was about ${degrees} on the leaf: ` +
       `that alone makes a cup ${isTooMuch ? 'dark and biting' : 'thin'}. Brew this tea to the recipe first.`,

@@ -39,13 +39,13 @@ const wrongCode = () =>
   new AppError(
     'guest.code',
     404,
-    'No table has this code now. Read the code again; it is good for one hour.',
+    'No table has this code now. Read the code again. A code is good for one hour.',
   );
 const over = () =>
   new AppError(
     'guest.over',
     403,
-    'The hour for guests is over. What you kept is kept; whoever runs the table can open it again.',
+    'The hour for guests is over. Your marks are kept. Ask at the table for another hour.',
   );
 
 /** The other teas of a comparison, by the names their cups have. */

@@ -208,7 +208,7 @@ function servedWords({ plan }: Brew, units: Units): string {
 /** A brew whose water waits off the boil: when it is right. */
 const whileWaterCools = (status: BrewStatus, left: number): BrewStatus => ({
   ...status,
-  step: left > 0 ? `Water right in ${minutesText(Math.ceil(left))}` : 'Water right: pour on now',
+  step: left > 0 ? `Water ready in ${minutesText(Math.ceil(left))}` : 'Water ready: pour on now',
   brief: left > 0 ? `Pour on in ${minutesText(Math.ceil(left))}` : 'Pour on now',
 });
 

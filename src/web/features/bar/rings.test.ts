@@ -58,6 +58,6 @@ test('water that waits off the boil is heard and said once, when it is right', (
   expect([rings(118, 119, waits), rings(119, 120, waits), rings(120, 121, waits)]).toEqual([
     ...[null, 'tap', null],
   ]);
-  expect(says(119, 120, waits)).toBe('Tolvane Amber: the water is right, pour on now');
+  expect(says(119, 120, waits)).toBe('Tolvane Amber: the water is ready, pour on now');
   expect(rings(119, 120, { ...waits, marks: [] })).toBeNull();
 });

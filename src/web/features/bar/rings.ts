@@ -22,7 +22,7 @@ export function ringsBetween(brew: Brew, from: number, to: number): Ring | null 
 export function saysBetween(brew: Brew, from: number, to: number): string | null {
   if (brew.state.kind === 'warming')
     return isRightBetween(brew, from, to)
-      ? `${brew.tea.name}: the water is right, pour on now`
+      ? `${brew.tea.name}: the water is ready, pour on now`
       : null;
   if (brew.state.kind !== 'steeping') return null;
   const { best, latest } = brew.plan.recipe.window;

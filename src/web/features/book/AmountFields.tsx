@@ -122,8 +122,8 @@ function SpoonFields<F extends FieldValues>({
       <TextField
         form={form}
         name={n('spoonWater')}
-        label="to water"
-        hint={`With its unit, or in ${volumeParts(100 as never, volume).unit}.`}
+        label="Water for these spoons"
+        hint={`With a unit, or in ${volumeParts(100 as never, volume).unit}.`}
       />
     </div>
   );
@@ -132,10 +132,10 @@ function SpoonFields<F extends FieldValues>({
 /** The grams that the spoons hold, and how they are known. */
 function heldWords(v: AmountForm, volume: VolumeUnit, { density, isWeighed }: Spooned): string {
   const read = spoonDoseTyped(v, volume, density);
-  if (!read) return 'In quarters of a spoon.';
+  if (!read) return 'Count in quarters of a spoon.';
   const each = numberText(read.spoons.spoon.ml * density, 2);
   const dose = `${numberText(read.dose, 2)} g per 100 ml`;
   return isWeighed
     ? `One holds ${each} g of this tea: ${dose}.`
-    : `About ${dose}, by the form of the leaf. Weigh a few spoons of this tea to know; the count stays.`;
+    : `About ${dose}, by the form of the leaf. Weigh a few spoons of this tea for the exact grams. The count stays.`;
 }

@@ -37,7 +37,7 @@ function Door({ onSit }: { onSit: (pass: string) => void }) {
           form={form}
           name="name"
           label="Your name"
-          hint="Any word to be called by. It stays with your sheet at this table."
+          hint="Any name will do. The name stays with your sheet at this table."
         />
         {error && Object.keys(fieldFaults(error)).length === 0 && (
           <Note bad>{failureOf(error).message} What you typed is kept.</Note>
@@ -75,8 +75,8 @@ function Said({ sheet, onLeave }: { sheet: GuestSheet; onLeave: () => void }) {
       {stage === 'submitted' && (
         <p>
           <b>Thank you, {sheet.seat.name}.</b> Your sheet is in
-          {sheet.handedIn !== null && `, at ${clockText(sheet.handedIn)}`}. What the cups were is
-          said at the table when everybody is done.
+          {sheet.handedIn !== null && `, at ${clockText(sheet.handedIn)}`}. When every sheet is in,
+          ask at the table what was in each cup.
         </p>
       )}
       {stage === 'revealed' && (
@@ -137,7 +137,9 @@ function Seated({ pass, onLeave }: { pass: string; onLeave: () => void }) {
     <>
       <aside aria-label="Before you taste">
         <Before allergens={sheet.allergens} />
-        {unsent > 0 && why && <Note>Not sent yet: it waits on this phone and is tried again.</Note>}
+        {unsent > 0 && why && (
+          <Note>Not sent yet. Your marks wait on this phone, and the phone tries again.</Note>
+        )}
       </aside>
       <TasterSheet
         id={sheet.tastingId}
