@@ -5,6 +5,7 @@ import importSort from 'eslint-plugin-simple-import-sort';
 import ts from 'typescript-eslint';
 import { callAfterDeclaration } from './scripts/lint/callAfterDeclaration.mjs';
 
+// Rules that need types are oxlint's (`.oxlintrc.json`): a promise that nobody waits for, a switch that forgets a case.
 export default ts.config(
   { ignores: ['node_modules', 'dist', '.data', 'test-results', 'playwright-report'] },
   ...ts.configs.recommended,
@@ -17,24 +18,6 @@ export default ts.config(
       'no-console': 'off',
       eqeqeq: 'error',
       'no-nested-ternary': 'error',
-    },
-  },
-  {
-    // With types: a promise that nobody waits for loses its error, a switch that forgets a case falls through.
-    files: ['src/**/*.ts', 'src/**/*.tsx', 'test/**/*.ts', 'e2e/**/*.ts'],
-    languageOptions: { parserOptions: { projectService: true } },
-    rules: {
-      '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/no-misused-promises': [
-        'error',
-        // React ignores what an event handler returns, and the handlers of forms settle their promise themselves.
-        { checksVoidReturn: { attributes: false } },
-      ],
-      '@typescript-eslint/await-thenable': 'error',
-      '@typescript-eslint/switch-exhaustiveness-check': [
-        'error',
-        { considerDefaultExhaustiveForUnions: true },
-      ],
     },
   },
   {

@@ -575,7 +575,9 @@ try {
 } finally {
   await browser.close();
   server.kill('SIGTERM');
-  await new Promise((r) => (server.exitCode === null ? server.once('exit', r) : r()));
+  await /** @type {Promise<void>} */ (
+    new Promise((r) => (server.exitCode === null ? server.once('exit', () => r()) : r()))
+  );
   await database.stop();
   rmSync(folder, { recursive: true, force: true });
 }

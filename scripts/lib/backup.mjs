@@ -32,6 +32,7 @@ function client(program, at, args) {
   child.stderr.on('data', (d) => {
     told = (told + d).slice(-2000);
   });
+  /** @type {Promise<void>} */
   const ended = new Promise((resolve, reject) => {
     child.once('error', reject);
     child.once('close', (code) =>
