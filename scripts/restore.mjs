@@ -1,57 +1,120 @@
-// npm run restore -- file: puts a backup in the place of the house. What is there is backed up first. Not while it
-// runs.
+// npm run restore -- file: shows what a backup holds beside what the house holds, and changes nothing.
+//   --yes                        puts it in the place of the house; what is there is backed up first. Not while it runs
+//   --until=2026-01-31T14:30Z    and does again what was changed after it, up to that minute
+// LIMNOS_BACKUP_PASSPHRASE opens a sealed file.
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import mysql from 'mysql2/promise';
 import { loadBackup, readHead, writeBackup } from './lib/backup.mjs';
+import { checkBackup, differences, glance } from './lib/backupCheck.mjs';
+import { backupName } from './lib/backupFolder.mjs';
+import { changesAfter, endHistory, replayChanges } from './lib/changes.mjs';
+import { countTables } from './lib/counts.mjs';
 import { folders, isReal, markReal, own } from './lib/folders.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { needModules, needPackages } from './lib/prepare.mjs';
+import { houseHere, withRecords } from './lib/records.mjs';
 import { rowsOf } from './lib/rows.mjs';
 import { giveUp, say } from './lib/say.mjs';
 
 needPackages({ mariadbd: 'mariadb-server', 'mariadb-dump': 'mariadb-client' });
 needModules();
-const [given] = process.argv.slice(2);
-if (!given) giveUp('Which file? npm run restore -- limnos-2026-01-31T1200.sql.gz');
+const args = process.argv.slice(2);
+const given = args.find((a) => !a.startsWith('--'));
+if (!given) giveUp('Which file? npm run restore -- limnos-2026-01-31T120000.sql.gz');
 const file = resolve(given);
-const head = await readHead(file).catch((error) => giveUp(error.message));
+const passphrase = process.env.LIMNOS_BACKUP_PASSPHRASE ?? '';
+const minute = args.find((a) => a.startsWith('--until='))?.slice('--until='.length) ?? null;
+const until = minute === null ? null : new Date(minute);
+if (until && Number.isNaN(until.getTime()))
+  giveUp(`${minute} is no instant. Write it so: --until=2026-01-31T14:30Z (Z: Greenwich).`);
 
 const NAME = 'limnos_house';
 const { real: folder } = folders();
-mkdirSync(folder, { recursive: true });
+const head = await readHead(file, passphrase).catch((error) => giveUp(error.message));
+if (until && until.getTime() < Date.parse(head.at))
+  giveUp(
+    `That backup is of ${head.at}, which is after ${until.toISOString()}: take an earlier one.`,
+  );
+if (until)
+  try {
+    changesAfter(folder, head);
+  } catch (error) {
+    giveUp(error.message);
+  }
+
+/** "3 sites, 5 people, ..." in the words of a preview. */
+const asWords = (seen) =>
+  seen
+    ? `${seen.sites.join(', ') || 'no site'}; ${seen.people} people, ${seen.teas} teas, ${seen.vessels} vessels, ${seen.brews} brews (the newest of ${seen.newest ?? 'never'}), ${seen.batches} cold batches, ${seen.tastings} tastings`
+    : 'nothing';
+const connect = (at) => mysql.createConnection(at.url(NAME));
+
+/** What the house of this machine holds now; null when there is none. */
+async function houseNow() {
+  if (!isReal(folder)) return null;
+  return withRecords(houseHere(), async (at) => {
+    const db = await mysql.createConnection(at.url);
+    const seen = await glance(db);
+    await db.end();
+    return seen;
+  });
+}
+const check = await checkBackup(file, { passphrase, look: glance }).catch((error) =>
+  giveUp(`The file does not come back: ${error.message}`),
+);
+if (check.faults.length > 0)
+  giveUp(`The file does not come back as it was made: ${check.faults.join('; ')}.`);
+say(`The backup of ${head.at} holds: ${asWords(check.seen)}.`);
+say(`This machine’s house holds:                   ${asWords(await houseNow())}.`);
+if (!args.includes('--yes')) {
+  say('Nothing was changed. With --yes the backup takes the place of the house.');
+  process.exit(0);
+}
+
 const leave = await own(folder, null);
 const wasReal = isReal(folder);
 const database = await startMariadb(folder, [NAME]);
-const at = { port: database.port, user: 'limnos', password: database.password };
-const db = await mysql.createConnection(database.url(NAME));
+const at = database.keeper;
+const db = await connect(database);
 const tablesOf = async () =>
   (await rowsOf(db, 'show tables')).map((row) => String(Object.values(row)[0]));
+/** Nothing but a file's records. */
+async function putIn(from) {
+  await db.query('set foreign_key_checks = 0');
+  for (const table of await tablesOf()) await db.query('drop table ??', [table]);
+  await loadBackup(at, NAME, from, passphrase);
+}
+const now = new Date();
+let before = null;
 let code = 0;
 try {
   if (wasReal && (await tablesOf()).length > 0) {
-    const when = new Date().toISOString().slice(0, 19).replaceAll(':', '');
-    const before = join(folder, 'backups', `before-restore-${when}.sql.gz`);
-    mkdirSync(join(folder, 'backups'), { recursive: true });
-    await writeBackup(at, NAME, before);
+    const kept = join(folder, 'backups', backupName(now, passphrase !== '', 'before-restore'));
+    mkdirSync(join(folder, 'backups'), { recursive: true, mode: 0o700 });
+    await writeBackup(at, NAME, kept, { instant: now, passphrase });
+    before = kept;
     say(`The house as it was is kept in ${before}.`);
   }
-  await db.query('set foreign_key_checks = 0');
-  for (const table of await tablesOf()) await db.query('drop table ??', [table]);
-  await loadBackup(at, NAME, file);
-  const counts = [];
-  for (const table of await tablesOf()) {
-    const [{ n }] = await rowsOf(db, 'select count(*) as n from ??', [table]);
-    counts.push(`${table} ${n}`);
-  }
+  await putIn(file);
+  const faults = differences(check.found, await countTables(db));
+  if (faults.length > 0) throw new Error(`it came back otherwise: ${faults.join('; ')}`);
+  if (until) await replayChanges(at, NAME, folder, head, until);
+  endHistory(folder, now.toISOString().slice(0, 19));
   markReal(folder);
-  say(`The house of ${head.at} is back: ${counts.join(', ')}.`);
+  const instant = (until ?? new Date(head.at)).toISOString();
+  say(`The house of ${instant} is back: ${asWords(await glance(db))}.`);
   say(
     'npm start opens the house. The sign-ins of that day are valid again: give people new PINs if that is not wanted.',
   );
 } catch (error) {
   say(`The house was not restored: ${error.message}`);
   code = 1;
+  if (before)
+    await putIn(before).then(
+      () => say('The house is as it was.'),
+      (e) => say(`It could not be put back as it was: ${e.message}. Restore ${before} by hand.`),
+    );
 }
 await db.end();
 await database.stop();

@@ -3,7 +3,9 @@
 //   --demo        the demo, also when there is a real house
 //   --reset-demo  the demo made new, and nothing else
 //   --shop        over HTTPS to the shop's own network, for its tablets; with any of the others
+import { join } from 'node:path';
 import { startApplication } from './lib/application.mjs';
+import { keepChanges } from './lib/changes.mjs';
 import { folders, isReal, markReal, moveOut, own } from './lib/folders.mjs';
 import { freePort, startMariadb } from './lib/mariadb.mjs';
 import { needBuild, needModules, needPackages } from './lib/prepare.mjs';
@@ -104,9 +106,17 @@ let databaseUrl = process.env.DATABASE_URL;
 if (ownDatabase) {
   let as = {};
   database = await first('The database', async () => {
-    const one = await startMariadb(folder, [name], as);
+    const one = await startMariadb(folder, [name], {
+      ...as,
+      extra: real ? keepChanges(folder) : [],
+    });
     // The server finds the database again at the same place.
-    as = { port: one.port, password: one.password, samePort: true };
+    as = {
+      port: one.port,
+      password: one.password,
+      keeperPassword: one.keeper.password,
+      samePort: true,
+    };
     databaseUrl = one.url(name);
     return one;
   });
@@ -127,6 +137,8 @@ server = await first('The server', async () => {
     LIMNOS_SEED: seed,
     LIMNOS_CLAIM_WORD: word,
     LIMNOS_DISK: ownDatabase ? folder : '',
+    LIMNOS_BACKUPS: ownDatabase ? join(folder, 'backups') : '',
+    LIMNOS_BACKUP_PROGRAM: `scripts/backup.mjs${real ? '' : ' --demo'}`,
     ...tls,
   });
   port = one.port;

@@ -223,8 +223,9 @@ describe('the same leaf again', () => {
     ...over,
   });
   test('a later steep remembers those before it and takes its time from the model where the recipe has none', async () => {
-    const first = await start();
-    await event(first.id, { kind: 'pull' }).expect(200);
+    const at = h.now();
+    const first = await start({ at: at - 240_000 });
+    await event(first.id, { kind: 'pull', at }).expect(200);
     const second: Brew = (await h.callers.brewer.post('/api/brews', again(first)).expect(200)).body;
     expect(second).toMatchObject({
       leafId: first.id,

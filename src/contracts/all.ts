@@ -1,4 +1,5 @@
 import * as advice from './advice';
+import * as backups from './backups';
 import * as batches from './batches';
 import * as brews from './brews';
 import * as calendar from './calendar';
@@ -28,6 +29,7 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
   [
     teas,
     advice,
+    backups,
     batches,
     brews,
     calendar,

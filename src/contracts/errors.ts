@@ -6,6 +6,7 @@ export const ERROR_CODES = [
   'notFound',
   'internal',
   'server.busy',
+  'backup.elsewhere',
   'disk.low',
   'disk.full',
   'database.away',

@@ -8,6 +8,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Deps } from './deps';
 import { adviceRoutes } from './features/advice';
+import { backupRoutes, type BackupService, createBackupService } from './features/backups';
 import { batchRoutes } from './features/batches';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
 import { calendarRoutes } from './features/calendar';
@@ -39,6 +40,7 @@ export type AppDeps = Deps & {
   readonly disk?: Disk;
   /** For tests and development: an answer that breaks its contract is an error. */
   readonly checkResponses?: boolean;
+  /** Its backups; absent: its records lie elsewhere. */ readonly backups?: BackupService;
   /** How the house is reached from its own network. */ readonly shop?: () => Shop | null;
 };
 
@@ -113,6 +115,7 @@ export function createApp(deps: AppDeps): Express {
   printRoutes(on, deps);
   historyRoutes(on, deps);
   exchangeRoutes(on, deps);
+  backupRoutes(on, deps.backups ?? createBackupService(deps, null));
   shopRoutes(on, deps.shop ?? (() => null), live);
   app.use('/api', () => {
     throw new AppError('notFound', 404, 'There is nothing at this address.');

@@ -22,6 +22,11 @@ const Env = z.object({
   LIMNOS_CLAIM_WORD: z.string().default(''),
   /** A folder on the disk that the records lie on; empty: they lie elsewhere. */
   LIMNOS_DISK: z.string().default(''),
+  /** Where backups lie, and the program that makes them; empty: the records are backed up elsewhere. */
+  LIMNOS_BACKUPS: z.string().default(''),
+  LIMNOS_BACKUP_PROGRAM: z.string().default('scripts/backup.mjs'),
+  /** Seals backups; read by that program. */
+  LIMNOS_BACKUP_PASSPHRASE: z.string().default(''),
   /** Fewer megabytes left than this are few: said on every page, and large things are refused. */
   LIMNOS_DISK_LOW: z.coerce.number().min(0).default(500),
   /** Files of a certificate and its key: the house is served over HTTPS to its own network. Empty: loopback, plain. */

@@ -6,6 +6,7 @@ import { createApp } from './app';
 import { readConfig } from './config';
 import { migrateDb, openDb, openPool } from './db/pool';
 import { resetDemo, seedDemo } from './demo';
+import { backupPlaceOf, createBackupService } from './features/backups';
 import { helpServer, secureServer, type Shop, shopAt } from './features/shop';
 import { diskOf } from './http/disk';
 import { openWork } from './work/pool';
@@ -42,6 +43,22 @@ const listening = (of: Server, port: number, host: string) =>
     of.listen(port, host, () => ready(portOf(of)));
   });
 
+/** How often the schedule of backups is looked at, ms. */
+const LOOK_MS = 60_000;
+const backups = createBackupService(
+  { db, now, work },
+  config.LIMNOS_BACKUPS === ''
+    ? null
+    : backupPlaceOf(
+        config.LIMNOS_BACKUPS,
+        config.LIMNOS_BACKUP_PROGRAM,
+        config.LIMNOS_BACKUP_PASSPHRASE !== '',
+      ),
+);
+setInterval(() => {
+  backups.keepToPlan().catch((error: unknown) => log.error(error, 'backup'));
+}, LOOK_MS).unref();
+
 // The page that helps devices in needs the port of the house, and the house's own page that of the help.
 let shop: Shop | null = null;
 const app = createApp({
@@ -54,6 +71,7 @@ const app = createApp({
   claimWord: config.LIMNOS_CLAIM_WORD,
   checkResponses: config.LIMNOS_CHECK_RESPONSES,
   disk: diskOf(config.LIMNOS_DISK, config.LIMNOS_DISK_LOW),
+  backups,
   shop: () => shop,
 });
 const server: Server = secure

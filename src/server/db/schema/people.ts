@@ -9,6 +9,7 @@ import {
   tinyint,
   varchar,
 } from 'drizzle-orm/mysql-core';
+import type { BackupPlan } from '#core/backups';
 import type { Session, SiteFields } from '#contracts/sites';
 import type { SchoolSettings } from '#contracts/training';
 import { id, instant, json, name } from './columns';
@@ -22,6 +23,8 @@ export const house = mysqlTable('house', {
   vocabulary: json<string[]>('vocabulary').notNull(),
   /** Its courses and what a brewer is signed for; null: as is usual. */
   school: json<SchoolSettings>('school'),
+  /** When it backs itself up; null: as is usual. */
+  backups: json<BackupPlan>('backups'),
 });
 export const sites = mysqlTable('sites', {
   id: id('id').primaryKey(),

@@ -1,0 +1,1 @@
+ALTER TABLE `house` ADD `backups` json;

@@ -1,0 +1,10 @@
+export {
+  backupDue,
+  backupOld,
+  lastPlanned,
+  MOST_KEPT,
+  nextPlanned,
+  OLD_BACKUP_MS,
+  USUAL_BACKUP_PLAN,
+  type BackupPlan,
+} from './plan';
