@@ -248,7 +248,7 @@ for (const [places, paths] of [
     ],
   ],
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],
-  ['settings of the house', ['/house/hours', '/house/limits', '/house/calendar']],
+  ['settings of the house', ['/house/hours', '/house/limits', '/house/calendar', '/house/backups']],
   ['table', ['/table', '/table/colour', '/table/screen', '/table/new']],
   [
     'log and house',

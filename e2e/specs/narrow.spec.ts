@@ -63,6 +63,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/school/courses',
     '/school/leaf/timeLadder',
     '/house/calendar',
+    '/house/backups',
     '/house/hours',
     '/house/limits',
     ...(cold.batches ?? []).flatMap((b) => [`/cold/${b.id}`, `/cold/${b.id}/judge`]),

@@ -50,6 +50,7 @@ const TAGS = [
   'Table',
   'Cold',
   'Training',
+  'Backups',
 ] as const;
 export type Tag = (typeof TAGS)[number];
 /** One API; each entity injects its endpoints. */

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { History } from '../../entities/history/History';
 import { useBookQuery } from '../../entities/teas/api';
 import { useSetVocabularyMutation } from '../../entities/teas/editApi';
@@ -30,9 +29,6 @@ export function BookKeeping() {
         <h2 className="flex-1">
           The book<small>the house’s tasting words, in its order</small>
         </h2>
-        <Link className="btn slim" to="/house/exchange">
-          Exchange: out and in
-        </Link>
         {typed === null && (
           <button type="button" className="btn slim" onClick={() => setTyped(words.join(', '))}>
             Edit the words

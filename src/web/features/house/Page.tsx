@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { boilingAt } from '#core/heat';
 import { type Celsius, metres, temperatureText } from '#core/units';
 import type { Site } from '#contracts/sites';
+import { useBackupsQuery } from '../../entities/exchange/backupsApi';
 import { usePeopleQuery } from '../../entities/people/api';
 import { useSession } from '../../entities/people/session';
 import { useShopQuery } from '../../entities/people/shopApi';
@@ -14,6 +15,7 @@ import { Loading } from '../../ui/Note';
 import { BoilingRule } from './BoilingRule';
 import { BookKeeping } from './BookKeeping';
 import { FilterReminder } from './FilterReminder';
+import { LookedAfter } from './LookedAfter';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
 import { ShopAddress } from './ShopAddress';
@@ -30,7 +32,8 @@ export function HousePage() {
   const shop = useShopQuery(undefined, { skip: !lead });
   const book = useBookQuery(undefined, { skip: !lead });
   const chosen = sites.find((s) => s.id === editing);
-  const loads = useFirstLoad(people, shop, book);
+  const backups = useBackupsQuery(undefined, { skip: !lead });
+  const loads = useFirstLoad(people, shop, book, backups);
   if (loads)
     return (
       <main className="page">
@@ -72,6 +75,7 @@ export function HousePage() {
         {lead && editing && (
           <SiteEdit key={editing} site={chosen ?? null} onDone={() => setEditing(null)} />
         )}
+        {lead && <LookedAfter />}
         {lead && <People />}
         {lead && <BookKeeping />}
       </section>

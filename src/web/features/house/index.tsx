@@ -10,6 +10,9 @@ const HoursPage = lazy(() => import('./HoursPage').then((m) => ({ default: m.Hou
 const CalendarPage = lazy(() =>
   import('./CalendarPage').then((m) => ({ default: m.CalendarPage })),
 );
+const BackupsPage = lazy(() =>
+  import('./backups/BackupsPage').then((m) => ({ default: m.BackupsPage })),
+);
 const LimitsPage = lazy(() => import('./LimitsPage').then((m) => ({ default: m.LimitsPage })));
 
 export const houseRoutes: RouteObject[] = [
@@ -17,5 +20,6 @@ export const houseRoutes: RouteObject[] = [
   { path: '/house/hours', element: <HoursPage /> },
   { path: '/house/limits', element: <LimitsPage /> },
   { path: '/house/calendar', element: <CalendarPage /> },
+  { path: '/house/backups', element: <BackupsPage /> },
   { path: '/house/exchange', element: <ExchangePage /> },
 ];

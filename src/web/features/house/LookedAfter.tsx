@@ -1,0 +1,33 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { NewestBackup } from './backups/NewestBackup';
+
+/** What a lead looks after, each on a page of its own, with how it is now. */
+export function LookedAfter() {
+  return (
+    <section>
+      <h2>
+        Looked after here<small>by leads, for the whole house</small>
+      </h2>
+      <ul className="mt-1">
+        <Row to="/house/backups" name="Backups">
+          <NewestBackup />
+        </Row>
+        <Row to="/house/exchange" name="The book, out and in">
+          As JSON and CSV, with a look at what an import would change
+        </Row>
+      </ul>
+    </section>
+  );
+}
+
+function Row({ to, name, children }: { to: string; name: string; children: ReactNode }) {
+  return (
+    <li className="grid grid-cols-[230px_minmax(0,1fr)] items-center gap-3 min-h-[50px] border-b border-line max-[700px]:grid-cols-[minmax(0,1fr)] max-[700px]:py-2 max-[700px]:gap-0">
+      <Link className="font-semibold py-2" to={to}>
+        {name}
+      </Link>
+      <span>{children}</span>
+    </li>
+  );
+}

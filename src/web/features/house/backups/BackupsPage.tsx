@@ -1,0 +1,158 @@
+import { Link } from 'react-router';
+import { backupOld } from '#core/backups';
+import type { Backups } from '#contracts/backups';
+import { useBackupsQuery, useMakeBackupMutation } from '../../../entities/exchange/backupsApi';
+import { useSession } from '../../../entities/people/session';
+import { useNow } from '../../../platform/clock';
+import { NotSaved } from '../../../platform/NotSaved';
+import { useGo } from '../../../platform/useGo';
+import { oneTap, useKeys } from '../../../ui/keys';
+import { Loading, Note, Nothing } from '../../../ui/Note';
+import { BackupList } from './BackupList';
+import { PlanForm } from './PlanForm';
+import { agoText } from './words';
+
+/** While one is being made the page asks so often, ms; otherwise now and then. */
+const ASK_MS = { running: 1500, usually: 60_000 };
+
+/** The backups of the house: how old the newest is, one made now, the schedule, and how one is put back. */
+export function BackupsPage() {
+  const { role } = useSession();
+  const go = useGo();
+  const isLead = role === 'lead';
+  const seen = useBackupsQuery(undefined, { skip: !isLead });
+  useBackupsQuery(undefined, {
+    skip: !isLead,
+    pollingInterval: seen.data?.running ? ASK_MS.running : ASK_MS.usually,
+  });
+  useKeys([{ key: 'Escape', does: 'Back to the house', run: () => go('/house') }]);
+  if (!isLead)
+    return (
+      <main className="page p-6">
+        <Nothing action={<Link to="/house">To the house</Link>}>A lead sees the backups.</Nothing>
+      </main>
+    );
+  if (!seen.data)
+    return (
+      <main className="page">
+        <Loading what="the backups" />
+      </main>
+    );
+  const { folder } = seen.data;
+  if (folder === null)
+    return (
+      <main className="page content-start p-6 max-[700px]:p-4">
+        <h1 className="text-[26px]">Backups</h1>
+        <p className="max-w-[720px] mt-2">
+          The records of this house lie on a database server of your own. Back that server up where
+          it is.
+        </p>
+        <p className="mt-4">
+          <Link className="btn quiet" to="/house">
+            To the house
+          </Link>
+        </p>
+      </main>
+    );
+  return <OwnBackups backups={seen.data} folder={folder} />;
+}
+
+function OwnBackups({ backups, folder }: { backups: Backups; folder: string }) {
+  const now = useNow(60_000);
+  const [newest] = backups.backups.filter((b) => b.faults.length === 0);
+  return (
+    <main className="page split whole house-page">
+      <section className="work" role="group" tabIndex={0} aria-label="Backups">
+        <h1 className="text-[26px]">Backups</h1>
+        {backupOld(newest?.at ?? null, now) ? (
+          <Note bad>
+            {newest
+              ? `The newest backup was made ${agoText(newest.at, now)}. Make one now.`
+              : 'There is no backup of this house yet. Make one now.'}
+          </Note>
+        ) : (
+          <p>
+            The newest backup was made <b>{agoText(newest?.at ?? now, now)}</b>.
+          </p>
+        )}
+        <MakeOne running={backups.running} failed={backups.failed} now={now} />
+        <BackupList backups={backups.backups} now={now} />
+      </section>
+      <section className="paper" aria-label="Schedule, and how one is put back">
+        <PlanForm key={JSON.stringify(backups.plan)} plan={backups.plan} next={backups.next} />
+        <Keeping folder={folder} sealed={backups.sealed} />
+        <p>
+          <Link className="btn quiet" to="/house">
+            To the house
+          </Link>
+        </p>
+      </section>
+    </main>
+  );
+}
+
+function MakeOne({
+  running,
+  failed,
+  now,
+}: {
+  running: boolean;
+  failed: Backups['failed'];
+  now: number;
+}) {
+  const [make, making] = useMakeBackupMutation();
+  const busy = running || making.isLoading;
+  return (
+    <div className="grid gap-2 justify-items-start">
+      <button type="button" className="btn go" disabled={busy} onClick={oneTap(() => void make())}>
+        {busy ? 'A backup is being made ...' : 'Make a backup now'}
+      </button>
+      {busy && (
+        <p className="small" role="status">
+          The records are written to a file, then restored into a database beside this one and
+          compared. Everybody can go on working.
+        </p>
+      )}
+      <NotSaved error={making.error} />
+      {failed && !busy && (
+        <Note bad>
+          <b>The last backup failed {agoText(failed.at, now)}.</b> {failed.why}
+        </Note>
+      )}
+    </div>
+  );
+}
+
+/** Where the files lie, who can read them, and how one takes the place of the house. */
+function Keeping({ folder, sealed }: { folder: string; sealed: boolean }) {
+  return (
+    <section>
+      <h2>Where they are</h2>
+      <p className="mt-1">
+        In <code className="break-all">{folder}</code> on the computer that runs Limnos. A fault of
+        its disk takes house and backups together: <b>keep a copy on another machine.</b>
+      </p>
+      <p className="mt-2">
+        {sealed
+          ? 'Backups are sealed with the passphrase of that computer. Nobody can read them without the passphrase: keep it on paper, in another place.'
+          : 'Backups are not sealed: whoever has a file can read everything in it. To seal them, set LIMNOS_BACKUP_PASSPHRASE before Limnos starts.'}
+      </p>
+      <h2 className="mt-4">To put one back</h2>
+      <ol className="list-decimal ml-5 mt-1 grid gap-1">
+        <li>Stop Limnos on that computer.</li>
+        <li>
+          Type <code className="break-all">npm run restore -- backups/FILE</code>: it shows what the
+          file holds beside what the house holds, and changes nothing.
+        </li>
+        <li>
+          Type it again with <code>--yes</code>: the backup takes the place of the house. The house
+          of before is kept in a file.
+        </li>
+      </ol>
+      <p className="small mt-2">
+        With <code className="break-all">--until=2026-01-31T14:30Z</code> the changes after the
+        backup are done again up to that minute; they are kept for a week.
+      </p>
+    </section>
+  );
+}
