@@ -10,6 +10,7 @@ import * as history from './history';
 import * as kettles from './kettles';
 import * as live from './live';
 import * as log from './log';
+import * as openapi from './openapi';
 import * as people from './people';
 import * as prints from './prints';
 import * as probes from './probes';
@@ -24,31 +25,34 @@ import * as vessels from './vessels';
 const isEndpoint = (v: unknown): v is Endpoint =>
   typeof v === 'object' && v !== null && 'path' in v && 'access' in v;
 
+/** The contracts by resource. */
+export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
+  advice,
+  backups,
+  batches,
+  brews,
+  calendar,
+  exchange,
+  fits,
+  history,
+  kettles,
+  live,
+  log,
+  openapi,
+  people,
+  prints,
+  probes,
+  shop,
+  sites,
+  stock,
+  tastings,
+  teas,
+  training,
+  vessels,
+};
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */
 export const ENDPOINTS: Readonly<Record<string, Endpoint>> = Object.fromEntries(
-  [
-    teas,
-    advice,
-    backups,
-    batches,
-    brews,
-    calendar,
-    exchange,
-    fits,
-    history,
-    sites,
-    stock,
-    kettles,
-    live,
-    log,
-    people,
-    prints,
-    probes,
-    vessels,
-    shop,
-    tastings,
-    training,
-  ]
+  Object.values(CONTRACTS)
     .flatMap((m) => Object.entries(m))
     .filter((e): e is [string, Endpoint] => isEndpoint(e[1])),
 );

@@ -107,6 +107,8 @@ export const ROUTES = {
   printPocket: { method: 'GET', path: '/api/vessels/:id/pocket.pdf', access: 'trainee' },
   printScaling: { method: 'GET', path: '/api/vessels/:id/scaling.pdf', access: 'trainee' },
   printSpoons: { method: 'GET', path: '/api/print/spoons.pdf', access: 'trainee' },
+  getOpenApi: { method: 'GET', path: '/api/openapi.json', access: 'public' },
+  readOpenApi: { method: 'GET', path: '/api/docs', access: 'public' },
   getBackups: { method: 'GET', path: '/api/backups', access: 'lead' },
   makeBackup: { method: 'POST', path: '/api/backups', access: 'lead' },
   setBackupPlan: { method: 'PATCH', path: '/api/backups/plan', access: 'lead' },

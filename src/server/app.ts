@@ -18,6 +18,7 @@ import { historyRoutes } from './features/history';
 import { kettleRoutes } from './features/kettles';
 import { liveHub, liveRoutes } from './features/live';
 import { accountRoutes, cookieOf, createAccounts } from './features/people';
+import { openApiRoutes } from './features/openapi';
 import { printRoutes } from './features/prints';
 import { probeRoutes } from './features/probes';
 import { type Shop, shopRoutes } from './features/shop';
@@ -115,6 +116,7 @@ export function createApp(deps: AppDeps): Express {
   printRoutes(on, deps);
   historyRoutes(on, deps);
   exchangeRoutes(on, deps);
+  openApiRoutes(on);
   backupRoutes(on, deps.backups ?? createBackupService(deps, null));
   shopRoutes(on, deps.shop ?? (() => null), live);
   app.use('/api', () => {
