@@ -79,6 +79,12 @@ const photo = () =>
     .jpeg()
     .toBuffer();
 
+const newDevice = async (): Promise<string> => {
+  const id = newId();
+  await post('/api/devices', { id, siteId: h.ids.site, name: 'Left tablet' }).expect(200);
+  return id;
+};
+
 type Send = () => PromiseLike<{ status: number }>;
 /** Each write, after what it needs; the second sending is the same request again. */
 const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> = {
@@ -288,6 +294,30 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     const body = { id: newId(), siteId: h.ids.site };
     return () => post('/api/calendar', body);
   },
+  addDevice: () => {
+    const body = { id: newId(), siteId: h.ids.site, name: 'Left tablet' };
+    return () => post('/api/devices', body);
+  },
+  renewDeviceCode: async () => {
+    const [id, codeId] = [await newDevice(), newId()];
+    return () => post(`/api/devices/${id}/code`, { codeId });
+  },
+  changeDevice: async () => {
+    const id = await newDevice();
+    return () => patch(`/api/devices/${id}`, { name: 'By the door' });
+  },
+  revokeDevice: async () => {
+    const id = await newDevice();
+    return () => post(`/api/devices/${id}/revoke`, {});
+  },
+  endSession: async () => {
+    const { sessions } = (await h.callers.lead.get('/api/devices').expect(200)).body;
+    const theirs = sessions.find((s: { mine: boolean }) => !s.mine);
+    return () => h.callers.lead.delete(`/api/sessions/${theirs.id}`);
+  },
+  endSessions: () => () => post('/api/sessions/end', { personId: h.ids.brewer }),
+  setBackupPlan: () => () =>
+    patch('/api/backups/plan', { time: '03:00', zone: 'UTC', days: 3, weeks: 2, months: 1 }),
   addVessel: () => {
     const body = { ...POT, id: newId(), siteId: h.ids.site };
     return () => post('/api/vessels', body);
@@ -297,8 +327,8 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
 };
 /** A lead's write that others may do in part: anybody drafts a recipe. */
 const OTHERS_TOO = ['addVersion'];
-/** Nothing is written by the one; the others need cups that were tasted, and are looked at with those. */
-const NOT_HERE = ['previewImport', 'useFit', 'moveFit'];
+/** Nothing is written by two; the others need cups that were tasted, and are looked at with those. */
+const NOT_HERE = ['previewImport', 'makeBackup', 'useFit', 'moveFit'];
 
 test('every write of a lead is here', () => {
   const written = Object.entries(ROUTES)

@@ -3,6 +3,7 @@ import * as backups from './backups';
 import * as batches from './batches';
 import * as brews from './brews';
 import * as calendar from './calendar';
+import * as devices from './devices';
 import type { Endpoint } from './endpoint';
 import * as exchange from './exchange';
 import * as fits from './fits';
@@ -32,6 +33,7 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   batches,
   brews,
   calendar,
+  devices,
   exchange,
   fits,
   history,

@@ -7,6 +7,8 @@ export const ERROR_CODES = [
   'internal',
   'server.busy',
   'backup.elsewhere',
+  'device.code',
+  'device.revoked',
   'disk.low',
   'disk.full',
   'database.away',

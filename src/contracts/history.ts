@@ -14,6 +14,7 @@ export const THINGS = [
   'probe',
   'person',
   'house',
+  'device',
 ] as const;
 export type Thing = (typeof THINGS)[number];
 

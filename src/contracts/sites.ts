@@ -123,6 +123,11 @@ export const getHouse = endpoint(ROUTES.getHouse, {
     asksWord: z.boolean(),
     sites: z.array(z.strictObject({ id: Id, name: z.string(), altitudeM: z.number() })),
     session: Session.nullable(),
+    /** The paired device that asks; null: it is none. */
+    device: z
+      .strictObject({ name: z.string(), siteId: Id, revoked: z.boolean() })
+      .nullable()
+      .default(null),
   }),
 });
 export type House = z.infer<typeof getHouse.response>;

@@ -51,6 +51,7 @@ const TAGS = [
   'Cold',
   'Training',
   'Backups',
+  'Devices',
 ] as const;
 export type Tag = (typeof TAGS)[number];
 /** One API; each entity injects its endpoints. */

@@ -1,4 +1,4 @@
-export { house, people, personSites, sessions, signinMisses, sites } from './people';
+export { devices, house, people, personSites, sessions, signinMisses, sites } from './people';
 export { lots, photos, teas, versions, vessels } from './book';
 export { changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';

@@ -66,6 +66,30 @@ export const personSites = mysqlTable(
   },
   (t) => [primaryKey({ columns: [t.personId, t.siteId] })],
 );
+/** Tablets and phones of the house; only hashes of code and cookie are kept. */
+export const devices = mysqlTable(
+  'devices',
+  {
+    id: id('id').primaryKey(),
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    name: name('name').notNull(),
+    tokenHash: varchar('token_hash', { length: 64 }),
+    /** Of the request that made the last code. */
+    codeId: id('code_id'),
+    codeHash: varchar('code_hash', { length: 64 }),
+    codeUntil: instant('code_until'),
+    added: instant('added').notNull(),
+    addedBy: id('added_by')
+      .notNull()
+      .references(() => people.id),
+    paired: instant('paired'),
+    seen: instant('seen'),
+    revoked: instant('revoked'),
+  },
+  (t) => [index('devices_token').on(t.tokenHash), index('devices_code').on(t.codeHash)],
+);
 /** Only the hash of the cookie is kept. */
 export const sessions = mysqlTable(
   'sessions',
@@ -81,6 +105,12 @@ export const sessions = mysqlTable(
     expires: instant('expires').notNull(),
     /** A shared tablet nobody is at: it shows the bar and lets a steep be pulled, as the tablet so named. */
     lockedAs: varchar('locked_as', { length: 60 }),
+    /** The paired device it is on; null: any other. */
+    deviceId: id('device_id').references(() => devices.id),
+    /** What its browser says that it is. */
+    agent: varchar('agent', { length: 60 }).notNull().default(''),
+    /** When it asked for something last, to the minute. */
+    seen: instant('seen'),
   },
   (t) => [index('sessions_person').on(t.personId, t.begun)],
 );

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { CONTRACTS } from '#contracts/all';
 import { Bytes, type Endpoint } from '#contracts/endpoint';
 import type { Access } from '#contracts/routes';
+import { COOKIE } from '../people';
 import { API_VERSION } from './announced';
 import { EXAMPLES } from './examples';
 import { type JsonSchema, schemasOf } from './schemas';
@@ -155,7 +156,7 @@ export function openApiDocument(): OpenApi {
         session: {
           type: 'apiKey',
           in: 'cookie',
-          name: 'limnos',
+          name: COOKIE,
           description: 'Of somebody who signed in. A write needs the header Origin of this host.',
         },
         programKey: { type: 'http', scheme: 'bearer', description: 'Made by a lead, of one site.' },

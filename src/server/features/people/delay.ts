@@ -14,6 +14,8 @@ const FORGET_S = 3600;
 export const personKey = (id: string) => `person:${id}`;
 /** Tries of a guest's code, by address. */
 export const guestKey = (address: string) => `from:guest:${address}`.slice(0, 80);
+/** Tries of a device's code, by address. */
+export const deviceKey = (address: string) => `from:device:${address}`.slice(0, 80);
 export const addressKey = (address: string) => `from:${address}`.slice(0, 80);
 const freeOf = (subject: string): number => (subject.startsWith('from:') ? FREE_OF_ADDRESS : FREE);
 

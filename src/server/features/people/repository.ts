@@ -22,6 +22,8 @@ export async function sessionByHash(tx: Tx, hash: string, now: Date) {
       role: people.role,
       siteId: sessions.siteId,
       lockedAs: sessions.lockedAs,
+      seen: sessions.seen,
+      deviceId: sessions.deviceId,
       worksAt: personSites.siteId,
     })
     .from(sessions)

@@ -1,4 +1,5 @@
 import type { Deps } from '../../deps';
+import { createDeviceService } from './devices';
 import { createPeopleService } from './people';
 import { createSessionService } from './sessions';
 import { createSiteService } from './sites';
@@ -7,6 +8,7 @@ import { createSiteService } from './sites';
 export const createAccounts = (deps: Deps, claimWord = '') => ({
   sessions: createSessionService(deps, claimWord),
   people: createPeopleService(deps),
+  devices: createDeviceService(deps),
   sites: createSiteService(deps),
 });
 export type Accounts = ReturnType<typeof createAccounts>;

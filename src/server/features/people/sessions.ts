@@ -12,16 +12,25 @@ import {
 } from '#contracts/sites';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
-import { house, people, personSites, sessions, sites } from '../../db/schema';
+import { devices, house, people, personSites, sessions, sites } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { addressKey, countTry, forgetMisses, personKey, waitNext } from './delay';
+import { deviceByToken } from './devices';
 import { verificationGate } from './gate';
 import { allSites, namesAt, sessionByHash, siteById, siteIdsOf, unitsOf } from './repository';
 import { hashSecret, newToken, secretMatches, tokenHash } from './secrets';
 
 const SESSION_DAYS = 30;
+/** When a session asked last is noted once a minute. */
+const SEEN_MS = 60_000;
+/** Where somebody signs in. */
+export type Where = {
+  readonly address: string;
+  readonly agent: string;
+  readonly device: string | null;
+};
 type SignedIn = { token: string; session: Session };
 
 /** A lead looks across; everybody else knows of the sites they work at. */
@@ -38,6 +47,7 @@ export function createSessionService({ db, now }: Deps, claimWord = '') {
     tx: Tx,
     person: { id: string; name: string; role: Person['role'] },
     siteId: string,
+    on: { readonly deviceId: string | null; readonly agent: string },
   ): Promise<SignedIn> {
     const site = await siteById(tx, siteId);
     if (!site) throw notFound('That site');
@@ -48,6 +58,8 @@ export function createSessionService({ db, now }: Deps, claimWord = '') {
       siteId,
       begun: new Date(now()),
       expires: new Date(now() + SESSION_DAYS * 86_400_000),
+      seen: new Date(now()),
+      ...on,
     });
     return {
       token,
@@ -67,17 +79,26 @@ export function createSessionService({ db, now }: Deps, claimWord = '') {
     };
   }
 
+  async function noteSeen(hash: string, deviceId: string | null): Promise<void> {
+    const seen = new Date(now());
+    await db.update(sessions).set({ seen }).where(eq(sessions.tokenHash, hash));
+    if (deviceId !== null) await db.update(devices).set({ seen }).where(eq(devices.id, deviceId));
+  }
   return {
     /** The session of a cookie; null when there is none or it has ended. */
     async read(token: string): Promise<Signed | null> {
       const hash = tokenHash(token);
       const row = await sessionByHash(db, hash, new Date(now()));
-      return row ? { ...row, tokenHash: hash } : null;
+      if (!row) return null;
+      const { seen, deviceId, ...session } = row;
+      if (now() - (seen?.getTime() ?? 0) > SEEN_MS) await noteSeen(hash, deviceId);
+      return { ...session, tokenHash: hash };
     },
-    async house(who: Signed | null): Promise<House> {
+    async house(who: Signed | null, deviceToken: string | null): Promise<House> {
       const [row] = await db.select().from(house);
       const all = row ? await allSites(db) : [];
       const site = all.find((s) => s.id === who?.siteId);
+      const device = await deviceByToken(db, deviceToken);
       return {
         now: now(),
         state: row ? 'ready' : 'empty',
@@ -96,9 +117,14 @@ export function createSessionService({ db, now }: Deps, claimWord = '') {
                 lockedAs: who.lockedAs,
               }
             : null,
+        device: device && {
+          name: device.name,
+          siteId: device.siteId,
+          revoked: device.revoked !== null,
+        },
       };
     },
-    async begin(given: z.infer<typeof beginHouse.body>): Promise<SignedIn> {
+    async begin(given: z.infer<typeof beginHouse.body>, agent: string): Promise<SignedIn> {
       if (claimWord !== '' && given.word.toLowerCase() !== claimWord)
         throw invalid({
           word: 'This is not the start word. Read the word on the computer that runs Limnos.',
@@ -120,15 +146,15 @@ export function createSessionService({ db, now }: Deps, claimWord = '') {
         const person = { id: given.lead.id, name: given.lead.name, role: 'lead' as const };
         await tx.insert(people).values({ ...person, secretHash, active: true });
         await tx.insert(personSites).values({ personId: person.id, siteId: given.siteId });
-        return open(tx, person, given.siteId);
+        return open(tx, person, given.siteId, { deviceId: null, agent });
       });
     },
     names: (siteId: string) => namesAt(db, siteId),
     async signIn(
       { personId, siteId, secret }: z.infer<typeof signIn.body>,
-      address: string,
+      where: Where,
     ): Promise<SignedIn> {
-      const subjects = [personKey(personId), addressKey(address)];
+      const subjects = [personKey(personId), addressKey(where.address)];
       // The miss is counted first: of many tries at once none is looked at before the ones before it are counted.
       const tried = await inTransaction(db, (tx) => countTry(tx, subjects, now()));
       if (tried.wait > 0)
@@ -155,7 +181,15 @@ export function createSessionService({ db, now }: Deps, claimWord = '') {
       }
       return inTransaction(db, async (tx) => {
         await forgetMisses(tx, subjects);
-        return open(tx, person, siteId);
+        const device = await deviceByToken(tx, where.device);
+        if (device?.revoked && person.role !== 'lead')
+          throw new AppError(
+            'device.revoked',
+            403,
+            'This device was taken out of the house. A lead pairs it again: House, Devices.',
+          );
+        const deviceId = device && !device.revoked ? device.id : null;
+        return open(tx, person, siteId, { deviceId, agent: where.agent });
       });
     },
     async signOut(who: Signed): Promise<void> {
