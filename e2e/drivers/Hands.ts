@@ -114,6 +114,10 @@ export class Hands {
   async textOf(words: Name): Promise<string> {
     return (await this.scope.getByText(words).textContent()) ?? '';
   }
+  /** The text of a figure that has no name of its own on the screen. */
+  async figureText(figure: string): Promise<string> {
+    return (await this.scope.getByTestId(figure).innerText()).trim();
+  }
   expectFocus(role: Role, name: Name): Promise<void> {
     return expect(this.scope.getByRole(role, { name })).toBeFocused();
   }

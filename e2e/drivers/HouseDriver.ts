@@ -34,6 +34,24 @@ export class HouseDriver extends Hands {
   private expectIn() {
     return expect(this.page.getByRole('navigation', { name: 'Places' })).toBeVisible();
   }
+  /** The names of what this device keeps by itself. */
+  keptHere(store: 'waiting' | 'read'): Promise<string[]> {
+    return this.page.evaluate(
+      (name) =>
+        new Promise<string[]>((resolve, reject) => {
+          const opening = indexedDB.open('limnos');
+          opening.onerror = () => reject(new Error('nothing is kept here'));
+          opening.onsuccess = () => {
+            const keys = opening.result.transaction(name).objectStore(name).getAllKeys();
+            keys.onsuccess = () => {
+              opening.result.close();
+              resolve(keys.result.map(String));
+            };
+          };
+        }),
+      store,
+    );
+  }
   async pick(name: string): Promise<void> {
     await this.page
       .getByRole('button', { name: new RegExp(`^${name.replace('.', '\\.')}`) })

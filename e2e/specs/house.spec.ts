@@ -248,7 +248,10 @@ for (const [places, paths] of [
     ],
   ],
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],
-  ['settings of the house', ['/house/hours', '/house/limits', '/house/calendar', '/house/backups']],
+  [
+    'settings of the house',
+    ['/house/hours', '/house/limits', '/house/calendar', '/house/backups', '/house/devices'],
+  ],
   ['table', ['/table', '/table/colour', '/table/screen', '/table/new']],
   [
     'log and house',

@@ -64,6 +64,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/school/leaf/timeLadder',
     '/house/calendar',
     '/house/backups',
+    '/house/devices',
     '/house/hours',
     '/house/limits',
     ...(cold.batches ?? []).flatMap((b) => [`/cold/${b.id}`, `/cold/${b.id}/judge`]),

@@ -26,6 +26,10 @@ export async function keepHere(store: Store, key: string, value: unknown): Promi
 export async function dropHere(store: Store, key: string): Promise<void> {
   await (await db()).delete(store, key);
 }
+/** Forgets everything of a kind. */
+export async function forgetHere(store: Store): Promise<void> {
+  await (await db()).clear(store);
+}
 export const allHere = async (store: Store): Promise<unknown[]> => (await db()).getAll(store);
 export const readHere = async (store: Store, key: string): Promise<unknown> =>
   (await db()).get(store, key);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useSignOutMutation } from '../entities/people/api';
+import { useHouseQuery, useSignOutMutation } from '../entities/people/api';
 import { deviceBehind } from '../platform/clock';
 import { type Settings, settingsChanged } from '../platform/settings';
 import { useAppDispatch, useAppSelector } from '../platform/store';
@@ -20,6 +20,8 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
   const dispatch = useAppDispatch();
   const s = useAppSelector((x) => x.settings);
   const waiting = useAppSelector((x) => x.outbox.waiting.length);
+  const { data: house } = useHouseQuery();
+  const paired = house?.device && !house.device.revoked ? house.device : null;
   const [name, setName] = useState(s.deviceName);
   const set = (over: Partial<Settings>) => {
     dispatch(settingsChanged(over));
@@ -110,17 +112,23 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
           somebody says it was them.
         </p>
       </fieldset>
-      <div className="field-row">
-        <label htmlFor="device-name">It is called</label>
-        <input
-          id="device-name"
-          className="box"
-          maxLength={60}
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          onBlur={() => (name.trim() ? set({ deviceName: name.trim() }) : setName(s.deviceName))}
-        />
-      </div>
+      {paired ? (
+        <p className="small">
+          This device is paired as {paired.name}. A lead names it: House, Devices.
+        </p>
+      ) : (
+        <div className="field-row">
+          <label htmlFor="device-name">It is called</label>
+          <input
+            id="device-name"
+            className="box"
+            maxLength={60}
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            onBlur={() => (name.trim() ? set({ deviceName: name.trim() }) : setName(s.deviceName))}
+          />
+        </div>
+      )}
       {Math.abs(behind) > WORTH_SAYING && (
         <p className="small">
           This device’s own clock is {Math.round(Math.abs(behind))} s{' '}

@@ -1,3 +1,4 @@
+import type { House } from '#contracts/sites';
 import { batchWrites } from '../entities/batches/writes';
 import { brewsApi } from '../entities/brews/api';
 import { brewWrites } from '../entities/brews/writes';
@@ -6,10 +7,12 @@ import { lockWrites } from '../entities/people/lockWrite';
 import { tastingWrites } from '../entities/tastings/writes';
 import { trainingWrites } from '../entities/training/writes';
 import { api } from '../platform/api';
+import type { Send } from '../platform/dispatch';
 import { listeners } from '../platform/listeners';
 import { setUpOutbox, signedInAgain, woken } from '../platform/outbox/outbox';
 import type { Maker } from '../platform/outbox/writes';
 import { settingsChanged } from '../platform/settings';
+import { forgetHere } from '../platform/storage';
 import { keepForOffline } from './offlineCache';
 
 type ApiState = Parameters<ReturnType<typeof peopleApi.endpoints.house.select>>[0];
@@ -19,6 +22,28 @@ function whoIsHere(state: unknown): Maker | null {
   return session
     ? { personId: session.personId, name: session.name, device: session.lockedAs }
     : null;
+}
+
+type State = { readonly settings: { readonly deviceName: string } };
+/** True once this page has forgotten what it had read, as a device that was taken out does. */
+let forgotten = false;
+/**
+ * A paired device has the name that a lead gave it. One that was taken out keeps what was not sent yet, and nothing
+ * that it had read.
+ */
+async function heedDevice(
+  device: House['device'],
+  { settings }: State,
+  dispatch: Send,
+): Promise<void> {
+  if (device && !device.revoked && device.name !== settings.deviceName)
+    dispatch(settingsChanged({ deviceName: device.name }));
+  const mustForget = device?.revoked === true;
+  if (mustForget && !forgotten) {
+    await forgetHere('read').catch(() => undefined);
+    dispatch(api.util.resetApiState());
+  }
+  forgotten = mustForget;
 }
 
 /** Joins what the platform does to what the entities are: once, before anything is drawn. */
@@ -39,8 +64,9 @@ export function setUp(): void {
   });
   listeners.startListening({
     matcher: house.matchFulfilled,
-    effect: (_action, { dispatch }) => {
+    effect: async ({ payload }, { dispatch, getState }) => {
       dispatch(woken());
+      await heedDevice(payload.device, getState() as State, dispatch);
     },
   });
   // A reading of the bar that was under way while an event came may not know of the event: the bar is read again.

@@ -23,3 +23,16 @@ const CLOCK = new Intl.DateTimeFormat('en-GB', {
 export const deviceZone = (): string => CLOCK.resolvedOptions().timeZone;
 /** "14:05" */
 export const clockText = (at: EpochMs | number): string => CLOCK.format(at);
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+const AGO = new Intl.RelativeTimeFormat('en-GB', { numeric: 'always' });
+
+/** "3 days ago", "5 hours ago", "just now" */
+export function agoText(at: number, now: number): string {
+  const passed = Math.max(0, now - at);
+  if (passed >= 2 * DAY_MS) return AGO.format(-Math.floor(passed / DAY_MS), 'day');
+  if (passed >= HOUR_MS) return AGO.format(-Math.floor(passed / HOUR_MS), 'hour');
+  const minutes = Math.floor(passed / 60_000);
+  return minutes === 0 ? 'just now' : AGO.format(-minutes, 'minute');
+}

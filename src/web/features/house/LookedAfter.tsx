@@ -13,6 +13,9 @@ export function LookedAfter() {
         <Row to="/house/backups" name="Backups">
           <NewestBackup />
         </Row>
+        <Row to="/house/devices" name="Devices">
+          Tablets and phones, and who is signed in on which
+        </Row>
         <Row to="/house/exchange" name="The book, out and in">
           As JSON and CSV, with a look at what an import would change
         </Row>

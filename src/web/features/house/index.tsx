@@ -13,6 +13,9 @@ const CalendarPage = lazy(() =>
 const BackupsPage = lazy(() =>
   import('./backups/BackupsPage').then((m) => ({ default: m.BackupsPage })),
 );
+const DevicesPage = lazy(() =>
+  import('./devices/DevicesPage').then((m) => ({ default: m.DevicesPage })),
+);
 const LimitsPage = lazy(() => import('./LimitsPage').then((m) => ({ default: m.LimitsPage })));
 
 export const houseRoutes: RouteObject[] = [
@@ -20,6 +23,7 @@ export const houseRoutes: RouteObject[] = [
   { path: '/house/hours', element: <HoursPage /> },
   { path: '/house/limits', element: <LimitsPage /> },
   { path: '/house/calendar', element: <CalendarPage /> },
+  { path: '/house/devices', element: <DevicesPage /> },
   { path: '/house/backups', element: <BackupsPage /> },
   { path: '/house/exchange', element: <ExchangePage /> },
 ];

@@ -7,6 +7,7 @@ import { othersWaiting } from '../../platform/outbox/writes';
 import { settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { Note } from '../../ui/Note';
+import { PairDevice } from './PairDevice';
 
 type Named = { id: string; name: string; role: string; lastSeen: number | null };
 const PIN_MOST = 12;
@@ -62,6 +63,14 @@ export function SignInPage({ house, onLeave }: { house: House; onLeave?: () => v
               </Note>
             </div>
           )}
+          {house.device?.revoked && (
+            <div className="mt-3">
+              <Note bad>
+                <b>This device was taken out of the house.</b> It has forgotten what it had read.
+                Ask a lead for a new code.
+              </Note>
+            </div>
+          )}
           {isError && (
             <div className="mt-3">
               <Note bad>The names cannot be read just now.</Note>
@@ -97,6 +106,7 @@ export function SignInPage({ house, onLeave }: { house: House; onLeave?: () => v
               </button>
             ))}
           </div>
+          {(!house.device || house.device.revoked) && <PairDevice />}
         </section>
         <section className="paper">
           {who && site ? (

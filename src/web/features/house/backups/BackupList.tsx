@@ -2,7 +2,8 @@ import { dayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import type { Backup } from '#contracts/backups';
 import { useZone } from '../../../entities/people/session';
-import { agoText, checkedText, holdsText, sizeText } from './words';
+import { agoText } from '../../../ui/days';
+import { checkedText, holdsText, sizeText } from './words';
 
 /** Every backup there is, the newest first. */
 export function BackupList({ backups, now }: { backups: readonly Backup[]; now: number }) {

@@ -6,11 +6,11 @@ import { useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
 import { NotSaved } from '../../../platform/NotSaved';
 import { useGo } from '../../../platform/useGo';
+import { agoText } from '../../../ui/days';
 import { oneTap, useKeys } from '../../../ui/keys';
 import { Loading, Note, Nothing } from '../../../ui/Note';
 import { BackupList } from './BackupList';
 import { PlanForm } from './PlanForm';
-import { agoText } from './words';
 
 /** While one is being made the page asks so often, ms; otherwise now and then. */
 const ASK_MS = { running: 1500, usually: 60_000 };

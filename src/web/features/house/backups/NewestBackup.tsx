@@ -1,7 +1,7 @@
 import { backupOld } from '#core/backups';
 import { useBackupsQuery } from '../../../entities/exchange/backupsApi';
 import { useNow } from '../../../platform/clock';
-import { agoText } from './words';
+import { agoText } from '../../../ui/days';
 
 /** How old the newest backup is, with a warning when it is too old. */
 export function NewestBackup() {

@@ -1,17 +1,5 @@
 import type { Backup, BackupHolds } from '#contracts/backups';
 
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
-const AGO = new Intl.RelativeTimeFormat('en-GB', { numeric: 'always' });
-
-/** "3 days ago", "5 hours ago", "just now" */
-export function agoText(at: number, now: number): string {
-  const passed = Math.max(0, now - at);
-  if (passed >= 2 * DAY_MS) return AGO.format(-Math.floor(passed / DAY_MS), 'day');
-  if (passed >= HOUR_MS) return AGO.format(-Math.floor(passed / HOUR_MS), 'hour');
-  const minutes = Math.floor(passed / 60_000);
-  return minutes === 0 ? 'just now' : AGO.format(-minutes, 'minute');
-}
 const sizeIn = (unit: 'kilobyte' | 'megabyte' | 'gigabyte', digits: number): Intl.NumberFormat =>
   new Intl.NumberFormat('en-GB', { style: 'unit', unit, maximumFractionDigits: digits });
 const [KILO, MEGA, GIGA] = [sizeIn('kilobyte', 0), sizeIn('megabyte', 1), sizeIn('gigabyte', 2)];
