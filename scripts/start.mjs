@@ -103,6 +103,8 @@ async function first(what, begin) {
   }
 }
 let databaseUrl = process.env.DATABASE_URL;
+/** May change tables; of a database of somebody's own the same. */
+let ownerUrl = databaseUrl;
 if (ownDatabase) {
   let as = {};
   database = await first('The database', async () => {
@@ -115,9 +117,11 @@ if (ownDatabase) {
       port: one.port,
       password: one.password,
       keeperPassword: one.keeper.password,
+      appPassword: one.appPassword,
       samePort: true,
     };
-    databaseUrl = one.url(name);
+    ownerUrl = one.url(name);
+    databaseUrl = one.appUrl(name);
     return one;
   });
 }
@@ -133,6 +137,7 @@ const tls = shop ? await shopFiles() : {};
 server = await first('The server', async () => {
   const one = await startApplication({
     DATABASE_URL: databaseUrl,
+    LIMNOS_OWNER_DATABASE_URL: ownerUrl,
     PORT: String(port),
     LIMNOS_SEED: seed,
     LIMNOS_CLAIM_WORD: word,

@@ -17,6 +17,7 @@ import mysql from 'mysql2/promise';
 import { keepChanges } from '../scripts/lib/changes.mjs';
 // @ts-expect-error -- plain JavaScript of the start command
 import { startMariadb } from '../scripts/lib/mariadb.mjs';
+import { keepAppendOnly } from '../src/server/db/appendOnly';
 import { migrateDb, openDb, openPool } from '../src/server/db/pool';
 import * as t from '../src/server/db/schema/index';
 import { seedDemo } from '../src/server/demo';
@@ -27,7 +28,11 @@ import { TEST_INSTANT } from './clock';
 // A real house in a folder of its own, with everything of the demo in it.
 const folder = mkdtempSync(join(tmpdir(), 'limnos-backup-'));
 const NAME = 'limnos_house';
-type Started = { url: (name: string) => string; stop: () => Promise<void> };
+type Started = {
+  url: (name: string) => string;
+  appUrl: (name: string) => string;
+  stop: () => Promise<void>;
+};
 let database: Started | null = null;
 const up = async (): Promise<Started> =>
   (database = await startMariadb(folder, [NAME], { extra: keepChanges(folder) }));
@@ -239,6 +244,43 @@ test('the application makes one by the same program, and reads what it left', as
   await pool.end();
   delete process.env.LIMNOS_DATA;
 }, 60_000);
+test('the application’s own account adds to the audit, and changes or takes away nothing of it', async () => {
+  const owners = openPool(database?.url(NAME) ?? '');
+  await keepAppendOnly(owners);
+  await keepAppendOnly(owners);
+  await owners.end();
+  const app = await mysql.createConnection(database?.appUrl(NAME) ?? '');
+  const add =
+    "insert into audit (id, at, kind, address, what) values (uuid(), now(), 'refused', '', '')";
+  await app.query(add);
+  for (const table of ['audit', 'changes'])
+    for (const statement of [
+      `update ${table} set at = now()`,
+      `delete from ${table}`,
+      `truncate table ${table}`,
+      `drop trigger ${table}_stays`,
+      `drop table ${table}`,
+      `alter table ${table} drop column at`,
+      `create or replace trigger ${table}_stays before delete on ${table} for each row set @n = 1`,
+    ])
+      await expect(app.query(statement)).rejects.toThrow(/only ever added to|denied/);
+  await app.query(add);
+  // What runs the house every day it may do.
+  await app.query('update teas set rev = rev');
+  await app.end();
+  // The guards come back with a backup, and are no hindrance to putting one in the place of the house.
+  const at = join(folder, 'guarded.sql.gz');
+  expect(run('backup', at).code).toBe(0);
+  await down();
+  expect(run('restore', at, '--yes').code).toBe(0);
+  await up();
+  const again = await mysql.createConnection(database?.appUrl(NAME) ?? '');
+  await expect(again.query('delete from audit')).rejects.toThrow(/only ever added to/);
+  await again.end();
+  await down();
+  expect(run('restore', file, '--yes').code).toBe(0);
+  await up();
+}, 120_000);
 test('what is no backup, or one of a newer program, or none at all, is said; nothing is changed', async () => {
   const other = join(folder, 'other.gz');
   writeFileSync(other, 'no gzip');

@@ -250,7 +250,14 @@ for (const [places, paths] of [
   ['cold', ['/cold', '/cold/start', '/cold/plan', '/cold/fridge']],
   [
     'settings of the house',
-    ['/house/hours', '/house/limits', '/house/calendar', '/house/backups', '/house/devices'],
+    [
+      '/house/hours',
+      '/house/limits',
+      '/house/calendar',
+      '/house/backups',
+      '/house/devices',
+      '/house/audit',
+    ],
   ],
   ['table', ['/table', '/table/colour', '/table/screen', '/table/new']],
   [

@@ -65,6 +65,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/house/calendar',
     '/house/backups',
     '/house/devices',
+    '/house/audit',
     '/house/hours',
     '/house/limits',
     ...(cold.batches ?? []).flatMap((b) => [`/cold/${b.id}`, `/cold/${b.id}/judge`]),

@@ -1,4 +1,5 @@
 import * as advice from './advice';
+import * as audit from './audit';
 import * as backups from './backups';
 import * as batches from './batches';
 import * as brews from './brews';
@@ -29,6 +30,7 @@ const isEndpoint = (v: unknown): v is Endpoint =>
 /** The contracts by resource. */
 export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   advice,
+  audit,
   backups,
   batches,
   brews,

@@ -109,6 +109,8 @@ export const ROUTES = {
   printSpoons: { method: 'GET', path: '/api/print/spoons.pdf', access: 'trainee' },
   getOpenApi: { method: 'GET', path: '/api/openapi.json', access: 'public' },
   readOpenApi: { method: 'GET', path: '/api/docs', access: 'public' },
+  getAudit: { method: 'GET', path: '/api/audit', access: 'lead' },
+  exportAudit: { method: 'GET', path: '/api/audit.csv', access: 'lead' },
   getDevices: { method: 'GET', path: '/api/devices', access: 'lead' },
   addDevice: { method: 'POST', path: '/api/devices', access: 'lead' },
   renewDeviceCode: { method: 'POST', path: '/api/devices/:id/code', access: 'lead' },

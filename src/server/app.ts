@@ -2,12 +2,16 @@ import { existsSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Request, type Response } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { z } from 'zod';
+import { ENDPOINTS } from '#contracts/all';
+import { Id } from '#contracts/primitives';
 import type { Deps } from './deps';
 import { adviceRoutes } from './features/advice';
+import { auditRoutes, createAuditNotes } from './features/audit';
 import { backupRoutes, type BackupService, createBackupService } from './features/backups';
 import { batchRoutes } from './features/batches';
 import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
@@ -31,7 +35,7 @@ import { vesselRoutes } from './features/vessels';
 import { type Disk, diskOf, needRoom, tellDisk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
-import { type ReadSession, routes } from './http/route';
+import { type ReadSession, routes, type Signed } from './http/route';
 
 export type AppDeps = Deps & {
   readonly log: Logger;
@@ -44,6 +48,17 @@ export type AppDeps = Deps & {
   /** Its backups; absent: its records lie elsewhere. */ readonly backups?: BackupService;
   /** How the house is reached from its own network. */ readonly shop?: () => Shop | null;
 };
+
+/** What leaves the house as a file of records. */
+const EXPORTS: ReadonlySet<string> = new Set(
+  Object.entries(ENDPOINTS).flatMap(([name, e]) => (name.startsWith('export') ? [e.path] : [])),
+);
+const Asker = z.object({ personId: Id, siteId: Id });
+/** Who asked, or said in signing in who they are; null: nobody knows. */
+function askerOf(req: Request, res: Response) {
+  const signed = res.locals.signed as Signed | null | undefined;
+  return signed ?? Asker.safeParse(req.body).data ?? null;
+}
 
 /** The pipeline in reading order. */
 export function createApp(deps: AppDeps): Express {
@@ -83,6 +98,7 @@ export function createApp(deps: AppDeps): Express {
   app.get('/api/time', (_req, res) => void res.status(204).end());
   app.use('/api', sameOrigin);
 
+  const notes = createAuditNotes(deps, (error) => deps.log.error(error, 'audit'));
   const accounts = createAccounts(deps, deps.claimWord);
   const live = liveHub(deps, {
     brewsByIds: (ids) => brewsByIds(deps.db, ids),
@@ -94,11 +110,15 @@ export function createApp(deps: AppDeps): Express {
   };
   const on = routes(app, readSession, {
     checkResponses: deps.checkResponses ?? false,
+    sent: (e, req, who) => {
+      if (EXPORTS.has(e.path)) void notes.note(req, 'export', who);
+    },
     before: async (e) => {
       if (e.brings === 'picture' || e.brings === 'book') await needRoom(disk);
     },
   });
-  accountRoutes(on, accounts);
+  accountRoutes(on, accounts, notes);
+  auditRoutes(on, deps);
   teaRoutes(on, deps);
   vesselRoutes(on, deps);
   kettleRoutes(on, deps);
@@ -139,6 +159,10 @@ export function createApp(deps: AppDeps): Express {
       res.sendFile(join(webFolder, 'index.html'), { headers: { 'cache-control': 'no-cache' } }),
     );
   }
-  app.use(errorHandler(deps.log));
+  app.use(
+    errorHandler(deps.log, (req, error, res) => {
+      void notes.refused(req, error, askerOf(req, res));
+    }),
+  );
   return app;
 }

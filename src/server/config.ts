@@ -2,6 +2,8 @@ import { z } from 'zod';
 
 const Env = z.object({
   DATABASE_URL: z.url(),
+  /** The same database for who may change its tables; empty: `DATABASE_URL` may. */
+  LIMNOS_OWNER_DATABASE_URL: z.string().default(''),
   PORT: z.coerce.number().int().min(0).max(65535).default(8137),
   LIMNOS_WEB: z.string().default('dist/web'),
   LIMNOS_MIGRATIONS: z.string().default('drizzle'),

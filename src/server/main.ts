@@ -4,6 +4,7 @@ import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
+import { keepAppendOnly } from './db/appendOnly';
 import { migrateDb, openDb, openPool } from './db/pool';
 import { resetDemo, seedDemo } from './demo';
 import { backupPlaceOf, createBackupService } from './features/backups';
@@ -21,10 +22,20 @@ const now = () => clockStart + (Date.now() - started);
 
 /** Tables as this version wants them, and the demo in them where it is asked for. */
 async function prepared() {
-  await migrateDb(pool, db, resolve(config.LIMNOS_MIGRATIONS));
-  if (config.LIMNOS_SEED === 'empty') return [];
-  const seed = config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo;
-  return seed(db, { now: now(), days: config.LIMNOS_DEMO_DAYS });
+  const owners = openPool(config.LIMNOS_OWNER_DATABASE_URL || config.DATABASE_URL);
+  try {
+    const own = openDb(owners);
+    await migrateDb(owners, own, resolve(config.LIMNOS_MIGRATIONS));
+    if (config.LIMNOS_SEED === 'empty') {
+      // The demo is made new at any time; what a real house has kept of who did what stays.
+      await keepAppendOnly(owners).catch((error: unknown) => log.warn(error, 'audit'));
+      return [];
+    }
+    const seed = config.LIMNOS_SEED === 'reset-demo' ? resetDemo : seedDemo;
+    return await seed(own, { now: now(), days: config.LIMNOS_DEMO_DAYS });
+  } finally {
+    await owners.end();
+  }
 }
 const signIns = await prepared().catch((error: unknown) => {
   console.error(`The records cannot be made ready: ${(error as Error).message}`);

@@ -1,4 +1,4 @@
-import type { ErrorRequestHandler } from 'express';
+import type { ErrorRequestHandler, Request, Response } from 'express';
 import type { Logger } from 'pino';
 import { ZodError } from 'zod';
 import type { ErrorBody, ErrorCode } from '#contracts/errors';
@@ -124,7 +124,10 @@ export function loggable(raw: unknown): Record<string, unknown> {
 
 /** The last handler: known errors are sent, unknown ones logged and hidden. */
 export const errorHandler =
-  (log: Logger): ErrorRequestHandler =>
+  (
+    log: Logger,
+    refused: (req: Request, error: AppError, res: Response) => void = () => undefined,
+  ): ErrorRequestHandler =>
   (raw, req, res, next) => {
     if (res.headersSent) return next(raw);
     const error = raw instanceof AppError ? raw : (unreadable(raw) ?? fromDatabase(raw));
@@ -137,6 +140,7 @@ export const errorHandler =
           code: 'internal',
           message: 'Something went wrong here. What was typed is kept; try again.',
         };
+    if (known) refused(req, known, res);
     res.status(known?.status ?? 500).json(body);
   };
 

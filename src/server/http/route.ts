@@ -61,6 +61,8 @@ const mayCall = (access: Access, role: Role) =>
 type Options = {
   /** Asked before what is sent is read; it may refuse. */
   readonly before?: (e: Endpoint) => Promise<void>;
+  /** Called when a file was sent, or a stream has ended. */
+  readonly sent?: (e: Endpoint, req: Request, who: Signed) => void;
   /** Each answer is held against its contract, and one that breaks it is an error: for tests and development. */
   readonly checkResponses?: boolean;
 };
@@ -80,7 +82,7 @@ function sendFile(res: Response, { type, name, body, save = false }: FileAnswer)
 export function routes(
   router: Router,
   readSession: ReadSession,
-  { before = async () => undefined, checkResponses = false }: Options = {},
+  { before = async () => undefined, sent = () => undefined, checkResponses = false }: Options = {},
 ) {
   const mount = (e: Endpoint, answer: (req: Request, res: Response) => Promise<unknown>) =>
     router[METHODS[e.method]](e.path, async (req, res) => {
@@ -90,6 +92,8 @@ export function routes(
     });
   const allowed = async (e: Endpoint, req: Request): Promise<Signed> => {
     const session = await readSession(req);
+    // Whose request is refused stands in the audit.
+    if (req.res) req.res.locals.signed = session;
     if (!session) throw new AppError('session.none', 401, 'Sign in first.');
     const who = inWhoseName(e, req, session);
     if (who.lockedAs !== null && !e.whenLocked)
@@ -122,7 +126,9 @@ export function routes(
       handle: (given: Given<P, Q, B, Signed>) => Promise<FileAnswer>,
     ) {
       router[METHODS[e.method]](e.path, async (req, res) => {
-        sendFile(res, await handle(await given(e, req, res)));
+        const asked = await given(e, req, res);
+        sendFile(res, await handle(asked));
+        sent(e as unknown as Endpoint, req, asked.who);
       });
     },
     /** As `signed`, for an answer that writes itself and goes on. */
@@ -131,7 +137,9 @@ export function routes(
       handle: (given: Given<P, Q, B, Signed>) => Promise<void>,
     ) {
       router[METHODS[e.method]](e.path, async (req, res) => {
-        await handle(await given(e, req, res));
+        const asked = await given(e, req, res);
+        await handle(asked);
+        sent(e as unknown as Endpoint, req, asked.who);
       });
     },
     /** For a program that shows its key: `Authorization: Bearer <key>`. */

@@ -1,4 +1,5 @@
 import { boolean, index, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
+import type { AuditKind } from '#contracts/audit';
 import type { Change, Thing } from '#contracts/history';
 import { id, instant, json } from './columns';
 import { people } from './people';
@@ -16,7 +17,22 @@ export const changes = mysqlTable(
       .references(() => people.id),
     at: instant('at').notNull(),
   },
-  (t) => [index('changes_thing').on(t.thing, t.thingId, t.at)],
+  (t) => [index('changes_thing').on(t.thing, t.thingId, t.at), index('changes_at').on(t.at, t.id)],
+);
+/** Who came in, what was refused, what left by a file. Only ever added to: no foreign key takes a row along. */
+export const audit = mysqlTable(
+  'audit',
+  {
+    id: id('id').primaryKey(),
+    at: instant('at').notNull(),
+    kind: varchar('kind', { length: 12 }).$type<Exclude<AuditKind, 'change'>>().notNull(),
+    personId: id('person_id'),
+    siteId: id('site_id'),
+    address: varchar('address', { length: 60 }).notNull(),
+    what: varchar('what', { length: 300 }).notNull(),
+    code: varchar('code', { length: 40 }),
+  },
+  (t) => [index('audit_at').on(t.at, t.id), index('audit_person').on(t.personId, t.at)],
 );
 /** What was brought in, with all that is needed to take it back. */
 export const imports = mysqlTable('imports', {

@@ -1,6 +1,6 @@
 export { devices, house, people, personSites, sessions, signinMisses, sites } from './people';
 export { lots, photos, teas, versions, vessels } from './book';
-export { changes, imports } from './history';
+export { audit, changes, imports } from './history';
 export { kettleReadings, kettles, spoons } from './shelf';
 export {
   brewEvents,

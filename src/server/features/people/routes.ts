@@ -22,6 +22,7 @@ import {
   signOut,
 } from '#contracts/sites';
 import type { routes } from '../../http/route';
+import type { AuditNotes } from '../audit';
 import { agentName } from './devices';
 import type { Accounts } from './service';
 import type { Where } from './sessions';
@@ -57,6 +58,7 @@ const keep = (res: Response, token: string, name = COOKIE, maxAge = MONTH_MS) =>
 export function accountRoutes(
   on: ReturnType<typeof routes>,
   { sessions, people, sites, devices }: Accounts,
+  audit: AuditNotes,
 ) {
   on.open(getHouse, ({ who, req }) => sessions.house(who, cookieNamed(req, DEVICE_COOKIE)));
   on.open(beginHouse, async ({ body, req, res }) => {
@@ -69,15 +71,18 @@ export function accountRoutes(
     const { token, session } = await sessions.signIn(body, whereOf(req));
     if (who) await sessions.signOut(who);
     keep(res, token);
+    await audit.note(req, 'signIn', { personId: session.personId, siteId: session.site.id });
     return session;
   });
-  on.signed(signOut, async ({ who, res }) => {
+  on.signed(signOut, async ({ who, req, res }) => {
     await sessions.signOut(who);
+    await audit.note(req, 'signOut', who);
     res.clearCookie(COOKIE, { path: '/' });
     return {};
   });
-  on.signed(lockSession, async ({ body, who }) => {
+  on.signed(lockSession, async ({ body, who, req }) => {
     await sessions.lock(body.device, who);
+    await audit.note(req, 'locked', who);
     return {};
   });
   on.signed(getDevices, ({ who }) => devices.state(who));
@@ -90,6 +95,7 @@ export function accountRoutes(
   on.open(pairDevice, async ({ body, req, res }) => {
     const { token, ...device } = await devices.pair(body.code, req.ip ?? 'unknown');
     keep(res, token, DEVICE_COOKIE, DEVICE_MS);
+    await audit.note(req, 'paired', null);
     return device;
   });
   on.signed(endSession, ({ params, who }) => devices.endSession(params.id, who));

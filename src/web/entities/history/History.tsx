@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { numberText } from '#core/units';
-import type { Thing } from '#contracts/history';
+import type { Change, Thing } from '#contracts/history';
 import { clockText, dayText } from '../../ui/days';
 import { useHistoryQuery } from './api';
 
@@ -57,6 +57,25 @@ export function History({ thing, id }: { thing: Thing; id: string }) {
   );
 }
 
+/** Each field that was changed, what it was and what it became. */
+export const ChangeLines = ({ lines }: { lines: Change['lines'] }) => (
+  <ul>
+    {lines.map((l) => (
+      <li key={l.field}>
+        {fieldText(l.field)}:{' '}
+        {l.before === null ? (
+          ''
+        ) : (
+          <>
+            <s>{valueText(l.before)}</s>{' '}
+          </>
+        )}
+        {valueText(l.after)}
+      </li>
+    ))}
+  </ul>
+);
+
 function Changes({ thing, id }: { thing: Thing; id: string }) {
   const { data, isError } = useHistoryQuery({ thing, id });
   if (isError) return <p className="small">The history cannot be read just now.</p>;
@@ -73,21 +92,7 @@ function Changes({ thing, id }: { thing: Thing; id: string }) {
               {dayText(c.at)} {clockText(c.at)}
             </span>
           </p>
-          <ul>
-            {c.lines.map((l) => (
-              <li key={l.field}>
-                {fieldText(l.field)}:{' '}
-                {l.before === null ? (
-                  ''
-                ) : (
-                  <>
-                    <s>{valueText(l.before)}</s>{' '}
-                  </>
-                )}
-                {valueText(l.after)}
-              </li>
-            ))}
-          </ul>
+          <ChangeLines lines={c.lines} />
         </li>
       ))}
     </ol>

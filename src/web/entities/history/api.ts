@@ -1,4 +1,5 @@
-import type { ResponseOf } from '#contracts/endpoint';
+import type { getAudit } from '#contracts/audit';
+import type { QueryOf, ResponseOf } from '#contracts/endpoint';
 import type { getHistory, Thing } from '#contracts/history';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';
@@ -10,7 +11,14 @@ export const historyApi = api.injectEndpoints({
       query: (q) => ({ url: pathOf(ROUTES.getHistory, q) }),
       providesTags: ['History'],
     }),
+    audit: build.query<ResponseOf<typeof getAudit>, QueryOf<typeof getAudit>>({
+      query: ({ from, to, ...given }) => ({
+        url: ROUTES.getAudit.path,
+        params: { ...given, from: from?.toString(), to: to?.toString() },
+      }),
+      providesTags: ['History'],
+    }),
   }),
 });
 
-export const { useHistoryQuery } = historyApi;
+export const { useHistoryQuery, useAuditQuery } = historyApi;

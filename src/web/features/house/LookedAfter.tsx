@@ -16,6 +16,9 @@ export function LookedAfter() {
         <Row to="/house/devices" name="Devices">
           Tablets and phones, and who is signed in on which
         </Row>
+        <Row to="/house/audit" name="Who did what">
+          Sign-ins, refusals, changes, files that left
+        </Row>
         <Row to="/house/exchange" name="The book, out and in">
           As JSON and CSV, with a look at what an import would change
         </Row>
@@ -27,7 +30,7 @@ export function LookedAfter() {
 function Row({ to, name, children }: { to: string; name: string; children: ReactNode }) {
   return (
     <li className="grid grid-cols-[230px_minmax(0,1fr)] items-center gap-3 min-h-[50px] border-b border-line max-[700px]:grid-cols-[minmax(0,1fr)] max-[700px]:py-2 max-[700px]:gap-0">
-      <Link className="font-semibold py-2" to={to}>
+      <Link className="font-semibold py-2 underline underline-offset-4" to={to}>
         {name}
       </Link>
       <span>{children}</span>

@@ -10,6 +10,7 @@ const HoursPage = lazy(() => import('./HoursPage').then((m) => ({ default: m.Hou
 const CalendarPage = lazy(() =>
   import('./CalendarPage').then((m) => ({ default: m.CalendarPage })),
 );
+const AuditPage = lazy(() => import('./audit/AuditPage').then((m) => ({ default: m.AuditPage })));
 const BackupsPage = lazy(() =>
   import('./backups/BackupsPage').then((m) => ({ default: m.BackupsPage })),
 );
@@ -24,6 +25,7 @@ export const houseRoutes: RouteObject[] = [
   { path: '/house/limits', element: <LimitsPage /> },
   { path: '/house/calendar', element: <CalendarPage /> },
   { path: '/house/devices', element: <DevicesPage /> },
+  { path: '/house/audit', element: <AuditPage /> },
   { path: '/house/backups', element: <BackupsPage /> },
   { path: '/house/exchange', element: <ExchangePage /> },
 ];
