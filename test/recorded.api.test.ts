@@ -294,6 +294,19 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     const body = { id: newId(), siteId: h.ids.site };
     return () => post('/api/calendar', body);
   },
+  addProgram: () => {
+    const body = {
+      ...{ id: newId(), siteId: h.ids.site, name: 'Till', hook: null },
+      rights: ['orders'],
+    };
+    return () => post('/api/programs', body);
+  },
+  endProgram: async () => {
+    const id = newId();
+    const body = { id, siteId: h.ids.site, name: 'Till', hook: null, rights: ['book'] };
+    await post('/api/programs', body).expect(200);
+    return () => post(`/api/programs/${id}/end`, {});
+  },
   addDevice: () => {
     const body = { id: newId(), siteId: h.ids.site, name: 'Left tablet' };
     return () => post('/api/devices', body);

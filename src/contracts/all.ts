@@ -16,6 +16,7 @@ import * as openapi from './openapi';
 import * as people from './people';
 import * as prints from './prints';
 import * as probes from './probes';
+import * as programs from './programs';
 import * as shop from './shop';
 import * as sites from './sites';
 import * as stock from './stock';
@@ -45,6 +46,7 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   openapi,
   people,
   prints,
+  programs,
   probes,
   shop,
   sites,

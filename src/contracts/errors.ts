@@ -40,6 +40,8 @@ export const ERROR_CODES = [
   'clock.ahead',
   'probe.key',
   'key.none',
+  'program.key',
+  'program.right',
   'calendar.ended',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];

@@ -15,6 +15,7 @@ export const THINGS = [
   'person',
   'house',
   'device',
+  'program',
 ] as const;
 export type Thing = (typeof THINGS)[number];
 

@@ -14,7 +14,7 @@ import { adviceRoutes } from './features/advice';
 import { auditRoutes, createAuditNotes } from './features/audit';
 import { backupRoutes, type BackupService, createBackupService } from './features/backups';
 import { batchRoutes } from './features/batches';
-import { brewRoutes, brewsByIds, waitingOrders } from './features/brews';
+import { brewRoutes, brewsByIds, openBrews, waitingOrders } from './features/brews';
 import { calendarRoutes } from './features/calendar';
 import { exchangeRoutes } from './features/exchange';
 import { fitRoutes } from './features/fits';
@@ -25,6 +25,7 @@ import { openApiRoutes } from './features/openapi';
 import { accountRoutes, cookieOf, createAccounts } from './features/people';
 import { printRoutes } from './features/prints';
 import { probeRoutes } from './features/probes';
+import { programRoutes } from './features/programs';
 import { type Shop, shopRoutes } from './features/shop';
 import { spoonRoutes } from './features/spoons';
 import { stockRoutes } from './features/stock';
@@ -119,6 +120,10 @@ export function createApp(deps: AppDeps): Express {
   });
   accountRoutes(on, accounts, notes);
   auditRoutes(on, deps);
+  programRoutes(on, deps, live, {
+    brews: (siteId) => openBrews(deps.db, siteId),
+    waiting: async (siteId) => (await waitingOrders(deps.db, siteId)).length,
+  });
   teaRoutes(on, deps);
   vesselRoutes(on, deps);
   kettleRoutes(on, deps);

@@ -8,6 +8,7 @@ import { keepAppendOnly } from './db/appendOnly';
 import { migrateDb, openDb, openPool } from './db/pool';
 import { resetDemo, seedDemo } from './demo';
 import { backupPlaceOf, createBackupService } from './features/backups';
+import { keepTelling } from './features/programs';
 import { helpServer, secureServer, type Shop, shopAt } from './features/shop';
 import { diskOf } from './http/disk';
 import { openWork } from './work/pool';
@@ -69,6 +70,8 @@ const backups = createBackupService(
 setInterval(() => {
   backups.keepToPlan().catch((error: unknown) => log.error(error, 'backup'));
 }, LOOK_MS).unref();
+
+keepTelling({ db, now, work }, (error) => log.error(error, 'messages'));
 
 // The page that helps devices in needs the port of the house, and the house's own page that of the help.
 let shop: Shop | null = null;

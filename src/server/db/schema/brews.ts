@@ -25,6 +25,7 @@ import { lots, teas, versions, vessels } from './book';
 import { batches } from './cold';
 import { bytes, id, instant, json } from './columns';
 import { people, sites } from './people';
+import { programs } from './programs';
 
 /** Later ones stand at the end: so no row is written anew. */
 const BREW_STATES = ['warming', 'steeping', 'pulled', 'judged', 'abandoned', 'tasting'] as const;
@@ -230,8 +231,15 @@ export const orders = mysqlTable(
     personId: id('person_id')
       .notNull()
       .references(() => people.id),
+    /** The program that put it; null: a person. */
+    programId: id('program_id').references(() => programs.id),
+    /** When the program was told that it is ready. */
+    readySaid: instant('ready_said'),
   },
-  (t) => [index('orders_waiting').on(t.siteId, t.state, t.rank)],
+  (t) => [
+    index('orders_waiting').on(t.siteId, t.state, t.rank),
+    index('orders_program').on(t.programId, t.at),
+  ],
 );
 /**
  * What happened at a site, numbered without gaps in the order it was committed: what every open page is told. Swept

@@ -20,6 +20,8 @@ const REFUSALS: ReadonlySet<ErrorCode> = new Set([
   'guest.code',
   'probe.key',
   'key.none',
+  'program.key',
+  'program.right',
 ]);
 /** So many refusals of one address are kept in a minute: whoever hammers at the door fills no disk. */
 const MOST_A_MINUTE = 30;

@@ -1,3 +1,3 @@
 export { brewRoutes } from './routes';
-export { brewsByIds, idsInOrder } from './repository';
+export { brewsByIds, idsInOrder, openBrews } from './repository';
 export { waitingOrders } from './orders';

@@ -4,7 +4,7 @@ import type { Millilitres } from '#core/units';
 import type { addOrder, changeOrder, Order } from '#contracts/brews';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
-import { orders, people, teas } from '../../db/schema';
+import { orders, people, programs, teas } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
@@ -16,13 +16,14 @@ import { lockSite } from '../people';
 export const waitingOrders = async (tx: Tx, siteId: string): Promise<Order[]> =>
   (
     await tx
-      .select({ o: orders, tea: teas.name, by: people.name })
+      .select({ o: orders, tea: teas.name, by: people.name, program: programs.name })
       .from(orders)
       .innerJoin(teas, eq(teas.id, orders.teaId))
       .innerJoin(people, eq(people.id, orders.personId))
+      .leftJoin(programs, eq(programs.id, orders.programId))
       .where(and(eq(orders.siteId, siteId), eq(orders.state, 'waiting')))
       .orderBy(asc(orders.rank), asc(orders.id))
-  ).map(({ o, tea, by }) => ({
+  ).map(({ o, tea, by, program }) => ({
     id: o.id,
     siteId: o.siteId,
     teaId: o.teaId,
@@ -34,7 +35,8 @@ export const waitingOrders = async (tx: Tx, siteId: string): Promise<Order[]> =>
     ...(o.cups && { cups: o.cups }),
     rank: o.rank,
     at: o.at.getTime(),
-    by: { id: o.personId, name: by },
+    // One that a program put has the program's name; the lead who made its key answers for it.
+    by: { id: o.personId, name: program ?? by },
   }));
 
 /** The queue before the bar. A repeated id gets the same answer again. */
