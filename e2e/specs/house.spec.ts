@@ -257,6 +257,7 @@ for (const [places, paths] of [
       '/house/backups',
       '/house/devices',
       '/house/audit',
+      '/house/programs',
     ],
   ],
   ['table', ['/table', '/table/colour', '/table/screen', '/table/new']],

@@ -66,6 +66,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/house/backups',
     '/house/devices',
     '/house/audit',
+    '/house/programs',
     '/house/hours',
     '/house/limits',
     ...(cold.batches ?? []).flatMap((b) => [`/cold/${b.id}`, `/cold/${b.id}/judge`]),

@@ -52,6 +52,7 @@ const TAGS = [
   'Training',
   'Backups',
   'Devices',
+  'Programs',
 ] as const;
 export type Tag = (typeof TAGS)[number];
 /** One API; each entity injects its endpoints. */

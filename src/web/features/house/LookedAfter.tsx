@@ -16,6 +16,9 @@ export function LookedAfter() {
         <Row to="/house/devices" name="Devices">
           Tablets and phones, and who is signed in on which
         </Row>
+        <Row to="/house/programs" name="Programs">
+          Keys for tills, screens and menus
+        </Row>
         <Row to="/house/audit" name="Who did what">
           Sign-ins, refusals, changes, files that left
         </Row>

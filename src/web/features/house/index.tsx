@@ -17,6 +17,9 @@ const BackupsPage = lazy(() =>
 const DevicesPage = lazy(() =>
   import('./devices/DevicesPage').then((m) => ({ default: m.DevicesPage })),
 );
+const ProgramsPage = lazy(() =>
+  import('./programs/ProgramsPage').then((m) => ({ default: m.ProgramsPage })),
+);
 const LimitsPage = lazy(() => import('./LimitsPage').then((m) => ({ default: m.LimitsPage })));
 
 export const houseRoutes: RouteObject[] = [
@@ -26,6 +29,7 @@ export const houseRoutes: RouteObject[] = [
   { path: '/house/calendar', element: <CalendarPage /> },
   { path: '/house/devices', element: <DevicesPage /> },
   { path: '/house/audit', element: <AuditPage /> },
+  { path: '/house/programs', element: <ProgramsPage /> },
   { path: '/house/backups', element: <BackupsPage /> },
   { path: '/house/exchange', element: <ExchangePage /> },
 ];

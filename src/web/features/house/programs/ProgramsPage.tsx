@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ROUTES } from '#contracts/routes';
+import { useProgramsQuery } from '../../../entities/people/programsApi';
+import { useSession } from '../../../entities/people/session';
+import { useGo } from '../../../platform/useGo';
+import { useKeys } from '../../../ui/keys';
+import { Loading, Nothing } from '../../../ui/Note';
+import { ProgramForm } from './ProgramForm';
+import { ProgramList } from './ProgramList';
+
+/** Other programs that may ask this house: tills, screens, menus; each with a key of its own. */
+export function ProgramsPage() {
+  const { role } = useSession();
+  const go = useGo();
+  const isLead = role === 'lead';
+  const { data } = useProgramsQuery(undefined, { skip: !isLead, pollingInterval: 15_000 });
+  const [adding, setAdding] = useState(false);
+  useKeys([{ key: 'Escape', does: 'Back to the house', run: () => go('/house') }]);
+  if (!isLead)
+    return (
+      <main className="page p-6">
+        <Nothing action={<Link to="/house">To the house</Link>}>A lead makes keys.</Nothing>
+      </main>
+    );
+  if (!data)
+    return (
+      <main className="page">
+        <Loading what="the programs" />
+      </main>
+    );
+  return (
+    <main className="page split whole house-page">
+      <section className="work" role="group" tabIndex={0} aria-label="Programs">
+        <div className="flex items-end gap-3">
+          <h1 className="text-[26px] flex-1">Programs</h1>
+          {!adding && (
+            <button type="button" className="btn" onClick={() => setAdding(true)}>
+              New key
+            </button>
+          )}
+        </div>
+        {adding && <ProgramForm onDone={() => setAdding(false)} />}
+        <ProgramList programs={data.programs} />
+      </section>
+      <section className="paper" aria-label="How a program is joined">
+        <section>
+          <h2>How a program is joined</h2>
+          <p className="mt-1">
+            A key is good for one site and for what is ticked. The program sends it with every
+            request: <code className="break-all">Authorization: Bearer KEY</code>.
+          </p>
+          <p className="mt-2">
+            A till with <i>put orders</i> puts an order up next, where it waits under the till’s
+            name. When its steep is ended, the house sends a signed message to the till’s address,
+            again and again until it is taken, for nearly nine hours; or the till asks.
+          </p>
+          <p className="mt-2">
+            <a href={ROUTES.readOpenApi.path} target="_blank" rel="noreferrer">
+              Every request, with examples
+            </a>{' '}
+            (<a href={ROUTES.getOpenApi.path}>OpenAPI 3.1</a>). A made-up till for practice:{' '}
+            <code className="break-all">npm run till</code>.
+          </p>
+        </section>
+        <p>
+          <Link className="btn quiet" to="/house">
+            To the house
+          </Link>
+        </p>
+      </section>
+    </main>
+  );
+}
