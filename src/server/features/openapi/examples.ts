@@ -7,6 +7,9 @@ export const EXAMPLE_IDS = {
   vessel: '01938a10-0000-7000-8000-000000000005',
   brew: '01938a10-0000-7000-8000-000000000006',
   order: '01938a10-0000-7000-8000-000000000007',
+  program: '01938a10-0000-7000-8000-00000000000a',
+  ticket: '01938a10-0000-7000-8000-00000000000b',
+  device: '01938a10-0000-7000-8000-00000000000c',
 } as const;
 /** 11 March 2026, 14:20 Greenwich. */
 export const EXAMPLE_AT = 1_773_238_800_000;
@@ -16,7 +19,7 @@ type Example = {
   readonly query?: Readonly<Record<string, string | number>>;
   readonly body?: unknown;
 };
-const { site, lead, tea, version, vessel, brew, order } = EXAMPLE_IDS;
+const { site, lead, tea, version, vessel, brew, order, program, ticket, device } = EXAMPLE_IDS;
 
 /** By endpoint, in an order in which they can be called. */
 export const EXAMPLES: Readonly<Record<string, Example>> = {
@@ -72,6 +75,21 @@ export const EXAMPLES: Readonly<Record<string, Example>> = {
       at: EXAMPLE_AT,
     },
   },
+  addDevice: { body: { id: device, siteId: site, name: 'Left tablet' } },
+  addProgram: {
+    body: {
+      id: program,
+      siteId: site,
+      name: 'Till at the door',
+      rights: ['orders', 'bar', 'book'],
+      hook: null,
+    },
+  },
+  readProgramBook: {},
+  addProgramOrder: { body: { id: ticket, teaId: tea, forWhom: 'ticket 12' } },
+  listProgramOrders: {},
+  readProgramBar: {},
+  getAudit: { query: { kind: 'change', words: 'vessel' } },
   setMyUnits: { body: { temperature: 'C' } },
   changeFilter: { params: { id: site }, body: { changed: '2026-03-10' } },
   exportBrews: { params: { form: 'csv' }, query: { teaId: tea } },

@@ -56,11 +56,19 @@ export function ProgramsPage() {
             again and again until it is taken, for nearly nine hours; or the till asks.
           </p>
           <p className="mt-2">
-            <a href={ROUTES.readOpenApi.path} target="_blank" rel="noreferrer">
+            <a
+              className="underline"
+              href={ROUTES.readOpenApi.path}
+              target="_blank"
+              rel="noreferrer"
+            >
               Every request, with examples
             </a>{' '}
-            (<a href={ROUTES.getOpenApi.path}>OpenAPI 3.1</a>). A made-up till for practice:{' '}
-            <code className="break-all">npm run till</code>.
+            (
+            <a className="underline" href={ROUTES.getOpenApi.path}>
+              OpenAPI 3.1
+            </a>
+            ). A made-up till for practice: <code className="break-all">npm run till</code>.
           </p>
         </section>
         <p>
