@@ -71,6 +71,8 @@ async function filesOf(): Promise<Record<string, string[]>> {
     printPocket: each(vessels, (id) => `/api/vessels/${id}/pocket.pdf`),
     printScaling: each(vessels, (id) => `/api/vessels/${id}/scaling.pdf`),
     printSpoons: ['/api/print/spoons.pdf'],
+    exportAudit: ['/api/audit.csv'],
+    getOpenApi: ['/api/openapi.json'],
     exportTraining: each(practised, (id) => `/api/training/record/${id}.csv`),
     printTraining: each(practised, (id) => `/api/training/record/${id}.pdf`),
     printBatchLabel: each(batches, (id) => `/api/batches/${id}/label.pdf?zone=Europe/Lisbon`),

@@ -54,6 +54,10 @@ export function createBackupService(deps: Deps, place: BackupPlace | null) {
       making = null;
     });
   }
+  /** Resolves when none is being made by this process. */
+  const settled = async (): Promise<void> => {
+    await making;
+  };
   return {
     state,
     /** Begins one, unless one is being made. @throws where the records are on a server of the owner's own */
@@ -87,12 +91,9 @@ export function createBackupService(deps: Deps, place: BackupPlace | null) {
       if (!backupDue(await planOf(db), newest?.at ?? null, epochMs(now()))) return;
       lastTry = now();
       await begin(place);
-      await making;
+      await settled();
     },
-    /** Resolves when none is being made by this process. */
-    settled: async (): Promise<void> => {
-      await making;
-    },
+    settled,
   };
 }
 export type BackupService = ReturnType<typeof createBackupService>;

@@ -68,7 +68,7 @@ export function ProgramsPage() {
             <a className="underline" href={ROUTES.getOpenApi.path}>
               OpenAPI 3.1
             </a>
-            ). A made-up till for practice: <code className="break-all">npm run till</code>.
+            ). A simulated till for practice: <code className="break-all">npm run till</code>.
           </p>
         </section>
         <p>
