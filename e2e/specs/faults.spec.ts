@@ -259,6 +259,8 @@ test('a server that answers late: the page begins with what was kept, and takes 
     vessels: Vessel[];
   };
   const { id, siteId: _siteId, ...pot } = vessels.find((v) => v.name === 'White pot') as Vessel;
+  // What the first page does not draw is read, and kept, a moment after it.
+  await expect.poll(() => house.keptHere('read')).toEqual(expect.arrayContaining(['vessels']));
   await page.goto('about:blank');
   const changed = await page.request.patch(`/api/vessels/${id}`, {
     data: { ...pot, name: 'Chipped pot' },

@@ -3,7 +3,7 @@
 import { createCipheriv, createDecipheriv, randomBytes, scrypt } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { open, stat } from 'node:fs/promises';
-import { PassThrough, Transform } from 'node:stream';
+import { PassThrough, Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
 export const WRONG_PASSPHRASE = 'The passphrase is another one, or the file was changed.';
@@ -81,10 +81,13 @@ export async function readSealed(file, passphrase) {
   const decipher = createDecipheriv('aes-256-gcm', key, Buffer.from(seal.iv, 'base64'));
   decipher.setAuthTag(tag);
   const out = new PassThrough();
-  pipeline(
-    createReadStream(file, { start: seal.length, end: size - TAG_BYTES - 1 }),
-    decipher,
-    out,
-  ).catch(() => out.destroy(new Error(WRONG_PASSPHRASE)));
+  const end = size - TAG_BYTES - 1;
+  const source =
+    end < seal.length ? Readable.from([]) : createReadStream(file, { start: seal.length, end });
+  source.once('error', (error) => out.destroy(error));
+  decipher.once('error', () => out.destroy(new Error(WRONG_PASSPHRASE)));
+  // Whoever has read enough lets the file go.
+  out.once('close', () => source.destroy());
+  source.pipe(decipher).pipe(out);
   return out;
 }

@@ -43,6 +43,16 @@ export const printGuest = endpoint(ROUTES.printGuest, {
   }),
   response: Bytes,
 });
+/** The house recipe in a pot at home, as schema.org's Recipe: for the house's own web page. */
+export const getRecipeJsonLd = endpoint(ROUTES.getRecipeJsonLd, {
+  params: z.strictObject({ id: Id }),
+  query: z.strictObject({
+    /** ml poured on. */
+    water: z.coerce.number().min(50).max(5000).default(500),
+    milk: z.enum(MILK_AMOUNTS).default('none'),
+  }),
+  response: Bytes,
+});
 /** Every tea's card, one a page. */
 export const printBook = endpoint(ROUTES.printBook, {
   query: z.strictObject({ size: z.enum(CARD_SIZES).default('a5') }),

@@ -103,6 +103,7 @@ export const ROUTES = {
   printWallCard: { method: 'GET', path: '/api/teas/:id/wall.pdf', access: 'trainee' },
   printLabel: { method: 'GET', path: '/api/teas/:id/label.pdf', access: 'trainee' },
   printGuest: { method: 'GET', path: '/api/teas/:id/guest.pdf', access: 'trainee' },
+  getRecipeJsonLd: { method: 'GET', path: '/api/teas/:id/recipe.jsonld', access: 'trainee' },
   printBook: { method: 'GET', path: '/api/print/book.pdf', access: 'trainee' },
   printPocket: { method: 'GET', path: '/api/vessels/:id/pocket.pdf', access: 'trainee' },
   printScaling: { method: 'GET', path: '/api/vessels/:id/scaling.pdf', access: 'trainee' },

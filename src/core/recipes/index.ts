@@ -121,3 +121,4 @@ export {
   type Serving,
 } from './board';
 export { cardFaultWords } from './cardWords';
+export { isoDuration, recipeJsonLd, type RecipeJsonLd, type RecipePage } from './recipeJsonLd';

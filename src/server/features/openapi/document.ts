@@ -45,6 +45,7 @@ const FILE_TYPES: Readonly<Record<string, string>> = {
   pdf: 'application/pdf',
   svg: 'image/svg+xml',
   csv: 'text/csv',
+  jsonld: 'application/ld+json',
 };
 function typeOfBytes(path: string): string {
   if (path.endsWith('/live')) return 'text/event-stream';

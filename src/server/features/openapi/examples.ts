@@ -85,6 +85,7 @@ export const EXAMPLES: Readonly<Record<string, Example>> = {
       hook: null,
     },
   },
+  getRecipeJsonLd: { params: { id: tea }, query: { water: 500 } },
   readProgramBook: {},
   addProgramOrder: { body: { id: ticket, teaId: tea, forWhom: 'ticket 12' } },
   listProgramOrders: {},

@@ -1,6 +1,7 @@
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { Tx } from '../../db/pool';
 import { signinMisses } from '../../db/schema/index';
+import { AppError } from '../../http/errors';
 
 /** Free tries before the delay begins, and how it grows: 30 s, 1 min, 2 min ... to 15 min. */
 const FREE = 5;
@@ -64,5 +65,10 @@ export async function countTry(tx: Tx, subjects: readonly string[], now: number)
 }
 /** What the next try will have to wait, s. */
 export const waitNext = ({ misses }: Try): number => waitAfter(misses, 0);
+/** Said while a delay runs. */
+export const tooManyTries = (wait: number): AppError =>
+  new AppError('signin.wait', 429, `Too many wrong tries. Wait ${wait} s, then try again.`, {
+    details: { wait },
+  });
 export const forgetMisses = (tx: Tx, subjects: readonly string[]) =>
   tx.delete(signinMisses).where(inArray(signinMisses.subject, [...subjects]));

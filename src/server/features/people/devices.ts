@@ -10,7 +10,7 @@ import { AppError, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
-import { countTry, deviceKey, forgetMisses } from './delay';
+import { countTry, deviceKey, forgetMisses, tooManyTries } from './delay';
 import { newToken, tokenHash } from './secrets';
 
 /** Letters and figures that nobody mixes up when a code is read out: 40 bits, for a quarter of an hour. */
@@ -146,13 +146,7 @@ export function createDeviceService(deps: Deps) {
     ): Promise<{ token: string; name: string; siteId: string }> {
       const subjects = [deviceKey(address)];
       const tried = await inTransaction(db, (tx) => countTry(tx, subjects, now()));
-      if (tried.wait > 0)
-        throw new AppError(
-          'signin.wait',
-          429,
-          `Too many wrong tries. Wait ${tried.wait} s, then try again.`,
-          { details: { wait: tried.wait } },
-        );
+      if (tried.wait > 0) throw tooManyTries(tried.wait);
       return inTransaction(db, async (tx) => {
         const [row] = await tx
           .select()
@@ -222,10 +216,13 @@ export function createDeviceService(deps: Deps) {
 }
 export type DeviceService = ReturnType<typeof createDeviceService>;
 
+/** Most browsers name others besides: the first that is found is the one. */
+const BROWSERS = ['Firefox', 'Edg', 'Chrome', 'Safari'] as const;
+const SYSTEMS = ['iPad', 'iPhone', 'Android', 'Windows', 'Mac OS', 'Linux'] as const;
 /** What a browser says that it is, in a word or two. */
 export function agentName(header: string | undefined): string {
   const text = header ?? '';
-  const system = /iPad|iPhone|Android|Windows|Mac OS|Linux/.exec(text)?.[0] ?? '';
-  const browser = /Firefox|Edg|Chrome|Safari/.exec(text)?.[0] ?? '';
-  return [browser.replace('Edg', 'Edge'), system && `on ${system}`].filter(Boolean).join(' ');
+  const browser = BROWSERS.find((name) => text.includes(name))?.replace('Edg', 'Edge') ?? '';
+  const system = SYSTEMS.find((name) => text.includes(name));
+  return [browser, system && `on ${system}`].filter(Boolean).join(' ');
 }

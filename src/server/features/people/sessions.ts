@@ -16,7 +16,7 @@ import { devices, house, people, personSites, sessions, sites } from '../../db/s
 import type { Deps } from '../../deps';
 import { AppError, invalid, notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
-import { addressKey, countTry, forgetMisses, personKey, waitNext } from './delay';
+import { addressKey, countTry, forgetMisses, personKey, tooManyTries, waitNext } from './delay';
 import { deviceByToken } from './devices';
 import { verificationGate } from './gate';
 import { allSites, namesAt, sessionByHash, siteById, siteIdsOf, unitsOf } from './repository';
@@ -157,13 +157,7 @@ export function createSessionService({ db, now }: Deps, claimWord = '') {
       const subjects = [personKey(personId), addressKey(where.address)];
       // The miss is counted first: of many tries at once none is looked at before the ones before it are counted.
       const tried = await inTransaction(db, (tx) => countTry(tx, subjects, now()));
-      if (tried.wait > 0)
-        throw new AppError(
-          'signin.wait',
-          429,
-          `Too many wrong tries. Wait ${tried.wait} s, then try again.`,
-          { details: { wait: tried.wait } },
-        );
+      if (tried.wait > 0) throw tooManyTries(tried.wait);
       const [person] = await db.select().from(people).where(eq(people.id, personId));
       const at = person ? await siteIdsOf(db, [person.id]) : new Map<string, string[]>();
       const known = person?.active && at.get(person.id)?.includes(siteId);

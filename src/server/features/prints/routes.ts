@@ -1,8 +1,9 @@
 import type { Request } from 'express';
-import { isCold, WISH_STRENGTHS } from '#core/recipes';
+import { isCold, recipeJsonLd, WISH_STRENGTHS } from '#core/recipes';
 import { recipeFor } from '#core/teas';
 import { millilitres } from '#core/units';
 import {
+  getRecipeJsonLd,
   printBook,
   printGuest,
   printLabel,
@@ -19,6 +20,7 @@ import type { routes } from '../../http/route';
 import { siteById } from '../people';
 import { allTeas, teaById } from '../teas';
 import { vesselById, vesselsAt } from '../vessels';
+import { guestPour } from './guestCard';
 import { poursOf, startAddress } from './pours';
 import { PRINT_TASKS } from './tasks';
 
@@ -97,6 +99,27 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
         await work.run(PRINT_TASKS.guestCard, asked),
         `${tea.name} cannot be brewed in a pot of this size`,
       ),
+    };
+  });
+  on.file(getRecipeJsonLd, async ({ params, query, who }) => {
+    const [tea, site] = [await teaById(db, params.id), await siteOf(who.siteId)];
+    const version = tea && recipeFor(tea, 'pot')?.house;
+    if (!tea || !version || isCold(version.method)) throw notFound('A hot recipe of this tea');
+    const wish = { strength: 0 as const, milk: query.milk };
+    const measures = { spoon: 'metricTeaspoon', volume: 'ml', degrees: 'C' } as const;
+    const pot = { ...measures, water: millilitres(query.water), wish };
+    const card = guestPour({ tea, version, site, pot });
+    if (card.kind !== 'card') throw notFound('A card of this tea in a pot of this size');
+    const { name, allergens, cautions, blend } = tea;
+    const { lid, later } = version.recipe;
+    const again = later.map((w) => w.best);
+    const page = { name, allergens, cautions, blend, lid, house: site.name, later: again };
+    const recipe = recipeJsonLd(card, page);
+    return {
+      type: 'application/ld+json',
+      name: `${name}.jsonld`,
+      // Within a page's script element no tag may begin.
+      body: Buffer.from(JSON.stringify(recipe).replaceAll('<', '\\u003c')),
     };
   });
   on.file(printSwatches, async ({ params, who }) => {

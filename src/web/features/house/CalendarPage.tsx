@@ -6,25 +6,20 @@ import { useCalendarQuery, useRenewCalendarMutation } from '../../entities/peopl
 import { useSession, useZone } from '../../entities/people/session';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
-import { useGo } from '../../platform/useGo';
-import { oneTap, useKeys } from '../../ui/keys';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { oneTap } from '../../ui/keys';
+import { Loading, Note } from '../../ui/Note';
+import { LeadsOnly } from './LeadsOnly';
 
 /** The calendar address of this site: what is to be done for cold batches, in any calendar program. */
-export function CalendarPage() {
-  const { site, role } = useSession();
-  const go = useGo();
-  const isLead = role === 'lead';
-  const { data, isLoading } = useCalendarQuery(undefined, { skip: !isLead });
-  useKeys([{ key: 'Escape', does: 'Back to the house', run: () => go('/house') }]);
-  if (!isLead)
-    return (
-      <main className="page p-6">
-        <Nothing action={<Link to="/house">To the house</Link>}>
-          A lead makes the calendar address.
-        </Nothing>
-      </main>
-    );
+export const CalendarPage = () => (
+  <LeadsOnly says="A lead makes the calendar address.">
+    <SiteCalendar />
+  </LeadsOnly>
+);
+
+function SiteCalendar() {
+  const { site } = useSession();
+  const { data, isLoading } = useCalendarQuery();
   if (isLoading)
     return (
       <main className="page">

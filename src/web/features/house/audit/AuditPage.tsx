@@ -3,30 +3,24 @@ import { Link } from 'react-router';
 import { AUDIT_KINDS, type AuditKind } from '#contracts/audit';
 import { ROUTES } from '#contracts/routes';
 import { usePeopleQuery } from '../../../entities/people/api';
-import { useSession } from '../../../entities/people/session';
 import { useFirstLoad } from '../../../platform/useFirstLoad';
-import { useGo } from '../../../platform/useGo';
-import { useKeys } from '../../../ui/keys';
-import { Loading, Nothing } from '../../../ui/Note';
+import { Loading } from '../../../ui/Note';
+import { LeadsOnly } from '../LeadsOnly';
 import { AuditList } from './AuditList';
 import { filtersOf, KINDS, NOTHING_TYPED, type Typed } from './words';
 
 /** Who came in, what was refused, what was changed and what left by a file. */
-export function AuditPage() {
-  const { role } = useSession();
-  const go = useGo();
-  const isLead = role === 'lead';
-  const people = usePeopleQuery(undefined, { skip: !isLead });
+export const AuditPage = () => (
+  <LeadsOnly says="A lead sees who did what.">
+    <Audit />
+  </LeadsOnly>
+);
+
+function Audit() {
+  const people = usePeopleQuery();
   const [typed, setTyped] = useState<Typed>(NOTHING_TYPED);
   const filters = filtersOf(useDeferredValue(typed));
   const loads = useFirstLoad(people);
-  useKeys([{ key: 'Escape', does: 'Back to the house', run: () => go('/house') }]);
-  if (!isLead)
-    return (
-      <main className="page p-6">
-        <Nothing action={<Link to="/house">To the house</Link>}>A lead sees who did what.</Nothing>
-      </main>
-    );
   if (loads)
     return (
       <main className="page">

@@ -2,13 +2,12 @@ import { Link } from 'react-router';
 import { backupOld } from '#core/backups';
 import type { Backups } from '#contracts/backups';
 import { useBackupsQuery, useMakeBackupMutation } from '../../../entities/exchange/backupsApi';
-import { useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
 import { NotSaved } from '../../../platform/NotSaved';
-import { useGo } from '../../../platform/useGo';
 import { agoText } from '../../../ui/days';
-import { oneTap, useKeys } from '../../../ui/keys';
-import { Loading, Note, Nothing } from '../../../ui/Note';
+import { oneTap } from '../../../ui/keys';
+import { Loading, Note } from '../../../ui/Note';
+import { LeadsOnly, ToTheHouse } from '../LeadsOnly';
 import { BackupList } from './BackupList';
 import { PlanForm } from './PlanForm';
 
@@ -16,22 +15,17 @@ import { PlanForm } from './PlanForm';
 const ASK_MS = { running: 1500, usually: 60_000 };
 
 /** The backups of the house: how old the newest is, one made now, the schedule, and how one is put back. */
-export function BackupsPage() {
-  const { role } = useSession();
-  const go = useGo();
-  const isLead = role === 'lead';
-  const seen = useBackupsQuery(undefined, { skip: !isLead });
+export const BackupsPage = () => (
+  <LeadsOnly says="A lead sees the backups.">
+    <AllBackups />
+  </LeadsOnly>
+);
+
+function AllBackups() {
+  const seen = useBackupsQuery();
   useBackupsQuery(undefined, {
-    skip: !isLead,
     pollingInterval: seen.data?.running ? ASK_MS.running : ASK_MS.usually,
   });
-  useKeys([{ key: 'Escape', does: 'Back to the house', run: () => go('/house') }]);
-  if (!isLead)
-    return (
-      <main className="page p-6">
-        <Nothing action={<Link to="/house">To the house</Link>}>A lead sees the backups.</Nothing>
-      </main>
-    );
   if (!seen.data)
     return (
       <main className="page">
@@ -81,11 +75,7 @@ function OwnBackups({ backups, folder }: { backups: Backups; folder: string }) {
       <section className="paper" aria-label="Schedule, and how one is put back">
         <PlanForm key={JSON.stringify(backups.plan)} plan={backups.plan} next={backups.next} />
         <Keeping folder={folder} sealed={backups.sealed} />
-        <p>
-          <Link className="btn quiet" to="/house">
-            To the house
-          </Link>
-        </p>
+        <ToTheHouse />
       </section>
     </main>
   );

@@ -1,28 +1,21 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { useDevicesQuery } from '../../../entities/people/devicesApi';
-import { useSession } from '../../../entities/people/session';
-import { useGo } from '../../../platform/useGo';
-import { useKeys } from '../../../ui/keys';
-import { Loading, Nothing } from '../../../ui/Note';
+import { Loading } from '../../../ui/Note';
+import { LeadsOnly, ToTheHouse } from '../LeadsOnly';
 import { DeviceForm } from './DeviceForm';
 import { DeviceList } from './DeviceList';
 import { SessionList } from './SessionList';
 
 /** Tablets and phones of the house, and who is signed in on which. */
-export function DevicesPage() {
-  const { role } = useSession();
-  const go = useGo();
-  const isLead = role === 'lead';
-  const { data } = useDevicesQuery(undefined, { skip: !isLead, pollingInterval: 15_000 });
+export const DevicesPage = () => (
+  <LeadsOnly says="A lead sees the devices.">
+    <Devices />
+  </LeadsOnly>
+);
+
+function Devices() {
+  const { data } = useDevicesQuery(undefined, { pollingInterval: 15_000 });
   const [adding, setAdding] = useState(false);
-  useKeys([{ key: 'Escape', does: 'Back to the house', run: () => go('/house') }]);
-  if (!isLead)
-    return (
-      <main className="page p-6">
-        <Nothing action={<Link to="/house">To the house</Link>}>A lead sees the devices.</Nothing>
-      </main>
-    );
   if (!data)
     return (
       <main className="page">
@@ -49,11 +42,7 @@ export function DevicesPage() {
       </section>
       <section className="paper" aria-label="Who is signed in">
         <SessionList sessions={data.sessions} />
-        <p>
-          <Link className="btn quiet" to="/house">
-            To the house
-          </Link>
-        </p>
+        <ToTheHouse />
       </section>
     </main>
   );

@@ -1,28 +1,21 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { ROUTES } from '#contracts/routes';
 import { useProgramsQuery } from '../../../entities/people/programsApi';
-import { useSession } from '../../../entities/people/session';
-import { useGo } from '../../../platform/useGo';
-import { useKeys } from '../../../ui/keys';
-import { Loading, Nothing } from '../../../ui/Note';
+import { Loading } from '../../../ui/Note';
+import { LeadsOnly, ToTheHouse } from '../LeadsOnly';
 import { ProgramForm } from './ProgramForm';
 import { ProgramList } from './ProgramList';
 
 /** Other programs that may ask this house: tills, screens, menus; each with a key of its own. */
-export function ProgramsPage() {
-  const { role } = useSession();
-  const go = useGo();
-  const isLead = role === 'lead';
-  const { data } = useProgramsQuery(undefined, { skip: !isLead, pollingInterval: 15_000 });
+export const ProgramsPage = () => (
+  <LeadsOnly says="A lead makes keys.">
+    <Programs />
+  </LeadsOnly>
+);
+
+function Programs() {
+  const { data } = useProgramsQuery(undefined, { pollingInterval: 15_000 });
   const [adding, setAdding] = useState(false);
-  useKeys([{ key: 'Escape', does: 'Back to the house', run: () => go('/house') }]);
-  if (!isLead)
-    return (
-      <main className="page p-6">
-        <Nothing action={<Link to="/house">To the house</Link>}>A lead makes keys.</Nothing>
-      </main>
-    );
   if (!data)
     return (
       <main className="page">
@@ -71,11 +64,7 @@ export function ProgramsPage() {
             ). A simulated till for practice: <code className="break-all">npm run till</code>.
           </p>
         </section>
-        <p>
-          <Link className="btn quiet" to="/house">
-            To the house
-          </Link>
-        </p>
+        <ToTheHouse />
       </section>
     </main>
   );
