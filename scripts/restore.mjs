@@ -43,11 +43,21 @@ if (until)
     giveUp(error.message);
   }
 
-/** "3 sites, 5 people, ..." in the words of a preview. */
-const asWords = (seen) =>
-  seen
-    ? `${seen.sites.join(', ') || 'no site'}; ${seen.people} people, ${seen.teas} teas, ${seen.vessels} vessels, ${seen.brews} brews (the newest of ${seen.newest ?? 'never'}), ${seen.batches} cold batches, ${seen.tastings} tastings`
-    : 'nothing';
+const some = (n, one, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
+/** "Harbour room; 5 people, 24 teas, ..." */
+function asWords(seen) {
+  if (!seen) return 'nothing';
+  const newest = seen.newest ? ` (the newest of ${seen.newest})` : '';
+  const counts = [
+    some(seen.people, 'person', 'people'),
+    some(seen.teas, 'tea'),
+    some(seen.vessels, 'vessel'),
+    `${some(seen.brews, 'brew')}${newest}`,
+    some(seen.batches, 'cold batch', 'cold batches'),
+    some(seen.tastings, 'tasting'),
+  ];
+  return `${seen.sites.join(', ') || 'no site'}; ${counts.join(', ')}`;
+}
 const connect = (at) => mysql.createConnection(at.url(NAME));
 
 /** What the house of this machine holds now; null when there is none. */
