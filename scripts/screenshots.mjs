@@ -149,7 +149,7 @@ async function ofHouse() {
   await take();
   await go('/house/devices');
   await role('button', 'New device').click();
-  await page.getByLabel('What it is called').fill('Left tablet');
+  await page.getByLabel('Name of the device').fill('Left tablet');
   await role('button', 'Make a code').click();
   await settle();
   await take();
@@ -157,7 +157,7 @@ async function ofHouse() {
   await take();
   await go('/house/programs');
   await role('button', 'New key').click();
-  await page.getByLabel('What it is called').fill('Till at the door');
+  await page.getByLabel('Name of the program').fill('Till at the door');
   await role('button', 'Make the key').click();
   await settle();
   await take();

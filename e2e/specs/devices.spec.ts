@@ -13,7 +13,7 @@ test('a tablet is paired by a code, is called by its name, and forgets what it r
   await house.press('New device');
   await house.press('Make a code');
   await house.expectOneFault('Give it a name.');
-  await house.type('What it is called', 'Left tablet');
+  await house.type('Name of the device', 'Left tablet');
   await house.press('Make a code');
   const code = await house.figureText('pairing-code');
 
@@ -36,7 +36,7 @@ test('a tablet is paired by a code, is called by its name, and forgets what it r
   await house.page.reload();
   await house.expectSaid(/Dov R\..*on Left tablet/);
   await house.press('Change Left tablet');
-  await house.press('Take it out of the house');
+  await house.press('Take the device out of the house');
   await house.expectOneFault('Everybody who is signed in on Left tablet is signed out at once');
   await house.press('Take Left tablet out now');
   await house.expectSaid(/taken out just now/);

@@ -11,11 +11,11 @@ test('a till gets a key, its order waits up next on the bar, and its key is ende
   await house.page.goto('/house/programs');
   await house.expectSaid('No program has a key yet.');
   await house.press('New key');
-  await house.type('What it is called', 'Till at the door');
-  await house.type('Where it hears that an order is ready', 'the door');
+  await house.type('Name of the program', 'Till at the door');
+  await house.type('Where the program hears that an order is ready', 'the door');
   await house.press('Make the key');
   await house.expectOneFault('An address begins with http:// or https://.');
-  await house.type('Where it hears that an order is ready', '');
+  await house.type('Where the program hears that an order is ready', '');
   await house.untick('put orders');
   await house.untick('read the book');
   await house.press('Make the key');
@@ -37,7 +37,7 @@ test('a till gets a key, its order waits up next on the bar, and its key is ende
   await house.page.goto('/house/programs');
   await house.expectSaid(/; used just now/);
   await house.press('End the key of Till at the door');
-  await house.press('End it now of Till at the door');
+  await house.press('End the key now of Till at the door');
   await house.expectSaid(/ended just now/);
   expect((await request.get(at('book'), { headers })).status()).toBe(401);
 });

@@ -3,6 +3,7 @@ export {
   backupOld,
   lastPlanned,
   MOST_KEPT,
+  newestWhole,
   nextPlanned,
   OLD_BACKUP_MS,
   USUAL_BACKUP_PLAN,

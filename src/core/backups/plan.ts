@@ -64,3 +64,10 @@ export function backupDue(plan: BackupPlan, newest: number | null, now: EpochMs)
 /** True when the newest backup is too old, or there is none. */
 export const backupOld = (newest: number | null, now: EpochMs): boolean =>
   newest === null || now - epochMs(newest) > OLD_BACKUP_MS;
+
+/** The newest that was restored once and found whole; one that nobody checked is none. @param backups the newest first */
+export const newestWhole = <
+  T extends { readonly checked: number | null; readonly faults: readonly string[] },
+>(
+  backups: readonly T[],
+): T | undefined => backups.find((b) => b.checked !== null && b.faults.length === 0);

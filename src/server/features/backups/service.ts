@@ -1,4 +1,10 @@
-import { backupDue, type BackupPlan, nextPlanned, USUAL_BACKUP_PLAN } from '#core/backups';
+import {
+  backupDue,
+  type BackupPlan,
+  newestWhole,
+  nextPlanned,
+  USUAL_BACKUP_PLAN,
+} from '#core/backups';
 import { epochMs } from '#core/units';
 import type { Backups } from '#contracts/backups';
 import type { Tx } from '../../db/pool';
@@ -87,7 +93,7 @@ export function createBackupService(deps: Deps, place: BackupPlace | null) {
     /** Makes the planned one when it is due; called again and again. Resolves when it has ended. */
     async keepToPlan(): Promise<void> {
       if (place === null || making !== null || now() - lastTry < AGAIN_MS) return;
-      const [newest] = (await backupsIn(place.folder)).filter((b) => b.faults.length === 0);
+      const newest = newestWhole(await backupsIn(place.folder));
       if (!backupDue(await planOf(db), newest?.at ?? null, epochMs(now()))) return;
       lastTry = now();
       await begin(place);

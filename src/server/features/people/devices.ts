@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { and, desc, eq, gt, isNull, ne } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { addDevice, Device, Devices, OpenSession } from '#contracts/devices';
@@ -11,14 +10,11 @@ import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
 import { countTry, deviceKey, forgetMisses, tooManyTries } from './delay';
-import { newToken, tokenHash } from './secrets';
+import { newToken, spokenCode, tokenHash } from './secrets';
 
-/** Letters and figures that nobody mixes up when a code is read out: 40 bits, for a quarter of an hour. */
-const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+/** A code of 40 bits, for a quarter of an hour. */
 const LENGTH = 8;
 const CODE_MS = 15 * 60_000;
-const newCode = (): string =>
-  Array.from({ length: LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
 /** As it is typed: "abcd-efgh" is "ABCDEFGH". */
 const asCode = (typed: string): string => typed.toUpperCase().replace(/[\s-]/g, '');
 
@@ -87,7 +83,7 @@ export function createDeviceService(deps: Deps) {
   }
   /** A code from now on; what was typed before opens nothing. */
   async function giveCode(tx: Tx, id: string, codeId: string): Promise<string> {
-    const code = newCode();
+    const code = spokenCode(LENGTH);
     await tx
       .update(devices)
       .set({ codeId, codeHash: tokenHash(code), codeUntil: new Date(now() + CODE_MS) })

@@ -1,4 +1,4 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash, randomBytes, randomInt } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 
 /** OWASP's floor for Argon2id (19 MiB, 2 passes); the library's default variant is Argon2id. */
@@ -11,3 +11,9 @@ export const secretMatches = (hashed: string, secret: string): Promise<boolean> 
 export const newToken = (): string => randomBytes(32).toString('base64url');
 export const tokenHash = (token: string): string =>
   createHash('sha256').update(token).digest('hex');
+
+/** Letters and figures that nobody mixes up when a code is read out. */
+const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+/** A code that is read out: five random bits a sign. */
+export const spokenCode = (length: number): string =>
+  Array.from({ length }, () => SIGNS[randomInt(SIGNS.length)]).join('');

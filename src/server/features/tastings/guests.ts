@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { and, eq, gt, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import {
@@ -17,18 +16,15 @@ import type { Deps } from '../../deps';
 import { instantOf } from '../../http/clocks';
 import { AppError } from '../../http/errors';
 import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
-import { countTry, forgetMisses, guestKey, newToken, tokenHash } from '../people';
+import { countTry, forgetMisses, guestKey, newToken, spokenCode, tokenHash } from '../people';
 import { allTeas, vocabularyOf } from '../teas';
 import { eventsAt, type Found, lockTasting, tastingById } from './repository';
 import { writeAct } from './writeAct';
 
 // Guests at a table: a name and a seat, by a code, for an hour. No account, and nothing else of the house.
 
-/** Letters and figures that nobody mixes up when a code is read out. */
-const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const LENGTH = 6;
-export const newGuestCode = (): string =>
-  Array.from({ length: LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
+export const newGuestCode = (): string => spokenCode(LENGTH);
 /** A code from now on, and until when. */
 export const guestHour = (now: number) => ({
   guestCode: newGuestCode(),

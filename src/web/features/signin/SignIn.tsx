@@ -66,8 +66,8 @@ export function SignInPage({ house, onLeave }: { house: House; onLeave?: () => v
           {house.device?.revoked && (
             <div className="mt-3">
               <Note bad>
-                <b>This device was taken out of the house.</b> It has forgotten what it had read.
-                Ask a lead for a new code.
+                <b>This device was taken out of the house.</b> The device has forgotten what it had
+                read. Ask a lead for a new code.
               </Note>
             </div>
           )}

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { backupOld } from '#core/backups';
+import { backupOld, newestWhole } from '#core/backups';
 import type { Backups } from '#contracts/backups';
 import { useBackupsQuery, useMakeBackupMutation } from '../../../entities/exchange/backupsApi';
 import { useNow } from '../../../platform/clock';
@@ -53,7 +53,7 @@ function AllBackups() {
 
 function OwnBackups({ backups, folder }: { backups: Backups; folder: string }) {
   const now = useNow(60_000);
-  const [newest] = backups.backups.filter((b) => b.faults.length === 0);
+  const newest = newestWhole(backups.backups);
   return (
     <main className="page split whole house-page">
       <section className="work" role="group" tabIndex={0} aria-label="Backups">

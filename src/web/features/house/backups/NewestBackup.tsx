@@ -1,4 +1,4 @@
-import { backupOld } from '#core/backups';
+import { backupOld, newestWhole } from '#core/backups';
 import { useBackupsQuery } from '../../../entities/exchange/backupsApi';
 import { useNow } from '../../../platform/clock';
 import { agoText } from '../../../ui/days';
@@ -9,13 +9,13 @@ export function NewestBackup() {
   const now = useNow(60_000);
   if (!data) return null;
   if (data.folder === null) return 'Made where your database server is';
-  const [newest] = data.backups.filter((b) => b.faults.length === 0);
+  const newest = newestWhole(data.backups);
   if (!backupOld(newest?.at ?? null, now))
     return `The newest was made ${agoText(newest?.at ?? now, now)}`;
   return (
     <b role="alert" className="text-warn">
       {newest
-        ? `The newest is more than two days old: it was made ${agoText(newest.at, now)}`
+        ? `The newest backup is too old: made ${agoText(newest.at, now)}`
         : 'None yet: a fault of the disk would take everything'}
     </b>
   );

@@ -28,14 +28,14 @@ export function DeviceForm({ onDone }: { onDone: () => void }) {
       <TextField
         form={form}
         name="name"
-        label="What it is called"
+        label="Name of the device"
         hint="Left tablet, phone of the kitchen"
       />
       {sites.length > 1 && (
         <SelectField
           form={form}
           name="siteId"
-          label="Where it is"
+          label="Place of the device"
           options={sites.map((s) => [s.id, s.name] as const)}
         />
       )}

@@ -124,7 +124,7 @@ function DeviceChanges({ device, onDone }: { device: Device; onDone: () => void 
             disabled={revoking.isLoading}
             onClick={oneTap(() => void takeOut())}
           >
-            {sure ? `Take ${device.name} out now` : 'Take it out of the house'}
+            {sure ? `Take ${device.name} out now` : 'Take the device out of the house'}
           </button>
         )}
       </div>

@@ -17,7 +17,7 @@ export function PairingCode({
         {code}
       </p>
       <p className="small">
-        The code is good for 15 minutes and for one device. It is shown only here.
+        The code is good for 15 minutes and for one device. The code is shown only here.
       </p>
       <div>
         <button type="button" className="btn" onClick={onDone}>

@@ -42,7 +42,7 @@ export function ProgramForm({ onDone }: { onDone: () => void }) {
   });
   return (
     <form className="form" noValidate onSubmit={(e) => void save(e)}>
-      <TextField form={form} name="name" label="What it is called" hint="Till at the door" />
+      <TextField form={form} name="name" label="Name of the program" hint="Till at the door" />
       {sites.length > 1 && (
         <SelectField
           form={form}
@@ -52,7 +52,7 @@ export function ProgramForm({ onDone }: { onDone: () => void }) {
         />
       )}
       <fieldset className="min-w-0">
-        <legend>What it may do</legend>
+        <legend>What the program may do</legend>
         {PROGRAM_RIGHTS.map((right) => (
           <CheckField key={right} form={form} name={right} label={RIGHTS[right]} />
         ))}
@@ -65,7 +65,7 @@ export function ProgramForm({ onDone }: { onDone: () => void }) {
       <TextField
         form={form}
         name="hook"
-        label="Where it hears that an order is ready"
+        label="Where the program hears that an order is ready"
         hint="An address of the program, http:// or https://. Empty: the program asks."
       />
       <NotSaved error={adding.error} />

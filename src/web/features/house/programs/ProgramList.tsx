@@ -28,7 +28,7 @@ export function ProgramList({ programs }: { programs: readonly Program[] }) {
                 disabled={ending.isLoading}
                 onClick={oneTap(() => (sure === p.id ? void end(p.id) : setSure(p.id)))}
               >
-                {sure === p.id ? 'End it now' : 'End the key'}
+                {sure === p.id ? 'End the key now' : 'End the key'}
                 <span className="visually-hidden"> of {p.name}</span>
               </button>
             )}
