@@ -1,9 +1,9 @@
-// npm run soak -- live|crash|offline [...]: long runs under load, printing JSON. Never part of the tests.
+// npm run soak -- live|crash|offline|cluster [...]: long runs under load, printing JSON. Never part of the tests.
 const [what = '', ...rest] = process.argv.slice(2);
 process.env.LIMNOS_SAY = 'stderr';
-if (!['live', 'crash', 'offline'].includes(what)) {
+if (!['live', 'crash', 'offline', 'cluster'].includes(what)) {
   process.stderr.write(
-    'npm run soak -- live [seconds] [clients] [writes a second] | crash [minutes] | offline [brews]\n',
+    'npm run soak -- live [seconds] [clients] [writes a second] | crash [minutes] | offline [brews] | cluster [minutes] [seed]\n',
   );
   process.exit(2);
 }

@@ -48,9 +48,9 @@ export function isAlive(pid, mark) {
 
 /** After a crash its log is worked through first, which takes a while. */
 const STARTS_WITHIN_MS = 120_000;
-async function answers(port) {
+export async function answers(port, host = '127.0.0.1') {
   return new Promise((resolve) => {
-    const s = connect(port, '127.0.0.1');
+    const s = connect(port, host);
     s.once('data', () => {
       s.destroy();
       resolve(true);
@@ -63,19 +63,20 @@ async function answers(port) {
   });
 }
 
-function install(folder) {
+/** The folder of a server's data, made when it is not there yet. `user`: the one it runs as. */
+export function install(folder, user = process.getuid?.() === 0 ? 'root' : '') {
   const made = join(folder, '.made');
   const data = join(folder, 'mariadb');
   if (existsSync(made)) return data;
   rmSync(data, { recursive: true, force: true }); // half made by a killed run
   mkdirSync(data, { recursive: true });
-  const root = process.getuid?.() === 0 ? ['--user=root'] : [];
+  const as = user ? [`--user=${user}`] : [];
   const done = spawnSync(
     'mariadb-install-db',
     [
       '--no-defaults',
       `--datadir=${data}`,
-      ...root,
+      ...as,
       '--auth-root-authentication-method=socket',
       '--skip-test-db',
       '--skip-name-resolve',
@@ -121,11 +122,13 @@ export async function startMariadb(folder, databases, how = {}) {
     }
   }
 }
-const newPassword = () => randomBytes(18).toString('base64url');
+export const newPassword = () => randomBytes(18).toString('base64url');
 /** What it takes to back up at one instant, and to go on from there by the log of changes. */
 const KEEPER_RIGHTS = 'RELOAD, PROCESS, BINLOG MONITOR, BINLOG ADMIN, BINLOG REPLAY, SET USER';
 /** The running application reads and writes; tables, and what guards them, are the owner's to change. */
-const APPLICATION_RIGHTS = 'SELECT, INSERT, UPDATE, DELETE, EXECUTE';
+export const APPLICATION_RIGHTS = 'SELECT, INSERT, UPDATE, DELETE, EXECUTE';
+export const createDatabase = (name) =>
+  `CREATE DATABASE IF NOT EXISTS \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci;`;
 async function startOnce(
   folder,
   databases,
@@ -148,10 +151,7 @@ async function startOnce(
   writeFileSync(
     init,
     [
-      ...databases.map(
-        (d) =>
-          `CREATE DATABASE IF NOT EXISTS \`${d}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci;`,
-      ),
+      ...databases.map(createDatabase),
       `CREATE OR REPLACE USER 'limnos'@'127.0.0.1' IDENTIFIED BY '${password}';`,
       "GRANT ALL ON `limnos%`.* TO 'limnos'@'127.0.0.1';",
       `CREATE OR REPLACE USER 'limnos_app'@'127.0.0.1' IDENTIFIED BY '${appPassword}';`,

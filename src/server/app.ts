@@ -37,6 +37,7 @@ import { type Disk, diskOf, needRoom, tellDisk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
 import { type ReadSession, routes, type Signed } from './http/route';
+import { healthRoutes, timed } from './operations';
 
 export type AppDeps = Deps & {
   readonly log: Logger;
@@ -48,6 +49,8 @@ export type AppDeps = Deps & {
   readonly checkResponses?: boolean;
   /** Its backups; absent: its records lie elsewhere. */ readonly backups?: BackupService;
   /** How the house is reached from its own network. */ readonly shop?: () => Shop | null;
+  /** Given when the process is about to end: it answers what was asked, and takes nothing new. */
+  readonly stopping?: AbortSignal;
 };
 
 /** What leaves the house as a file of records. */
@@ -86,6 +89,13 @@ export function createApp(deps: AppDeps): Express {
       res.setHeader('strict-transport-security', 'max-age=15552000');
     next();
   });
+  app.use((_req, res, next) => {
+    // A device that kept its connection opens another, to a process that stays.
+    if (deps.stopping?.aborted) res.setHeader('connection', 'close');
+    next();
+  });
+  app.use(timed);
+  app.use(healthRoutes(deps));
   app.use(compression());
   app.use('/api', (_req, res, next) => {
     // Every answer tells the time, so that a device can set its clock by it.
@@ -105,6 +115,7 @@ export function createApp(deps: AppDeps): Express {
     brewsByIds: (ids) => brewsByIds(deps.db, ids),
     ordersAt: (siteId) => waitingOrders(deps.db, siteId),
   });
+  deps.stopping?.addEventListener('abort', () => live.close());
   const readSession: ReadSession = async (req) => {
     const token = cookieOf(req);
     return token ? accounts.sessions.read(token) : null;

@@ -5,6 +5,12 @@ const Env = z.object({
   /** The same database for who may change its tables; empty: `DATABASE_URL` may. */
   LIMNOS_OWNER_DATABASE_URL: z.string().default(''),
   PORT: z.coerce.number().int().min(0).max(65535).default(8137),
+  /** A database that does not answer at all for so long, ms, ends this process, to be started anew; 0: it waits. */
+  LIMNOS_RECORDS_WITHIN: z.coerce.number().int().min(0).default(0),
+  /** Where Prometheus reads, on loopback alone; empty: nowhere. 0 takes any free one. */
+  LIMNOS_METRICS_PORT: z
+    .union([z.literal(''), z.coerce.number().int().min(0).max(65535)])
+    .default(''),
   LIMNOS_WEB: z.string().default('dist/web'),
   LIMNOS_MIGRATIONS: z.string().default('drizzle'),
   LIMNOS_DEMO_DAYS: z.coerce.number().int().min(0).max(400).default(21),

@@ -11,6 +11,7 @@ import { backupPlaceOf, createBackupService } from './features/backups';
 import { keepTelling } from './features/programs';
 import { helpServer, secureServer, type Shop, shopAt } from './features/shop';
 import { diskOf } from './http/disk';
+import { metricsApp, watchRecords } from './operations';
 import { openWork } from './work/pool';
 
 const config = readConfig(process.env);
@@ -75,6 +76,7 @@ keepTelling({ db, now, work }, (error) => log.error(error, 'messages'));
 
 // The page that helps devices in needs the port of the house, and the house's own page that of the help.
 let shop: Shop | null = null;
+const ending = new AbortController();
 const app = createApp({
   db,
   now,
@@ -87,6 +89,7 @@ const app = createApp({
   disk: diskOf(config.LIMNOS_DISK, config.LIMNOS_DISK_LOW),
   backups,
   shop: () => shop,
+  stopping: ending.signal,
 });
 const server: Server = secure
   ? secureServer(app, config.LIMNOS_TLS_CERT, config.LIMNOS_TLS_KEY)
@@ -105,22 +108,44 @@ if (secure) {
   );
   answerHelp = helpServer(shop);
 }
-const ready = { ready: true, port, signIns, shop, helpPort: help ? portOf(help) : null };
+const metrics = config.LIMNOS_METRICS_PORT === '' ? null : createServer(metricsApp(db));
+const metricsPort = metrics
+  ? await listening(metrics, Number(config.LIMNOS_METRICS_PORT), '127.0.0.1')
+  : null;
+const ready = {
+  ready: true,
+  port,
+  metricsPort,
+  signIns,
+  shop,
+  helpPort: help ? portOf(help) : null,
+};
 if (process.send) process.send(ready);
 else console.log(JSON.stringify(ready));
 
-let stopping = false;
+/** What was asked before the end has so long to be answered, ms; what is not is asked again by the page. */
+const FINISH_MS = 3500;
+/** Takes nothing new, lets the pages' streams go, answers what was asked, and ends. */
 function stop() {
-  if (stopping) return;
-  stopping = true;
-  void work.close();
-  help?.close();
-  help?.closeAllConnections();
-  server.close(() => void pool.end().finally(() => process.exit(0)));
+  if (ending.signal.aborted) return;
+  ending.abort();
+  for (const other of [help, metrics]) {
+    other?.close();
+    other?.closeAllConnections();
+  }
+  server.close(() => {
+    void work.close();
+    void pool.end().finally(() => process.exit(0));
+  });
   server.closeIdleConnections();
-  setTimeout(() => process.exit(0), 3000).unref();
-  setTimeout(() => server.closeAllConnections(), 500).unref();
+  setTimeout(() => process.exit(0), FINISH_MS + 500).unref();
+  setTimeout(() => server.closeAllConnections(), FINISH_MS).unref();
 }
+if (config.LIMNOS_RECORDS_WITHIN > 0)
+  watchRecords(config.DATABASE_URL, config.LIMNOS_RECORDS_WITHIN, () => {
+    log.error('the database is silent: this process ends');
+    process.exit(1);
+  });
 process.on('SIGTERM', stop);
 process.on('SIGINT', stop);
 process.on('disconnect', stop);

@@ -28,14 +28,18 @@ export const openDb = (pool: Pool): Db =>
 
 /** Where the migrations keep which of them were run. */
 export const MIGRATIONS_TABLE = '__drizzle_migrations';
+/** A database of several servers has no locks by name: whoever runs it brings one process up to date first. */
+const NO_NAMED_LOCKS = 1235;
 /** Brings the schema up to date; one process at a time. */
 export async function migrateDb(pool: Pool, db: Db, folder: string): Promise<void> {
   const lock = await pool.getConnection();
   try {
-    await lock.query("select get_lock('limnos.migrate', 60)");
+    await lock.query("select get_lock('limnos.migrate', 60)").catch((error: { errno?: number }) => {
+      if (error.errno !== NO_NAMED_LOCKS) throw error;
+    });
     await migrate(db as never, { migrationsFolder: folder, migrationsTable: MIGRATIONS_TABLE });
-    await lock.query("select release_lock('limnos.migrate')");
   } finally {
-    lock.release();
+    // Its locks end with it.
+    lock.destroy();
   }
 }

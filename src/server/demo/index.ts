@@ -72,7 +72,7 @@ export async function resetDemo(db: Db, when: When): Promise<SignIn[]> {
 async function makeNew(db: Db, when: When): Promise<void> {
   await inTransaction(db, async (tx) => {
     await wipe(tx);
-    // Fitting a tea opens a transaction of its own: inside this one it is a savepoint.
+    // Fitting a tea opens a transaction of its own: inside this one it is a part of it.
     await fill(tx as unknown as Db, when);
   });
 }

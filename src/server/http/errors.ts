@@ -51,9 +51,14 @@ const AWAY = new Set([
 /** No room: in the log, in a table, for a temporary file, on the device (ER_DISK_FULL, ER_RECORD_FILE_FULL, ...). */
 const DISK_FULL = new Set([3, 28, 1021, 1026, 1114]);
 
-/** Deadlock, lock wait, stale snapshot: the whole transaction may be tried again. */
+/** A database of several servers that is not ready: this one has lost the others, or is joining them. */
+const NOT_READY = 1047;
+/** Deadlock or conflict with another server, lock wait, stale snapshot: the whole transaction may be tried again. */
+const TRANSIENT = new Set([1213, 1205, 1020, NOT_READY]);
 export const isTransient = (error: unknown): boolean =>
-  [1213, 1205, 1020].includes(driverError(error).errno ?? 0);
+  TRANSIENT.has(driverError(error).errno ?? 0);
+/** Shutting down, killed, not ready, or broken off in its commit: nobody can say yet what it kept. */
+const UNREACHED = new Set([1053, 1927, NOT_READY, 1180]);
 
 /** Database errors, translated once. */
 export function fromDatabase(error: unknown): unknown {
@@ -77,7 +82,7 @@ export function fromDatabase(error: unknown): unknown {
       {},
       { cause: error },
     );
-  if (e.fatal || (e.code && AWAY.has(e.code)) || e.errno === 1053 || e.errno === 1927) {
+  if (e.fatal || (e.code && AWAY.has(e.code)) || UNREACHED.has(e.errno ?? 0)) {
     return new AppError(
       'database.away',
       503,

@@ -16,6 +16,7 @@ import type {
   takeColdRecord,
   takeFridgeReadings,
 } from '#contracts/batches';
+import { atOneMoment } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { batches, batchEvents, fridgeGaps, fridgeReadings } from '../../db/schema';
 import type { Deps } from '../../deps';
@@ -68,7 +69,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
   return {
     /** Read at one moment: a batch without what was just done to it, beside the event, would be wrong. */
     cold: (siteId: string): Promise<Cold> =>
-      db.transaction(async (tx) => ({
+      atOneMoment(db, async (tx) => ({
         now: now(),
         batches: await batchesAt(tx, siteId, now() - ENDED_SHOWN),
         ...(await fridgeAirSince(tx, siteId, now() - READINGS_SHOWN)),

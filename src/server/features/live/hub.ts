@@ -4,6 +4,7 @@ import type { Brew, Order } from '#contracts/brews';
 import type { LiveEvent } from '#contracts/live';
 import { feed, feedHeads } from '../../db/schema';
 import type { Deps } from '../../deps';
+import { livePages } from '../../operations';
 
 // One reader of the feed in each process: whoever wrote, here or in another process, every page hears it from the
 // table.
@@ -19,6 +20,8 @@ const MOST_WAITING_BYTES = 4_000_000;
 /** What is older is forgotten: a page that was away longer reads the bar again. */
 const KEPT_MS = 24 * 3_600_000;
 const SWEEP_MS = 600_000;
+/** Records that did not answer for so long: pages are let go and come back, behind a proxy to another process. */
+const AWAY_MS = 4000;
 
 type Client = {
   /** Who listens: a person, or a locked tablet by its name. */ readonly name: string;
@@ -33,6 +36,7 @@ type Room = {
   seq: number;
   readonly clients: Set<Client>;
   looking: boolean;
+  /** Since when its records have not answered; null: they do. */ away: number | null;
   soon: boolean;
 };
 export type ReadSite = {
@@ -97,7 +101,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
     client.res.write(text);
   }
   function leave(room: Room, client: Client) {
-    room.clients.delete(client);
+    if (room.clients.delete(client)) livePages.dec();
     client.res.end();
     if (room.clients.size === 0) rooms.delete(room.siteId);
     if (rooms.size === 0 && looker) {
@@ -126,6 +130,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
     room.looking = true;
     try {
       const head = await headOf(room.siteId);
+      room.away = null;
       if (head <= room.seq) return;
       const from = room.seq;
       const frames = head - from > CATCH_UP ? null : await framesAfter(room.siteId, from, head);
@@ -137,6 +142,9 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       }
     } catch {
       // The database is away: pages keep what they have, and the next look tells what they missed.
+      room.away ??= performance.now();
+      if (performance.now() - room.away > AWAY_MS)
+        for (const c of [...room.clients]) leave(room, c);
     } finally {
       room.looking = false;
     }
@@ -207,6 +215,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
         seq: head,
         clients: new Set<Client>(),
         looking: false,
+        away: null,
         soon: false,
       };
       rooms.set(siteId, room);
@@ -222,6 +231,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       res.write(`retry: 1000\n${frame({ kind: 'hello', now: now(), seq: start })}`);
       if (ahead) res.write(frame({ kind: 'reread', seq: start }, start));
       room.clients.add(client);
+      livePages.inc();
       leaves = () => leave(room, client);
       looker ??= setInterval(() => {
         for (const r of rooms.values()) void look(r);

@@ -16,6 +16,7 @@ import type {
   SignEventBody,
   SpoonWeighing,
 } from '#contracts/training';
+import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { drillAnswers, house, signEvents, spoonWeighings } from '../../db/schema';
 import type { Deps } from '../../deps';
@@ -128,7 +129,7 @@ export function createTrainingService(deps: Deps) {
       mustWorkAt(who, given.siteId);
       const judgement = await deps.work.run(TRAINING_TASKS.judge, task);
       if (!judgement) throw invalid({ task: 'This question cannot be: nothing was kept.' });
-      return db.transaction(async (tx) => {
+      return inTransaction(db, async (tx) => {
         await lockSite(tx, given.siteId);
         const there = await answerById(tx, given.id);
         if (there) return asAnswer(own(there, who));
@@ -146,7 +147,7 @@ export function createTrainingService(deps: Deps) {
       { siteId, at, ...given }: z.infer<typeof addSpoonWeighing.body>,
       who: Signed,
     ): Promise<SpoonWeighing> =>
-      db.transaction(async (tx) => {
+      inTransaction(db, async (tx) => {
         mustWorkAt(who, siteId);
         await lockSite(tx, siteId);
         const there = await weighingById(tx, given.id);
@@ -164,7 +165,7 @@ export function createTrainingService(deps: Deps) {
       }),
     /** Its own person says that the question is wrong. */
     dispute: (id: string, who: Signed): Promise<DrillAnswer> =>
-      db.transaction(async (tx) => {
+      inTransaction(db, async (tx) => {
         const there = own(await requireAnswer(tx, id), who);
         // What a lead has settled stays settled.
         if (there.dispute === null)
