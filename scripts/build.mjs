@@ -9,7 +9,12 @@ import { serverBundle } from './lib/serverBundle.mjs';
 
 await build({ logLevel: 'warn' });
 await bundle({
-  entryPoints: ['src/server/main.ts', 'src/server/worker.ts', 'src/server/newPassphrase.ts'],
+  entryPoints: [
+    'src/server/main.ts',
+    'src/server/worker.ts',
+    'src/server/newPassphrase.ts',
+    'src/server/wholeHouse.ts',
+  ],
   outdir: 'dist/server',
   ...serverBundle,
 });

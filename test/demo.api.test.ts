@@ -89,10 +89,11 @@ async function filesOf(): Promise<Record<string, string[]>> {
     exportTasting: [...ofTasting('marks.csv'), ...ofTasting('marks.json')],
     exportBrews: ['/api/log/brews.csv', '/api/log/brews.json'],
     exportBook: ['/api/exchange/book.json'],
+    exportHouse: ['/api/house.zip'],
     exportTable: TABLES.map((t) => `/api/exchange/${t}.csv`),
   };
 }
-const isFile = (path: string) => /\.(pdf|csv|json|:form)$/.test(path);
+const isFile = (path: string) => /\.(pdf|csv|json|zip|:form)$/.test(path);
 
 test('every print and every export of the demo comes, and is what it says it is', async () => {
   const files = await filesOf();

@@ -117,6 +117,8 @@ export const undoImport = endpoint(ROUTES.undoImport, {
   response: Import,
 });
 export const exportBook = endpoint(ROUTES.exportBook, { response: Bytes });
+/** Everything, in open forms, as one ZIP file. */
+export const exportHouse = endpoint(ROUTES.exportHouse, { response: Bytes });
 export const exportTable = endpoint(ROUTES.exportTable, {
   params: z.strictObject({ table: z.enum(TABLES) }),
   query: z.strictObject({ comma: z.enum(['point', 'comma']).default('point') }),

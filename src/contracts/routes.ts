@@ -54,6 +54,7 @@ export const ROUTES = {
   listImports: { method: 'GET', path: '/api/exchange/imports', access: 'lead' },
   undoImport: { method: 'POST', path: '/api/exchange/imports/:id/undo', access: 'lead' },
   exportBook: { method: 'GET', path: '/api/exchange/book.json', access: 'lead' },
+  exportHouse: { method: 'GET', path: '/api/house.zip', access: 'lead' },
   exportTable: { method: 'GET', path: '/api/exchange/:table.csv', access: 'lead' },
   getHistory: { method: 'GET', path: '/api/history/:thing/:id', access: 'brewer' },
   getHouse: { method: 'GET', path: '/api/house', access: 'public' },

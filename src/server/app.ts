@@ -33,6 +33,7 @@ import { tastingRoutes } from './features/tastings';
 import { teaRoutes } from './features/teas';
 import { trainingRoutes } from './features/training';
 import { vesselRoutes } from './features/vessels';
+import { wholeHouseRoutes } from './features/wholeHouse';
 import { type Disk, diskOf, needRoom, tellDisk } from './http/disk';
 import { AppError, errorHandler } from './http/errors';
 import { sameOrigin } from './http/origin';
@@ -152,6 +153,7 @@ export function createApp(deps: AppDeps): Express {
   printRoutes(on, deps);
   historyRoutes(on, deps);
   exchangeRoutes(on, deps);
+  wholeHouseRoutes(on, deps);
   openApiRoutes(on);
   backupRoutes(on, deps.backups ?? createBackupService(deps, null));
   shopRoutes(on, deps.shop ?? (() => null), live);

@@ -1,8 +1,8 @@
 import { drizzle } from 'drizzle-orm/mysql2';
-import type { PoolConnection } from 'mysql2/promise';
+import type { Pool } from 'mysql2/promise';
 import { isTransient } from '../http/errors';
 import { transactionsAgain } from '../operations/metrics';
-import type { Db, Tx } from './pool';
+import { type Db, poolOf, type Tx } from './pool';
 
 const TRIES = 8;
 /** Up to so long before it is run again, ms, more with each try; by chance, so that two do not meet again. */
@@ -19,9 +19,7 @@ async function onOneConnection<T>(
   isolation: Isolation,
   work: (tx: Tx) => Promise<T>,
 ): Promise<T> {
-  const { $client: pool } = db as unknown as {
-    $client: { getConnection?: () => Promise<PoolConnection> };
-  };
+  const pool: Partial<Pool> = poolOf(db);
   // Inside another transaction it is a part of that one.
   if (!pool.getConnection) return work(db);
   const connection = await pool.getConnection();

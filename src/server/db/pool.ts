@@ -26,6 +26,9 @@ export function openPool(url: string): Pool {
 export const openDb = (pool: Pool): Db =>
   drizzle(pool as never, { schema, mode: 'planetscale' }) as unknown as Db;
 
+/** What `openDb` was given; a transaction has a connection there instead. */
+export const poolOf = (db: Db): Pool => (db as unknown as { $client: Pool }).$client;
+
 /** Where the migrations keep which of them were run. */
 export const MIGRATIONS_TABLE = '__drizzle_migrations';
 /** A database of several servers has no locks by name: whoever runs it brings one process up to date first. */

@@ -22,6 +22,7 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   readCalendar: 'What is to be done for cold batches, as iCalendar',
   getHistory: 'What was changed in a record, by whom',
   exportBook: 'The exchanged book, as JSON',
+  exportHouse: 'Everything in open forms, as one ZIP file',
   exportTable: 'A part of the exchanged book, as CSV',
   previewImport: 'What an import would change; changes nothing',
   getDevices: 'Devices of the house, and who is signed in on which',

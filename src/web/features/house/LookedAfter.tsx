@@ -22,8 +22,8 @@ export function LookedAfter() {
         <Row to="/house/audit" name="Who did what">
           Sign-ins, refusals, changes, files that left
         </Row>
-        <Row to="/house/exchange" name="The book, out and in">
-          As JSON and CSV, with a look at what an import would change
+        <Row to="/house/exchange" name="Out and in">
+          The book as JSON and CSV, with a look at what an import would change; the whole house
         </Row>
       </ul>
     </section>

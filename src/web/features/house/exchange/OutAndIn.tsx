@@ -1,4 +1,5 @@
 import { TABLES } from '#contracts/exchange';
+import { ROUTES } from '#contracts/routes';
 import { useImportsQuery } from '../../../entities/exchange/api';
 import { Before } from './Outcome';
 
@@ -57,6 +58,26 @@ export function OutAndIn({ onChoose, wrong }: { onChoose: () => void; wrong: str
           </li>
         ))}
       </ul>
+      <h2 className="mt-6">
+        The whole house<small>to leave with, to look into, to begin elsewhere</small>
+      </h2>
+      <ul className="take-out">
+        <li>
+          <b>Everything</b>
+          <span className="small">
+            brews, cups, tastings, cold batches, training, people and pictures as JSON Lines and CSV
+            with their schemas. PINs, keys and paired devices stay behind
+          </span>
+          <a className="btn slim" href={ROUTES.exportHouse.path} download>
+            ZIP
+          </a>
+        </li>
+      </ul>
+      <p className="small mt-2">
+        Names of people are in it. It goes in again on a machine with an empty house, with{' '}
+        <code>npm run whole-house</code>. To guard against loss use Backups: a backup is checked and
+        can be sealed.
+      </p>
       <h2 className="mt-6">Brought in before</h2>
       {(data?.imports ?? []).length === 0 ? (
         <p className="small">Nothing yet.</p>
