@@ -3,7 +3,7 @@ const [what = '', ...rest] = process.argv.slice(2);
 process.env.LIMNOS_SAY = 'stderr';
 if (!['live', 'crash', 'offline', 'cluster'].includes(what)) {
   process.stderr.write(
-    'npm run soak -- live [seconds] [clients] [writes a second] | crash [minutes] | offline [brews] | cluster [minutes] [seed]\n',
+    'npm run soak -- live [seconds] [clients] [writes a second] [processes] | crash [minutes] | offline [brews] | cluster [minutes] [seed]\n',
   );
   process.exit(2);
 }

@@ -3,6 +3,7 @@
 //   --demo        the demo, also when there is a real house
 //   --reset-demo  the demo made new, and nothing else
 //   --shop        over HTTPS to the shop's own network, for its tablets; with any of the others
+//   --processes=3 so many processes of the application behind nginx, for a machine with several cores; not with --shop
 import { join } from 'node:path';
 import { startApplication } from './lib/application.mjs';
 import { keepChanges } from './lib/changes.mjs';
@@ -14,10 +15,16 @@ import { keepUp } from './lib/supervise.mjs';
 import { claimWord } from './lib/words.mjs';
 
 const flags = new Set(process.argv.slice(2));
+const many = [...flags].find((f) => f.startsWith('--processes='));
 for (const f of flags)
-  if (!['--empty', '--demo', '--reset-demo', '--shop'].includes(f))
-    giveUp(`${f} is not known here: --empty, --demo, --reset-demo or --shop.`);
+  if (!['--empty', '--demo', '--reset-demo', '--shop', many].includes(f))
+    giveUp(`${f} is not known here: --empty, --demo, --reset-demo, --shop or --processes=3.`);
 const shop = flags.has('--shop');
+const processes = many ? Number(many.split('=')[1]) : 1;
+if (!Number.isInteger(processes) || processes < 1 || processes > 32)
+  giveUp('--processes is a number from 1 to 32, usually that of the machine’s cores.');
+if (shop && processes > 1)
+  giveUp('--shop serves by one process. For more behind HTTPS see docs/scale.md.');
 /** Of the house; in a shop that of HTTPS, and the plain page that helps devices in has the usual one. */
 const FIRST_PORT = shop ? 8443 : 8137;
 /** Certificates are looked at so often while it runs. */
@@ -26,6 +33,7 @@ const ownDatabase = !process.env.DATABASE_URL;
 
 if (ownDatabase)
   needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' });
+if (processes > 1) needPackages({ nginx: 'nginx-light' });
 needModules();
 needBuild();
 
@@ -42,10 +50,13 @@ if (flags.has('--empty')) markReal(where.real);
 
 let database = null;
 let server = null;
+/** Of several processes the others, and the proxy in front of all. */
+const beside = [];
 let stopping = false;
 async function stop(code = 0) {
   if (stopping) return;
   stopping = true;
+  for (const one of [...beside].reverse()) await one.stop();
   await server?.stop();
   await database?.stop();
   leave();
@@ -134,24 +145,54 @@ if (flags.has('--reset-demo')) seed = 'reset-demo';
 const word = real ? claimWord() : '';
 const tls = shop ? await shopFiles() : {};
 
-server = await first('The server', async () => {
-  const one = await startApplication({
+const serve = (at, over = {}) =>
+  startApplication({
     DATABASE_URL: databaseUrl,
     LIMNOS_OWNER_DATABASE_URL: ownerUrl,
-    PORT: String(port),
+    PORT: String(at),
     LIMNOS_SEED: seed,
     LIMNOS_CLAIM_WORD: word,
     LIMNOS_DISK: ownDatabase ? folder : '',
     LIMNOS_BACKUPS: ownDatabase ? join(folder, 'backups') : '',
     LIMNOS_BACKUP_PROGRAM: `scripts/backup.mjs${real ? '' : ' --demo'}`,
+    ...(processes > 1 && { LIMNOS_TRUSTED_PROXIES: '127.0.0.1' }),
     ...tls,
+    ...over,
   });
-  port = one.port;
+/** Behind a proxy the processes have ports of their own. */
+let firstPort = processes > 1 ? await freePort() : port;
+server = await first('The server', async () => {
+  const one = await serve(firstPort);
+  firstPort = one.port;
+  if (processes === 1) port = one.port;
   if (shop) tls.LIMNOS_HELP_PORT = String(one.helpPort);
   // Once made new, a demo is kept.
   if (seed === 'reset-demo') seed = 'demo';
   return one;
 });
+if (processes > 1) {
+  const { startNginx } = await import('./lib/nginx.mjs');
+  const ports = [firstPort];
+  for (let i = 2; i <= processes; i++) {
+    let own = await freePort();
+    const name = `Process ${i} of the server`;
+    beside.push(
+      await first(name, async () => {
+        // One process makes the backups.
+        const one = await serve(own, { LIMNOS_SEED: real ? 'empty' : 'demo', LIMNOS_BACKUPS: '' });
+        own = one.port;
+        return one;
+      }),
+    );
+    ports.push(own);
+  }
+  if (port === 0) port = await freePort();
+  beside.push(
+    await first('nginx', () =>
+      startNginx({ folder: join(folder, 'nginx'), port, processes: ports }),
+    ),
+  );
+}
 const { signIns, shop: reached } = server.now();
 if (reached) {
   say(`\nLimnos is on ${reached.address} in this network.`);

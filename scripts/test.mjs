@@ -16,6 +16,7 @@ needPackages({
   pdftotext: 'poppler-utils',
   certutil: 'libnss3-tools',
   ip: 'iproute2',
+  nginx: 'nginx-light',
 });
 needModules();
 

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
 import { forkApplication } from './application.mjs';
-import { startMariadb } from './mariadb.mjs';
+import { freePort, startMariadb } from './mariadb.mjs';
 import { needBuild, needPackages } from './prepare.mjs';
 
 /** Starts one; `close` ends all of it. */
@@ -17,6 +17,7 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
     name,
     database: await startMariadb(folder, [name], { extra }),
     servers: [],
+    proxy: null,
   };
   /** One more process of the application on the same database; on `port` when it is given. */
   house.serve = async (port = 0) => {
@@ -25,6 +26,7 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
       PORT: String(port),
       LIMNOS_SEED: 'demo',
       LIMNOS_DEMO_DAYS: String(days),
+      LIMNOS_TRUSTED_PROXIES: '127.0.0.1',
       LOG_LEVEL: 'silent',
     });
     const server = {
@@ -39,6 +41,18 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
     house.servers.push(server);
     return server;
   };
+  /** nginx before so many processes; its address. */
+  house.serveMany = async (count) => {
+    const { startNginx } = await import('./nginx.mjs');
+    const ports = [];
+    for (let i = 0; i < count; i++) ports.push((await house.serve()).port);
+    house.proxy = await startNginx({
+      folder: join(folder, 'nginx'),
+      port: await freePort(),
+      processes: ports,
+    });
+    return house.proxy.address;
+  };
   // A script that breaks leaves nothing running.
   for (const what of ['uncaughtException', 'unhandledRejection'])
     process.once(what, (e) => {
@@ -49,6 +63,7 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
     house.database = await startMariadb(folder, [name], { port: house.database.port });
   };
   house.close = async () => {
+    await house.proxy?.stop();
     for (const s of house.servers) await s.end('SIGTERM');
     await house.database.stop();
     rmSync(folder, { recursive: true, force: true });

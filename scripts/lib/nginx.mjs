@@ -1,9 +1,10 @@
 // nginx in front of several processes of the application: one address for the devices, and what one process cannot
 // answer goes to another. With a certificate it speaks HTTPS to the devices and plain HTTP to the processes.
 import { spawn, spawnSync } from 'node:child_process';
-import { chmodSync, mkdirSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { connect } from 'node:net';
 import { join } from 'node:path';
-import { wait } from './mariadb.mjs';
+import { isAlive, wait } from './mariadb.mjs';
 import { cleanEnv } from './prepare.mjs';
 
 /**
@@ -74,9 +75,19 @@ ${
 `;
 }
 
+/** One that a killed run left behind on this very folder; it is known by pid and command line. */
+async function endOrphan(folder) {
+  const note = join(folder, 'pid');
+  const pid = existsSync(note) ? Number(readFileSync(note, 'utf8')) : 0;
+  if (!pid || !isAlive(pid, folder)) return;
+  process.kill(pid, 'SIGTERM');
+  for (let i = 0; i < 100 && isAlive(pid, folder); i++) await wait(50);
+}
+
 /** Starts it. @throws with what it says of its configuration */
 export async function startNginx(of) {
   mkdirSync(of.folder, { recursive: true });
+  await endOrphan(of.folder);
   // Its workers run as another user when it was started by root.
   chmodSync(of.folder, 0o755);
   const file = join(of.folder, 'nginx.conf');
@@ -110,8 +121,7 @@ export async function startNginx(of) {
     },
   };
 }
-async function listens(port) {
-  const { connect } = await import('node:net');
+function listens(port) {
   return new Promise((resolve) => {
     const s = connect(port, '127.0.0.1');
     s.once('connect', () => {

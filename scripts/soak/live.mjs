@@ -1,13 +1,16 @@
-// npm run soak -- live [seconds] [clients] [writes a second]: event-stream clients hear every write once, and how soon.
-// Prints JSON. Ten minutes: node scripts/soak.mjs live 600. Clients run in a process of their own.
+// npm run soak -- live [seconds] [clients] [writes a second] [processes]: event-stream clients hear every write once, and
+// how soon. Several processes stand behind nginx. Prints JSON. Ten minutes: node scripts/soak.mjs live 600. Clients run
+// in a process of their own.
 import { fork } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { needVessels, openHouse, percentile, round, signIn, startBody } from '../lib/house.mjs';
 
-const [seconds = 60, clients = 200, perSecond = 50] = process.argv.slice(2).map(Number);
+const [seconds = 60, clients = 200, perSecond = 50, processes = 1] = process.argv
+  .slice(2)
+  .map(Number);
 const house = await openHouse();
-const server = await house.serve();
-const me = await signIn(server.address);
+const address = processes > 1 ? await house.serveMany(processes) : (await house.serve()).address;
+const me = await signIn(address);
 const vessels = await needVessels(me, 20);
 const teas = me.teas.filter((t) => t.house && t.method === 'pot');
 const brews = [];
@@ -19,13 +22,14 @@ for (let i = 0; i < 12; i++) {
 const ears = fork(new URL('./ears.mjs', import.meta.url), {
   stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
 });
-ears.send({ address: server.address, cookie: me.headers.cookie, clients });
+ears.send({ address, cookie: me.headers.cookie, clients });
 await new Promise((r) => ears.once('message', r));
 
+/** Of all processes together, MB. */
 const rss = () =>
-  Number(
-    /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.child.pid}/status`, 'utf8'))?.[1] ?? 0,
-  ) / 1024;
+  house.servers
+    .map(({ child }) => readFileSync(`/proc/${child.pid}/status`, 'utf8'))
+    .reduce((sum, status) => sum + Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024, 0);
 const memory = [];
 const written = [];
 const delays = [];
@@ -81,6 +85,7 @@ console.log(
   JSON.stringify(
     {
       run: 'live',
+      processes,
       seconds,
       clients,
       wanted: perSecond,
