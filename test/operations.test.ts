@@ -1,9 +1,11 @@
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:net';
 import express from 'express';
+import { pino } from 'pino';
 import request from 'supertest';
 import { inTransaction } from '../src/server/db/inTransaction';
 import { type Db, openDb, openPool } from '../src/server/db/pool';
+import { AppError, errorHandler } from '../src/server/http/errors';
 import { healthRoutes, metricsApp, watchRecords } from '../src/server/operations';
 import { type Fresh, freshHouse } from './house';
 
@@ -68,6 +70,19 @@ describe('health, readiness, metrics', () => {
     const outside = await request(h.app).get('/metrics');
     expect(outside.text).not.toContain('limnos_http_request_seconds');
   });
+});
+
+test('who must wait is told how long, in words and in the header that programs know', async () => {
+  const app = express();
+  app.get('/', () => {
+    throw new AppError('program.wait', 429, 'Too many requests. Wait 7 s.', {
+      details: { wait: 7 },
+    });
+  });
+  app.use(errorHandler(pino({ level: 'silent' })));
+  const refused = await request(app).get('/').expect(429);
+  expect(refused.headers['retry-after']).toBe('7');
+  expect(refused.body.message).toBe('Too many requests. Wait 7 s.');
 });
 
 describe('a transaction that a server of several refuses', () => {

@@ -5,9 +5,12 @@ import request from 'supertest';
 import type { ProgramRight } from '../src/contracts/programs';
 import {
   AGAIN_MS,
+  createProgramKeys,
   createProgramMessages,
   createProgramOrders,
+  MOST_A_MINUTE,
 } from '../src/server/features/programs';
+import { TEST_INSTANT } from './clock';
 import { type Begun, begunHouse, brewBody, newId, work } from './house';
 
 let h: Begun;
@@ -73,6 +76,18 @@ describe('keys', () => {
     await request(h.app).get('/api/bar').set('authorization', `Bearer ${key}`).expect(401);
     await as('x'.repeat(43)).get('bar').expect(401);
     await h.callers.brewer.get('/api/programs').expect(403);
+  });
+  test('a key that asks too often waits for the next minute; another does not', async () => {
+    const [busy, calm] = [await make(['book']), await make(['book'])];
+    const time = { at: TEST_INSTANT + 20_000 };
+    const keys = createProgramKeys({ db: h.db, now: () => time.at, work });
+    for (let i = 0; i < MOST_A_MINUTE; i++) await keys.allow(busy.key, 'book');
+    await expect(keys.allow(busy.key, 'book')).rejects.toMatchObject({
+      ...{ code: 'program.wait', status: 429, extra: { details: { wait: 40 } } },
+    });
+    await keys.allow(calm.key, 'book');
+    time.at += 40_000;
+    await keys.allow(busy.key, 'book');
   });
   test('what cannot be is said beside its field', async () => {
     const given = { id: newId(), siteId: h.ids.site, name: 'Till', rights: ['book'], hook: null };

@@ -42,6 +42,7 @@ export const ERROR_CODES = [
   'key.none',
   'program.key',
   'program.right',
+  'program.wait',
   'calendar.ended',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];

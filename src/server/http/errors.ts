@@ -146,6 +146,9 @@ export const errorHandler =
           message: 'Something went wrong here. What was typed is kept; try again.',
         };
     if (known) refused(req, known, res);
+    // Programs know this header; it says what the body says.
+    const wait = known?.extra.details?.wait;
+    if (known?.status === 429 && typeof wait === 'number') res.setHeader('retry-after', wait);
     res.status(known?.status ?? 500).json(body);
   };
 

@@ -11,6 +11,10 @@ export function mustWorkAt(who: Signed, siteId: string): void {
 export function mayRead(who: Signed, siteId: string): void {
   if (who.role !== 'lead') mustWorkAt(who, siteId);
 }
+/** A site's shelf is looked after by its people; a lead looks after every one. @throws 403 */
+export function mayTend(who: Signed, siteId: string): void {
+  if (who.role !== 'lead') mustWorkAt(who, siteId);
+}
 /** The site a list is of: the one that is asked for, or where somebody is who may not read across. @throws 403 */
 export function siteRead(who: Signed, siteId: string | undefined): string | undefined {
   if (siteId !== undefined) mayRead(who, siteId);

@@ -5,6 +5,7 @@ import type { ErrorCode } from '#contracts/errors';
 import { audit } from '../../db/schema';
 import type { Deps } from '../../deps';
 import type { AppError } from '../../http/errors';
+import { perMinute } from '../../http/perMinute';
 import type { Signed } from '../../http/route';
 
 /** What is refused for who asks, not for how it is written. */
@@ -22,12 +23,10 @@ const REFUSALS: ReadonlySet<ErrorCode> = new Set([
   'key.none',
   'program.key',
   'program.right',
+  'program.wait',
 ]);
 /** So many refusals of one address are kept in a minute: whoever hammers at the door fills no disk. */
 const MOST_A_MINUTE = 30;
-const MINUTE_MS = 60_000;
-/** So many addresses are counted at once. */
-const MOST_ADDRESSES = 5000;
 
 type Noted = {
   readonly kind: Exclude<AuditKind, 'change'>;
@@ -43,16 +42,7 @@ export function createAuditNotes(
   { db, now }: Pick<Deps, 'db' | 'now'>,
   failed: (e: unknown) => void,
 ) {
-  let minute = 0;
-  const counted = new Map<string, number>();
-  const isTooMany = (address: string): boolean => {
-    const here = Math.floor(now() / MINUTE_MS);
-    if (here !== minute || counted.size > MOST_ADDRESSES) counted.clear();
-    minute = here;
-    const n = (counted.get(address) ?? 0) + 1;
-    counted.set(address, n);
-    return n > MOST_A_MINUTE;
-  };
+  const waits = perMinute(now, MOST_A_MINUTE);
   const note = async (req: Request, { code, ...noted }: Noted): Promise<void> => {
     try {
       await db.insert(audit).values({
@@ -72,7 +62,7 @@ export function createAuditNotes(
       note(req, { kind, personId: who?.personId ?? null, siteId: who?.siteId ?? null }),
     /** `who` is signed in, or has tried to be. */
     async refused(req: Request, error: AppError, who: Pick<Signed, 'personId' | 'siteId'> | null) {
-      if (!REFUSALS.has(error.code) || isTooMany(addressOf(req))) return;
+      if (!REFUSALS.has(error.code) || waits(addressOf(req))) return;
       await note(req, {
         kind: 'refused',
         personId: who?.personId ?? null,

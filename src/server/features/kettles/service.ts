@@ -8,6 +8,7 @@ import { updateAtRevision } from '../../db/updateAtRevision';
 import type { Deps } from '../../deps';
 import { notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
+import { mayTend } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
 import { allKettles, kettleById } from './repository';
 
@@ -51,7 +52,7 @@ export function createKettleService(deps: Deps) {
       who: Signed,
     ): Promise<Kettle> =>
       inTransaction(db, async (tx) => {
-        await requireKettle(tx, kettleId);
+        mayTend(who, (await requireKettle(tx, kettleId)).siteId);
         const [there] = await tx
           .select({ id: kettleReadings.id })
           .from(kettleReadings)

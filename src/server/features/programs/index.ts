@@ -16,6 +16,7 @@ import { createProgramKeys } from './keys';
 import { createProgramMessages } from './messages';
 import { createProgramOrders } from './orders';
 
+export { createProgramKeys, MOST_A_MINUTE } from './keys';
 export { AGAIN_MS, createProgramMessages, signatureOf } from './messages';
 export { createProgramOrders } from './orders';
 

@@ -6,11 +6,14 @@ import type { Tx } from '../../db/pool';
 import { people, programMessages, programs } from '../../db/schema';
 import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
+import { perMinute } from '../../http/perMinute';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
 import { newToken, tokenHash } from '../people';
 
+/** So many requests of one key are answered in a minute: four a second, more than any till needs. */
+export const MOST_A_MINUTE = 240;
 /** When a key was used is noted once a minute. */
 const USED_MS = 60_000;
 export type Keyed = typeof programs.$inferSelect;
@@ -46,6 +49,7 @@ async function allPrograms(tx: Tx): Promise<Program[]> {
 /** Programs of the house and their keys. */
 export function createProgramKeys(deps: Deps) {
   const { db, now } = deps;
+  const waits = perMinute(now, MOST_A_MINUTE);
   async function requireProgram(tx: Tx, id: string): Promise<Program> {
     const program = (await allPrograms(tx)).find((p) => p.id === id);
     if (!program) throw notFound('That program');
@@ -89,6 +93,11 @@ export function createProgramKeys(deps: Deps) {
         .where(eq(programs.keyHash, tokenHash(key)));
       if (!program || program.ended)
         throw new AppError('program.key', 401, 'This key opens nothing. Ask a lead for a new one.');
+      const wait = waits(program.id);
+      if (wait > 0)
+        throw new AppError('program.wait', 429, `Too many requests. Wait ${wait} s.`, {
+          details: { wait },
+        });
       if (!program.rights.includes(right))
         throw new AppError(
           'program.right',
