@@ -93,3 +93,33 @@ test('a batch that had not ended stays out and is counted; leads only', async ()
   expect((await record()).begun).toHaveLength(1);
   await take(text, true, 'brewer').expect(403);
 });
+
+test('the local code that a lead typed stands in the record; a link that is none is said beside its field', async () => {
+  const { text: before } = await h.callers.lead
+    .get(`/api/cold/record.json?from=${h.now() - HOUR}&to=${h.now()}&zone=Europe/Lisbon`)
+    .expect(200);
+  expect(JSON.parse(before).note).toBe('Guidance and house limits; the local food code decides.');
+  const safety = {
+    codeName: 'Food rules of Harbour district',
+    codeLink: 'https://rules.example/food',
+    hotHold: 63,
+    cardWords: 'Ask us about allergens.',
+  };
+  const site = (await h.callers.lead.get('/api/house').expect(200)).body.session.site;
+  const { id, ...fields } = site as { id: string };
+  const change = (over: object, by: keyof Begun['callers'] = 'lead') =>
+    h.callers[by].patch(`/api/sites/${id}`, { ...fields, safety: { ...safety, ...over } });
+  await change({}, 'brewer').expect(403);
+  const bad = await change({ codeLink: 'javascript:alert(1)' }).expect(422);
+  expect(bad.body.fields['safety.codeLink']).toBe('A link begins with https:// or http://.');
+  expect((await change({ hotHold: 12 }).expect(422)).body.fields).toHaveProperty([
+    'safety.hotHold',
+  ]);
+  expect((await change({}).expect(200)).body.safety).toEqual(safety);
+  const { text } = await h.callers.lead
+    .get(`/api/cold/record.json?from=${h.now() - HOUR}&to=${h.now()}&zone=Europe/Lisbon`)
+    .expect(200);
+  expect(JSON.parse(text).note).toBe(
+    'Guidance and house limits; the local food code decides: Food rules of Harbour district (https://rules.example/food).',
+  );
+});

@@ -187,6 +187,21 @@ describe('sheets', () => {
     expect(pageSize(label.path)[0]).toBe(62);
     expect(text(label.path)).toMatch(/9¼ level US teaspoons/);
   });
+  test('what a lead wants on every card stands on it', async () => {
+    const { body } = await h.callers.lead.get('/api/house').expect(200);
+    const { id, ...fields } = body.session.site as { id: string };
+    const safety = {
+      codeName: '',
+      codeLink: '',
+      hotHold: null,
+      cardWords: 'Ask us at the counter.',
+    };
+    await h.callers.lead.patch(`/api/sites/${id}`, { ...fields, safety }).expect(200);
+    for (const paper of ['guest.pdf?water=500', 'wall.pdf']) {
+      const { path } = await pdf(`/api/teas/${h.ids.tea}/${paper}`);
+      expect(text(path).replace(/\s+/g, ' ')).toContain('Ask us at the counter.');
+    }
+  });
   test('a guest card with a wish: more leaf, the milk, and milk among the allergens', async () => {
     const { path } = await pdf(
       `/api/teas/${h.ids.tea}/guest.pdf?water=500&strength=1&milk=tenth&volume=ml`,

@@ -53,6 +53,23 @@ export const SiteLimits = z.strictObject({
 }) satisfies z.ZodType<HouseLimits>;
 export type SiteLimits = z.infer<typeof SiteLimits>;
 
+/** What a lead types of the law of the place. The local code decides; Limnos only repeats what is typed here. */
+export const SiteSafety = z.strictObject({
+  /** The local food code, as it is called. */
+  codeName: Text(80),
+  /** Where it is read; empty: it is on paper. */
+  codeLink: z.union([
+    z.literal(''),
+    z
+      .url({ protocol: /^https?$/, error: 'A link begins with https:// or http://.' })
+      .max(200, 'At most 200 letters.'),
+  ]),
+  /** Tea that is kept hot stays at least so hot; null: nothing is kept hot here. */
+  hotHold: quantity<Celsius>({ min: 50, max: 90 }).nullable(),
+  /** Printed on every card that leaves the shop. */
+  cardWords: Text(140),
+});
+export type SiteSafety = z.infer<typeof SiteSafety>;
 /** The filter before the kettle: when it was changed last, and for how many days it is used. */
 export const FilterBody = z.strictObject({
   changed: z.iso.date('There is no such day.'),
@@ -92,6 +109,8 @@ export const SiteFields = z.strictObject({
   hours: SiteHours.nullable().default(null),
   /** Of cold liquor; null: as is usual. */
   limits: SiteLimits.nullable().default(null),
+  /** Null: nothing typed yet. */
+  safety: SiteSafety.nullable().default(null),
 });
 export const Site = SiteFields.extend({ id: Id, rev: z.number().int() });
 export type Site = z.infer<typeof Site>;

@@ -20,6 +20,7 @@ export const sampleSite = {
   temperatureUnit: 'C',
   hours: null,
   limits: null,
+  safety: null,
 } as Site;
 export const sampleVessel = (over: Partial<Vessel> = {}): Vessel => ({
   id: 'v',

@@ -42,6 +42,8 @@ export const sites = mysqlTable('sites', {
   hours: json<NonNullable<SiteFields['hours']>>('hours'),
   /** Of cold liquor; null: as is usual. */
   limits: json<NonNullable<SiteFields['limits']>>('limits'),
+  /** The local food code and words on cards; null: not typed yet. */
+  safety: json<NonNullable<SiteFields['safety']>>('safety'),
   rev: int('rev').notNull().default(1),
 });
 export const people = mysqlTable('people', {

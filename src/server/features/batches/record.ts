@@ -19,6 +19,8 @@ import type { Batch, FridgeGap, FridgeReading } from '#contracts/batches';
 export type ColdPeriod = {
   readonly site: string;
   readonly limits: HouseLimits;
+  /** The local food code, as a lead typed it. */
+  readonly code: { readonly codeName: string; readonly codeLink: string } | null;
   readonly limitChanges: readonly {
     readonly at: number;
     readonly by: string;
@@ -123,6 +125,13 @@ function limitRows({ from, limitChanges }: ColdPeriod, zone: Zone) {
     .map(({ at: _, ...row }) => row);
 }
 
+/** What the record says of itself. */
+export function noteOf(code: ColdPeriod['code']): string {
+  const decides = 'Guidance and house limits; the local food code decides';
+  if (!code || code.codeName === '') return `${decides}.`;
+  return `${decides}: ${code.codeName}${code.codeLink ? ` (${code.codeLink})` : ''}.`;
+}
+
 /** A period as tables. Instants with the offset of the zone. */
 export function recordOf(period: ColdPeriod, zone: Zone) {
   const within = period.readings.filter((r) => r.at >= period.from && r.at < period.to);
@@ -136,7 +145,7 @@ export function recordOf(period: ColdPeriod, zone: Zone) {
     events: period.batches.flatMap((b) => eventRows(b, zone)),
     /** As they are kept: this is what comes in again (`recordIn.ts`). */
     begun: period.batches,
-    note: 'Guidance and house limits; the local food code decides.',
+    note: noteOf(period.code),
   };
 }
 export type ColdRecord = ReturnType<typeof recordOf>;

@@ -86,6 +86,7 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
       return {
         site: site.name,
         limits: site.limits ?? USUAL_HOUSE_LIMITS,
+        code: site.safety,
         limitChanges: await limitChanges(db, siteId),
         from,
         to,

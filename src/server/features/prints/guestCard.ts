@@ -110,6 +110,7 @@ function linesOf({ tea, version, site, pot }: GuestCard, card: Card): Line[] {
       : plain('No allergens noted: ask if you must be sure.'),
     plain(`${caffeineOnPaper(tea)} ${tea.cautions}`.trim()),
     plain('Boiling water and steam scald.'),
+    ...(site.safety?.cardWords ? [plain(site.safety.cardWords)] : []),
     plain(`Our house recipe ${version.number}. ${site.name}.`),
   ];
 }

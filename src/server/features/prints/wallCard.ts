@@ -247,6 +247,7 @@ function foot(p: Paper, w: WallCard, y: number) {
         caffeineOnPaper(tea),
         tea.cautions,
         'Boiling water and steam scald.',
+        site.safety?.cardWords,
         ...waterAdvice(site.water),
       ]
         .filter(Boolean)

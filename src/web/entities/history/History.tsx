@@ -16,6 +16,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   coldWater: 'cold water, °C',
   hours: 'hours',
   limits: 'limits of cold tea',
+  safety: 'food code and card words',
   covers: 'covers the leaf, ml',
   dead: 'stays in it, ml',
   measuredBoiling: 'boils at, °C',

@@ -52,7 +52,7 @@ export const siteFormOf = (s: Site): SiteForm => ({
 export function siteFieldsOf(
   v: SiteForm,
   fault: (name: keyof SiteForm, message: string) => void,
-  kept?: Pick<SiteFields, 'kettle' | 'hours' | 'limits'>,
+  kept?: Pick<SiteFields, 'kettle' | 'hours' | 'limits' | 'safety'>,
 ): SiteFields | null {
   let good = true;
   const read = (
@@ -103,6 +103,7 @@ export function siteFieldsOf(
     temperatureUnit: v.temperatureUnit,
     hours: kept?.hours ?? null,
     limits: kept?.limits ?? null,
+    safety: kept?.safety ?? null,
   } as SiteFields;
   return good ? fields : null;
 }

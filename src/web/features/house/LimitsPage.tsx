@@ -9,6 +9,7 @@ import {
 import { numberText, parseWithin } from '#core/units';
 import { useLimits } from '../../entities/people/session';
 import { Note } from '../../ui/Note';
+import { SafetyFields, useSafety } from './SafetyFields';
 import { SiteSetting } from './SiteSetting';
 
 type Words = { readonly name: string; readonly unit: string; readonly what: string };
@@ -34,16 +35,18 @@ export function LimitsPage() {
   const limits = useLimits();
   const [typed, setTyped] = useState(() => typedOf(limits));
   const [counterAllowed, allowCounter] = useState(limits.counterAllowed === true);
+  const safety = useSafety();
   const [tried, setTried] = useState(false);
   const read = LIMIT_NAMES.map((name) => ({ name, ...readOf(name, typed[name]) }));
   const laxer = read.filter((r) => r.kind === 'ok' && r.value > USUAL_HOUSE_LIMITS[r.name]);
   const readAll = () => {
     setTried(true);
-    if (read.some((r) => r.kind !== 'ok')) return null;
+    const typedSafety = safety.read();
+    if (!typedSafety || read.some((r) => r.kind !== 'ok')) return null;
     const found = Object.fromEntries(
       read.map((r) => [r.name, r.kind === 'ok' ? r.value : 0]),
     ) as unknown as HouseLimits;
-    return { limits: { ...found, counterAllowed } };
+    return { limits: { ...found, counterAllowed }, safety: typedSafety };
   };
   return (
     <SiteSetting
@@ -57,45 +60,52 @@ export function LimitsPage() {
         </button>
       }
     >
-      <p className="max-w-[720px]">
-        For cold tea, and for wet leaf between steeps. The usual figures are common guidance, from
-        memory, and cautious on purpose. The local food code decides.
-      </p>
-      <div className="limits-list">
-        {LIMIT_NAMES.map((name) => (
-          <LimitField
-            key={name}
-            name={name}
-            text={typed[name]}
-            shows={tried}
-            onType={(text) => setTyped((t) => ({ ...t, [name]: text }))}
-          />
-        ))}
+      <div className="grid gap-x-12 gap-y-5 items-start min-[1100px]:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">
+        <div className="flex flex-col gap-4">
+          <p className="max-w-[720px]">
+            For cold tea, and for wet leaf between steeps. The usual figures are common guidance,
+            from memory, and cautious on purpose. The local food code decides.
+          </p>
+          <div className="limits-list">
+            {LIMIT_NAMES.map((name) => (
+              <LimitField
+                key={name}
+                name={name}
+                text={typed[name]}
+                shows={tried}
+                onType={(text) => setTyped((t) => ({ ...t, [name]: text }))}
+              />
+            ))}
+          </div>
+          <label className="check max-w-[720px]">
+            <input
+              type="checkbox"
+              checked={counterAllowed}
+              onChange={(e) => allowCounter(e.target.checked)}
+            />
+            Allow counter brews: leaf in water at room temperature
+          </label>
+          {counterAllowed && (
+            <Note bad>
+              <b>Tea at room temperature is food outside the fridge.</b> The hours count from leaf
+              in and the fridge does not lengthen them. Allow this only if the local food code does.
+            </Note>
+          )}
+          {laxer.length > 0 && (
+            <Note bad>
+              <b>
+                {laxer.map((r) => WORDS[r.name].name).join(', ')}: more than the usual guidance.
+              </b>{' '}
+              Only with the word of the local food authority.
+            </Note>
+          )}
+          <p className="small max-w-[720px]">
+            A limit that is made shorter holds at once for every batch in the fridge: print new
+            labels. One that is made longer holds for batches that start after it.
+          </p>
+        </div>
+        <SafetyFields safety={safety} shows={tried} />
       </div>
-      <label className="check max-w-[720px]">
-        <input
-          type="checkbox"
-          checked={counterAllowed}
-          onChange={(e) => allowCounter(e.target.checked)}
-        />
-        Allow counter brews: leaf in water at room temperature
-      </label>
-      {counterAllowed && (
-        <Note bad>
-          <b>Tea at room temperature is food outside the fridge.</b> The hours count from leaf in
-          and the fridge does not lengthen them. Allow this only if the local food code does.
-        </Note>
-      )}
-      {laxer.length > 0 && (
-        <Note bad>
-          <b>{laxer.map((r) => WORDS[r.name].name).join(', ')}: more than the usual guidance.</b>{' '}
-          Only with the word of the local food authority.
-        </Note>
-      )}
-      <p className="small max-w-[720px]">
-        A limit that is made shorter holds at once for every batch in the fridge: print new labels.
-        One that is made longer holds for batches that start after it.
-      </p>
     </SiteSetting>
   );
 }

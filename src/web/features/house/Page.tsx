@@ -14,6 +14,7 @@ import { useFirstLoad } from '../../platform/useFirstLoad';
 import { Loading } from '../../ui/Note';
 import { BoilingRule } from './BoilingRule';
 import { BookKeeping } from './BookKeeping';
+import { Cautions } from './Cautions';
 import { FilterReminder } from './FilterReminder';
 import { LookedAfter } from './LookedAfter';
 import { MyUnits } from './MyUnits';
@@ -83,15 +84,7 @@ export function HousePage() {
         <ThisDevice />
         <MyUnits />
         <hr />
-        <section>
-          <h2>Cautions</h2>
-          <p className="text-[15px] mt-1">
-            Boiling water and steam scald. Glass breaks from sudden heat. Caffeine figures are
-            rough. Herbs can matter in pregnancy or with medicines: ask a pharmacist or doctor.
-            Local food codes and the site’s own safety plan decide. No health claims on cards or
-            menus.
-          </p>
-        </section>
+        <Cautions />
         {/* Last: it grows and shrinks as tablets come and go. */}
         {lead && <ShopAddress />}
       </section>

@@ -45,7 +45,7 @@ export function SiteSetting({
     if (!saved.error) go('/house');
   };
   return (
-    <main className="page content-start p-6 max-[700px]:p-4">
+    <main className="page scroll content-start p-6 max-[700px]:p-4">
       <h1 className="text-[26px]">
         {title} of {site.name}
       </h1>
