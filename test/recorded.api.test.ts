@@ -79,6 +79,10 @@ const photo = () =>
     .jpeg()
     .toBuffer();
 
+const newPrinter = () => ({
+  ...{ id: newId(), siteId: h.ids.site, name: 'Counter printer', language: 'zpl' },
+  ...{ host: '127.0.0.1', port: 9, dots: 8 },
+});
 const newDevice = async (): Promise<string> => {
   const id = newId();
   await post('/api/devices', { id, siteId: h.ids.site, name: 'Left tablet' }).expect(200);
@@ -306,6 +310,15 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     const body = { id, siteId: h.ids.site, name: 'Till', hook: null, rights: ['book'] };
     await post('/api/programs', body).expect(200);
     return () => post(`/api/programs/${id}/end`, {});
+  },
+  addPrinter: () => {
+    const body = newPrinter();
+    return () => post('/api/printers', body);
+  },
+  removePrinter: async () => {
+    const body = newPrinter();
+    await post('/api/printers', body).expect(200);
+    return () => h.callers.lead.delete(`/api/printers/${body.id}`);
   },
   addDevice: () => {
     const body = { id: newId(), siteId: h.ids.site, name: 'Left tablet' };

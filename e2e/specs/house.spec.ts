@@ -258,6 +258,7 @@ for (const [places, paths] of [
       '/house/devices',
       '/house/audit',
       '/house/programs',
+      '/house/attached',
     ],
   ],
   ['table', ['/table', '/table/colour', '/table/screen', '/table/new']],

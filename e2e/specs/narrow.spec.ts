@@ -67,6 +67,7 @@ async function pagesOf(page: Page): Promise<string[]> {
     '/house/devices',
     '/house/audit',
     '/house/programs',
+    '/house/attached',
     '/house/hours',
     '/house/limits',
     ...(cold.batches ?? []).flatMap((b) => [`/cold/${b.id}`, `/cold/${b.id}/judge`]),

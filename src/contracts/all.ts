@@ -14,6 +14,7 @@ import * as live from './live';
 import * as log from './log';
 import * as openapi from './openapi';
 import * as people from './people';
+import * as printers from './printers';
 import * as prints from './prints';
 import * as probes from './probes';
 import * as programs from './programs';
@@ -46,6 +47,7 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   openapi,
   people,
   prints,
+  printers,
   programs,
   probes,
   shop,

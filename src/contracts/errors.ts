@@ -43,6 +43,7 @@ export const ERROR_CODES = [
   'program.key',
   'program.right',
   'program.wait',
+  'printer.away',
   'calendar.ended',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];

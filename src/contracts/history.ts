@@ -16,6 +16,7 @@ export const THINGS = [
   'house',
   'device',
   'program',
+  'printer',
 ] as const;
 export type Thing = (typeof THINGS)[number];
 

@@ -53,6 +53,7 @@ const TAGS = [
   'Backups',
   'Devices',
   'Programs',
+  'Printers',
 ] as const;
 export type Tag = (typeof TAGS)[number];
 /** One API; each entity injects its endpoints. */

@@ -1,3 +1,3 @@
 export { coldPlanOf } from './plan';
 export { batchesAt, batchesEndedOf, fridgeAirSince, readingsSince } from './repository';
-export { batchRoutes } from './routes';
+export { batchLabels, batchRoutes } from './routes';

@@ -1,37 +1,13 @@
-import {
-  batchCode,
-  type FridgeAir,
-  type HouseLimits,
-  isStanding,
-  keptUntil,
-  labelTime,
-  nowOf,
-  windowOf,
-} from '#core/cold';
-import { METHODS } from '#core/recipes';
-import { dayAndTime, weekdayAndTime } from '#core/time';
-import { numberText } from '#core/units';
-import type { Batch } from '#contracts/batches';
 import { drawCode, onSheets, type Paper } from '../prints';
+import { labelFacts, type LabelledBatch } from './labelFacts';
 
 /** A label of 62 x 50 mm. */
 const [WIDE, HIGH, MARGIN] = [62, 50, 3];
 const RULED = 38;
 const CODE_SIDE = 15.5;
 
-type Label = {
-  readonly batch: Batch;
-  readonly air: FridgeAir;
-  readonly limits: HouseLimits;
-  readonly zone: string;
-  readonly address: string;
-};
-
-/** Litres as a label has them: "1.0 l". */
-const litres = (ml: number): string => `${(ml / 1000).toFixed(1)} l`;
-
 /** What is glued on a batch: what it is, when its leaf went in, when to lift it, when to throw it out. */
-export function batchLabel(label: Label): Promise<Buffer> {
+export function batchLabel(label: LabelledBatch): Promise<Buffer> {
   const { batch } = label;
   return onSheets(
     WIDE,
@@ -41,61 +17,30 @@ export function batchLabel(label: Label): Promise<Buffer> {
   );
 }
 
-function drawLabel(p: Paper, { batch, air, limits, zone, address }: Label) {
-  const { plan, leafIn, tea } = batch;
-  const now = nowOf(batch);
-  const { state } = now;
-  const lifted = state.kind === 'drawn' ? state.lifted : null;
-  const { best, latest } = windowOf(plan.window, leafIn);
-  const { discardAt } = keptUntil(batch, now, air, limits);
+function drawLabel(p: Paper, label: LabelledBatch) {
+  const facts = labelFacts(label);
   const right = WIDE - MARGIN;
   let size = 6.1;
-  while (size > 3.4 && p.widthOf(tea.name, 'book', size) > right - MARGIN) size -= 0.2;
-  p.text(tea.name, MARGIN, 2, { face: 'book', size });
-  p.text(
-    [
-      batch.vesselName,
-      METHODS[plan.method].label,
-      litres(plan.water),
-      `${numberText(plan.leaf)} g`,
-    ].join(', '),
-    MARGIN,
-    9.4,
-    { size: 2.9, width: right - MARGIN },
-  );
+  while (size > 3.4 && p.widthOf(facts.name, 'book', size) > right - MARGIN) size -= 0.2;
+  p.text(facts.name, MARGIN, 2, { face: 'book', size });
+  p.text(facts.measures, MARGIN, 9.4, { size: 2.9, width: right - MARGIN });
   p.line(MARGIN, 13.6, MARGIN + RULED, 13.6, 0.5);
-  const rows: readonly (readonly [string, string])[] = [
-    ['leaf in', weekdayAndTime(zone, leafIn)],
-    ['best at', weekdayAndTime(zone, best)],
-    lifted === null
-      ? ['lift by', weekdayAndTime(zone, latest)]
-      : ['lifted', weekdayAndTime(zone, lifted)],
-  ];
-  rows.forEach(([what, when], i) => {
+  facts.times.forEach(([what, when], i) => {
     const y = 14.4 + i * 5.9;
     p.text(what, MARGIN, y + 0.7, { size: 3.2 });
     p.text(when, MARGIN + 13, y, { face: 'bold', size: 4 });
     p.line(MARGIN, y + 5.1, MARGIN + RULED, y + 5.1, 0.3);
   });
-  drawCode(p, address, right - CODE_SIDE, 14, CODE_SIDE);
-  p.text(
-    tea.allergens ? `Allergens: ${tea.allergens}` : 'no allergens',
-    right - CODE_SIDE - 1,
-    30.4,
-    {
-      size: 2.6,
-      width: CODE_SIDE + 1,
-    },
-  );
-  p.text(`${batchCode(batch.id)}, ${batch.startedBy.name}`, MARGIN, 33, {
+  drawCode(p, label.address, right - CODE_SIDE, 14, CODE_SIDE);
+  p.text(facts.allergens, right - CODE_SIDE - 1, 30.4, {
+    size: 2.6,
+    width: CODE_SIDE + 1,
+  });
+  p.text(facts.codeAndBy, MARGIN, 33, {
     size: 2.9,
     width: RULED,
   });
-  drawDiscard(
-    p,
-    isStanding(state) ? dayAndTime(zone, labelTime(discardAt)) : 'not kept any more',
-    right - MARGIN,
-  );
+  drawDiscard(p, facts.discard, right - MARGIN);
 }
 
 /** The one block in white on black: until when it is kept, as large as there is room. */

@@ -1,3 +1,4 @@
+import type { Label } from '#core/labels';
 import {
   addBatchEvent,
   addFridgeReading,
@@ -13,12 +14,37 @@ import {
 } from '#contracts/batches';
 import type { Deps } from '../../deps';
 import { invalid } from '../../http/errors';
-import type { routes } from '../../http/route';
+import type { routes, Signed } from '../../http/route';
 import type { LiveHub } from '../live';
+import { type LabelledBatch, labelLines } from './labelFacts';
 import { createColdPlanService } from './plan';
 import { recordCsv, recordJson, recordOf } from './record';
 import { createBatchService } from './service';
 import { BATCH_TASKS } from './tasks';
+
+type Cold = ReturnType<typeof createBatchService>;
+async function labelledBatch(
+  cold: Cold,
+  id: string,
+  zone: string,
+  who: Signed,
+  origin: string,
+): Promise<LabelledBatch> {
+  const batch = await cold.one(id, who);
+  return {
+    batch,
+    air: await cold.air(batch.siteId),
+    limits: await cold.limits(batch.siteId),
+    zone,
+    address: `${origin}/cold/${batch.id}`,
+  };
+}
+/** The label of a batch, for label printers. */
+export function batchLabels(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
+  const cold = createBatchService(deps, live);
+  return async (id: string, zone: string, who: Signed, origin: string): Promise<Label> =>
+    labelLines(await labelledBatch(cold, id, zone, who, origin));
+}
 
 export function batchRoutes(
   on: ReturnType<typeof routes>,
@@ -60,17 +86,12 @@ export function batchRoutes(
     };
   });
   on.file(printBatchLabel, async ({ params, query, who, req }) => {
-    const batch = await cold.one(params.id, who);
+    const origin = `${req.protocol}://${req.get('host') ?? ''}`;
+    const labelled = await labelledBatch(cold, params.id, query.zone, who, origin);
     return {
       type: 'application/pdf',
-      name: `${batch.tea.name} ${batch.vesselName}.pdf`,
-      body: await deps.work.run(BATCH_TASKS.label, {
-        batch,
-        air: await cold.air(batch.siteId),
-        limits: await cold.limits(batch.siteId),
-        zone: query.zone,
-        address: `${req.protocol}://${req.get('host') ?? ''}/cold/${batch.id}`,
-      }),
+      name: `${labelled.batch.tea.name} ${labelled.batch.vesselName}.pdf`,
+      body: await deps.work.run(BATCH_TASKS.label, labelled),
     };
   });
 }

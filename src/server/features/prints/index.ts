@@ -2,5 +2,5 @@ export { drawCode } from './code';
 export { HEIGHT, info, MARGIN, RIGHT, WIDTH } from './paperSize';
 export { type Writer, writerOn } from './writer';
 export { dayOnPaper, onSheets, type Paper } from './page';
-export { printRoutes } from './routes';
+export { printRoutes, teaLabels } from './routes';
 export { tableSheet, type Column } from './sheets';

@@ -1,4 +1,5 @@
 import type { Request } from 'express';
+import type { Label } from '#core/labels';
 import { isCold, recipeJsonLd, WISH_STRENGTHS } from '#core/recipes';
 import { recipeFor } from '#core/teas';
 import { millilitres } from '#core/units';
@@ -14,12 +15,14 @@ import {
   printWallCard,
 } from '#contracts/prints';
 import type { Site } from '#contracts/sites';
+import type { Db } from '../../db/pool';
 import type { Deps } from '../../deps';
 import { AppError, notFound } from '../../http/errors';
-import type { routes } from '../../http/route';
+import type { routes, Signed } from '../../http/route';
 import { siteById } from '../people';
 import { allTeas, teaById } from '../teas';
 import { vesselById, vesselsAt } from '../vessels';
+import { caddyLines } from './caddyLines';
 import { guestPour } from './guestCard';
 import { poursOf, startAddress } from './pours';
 import { PRINT_TASKS } from './tasks';
@@ -28,7 +31,8 @@ const PDF = 'application/pdf';
 
 const originOf = (req: Request) => `${req.protocol}://${req.get('host') ?? ''}`;
 
-export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: Deps) {
+/** A tea with its recipe and what it is brewed in at a site. */
+function brewable(db: Db) {
   const siteOf = async (id: string): Promise<Site> => {
     const site = await siteById(db, id);
     if (!site) throw notFound('That site');
@@ -46,6 +50,19 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
       );
     return { tea, version: tea.house, site, pours };
   };
+  return { siteOf, one };
+}
+/** The label of a caddy, for label printers. */
+export function teaLabels({ db }: Deps) {
+  const { one } = brewable(db);
+  return async (id: string, who: Signed, origin: string): Promise<Label> => {
+    const { tea, site, pours } = await one(id, who.siteId);
+    return caddyLines(tea, site, pours, startAddress(origin, tea, pours[0]?.vessel));
+  };
+}
+
+export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: Deps) {
+  const { siteOf, one } = brewable(db);
   const oneVessel = async (id: string) => {
     const vessel = await vesselById(db, id);
     if (!vessel) throw notFound('That vessel');

@@ -3,7 +3,10 @@ import { sampleSite } from '../../testing/samples';
 import { emptySite, siteFieldsOf, type SiteForm, siteFormOf } from './siteForm';
 
 const { id: _id, ...fields } = sampleSite;
-const read = (form: SiteForm, kept?: Pick<SiteFields, 'kettle' | 'hours' | 'limits' | 'safety'>) => {
+const read = (
+  form: SiteForm,
+  kept?: Pick<SiteFields, 'kettle' | 'hours' | 'limits' | 'safety'>,
+) => {
   const faults: Partial<Record<keyof SiteForm, string>> = {};
   const found = siteFieldsOf(
     form,

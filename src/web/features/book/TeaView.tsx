@@ -7,6 +7,7 @@ import { leafWords } from '#core/teas';
 import type { Tea, Version } from '#contracts/teas';
 import { History } from '../../entities/history/History';
 import { useSession } from '../../entities/people/session';
+import { PrintOn } from '../../entities/printers/PrintOn';
 import { useTeaQuery } from '../../entities/teas/api';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
@@ -264,7 +265,7 @@ function Prints({ tea }: { tea: Tea }) {
       <PrintLink href={`/api/teas/${tea.id}/label.pdf`} teas={[tea]}>
         Label, 62 mm
       </PrintLink>{' '}
-      <GuestCard tea={tea} />
+      <PrintOn of={{ kind: 'tea', id: tea.id }} /> <GuestCard tea={tea} />
     </p>
   );
 }

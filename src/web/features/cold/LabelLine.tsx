@@ -4,6 +4,7 @@ import { pathOf, ROUTES } from '#contracts/routes';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
 import { useZone } from '../../entities/people/session';
+import { PrintOn } from '../../entities/printers/PrintOn';
 import { useKeys } from '../../ui/keys';
 import { Note } from '../../ui/Note';
 
@@ -48,6 +49,7 @@ export function LabelLine({ batch }: { batch: ColdBatch }) {
         <kbd>P</kbd>
         {printed && `, printed ${printed.times === 1 ? 'once' : `${printed.times} times`}`}
       </p>
+      <PrintOn of={{ kind: 'batch', id: batch.id, zone }} onPrinted={noted} />
     </>
   );
 }

@@ -19,6 +19,9 @@ export function LookedAfter() {
         <Row to="/house/programs" name="Programs">
           Keys for tills, screens and menus
         </Row>
+        <Row to="/house/attached" name="Printers and more">
+          Label printers, and how scale, probe, colour reader and till are attached
+        </Row>
         <Row to="/house/audit" name="Who did what">
           Sign-ins, refusals, changes, files that left
         </Row>

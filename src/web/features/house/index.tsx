@@ -20,6 +20,9 @@ const DevicesPage = lazy(() =>
 const ProgramsPage = lazy(() =>
   import('./programs/ProgramsPage').then((m) => ({ default: m.ProgramsPage })),
 );
+const AttachedPage = lazy(() =>
+  import('./attached/AttachedPage').then((m) => ({ default: m.AttachedPage })),
+);
 const LimitsPage = lazy(() => import('./LimitsPage').then((m) => ({ default: m.LimitsPage })));
 
 export const houseRoutes: RouteObject[] = [
@@ -30,6 +33,7 @@ export const houseRoutes: RouteObject[] = [
   { path: '/house/devices', element: <DevicesPage /> },
   { path: '/house/audit', element: <AuditPage /> },
   { path: '/house/programs', element: <ProgramsPage /> },
+  { path: '/house/attached', element: <AttachedPage /> },
   { path: '/house/backups', element: <BackupsPage /> },
   { path: '/house/exchange', element: <ExchangePage /> },
 ];
