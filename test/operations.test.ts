@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:net';
 import express from 'express';
@@ -52,6 +53,20 @@ describe('health, readiness, metrics', () => {
       .expect(200);
     expect(text).toContain('limnos_records_reached 0');
     await pool.end();
+  });
+  test('the sample dashboard asks only for what is counted', async () => {
+    await request(h.app).get('/api/house').expect(200);
+    const { text } = await request(metricsApp(h.db)).get('/metrics').expect(200);
+    const there = new Set([...text.matchAll(/^# TYPE (\w+)/gm)].map(([, name]) => name));
+    const { panels } = JSON.parse(readFileSync('docs/operations/dashboard.json', 'utf8')) as {
+      panels: { targets: { expr: string }[] }[];
+    };
+    const asked = panels
+      .flatMap((p) => p.targets)
+      .flatMap(({ expr }) => [...expr.matchAll(/\b(?:limnos|process|nodejs)_\w+/g)])
+      .map(([name]) => name.replace(/_(count|bucket|sum)$/, ''));
+    expect(asked.length).toBeGreaterThan(4);
+    for (const name of asked) expect([name, there.has(name)]).toEqual([name, true]);
   });
   test('answers are counted by route, not by address; no id and no name is in it', async () => {
     await request(h.app).get('/api/house').expect(200);

@@ -6,10 +6,10 @@ const textOf = (words) =>
 const page = (width, height, parts) =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">` +
   `<rect width="${width}" height="${height}" fill="#fff"/>${parts.join('')}</svg>`;
-/** `wide`: in so many dots all of it, as letters of one width; 0: as the face has them. */
-const letters = (x, y, size, words, { white = false, bold = false, wide = 0 } = {}) =>
-  `<text x="${x}" y="${Math.round(y + size * 0.8)}" font-family="sans-serif" font-size="${size}"` +
-  `${wide > 0 ? ` textLength="${wide}" lengthAdjust="spacingAndGlyphs"` : ''}` +
+/** `narrow`: letters of one width, so many dots each; 0: as the face has them. */
+const letters = (x, y, size, words, { white = false, bold = false, narrow = 0 } = {}) =>
+  `<text transform="translate(${x} ${Math.round(y + size * 0.8)}) scale(${narrow > 0 ? narrow / (size * 0.602) : 1} 1)"` +
+  ` xml:space="preserve" font-family="${narrow > 0 ? 'monospace' : 'sans-serif'}" font-size="${size}"` +
   `${bold ? ' font-weight="700"' : ''} fill="${white ? '#fff' : '#000'}">${textOf(words)}</text>`;
 /** A code of so many dots a side, each `dot` wide. */
 function code(x, y, dot, words) {
@@ -78,11 +78,10 @@ export function labelsOfEscpos(bytes) {
     const said = western.decode(Uint8Array.from(line));
     line = [];
     const height = 24 * ((style.size & 7) + 1);
-    // Letters of one width, 12 dots each, once or twice as wide.
-    const wide = said.length * 12 * ((style.size >> 4) + 1);
+    const narrow = 12 * ((style.size >> 4) + 1);
     if (style.block)
       label.parts.push(`<rect x="0" y="${label.y}" width="${WIDE}" height="${height + 8}"/>`);
-    const how = { white: style.block, bold: style.bold, wide };
+    const how = { white: style.block, bold: style.bold, narrow };
     label.parts.push(letters(8, label.y + 2, height, said, how));
     label.words.push(said);
     label.y += height + 12;
