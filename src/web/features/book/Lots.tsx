@@ -17,6 +17,7 @@ import { NotSaved } from '../../platform/NotSaved';
 import { dateText } from '../../ui/days';
 import { AreaField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';
+import { SaveOrLeave } from '../../ui/SaveOrLeave';
 import { readWeighing, WeighingFields, type WeighingForm, weighingFormOf } from './WeighingFields';
 
 const today = () => new Date(now()).toISOString().slice(0, 10);
@@ -241,14 +242,9 @@ function LotForm({
       <WeighingFields form={form} spoons={spoons} legend="Its own weighing" />
       <AreaField form={form} name="note" label="Supplier’s note, or ours" />
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          {lot ? 'Save the lot' : 'Add the lot'}
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
+        {lot ? 'Save the lot' : 'Add the lot'}
+      </SaveOrLeave>
       {lot && <History thing="lot" id={lot.id} />}
     </form>
   );

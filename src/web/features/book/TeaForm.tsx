@@ -8,6 +8,7 @@ import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { NotSaved } from '../../platform/NotSaved';
 import { AreaField, CheckField, SelectField, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';
+import { SaveOrLeave } from '../../ui/SaveOrLeave';
 import { PacketReading, usePacket } from './Packet';
 import { recipeFormOf } from './recipeForm';
 import { BlendFields, FirstRecipe, HouseWords, LeafFields, MoreFields } from './teaForm/TeaFields';
@@ -93,14 +94,9 @@ export function TeaForm({ tea, onDone }: { tea: Tea | null; onDone: () => void }
       )}
       <Claims words={[v.name, v.words, v.cautions, v.caffeine].join('. ')} />
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          {tea ? 'Save the tea' : 'Add the tea'}
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
+        {tea ? 'Save the tea' : 'Add the tea'}
+      </SaveOrLeave>
     </form>
   );
 }

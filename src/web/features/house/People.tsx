@@ -11,6 +11,7 @@ import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';
+import { SaveOrLeave } from '../../ui/SaveOrLeave';
 import { TrainingRecord } from './TrainingRecord';
 
 type Form = { name: string; role: Role; secret: string; active: boolean; sites: string[] };
@@ -162,14 +163,9 @@ function PersonForm({ person, onDone }: { person: Person | null; onDone: () => v
       </fieldset>
       {person && <CheckField form={form} name="active" label="Works here" />}
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          {person ? 'Save' : 'Add them'}
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
+        {person ? 'Save' : 'Add them'}
+      </SaveOrLeave>
       {person && <History thing="person" id={person.id} />}
     </form>
   );

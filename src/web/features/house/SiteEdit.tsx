@@ -9,6 +9,7 @@ import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { SaveOrLeave } from '../../ui/SaveOrLeave';
 
 /** Add or change a site. */
 export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => void }) {
@@ -117,14 +118,9 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
         />
       </div>
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          Save the site
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
+        Save the site
+      </SaveOrLeave>
       {site && <History thing="site" id={site.id} />}
     </form>
   );

@@ -19,6 +19,7 @@ import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { useGo } from '../../platform/useGo';
 import { AreaField, CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { SaveOrLeave } from '../../ui/SaveOrLeave';
 
 type Form = {
   name: string;
@@ -128,14 +129,9 @@ export function KettleForm({ kettle, onDone }: { kettle: Kettle | null; onDone: 
       <AreaField form={form} name="note" label="Note" />
       {kettle && <CheckField form={form} name="retired" label="Retired" />}
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          {kettle ? 'Save the kettle' : 'Put it on the shelf'}
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
+        {kettle ? 'Save the kettle' : 'Put it on the shelf'}
+      </SaveOrLeave>
     </form>
   );
 }

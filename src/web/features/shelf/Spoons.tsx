@@ -12,6 +12,7 @@ import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { CheckField, showFaults, TextField } from '../../ui/fields';
+import { SaveOrLeave } from '../../ui/SaveOrLeave';
 
 /** The trade's spoons and the house's own scoops, each drawn by what it holds, with the teas it measures. */
 export function Spoons() {
@@ -130,14 +131,9 @@ function SpoonForm({ spoon, onDone }: { spoon: HouseSpoon | null; onDone: () => 
       <CheckField form={form} name="heaped" label="Used heaped: less even than level" />
       {spoon && <CheckField form={form} name="retired" label="Retired" />}
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          {spoon ? 'Save the scoop' : 'Put it on the shelf'}
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
+        {spoon ? 'Save the scoop' : 'Put it on the shelf'}
+      </SaveOrLeave>
       {spoon && <History thing="spoon" id={spoon.id} />}
     </form>
   );

@@ -13,6 +13,7 @@ import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { useGo } from '../../platform/useGo';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { SaveOrLeave } from '../../ui/SaveOrLeave';
 import { emptyVessel, vesselFieldsOf, type VesselForm, vesselFormOf } from './vesselForm';
 
 /** Add or change a vessel; the drawing follows what is typed. */
@@ -78,14 +79,9 @@ export function VesselEdit({ vessel, onDone }: { vessel: Vessel | null; onDone: 
         <CheckField form={form} name="cosy" label="Stands in a cosy" />
       </div>
       <NotSaved error={error} onKeepMine={setRev} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading || changing.isLoading}>
-          {vessel ? 'Save the vessel' : 'Put it on the shelf'}
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
+        {vessel ? 'Save the vessel' : 'Put it on the shelf'}
+      </SaveOrLeave>
     </form>
   );
 }

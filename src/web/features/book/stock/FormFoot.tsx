@@ -1,4 +1,5 @@
 import { failureOf } from '../../../platform/api';
+import { SaveOrLeave } from '../../../ui/SaveOrLeave';
 
 /** The end of a form: what went wrong, the button that saves, and the one that leaves the form. */
 export function FormFoot({
@@ -21,14 +22,9 @@ export function FormFoot({
           {failureOf(error).message}
         </p>
       )}
-      <div className="flex flex-wrap gap-2">
-        <button type="submit" className="btn go" disabled={isSaving}>
-          {saveWords}
-        </button>
-        <button type="button" className="btn quiet" onClick={onLeave}>
-          {leaveWords}
-        </button>
-      </div>
+      <SaveOrLeave saving={isSaving} leaveWords={leaveWords} onLeave={onLeave}>
+        {saveWords}
+      </SaveOrLeave>
     </>
   );
 }

@@ -7,6 +7,7 @@ import { fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { NotSaved } from '../../../platform/NotSaved';
 import { SelectField, showFaults, TextField } from '../../../ui/fields';
+import { SaveOrLeave } from '../../../ui/SaveOrLeave';
 
 /** What most label printers of a network listen on. */
 const USUAL_PORT = '9100';
@@ -69,14 +70,9 @@ export function PrinterForm({ onDone }: { onDone: () => void }) {
         )}
       </div>
       <NotSaved error={adding.error} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading}>
-          Add the printer
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading} onLeave={onDone}>
+        Add the printer
+      </SaveOrLeave>
     </form>
   );
 }

@@ -6,6 +6,7 @@ import { fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { NotSaved } from '../../../platform/NotSaved';
 import { SelectField, showFaults, TextField } from '../../../ui/fields';
+import { SaveOrLeave } from '../../../ui/SaveOrLeave';
 import { PairingCode } from './PairingCode';
 
 type Form = { name: string; siteId: string };
@@ -40,14 +41,9 @@ export function DeviceForm({ onDone }: { onDone: () => void }) {
         />
       )}
       <NotSaved error={adding.error} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading}>
-          Make a code
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading} onLeave={onDone}>
+        Make a code
+      </SaveOrLeave>
     </form>
   );
 }

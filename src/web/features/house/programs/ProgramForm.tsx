@@ -7,6 +7,7 @@ import { fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { NotSaved } from '../../../platform/NotSaved';
 import { CheckField, SelectField, showFaults, TextField } from '../../../ui/fields';
+import { SaveOrLeave } from '../../../ui/SaveOrLeave';
 import { RIGHTS } from './words';
 
 type Form = { name: string; siteId: string; hook: string } & Record<ProgramRight, boolean>;
@@ -69,14 +70,9 @@ export function ProgramForm({ onDone }: { onDone: () => void }) {
         hint="An address of the program, http:// or https://. Empty: the program asks."
       />
       <NotSaved error={adding.error} />
-      <div className="flex gap-2">
-        <button type="submit" className="btn go" disabled={adding.isLoading}>
-          Make the key
-        </button>
-        <button type="button" className="btn quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </div>
+      <SaveOrLeave saving={adding.isLoading} onLeave={onDone}>
+        Make the key
+      </SaveOrLeave>
     </form>
   );
 }
