@@ -1,4 +1,5 @@
 // Two sites of one house: who acts where, who reads what, and when a session ends.
+import { USUAL_HOUSE_LIMITS } from '../src/core/cold';
 import {
   type Begun,
   begunHouse,
@@ -45,6 +46,36 @@ const brew = (over: object = {}) => brewBody(h, over);
 const order = (siteId: string) => orderBody(h, { siteId });
 const pull = () => ({ id: newId(), at: h.now(), kind: 'pull' });
 
+test('a new site begins like another: its vessels and kettles as new ones, its limits; sent again it has them once', async () => {
+  const { lead } = h.callers;
+  const kettle = {
+    ...{ id: newId(), siteId: h.ids.site, name: 'Counter kettle', kind: 'kettle', volume: 1500 },
+    ...{ material: 'stainless', lid: true, setPoints: null, note: '' },
+  };
+  await lead.post('/api/kettles', kettle).expect(200);
+  const limits = { ...USUAL_HOUSE_LIMITS, keepHours: 30 };
+  const { id: _id, ...here } = (await lead.get('/api/house').expect(200)).body.session.site;
+  await lead.patch(`/api/sites/${h.ids.site}`, { ...here, limits }).expect(200);
+  const id = newId();
+  const body = { ...SITE, name: 'Third room', id, likeSiteId: h.ids.site };
+  await lead.post('/api/sites', { ...body, id: newId(), likeSiteId: newId() }).expect(404);
+  expect((await lead.post('/api/sites', body).expect(200)).body.limits).toEqual(limits);
+  await lead.post('/api/sites', body).expect(200);
+  type Thing = { id: string; siteId: string; name: string; rev: number };
+  const at = (list: Thing[], siteId: string) => list.filter((x) => x.siteId === siteId);
+  const { vessels } = (await lead.get('/api/vessels').expect(200)).body;
+  const { kettles } = (await lead.get('/api/kettles').expect(200)).body;
+  for (const list of [vessels, kettles] as Thing[][]) {
+    const [mine, theirs] = [at(list, id), at(list, h.ids.site)];
+    expect(mine.map((x) => x.name).sort()).toEqual(theirs.map((x) => x.name).sort());
+    expect(mine.length).toBeGreaterThan(0);
+    expect(mine.some((x) => theirs.some((y) => y.id === x.id))).toBe(false);
+  }
+  // Who added it works there, and brews at once.
+  const there = await signIn(h.ids.lead, id, SECRETS.lead);
+  const [pot] = at(vessels, id);
+  await there.post('/api/brews', brew({ siteId: id, vesselId: pot?.id })).expect(200);
+});
 test('only the people of a site act there', async () => {
   const here = (await h.callers.brewer.post('/api/brews', brew()).expect(200)).body as {
     id: string;

@@ -163,7 +163,11 @@ export const beginHouse = endpoint(ROUTES.beginHouse, {
 });
 /** A repeated id is the same site. */
 export const addSite = endpoint(ROUTES.addSite, {
-  body: SiteFields.extend({ id: Id }),
+  body: SiteFields.extend({
+    id: Id,
+    /** A site whose shelf, hours and limits it begins with; null: an empty shelf. */
+    likeSiteId: Id.nullable().default(null),
+  }),
   response: Site,
 });
 export const changeSite = endpoint(ROUTES.changeSite, {

@@ -4,17 +4,22 @@ import type { Site } from '#contracts/sites';
 import { History } from '../../entities/history/History';
 import { useAddSiteMutation } from '../../entities/people/api';
 import { useChangeSiteMutation } from '../../entities/people/api';
+import { useSession } from '../../entities/people/session';
 import { emptySite, siteFieldsOf, type SiteForm, siteFormOf } from '../../entities/people/siteForm';
 import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { CheckField, SelectField, showFaults, TextField } from '../../ui/fields';
+import { Picked } from '../../ui/Picked';
 import { SaveOrLeave } from '../../ui/SaveOrLeave';
 
 /** Add or change a site. */
 export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => void }) {
   const form = useForm<SiteForm>({ defaultValues: site ? siteFormOf(site) : emptySite });
   const [id] = useState(newId);
+  const { sites } = useSession();
+  /** The site whose shelf a new one begins with; empty: none. */
+  const [like, setLike] = useState('');
   const [rev, setRev] = useState(site?.rev ?? 1);
   const [add, adding] = useAddSiteMutation();
   const [change, changing] = useChangeSiteMutation();
@@ -28,7 +33,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
     if (!fields) return;
     try {
       if (site) await change({ id: site.id, body: { ...fields, rev } }).unwrap();
-      else await add({ ...fields, id }).unwrap();
+      else await add({ ...fields, id, likeSiteId: like || null }).unwrap();
       onDone();
     } catch (e) {
       showFaults(form, fieldFaults(e), {
@@ -117,6 +122,19 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
           ]}
         />
       </div>
+      {!site && (
+        <Picked
+          label="Begin with"
+          value={like}
+          options={[
+            ['', 'an empty shelf'],
+            ...sites.map(
+              (s) => [s.id, `the vessels, kettles, hours and limits of ${s.name}`] as const,
+            ),
+          ]}
+          onPick={setLike}
+        />
+      )}
       <NotSaved error={error} onKeepMine={setRev} />
       <SaveOrLeave saving={adding.isLoading || changing.isLoading} onLeave={onDone}>
         Save the site
