@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, lt, lte } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, lt, lte } from 'drizzle-orm';
 import type { Response } from 'express';
 import type { Brew, Order } from '#contracts/brews';
 import type { LiveEvent } from '#contracts/live';
@@ -56,9 +56,18 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
   let looker: NodeJS.Timeout | null = null;
   let beats = 0;
 
+  /** The last number of each of these sites; of one that nothing was told of yet there is none. */
+  const headsOf = async (siteIds: readonly string[]): Promise<ReadonlyMap<string, number>> =>
+    new Map(
+      (
+        await db
+          .select()
+          .from(feedHeads)
+          .where(inArray(feedHeads.siteId, [...siteIds]))
+      ).map(({ siteId, seq }) => [siteId, seq]),
+    );
   const headOf = async (siteId: string): Promise<number> =>
-    (await db.select({ seq: feedHeads.seq }).from(feedHeads).where(eq(feedHeads.siteId, siteId)))[0]
-      ?.seq ?? 0;
+    (await headsOf([siteId])).get(siteId) ?? 0;
 
   /**
    * What was told after `after` and up to `upTo`, as it goes over the wire. A brew told of twice is told as it is
@@ -125,21 +134,24 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
     }
   }
 
-  async function look(room: Room) {
-    if (room.looking) return;
+  /** Tells a room's pages what came up to `head`. */
+  async function tell(room: Room, head: number) {
+    const from = room.seq;
+    const frames = head - from > CATCH_UP ? null : await framesAfter(room.siteId, from, head);
+    room.seq = head;
+    const text = textOf(frames, head);
+    for (const c of [...room.clients]) {
+      if (c.seq === from && !c.catching) give(room, c, text, head);
+      else void catchUp(room, c).catch(() => leave(room, c));
+    }
+  }
+  /** Of a room that nobody looks at now. @param heads of the rooms: read once for all of them */
+  async function look(room: Room, heads: Promise<ReadonlyMap<string, number>>) {
     room.looking = true;
     try {
-      const head = await headOf(room.siteId);
+      const head = (await heads).get(room.siteId) ?? 0;
       room.away = null;
-      if (head <= room.seq) return;
-      const from = room.seq;
-      const frames = head - from > CATCH_UP ? null : await framesAfter(room.siteId, from, head);
-      room.seq = head;
-      const text = textOf(frames, head);
-      for (const c of [...room.clients]) {
-        if (c.seq === from && !c.catching) give(room, c, text, head);
-        else void catchUp(room, c).catch(() => leave(room, c));
-      }
+      if (head > room.seq) await tell(room, head);
     } catch {
       // The database is away: pages keep what they have, and the next look tells what they missed.
       room.away ??= performance.now();
@@ -148,6 +160,13 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
     } finally {
       room.looking = false;
     }
+  }
+
+  function lookAtAll() {
+    const free = [...rooms.values()].filter((r) => !r.looking);
+    if (free.length === 0) return;
+    const heads = headsOf(free.map((r) => r.siteId));
+    for (const room of free) void look(room, heads);
   }
 
   function beat() {
@@ -190,7 +209,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       room.soon = true;
       setTimeout(() => {
         room.soon = false;
-        void look(room);
+        if (!room.looking) void look(room, headsOf([siteId]));
       }, SOON_MS);
     },
     /** Opens a page's stream. `after`: the last it heard of; null: from now on. */
@@ -233,9 +252,7 @@ export function liveHub({ db, now }: Deps, read: ReadSite) {
       room.clients.add(client);
       livePages.inc();
       leaves = () => leave(room, client);
-      looker ??= setInterval(() => {
-        for (const r of rooms.values()) void look(r);
-      }, LOOK_MS);
+      looker ??= setInterval(lookAtAll, LOOK_MS);
       await catchUp(room, client);
     },
     /** Pages that listen now, by who is at them. */
