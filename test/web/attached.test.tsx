@@ -34,7 +34,7 @@ describe('what is attached', () => {
     const away = '0197c000-0000-7000-8000-0000000000b1';
     serve(printers([printer(), printer({ id: away, siteId: away, name: 'Kiosk printer' })]));
     await open(<AttachedPage />);
-    await screen.findByText('Kiosk printer');
+    await screen.findAllByText('Kiosk printer');
     const named = (name: RegExp) => screen.queryAllByRole('button', { name });
     expect(named(/^Print a test label on Counter printer/)).toHaveLength(1);
     expect(named(/^Print a test label on Kiosk printer/)).toHaveLength(0);
