@@ -13,11 +13,12 @@ test('a new site like another: its name and height are typed, and its first pot 
   await house.type('Name', 'Quay kiosk', { exact: true });
   await house.type('Altitude', '40');
   await house.press('Save the site');
-  await house.expectThere('cell', /Quay kiosk/);
+  await house.expectThere('cell', 'Quay kiosk', { exact: true });
   await house.signOut();
   await house.press(/Quay kiosk/);
   await house.pick(PEOPLE.lead.name);
   await house.enterSecret(PEOPLE.lead.secret);
+  await house.goTo('Bar');
   await house.expectSaid('Nothing on the bar.');
   await new BarDriver(house.page).start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await house.expectAllSaved();
