@@ -89,7 +89,9 @@ test('a printer that is not there is said so, with what to look at; the label is
   const { id } = await add({ port: gone });
   const refused = await print(id, { kind: 'test', zone: 'Europe/Lisbon' }).expect(502);
   expect(refused.body.code).toBe('printer.away');
-  expect(refused.body.message).toMatch(/^Counter printer cannot be reached\. Is it on/);
+  expect(refused.body.message).toMatch(
+    /^Counter printer cannot be reached\. Check that the printer is on/,
+  );
 });
 test('a lead adds and takes out, once; what cannot be is said beside its field; others print only', async () => {
   const { id, body } = await add();

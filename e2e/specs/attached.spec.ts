@@ -54,5 +54,5 @@ test('a lead adds a label printer and tries it; the label of a tea is printed; o
 
   await new Promise((r) => server.close(r));
   await house.press('Print on Door printer');
-  await house.expectFault(/Door printer cannot be reached\. Is it on, has it paper/);
+  await house.expectFault(/Door printer cannot be reached\. Check that the printer is on/);
 });

@@ -239,11 +239,11 @@ test('limits of the site: a slip is said beside it, laxer than the guidance is s
   await house.expectSaid(/Keep: more than the usual guidance\./);
   await house.type('Keep, h', '30', { exact: true });
   await house.type('Local food code', 'Food rules of Harbour district');
-  await house.type('Where it is read', 'rules of the harbour');
+  await house.type('Link to the code', 'rules of the harbour');
   await house.type('Tea kept hot: at least, °C', '63');
   await house.press('Save the limits');
   await house.expectFault(/A link begins with/);
-  await house.type('Where it is read', 'https://rules.example/food');
+  await house.type('Link to the code', 'https://rules.example/food');
   await house.press('Save the limits');
   await expect(house.page).toHaveURL(/\/house$/);
   await house.expectSaid(/The code at Harbour room: Food rules of Harbour district/);

@@ -57,7 +57,7 @@ export type SiteLimits = z.infer<typeof SiteLimits>;
 export const SiteSafety = z.strictObject({
   /** The local food code, as it is called. */
   codeName: Text(80),
-  /** Where it is read; empty: it is on paper. */
+  /** Where the code is read; empty: on paper. */
   codeLink: z.union([
     z.literal(''),
     z

@@ -41,7 +41,7 @@ describe('what is attached', () => {
     expect(named(/^Take out Kiosk printer/)).toHaveLength(1);
   });
   test('one that cannot be reached is said so, with what to look at', async () => {
-    const message = 'Counter printer cannot be reached. Is it on, has it paper?';
+    const message = 'Counter printer cannot be reached. Check that the printer is on.';
     serve({
       ...printers([printer()]),
       [`/api/printers/${printer().id}/print`]: {
@@ -60,7 +60,7 @@ describe('what is attached', () => {
     });
     await open(<AttachedPage />);
     fireEvent.click(await screen.findByRole('button', { name: /^Take out/ }));
-    const sure = await screen.findByRole('button', { name: /^Take it out now/ });
+    const sure = await screen.findByRole('button', { name: /^Take out now/ });
     expect(requests().filter((r) => r.includes(printer().id))).toEqual([]);
     fireEvent.click(sure);
     await waitFor(() => expect(requests().some((r) => r.includes(printer().id))).toBe(true));
@@ -78,7 +78,7 @@ describe('the law of the place', () => {
     await open(<LimitsPage />, { session: typed });
     const value = (label: string) => (screen.getByLabelText(label) as HTMLInputElement).value;
     expect(value('Local food code')).toBe(safety.codeName);
-    expect(value('Where it is read')).toBe(safety.codeLink);
+    expect(value('Link to the code')).toBe(safety.codeLink);
     expect(value('Tea kept hot: at least, °C')).toBe('63');
     expect(value('Words on every card')).toBe(safety.cardWords);
   });
@@ -87,7 +87,7 @@ describe('the law of the place', () => {
     await open(<LimitsPage />, { session: typed });
     const type = (label: string, value: string) =>
       fireEvent.change(screen.getByLabelText(label), { target: { value } });
-    type('Where it is read', 'javascript:alert(1)');
+    type('Link to the code', 'javascript:alert(1)');
     type('Tea kept hot: at least, °C', '630');
     fireEvent.click(screen.getByRole('button', { name: 'Save the limits' }));
     await screen.findByText('A link begins with https:// or http://.');

@@ -15,7 +15,7 @@ export function sendTo(
         new AppError(
           'printer.away',
           502,
-          `${name} ${why}. Is it on, has it paper, is it in this network? Nothing was printed that Limnos knows.`,
+          `${name} ${why}. Check that the printer is on, has paper and is in this network.`,
         ),
       );
     const socket = connect({ host, port });

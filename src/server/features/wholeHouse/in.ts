@@ -1,4 +1,5 @@
 import type { PoolConnection, ResultSetHeader } from 'mysql2/promise';
+import { onOneConnection } from '../../db/inTransaction';
 import { MIGRATIONS_TABLE } from '../../db/pool';
 import { AppError, invalid } from '../../http/errors';
 import type { Manifest } from './manifest';
@@ -103,21 +104,13 @@ async function bringTable(
  */
 export async function houseIn(pool: Pool, path: string): Promise<Manifest> {
   const manifest = await lookIn(pool, path);
-  const connection = await pool.getConnection();
   const file = await HouseFile.open(path, manifest.migrations);
   try {
-    await connection.query('start transaction');
-    await mustBeEmpty(connection);
-    for (const table of TABLES) await bringTable(connection, file, table);
-    await connection.query('commit');
-    connection.release();
+    await onOneConnection(pool, 'repeatable read', async (connection) => {
+      await mustBeEmpty(connection);
+      for (const table of TABLES) await bringTable(connection, file, table);
+    });
     return manifest;
-  } catch (error) {
-    await connection.query('rollback').then(
-      () => connection.release(),
-      () => connection.destroy(),
-    );
-    throw error;
   } finally {
     file.close();
   }

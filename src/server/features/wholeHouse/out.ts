@@ -37,11 +37,10 @@ const pictureOf =
   (row, column) =>
     pictureName(table.name, String(row.id), row[column.name] as Buffer);
 
-/** A spreadsheet could run what begins like a formula: an apostrophe before it keeps it a text. */
-const cell = (value: unknown): string => {
-  if (value === null) return '';
-  const text = typeof value === 'object' ? JSON.stringify(value) : String(value);
-  return typeof value === 'string' && /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+/** A line of a sheet; what a spreadsheet could run as a formula gets an apostrophe. */
+const sheetLine = (cells: readonly unknown[]): string => {
+  const texts = cells.map((v) => (typeof v === 'object' && v !== null ? JSON.stringify(v) : v));
+  return `${Papa.unparse([texts], { escapeFormulae: true })}\r\n`;
 };
 
 /** The house as its records were when reading began, as one connection sees them. */
@@ -64,10 +63,10 @@ async function* recordLines(reading: Reading, table: Table) {
 }
 async function* sheetLines(reading: Reading, table: Table) {
   const columns = table.columns.map((c) => c.name);
-  yield `${Papa.unparse([columns])}\r\n`;
+  yield sheetLine(columns);
   for await (const raw of reading.rowsOf(table)) {
     const row = rowOut(table, raw, pictureOf(table));
-    yield `${Papa.unparse([columns.map((c) => cell(row[c]))])}\r\n`;
+    yield sheetLine(columns.map((c) => row[c]));
   }
 }
 

@@ -50,19 +50,19 @@ const FIELDS: readonly {
     name: 'codeName',
     label: 'Local food code',
     most: 80,
-    hint: 'As it is called. Pages and the inspection record name it.',
+    hint: 'The name of the code. Pages and the inspection record show this name.',
   },
   {
     name: 'codeLink',
-    label: 'Where it is read',
+    label: 'Link to the code',
     most: 200,
-    hint: 'A link, https://…; empty when it is on paper.',
+    hint: 'A link, https://…. Leave this field empty when the code is on paper.',
   },
   {
     name: 'hotHold',
     label: 'Tea kept hot: at least, °C',
     most: 5,
-    hint: 'As the code says. Empty: no tea is kept hot here.',
+    hint: 'The heat that the code asks for. Leave this field empty when no tea is kept hot here.',
   },
   {
     name: 'cardWords',
@@ -83,7 +83,7 @@ export function SafetyFields({
 }) {
   return (
     <fieldset className="max-w-[720px]">
-      <legend className="font-display text-[20px] font-semibold">The law of the place</legend>
+      <legend className="font-display text-[20px] font-semibold">Local food law and cards</legend>
       <div className="flex flex-col gap-3 mt-2">
         {FIELDS.map(({ name, label, most, hint }) => (
           <label

@@ -37,7 +37,7 @@ function Attached() {
         <PrinterList printers={data.printers} />
       </section>
       <section className="paper" aria-label="Other things that are attached">
-        <h2>Other things, and one of each to practise with</h2>
+        <h2>Other devices, and how to practise with each</h2>
         <ul className="mt-1">
           <Thing name="Label printer" practise={<code>npm run printer</code>}>
             Any that takes ZPL or ESC/POS on a port of the shop’s network. The simulated one draws

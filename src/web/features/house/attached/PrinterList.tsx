@@ -49,13 +49,13 @@ function OnePrinter({ printer: p }: { printer: Printer }) {
           disabled={removing.isLoading}
           onClick={oneTap(() => (sure ? void remove(p.id) : setSure(true)))}
         >
-          {sure ? 'Take it out now' : 'Take out'}
+          {sure ? 'Take out now' : 'Take out'}
           <span className="visually-hidden"> {p.name}</span>
         </button>
       </div>
       <p role="status" className="small">
         {printing.isLoading && 'Sending'}
-        {printing.isSuccess && 'The printer took the label. Look whether it is printed.'}
+        {printing.isSuccess && 'The printer took the label. Look at the printed label.'}
       </p>
       {printing.isError && (
         <p className="fault" role="alert">
