@@ -1,103 +1,53 @@
-// npm run bench:log [brews] [asked]: a log of a million brews made by a seeded script, then pages of every filter and
-// of several
-// at once, over the interface. Prints JSON. The data is made anew in a temporary folder (about 3 kB a brew) and
-// thrown away.
-import mysql from 'mysql2/promise';
+// npm run bench:log [-- --brews=1000000 --asked=600 --sites=2 --pool=4G --folder=... --squeezed]: a large log made by a
+// seeded script, then pages of every filter and of several at once, and what else reads brews, over the interface. Prints
+// JSON.
+// The data is made anew in a temporary folder (about 3 kB a brew) and thrown away, unless a folder is named: what is in
+// it is kept, and asked again.
+import { parseArgs } from 'node:util';
 import { openHouse, percentile, round, signIn, startBody } from '../lib/house.mjs';
-import { rowsOf } from '../lib/rows.mjs';
+import { DAYS, makeBrews, sizeOf } from './manyBrews.mjs';
 
 process.env.LIMNOS_SAY = 'stderr';
-const [wanted = 1_000_000, asked = 600] = process.argv.slice(2).map(Number);
+const { values: given } = parseArgs({
+  options: {
+    brews: { type: 'string', default: '1000000' },
+    asked: { type: 'string', default: '600' },
+    /** An even number: the demo's two, again and again. */
+    sites: { type: 'string', default: '2' },
+    /** The database's memory while it is asked; as npm start gives it when it is not said. */
+    pool: { type: 'string' },
+    folder: { type: 'string' },
+    squeezed: { type: 'boolean', default: false },
+  },
+});
+const [wanted, asked, wantedSites] = [given.brews, given.asked, given.sites].map(Number);
 // Made with much memory and no flushing; then the database is started again as npm start has it, and asked.
 const house = await openHouse({
-  days: 120,
+  days: DAYS,
   name: 'limnos_log',
+  folder: given.folder,
   extra: [
-    '--innodb-buffer-pool-size=4G',
+    '--innodb-buffer-pool-size=6G',
     '--innodb-sort-buffer-size=64M',
     '--innodb-flush-log-at-trx-commit=0',
     '--innodb-log-file-size=1G',
+    '--skip-innodb-doublewrite',
   ],
 });
-let server = await house.serve();
-const making = await mysql.createConnection({
-  uri: house.database.url(house.name),
-  multipleStatements: true,
-});
-const [{ n: base }] = await rowsOf(making, 'select count(*) as n from brews');
 const begun = performance.now();
-const indexes = await rowsOf(
-  making,
-  `select index_name as name,
-     group_concat(concat('\`', column_name, '\`') order by seq_in_index) as cols
-   from information_schema.statistics
-   where table_schema = database() and table_name = 'brews' and index_name <> 'PRIMARY'
-   group by index_name`,
-);
-await making.query(
-  'set session foreign_key_checks = 0, unique_checks = 0, group_concat_max_len = 100000',
-);
-// The demo's own brews, again and again, each time earlier; ids follow the time, as ours do. Indexes are built once
-// at the end.
-await making.query(
-  `create table many like brews; alter table many ${indexes.map((i) => `drop index \`${i.name}\``).join(', ')}`,
-);
-const cols = await rowsOf(
-  making,
-  `select column_name as name from information_schema.columns
-   where table_schema = database() and table_name = 'brews' order by ordinal_position`,
-);
-const SPAN = 121 * 86_400;
-const all = cols.map((c) => c.name);
-let there = 0;
-for (let k = 0; there < wanted; k++) {
-  const many = Math.min(Number(base), wanted - there);
-  const earlier = (c) => `date_sub(\`${c}\`, interval ${k * SPAN} second)`;
-  const ms = `lower(lpad(hex(floor(unix_timestamp(${earlier('started_at')}) * 1000)), 12, '0'))`;
-  const id = `concat(substr(${ms}, 1, 8), '-', substr(${ms}, 9, 4), '-7', substr(md5(id), 1, 3),
-    '-8', substr(md5(id), 4, 3), '-', substr(md5(id), 7, 12))`;
-  const value = (c) => {
-    if (k > 0 && (c === 'id' || c === 'leaf_id')) return id;
-    if (k > 0 && ['started_at', 'water_on', 'pulled', 'ended'].includes(c)) return earlier(c);
-    return `\`${c}\``;
-  };
-  await making.query(
-    `insert into many (${all.map((c) => `\`${c}\``).join(', ')})
-     select ${all.map(value).join(', ')} from brews order by started_at limit ${many}`,
-  );
-  there += many;
-  if (k % 20 === 0)
-    process.stderr.write(`${there} brews, ${Math.round((performance.now() - begun) / 1000)} s\n`);
-}
-for (const i of indexes) {
-  await making.query(`alter table many add index \`${i.name}\` (${i.cols})`);
-  process.stderr.write(`${i.name}, ${Math.round((performance.now() - begun) / 1000)} s\n`);
-}
-// What points at a brew points at the new table.
-await making.query('rename table brews to few, many to brews');
-for (const table of ['brew_events', 'lead_notes', 'brew_terms'])
-  await making.query(
-    `alter table ${table} drop foreign key ${table}_brew_id_brews_id_fk,
-     add constraint ${table}_brew_id_many foreign key (brew_id) references brews (id)`,
-  );
-// What cups were noted with, for all of them; and one word that a single cup has.
-await making.query(
-  `insert ignore into brew_terms
-     select lower(json_value(observed, '$.clarity')), id from brews
-     where json_value(observed, '$.clarity') is not null;
-   insert ignore into brew_terms
-     select lower(w.word), id from brews,
-       json_table(observed, '$.words[*]' columns (word varchar(40) path '$')) w;
-   insert into brew_terms select 'once', id from brews order by started_at limit 1`,
-);
-await making.end();
+const say = (what) =>
+  process.stderr.write(`${what}, ${Math.round((performance.now() - begun) / 1000)} s\n`);
+const url = house.database.url(house.name);
+let server = await house.serve();
+await makeBrews(url, { wanted, sites: wantedSites, squeezed: given.squeezed, say });
 const seeded = round((performance.now() - begun) / 1000, 0);
+const size = await sizeOf(url);
 await server.end('SIGTERM');
 await house.database.stop();
-await house.restartDatabase();
+await house.restartDatabase(given.pool ? [`--innodb-buffer-pool-size=${given.pool}`] : []);
 server = await house.serve();
 const me = await signIn(server.address);
-process.stderr.write(`asked from ${Math.round((performance.now() - begun) / 1000)} s on\n`);
+say('asked from here on');
 
 let state = 20260501;
 const random = () => {
@@ -107,7 +57,7 @@ const random = () => {
 const pick = (list) => list[Math.floor(random() * list.length)];
 const { people } = await me.get('/api/brews');
 const { vessels } = await me.get('/api/vessels');
-const sites = (await me.get('/api/house')).sites;
+const { sites } = await me.get('/api/house');
 const now = Date.now();
 const FILTERS = {
   siteId: () => pick(sites).id,
@@ -170,13 +120,22 @@ async function timed(n, call) {
   }
   return { p50: round(percentile(ms, 0.5)), p99: round(percentile(ms, 0.99)) };
 }
+// The sample lead at several sites, one after the other, as their tablets ask.
+const SIGNED_IN = 8;
+const many = Math.min(SIGNED_IN, sites.length);
+const leads = [];
+for (let i = 0; i < many; i++)
+  leads.push(await signIn(server.address, sites[Math.floor((i * sites.length) / many)].name));
+const leadOf = (i) => leads[i % leads.length];
 const { brews: some } = await me.get('/api/brews');
+const teaOf = (i) => me.teas[i % me.teas.length];
 const calls = {
-  trends: await timed(6, () => me.get(`/api/trends?siteId=${sites[0].id}`)),
-  bar: await timed(60, () => me.get('/api/bar')),
-  tea: await timed(40, (i) => me.get(`/api/teas/${me.teas[i % me.teas.length].id}`)),
+  trends: await timed(16, (i) => leadOf(i).get(`/api/trends?siteId=${leadOf(i).site.id}`)),
+  bar: await timed(80, (i) => leadOf(i).get('/api/bar')),
+  book: await timed(80, (i) => leadOf(i).get('/api/book')),
+  tea: await timed(80, (i) => leadOf(i).get(`/api/teas/${teaOf(i).id}`)),
   brew: await timed(40, (i) => me.get(`/api/brews/${some[i % some.length].id}`)),
-  pulls: await timed(40, (i) => me.get(`/api/teas/${me.teas[i % me.teas.length].id}/pulls`)),
+  pulls: await timed(80, (i) => leadOf(i).get(`/api/teas/${teaOf(i).id}/pulls`)),
 };
 const free = (await me.vessels()).find((v) => v.name === 'White pot');
 const tea = me.teas.find((t) => t.house && t.method === 'pot');
@@ -194,16 +153,20 @@ calls.startPullClose = await timed(40, async () => {
   }
 });
 const from = performance.now();
-const csv = await fetch(`${server.address}/api/log/brews.csv?teaId=${me.teas[0].id}`, {
-  headers: me.headers,
-});
+const csv = await fetch(
+  `${server.address}/api/log/brews.csv?siteId=${me.site.id}&teaId=${me.teas[0].id}`,
+  {
+    headers: me.headers,
+  },
+);
 let bytes = 0;
 for await (const c of csv.body) bytes += c.length;
 console.log(
   JSON.stringify(
     {
       bench: 'log',
-      brews: there,
+      ...size,
+      pool: given.pool ?? 'as npm start gives it',
       madeInSeconds: seeded,
       asked: took.length,
       ms: {
@@ -216,7 +179,7 @@ console.log(
       slowest: worst.sort((a, b) => b.ms - a.ms).slice(0, 8),
       calls,
       wantedBarAndBookP99: 50,
-      exportOneTea: { bytes, seconds: round((performance.now() - from) / 1000) },
+      exportOneTeaOfASite: { bytes, seconds: round((performance.now() - from) / 1000) },
     },
     null,
     2,

@@ -7,11 +7,16 @@ import { forkApplication } from './application.mjs';
 import { freePort, startMariadb } from './mariadb.mjs';
 import { needBuild, needPackages } from './prepare.mjs';
 
-/** Starts one; `close` ends all of it. */
-export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } = {}) {
+/** Starts one; `close` ends all of it. A `folder` that is named is kept, with what is in it. */
+export async function openHouse({
+  days = 3,
+  name = 'limnos_soak',
+  extra = [],
+  folder: kept = undefined,
+} = {}) {
   needPackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' });
   needBuild();
-  const folder = mkdtempSync(join(tmpdir(), 'limnos-run-'));
+  const folder = kept ?? mkdtempSync(join(tmpdir(), 'limnos-run-'));
   const house = {
     folder,
     name,
@@ -59,30 +64,30 @@ export async function openHouse({ days = 3, name = 'limnos_soak', extra = [] } =
       console.error(e);
       void house.close().finally(() => process.exit(1));
     });
-  house.restartDatabase = async () => {
-    house.database = await startMariadb(folder, [name], { port: house.database.port });
+  house.restartDatabase = async (extra = []) => {
+    house.database = await startMariadb(folder, [name], { port: house.database.port, extra });
   };
   house.close = async () => {
     await house.proxy?.stop();
     for (const s of house.servers) await s.end('SIGTERM');
     await house.database.stop();
-    rmSync(folder, { recursive: true, force: true });
+    if (!kept) rmSync(folder, { recursive: true, force: true });
   };
   return house;
 }
 
-/** Somebody of the demo signed in at its first site: `get`, `post`, the site, its teas and vessels. */
-export async function signIn(address, who = 'Ilsa V.', secret = 'grey pot first') {
+/** The sample lead signed in at a site: `get`, `post`, the site, its teas and vessels. */
+export async function signIn(address, siteName = 'Harbour room') {
   const headers = { origin: address, 'content-type': 'application/json' };
   const get = async (path) => (await fetch(address + path, { headers })).json();
   const post = (path, body, method = 'POST') =>
     fetch(address + path, { method, headers, body: JSON.stringify(body) });
-  const site = (await get('/api/house')).sites.find((s) => s.name === 'Harbour room');
+  const site = (await get('/api/house')).sites.find((s) => s.name === siteName);
   const { people } = await get(`/api/sites/${site.id}/names`);
   const signed = await post('/api/session', {
-    personId: people.find((p) => p.name === who).id,
+    personId: people.find((p) => p.name === 'Ilsa V.').id,
     siteId: site.id,
-    secret,
+    secret: 'grey pot first',
   });
   if (!signed.ok) throw new Error(await signed.text());
   headers.cookie = signed.headers.get('set-cookie').split(';')[0];
