@@ -16,6 +16,18 @@ export class LogDriver extends Hands {
   expectBrews(): Promise<void> {
     return expect(this.rows.first()).toBeVisible();
   }
+  /** Cup, vessel and pull of each brew are drawn in its own line. */
+  async expectDrawnInTheirLines(): Promise<void> {
+    for (const row of (await this.rows.all()).slice(0, 3)) {
+      const line = await row.boundingBox();
+      for (const drawing of await row.locator('svg').all()) {
+        const box = await drawing.boundingBox();
+        if (!line || !box) throw new Error('a line or its drawing is not on the page');
+        expect(box.y + box.height).toBeLessThanOrEqual(line.y + line.height + 1);
+        expect(box.y).toBeGreaterThan(line.y - line.height / 2);
+      }
+    }
+  }
   morePicks(): Promise<void> {
     return this.page.getByRole('button', { name: 'More picks' }).click();
   }

@@ -9,6 +9,7 @@ test('the log’s filters are its sentence and its address; the view is exported
   await house.signIn(PEOPLE.lead);
   await house.goTo('Log');
   await log.expectBrews();
+  await log.expectDrawnInTheirLines();
   await log.morePicks();
   await log.pick('Pull', 'out of its window');
   await expect(house.page).toHaveURL(/pull=outside/);

@@ -80,11 +80,11 @@ export function LogRow({ brew }: { brew: Brew }) {
   return (
     <Link className="log-row" to={`/log/${brew.id}`}>
       <span>{clockText(brew.startedAt)}</span>
-      <span className="drawn" style={{ paddingBottom: 6 }}>
+      <span className="picture" style={{ paddingBottom: 6 }}>
         <Cup liquor={liquor} size={30} />
       </span>
       <span className="tea">{brew.tea.name}</span>
-      <span className="drawn wide">
+      <span className="picture wide">
         <VesselDrawing
           vessel={plan.vessel}
           scale={0.31}
@@ -100,7 +100,7 @@ export function LogRow({ brew }: { brew: Brew }) {
       <span className="mid-wide">{brew.startedBy.name}</span>
       <span className="wide r">{plan.leaf} g</span>
       <span className="wide r">{degrees(plan.temperature, units.temperature)}°</span>
-      <span className="drawn wide">
+      <span className="picture wide">
         <PullRule brew={brew} />
       </span>
       <span className="error">
