@@ -180,3 +180,16 @@ describe('a session ends', () => {
     expect(await isIn(h.callers.lead)).toBe(true);
   });
 });
+test('how dates are written at a site is on its labels: its own, changed by a lead, the usual until then', async () => {
+  const { lead } = h.callers;
+  const { site } = (await lead.get('/api/house').expect(200)).body.session;
+  expect(site.region).toBeNull();
+  const { id: _id, ...fields } = site;
+  const region = { dates: 'monthDay', hours: 12, weekBegins: 'sunday' };
+  const changed = await lead.patch(`/api/sites/${site.id}`, { ...fields, region }).expect(200);
+  expect(changed.body.region).toEqual(region);
+  const { session } = (await lead.get('/api/house').expect(200)).body;
+  expect(session.site.region).toEqual(region);
+  const wrong = { ...fields, rev: changed.body.rev, region: { ...region, hours: 13 } };
+  await lead.patch(`/api/sites/${site.id}`, wrong).expect(422);
+});

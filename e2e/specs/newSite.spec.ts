@@ -23,3 +23,35 @@ test('a new site like another: its name and height are typed, and its first pot 
   await new BarDriver(house.page).start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await house.expectAllSaved();
 });
+
+test('a site that reads twelve hours and the month first: the clock, the log and the hours say it so', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  await house.page.goto('/house');
+  await house.press('New site');
+  await house.type('Name', 'Weir house', { exact: true });
+  await house.type('Altitude', '60');
+  await house.choose('Begin with', 'the vessels, kettles, hours and limits of Harbour room');
+  await house.choose('Dates', 'Nov 3');
+  await house.choose('Times', '2:05 pm');
+  await house.choose('Week begins on', 'Sunday');
+  await house.press('Save the site');
+  await house.expectThere('cell', 'Weir house', { exact: true });
+  await house.signOut();
+  await house.press(/Weir house/);
+  await house.pick(PEOPLE.lead.name);
+  await house.enterSecret(PEOPLE.lead.secret);
+  await house.goTo('Bar');
+  await house.expectSaid(/^\d{1,2}:\d\d [ap]m$/);
+  await new BarDriver(house.page).start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
+  await house.expectAllSaved();
+  await house.goTo('House');
+  await house.follow('Hours');
+  await house.expectField('Somebody is there, Sunday', '7:30 am-10:30 pm');
+  await house.type('Somebody is there, Sunday', '9 am-1pm, 2 pm-9:30 pm');
+  await house.pressFirst('Sunday’s for every day');
+  await house.press('Save the hours');
+  await house.page.goto('/house/hours');
+  await house.expectField('Somebody is there, Saturday', '9 am-1 pm, 2 pm-9:30 pm');
+});

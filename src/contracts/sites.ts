@@ -1,7 +1,15 @@
 import { z } from 'zod';
 import { type HouseLimits, LIMIT_RANGES, type LimitName, USUAL_HOUSE_LIMITS } from '#core/cold';
 import { type Material, MATERIAL_NAMES } from '#core/heat';
-import { isZone, type SiteWeek, type WallRange, type Week } from '#core/time';
+import {
+  DATE_ORDERS,
+  isZone,
+  type Region,
+  type SiteWeek,
+  type WallRange,
+  type Week,
+  WEEK_BEGINS,
+} from '#core/time';
 import type { Celsius, Millilitres } from '#core/units';
 import { FILTER_DAYS, HARDNESS, type SiteWater, type WaterFilter } from '#core/water';
 import { endpoint } from './endpoint';
@@ -79,6 +87,11 @@ export const FilterBody = z.strictObject({
     .min(FILTER_DAYS.least, `At least ${FILTER_DAYS.least} days.`)
     .max(FILTER_DAYS.most, `At most ${FILTER_DAYS.most} days.`),
 }) satisfies z.ZodType<WaterFilter>;
+export const SiteRegion = z.strictObject({
+  dates: z.enum(DATE_ORDERS),
+  hours: z.union([z.literal(12), z.literal(24)]),
+  weekBegins: z.enum(WEEK_BEGINS),
+}) satisfies z.ZodType<Region>;
 /** A site: what the working needs of a place, and the units its people read. */
 export const SiteFields = z.strictObject({
   name: Name,
@@ -105,6 +118,8 @@ export const SiteFields = z.strictObject({
   }) satisfies z.ZodType<SiteWater>,
   volumeUnit: VolumeChoice,
   temperatureUnit: z.enum(['C', 'F']),
+  /** How dates and times are written here; null: "3 Nov 14:05", weeks from Monday. */
+  region: SiteRegion.nullable().default(null),
   /** Null: not typed yet; nothing is planned, and times are the device’s. */
   hours: SiteHours.nullable().default(null),
   /** Of cold liquor; null: as is usual. */

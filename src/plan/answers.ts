@@ -24,6 +24,7 @@ import {
   MINUTE_MS,
   servicesFrom,
   type SiteWeek,
+  USUAL_REGION,
   wallMoment,
   type Week,
 } from '#core/time';
@@ -147,7 +148,7 @@ const times = (i: CaseInput<'times'>) => ({
   }),
   elapsed: i.elapsed.map(({ from, minutes }) => {
     const then = epochMs(at(from) + minutes * MINUTE_MS);
-    return { at: iso(then), label: dayAndTime(i.zone, then) };
+    return { at: iso(then), label: dayAndTime({ zone: i.zone, region: USUAL_REGION }, then) };
   }),
 });
 const weekOf = (w: CaseInput<'calendar'>['open']): Week => [
@@ -205,7 +206,7 @@ function discard(i: CaseInput<'discard'>) {
       discardAt: iso(kept.ifStays.discardAt),
       because: kept.ifStays.because,
     },
-    label: dayAndTime(i.zone, kept.discardAt),
+    label: dayAndTime({ zone: i.zone, region: USUAL_REGION }, kept.discardAt),
   };
 }
 const forecast = ({ history, plan, ...learning }: CaseInput<'forecast'>) =>

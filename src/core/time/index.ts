@@ -17,11 +17,22 @@ export {
   type SiteDate,
   type WallMoment,
   type WallTime,
-  type Zone,
 } from './siteTime';
+export {
+  DATE_ORDERS,
+  dayMonthText,
+  hourText,
+  USUAL_REGION,
+  WEEK_BEGINS,
+  weekOrder,
+  type Region,
+  type SiteClock,
+  type Zone,
+} from './region';
 export {
   handMoments,
   parseRanges,
+  parseWallTime,
   rangesText,
   servicesFrom,
   stretches,

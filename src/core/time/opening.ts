@@ -1,4 +1,5 @@
 import { type EpochMs, epochMs } from '#core/units';
+import { hourText, type Region, type Zone } from './region';
 import {
   daysAfter,
   MINUTE_MS,
@@ -6,7 +7,6 @@ import {
   wallMoment,
   type WallTime,
   weekdayOf,
-  type Zone,
 } from './siteTime';
 
 /** The weekdays by name, Monday first, as `weekdayOf` counts them. */
@@ -94,15 +94,28 @@ export const servicesFrom = (
 ): Stretch[] =>
   stretches(zone, week, 'services', asked.from, asked.days).filter((s) => s.from >= asked.now);
 
-/** Ranges as they are typed: "08:00-12:00, 14:00-18:00"; nothing: closed. */
-export const rangesText = (ranges: readonly WallRange[]): string =>
-  ranges.map(([from, to]) => `${from}-${to}`).join(', ');
-/** "8", "8:30", "0830", "8.30" as a clock shows it; null: none of those. */
-function wallTimeOf(text: string): WallTime | null {
-  const found = /^(\d{1,2})(?:[:.]?(\d{2}))?$/.exec(text.trim());
+/**
+ * Ranges as they are typed: "08:00-12:00, 14:00-18:00", with twelve hours "8 am-12 pm"; nothing: closed.
+ *
+ * @example
+ * rangesText([['08:00', '14:30']], 12) // '8 am-2:30 pm'
+ */
+export const rangesText = (ranges: readonly WallRange[], hours: Region['hours'] = 24): string =>
+  ranges.map((ends) => ends.map((time) => wallTimeText(time, hours)).join('-')).join(', ');
+/** "22:30" as a region reads it; whole hours of twelve are short: "10 pm". */
+function wallTimeText(time: WallTime, hours: Region['hours']): string {
+  const [hour = 0, minute = 0] = time.split(':').map(Number);
+  return hourText(hour, minute, hours).replace(/:00(?= )/, '');
+}
+/** "8", "8:30", "0830", "8.30", "8:30 pm" as a clock shows it; null: none of those. */
+export function parseWallTime(text: string): WallTime | null {
+  const found = /^(\d{1,2})(?:[:.]?(\d{2}))?\s?(am|pm)?$/i.exec(text.trim());
   const [hour, minute] = [Number(found?.[1]), Number(found?.[2] ?? 0)];
+  const half = found?.[3]?.toLowerCase();
   if (!found || hour > 23 || minute > 59) return null;
-  return `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`;
+  if (half !== undefined && (hour < 1 || hour > 12)) return null;
+  const of24 = half === undefined ? hour : (hour % 12) + (half === 'pm' ? 12 : 0);
+  return `${String(of24).padStart(2, '0')}:${String(minute).padStart(2, '0')}`;
 }
 /**
  * Reads the ranges of a day: "8-12, 14-18"; nothing, or "closed": none. The parts of a range may meet the next day.
@@ -118,7 +131,7 @@ export function parseRanges(
   if (/^\s*(?:(closed)\s*)?$/i.test(text)) return { kind: 'ok', ranges: [] };
   const ranges: WallRange[] = [];
   for (const part of text.split(/[,;]/)) {
-    const ends = part.split(/-|–|to/).map(wallTimeOf);
+    const ends = part.split(/-|–|to/).map(parseWallTime);
     const [from, to] = ends;
     if (ends.length !== 2 || !from || !to)
       return { kind: 'bad', why: `“${part.trim()}” is no range of times. Type 08:00-18:00.` };

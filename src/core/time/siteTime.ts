@@ -1,8 +1,7 @@
 import { Temporal } from 'temporal-polyfill';
 import { type EpochMs, epochMs } from '#core/units';
+import { dayMonthText, hourText, type SiteClock, type Zone } from './region';
 
-/** A name of the IANA zone database: "Europe/Lisbon". */
-export type Zone = string;
 /** A day of a site's calendar: "2026-10-25". */
 export type SiteDate = string;
 /** A time as its clock shows it: "22:30". */
@@ -81,18 +80,19 @@ function whichOfTwo(shown: Temporal.ZonedDateTime): '' | ' (first)' | ' (second)
   if (first === second) return '';
   return shown.epochMilliseconds === first ? ' (first)' : ' (second)';
 }
-/** The clock at a site: "01:30", and "01:30 (second)" in the night it shows that twice. */
-export function clockTime(zone: Zone, at: EpochMs): string {
+/** The clock at a site: "01:30" or "1:30 am", and "01:30 (second)" in the night it shows that twice. */
+export function clockTime({ zone, region }: SiteClock, at: EpochMs): string {
   const shown = shownAt(zone, at);
-  return `${two(shown.hour)}:${two(shown.minute)}${whichOfTwo(shown)}`;
+  return `${hourText(shown.hour, shown.minute, region.hours)}${whichOfTwo(shown)}`;
 }
 /** The weekday at a site: "Sun". */
 export const dayName = (zone: Zone, at: EpochMs): string =>
   DAYS[shownAt(zone, at).dayOfWeek - 1] ?? '';
 /** Day and clock: "Sun 25 Oct 01:30 (second)". */
-export function dayAndTime(zone: Zone, at: EpochMs): string {
-  const { day, month } = shownAt(zone, at);
-  return `${dayName(zone, at)} ${day} ${MONTHS[month - 1] ?? ''} ${clockTime(zone, at)}`;
+export function dayAndTime(clock: SiteClock, at: EpochMs): string {
+  const { day, month } = shownAt(clock.zone, at);
+  const date = dayMonthText(day, MONTHS[month - 1] ?? '', clock.region.dates);
+  return `${dayName(clock.zone, at)} ${date} ${clockTime(clock, at)}`;
 }
 /** ISO 8601 with the site's offset: "2026-10-25T01:30:00+01:00". */
 export const isoAt = (zone: Zone, at: EpochMs): string =>
@@ -106,8 +106,8 @@ export function instantOfIso(text: string): EpochMs | null {
   }
 }
 /** Weekday and clock, as batches say it: "Fri 08:00". */
-export const weekdayAndTime = (zone: Zone, at: EpochMs): string =>
-  `${dayName(zone, at)} ${clockTime(zone, at)}`;
+export const weekdayAndTime = (clock: SiteClock, at: EpochMs): string =>
+  `${dayName(clock.zone, at)} ${clockTime(clock, at)}`;
 
 const offsetAt = (zone: Zone, at: EpochMs): number =>
   Temporal.Instant.fromEpochMilliseconds(at).toZonedDateTimeISO(zone).offsetNanoseconds;

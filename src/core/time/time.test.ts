@@ -10,8 +10,10 @@ import {
   isoAt,
   isZone,
   servicesFrom,
+  type SiteClock,
   siteDate,
   stretches,
+  USUAL_REGION,
   wallMoment,
   type WallRange,
   type Week,
@@ -25,6 +27,7 @@ const CHANGES: Record<(typeof ZONES)[number], string[]> = {
   'Australia/Lord_Howe': ['2026-04-05', '2026-10-04'],
 };
 const every = (day: WallRange[]): Week => [day, day, day, day, day, day, day];
+const in24 = (zone: string): SiteClock => ({ zone, region: USUAL_REGION });
 const two = (n: number) => String(n).padStart(2, '0');
 
 test.each(ZONES)('an instant written by the clock of %s is read again to the second', (zone) => {
@@ -59,12 +62,12 @@ describe.each(ZONES)('the clock of %s against luxon', (zone) => {
             at: Math.max(...all),
             said: 'second',
           });
-          expect(clockTime(zone, at)).toBe(`${time} (first)`);
+          expect(clockTime(in24(zone), at)).toBe(`${time} (first)`);
         }
         const shown = DateTime.fromMillis(at, { zone }).toFormat('ccc d LLL HH:mm', {
           locale: 'en',
         });
-        expect(dayAndTime(zone, at)).toContain(shown);
+        expect(dayAndTime(in24(zone), at)).toContain(shown);
         // What is skipped is not there; everything else is shown as it was asked for.
         expect(shown.endsWith(time)).toBe(said !== 'skipped');
       }
@@ -85,7 +88,7 @@ describe.each(ZONES)('the clock of %s against luxon', (zone) => {
     for (const date of CHANGES[zone]) {
       const begins = DateTime.fromISO(`${date}T00:00`, { zone }).minus({ hours: 2 }).toMillis();
       const ends = epochMs(begins + 36_000_000);
-      expect(dayAndTime(zone, ends)).toContain(
+      expect(dayAndTime(in24(zone), ends)).toContain(
         DateTime.fromMillis(begins, { zone })
           .plus({ hours: 10 })
           .toFormat('d LLL HH:mm', { locale: 'en' }),
@@ -112,7 +115,7 @@ test('a day that is otherwise has its own hours; hands step from each opening, a
   };
   const asked = { now: epochMs(Date.UTC(2026, 4, 4, 9)), from: '2026-05-04', days: 3 };
   const hands = handMoments('UTC', week, { ...asked, stepMinutes: 60 });
-  expect(hands.map((h) => `${dayAndTime('UTC', h.at)}${h.preferred ? ' *' : ''}`)).toEqual([
+  expect(hands.map((h) => `${dayAndTime(in24('UTC'), h.at)}${h.preferred ? ' *' : ''}`)).toEqual([
     'Mon 4 May 09:00 *',
     'Mon 4 May 10:00',
     'Mon 4 May 11:00',
@@ -130,7 +133,7 @@ test('every wall time of a year is found again from its instant', () => {
   for (let i = 0; i < 500; i++) {
     const at = epochMs(Date.UTC(2026, 0, 1) + Math.floor(random() * 365 * 96) * 900_000);
     const zone = ZONES[i % 3] ?? 'UTC';
-    const shown = clockTime(zone, at);
+    const shown = clockTime(in24(zone), at);
     const edge = shown.endsWith('(second)') ? 'end' : 'beginning';
     expect(wallMoment(zone, siteDate(zone, at), shown.slice(0, 5), edge).at).toBe(at);
   }
@@ -141,7 +144,7 @@ test('as a record has it: with the offset of that moment', () => {
   expect(isoAt('Europe/Lisbon', epochMs(at + 3_600_000))).toBe('2026-10-25T01:30:00+00:00');
 });
 test('an instant between two milliseconds is shown as any other', () => {
-  expect(clockTime('UTC', epochMs(Date.UTC(2026, 4, 4, 9, 30) + 0.4))).toBe('09:30');
+  expect(clockTime(in24('UTC'), epochMs(Date.UTC(2026, 4, 4, 9, 30) + 0.4))).toBe('09:30');
 });
 test('zones: known, unknown', () => {
   expect(['Europe/Lisbon', 'UTC', 'Mars/Base', ''].map(isZone)).toEqual([true, true, false, false]);

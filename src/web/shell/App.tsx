@@ -1,5 +1,6 @@
 import { Suspense, useEffect, useState } from 'react';
 import { RouterProvider } from 'react-router/dom';
+import { type Region, USUAL_REGION } from '#core/time';
 import type { House } from '#contracts/sites';
 import { useHouseQuery } from '../entities/people/api';
 import { SessionProvider } from '../entities/people/session';
@@ -7,6 +8,7 @@ import { FirstHousePage, SignInPage } from '../features/signin';
 import { GuestPage } from '../features/tastings';
 import { failureOf } from '../platform/api';
 import { SIGNED_IN_HERE } from '../platform/earlyRequests';
+import { writeDatesAs } from '../ui/days';
 import { Loading, Note } from '../ui/Note';
 import { router } from './router';
 
@@ -16,6 +18,10 @@ const FIRST_POLL_MS = 2000;
 
 /** Where guests sit down, without an account. */
 const GUESTS = '/guest';
+
+/** Where the region changes, every date on the page is written anew. */
+const regionKey = ({ dates, hours, weekBegins }: Region): string =>
+  `${dates} ${hours} ${weekBegins}`;
 
 /** A guest's sheet, or the house. */
 export const App = () =>
@@ -41,10 +47,12 @@ function HouseApp() {
     if (house.session) localStorage.setItem(SIGNED_IN_HERE, '1');
     else localStorage.removeItem(SIGNED_IN_HERE);
   }, [house]);
+  const region = house?.session?.site.region ?? USUAL_REGION;
+  writeDatesAs(region);
   // A touch shows its effect at once: the bar's clock draws five times a second and would hold a transition back.
   if (house?.session)
     return (
-      <SessionProvider session={house.session}>
+      <SessionProvider key={regionKey(region)} session={house.session}>
         <RouterProvider router={router} useTransitions={false} />
       </SessionProvider>
     );

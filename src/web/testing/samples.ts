@@ -1,5 +1,6 @@
 // A made-up shop for unit tests of the page: one site, one pot, one brew.
 import { startingRecipe } from '#core/recipes';
+import { USUAL_REGION } from '#core/time';
 import { celsius, epochMs, grams, millilitres } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import type { Site } from '#contracts/sites';
@@ -18,6 +19,7 @@ export const sampleSite = {
   water: { hardness: 'unknown', filtered: true, filter: null },
   volumeUnit: 'ml',
   temperatureUnit: 'C',
+  region: USUAL_REGION,
   hours: null,
   limits: null,
   safety: null,

@@ -38,6 +38,8 @@ export const sites = mysqlTable('sites', {
   water: json<SiteFields['water']>('water').notNull(),
   volumeUnit: mysqlEnum('volume_unit', ['ml', 'usFlOz', 'imperialFlOz']).notNull(),
   temperatureUnit: mysqlEnum('temperature_unit', ['C', 'F']).notNull(),
+  /** How dates and times are written; null: as is usual. */
+  region: json<NonNullable<SiteFields['region']>>('region'),
   /** Its clock and its week; null: not typed yet. */
   hours: json<NonNullable<SiteFields['hours']>>('hours'),
   /** Of cold liquor; null: as is usual. */

@@ -16,7 +16,7 @@ import {
 } from '#core/cold';
 import { cardFaultWords, isCold } from '#core/recipes';
 import { lotInUse, measureOf } from '#core/teas';
-import { dayAndTime } from '#core/time';
+import { dayAndTime, USUAL_REGION } from '#core/time';
 import { epochMs, type Millilitres, volumeText } from '#core/units';
 import type { Batch, BatchEventBody, startBatch } from '#contracts/batches';
 import type { Site } from '#contracts/sites';
@@ -58,7 +58,7 @@ const clockOf =
     const zone = site?.hours?.zone;
     return zone === undefined
       ? `${new Date(at).toISOString().slice(11, 16)} UTC`
-      : dayAndTime(zone, epochMs(at));
+      : dayAndTime({ zone, region: site?.region ?? USUAL_REGION }, epochMs(at));
   };
 
 /** What a batch is begun with: worked out here again from the records. @throws when it cannot be begun. */

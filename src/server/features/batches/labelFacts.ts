@@ -10,7 +10,7 @@ import {
 } from '#core/cold';
 import type { Label } from '#core/labels';
 import { METHODS } from '#core/recipes';
-import { dayAndTime, weekdayAndTime } from '#core/time';
+import { dayAndTime, type SiteClock, weekdayAndTime } from '#core/time';
 import { numberText } from '#core/units';
 import type { Batch } from '#contracts/batches';
 
@@ -18,7 +18,7 @@ export type LabelledBatch = {
   readonly batch: Batch;
   readonly air: FridgeAir;
   readonly limits: HouseLimits;
-  readonly zone: string;
+  readonly clock: SiteClock;
   readonly address: string;
 };
 
@@ -26,7 +26,7 @@ export type LabelledBatch = {
 const litres = (ml: number): string => `${(ml / 1000).toFixed(1)} l`;
 
 /** What every label of a batch says, whatever prints it. */
-export function labelFacts({ batch, air, limits, zone }: LabelledBatch) {
+export function labelFacts({ batch, air, limits, clock }: LabelledBatch) {
   const { plan, leafIn, tea } = batch;
   const now = nowOf(batch);
   const { state } = now;
@@ -34,11 +34,11 @@ export function labelFacts({ batch, air, limits, zone }: LabelledBatch) {
   const { best, latest } = windowOf(plan.window, leafIn);
   const { discardAt } = keptUntil(batch, now, air, limits);
   const times: readonly (readonly [what: string, when: string])[] = [
-    ['leaf in', weekdayAndTime(zone, leafIn)],
-    ['best at', weekdayAndTime(zone, best)],
+    ['leaf in', weekdayAndTime(clock, leafIn)],
+    ['best at', weekdayAndTime(clock, best)],
     lifted === null
-      ? ['lift by', weekdayAndTime(zone, latest)]
-      : ['lifted', weekdayAndTime(zone, lifted)],
+      ? ['lift by', weekdayAndTime(clock, latest)]
+      : ['lifted', weekdayAndTime(clock, lifted)],
   ];
   return {
     name: tea.name,
@@ -51,7 +51,7 @@ export function labelFacts({ batch, air, limits, zone }: LabelledBatch) {
     times,
     allergens: tea.allergens ? `Allergens: ${tea.allergens}` : 'no allergens',
     codeAndBy: `${batchCode(batch.id)}, ${batch.startedBy.name}`,
-    discard: isStanding(state) ? dayAndTime(zone, labelTime(discardAt)) : 'not kept any more',
+    discard: isStanding(state) ? dayAndTime(clock, labelTime(discardAt)) : 'not kept any more',
   };
 }
 

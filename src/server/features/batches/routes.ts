@@ -31,11 +31,12 @@ async function labelledBatch(
   origin: string,
 ): Promise<LabelledBatch> {
   const batch = await cold.one(id, who);
+  const { limits, region } = await cold.place(batch.siteId);
   return {
     batch,
     air: await cold.air(batch.siteId),
-    limits: await cold.limits(batch.siteId),
-    zone,
+    limits,
+    clock: { zone, region },
     address: `${origin}/cold/${batch.id}`,
   };
 }

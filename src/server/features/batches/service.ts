@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { type HouseLimits, isStanding, nowOf, USUAL_HOUSE_LIMITS } from '#core/cold';
+import { USUAL_REGION } from '#core/time';
 import { epochMs } from '#core/units';
 import type {
   addFridgeReading,
@@ -94,7 +95,14 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
         ...(await fridgeAirSince(db, siteId, from - DAY_MS)),
       };
     },
-    limits: async (siteId: string) => (await siteById(db, siteId))?.limits ?? USUAL_HOUSE_LIMITS,
+    /** What a label of the site rests on: its limits, and how dates are written there. */
+    place: async (siteId: string) => {
+      const site = await siteById(db, siteId);
+      return {
+        limits: site?.limits ?? USUAL_HOUSE_LIMITS,
+        region: site?.region ?? USUAL_REGION,
+      };
+    },
     air: (siteId: string) => fridgeAirSince(db, siteId, now() - READINGS_SHOWN),
 
     start: (given: z.infer<typeof startBatch.body>, who: Signed): Promise<Batch> =>

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { escposOf, type Label, type PrinterDots, zplOf } from '#core/labels';
-import { dayAndTime } from '#core/time';
+import { dayAndTime, USUAL_REGION } from '#core/time';
 import { epochMs } from '#core/units';
 import type { addPrinter, LabelOf, Printer, printOn } from '#contracts/printers';
 import type { Tx } from '../../db/pool';
@@ -11,6 +11,7 @@ import { notFound } from '../../http/errors';
 import type { Signed } from '../../http/route';
 import { mustWorkAt } from '../../http/sites';
 import { inRecordedTransaction } from '../history';
+import { siteById } from '../people';
 import { sendTo } from './send';
 
 /** Labels of the records, made where the records are looked after. */
@@ -36,15 +37,18 @@ const bytesFor = ({ language, dots }: Printer, label: Label, copies: number): Ui
 export function createPrinterService(deps: Deps, sources: LabelSources) {
   const { db, now } = deps;
   /** Said by a test label: that it came, from whom, when. */
-  const testLabel = (printer: Printer, zone: string, who: Signed): Label => ({
-    lines: [
-      { words: printer.name, style: 'name' },
-      { words: `Test label by ${who.name}`, style: 'usual' },
-      { words: 'äöü éèê ñ ß °C', style: 'small' },
-      { words: dayAndTime(zone, epochMs(now())), style: 'block' },
-    ],
-    code: 'https://limnos.test/label',
-  });
+  async function testLabel(printer: Printer, zone: string, who: Signed): Promise<Label> {
+    const region = (await siteById(db, who.siteId))?.region ?? USUAL_REGION;
+    return {
+      lines: [
+        { words: printer.name, style: 'name' },
+        { words: `Test label by ${who.name}`, style: 'usual' },
+        { words: 'äöü éèê ñ ß °C', style: 'small' },
+        { words: dayAndTime({ zone, region }, epochMs(now())), style: 'block' },
+      ],
+      code: 'https://limnos.test/label',
+    };
+  }
   function labelOf(of: LabelOf, printer: Printer, who: Signed, origin: string): Promise<Label> {
     switch (of.kind) {
       case 'batch':
@@ -52,7 +56,7 @@ export function createPrinterService(deps: Deps, sources: LabelSources) {
       case 'tea':
         return sources.tea(of.id, who, origin);
       case 'test':
-        return Promise.resolve(testLabel(printer, of.zone, who));
+        return testLabel(printer, of.zone, who);
     }
   }
   return {

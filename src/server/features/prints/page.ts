@@ -1,3 +1,4 @@
+import type { Region } from '#core/time';
 import { type Face, paperFonts } from './fonts';
 
 /** Points to the millimetre: everything here is laid out in mm on an A5. */
@@ -33,9 +34,13 @@ export type Paper = {
   ): void;
 };
 
-/** A day as papers have it: "27 November 2026". */
-export const dayOnPaper = (at: Date | number): string =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+/** A day as papers have it: "27 November 2026", or "November 27, 2026" where the site writes the month first. */
+export const dayOnPaper = (at: Date | number, region: Region | null = null): string =>
+  new Date(at).toLocaleDateString(region?.dates === 'monthDay' ? 'en-US' : 'en-GB', {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  });
 
 type Info = { readonly title: string; readonly author: string };
 type Draw = (p: Paper) => void;

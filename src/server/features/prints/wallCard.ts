@@ -253,7 +253,7 @@ function foot(p: Paper, w: WallCard, y: number) {
         .filter(Boolean)
         .join(' '),
       'Cup as printed: judge by the tea, not by the ink.',
-      `House recipe ${version.number}, ${version.author.name}, ${dayOnPaper(version.at)}. Scan to brew.`,
+      `House recipe ${version.number}, ${version.author.name}, ${dayOnPaper(version.at, site.region)}. Scan to brew.`,
     ].join('\n'),
     LEFT,
     Math.min(at, A5.height - 24),

@@ -3,7 +3,7 @@ import { clockTime } from '#core/time';
 import { grams, minutesText } from '#core/units';
 import { useNow } from '../../platform/clock';
 import { oneTap, useKeys } from '../../ui/keys';
-import { useUnits, useZone } from '../people/session';
+import { useClock,useUnits } from '../people/session';
 import { useVesselsQuery } from '../vessels/api';
 import { VesselDrawing } from '../vessels/VesselDrawing';
 import { coldWaterWords, hotMoments } from './hotStage';
@@ -68,7 +68,7 @@ function HotStrip({
 }) {
   const now = useNow(DRAWN_EVERY_MS);
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { act, refusal } = useAct(batch, now);
   const { data } = useVesselsQuery();
   const vessel = data?.vessels.find((v) => v.id === batch.vesselId);
@@ -104,7 +104,7 @@ function HotStrip({
         pour {pour}.
         <span className="then">
           The tea is then at about {then}: lift the leaf from{' '}
-          {clockTime(zone, batch.window.earliest)} to {clockTime(zone, batch.window.latest)}.
+          {clockTime(clock, batch.window.earliest)} to {clockTime(clock, batch.window.latest)}.
         </span>
         {refusal !== null && (
           <span className="fault" role="alert">

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import { isStanding, type Level } from '#core/cold';
 import { tint } from '#core/colour';
-import { clockTime, weekdayAndTime, type Zone } from '#core/time';
+import { clockTime, type SiteClock,weekdayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { LevelMark } from '../../ui/LevelMark';
 import { liquorOfBatch } from './liquor';
@@ -66,12 +66,12 @@ export function Lane({
   batch: b,
   now,
   time,
-  zone,
+  clock,
 }: {
   batch: ColdBatch;
   now: EpochMs;
   time: LaneTime;
-  zone: Zone;
+  clock: SiteClock;
 }) {
   const x = (at: number) => Math.max(-4, Math.min(time.width + 4, xOf(time, at)));
   const y = (ml: number) => LANE.line - (ml / 1000) * LANE.perLitre;
@@ -94,14 +94,14 @@ export function Lane({
   ];
   const shade = useId();
   const until = b.now.state.kind === 'drawn' ? b.now.state.lifted : b.window.best;
-  const outWords = `until ${weekdayAndTime(zone, b.kept.discardAt)}`;
+  const outWords = `until ${weekdayAndTime(clock, b.kept.discardAt)}`;
   return (
     <svg
       className="cold-lane"
       width={time.width}
       height={LANE.height}
       role="img"
-      aria-label={`${b.tea.name}: best ${weekdayAndTime(zone, b.window.best)}, ${outWords}`}
+      aria-label={`${b.tea.name}: best ${weekdayAndTime(clock, b.window.best)}, ${outWords}`}
     >
       <linearGradient
         id={shade}
@@ -124,7 +124,7 @@ export function Lane({
           <path className="bracket" d={`M${earliest} ${top - 3}v-8H${latest}v8`} />
           <LevelMark x={best} y={top - 1} size={11} />
           <text x={best} y={top - 16} textAnchor="middle">
-            {clockTime(zone, b.window.best)}
+            {clockTime(clock, b.window.best)}
           </text>
         </>
       )}

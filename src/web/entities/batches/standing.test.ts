@@ -1,4 +1,5 @@
 import { USUAL_HOUSE_LIMITS } from '#core/cold';
+import { USUAL_REGION } from '#core/time';
 import { celsius, epochMs } from '#core/units';
 import type { Batch } from '#contracts/batches';
 import type { WaitingWrite } from '../../platform/outbox/writes';
@@ -115,7 +116,7 @@ test('two in one pitcher are seen from both; what has ended holds none', () => {
 describe('its one line', () => {
   const line = (h: number, events: Batch['events'] = []) => {
     const [b] = batchesOf([batch('a', { events })], [], []);
-    return b && stateLine(b, after(h), 'UTC');
+    return b && stateLine(b, after(h), { zone: 'UTC', region: USUAL_REGION });
   };
   test.each<[string, ReturnType<typeof line>, string, RegExp]>([
     ['before its window', line(1), 'plain', /^infusing, best Mon /],
@@ -136,7 +137,10 @@ describe('its one line', () => {
     if (!b) throw new Error('a batch');
     const best = leafIn + b.plan.window.best * 1000;
     expect(b.window.best).toBe(best);
-    const { words } = stateLine(b, epochMs(leafIn + 60_000), 'Europe/London');
+    const { words } = stateLine(b, epochMs(leafIn + 60_000), {
+      zone: 'Europe/London',
+      region: USUAL_REGION,
+    });
     const clock = new Intl.DateTimeFormat('en-GB', {
       ...{ timeZone: 'Europe/London', hour: '2-digit', minute: '2-digit' },
     }).format(best);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { type BatchAct, refusalWords, refuseAct } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type EpochMs, epochMs, volumeText } from '#core/units';
-import { useSession, useUnits, useZone } from '../people/session';
+import { useClock,useSession, useUnits } from '../people/session';
 import type { ColdBatch } from './standing';
 import { useBatchCommands } from './useBatchCommands';
 
@@ -12,7 +12,7 @@ export function useAct(batch: ColdBatch, now: EpochMs) {
   const { role } = useSession();
   const units = useUnits();
   const [refusal, setRefusal] = useState<string | null>(null);
-  const zone = useZone();
+  const clock = useClock();
   const refusalOf = (act: BatchAct): string | null => {
     const found = refuseAct({ ...batch, ...batch.now, leafIn: epochMs(batch.leafIn) }, act, {
       at: now,
@@ -24,7 +24,7 @@ export function useAct(batch: ColdBatch, now: EpochMs) {
     return (
       found &&
       refusalWords(found, {
-        time: (at) => weekdayAndTime(zone, at),
+        time: (at) => weekdayAndTime(clock, at),
         volume: (ml) => volumeText(ml, units.volume),
       })
     );

@@ -1,6 +1,6 @@
 import { placeOf } from '#core/cold';
 import { METHODS } from '#core/recipes';
-import { clockChangeWords, clockTime, weekdayAndTime, type Zone } from '#core/time';
+import { clockChangeWords, clockTime, type SiteClock,weekdayAndTime } from '#core/time';
 import { type EpochMs, epochMs, minutesText, volumeText } from '#core/units';
 import type { Units } from '../people/session';
 import { hotStageEnds } from './hotStage';
@@ -19,11 +19,11 @@ export const isOutOfFridge = ({ plan, now }: ColdBatch): boolean =>
 export function stateLine(
   b: ColdBatch,
   now: EpochMs,
-  zone: Zone,
+  clock: SiteClock,
 ): { readonly words: string; readonly tone: Tone } {
-  const at = (t: EpochMs) => weekdayAndTime(zone, t);
+  const at = (t: EpochMs) => weekdayAndTime(clock, t);
   // Steeping is elapsed time: what the clocks did meanwhile is said.
-  const of = (t: EpochMs) => at(t) + clockChangeWords(zone, epochMs(b.leafIn), t);
+  const of = (t: EpochMs) => at(t) + clockChangeWords(clock.zone, epochMs(b.leafIn), t);
   const { state } = b.now;
   switch (state.kind) {
     case 'infusing': {
@@ -53,7 +53,7 @@ export function stateLine(
       if (b.ready !== null && now < b.ready)
         return { words: `pour from ${at(b.ready)}`, tone: 'plain' };
       return b.kept.warmMinutes >= USE_TODAY_MINUTES
-        ? { words: `use today, until ${clockTime(zone, out)}`, tone: 'soon' }
+        ? { words: `use today, until ${clockTime(clock, out)}`, tone: 'soon' }
         : { words: `keep until ${at(out)}`, tone: 'plain' };
     }
     case 'finished':

@@ -16,6 +16,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   coldWater: 'cold water, °C',
   hours: 'hours',
   limits: 'limits of cold tea',
+  region: 'dates and times',
   safety: 'food code and card words',
   covers: 'covers the leaf, ml',
   dead: 'stays in it, ml',
@@ -31,6 +32,11 @@ const FIELDS: Readonly<Record<string, string>> = {
   volume: 'holds, ml',
 };
 const fieldText = (f: string) => FIELDS[f] ?? f.replace(/([A-Z])/g, ' $1').toLowerCase();
+/** Words for what is kept as a name alone. */
+const VALUES: Readonly<Record<string, string>> = {
+  dayMonth: 'day first',
+  monthDay: 'month first',
+};
 /** A value as a line can say it. */
 function valueText(v: unknown): string {
   if (v === null || v === undefined || v === '') return 'nothing';
@@ -44,7 +50,7 @@ function valueText(v: unknown): string {
         .map(([k, x]) => `${fieldText(k)} ${valueText(x)}`)
         .join(', ') || 'nothing'
     );
-  return String(v);
+  return VALUES[String(v)] ?? String(v);
 }
 
 /** Everything a lead changed on a thing: who, when, what it was and what it became. Asked for when opened. */

@@ -1,6 +1,6 @@
-import { createContext, type ReactNode, useContext } from 'react';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { type HouseLimits, USUAL_HOUSE_LIMITS } from '#core/cold';
-import type { Zone } from '#core/time';
+import { type SiteClock, USUAL_REGION, type Zone } from '#core/time';
 import type { Session, Site } from '#contracts/sites';
 import { deviceZone } from '../../ui/days';
 
@@ -21,8 +21,14 @@ export function useSession(): Session {
 }
 /** What somebody reads volumes and temperatures in. */
 export type Units = { readonly volume: Site['volumeUnit']; readonly temperature: 'C' | 'F' };
-/** The clock of the site; of this device until its hours are typed. */
-export const useZone = (): Zone => useSession().site.hours?.zone ?? deviceZone();
+/** The clock of the site, read as people there read it; in this device's zone until its hours are typed. */
+export function useClock(): SiteClock {
+  const { hours, region } = useSession().site;
+  const zone = hours?.zone ?? deviceZone();
+  return useMemo(() => ({ zone, region: region ?? USUAL_REGION }), [zone, region]);
+}
+/** The zone of the site's clock. */
+export const useZone = (): Zone => useClock().zone;
 /** What the site asks of cold liquor. */
 export const useLimits = (): HouseLimits => useSession().site.limits ?? USUAL_HOUSE_LIMITS;
 /** What this person reads in: their own choice, else the site's. */

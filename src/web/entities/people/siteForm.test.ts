@@ -21,6 +21,7 @@ const read = (
 test.each<Partial<typeof sampleSite>>([
   {},
   { altitudeM: 1650, measuredBoiling: 94.2 as never },
+  { region: { dates: 'monthDay', hours: 12, weekBegins: 'sunday' } },
   { pourLoss: 0.09, coldWater: 7 as never, ambient: 24 as never },
   {
     water: { hardness: 'hard', filtered: false, filter: null },

@@ -1,4 +1,5 @@
 import { dayFault } from '#core/teas';
+import { type Region, USUAL_REGION } from '#core/time';
 import { numberText, parseWithin } from '#core/units';
 import { FILTER_DAYS, USUAL_FILTER_DAYS, type WaterFilter } from '#core/water';
 import type { Site, SiteFields } from '#contracts/sites';
@@ -18,7 +19,13 @@ export type SiteForm = {
   filterDays: string;
   volumeUnit: SiteFields['volumeUnit'];
   temperatureUnit: 'C' | 'F';
+  dates: Region['dates'];
+  clockHours: '12' | '24';
+  weekBegins: Region['weekBegins'];
 };
+function regionForm({ dates, hours, weekBegins }: Region) {
+  return { dates, clockHours: hours === 12 ? ('12' as const) : ('24' as const), weekBegins };
+}
 export const emptySite: SiteForm = {
   name: '',
   altitude: '0',
@@ -32,6 +39,7 @@ export const emptySite: SiteForm = {
   filterDays: String(USUAL_FILTER_DAYS),
   volumeUnit: 'ml',
   temperatureUnit: 'C',
+  ...regionForm(USUAL_REGION),
 };
 export const siteFormOf = (s: Site): SiteForm => ({
   name: s.name,
@@ -46,6 +54,7 @@ export const siteFormOf = (s: Site): SiteForm => ({
   filterDays: String(s.water.filter?.everyDays ?? USUAL_FILTER_DAYS),
   volumeUnit: s.volumeUnit,
   temperatureUnit: s.temperatureUnit,
+  ...regionForm(s.region ?? USUAL_REGION),
 });
 
 /** Reads the form, naming each fault beside its field; null when something is not right. */
@@ -101,6 +110,11 @@ export function siteFieldsOf(
     water: { hardness: v.hardness, filtered: v.filtered, filter: readFilter() },
     volumeUnit: v.volumeUnit,
     temperatureUnit: v.temperatureUnit,
+    region: {
+      dates: v.dates,
+      hours: v.clockHours === '12' ? 12 : 24,
+      weekBegins: v.weekBegins,
+    },
     hours: kept?.hours ?? null,
     limits: kept?.limits ?? null,
     safety: kept?.safety ?? null,

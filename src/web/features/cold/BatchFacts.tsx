@@ -3,7 +3,7 @@ import { dayAndTime, weekdayAndTime } from '#core/time';
 import { numberText, readingText, temperatureText, volumeText } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { lengthWords } from '../../entities/batches/words';
-import { useUnits, useZone } from '../../entities/people/session';
+import { useClock,useUnits } from '../../entities/people/session';
 import { Fact } from '../../ui/Fact';
 
 const BECAUSE = {
@@ -18,7 +18,7 @@ const BECAUSE = {
 /** What it was begun with, and until when it keeps, with the reason. */
 export function BatchFacts({ batch }: { batch: ColdBatch }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { plan, kept } = batch;
   return (
     <>
@@ -29,14 +29,14 @@ export function BatchFacts({ batch }: { batch: ColdBatch }) {
         <Fact label="water" unit={`at ${temperatureText(plan.waterAt, units.temperature)}`}>
           {volumeText(plan.water, units.volume)}
         </Fact>
-        <Fact label="leaf in">{weekdayAndTime(zone, batch.leafIn)}</Fact>
-        <Fact label="throw out by">{weekdayAndTime(zone, kept.discardAt)}</Fact>
+        <Fact label="leaf in">{weekdayAndTime(clock, batch.leafIn)}</Fact>
+        <Fact label="throw out by">{weekdayAndTime(clock, kept.discardAt)}</Fact>
       </div>
       <p className="small mt-2">
         {METHODS[plan.method].label}, house recipe {batch.versionNumber}
         {batch.lot ? `, ${batch.lot.name}` : ''}
         {plan.ice > 0 ? `, ${numberText(plan.ice, 0)} g of the water as ice` : ''}; started by{' '}
-        {batch.startedBy.name}; throw out by {dayAndTime(zone, kept.discardAt)}, because{' '}
+        {batch.startedBy.name}; throw out by {dayAndTime(clock, kept.discardAt)}, because{' '}
         {BECAUSE[kept.because]}
         {kept.warmMinutes > 0 &&
           kept.because !== 'warm' &&
@@ -47,7 +47,7 @@ export function BatchFacts({ batch }: { batch: ColdBatch }) {
             {' '}
             At the last reading the fridge was warmer than{' '}
             {readingText(plan.keeping.limit, units.temperature)}. If the fridge stays so warm, throw
-            the batch out by {dayAndTime(zone, kept.ifStays.discardAt)}.
+            the batch out by {dayAndTime(clock, kept.ifStays.discardAt)}.
           </b>
         )}
       </p>

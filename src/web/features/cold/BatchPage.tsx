@@ -7,7 +7,7 @@ import { type ColdBatch, leftIn, pouredFirst } from '../../entities/batches/stan
 import { StateLine } from '../../entities/batches/StateLine';
 import { useCold } from '../../entities/batches/useCold';
 import { whereWords } from '../../entities/batches/words';
-import { useUnits, useZone } from '../../entities/people/session';
+import { useClock,useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { useNow } from '../../platform/clock';
@@ -104,7 +104,7 @@ export function BatchPage() {
 
 /** Another of the same is to be poured before this one. */
 function UseFirst({ first, batch }: { first: ColdBatch | undefined; batch: ColdBatch }) {
-  const zone = useZone();
+  const clock = useClock();
   if (!first || first.id === batch.id || batch.now.state.kind !== 'drawn') return null;
   return (
     <Note
@@ -115,20 +115,20 @@ function UseFirst({ first, batch }: { first: ColdBatch | undefined; batch: ColdB
       }
     >
       <b>Use {first.vesselName} first:</b> the same tea, kept until{' '}
-      {weekdayAndTime(zone, first.kept.discardAt)}.
+      {weekdayAndTime(clock, first.kept.discardAt)}.
     </Note>
   );
 }
 
 function BatchTitle({ batch, now }: { batch: ColdBatch; now: ReturnType<typeof useNow> }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   return (
     <>
       <h1 className="tea text-[30px] leading-tight">{batch.tea.name}</h1>
       <p className="flex flex-wrap gap-x-3 items-baseline">
         <span>{whereWords(batch, units)}</span>
-        <StateLine batch={batch} now={now} zone={zone} />
+        <StateLine batch={batch} now={now} clock={clock} />
         {batch.unsaved && <span className="small">not saved yet</span>}
       </p>
     </>
@@ -137,7 +137,7 @@ function BatchTitle({ batch, now }: { batch: ColdBatch; now: ReturnType<typeof u
 
 /** All of its hours, as wide as there is room. */
 function WholeLane({ batch, now }: { batch: ColdBatch; now: ReturnType<typeof useNow> }) {
-  const zone = useZone();
+  const clock = useClock();
   const [ref, width] = useWidth<HTMLDivElement>();
   const from = epochMs(batch.leafIn - AROUND_HOURS * HOUR_MS);
   const hours = (batch.kept.discardAt - from) / HOUR_MS;
@@ -148,7 +148,7 @@ function WholeLane({ batch, now }: { batch: ColdBatch; now: ReturnType<typeof us
           batch={batch}
           now={now}
           time={{ from, hours, width: width - HATCH_ROOM }}
-          zone={zone}
+          clock={clock}
         />
       )}
     </div>

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { weekdayAndTime } from '#core/time';
 import { type EpochMs, epochMs, temperatureText, volumeText } from '#core/units';
 import { type ColdBatch, leftIn, nextHand } from '../../entities/batches/standing';
-import { useLimits, useUnits, useZone } from '../../entities/people/session';
+import { useClock,useLimits, useUnits } from '../../entities/people/session';
 import { type PlannedHere, startPathOf } from './usePlanned';
 
 /** Whole days as days, else hours. */
@@ -20,7 +20,7 @@ export function ColdFoot({
   now: EpochMs;
 }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const hand = next && nextHand(next);
   const first = planned && (!hand || planned.start < hand.by) ? planned : null;
   const { keepHours, limit } = useLimits();
@@ -31,7 +31,7 @@ export function ColdFoot({
           <>
             <b>
               Next: put leaf in {first.vesselName}{' '}
-              {now > first.start ? 'now' : `at ${weekdayAndTime(zone, epochMs(first.start))}`}
+              {now > first.start ? 'now' : `at ${weekdayAndTime(clock, epochMs(first.start))}`}
             </b>
             , {first.teaName}.
           </>
@@ -66,7 +66,7 @@ function NextWords({
   now: EpochMs;
 }) {
   const units = useUnits();
-  const by = weekdayAndTime(useZone(), hand.by);
+  const by = weekdayAndTime(useClock(), hand.by);
   const what = `${volumeText(leftIn(batch), units.volume)} of ${batch.tea.name}`;
   if (hand.kind === 'lift')
     return (

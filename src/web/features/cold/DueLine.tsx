@@ -4,7 +4,7 @@ import { epochMs } from '#core/units';
 import { hotStageEnds } from '../../entities/batches/hotStage';
 import { useCold } from '../../entities/batches/useCold';
 import { stateLine, type Tone } from '../../entities/batches/words';
-import { useZone } from '../../entities/people/session';
+import { useClock } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { UseFirst } from './UseFirst';
 import { startPathOf, usePlanned } from './usePlanned';
@@ -23,12 +23,12 @@ export function DueLine() {
   const { planned } = usePlanned();
   const isHot = standing.some((b) => hotStageEnds(b) !== null);
   const now = useNow(isHot ? HOT_DRAWN_EVERY_MS : DRAWN_EVERY_MS);
-  const zone = useZone();
+  const clock = useClock();
   const onBar = useLocation().pathname === '/';
   // The bar shows a hot stage with its own time and button.
   const standingDue = standing
     .filter((b) => !onBar || hotStageEnds(b) === null)
-    .map((b) => ({ b, ...stateLine(b, now, zone) }))
+    .map((b) => ({ b, ...stateLine(b, now, clock) }))
     .filter(({ tone }) => tone !== 'plain')
     .map(({ b, words, tone }): Due => ({
       ...{ path: `/cold/${b.id}`, words: `${b.vesselName}: ${words}`, tone },
@@ -36,7 +36,7 @@ export function DueLine() {
   const plannedDue = planned
     .filter((b) => now > b.start - BEFORE_MS && now < b.start + AFTER_MS)
     .map((b): Due => {
-      const when = now < b.start ? `by ${weekdayAndTime(zone, epochMs(b.start))}` : 'now';
+      const when = now < b.start ? `by ${weekdayAndTime(clock, epochMs(b.start))}` : 'now';
       return { path: startPathOf(b), words: `${b.vesselName}: put leaf in ${when}`, tone: 'due' };
     });
   const due = [...standingDue, ...plannedDue];

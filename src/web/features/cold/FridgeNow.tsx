@@ -2,7 +2,7 @@ import { fridgeReadingFault } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type Celsius, celsius, parseTemperature, readingText } from '#core/units';
 import type { FridgeReading } from '#contracts/batches';
-import { useUnits, useZone } from '../../entities/people/session';
+import { useClock,useUnits } from '../../entities/people/session';
 import { TypedPick } from '../../ui/TypedPick';
 
 /** What the fridge had at the last reading; typed in two touches. */
@@ -14,7 +14,7 @@ export function FridgeNow({
   onRead: (read: Celsius) => void;
 }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const read = (text: string) => {
     const typed = parseTemperature(text, units.temperature);
     if (typed.kind === 'bad') return typed;
@@ -30,7 +30,7 @@ export function FridgeNow({
         read={read}
         onValue={(v) => onRead(celsius(v))}
       />
-      {last && <span className="small">at {weekdayAndTime(zone, last.at)}</span>}
+      {last && <span className="small">at {weekdayAndTime(clock, last.at)}</span>}
     </>
   );
 }

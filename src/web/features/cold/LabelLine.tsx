@@ -3,7 +3,7 @@ import { weekdayAndTime, type Zone } from '#core/time';
 import { pathOf, ROUTES } from '#contracts/routes';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
-import { useZone } from '../../entities/people/session';
+import { useClock } from '../../entities/people/session';
 import { PrintOn } from '../../entities/printers/PrintOn';
 import { useKeys } from '../../ui/keys';
 import { Note } from '../../ui/Note';
@@ -13,9 +13,9 @@ const labelPath = (b: ColdBatch, zone: Zone): string =>
 
 /** Prints the label of a batch, and says when the one on the vessel is out of date. */
 export function LabelLine({ batch }: { batch: ColdBatch }) {
-  const zone = useZone();
+  const clock = useClock();
   const commands = useBatchCommands();
-  const path = labelPath(batch, zone);
+  const path = labelPath(batch, clock.zone);
   const { printed, state } = batch.now;
   // What has ended gets a paper that says so, and needs none on the vessel.
   const noted = () => {
@@ -38,7 +38,7 @@ export function LabelLine({ batch }: { batch: ColdBatch }) {
           <b>The label is out of date: print the label again.</b>{' '}
           {printed.isElsewhere
             ? 'The liquor is in another vessel now.'
-            : `The label says ${weekdayAndTime(zone, printed.until)}. Throw out by ${weekdayAndTime(zone, labelTime(batch.kept.discardAt))}.`}
+            : `The label says ${weekdayAndTime(clock, printed.until)}. Throw out by ${weekdayAndTime(clock, labelTime(batch.kept.discardAt))}.`}
         </Note>
       )}
       <p className="small mt-3">
@@ -49,7 +49,7 @@ export function LabelLine({ batch }: { batch: ColdBatch }) {
         <kbd>P</kbd>
         {printed && `, printed ${printed.times === 1 ? 'once' : `${printed.times} times`}`}
       </p>
-      <PrintOn of={{ kind: 'batch', id: batch.id, zone }} onPrinted={noted} />
+      <PrintOn of={{ kind: 'batch', id: batch.id, zone: clock.zone }} onPrinted={noted} />
     </>
   );
 }

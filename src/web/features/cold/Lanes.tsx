@@ -1,7 +1,15 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { servicesOf, wantedOn } from '#core/coldPlan';
-import { clockTime, daysAfter, MINUTE_MS, siteDate, wallMoment } from '#core/time';
+import {
+  clockTime,
+  daysAfter,
+  hourText,
+  MINUTE_MS,
+  type SiteClock,
+  siteDate,
+  wallMoment,
+} from '#core/time';
 import type { EpochMs } from '#core/units';
 import { useColdPlanQuery } from '../../entities/batches/api';
 import { Lane, type LaneService, type LaneTime, xOf } from '../../entities/batches/Lane';
@@ -9,7 +17,7 @@ import { liquorOfBatch } from '../../entities/batches/liquor';
 import { type ColdBatch, leftIn, sharesVessel } from '../../entities/batches/standing';
 import { StateLine } from '../../entities/batches/StateLine';
 import { whereWords } from '../../entities/batches/words';
-import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { useClock,useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { weekdayText } from '../../ui/days';
@@ -43,7 +51,7 @@ type Props = {
 
 /** Each batch on its own line: what it is at the left, its hours at the right; on a phone the left alone. */
 export function Lanes({ batches, planned, chosen, now, from, view, onChoose }: Props) {
-  const zone = useZone();
+  const clock = useClock();
   const [ref, width] = useWidth<HTMLDivElement>();
   const services = useServices(from);
   const time: LaneTime = { from, hours: width / HOUR_PX[view], width, services };
@@ -63,7 +71,7 @@ export function Lanes({ batches, planned, chosen, now, from, view, onChoose }: P
             onPointerDown={() => onChoose(b.id)}
           >
             <BatchName batch={b} batches={batches} now={now} />
-            {width > 0 && <Lane batch={b} now={now} time={time} zone={zone} />}
+            {width > 0 && <Lane batch={b} now={now} time={time} clock={clock} />}
           </li>
         ))}
       </ul>
@@ -90,7 +98,7 @@ function BatchName({
   now: EpochMs;
 }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { data } = useVesselsQuery();
   const vessel = data?.vessels.find((v) => v.id === b.vesselId);
   return (
@@ -110,7 +118,7 @@ function BatchName({
       <span className="grid">
         <b className="tea">{b.tea.name}</b>
         <span className="small">{whereWords(b, units)}</span>
-        <StateLine batch={b} now={now} zone={zone} />
+        <StateLine batch={b} now={now} clock={clock} />
         {sharesVessel(b, batches) && <span className="cold-state soon">two batches in one</span>}
         {b.unsaved && <span className="small">not saved yet</span>}
       </span>
@@ -161,15 +169,15 @@ const HOURS_SAID = [3, 6, 9, 12, 15, 18, 21];
 function hourWords(
   time: LaneTime,
   days: readonly string[],
-  zone: string,
+  { zone, region }: SiteClock,
   taken: readonly number[],
 ): { readonly x: number; readonly words: string }[] {
   if (time.width / time.hours < HOURS_SAID_FROM) return [];
   return days
     .flatMap((day) =>
       HOURS_SAID.map((hour) => {
-        const words = `${String(hour).padStart(2, '0')}:00`;
-        return { x: xOf(time, wallMoment(zone, day, words).at), words };
+        const { at } = wallMoment(zone, day, hourText(hour, 0, 24));
+        return { x: xOf(time, at), words: hourText(hour, 0, region.hours) };
       }),
     )
     .filter(({ x }) => x > 0 && x < time.width - WORDS_ROOM)
@@ -178,10 +186,10 @@ function hourWords(
 
 /** The days and hours over the lanes, and now. */
 function Hours({ time, now }: { time: LaneTime; now: EpochMs }) {
-  const zone = useZone();
-  const first = siteDate(zone, time.from);
+  const clock = useClock();
+  const first = siteDate(clock.zone, time.from);
   const dates = Array.from({ length: DAYS_SHOWN }, (_, i) => daysAfter(first, i));
-  const days = dates.map((d) => wallMoment(zone, d, '00:00').at);
+  const days = dates.map((d) => wallMoment(clock.zone, d, '00:00').at);
   const noons = days.map((d) => d + 12 * 60 * MINUTE_MS);
   const nowX = xOf(time, now);
   const [DAY_Y, LINE_Y] = [18, 44];
@@ -189,7 +197,7 @@ function Hours({ time, now }: { time: LaneTime; now: EpochMs }) {
   const taken = [nowX + WORDS_ROOM / 2, ...demand.map((d) => d.x)];
   return (
     <svg className="cold-lane" width={time.width} height={LINE_Y + 6}>
-      {hourWords(time, dates, zone, taken).map(({ x, words }) => (
+      {hourWords(time, dates, clock, taken).map(({ x, words }) => (
         <text key={x} className="hour" x={x} y={LINE_Y - 6} textAnchor="middle">
           {words}
         </text>
@@ -217,7 +225,7 @@ function Hours({ time, now }: { time: LaneTime; now: EpochMs }) {
         <>
           <path className="now" d={`M${nowX} 22V${LINE_Y + 6}`} />
           <text x={nowX + 6} y={38}>
-            now {clockTime(zone, now)}
+            now {clockTime(clock, now)}
           </text>
         </>
       )}

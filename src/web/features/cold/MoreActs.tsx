@@ -1,10 +1,17 @@
 import { useState } from 'react';
-import { clockTime, dayAndTime, siteDate, wallMoment, weekdayAndTime } from '#core/time';
+import {
+  clockTime,
+  dayAndTime,
+  siteDate,
+  USUAL_REGION,
+  wallMoment,
+  weekdayAndTime,
+} from '#core/time';
 import { type EpochMs } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import type { Doing } from '../../entities/batches/useAct';
 import { useBar } from '../../entities/brews/useBar';
-import { useSession, useZone } from '../../entities/people/session';
+import { useClock,useSession } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
 import { oneTap } from '../../ui/keys';
@@ -83,11 +90,13 @@ function Decant({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
 
 /** A day and a time of the site's clock. */
 function useWhen(first: EpochMs) {
-  const zone = useZone();
-  const [day, setDay] = useState<string>(() => siteDate(zone, first));
-  const [time, setTime] = useState(() => clockTime(zone, first).slice(0, 5));
+  const clock = useClock();
+  const [day, setDay] = useState<string>(() => siteDate(clock.zone, first));
+  const [time, setTime] = useState(() =>
+    clockTime({ ...clock, region: USUAL_REGION }, first).slice(0, 5),
+  );
   const isWhole = /^\d{4}-\d\d-\d\d$/.test(day) && /^\d\d:\d\d$/.test(time);
-  return { day, setDay, time, setTime, at: isWhole ? wallMoment(zone, day, time).at : null };
+  return { day, setDay, time, setTime, at: isWhole ? wallMoment(clock.zone, day, time).at : null };
 }
 function WhenBoxes({ label, when }: { label: string; when: ReturnType<typeof useWhen> }) {
   return (
@@ -112,7 +121,7 @@ function WhenBoxes({ label, when }: { label: string; when: ReturnType<typeof use
 
 /** The leaf went in earlier or later than was kept: window and end move with it. */
 function Retime({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
-  const zone = useZone();
+  const clock = useClock();
   const when = useWhen(batch.leafIn);
   return (
     <div className="field-row">
@@ -127,7 +136,7 @@ function Retime({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
             if (when.at === null) return;
             doing.act(
               { kind: 'retime', from: batch.leafIn, to: when.at },
-              `leaf was in at ${weekdayAndTime(zone, when.at)}.`,
+              `leaf was in at ${weekdayAndTime(clock, when.at)}.`,
             );
           })}
         >
@@ -140,7 +149,7 @@ function Retime({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
 
 /** A lead may end a batch sooner; later only over age, with a reason, and to five days from lift. */
 function End({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
-  const zone = useZone();
+  const clock = useClock();
   const when = useWhen(batch.kept.discardAt);
   const [reason, setReason] = useState('');
   return (
@@ -166,7 +175,7 @@ function End({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
             const kind = until < batch.kept.discardAt ? 'shorten' : 'override';
             const done = doing.act(
               { kind, until, reason },
-              `throw out by ${dayAndTime(zone, until)}. Print a new label.`,
+              `throw out by ${dayAndTime(clock, until)}. Print a new label.`,
             );
             if (done) setReason('');
           })}

@@ -5,7 +5,7 @@ import { type EpochMs, epochMs } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
 import { useCold } from '../../entities/batches/useCold';
-import { useSession, useZone } from '../../entities/people/session';
+import { useClock,useSession } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { useFirstLoad } from '../../platform/useFirstLoad';
 import { useGo } from '../../platform/useGo';
@@ -137,7 +137,7 @@ function NothingCold() {
 
 /** What ended in the last days, by a line each. */
 function Ended({ batches, now }: { batches: readonly ColdBatch[]; now: EpochMs }) {
-  const zone = useZone();
+  const clock = useClock();
   if (batches.length === 0) return null;
   return (
     <details className="mt-4 mb-4">
@@ -148,7 +148,7 @@ function Ended({ batches, now }: { batches: readonly ColdBatch[]; now: EpochMs }
       <ul className="grid gap-1">
         {batches.map((b) => (
           <li key={b.id}>
-            <EndedLine batch={b} now={now} zone={zone} />
+            <EndedLine batch={b} now={now} clock={clock} />
           </li>
         ))}
       </ul>

@@ -1,12 +1,12 @@
 import { Link } from 'react-router';
 import { type DueBatch, type InTheWay, inTheWay } from '#core/coldPlan';
 import { tint } from '#core/colour';
-import { clockTime, weekdayAndTime, type Zone } from '#core/time';
+import { clockTime, type SiteClock,weekdayAndTime } from '#core/time';
 import { type EpochMs, millilitres, volumeText } from '#core/units';
 import { LANE, type LaneTime, ServiceBands, xOf } from '../../entities/batches/Lane';
 import { liquorOfStyle } from '../../entities/batches/liquor';
 import { lengthWords } from '../../entities/batches/words';
-import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { useClock,useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { LevelMark } from '../../ui/LevelMark';
@@ -18,7 +18,7 @@ const VESSEL_SCALE = 0.3;
 /** A batch that is to be begun: everything about it is dashed. */
 export function PlannedName({ batch: b, now }: { batch: PlannedHere; now: EpochMs }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { data } = useVesselsQuery();
   const vessel = data?.vessels.find((v) => v.id === b.vesselId);
   const { site } = useSession();
@@ -41,23 +41,23 @@ export function PlannedName({ batch: b, now }: { batch: PlannedHere; now: EpochM
           {b.vesselName}, {volumeText(millilitres(b.water), units.volume)}
         </span>
         <span className={`cold-state ${now > start ? 'due' : 'plain'}`}>
-          {now > start ? 'put leaf in now' : `put leaf in ${weekdayAndTime(zone, start)}`}
+          {now > start ? 'put leaf in now' : `put leaf in ${weekdayAndTime(clock, start)}`}
         </span>
-        {inWay && <span className="cold-state soon">{inWayWords(inWay, lift, zone)}</span>}
+        {inWay && <span className="cold-state soon">{inWayWords(inWay, lift, clock)}</span>}
       </span>
     </Link>
   );
 }
 
 /** What has come in the way of a planned batch, and what to do. */
-function inWayWords(inWay: InTheWay, lift: EpochMs, zone: Zone): string {
+function inWayWords(inWay: InTheWay, lift: EpochMs, clock: SiteClock): string {
   switch (inWay.kind) {
     case 'late':
-      return `${lengthWords(inWay.minutes)} late: still right for ${weekdayAndTime(zone, lift)}`;
+      return `${lengthWords(inWay.minutes)} late: still right for ${weekdayAndTime(clock, lift)}`;
     case 'tooLate':
-      return `${lengthWords(inWay.minutes)} late: lift from ${weekdayAndTime(zone, inWay.liftFrom)}. Plan again`;
+      return `${lengthWords(inWay.minutes)} late: lift from ${weekdayAndTime(clock, inWay.liftFrom)}. Plan again`;
     case 'nobodyThere':
-      return `nobody is there ${weekdayAndTime(zone, inWay.at)}. Plan again`;
+      return `nobody is there ${weekdayAndTime(clock, inWay.at)}. Plan again`;
   }
 }
 
@@ -71,20 +71,20 @@ export function PlannedLane({
   now: EpochMs;
   time: LaneTime;
 }) {
-  const zone = useZone();
+  const clock = useClock();
   const { by, hands } = useMovePlanned(b, now, time);
   const x = (at: number) => Math.max(-4, Math.min(time.width + 4, xOf(time, at)));
   const top = LANE.line - (b.water / 1000) * LANE.perLitre;
   const [start, lift, until] = [x(b.start), x(b.lift), x(b.until ?? b.lift)];
   const path = `M${start} ${LANE.line}V${top}H${lift}L${until} ${LANE.line}`;
-  const words = `leaf in ${clockTime(zone, b.start as EpochMs)}`;
+  const words = `leaf in ${clockTime(clock, b.start as EpochMs)}`;
   return (
     <svg
       className="cold-lane"
       width={time.width}
       height={LANE.height}
       role="img"
-      aria-label={`${b.teaName}, planned: leaf in ${weekdayAndTime(zone, b.start as EpochMs)}, lift ${weekdayAndTime(zone, b.lift as EpochMs)}`}
+      aria-label={`${b.teaName}, planned: leaf in ${weekdayAndTime(clock, b.start as EpochMs)}, lift ${weekdayAndTime(clock, b.lift as EpochMs)}`}
     >
       <ServiceBands time={time} height={LANE.height} />
       <g className="movable" transform={`translate(${by} 0)`} {...hands}>
@@ -101,7 +101,7 @@ export function PlannedLane({
         <>
           <LevelMark x={lift} y={top - 1} size={11} />
           <text x={lift} y={top - 16} textAnchor="middle">
-            {clockTime(zone, b.lift as EpochMs)}
+            {clockTime(clock, b.lift as EpochMs)}
           </text>
         </>
       )}

@@ -3,7 +3,7 @@ import { weekdayAndTime } from '#core/time';
 import { volumeText } from '#core/units';
 import { type ColdBatch, leftIn, sharesVessel } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
-import { useUnits, useZone } from '../../entities/people/session';
+import { useClock,useUnits } from '../../entities/people/session';
 import { Note } from '../../ui/Note';
 
 /** Two batches in one pitcher: started on two devices without a network, or filled again before it was empty. */
@@ -15,12 +15,12 @@ export function SharedVessel({
   standing: readonly ColdBatch[];
 }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const commands = useBatchCommands();
   const shared = sharesVessel(batch, standing);
   if (!shared) return null;
   const { other, how } = shared;
-  const at = (b: ColdBatch) => weekdayAndTime(zone, b.leafIn);
+  const at = (b: ColdBatch) => weekdayAndTime(clock, b.leafIn);
   const [first, second] = batch.leafIn <= other.leafIn ? [batch, other] : [other, batch];
   if (how === 'filledAgain')
     return (

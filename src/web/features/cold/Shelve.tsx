@@ -4,7 +4,7 @@ import { readingText } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import type { Doing } from '../../entities/batches/useAct';
 import { isOutOfFridge } from '../../entities/batches/words';
-import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { useClock,useSession, useUnits } from '../../entities/people/session';
 import { oneTap } from '../../ui/keys';
 import { Note } from '../../ui/Note';
 
@@ -23,7 +23,7 @@ function useShelve(batch: ColdBatch, doing: Doing) {
 /** A fridge batch that stands out: since when, what that costs, and the way back. */
 export function OutOnCounter({ batch, doing }: { batch: ColdBatch; doing: Doing }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const shelve = useShelve(batch, doing);
   const since = batch.now.shelved.at(-1);
   if (!since || !isOutOfFridge(batch)) return null;
@@ -37,11 +37,11 @@ export function OutOnCounter({ batch, doing }: { batch: ColdBatch; doing: Doing 
       }
     >
       <b>
-        On the counter since {clockTime(zone, since.at)}, at{' '}
+        On the counter since {clockTime(clock, since.at)}, at{' '}
         {readingText(since.air, units.temperature)}.
       </b>{' '}
       The liquor warms. If the batch stays out, throw it out by{' '}
-      {dayAndTime(zone, batch.kept.discardAt)}.
+      {dayAndTime(clock, batch.kept.discardAt)}.
     </Note>
   );
 }

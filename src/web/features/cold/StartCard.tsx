@@ -14,7 +14,7 @@ import { waterAdvice } from '#core/water';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { lengthWords } from '../../entities/batches/words';
-import { useSession, useUnits, useZone } from '../../entities/people/session';
+import { useClock,useSession, useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { Fact } from '../../ui/Fact';
 import { oneTap } from '../../ui/keys';
@@ -44,7 +44,7 @@ export function StartCard({
 }) {
   const units = useUnits();
   const now = useNow(DRAWN_EVERY_MS);
-  const zone = useZone();
+  const clock = useClock();
   const { site } = useSession();
   const { plan, card } = planned;
   const best = epochMs(now + plan.window.best * 1000);
@@ -84,13 +84,13 @@ export function StartCard({
       </div>
       {card.spoons && <p className="small">{spoonsText(card.spoons)}</p>}
       <p className="mt-2">
-        Lift the leaf at <b>{weekdayAndTime(zone, best)}</b>, after {minutesText(plan.window.best)}{' '}
+        Lift the leaf at <b>{weekdayAndTime(clock, best)}</b>, after {minutesText(plan.window.best)}{' '}
         (from {minutesText(plan.window.earliest)} to {minutesText(plan.window.latest)}).{' '}
         <WindowMoved planned={planned} fridge={fridge} />
       </p>
       <p className="mt-1">
         Yield: {volumeText(plan.liquor, units.volume)}. Throw out by{' '}
-        <b>{weekdayAndTime(zone, out)}</b>.
+        <b>{weekdayAndTime(clock, out)}</b>.
       </p>
       {isCounter ? (
         <Note bad>

@@ -1,14 +1,14 @@
 import { observedWords } from '#core/brews';
 import { DISCARD_REASONS } from '#core/cold';
 import { verdictWords } from '#core/corrections';
-import { dayAndTime, weekdayAndTime, type Zone } from '#core/time';
+import { dayAndTime, type SiteClock,weekdayAndTime } from '#core/time';
 import { readingText, volumeText } from '#core/units';
 import type { BatchHappened } from '#contracts/batches';
 import type { ColdBatch } from '../../entities/batches/standing';
-import { type Units, useUnits, useZone } from '../../entities/people/session';
+import { type Units, useClock,useUnits } from '../../entities/people/session';
 
 /** What was done, in words. */
-function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
+function eventWords(e: BatchHappened, units: Units, clock: SiteClock): string {
   switch (e.kind) {
     case 'lift':
       return `leaf out${e.squeezed ? ', squeezed' : ''}${e.yield === null ? '' : `, ${volumeText(e.yield, units.volume)} measured`}`;
@@ -28,9 +28,9 @@ function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
       return `tasted: ${verdictWords(e.verdict)}${e.observed ? `; ${observedWords(e.observed)}` : ''}${e.remark ? `, ${e.remark}` : ''}${e.accepted ? `; “${e.proposal.headline}” for the next batch` : ''}`;
     case 'shorten':
     case 'override':
-      return `to be thrown out ${e.kind === 'shorten' ? 'sooner' : 'later'}, ${dayAndTime(zone, e.until)}: ${e.reason}`;
+      return `to be thrown out ${e.kind === 'shorten' ? 'sooner' : 'later'}, ${dayAndTime(clock, e.until)}: ${e.reason}`;
     case 'label':
-      return `label printed: throw out by ${weekdayAndTime(zone, e.until)}`;
+      return `label printed: throw out by ${weekdayAndTime(clock, e.until)}`;
     case 'decant':
       return `from ${e.from.name} into ${e.to.name}`;
     case 'shelve':
@@ -38,7 +38,7 @@ function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
         ? 'into the fridge'
         : `out on the counter, at ${readingText(e.air, units.temperature)}`;
     case 'retime':
-      return `leaf was in at ${weekdayAndTime(zone, e.to)}, not ${weekdayAndTime(zone, e.from)}`;
+      return `leaf was in at ${weekdayAndTime(clock, e.to)}, not ${weekdayAndTime(clock, e.from)}`;
     case 'void':
       return 'started twice: the other one counts';
     case 'undo':
@@ -49,7 +49,7 @@ function eventWords(e: BatchHappened, units: Units, zone: Zone): string {
 /** What was done to a batch, by whom, in order; what was taken back is struck through. */
 export function Story({ batch }: { batch: ColdBatch }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { undone } = batch.now;
   const shown = batch.events.filter((e) => e.kind !== 'undo' || e.of === batch.id);
   return (
@@ -59,13 +59,13 @@ export function Story({ batch }: { batch: ColdBatch }) {
       </h2>
       <ol className="grid gap-1">
         <li>
-          {weekdayAndTime(zone, batch.leafIn)} leaf in, {batch.startedBy.name}
+          {weekdayAndTime(clock, batch.leafIn)} leaf in, {batch.startedBy.name}
         </li>
         {[...shown]
           .sort((a, b) => a.at - b.at)
           .map((e) => (
             <li key={e.id} className={undone.has(e.id) ? 'line-through' : ''}>
-              {weekdayAndTime(zone, e.at)} {eventWords(e, units, zone)}, {e.by}
+              {weekdayAndTime(clock, e.at)} {eventWords(e, units, clock)}, {e.by}
               {e.flag && <span className="text-warn"> ({e.flag})</span>}
             </li>
           ))}

@@ -4,7 +4,7 @@ import { useFirst } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type EpochMs, volumeText } from '#core/units';
 import { type ColdBatch, leftIn, sharesVessel } from '../../entities/batches/standing';
-import { useUnits, useZone } from '../../entities/people/session';
+import { useClock,useUnits } from '../../entities/people/session';
 import { DialogSheet } from '../../ui/DialogSheet';
 
 const kept = (b: ColdBatch) => ({ ...b, discardAt: b.kept.discardAt });
@@ -25,7 +25,7 @@ function pourOrder(standing: readonly ColdBatch[], now: EpochMs) {
 export function UseFirst({ standing, now }: { standing: readonly ColdBatch[]; now: EpochMs }) {
   const [open, setOpen] = useState(false);
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { asked, list } = pourOrder(standing, now);
   if (asked.length + list.length === 0) return null;
   return (
@@ -47,7 +47,7 @@ export function UseFirst({ standing, now }: { standing: readonly ColdBatch[]; no
                 <b>{b.vesselName}</b>, <span className="tea">{b.tea.name}</span>
               </Link>
               : {volumeText(leftIn(b), units.volume)}, until{' '}
-              {weekdayAndTime(zone, b.kept.discardAt)}
+              {weekdayAndTime(clock, b.kept.discardAt)}
               {b.now.openedAt !== null && <span className="small"> open</span>}
             </li>
           ))}

@@ -5,7 +5,7 @@ import { type EpochMs, epochMs } from '#core/units';
 import { useChangeColdPlanMutation, useColdPlanQuery } from '../../entities/batches/api';
 import type { LaneTime } from '../../entities/batches/Lane';
 import { useCold } from '../../entities/batches/useCold';
-import { useSession, useZone } from '../../entities/people/session';
+import { useClock,useSession } from '../../entities/people/session';
 import { failureOf } from '../../platform/api';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
@@ -18,7 +18,7 @@ const LEAST_PX = 5;
 /** Keeps the plan with one batch moved by hand: it stays there when all else is planned again. */
 function useMove(b: PlannedHere, now: EpochMs) {
   const { site } = useSession();
-  const zone = useZone();
+  const clock = useClock();
   const { data } = useColdPlanQuery();
   const { standing } = useCold();
   const [change] = useChangeColdPlanMutation();
@@ -46,11 +46,11 @@ function useMove(b: PlannedHere, now: EpochMs) {
       lift: epochMs(b.lift),
       until: b.until === null ? null : epochMs(b.until),
     };
-    const moved = movedTo(batch, wish, { zone, week: site.hours }, held, now);
+    const moved = movedTo(batch, wish, { zone: clock.zone, week: site.hours }, held, now);
     if (moved.kind === 'nobodyThere') return say('Nobody is there in the next days.');
     if (moved.kind === 'vesselTaken')
       return say(
-        `${b.vesselName}: ${moved.by.name} is in it until ${weekdayAndTime(zone, moved.by.to)}. Nothing was moved.`,
+        `${b.vesselName}: ${moved.by.name} is in it until ${weekdayAndTime(clock, moved.by.to)}. Nothing was moved.`,
       );
     const { start, lift } = moved;
     const done = await change({
@@ -60,7 +60,7 @@ function useMove(b: PlannedHere, now: EpochMs) {
     say(
       done.error
         ? failureOf(done.error).message
-        : `${b.vesselName}: leaf in ${weekdayAndTime(zone, start)}, lift ${weekdayAndTime(zone, lift)}. Plan again to fit the rest.`,
+        : `${b.vesselName}: leaf in ${weekdayAndTime(clock, start)}, lift ${weekdayAndTime(clock, lift)}. Plan again to fit the rest.`,
     );
   };
 }

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { dayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { useCalendarQuery, useRenewCalendarMutation } from '../../entities/people/calendarApi';
-import { useSession, useZone } from '../../entities/people/session';
+import { useClock,useSession } from '../../entities/people/session';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { oneTap } from '../../ui/keys';
@@ -41,7 +41,7 @@ function SiteCalendar() {
 
 function Address({ made, by }: { made: number | null; by: string | null }) {
   const { site } = useSession();
-  const zone = useZone();
+  const clock = useClock();
   const [id, setId] = useState(newId);
   const [sure, setSure] = useState(false);
   const [renew, renewing] = useRenewCalendarMutation();
@@ -58,7 +58,7 @@ function Address({ made, by }: { made: number | null; by: string | null }) {
       <p>
         {made === null
           ? 'This site has no calendar address yet.'
-          : `In use: an address made ${dayAndTime(zone, made as EpochMs)} by ${by ?? 'a lead'}`}
+          : `In use: an address made ${dayAndTime(clock, made as EpochMs)} by ${by ?? 'a lead'}`}
       </p>
       {sure && (
         <Note bad>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { WEEKDAYS } from '#core/time';
-import { useSession, useZone } from '../../entities/people/session';
+import { WEEKDAYS, weekOrder } from '#core/time';
+import { useClock,useSession } from '../../entities/people/session';
 import { faultIn, hoursOf, type Part, PARTS, typedOf } from './hoursTyped';
 import { OtherDays } from './OtherDays';
 import { SiteSetting } from './SiteSetting';
@@ -14,13 +14,15 @@ const PART_WORDS: Readonly<Record<Part, { name: string; what: string }>> = {
 /** The week of this site: when hands are there, and when it serves. */
 export function HoursPage() {
   const { site } = useSession();
-  const here = useZone();
+  const here = useClock();
+  const order = weekOrder(here.region);
+  const first = order[0] ?? 0;
   const [typed, setTyped] = useState(() => typedOf(site.hours, here));
   const [tried, setTried] = useState(false);
   const type = (part: Part, day: number, text: string) =>
     setTyped((t) => ({ ...t, [part]: t[part].map((old, i) => (i === day ? text : old)) }));
   const toEveryDay = (part: Part) =>
-    setTyped((t) => ({ ...t, [part]: WEEKDAYS.map(() => t[part][0] ?? '') }));
+    setTyped((t) => ({ ...t, [part]: WEEKDAYS.map(() => t[part][first] ?? '') }));
   const read = () => {
     setTried(true);
     const hours = hoursOf(typed);
@@ -52,10 +54,10 @@ export function HoursPage() {
               {PART_WORDS[part].name}
               <small className="small block font-normal">{PART_WORDS[part].what}</small>
             </legend>
-            {WEEKDAYS.map((day, i) => (
+            {order.map((i) => (
               <HoursField
-                key={day}
-                day={day}
+                key={i}
+                day={WEEKDAYS[i] ?? ''}
                 part={PART_WORDS[part].name}
                 text={typed[part][i] ?? ''}
                 shows={tried}
@@ -63,7 +65,7 @@ export function HoursPage() {
               />
             ))}
             <button type="button" className="btn quiet slim" onClick={() => toEveryDay(part)}>
-              Monday’s for every day
+              {WEEKDAYS[first]}’s for every day
             </button>
           </fieldset>
         ))}

@@ -6,6 +6,7 @@ import { useAddSiteMutation } from '../../entities/people/api';
 import { useChangeSiteMutation } from '../../entities/people/api';
 import { useSession } from '../../entities/people/session';
 import { emptySite, siteFieldsOf, type SiteForm, siteFormOf } from '../../entities/people/siteForm';
+import { SiteUnits } from '../../entities/people/SiteUnits';
 import { fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
@@ -101,27 +102,7 @@ export function SiteEdit({ site, onDone }: { site: Site | null; onDone: () => vo
           />
         </div>
       )}
-      <div className="pair">
-        <SelectField
-          form={form}
-          name="volumeUnit"
-          label="Volumes in"
-          options={[
-            ['ml', 'millilitres'],
-            ['usFlOz', 'US fluid ounces'],
-            ['imperialFlOz', 'UK fluid ounces'],
-          ]}
-        />
-        <SelectField
-          form={form}
-          name="temperatureUnit"
-          label="Heat in"
-          options={[
-            ['C', '°C'],
-            ['F', '°F'],
-          ]}
-        />
-      </div>
+      <SiteUnits form={form} />
       {!site && (
         <Picked
           label="Begin with"

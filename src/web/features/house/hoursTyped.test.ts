@@ -1,16 +1,25 @@
+import { type SiteClock, USUAL_REGION } from '#core/time';
 import { hoursOf, type HoursTyped, typedOf } from './hoursTyped';
 
-const usual = typedOf(null, 'Europe/London');
+const LONDON: SiteClock = { zone: 'Europe/London', region: USUAL_REGION };
+const usual = typedOf(null, LONDON);
 const other = (over: Partial<HoursTyped['others'][number]> = {}) => ({
   ...{ id: 'a', date: '2026-12-25', open: '', services: '' },
   ...over,
 });
 
+test('where people read twelve hours, they are shown and typed with am and pm, and kept as any other', () => {
+  const region = { dates: 'monthDay', hours: 12, weekBegins: 'sunday' } as const;
+  const clock = { zone: 'America/Chicago', region };
+  const shown = typedOf(null, clock);
+  expect(shown.preferred[0]).toBe('8 am-10 am, 9 pm-10 pm');
+  expect(hoursOf(shown)).toEqual(hoursOf({ ...usual, zone: 'America/Chicago' }));
+});
 test('a shop begins with usual hours; read and typed again they are the same', () => {
   const hours = hoursOf(usual);
   expect(hours?.open).toEqual(Array(7).fill([['08:00', '22:00']]));
   expect(hours).not.toHaveProperty('exceptions');
-  expect(typedOf(hours, 'Europe/London')).toEqual(usual);
+  expect(typedOf(hours, LONDON)).toEqual(usual);
 });
 
 test('days that are otherwise: closed, or with hours of their own, earliest first when read again', () => {
@@ -22,7 +31,7 @@ test('days that are otherwise: closed, or with hours of their own, earliest firs
     '2026-12-31': { open: [['08:00', '15:00']], services: [['11:00', '14:00']] },
     '2026-12-25': { open: [], services: [] },
   });
-  expect(typedOf(hours, 'Europe/London').others.map((o) => [o.date, o.open, o.services])).toEqual([
+  expect(typedOf(hours, LONDON).others.map((o) => [o.date, o.open, o.services])).toEqual([
     ['2026-12-25', '', ''],
     ['2026-12-31', '08:00-15:00', '11:00-14:00'],
   ]);

@@ -1,6 +1,7 @@
 import {
   parseRanges,
   rangesText,
+  type SiteClock,
   type SiteDate,
   type WallRange,
   type Week,
@@ -10,11 +11,20 @@ import type { SiteHours } from '#contracts/sites';
 
 export const PARTS = ['open', 'preferred', 'services'] as const;
 export type Part = (typeof PARTS)[number];
+function everyDay(ranges: WallRange[]): Week {
+  return [ranges, ranges, ranges, ranges, ranges, ranges, ranges];
+}
 /** What a shop begins with until its own hours are typed. */
-const USUAL: Readonly<Record<Part, string>> = {
-  open: '08:00-22:00',
-  preferred: '08:00-10:00, 21:00-22:00',
-  services: '11:00-14:00, 14:00-18:00',
+const USUAL: Readonly<Record<Part, Week>> = {
+  open: everyDay([['08:00', '22:00']]),
+  preferred: everyDay([
+    ['08:00', '10:00'],
+    ['21:00', '22:00'],
+  ]),
+  services: everyDay([
+    ['11:00', '14:00'],
+    ['14:00', '18:00'],
+  ]),
 };
 
 /** A day that is unlike its weekday, as typed; an empty text: closed, or nothing served. */
@@ -30,9 +40,10 @@ export type HoursTyped = Readonly<Record<Part, readonly string[]>> & {
   readonly others: readonly OtherDay[];
 };
 
-export const typedOf = (hours: SiteHours | null, zone: string): HoursTyped => {
-  const week = (part: Part) =>
-    WEEKDAYS.map((_, i) => (hours ? rangesText(hours[part][i] ?? []) : USUAL[part]));
+/** The hours of a site as its people read times. */
+export const typedOf = (hours: SiteHours | null, { zone, region }: SiteClock): HoursTyped => {
+  const text = (ranges: readonly WallRange[]) => rangesText(ranges, region.hours);
+  const week = (part: Part) => WEEKDAYS.map((_, i) => text((hours ?? USUAL)[part][i] ?? []));
   return {
     zone,
     open: week('open'),
@@ -43,8 +54,8 @@ export const typedOf = (hours: SiteHours | null, zone: string): HoursTyped => {
       .map(([date, day]) => ({
         id: date,
         date,
-        open: rangesText(day.open),
-        services: rangesText(day.services),
+        open: text(day.open),
+        services: text(day.services),
       })),
   };
 };

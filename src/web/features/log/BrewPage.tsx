@@ -9,16 +9,13 @@ import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { failureOf } from '../../platform/api';
 import { now } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
-import { clockText, weekdayText } from '../../ui/days';
+import { clockSecondsText, clockText, weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { happenedWords } from './happened';
 import { HeatCourse } from './HeatCourse';
 import { TimeLine } from './TimeLine';
 import { WhatHappened } from './WhatHappened';
-
-const clockSeconds = (at: number): string =>
-  `${clockText(at)}:${String(new Date(at).getSeconds()).padStart(2, '0')}`;
 
 /** One brew's story: planned above the line, real below it, the liquor, the verdict and what was done. */
 export function BrewPage() {
@@ -96,7 +93,7 @@ export function BrewPage() {
                 <ol className="events">
                   {events.map((e) => (
                     <li key={e.id} className={e.undone ? 'undone' : ''}>
-                      <span>{clockSeconds(e.at)}</span>
+                      <span>{clockSecondsText(e.at)}</span>
                       <span>
                         {happenedWords(e, brew, units)}
                         {e.undone ? ', taken back' : ''}

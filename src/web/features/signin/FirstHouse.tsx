@@ -1,11 +1,12 @@
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { boilingAt } from '#core/heat';
 import { metres, parseWithin, temperatureText } from '#core/units';
 import { useBeginHouseMutation } from '../../entities/people/api';
 import { emptySite, siteFieldsOf, type SiteForm } from '../../entities/people/siteForm';
+import { SiteUnits } from '../../entities/people/SiteUnits';
 import { failureOf, fieldFaults } from '../../platform/api';
 import { newId } from '../../platform/ids';
-import { SelectField, showFaults, TextField } from '../../ui/fields';
+import { showFaults, TextField } from '../../ui/fields';
 import { Note } from '../../ui/Note';
 
 type Form = SiteForm & { lead: string; secret: string; word: string };
@@ -57,26 +58,8 @@ export function FirstHousePage({ asksWord }: { asksWord: boolean }) {
                   : undefined
               }
             />
-            <SelectField
-              form={form}
-              name="volumeUnit"
-              label="Volumes in"
-              options={[
-                ['ml', 'millilitres'],
-                ['usFlOz', 'US fluid ounces'],
-                ['imperialFlOz', 'UK fluid ounces'],
-              ]}
-            />
-            <SelectField
-              form={form}
-              name="temperatureUnit"
-              label="Heat in"
-              options={[
-                ['C', '°C'],
-                ['F', '°F'],
-              ]}
-            />
           </div>
+          <SiteUnits form={form as unknown as UseFormReturn<SiteForm>} />
           <TextField form={form} name="lead" label="Lead’s name" />
           <TextField
             form={form}

@@ -1,4 +1,5 @@
 import { isCold, type Method, METHODS } from '#core/recipes';
+import { parseWallTime } from '#core/time';
 import { type Millilitres, numberText, parseVolume, parseWithin, volumeText } from '#core/units';
 import type { Tea } from '#contracts/teas';
 import { useUnits } from '../../../entities/people/session';
@@ -18,11 +19,11 @@ const MINUTE = 60_000;
 const soon = () => Math.ceil((now() + 20 * MINUTE) / (15 * MINUTE)) * 15 * MINUTE;
 
 const readClock = (text: string): { kind: 'ok'; value: number } | { kind: 'bad'; why: string } => {
-  const m = /^\s*(\d{1,2})[:.](\d{2})\s*$/.exec(text);
-  if (!m || Number(m[1]) > 23 || Number(m[2]) > 59)
-    return { kind: 'bad', why: 'A time, such as 15:00.' };
+  const time = parseWallTime(text);
+  if (time === null) return { kind: 'bad', why: `A time, such as ${clockText(soon())}.` };
+  const [hour = 0, minute = 0] = time.split(':').map(Number);
   const d = new Date(now());
-  d.setHours(Number(m[1]), Number(m[2]), 0, 0);
+  d.setHours(hour, minute, 0, 0);
   return {
     kind: 'ok',
     value: d.getTime() < now() - MINUTE ? d.getTime() + 86_400_000 : d.getTime(),

@@ -10,7 +10,7 @@ import {
 import { clockTime, daysAfter, siteDate, wallMoment, weekdayAndTime } from '#core/time';
 import { type Celsius, celsius, type EpochMs, epochMs, readingText } from '#core/units';
 import type { ColdBatch } from '../../../entities/batches/standing';
-import { useLimits, useUnits, useZone } from '../../../entities/people/session';
+import { useClock,useLimits, useUnits } from '../../../entities/people/session';
 import { XTicks, YTicks } from '../../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot } from '../../../ui/chart/Plot';
 import { useWidth } from '../useWidth';
@@ -74,12 +74,12 @@ export function FridgeChart({ air, batches, chosen, now, onChoose }: Props) {
   );
 }
 function Caption({ batch }: { batch: ColdBatch }) {
-  const zone = useZone();
+  const clock = useClock();
   const { coldAt } = batch.kept;
   return (
     <p className="small">
-      {batch.tea.name}, {batch.vesselName}: leaf in {weekdayAndTime(zone, batch.leafIn)},{' '}
-      {coldAt === null ? 'not cold yet' : `cold from ${weekdayAndTime(zone, coldAt)}`}. The liquor
+      {batch.tea.name}, {batch.vesselName}: leaf in {weekdayAndTime(clock, batch.leafIn)},{' '}
+      {coldAt === null ? 'not cold yet' : `cold from ${weekdayAndTime(clock, coldAt)}`}. The liquor
       follows the air slowly: an opened door counts little, a power cut fully.
     </p>
   );
@@ -126,7 +126,7 @@ function AirPlot({
   width,
 }: Pick<Props, 'air' | 'chosen' | 'now'> & { width: number }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { limit } = useLimits();
   const from = epochMs(now - SHOWN_HOURS * HOUR_MS);
   const liquor = useLiquor(chosen, air, from, now);
@@ -148,7 +148,7 @@ function AirPlot({
         text={(t) => readingText(celsius(t), units.temperature)}
         at={from}
       />
-      <XTicks ticks={midnights(zone, from, now)} text={dayWords} at={low} />
+      <XTicks ticks={midnights(clock.zone, from, now)} text={dayWords} at={low} />
       <Level y={limit} look="limit" />
       <Curve points={read} look="join" />
       <Curve points={liquor.filter((p) => p.y <= high)} look="strong" />
@@ -184,7 +184,7 @@ function AirPlot({
                 textAnchor="end"
                 fill="var(--ink-2)"
               >
-                leaf in {clockTime(zone, chosen.leafIn)}
+                leaf in {clockTime(clock, chosen.leafIn)}
               </text>
             )}
           </>

@@ -4,7 +4,7 @@ import { weekdayAndTime } from '#core/time';
 import { readingText } from '#core/units';
 import type { FridgeGap } from '#contracts/batches';
 import { useAnswerFridgeGapMutation } from '../../../entities/batches/api';
-import { useSession, useUnits, useZone } from '../../../entities/people/session';
+import { useClock,useSession, useUnits } from '../../../entities/people/session';
 import { failureOf, fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { Note } from '../../../ui/Note';
@@ -22,7 +22,7 @@ export function Gaps({
 }) {
   const { role } = useSession();
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const keeping = limitsFor(limits, false);
   const open = unknownGaps(air, keeping);
   return (
@@ -30,8 +30,8 @@ export function Gaps({
       {open.slice(0, SHOWN).map((g) => (
         <Note key={g.from} bad>
           <b>
-            No reading from {weekdayAndTime(zone, g.from)} to {weekdayAndTime(zone, g.to)}: what was
-            the reason?
+            No reading from {weekdayAndTime(clock, g.from)} to {weekdayAndTime(clock, g.to)}: what
+            was the reason?
           </b>{' '}
           Until a lead answers, this time counts as{' '}
           {readingText(keeping.unknown, units.temperature)} at least.
@@ -41,8 +41,8 @@ export function Gaps({
       {open.length > SHOWN && <p className="small">And {open.length - SHOWN} more.</p>}
       {air.gaps.slice(-SHOWN).map((g) => (
         <p key={g.id} className="small">
-          No reading from {weekdayAndTime(zone, g.from)} to {weekdayAndTime(zone, g.to)}: {g.reason}
-          , says {g.by}.
+          No reading from {weekdayAndTime(clock, g.from)} to {weekdayAndTime(clock, g.to)}:{' '}
+          {g.reason}, says {g.by}.
         </p>
       ))}
     </>

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { dayAndTime } from '#core/time';
 import type { ColdBatch } from '../../../entities/batches/standing';
 import { lengthWords } from '../../../entities/batches/words';
-import { useZone } from '../../../entities/people/session';
+import { useClock } from '../../../entities/people/session';
 
 const HOUR_MS = 3_600_000;
 /** How much sooner than by its keep limit alone a batch is thrown out, s; of one infusing, from its best time. */
@@ -17,7 +17,7 @@ const WORTH_SAYING = 120;
 
 /** Which batches the fridge has moved, and by how much. */
 export function Moved({ batches }: { batches: readonly ColdBatch[] }) {
-  const zone = useZone();
+  const clock = useClock();
   if (batches.length === 0) return null;
   return (
     <>
@@ -29,7 +29,7 @@ export function Moved({ batches }: { batches: readonly ColdBatch[] }) {
           <li key={b.id}>
             <Link to={`/cold/${b.id}`}>{b.vesselName}</Link>,{' '}
             <span className="tea">{b.tea.name}</span>: throw out{' '}
-            {dayAndTime(zone, b.kept.discardAt)}
+            {dayAndTime(clock, b.kept.discardAt)}
             {soonerBy(b) > WORTH_SAYING
               ? `, ${lengthWords(soonerBy(b) / 60)} sooner: warm for ${lengthWords(b.kept.warmMinutes)}.`
               : ', as planned.'}

@@ -1,11 +1,11 @@
 import { type FormEvent, useState } from 'react';
 import { type ProbeDoubt } from '#core/cold';
-import { weekdayAndTime } from '#core/time';
+import { type SiteClock, weekdayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { type Probe } from '#contracts/probes';
 import { ROUTES } from '#contracts/routes';
 import { useAddProbeMutation, useEndProbeMutation } from '../../../entities/batches/api';
-import { useSession, useZone } from '../../../entities/people/session';
+import { useClock,useSession } from '../../../entities/people/session';
 import { failureOf, fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { Note } from '../../../ui/Note';
@@ -45,12 +45,12 @@ export function Probes({
 }
 
 function ProbeLine({ probe, isLead, now }: { probe: Probe; isLead: boolean; now: EpochMs }) {
-  const zone = useZone();
+  const clock = useClock();
   const [end, ending] = useEndProbeMutation();
   return (
     <li className="flex flex-wrap gap-2 items-baseline">
       <span className="flex-1 min-w-[200px]">
-        <b>{probe.name}</b>: {stateOf(probe, now, zone)}
+        <b>{probe.name}</b>: {stateOf(probe, now, clock)}
       </span>
       {isLead && (
         <button
@@ -65,10 +65,10 @@ function ProbeLine({ probe, isLead, now }: { probe: Probe; isLead: boolean; now:
     </li>
   );
 }
-function stateOf({ heard, doubt }: Probe, now: EpochMs, zone: string): string {
+function stateOf({ heard, doubt }: Probe, now: EpochMs, clock: SiteClock): string {
   if (heard === null) return 'no reading yet';
   if (doubt !== null) return DOUBTS[doubt];
-  const at = weekdayAndTime(zone, heard as EpochMs);
+  const at = weekdayAndTime(clock, heard as EpochMs);
   return now - heard > SILENT_MS ? `silent since ${at}. Type readings until then` : `last at ${at}`;
 }
 

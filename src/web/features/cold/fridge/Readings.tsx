@@ -1,7 +1,7 @@
 import { weekdayAndTime } from '#core/time';
 import { readingText } from '#core/units';
 import type { FridgeReading } from '#contracts/batches';
-import { useLimits, useUnits, useZone } from '../../../entities/people/session';
+import { useClock,useLimits, useUnits } from '../../../entities/people/session';
 
 /** So many are shown; the record has all. */
 const SHOWN = 40;
@@ -9,7 +9,7 @@ const SHOWN = 40;
 /** What was read, the newest first. */
 export function Readings({ readings }: { readings: readonly FridgeReading[] }) {
   const units = useUnits();
-  const zone = useZone();
+  const clock = useClock();
   const { limit } = useLimits();
   if (readings.length === 0)
     return <p className="mt-4">No reading yet. Type what the thermometer of the fridge shows.</p>;
@@ -32,7 +32,7 @@ export function Readings({ readings }: { readings: readonly FridgeReading[] }) {
             .reverse()
             .map((r) => (
               <tr key={r.id}>
-                <td className="l">{weekdayAndTime(zone, r.at)}</td>
+                <td className="l">{weekdayAndTime(clock, r.at)}</td>
                 <td className={r.celsius > limit ? 'text-warn font-semibold' : ''}>
                   {readingText(r.celsius, units.temperature)}
                 </td>

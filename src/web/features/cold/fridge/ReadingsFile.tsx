@@ -1,7 +1,7 @@
 import { dayAndTime } from '#core/time';
 import type { ReadingsTaken } from '#contracts/batches';
 import { useTakeFridgeReadingsMutation } from '../../../entities/batches/api';
-import { useZone } from '../../../entities/people/session';
+import { useClock } from '../../../entities/people/session';
 import { Note } from '../../../ui/Note';
 import { FilePick } from '../FilePick';
 import { useLookedAt } from '../useLookedAt';
@@ -36,7 +36,7 @@ export function ReadingsFile() {
 
 /** What a file has, or what is wrong with it: nothing is added then. */
 function Found({ found }: { found: ReadingsTaken }) {
-  const zone = useZone();
+  const clock = useClock();
   const { fresh, known, from, to, faults, faultCount, taken } = found;
   if (faultCount > 0)
     return (
@@ -53,7 +53,7 @@ function Found({ found }: { found: ReadingsTaken }) {
       </Note>
     );
   const span =
-    from === null || to === null ? '' : `, ${dayAndTime(zone, from)} to ${dayAndTime(zone, to)}`;
+    from === null || to === null ? '' : `, ${dayAndTime(clock, from)} to ${dayAndTime(clock, to)}`;
   const there = known > 0 ? ` ${readingsOf(known)} of the file were here already.` : '';
   return (
     <p className="mt-2" role="status">

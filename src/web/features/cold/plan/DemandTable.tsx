@@ -16,7 +16,6 @@ type Props = {
   hours: SiteHours;
   poured: readonly ColdPoured[];
   act: (a: DraftAct) => void;
-  zone: Zone;
 };
 
 /** "Wed 11" */
@@ -76,7 +75,7 @@ const DemandRow = memo(function DemandRow({
 });
 
 /** Glasses wanted of each tea on each of the days; what was learnt from what was poured stands under them. */
-export function DemandTable({ draft, teas, days, hours, poured, act, zone }: Props) {
+export function DemandTable({ draft, teas, days, hours, poured, act }: Props) {
   const [scope, setScope] = useState<Scope>('date');
   // Twelve weeks of pours are looked through: once, not with every figure that is typed.
   const learnt = useMemo(() => {
@@ -104,7 +103,7 @@ export function DemandTable({ draft, teas, days, hours, poured, act, zone }: Pro
             <tr>
               <th className="l">tea</th>
               {days.map((d) => (
-                <th key={d}>{dayWords(zone, d)}</th>
+                <th key={d}>{dayWords(hours.zone, d)}</th>
               ))}
               <th />
             </tr>

@@ -4,7 +4,7 @@ import { planDays } from '#core/coldPlan';
 import { siteDate } from '#core/time';
 import type { ColdPlanAnswer } from '#contracts/batches';
 import { useChangeColdPlanMutation, useColdPlanQuery } from '../../../entities/batches/api';
-import { useSession, useZone } from '../../../entities/people/session';
+import { useClock,useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
 import { newId } from '../../../platform/ids';
 import { NotSaved } from '../../../platform/NotSaved';
@@ -59,7 +59,7 @@ export function PlanPage() {
 
 function Plan({ kept }: { kept: ColdPlanAnswer }) {
   const { site, role } = useSession();
-  const zone = useZone();
+  const clock = useClock();
   const now = useNow(DRAWN_EVERY_MS);
   const go = useGo();
   const [draft, act] = useReducer(draftAfter, kept.plan, draftOf);
@@ -71,7 +71,7 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
   const { ended, found } = planner;
   const asked = found?.asked ?? null;
   const plan = ended?.kind === 'plan' ? ended.plan : null;
-  const today = siteDate(zone, now);
+  const today = siteDate(clock.zone, now);
   const days = useMemo(() => planDays(today, PLAN_DAYS), [today]);
   const mayKeep = role !== 'trainee';
   const canKeep = mayKeep && asked !== null && plan !== null && planner.stage === 'done';
@@ -105,7 +105,7 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
     <main className="page split plan-page">
       <h1 className="visually-hidden">Plan of cold batches</h1>
       <PlanSentence
-        {...{ draft, teas, asked, act, zone }}
+        {...{ draft, teas, asked, act, clock }}
         end={
           !mayKeep ? (
             <span className="small">A brewer or a lead keeps the plan.</span>
@@ -123,21 +123,17 @@ function Plan({ kept }: { kept: ColdPlanAnswer }) {
       />
       <section className="work wanted">
         <NotSaved error={saving.error} onKeepMine={setRev} />
-        <DemandTable
-          {...{ draft, teas, days, act, zone }}
-          hours={site.hours}
-          poured={kept.poured}
-        />
+        <DemandTable {...{ draft, teas, days, act }} hours={site.hours} poured={kept.poured} />
       </section>
       <PlanResult
-        {...{ draft, teas, asked, act, zone, planner }}
+        {...{ draft, teas, asked, act, clock, planner }}
         vessels={house.vessels}
         changed={kept.plan.changed}
       />
       <section className="work planned" aria-label="To brew">
         {plan && (
           <PlannedTable
-            {...{ teas, plan, act, zone }}
+            {...{ teas, plan, act, clock }}
             batches={draft.batches}
             leftFree={draft.leftFree}
             asked={ended?.asked ?? asked}

@@ -9,7 +9,7 @@ import {
   wantedOn,
   type WeekPlan,
 } from '#core/coldPlan';
-import { weekdayAndTime, type Zone } from '#core/time';
+import { type SiteClock,weekdayAndTime } from '#core/time';
 import { millilitres, parseWithin, volumeText } from '#core/units';
 import type { ColdPlan } from '#contracts/batches';
 import type { Plannable } from '../../../entities/batches/coldTeas';
@@ -26,15 +26,15 @@ type Props = {
   asked: PlanAsked;
   planner: ReturnType<typeof usePlanner>;
   act: (a: DraftAct) => void;
-  zone: Zone;
+  clock: SiteClock;
   changed: ColdPlan['changed'];
 };
 
 /** How good the plan is, what it leaves short and why, and what is thrown out. */
 export function PlanResult(props: Props) {
-  const { planner, asked, vessels, zone, draft, act, changed } = props;
+  const { planner, asked, vessels, clock, draft, act, changed } = props;
   const say: PlanSay = {
-    time: (minute) => weekdayAndTime(zone, instantOf(asked, minute)),
+    time: (minute) => weekdayAndTime(clock, instantOf(asked, minute)),
     vessel: (id) => vessels.find((v) => v.id === id)?.name ?? 'a pitcher',
   };
   const { found } = planner;
@@ -77,7 +77,7 @@ export function PlanResult(props: Props) {
       )}
       <p className="small mt-2">
         The plan covers seven days from now. Batches in the fridge are poured first.
-        {changed && ` The kept plan is by ${changed.by}, ${weekdayAndTime(zone, changed.at)}.`}
+        {changed && ` The kept plan is by ${changed.by}, ${weekdayAndTime(clock, changed.at)}.`}
       </p>
       <p className="small mt-2">
         Wash every pitcher before it is filled again. The local food code decides how long cold tea
@@ -102,9 +102,9 @@ function LastGlasses({
   teas,
   draft,
   act,
-  zone,
+  clock,
   say,
-}: Pick<Props, 'asked' | 'teas' | 'draft' | 'act' | 'zone'> & { plan: WeekPlan; say: PlanSay }) {
+}: Pick<Props, 'asked' | 'teas' | 'draft' | 'act' | 'clock'> & { plan: WeekPlan; say: PlanSay }) {
   const units = useUnits();
   return lastGlasses(asked.problem, plan).map((last) => {
     const service = asked.services[last.service];
@@ -129,7 +129,7 @@ function LastGlasses({
           </button>
         }
       >
-        <b>{weekdayAndTime(zone, service.from)}:</b> {say.vessel(last.vessel)} is filled for one
+        <b>{weekdayAndTime(clock, service.from)}:</b> {say.vessel(last.vessel)} is filled for one
         glass of {teas.find((t) => t.id === last.line)?.name}.{' '}
         {volumeText(millilitres(last.thrown), units.volume)} are thrown out.
       </Note>
@@ -146,7 +146,7 @@ function Verdict({
   planner,
   draft,
   act,
-  zone,
+  clock,
 }: Props & { plan: WeekPlan; share: number; say: PlanSay }) {
   const { ended } = planner;
   const because: readonly UnmetBecause[] = ended?.kind === 'plan' ? ended.because : [];
@@ -190,7 +190,7 @@ function Verdict({
           ? `Looking for a better plan: ${Math.round(share * 100)} %.`
           : boundWords(plan, (ml) => volumeText(millilitres(ml), units.volume))}
       </p>
-      <LastGlasses {...{ plan, asked, teas, draft, act, zone }} say={say} />
+      <LastGlasses {...{ plan, asked, teas, draft, act, clock }} say={say} />
       {because.length > 0 && (
         <>
           <h2 className="mt-3">Short</h2>
@@ -198,7 +198,7 @@ function Verdict({
             {because.map((u) => (
               <li key={`${u.line} ${u.service}`} className="leading-snug">
                 <b>
-                  {weekdayAndTime(zone, asked.services[u.service]?.from ?? asked.begins)}:{' '}
+                  {weekdayAndTime(clock, asked.services[u.service]?.from ?? asked.begins)}:{' '}
                   {u.glasses} of {teas.find((t) => t.id === u.line)?.name}.
                 </b>{' '}
                 {reasonWords(u.because, say)}

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { type PlanAsked, wantedOn } from '#core/coldPlan';
-import { weekdayAndTime, type Zone } from '#core/time';
+import { type SiteClock,weekdayAndTime } from '#core/time';
 import { parseVolume, parseWithin, volumeText } from '#core/units';
 import type { Plannable } from '../../../entities/batches/coldTeas';
 import { useUnits } from '../../../entities/people/session';
@@ -17,12 +17,12 @@ type Props = {
   teas: readonly Plannable[];
   asked: PlanAsked;
   act: (a: DraftAct) => void;
-  zone: Zone;
+  clock: SiteClock;
   end: ReactNode;
 };
 
 /** "For Wed 11:00 have 14 glasses of 220 ml of Kestry Pearl": one service of one tea, typed. */
-export function PlanSentence({ draft, teas, asked, act, zone, end }: Props) {
+export function PlanSentence({ draft, teas, asked, act, clock, end }: Props) {
   const units = useUnits();
   const [service, setService] = useState(0);
   const [coldTea, setColdTea] = useState<string | null>(null);
@@ -60,10 +60,10 @@ export function PlanSentence({ draft, teas, asked, act, zone, end }: Props) {
       <span>For</span>
       <PickList
         label="Service"
-        shown={weekdayAndTime(zone, at.from)}
+        shown={weekdayAndTime(clock, at.from)}
         chosen={place}
         choices={() =>
-          asked.services.map((s, i) => ({ value: i, text: weekdayAndTime(zone, s.from) }))
+          asked.services.map((s, i) => ({ value: i, text: weekdayAndTime(clock, s.from) }))
         }
         onPick={setService}
       />

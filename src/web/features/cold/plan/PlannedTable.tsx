@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { PlanAsked, PlannedBatch, WeekPlan } from '#core/coldPlan';
-import { clockTime, weekdayAndTime, type Zone } from '#core/time';
+import { clockTime, type SiteClock,weekdayAndTime } from '#core/time';
 import { epochMs, millilitres, volumeText } from '#core/units';
 import type { LeftFree, PlannedCold } from '#contracts/batches';
 import type { Plannable } from '../../../entities/batches/coldTeas';
@@ -18,7 +18,7 @@ type Props = {
   asked: PlanAsked;
   plan: WeekPlan;
   act: (a: DraftAct) => void;
-  zone: Zone;
+  clock: SiteClock;
 };
 
 /**
@@ -61,12 +61,12 @@ export const PlannedTable = memo(function PlannedTable(props: Props) {
 });
 
 /** "Sat 11:00 to 14:00": the beginnings of the first service and of the last. */
-function servedSpan(asked: PlanAsked, zone: Zone, first: number, last: number): string {
+function servedSpan(asked: PlanAsked, clock: SiteClock, first: number, last: number): string {
   const [from, to] = [asked.services[first]?.from, asked.services[last]?.from];
   if (from === undefined || to === undefined) return '';
-  if (first === last) return weekdayAndTime(zone, from);
+  if (first === last) return weekdayAndTime(clock, from);
   const sameDay = asked.services[first]?.date === asked.services[last]?.date;
-  return `${weekdayAndTime(zone, from)} to ${sameDay ? clockTime(zone, to) : weekdayAndTime(zone, to)}`;
+  return `${weekdayAndTime(clock, from)} to ${sameDay ? clockTime(clock, to) : weekdayAndTime(clock, to)}`;
 }
 
 /** As long as a batch would hold its pitcher. */
@@ -77,9 +77,9 @@ const spanOf = (b: PlannedCold): LeftFree => ({
 });
 
 /** Pitchers that somebody keeps out of the plan for a while, and the way back. */
-function LeftFreeList({ leftFree, vessels, act, zone }: Props) {
+function LeftFreeList({ leftFree, vessels, act, clock }: Props) {
   if (leftFree.length === 0) return null;
-  const time = (at: number) => weekdayAndTime(zone, epochMs(at));
+  const time = (at: number) => weekdayAndTime(clock, epochMs(at));
   return (
     <ul className="grid gap-1 mt-2">
       {leftFree.map((span) => {
@@ -110,12 +110,12 @@ function PlannedRow({
   asked,
   plan,
   act,
-  zone,
+  clock,
 }: Props & { batch: PlannedBatch }) {
   const units = useUnits();
   const tea = teas.find((t) => t.id === batch.line);
   const vessel = vessels.find((v) => v.id === batch.vessel);
-  const time = (minute: number) => weekdayAndTime(zone, instantOf(asked, minute));
+  const time = (minute: number) => weekdayAndTime(clock, instantOf(asked, minute));
   const [own] = batchesOfPlan({ ...plan, batches: [batch] }, asked, batches, newId);
   /** Kept where it is when all else is planned again; its leaf goes in and comes out as many minutes later or earlier. */
   const pinAt = (start: number) => {
@@ -126,7 +126,7 @@ function PlannedRow({
   // What was just ticked stays, before it was planned again.
   const isPinned = batches.some((b) => b.pinned && b.id === own?.id);
   const [first, last] = [batch.pours[0], batch.pours.at(-1)];
-  const span = first && last ? servedSpan(asked, zone, first.service, last.service) : 'nobody';
+  const span = first && last ? servedSpan(asked, clock, first.service, last.service) : 'nobody';
   return (
     <tr>
       <td className="l">

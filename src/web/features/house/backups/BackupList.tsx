@@ -1,13 +1,13 @@
 import { dayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import type { Backup } from '#contracts/backups';
-import { useZone } from '../../../entities/people/session';
+import { useClock } from '../../../entities/people/session';
 import { agoText } from '../../../ui/days';
 import { checkedText, holdsText, sizeText } from './words';
 
 /** Every backup there is, the newest first. */
 export function BackupList({ backups, now }: { backups: readonly Backup[]; now: number }) {
-  const zone = useZone();
+  const clock = useClock();
   if (backups.length === 0) return null;
   return (
     <div className="overflow-x-auto min-w-0">
@@ -24,7 +24,7 @@ export function BackupList({ backups, now }: { backups: readonly Backup[]; now: 
           {backups.map((b) => (
             <tr key={b.name}>
               <td className="l whitespace-nowrap">
-                {dayAndTime(zone, b.at as EpochMs)}
+                {dayAndTime(clock, b.at as EpochMs)}
                 <div className="small">{agoText(b.at, now)}</div>
               </td>
               <td className="l opt">

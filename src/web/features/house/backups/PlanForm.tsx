@@ -3,7 +3,7 @@ import type { BackupPlan } from '#core/backups';
 import { dayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { useSetBackupPlanMutation } from '../../../entities/exchange/backupsApi';
-import { useZone } from '../../../entities/people/session';
+import { useClock } from '../../../entities/people/session';
 import { fieldFaults } from '../../../platform/api';
 import { NotSaved } from '../../../platform/NotSaved';
 import { CheckField, showFaults, TextField } from '../../../ui/fields';
@@ -12,7 +12,7 @@ type Form = { daily: boolean; time: string; days: string; weeks: string; months:
 
 /** When the house backs itself up, and which backups stay. */
 export function PlanForm({ plan, next }: { plan: BackupPlan; next: number | null }) {
-  const zone = useZone();
+  const clock = useClock();
   const form = useForm<Form>({
     defaultValues: {
       daily: plan.time !== null,
@@ -26,7 +26,7 @@ export function PlanForm({ plan, next }: { plan: BackupPlan; next: number | null
   const save = form.handleSubmit(async (typed) => {
     const { error } = await set({
       time: typed.daily ? typed.time.trim() : null,
-      zone,
+      zone: clock.zone,
       days: Number(typed.days),
       weeks: Number(typed.weeks),
       months: Number(typed.months),
@@ -46,13 +46,18 @@ export function PlanForm({ plan, next }: { plan: BackupPlan; next: number | null
         <small>
           {next === null
             ? 'only by hand'
-            : `the next on ${dayAndTime(plan.zone, next as EpochMs)} (${plan.zone})`}
+            : `the next on ${dayAndTime({ ...clock, zone: plan.zone }, next as EpochMs)} (${plan.zone})`}
         </small>
       </h2>
       <form className="form mt-2" noValidate onSubmit={(e) => void save(e)}>
         <CheckField form={form} name="daily" label="Make a backup every day" />
         {form.watch('daily') && (
-          <TextField form={form} name="time" label={`At, on the clock of ${zone}`} wide={false} />
+          <TextField
+            form={form}
+            name="time"
+            label={`At, on the clock of ${clock.zone}`}
+            wide={false}
+          />
         )}
         <fieldset className="min-w-0">
           <legend>Of how many days, weeks and months the newest backup is kept</legend>
