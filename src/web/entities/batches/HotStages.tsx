@@ -3,7 +3,7 @@ import { clockTime } from '#core/time';
 import { grams, minutesText } from '#core/units';
 import { useNow } from '../../platform/clock';
 import { oneTap, useKeys } from '../../ui/keys';
-import { useClock,useUnits } from '../people/session';
+import { useClock, useUnits } from '../people/session';
 import { useVesselsQuery } from '../vessels/api';
 import { VesselDrawing } from '../vessels/VesselDrawing';
 import { coldWaterWords, hotMoments } from './hotStage';

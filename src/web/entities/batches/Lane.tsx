@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import { isStanding, type Level } from '#core/cold';
 import { tint } from '#core/colour';
-import { clockTime, type SiteClock,weekdayAndTime } from '#core/time';
+import { clockTime, type SiteClock, weekdayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { LevelMark } from '../../ui/LevelMark';
 import { liquorOfBatch } from './liquor';

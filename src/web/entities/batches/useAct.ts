@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { type BatchAct, refusalWords, refuseAct } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type EpochMs, epochMs, volumeText } from '#core/units';
-import { useClock,useSession, useUnits } from '../people/session';
+import { useClock, useSession, useUnits } from '../people/session';
 import type { ColdBatch } from './standing';
 import { useBatchCommands } from './useBatchCommands';
 

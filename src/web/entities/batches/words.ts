@@ -1,6 +1,6 @@
 import { placeOf } from '#core/cold';
 import { METHODS } from '#core/recipes';
-import { clockChangeWords, clockTime, type SiteClock,weekdayAndTime } from '#core/time';
+import { clockChangeWords, clockTime, type SiteClock, weekdayAndTime } from '#core/time';
 import { type EpochMs, epochMs, minutesText, volumeText } from '#core/units';
 import type { Units } from '../people/session';
 import { hotStageEnds } from './hotStage';

@@ -3,7 +3,7 @@ import { dayAndTime, weekdayAndTime } from '#core/time';
 import { numberText, readingText, temperatureText, volumeText } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { lengthWords } from '../../entities/batches/words';
-import { useClock,useUnits } from '../../entities/people/session';
+import { useClock, useUnits } from '../../entities/people/session';
 import { Fact } from '../../ui/Fact';
 
 const BECAUSE = {

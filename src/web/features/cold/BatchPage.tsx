@@ -7,7 +7,7 @@ import { type ColdBatch, leftIn, pouredFirst } from '../../entities/batches/stan
 import { StateLine } from '../../entities/batches/StateLine';
 import { useCold } from '../../entities/batches/useCold';
 import { whereWords } from '../../entities/batches/words';
-import { useClock,useUnits } from '../../entities/people/session';
+import { useClock, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { useNow } from '../../platform/clock';

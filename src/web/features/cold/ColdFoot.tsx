@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { weekdayAndTime } from '#core/time';
 import { type EpochMs, epochMs, temperatureText, volumeText } from '#core/units';
 import { type ColdBatch, leftIn, nextHand } from '../../entities/batches/standing';
-import { useClock,useLimits, useUnits } from '../../entities/people/session';
+import { useClock, useLimits, useUnits } from '../../entities/people/session';
 import { type PlannedHere, startPathOf } from './usePlanned';
 
 /** Whole days as days, else hours. */

@@ -2,7 +2,7 @@ import { fridgeReadingFault } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type Celsius, celsius, parseTemperature, readingText } from '#core/units';
 import type { FridgeReading } from '#contracts/batches';
-import { useClock,useUnits } from '../../entities/people/session';
+import { useClock, useUnits } from '../../entities/people/session';
 import { TypedPick } from '../../ui/TypedPick';
 
 /** What the fridge had at the last reading; typed in two touches. */

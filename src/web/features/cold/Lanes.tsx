@@ -17,7 +17,7 @@ import { liquorOfBatch } from '../../entities/batches/liquor';
 import { type ColdBatch, leftIn, sharesVessel } from '../../entities/batches/standing';
 import { StateLine } from '../../entities/batches/StateLine';
 import { whereWords } from '../../entities/batches/words';
-import { useClock,useSession, useUnits } from '../../entities/people/session';
+import { useClock, useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { weekdayText } from '../../ui/days';

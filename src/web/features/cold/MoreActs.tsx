@@ -11,7 +11,7 @@ import { type EpochMs } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import type { Doing } from '../../entities/batches/useAct';
 import { useBar } from '../../entities/brews/useBar';
-import { useClock,useSession } from '../../entities/people/session';
+import { useClock, useSession } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { useVesselsInUse } from '../../entities/vessels/useVesselsInUse';
 import { oneTap } from '../../ui/keys';

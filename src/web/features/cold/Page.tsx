@@ -5,7 +5,7 @@ import { type EpochMs, epochMs } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
 import { useCold } from '../../entities/batches/useCold';
-import { useClock,useSession } from '../../entities/people/session';
+import { useClock, useSession } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { useFirstLoad } from '../../platform/useFirstLoad';
 import { useGo } from '../../platform/useGo';

@@ -1,12 +1,12 @@
 import { Link } from 'react-router';
 import { type DueBatch, type InTheWay, inTheWay } from '#core/coldPlan';
 import { tint } from '#core/colour';
-import { clockTime, type SiteClock,weekdayAndTime } from '#core/time';
+import { clockTime, type SiteClock, weekdayAndTime } from '#core/time';
 import { type EpochMs, millilitres, volumeText } from '#core/units';
 import { LANE, type LaneTime, ServiceBands, xOf } from '../../entities/batches/Lane';
 import { liquorOfStyle } from '../../entities/batches/liquor';
 import { lengthWords } from '../../entities/batches/words';
-import { useClock,useSession, useUnits } from '../../entities/people/session';
+import { useClock, useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
 import { LevelMark } from '../../ui/LevelMark';

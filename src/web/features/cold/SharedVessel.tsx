@@ -3,7 +3,7 @@ import { weekdayAndTime } from '#core/time';
 import { volumeText } from '#core/units';
 import { type ColdBatch, leftIn, sharesVessel } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
-import { useClock,useUnits } from '../../entities/people/session';
+import { useClock, useUnits } from '../../entities/people/session';
 import { Note } from '../../ui/Note';
 
 /** Two batches in one pitcher: started on two devices without a network, or filled again before it was empty. */

@@ -4,7 +4,7 @@ import { readingText } from '#core/units';
 import type { ColdBatch } from '../../entities/batches/standing';
 import type { Doing } from '../../entities/batches/useAct';
 import { isOutOfFridge } from '../../entities/batches/words';
-import { useClock,useSession, useUnits } from '../../entities/people/session';
+import { useClock, useSession, useUnits } from '../../entities/people/session';
 import { oneTap } from '../../ui/keys';
 import { Note } from '../../ui/Note';
 

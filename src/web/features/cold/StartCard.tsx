@@ -14,7 +14,7 @@ import { waterAdvice } from '#core/water';
 import type { Tea, Version } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { lengthWords } from '../../entities/batches/words';
-import { useClock,useSession, useUnits } from '../../entities/people/session';
+import { useClock, useSession, useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';
 import { Fact } from '../../ui/Fact';
 import { oneTap } from '../../ui/keys';

@@ -1,11 +1,11 @@
 import { observedWords } from '#core/brews';
 import { DISCARD_REASONS } from '#core/cold';
 import { verdictWords } from '#core/corrections';
-import { dayAndTime, type SiteClock,weekdayAndTime } from '#core/time';
+import { dayAndTime, type SiteClock, weekdayAndTime } from '#core/time';
 import { readingText, volumeText } from '#core/units';
 import type { BatchHappened } from '#contracts/batches';
 import type { ColdBatch } from '../../entities/batches/standing';
-import { type Units, useClock,useUnits } from '../../entities/people/session';
+import { type Units, useClock, useUnits } from '../../entities/people/session';
 
 /** What was done, in words. */
 function eventWords(e: BatchHappened, units: Units, clock: SiteClock): string {

@@ -4,7 +4,7 @@ import { useFirst } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type EpochMs, volumeText } from '#core/units';
 import { type ColdBatch, leftIn, sharesVessel } from '../../entities/batches/standing';
-import { useClock,useUnits } from '../../entities/people/session';
+import { useClock, useUnits } from '../../entities/people/session';
 import { DialogSheet } from '../../ui/DialogSheet';
 
 const kept = (b: ColdBatch) => ({ ...b, discardAt: b.kept.discardAt });

@@ -5,7 +5,7 @@ import { type EpochMs, epochMs } from '#core/units';
 import { useChangeColdPlanMutation, useColdPlanQuery } from '../../entities/batches/api';
 import type { LaneTime } from '../../entities/batches/Lane';
 import { useCold } from '../../entities/batches/useCold';
-import { useClock,useSession } from '../../entities/people/session';
+import { useClock, useSession } from '../../entities/people/session';
 import { failureOf } from '../../platform/api';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';

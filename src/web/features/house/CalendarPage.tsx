@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { dayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import { useCalendarQuery, useRenewCalendarMutation } from '../../entities/people/calendarApi';
-import { useClock,useSession } from '../../entities/people/session';
+import { useClock, useSession } from '../../entities/people/session';
 import { newId } from '../../platform/ids';
 import { NotSaved } from '../../platform/NotSaved';
 import { oneTap } from '../../ui/keys';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { WEEKDAYS, weekOrder } from '#core/time';
-import { useClock,useSession } from '../../entities/people/session';
+import { useClock, useSession } from '../../entities/people/session';
 import { faultIn, hoursOf, type Part, PARTS, typedOf } from './hoursTyped';
 import { OtherDays } from './OtherDays';
 import { SiteSetting } from './SiteSetting';

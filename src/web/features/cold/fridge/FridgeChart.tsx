@@ -10,7 +10,7 @@ import {
 import { clockTime, daysAfter, siteDate, wallMoment, weekdayAndTime } from '#core/time';
 import { type Celsius, celsius, type EpochMs, epochMs, readingText } from '#core/units';
 import type { ColdBatch } from '../../../entities/batches/standing';
-import { useClock,useLimits, useUnits } from '../../../entities/people/session';
+import { useClock, useLimits, useUnits } from '../../../entities/people/session';
 import { XTicks, YTicks } from '../../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot } from '../../../ui/chart/Plot';
 import { useWidth } from '../useWidth';

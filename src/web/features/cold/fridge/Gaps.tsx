@@ -4,7 +4,7 @@ import { weekdayAndTime } from '#core/time';
 import { readingText } from '#core/units';
 import type { FridgeGap } from '#contracts/batches';
 import { useAnswerFridgeGapMutation } from '../../../entities/batches/api';
-import { useClock,useSession, useUnits } from '../../../entities/people/session';
+import { useClock, useSession, useUnits } from '../../../entities/people/session';
 import { failureOf, fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { Note } from '../../../ui/Note';

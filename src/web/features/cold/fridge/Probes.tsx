@@ -5,7 +5,7 @@ import type { EpochMs } from '#core/units';
 import { type Probe } from '#contracts/probes';
 import { ROUTES } from '#contracts/routes';
 import { useAddProbeMutation, useEndProbeMutation } from '../../../entities/batches/api';
-import { useClock,useSession } from '../../../entities/people/session';
+import { useClock, useSession } from '../../../entities/people/session';
 import { failureOf, fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { Note } from '../../../ui/Note';

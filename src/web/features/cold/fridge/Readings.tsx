@@ -1,7 +1,7 @@
 import { weekdayAndTime } from '#core/time';
 import { readingText } from '#core/units';
 import type { FridgeReading } from '#contracts/batches';
-import { useClock,useLimits, useUnits } from '../../../entities/people/session';
+import { useClock, useLimits, useUnits } from '../../../entities/people/session';
 
 /** So many are shown; the record has all. */
 const SHOWN = 40;

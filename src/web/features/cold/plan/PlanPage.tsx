@@ -4,7 +4,7 @@ import { planDays } from '#core/coldPlan';
 import { siteDate } from '#core/time';
 import type { ColdPlanAnswer } from '#contracts/batches';
 import { useChangeColdPlanMutation, useColdPlanQuery } from '../../../entities/batches/api';
-import { useClock,useSession } from '../../../entities/people/session';
+import { useClock, useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
 import { newId } from '../../../platform/ids';
 import { NotSaved } from '../../../platform/NotSaved';

@@ -9,7 +9,7 @@ import {
   wantedOn,
   type WeekPlan,
 } from '#core/coldPlan';
-import { type SiteClock,weekdayAndTime } from '#core/time';
+import { type SiteClock, weekdayAndTime } from '#core/time';
 import { millilitres, parseWithin, volumeText } from '#core/units';
 import type { ColdPlan } from '#contracts/batches';
 import type { Plannable } from '../../../entities/batches/coldTeas';

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { type PlanAsked, wantedOn } from '#core/coldPlan';
-import { type SiteClock,weekdayAndTime } from '#core/time';
+import { type SiteClock, weekdayAndTime } from '#core/time';
 import { parseVolume, parseWithin, volumeText } from '#core/units';
 import type { Plannable } from '../../../entities/batches/coldTeas';
 import { useUnits } from '../../../entities/people/session';

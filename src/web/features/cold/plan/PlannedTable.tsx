@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { PlanAsked, PlannedBatch, WeekPlan } from '#core/coldPlan';
-import { clockTime, type SiteClock,weekdayAndTime } from '#core/time';
+import { clockTime, type SiteClock, weekdayAndTime } from '#core/time';
 import { epochMs, millilitres, volumeText } from '#core/units';
 import type { LeftFree, PlannedCold } from '#contracts/batches';
 import type { Plannable } from '../../../entities/batches/coldTeas';
