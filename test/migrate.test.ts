@@ -240,7 +240,7 @@ test('a demo house of November 2026 is carried over: facts of vessels and kettle
       ...{ probes: 0, fridge_gaps: 0, calendar_tokens: 0, calendar_entries: 0 },
       ...{ drill_answers: 0, sign_events: 0, spoon_weighings: 0, brew_terms: 0 },
       ...{ lot_stock: 0, pockets: 0, tasting_guests: 0, devices: 0, audit: 0 },
-      ...{ programs: 0, program_messages: 0, printers: 0 },
+      ...{ programs: 0, program_messages: 0, printers: 0, site_recipes: 0 },
       // In that house everybody who was asked to taste submitted a sheet.
       tasting_seats: sheets[0]?.n,
     };

@@ -116,6 +116,13 @@ const WRITES: Partial<Record<keyof typeof ROUTES, () => Promise<Send> | Send>> =
     await post(`/api/teas/${h.ids.tea}/versions`, body).expect(200);
     return () => post(`/api/versions/${body.id}/state`, { to: 'house' });
   },
+  setSiteRecipe: async () => {
+    const body = { ...version(), as: 'draft' };
+    await post(`/api/teas/${h.ids.tea}/versions`, body).expect(200);
+    const own = { versionId: body.id, why: 'water', words: 'Soft water here.' };
+    return () =>
+      post(`/api/teas/${h.ids.tea}/site-recipe`, { siteId: h.ids.site, method: 'pot', own });
+  },
   addLot: () => {
     const body = { ...LOT, id: newId() };
     return () => post(`/api/teas/${h.ids.tea}/lots`, body);

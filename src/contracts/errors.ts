@@ -30,6 +30,7 @@ export const ERROR_CODES = [
   'brew.cannot',
   'brew.barFull',
   'brew.spent',
+  'version.inUse',
   'version.newer',
   'vessel.inUse',
   'table.refused',

@@ -22,6 +22,7 @@ export const ROUTES = {
   settleNote: { method: 'POST', path: '/api/notes/:id/settle', access: 'lead' },
   setPhoto: { method: 'POST', path: '/api/teas/:id/photo', access: 'lead' },
   dropPhoto: { method: 'DELETE', path: '/api/teas/:id/photo', access: 'lead' },
+  setSiteRecipe: { method: 'POST', path: '/api/teas/:id/site-recipe', access: 'lead' },
   setSwatches: { method: 'POST', path: '/api/teas/:id/swatches', access: 'lead' },
   printSwatches: { method: 'GET', path: '/api/teas/:id/swatches.pdf', access: 'trainee' },
   leaveOut: { method: 'PATCH', path: '/api/brews/:id/advice', access: 'lead' },

@@ -24,6 +24,8 @@ import {
   type LeafForm,
   LOT_STATES,
   type Season,
+  SITE_REASON_LETTERS,
+  SITE_REASONS,
   SEASON_NAMES,
   type Trait,
   TRAIT_NAMES,
@@ -220,11 +222,33 @@ export const TeaFields = z.strictObject({
   spoon: SpoonId,
 });
 export type TeaFields = z.infer<typeof TeaFields>;
+const WhySite = {
+  why: z.enum(SITE_REASONS),
+  /** What a lead at the next site reads: "Water boils at 94 °C there". */
+  words: Text(SITE_REASON_LETTERS).min(1, 'Say why: the next lead reads it.'),
+};
+/** A site that brews another version than the house's, and why. */
+export const SiteRecipe = z.strictObject({
+  siteId: Id,
+  siteName: z.string(),
+  method: MethodName,
+  version: Version,
+  ...WhySite,
+  by: Who,
+  at: z.number(),
+});
+export type SiteRecipe = z.infer<typeof SiteRecipe>;
 /** The recipe of one method: what is brewed, and what is on trial. */
 export const MethodRecipe = z.strictObject({
   method: MethodName,
+  /** What is brewed at the site that asks: the house's, or the site's own in its place. */
   house: Version.nullable(),
   trial: Version.nullable(),
+  /** Null: the site brews as the house does. */
+  site: z
+    .strictObject({ ...WhySite, by: Who, at: z.number(), inPlaceOf: Version })
+    .nullable()
+    .default(null),
 });
 /** Colours of this house's own cups along the steep, measured through one depth under one light. */
 const SwatchFields = {
@@ -309,6 +333,8 @@ export const getTea = endpoint(ROUTES.getTea, {
     lots: z.array(Lot),
     /** Brews by the version they used, counted up to `USES_COUNTED` (limits.ts); one without is not there. */
     uses: z.record(Id, z.number().int()),
+    /** Every site that brews another version than the house's. */
+    sites: z.array(SiteRecipe).default([]),
   }),
 });
 export type TeaPage = z.infer<typeof getTea.response>;
@@ -348,6 +374,16 @@ export const moveVersion = endpoint(ROUTES.moveVersion, {
   params: z.strictObject({ id: Id }),
   body: z.strictObject({ to: z.enum(['trial', 'house', 'retired']) }),
   response: Version,
+});
+/** A site brews this version in the place of the house's; null: as the house does again. Done twice it is done once. */
+export const setSiteRecipe = endpoint(ROUTES.setSiteRecipe, {
+  params: z.strictObject({ id: Id }),
+  body: z.strictObject({
+    siteId: Id,
+    method: MethodName,
+    own: z.strictObject({ versionId: Id, ...WhySite }).nullable(),
+  }),
+  response: z.strictObject({ sites: z.array(SiteRecipe) }),
 });
 export const addLot = endpoint(ROUTES.addLot, {
   params: z.strictObject({ id: Id }),

@@ -36,6 +36,20 @@ export const recipeFor = <M, R extends RecipeFacts<M>>(
   tea.recipes.find((r) => r.method === tea.method && r.house) ??
   null;
 
+type OwnRecipe<M, V> = {
+  readonly method: M;
+  readonly house: V | null;
+  readonly site: { readonly inPlaceOf: V } | null;
+};
+/** The house's own version of a method, also where a site brews another in its place; null: there is none. */
+export const versionOfTheHouse = <M, V>(
+  tea: { readonly recipes: readonly OwnRecipe<M, V>[] },
+  method: M,
+): V | null => {
+  const found = tea.recipes.find((r) => r.method === method);
+  return found?.site?.inPlaceOf ?? found?.house ?? null;
+};
+
 type BagRecipe<B> = {
   readonly method: string;
   readonly house: { readonly recipe: { readonly bag?: B } } | null;

@@ -1,4 +1,10 @@
 export {
+  SITE_REASON_LETTERS,
+  SITE_REASON_WORDS,
+  SITE_REASONS,
+  type SiteReason,
+} from './siteRecipe';
+export {
   FIRST_VOCABULARY,
   LEAF_FORM_NAMES,
   LEAF_FORMS,
@@ -26,4 +32,4 @@ export {
   type Day,
   type LotState,
 } from './lots';
-export { bagOf, lotInUse, measureOf, recipeFor } from './choice';
+export { bagOf, lotInUse, measureOf, recipeFor, versionOfTheHouse } from './choice';

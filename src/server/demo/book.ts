@@ -89,7 +89,7 @@ export async function addBook(making: Making, lead: string): Promise<Tea[]> {
       allergens: demo.allergens ?? '',
       note: demo.note ?? '',
       ...paperOf(demo.name),
-      recipes: [{ method: demo.method, house, trial: null }],
+      recipes: [{ method: demo.method, house, trial: null, site: null }],
       ...measured(demo),
       rev: 1,
       retired: false,

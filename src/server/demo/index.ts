@@ -26,6 +26,7 @@ import {
   type When,
 } from './making';
 import { addPapers } from './otherPapers';
+import { addOwnRecipe } from './ownRecipe';
 import { addBrews, addTastings } from './pastDays';
 import { addStock } from './stock';
 import { addTraining } from './training';
@@ -109,6 +110,7 @@ async function fill(db: Db, { now, days }: When): Promise<void> {
   await addCold(making, shop);
   await addColdPlan(making, shop);
   await addTraining(making, shop);
+  await addOwnRecipe(making, shop);
   await db
     .insert(t.house)
     .values({ id: 1, demo: true, begun: new Date(now), vocabulary: [...FIRST_VOCABULARY] });

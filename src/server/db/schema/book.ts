@@ -6,11 +6,13 @@ import {
   int,
   mysqlEnum,
   mysqlTable,
+  primaryKey,
   unique,
   varchar,
 } from 'drizzle-orm/mysql-core';
 import type { PooledMarks } from '#core/corrections';
 import type { Recipe } from '#core/recipes';
+import { SITE_REASON_LETTERS, SITE_REASONS } from '#core/teas';
 import type { Grams, Millilitres, Millimetres } from '#core/units';
 import type { LotFields, TeaFields, TeaSwatches } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
@@ -70,6 +72,29 @@ export const versions = mysqlTable(
     unique('version_number').on(t.teaId, t.method, t.number),
     index('version_state').on(t.teaId, t.state),
   ],
+);
+/** What a site brews in the place of the house's recipe, and why. */
+export const siteRecipes = mysqlTable(
+  'site_recipes',
+  {
+    siteId: id('site_id')
+      .notNull()
+      .references(() => sites.id),
+    teaId: id('tea_id')
+      .notNull()
+      .references(() => teas.id),
+    method: varchar('method', { length: 20 }).$type<TeaFields['method']>().notNull(),
+    versionId: id('version_id')
+      .notNull()
+      .references(() => versions.id),
+    why: mysqlEnum('why', SITE_REASONS).notNull(),
+    words: varchar('words', { length: SITE_REASON_LETTERS }).notNull(),
+    personId: id('person_id')
+      .notNull()
+      .references(() => people.id),
+    at: instant('at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.teaId, t.method] })],
 );
 /** Leaf of one arrival. */
 export const lots = mysqlTable(

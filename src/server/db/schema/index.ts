@@ -1,5 +1,5 @@
 export { devices, house, people, personSites, sessions, signinMisses, sites } from './people';
-export { lots, photos, teas, versions, vessels } from './book';
+export { lots, photos, siteRecipes, teas, versions, vessels } from './book';
 export { audit, changes, imports } from './history';
 export { printers } from './printers';
 export { programMessages, programs } from './programs';

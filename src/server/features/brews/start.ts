@@ -99,13 +99,15 @@ function potOf(pot: VesselFields | null): VesselFields {
  */
 async function planBrew(tx: Tx, given: StartRequest, now: number) {
   const [tea, version, site] = [
-    await teaById(tx, given.teaId),
+    await teaById(tx, given.teaId, given.siteId),
     await versionById(tx, given.versionId),
     await siteById(tx, given.siteId),
   ];
   if (!tea || !version || version.teaId !== tea.id) throw notFound('That recipe');
   if (!site) throw notFound('That site');
-  if (given.after === null && version.state === 'retired' && given.at > now - MADE_OFFLINE)
+  const isOfSite = tea.recipes.some((r) => r.site !== null && r.house?.id === version.id);
+  const isGone = version.state === 'retired' && !isOfSite;
+  if (given.after === null && isGone && given.at > now - MADE_OFFLINE)
     throw new AppError(
       'brew.cannot',
       409,

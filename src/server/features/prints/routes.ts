@@ -39,7 +39,7 @@ function brewable(db: Db) {
     return site;
   };
   const one = async (teaId: string, siteId: string, named?: string) => {
-    const [tea, site] = [await teaById(db, teaId), await siteOf(siteId)];
+    const [tea, site] = [await teaById(db, teaId, siteId), await siteOf(siteId)];
     if (!tea?.house) throw notFound('That recipe');
     const pours = poursOf(tea, await vesselsAt(db, site.id), site, named?.split(','));
     if (pours.length === 0)
@@ -68,7 +68,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     if (!vessel) throw notFound('That vessel');
     return vessel;
   };
-  const standing = async () => (await allTeas(db)).filter((t) => !t.retired);
+  const standing = async (siteId: string) => (await allTeas(db, siteId)).filter((t) => !t.retired);
   const something = (paper: Uint8Array | null, words: string): Uint8Array => {
     if (paper) return paper;
     throw new AppError('brew.cannot', 422, `${words}: there is nothing to print.`);
@@ -101,7 +101,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     };
   });
   on.file(printGuest, async ({ params, query, who }) => {
-    const [tea, site] = [await teaById(db, params.id), await siteOf(who.siteId)];
+    const [tea, site] = [await teaById(db, params.id, who.siteId), await siteOf(who.siteId)];
     const recipe = tea && recipeFor(tea, 'pot');
     if (!tea || !recipe?.house || isCold(recipe.method)) throw notFound('A hot recipe of this tea');
     const version = recipe.house;
@@ -119,7 +119,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     };
   });
   on.file(getRecipeJsonLd, async ({ params, query, who }) => {
-    const [tea, site] = [await teaById(db, params.id), await siteOf(who.siteId)];
+    const [tea, site] = [await teaById(db, params.id, who.siteId), await siteOf(who.siteId)];
     const version = tea && recipeFor(tea, 'pot')?.house;
     if (!tea || !version || isCold(version.method)) throw notFound('A hot recipe of this tea');
     const wish = { strength: 0 as const, milk: query.milk };
@@ -140,7 +140,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     };
   });
   on.file(printSwatches, async ({ params, who }) => {
-    const [tea, site] = [await teaById(db, params.id), await siteOf(who.siteId)];
+    const [tea, site] = [await teaById(db, params.id, who.siteId), await siteOf(who.siteId)];
     if (!tea?.house) throw notFound('That recipe');
     return {
       type: PDF,
@@ -152,7 +152,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     const [site, shelf] = [await siteOf(who.siteId), await vesselsAt(db, who.siteId)];
     const body = await work.kept(
       PRINT_TASKS.book,
-      await standing(),
+      await standing(who.siteId),
       shelf,
       site,
       query.size,
@@ -166,7 +166,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
   });
   on.file(printPocket, async ({ params, query }) => {
     const vessel = await oneVessel(params.id);
-    const [site, teas] = [await siteOf(vessel.siteId), await standing()];
+    const [site, teas] = [await siteOf(vessel.siteId), await standing(vessel.siteId)];
     return {
       type: PDF,
       name: `${vessel.name} pocket card.pdf`,
@@ -178,7 +178,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
   });
   on.file(printScaling, async ({ params }) => {
     const vessel = await oneVessel(params.id);
-    const [site, teas] = [await siteOf(vessel.siteId), await standing()];
+    const [site, teas] = [await siteOf(vessel.siteId), await standing(vessel.siteId)];
     return {
       type: PDF,
       name: `${vessel.name} scaling sheet.pdf`,
@@ -189,7 +189,7 @@ export function printRoutes(on: ReturnType<typeof routes>, { db, now, work }: De
     };
   });
   on.file(printSpoons, async ({ who }) => {
-    const [site, teas] = [await siteOf(who.siteId), await standing()];
+    const [site, teas] = [await siteOf(who.siteId), await standing(who.siteId)];
     const body = await work.run(PRINT_TASKS.spoonSheet, site, teas, now());
     return { type: PDF, name: 'spoons.pdf', body: something(body, 'No tea in the book yet') };
   });

@@ -212,6 +212,11 @@ function drawVessel(p: Paper, v: Vessel, x: number, base: number) {
   }
 }
 
+/** Whose recipe the card has. */
+function ownOrHouse({ tea, version, site }: WallCard): string {
+  const own = tea.recipes.find((r) => r.method === version.method)?.site;
+  return own ? `Recipe of ${site.name}` : 'House recipe';
+}
 function foot(p: Paper, w: WallCard, y: number) {
   const { tea, version, pours, site } = w;
   const { recipe } = version;
@@ -253,7 +258,7 @@ function foot(p: Paper, w: WallCard, y: number) {
         .filter(Boolean)
         .join(' '),
       'Cup as printed: judge by the tea, not by the ink.',
-      `House recipe ${version.number}, ${version.author.name}, ${dayOnPaper(version.at, site.region)}. Scan to brew.`,
+      `${ownOrHouse(w)} ${version.number}, ${version.author.name}, ${dayOnPaper(version.at, site.region)}. Scan to brew.`,
     ].join('\n'),
     LEFT,
     Math.min(at, A5.height - 24),

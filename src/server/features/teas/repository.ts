@@ -1,4 +1,5 @@
 import { and, count, desc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/mysql-core';
 import { fittedBy } from '#core/fitting';
 import { isCold, METHOD_NAMES, type Recipe, recipeAsWeighed, type Weighing } from '#core/recipes';
 import { type Spoon, SPOONS } from '#core/units';
@@ -13,6 +14,7 @@ import {
   lots,
   people,
   photos,
+  siteRecipes,
   teaFits,
   teas,
   versions,
@@ -75,8 +77,43 @@ const lotRows = (tx: Tx) =>
     .from(lots)
     .leftJoin(versions, eq(versions.id, lots.versionId));
 
+/** A version that a site brews in the place of the house's, and why. */
+type OwnRecipe = {
+  readonly version: Version;
+  readonly since: Omit<NonNullable<MethodRecipe['site']>, 'inPlaceOf'>;
+};
+/** What a site brews otherwise than the house; nothing for the house itself. */
+async function ownRecipes(tx: Tx, siteId: string | null, spoons: Spoons): Promise<OwnRecipe[]> {
+  if (siteId === null) return [];
+  const by = alias(people, 'by');
+  const rows = await tx
+    .select({
+      v: versions,
+      author: people.name,
+      weighing: teas.weighing,
+      r: siteRecipes,
+      by: by.name,
+    })
+    .from(siteRecipes)
+    .innerJoin(versions, eq(versions.id, siteRecipes.versionId))
+    .innerJoin(teas, eq(teas.id, versions.teaId))
+    .innerJoin(people, eq(people.id, versions.authorId))
+    .innerJoin(by, eq(by.id, siteRecipes.personId))
+    .where(eq(siteRecipes.siteId, siteId));
+  return rows.map(({ r, by: name, ...row }) => ({
+    version: asBrewed(row, spoons),
+    since: {
+      why: r.why,
+      words: r.words,
+      by: { id: r.personId, name },
+      at: r.at.getTime(),
+    },
+  }));
+}
+
 type Around = {
   readonly standing: readonly Version[];
+  readonly own: readonly OwnRecipe[];
   readonly lots: readonly Lot[];
   readonly photoId: string | null;
   readonly fit: KeptFit['fit'] | null;
@@ -84,15 +121,17 @@ type Around = {
 };
 function asTea(
   row: typeof teas.$inferSelect,
-  { standing, lots: own, photoId, fit, spoons }: Around,
+  { standing, own, lots: open, photoId, fit, spoons }: Around,
 ): Tea {
   const of = (method: Version['method'], state: Version['state']) =>
     standing.find((v) => v.method === method && v.state === state) ?? null;
-  const recipes: MethodRecipe[] = METHOD_NAMES.map((method) => ({
-    method,
-    house: of(method, 'house'),
-    trial: of(method, 'trial'),
-  })).filter((r) => r.house ?? r.trial);
+  const recipeAs = (method: Version['method']): MethodRecipe => {
+    const [house, trial] = [of(method, 'house'), of(method, 'trial')];
+    const here = own.find(({ version: v }) => v.teaId === row.id && v.method === method);
+    if (!here || !house) return { method, house, trial, site: null };
+    return { method, house: here.version, trial, site: { ...here.since, inPlaceOf: house } };
+  };
+  const recipes = METHOD_NAMES.map(recipeAs).filter((r) => r.house ?? r.trial);
   const mine = isCold(row.method) ? undefined : recipes.find((r) => r.method === row.method);
   const weighing = row.weighing ?? null;
   return {
@@ -104,7 +143,7 @@ function asTea(
     house: mine?.house ?? null,
     trial: mine?.trial ?? null,
     measure: { spoon: spoonOf(spoons, row.spoon), weighing: weighedBy(spoons, weighing) },
-    lots: [...own],
+    lots: [...open],
     photoId,
     fitted: fittedBy(fit, row.style),
   };
@@ -124,8 +163,11 @@ const fitsInUse = (tx: Tx, teaId?: string) =>
       and(eq(teaFits.state, 'inUse'), teaId === undefined ? undefined : eq(teaFits.teaId, teaId)),
     );
 
-/** Every tea with what stands of its recipes and the lots that are not finished. */
-export async function allTeas(tx: Tx): Promise<Tea[]> {
+/**
+ * Every tea with what stands of its recipes and the lots that are not finished: as a site brews them, or as the house
+ * does.
+ */
+export async function allTeas(tx: Tx, siteId: string | null = null): Promise<Tea[]> {
   const rows = await tx.select().from(teas).orderBy(teas.name);
   const spoons = await spoonsById(tx);
   const standing = grouped(
@@ -146,10 +188,12 @@ export async function allTeas(tx: Tx): Promise<Tea[]> {
       p.id,
     ]),
   );
+  const own = await ownRecipes(tx, siteId, spoons);
   const fits = new Map((await fitsInUse(tx)).map((f) => [f.teaId, f.fit]));
   return rows.map((r) =>
     asTea(r, {
       standing: standing.get(r.id) ?? [],
+      own,
       lots: open.get(r.id) ?? [],
       fit: fits.get(r.id) ?? null,
       photoId: pictures.get(r.id) ?? null,
@@ -157,7 +201,11 @@ export async function allTeas(tx: Tx): Promise<Tea[]> {
     }),
   );
 }
-export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
+export async function teaById(
+  tx: Tx,
+  id: string,
+  siteId: string | null = null,
+): Promise<Tea | undefined> {
   const [row] = await tx.select().from(teas).where(eq(teas.id, id));
   if (!row) return undefined;
   const spoons = await spoonsById(tx);
@@ -168,6 +216,7 @@ export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
         and(eq(versions.teaId, id), inArray(versions.state, [...STANDING])),
       )
     ).map((r) => asBrewed(r, spoons)),
+    own: await ownRecipes(tx, siteId, spoons),
     lots: (await lotsOf(tx, id)).filter((l) => l.state !== 'finished'),
     photoId: picture?.id ?? null,
     fit: (await fitsInUse(tx, id))[0]?.fit ?? null,
@@ -175,8 +224,8 @@ export async function teaById(tx: Tx, id: string): Promise<Tea | undefined> {
   });
 }
 /** @throws 404 when the house has no such tea */
-export async function requireTea(tx: Tx, id: string): Promise<Tea> {
-  const tea = await teaById(tx, id);
+export async function requireTea(tx: Tx, id: string, siteId: string | null = null): Promise<Tea> {
+  const tea = await teaById(tx, id, siteId);
   if (!tea) throw notFound('That tea');
   return tea;
 }

@@ -10,6 +10,7 @@ import {
   getTea,
   moveVersion,
   setPhoto,
+  setSiteRecipe,
   setSwatches,
   settleNote,
   setVocabulary,
@@ -19,18 +20,21 @@ import type { routes } from '../../http/route';
 import { createLotService } from './lots';
 import { createTeaPhotoService } from './photo';
 import { createTeaService } from './service';
+import { createSiteRecipeService } from './siteRecipes';
 import { createVersionService } from './versions';
 
 export function teaRoutes(on: ReturnType<typeof routes>, deps: Deps) {
   const teas = createTeaService(deps);
   const versions = createVersionService(deps);
   const lots = createLotService(deps);
+  const siteRecipes = createSiteRecipeService(deps);
   const photos = createTeaPhotoService(deps);
-  on.signed(getBook, () => teas.all());
-  on.signed(getTea, ({ params }) => teas.page(params.id));
+  on.signed(getBook, ({ who }) => teas.all(who));
+  on.signed(getTea, ({ params, who }) => teas.page(params.id, who));
   on.signed(addTea, ({ body, who }) => teas.add(body, who));
   on.signed(changeTea, ({ params, body, who }) => teas.change(params.id, body, who));
   on.signed(addVersion, ({ params, body, who }) => versions.add(params.id, body, who));
+  on.signed(setSiteRecipe, ({ params, body, who }) => siteRecipes.set(params.id, body, who));
   on.signed(setSwatches, ({ params, body, who }) =>
     teas.setSwatches(params.id, body.swatches, who),
   );

@@ -19,6 +19,7 @@ import {
   versionsOf,
   vocabularyOf,
 } from './repository';
+import { siteRecipesOf } from './siteRecipes';
 
 type Swatches = z.infer<typeof setSwatches.body>['swatches'];
 /** A set of measured cups as history shows it: each time with its colour in CIELAB. */
@@ -30,14 +31,18 @@ const swatchText = (s: Swatches): string | null =>
 export function createTeaService(deps: Deps) {
   const { db, now } = deps;
   return {
-    all: async () => ({ teas: await allTeas(db), vocabulary: await vocabularyOf(db) }),
-    async page(id: string): Promise<TeaPage> {
+    all: async ({ siteId }: Signed) => ({
+      teas: await allTeas(db, siteId),
+      vocabulary: await vocabularyOf(db),
+    }),
+    async page(id: string, { siteId }: Signed): Promise<TeaPage> {
       return {
-        tea: await requireTea(db, id),
+        tea: await requireTea(db, id, siteId),
         versions: await versionsOf(db, id),
         lots: await lotsOf(db, id),
         notes: await openNotes(db, id),
         uses: await usesOf(db, id),
+        sites: await siteRecipesOf(db, id),
       };
     },
     /** A tea with its first house recipe; a repeated id is the same tea. */

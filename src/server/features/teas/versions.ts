@@ -10,6 +10,7 @@ import type { Signed } from '../../http/route';
 import { inRecordedTransaction } from '../history';
 import { checkRecipe } from './checks';
 import { newestNumber, versionById, versionsOf } from './repository';
+import { mustNotBeBrewedAtSites, nowOfTheHouse } from './siteRecipes';
 
 /** What is in `state` for a method steps down. */
 const retire = (tx: Tx, teaId: string, method: Method, state: 'house' | 'trial') =>
@@ -96,7 +97,9 @@ export function createVersionService(deps: Deps) {
             409,
             `This version is no longer ${found.state === 'draft' ? 'a draft' : 'on trial'}. Look at the versions as they are now.`,
           );
-        if (to !== 'retired') await retire(tx, found.teaId, found.method, to);
+        if (to === 'retired') await mustNotBeBrewedAtSites(tx, found);
+        else await retire(tx, found.teaId, found.method, to);
+        if (to === 'house') await nowOfTheHouse(tx, id);
         const takenBy = state === 'draft' && to !== 'retired' ? { takenBy: who.personId } : {};
         await tx
           .update(versions)

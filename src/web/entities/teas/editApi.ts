@@ -4,6 +4,7 @@ import type {
   addLot,
   changeLot,
   moveVersion,
+  setSiteRecipe,
   setSwatches,
   setVocabulary,
   Tea,
@@ -18,6 +19,14 @@ export const teaEditApi = api.injectEndpoints({
   endpoints: (build) => ({
     moveVersion: build.mutation<ResponseOf<typeof moveVersion>, Write<typeof moveVersion>>({
       query: ({ id, body }) => ({ url: pathOf(ROUTES.moveVersion, { id }), method: 'POST', body }),
+      invalidatesTags: ['Book', 'History'],
+    }),
+    setSiteRecipe: build.mutation<ResponseOf<typeof setSiteRecipe>, Write<typeof setSiteRecipe>>({
+      query: ({ id, body }) => ({
+        url: pathOf(ROUTES.setSiteRecipe, { id }),
+        method: 'POST',
+        body,
+      }),
       invalidatesTags: ['Book', 'History'],
     }),
     addLot: build.mutation<ResponseOf<typeof addLot>, Write<typeof addLot>>({
@@ -54,6 +63,7 @@ export const teaEditApi = api.injectEndpoints({
 
 export const {
   useMoveVersionMutation,
+  useSetSiteRecipeMutation,
   useAddLotMutation,
   useChangeLotMutation,
   useSetPhotoMutation,

@@ -1,5 +1,6 @@
 import { adviceHead, pooledWords } from '#core/corrections';
 import { movedRecipe } from '#core/recipes';
+import { versionOfTheHouse } from '#core/teas';
 import { celsius, gramsPer100Ml, seconds } from '#core/units';
 import type { TeaAdvice } from '#contracts/advice';
 import type { TeaPage } from '#contracts/teas';
@@ -21,7 +22,7 @@ export function TakeAdvice({
   const go = useGo();
   const mine = versions.filter((v) => v.method === found.method);
   const making = useNewVersion(tea, mine[0]?.number ?? 0);
-  const house = tea.house?.recipe;
+  const house = versionOfTheHouse(tea, found.method)?.recipe;
   const { change } = found.advice;
   if (!change || !house) return null;
   if (role !== 'lead')

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { isCold, type Method, METHODS } from '#core/recipes';
 import { styleOf } from '#core/styles';
-import { leafWords } from '#core/teas';
+import { leafWords, versionOfTheHouse } from '#core/teas';
 import type { Tea, Version } from '#contracts/teas';
 import { History } from '../../entities/history/History';
 import { useSession } from '../../entities/people/session';
@@ -24,6 +24,7 @@ import { AboutTea, Notes } from './tea/AboutTea';
 import { GuestCard } from './tea/GuestCard';
 import { HouseRecipe, VersionRow } from './tea/HouseRecipe';
 import { MethodTabs } from './tea/MethodTabs';
+import { SiteRecipes } from './tea/SiteRecipes';
 import { TeaForm } from './TeaForm';
 import { ToleranceOf } from './Tolerance';
 import { VersionForm } from './VersionForm';
@@ -76,7 +77,7 @@ export function TeaView({ id }: { id: string }) {
           key={at}
           tea={tea}
           method={at}
-          from={house ?? shown?.trial ?? null}
+          from={versionOfTheHouse(tea, at) ?? shown?.trial ?? null}
           notes={at === tea.method ? notes : []}
           newest={mine[0]?.number ?? 0}
           onDone={() => setEditing(null)}
@@ -102,6 +103,7 @@ export function TeaView({ id }: { id: string }) {
           setEditing('version');
         }}
       />
+      <SiteRecipes tea={tea} sites={data.sites.filter((s) => s.method === at)} lead={lead} />
       {recipeShown({ house, at, tea, lead, onNew: () => setEditing('version') })}
       {at === tea.method && (
         <Notes notes={notes} lead={lead} onVersion={() => setEditing('version')} />
@@ -119,7 +121,7 @@ export function TeaView({ id }: { id: string }) {
       />
       <ul className="versions">
         {mine.map((v) => (
-          <VersionRow key={v.id} v={v} tea={tea} lead={lead} />
+          <VersionRow key={v.id} v={v} tea={tea} sites={data.sites} lead={lead} />
         ))}
       </ul>
       <Lots page={data} lead={lead} />

@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { verdictWords } from '#core/corrections';
 import { type Method, METHODS, spoonedDensity, startingRecipe } from '#core/recipes';
 import { styleOf } from '#core/styles';
-import { bagOf, measureOf } from '#core/teas';
+import { bagOf, measureOf, versionOfTheHouse } from '#core/teas';
 import type { LeadNote, Tea, Version } from '#contracts/teas';
 import { useLogQuery } from '../../entities/brews/api';
 import { useSession, useUnits } from '../../entities/people/session';
@@ -69,7 +69,7 @@ export function VersionForm({ tea, method, from, notes, newest, onDone }: Props)
       )
         onDone();
     });
-  const stands = tea.recipes.find((r) => r.method === method)?.house;
+  const stands = versionOfTheHouse(tea, method);
   const isLead = useSession().role === 'lead';
   return (
     <form className="form" onSubmit={(e) => void saveAs(isLead ? 'house' : 'draft')(e)} noValidate>

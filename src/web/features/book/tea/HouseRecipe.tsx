@@ -2,9 +2,9 @@ import { Link } from 'react-router';
 import { handlingWords, isCold, leewayWords, spoonDoseText } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
 import { degrees, minutesText, numberText, temperatureText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import type { SiteRecipe, Tea, Version } from '#contracts/teas';
 import { SteepRule } from '../../../entities/brews/SteepRule';
-import { useUnits } from '../../../entities/people/session';
+import { useSession, useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';
 import { houseLiquorOf, liquorAfter } from '../../../entities/teas/liquor';
 import { predictionBasis } from '../../../entities/teas/predictionBasis';
@@ -13,6 +13,7 @@ import { Fact } from '../../../ui/Fact';
 import { Note } from '../../../ui/Note';
 import { useMove } from '../useMove';
 import { LeafFact } from './LeafFact';
+import { UseHere } from './SiteRecipes';
 
 export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
   const units = useUnits();
@@ -46,15 +47,33 @@ export function HouseRecipe({ tea, house }: { tea: Tea; house: Version }) {
   );
 }
 
-export function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boolean }) {
+export function VersionRow({
+  v,
+  tea,
+  sites,
+  lead,
+}: {
+  v: Version;
+  tea: Tea;
+  sites: readonly SiteRecipe[];
+  lead: boolean;
+}) {
   const moving = useMove(tea);
+  const { site } = useSession();
+  const brewedAt = sites.filter((s) => s.version.id === v.id);
+  const mayBeOurs = lead && v.state !== 'house' && !brewedAt.some((s) => s.siteId === site.id);
   const units = useUnits();
   const { recipe } = v;
   return (
     <li className={v.state === 'retired' ? 'old' : ''}>
       <span>{v.number}</span>
       <b className={v.state === 'house' ? 'font-semibold' : 'font-normal'}>{v.state}</b>
-      <span>{v.reason}</span>
+      <span>
+        {v.reason}
+        {brewedAt.length > 0 && (
+          <b className="font-semibold">. Brewed at {brewedAt.map((s) => s.siteName).join(', ')}</b>
+        )}
+      </span>
       <span className="small">
         {v.author.name}, {dayText(v.at)}
       </span>
@@ -92,6 +111,11 @@ export function VersionRow({ v, tea, lead }: { v: Version; tea: Tea; lead: boole
           <span className="flex gap-2">
             <Moves v={v} moving={moving} />
           </span>
+        )}
+        {mayBeOurs && (
+          <div className="flex mt-2">
+            <UseHere tea={tea} version={v} />
+          </div>
         )}
       </details>
       {moving.failure && (
