@@ -4,30 +4,11 @@ import { COUNTED } from '#contracts/limits';
 import type { LogFilters, LogQuery } from '#contracts/log';
 import type { Tx } from '../../db/pool';
 import { brews } from '../../db/schema';
+import { houseSize, indexFor } from './logIndex';
 import { brewsByIds, idsInOrder } from './repository';
 import { notedWith } from './terms';
 
 export const PAGE = 50;
-
-/**
- * How many of a thousand brews a filter lets through, about: the index of the rarest is read (from the demo's own
- * share).
- */
-const RARITY: readonly (readonly [name: string, given: (q: LogQuery) => boolean])[] = [
-  ['log_lot', (q) => q.lotId !== undefined],
-  ['log_timing', (q) => q.pull === 'forgotten'],
-  ['log_tea', (q) => q.teaId !== undefined],
-  ['log_vessel', (q) => q.vesselId !== undefined],
-  ['log_correction', (q) => q.correction === 'notTaken' || q.correction === 'taken'],
-  ['log_timing', (q) => q.pull === 'late' || q.pull === 'early'],
-  ['log_person', (q) => q.personId !== undefined],
-  ['log_method', (q) => q.method !== undefined && q.method !== 'pot'],
-  ['log_verdict', (q) => q.verdict === 'unjudged' || q.verdict === 'off'],
-  ['log_site', (q) => q.siteId !== undefined],
-];
-/** The index whose entries are read in the log's order; each holds every column that is filtered by. */
-export const indexFor = (q: LogQuery): string =>
-  RARITY.find(([, given]) => given(q))?.[0] ?? 'log_all';
 
 function filtersOf(q: LogQuery): SQL[] {
   const by: SQL[] = [ne(brews.state, 'abandoned')];
@@ -69,7 +50,7 @@ export async function logPage(
   const noted = q.noted === undefined ? null : await notedWith(tx, q.noted);
   if (noted?.kind === 'never') return { brews: [], next: null };
   // Few cups have it: they are looked at one by one. Else the log is walked until enough of them came.
-  const index = noted?.kind === 'few' ? 'PRIMARY' : indexFor(q);
+  const index = noted?.kind === 'few' ? 'PRIMARY' : indexFor(q, await houseSize(tx));
   const found = await idsInOrder(tx, index, and(...filtersOf(q), noted?.where), size + 1);
   const ids = found.slice(0, size).map((r) => r.id);
   const byId = new Map((await brewsByIds(tx, ids)).map((b) => [b.id, b]));
@@ -87,7 +68,7 @@ export async function logPage(
 export async function logCounts(tx: Tx, q: LogFilters) {
   const newest = tx
     .select({ timing: brews.timing })
-    .from(brews, { forceIndex: indexFor(q) })
+    .from(brews, { forceIndex: indexFor(q, await houseSize(tx)) })
     .where(and(...filtersOf(q)))
     .orderBy(desc(brews.startedAt), desc(brews.id))
     .limit(COUNTED)

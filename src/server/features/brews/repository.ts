@@ -5,6 +5,7 @@ import { epochMs } from '#core/units';
 import type { Brew } from '#contracts/brews';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, feedHeads, lots, people, teas, versions } from '../../db/schema/index';
+import { houseSize, indexFor } from './logIndex';
 
 const puller = alias(people, 'puller');
 const judge = alias(people, 'judge');
@@ -234,9 +235,10 @@ export async function pullErrors(
   siteId: string,
   most: number,
 ): Promise<number[]> {
+  const index = indexFor({ teaId, siteId }, await houseSize(tx));
   const last = await tx
     .select({ error: brews.error })
-    .from(brews, { forceIndex: 'log_tea' })
+    .from(brews, { forceIndex: index })
     .where(and(eq(brews.teaId, teaId), eq(brews.siteId, siteId), isNotNull(brews.error)))
     .orderBy(desc(brews.startedAt))
     .limit(most);
