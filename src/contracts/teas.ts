@@ -24,9 +24,9 @@ import {
   type LeafForm,
   LOT_STATES,
   type Season,
+  SEASON_NAMES,
   SITE_REASON_LETTERS,
   SITE_REASONS,
-  SEASON_NAMES,
   type Trait,
   TRAIT_NAMES,
 } from '#core/teas';

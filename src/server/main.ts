@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app';
+import { steadyClock } from './clock';
 import { readConfig } from './config';
 import { keepAppendOnly } from './db/appendOnly';
 import { migrateDb, openDb, openPool } from './db/pool';
@@ -18,9 +19,17 @@ const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
 const pool = openPool(config.DATABASE_URL);
 const db = openDb(pool);
-const started = Date.now();
+const steady = steadyClock(
+  () => Date.now(),
+  () => performance.now(),
+  (ms) =>
+    log.error(
+      `The clock of this machine was put back by ${Math.round(ms / 1000)} s. Limnos goes on by its own until it is started again.`,
+    ),
+);
+const started = steady();
 const clockStart = config.LIMNOS_CLOCK === undefined ? started : Date.parse(config.LIMNOS_CLOCK);
-const now = () => clockStart + (Date.now() - started);
+const now = () => clockStart + (steady() - started);
 
 /** Tables as this version wants them, and the demo in them where it is asked for. */
 async function prepared() {

@@ -14,7 +14,7 @@ import {
 } from '#core/brews';
 import { isRight, type Verdict, verdictWords } from '#core/corrections';
 import { type Wish, wishWords } from '#core/recipes';
-import { type EpochMs, type Seconds, seconds, secondsBetween } from '#core/units';
+import { type EpochMs, epochMs, type Seconds, seconds, secondsBetween } from '#core/units';
 import type { Brew, BrewEventBody } from '#contracts/brews';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
@@ -36,6 +36,14 @@ const CLOCKS_APART = 60_000;
 /** A brew is a few dozen acts; more is a device gone wild. */
 const MOST_EVENTS = 300;
 
+/**
+ * When it happened. Where the server's own clock is behind what it has written of this brew, it was started with a
+ * wrong clock: the last known moment counts then, so that nobody is stuck with the brew.
+ */
+function momentOf(row: BrewRow, given: number, now: number): EpochMs {
+  const last = (row.pulled ?? row.startedAt).getTime();
+  return now < last ? epochMs(last) : instantOf(given, now);
+}
 /** @throws when it cannot have happened then, or when there is no end of it */
 async function refuseImpossible(
   tx: Tx,
@@ -273,7 +281,7 @@ export async function addEventIn(
   if (who.lockedAs !== null && given.kind !== 'pull' && given.kind !== 'undo')
     throw new AppError('session.locked', 423, 'This tablet is locked: type a PIN first.');
   mustWorkAt(who, row.siteId);
-  const at = instantOf(given.at, now);
+  const at = momentOf(row, given.at, now);
   await refuseImpossible(tx, row, given.kind, at);
   const kept = {
     id: given.id,

@@ -18,6 +18,7 @@ test.each<[string, Parameters<typeof indexFor>[0], string, string]>([
   ],
   ['late at a site', { siteId, pull: 'late' }, 'log_timing', 'log_site'],
   ['forgotten, of a tea', { teaId, pull: 'forgotten' }, 'log_timing', 'log_timing'],
+  ['a method that nobody brews', { method: 'bag' }, 'log_method', 'log_method'],
   [
     'what most let through',
     { pull: 'inWindow', correction: 'none', method: 'pot' },

@@ -30,6 +30,12 @@ const byName =
   ): Share =>
   (q) =>
     shares[given(q) ?? ''];
+const METHOD_SHARES: Readonly<Record<string, number>> = {
+  tastingSet: 15,
+  liddedCup: 17,
+  release: 100,
+  infuserCup: 310,
+};
 /**
  * How many of a thousand brews each filter lets through, about: counted in the demo where it says what people did, and
  * by the size of the house otherwise. `undefined`: the filter is not asked for, or lets most through.
@@ -43,10 +49,9 @@ const SHARES: Readonly<Record<string, Share>> = {
   log_timing: byName({ early: 4, forgotten: 10, late: 64 }, (q) => q.pull),
   log_correction: byName({ notTaken: 220, taken: 425 }, (q) => q.correction),
   log_verdict: byName({ unjudged: 100, right: 250, off: 650 }, (q) => q.verdict),
-  log_method: byName(
-    { tastingSet: 15, liddedCup: 17, release: 100, infuserCup: 310 },
-    (q) => q.method,
-  ),
+  // A method that is not named here is brewed seldom.
+  log_method: ({ method }) =>
+    method === undefined || method === 'pot' ? undefined : (METHOD_SHARES[method] ?? 10),
 };
 /**
  * The index whose entries are read in the log's order: the one of the rarest that is asked for. Each holds every column
