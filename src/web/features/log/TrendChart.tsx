@@ -7,6 +7,7 @@ import { houseLiquorOf } from '../../entities/teas/liquor';
 import { YTicks } from '../../ui/chart/Axes';
 import { type At, Curve, Drawn, Level, Plot, type Span } from '../../ui/chart/Plot';
 import { dayText } from '../../ui/days';
+import { placeLabels } from './pointLabels';
 import { Steps } from './TrendSteps';
 import { BOLD, WIDTH, WORDS } from './trendWords';
 
@@ -206,32 +207,43 @@ function Points({
   const usual = points.length > CROWDED ? 4 : 5.5;
   return (
     <Drawn>
-      {({ x, y }) =>
-        points.map((p, i) => {
-          const out = outside.has(p.id);
+      {({ x, y }) => {
+        const framed = points.flatMap((p, i) =>
+          outside.has(p.id)
+            ? [{ id: p.id, x: x(i), y: y(p.value), words: `${unit(p.value)}, ${p.vessel}` }]
+            : [],
+        );
+        const places = placeLabels(framed, {
+          left: MARGIN.left,
+          right: WIDTH,
+          top: 0,
+          bottom: HEIGHT,
+        });
+        return points.map((p, i) => {
+          const at = framed.findIndex((f) => f.id === p.id);
+          const [label, place] = [framed[at], places[at]];
           const [px, py] = [x(i), y(p.value)];
-          const atRight = px > WIDTH - 200;
           return (
             <a
               key={p.id}
               href={`/log/${p.id}`}
-              tabIndex={out ? 0 : -1}
+              tabIndex={label ? 0 : -1}
               onClick={(e) => {
                 e.preventDefault();
                 onPoint(p);
               }}
-              aria-label={`${unit(p.value)}, ${p.tea}, ${p.vessel}, ${dayText(p.at)}${out ? ', outside the limits' : ''}`}
+              aria-label={`${unit(p.value)}, ${p.tea}, ${p.vessel}, ${dayText(p.at)}${label ? ', outside the limits' : ''}`}
             >
               <circle cx={px} cy={py} r="12" fill="transparent" />
               <circle
                 cx={px}
                 cy={py}
-                r={out ? 8 : usual}
+                r={label ? 8 : usual}
                 fill={colours.get(p.teaId) ?? 'var(--paper)'}
                 stroke="var(--ink)"
                 strokeWidth="1.5"
               />
-              {out && (
+              {label && (
                 <rect
                   x={px - 12}
                   y={py - 12}
@@ -242,20 +254,15 @@ function Points({
                   strokeWidth="2.5"
                 />
               )}
-              {out && (
-                <text
-                  x={px + (atRight ? -18 : 18)}
-                  y={py + 1}
-                  {...BOLD}
-                  textAnchor={atRight ? 'end' : 'start'}
-                >
-                  {unit(p.value)}, {p.vessel}
+              {label && place && (
+                <text x={place.x} y={place.y} {...BOLD} textAnchor={place.anchor}>
+                  {label.words}
                 </text>
               )}
             </a>
           );
-        })
-      }
+        });
+      }}
     </Drawn>
   );
 }
