@@ -84,6 +84,10 @@ function Chosen({ point, measure }: { point: TrendPoint; measure: Measure }) {
   );
 }
 
+/** A limit, and how far under its line its words stand, px. */
+type Limit = { readonly value: number; readonly down: number };
+/** So much room its words take, px. */
+const LIMIT_WORDS = { wide: 84, high: 14 };
 /** The brews in order against what they should be. */
 function Values({
   data,
@@ -113,7 +117,9 @@ function Values({
     (t) => t !== 0 && t <= high && t >= low,
   );
   const limitsDrawn = chart
-    ? [chart.upper, chart.lower].filter((l) => measure === 'pull' || measure === 'colour' || l > 0)
+    ? [chart.upper, chart.lower]
+        .filter((l) => measure === 'pull' || measure === 'colour' || l > 0)
+        .map((value): Limit => ({ value, down: value > chart.mean ? -6 : 16 }))
     : [];
   const said = chart
     ? `, mean ${unit(chart.mean)}, limits ${unit(chart.lower)} to ${unit(chart.upper)}, ${chart.outside.length} outside`
@@ -131,8 +137,8 @@ function Values({
     >
       <YTicks ticks={ticks} text={unit} at={index[0] - 0.012 * (index[1] - index[0])} />
       <Level y={0} look="right" />
-      {limitsDrawn.map((l) => (
-        <Level key={l} y={l} look="limit" />
+      {limitsDrawn.map(({ value }) => (
+        <Level key={value} y={value} look="limit" />
       ))}
       {chart && <Level y={chart.mean} look="mean" />}
       {chosen !== null && <Level x={chosen} look="chosen" />}
@@ -143,16 +149,16 @@ function Values({
             <text x={x(index[0]) - 18} y={y(0) + 5} {...BOLD} textAnchor="end">
               {line}
             </text>
-            {limitsDrawn.map((l) => (
+            {limitsDrawn.map(({ value, down }) => (
               <text
-                key={l}
+                key={value}
                 x={x(index[1])}
-                y={y(l) + (l > (chart?.mean ?? 0) ? -6 : 16)}
+                y={y(value) + down}
                 fontSize="13"
                 textAnchor="end"
                 fill="var(--ink)"
               >
-                limit {unit(l)}
+                limit {unit(value)}
               </text>
             ))}
             {run && run.to < points.length && (
@@ -177,7 +183,7 @@ function Values({
           </>
         )}
       </Drawn>
-      <Points points={points} outside={outside} unit={unit} onPoint={onPoint} />
+      <Points limits={limitsDrawn} {...{ points, index, outside, unit, onPoint }} />
     </Plot>
   );
 }
@@ -185,11 +191,15 @@ function Values({
 /** Each brew as its own cup; one outside the limits is framed, named, and within reach of the keys. */
 function Points({
   points,
+  limits,
+  index,
   outside,
   unit,
   onPoint,
 }: {
   points: readonly TrendPoint[];
+  limits: readonly Limit[];
+  index: Span;
   outside: ReadonlySet<string | undefined>;
   unit: (v: number) => string;
   onPoint: (p: TrendPoint) => void;
@@ -213,12 +223,16 @@ function Points({
             ? [{ id: p.id, x: x(i), y: y(p.value), words: `${unit(p.value)}, ${p.vessel}` }]
             : [],
         );
-        const places = placeLabels(framed, {
-          left: MARGIN.left,
-          right: WIDTH,
-          top: 0,
-          bottom: HEIGHT,
-        });
+        const places = placeLabels(
+          framed,
+          { left: MARGIN.left, right: WIDTH, top: 0, bottom: HEIGHT },
+          limits.map(({ value, down }) => ({
+            left: x(index[1]) - LIMIT_WORDS.wide,
+            right: x(index[1]),
+            top: y(value) + down - LIMIT_WORDS.high,
+            bottom: y(value) + down,
+          })),
+        );
         return points.map((p, i) => {
           const at = framed.findIndex((f) => f.id === p.id);
           const [label, place] = [framed[at], places[at]];

@@ -21,6 +21,11 @@ test('where the next point stands in its words, the words go to the left; and be
   );
   expect(between).toEqual({ x: 218, y: 77, anchor: 'start' });
 });
+test('words keep clear of other words of the chart', () => {
+  const limit = { left: 120, right: 320, top: 40, bottom: 54 };
+  const points = [{ x: 100, y: 50, words: WORDS }];
+  expect(placeLabels(points, chart, [limit])).toEqual([{ x: 118, y: 77, anchor: 'start' }]);
+});
 test('words never meet others while there is room', () => {
   const points = [60, 110, 260, 330, 500].map((x, i) => ({ x, y: 40 + i * 7, words: WORDS }));
   const boxes = placeLabels(points, chart).map(({ x, y, anchor }) => {

@@ -5,7 +5,7 @@ export type LabelPlace = {
   readonly y: number;
   readonly anchor: 'start' | 'end';
 };
-type Box = {
+export type Box = {
   readonly left: number;
   readonly right: number;
   readonly top: number;
@@ -39,15 +39,20 @@ const outsideOf = (box: Box, chart: Box): boolean =>
  * where there is none, beside the point.
  *
  * @param chart - where words may be, px; its bottom is not looked at
+ * @param others - other words that are there
  */
-export function placeLabels(points: readonly Labelled[], chart: Box): LabelPlace[] {
+export function placeLabels(
+  points: readonly Labelled[],
+  chart: Box,
+  others: readonly Box[] = [],
+): LabelPlace[] {
   const frames = points.map(({ x, y }) => ({
     left: x - FRAME,
     right: x + FRAME,
     top: y - FRAME,
     bottom: y + FRAME,
   }));
-  const taken: Box[] = [];
+  const taken: Box[] = [...others];
   return points.map((p, i) => {
     const places = PLACES.map(({ side, down }): LabelPlace => ({
       x: p.x + side * BESIDE,
@@ -56,8 +61,8 @@ export function placeLabels(points: readonly Labelled[], chart: Box): LabelPlace
     }));
     const isFree = (place: LabelPlace) => {
       const box = boxOf(p, place);
-      const others = [...taken, ...frames.filter((_, j) => j !== i)];
-      return !outsideOf(box, chart) && !others.some((o) => meet(o, box));
+      const met = [...taken, ...frames.filter((_, j) => j !== i)].some((o) => meet(o, box));
+      return !met && !outsideOf(box, chart);
     };
     const inChart = places.find((place) => !outsideOf(boxOf(p, place), chart));
     const place = places.find(isFree) ?? inChart ?? (places[0] as LabelPlace);
