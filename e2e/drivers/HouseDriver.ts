@@ -65,6 +65,14 @@ export class HouseDriver extends Hands {
     else await this.page.getByLabel('Passphrase').fill(secret);
     await this.page.getByRole('button', { name: 'Sign in' }).click();
   }
+  /** From a page of another site: out, and in again at this one. */
+  async changeTo(site: RegExp, who: { name: string; secret: string }): Promise<void> {
+    await this.signOut();
+    await this.press(site);
+    await this.pick(who.name);
+    await this.enterSecret(who.secret);
+    await this.goTo('Bar');
+  }
   async signOut(): Promise<void> {
     await this.page.getByRole('button', { name: /Not you/ }).click();
     await this.page.getByRole('button', { name: 'Sign out' }).click();

@@ -14,11 +14,7 @@ test('a new site like another: its name and height are typed, and its first pot 
   await house.type('Altitude', '40');
   await house.press('Save the site');
   await house.expectThere('cell', 'Quay kiosk', { exact: true });
-  await house.signOut();
-  await house.press(/Quay kiosk/);
-  await house.pick(PEOPLE.lead.name);
-  await house.enterSecret(PEOPLE.lead.secret);
-  await house.goTo('Bar');
+  await house.changeTo(/Quay kiosk/, PEOPLE.lead);
   await house.expectSaid('Nothing on the bar.');
   await new BarDriver(house.page).start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await house.expectAllSaved();
@@ -38,11 +34,7 @@ test('a site that reads twelve hours and the month first: the clock, the log and
   await house.choose('Week begins on', 'Sunday');
   await house.press('Save the site');
   await house.expectThere('cell', 'Weir house', { exact: true });
-  await house.signOut();
-  await house.press(/Weir house/);
-  await house.pick(PEOPLE.lead.name);
-  await house.enterSecret(PEOPLE.lead.secret);
-  await house.goTo('Bar');
+  await house.changeTo(/Weir house/, PEOPLE.lead);
   await house.expectSaid(/^\d{1,2}:\d\d [ap]m$/);
   await new BarDriver(house.page).start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await house.expectAllSaved();
