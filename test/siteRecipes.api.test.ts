@@ -140,6 +140,22 @@ test.each([
   expect(JSON.stringify(refused.body)).toMatch(message);
   expect((await pageAt(hut.lead)).sites).toEqual([]);
 });
+test('a method that the house has no recipe for is made for the house first', async () => {
+  const id = newId();
+  const recipe = startingRecipe('black-whole', 'fridge');
+  const body = {
+    id,
+    method: 'fridge',
+    basedOn: 0,
+    as: 'draft',
+    recipe,
+    reason: 'Cold',
+    settles: [],
+  };
+  await h.callers.lead.post(versions(), body).expect(200);
+  const refused = await hut.lead.post(siteRecipe(), { ...own(id), method: 'fridge' }).expect(422);
+  expect(refused.body.fields.versionId).toMatch(/The house has no recipe for this method yet/);
+});
 test('the house recipe itself is no recipe of a site; a brewer makes none; a lead only where they work', async () => {
   const id = await cooler();
   await hut.lead.post(siteRecipe(), own(h.ids.version)).expect(422);

@@ -34,6 +34,8 @@ export async function siteRecipesOf(tx: Tx, teaId: string): Promise<SiteRecipe[]
     return [{ siteId, siteName, method, version, why, words, by: who, at: at.getTime() }];
   });
 }
+const hasHouseRecipe = async (tx: Tx, teaId: string, method: Method): Promise<boolean> =>
+  (await versionsOf(tx, teaId)).some((v) => v.method === method && v.state === 'house');
 const said = (version: Version | undefined, why: Row['why'], words: string): string =>
   `version ${version?.number ?? ''}, because of ${SITE_REASON_WORDS[why]}: ${words}`;
 
@@ -64,6 +66,10 @@ export function createSiteRecipeService(deps: Deps) {
           if (version?.teaId !== teaId || version.method !== method) throw notFound('That version');
           if (version.state === 'house')
             throw invalid({ versionId: 'That is the house recipe already.' });
+          if (!(await hasHouseRecipe(tx, teaId, method)))
+            throw invalid({
+              versionId: 'The house has no recipe for this method yet. Make that first.',
+            });
           after = said(version, own.why, own.words);
           if (after === before) return { sites: await siteRecipesOf(tx, teaId) };
           const kept = { ...own, personId: who.personId, at: new Date(deps.now()) };

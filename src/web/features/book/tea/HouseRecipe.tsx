@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { handlingWords, isCold, leewayWords, spoonDoseText } from '#core/recipes';
 import { SCHOOL_WORDS } from '#core/scaling';
+import { versionOfTheHouse } from '#core/teas';
 import { degrees, minutesText, numberText, temperatureText } from '#core/units';
 import type { SiteRecipe, Tea, Version } from '#contracts/teas';
 import { SteepRule } from '../../../entities/brews/SteepRule';
@@ -61,7 +62,9 @@ export function VersionRow({
   const moving = useMove(tea);
   const { site } = useSession();
   const brewedAt = sites.filter((s) => s.version.id === v.id);
-  const mayBeOurs = lead && v.state !== 'house' && !brewedAt.some((s) => s.siteId === site.id);
+  const hasHouse = versionOfTheHouse(tea, v.method) !== null;
+  const mayBeOurs =
+    lead && hasHouse && v.state !== 'house' && !brewedAt.some((s) => s.siteId === site.id);
   const units = useUnits();
   const { recipe } = v;
   return (
