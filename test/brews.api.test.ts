@@ -102,7 +102,7 @@ test('an event’s id that was used on another brew, or for another thing, is re
   };
   expect(onBar.find((b) => b.id === other.id)?.state.kind).toBe('steeping');
 });
-test('leaf back: the clock goes on from where it was, not counting the time out of the water, and asks at the new time; it can be taken back', async () => {
+test('leaf back: the clock goes on without the time out of the water, and asks at the new time; taken back again', async () => {
   const brew = await start({ at: h.now() - 240_000 });
   await event(brew.id, { kind: 'pull', at: h.now() - 180_000 }).expect(200);
   const steeped = 60;

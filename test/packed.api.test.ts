@@ -54,7 +54,7 @@ test('one that takes neither gets it plain; what has no packed one is handed out
     (await get('/assets/font.woff2', 'br, gzip').expect(200)).headers['content-encoding'],
   ).toBeUndefined();
 });
-test('what tells of a newer version is never kept; any address of the page gets the page, any of the interface an answer in words', async () => {
+test('what names the newest version is never cached; addresses of the page get the page, of the API words', async () => {
   expect((await get('/sw.js', 'identity').expect(200)).headers['cache-control']).not.toMatch(
     /immutable/,
   );

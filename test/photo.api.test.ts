@@ -68,7 +68,7 @@ test('a photo over the limit is refused; nothing is the empty picture', async ()
   await put(Buffer.alloc(18_000_000, 1)).expect(413);
 });
 
-test('the picture of a cup is kept with its brew only when it is sent: small, without metadata; whoever kept it or a lead takes it away', async () => {
+test('a cup’s picture that is sent is kept small and without metadata; its maker or a lead takes it away', async () => {
   const brew = (await h.callers.brewer.post('/api/brews', brewBody(h)).expect(200)).body as {
     id: string;
   };

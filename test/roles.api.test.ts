@@ -38,7 +38,7 @@ describe.each(all)('%s', (_name, e) => {
 test('an address that is not there says so', async () =>
   expect((await h.callers.lead.get('/api/nothing').expect(404)).body.code).toBe('notFound'));
 
-test('a write that names its person is refused under another’s session, and one that names the tablet may do no more than a locked one', async () => {
+test('a write in another’s name is refused; one in the tablet’s name may do no more than a locked tablet', async () => {
   const order = orderBody(h);
   const other = await h.callers.trainee
     .post('/api/orders', order)

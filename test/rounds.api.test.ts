@@ -148,7 +148,7 @@ test('a round follows a revealed round of the same dial-in, nothing else', async
   );
 });
 
-test('a calibration: each taster reads their own name and nobody else’s; files of it are for a lead; the two bowls are not told apart before the reveal', async () => {
+test('a calibration: tasters read no other’s name, its files are for a lead, the two bowls stay alike until the reveal', async () => {
   const set = (
     await setUp({ kind: 'calibration', cups: [cup, { ...cup, seconds: 360 }] }).expect(200)
   ).body as OpenTasting;

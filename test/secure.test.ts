@@ -48,7 +48,7 @@ test('an authority and a certificate by it, for every name and address; keys are
   for (const key of [made.authorityKey, made.key]) expect(statSync(key).mode & 0o077).toBe(0);
   expect(made.fingerprint).toBe(authority.fingerprint256.replaceAll(':', ' '));
 });
-test('it stands until it must be renewed: an address more, or a month left; the authority stays, so that no device is asked again', async () => {
+test('a certificate is renewed for a new address or in its last month; its authority stays, so no device asks again', async () => {
   const serial = async (over: Parameters<typeof make>[0]) =>
     read((await make(over)).certificate).serialNumber;
   const { fingerprint } = await make();

@@ -71,7 +71,7 @@ test('bad amounts are said beside the field and what was typed stays', async ({ 
   await expect(bar.card()).toContainText('Too little to cover the leaf');
 });
 
-test('a bitter cup gets one correction with its reason and ml for the cup in hand; the lead finds it as a note and makes a version of it', async ({
+test('a bitter cup gets one correction with its reason and ml for the cup; the lead makes a version from its note', async ({
   house,
   tablet,
 }) => {
@@ -198,7 +198,7 @@ test('a cup too long on the leaf is split at the share one likes; a thin one get
   await house.expectAllSaved();
 });
 
-test('a bitter cup of a recipe that many cups call right changes nothing; one of a recipe that is off is changed by all its cups', async ({
+test('a bitter cup of a recipe that is right for many changes nothing; a recipe that is off is changed by all its cups', async ({
   house,
 }) => {
   const bar = new BarDriver(house.page);

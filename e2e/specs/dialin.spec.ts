@@ -29,7 +29,7 @@ async function brewedBefore(page: Page): Promise<OpenTasting> {
   return view;
 }
 
-test('a lot is dialled in: the corrected cup beside the old, until it is right; it ends in a version with the story, and the lot on it', async ({
+test('a lot is dialled in: corrected cups beside the old until one is right; a version with the story is made of it', async ({
   house,
 }) => {
   const { page } = house;

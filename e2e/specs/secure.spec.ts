@@ -26,7 +26,7 @@ test.afterAll(async () => {
   there.leave();
 });
 
-test('a tablet of the shop is let in by the plain page, and has all that a secure address gives: offline, camera, a screen that stays on', async () => {
+test('a shop’s tablet comes in by the plain page and has offline, camera and a screen that stays on', async () => {
   if (!house) throw new Error('the house is not there');
   const { address, help } = house;
   // The plain page helps it in, and knows nothing of the house.

@@ -264,7 +264,7 @@ function marksOf(
   ) as Sheet['marks'];
 }
 
-test('what an instrument said of a cup goes into the fit, with marks or without; not before the cup is poured off, and only by whoever runs it', () => {
+test('an instrument’s reading of a cup goes into the fit once it is poured off, from whoever runs the tasting', () => {
   const e = exerciseOf({ cups: [house] });
   const tea = {
     tea: { style: 'black-whole' as const, fitted: null },
