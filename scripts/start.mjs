@@ -3,7 +3,7 @@
 //   --demo        the demo, also when there is a real house
 //   --reset-demo  the demo made new, and nothing else
 //   --shop        over HTTPS to the shop's own network, for its tablets; with any of the others
-//   --processes=3 so many processes of the application behind nginx, for a machine with several cores; not with --shop
+//   --processes=3 so many processes of the application behind nginx, for a machine with several cores
 import { join } from 'node:path';
 import { startApplication } from './lib/application.mjs';
 import { keepChanges } from './lib/changes.mjs';
@@ -23,8 +23,6 @@ const shop = flags.has('--shop');
 const processes = many ? Number(many.split('=')[1]) : 1;
 if (!Number.isInteger(processes) || processes < 1 || processes > 32)
   giveUp('--processes is a number from 1 to 32, usually that of the machine’s cores.');
-if (shop && processes > 1)
-  giveUp('--shop serves by one process. For more behind HTTPS see docs/scale.md.');
 /** Of the house; in a shop that of HTTPS, and the plain page that helps devices in has the usual one. */
 const FIRST_PORT = shop ? 8443 : 8137;
 /** Certificates are looked at so often while it runs. */
@@ -144,6 +142,11 @@ let seed = real ? 'empty' : 'demo';
 if (flags.has('--reset-demo')) seed = 'reset-demo';
 const word = real ? claimWord() : '';
 const tls = shop ? await shopFiles() : {};
+if (processes > 1) {
+  port ||= await freePort();
+  // nginx speaks HTTPS for all of them.
+  if (shop) tls.LIMNOS_SHOP_PORT = String(port);
+}
 
 const serve = (at, over = {}) =>
   startApplication({
@@ -178,20 +181,28 @@ if (processes > 1) {
     const name = `Process ${i} of the server`;
     beside.push(
       await first(name, async () => {
-        // One process makes the backups.
-        const one = await serve(own, { LIMNOS_SEED: real ? 'empty' : 'demo', LIMNOS_BACKUPS: '' });
+        // One process makes the backups, and helps devices in.
+        const one = await serve(own, {
+          LIMNOS_SEED: real ? 'empty' : 'demo',
+          LIMNOS_BACKUPS: '',
+          LIMNOS_HELPS: 'false',
+        });
         own = one.port;
         return one;
       }),
     );
     ports.push(own);
   }
-  if (port === 0) port = await freePort();
-  beside.push(
-    await first('nginx', () =>
-      startNginx({ folder: join(folder, 'nginx'), port, processes: ports }),
-    ),
+  const https = {
+    address: '0.0.0.0',
+    tls: { certificate: tls.LIMNOS_TLS_CERT, key: tls.LIMNOS_TLS_KEY },
+  };
+  const proxy = await first('nginx', () =>
+    startNginx({ folder: join(folder, 'nginx'), port, processes: ports, ...(shop && https) }),
   );
+  beside.push(proxy);
+  // A certificate may be another one by then.
+  if (shop) setInterval(() => proxy.now()?.reload(), RENEW_MS).unref();
 }
 const { signIns, shop: reached } = server.now();
 if (reached) {

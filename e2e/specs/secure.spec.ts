@@ -6,27 +6,31 @@ import { HouseDriver } from '../drivers/HouseDriver';
 import { SecondHost } from '../fixtures/secondHost';
 import { PEOPLE } from '../fixtures/shop';
 
-// One house for all of it.
-test.describe.configure({ mode: 'serial' });
 const HOST = 'teahouse.local';
 const there = new SecondHost();
-let house: { address: string; help: string; stop(): Promise<void>; remove(): void } | null = null;
-test.beforeAll(async () => {
-  const { name, missing } = there.network;
-  // Without the right to make a network the same is tried on this machine alone, and the report says so.
-  if (name === null) test.info().annotations.push({ type: 'one host', description: missing });
-  house = await startHouse({
-    flags: ['--demo', '--shop'],
-    env: { LIMNOS_SHOP_HOST: HOST, LIMNOS_SHOP_IP: there.network.shopAddress },
+type Started = { address: string; help: string; stop(): Promise<void>; remove(): void };
+let house: Started | null = null;
+test.describe.configure({ mode: 'serial' });
+test.afterAll(() => there.leave());
+/** One house, started with these flags, for the tests beside it. */
+function inHouse(...flags: string[]): void {
+  test.beforeAll(async () => {
+    const { name, missing } = there.network;
+    // Without the right to make a network the same is tried on this machine alone, and the report says so.
+    if (name === null) test.info().annotations.push({ type: 'one host', description: missing });
+    house = await startHouse({
+      flags: ['--demo', '--shop', ...flags],
+      env: { LIMNOS_SHOP_HOST: HOST, LIMNOS_SHOP_IP: there.network.shopAddress },
+    });
   });
-});
-test.afterAll(async () => {
-  await house?.stop();
-  house?.remove();
-  there.leave();
-});
+  test.afterAll(async () => {
+    await house?.stop();
+    house?.remove();
+    house = null;
+  });
+}
 
-test('a shop’s tablet comes in by the plain page and has offline, camera and a screen that stays on', async () => {
+async function tabletComesIn(): Promise<void> {
   if (!house) throw new Error('the house is not there');
   const { address, help } = house;
   // The plain page helps it in, and knows nothing of the house.
@@ -88,9 +92,9 @@ test('a shop’s tablet comes in by the plain page and has offline, camera and a
   await bar.expectState('Tolvane Amber', 'Steeping');
   await context.setOffline(false);
   await browser.close();
-});
+}
 
-test('what is refused on the machine itself is refused over the shop’s address too', async () => {
+async function refusedAllTheSame(): Promise<void> {
   if (!house) throw new Error('the house is not there');
   const { address, help } = house;
   const certificate = await (await fetch(`${help}/authority.crt`)).text();
@@ -171,4 +175,19 @@ test('what is refused on the machine itself is refused over the shop’s address
   );
   expect(preview.status).toBe(200);
   await browser.close();
+}
+
+const TABLET =
+  'a shop’s tablet comes in by the plain page and has offline, camera and a screen that stays on';
+test.describe('one process', () => {
+  inHouse();
+  test(TABLET, tabletComesIn);
+  test(
+    'what is refused on the machine itself is refused over the shop’s address too',
+    refusedAllTheSame,
+  );
+});
+test.describe('two processes behind nginx', () => {
+  inHouse('--processes=2');
+  test(TABLET, tabletComesIn);
 });

@@ -113,6 +113,8 @@ export async function startNginx(of) {
     address,
     ended,
     said: () => told,
+    /** Reads configuration and certificate again; what is being answered goes on. */
+    reload: () => void child.kill('SIGHUP'),
     async stop() {
       if (child.exitCode === null) child.kill('SIGQUIT');
       const late = setTimeout(() => child.kill('SIGTERM'), 1500);

@@ -46,6 +46,10 @@ const Env = z.object({
   LIMNOS_SHOP_HOST: z.string().default(''),
   /** Its address in the shop's network. */
   LIMNOS_SHOP_IP: z.string().default('127.0.0.1'),
+  /** The house's port at a proxy in front, which speaks HTTPS for this process; empty: this process speaks it itself. */
+  LIMNOS_SHOP_PORT: z.union([z.literal(''), z.coerce.number().int().min(1).max(65535)]).default(''),
+  /** Whether this process has the plain page that helps a device in; of several behind a proxy one has it. */
+  LIMNOS_HELPS: z.stringbool().default(true),
   /** Where the plain page stands that helps a device in. */
   LIMNOS_HELP_PORT: z.coerce.number().int().min(0).max(65535).default(8137),
   /** For tests: an answer that breaks its contract is an error. */

@@ -54,7 +54,9 @@ const signIns = await prepared().catch((error: unknown) => {
 });
 
 const work = openWork(new URL('./worker.mjs', import.meta.url));
-const secure = config.LIMNOS_TLS_CERT !== '';
+const inShop = config.LIMNOS_TLS_CERT !== '';
+/** A proxy in front may speak HTTPS for this process. */
+const secure = inShop && config.LIMNOS_SHOP_PORT === '';
 const portOf = (of: Server) => (of.address() as AddressInfo).port;
 const listening = (of: Server, port: number, host: string) =>
   new Promise<number>((ready) => {
@@ -106,12 +108,15 @@ const server: Server = secure
 const port = await listening(server, config.PORT, secure ? '0.0.0.0' : '127.0.0.1');
 let help: Server | null = null;
 let answerHelp: RequestListener | null = null;
-if (secure) {
-  help = createServer((req, res) => answerHelp?.(req, res));
-  const helpPort = await listening(help, config.LIMNOS_HELP_PORT, '0.0.0.0');
+if (inShop) {
+  let helpPort = config.LIMNOS_HELP_PORT;
+  if (config.LIMNOS_HELPS) {
+    help = createServer((req, res) => answerHelp?.(req, res));
+    helpPort = await listening(help, helpPort, '0.0.0.0');
+  }
   shop = shopAt(
     { host: config.LIMNOS_SHOP_HOST, ip: config.LIMNOS_SHOP_IP },
-    port,
+    config.LIMNOS_SHOP_PORT === '' ? port : config.LIMNOS_SHOP_PORT,
     helpPort,
     config.LIMNOS_TLS_AUTHORITY,
   );
