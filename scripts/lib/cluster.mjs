@@ -58,6 +58,7 @@ export async function startCluster({
       folder: join(folder, 'nginx'),
       port: await freePort(port),
       processes: applications.map((a) => a.port),
+      far: true,
     });
     started.push(proxy);
     return { address: proxy.address, servers, applications, isolated, database: DATABASE, stop };

@@ -82,6 +82,8 @@ function oneServer(folder, { side, name, ports }, group, secrets, databases) {
   chmodSync(folder, 0o755);
   const data = install(folder, USER);
   const init = join(folder, 'init.sql');
+  const short = join(folder, 'tmp');
+  mkdirSync(short, { recursive: true });
   // Accounts are made by the first server; the others copy them with everything else.
   writeFileSync(
     init,
@@ -94,7 +96,7 @@ function oneServer(folder, { side, name, ports }, group, secrets, databases) {
     ].join('\n')}\n`,
     { mode: 0o600 },
   );
-  if (USER) spawnSync('chown', [USER, folder, init]);
+  if (USER) spawnSync('chown', [USER, folder, init, short]);
   const url = (user, password) => (database) =>
     `mysql://${user}:${password}@${side.address}:${ports.sql}/${database}`;
   const ownerUrl = url('limnos', secrets.owner);
@@ -111,6 +113,7 @@ function oneServer(folder, { side, name, ports }, group, secrets, databases) {
     '--no-defaults',
     ...(USER ? [`--user=${USER}`] : []),
     `--datadir=${data}`,
+    `--tmpdir=${short}`,
     `--socket=${folder}/s`,
     `--pid-file=${folder}/pid`,
     `--port=${ports.sql}`,

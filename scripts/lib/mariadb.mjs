@@ -70,12 +70,16 @@ export function install(folder, user = process.getuid?.() === 0 ? 'root' : '') {
   if (existsSync(made)) return data;
   rmSync(data, { recursive: true, force: true }); // half made by a killed run
   mkdirSync(data, { recursive: true });
+  // A server that starts sweeps its folder for short-lived files: one that several share would lose those of the others.
+  const short = mkdtempSync(join(tmpdir(), 'limnos-'));
+  if (user && user !== 'root') spawnSync('chown', [user, short]);
   const as = user ? [`--user=${user}`] : [];
   const done = spawnSync(
     'mariadb-install-db',
     [
       '--no-defaults',
       `--datadir=${data}`,
+      `--tmpdir=${short}`,
       ...as,
       '--auth-root-authentication-method=socket',
       '--skip-test-db',
@@ -83,6 +87,7 @@ export function install(folder, user = process.getuid?.() === 0 ? 'root' : '') {
     ],
     { encoding: 'utf8', env: cleanEnv() },
   );
+  rmSync(short, { recursive: true, force: true });
   if (done.status !== 0)
     throw new Error(
       `The database folder could not be made: ${(done.stderr || done.stdout || String(done.error)).slice(-800)}`,
@@ -171,6 +176,7 @@ async function startOnce(
       `--datadir=${data}`,
       `--socket=${run}/s`,
       `--pid-file=${run}/pid`,
+      `--tmpdir=${run}`,
       `--port=${port}`,
       '--bind-address=127.0.0.1',
       '--skip-name-resolve',

@@ -12,7 +12,9 @@ import { cleanEnv } from './prepare.mjs';
  * one kept them: every write of Limnos carries its own id and is kept once.
  *
  * @param {{ folder: string, port: number, processes: number[], host?: string, address?: string,
- *   tls?: { certificate: string, key: string } | null }} of
+ *   tls?: { certificate: string, key: string } | null, far?: boolean }} of
+ *   `far`: a process can be out of reach, not only ended, and is then left alone for a moment: each try would wait a
+ *   second. One that ended refuses at once, and is never left alone: it may be the only one that is there again.
  */
 export function nginxConfig({
   folder,
@@ -21,7 +23,9 @@ export function nginxConfig({
   host = '_',
   address = '127.0.0.1',
   tls = null,
+  far = false,
 }) {
+  const left = far ? 'max_fails=1 fail_timeout=1s' : 'max_fails=0';
   const listen = `${address}:${port}${tls ? ' ssl' : ''}`;
   return `daemon off;
 worker_processes 1;
@@ -39,8 +43,7 @@ http {
   # What the application itself allows to be sent: it has the smaller limits, by kind.
   client_max_body_size 32m;
   upstream limnos {
-    # Those that are not there are left alone for a moment.
-${processes.map((p) => `    server 127.0.0.1:${p} max_fails=1 fail_timeout=1s;`).join('\n')}
+${processes.map((p) => `    server 127.0.0.1:${p} ${left};`).join('\n')}
   }
   server {
     listen ${listen};
