@@ -32,6 +32,8 @@ export const clockText = (at: EpochMs | number): string => {
   const shown = new Date(at);
   return hourText(shown.getHours(), shown.getMinutes(), region.hours);
 };
+/** Such as a time is typed: "15:00", "3:00 pm". */
+export const exampleTime = (): string => hourText(15, 0, region.hours);
 /** "14:05:09", "2:05:09 pm" */
 export const clockSecondsText = (at: EpochMs | number): string =>
   clockText(at).replace(

@@ -6,7 +6,7 @@ import { useUnits } from '../../../entities/people/session';
 import { TeaPick } from '../../../entities/teas/TeaPick';
 import { now } from '../../../platform/clock';
 import { useGo } from '../../../platform/useGo';
-import { clockText } from '../../../ui/days';
+import { clockText, exampleTime } from '../../../ui/days';
 import { PickList } from '../../../ui/PickList';
 import { TypedPick } from '../../../ui/TypedPick';
 
@@ -20,7 +20,7 @@ const soon = () => Math.ceil((now() + 20 * MINUTE) / (15 * MINUTE)) * 15 * MINUT
 
 const readClock = (text: string): { kind: 'ok'; value: number } | { kind: 'bad'; why: string } => {
   const time = parseWallTime(text);
-  if (time === null) return { kind: 'bad', why: `A time, such as ${clockText(soon())}.` };
+  if (time === null) return { kind: 'bad', why: `A time, such as ${exampleTime()}.` };
   const [hour = 0, minute = 0] = time.split(':').map(Number);
   const d = new Date(now());
   d.setHours(hour, minute, 0, 0);
