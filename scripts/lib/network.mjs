@@ -1,9 +1,10 @@
 // A network of their own for the servers of a cluster, so that one can be cut off: a network namespace for each, with
 // one cable to the applications and one to the other servers. Needs root and iproute2.
 import { spawnSync } from 'node:child_process';
+import { isAlive } from './mariadb.mjs';
 
 /** Told apart by this machine's process, so that two runs do not meet. */
-const mark = (process.pid % 4096).toString(16);
+const mark = process.pid.toString(16);
 const SERVICE = { bridge: `lims${mark}`, net: '10.213.7' };
 const BETWEEN = { bridge: `limb${mark}`, net: '10.213.8' };
 
@@ -22,6 +23,19 @@ export function canIsolate() {
   return made;
 }
 
+/** Networks of runs that were killed: they have our addresses, and nothing would be reached any more. */
+function removeLeft() {
+  const said = (...args) => spawnSync('ip', args, { encoding: 'utf8' }).stdout ?? '';
+  for (const [, left] of said('-o', 'link', 'show', 'type', 'bridge').matchAll(
+    /lims([0-9a-f]+)/g,
+  )) {
+    if (isAlive(Number.parseInt(left, 16), 'node')) continue;
+    for (const [space] of said('netns', 'list').matchAll(new RegExp(`limnos-${left}-\\d+`, 'g')))
+      quietly('netns', 'del', space);
+    for (const bridge of [`lims${left}`, `limb${left}`]) quietly('link', 'del', bridge);
+  }
+}
+
 /** `sides`: one a server: how to run there, its addresses, and what cuts it off and lets it in again. */
 export function makeNetwork(count) {
   const spaces = Array.from({ length: count }, (_, i) => `limnos-${mark}-${i + 1}`);
@@ -30,6 +44,7 @@ export function makeNetwork(count) {
     for (const { bridge } of [SERVICE, BETWEEN]) quietly('link', 'del', bridge);
   };
   remove();
+  removeLeft();
   for (const { bridge } of [SERVICE, BETWEEN]) {
     ip('link', 'add', bridge, 'type', 'bridge');
     ip('link', 'set', bridge, 'up');
