@@ -131,7 +131,7 @@ test('a version that a site brews is not set aside; once the house takes it, the
   expect(await temperatureAt(hut.lead)).toBe(80);
 });
 test.each([
-  ['no reason', { words: ' ' }, 422, /Say why/],
+  ['no reason', { words: ' ' }, 422, /Type the reason/],
   ['a reason of another kind', { why: 'weather' }, 422, /./],
   ['no such version', { versionId: '019cdd1a-0000-7000-8000-000000000000' }, 404, /./],
 ])('%s: refused, nothing changes', async (_what, over, status, message) => {
@@ -154,7 +154,7 @@ test('a method that the house has no recipe for is made for the house first', as
   };
   await h.callers.lead.post(versions(), body).expect(200);
   const refused = await hut.lead.post(siteRecipe(), { ...own(id), method: 'fridge' }).expect(422);
-  expect(refused.body.fields.versionId).toMatch(/The house has no recipe for this method yet/);
+  expect(refused.body.fields.versionId).toMatch(/Make a house recipe for this method first/);
 });
 test('the house recipe itself is no recipe of a site; a brewer makes none; a lead only where they work', async () => {
   const id = await cooler();

@@ -1,7 +1,7 @@
-// npm run bench:log [-- --brews=1000000 --asked=600 --sites=2 --pool=4G --folder=... --squeezed]: a large log made by a
+// npm run bench:log [-- --brews=1000000 --asked=600 --sites=2 --pool=4G --folder=... --compressed]: a large log made by a
 // seeded script, then pages of every filter and of several at once, and what else reads brews, over the interface. Prints
 // JSON.
-// The data is made anew in a temporary folder (about 3 kB a brew) and thrown away, unless a folder is named: what is in
+// The data is made anew in a temporary folder (about 7 kB a brew) and thrown away, unless a folder is named: what is in
 // it is kept, and asked again.
 import { parseArgs } from 'node:util';
 import { openHouse, percentile, round, signIn, startBody } from '../lib/house.mjs';
@@ -17,7 +17,7 @@ const { values: given } = parseArgs({
     /** The database's memory while it is asked; as npm start gives it when it is not said. */
     pool: { type: 'string' },
     folder: { type: 'string' },
-    squeezed: { type: 'boolean', default: false },
+    compressed: { type: 'boolean', default: false },
   },
 });
 const [wanted, asked, wantedSites] = [given.brews, given.asked, given.sites].map(Number);
@@ -39,7 +39,7 @@ const say = (what) =>
   process.stderr.write(`${what}, ${Math.round((performance.now() - begun) / 1000)} s\n`);
 const url = house.database.url(house.name);
 let server = await house.serve();
-await makeBrews(url, { wanted, sites: wantedSites, squeezed: given.squeezed, say });
+await makeBrews(url, { wanted, sites: wantedSites, compressed: given.compressed, say });
 const seeded = round((performance.now() - begun) / 1000, 0);
 const size = await sizeOf(url);
 await server.end('SIGTERM');

@@ -108,9 +108,9 @@ const isMade = async (db) => (await rowsOf(db, "show tables like 'few'")).length
 
 /**
  * Makes at least so many brews at so many sites (an even number), unless that was done before in this database.
- * `say` hears how far it is; `squeezed`: pages are compressed on the disk.
+ * `say` hears how far it is; `compressed`: pages are compressed on the disk.
  */
-export async function makeBrews(uri, { wanted, sites, squeezed, say }) {
+export async function makeBrews(uri, { wanted, sites, compressed, say }) {
   const db = await mysql.createConnection({ uri, multipleStatements: true });
   if (await isMade(db)) return db.end();
   await db.query(
@@ -118,7 +118,7 @@ export async function makeBrews(uri, { wanted, sites, squeezed, say }) {
   );
   const pairs = Math.max(1, Math.round(sites / 2));
   await makeSites(db, pairs);
-  if (squeezed) await db.query('alter table brews page_compressed = 1');
+  if (compressed) await db.query('alter table brews page_compressed = 1');
   await db.query(
     'create table few as select * from brews; create table few_terms as select * from brew_terms',
   );

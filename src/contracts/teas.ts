@@ -225,7 +225,7 @@ export type TeaFields = z.infer<typeof TeaFields>;
 const WhySite = {
   why: z.enum(SITE_REASONS),
   /** What a lead at the next site reads: "Water boils at 94 °C there". */
-  words: Text(SITE_REASON_LETTERS).min(1, 'Say why: the next lead reads it.'),
+  words: Text(SITE_REASON_LETTERS).min(1, 'Type the reason for the next lead.'),
 };
 /** A site that brews another version than the house's, and why. */
 export const SiteRecipe = z.strictObject({

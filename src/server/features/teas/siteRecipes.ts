@@ -36,6 +36,16 @@ export async function siteRecipesOf(tx: Tx, teaId: string): Promise<SiteRecipe[]
 }
 const hasHouseRecipe = async (tx: Tx, teaId: string, method: Method): Promise<boolean> =>
   (await versionsOf(tx, teaId)).some((v) => v.method === method && v.state === 'house');
+/** The version that a site may brew in the place of the house's. @throws 404, 422 when there is no such one */
+async function ownVersion(tx: Tx, teaId: string, method: Method, id: string): Promise<Version> {
+  const version = await versionById(tx, id);
+  if (version?.teaId !== teaId || version.method !== method) throw notFound('That version');
+  if (version.state === 'house')
+    throw invalid({ versionId: `Version ${version.number} is the house recipe already.` });
+  if (!(await hasHouseRecipe(tx, teaId, method)))
+    throw invalid({ versionId: 'Make a house recipe for this method first.' });
+  return version;
+}
 const said = (version: Version | undefined, why: Row['why'], words: string): string =>
   `version ${version?.number ?? ''}, because of ${SITE_REASON_WORDS[why]}: ${words}`;
 
@@ -62,14 +72,7 @@ export function createSiteRecipeService(deps: Deps) {
           : 'as the house';
         let after = 'as the house';
         if (own) {
-          const version = await versionById(tx, own.versionId);
-          if (version?.teaId !== teaId || version.method !== method) throw notFound('That version');
-          if (version.state === 'house')
-            throw invalid({ versionId: 'That is the house recipe already.' });
-          if (!(await hasHouseRecipe(tx, teaId, method)))
-            throw invalid({
-              versionId: 'The house has no recipe for this method yet. Make that first.',
-            });
+          const version = await ownVersion(tx, teaId, method, own.versionId);
           after = said(version, own.why, own.words);
           if (after === before) return { sites: await siteRecipesOf(tx, teaId) };
           const kept = { ...own, personId: who.personId, at: new Date(deps.now()) };

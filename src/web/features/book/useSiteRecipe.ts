@@ -18,8 +18,8 @@ export function useSiteRecipe(tea: Tea) {
     try {
       await send({ id: tea.id, body: { siteId: site.id, method, own } }).unwrap();
       const text = own
-        ? `${site.name} has a recipe of its own for ${tea.name}.`
-        : `${site.name} brews ${tea.name} as the house does.`;
+        ? `${site.name} now brews its own recipe of ${tea.name}.`
+        : `${site.name} now brews the house recipe of ${tea.name}.`;
       dispatch(toastShown({ text }));
       return true;
     } catch {

@@ -68,7 +68,7 @@ export function SiteRecipes({
             action={
               <span className="flex flex-wrap gap-2">
                 <Link className="btn slim" to={besideTheHouse(tea, s)}>
-                  Both cups
+                  Compare both cups
                 </Link>
                 {lead && s.siteId === site.id && (
                   <button
@@ -77,7 +77,7 @@ export function SiteRecipes({
                     disabled={own.isSaving}
                     onClick={() => void own.set(s.method, null)}
                   >
-                    As the house again
+                    Back to the house recipe
                   </button>
                 )}
               </span>
@@ -109,7 +109,7 @@ export function UseHere({ tea, version }: { tea: Tea; version: Version }) {
   if (!open)
     return (
       <button type="button" className="btn slim" onClick={() => setOpen(true)}>
-        Brew it at {site.name} only
+        Brew version {version.number} at {site.name} only
       </button>
     );
   return <UseHereForm {...{ tea, version }} onDone={() => setOpen(false)} />;
@@ -149,7 +149,7 @@ function UseHereForm({ tea, version, onDone }: { tea: Tea; version: Version; onD
         />
         <div className="field-row">
           <label className="contents">
-            <span>Why</span>
+            <span>Reason</span>
             <input
               className="box"
               value={words}
@@ -160,7 +160,7 @@ function UseHereForm({ tea, version, onDone }: { tea: Tea; version: Version; onD
           </label>
           {lacks && (
             <span className="fault" role="alert">
-              Say why: the next lead reads it.
+              Type the reason for the next lead.
             </span>
           )}
         </div>
@@ -171,7 +171,7 @@ function UseHereForm({ tea, version, onDone }: { tea: Tea; version: Version; onD
         </Note>
       )}
       <SaveOrLeave saving={own.isSaving} leaveWords="Not yet" onLeave={onDone}>
-        Brew it here
+        Brew version {version.number} here
       </SaveOrLeave>
     </form>
   );
