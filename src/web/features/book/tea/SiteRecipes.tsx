@@ -64,25 +64,7 @@ export function SiteRecipes({
     <>
       {sites.map((s) => (
         <div key={s.siteId} className="mt-2">
-          <Note
-            action={
-              <span className="flex flex-wrap gap-2">
-                <Link className="btn slim" to={besideTheHouse(tea, s)}>
-                  Compare both cups
-                </Link>
-                {lead && s.siteId === site.id && (
-                  <button
-                    type="button"
-                    className="btn slim"
-                    disabled={own.isSaving}
-                    onClick={() => void own.set(s.method, null)}
-                  >
-                    Back to the house recipe
-                  </button>
-                )}
-              </span>
-            }
-          >
+          <Note>
             <b>
               {s.siteName} brews version {s.version.number}
             </b>{' '}
@@ -91,6 +73,21 @@ export function SiteRecipes({
               {s.by.name}, {dayText(s.at)}
             </span>
             <BesideTheHouse tea={tea} of={s} />
+            <span className="flex flex-wrap gap-2 mt-2">
+              <Link className="btn slim" to={besideTheHouse(tea, s)}>
+                Compare both cups
+              </Link>
+              {lead && s.siteId === site.id && (
+                <button
+                  type="button"
+                  className="btn slim"
+                  disabled={own.isSaving}
+                  onClick={() => void own.set(s.method, null)}
+                >
+                  Back to the house recipe
+                </button>
+              )}
+            </span>
           </Note>
         </div>
       ))}
@@ -149,7 +146,7 @@ function UseHereForm({ tea, version, onDone }: { tea: Tea; version: Version; onD
         />
         <div className="field-row">
           <label className="contents">
-            <span>Reason</span>
+            <span className="font-normal">Reason</span>
             <input
               className="box"
               value={words}
