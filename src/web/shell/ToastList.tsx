@@ -11,12 +11,11 @@ import { useKeys } from '../ui/keys';
 /** Whatever was done can be taken back for so long. */
 const UNDO_MS = 10_000;
 const READ_MS = 6000;
-/** One at a time, over the counter's edge: it covers no button of the bar. */
-const MOST = 1;
-
 /** What was just done, with Undo where it can be undone; stays while it is touched. */
 export function Toasts() {
   const toasts = useAppSelector((s) => s.toasts);
+  // One at a time. The time of one that waits behind a newer one runs on: it does not come back as if it were news.
+  const newest = toasts.at(-1);
   const last = [...toasts].reverse().find((t) => t.undo);
   const dispatch = useAppDispatch();
   const brews = useBrewCommands();
@@ -29,16 +28,20 @@ export function Toasts() {
   useKeys(last ? [{ key: 'z', does: 'Undo', run: () => undo(last) }] : []);
   return (
     <div className="toasts" role="status">
-      {toasts.slice(-MOST).map((t) => (
-        <OneToast key={t.id} toast={t} onUndo={() => undo(t)} />
+      {toasts.map((t) => (
+        <OneToast key={t.id} toast={t} shown={t === newest} onUndo={() => undo(t)} />
       ))}
     </div>
   );
 }
 
-function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
+function OneToast({ toast, shown, onUndo }: { toast: Toast; shown: boolean; onUndo: () => void }) {
   const dispatch = useAppDispatch();
   const held = useRef(false);
+  useEffect(() => {
+    // A pointer does not leave what is hidden under it.
+    if (!shown) held.current = false;
+  }, [shown]);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     const go = () => {
@@ -53,6 +56,7 @@ function OneToast({ toast, onUndo }: { toast: Toast; onUndo: () => void }) {
   return (
     <div
       className="toast"
+      hidden={!shown}
       onPointerEnter={() => {
         held.current = true;
       }}

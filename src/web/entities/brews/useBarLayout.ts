@@ -25,6 +25,8 @@ export type BarLayout = {
  */
 const DESK_REST = 52 + 58 + 60 + 2 * 178 + 12;
 const TABLET_REST = 52 + 78 + 60 + 4 * 158 + 6;
+/** What else stands over and under the fields of a bar that is not full; more where the time is drawn larger. */
+const [ONE_SHELF_REST, ROOMY_REST] = [506, 522];
 
 const PHONE = {
   kind: 'phone',
@@ -106,8 +108,9 @@ function deskFor(height: number, many: number, full: boolean): BarLayout {
       timeLine: '66px',
     };
   }
-  const field = within(220, height - 506, 318);
-  if (many <= ROOMY)
+  const isRoomy = many <= ROOMY;
+  const field = within(220, height - (isRoomy ? ROOMY_REST : ONE_SHELF_REST), 318);
+  if (isRoomy)
     return {
       ...ROOMY_DESK,
       full,

@@ -100,7 +100,7 @@ function Judge({ batch }: { batch: ColdBatch }) {
     { key: 'Escape', does: 'Judge later', run: back },
   ]);
   return (
-    <main className="page split judging" style={{ gridTemplateColumns: undefined }}>
+    <main className="page split" style={{ gridTemplateColumns: undefined }}>
       <div className="say" style={{ padding: '0 24px', alignItems: 'center' }}>
         <h1 className="font-normal">
           Judge <span className="tea text-[25px]">{batch.tea.name}</span>

@@ -126,7 +126,7 @@ function Judge({ brew }: { brew: BarBrew }) {
     { key: 'Escape', does: 'Judge later', run: () => go('/') },
   ]);
   return (
-    <main className="page split judging" style={{ gridTemplateColumns: undefined }}>
+    <main className="page split" style={{ gridTemplateColumns: undefined }}>
       <div className="say" style={{ padding: '0 24px', alignItems: 'center' }}>
         <h1 className="font-normal">
           Judge <span className="tea text-[25px]">{brew.tea.name}</span>
