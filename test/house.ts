@@ -1,10 +1,5 @@
-import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { sql } from 'drizzle-orm';
 import type { Express } from 'express';
-import mysql from 'mysql2/promise';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v7 } from 'uuid';
@@ -15,9 +10,10 @@ import { ALL_RIGHT, propose } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
 import { createApp } from '../src/server/app';
-import { type Db, migrateDb, openDb, openPool } from '../src/server/db/pool';
+import { type Db, openDb, openPool } from '../src/server/db/pool';
 import { openWork } from '../src/server/work/pool';
 import { testClock } from './clock';
+import { blankDatabase, databaseLike, type TestDatabase } from './databases';
 
 export const SITE = {
   name: 'Test room',
@@ -82,92 +78,22 @@ export const cookieOf = (res: { headers: Record<string, unknown> }): string =>
 export const work = openWork(pathToFileURL('dist/server/worker.mjs'));
 afterAll(() => work.close());
 
-const base = () => {
-  const url = process.env.LIMNOS_TEST_DATABASE;
-  if (!url)
-    throw new Error('the tests’ own database is not there: run npm test, or see jest.setup.mjs');
-  return url;
-};
-
-/** A database of its own with nothing in it. */
-export async function emptyDatabase() {
-  const name = `limnos_t_${v7().replaceAll('-', '')}`;
-  const root = await mysql.createConnection(base());
-  await root.query(`create database ${name} character set utf8mb4 collate utf8mb4_uca1400_ai_ci`);
-  const url = base().replace(/\/[^/]*$/, `/${name}`);
-  const pool = openPool(url);
+/** A test's database with connections to it; `close` ends them too. */
+function opened(database: TestDatabase) {
+  const pool = openPool(database.url);
   const db: Db = openDb(pool);
   const close = async () => {
     await pool.end();
-    await root.query(`drop database ${name}`);
-    await root.end();
+    await database.close();
   };
-  return { db, pool, url, name, close };
+  return { db, pool, url: database.url, name: database.name, close };
 }
-
-const tableNames = async (db: Db): Promise<string[]> =>
-  ((await db.execute(sql`show tables`))[0] as unknown as Record<string, string>[]).map((row) =>
-    String(Object.values(row)[0]),
-  );
-
-let tables: Promise<string[]> | null = null;
-/** What the tables of a database are made with. */
-async function madeWith(db: Db, schema: string): Promise<string[]> {
-  const made: string[] = [];
-  for (const name of await tableNames(db)) {
-    const rows = await db.execute(sql.raw(`show create table \`${schema}\`.\`${name}\``));
-    const [shown] = rows[0] as unknown as Record<string, string>[];
-    made.push(String(shown?.['Create Table']));
-  }
-  return made;
-}
-const MIGRATIONS = 'drizzle';
-/** A name for the migrations as they are now. */
-function migrationsName(): string {
-  const hash = createHash('sha256');
-  for (const file of readdirSync(MIGRATIONS).filter((f) => f.endsWith('.sql')))
-    hash.update(readFileSync(join(MIGRATIONS, file)));
-  return `limnos_migrated_${hash.digest('hex').slice(0, 16)}`;
-}
-const LOCK_S = 120;
-/**
- * The tables as the migrations leave them; the migrations themselves have a test of their own. The first file of a run
- * that asks has them carried out, the others read what they made.
- */
-async function migratedTables(): Promise<string[]> {
-  const name = migrationsName();
-  const root = await mysql.createConnection(base());
-  await root.query('select get_lock(?, ?)', [name, LOCK_S]);
-  const [there] = await root.query<mysql.RowDataPacket[]>('show databases like ?', [name]);
-  const url = base().replace(/\/[^/]*$/, `/${name}`);
-  if (there.length === 0) {
-    const { db, pool, name: made, close } = await emptyDatabase();
-    await migrateDb(pool, db, MIGRATIONS);
-    const statements = await madeWith(db, made);
-    // Migrated elsewhere first: migrations that fail take no name.
-    await root.query(`create database ${name}`);
-    await root.query(`use ${name}`);
-    await root.query('set foreign_key_checks = 0');
-    for (const statement of statements) await root.query(statement);
-    await close();
-  }
-  const pool = openPool(url);
-  const statements = await madeWith(openDb(pool), name);
-  await pool.end();
-  await root.end();
-  return statements;
-}
+/** A database of its own with nothing in it. */
+export const emptyDatabase = async () => opened(await blankDatabase());
 
 /** An application on a database of its own, with a time that can be moved. */
-export async function freshHouse(clock = testClock()) {
-  const { db, pool, name, close } = await emptyDatabase();
-  tables ??= migratedTables();
-  const made = await tables;
-  const one = await pool.getConnection();
-  await one.query('set foreign_key_checks = 0');
-  for (const sql of made) await one.query(sql);
-  await one.query('set foreign_key_checks = 1');
-  one.release();
+export async function freshHouse(clock = testClock(), template: string | null = null) {
+  const { db, pool, name, close } = opened(await databaseLike(template));
   const time = { ahead: 0 };
   const now = () => clock() + time.ahead;
   const app = createApp({
@@ -185,7 +111,7 @@ export type Fresh = Awaited<ReturnType<typeof freshHouse>>;
 /** Begins a house as people do: a site, a person of each role signed in, a tea with its recipe, a pot. */
 async function beginHouse() {
   const clock = testClock();
-  const { app, db, name, close } = await freshHouse(clock);
+  const { app, name, close } = await freshHouse(clock);
   const ids = {
     site: v7(),
     lead: v7(),
@@ -233,12 +159,7 @@ async function beginHouse() {
       recipe: startingRecipe('black-whole'),
     })
     .expect(200);
-  const copied: string[] = [];
-  for (const table of await tableNames(db)) {
-    const rows = await db.execute(sql.raw(`select 1 from \`${table}\` limit 1`));
-    if ((rows[0] as unknown as unknown[]).length > 0) copied.push(table);
-  }
-  return { clock, name, close, ids, cookies, copied };
+  return { clock, name, close, ids, cookies };
 }
 let first: ReturnType<typeof beginHouse> | null = null;
 afterAll(async () => (await first)?.close());
@@ -248,14 +169,8 @@ afterAll(async () => (await first)?.close());
  * people do, with three secrets to hash; each is a copy of its rows, and its clock goes on.
  */
 export async function begunHouse() {
-  const { clock, name, ids, cookies, copied } = await (first ??= beginHouse());
-  const fresh = await freshHouse(clock);
-  const one = await fresh.pool.getConnection();
-  await one.query('set foreign_key_checks = 0');
-  for (const table of copied)
-    await one.query(`insert into \`${table}\` select * from \`${name}\`.\`${table}\``);
-  await one.query('set foreign_key_checks = 1');
-  one.release();
+  const { clock, name, ids, cookies } = await (first ??= beginHouse());
+  const fresh = await freshHouse(clock, name);
   const callers = {
     lead: from(fresh.app, cookies.lead),
     brewer: from(fresh.app, cookies.brewer),
