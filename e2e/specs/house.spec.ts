@@ -1,10 +1,10 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
 import { ColdDriver } from '../drivers/ColdDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { LogDriver } from '../drivers/LogDriver';
 import { TableDriver } from '../drivers/TableDriver';
+import { accessibilityFaults } from '../fixtures/accessibility';
 import { ShopServer } from '../fixtures/server';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
@@ -162,29 +162,9 @@ test('vessels are edited and retired, never deleted; two leads on one vessel: th
   await expect(house.page.getByRole('img', { name: 'White pot' }).first()).toBeVisible();
 });
 
-/**
- * Every screen in both rooms: all rules in the light one; the dim one changes colours and nothing else. Vessels are
- * drawn, and hidden from readers.
- */
+/** Every screen in both rooms. */
 async function checkAxe(page: Page, where: string): Promise<void> {
-  const faults = async (room: string, rules: AxeBuilder) =>
-    (await rules.exclude('svg.vessel[aria-hidden]').setLegacyMode(true).analyze()).violations.map(
-      (v) => `${where}, ${room}: ${v.id} ${v.nodes[0]?.target.join(' ')}`,
-    );
-  // What is in order is not described: only the faults are.
-  const axe = () => new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
-  const found = await faults(
-    'light',
-    axe().withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']),
-  );
-  await page.evaluate(() => {
-    document.documentElement.dataset.theme = 'dim';
-  });
-  found.push(...(await faults('dim', axe().withRules(['color-contrast']))));
-  await page.evaluate(() => {
-    document.documentElement.dataset.theme = 'light';
-  });
-  expect(found).toEqual([]);
+  expect({ where, faults: await accessibilityFaults(page) }).toEqual({ where, faults: [] });
 }
 
 test('no accessibility violations at the bar, light and dim: signing in, running, judging, steps, device, locked', async ({

@@ -156,8 +156,8 @@ async function allAnswered(page: Page): Promise<void> {
 }
 
 /**
- * Follows every button, link and field from the frame in which it is first drawn. Runs in the page, before anything
- * of it.
+ * Follows every button, link and field from the frame in which it is first drawn, and looks again whenever something of
+ * the page has changed, come or been loaded. Runs in the page, before anything of it.
  */
 function followTouchables(): void {
   // A scroll bar that comes pushes a page aside by less; a finger still meets what it was on its way to.
@@ -174,13 +174,49 @@ function followTouchables(): void {
         );
       if (width > 0) drawnAt.set(e, { left, top });
     }
-    requestAnimationFrame(look);
   };
-  requestAnimationFrame(look);
-  Object.assign(globalThis, { movedTouchables: moved });
+  let isAsked = false;
+  const lookSoon = () => {
+    if (isAsked) return;
+    isAsked = true;
+    requestAnimationFrame(() => {
+      isAsked = false;
+      look();
+    });
+  };
+  new MutationObserver(lookSoon).observe(document, {
+    subtree: true,
+    childList: true,
+    attributes: true,
+    characterData: true,
+  });
+  addEventListener('load', lookSoon, true);
+  document.fonts.addEventListener('loadingdone', lookSoon);
+  Object.assign(globalThis, { movedTouchables: moved, lookAtTouchables: look });
 }
 const moved = (page: Page) =>
-  page.evaluate(() => (globalThis as unknown as { movedTouchables: string[] }).movedTouchables);
+  page.evaluate(() => {
+    const followed = globalThis as unknown as {
+      movedTouchables: string[];
+      lookAtTouchables: () => void;
+    };
+    followed.lookAtTouchables();
+    return followed.movedTouchables;
+  });
+
+test('what moves is found: buttons and links that go down by a line', async ({ house }) => {
+  const { page } = house;
+  await house.signIn(PEOPLE.lead);
+  await page.addInitScript(followTouchables);
+  await page.goto('/book');
+  await expect(page.locator('main')).toBeVisible();
+  await expect(page.locator('.loading')).toHaveCount(0);
+  await expect.poll(async () => (await moved(page)).length).toBe(0);
+  await page.locator('main').evaluate((main) => {
+    main.style.paddingTop = '40px';
+  });
+  await expect.poll(async () => (await moved(page)).length).toBeGreaterThan(0);
+});
 
 for (const [width, height, order] of [
   [390, 844, 'drawn'],
