@@ -18,7 +18,9 @@ async function fillBar(caller, ago = (i) => 20 + i * 9) {
   const vessels = (await needVessels(caller, 20)).filter((v) => v.kind === 'pot').slice(0, 12);
   const ids = [];
   for (const [i, v] of vessels.entries()) {
-    const body = startBody(caller, TEAS[i], v, { place: i + 1, at: Date.now() - ago(i) * 1000 });
+    // Of a whole second, as a page starts them.
+    const at = (Math.floor(Date.now() / 1000) - ago(i)) * 1000;
+    const body = startBody(caller, TEAS[i], v, { place: i + 1, at });
     if ((await caller.post('/api/brews', body)).ok) ids.push(body.id);
   }
   return ids;

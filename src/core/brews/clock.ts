@@ -35,3 +35,14 @@ export function afterPause(clock: SteadyClock, steady: number, wall: number): St
   if (Math.abs(gap) < JITTER) return clock;
   return { server: epochMs(nowBy(clock, steady) + Math.max(0, gap)), steady, wall };
 }
+
+const SECOND_MS = 1000;
+/**
+ * The whole second that an instant is in: steeps that are counted from whole seconds all change their figure at one
+ * moment, and a bar of twelve is drawn once a second, not twelve times. Never before `notBefore`, ms.
+ * @example
+ * wholeSecond(1_760_000_000_900); // 1_760_000_000_000
+ * wholeSecond(1_760_000_000_900, 1_760_000_000_250); // 1_760_000_000_250
+ */
+export const wholeSecond = (at: number, notBefore = -Infinity): EpochMs =>
+  epochMs(Math.max(Math.floor(at / SECOND_MS) * SECOND_MS, notBefore));

@@ -87,7 +87,7 @@ export {
   type Recorded,
 } from './done';
 export { kettleWaitOf, waterRightAt, type KettleWait } from './kettleWait';
-export { afterPause, anchor, nowBy, type SteadyClock } from './clock';
+export { afterPause, anchor, nowBy, wholeSecond, type SteadyClock } from './clock';
 export {
   FIRST_TASTE,
   cardOf,

@@ -21,6 +21,7 @@ import {
   stepWords,
   turnsOf,
   waitToPour,
+  wholeSecond,
 } from '#core/brews';
 import { PLAIN_HANDLING } from '#core/recipes';
 import { celsius, epochMs, grams, millilitres, seconds } from '#core/units';
@@ -296,4 +297,21 @@ describe('the clock', () => {
     expect(nowBy(afterPause(clock, 2000, 4_581_000), 2000)).toBe(t0 + 1020));
   test('an hour of sleep is allowed for though the steady counter stood still', () =>
     expect(nowBy(afterPause(clock, 1100, 5_000_000 + 3_600_100), 1100)).toBe(t0 + 20 + 3_600_100));
+});
+
+test('water goes on at a whole second, no later than it did and never before what came before it', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: t0, max: t0 + 1e9 }),
+      fc.integer({ min: 0, max: 5000 }),
+      (now, ago) => {
+        const plain = wholeSecond(now);
+        expect(plain % 1000).toBe(0);
+        expect(now - plain).toBeGreaterThanOrEqual(0);
+        expect(now - plain).toBeLessThan(1000);
+        expect(wholeSecond(now, now - ago)).toBe(Math.max(plain, now - ago));
+      },
+    ),
+    { seed: 20_261_201 },
+  );
 });

@@ -4,10 +4,13 @@ import {
   STARTED_BY_MISTAKE,
   type TasteMark,
   tasteMarkWords,
+  wholeSecond,
 } from '#core/brews';
 import { ALL_RIGHT, isRight, type Mark, type Verdict, verdictWords } from '#core/corrections';
 import { type CupsAsked, NO_WISH, type Window, type Wish } from '#core/recipes';
 import {
+  type EpochMs,
+  epochMs,
   type Millilitres,
   minutesText,
   numberText,
@@ -35,6 +38,10 @@ type Happening = Without<BrewEventBody, 'id' | 'at'> & { readonly at?: number };
 type Judgement = Without<Extract<Happening, { kind: 'judge' }>, 'kind'>;
 type SecondTaste = Without<Extract<Happening, { kind: 'tasteAgain' }>, 'kind'>;
 type ColourReading = Without<Extract<Happening, { kind: 'colour' }>, 'kind'>;
+
+/** When the last step of a brew was done or left out. */
+const lastMarked = ({ marks }: Brew): EpochMs =>
+  epochMs(marks.reduce((last, { at }) => Math.max(last, at), 0));
 
 /** What commands need of the device: where writes go, what is said, and how things are at this moment. */
 export type CommandDeps = {
@@ -91,7 +98,9 @@ export function createBrewCommands(deps: CommandDeps) {
 
   /** Writes one event, and returns what takes it back. */
   const send = (brew: Brew, what: Happening): { eventId: string; before: Brew } => {
-    const body = { id: newId(), at: Math.round(now()), ...what } as BrewEventBody;
+    const at =
+      what.kind === 'waterOn' ? wholeSecond(now(), lastMarked(brew)) : epochMs(Math.round(now()));
+    const body = { id: newId(), at, ...what } as BrewEventBody;
     write({ kind: 'event', id: body.id, brewId: brew.id, body, by: me() });
     return { eventId: body.id, before: brew };
   };
@@ -193,7 +202,7 @@ export function createBrewCommands(deps: CommandDeps) {
 
   const starts = {
     /** The bar and whoever is here, now: what a start is written from. */
-    moment: (): Moment => ({ taken: bar(), by: me(), at: now() }),
+    moment: (): Moment => ({ taken: bar(), by: me(), at: wholeSecond(now()) }),
     /** Starts a brew that was written from its card. */
     start(made: Start): Brew {
       write(made);

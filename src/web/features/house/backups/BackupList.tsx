@@ -2,7 +2,7 @@ import { dayAndTime } from '#core/time';
 import type { EpochMs } from '#core/units';
 import type { Backup } from '#contracts/backups';
 import { useClock } from '../../../entities/people/session';
-import { agoText } from '../../../ui/days';
+import { agoText } from '../../../ui/ago';
 import { checkedText, holdsText, sizeText } from './words';
 
 /** Every backup there is, the newest first. */

@@ -4,7 +4,7 @@ import type { Backups } from '#contracts/backups';
 import { useBackupsQuery, useMakeBackupMutation } from '../../../entities/exchange/backupsApi';
 import { useNow } from '../../../platform/clock';
 import { NotSaved } from '../../../platform/NotSaved';
-import { agoText } from '../../../ui/days';
+import { agoText } from '../../../ui/ago';
 import { oneTap } from '../../../ui/keys';
 import { Loading, Note } from '../../../ui/Note';
 import { LeadsOnly, ToTheHouse } from '../LeadsOnly';

@@ -1,7 +1,7 @@
 import { backupOld, newestWhole } from '#core/backups';
 import { useBackupsQuery } from '../../../entities/exchange/backupsApi';
 import { useNow } from '../../../platform/clock';
-import { agoText } from '../../../ui/days';
+import { agoText } from '../../../ui/ago';
 
 /** How old the newest backup is, with a warning when it is too old. */
 export function NewestBackup() {

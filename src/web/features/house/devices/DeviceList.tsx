@@ -9,7 +9,7 @@ import { useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
 import { newId } from '../../../platform/ids';
 import { NotSaved } from '../../../platform/NotSaved';
-import { agoText } from '../../../ui/days';
+import { agoText } from '../../../ui/ago';
 import { oneTap } from '../../../ui/keys';
 import { Note } from '../../../ui/Note';
 import { PairingCode } from './PairingCode';

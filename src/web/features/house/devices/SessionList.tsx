@@ -3,7 +3,7 @@ import { useEndSessionMutation, useEndSessionsMutation } from '../../../entities
 import { useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
 import { NotSaved } from '../../../platform/NotSaved';
-import { agoText } from '../../../ui/days';
+import { agoText } from '../../../ui/ago';
 import { oneTap } from '../../../ui/keys';
 
 /** Who is signed in where; each is ended by itself, or all of them. */

@@ -4,7 +4,7 @@ import { useEndProgramMutation } from '../../../entities/people/programsApi';
 import { useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';
 import { NotSaved } from '../../../platform/NotSaved';
-import { agoText } from '../../../ui/days';
+import { agoText } from '../../../ui/ago';
 import { oneTap } from '../../../ui/keys';
 import { RIGHTS } from './words';
 
