@@ -28,6 +28,8 @@ import { TEST_INSTANT } from './clock';
 // A real house in a folder of its own, with everything of the demo in it.
 const folder = mkdtempSync(join(tmpdir(), 'limnos-backup-'));
 const NAME = 'limnos_house';
+/** A disk that another machine keeps busy has held one backup up for a minute. */
+const SLOW_MACHINE_MS = 240_000;
 type Started = {
   url: (name: string) => string;
   appUrl: (name: string) => string;
@@ -81,7 +83,7 @@ beforeAll(async () => {
   await pool.end();
   before = await counted(url(NAME));
   writeFileSync(join(folder, 'real-house'), '');
-}, 120_000);
+}, SLOW_MACHINE_MS);
 afterAll(async () => {
   await down();
   rmSync(folder, { recursive: true, force: true });
@@ -117,7 +119,7 @@ test('a running house is kept in one file that only its owner reads; nothing of 
       Object.entries(note.tables as Record<string, { rows: number }>).map(([n, t]) => [n, t.rows]),
     ),
   ).toEqual(rows);
-}, 60_000);
+}, SLOW_MACHINE_MS);
 test('while somebody writes all the time, the file and its checksums are of one instant', async () => {
   await change('create table written (n int primary key auto_increment, at bigint)');
   const db = await mysql.createConnection(database?.url(NAME) ?? '');
@@ -144,7 +146,7 @@ test('while somebody writes all the time, the file and its checksums are of one 
   expect(Number((last as unknown as { n: number }).n)).toBeGreaterThan(tables.written.rows);
   await db.end();
   await change('drop table written');
-}, 60_000);
+}, SLOW_MACHINE_MS);
 test('a preview says what the file and the house hold, and changes nothing', async () => {
   const { code, said } = run('restore', file);
   expect(code).toBe(0);
@@ -152,7 +154,7 @@ test('a preview says what the file and the house hold, and changes nothing', asy
   expect(said).toMatch(/This machine’s house holds: .*Harbour room/);
   expect(said).toContain('Nothing was changed.');
   expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
-}, 60_000);
+}, SLOW_MACHINE_MS);
 test('it is restored to the same rows in every table; what stood there is kept first', async () => {
   await change(
     'delete from photos',
@@ -167,7 +169,7 @@ test('it is restored to the same rows in every table; what stood there is kept f
   );
   const { url } = await up();
   expect(await counted(url(NAME))).toEqual(before);
-}, 120_000);
+}, SLOW_MACHINE_MS);
 test('to a minute: the backup, and what was changed after it, but not what came later', async () => {
   const at = join(folder, 'minute.sql.gz');
   expect(run('backup', at).code).toBe(0);
@@ -195,7 +197,7 @@ test('to a minute: the backup, and what was changed after it, but not what came 
   expect(run('restore', file, '--yes').code).toBe(0);
   const { url } = await up();
   expect(await counted(url(NAME))).toEqual(before);
-}, 240_000);
+}, SLOW_MACHINE_MS);
 test('sealed: nobody reads it without the passphrase, and a changed byte is seen', async () => {
   const sealed = join(folder, 'kept.sealed');
   const secret = { LIMNOS_BACKUP_PASSPHRASE: 'nine quiet kettles' };
@@ -220,14 +222,14 @@ test('sealed: nobody reads it without the passphrase, and a changed byte is seen
     code: 1,
     said: expect.stringMatching(/does not come back/),
   });
-}, 120_000);
+}, SLOW_MACHINE_MS);
 test('a stopped house is kept as well, in its own folder when none is named', async () => {
   await down();
   expect(run('backup').code).toBe(0);
   expect(readdirSync(join(folder, 'backups')).some((f) => f.startsWith('limnos-'))).toBe(true);
   expect(existsSync(join(folder, 'mariadb.json'))).toBe(false);
   await up();
-}, 60_000);
+}, SLOW_MACHINE_MS);
 test('the application makes one by the same program, and reads what it left', async () => {
   process.env.LIMNOS_DATA = folder;
   const pool = openPool(database?.url(NAME) ?? '');
@@ -243,7 +245,7 @@ test('the application makes one by the same program, and reads what it left', as
   expect(backups[0]?.holds?.sites).toContain('Harbour room');
   await pool.end();
   delete process.env.LIMNOS_DATA;
-}, 60_000);
+}, SLOW_MACHINE_MS);
 test('the application’s own account adds to the audit, and changes or takes away nothing of it', async () => {
   const owners = openPool(database?.url(NAME) ?? '');
   await keepAppendOnly(owners);
@@ -280,7 +282,7 @@ test('the application’s own account adds to the audit, and changes or takes aw
   await down();
   expect(run('restore', file, '--yes').code).toBe(0);
   await up();
-}, 120_000);
+}, SLOW_MACHINE_MS);
 test('what is no backup, or one of a newer program, or none at all, is said; nothing is changed', async () => {
   const other = join(folder, 'other.gz');
   writeFileSync(other, 'no gzip');
@@ -303,7 +305,7 @@ test('what is no backup, or one of a newer program, or none at all, is said; not
   });
   expect(run('restore')).toMatchObject({ code: 1, said: expect.stringMatching(/Which file/) });
   expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
-}, 60_000);
+}, SLOW_MACHINE_MS);
 
 test('a forgotten passphrase: a new one on the machine itself, for a lead by name; what was open ends', async () => {
   const url = database?.url(NAME) ?? '';

@@ -4,7 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
 import { tmpdir, totalmem } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { cleanEnv } from './prepare.mjs';
 
 /** A free port on loopback: the wished one when it is free. */
@@ -63,12 +63,35 @@ export async function answers(port, host = '127.0.0.1') {
   });
 }
 
+/** @throws with what a command said when it ended badly */
+function mustWork(done, what) {
+  if (done.status !== 0)
+    throw new Error(
+      `${what} could not be made: ${(done.stderr || done.stdout || String(done.error)).slice(-800)}`,
+    );
+}
 /** The folder of a server's data, made when it is not there yet. `user`: the one it runs as. */
 export function install(folder, user = process.getuid?.() === 0 ? 'root' : '') {
   const made = join(folder, '.made');
   const data = join(folder, 'mariadb');
   if (existsSync(made)) return data;
   rmSync(data, { recursive: true, force: true }); // half made by a killed run
+  const { LIMNOS_MADE_DATABASE: like } = process.env;
+  if (like) copyMade(like, data, user);
+  else makeData(data, user);
+  writeFileSync(made, new Date().toISOString());
+  return data;
+}
+/** For tests, which need dozens: a copy of one that was made and never started. */
+function copyMade(like, data, user) {
+  mkdirSync(dirname(data), { recursive: true });
+  mustWork(
+    spawnSync('cp', ['-a', like, data], { encoding: 'utf8' }),
+    'A copy of a database folder',
+  );
+  if (user && user !== 'root') spawnSync('chown', ['-R', user, data]);
+}
+function makeData(data, user) {
   mkdirSync(data, { recursive: true });
   // A server that starts sweeps its folder for short-lived files: one that several share would lose those of the others.
   const short = mkdtempSync(join(tmpdir(), 'limnos-'));
@@ -88,12 +111,7 @@ export function install(folder, user = process.getuid?.() === 0 ? 'root' : '') {
     { encoding: 'utf8', env: cleanEnv() },
   );
   rmSync(short, { recursive: true, force: true });
-  if (done.status !== 0)
-    throw new Error(
-      `The database folder could not be made: ${(done.stderr || done.stdout || String(done.error)).slice(-800)}`,
-    );
-  writeFileSync(made, new Date().toISOString());
-  return data;
+  mustWork(done, 'The database folder');
 }
 
 /** Ends a server that a killed run left behind on this very data folder; it is known by pid and command line. */
