@@ -102,210 +102,258 @@ const teaNames = async (): Promise<string[]> => {
   return rows.map((r) => String(r.name));
 };
 
-test('a running house is kept in one file that only its owner reads; nothing of it is changed', async () => {
-  const { code, said } = run('backup', file);
-  expect([code, said]).toEqual([0, expect.stringMatching(/The house is kept in .*kept\.sql\.gz/)]);
-  expect(said).toMatch(/restored into a database of its own: \d+ tables, \d+ rows, every checksum/);
-  expect(statSync(file).mode & 0o077).toBe(0);
-  expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
-  expect(Object.keys(before).length).toBeGreaterThan(20);
-  const note = JSON.parse(readFileSync(`${file}.json`, 'utf8'));
-  expect(note).toMatchObject({ faults: [], sealed: false, holds: { sites: expect.any(Array) } });
-  const rows = Object.fromEntries(
-    Object.entries(before).map(([name, text]) => [name, Number(text.split(' ')[0])]),
-  );
-  expect(
-    Object.fromEntries(
-      Object.entries(note.tables as Record<string, { rows: number }>).map(([n, t]) => [n, t.rows]),
-    ),
-  ).toEqual(rows);
-}, SLOW_MACHINE_MS);
-test('while somebody writes all the time, the file and its checksums are of one instant', async () => {
-  await change('create table written (n int primary key auto_increment, at bigint)');
-  const db = await mysql.createConnection(database?.url(NAME) ?? '');
-  let over = false;
-  const writing = (async () => {
-    for (let n = 0; !over; n++) await db.query('insert into written (at) values (?)', [n]);
-  })();
-  const at = join(folder, 'while.sql.gz');
-  const { code, said } = await new Promise<{ code: number | null; said: string }>((resolve) => {
-    const child = spawn(process.execPath, ['scripts/backup.mjs', at], {
-      env: { ...process.env, LIMNOS_DATA: folder },
+test(
+  'a running house is kept in one file that only its owner reads; nothing of it is changed',
+  async () => {
+    const { code, said } = run('backup', file);
+    expect([code, said]).toEqual([
+      0,
+      expect.stringMatching(/The house is kept in .*kept\.sql\.gz/),
+    ]);
+    expect(said).toMatch(
+      /restored into a database of its own: \d+ tables, \d+ rows, every checksum/,
+    );
+    expect(statSync(file).mode & 0o077).toBe(0);
+    expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
+    expect(Object.keys(before).length).toBeGreaterThan(20);
+    const note = JSON.parse(readFileSync(`${file}.json`, 'utf8'));
+    expect(note).toMatchObject({ faults: [], sealed: false, holds: { sites: expect.any(Array) } });
+    const rows = Object.fromEntries(
+      Object.entries(before).map(([name, text]) => [name, Number(text.split(' ')[0])]),
+    );
+    expect(
+      Object.fromEntries(
+        Object.entries(note.tables as Record<string, { rows: number }>).map(([n, t]) => [
+          n,
+          t.rows,
+        ]),
+      ),
+    ).toEqual(rows);
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'while somebody writes all the time, the file and its checksums are of one instant',
+  async () => {
+    await change('create table written (n int primary key auto_increment, at bigint)');
+    const db = await mysql.createConnection(database?.url(NAME) ?? '');
+    let over = false;
+    const writing = (async () => {
+      for (let n = 0; !over; n++) await db.query('insert into written (at) values (?)', [n]);
+    })();
+    const at = join(folder, 'while.sql.gz');
+    const { code, said } = await new Promise<{ code: number | null; said: string }>((resolve) => {
+      const child = spawn(process.execPath, ['scripts/backup.mjs', at], {
+        env: { ...process.env, LIMNOS_DATA: folder },
+      });
+      let text = '';
+      child.stdout.on('data', (d) => (text += d));
+      child.stderr.on('data', (d) => (text += d));
+      child.once('close', (status) => resolve({ code: status, said: text }));
     });
-    let text = '';
-    child.stdout.on('data', (d) => (text += d));
-    child.stderr.on('data', (d) => (text += d));
-    child.once('close', (status) => resolve({ code: status, said: text }));
-  });
-  over = true;
-  await writing;
-  expect([code, said]).toEqual([0, expect.stringContaining('every checksum the same')]);
-  const { tables } = JSON.parse(readFileSync(`${at}.json`, 'utf8'));
-  expect(tables.written.rows).toBeGreaterThan(0);
-  const [[last]] = await db.query<mysql.RowDataPacket[][]>('select count(*) as n from written');
-  expect(Number((last as unknown as { n: number }).n)).toBeGreaterThan(tables.written.rows);
-  await db.end();
-  await change('drop table written');
-}, SLOW_MACHINE_MS);
-test('a preview says what the file and the house hold, and changes nothing', async () => {
-  const { code, said } = run('restore', file);
-  expect(code).toBe(0);
-  expect(said).toMatch(/The backup of .* holds: .*Harbour room.*; \d+ people, \d+ teas/);
-  expect(said).toMatch(/This machine’s house holds: .*Harbour room/);
-  expect(said).toContain('Nothing was changed.');
-  expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
-}, SLOW_MACHINE_MS);
-test('it is restored to the same rows in every table; what stood there is kept first', async () => {
-  await change(
-    'delete from photos',
-    "update teas set name = 'spoilt'",
-    'create table left_over (n int)',
-  );
-  await down();
-  const { code, said } = run('restore', file, '--yes');
-  expect([code, said]).toEqual([0, expect.stringContaining('is back')]);
-  expect(readdirSync(join(folder, 'backups'))).toEqual(
-    expect.arrayContaining([expect.stringMatching(/^before-restore-.*\.sql\.gz$/)]),
-  );
-  const { url } = await up();
-  expect(await counted(url(NAME))).toEqual(before);
-}, SLOW_MACHINE_MS);
-test('to a minute: the backup, and what was changed after it, but not what came later', async () => {
-  const at = join(folder, 'minute.sql.gz');
-  expect(run('backup', at).code).toBe(0);
-  await change("update teas set name = 'renamed at noon'");
-  // The log of changes counts in seconds.
-  await new Promise((r) => setTimeout(r, 2100));
-  const noon = new Date();
-  await new Promise((r) => setTimeout(r, 1100));
-  await change("update teas set name = 'spoilt at one'", 'delete from photos');
-  const spoilt = await counted(database?.url(NAME) ?? '');
-  expect(run('restore', at, '--yes', '--until=yesterday').said).toMatch(/is no instant/);
-  expect(run('restore', at, '--yes', '--until=2020-01-01T00:00Z').said).toMatch(/an earlier one/);
-  await down();
-  const { code, said } = run('restore', at, '--yes', `--until=${noon.toISOString()}`);
-  expect([code, said]).toEqual([0, expect.stringContaining('is back')]);
-  await up();
-  expect(await teaNames()).toEqual(['renamed at noon']);
-  const now = await counted(database?.url(NAME) ?? '');
-  expect(now.photos).toBe(before.photos);
-  expect(now.photos).not.toBe(spoilt.photos);
-  // What came after the restore is another course: that backup's changes are not mixed with it.
-  await down();
-  const again = run('restore', at, '--yes', `--until=${new Date().toISOString()}`);
-  expect([again.code, again.said]).toEqual([1, expect.stringContaining('are not kept here')]);
-  expect(run('restore', file, '--yes').code).toBe(0);
-  const { url } = await up();
-  expect(await counted(url(NAME))).toEqual(before);
-}, SLOW_MACHINE_MS);
-test('sealed: nobody reads it without the passphrase, and a changed byte is seen', async () => {
-  const sealed = join(folder, 'kept.sealed');
-  const secret = { LIMNOS_BACKUP_PASSPHRASE: 'nine quiet kettles' };
-  expect(runWith(secret, 'backup', sealed).said).toContain('under the passphrase');
-  const bytes = readFileSync(sealed);
-  expect(bytes.includes(Buffer.from('limnos-backup'))).toBe(false);
-  expect(run('restore', sealed)).toMatchObject({
-    code: 1,
-    said: expect.stringMatching(/set LIMNOS_BACKUP_PASSPHRASE/),
-  });
-  expect(runWith({ LIMNOS_BACKUP_PASSPHRASE: 'another' }, 'restore', sealed)).toMatchObject({
-    code: 1,
-    said: expect.stringMatching(/another one, or the file was changed/),
-  });
-  expect(runWith(secret, 'restore', sealed)).toMatchObject({
-    code: 0,
-    said: expect.stringMatching(/Harbour room/),
-  });
-  bytes[bytes.length - 400] = (bytes[bytes.length - 400] ?? 0) ^ 1;
-  writeFileSync(sealed, bytes);
-  expect(runWith(secret, 'restore', sealed)).toMatchObject({
-    code: 1,
-    said: expect.stringMatching(/does not come back/),
-  });
-}, SLOW_MACHINE_MS);
-test('a stopped house is kept as well, in its own folder when none is named', async () => {
-  await down();
-  expect(run('backup').code).toBe(0);
-  expect(readdirSync(join(folder, 'backups')).some((f) => f.startsWith('limnos-'))).toBe(true);
-  expect(existsSync(join(folder, 'mariadb.json'))).toBe(false);
-  await up();
-}, SLOW_MACHINE_MS);
-test('the application makes one by the same program, and reads what it left', async () => {
-  process.env.LIMNOS_DATA = folder;
-  const pool = openPool(database?.url(NAME) ?? '');
-  const deps = { db: openDb(pool), now: () => Date.now(), work: null as never };
-  const place = backupPlaceOf(join(folder, 'backups'), 'scripts/backup.mjs', false);
-  const service = createBackupService(deps, place);
-  expect((await service.make()).running).toBe(true);
-  await service.settled();
-  const { running, failed, backups } = await service.state();
-  expect([running, failed]).toEqual([false, null]);
-  expect(backups[0]).toMatchObject({ faults: [], tables: Object.keys(before).length });
-  expect(backups[0]?.checked).toBeGreaterThan(backups[0]?.at ?? Infinity);
-  expect(backups[0]?.holds?.sites).toContain('Harbour room');
-  await pool.end();
-  delete process.env.LIMNOS_DATA;
-}, SLOW_MACHINE_MS);
-test('the application’s own account adds to the audit, and changes or takes away nothing of it', async () => {
-  const owners = openPool(database?.url(NAME) ?? '');
-  await keepAppendOnly(owners);
-  await keepAppendOnly(owners);
-  await owners.end();
-  const app = await mysql.createConnection(database?.appUrl(NAME) ?? '');
-  const add =
-    "insert into audit (id, at, kind, address, what) values (uuid(), now(), 'refused', '', '')";
-  await app.query(add);
-  for (const table of ['audit', 'changes'])
-    for (const statement of [
-      `update ${table} set at = now()`,
-      `delete from ${table}`,
-      `truncate table ${table}`,
-      `drop trigger ${table}_stays`,
-      `drop table ${table}`,
-      `alter table ${table} drop column at`,
-      `create or replace trigger ${table}_stays before delete on ${table} for each row set @n = 1`,
-    ])
-      await expect(app.query(statement)).rejects.toThrow(/only ever added to|denied/);
-  await app.query(add);
-  // What runs the house every day it may do.
-  await app.query('update teas set rev = rev');
-  await app.end();
-  // The guards come back with a backup, and are no hindrance to putting one in the place of the house.
-  const at = join(folder, 'guarded.sql.gz');
-  expect(run('backup', at).code).toBe(0);
-  await down();
-  expect(run('restore', at, '--yes').code).toBe(0);
-  await up();
-  const again = await mysql.createConnection(database?.appUrl(NAME) ?? '');
-  await expect(again.query('delete from audit')).rejects.toThrow(/only ever added to/);
-  await again.end();
-  await down();
-  expect(run('restore', file, '--yes').code).toBe(0);
-  await up();
-}, SLOW_MACHINE_MS);
-test('what is no backup, or one of a newer program, or none at all, is said; nothing is changed', async () => {
-  const other = join(folder, 'other.gz');
-  writeFileSync(other, 'no gzip');
-  expect(run('restore', other)).toMatchObject({
-    code: 1,
-    said: expect.stringMatching(/is no backup/),
-  });
-  writeFileSync(other, gzipSync('-- MariaDB dump\ncreate table x (n int);'));
-  expect(run('restore', other)).toMatchObject({
-    code: 1,
-    said: expect.stringMatching(/is no backup/),
-  });
-  writeFileSync(
-    other,
-    gzipSync('-- {"format":"limnos-backup","version":1,"at":"2026-01-01","migrations":9999}\n'),
-  );
-  expect(run('restore', other)).toMatchObject({
-    code: 1,
-    said: expect.stringMatching(/newer Limnos/),
-  });
-  expect(run('restore')).toMatchObject({ code: 1, said: expect.stringMatching(/Which file/) });
-  expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
-}, SLOW_MACHINE_MS);
+    over = true;
+    await writing;
+    expect([code, said]).toEqual([0, expect.stringContaining('every checksum the same')]);
+    const { tables } = JSON.parse(readFileSync(`${at}.json`, 'utf8'));
+    expect(tables.written.rows).toBeGreaterThan(0);
+    const [[last]] = await db.query<mysql.RowDataPacket[][]>('select count(*) as n from written');
+    expect(Number((last as unknown as { n: number }).n)).toBeGreaterThan(tables.written.rows);
+    await db.end();
+    await change('drop table written');
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'a preview says what the file and the house hold, and changes nothing',
+  async () => {
+    const { code, said } = run('restore', file);
+    expect(code).toBe(0);
+    expect(said).toMatch(/The backup of .* holds: .*Harbour room.*; \d+ people, \d+ teas/);
+    expect(said).toMatch(/This machine’s house holds: .*Harbour room/);
+    expect(said).toContain('Nothing was changed.');
+    expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'it is restored to the same rows in every table; what stood there is kept first',
+  async () => {
+    await change(
+      'delete from photos',
+      "update teas set name = 'spoilt'",
+      'create table left_over (n int)',
+    );
+    await down();
+    const { code, said } = run('restore', file, '--yes');
+    expect([code, said]).toEqual([0, expect.stringContaining('is back')]);
+    expect(readdirSync(join(folder, 'backups'))).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^before-restore-.*\.sql\.gz$/)]),
+    );
+    const { url } = await up();
+    expect(await counted(url(NAME))).toEqual(before);
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'to a minute: the backup, and what was changed after it, but not what came later',
+  async () => {
+    const at = join(folder, 'minute.sql.gz');
+    expect(run('backup', at).code).toBe(0);
+    await change("update teas set name = 'renamed at noon'");
+    // The log of changes counts in seconds.
+    await new Promise((r) => setTimeout(r, 2100));
+    const noon = new Date();
+    await new Promise((r) => setTimeout(r, 1100));
+    await change("update teas set name = 'spoilt at one'", 'delete from photos');
+    const spoilt = await counted(database?.url(NAME) ?? '');
+    expect(run('restore', at, '--yes', '--until=yesterday').said).toMatch(/is no instant/);
+    expect(run('restore', at, '--yes', '--until=2020-01-01T00:00Z').said).toMatch(/an earlier one/);
+    await down();
+    const { code, said } = run('restore', at, '--yes', `--until=${noon.toISOString()}`);
+    expect([code, said]).toEqual([0, expect.stringContaining('is back')]);
+    await up();
+    expect(await teaNames()).toEqual(['renamed at noon']);
+    const now = await counted(database?.url(NAME) ?? '');
+    expect(now.photos).toBe(before.photos);
+    expect(now.photos).not.toBe(spoilt.photos);
+    // What came after the restore is another course: that backup's changes are not mixed with it.
+    await down();
+    const again = run('restore', at, '--yes', `--until=${new Date().toISOString()}`);
+    expect([again.code, again.said]).toEqual([1, expect.stringContaining('are not kept here')]);
+    expect(run('restore', file, '--yes').code).toBe(0);
+    const { url } = await up();
+    expect(await counted(url(NAME))).toEqual(before);
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'sealed: nobody reads it without the passphrase, and a changed byte is seen',
+  async () => {
+    const sealed = join(folder, 'kept.sealed');
+    const secret = { LIMNOS_BACKUP_PASSPHRASE: 'nine quiet kettles' };
+    expect(runWith(secret, 'backup', sealed).said).toContain('under the passphrase');
+    const bytes = readFileSync(sealed);
+    expect(bytes.includes(Buffer.from('limnos-backup'))).toBe(false);
+    expect(run('restore', sealed)).toMatchObject({
+      code: 1,
+      said: expect.stringMatching(/set LIMNOS_BACKUP_PASSPHRASE/),
+    });
+    expect(runWith({ LIMNOS_BACKUP_PASSPHRASE: 'another' }, 'restore', sealed)).toMatchObject({
+      code: 1,
+      said: expect.stringMatching(/another one, or the file was changed/),
+    });
+    expect(runWith(secret, 'restore', sealed)).toMatchObject({
+      code: 0,
+      said: expect.stringMatching(/Harbour room/),
+    });
+    bytes[bytes.length - 400] = (bytes[bytes.length - 400] ?? 0) ^ 1;
+    writeFileSync(sealed, bytes);
+    expect(runWith(secret, 'restore', sealed)).toMatchObject({
+      code: 1,
+      said: expect.stringMatching(/does not come back/),
+    });
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'a stopped house is kept as well, in its own folder when none is named',
+  async () => {
+    await down();
+    expect(run('backup').code).toBe(0);
+    expect(readdirSync(join(folder, 'backups')).some((f) => f.startsWith('limnos-'))).toBe(true);
+    expect(existsSync(join(folder, 'mariadb.json'))).toBe(false);
+    await up();
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'the application makes one by the same program, and reads what it left',
+  async () => {
+    process.env.LIMNOS_DATA = folder;
+    const pool = openPool(database?.url(NAME) ?? '');
+    const deps = { db: openDb(pool), now: () => Date.now(), work: null as never };
+    const place = backupPlaceOf(join(folder, 'backups'), 'scripts/backup.mjs', false);
+    const service = createBackupService(deps, place);
+    expect((await service.make()).running).toBe(true);
+    await service.settled();
+    const { running, failed, backups } = await service.state();
+    expect([running, failed]).toEqual([false, null]);
+    expect(backups[0]).toMatchObject({ faults: [], tables: Object.keys(before).length });
+    expect(backups[0]?.checked).toBeGreaterThan(backups[0]?.at ?? Infinity);
+    expect(backups[0]?.holds?.sites).toContain('Harbour room');
+    await pool.end();
+    delete process.env.LIMNOS_DATA;
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'the application’s own account adds to the audit, and changes or takes away nothing of it',
+  async () => {
+    const owners = openPool(database?.url(NAME) ?? '');
+    await keepAppendOnly(owners);
+    await keepAppendOnly(owners);
+    await owners.end();
+    const app = await mysql.createConnection(database?.appUrl(NAME) ?? '');
+    const add =
+      "insert into audit (id, at, kind, address, what) values (uuid(), now(), 'refused', '', '')";
+    await app.query(add);
+    for (const table of ['audit', 'changes'])
+      for (const statement of [
+        `update ${table} set at = now()`,
+        `delete from ${table}`,
+        `truncate table ${table}`,
+        `drop trigger ${table}_stays`,
+        `drop table ${table}`,
+        `alter table ${table} drop column at`,
+        `create or replace trigger ${table}_stays before delete on ${table} for each row set @n = 1`,
+      ])
+        await expect(app.query(statement)).rejects.toThrow(/only ever added to|denied/);
+    await app.query(add);
+    // What runs the house every day it may do.
+    await app.query('update teas set rev = rev');
+    await app.end();
+    // The guards come back with a backup, and are no hindrance to putting one in the place of the house.
+    const at = join(folder, 'guarded.sql.gz');
+    expect(run('backup', at).code).toBe(0);
+    await down();
+    expect(run('restore', at, '--yes').code).toBe(0);
+    await up();
+    const again = await mysql.createConnection(database?.appUrl(NAME) ?? '');
+    await expect(again.query('delete from audit')).rejects.toThrow(/only ever added to/);
+    await again.end();
+    await down();
+    expect(run('restore', file, '--yes').code).toBe(0);
+    await up();
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'what is no backup, or one of a newer program, or none at all, is said; nothing is changed',
+  async () => {
+    const other = join(folder, 'other.gz');
+    writeFileSync(other, 'no gzip');
+    expect(run('restore', other)).toMatchObject({
+      code: 1,
+      said: expect.stringMatching(/is no backup/),
+    });
+    writeFileSync(other, gzipSync('-- MariaDB dump\ncreate table x (n int);'));
+    expect(run('restore', other)).toMatchObject({
+      code: 1,
+      said: expect.stringMatching(/is no backup/),
+    });
+    writeFileSync(
+      other,
+      gzipSync('-- {"format":"limnos-backup","version":1,"at":"2026-01-01","migrations":9999}\n'),
+    );
+    expect(run('restore', other)).toMatchObject({
+      code: 1,
+      said: expect.stringMatching(/newer Limnos/),
+    });
+    expect(run('restore')).toMatchObject({ code: 1, said: expect.stringMatching(/Which file/) });
+    expect(await counted(database?.url(NAME) ?? '')).toEqual(before);
+  },
+  SLOW_MACHINE_MS,
+);
 
 test('a forgotten passphrase: a new one on the machine itself, for a lead by name; what was open ends', async () => {
   const url = database?.url(NAME) ?? '';
