@@ -40,9 +40,7 @@ const SECOND_MS = 1000;
 /**
  * The whole second that an instant is in: steeps that are counted from whole seconds all change their figure at one
  * moment, and a bar of twelve is drawn once a second, not twelve times. Never before `notBefore`, ms.
- * @example
- * wholeSecond(1_760_000_000_900); // 1_760_000_000_000
- * wholeSecond(1_760_000_000_900, 1_760_000_000_250); // 1_760_000_000_250
+ * @example wholeSecond(1_760_000_000_900, 1_760_000_000_250) // 1_760_000_000_250
  */
 export const wholeSecond = (at: number, notBefore = -Infinity): EpochMs =>
   epochMs(Math.max(Math.floor(at / SECOND_MS) * SECOND_MS, notBefore));

@@ -16,6 +16,7 @@ import {
   iceForWarmStart,
   inHours,
   keepingOf,
+  liquorAlong,
   type Kept,
   labelTime,
   mendGlass,
@@ -234,6 +235,37 @@ describe('keeping', () => {
         keepingOf(kept({ readings }), { ...USUAL_LIMITS, keepHours: 48 }).discardAt,
       ).toBeLessThanOrEqual(one.discardAt);
     }
+  });
+  test('it ends when its minutes, counted one by one, say so', () => {
+    const random = seeded(20_261_201);
+    const ends: string[] = [];
+    for (let i = 0; i < 300; i++) {
+      const readings = Array.from({ length: Math.floor(random() * 6) }, (_, n) =>
+        read(n * 9 + 8 * random(), 2 + (random() < 0.3 ? 14 : 4) * random()),
+      );
+      const leaves = random() * 60;
+      const batch = kept({
+        ...{ readings, start: celsius(3 + 20 * random()), fridge: celsius(2 + 4.5 * random()) },
+        liftAt: after(4 + 20 * random()),
+        out:
+          random() < 0.3
+            ? [{ from: after(leaves), to: after(leaves + 3 * random()), air: celsius(21) }]
+            : [],
+      });
+      let [warm, age, wasCold] = [0, 0, false];
+      const end = liquorAlong(batch, USUAL_LIMITS, after(200), 1).find(({ at, liquor }, n) => {
+        wasCold ||= liquor <= USUAL_LIMITS.limit;
+        const counts = wasCold || n >= USUAL_LIMITS.coolHours * 60;
+        if (counts && liquor > USUAL_LIMITS.limit) warm += 1;
+        if (at - 60_000 >= batch.liftAt) age += ageOfMinute(liquor, USUAL_LIMITS.limit);
+        return warm >= USUAL_LIMITS.warmHours * 60 || age >= USUAL_LIMITS.keepHours * 60;
+      });
+      const found = keepingOf(batch, USUAL_LIMITS);
+      expect([i, found.discardAt, found.warmMinutes]).toEqual([i, end?.at, warm]);
+      ends.push(found.because);
+    }
+    // Every kind of end was among them.
+    expect([...new Set(ends)].sort()).toEqual(['aged', 'keep', 'warm']);
   });
   test('labels say the quarter of an hour before', () => {
     expect(labelTime(epochMs(Date.UTC(2026, 4, 8, 7, 59)))).toBe(Date.UTC(2026, 4, 8, 7, 45));

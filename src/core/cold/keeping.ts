@@ -181,28 +181,57 @@ export function liquorAlong(
     .map(({ ends, air, liquor }) => ({ at: ends, air, liquor }));
 }
 
-/** Walks the minutes until it is thrown out. `held`: the air after the last reading. */
+/** From when on the air around it stays as it is: after the last reading, back in the fridge. */
+function airSettles({ startAt, readings, out = [] }: Kept): number {
+  const last = readings.at(-1)?.at ?? startAt;
+  return out.reduce((until, { to }) => Math.max(until, to ?? Infinity), last as number);
+}
+/** What the minutes so far come to. */
+type Counted = {
+  warm: number;
+  /** Minutes since lift, and their age in minutes at the limit. */
+  sinceLift: number;
+  age: number;
+  coldAt: EpochMs | null;
+};
+const ended = (discardAt: EpochMs, { age, sinceLift, warm, coldAt }: Counted) => ({
+  discardAt,
+  because: age - sinceLift > 0.5 ? ('aged' as const) : ('keep' as const),
+  ...{ coldAt, warm },
+});
+/** Cold liquor in cold air that stays so: each minute from lift ages it by one, and nothing else can end it. */
+function endOfSteady(from: EpochMs, liftAt: EpochMs, keep: number, counted: Counted) {
+  const untilLift = Math.max(0, Math.ceil((liftAt - from) / MINUTE_MS));
+  const left = Math.ceil(keep - counted.age);
+  return ended(epochMs(from + (untilLift + left) * MINUTE_MS), counted);
+}
+
+/** Walks the minutes until it is thrown out, or until nothing changes any more. `held`: the air after the last reading. */
 function walk(kept: Kept, limits: KeepingLimits, held: Celsius | null) {
   const most = limits.warmHours * MINUTES_AN_HOUR;
   const keep = limits.keepHours * MINUTES_AN_HOUR;
-  let [warm, age, sinceLift] = [0, 0, 0];
-  let coldAt: EpochMs | null = null;
+  const settles = airSettles(kept);
+  const counted: Counted = { warm: 0, sinceLift: 0, age: 0, coldAt: null };
   const next = minutesOf(kept, limits, held);
   for (let n = 1; ; n++) {
-    const { begins, ends, liquor } = next();
+    const { begins, ends, air, liquor } = next();
     const cold = liquor <= limits.limit;
-    if (cold) coldAt ??= ends;
-    const counts = coldAt !== null || n > limits.coolHours * MINUTES_AN_HOUR;
-    if (!cold && counts) warm += 1;
+    if (cold) counted.coldAt ??= ends;
+    const counts = counted.coldAt !== null || n > limits.coolHours * MINUTES_AN_HOUR;
+    if (!cold && counts) counted.warm += 1;
     if (begins >= kept.liftAt) {
-      age += ageOfMinute(liquor, limits.limit);
-      sinceLift += 1;
+      counted.age += ageOfMinute(liquor, limits.limit);
+      counted.sinceLift += 1;
     }
-    if (warm >= most) return { discardAt: ends, because: 'warm' as const, coldAt, warm };
-    if (age >= keep) {
-      const because = age - sinceLift > 0.5 ? ('aged' as const) : ('keep' as const);
-      return { discardAt: ends, because, coldAt, warm };
-    }
+    if (counted.warm >= most)
+      return {
+        discardAt: ends,
+        because: 'warm' as const,
+        ...{ coldAt: counted.coldAt, warm: counted.warm },
+      };
+    if (counted.age >= keep) return ended(ends, counted);
+    if (cold && air <= limits.limit && begins >= settles)
+      return endOfSteady(ends, kept.liftAt, keep, counted);
   }
 }
 
