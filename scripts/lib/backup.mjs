@@ -1,5 +1,6 @@
 // A house in one file: a line that says what it is, its records as SQL, and a line with the rows and the checksum of
 // every table, all packed, and sealed when there is a passphrase. Pictures and settings are records.
+import { once } from 'node:events';
 import { readFileSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline';
@@ -75,6 +76,17 @@ function watchFirstTable(begun) {
 }
 
 /**
+ * Passes all of `from` on `through` something into `to`, which stays open. Resolves when the last byte is in it: a program
+ * that has ended may have said more than a slow packer has taken yet.
+ * @returns {Promise<void>}
+ */
+export async function passOn(from, through, to) {
+  const passed = once(through, 'end');
+  from.pipe(through).pipe(to, { end: false });
+  await passed;
+}
+
+/**
  * Writes the records as they stand at one instant, while the house runs on. The file is whole or not there.
  * `history`: the name of the log of changes that the place in it belongs to.
  */
@@ -106,8 +118,10 @@ export async function writeBackup(
     const text = new PassThrough();
     text.write(`-- ${JSON.stringify(head)}\n`);
     /** @type {Promise<void>} */
+    let passedOn = Promise.resolve();
+    /** @type {Promise<void>} */
     const begun = new Promise((resolve) => {
-      child.stdout.pipe(watchFirstTable(resolve)).pipe(text, { end: false });
+      passedOn = passOn(child.stdout, watchFirstTable(resolve), text);
       setTimeout(resolve, HOLD_MS).unref();
       ended.catch(() => resolve());
     });
@@ -116,7 +130,7 @@ export async function writeBackup(
       return countTables(one.counting);
     });
     const [tables] = await Promise.all([
-      Promise.all([counted, ended]).then(([found]) => {
+      Promise.all([counted, ended, passedOn]).then(([found]) => {
         text.end(`-- ${JSON.stringify({ tables: found })}\n`);
         return found;
       }),
