@@ -90,22 +90,23 @@ const hashed = (contents: readonly (string | Buffer)[]): string => {
   for (const content of contents) hash.update(content);
   return hash.digest('hex').slice(0, 16);
 };
-const migrationsHash = (): string =>
-  hashed(
-    readdirSync(MIGRATIONS)
-      .filter((file) => file.endsWith('.sql'))
-      .map((file) => readFileSync(join(MIGRATIONS, file))),
-  );
+/** A name for the migrations as they are now; read once a file of tests, not once a house. */
+const MIGRATIONS_NAME = hashed(
+  readdirSync(MIGRATIONS)
+    .filter((file) => file.endsWith('.sql'))
+    .map((file) => readFileSync(join(MIGRATIONS, file))),
+);
 
 /** The tables as the migrations leave them, with no row; the migrations themselves have a test of their own. */
 async function migrated(root: Connection): Promise<string> {
-  return madeOnce(root, `limnos_migrated_${migrationsHash()}`, async () => {
+  const name = `limnos_migrated_${MIGRATIONS_NAME}`;
+  return madeOnce(root, name, async () => {
     const made = await blankDatabase();
     const pool = openPool(made.url);
     await migrateDb(pool, openDb(pool), MIGRATIONS);
     await pool.end();
     // Migrated elsewhere first: migrations that fail take no name.
-    await makeLike(root, `limnos_migrated_${migrationsHash()}`, made.name);
+    await makeLike(root, name, made.name);
     await made.close();
   });
 }
@@ -132,7 +133,7 @@ export async function templateOf(
 /** A database of the tables that nobody uses, for as long as `root` is connected. */
 async function takeFree(root: Connection): Promise<string> {
   for (let n = 1; ; n++) {
-    const name = `limnos_p_${migrationsHash()}_${n}`;
+    const name = `limnos_p_${MIGRATIONS_NAME}_${n}`;
     const [[got]] = await root.query<Rows>('select get_lock(?, 0) as mine', [name]);
     if (got?.mine !== 1) continue;
     if (!(await there(root, name))) await makeLike(root, name, await migrated(root));
