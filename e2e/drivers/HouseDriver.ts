@@ -1,4 +1,4 @@
-import { expect, type Locator } from '@playwright/test';
+import { expect, type Locator, type Request } from '@playwright/test';
 import { Hands } from './Hands';
 
 /** Who is here, and where on the page: sign-in and the places. */
@@ -85,6 +85,25 @@ export class HouseDriver extends Hands {
     await link.click();
     // Until the place has been fetched, the one before stands with its own links.
     await expect(link).toHaveAttribute('aria-current', 'page');
+  }
+  /** The event stream does not get through to this page, as behind a proxy that holds it back. */
+  losesStream(): Promise<unknown> {
+    return this.cutOff('**/api/live*');
+  }
+  /** From now on nothing of `path` gets through to this page. */
+  cutOff(path: string): Promise<unknown> {
+    return this.page.route(path, (route) => route.abort());
+  }
+  /** How often this page asks the server for `path` while so long goes by, ms. */
+  async readingsWithin(path: string, ms: number): Promise<number> {
+    let readings = 0;
+    const count = (request: Request) => {
+      if (new URL(request.url()).pathname === path) readings += 1;
+    };
+    this.page.on('request', count);
+    await this.page.waitForTimeout(ms);
+    this.page.off('request', count);
+    return readings;
   }
   /** From now on the server's answer to `path` waits. @returns what lets it through and waits until it is here */
   async holdAnswer(path: string): Promise<() => Promise<void>> {

@@ -187,7 +187,7 @@ test('a reading of the bar older than the pull does not take the judge’s marks
 }) => {
   const bar = new BarDriver(house.page);
   // Nothing is told to this page: it asks, every few seconds.
-  await house.page.route('**/api/live*', (r) => r.abort());
+  await house.losesStream();
   await house.signIn(PEOPLE.brewer);
   await bar.standsSince(230, { tea: 'Tolvane Amber', vessel: 'White pot' });
   // One reading is taken before the pull and arrives well after it.

@@ -1,5 +1,5 @@
 import { BarDriver } from '../drivers/BarDriver';
-import { PEOPLE, test } from '../fixtures/shop';
+import { expect, PEOPLE, test } from '../fixtures/shop';
 
 test('a new site like another: its name and height are typed, and its first pot is steeping', async ({
   house,
@@ -18,6 +18,42 @@ test('a new site like another: its name and height are typed, and its first pot 
   await house.expectSaid('Nothing on the bar.');
   await new BarDriver(house.page).start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
   await house.expectAllSaved();
+});
+
+test('a new site has its vessels at once where the event stream does not get through', async ({
+  house,
+}) => {
+  await house.losesStream();
+  await house.signIn(PEOPLE.lead);
+  await house.goTo('House');
+  await house.press('New site');
+  await house.choose('Begin with', 'the vessels, kettles, hours and limits of Harbour room');
+  await house.type('Name', 'Quay kiosk', { exact: true });
+  await house.type('Altitude', '40');
+  await house.press('Save the site');
+  await house.expectThere('cell', 'Quay kiosk', { exact: true });
+  await house.changeTo(/Quay kiosk/, PEOPLE.lead);
+  await new BarDriver(house.page).start({ tea: 'Marrowick Broken', vessel: 'Grey pot' });
+  await house.expectAllSaved();
+});
+
+test('a tablet that goes from a busy site to a quiet one reads the quiet one’s bar, and not for ever', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  const bar = new BarDriver(house.page);
+  // So much was told to the pages of this site that the other's numbers are all below.
+  for (const [tea, vessel] of [
+    ['Marrowick Broken', 'Grey pot'],
+    ['Sennet Hollow', 'Release steeper'],
+    ['Tolvane Amber', 'Glass pot'],
+  ] as const)
+    await bar.standsSince(20, { tea, vessel });
+  await house.expectAllSaved();
+  await house.changeTo(/Ridge hut/, PEOPLE.lead);
+  await house.expectSaid('Nothing on the bar.');
+  const readings = await house.readingsWithin('/api/bar', 3000);
+  expect(readings).toBeLessThan(3);
 });
 
 test('a site that reads twelve hours and the month first: the clock, the log and the hours say it so', async ({

@@ -287,6 +287,29 @@ test('a shared tablet locks: a steep is lifted as the tablet’s, the rest asks 
   await house.expectAllSaved();
 });
 
+test('a locked tablet that is carried to another site and unlocked there shows that site’s bar alone', async ({
+  house,
+  tablet,
+}) => {
+  const bar = new BarDriver(house.page);
+  const left = new HouseDriver(await tablet());
+  await house.signIn(PEOPLE.other);
+  await house.expectSaid('Nothing on the bar.');
+  await house.page.keyboard.press('l');
+  await house.press(/^Locked/);
+  await house.press(/^Ridge hut/);
+  await house.pick(PEOPLE.other.name);
+  await house.enterSecret(PEOPLE.other.secret);
+  await house.expectSaid('Nothing on the bar.');
+  // From here on it knows only what the event stream says.
+  await house.cutOff('**/api/bar');
+  await left.signIn(PEOPLE.brewer);
+  await new BarDriver(left.page).began(20, { tea: 'Sennet Hollow', vessel: 'Grey pot' });
+  await bar.began(20, { tea: 'Tolvane Amber', vessel: 'Iron pot' });
+  await bar.expectOnBar('Tolvane Amber');
+  await bar.expectPlaces(1);
+});
+
 test('a scanner that types opens the card in every place, and its letters do nothing else', async ({
   house,
 }) => {

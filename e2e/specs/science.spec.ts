@@ -252,7 +252,7 @@ test('two leads at the versions: the second is told and goes on; a replaced tria
 
   await made('trial', 4, 'First try');
   // This page does not hear of the second before its own.
-  await page.route('**/api/live*', (r) => r.abort());
+  await house.losesStream();
   await page.reload();
   const take = page.getByRole('button', { name: 'Make it the house recipe' });
   await expect(take).toBeVisible();

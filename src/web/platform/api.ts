@@ -38,7 +38,7 @@ const baseQuery: BaseQueryFn<Call, unknown, ApiFailure> = async (call, api, extr
 };
 
 /** What a query provides and a mutation makes stale. */
-const TAGS = [
+export const TAGS = [
   'House',
   'Book',
   'Shelf',

@@ -7,16 +7,24 @@ import { cameBack, reached, wentAway } from './outbox/outbox';
 
 // The server's event stream. While it is closed the bar is read every few seconds instead.
 
-type Live = { readonly on: boolean; readonly seq: number };
+type Live = {
+  readonly on: boolean;
+  /** The number of what was heard last. Each site counts its own; 0: nothing was heard of this site yet. */
+  readonly seq: number;
+};
+const CLOSED: Live = { on: false, seq: 0 };
 const slice = createSlice({
   name: 'live',
-  initialState: { on: false, seq: 0 } as Live,
+  initialState: CLOSED,
   reducers: {
     liveOn: (s, { payload }: PayloadAction<boolean>) => ({ ...s, on: payload }),
-    heard: (s, { payload }: PayloadAction<number>) => ({ ...s, seq: Math.max(s.seq, payload) }),
+    // A lower number than before: the records were put back to an earlier day, and count from there.
+    heard: (s, { payload }: PayloadAction<number>) => ({ ...s, seq: payload }),
+    /** Whoever signs in next may be at another site. */
+    liveClosed: () => CLOSED,
   },
 });
-const { liveOn, heard } = slice.actions;
+const { liveOn, heard, liveClosed } = slice.actions;
 export const liveReducer = slice.reducer;
 
 /** Nothing for so long, not even a beat: the wire is dead though it looks open, ms. */
@@ -24,12 +32,12 @@ const SILENT_MS = 13_000;
 /** A stream that the browser has given up is opened anew after this, ms. */
 const AGAIN_MS = 2000;
 
-/** What is done with each event; `fresh`: what happened before the stream opened is read once. */
+/** What is done with each event; `opened`: the stream is there, and says what has happened after `seq`. */
 export type LiveHandlers = {
   readonly [K in Exclude<LiveEvent['kind'], 'hello'>]: (
     event: Extract<LiveEvent, { kind: K }>,
   ) => void;
-} & { readonly fresh: () => void };
+} & { readonly opened: (seq: number) => void };
 /** Opens the stream and keeps it open. @returns what closes it */
 export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
   let source: EventSource | null = null;
@@ -64,12 +72,12 @@ export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
         }
       });
     on('hello', ({ seq }) => {
-      const fresh = last === 0;
-      last = Math.max(last, seq);
+      const isFirst = last === 0;
+      last = seq;
       dispatch(liveOn(true));
       dispatch(cameBack());
-      dispatch(heard(last));
-      if (fresh) handlers.fresh();
+      dispatch(heard(seq));
+      if (isFirst) handlers.opened(seq);
     });
     on('brew', handlers.brew);
     on('queue', handlers.queue);
@@ -91,7 +99,7 @@ export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
     over = true;
     clearTimeout(silence);
     source?.close();
-    dispatch(liveOn(false));
+    dispatch(liveClosed());
   };
 }
 

@@ -1,4 +1,4 @@
-import type { House } from '#contracts/sites';
+import type { House, Session } from '#contracts/sites';
 import { batchWrites } from '../entities/batches/writes';
 import { brewsApi } from '../entities/brews/api';
 import { brewWrites } from '../entities/brews/writes';
@@ -6,7 +6,7 @@ import { peopleApi } from '../entities/people/api';
 import { lockWrites } from '../entities/people/lockWrite';
 import { tastingWrites } from '../entities/tastings/writes';
 import { trainingWrites } from '../entities/training/writes';
-import { api } from '../platform/api';
+import { api, TAGS } from '../platform/api';
 import type { Send } from '../platform/dispatch';
 import { listeners } from '../platform/listeners';
 import { setUpOutbox, signedInAgain, woken } from '../platform/outbox/outbox';
@@ -16,9 +16,11 @@ import { forgetHere } from '../platform/storage';
 import { keepForOffline } from './offlineCache';
 
 type ApiState = Parameters<ReturnType<typeof peopleApi.endpoints.house.select>>[0];
+const sessionIn = (state: unknown): Session | null =>
+  peopleApi.endpoints.house.select()(state as ApiState).data?.session ?? null;
 /** Who is at this device, as the server last said; null: nobody. */
 function whoIsHere(state: unknown): Maker | null {
-  const session = peopleApi.endpoints.house.select()(state as ApiState).data?.session;
+  const session = sessionIn(state);
   return session
     ? { personId: session.personId, name: session.name, device: session.lockedAs }
     : null;
@@ -55,7 +57,10 @@ export function setUp(): void {
   const { signIn, house } = peopleApi.endpoints;
   listeners.startListening({
     matcher: signIn.matchFulfilled,
-    effect: (_action, { dispatch }) => {
+    effect: ({ payload }, { dispatch, getState }) => {
+      // A tablet that was only locked has heard all that happened meanwhile; any other has read of another time or site.
+      if (sessionIn(getState())?.site.id !== payload.site.id)
+        dispatch(api.util.invalidateTags([...TAGS]));
       // Whoever signs in is at the tablet, and what waits for them is sent.
       dispatch(settingsChanged({ locked: false }));
       dispatch(signedInAgain());

@@ -1,17 +1,27 @@
 import { useEffect } from 'react';
+import { brewsApi } from '../entities/brews/api';
 import { brewSaved, ordersSaved } from '../entities/brews/barCache';
+import { useSession } from '../entities/people/session';
 import { api } from '../platform/api';
 import { openLive } from '../platform/live';
-import { useAppDispatch } from '../platform/store';
+import { store, useAppDispatch } from '../platform/store';
 
-/** Hears what others do for as long as somebody is signed in here. */
+/** All that events tell of, and training, which none tells of. */
+const ALL = ['Bar', 'Log', 'Book', 'Shelf', 'House', 'Table', 'Cold', 'Training'] as const;
+const selectBar = brewsApi.endpoints.bar.select();
+
+/** Hears what others do at this site for as long as somebody is signed in here. */
 export function useLiveEvents(): void {
   const dispatch = useAppDispatch();
+  const siteId = useSession().site.id;
   useEffect(() => {
     const reread = (...tags: Parameters<typeof api.util.invalidateTags>[0]) =>
       dispatch(api.util.invalidateTags(tags));
     return openLive(dispatch, {
-      fresh: () => reread('Bar', 'Cold', 'Training'),
+      opened: (seq) => {
+        // What happened between the first readings and now was told to nobody here.
+        if (selectBar(store.getState()).data?.seq !== seq) reread(...ALL);
+      },
       brew: ({ brew }) => {
         dispatch(brewSaved(brew));
         reread('Log');
@@ -22,7 +32,8 @@ export function useLiveEvents(): void {
       table: () => reread('Table'),
       batch: () => reread('Cold'),
       records: () => reread('Book', 'Shelf', 'House'),
-      reread: () => reread('Bar', 'Log', 'Book', 'Shelf', 'House', 'Table', 'Cold'),
+      reread: () => reread(...ALL),
     });
-  }, [dispatch]);
+    // The stream is one site's: whoever signs in at another hears that one.
+  }, [dispatch, siteId]);
 }

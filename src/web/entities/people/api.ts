@@ -59,7 +59,8 @@ export const peopleApi = api.injectEndpoints({
     }),
     addSite: build.mutation<Site, BodyOf<typeof addSite>>({
       query: (body) => ({ url: ROUTES.addSite.path, method: 'POST', body }),
-      invalidatesTags: ['House', 'People'],
+      // Its vessels and kettles may be copies of another site's.
+      invalidatesTags: ['House', 'People', 'Shelf'],
     }),
     changeFilter: build.mutation<Site, { siteId: string; changed: string }>({
       query: ({ siteId, changed }) => ({
