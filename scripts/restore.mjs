@@ -1,5 +1,6 @@
 // npm run restore -- file: shows what a backup holds beside what the house holds, and changes nothing.
-//   --yes                        puts it in the place of the house; what is there is backed up first. Not while it runs
+//   --yes                        puts it in the place of the house; what is there is backed up and checked first. Not while
+//                                it runs
 //   --until=2026-01-31T14:30Z    and does again what was changed after it, up to that minute
 // LIMNOS_BACKUP_PASSPHRASE opens a sealed file.
 import { mkdirSync } from 'node:fs';
@@ -103,8 +104,16 @@ try {
     const kept = join(folder, 'backups', backupName(now, passphrase !== '', 'before-restore'));
     mkdirSync(join(folder, 'backups'), { recursive: true, mode: 0o700 });
     await writeBackup(at, NAME, kept, { instant: now, passphrase });
+    // The records go only when there is something to put back.
+    const { faults } = await checkBackup(kept, { passphrase }).catch((e) => ({
+      faults: [e.message],
+    }));
+    if (faults.length > 0)
+      throw new Error(
+        `its copy ${kept} does not come back as it was: ${faults.join('; ')}. Nothing was changed.`,
+      );
     before = kept;
-    say(`The house as it was is kept in ${before}.`);
+    say(`The house as it was is kept in ${before}, and comes back from there.`);
   }
   await putIn(file);
   const faults = differences(check.found, await countTables(db));

@@ -195,6 +195,29 @@ test(
   SLOW_MACHINE_MS,
 );
 test(
+  'where the copy of the house as it was does not come back, nothing is changed',
+  async () => {
+    await down();
+    // Writes everything out but the pictures, as a full disk or a faulty program might.
+    const programs = mkdtempSync(join(tmpdir(), 'limnos-programs-'));
+    const { stdout: real } = spawnSync('which', ['mariadb-dump'], { encoding: 'utf8' });
+    writeFileSync(
+      join(programs, 'mariadb-dump'),
+      `#!/bin/sh\n${real.trim()} "$@" | sed '/^INSERT INTO .photos. /,/;$/d'\n`,
+      { mode: 0o755 },
+    );
+    const PATH = `${programs}:${process.env.PATH ?? ''}`;
+    const { code, said } = runWith({ PATH }, 'restore', file, '--yes');
+    rmSync(programs, { recursive: true, force: true });
+    expect(code).toBe(1);
+    expect(said).toMatch(/does not come back as it was: photos has 0 rows instead of 1/);
+    expect(said).toContain('Nothing was changed.');
+    const { url } = await up();
+    expect(await counted(url(NAME))).toEqual(before);
+  },
+  SLOW_MACHINE_MS,
+);
+test(
   'to a minute: the backup, and what was changed after it, but not what came later',
   async () => {
     const at = join(folder, 'minute.sql.gz');
