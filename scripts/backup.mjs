@@ -1,7 +1,7 @@
 // npm run backup [-- file]: the house in one file, while it runs or not, and restored once to see that it comes back.
 //   --demo          the demo's
 //   --keep=7,5,12   afterwards older ones go, but for the newest of so many days, weeks and months
-// LIMNOS_BACKUP_PASSPHRASE seals the file.
+// LIMNOS_BACKUP_PASSPHRASE seals the file. LIMNOS_KEEPER_DATABASE_URL: of a database that Limnos did not start.
 import { mkdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { writeBackup } from './lib/backup.mjs';
@@ -46,7 +46,7 @@ try {
     writeBackup(at.keeper, house.name, file, {
       instant,
       passphrase,
-      history: historyOf(house.folder),
+      history: house.elsewhere ? '' : historyOf(house.folder),
     }),
   );
   const note = { at: head.at, sealed: passphrase !== '', bytes: statSync(file).size };

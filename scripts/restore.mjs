@@ -2,7 +2,8 @@
 //   --yes                        puts it in the place of the house; what is there is backed up and checked first. Not while
 //                                it runs
 //   --until=2026-01-31T14:30Z    and does again what was changed after it, up to that minute
-// LIMNOS_BACKUP_PASSPHRASE opens a sealed file.
+// LIMNOS_BACKUP_PASSPHRASE opens a sealed file. LIMNOS_KEEPER_DATABASE_URL: into a database that Limnos did not start, as a
+// cluster's.
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import mysql from 'mysql2/promise';
@@ -30,12 +31,17 @@ const until = minute === null ? null : new Date(minute);
 if (until && Number.isNaN(until.getTime()))
   giveUp(`${minute} is no instant. Write it so: --until=2026-01-31T14:30Z (Z: Greenwich).`);
 
-const NAME = 'limnos_house';
 const { real: folder } = folders();
+const { elsewhere } = houseHere();
+const NAME = elsewhere?.name ?? 'limnos_house';
 const head = await readHead(file, passphrase).catch((error) => giveUp(error.message));
 if (until && until.getTime() < Date.parse(head.at))
   giveUp(
     `That backup is of ${head.at}, which is after ${until.toISOString()}: take an earlier one.`,
+  );
+if (until && elsewhere)
+  giveUp(
+    'What was changed in a database that Limnos did not start is not kept here: leave --until.',
   );
 if (until)
   try {
@@ -59,11 +65,10 @@ function asWords(seen) {
   ];
   return `${seen.sites.join(', ') || 'no site'}; ${counts.join(', ')}`;
 }
-const connect = (at) => mysql.createConnection(at.url(NAME));
 
-/** What the house of this machine holds now; null when there is none. */
+/** What the house holds now; null when there is none. */
 async function houseNow() {
-  if (!isReal(folder)) return null;
+  if (!elsewhere && !isReal(folder)) return null;
   return withRecords(houseHere(), async (at) => {
     const db = await mysql.createConnection(at.url);
     const seen = await glance(db);
@@ -77,17 +82,53 @@ const check = await checkBackup(file, { passphrase, look: glance }).catch((error
 if (check.faults.length > 0)
   giveUp(`The file does not come back as it was made: ${check.faults.join('; ')}.`);
 say(`The backup of ${head.at} holds: ${asWords(check.seen)}.`);
-say(`This machine’s house holds:                   ${asWords(await houseNow())}.`);
+say(`${elsewhere ? 'That database' : 'This machine’s house'} holds: ${asWords(await houseNow())}.`);
 if (!args.includes('--yes')) {
   say('Nothing was changed. With --yes the backup takes the place of the house.');
   process.exit(0);
 }
 
-const leave = await own(folder, null);
-const wasReal = isReal(folder);
-const database = await startMariadb(folder, [NAME]);
-const at = database.keeper;
-const db = await connect(database);
+/** The house's own database, started for the while, and what a restore does to the folder it lies in. */
+async function ownTarget() {
+  const leave = await own(folder, null);
+  const wasReal = isReal(folder);
+  const database = await startMariadb(folder, [NAME]);
+  return {
+    at: database.keeper,
+    url: database.url(NAME),
+    mayHoldHouse: wasReal,
+    restored(now) {
+      endHistory(folder, now.toISOString().slice(0, 19));
+      markReal(folder);
+    },
+    async close() {
+      await database.stop();
+      leave();
+    },
+  };
+}
+/** A database that Limnos did not start. Nobody may write to it meanwhile: of a cluster one server shows its own users. */
+async function otherTarget() {
+  const target = {
+    ...{ at: elsewhere.keeper, url: elsewhere.url, mayHoldHouse: true },
+    ...{ restored: () => undefined, close: async () => undefined },
+  };
+  const looking = await mysql.createConnection(target.url);
+  const others = await rowsOf(
+    looking,
+    'select distinct user from information_schema.processlist where db = ? and id <> connection_id()',
+    [NAME],
+  );
+  await looking.end();
+  if (others.length > 0)
+    giveUp(
+      `The database is in use (by ${others.map((o) => o.user).join(', ')}). Stop Limnos at every server first.`,
+    );
+  return target;
+}
+const target = elsewhere ? await otherTarget() : await ownTarget();
+const { at } = target;
+const db = await mysql.createConnection(target.url);
 const tablesOf = async () =>
   (await rowsOf(db, 'show tables')).map((row) => String(Object.values(row)[0]));
 /** Nothing but a file's records. */
@@ -100,7 +141,7 @@ const now = new Date();
 let before = null;
 let code = 0;
 try {
-  if (wasReal && (await tablesOf()).length > 0) {
+  if (target.mayHoldHouse && (await tablesOf()).length > 0) {
     const kept = join(folder, 'backups', backupName(now, passphrase !== '', 'before-restore'));
     mkdirSync(join(folder, 'backups'), { recursive: true, mode: 0o700 });
     await writeBackup(at, NAME, kept, { instant: now, passphrase });
@@ -119,8 +160,7 @@ try {
   const faults = differences(check.found, await countTables(db));
   if (faults.length > 0) throw new Error(`it came back otherwise: ${faults.join('; ')}`);
   if (until) await replayChanges(at, NAME, folder, head, until);
-  endHistory(folder, now.toISOString().slice(0, 19));
-  markReal(folder);
+  target.restored(now);
   const instant = (until ?? new Date(head.at)).toISOString();
   say(`The house of ${instant} is back: ${asWords(await glance(db))}.`);
   say(
@@ -136,6 +176,5 @@ try {
     );
 }
 await db.end();
-await database.stop();
-leave();
+await target.close();
 process.exit(code);

@@ -148,6 +148,9 @@ if (processes > 1) {
   if (shop) tls.LIMNOS_SHOP_PORT = String(port);
 }
 
+/** Of a database that Limnos did not start backups are made where its keeper's way in is known. */
+const backupsOfOther = process.env.LIMNOS_KEEPER_DATABASE_URL ? join(where.real, 'backups') : '';
+const backups = ownDatabase ? join(folder, 'backups') : backupsOfOther;
 const serve = (at, over = {}) =>
   startApplication({
     DATABASE_URL: databaseUrl,
@@ -156,7 +159,7 @@ const serve = (at, over = {}) =>
     LIMNOS_SEED: seed,
     LIMNOS_CLAIM_WORD: word,
     LIMNOS_DISK: ownDatabase ? folder : '',
-    LIMNOS_BACKUPS: ownDatabase ? join(folder, 'backups') : '',
+    LIMNOS_BACKUPS: backups,
     LIMNOS_BACKUP_PROGRAM: `scripts/backup.mjs${real ? '' : ' --demo'}`,
     ...(processes > 1 && { LIMNOS_TRUSTED_PROXIES: '127.0.0.1' }),
     ...tls,

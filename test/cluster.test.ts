@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -17,12 +18,14 @@ type Server = {
   pid(): number | null;
   state(): Promise<State>;
   ownerUrl(database: string): string;
+  keeperUrl(database: string): string;
 };
 type Cluster = {
   address: string;
   database: string;
   servers: Server[];
   applications: { port: number; pid(): number | null }[];
+  stopApplications(): Promise<void>;
   stop(): Promise<void>;
 };
 type Caller = {
@@ -85,6 +88,23 @@ async function keptOn(ids: string[]): Promise<number[]> {
   return found;
 }
 
+/** A script, with the keeper's way to one of the servers. Its code, and what it said. */
+function run(script: string, server: number, ...args: string[]): Promise<[number | null, string]> {
+  const child = spawn(process.execPath, [`scripts/${script}.mjs`, ...args], {
+    env: {
+      ...process.env,
+      LIMNOS_DATA: folder,
+      LIMNOS_KEEPER_DATABASE_URL: cluster.servers[server]?.keeperUrl(cluster.database),
+    },
+  });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (d: Buffer) => {
+      said += d.toString();
+    });
+  return new Promise((done) => child.once('close', (code) => done([code, said])));
+}
+
 test(
   'what one server acknowledges, all three have, once; also while one of them is killed',
   async () => {
@@ -111,6 +131,40 @@ test(
     expect(bar.status).toBe(200);
     await wholeAgain();
     expect(await keptOn(ids)).toEqual([4, 4, 4]);
+  },
+  SLOW_MACHINE_MS,
+);
+test(
+  'a backup of one server is the house of all three, made while others write; it comes back to all three',
+  async () => {
+    const kept = [v7(), v7(), v7()];
+    for (const id of kept) await surely(id);
+    let making = true;
+    const during: string[] = [];
+    const writing = (async () => {
+      while (making) {
+        const id = v7();
+        await surely(id);
+        during.push(id);
+      }
+    })();
+    const file = join(folder, 'kept.sql.gz');
+    const made = await run('backup', 1, file);
+    making = false;
+    await writing;
+    expect(made).toEqual([0, expect.stringContaining('every checksum the same')]);
+    expect(during.length).toBeGreaterThan(0);
+    await cluster.stopApplications();
+    const busy = await mysql.createConnection(cluster.servers[2]?.ownerUrl(cluster.database) ?? '');
+    expect(await run('restore', 2, file, '--yes')).toEqual([
+      1,
+      expect.stringContaining('Stop Limnos at every server first.'),
+    ]);
+    await busy.query('delete from orders');
+    await busy.end();
+    expect(await keptOn(kept)).toEqual([0, 0, 0]);
+    expect(await run('restore', 2, file, '--yes')).toEqual([0, expect.stringContaining('is back')]);
+    expect(await keptOn(kept)).toEqual([3, 3, 3]);
   },
   SLOW_MACHINE_MS,
 );

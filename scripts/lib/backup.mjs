@@ -26,7 +26,7 @@ export const migrationsKnown = () =>
 
 const connectTo = (at, database) =>
   mysql.createConnection({
-    host: '127.0.0.1',
+    host: at.host,
     port: at.port,
     user: at.user,
     password: at.password,

@@ -26,7 +26,7 @@ export const client = (program, at, args) =>
   runTool(
     program,
     [
-      '--host=127.0.0.1',
+      `--host=${at.host}`,
       `--port=${at.port}`,
       `--user=${at.user}`,
       '--default-character-set=utf8mb4',

@@ -51,7 +51,10 @@ export async function startCluster({
     for (const server of servers) kept.push(await keptServer(server));
     started.push({ stop: () => Promise.all(kept.map((k) => k.stop())) });
     const applications = [];
-    started.push({ stop: () => Promise.all(applications.map((a) => a.stop())) });
+    const stopApplications = async () => {
+      await Promise.all(applications.splice(0).map((a) => a.stop()));
+    };
+    started.push({ stop: stopApplications });
     for (const server of servers)
       applications.push(await keptApplication(server, { days, migrations }));
     const proxy = await startNginx({
@@ -61,7 +64,10 @@ export async function startCluster({
       far: true,
     });
     started.push(proxy);
-    return { address: proxy.address, servers, applications, isolated, database: DATABASE, stop };
+    return {
+      ...{ address: proxy.address, servers, applications, isolated, database: DATABASE },
+      ...{ stopApplications, stop },
+    };
   } catch (error) {
     await stop().catch(() => undefined);
     throw error;

@@ -17,6 +17,7 @@ import {
   createDatabase,
   freePort,
   install,
+  KEEPER_RIGHTS,
   newPassword,
   wait,
 } from './mariadb.mjs';
@@ -63,11 +64,9 @@ export async function galeraServers(folder, databases, sides) {
   chmodSync(folder, 0o755);
   if (USER) mustBeOpen(folder);
   const secretsFile = join(folder, 'cluster.json');
-  if (!existsSync(secretsFile))
-    writeFileSync(secretsFile, JSON.stringify({ owner: newPassword(), app: newPassword() }), {
-      mode: 0o600,
-    });
-  const secrets = JSON.parse(readFileSync(secretsFile, 'utf8'));
+  const kept = existsSync(secretsFile) ? JSON.parse(readFileSync(secretsFile, 'utf8')) : {};
+  const secrets = { owner: newPassword(), app: newPassword(), keeper: newPassword(), ...kept };
+  writeFileSync(secretsFile, JSON.stringify(secrets), { mode: 0o600 });
   const places = [];
   for (const [i, side] of sides.entries())
     places.push({ side, name: `n${i + 1}`, ports: await portsFor(side, i + 1) });
@@ -93,6 +92,9 @@ function oneServer(folder, { side, name, ports }, group, secrets, databases) {
       "GRANT ALL ON `limnos%`.* TO 'limnos'@'%';",
       `CREATE OR REPLACE USER 'limnos_app'@'%' IDENTIFIED BY '${secrets.app}';`,
       `GRANT ${APPLICATION_RIGHTS} ON \`limnos%\`.* TO 'limnos_app'@'%';`,
+      `CREATE OR REPLACE USER 'limnos_keeper'@'%' IDENTIFIED BY '${secrets.keeper}';`,
+      "GRANT ALL ON `limnos%`.* TO 'limnos_keeper'@'%';",
+      `GRANT ${KEEPER_RIGHTS}, CONNECTION ADMIN ON *.* TO 'limnos_keeper'@'%';`,
     ].join('\n')}\n`,
     { mode: 0o600 },
   );
@@ -136,8 +138,9 @@ function oneServer(folder, { side, name, ports }, group, secrets, databases) {
     `--wsrep-node-address=${side.between}:${ports.group}`,
     '--wsrep-sst-method=rsync',
     `--wsrep-sst-receive-address=${side.between}:${ports.copy}`,
-    // What was acknowledged by one server is read from every other.
-    '--wsrep-sync-wait=7',
+    // What was acknowledged by one server is read from every other. The keeper's connections alone are spared
+    // (CONNECTION ADMIN): a backup holds the server still for a moment, and would wait for itself.
+    '--init-connect=SET SESSION wsrep_sync_wait=7',
     `--wsrep-provider-options=${provider}`,
   ];
   const [program, ...before] = [...side.prefix, 'mariadbd'];
@@ -212,6 +215,8 @@ function oneServer(folder, { side, name, ports }, group, secrets, databases) {
     side,
     ownerUrl,
     appUrl: url('limnos_app', secrets.app),
+    /** For a backup of all of them, from this one. */
+    keeperUrl: url('limnos_keeper', secrets.keeper),
     pid: () => running?.pid ?? null,
     ended: () => running?.ended ?? Promise.resolve(),
     stoppedAt,
