@@ -133,6 +133,9 @@ test(
     process.kill(first, 'SIGKILL');
     await until(() => application() > 1 && application() !== first, sofar);
     await isBack();
+    expect(sofar()).toMatch(
+      /The server was ended by the system, as happens when .* memory is short/,
+    );
     process.kill(database, 'SIGKILL');
     await until(() => !alive(database, demo));
     await isBack();

@@ -1,6 +1,7 @@
 // The application as a process: started, watched, ended.
 import { fork } from 'node:child_process';
 import { join } from 'node:path';
+import { howItEnded } from './ending.mjs';
 import { cleanEnv, ROOT } from './prepare.mjs';
 import { say } from './say.mjs';
 
@@ -24,7 +25,7 @@ export async function forkApplication(env, { detached = false } = {}) {
   const ready = await Promise.race([
     new Promise((r) => child.once('message', r)),
     ended.then((how) => {
-      throw new Error(`it ended with ${how}`);
+      throw new Error(`it ${howItEnded(how)}`);
     }),
   ]);
   return { child, ready, ended };

@@ -192,7 +192,7 @@ function oneServer(folder, { side, name, ports }, group, secrets, databases) {
     child.stderr.on('data', (d) => {
       told = (told + d).slice(-6000);
     });
-    const ended = new Promise((r) => child.once('exit', r));
+    const ended = new Promise((r) => child.once('exit', (code, signal) => r(signal ?? code)));
     running = { pid: child.pid, ended, over: false };
     const me = running;
     void ended.then(() => {

@@ -222,7 +222,7 @@ async function startOnce(
     JSON.stringify({ pid: server.pid, port, password, keeperPassword }),
     { mode: 0o600 },
   );
-  const ended = new Promise((r) => server.once('exit', r));
+  const ended = new Promise((r) => server.once('exit', (code, signal) => r(signal ?? code)));
   let over = false;
   ended.then(() => {
     over = true;

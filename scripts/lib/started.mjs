@@ -54,7 +54,10 @@ export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
   });
   const ended = new Promise((r) => child.once('exit', r));
   while (!said.includes('Ctrl-C stops it.')) {
-    if (child.exitCode !== null) throw new Error(`it did not start: ${said}`);
+    if (child.exitCode !== null) {
+      rmSync(data, { recursive: true, force: true });
+      throw new Error(`it did not start: ${said}`);
+    }
     await wait(50);
   }
   return {

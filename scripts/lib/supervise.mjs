@@ -1,4 +1,5 @@
 // Keeps something running: what ends is started again, at once at first, then with growing pauses.
+import { howItEnded } from './ending.mjs';
 import { wait } from './mariadb.mjs';
 import { say } from './say.mjs';
 
@@ -7,9 +8,8 @@ const PAUSES = { first: 200, most: 3000 };
 const STEADY_MS = 20_000;
 
 /**
- * Starts it and keeps it up. `begin` starts it once: it resolves to a running thing with `ended` (a promise) and
- * `stop`, or
- * throws when it cannot be started. The first start may throw; later ones are tried again.
+ * Starts it and keeps it up. `begin` starts it once: it resolves to a running thing with `ended` (a promise of its exit code
+ * or signal) and `stop`, or throws when it cannot be started. The first start may throw; later ones are tried again.
  */
 export async function keepUp(name, begin) {
   let stop = null;
@@ -21,9 +21,9 @@ export async function keepUp(name, begin) {
   async function watch() {
     let since = Date.now();
     for (let pause = PAUSES.first; ; pause = Math.min(PAUSES.most, pause * 2)) {
-      await Promise.race([running?.ended, stopped]);
+      const how = await Promise.race([running?.ended, stopped]);
       if (running && !stopping) {
-        say(`${name} ended. Limnos starts it again.`);
+        say(`${name} ${howItEnded(how)}. Limnos starts it again.`);
         if (Date.now() - since > STEADY_MS) pause = PAUSES.first;
       }
       await Promise.race([wait(pause), stopped]);
