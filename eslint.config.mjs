@@ -102,6 +102,19 @@ export default ts.config(
     },
   },
   {
+    // A spec reads as what people do; where things are on a page is the drivers' to know.
+    files: ['e2e/specs/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.property.name=/^(locator|getBy[A-Z].*)$/]',
+          message: 'Find it in a driver.',
+        },
+      ],
+    },
+  },
+  {
     files: ['src/web/**/*.ts', 'src/web/**/*.tsx'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },

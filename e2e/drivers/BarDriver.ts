@@ -99,6 +99,17 @@ export class BarDriver extends Hands {
     await this.page.getByRole('button', { name: warm ? /^Warm the/ : /^Water on: start/ }).click();
     await this.expectOnBar(tea);
   }
+  /** What was brewed last, once more. @returns the tea */
+  async brewAgain(): Promise<string> {
+    const again = this.page.locator('.again button').first();
+    const tea = (await again.locator('.tea').textContent()) ?? '';
+    await again.click();
+    return tea;
+  }
+  /** Two taps on what the only brew wants next. */
+  doubleHand(): Promise<void> {
+    return this.page.locator('.under .act').getByRole('button').first().dblclick();
+  }
   /** The one button that does what a brew wants next. */
   hand(tea: string) {
     return this.column(tea).locator('.act').getByRole('button').first();
@@ -200,6 +211,23 @@ export class BarDriver extends Hands {
   expectPlaces(n: number) {
     return expect(this.page.locator('.under')).toHaveCount(n);
   }
+  /** On a phone: a line for each brew, the first three and what to do next whole on the screen. */
+  async expectRows(n: number): Promise<void> {
+    const rows = this.page.locator('.row');
+    await expect(rows).toHaveCount(n);
+    for (const i of [0, 1, 2]) await expect(rows.nth(i)).toBeInViewport({ ratio: 1 });
+    await expect(this.page.locator('.do-next button').first()).toBeInViewport({ ratio: 1 });
+  }
+  /** A plate for each brew. */
+  expectPlates(n: number): Promise<void> {
+    return expect(this.page.locator('.plate')).toHaveCount(n);
+  }
+  /** On a phone: leaf, water, heat and time stay in sight. */
+  async expectInReach(words: RegExp): Promise<void> {
+    const inReach = this.page.locator('.in-reach');
+    await expect(inReach).toBeInViewport({ ratio: 1 });
+    await expect(inReach).toContainText(words);
+  }
   /** Nothing of the bar lies outside the screen. */
   async expectAllInSight(): Promise<void> {
     const outside = await this.page.evaluate(
@@ -234,7 +262,25 @@ export class BarDriver extends Hands {
       )
       .toEqual(teas);
   }
-  queued(tea: string) {
+  /** The keys act on that order. */
+  takeQueued(tea: string): Promise<void> {
+    return this.queued(tea)
+      .getByRole('button', { name: /^Start/ })
+      .focus();
+  }
+  /** One order is dragged to just over another. */
+  async dragQueued(tea: string, over: string): Promise<void> {
+    const { mouse } = this.page;
+    const from = await this.queued(tea).getByRole('button', { name: /^Drag/ }).boundingBox();
+    const to = await this.queued(over).boundingBox();
+    if (!from || !to) throw new Error('nothing to drag');
+    const [x, y] = [from.x + from.width / 2, from.y + from.height / 2];
+    await mouse.move(x, y);
+    await mouse.down();
+    for (let i = 1; i <= 12; i++) await mouse.move(x, y + ((to.y - from.y - 4) * i) / 12);
+    await mouse.up();
+  }
+  private queued(tea: string) {
     return this.page.locator(`.queue li[data-order="${tea}"]`);
   }
   leaf() {
@@ -282,15 +328,19 @@ export class BarDriver extends Hands {
     return (text.startsWith('+') ? -1 : 1) * (Number(m) * 60 + Number(s));
   }
   /** The only brew on the bar says so. */
-  expectOnly(words: string): Promise<void> {
+  expectOnly(words: string | RegExp): Promise<void> {
     return expect(this.page.locator('.under')).toContainText(words);
   }
   /** What stands under a place of the shelf. */
   place(n: number): Hands {
     return this.at(this.page.locator(`.under[data-place="${n}"]`));
   }
+  /** The frame round the screen, seen across the room. */
+  expectFrame(kind: 'late'): Promise<void> {
+    return expect(this.page.getByTestId('across')).toHaveClass(new RegExp(kind));
+  }
   /** A vessel is drawn whose words say so. */
-  expectDrawn(words: string): Promise<void> {
+  expectVessel(words: string): Promise<void> {
     return expect(this.page.locator('.field', { hasText: words })).toBeVisible();
   }
 }

@@ -50,6 +50,43 @@ export class BookDriver extends Hands {
   async openHistory(n: number): Promise<void> {
     await this.page.getByText('History', { exact: true }).nth(n).click();
   }
+  /** What is said of changes where the first history is open. */
+  expectChanges(words: RegExp): Promise<void> {
+    return expect(this.page.locator('.changes').first()).toContainText(words);
+  }
+  /** The teas of the index, and no other. */
+  expectTeas(...teas: readonly RegExp[]): Promise<void> {
+    return expect(this.page.locator('.teas li')).toHaveText([...teas]);
+  }
+  /** The vessels a tea is worked out for. */
+  expectVessels(words: string): Promise<void> {
+    return expect(this.page.locator('.grid-table')).toContainText(words);
+  }
+  /** The colour the tea's cup is drawn in. */
+  cupColour(): Promise<string | null> {
+    return this.page
+      .locator('main svg[width="68"] radialGradient stop')
+      .first()
+      .getAttribute('stop-color');
+  }
+  expectSwatches(count: number): Promise<void> {
+    return expect(this.page.locator('.swatch-strip figure')).toHaveCount(count);
+  }
+  /** Cups that a fit leaves out. */
+  expectLeftOut(cups: number): Promise<void> {
+    return expect(this.page.locator('.fit-cups tr.out')).toHaveCount(cups);
+  }
+  /** How many readings of a kettle are kept on its page. */
+  readingsKept(): Promise<number> {
+    return this.page.locator('.readings li b').count();
+  }
+  /** One of a lot's pockets is used, at the lot that says so much is left. */
+  usePocket(left: string): Promise<void> {
+    return this.page
+      .locator('.stock-row', { hasText: left })
+      .getByRole('button', { name: /^One pocket fewer/ })
+      .click();
+  }
   /** The figures of the recipe in the book. */
   expectFacts(words: string): Promise<void> {
     return expect(this.page.locator('.facts')).toContainText(words);

@@ -154,6 +154,10 @@ export class ColdDriver extends Hands {
     const of = { teaId, versionId, vesselId, lotId: null };
     await this.send('/api/batches', { id: v7(), siteId, ...of, water: mark, waterAt: 12, at });
   }
+  /** The key that a new probe sends with, shown once. */
+  probeKey(): Promise<string> {
+    return this.page.locator('code').first().innerText();
+  }
   private hotStages() {
     return this.page.getByRole('region', { name: 'Hot stage of cold tea' });
   }

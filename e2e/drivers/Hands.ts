@@ -4,6 +4,8 @@ type Exactly = { readonly exact?: boolean };
 /** What somebody calls the parts of a page: by these, and by their names, everything is found. */
 type Role = Parameters<Page['getByRole']>[0];
 type Name = string | RegExp;
+type File = Parameters<Locator['setInputFiles']>[0];
+type Box = NonNullable<Awaited<ReturnType<Locator['boundingBox']>>>;
 
 /** What hands and eyes do on any page. A string names a part of what is there; `exact`: all of it. */
 export class Hands {
@@ -53,6 +55,13 @@ export class Hands {
   type(field: Name, text: string, { exact = false }: Exactly = {}): Promise<void> {
     return this.scope.getByLabel(field, { exact }).fill(text);
   }
+  /** The field itself, where a button beside it is called alike. */
+  typeInto(field: Name, text: string): Promise<void> {
+    return this.scope.getByRole('textbox', { name: field }).fill(text);
+  }
+  expectTypedIn(field: Name, text: string): Promise<void> {
+    return expect(this.scope.getByRole('textbox', { name: field })).toHaveValue(text);
+  }
   tick(box: Name): Promise<void> {
     return this.scope.getByLabel(box).check();
   }
@@ -79,6 +88,10 @@ export class Hands {
   }
   expectThere(role: Role, name: Name, { exact = false }: Exactly = {}): Promise<void> {
     return expect(this.scope.getByRole(role, { name, exact })).toBeVisible();
+  }
+  /** Several may be called so. */
+  expectOneOf(role: Role, name: Name): Promise<void> {
+    return expect(this.scope.getByRole(role, { name }).first()).toBeVisible();
   }
   expectNone(role: Role, name: Name, { exact = false }: Exactly = {}): Promise<void> {
     return expect(this.scope.getByRole(role, { name, exact })).toHaveCount(0);
@@ -114,9 +127,82 @@ export class Hands {
   async textOf(words: Name): Promise<string> {
     return (await this.scope.getByText(words).textContent()) ?? '';
   }
+  /** All that can be read on the part they are at. */
+  allText(): Promise<string> {
+    return this.part.innerText();
+  }
   /** The text of a figure that has no name of its own on the screen. */
   async figureText(figure: string): Promise<string> {
     return (await this.scope.getByTestId(figure).innerText()).trim();
+  }
+  expectUnticked(box: Name): Promise<void> {
+    return expect(this.scope.getByLabel(box)).not.toBeChecked();
+  }
+  async expectNoFault(): Promise<void> {
+    await expect(this.scope.getByRole('alert')).toHaveCount(0);
+  }
+  expectFieldOpen(field: Name): Promise<void> {
+    return expect(this.scope.getByLabel(field)).toBeEnabled();
+  }
+  expectFieldNot(field: Name, text: Name): Promise<void> {
+    return expect(this.scope.getByLabel(field)).not.toHaveValue(text);
+  }
+  fieldText(field: Name): Promise<string> {
+    return this.scope.getByLabel(field).inputValue();
+  }
+  expectFieldFocus(field: Name): Promise<void> {
+    return expect(this.scope.getByLabel(field)).toBeFocused();
+  }
+  /** A file from this device. */
+  give(field: Name, file: File): Promise<void> {
+    return this.scope.getByLabel(field, { exact: true }).setInputFiles(file);
+  }
+  /** The first item of a list says the one, its last the other. */
+  async expectFirstAndLast(first: Name, last: Name): Promise<void> {
+    const items = this.scope.getByRole('listitem');
+    await expect(items.first()).toContainText(first);
+    await expect(items.last()).toContainText(last);
+  }
+  /** A button that is held down, a tab that is open. */
+  expectOn(role: 'button' | 'tab', name: Name): Promise<void> {
+    const attribute = role === 'tab' ? 'aria-selected' : 'aria-pressed';
+    return expect(this.scope.getByRole(role, { name })).toHaveAttribute(attribute, 'true');
+  }
+  /** All that a part of the page says. */
+  expectText(role: Role, name: Name, text: Name): Promise<void> {
+    return expect(this.scope.getByRole(role, { name })).toHaveText(text);
+  }
+  doublePress(button: Name): Promise<void> {
+    return this.scope.getByRole('button', { name: button }).dblclick();
+  }
+  /** What a slider is set to, in words. */
+  async setting(slider: Name): Promise<string> {
+    return (await this.sliderOf(slider).getAttribute('aria-valuetext')) ?? '';
+  }
+  expectSetting(slider: Name, text: string): Promise<void> {
+    return expect(this.sliderOf(slider)).toHaveAttribute('aria-valuetext', text);
+  }
+  expectSettingNot(slider: Name, text: string): Promise<void> {
+    return expect(this.sliderOf(slider)).not.toHaveAttribute('aria-valuetext', text);
+  }
+  takeSlider(slider: Name): Promise<void> {
+    return this.sliderOf(slider).focus();
+  }
+  private sliderOf(name: Name): Locator {
+    return this.scope.getByRole('slider', { name });
+  }
+  /** Where a picture comes from. */
+  async sourceOf(picture: Name): Promise<string> {
+    return (await this.scope.getByRole('img', { name: picture }).getAttribute('src')) ?? '';
+  }
+  /** Where a button lies on the screen. */
+  placeOf(button: Name): Promise<Box | null> {
+    return this.scope.getByRole('button', { name: button }).boundingBox();
+  }
+  /** The page is there, with its records. */
+  async expectDrawn(): Promise<void> {
+    await expect(this.page.locator('main')).toBeVisible();
+    await expect(this.page.locator('.loading')).toHaveCount(0);
   }
   expectFocus(role: Role, name: Name): Promise<void> {
     return expect(this.scope.getByRole(role, { name })).toBeFocused();
@@ -135,6 +221,9 @@ export class Hands {
   }
   expectFigureIs(figure: string, text: Name): Promise<void> {
     return expect(this.scope.getByTestId(figure)).toHaveText(text);
+  }
+  expectFigureNot(figure: string, text: Name): Promise<void> {
+    return expect(this.scope.getByTestId(figure)).not.toHaveText(text);
   }
   expectFigureThere(figure: string): Promise<void> {
     return expect(this.scope.getByTestId(figure)).toBeVisible();

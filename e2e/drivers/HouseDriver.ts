@@ -1,4 +1,4 @@
-import { expect, type Locator, type Request } from '@playwright/test';
+import { expect, type Request } from '@playwright/test';
 import { Hands } from './Hands';
 
 /** Who is here, and where on the page: sign-in and the places. */
@@ -78,7 +78,7 @@ export class HouseDriver extends Hands {
     await this.page.getByRole('button', { name: 'Sign out' }).click();
     await expect(this.page.getByRole('heading', { name: 'Who is brewing?' })).toBeVisible();
   }
-  async goTo(place: 'Bar' | 'Book' | 'Shelf' | 'Log' | 'House'): Promise<void> {
+  async goTo(place: 'Bar' | 'Book' | 'Shelf' | 'Cold' | 'Log' | 'House'): Promise<void> {
     const link = this.page
       .getByRole('navigation', { name: 'Places' })
       .getByRole('link', { name: new RegExp(`${place}$`) });
@@ -122,7 +122,8 @@ export class HouseDriver extends Hands {
     };
   }
   /** A finger lies on a button while something happens; then it is lifted. */
-  async pressWhile(button: Locator, happens: () => Promise<void>): Promise<void> {
+  async pressWhile(name: string, happens: () => Promise<void>): Promise<void> {
+    const button = this.page.getByRole('button', { name });
     await button.scrollIntoViewIfNeeded();
     const box = await button.boundingBox();
     if (!box) throw new Error('the button is not drawn');

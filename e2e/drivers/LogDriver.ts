@@ -123,6 +123,21 @@ export class LogDriver extends Hands {
     await expect(this.page.getByText('Its leaf')).toBeVisible();
     await this.page.getByRole('link', { name }).click();
   }
+  /** So many lines say all of these words. */
+  expectLines(count: number, ...words: readonly string[]): Promise<void> {
+    return expect(this.linesOf(words)).toHaveCount(count);
+  }
+  /** Of the lines that say all of these words one says this too, counted from the newest, 1. */
+  expectLine(n: number, words: readonly string[], says: string | RegExp): Promise<void> {
+    return expect(this.linesOf(words).nth(n - 1)).toContainText(says);
+  }
+  private linesOf(words: readonly string[]): Locator {
+    return words.reduce((rows, hasText) => rows.filter({ hasText }), this.rows);
+  }
+  /** What was done, on a brew's page. */
+  expectEvents(words: string): Promise<void> {
+    return expect(this.page.locator('.events')).toContainText(words);
+  }
   openBrewOf(words: string): Promise<void> {
     return this.rows.filter({ hasText: words }).first().click();
   }

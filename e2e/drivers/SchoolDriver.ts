@@ -168,6 +168,19 @@ export class SchoolDriver extends Hands {
   drill(): Promise<string> {
     return this.page.getByRole('heading', { level: 1 }).innerText();
   }
+  /** Of so many patches of the screen's check those, by their place, in which an eye that sees everything sees a square. */
+  async patchesWithSquare(count: number): Promise<number[]> {
+    const patches = this.page.getByRole('group', { name: 'Patches' }).getByRole('button');
+    await expect(patches).toHaveCount(count);
+    return patches.evaluateAll((all) =>
+      all.flatMap((b, i) =>
+        getComputedStyle(b).backgroundColor !==
+        getComputedStyle(b.querySelector('i') as Element).backgroundColor
+          ? [i]
+          : [],
+      ),
+    );
+  }
   async openShift(): Promise<void> {
     await this.page.goto('/school/shift');
     await expect(this.page.getByRole('button', { name: /^Begin,/ })).toBeVisible();

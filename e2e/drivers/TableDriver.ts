@@ -25,6 +25,14 @@ export class TableDriver extends Hands {
   async guestCode(): Promise<string> {
     return (await this.page.locator('.guest-code').textContent()) ?? '';
   }
+  /** Any of the bowls: the first. */
+  chooseFirstBowl(): Promise<void> {
+    return this.page.locator('.bowls button').first().click();
+  }
+  /** A taster's own cups beside what the others found. */
+  expectCompared(cups: number): Promise<void> {
+    return expect(this.page.locator('.compared tbody tr')).toHaveCount(cups);
+  }
   /** One bowl of a pair or a triangle. */
   async chooseBowl(code: string): Promise<void> {
     await this.page.getByRole('radio', { name: code }).click();

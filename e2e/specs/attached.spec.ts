@@ -43,10 +43,7 @@ test('a lead adds a label printer and tries it; the label of a tea is printed; o
   expect(taken[0]).toContain('Test label by Ilsa V.');
 
   await house.page.goto('/book');
-  await house.page
-    .getByRole('link', { name: /Iveline First/ })
-    .first()
-    .click();
+  await house.followFirst(/Iveline First/);
   await house.press('Print on Door printer');
   await house.expectSaid(/Sent to Door printer\./);
   await expect.poll(() => taken.length).toBe(2);

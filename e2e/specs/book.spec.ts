@@ -92,9 +92,7 @@ test('a lot arrives, is brewed, dialled in and put in use; the brew knows it; it
   await expect(book.lot('Lot 19')).toContainText('finished');
   await book.press('Edit Lot 20');
   await book.openHistory(0);
-  await expect(house.page.locator('.changes').first()).toContainText(
-    /Ilsa V\..*state: dialledIn inUse/s,
-  );
+  await book.expectChanges(/Ilsa V\..*state: dialledIn inUse/s);
 });
 
 test('another method has its own recipe and versions; a draft goes on trial, then to the house', async ({
@@ -126,7 +124,7 @@ test('another method has its own recipe and versions; a draft goes on trial, the
 });
 
 test('a kettle is read, fitted and reckoned with: the made-up one first', async ({ house }) => {
-  const { page } = house;
+  const book = new BookDriver(house.page);
   await house.signIn(PEOPLE.lead);
   await house.goTo('Shelf');
   await house.follow('New kettle');
@@ -143,13 +141,13 @@ test('a kettle is read, fitted and reckoned with: the made-up one first', async 
   // Thirty times as fast: ten seconds here are five minutes of cooling.
   for (const reading of [1, 2, 3, 4]) {
     await expect
-      .poll(async () => Number((await page.getByTestId('off-the-boil').innerText()).split(':')[0]))
+      .poll(async () => Number((await house.figureText('off-the-boil')).split(':')[0]))
       .toBeGreaterThanOrEqual(2 * (reading - 1));
     // A machine that stands still for longer than the page waits for an answer: pressed again.
     await expect(async () => {
       await house.press('Keep the reading');
       await expect
-        .poll(() => page.locator('.readings li b').count(), { timeout: 12_000 })
+        .poll(() => book.readingsKept(), { timeout: 12_000 })
         .toBeGreaterThanOrEqual(reading);
     }).toPass({ timeout: 60_000 });
   }
@@ -230,9 +228,11 @@ test('a table is brought in: faults by row and column, one answered, one left ou
   await house.follow('Out and in');
   const csv =
     'tea;method;leaf;water (ml);heat;best\nSennet Hollow;pot;6,5 g;500;78;2:00\nKestry Pearl;pot;1 tbs;300;82;3:00\nSennet Holow;pot;7 g;500;80;2:00\nCorrow Light;pot;8 g;480;hot;2:30\n';
-  await page
-    .getByLabel('File to bring in')
-    .setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await house.give('File to bring in', {
+    name: 'autumn.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(csv),
+  });
   await house.expectSaid('4 rows, semicolons, decimal comma: found out by itself');
   await house.expectSaid('3 faults in 3 rows');
   await house.expectWords('row', /3 leaf 1 tbs Teaspoon or tablespoon/, 'open');
@@ -252,7 +252,7 @@ test('a table is brought in: faults by row and column, one answered, one left ou
   await house.press('Take it back');
   await house.expectSaid(/taken back/);
   expect(await trial()).toBeNull();
-  await page.getByLabel('File to bring in').setInputFiles({
+  await house.give('File to bring in', {
     name: 'letter.txt',
     mimeType: 'text/plain',
     buffer: Buffer.from('Dear Maren,\nhere it is.'),
@@ -268,7 +268,7 @@ test('a tea is found with keys only: letters, arrows, Enter; the list is narrowe
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
   await page.keyboard.press('/');
-  await expect(page.getByLabel('Find a tea')).toBeFocused();
+  await house.expectFieldFocus('Find a tea');
   await page.keyboard.type('lot 11');
   await page.keyboard.press('ArrowDown');
   await book.expectLit('Sennet Hollow');
@@ -278,7 +278,7 @@ test('a tea is found with keys only: letters, arrows, Enter; the list is narrowe
   await house.expectThere('heading', 'Corrow Light');
   await house.type('Find a tea', '');
   await house.choose('Show', 'with a new lot');
-  await expect(page.locator('.teas li')).toHaveText([/Sennet Hollow/]);
+  await book.expectTeas(/Sennet Hollow/);
   await house.choose('Show', 'no caffeine');
   await house.type('Find a tea', 'malty');
   await house.expectSaid('No tea, no caffeine, has “malty” in its name, kind, words or lots.');
@@ -336,16 +336,15 @@ test('a packet’s words become figures, with its wait and its pot; they are tak
     'What the packet says, word for word',
     'Boil, let it stand 4 minutes. 8 g per pot, steep 1 1/2 minutes. Whisper to the leaf.',
   );
-  const read = page.getByTestId('packet');
-  await expect(read).toContainText('boiled, left 4:00');
-  await expect(read).toContainText('Not understood: Whisper to the leaf.');
+  await house.expectFigure('packet', 'boiled, left 4:00');
+  await house.expectFigure('packet', 'Not understood: Whisper to the leaf.');
   await house.choose('The packet’s pot is', 'White pot, 500 ml');
-  await expect(read).toContainText('1.6');
+  await house.expectFigure('packet', '1.6');
   await house.press('Use the packet’s figures in the first recipe');
   await house.expectSaid('The recipe below has the packet’s figures.');
   await house.expectField('Best', '1:30', { exact: true });
   await house.expectField('Leaf', '1.6', { exact: true });
-  const heat = Number(await page.getByLabel('Water on the leaf').inputValue());
+  const heat = Number(await house.fieldText('Water on the leaf'));
   expect(heat).toBeGreaterThan(80);
   expect(heat).toBeLessThan(93);
 });

@@ -9,9 +9,7 @@ test('a known tea and vessel brews in two touches, is pulled, judged right, and 
 }) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
-  const again = house.page.locator('.again button').first();
-  const tea = (await again.locator('.tea').textContent()) ?? '';
-  await again.click();
+  const tea = await bar.brewAgain();
   await house.press(/^Water on: start/);
   await bar.expectOnBar(tea);
   await bar.expectState(tea, 'Steeping, left');
@@ -105,13 +103,10 @@ test('a bitter cup gets one correction with its reason and ml for the cup; the l
   await desk.pressFirst('Take it up');
   await desk.type('Water on the leaf', '75');
   // What comes late moves nothing under a finger.
-  await desk.pressWhile(
-    desk.page.getByRole('button', { name: 'Make it the house recipe' }),
-    async () => {
-      await cupsCome();
-      await expect(desk.page.getByLabel('From a tasted cup')).toBeEnabled();
-    },
-  );
+  await desk.pressWhile('Make it the house recipe', async () => {
+    await cupsCome();
+    await desk.expectFieldOpen('From a tasted cup');
+  });
   await desk.expectSaid('Sennet Hollow: version 3 is the house recipe.');
   const book = new BookDriver(desk.page);
   await book.expectFacts('75');
@@ -179,10 +174,9 @@ test('a cup too long on the leaf is split at the share one likes; a thin one get
   await bar.judge('Marrowick Broken');
   await bar.mark('Bitter: harsh');
   await bar.mark('Drying: puckering');
-  const rescue = page.getByTestId('rescue');
-  await expect(rescue).toContainText(/^Pour off \d+ ml of 250 ml, top up with/);
+  await house.expectFigure('rescue', /^Pour off \d+ ml of 250 ml, top up with/);
   await house.press('half', { exact: true });
-  await expect(rescue).toHaveText('Pour off 125 ml of 250 ml, top up with 125 ml hot water');
+  await house.expectFigureIs('rescue', 'Pour off 125 ml of 250 ml, top up with 125 ml hot water');
   await house.expectSaid(/with 125 ml hot water it is a second cup of 250 ml/);
   await page.goto('/');
   await bar.began(45, { tea: 'Tolvane Amber', vessel: 'Grey pot' }, 2);

@@ -1,13 +1,12 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { hexOf, type Lab } from '../../src/core/colour/index';
 import { BarDriver } from '../drivers/BarDriver';
+import { ColourDriver } from '../drivers/ColourDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
-const answer = (page: Page) => page.getByRole('region', { name: 'Reading' }).locator('.answer');
 /** Two poured bowls on a table, as a camera might have them. */
 function drawn(width: number, height: number) {
   const [r, y] = [height * 0.28, height / 2];
@@ -23,8 +22,6 @@ function drawn(width: number, height: number) {
 }
 /** White porcelain as the reading takes it: 85 % of white. */
 const RIM = '#ededed';
-const choose = (page: Page, file: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0]) =>
-  page.getByLabel('Picture', { exact: true }).setInputFiles(file);
 
 test.beforeEach(async ({ house }) => {
   await house.signIn(PEOPLE.brewer);
@@ -35,25 +32,26 @@ test('made-up photos: read beside the house cup, read by the rim, refused with a
   house,
 }) => {
   const { page } = house;
+  const colour = new ColourDriver(page);
   await house.press(/^Golden black, a little strong/);
-  await expect(answer(page)).toContainText(/stronger$|As it should be/);
+  await colour.expectReading(/stronger$|As it should be/);
   await house.expectSaid(/Says how strong, not why/);
   await house.press('Swap the two');
-  await expect(answer(page)).toContainText(/weaker$|As it should be/);
+  await colour.expectReading(/weaker$|As it should be/);
   await house.press(/^Malty black, weak/);
-  await expect(answer(page)).toContainText(/2\d %|3\d % weaker/);
+  await colour.expectReading(/2\d %|3\d % weaker/);
   await house.expectSaid(/as strong as about \d:\d\d at the recipe/);
   await house.press(/^Chamomile alone/);
   await house.expectSaid('by its white rim');
   await house.press(/too dark$/);
-  await expect(answer(page)).toHaveText('Too dark to tell');
+  await colour.expectReadingIs('Too dark to tell');
   // Shallower than it stands now: 35 mm is what could not be told.
   const told = await house.textOf(/Pour both cups \d+ mm deep/);
   expect(Number(/(\d+) mm/.exec(told)?.[1])).toBeLessThan(20);
   await house.press(/too pale$/);
-  await expect(answer(page)).toHaveText('Too pale to tell');
+  await colour.expectReadingIs('Too pale to tell');
   await house.press(/burnt out$/);
-  await expect(answer(page)).toHaveText('Not this picture');
+  await colour.expectReadingIs('Not this picture');
   await house.expectSaid(/Burnt out: the rim is 25\d of 255\. Less exposure/);
 });
 
@@ -61,48 +59,50 @@ test('a picture that comes late does not take the place of the one asked for aft
   house,
 }) => {
   const { page } = house;
+  const colour = new ColourDriver(page);
   const chamomileComes = await house.holdAnswer('**/samples/6.jpg');
   await house.press(/^Chamomile alone/);
   await house.press(/too dark$/);
-  await expect(answer(page)).toHaveText('Too dark to tell');
+  await colour.expectReadingIs('Too dark to tell');
   await chamomileComes();
   // Time enough to open it and to read it.
   await page.waitForTimeout(2000);
-  await expect(answer(page)).toHaveText('Too dark to tell');
+  await colour.expectReadingIs('Too dark to tell');
 });
 
 test('files: no picture, HEIC, one that is broken; each says what to do; then a good one, its circles moved by key', async ({
   house,
 }) => {
   const { page } = house;
-  await choose(page, { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('tea') });
+  const colour = new ColourDriver(page);
+  await colour.picture({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('tea') });
   await house.expectSaid('“notes.txt” is not a picture.');
-  await choose(page, { name: 'IMG_1.HEIC', mimeType: '', buffer: Buffer.from('x') });
+  await colour.picture({ name: 'IMG_1.HEIC', mimeType: '', buffer: Buffer.from('x') });
   await house.expectSaid(/That is a HEIC picture.*most compatible/);
-  await choose(page, {
+  await colour.picture({
     name: 'cup.jpg',
     mimeType: 'image/jpeg',
     buffer: Buffer.from('not really'),
   });
   await house.expectSaid(/“cup.jpg” could not be read as a picture\. Take it as a JPEG or PNG\./);
-  await choose(page, {
+  await colour.picture({
     name: 'cup.jpg',
     mimeType: 'image/jpeg',
     buffer: await drawn(900, 560).jpeg({ quality: 92 }).toBuffer(),
   });
-  await expect(answer(page)).toBeVisible();
-  await expect(page.getByRole('alert')).toHaveCount(0);
-  const sample = page.getByRole('slider', { name: /^Sample/ });
-  const before = await sample.getAttribute('aria-valuetext');
-  await sample.focus();
+  await colour.expectRead();
+  await house.expectNoFault();
+  const before = await house.setting(/^Sample/);
+  await house.takeSlider(/^Sample/);
   await page.keyboard.press('ArrowRight');
-  await expect(sample).not.toHaveAttribute('aria-valuetext', before ?? '');
+  await house.expectSettingNot(/^Sample/, before);
 });
 
 test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both find their cups', async ({
   house,
 }) => {
   const { page } = house;
+  const colour = new ColourDriver(page);
   const folder = mkdtempSync(join(tmpdir(), 'limnos-photo-'));
   const [turned, large] = [join(folder, 'turned.jpg'), join(folder, 'large.png')];
   await sharp(await drawn(900, 560).png().toBuffer())
@@ -111,29 +111,22 @@ test('a photo turned by its EXIF stands upright; one of 40 MB is taken; both fin
     .jpeg()
     .toFile(turned);
   await drawn(4000, 3400).png({ compressionLevel: 0 }).toFile(large);
-  const where = async (which: RegExp) =>
-    (
-      /(\d+) across, (\d+) down/.exec(
-        (await page.getByRole('slider', { name: which }).getAttribute('aria-valuetext')) ?? '',
-      ) ?? []
-    )
-      .slice(1)
-      .map(Number);
   for (const [path, width] of [
     [turned, 900],
     [large, 1280],
   ] as const) {
-    await choose(page, path);
+    await colour.picture(path);
     await expect
       .poll(async () => {
-        const [x] = await where(/^Sample/);
-        return Math.round(((x ?? 0) / width) * 100);
+        const [x] = await colour.where(/^Sample/);
+        return Math.round((x / width) * 100);
       })
       .toBeGreaterThan(70);
-    const [[rx, ry], [, sy]] = [await where(/^Reference/), await where(/^Sample/)];
-    expect(Math.abs((rx ?? 0) / width - 0.27)).toBeLessThan(0.03);
-    expect(Math.abs((ry ?? 0) - (sy ?? 0))).toBeLessThan(6);
-    await expect(answer(page)).toBeVisible();
+    const [rx, ry] = await colour.where(/^Reference/);
+    const [, sy] = await colour.where(/^Sample/);
+    expect(Math.abs(rx / width - 0.27)).toBeLessThan(0.03);
+    expect(Math.abs(ry - sy)).toBeLessThan(6);
+    await colour.expectRead();
   }
   rmSync(folder, { recursive: true, force: true });
 });
@@ -142,10 +135,11 @@ test('a reading is kept with its brew, by a picture and by an instrument; made-u
   house,
 }) => {
   const { page } = house;
+  const colour = new ColourDriver(page);
   await new BarDriver(page).openFinished({ tea: 'Tolvane Amber', vessel: 'White pot' });
   await house.follow('Read the colour');
   await house.press(/^Golden black, a little strong/);
-  await expect(page.locator('.photo')).toBeVisible();
+  await colour.expectPicture();
   await house.expectNone('button', 'Keep with this brew');
   await page.reload();
   const lab = (
@@ -170,6 +164,7 @@ for (const [tea, vessel] of [
     house,
   }) => {
     const { page } = house;
+    const colour = new ColourDriver(page);
     await new BarDriver(page).openFinished({ tea, vessel });
     await house.follow('Read the colour');
     // The house cup twice in one picture, in the colour that is expected of it: on target.
@@ -189,61 +184,52 @@ for (const [tea, vessel] of [
       .jpeg({ quality: 92 })
       .withExif({ IFD0: { ImageDescription: 'Secret place' } })
       .toBuffer();
-    await choose(page, { name: 'cup.jpg', mimeType: 'image/jpeg', buffer: twice });
-    await expect(answer(page)).toHaveText('As it should be');
-    const box = page.getByRole('checkbox', { name: /Keep the picture too/ });
-    await expect(box).not.toBeChecked();
-    await box.check();
+    await colour.picture({ name: 'cup.jpg', mimeType: 'image/jpeg', buffer: twice });
+    await colour.expectReadingIs('As it should be');
+    await house.expectUnticked(/Keep the picture too/);
+    await house.tick(/Keep the picture too/);
     await house.press('Keep with this brew');
-    const picture = page.getByRole('img', { name: 'The cups as they were read' });
-    await expect(picture).toBeVisible();
-    const bytes = await (await page.request.get((await picture.getAttribute('src')) ?? '')).body();
+    const source = await house.sourceOf('The cups as they were read');
+    const bytes = await (await page.request.get(source)).body();
     expect(bytes.includes(Buffer.from('Secret place'))).toBe(false);
     expect((await sharp(bytes).metadata()).width).toBeLessThanOrEqual(1280);
     await house.press('Take the picture away');
-    await expect(picture).toHaveCount(0);
+    await house.expectNone('img', 'The cups as they were read');
   });
 
 test('an instrument’s figures: read, off the tea’s curve, or nothing to be told', async ({
   house,
 }) => {
   const { page } = house;
-  await house.press('Tea: change');
-  await page.getByRole('combobox').fill('tolv');
-  await page.keyboard.press('Enter');
+  const colour = new ColourDriver(page);
+  await colour.chooseTea('tolv');
   const expected = await house.textOf(/^The house cup of Tolvane Amber is expected at/);
   const lab = (/at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(expected) ?? []).slice(1);
   for (const [i, name] of ['L*', 'a*', 'b*'].entries())
     await house.type(name, lab[i] ?? '', { exact: true });
-  await expect(answer(page)).toHaveText('As it should be');
+  await colour.expectReadingIs('As it should be');
   await house.type('b*', '-40', { exact: true });
   await house.expectSaid(/Not this tea’s colour/);
 });
 
 test('a circle that is dragged near a liquor lies down on its edge', async ({ house }) => {
   const { page } = house;
-  await choose(page, {
+  const colour = new ColourDriver(page);
+  await colour.picture({
     name: 'cup.png',
     mimeType: 'image/png',
     buffer: await drawn(900, 560).png().toBuffer(),
   });
-  await expect(answer(page)).toBeVisible();
-  const sample = page.getByRole('slider', { name: /^Sample/ });
-  const placed = await sample.getAttribute('aria-valuetext');
-  const box = await sample.locator('circle').first().boundingBox();
-  if (!box) throw new Error('no circle');
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x + 16, y - 12, { steps: 4 });
-  await expect(sample).not.toHaveAttribute('aria-valuetext', placed ?? '');
+  await colour.expectRead();
+  const placed = await colour.where(/^Sample/);
+  const said = await house.setting(/^Sample/);
+  await colour.drag(/^Sample/, 16, -12);
+  await house.expectSettingNot(/^Sample/, said);
   await page.mouse.up();
   await expect
     .poll(async () => {
-      const figures =
-        (await sample.getAttribute('aria-valuetext'))?.match(/\d+/g)?.map(Number) ?? [];
-      const was = placed?.match(/\d+/g)?.map(Number) ?? [];
-      return Math.max(...figures.map((v, i) => Math.abs(v - (was[i] ?? 0))));
+      const now = await colour.where(/^Sample/);
+      return Math.max(...now.map((v, i) => Math.abs(v - (placed[i] ?? 0))));
     })
     .toBeLessThanOrEqual(2);
 });

@@ -87,9 +87,7 @@ test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and
   await house.goTo('Book');
   await house.follow(/Sennet Hollow/);
   await house.follow('Dial it in');
-  await expect(page.getByRole('button', { name: 'Exercise: change' })).toHaveText(
-    'Dial-in of a lot',
-  );
+  await house.expectText('button', 'Exercise: change', 'Dial-in of a lot');
   await house.expectWords('button', 'Lot: change', 'Lot 11, spring');
   const table = new TableDriver(page);
   await table.pick('Exercise', 'A bag beside loose leaf');
@@ -111,7 +109,7 @@ test('a new lot’s dial-in is set up from its tea; a bag beside loose leaf, and
   await house.type(`${code}, dissolved, %`, '0.31');
   await house.inside('dialog').pressFirst('Keep');
   await house.expectAllSaved();
-  await page.getByRole('dialog').getByRole('link', { name: 'Read the colour' }).first().click();
+  await house.inside('dialog').followFirst('Read the colour');
   const lab = (
     /at ([-\d.]+), ([-\d.]+), ([-\d.]+)/.exec(await house.textOf(/is expected at/)) ?? []
   ).slice(1);
@@ -157,11 +155,10 @@ test('a calibration on a phone: scores by finger and by key, and afterwards one�
   const scored = async (t: TableDriver, up: number) => {
     for (let i = 0; i < 4; i++) {
       await t.step('Taste');
-      const bitter = t.page.getByRole('slider', { name: /^Bitter/ });
-      await expect(bitter).toHaveAttribute('aria-valuetext', 'not scored');
-      await bitter.focus();
+      await t.expectSetting(/^Bitter/, 'not scored');
+      await t.takeSlider(/^Bitter/);
       for (let k = 0; k < up; k++) await t.page.keyboard.press('ArrowRight');
-      await expect(bitter).toHaveAttribute('aria-valuetext', String(5 + up / 2));
+      await t.expectSetting(/^Bitter/, String(5 + up / 2));
       await t.keep();
     }
     await t.handIn();

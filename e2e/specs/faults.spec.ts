@@ -6,6 +6,7 @@ import { startMariadb } from '../../scripts/lib/mariadb.mjs';
 import type { Vessel } from '../../src/contracts/vessels';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
+import { LogDriver } from '../drivers/LogDriver';
 import { ShopServer } from '../fixtures/server';
 import { deviceIn, expect, PEOPLE, serverTest, test } from '../fixtures/shop';
 
@@ -35,16 +36,14 @@ test('double taps start one brew and pull it once', async ({ house }) => {
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.openStart();
-  await house.page.getByRole('button', { name: /^Water on: start/ }).dblclick();
-  await expect(house.page.locator('.under')).toHaveCount(1);
+  await house.doublePress(/^Water on: start/);
+  await bar.expectPlaces(1);
   await house.expectAllSaved();
   await house.page.reload();
-  await expect(house.page.locator('.under')).toHaveCount(1);
-  await house.page.locator('.under .act').getByRole('button').first().dblclick();
+  await bar.expectPlaces(1);
+  await bar.doubleHand();
   // What is done at the pull follows from the vessel that was brewed in last.
-  await expect(house.page.locator('.under')).toContainText(
-    /(Lifted|Poured off|Released|Bag out|Served) at/,
-  );
+  await bar.expectOnly(/(Lifted|Poured off|Released|Bag out|Served) at/);
   await expect(house.page).toHaveURL(/\/$/);
 });
 test('a double tap on "Water on" does not lift the basket', async ({ house }) => {
@@ -52,7 +51,7 @@ test('a double tap on "Water on" does not lift the basket', async ({ house }) =>
   await house.signIn(PEOPLE.brewer);
   await bar.start({ tea: 'Tolvane Amber', vessel: 'White pot', warm: true });
   await house.page.waitForTimeout(800);
-  await house.page.locator('.under .act').getByRole('button').first().dblclick();
+  await bar.doubleHand();
   await house.page.waitForTimeout(300);
   await bar.expectState('Tolvane Amber', 'Steeping, left');
 });
@@ -81,11 +80,7 @@ serverTest(
     await bar.expectState('Tolvane Amber', 'Lifted at');
     await bar.expectState('Marrowick Broken', 'Steeping, left');
     await house.goTo('Log');
-    await expect(
-      house.page
-        .locator('a.log-row', { hasText: 'Marrowick Broken' })
-        .filter({ hasText: 'on the bar' }),
-    ).toHaveCount(1);
+    await new LogDriver(house.page).expectLines(1, 'Marrowick Broken', 'on the bar');
   },
 );
 
@@ -175,11 +170,10 @@ test('the empty bar comes whole: with the shelf late, its button does not move u
     await r.continue();
   });
   await house.signIn(PEOPLE.brewer);
-  const button = house.page.getByRole('button', { name: /^Start a brew/ });
-  await expect(button).toBeVisible();
-  const before = await button.boundingBox();
+  await house.expectThere('button', /^Start a brew/);
+  const before = await house.placeOf(/^Start a brew/);
   await house.page.waitForTimeout(2000);
-  expect(await button.boundingBox()).toEqual(before);
+  expect(await house.placeOf(/^Start a brew/)).toEqual(before);
 });
 
 test('a reading of the bar older than the pull does not take the judge’s marks away', async ({
@@ -216,13 +210,14 @@ test('a server that does not answer at first: the page says so and goes on by it
   tablet,
 }) => {
   const page = await tablet();
+  const house = new HouseDriver(page);
   let away = true;
   await page.route('**/api/house', (route) => (away ? route.abort() : route.continue()));
   await page.goto('/');
-  await expect(page.getByText('The house’s server does not answer.')).toBeVisible();
+  await house.expectSaid('The house’s server does not answer.');
   away = false;
-  await expect(page.getByText('The house’s server does not answer.')).toBeHidden();
-  await expect(page.getByRole('button', { name: PEOPLE.brewer.name })).toBeVisible();
+  await house.expectUnsaid('The house’s server does not answer.');
+  await house.expectThere('button', PEOPLE.brewer.name);
 });
 
 test('what the bar needs is asked for while the application is still being read, and once', async ({

@@ -1,4 +1,6 @@
 import { BarDriver } from '../drivers/BarDriver';
+import { BookDriver } from '../drivers/BookDriver';
+import { SchoolDriver } from '../drivers/SchoolDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 test('a tea is fitted to this house: a cup left out, used by the card from then on, set aside again', async ({
@@ -11,15 +13,12 @@ test('a tea is fitted to this house: a cup left out, used by the card from then 
   const tea = page.url();
   await house.follow('Fit it to this house');
   await house.expectFigure('fit-words', /say \w+ cups of this house/);
-  const words = await page.getByTestId('fit-words').textContent();
+  const words = await house.figureText('fit-words');
   await house.pressFirst('Leave out');
-  await expect(page.getByTestId('fit-words')).not.toHaveText(words ?? '');
-  await expect(page.locator('.fit-cups tr.out')).toHaveCount(1);
+  await house.expectFigureNot('fit-words', words);
+  await new BookDriver(page).expectLeftOut(1);
   await page.keyboard.press('Shift+1');
-  await expect(page.getByRole('tab', { name: 'Strength' })).toHaveAttribute(
-    'aria-selected',
-    'true',
-  );
+  await house.expectOn('tab', 'Strength');
   await house.press('Use from now on');
   await house.expectSaid(/Marrowick Broken is fitted to this house, by \w+ cups\./);
   await house.expectFigure('in-use', 'This fit is in use');
@@ -58,10 +57,9 @@ test('a brewer reads what the cups say and cannot use it; a refractometer’s fi
   await house.press('Keep', { exact: true });
   await house.expectSaid(/0\.32 % kept/);
   await house.expectAllSaved();
-  await expect(page.locator('.paper')).toContainText('0.32 % dissolved');
-  const name = (await page.locator('h1.tea').textContent()) ?? '';
+  await house.expectWords('region', 'What happened', '0.32 % dissolved');
   await house.goTo('Book');
-  await house.follow(new RegExp(name));
+  await house.follow(/Tolvane Amber/);
   await house.follow(/Fit it to this house|How this tea was fitted/);
   await house.expectFigureThere('fit-words');
   await house.expectThere('cell', '0.32 %');
@@ -75,9 +73,8 @@ test('colours of a tea: predicted, then measured with what is wrong said beside 
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
   await house.follow(/Marrowick Broken/);
-  const cup = () =>
-    page.locator('main svg[width="68"] radialGradient stop').first().getAttribute('stop-color');
-  const before = await cup();
+  const book = new BookDriver(page);
+  const before = await book.cupColour();
   await house.follow('Its colours');
   await house.expectFigure('colours-words', 'Predicted, not measured');
   const [pdf] = await Promise.all([page.request.get(await house.leadsTo('Swatch strip to print'))]);
@@ -89,19 +86,19 @@ test('colours of a tea: predicted, then measured with what is wrong said beside 
     await house.type(`Cup ${i + 1}, b*`, '58');
   }
   await house.press('Keep these');
-  await expect(page.getByRole('alert')).toHaveText('L* is 0 to 100.');
+  await house.expectFault(/^L\* is 0 to 100\.$/);
   await house.type('Cup 3, L*', '45');
   await house.press('Keep these');
   await house.expectSaid(/drawn in its measured colours/);
   await house.expectFigure('colours-words', 'Measured in this house by Ilsa V.');
-  await expect(page.locator('.swatch-strip figure')).toHaveCount(3);
+  await book.expectSwatches(3);
   await page.keyboard.press('Escape');
   await house.expectSaidOnce(/Cup colour: as measured here/);
-  expect(await cup()).not.toBe(before);
+  expect(await book.cupColour()).not.toBe(before);
   await house.follow('Its measured colours');
   await house.press('Measure again');
   await house.press('Practise with a simulated reader');
-  await expect(page.getByLabel('Cup 1, L*')).not.toHaveValue('78');
+  await house.expectFieldNot('Cup 1, L*', '78');
   await house.press('Leave');
   await house.press('Back to predicted');
   await house.expectFigure('colours-words', 'Predicted, not measured');
@@ -115,17 +112,7 @@ test('a screen is checked by eye: greys, then eight patches, kept on the device'
   await page.goto('/table/screen');
   await house.expectDisabled('button', 'Look at the greys first');
   await house.press('All three are plain grey');
-  const patches = page.getByRole('group', { name: 'Patches' }).getByRole('button');
-  await expect(patches).toHaveCount(8);
-  // An eye that sees every square.
-  const squares = await patches.evaluateAll((all) =>
-    all.flatMap((b, i) =>
-      getComputedStyle(b).backgroundColor !==
-      getComputedStyle(b.querySelector('i') as Element).backgroundColor
-        ? [i]
-        : [],
-    ),
-  );
+  const squares = await new SchoolDriver(page).patchesWithSquare(8);
   expect(squares).toHaveLength(5);
   for (const i of squares) await page.keyboard.press(String(i + 1));
   await house.press('That is all: 5 with a square');
@@ -150,9 +137,7 @@ test('what the cups say: a recipe that is off is named with its change, a cup is
   await house.expectFigure('advice-words', /^Change the recipe/);
   await house.expectSaid(/^Less leaf/);
   const counted = async () =>
-    Number(
-      /(\d+) judged cups/.exec((await page.getByTestId('advice-words').textContent()) ?? '')?.[1],
-    );
+    Number(/(\d+) judged cups/.exec(await house.figureText('advice-words'))?.[1]);
   const before = await counted();
   await house.pressFirst(/^Leave out: cup of/);
   await house.type('Why is it left out?', 'the vessel was not clean');

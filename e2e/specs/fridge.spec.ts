@@ -45,7 +45,7 @@ test('a probe: the lead adds it, its readings stand in the log, one that cannot 
   await house.expectFault('Give it a name.');
   await house.type('Name of the new probe', 'Top shelf');
   await house.press('Add probe');
-  const key = await house.page.locator('code').first().innerText();
+  const key = await cold.probeKey();
   const send = (celsius: number, hoursAgo: number) =>
     house.page.request.post('/api/probe-readings', {
       headers: { authorization: `Bearer ${key}` },
@@ -82,7 +82,7 @@ test('readings from a file: a fault is said by its row, then the file is added o
   };
   const [first, second] = [time(3), time(2)];
   const choose = (lines: readonly string[]) =>
-    house.page.getByLabel('File of readings').setInputFiles({
+    house.give('File of readings', {
       name: 'readings.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(['at,celsius', ...lines].join('\n')),
@@ -102,7 +102,7 @@ test('a record that was given out comes in again: looked at, then added once', a
 }) => {
   await house.signIn(PEOPLE.lead);
   await new ColdDriver(house.page).open();
-  await house.page.getByText('Record for an inspection').click();
+  await house.unfold('Record for an inspection');
   const week = `from=${shop.now() - 7 * 86_400_000}&to=${shop.now()}`;
   const given = await house.page.request.get(`/api/cold/record.json?${week}&zone=UTC`);
   const record = (await given.json()) as {
@@ -112,7 +112,7 @@ test('a record that was given out comes in again: looked at, then added once', a
   if (!ended) throw new Error('no batch of the week was thrown out');
   const events = ended.events.map((e) => ({ ...e, id: v7() }));
   const choose = (begun: readonly object[]) =>
-    house.page.getByLabel('File of a record').setInputFiles({
+    house.give('File of a record', {
       name: 'record.json',
       mimeType: 'application/json',
       buffer: Buffer.from(JSON.stringify({ begun, temperatures: [] })),
@@ -132,7 +132,7 @@ test('the calendar address: made, shown once, read by a program, ended by a new 
   await house.page.goto('/house/calendar');
   await house.expectSaid('This site has no calendar address yet.');
   await house.press('Make an address');
-  const address = await house.page.getByTestId('calendar-address').innerText();
+  const address = await house.figureText('calendar-address');
   const feed = await house.page.request.get(address);
   expect(feed.headers()['content-type']).toContain('text/calendar');
   expect(await feed.text()).toContain('SUMMARY:Lift Marrowick Broken\\, Cold jar');

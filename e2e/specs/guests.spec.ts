@@ -57,7 +57,7 @@ test('a guest reads nothing of the house: another address is the names to sign i
   await guest.type('Your name', 'Ode');
   await guest.press('Sit down');
   await guest.expectSaid(/No table has this code now/);
-  await expect(phone.getByLabel('Code')).toHaveValue('ZZZZZ9');
+  await guest.expectField('Code', 'ZZZZZ9');
   await phone.goto('/table');
   await guest.expectSaid(PEOPLE.lead.name);
 });

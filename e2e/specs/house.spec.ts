@@ -1,9 +1,11 @@
 import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
+import { BookDriver } from '../drivers/BookDriver';
 import { ColdDriver } from '../drivers/ColdDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { LogDriver } from '../drivers/LogDriver';
 import { TableDriver } from '../drivers/TableDriver';
+import { WhatIfDriver } from '../drivers/WhatIfDriver';
 import { accessibilityFaults } from '../fixtures/accessibility';
 import { ShopServer } from '../fixtures/server';
 import { expect, PEOPLE, test } from '../fixtures/shop';
@@ -76,7 +78,7 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await steps.expectHere('Put a vessel on the shelf done');
   await steps.follow(/2\. Add a tea from its packet/);
   await house.type('Name', 'Quern Dusk');
-  await page.getByLabel('Spoon', { exact: true }).selectOption('metricTeaspoon');
+  await house.choose('Spoon', 'teaspoon, 5 ml', { exact: true });
   await house.type('How many', '1');
   await house.type('Weighed', '7,5');
   await house.expectSaid(/Was it a tablespoon, three times as big/);
@@ -90,7 +92,7 @@ test('an empty house: first site and lead, a vessel, a tea with a spoon slip ask
   await house.type('Water on the leaf', '194 F');
   await house.press('Add the tea');
   await house.expectThere('heading', 'Quern Dusk');
-  await expect(page.locator('.grid-table')).toContainText('Round pot');
+  await new BookDriver(page).expectVessels('Round pot');
 
   await house.goTo('Bar');
   await steps.expectHere('Weigh a spoon of this tea done');
@@ -159,7 +161,7 @@ test('vessels are edited and retired, never deleted; two leads on one vessel: th
   await house.press('Retire it');
   await house.expectSaid('Back on the shelf');
   await house.goTo('Log');
-  await expect(house.page.getByRole('img', { name: 'White pot' }).first()).toBeVisible();
+  await house.expectOneOf('img', 'White pot');
 });
 
 /** Every screen in both rooms. */
@@ -253,8 +255,7 @@ for (const [places, paths] of [
     await house.signIn(PEOPLE.lead);
     for (const path of paths) {
       await page.goto(path);
-      await expect(page.locator('main')).toBeVisible();
-      await house.expectUnsaid(/^Fetching/);
+      await house.expectDrawn();
       await checkAxe(page, path);
     }
     if (places === 'start and shelf') {
@@ -282,7 +283,7 @@ for (const [places, paths] of [
       await page.goto(tea);
       await house.expectThere('heading', 'Versions');
       await page.keyboard.press('i');
-      await expect(page.locator('.recharts-surface')).toBeVisible();
+      await new WhatIfDriver(page).expectChart();
       await checkAxe(page, 'what if');
     }
     if (places === 'log and house') {
@@ -365,7 +366,7 @@ test('six vessels fit the bar at 1280x800, 820x1180 and 390x844, with targets of
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    await expect(page.locator('.plate')).toHaveCount(6);
+    await bar.expectPlates(6);
     const fits = () =>
       page.evaluate(() => {
         const bar = document.querySelector('main.bar');

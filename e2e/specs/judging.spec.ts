@@ -2,7 +2,7 @@ import { BarDriver } from '../drivers/BarDriver';
 import { BookDriver } from '../drivers/BookDriver';
 import { LogDriver } from '../drivers/LogDriver';
 import { TableDriver } from '../drivers/TableDriver';
-import { expect, PEOPLE, test } from '../fixtures/shop';
+import { PEOPLE, test } from '../fixtures/shop';
 
 const TEA = 'Tolvane Amber';
 const SAID = 'juniper';
@@ -37,8 +37,8 @@ test('a cup is judged with what else is seen of it, and found again by its own w
   const log = new LogDriver(page);
   await log.morePicks();
   await log.pick('Noted', SAID);
-  await expect(page.locator('a.log-row')).toHaveCount(1);
-  await page.locator('a.log-row').click();
+  await log.expectLines(1);
+  await log.openFirst();
   await house.expectSaid(`hazy; brisk, ${SAID}; leaf even`);
 });
 
@@ -61,10 +61,7 @@ test('a tin is counted, brewed from, and says what is left; pockets are filled a
   await house.type('Pockets filled', '12');
   await house.press('Pockets are filled');
   await house.expectSaid(/12 of 12 pockets of [\d.]+ g left/);
-  await page
-    .locator('.stock-row', { hasText: '12 of 12' })
-    .getByRole('button', { name: /^One pocket fewer/ })
-    .click();
+  await new BookDriver(page).usePocket('12 of 12');
   await house.expectSaid(/11 of 12 pockets/);
 });
 

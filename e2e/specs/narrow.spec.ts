@@ -209,11 +209,11 @@ test('what moves is found: buttons and links that go down by a line', async ({ h
   await house.signIn(PEOPLE.lead);
   await page.addInitScript(followTouchables);
   await page.goto('/book');
-  await expect(page.locator('main')).toBeVisible();
-  await expect(page.locator('.loading')).toHaveCount(0);
+  await house.expectDrawn();
   await expect.poll(async () => (await moved(page)).length).toBe(0);
-  await page.locator('main').evaluate((main) => {
-    main.style.paddingTop = '40px';
+  await page.evaluate(() => {
+    const main = document.querySelector('main');
+    if (main) main.style.paddingTop = '40px';
   });
   await expect.poll(async () => (await moved(page)).length).toBeGreaterThan(0);
 });
@@ -236,9 +236,7 @@ for (const [width, height, order] of [
       // Bar and start have been seen empty; every other place has the vessels of a full bar at its edge.
       if (path === '/book') await new BarDriver(page).fill();
       await page.goto(path);
-      await expect(page.locator('main')).toBeVisible();
-      // As it is with its records, not while they are fetched.
-      await expect(page.locator('.loading')).toHaveCount(0);
+      await house.expectDrawn();
       await expect
         .poll(async () => ({ path, out: await outside(page) }))
         .toEqual({ path, out: [] });
@@ -256,18 +254,16 @@ test('on a phone, leaf and start button of a brew, and the Brew button of a tea,
   await house.signIn(PEOPLE.brewer);
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/start');
-  const inReach = page.locator('.in-reach');
-  await expect(inReach).toBeInViewport({ ratio: 1 });
-  await expect(inReach).toContainText(/\d g .* in \d+ ml, \d+ °C, \d:\d\d/);
-  await expect(page.getByRole('button', { name: /^Water on: start/ })).toBeInViewport({ ratio: 1 });
+  await bar.expectInReach(/\d g .* in \d+ ml, \d+ °C, \d:\d\d/);
+  await house.expectInSight('button', /^Water on: start/);
   // It stays there while the shelves are looked through, and starts the brew.
   await page.mouse.move(195, 400);
   await page.mouse.wheel(0, 900);
-  await expect(page.getByRole('button', { name: /^Water on: start/ })).toBeInViewport({ ratio: 1 });
+  await house.expectInSight('button', /^Water on: start/);
   await house.press(/^Water on: start/);
   await expect(page).toHaveURL(/\/$/);
   await bar.expectPlaces(0);
   await page.goto('/book');
   await house.follow(/Tolvane Amber/);
-  await expect(page.getByRole('button', { name: /^Brew/ })).toBeInViewport({ ratio: 1 });
+  await house.expectInSight('button', /^Brew/);
 });

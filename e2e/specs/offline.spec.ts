@@ -5,6 +5,7 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
+import { LogDriver } from '../drivers/LogDriver';
 import { TableDriver } from '../drivers/TableDriver';
 import { ShopServer } from '../fixtures/server';
 import { deviceIn, expect, PEOPLE, serverTest, test } from '../fixtures/shop';
@@ -59,10 +60,9 @@ serverTest(
     await barAgain.expectState('Marrowick Broken', 'Steeping, left');
     await barAgain.expectQueue(['Iveline First']);
     await houseAgain.goTo('Log');
-    await expect(
-      again.locator('a.log-row', { hasText: 'Tolvane Amber' }).filter({ hasText: 'right' }).first(),
-    ).toContainText('Dov R.');
-    await expect(again.locator('a.log-row').filter({ hasText: 'on the bar' })).toHaveCount(1);
+    const log = new LogDriver(again);
+    await log.expectLine(1, ['Tolvane Amber', 'right'], 'Dov R.');
+    await log.expectLines(1, 'on the bar');
   },
 );
 
@@ -160,14 +160,13 @@ test('a newer version asks before it is taken up, and what is not saved is still
     ] as const)
       writeFileSync(join(web, `sw.js${end}`), bytes);
     await page.evaluate(() => navigator.serviceWorker.getRegistration().then((r) => r?.update()));
-    const load = page.getByRole('button', { name: 'Load it' });
-    await expect(load).toBeVisible();
+    await house.expectThere('button', 'Load it');
     await bar.expectState('Tolvane Amber', 'Steeping, left');
     await page.route('**/api/brews/**', (r) => r.abort());
     await bar.pull('Tolvane Amber');
     await house.expectUnsaved(1);
-    await expect(load).toBeVisible();
-    await Promise.all([page.waitForEvent('load'), load.click()]);
+    await house.expectThere('button', 'Load it');
+    await Promise.all([page.waitForEvent('load'), house.press('Load it')]);
     await page.unroute('**/api/brews/**');
     await bar.expectState('Tolvane Amber', 'Lifted at');
     await house.expectAllSaved();
@@ -212,12 +211,9 @@ test('a place that cannot be read says so, and asks a few times, not for ever', 
   page.on('requestfailed', (r) => {
     if (/\/api\/(people|shop|kettles|spoons|batches|cold\/plan)$/.test(r.url())) asked += 1;
   });
-  for (const place of ['House', 'Shelf', 'Cold']) {
-    await page
-      .getByRole('navigation', { name: 'Places' })
-      .getByRole('link', { name: new RegExp(`${place}$`) })
-      .click();
-    await expect(page.locator('main .loading')).toHaveCount(0);
+  for (const place of ['House', 'Shelf', 'Cold'] as const) {
+    await house.goTo(place);
+    await house.expectDrawn();
     // Long enough for a page that asks for ever to ask some dozens of times.
     await page.waitForTimeout(1500);
   }

@@ -1,6 +1,7 @@
 import QRCode from 'qrcode';
 import { BarDriver } from '../drivers/BarDriver';
 import { HouseDriver } from '../drivers/HouseDriver';
+import { LogDriver } from '../drivers/LogDriver';
 import { expect, PEOPLE, test } from '../fixtures/shop';
 
 test('twelve brews stand on one screen, wide and narrow; the thirteenth is refused in words', async ({
@@ -16,10 +17,7 @@ test('twelve brews stand on one screen, wide and narrow; the thirteenth is refus
   await bar.expectPlaces(12);
   await bar.expectAllInSight();
   await house.page.setViewportSize({ width: 390, height: 844 });
-  await expect(house.page.locator('.row')).toHaveCount(12);
-  for (const i of [0, 1, 2])
-    await expect(house.page.locator('.row').nth(i)).toBeInViewport({ ratio: 1 });
-  await expect(house.page.locator('.do-next button').first()).toBeInViewport({ ratio: 1 });
+  await bar.expectRows(12);
 });
 
 test('figures pick a vessel, Space does its hand, V says it is right, Z takes each back', async ({
@@ -80,7 +78,7 @@ test('steps: confirmed by a touch, left out, or confirmed by the pour; the brew�
   await house.expectThere('img', /real .*warmed.*leaf in: left out.*water on.*lifted/);
   await house.expectThere('img', /^Heat: 88\.5\s°C after/);
   await house.unfold(/Everything that was done to it/);
-  await expect(house.page.locator('.events')).toContainText('leaf in, left out');
+  await new LogDriver(house.page).expectEvents('leaf in, left out');
 });
 
 test('start as you pour: the clock begins by itself as the weight rises', async ({ house }) => {
@@ -121,26 +119,11 @@ test('the queue: filled from a card, moved by key and by hand, started by U, see
   const otherBar = new BarDriver(other.page);
   await other.signIn(PEOPLE.other);
   await otherBar.expectQueue(['Tolvane Amber', 'Sennet Hollow', 'Iveline First']);
-  await bar
-    .queued('Iveline First')
-    .getByRole('button', { name: /^Start/ })
-    .focus();
+  await bar.takeQueued('Iveline First');
   await house.page.keyboard.press('Shift+ArrowUp');
   await bar.expectQueue(['Tolvane Amber', 'Iveline First', 'Sennet Hollow']);
   await otherBar.expectQueue(['Tolvane Amber', 'Iveline First', 'Sennet Hollow']);
-  const [from, to] = [
-    await bar.queued('Sennet Hollow').getByRole('button', { name: /^Drag/ }).boundingBox(),
-    await bar.queued('Tolvane Amber').boundingBox(),
-  ];
-  if (!from || !to) throw new Error('nothing to drag');
-  await house.page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-  await house.page.mouse.down();
-  for (let i = 1; i <= 12; i++)
-    await house.page.mouse.move(
-      from.x + from.width / 2,
-      from.y + from.height / 2 + ((to.y - from.y - 4) * i) / 12,
-    );
-  await house.page.mouse.up();
+  await bar.dragQueued('Sennet Hollow', 'Tolvane Amber');
   await bar.expectQueue(['Sennet Hollow', 'Tolvane Amber', 'Iveline First']);
   await house.page.mouse.move(10, 10);
   await house.page.keyboard.press('u');
@@ -179,13 +162,9 @@ test('one that would meet another is said on the card and offered later; on the 
   await bar.openStart();
   await bar.chooseTea('Orrin Hearth');
   await bar.chooseVessel('Glass pot');
-  await expect(bar.card()).toContainText(
-    /Poured now, it meets Tolvane Amber, place 1, at \d\d:\d\d/,
-  );
-  await bar
-    .card()
-    .getByRole('button', { name: /^Get it ready, pour in 0:[24]0/ })
-    .click();
+  const card = house.inside('region', 'The card');
+  await card.expectHere(/Poured now, it meets Tolvane Amber, place 1, at \d\d:\d\d/);
+  await card.press(/^Get it ready, pour in 0:[24]0/);
   await bar.expectState('Orrin Hearth', /Wait 0:[24]0, then pour/);
 });
 
@@ -199,12 +178,12 @@ test('the same leaf again: its time from the recipe, then from the model; it rem
   await bar.more('Sennet Hollow', /^Steep again: 2\. in 3:00$|^Steep again: 2\. in 3:00,/);
   await house.expectSaid(/Sennet Hollow, steep 2: 3:00, as its recipe has it/);
   await bar.expectPlaces(2);
-  await bar.expectDrawn('steep 2');
+  await bar.expectVessel('steep 2');
   await bar.place(2).press(/^Water on/);
   await bar.place(2).expectHere('Steeping, left');
   await house.expectAllSaved();
   await house.page.reload();
-  await bar.expectDrawn('steep 2');
+  await bar.expectVessel('steep 2');
 });
 
 test('one that stands past the sixth place is in sight, though few are left', async ({ house }) => {
@@ -226,13 +205,11 @@ test('two pots of one tea are lifted and judged in one touch', async ({ house })
   await bar.place(2).press(/^More/);
   await house.touch('menuitem', 'Put together with White pot');
   await bar.expectPlaces(1);
-  await expect(
-    house.page.locator('.field').filter({ hasText: 'White pot + Glass pot' }),
-  ).toBeVisible();
+  await bar.expectVessel('White pot + Glass pot');
   await bar.pull('Tolvane Amber');
   const said = /Tolvane Amber, 2 vessels, lifted at (\d+):(\d\d)/;
   await house.expectSaid(said);
-  const [, minutes, seconds] = said.exec(await house.page.locator('body').innerText()) ?? [];
+  const [, minutes, seconds] = said.exec(await house.allText()) ?? [];
   const liftedAt = 60 * Number(minutes) + Number(seconds);
   const clock = (s: number) => `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
   // The younger one of the two began five seconds later.
@@ -244,13 +221,11 @@ test('two pots of one tea are lifted and judged in one touch', async ({ house })
   await bar.expectPlaces(0);
   await house.expectAllSaved();
   await house.goTo('Log');
-  await expect(
-    house.page
-      .locator('a.log-row')
-      .filter({ hasText: 'Tolvane Amber' })
-      .filter({ hasText: 'right' })
-      .nth(1),
-  ).toContainText(new RegExp(`${either.join('|')}|−`));
+  await new LogDriver(house.page).expectLine(
+    2,
+    ['Tolvane Amber', 'right'],
+    new RegExp(`${either.join('|')}|−`),
+  );
 });
 
 test('a shared tablet locks: a steep is lifted as the tablet’s, the rest asks for a PIN; somebody owns it', async ({
@@ -379,8 +354,7 @@ test('what is due is seen across the room: a still frame, another for late, none
   const bar = new BarDriver(house.page);
   await house.signIn(PEOPLE.brewer);
   await bar.standsSince(400, { tea: 'Tolvane Amber', vessel: 'White pot' });
-  const frame = house.page.getByTestId('across');
-  await expect(frame).toHaveClass(/late/);
+  await bar.expectFrame('late');
   const moving = await house.page.evaluate(
     () =>
       document
@@ -389,13 +363,10 @@ test('what is due is seen across the room: a still frame, another for late, none
   );
   expect(moving).toBe(0);
   await house.goTo('Book');
-  await expect(frame).toBeVisible();
+  await house.expectFigureThere('across');
   await house.press(/Not you/);
   await house.untick(/A frame round the screen/);
-  await expect(frame).toHaveCount(0);
+  await house.expectNoFigure('across');
   await house.press('Quiet');
-  await expect(house.page.getByRole('button', { name: 'Quiet' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  await house.expectOn('button', 'Quiet');
 });

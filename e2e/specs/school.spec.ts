@@ -276,22 +276,22 @@ test('a trainee is made a brewer once the skills are signed; the record of someb
   const { page } = house;
   await house.signIn(PEOPLE.lead);
   await page.goto('/school/board');
-  const trainees = page.getByRole('region', { name: 'Trainees' });
-  await expect(trainees).toContainText('Pela M.');
-  await expect(trainees).toContainText(/Not signed yet: Measure, Heat/);
+  const trainees = house.inside('region', 'Trainees');
+  await trainees.expectHere('Pela M.');
+  await trainees.expectHere(/Not signed yet: Measure, Heat/);
   for (const skill of ['Measure', 'Heat', 'Steep and pull', 'Judge taste', 'Rescue']) {
     await house.press(new RegExp(`^${skill} of Pela M\\.`));
     await house.press('Sign', { exact: true });
-    await expect(page.getByRole('button', { name: 'Sign', exact: true })).toBeHidden();
+    await house.expectNone('button', 'Sign', { exact: true });
   }
   await house.press('Make Pela M. a brewer');
   await house.expectSaid(/^Pela M\. is a brewer now/);
   await page.goto('/house');
   await house.press('Edit Pela M.');
-  await page.getByLabel('Works here').uncheck();
+  await house.untick('Works here');
   await house.press('Save');
   // The form closes once it is saved.
-  await expect(page.getByLabel('Works here')).toBeHidden();
+  await house.expectNone('checkbox', 'Works here');
   await house.press('Edit Pela M.');
   await house.press('Remove the record');
   await house.press(/^Remove the record of Pela M\. for good/);
@@ -304,9 +304,9 @@ test('an answer that is saved while one’s record is being read is not taken of
   const school = new SchoolDriver(page);
   await house.signIn(PEOPLE.trainee);
   await page.goto('/school/lesson/spoon');
-  await expect(page.getByRole('region', { name: 'The course' })).toContainText('Count the spoons');
+  await house.expectWords('region', 'The course', 'Count the spoons');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: /^Submit/ })).toBeVisible();
+  await house.expectThere('button', /^Submit/);
   // The record is read before the answer is saved, and comes back after it.
   let isRead = () => {};
   const read = new Promise<void>((resolve) => (isRead = resolve));
@@ -325,9 +325,7 @@ test('an answer that is saved while one’s record is being read is not taken of
   await house.expectSaid(/^(Right|Nearly|Not yet)$/);
   await page.keyboard.press('Escape');
   await house.expectAllSaved();
-  await expect(page.getByRole('region', { name: 'First day' })).toContainText(
-    '1 of 6 lessons done',
-  );
+  await house.expectWords('region', 'First day', '1 of 6 lessons done');
   await page.unrouteAll({ behavior: 'ignoreErrors' });
 });
 
@@ -338,23 +336,23 @@ test('the first day: a lesson is read, done by its drill, and the next one is of
   const school = new SchoolDriver(page);
   await house.signIn(PEOPLE.trainee);
   await page.goto('/school');
-  const course = page.getByRole('region', { name: 'First day' });
-  await expect(course).toContainText('Your spoon and this tea');
-  await expect(course).toContainText('0 of 6 lessons done');
+  const course = house.inside('region', 'First day');
+  await course.expectHere('Your spoon and this tea');
+  await course.expectHere('0 of 6 lessons done');
   await page.keyboard.press('y');
-  await expect(page.getByRole('region', { name: 'The course' })).toContainText('Count the spoons');
-  await expect(page.getByRole('table')).toContainText('Corrow Roast');
+  await house.expectWords('region', 'The course', 'Count the spoons');
+  await house.inside('table').expectHere('Corrow Roast');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: /^Submit/ })).toBeVisible();
+  await house.expectThere('button', /^Submit/);
   await school.answerAnything();
   await house.expectSaid(/^(Right|Nearly|Not yet)$/);
   await page.keyboard.press('Escape');
-  await expect(course).toContainText('Where the water stops');
-  await expect(course).toContainText('1 of 6 lessons done');
+  await course.expectHere('Where the water stops');
+  await course.expectHere('1 of 6 lessons done');
   // Each page says its caution first, and shows what this house has.
   await page.goto('/school/lesson/heat');
-  await expect(page.getByText(/^Caution\. Boiling water and steam scald/)).toBeVisible();
-  await expect(page.getByRole('table')).toContainText(/Water boils here at *100 °C/);
+  await house.expectSaidOnce(/^Caution\. Boiling water and steam scald/);
+  await house.inside('table').expectHere(/Water boils here at *100 °C/);
 });
 test('the board says which skills nobody has signed of those who work on a day', async ({
   house,
@@ -399,16 +397,12 @@ test('a lead changes what is taught: the lists are kept, a trainee takes the les
   await house.touch('option', 'Your spoon and this tea');
   await house.press('Heat', { exact: true });
   await house.press('Save the lists');
-  await expect(page.getByRole('button', { name: /^Change the lists/ })).toBeVisible();
-  const titles = page.getByRole('region', { name: 'First day' }).getByRole('listitem');
-  await expect(titles.first()).toContainText('1 · From boil to leaf');
-  await expect(titles.last()).toContainText('6 · Your spoon and this tea');
+  await house.expectThere('button', /^Change the lists/);
+  await firstDay.expectFirstAndLast('1 · From boil to leaf', '6 · Your spoon and this tea');
   const other = new HouseDriver(await tablet());
   await other.signIn(PEOPLE.trainee);
   await other.page.goto('/school');
-  await expect(other.page.getByRole('region', { name: 'First day' })).toContainText(
-    'From boil to leaf',
-  );
+  await other.expectWords('region', 'First day', 'From boil to leaf');
   await page.goto('/school/board');
   await house.inside('region', 'Trainees').expectUnsaid(/Not signed yet: .*Heat/);
 });

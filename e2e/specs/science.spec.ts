@@ -11,14 +11,14 @@ test('the card says what the cup will be, and on what that rests', async ({ hous
   await bar.openStart();
   await bar.chooseTea('Tolvane Amber');
   await bar.chooseVessel('White pot');
-  const forecast = house.page.getByTestId('forecast');
-  await expect(forecast).toContainText(/Strength:\s*full/);
-  await expect(forecast).toContainText(
+  await house.expectFigure('forecast', /Strength:\s*full/);
+  await house.expectFigure(
+    'forecast',
     /Caffeine, rough: \d+–\d+ mg in the pot, \d+–\d+ mg a cup of 150 ml/,
   );
-  await expect(forecast).toContainText('Style default, not fitted yet');
+  await house.expectFigure('forecast', 'Style default, not fitted yet');
   await bar.chooseTea('Mereth Mint');
-  await expect(forecast).toContainText('No caffeine');
+  await house.expectFigure('forecast', 'No caffeine');
 });
 
 test('a late pull: the judge already says what to expect; the bar shows it passing from thin to over', async ({
@@ -48,7 +48,7 @@ test('what if: the cup answers at once, is held, becomes the trial recipe, is br
   await whatIf.open('Tolvane Amber');
   await whatIf.expectWhatIsShown(/No difference/);
   await whatIf.move('Time', 18);
-  await whatIf.expectAt('Time', '5:30');
+  await whatIf.expectSetting('Time', '5:30');
   await whatIf.expectWhatIsShown(/stronger.*more bitter.*drier/i);
   await page.keyboard.press('h');
   await whatIf.expectWhatIsShown(/No difference/);
@@ -111,12 +111,11 @@ test('is a spoon good enough: a study says what to mend first; other schools bes
 test('leaf matched to a known cup: chosen in a version, worked out for every vessel', async ({
   house,
 }) => {
-  const { page } = house;
   await house.signIn(PEOPLE.lead);
   await house.goTo('Book');
   await house.follow(/Tolvane Amber/);
   await house.press(/New version/);
-  await page.getByLabel('Leaf in other vessels').selectOption('match');
+  await house.choose('Leaf in other vessels', 'matched to a known cup, by the brewing model');
   await house.type('its water', '500');
   await house.type('its leaf', '6,5');
   await house.type('Why', 'The White pot is right');
@@ -159,7 +158,7 @@ test('the scaling board: so many cups by a time, bad answers beside the pick, so
   const { page } = house;
   const pick = async (label: string, text: string) => {
     await house.press(`${label}: change`);
-    await page.getByRole('textbox', { name: label }).fill(text);
+    await house.typeInto(label, text);
     await page.keyboard.press('Enter');
   };
   await house.signIn(PEOPLE.brewer);
@@ -168,7 +167,7 @@ test('the scaling board: so many cups by a time, bad answers beside the pick, so
   await house.follow(/^For a service/);
   await pick('Cups', '0');
   await house.expectFault('A service must be more than 1 cups');
-  await expect(page.getByRole('textbox', { name: 'Cups' })).toHaveValue('0');
+  await house.expectTypedIn('Cups', '0');
   await page.keyboard.press('Escape');
   await pick('Cups', '18');
   await pick('By', '25:00');
@@ -205,7 +204,7 @@ test('the wall card opens as a PDF; its code opens the brew ready on the bar', a
     `/start?tea=${teaId}&vessel=${vessels.find((v) => v.name === 'Grey pot')?.id ?? ''}`,
   );
   await expect(bar.card()).toContainText('Tolvane Amber');
-  await expect(page.getByRole('button', { name: 'Vessel: change' })).toHaveText('Grey pot');
+  await house.expectText('button', 'Vessel: change', 'Grey pot');
 });
 
 test('two leads at the versions: the second is told and goes on; a replaced trial is not taken', async ({
@@ -254,10 +253,9 @@ test('two leads at the versions: the second is told and goes on; a replaced tria
   // This page does not hear of the second before its own.
   await house.losesStream();
   await page.reload();
-  const take = page.getByRole('button', { name: 'Make it the house recipe' });
-  await expect(take).toBeVisible();
+  await house.expectThere('button', 'Make it the house recipe');
   await made('trial', 5, 'Second try');
-  await take.click();
+  await house.press('Make it the house recipe');
   await house.expectSaid(/Not taken\..*no longer on trial/);
   const other = new HouseDriver(await tablet());
   await other.signIn(PEOPLE.lead);

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 // @ts-expect-error -- plain JavaScript of the scripts
 import { startHouse } from '../../scripts/lib/started.mjs';
 import { BarDriver } from '../drivers/BarDriver';
+import { Hands } from '../drivers/Hands';
 import { HouseDriver } from '../drivers/HouseDriver';
 import { SecondHost } from '../fixtures/secondHost';
 import { PEOPLE } from '../fixtures/shop';
@@ -36,13 +37,14 @@ async function tabletComesIn(): Promise<void> {
   // The plain page helps it in, and knows nothing of the house.
   const stranger = await there.browser(HOST, null);
   const page = await stranger.newPage();
+  const hands = new Hands(page);
   await page.goto(help);
-  await expect(page.getByRole('heading', { name: 'Add this device' })).toBeVisible();
-  await expect(page.getByText(/^([0-9A-F]{2} ){31}[0-9A-F]{2}$/)).toBeVisible();
+  await hands.expectThere('heading', 'Add this device');
+  await hands.expectSaidOnce(/^([0-9A-F]{2} ){31}[0-9A-F]{2}$/);
   expect((await page.goto(`${help}/api/house`))?.status()).toBe(404);
   await page.goto(help);
   const certificate = await (await page.request.get(`${help}/authority.crt`)).text();
-  await expect(page.getByRole('link', { name: address })).toBeVisible();
+  await hands.expectThere('link', address);
   // Until it is let in, the browser warns of a stranger.
   await expect(page.goto(address)).rejects.toThrow(/ERR_CERT_AUTHORITY_INVALID/);
   await stranger.close();

@@ -80,7 +80,7 @@ test('a ladder: set up, run on one clock, tasted blind on a phone and at the tab
   // The taster’s own page: every cup beside what the others found.
   await house.follow('Dov R.');
   await house.expectSaid('Every cup in its true order.');
-  await expect(house.page.locator('.compared tbody tr')).toHaveCount(4);
+  await table.expectCompared(4);
   await house.page.keyboard.press('Escape');
   const [file] = await Promise.all([house.page.waitForEvent('download'), house.follow('As CSV')]);
   const lines = (await (await file.createReadStream()).toArray()).join('').split('\r\n');
@@ -156,7 +156,7 @@ test('a sheet on a phone: what was begun survives a reload, what was handed in w
     if (r.request().postData()?.includes('handIn')) sent += 1;
     return r.continue();
   });
-  await expect(phone.page.getByText(/It waits on this device/)).toHaveCount(0);
+  await phone.expectUnsaid(/It waits on this device/);
   expect(sent).toBe(1);
   await new TableDriver(house.page).expectSitting('Dov R.', 'submitted');
 });
@@ -198,7 +198,7 @@ test('a triangle: each chooses the odd one; chance is counted against guessing',
     await page.waitForTimeout(150);
   }
   await house.follow('Taste', { exact: true });
-  await page.locator('.bowls button').first().click();
+  await table.chooseFirstBowl();
   await house.press(/^Submit \d{3}/);
   await house.follow('To the table');
   await page.keyboard.press(' ');
@@ -217,17 +217,17 @@ test('a lesson with leaf is set out filled in, is tasted, and stands as done on 
   await house.expectSaid(/^Taste comes out of the leaf first/);
   await page.keyboard.press('Enter');
   // The trainer reads what to expect before anything is set out.
-  await expect(page.getByRole('table', { name: 'Four times' })).toContainText('0:45');
-  await expect(page.getByRole('link', { name: /^Set out/ })).toBeVisible();
+  await house.expectWords('table', 'Four times', '0:45');
+  await house.expectThere('link', /^Set out/);
   await page.keyboard.press('Enter');
   await house.expectSaidOnce('Only the time differs.');
-  await expect(page.getByText('Four cups, four times')).toBeVisible();
+  await house.expectSaidOnce('Four cups, four times');
   for (const [i, t] of TIMES.entries()) await table.figure(i + 1, 'time', t);
   await table.setUp();
   const lesson = house.inside('region', 'Lesson');
   await lesson.expectSaid(/In which cup does the bitterness begin/);
-  const sheet = await page.getByRole('link', { name: 'Trainer’s sheet' }).getAttribute('href');
-  expect((await page.request.get(sheet ?? '')).headers()['content-type']).toContain('pdf');
+  const sheet = await house.leadsTo('Trainer’s sheet');
+  expect((await page.request.get(sheet)).headers()['content-type']).toContain('pdf');
   const codes = await brewed(table);
   await house.follow('Taste', { exact: true });
   await tasted(table, codes);
@@ -236,10 +236,8 @@ test('a lesson with leaf is set out filled in, is tasted, and stands as done on 
   await page.keyboard.press(' ');
   await house.expectSaid(/Past the window, more minutes give more bitterness/);
   await page.goto('/school/lesson/fourTimes');
-  const course = page.getByRole('region', { name: 'The course' });
-  await expect(course.getByRole('listitem').filter({ hasText: /^Taste: Four cups/ })).toContainText(
-    'done',
-  );
+  const course = house.inside('region', 'The course');
+  await course.atItem(/^Taste: Four cups/).expectHere('done');
 });
 test('a trainee reads what a lesson asks, and nothing of how its cups are made', async ({
   house,
@@ -249,5 +247,5 @@ test('a trainee reads what a lesson asks, and nothing of how its cups are made',
   await page.goto('/school/leaf/heatPair');
   await house.expectSaid(/You taste without knowing which cup is which/);
   await house.expectUnsaid(/95 °C|gives more bitterness/);
-  await expect(page.getByRole('link', { name: /^Set out/ })).toHaveCount(0);
+  await house.expectNone('link', /^Set out/);
 });

@@ -14,21 +14,31 @@ const LOCKS = [
 /** A device clock off by more than this is said, s. */
 const WORTH_SAYING = 5;
 
+type Set = (over: Partial<Settings>) => void;
+
 /** What belongs to this device: sound, light, whose it is; and leaving it. */
 export function Device({ onLock, onClose }: { onLock: () => void; onClose: () => void }) {
-  const [signOut, { isLoading, isError }] = useSignOutMutation();
   const dispatch = useAppDispatch();
-  const s = useAppSelector((x) => x.settings);
-  const waiting = useAppSelector((x) => x.outbox.waiting.length);
-  const { data: house } = useHouseQuery();
-  const paired = house?.device && !house.device.revoked ? house.device : null;
-  const [name, setName] = useState(s.deviceName);
-  const set = (over: Partial<Settings>) => {
+  const settings = useAppSelector((x) => x.settings);
+  const set: Set = (over) => {
     dispatch(settingsChanged(over));
   };
-  const behind = deviceBehind();
   return (
     <div className="device">
+      <Leaving onLock={onLock} onClose={onClose} />
+      <SoundAndLight settings={settings} set={set} />
+      <LockAfter settings={settings} set={set} />
+      <DeviceName settings={settings} set={set} />
+      <ClockAndWaiting />
+    </div>
+  );
+}
+
+/** Out, locked, or not after all. */
+function Leaving({ onLock, onClose }: { onLock: () => void; onClose: () => void }) {
+  const [signOut, { isLoading, isError }] = useSignOutMutation();
+  return (
+    <>
       <p>Running brews stay on the bar. Whoever signs in next goes on with them.</p>
       {isError && <p className="fault">Sign-out did not reach the server. Try again.</p>}
       <div className="flex flex-wrap gap-2 mt-3 mb-4">
@@ -51,6 +61,14 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
           Stay
         </button>
       </div>
+    </>
+  );
+}
+
+/** What says that a pull is due, and how bright the room is. */
+function SoundAndLight({ settings, set }: { settings: Settings; set: Set }) {
+  return (
+    <>
       <fieldset>
         <legend>Sound at the pull</legend>
         <div className="flex flex-wrap gap-2">
@@ -59,7 +77,7 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
               type="button"
               key={word}
               className="btn slim"
-              aria-pressed={s.sound === i}
+              aria-pressed={settings.sound === i}
               onClick={() => set({ sound: i as Settings['sound'] })}
             >
               {word}
@@ -70,7 +88,7 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
       <label className="check">
         <input
           type="checkbox"
-          checked={s.vibrate}
+          checked={settings.vibrate}
           onChange={(e) => set({ vibrate: e.target.checked })}
         />
         It shakes too, where it can
@@ -78,7 +96,7 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
       <label className="check">
         <input
           type="checkbox"
-          checked={s.frame}
+          checked={settings.frame}
           onChange={(e) => set({ frame: e.target.checked })}
         />
         A frame round the screen while a pull is due, seen across the room; it never flashes
@@ -87,48 +105,74 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
         <button
           type="button"
           className="btn slim"
-          onClick={() => set({ theme: s.theme === 'dim' ? 'light' : 'dim' })}
+          onClick={() => set({ theme: settings.theme === 'dim' ? 'light' : 'dim' })}
         >
-          {s.theme === 'dim' ? 'Light room' : 'Dim room'}
+          {settings.theme === 'dim' ? 'Light room' : 'Dim room'}
         </button>
       </div>
-      <fieldset>
-        <legend>Several use it: lock it when nobody has touched it for</legend>
-        <div className="flex flex-wrap gap-2">
-          {LOCKS.map(([minutes, word]) => (
-            <button
-              type="button"
-              key={minutes}
-              className="btn slim"
-              aria-pressed={s.lockAfter === minutes}
-              onClick={() => set({ lockAfter: minutes })}
-            >
-              {word}
-            </button>
-          ))}
-        </div>
-        <p className="small">
-          Locked, it shows the bar and a steep can be lifted; that is kept as the tablet’s until
-          somebody says it was them.
-        </p>
-      </fieldset>
-      {paired ? (
-        <p className="small">
-          This device is paired as {paired.name}. A lead names it: House, Devices.
-        </p>
-      ) : (
-        <div className="field-row">
-          <label htmlFor="device-name">It is called</label>
-          <input
-            id="device-name"
-            className="box"
-            maxLength={60}
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            onBlur={() => (name.trim() ? set({ deviceName: name.trim() }) : setName(s.deviceName))}
-          />
-        </div>
-      )}
+    </>
+  );
+}
+
+/** After how long without a touch it locks. */
+function LockAfter({ settings, set }: { settings: Settings; set: Set }) {
+  return (
+    <fieldset>
+      <legend>Several use it: lock it when nobody has touched it for</legend>
+      <div className="flex flex-wrap gap-2">
+        {LOCKS.map(([minutes, word]) => (
+          <button
+            type="button"
+            key={minutes}
+            className="btn slim"
+            aria-pressed={settings.lockAfter === minutes}
+            onClick={() => set({ lockAfter: minutes })}
+          >
+            {word}
+          </button>
+        ))}
+      </div>
+      <p className="small">
+        Locked, it shows the bar and a steep can be lifted; that is kept as the tablet’s until
+        somebody says it was them.
+      </p>
+    </fieldset>
+  );
+}
+
+/** A paired device has the name that a lead gave it; any other the one that is typed here. */
+function DeviceName({ settings, set }: { settings: Settings; set: Set }) {
+  const { data: house } = useHouseQuery();
+  const [name, setName] = useState(settings.deviceName);
+  if (house?.device && !house.device.revoked)
+    return (
+      <p className="small">
+        This device is paired as {house.device.name}. A lead names it: House, Devices.
+      </p>
+    );
+  return (
+    <div className="field-row">
+      <label htmlFor="device-name">It is called</label>
+      <input
+        id="device-name"
+        className="box"
+        maxLength={60}
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        onBlur={() =>
+          name.trim() ? set({ deviceName: name.trim() }) : setName(settings.deviceName)
+        }
+      />
+    </div>
+  );
+}
+
+/** A clock that is off, and what is not saved yet: said only where there is something to say. */
+function ClockAndWaiting() {
+  const waiting = useAppSelector((x) => x.outbox.waiting.length);
+  const behind = deviceBehind();
+  return (
+    <>
       {Math.abs(behind) > WORTH_SAYING && (
         <p className="small">
           This device’s own clock is {Math.round(Math.abs(behind))} s{' '}
@@ -140,6 +184,6 @@ export function Device({ onLock, onClose }: { onLock: () => void; onClose: () =>
           {waiting} not saved yet: they are kept on this device and sent when the server is there.
         </p>
       )}
-    </div>
+    </>
   );
 }

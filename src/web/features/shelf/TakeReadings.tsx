@@ -28,36 +28,21 @@ const FASTER = 30;
 /** Degrees as typed: in the site's own where no unit is said. */
 const heatTyped = (text: string, unit: 'C' | 'F') =>
   parseTemperature(/[cf]\s*$/i.test(text) ? text : `${text}${unit}`);
-/** A thermometer in the kettle: boil, press start, read now and then; and once in what was just poured. */
-export function TakeReadings({
-  kettle,
-  practise,
-  onDone,
-}: {
-  kettle: Kettle;
-  practise: boolean;
-  onDone: () => void;
-}) {
+type Kind = 'cooling' | 'poured';
+/** Keeps a reading: true when it is kept; what is wrong is said, and what was typed stays. */
+function useKeepReading(
+  kettle: Kettle,
+  practise: boolean,
+  boil: string | null,
+  waterTyped: string,
+) {
   const { site } = useSession();
   const [add, { isLoading, error }] = useAddReadingMutation();
-  const [began, setBegan] = useState<{ boil: string; at: number } | null>(null);
-  const [heat, setHeat] = useState('');
-  const [waterTyped, setWaterTyped] = useState(`${Math.round(kettle.volume * 0.85)}`);
   const [wrong, setWrong] = useState('');
-  const field = useRef<HTMLInputElement>(null);
   const reading = useReadingId();
-  const at = useNow(500);
-  // The clock is drawn twice a second: it may be a moment behind the start.
-  const elapsed = began ? Math.max(0, (at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
   const water = parseVolume(waterTyped, site.volumeUnit);
-  const made = useSimulatedKettle(kettle, site);
-  useEffect(() => {
-    if (began) field.current?.focus();
-  }, [began]);
-  const moment = seconds(Math.round(elapsed));
-  const simulated = practise && began ? made : null;
-  /** True when it is kept; what is wrong is said below, and what was typed stays. */
-  const keep = async (kind: 'cooling' | 'poured', text: string, after: number) => {
+  /** @param heat what is typed of the kettle, beside what was poured */
+  const keep = async (kind: Kind, text: string, after: number, heat: string) => {
     const read = heatTyped(text, site.temperatureUnit);
     const inKettle = kind === 'poured' ? heatTyped(heat, site.temperatureUnit) : null;
     if (read.kind === 'bad' || water.kind === 'bad' || inKettle?.kind === 'bad') {
@@ -76,7 +61,7 @@ export function TakeReadings({
       body: {
         id: reading.idFor(`${kind} ${text} ${heat}`),
         kind,
-        boil: began?.boil ?? newId(),
+        boil: boil ?? newId(),
         seconds: seconds(Math.round(after)),
         celsius: read.value,
         kettleCelsius: inKettle?.value ?? null,
@@ -88,6 +73,38 @@ export function TakeReadings({
     });
     if ('error' in added) return false;
     reading.kept();
+    return true;
+  };
+  return { keep, isBusy: isLoading, fault: wrong || (error ? failureOf(error).message : '') };
+}
+
+/** A thermometer in the kettle: boil, press start, read now and then; and once in what was just poured. */
+export function TakeReadings({
+  kettle,
+  practise,
+  onDone,
+}: {
+  kettle: Kettle;
+  practise: boolean;
+  onDone: () => void;
+}) {
+  const { site } = useSession();
+  const [began, setBegan] = useState<{ boil: string; at: number } | null>(null);
+  const [heat, setHeat] = useState('');
+  const [waterTyped, setWaterTyped] = useState(`${Math.round(kettle.volume * 0.85)}`);
+  const field = useRef<HTMLInputElement>(null);
+  const { keep, isBusy, fault } = useKeepReading(kettle, practise, began?.boil ?? null, waterTyped);
+  const at = useNow(500);
+  // The clock is drawn twice a second: it may be a moment behind the start.
+  const elapsed = began ? Math.max(0, (at - began.at) / 1000) * (practise ? FASTER : 1) : 0;
+  const made = useSimulatedKettle(kettle, site);
+  useEffect(() => {
+    if (began) field.current?.focus();
+  }, [began]);
+  const moment = seconds(Math.round(elapsed));
+  const simulated = practise && began ? made : null;
+  const keepIt = async (kind: Kind, text: string, after: number) => {
+    if (!(await keep(kind, text, after, heat))) return false;
     if (kind === 'cooling') setHeat('');
     field.current?.focus();
     return true;
@@ -133,9 +150,9 @@ export function TakeReadings({
               elapsed={elapsed}
               simulated={simulated?.reading(moment) ?? null}
               field={field}
-              isBusy={isLoading}
+              isBusy={isBusy}
               onHeat={setHeat}
-              onKeep={(text, after) => keep('cooling', text, after)}
+              onKeep={(text, after) => keepIt('cooling', text, after)}
             />
           </>
         )}
@@ -145,12 +162,12 @@ export function TakeReadings({
       </div>
       <PourReading
         simulated={simulated?.poured(moment) ?? null}
-        canKeep={!isLoading && heat.trim() !== ''}
-        onKeep={(text) => keep('poured', text, elapsed)}
+        canKeep={!isBusy && heat.trim() !== ''}
+        onKeep={(text) => keepIt('poured', text, elapsed)}
       />
-      {(wrong || error) && (
+      {fault && (
         <p className="fault" role="alert">
-          {wrong || failureOf(error).message}
+          {fault}
         </p>
       )}
       <p className="small">Steam scalds: hold the thermometer from the side, not over the spout.</p>

@@ -45,14 +45,14 @@ export function OtherPot(props: Props) {
   );
 }
 
-function PotForm({ onUse, onKept }: Props) {
+/** What is typed of the pot, and what is wrong with it; it is brewed in, or kept on the shelf. */
+function useTypedPot({ onUse, onKept }: Pick<Props, 'onUse' | 'onKept'>) {
   const units = useUnits();
-  const { role, site } = useSession();
+  const { site } = useSession();
   const [typed, setTyped] = useState<Typed>(EMPTY);
   const [fault, setFault] = useState('');
   const [id] = useState(newId);
-  const [add, adding] = useAddVesselMutation();
-  const set = (over: Partial<Typed>) => setTyped((t) => ({ ...t, ...over }));
+  const [add, { isLoading }] = useAddVesselMutation();
   /** The pot as it was typed; null when what it holds cannot be read. */
   const read = (): VesselFields | null => {
     const holds = parseVolume(typed.holds, units.volume);
@@ -71,25 +71,36 @@ function PotForm({ onUse, onKept }: Props) {
     const strainer = typed.staysIn ? 'staysIn' : 'liftsOut';
     return vesselOfTyped({ ...typed, holds: holds.value, strainer }, name) as VesselFields;
   };
-  const submit = (e: FormEvent) => {
-    e.preventDefault();
-    const pot = read();
-    if (pot) onUse(pot);
+  return {
+    typed,
+    set: (over: Partial<Typed>) => setTyped((t) => ({ ...t, ...over })),
+    fault,
+    isKeeping: isLoading,
+    submit: (e: FormEvent) => {
+      e.preventDefault();
+      const pot = read();
+      if (pot) onUse(pot);
+    },
+    keep: async () => {
+      const pot = read();
+      if (!pot) return;
+      if (typed.name.trim() === '') return setFault('Name the pot, to keep it on the shelf.');
+      try {
+        await add({ ...pot, id, siteId: site.id }).unwrap();
+        onKept(id);
+      } catch (e) {
+        const [first] = Object.values(fieldFaults(e) ?? {});
+        setFault(
+          first ?? 'The pot was not kept: no answer from the server. What you typed is still here.',
+        );
+      }
+    },
   };
-  const keep = async () => {
-    const pot = read();
-    if (!pot) return;
-    if (typed.name.trim() === '') return setFault('Name the pot, to keep it on the shelf.');
-    try {
-      await add({ ...pot, id, siteId: site.id }).unwrap();
-      onKept(id);
-    } catch (e) {
-      const [first] = Object.values(fieldFaults(e) ?? {});
-      setFault(
-        first ?? 'The pot was not kept: no answer from the server. What you typed is still here.',
-      );
-    }
-  };
+}
+
+function PotForm(props: Props) {
+  const { role } = useSession();
+  const { typed, set, fault, isKeeping, submit, keep } = useTypedPot(props);
   return (
     <form className="form" onSubmit={submit} noValidate>
       <div className="pair">
@@ -160,12 +171,7 @@ function PotForm({ onUse, onKept }: Props) {
           Brew in this pot
         </button>
         {role === 'lead' && (
-          <button
-            type="button"
-            className="btn"
-            disabled={adding.isLoading}
-            onClick={() => void keep()}
-          >
+          <button type="button" className="btn" disabled={isKeeping} onClick={() => void keep()}>
             Keep the pot on the shelf
           </button>
         )}

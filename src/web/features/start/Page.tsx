@@ -17,12 +17,33 @@ import { clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
 import { Loading, Nothing } from '../../ui/Note';
 import { PourCard } from './Card';
-import { useChoice } from './choice';
+import { type Choice, useChoice } from './choice';
 import { cupsOf, workOutPour } from './pour';
 import { VesselShelves } from './Shelves';
 import { StartSentence } from './StartSentence';
 
 const RECENT = 6;
+
+/** How this pour is made, beside what was chosen: asked anew with each tea. */
+function useHow(choice: Choice) {
+  const { tea, version, vessel, amount } = choice;
+  const [warmChoice, setWarmed] = useState<boolean | null>(null);
+  const [explore, setExplore] = useState(false);
+  const [isTapered, setIsTapered] = useState(false);
+  useEffect(() => {
+    setWarmed(null);
+    setExplore(false);
+    setIsTapered(false);
+  }, [tea?.id]);
+  return {
+    warmed: warmChoice ?? version?.recipe.warm ?? false,
+    setWarmed,
+    explore,
+    setExplore,
+    taper: isTapered && vessel && leafStaysIn(vessel) === 'pot' ? cupsOf(amount, vessel) : null,
+    setIsTapered,
+  };
+}
 
 /** Brew this tea in that vessel to so much: the sentence, the shelf, and the card at the right. */
 export function StartPage() {
@@ -32,18 +53,8 @@ export function StartPage() {
   const go = useGo();
   const { tea, lot, version, vessel, amount, wish, kettle, teas, vessels, inUse, brews, recent } =
     choice;
-  const [warmChoice, setWarmChoice] = useState<boolean | null>(null);
-  const [explore, setExplore] = useState(false);
-  const [isTapered, setIsTapered] = useState(false);
+  const { warmed, setWarmed, explore, setExplore, taper, setIsTapered } = useHow(choice);
   const [full, setFull] = useState(false);
-  useEffect(() => {
-    setWarmChoice(null);
-    setExplore(false);
-    setIsTapered(false);
-  }, [tea?.id]);
-  const warmed = warmChoice ?? version?.recipe.warm ?? false;
-  const taper =
-    isTapered && vessel && leafStaysIn(vessel) === 'pot' ? cupsOf(amount, vessel) : null;
   const pour =
     tea && version && vessel
       ? workOutPour({ tea, lot, version, vessel, site, warmed, wish, kettle, taper }, amount)
@@ -150,7 +161,7 @@ export function StartPage() {
         taper={{ cups: cupsOf(amount, vessel), onTaper: setIsTapered }}
         explore={explore}
         onExplore={setExplore}
-        onWarmed={setWarmChoice}
+        onWarmed={setWarmed}
         onStart={start}
         onTrial={choice.setOnTrial}
         onLot={choice.pickLot}
