@@ -201,7 +201,7 @@ export class Hands {
   }
   /** The page is there, with its records. */
   async expectDrawn(): Promise<void> {
-    await expect(this.page.locator('main')).toBeVisible();
+    await expect(this.page.locator('main').filter({ visible: true })).toHaveCount(1);
     await expect(this.page.locator('.loading')).toHaveCount(0);
   }
   expectFocus(role: Role, name: Name): Promise<void> {
