@@ -1,22 +1,7 @@
 import type { Brew } from '../src/contracts/brews';
-import { ALL_RIGHT, propose } from '../src/core/corrections/index';
-import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { type Begun, brewBody, type Caller, newId, POT } from './house';
 
 // What the tests of the bar, of its news and of its log do alike.
-
-export const bitter = { ...ALL_RIGHT, bitterness: 1 as const };
-export const proposed = (verdict: typeof ALL_RIGHT) =>
-  propose({
-    verdict,
-    recipe: startingRecipe('black-whole'),
-    style: 'black-whole',
-    warmed: true,
-    crowding: 0.1,
-    brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
-  });
-
-export const proposal = proposed(bitter);
 
 /** Hands at the bar of a test's own house. */
 export function atTheBar(house: () => Begun) {

@@ -1,8 +1,18 @@
 import { Brew } from '../src/contracts/brews';
 import { ALL_RIGHT } from '../src/core/corrections/index';
 import { brewEvents, brews, leadNotes, orders } from '../src/server/db/schema/index';
-import { atTheBar, bitter, proposal, proposed } from './atTheBar';
-import { type Begun, begunHouse, cookieOf, from, newId, SECRETS } from './house';
+import { atTheBar } from './atTheBar';
+import {
+  type Begun,
+  begunHouse,
+  BITTER,
+  BITTER_PROPOSAL,
+  cookieOf,
+  from,
+  newId,
+  proposed,
+  SECRETS,
+} from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -41,8 +51,8 @@ describe('taken back', () => {
     await done({ kind: 'pull' });
     const judge = await done({
       kind: 'judge',
-      verdict: bitter,
-      proposal,
+      verdict: BITTER,
+      proposal: BITTER_PROPOSAL,
       accepted: true,
       remark: '',
     });
@@ -73,10 +83,10 @@ describe('taken back', () => {
       }).expect(200);
       h.time.ahead += 600_000;
     };
-    await judged(bitter, true);
+    await judged(BITTER, true);
     await judged(ALL_RIGHT, false);
-    await judged(bitter, false);
-    await judged(bitter, true);
+    await judged(BITTER, false);
+    await judged(BITTER, true);
     const { record, looked } = (
       await h.callers.brewer.get(`/api/corrections?siteId=${h.ids.site}`).expect(200)
     ).body;

@@ -2,9 +2,9 @@ import type { Brew } from '../src/contracts/brews';
 import type { TeaFitPage } from '../src/contracts/fits';
 import type { OpenTasting } from '../src/contracts/tastings';
 import type { Tea } from '../src/contracts/teas';
-import { ALL_RIGHT, propose, type Verdict } from '../src/core/corrections/index';
-import { houseBrew, startingRecipe } from '../src/core/recipes/index';
-import { type Begun, begunHouse, type Caller, newId, POT } from './house';
+import { ALL_RIGHT, type Verdict } from '../src/core/corrections/index';
+import { startingRecipe } from '../src/core/recipes/index';
+import { type Begun, begunHouse, type Caller, newId, POT, proposed } from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -76,15 +76,6 @@ async function ladder(
   );
   return (await does(t.id, { kind: 'reveal' })).body as OpenTasting;
 }
-const proposalOf = (verdict: Verdict) =>
-  propose({
-    verdict,
-    recipe: startingRecipe('black-whole'),
-    style: 'black-whole',
-    warmed: true,
-    crowding: 0.1,
-    brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
-  });
 async function brewed(verdict: Verdict | null, steeped = 240): Promise<Brew> {
   const at = h.now() - 900_000;
   const brew = (
@@ -110,7 +101,7 @@ async function brewed(verdict: Verdict | null, steeped = 240): Promise<Brew> {
   await event({ kind: 'pull' });
   await event(
     verdict
-      ? { kind: 'judge', verdict, proposal: proposalOf(verdict), accepted: false, remark: '' }
+      ? { kind: 'judge', verdict, proposal: proposed(verdict), accepted: false, remark: '' }
       : { kind: 'close' },
   );
   return brew;
@@ -234,7 +225,7 @@ test('a brew in another vessel counts by the same recipe; one by another methodâ
       {
         kind: 'judge',
         verdict: ALL_RIGHT,
-        proposal: proposalOf(ALL_RIGHT),
+        proposal: proposed(ALL_RIGHT),
         accepted: false,
         remark: '',
       },

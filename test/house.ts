@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import type { Role } from '../src/contracts/people';
 import type { SiteFields } from '../src/contracts/sites';
 import type { VesselFields } from '../src/contracts/vessels';
-import { ALL_RIGHT, propose } from '../src/core/corrections/index';
+import { ALL_RIGHT, propose, type Verdict } from '../src/core/corrections/index';
 import { houseBrew, startingRecipe } from '../src/core/recipes/index';
 import { grams } from '../src/core/units/index';
 import { createApp } from '../src/server/app';
@@ -208,12 +208,16 @@ export const orderBody = ({ ids, now }: Pick<Begun, 'ids' | 'now'>, over: object
   ...over,
 });
 
+/** What is proposed for a cup so judged, brewed to the recipe of a whole black leaf. */
+export const proposed = (verdict: Verdict) =>
+  propose({
+    verdict,
+    recipe: startingRecipe('black-whole'),
+    style: 'black-whole',
+    warmed: true,
+    crowding: 0.1,
+    brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
+  });
+export const BITTER = { ...ALL_RIGHT, bitterness: 1 as const };
 /** What is proposed for a bitter cup. */
-export const BITTER_PROPOSAL = propose({
-  verdict: { ...ALL_RIGHT, bitterness: 1 },
-  recipe: startingRecipe('black-whole'),
-  style: 'black-whole',
-  warmed: true,
-  crowding: 0.1,
-  brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
-});
+export const BITTER_PROPOSAL = proposed(BITTER);

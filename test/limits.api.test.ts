@@ -4,12 +4,11 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { ENDPOINTS } from '../src/contracts/all';
 import { ROUTES } from '../src/contracts/routes';
-import { ALL_RIGHT, propose } from '../src/core/corrections/index';
-import { houseBrew, startingRecipe } from '../src/core/recipes/index';
+import { ALL_RIGHT } from '../src/core/corrections/index';
 import { createApp } from '../src/server/app';
 import { brewEvents, versions } from '../src/server/db/schema/index';
 import { fromDatabase, loggable } from '../src/server/http/errors';
-import { type Begun, begunHouse, brewBody, newId, SECRETS, work } from './house';
+import { type Begun, begunHouse, brewBody, newId, proposed, SECRETS, work } from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -23,14 +22,7 @@ const start = async (over: object = {}): Promise<string> =>
 const event = (id: string, body: object) =>
   h.callers.brewer.post(`/api/brews/${id}/events`, { id: newId(), at: h.now(), ...body });
 const DAY = 86_400_000;
-const proposal = propose({
-  verdict: ALL_RIGHT,
-  recipe: startingRecipe('black-whole'),
-  style: 'black-whole',
-  warmed: true,
-  crowding: 0.1,
-  brew: houseBrew({ style: 'black-whole', fitted: null }, startingRecipe('black-whole')),
-});
+const proposal = proposed(ALL_RIGHT);
 
 test('a retired version is not brewed now; a brew that waited on a device since it was the house’s is kept', async () => {
   await h.db.update(versions).set({ state: 'retired' }).where(eq(versions.id, h.ids.version));

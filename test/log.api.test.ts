@@ -1,7 +1,15 @@
 import { Brew } from '../src/contracts/brews';
 import { ALL_RIGHT } from '../src/core/corrections/index';
-import { atTheBar, bitter, proposal, proposed } from './atTheBar';
-import { type Begun, begunHouse, type Caller, newId } from './house';
+import { atTheBar } from './atTheBar';
+import {
+  type Begun,
+  begunHouse,
+  BITTER,
+  BITTER_PROPOSAL,
+  type Caller,
+  newId,
+  proposed,
+} from './house';
 
 let h: Begun;
 beforeEach(async () => {
@@ -14,7 +22,7 @@ describe('the log', () => {
   const brewed = async (over: {
     ago: number;
     steeped: number;
-    verdict?: typeof bitter;
+    verdict?: typeof BITTER;
     accepted?: boolean;
   }) => {
     const waterOn = h.now() - over.ago * 1000;
@@ -36,9 +44,9 @@ describe('the log', () => {
   };
   test('each filter lets through what it names, and they go together', async () => {
     const early = await brewed({ ago: 9000, steeped: 100 });
-    const right = await brewed({ ago: 8000, steeped: 240, verdict: ALL_RIGHT as typeof bitter });
-    const taken = await brewed({ ago: 7000, steeped: 320, verdict: bitter, accepted: true });
-    const not = await brewed({ ago: 6000, steeped: 900, verdict: bitter });
+    const right = await brewed({ ago: 8000, steeped: 240, verdict: ALL_RIGHT as typeof BITTER });
+    const taken = await brewed({ ago: 7000, steeped: 320, verdict: BITTER, accepted: true });
+    const not = await brewed({ ago: 6000, steeped: 900, verdict: BITTER });
     const ids = async (q: string) =>
       ((await h.callers.brewer.get(`/api/brews?${q}`).expect(200)).body.brews as Brew[]).map(
         (b) => b.id,
@@ -101,8 +109,8 @@ describe('the log', () => {
     await event(off.id, { kind: 'pull', at: now - 7_700_000 }).expect(200);
     await event(off.id, {
       kind: 'judge',
-      verdict: bitter,
-      proposal,
+      verdict: BITTER,
+      proposal: BITTER_PROPOSAL,
       accepted: false,
       remark: '=1+1, "so", said',
     }).expect(200);
@@ -129,7 +137,7 @@ describe('the log', () => {
       await brewed({
         ago: 20_000 - i * 1000,
         steeped: i === 9 ? 290 : 240 + (i % 2) * 3,
-        verdict: i === 3 ? bitter : (ALL_RIGHT as typeof bitter),
+        verdict: i === 3 ? BITTER : (ALL_RIGHT as typeof BITTER),
       });
     const get = (q: string, who: Caller = h.callers.brewer) =>
       who.get(`/api/trends?siteId=${h.ids.site}${q}`);
