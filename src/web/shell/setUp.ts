@@ -2,11 +2,11 @@ import type { House, Session } from '#contracts/sites';
 import { batchWrites } from '../entities/batches/writes';
 import { brewsApi } from '../entities/brews/api';
 import { brewWrites } from '../entities/brews/writes';
-import { peopleApi } from '../entities/people/api';
+import { OF_THE_SITE, peopleApi } from '../entities/people/api';
 import { lockWrites } from '../entities/people/lockWrite';
 import { tastingWrites } from '../entities/tastings/writes';
 import { trainingWrites } from '../entities/training/writes';
-import { api, TAGS } from '../platform/api';
+import { api } from '../platform/api';
 import type { Send } from '../platform/dispatch';
 import { listeners } from '../platform/listeners';
 import { setUpOutbox, signedInAgain, woken } from '../platform/outbox/outbox';
@@ -58,9 +58,9 @@ export function setUp(): void {
   listeners.startListening({
     matcher: signIn.matchFulfilled,
     effect: ({ payload }, { dispatch, getState }) => {
-      // A tablet that was only locked has heard all that happened meanwhile; any other has read of another time or site.
+      // Nobody was signed in, or at another site: what was read then is of another time or place.
       if (sessionIn(getState())?.site.id !== payload.site.id)
-        dispatch(api.util.invalidateTags([...TAGS]));
+        dispatch(api.util.invalidateTags([...OF_THE_SITE]));
       // Whoever signs in is at the tablet, and what waits for them is sent.
       dispatch(settingsChanged({ locked: false }));
       dispatch(signedInAgain());

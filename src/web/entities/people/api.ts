@@ -11,7 +11,10 @@ import type {
   signIn,
   Site,
 } from '#contracts/sites';
-import { api } from '../../platform/api';
+import { api, type Tag, TAGS } from '../../platform/api';
+
+/** The same for whoever is at a site: a tablet that was only locked has heard all of it. */
+export const OF_THE_SITE: readonly Tag[] = ['Book', 'Shelf', 'Cold'];
 
 type Write<E> = { id: string; body: BodyOf<E> };
 /** Who is here and where: the house, its sites, people and the session. */
@@ -31,7 +34,7 @@ export const peopleApi = api.injectEndpoints({
     }),
     signIn: build.mutation<Session, BodyOf<typeof signIn>>({
       query: (body) => ({ url: ROUTES.signIn.path, method: 'POST', body }),
-      invalidatesTags: ['House', 'Bar', 'People', 'Training'],
+      invalidatesTags: TAGS.filter((tag) => !OF_THE_SITE.includes(tag)),
     }),
     signOut: build.mutation<unknown, void>({
       query: () => ({ url: ROUTES.signOut.path, method: 'DELETE' }),
