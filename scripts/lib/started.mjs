@@ -31,8 +31,9 @@ export const applicationOf = (start) =>
 
 /**
  * Starts a demo on a folder of its own. `application` and `database` are the process ids of the moment, null between.
+ * `quiet`: what its programs say of their own end is nobody's to read.
  */
-export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
+export async function startHouse({ days = 1, flags = [], env = {}, quiet = false } = {}) {
   needBuild();
   const data = mkdtempSync(join(tmpdir(), 'limnos-run-'));
   const folder = join(data, 'demo');
@@ -46,7 +47,7 @@ export async function startHouse({ days = 1, flags = [], env = {} } = {}) {
       LOG_LEVEL: 'silent',
       ...env,
     }),
-    stdio: ['ignore', 'pipe', 'inherit'],
+    stdio: ['ignore', 'pipe', quiet ? 'ignore' : 'inherit'],
   });
   let said = '';
   child.stdout.on('data', (d) => {

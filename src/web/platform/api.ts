@@ -69,6 +69,11 @@ export const failureOf = (error: unknown): ApiFailure =>
   error && typeof error === 'object' && 'kind' in error
     ? (error as ApiFailure)
     : { kind: 'away', message: AWAY };
+/** The server has answered that there is no such record. */
+export const isMissing = (error: unknown): boolean => {
+  const failure = error ? failureOf(error) : null;
+  return failure?.kind === 'answer' && failure.status === 404;
+};
 /** Faults by field, for a form. */
 export const fieldFaults = (error: unknown): Record<string, string> => {
   const f = failureOf(error);

@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { useHouseQuery, useSignOutMutation } from '../entities/people/api';
+import { RoomChoice, SoundChoice, useDeviceSettings } from '../entities/people/DeviceSettings';
 import { deviceBehind } from '../platform/clock';
-import { type Settings, settingsChanged } from '../platform/settings';
-import { useAppDispatch, useAppSelector } from '../platform/store';
+import { useAppSelector } from '../platform/store';
 
-const LOUDNESS = ['Quiet', 'Soft', 'Middle', 'Loud'] as const;
 const LOCKS = [
   [0, 'It is one person’s: never'],
   [2, '2 minutes'],
@@ -14,21 +13,14 @@ const LOCKS = [
 /** A device clock off by more than this is said, s. */
 const WORTH_SAYING = 5;
 
-type Set = (over: Partial<Settings>) => void;
-
 /** What belongs to this device: sound, light, whose it is; and leaving it. */
 export function Device({ onLock, onClose }: { onLock: () => void; onClose: () => void }) {
-  const dispatch = useAppDispatch();
-  const settings = useAppSelector((x) => x.settings);
-  const set: Set = (over) => {
-    dispatch(settingsChanged(over));
-  };
   return (
     <div className="device">
       <Leaving onLock={onLock} onClose={onClose} />
-      <SoundAndLight settings={settings} set={set} />
-      <LockAfter settings={settings} set={set} />
-      <DeviceName settings={settings} set={set} />
+      <SoundAndLight />
+      <LockAfter />
+      <DeviceName />
       <ClockAndWaiting />
     </div>
   );
@@ -66,24 +58,13 @@ function Leaving({ onLock, onClose }: { onLock: () => void; onClose: () => void 
 }
 
 /** What says that a pull is due, and how bright the room is. */
-function SoundAndLight({ settings, set }: { settings: Settings; set: Set }) {
+function SoundAndLight() {
+  const { settings, set } = useDeviceSettings();
   return (
     <>
       <fieldset>
         <legend>Sound at the pull</legend>
-        <div className="flex flex-wrap gap-2">
-          {LOUDNESS.map((word, i) => (
-            <button
-              type="button"
-              key={word}
-              className="btn slim"
-              aria-pressed={settings.sound === i}
-              onClick={() => set({ sound: i as Settings['sound'] })}
-            >
-              {word}
-            </button>
-          ))}
-        </div>
+        <SoundChoice />
       </fieldset>
       <label className="check">
         <input
@@ -101,21 +82,16 @@ function SoundAndLight({ settings, set }: { settings: Settings; set: Set }) {
         />
         A frame round the screen while a pull is due, seen across the room; it never flashes
       </label>
-      <div className="flex flex-wrap gap-2 my-2">
-        <button
-          type="button"
-          className="btn slim"
-          onClick={() => set({ theme: settings.theme === 'dim' ? 'light' : 'dim' })}
-        >
-          {settings.theme === 'dim' ? 'Light room' : 'Dim room'}
-        </button>
+      <div className="my-2">
+        <RoomChoice />
       </div>
     </>
   );
 }
 
 /** After how long without a touch it locks. */
-function LockAfter({ settings, set }: { settings: Settings; set: Set }) {
+function LockAfter() {
+  const { settings, set } = useDeviceSettings();
   return (
     <fieldset>
       <legend>Several use it: lock it when nobody has touched it for</legend>
@@ -141,7 +117,8 @@ function LockAfter({ settings, set }: { settings: Settings; set: Set }) {
 }
 
 /** A paired device has the name that a lead gave it; any other the one that is typed here. */
-function DeviceName({ settings, set }: { settings: Settings; set: Set }) {
+function DeviceName() {
+  const { settings, set } = useDeviceSettings();
   const { data: house } = useHouseQuery();
   const [name, setName] = useState(settings.deviceName);
   if (house?.device && !house.device.revoked)

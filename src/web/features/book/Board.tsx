@@ -8,9 +8,10 @@ import type { Vessel } from '#contracts/vessels';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { Awaited } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
+import { Nothing } from '../../ui/Note';
 import { BoardSentence, hotRecipes, usualService } from './board/BoardSentence';
 import { BoardTable } from './board/BoardTable';
 import { RoundOfPours } from './board/RoundOfPours';
@@ -20,15 +21,11 @@ import { LeafMakes, Takes } from './BoardTakes';
 export function BoardPage() {
   const { teaId = '' } = useParams();
   const [params] = useSearchParams();
-  const { data: book } = useBookQuery();
-  const { data: shelf } = useVesselsQuery();
+  const books = useBookQuery();
+  const shelves = useVesselsQuery();
+  const [book, shelf] = [books.data, shelves.data];
   const { site } = useSession();
-  if (!book || !shelf)
-    return (
-      <main className="page">
-        <Loading what="the board" />
-      </main>
-    );
+  if (!book || !shelf) return <Awaited what="the board" of={[books, shelves]} />;
   const teas = book.teas.filter((t) => !t.retired && hotRecipes(t).length > 0);
   const tea = teas.find((t) => t.id === teaId);
   const chosen =

@@ -14,9 +14,11 @@ import { houseLiquorOf } from '../../entities/teas/liquor';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { PrintLink } from '../../entities/teas/PrintLink';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { isMissing } from '../../platform/api';
+import { Unread } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
+import { Nothing } from '../../ui/Note';
 import { ColdRecipe } from './ColdRecipe';
 import { InOurVessels } from './InOurVessels';
 import { Lots } from './Lots';
@@ -31,7 +33,8 @@ import { VersionForm } from './VersionForm';
 
 /** One tea: its house recipe, what it takes in every vessel here, its versions and what brewers noted. */
 export function TeaView({ id }: { id: string }) {
-  const { data, isError } = useTeaQuery(id);
+  const asked = useTeaQuery(id);
+  const { data } = asked;
   // What it takes in each vessel stands above its versions: drawn later, it would move them under a finger.
   const { isLoading: vesselsCome } = useVesselsQuery();
   const { role } = useSession();
@@ -53,7 +56,7 @@ export function TeaView({ id }: { id: string }) {
       run: () => (editing ? setEditing(null) : go('/book')),
     },
   ]);
-  if (isError && !data)
+  if (isMissing(asked.error) && !data)
     return (
       <section className="tea-page">
         <Nothing>This tea is not in the book.</Nothing>
@@ -62,7 +65,7 @@ export function TeaView({ id }: { id: string }) {
   if (!data || vesselsCome)
     return (
       <section className="tea-page">
-        <Loading what="the tea" />
+        <Unread what="the tea" of={[asked]} />
       </section>
     );
   const { tea, versions, notes } = data;

@@ -6,9 +6,11 @@ import { USES_COUNTED } from '#contracts/limits';
 import type { Tea, TeaPage, Version } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useTeaQuery } from '../../entities/teas/api';
+import { isMissing } from '../../platform/api';
+import { Awaited } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
+import { Nothing } from '../../ui/Note';
 import { BackForm } from './BackForm';
 import { LinesTable } from './versions/LinesTable';
 import { TwoCups } from './versions/TwoVersions';
@@ -17,19 +19,15 @@ import { VersionsList } from './versions/VersionsList';
 /** Two versions of a tea's recipe side by side: values, cups, and the way back. */
 export function VersionsPage() {
   const { teaId = '' } = useParams();
-  const { data, isError } = useTeaQuery(teaId);
-  if (isError)
+  const tea = useTeaQuery(teaId);
+  const { data } = tea;
+  if (isMissing(tea.error))
     return (
       <main className="page p-6">
         <Nothing>This tea is not in the book.</Nothing>
       </main>
     );
-  if (!data)
-    return (
-      <main className="page">
-        <Loading what="the versions" />
-      </main>
-    );
+  if (!data) return <Awaited what="the tea" of={[tea]} />;
   return <Versions key={data.tea.id} page={data} />;
 }
 

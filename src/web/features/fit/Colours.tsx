@@ -10,27 +10,24 @@ import { useBookQuery } from '../../entities/teas/api';
 import { useSetSwatchesMutation } from '../../entities/teas/editApi';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { failureOf } from '../../platform/api';
+import { Awaited } from '../../platform/Awaited';
 import { useAppDispatch } from '../../platform/store';
 import { toastShown } from '../../platform/toasts';
 import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { Note, Nothing } from '../../ui/Note';
 import { Measure } from './MeasureColour';
 
 /** The colours of a tea along its steep: predicted, until a house ladder was measured. */
 export function ColoursPage() {
   const { id = '' } = useParams();
   const go = useGo();
-  const { data: book } = useBookQuery();
+  const books = useBookQuery();
+  const book = books.data;
   const tea = book?.teas.find((t) => t.id === id);
   useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => go(`/book/${id}`) }]);
-  if (!book)
-    return (
-      <main className="page">
-        <Loading what="the tea" />
-      </main>
-    );
+  if (!book) return <Awaited what="the tea" of={[books]} />;
   if (!tea?.house)
     return (
       <main className="page p-6">

@@ -10,9 +10,10 @@ import type { Tea } from '#contracts/teas';
 import { useFitQuery } from '../../entities/fits/api';
 import { useBookQuery } from '../../entities/teas/api';
 import { failureOf } from '../../platform/api';
+import { Awaited } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
+import { Nothing } from '../../ui/Note';
 import { FitChart, offRecipe } from './FitChart';
 import { Cups } from './FitCups';
 import type { FitProps } from './fitProps';
@@ -22,17 +23,13 @@ import { Learnt } from './Learnt';
 export function FitPage() {
   const { id = '' } = useParams();
   const go = useGo();
-  const { data: book } = useBookQuery();
+  const books = useBookQuery();
+  const book = books.data;
   const [without, setWithout] = useState<readonly string[]>([]);
   const { data, isLoading, error, isFetching } = useFitQuery({ id, without });
   const tea = book?.teas.find((t) => t.id === id);
   useKeys([{ key: 'Escape', does: 'Back to the tea', run: () => go(`/book/${id}`) }]);
-  if (isLoading || !book)
-    return (
-      <main className="page">
-        <Loading what="its cups" />
-      </main>
-    );
+  if (isLoading || !book) return <Awaited what="the cups" of={[books]} />;
   if (!tea?.house || !data)
     return (
       <main className="page p-6">

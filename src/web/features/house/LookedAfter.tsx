@@ -14,7 +14,7 @@ export function LookedAfter() {
           <NewestBackup />
         </Row>
         <Row to="/house/devices" name="Devices">
-          Tablets and phones, and who is signed in on which
+          Tablets and phones, how one gets here, and who is signed in
         </Row>
         <Row to="/house/programs" name="Programs">
           Keys for tills, screens and menus

@@ -5,11 +5,9 @@ import { type Celsius, metres, temperatureText } from '#core/units';
 import type { Site } from '#contracts/sites';
 import { useBackupsQuery } from '../../entities/exchange/backupsApi';
 import { usePeopleQuery } from '../../entities/people/api';
+import { RoomChoice, SoundChoice } from '../../entities/people/DeviceSettings';
 import { useSession } from '../../entities/people/session';
-import { useShopQuery } from '../../entities/people/shopApi';
 import { useBookQuery } from '../../entities/teas/api';
-import { settingsChanged } from '../../platform/settings';
-import { useAppDispatch, useAppSelector } from '../../platform/store';
 import { useFirstLoad } from '../../platform/useFirstLoad';
 import { Loading } from '../../ui/Note';
 import { BoilingRule } from './BoilingRule';
@@ -19,10 +17,7 @@ import { FilterReminder } from './FilterReminder';
 import { LookedAfter } from './LookedAfter';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
-import { ShopAddress } from './ShopAddress';
 import { SiteEdit } from './SiteEdit';
-
-const SOUNDS = ['quiet', 'soft', 'usual', 'loud'] as const;
 
 /** The house: its sites and people (for leads), and this device. */
 export function HousePage() {
@@ -30,11 +25,10 @@ export function HousePage() {
   const [editing, setEditing] = useState<string | null>(null);
   const lead = role === 'lead';
   const people = usePeopleQuery(undefined, { skip: !lead });
-  const shop = useShopQuery(undefined, { skip: !lead });
   const book = useBookQuery(undefined, { skip: !lead });
   const chosen = sites.find((s) => s.id === editing);
   const backups = useBackupsQuery(undefined, { skip: !lead });
-  const loads = useFirstLoad(people, shop, book, backups);
+  const loads = useFirstLoad(people, book, backups);
   if (loads)
     return (
       <main className="page">
@@ -80,13 +74,11 @@ export function HousePage() {
         {lead && <People />}
         {lead && <BookKeeping />}
       </section>
-      <section className="paper" aria-label="Devices, and cautions">
+      <section className="paper" aria-label="This device, and cautions">
         <ThisDevice />
         <MyUnits />
         <hr />
         <Cautions />
-        {/* Last: it grows and shrinks as tablets come and go. */}
-        {lead && <ShopAddress />}
       </section>
     </main>
   );
@@ -155,38 +147,17 @@ function SitesTable({
 
 /** Room and sound of this device, whoever signs in. */
 function ThisDevice() {
-  const settings = useAppSelector((s) => s.settings);
-  const dispatch = useAppDispatch();
   return (
     <section>
       <h2>
         This device<small>not anybody’s own</small>
       </h2>
-      <div className="flex flex-wrap gap-3 mt-2 items-center">
-        <span>Room</span>
-        {(['light', 'dim'] as const).map((t) => (
-          <button
-            type="button"
-            key={t}
-            className="btn slim"
-            aria-pressed={settings.theme === t}
-            onClick={() => dispatch(settingsChanged({ theme: t }))}
-          >
-            {t}
-          </button>
-        ))}
-        <span className="ml-4">Sound</span>
-        {SOUNDS.map((name, i) => (
-          <button
-            type="button"
-            key={name}
-            className="btn slim"
-            aria-pressed={settings.sound === i}
-            onClick={() => dispatch(settingsChanged({ sound: i as 0 | 1 | 2 | 3 }))}
-          >
-            {name}
-          </button>
-        ))}
+      <div className="flex flex-wrap gap-x-6 gap-y-2 mt-2 items-center">
+        <RoomChoice />
+        <div className="flex flex-wrap gap-3 items-center">
+          <span>Sound</span>
+          <SoundChoice />
+        </div>
       </div>
       <p className="small mt-2">
         A soft double knock 10 s before best, one tap at best, two at latest and thrice after. Each

@@ -11,11 +11,12 @@ import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { useSession } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
+import { Awaited } from '../../platform/Awaited';
 import { useNow } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
 import { clockText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
+import { Nothing } from '../../ui/Note';
 import { PourCard } from './Card';
 import { type Choice, useChoice } from './choice';
 import { cupsOf, workOutPour } from './pour';
@@ -97,12 +98,7 @@ export function StartPage() {
     { key: ' ', does: 'Warm the vessel, or start', run: () => start(warmed) },
     { key: 'Escape', does: 'Leave', run: () => go('/') },
   ]);
-  if (choice.loading)
-    return (
-      <main className="page">
-        <Loading what="teas and vessels" />
-      </main>
-    );
+  if (choice.loading || choice.unread) return <Awaited what="teas and vessels" of={choice.asked} />;
   if (!tea || !version || !vessel || !pour || !card) {
     return <NothingToBrew hasTea={teas.length > 0} hasVessel={vessels.length > 0} />;
   }

@@ -90,6 +90,9 @@ export function useChoice() {
     find: params.get('find') !== null,
     orders,
     loading: book.isLoading || shelf.isLoading || awaitsKettles,
+    /** Without these nothing can be said of what the house has. */
+    asked: [book, shelf],
+    unread: book.data === undefined || shelf.data === undefined,
     teas,
     vessels,
     inUse,

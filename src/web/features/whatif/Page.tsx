@@ -5,10 +5,12 @@ import type { Vessel } from '#contracts/vessels';
 import { useSession } from '../../entities/people/session';
 import { useTeaQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { isMissing } from '../../platform/api';
+import { Awaited } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { plotSize } from '../../ui/chart/plotSize';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
+import { Nothing } from '../../ui/Note';
 import { CourseHead, Rules, WhatIfSentence } from './Controls';
 import { COURSE_HEIGHT, COURSE_WIDTH } from './courseSize';
 import { CupBesideCup, CupTried, WhatIfFoot, WhatIsShown } from './CupBesideCup';
@@ -22,22 +24,18 @@ const USUAL_ML = 500;
 /** What if: leaf, heat, time, vessel and the rest as direct controls; the cup answers at once. */
 export function WhatIfPage() {
   const { teaId = '' } = useParams();
-  const { data, isError } = useTeaQuery(teaId);
-  const { data: shelf } = useVesselsQuery();
+  const asked = useTeaQuery(teaId);
+  const shelves = useVesselsQuery();
+  const [data, shelf] = [asked.data, shelves.data];
   const { site } = useSession();
   const vessels = (shelf?.vessels ?? []).filter((v) => v.siteId === site.id && !v.retired);
-  if (isError)
+  if (isMissing(asked.error))
     return (
       <main className="page p-6">
         <Nothing>This tea is not in the book.</Nothing>
       </main>
     );
-  if (!data || !shelf)
-    return (
-      <main className="page">
-        <Loading what="the tea" />
-      </main>
-    );
+  if (!data || !shelf) return <Awaited what="the tea" of={[asked, shelves]} />;
   const { tea } = data;
   const suits = vessels.filter((v) => (tea.method === 'liddedCup') === (v.kind === 'lidded'));
   const first = [...(suits.length ? suits : vessels)].sort(

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { usePrintersQuery } from '../../../entities/printers/api';
-import { Loading } from '../../../ui/Note';
+import { Awaited } from '../../../platform/Awaited';
 import { LeadsOnly, ToTheHouse } from '../LeadsOnly';
 import { PrinterForm } from './PrinterForm';
 import { PrinterList } from './PrinterList';
@@ -14,14 +14,10 @@ export const AttachedPage = () => (
 );
 
 function Attached() {
-  const { data } = usePrintersQuery();
+  const printers = usePrintersQuery();
+  const { data } = printers;
   const [adding, setAdding] = useState(false);
-  if (!data)
-    return (
-      <main className="page">
-        <Loading what="what is attached" />
-      </main>
-    );
+  if (!data) return <Awaited what="the list of printers" of={[printers]} />;
   return (
     <main className="page split whole house-page">
       <section className="work" role="group" tabIndex={0} aria-label="Label printers">

@@ -2,11 +2,12 @@ import { Link } from 'react-router';
 import { backupOld, newestWhole } from '#core/backups';
 import type { Backups } from '#contracts/backups';
 import { useBackupsQuery, useMakeBackupMutation } from '../../../entities/exchange/backupsApi';
+import { Awaited } from '../../../platform/Awaited';
 import { useNow } from '../../../platform/clock';
 import { NotSaved } from '../../../platform/NotSaved';
 import { agoText } from '../../../ui/ago';
 import { oneTap } from '../../../ui/keys';
-import { Loading, Note } from '../../../ui/Note';
+import { Note } from '../../../ui/Note';
 import { LeadsOnly, ToTheHouse } from '../LeadsOnly';
 import { BackupList } from './BackupList';
 import { PlanForm } from './PlanForm';
@@ -26,12 +27,7 @@ function AllBackups() {
   useBackupsQuery(undefined, {
     pollingInterval: seen.data?.running ? ASK_MS.running : ASK_MS.usually,
   });
-  if (!seen.data)
-    return (
-      <main className="page">
-        <Loading what="the backups" />
-      </main>
-    );
+  if (!seen.data) return <Awaited what="the list of backups" of={[seen]} />;
   const { folder } = seen.data;
   if (folder === null)
     return (

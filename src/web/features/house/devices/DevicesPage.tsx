@@ -1,10 +1,13 @@
 import { useState } from 'react';
 import { useDevicesQuery } from '../../../entities/people/devicesApi';
-import { Loading } from '../../../ui/Note';
+import { useShopQuery } from '../../../entities/people/shopApi';
+import { Awaited } from '../../../platform/Awaited';
+import { useFirstLoad } from '../../../platform/useFirstLoad';
 import { LeadsOnly, ToTheHouse } from '../LeadsOnly';
 import { DeviceForm } from './DeviceForm';
 import { DeviceList } from './DeviceList';
 import { SessionList } from './SessionList';
+import { ShopAddress } from './ShopAddress';
 
 /** Tablets and phones of the house, and who is signed in on which. */
 export const DevicesPage = () => (
@@ -14,14 +17,12 @@ export const DevicesPage = () => (
 );
 
 function Devices() {
-  const { data } = useDevicesQuery(undefined, { pollingInterval: 15_000 });
+  const devices = useDevicesQuery(undefined, { pollingInterval: 15_000 });
+  const shop = useShopQuery();
   const [adding, setAdding] = useState(false);
-  if (!data)
-    return (
-      <main className="page">
-        <Loading what="the devices" />
-      </main>
-    );
+  const loads = useFirstLoad(devices, shop);
+  const { data } = devices;
+  if (!data || loads) return <Awaited what="the devices" of={[devices]} />;
   return (
     <main className="page split whole house-page">
       <section className="work" role="group" tabIndex={0} aria-label="Devices">
@@ -39,6 +40,7 @@ function Devices() {
         </p>
         {adding && <DeviceForm onDone={() => setAdding(false)} />}
         <DeviceList devices={data.devices} />
+        <ShopAddress />
       </section>
       <section className="paper" aria-label="Who is signed in">
         <SessionList sessions={data.sessions} />

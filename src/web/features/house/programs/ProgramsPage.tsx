@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ROUTES } from '#contracts/routes';
 import { useProgramsQuery } from '../../../entities/people/programsApi';
-import { Loading } from '../../../ui/Note';
+import { Awaited } from '../../../platform/Awaited';
 import { LeadsOnly, ToTheHouse } from '../LeadsOnly';
 import { ProgramForm } from './ProgramForm';
 import { ProgramList } from './ProgramList';
@@ -14,14 +14,10 @@ export const ProgramsPage = () => (
 );
 
 function Programs() {
-  const { data } = useProgramsQuery(undefined, { pollingInterval: 15_000 });
+  const programs = useProgramsQuery(undefined, { pollingInterval: 15_000 });
+  const { data } = programs;
   const [adding, setAdding] = useState(false);
-  if (!data)
-    return (
-      <main className="page">
-        <Loading what="the programs" />
-      </main>
-    );
+  if (!data) return <Awaited what="the programs" of={[programs]} />;
   return (
     <main className="page split whole house-page">
       <section className="work" role="group" tabIndex={0} aria-label="Programs">

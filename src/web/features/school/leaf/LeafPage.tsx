@@ -9,16 +9,18 @@ import { useBookQuery } from '../../../entities/teas/api';
 import { TeaPick } from '../../../entities/teas/TeaPick';
 import { useVesselsQuery } from '../../../entities/vessels/api';
 import { VesselPick } from '../../../entities/vessels/VesselPick';
+import { Awaited } from '../../../platform/Awaited';
 import { useGo } from '../../../platform/useGo';
 import { useKeys } from '../../../ui/keys';
-import { Loading, Nothing } from '../../../ui/Note';
+import { Nothing } from '../../../ui/Note';
 import { LeafCups } from './LeafCups';
 
 /** A lesson with leaf as its trainer sets it out, with this house's own tea and vessel. */
 export function LeafPage() {
   const { id } = useParams();
-  const { data: book } = useBookQuery();
-  const { data: shelf } = useVesselsQuery();
+  const books = useBookQuery();
+  const shelves = useVesselsQuery();
+  const [book, shelf] = [books.data, shelves.data];
   const { site } = useSession();
   const lesson = LEAF_LESSON_IDS.find((known) => known === id);
   if (!lesson)
@@ -29,12 +31,7 @@ export function LeafPage() {
         </Nothing>
       </main>
     );
-  if (!book || !shelf)
-    return (
-      <main className="page">
-        <Loading what="the lesson" />
-      </main>
-    );
+  if (!book || !shelf) return <Awaited what="the lesson" of={[books, shelves]} />;
   const teas = book.teas.filter((t) => !t.retired && t.house);
   const vessels = vesselsFor(
     lesson,

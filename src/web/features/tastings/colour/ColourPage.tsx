@@ -4,6 +4,7 @@ import type { Brew } from '#contracts/brews';
 import type { OpenTasting } from '#contracts/tastings';
 import { useBrewQuery } from '../../../entities/brews/api';
 import { useBookQuery } from '../../../entities/teas/api';
+import { Awaited } from '../../../platform/Awaited';
 import { Loading, Nothing } from '../../../ui/Note';
 import { useTasting } from '../useTasting';
 import { ColourReading } from './ColourReading';
@@ -24,18 +25,14 @@ function subjectOf(
  * figures.
  */
 export function ColourPage() {
-  const { data: book } = useBookQuery();
+  const books = useBookQuery();
+  const book = books.data;
   const [params] = useSearchParams();
   const wanted = params.get('brew');
   const { data, isLoading } = useBrewQuery(wanted ?? '', { skip: wanted === null });
   const table = useTasting(params.get('table') ?? '');
   const cup = Number(params.get('cup'));
-  if (!book)
-    return (
-      <main className="page">
-        <Loading what="the book" />
-      </main>
-    );
+  if (!book) return <Awaited what="the book" of={[books]} />;
   const teas = book.teas.filter((t) => !t.retired && t.house);
   if (!teas[0])
     return (

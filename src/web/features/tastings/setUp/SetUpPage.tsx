@@ -5,23 +5,20 @@ import { useSession } from '../../../entities/people/session';
 import { teaFor, vesselsFor } from '../../../entities/tastings/leafLesson';
 import { useBookQuery } from '../../../entities/teas/api';
 import { useVesselsQuery } from '../../../entities/vessels/api';
-import { Loading, Nothing } from '../../../ui/Note';
+import { Awaited } from '../../../platform/Awaited';
+import { Nothing } from '../../../ui/Note';
 import { SetUp } from './SetUp';
 
 /** A tasting in a minute: kind, tea, vessel and people; leaf, water and one clock for all cups are worked out. */
 export function SetUpPage() {
-  const { data: book } = useBookQuery();
-  const { data: shelf } = useVesselsQuery();
+  const books = useBookQuery();
+  const shelves = useVesselsQuery();
+  const [book, shelf] = [books.data, shelves.data];
   const { site } = useSession();
   // Who may taste stands above the button: drawn later, it would move it.
   const { isLoading: namesCome } = useNamesQuery(site.id);
   const [params] = useSearchParams();
-  if (!book || !shelf || namesCome)
-    return (
-      <main className="page">
-        <Loading what="the book" />
-      </main>
-    );
+  if (!book || !shelf || namesCome) return <Awaited what="the book" of={[books, shelves]} />;
   const teas = book.teas.filter((t) => !t.retired && t.house);
   const own = shelf.vessels.filter(
     (v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher',

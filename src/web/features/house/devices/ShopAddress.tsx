@@ -1,9 +1,9 @@
 import { ROUTES } from '#contracts/routes';
-import { useSession } from '../../entities/people/session';
-import { useShopQuery } from '../../entities/people/shopApi';
-import { failureOf } from '../../platform/api';
-import { clockText } from '../../ui/days';
-import { Note } from '../../ui/Note';
+import { useSession } from '../../../entities/people/session';
+import { useShopQuery } from '../../../entities/people/shopApi';
+import { failureOf } from '../../../platform/api';
+import { clockText } from '../../../ui/days';
+import { Note } from '../../../ui/Note';
 
 const ASK_AGAIN_MS = 10_000;
 
@@ -12,9 +12,9 @@ export function ShopAddress() {
   const { sites } = useSession();
   const { data, error } = useShopQuery(undefined, { pollingInterval: ASK_AGAIN_MS });
   return (
-    <section>
+    <section className="mt-8">
       <h2>
-        Devices<small>tablets and phones in the shop’s own network</small>
+        In the shop’s own network<small>how a tablet or phone gets here</small>
       </h2>
       {!data && error && <Note bad>{failureOf(error).message}</Note>}
       {data?.address === null && (
@@ -49,7 +49,7 @@ export function ShopAddress() {
         <table className="grid-table plain mt-3">
           <thead>
             <tr>
-              <th className="l">connected</th>
+              <th className="l">open now</th>
               <th className="l">site</th>
               <th>since</th>
             </tr>
