@@ -84,6 +84,7 @@ async function tabletComesIn(): Promise<void> {
   await tablet.expectAllSaved();
   // Which devices are in, and how the next one comes in.
   await tablet.goTo('House');
+  await tablet.follow('Devices');
   await tablet.expectSaidOnce(address);
   await tablet.expectThere('row', /Ilsa V\.\s*Harbour room/);
 
