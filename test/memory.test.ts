@@ -22,7 +22,7 @@ type Caller = {
 };
 const SLOW_MACHINE_MS = 240_000;
 /** How much an application needs to start depends on the program and on Node: from too little upwards, MB. */
-const FROM_MB = 38;
+const FROM_MB = 32;
 const STEP_MB = 6;
 const MOST_MB = 128;
 /** So many books are asked for at once, again and again. */
