@@ -367,6 +367,6 @@ test('what is due is seen across the room: a still frame, another for late, none
   await house.press(/Not you/);
   await house.untick(/A frame round the screen/);
   await house.expectNoFigure('across');
-  await house.press('Quiet');
-  await house.expectOn('button', 'Quiet');
+  await house.touch('radio', 'Quiet');
+  await house.expectChecked('radio', 'Quiet');
 });

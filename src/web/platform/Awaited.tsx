@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { capital } from '#core/units';
 import { Loading, Note } from '../ui/Note';
 import { failureOf } from './api';
@@ -9,29 +10,41 @@ type Asked = {
   readonly refetch: () => unknown;
 };
 
+/** Records could not be read: said, with another try. */
+export const CannotRead = ({
+  what,
+  onAgain,
+  children,
+}: {
+  what: string;
+  onAgain: () => void;
+  children?: ReactNode;
+}) => (
+  <Note
+    bad
+    action={
+      <button type="button" className="btn" onClick={onAgain}>
+        Try again
+      </button>
+    }
+  >
+    <b>{capital(what)} cannot be read just now.</b> {children}
+  </Note>
+);
+
 /** In the place of records that are not here: they are fetched, or it says why not and asks again by a touch. */
 export function Unread({ what, of }: { what: string; of: readonly Asked[] }) {
   const failed = of.filter((query) => query.data === undefined && query.error !== undefined);
   const [first] = failed;
   if (!first) return <Loading what={what} />;
+  const again = () => {
+    for (const query of failed) query.refetch();
+  };
   return (
     <div className="p-6">
-      <Note
-        bad
-        action={
-          <button
-            type="button"
-            className="btn"
-            onClick={() => {
-              for (const query of failed) query.refetch();
-            }}
-          >
-            Try again
-          </button>
-        }
-      >
-        <b>{capital(what)} cannot be read just now.</b> {failureOf(first.error).message}
-      </Note>
+      <CannotRead what={what} onAgain={again}>
+        {failureOf(first.error).message}
+      </CannotRead>
     </div>
   );
 }

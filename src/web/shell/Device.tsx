@@ -2,13 +2,15 @@ import { useState } from 'react';
 import { useHouseQuery, useSignOutMutation } from '../entities/people/api';
 import { RoomChoice, SoundChoice, useDeviceSettings } from '../entities/people/DeviceSettings';
 import { deviceBehind } from '../platform/clock';
+import type { Settings } from '../platform/settings';
 import { useAppSelector } from '../platform/store';
+import { OneOf } from '../ui/OneOf';
 
 const LOCKS = [
-  [0, 'It is one person’s: never'],
-  [2, '2 minutes'],
-  [5, '5 minutes'],
-  [15, '15 minutes'],
+  { value: '0', words: 'It is one person’s: never' },
+  { value: '2', words: '2 minutes' },
+  { value: '5', words: '5 minutes' },
+  { value: '15', words: '15 minutes' },
 ] as const;
 /** A device clock off by more than this is said, s. */
 const WORTH_SAYING = 5;
@@ -95,19 +97,12 @@ function LockAfter() {
   return (
     <fieldset>
       <legend>Several use it: lock it when nobody has touched it for</legend>
-      <div className="flex flex-wrap gap-2">
-        {LOCKS.map(([minutes, word]) => (
-          <button
-            type="button"
-            key={minutes}
-            className="btn slim"
-            aria-pressed={settings.lockAfter === minutes}
-            onClick={() => set({ lockAfter: minutes })}
-          >
-            {word}
-          </button>
-        ))}
-      </div>
+      <OneOf
+        label="Lock after"
+        options={LOCKS}
+        chosen={String(settings.lockAfter)}
+        onChoose={(minutes) => set({ lockAfter: Number(minutes) as Settings['lockAfter'] })}
+      />
       <p className="small">
         Locked, it shows the bar and a steep can be lifted; that is kept as the tablet’s until
         somebody says it was them.

@@ -1,12 +1,14 @@
 import { type Settings, settingsChanged } from '../../platform/settings';
 import { useAppDispatch, useAppSelector } from '../../platform/store';
+import { OneOf } from '../../ui/OneOf';
 
 // What belongs to a device and to nobody: how loud a pull is said, and how bright the room is.
 
+/** By how loud they are: the settings keep the place in this list. */
 const LOUDNESS = ['Quiet', 'Soft', 'Usual', 'Loud'] as const;
 const ROOMS = [
-  ['light', 'Light room'],
-  ['dim', 'Dim room'],
+  { value: 'light', words: 'Light room' },
+  { value: 'dim', words: 'Dim room' },
 ] as const;
 
 /** The settings of this device, and what changes some of them. */
@@ -24,37 +26,23 @@ export function useDeviceSettings() {
 export function SoundChoice() {
   const { settings, set } = useDeviceSettings();
   return (
-    <div className="flex flex-wrap gap-2">
-      {LOUDNESS.map((word, i) => (
-        <button
-          type="button"
-          key={word}
-          className="btn slim"
-          aria-pressed={settings.sound === i}
-          onClick={() => set({ sound: i as Settings['sound'] })}
-        >
-          {word}
-        </button>
-      ))}
-    </div>
+    <OneOf
+      label="Sound at the pull"
+      options={LOUDNESS.map((words) => ({ value: words, words }))}
+      chosen={LOUDNESS[settings.sound]}
+      onChoose={(words) => set({ sound: LOUDNESS.indexOf(words) as Settings['sound'] })}
+    />
   );
 }
 
 export function RoomChoice() {
   const { settings, set } = useDeviceSettings();
   return (
-    <div className="flex flex-wrap gap-2">
-      {ROOMS.map(([theme, word]) => (
-        <button
-          type="button"
-          key={theme}
-          className="btn slim"
-          aria-pressed={settings.theme === theme}
-          onClick={() => set({ theme })}
-        >
-          {word}
-        </button>
-      ))}
-    </div>
+    <OneOf
+      label="Room"
+      options={ROOMS}
+      chosen={settings.theme}
+      onChoose={(theme) => set({ theme })}
+    />
   );
 }

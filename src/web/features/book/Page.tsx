@@ -2,9 +2,10 @@ import { useParams } from 'react-router';
 import type { Tea } from '#contracts/teas';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
+import { CannotRead } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
-import { Loading, Note } from '../../ui/Note';
+import { Loading } from '../../ui/Note';
 import { TeaIndex } from './BookIndex';
 import { TeaForm } from './TeaForm';
 import { TeaView } from './TeaView';
@@ -40,16 +41,7 @@ export function BookPage() {
       <h1 className="visually-hidden">Book</h1>
       {isError && !data ? (
         <div className="p-6">
-          <Note
-            bad
-            action={
-              <button type="button" className="btn" onClick={() => void refetch()}>
-                Try again
-              </button>
-            }
-          >
-            The book cannot be read just now.
-          </Note>
+          <CannotRead what="the book" onAgain={() => void refetch()} />
         </div>
       ) : (
         <TeaIndex teas={teas} chosen={teaId} />

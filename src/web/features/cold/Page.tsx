@@ -6,6 +6,7 @@ import type { ColdBatch } from '../../entities/batches/standing';
 import { useBatchCommands } from '../../entities/batches/useBatchCommands';
 import { useCold } from '../../entities/batches/useCold';
 import { useClock, useSession } from '../../entities/people/session';
+import { CannotRead } from '../../platform/Awaited';
 import { useNow } from '../../platform/clock';
 import { useFirstLoad } from '../../platform/useFirstLoad';
 import { useGo } from '../../platform/useGo';
@@ -77,18 +78,7 @@ export function ColdPage() {
       <h1 className="visually-hidden">Cold</h1>
       <ColdHead cold={cold} view={view} onView={see} onRead={commands.readFridge} />
       <div className="min-h-0 overflow-auto px-6 max-[700px]:px-4">
-        {cold.isError && (
-          <Note
-            bad
-            action={
-              <button type="button" className="btn" onClick={() => void cold.refetch()}>
-                Try again
-              </button>
-            }
-          >
-            The cold batches cannot be read just now.
-          </Note>
-        )}
+        {cold.isError && <CannotRead what="the cold batches" onAgain={() => void cold.refetch()} />}
         <LabelsToPrint batches={standing} />
         {standing.length + planned.length === 0 && !cold.isError ? (
           <NothingCold />

@@ -3,10 +3,11 @@ import { LEVER_WORDS } from '#core/corrections';
 import type { Tally } from '#core/trends';
 import { useCorrectionsQuery } from '../../entities/brews/logApi';
 import { useSession } from '../../entities/people/session';
+import { CannotRead } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { dayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { Loading, Nothing } from '../../ui/Note';
 
 /** What came of corrections: the next judged cup of the same tea, better, the same or worse. */
 export function CorrectionsPage() {
@@ -23,16 +24,7 @@ export function CorrectionsPage() {
   if (isError || !data)
     return (
       <main className="page p-6">
-        <Note
-          bad
-          action={
-            <button type="button" className="btn" onClick={() => void refetch()}>
-              Try again
-            </button>
-          }
-        >
-          This could not be fetched.
-        </Note>
+        <CannotRead what="the results of corrections" onAgain={() => void refetch()} />
       </main>
     );
   const { record: r } = data;

@@ -4,10 +4,11 @@ import { pathOf, ROUTES } from '#contracts/routes';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { CannotRead } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { weekdayText } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { Loading, Nothing } from '../../ui/Note';
 import { DAY_MS, filtersFrom, queryOf, useAddress } from './filters';
 import { choicesOf, LogSentence } from './LogSentence';
 import { LogRow } from './Row';
@@ -61,7 +62,11 @@ export function LogPage() {
       <h1 className="visually-hidden">Log</h1>
       <LogSentence choices={choices} address={address} siteId={filters.siteId} />
       <div className="scroll px-6 pb-6">
-        {isError && <CannotRead refetch={refetch} />}
+        {isError && (
+          <div className="py-3">
+            <CannotRead what="the log" onAgain={() => void refetch()} />
+          </div>
+        )}
         {isLoading && <Loading what="the log" />}
         {shown.length > 0 && <HeadRow />}
         {shown.map((b, i) => {
@@ -98,24 +103,6 @@ export function LogPage() {
         )}
       </div>
     </main>
-  );
-}
-
-/** The log could not be read: said, with another try. */
-function CannotRead({ refetch }: { refetch: () => unknown }) {
-  return (
-    <div className="py-3">
-      <Note
-        bad
-        action={
-          <button type="button" className="btn" onClick={() => void refetch()}>
-            Try again
-          </button>
-        }
-      >
-        The log cannot be read just now.
-      </Note>
-    </div>
   );
 }
 

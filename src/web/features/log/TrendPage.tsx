@@ -5,10 +5,11 @@ import { useTrendsQuery } from '../../entities/brews/api';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
+import { CannotRead } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { deviceZone } from '../../ui/days';
 import { useKeys } from '../../ui/keys';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { Loading, Nothing } from '../../ui/Note';
 import { Drifts } from './Drifts';
 import { type Address, type PickChoice, useAddress } from './filters';
 import { TrendChart } from './TrendChart';
@@ -88,18 +89,7 @@ export function TrendPage() {
       <h1 className="visually-hidden">Trends</h1>
       <TrendSentence address={{ of, set }} table={table} onTable={() => setTable((t) => !t)} />
       <section className="work">
-        {isError && (
-          <Note
-            bad
-            action={
-              <button type="button" className="btn" onClick={() => void refetch()}>
-                Try again
-              </button>
-            }
-          >
-            The trends cannot be read just now.
-          </Note>
-        )}
+        {isError && <CannotRead what="the trends" onAgain={() => void refetch()} />}
         {isLoading && <Loading what="the trends" />}
         {(of('lot') || of('kettle')) && (
           <p className="small">

@@ -10,8 +10,9 @@ import { useBookQuery } from '../../entities/teas/api';
 import { useSpoonsQuery } from '../../entities/teas/spoonsApi';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { CannotRead } from '../../platform/Awaited';
 import { useFirstLoad } from '../../platform/useFirstLoad';
-import { Loading, Note, Nothing } from '../../ui/Note';
+import { Loading, Nothing } from '../../ui/Note';
 import { Kettles } from './Kettles';
 import { Spoons } from './Spoons';
 
@@ -53,18 +54,7 @@ export function ShelfPage() {
             </Link>
           )}
         </div>
-        {isError && (
-          <Note
-            bad
-            action={
-              <button type="button" className="btn" onClick={() => void refetch()}>
-                Try again
-              </button>
-            }
-          >
-            The shelf cannot be read just now.
-          </Note>
-        )}
+        {isError && <CannotRead what="the shelf" onAgain={() => void refetch()} />}
         {standing.length === 0 ? (
           <Nothing
             action={

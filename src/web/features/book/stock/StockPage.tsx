@@ -7,11 +7,12 @@ import { epochMs } from '#core/units';
 import { useSession, useZone } from '../../../entities/people/session';
 import { useBookQuery } from '../../../entities/teas/api';
 import { useStockQuery } from '../../../entities/teas/stockApi';
+import { CannotRead } from '../../../platform/Awaited';
 import { now } from '../../../platform/clock';
 import { useGo } from '../../../platform/useGo';
 import { dateText } from '../../../ui/days';
 import { useKeys } from '../../../ui/keys';
-import { Loading, Note, Nothing } from '../../../ui/Note';
+import { Loading, Nothing } from '../../../ui/Note';
 import { CountForm } from './CountForm';
 import { costWords, type StockLine, stockLines, usualCurrency } from './model';
 import { PocketShelf } from './PocketShelf';
@@ -26,16 +27,10 @@ export function StockPage() {
   if (stock.isError || book.isError)
     return (
       <main className="page p-6">
-        <Note
-          bad
-          action={
-            <button type="button" className="btn" onClick={() => void stock.refetch()}>
-              Try again
-            </button>
-          }
-        >
-          The leaf in stock cannot be read just now.
-        </Note>
+        <CannotRead
+          what="the leaf in stock"
+          onAgain={() => void Promise.all([stock.refetch(), book.refetch()])}
+        />
       </main>
     );
   if (!book.data || !stock.data)
