@@ -37,7 +37,7 @@ export type LiveHandlers = {
   readonly [K in Exclude<LiveEvent['kind'], 'hello'>]: (
     event: Extract<LiveEvent, { kind: K }>,
   ) => void;
-} & { readonly opened: (seq: number) => void };
+} & { readonly opened: (seq: number) => unknown };
 /** Opens the stream and keeps it open. @returns what closes it */
 export function openLive(dispatch: Send, handlers: LiveHandlers): () => void {
   let source: EventSource | null = null;

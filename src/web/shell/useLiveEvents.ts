@@ -4,11 +4,12 @@ import { brewSaved, ordersSaved } from '../entities/brews/barCache';
 import { useSession } from '../entities/people/session';
 import { api } from '../platform/api';
 import { openLive } from '../platform/live';
-import { store, useAppDispatch } from '../platform/store';
+import { useAppDispatch } from '../platform/store';
 
 /** All that events tell of, and training, which none tells of. */
 const ALL = ['Bar', 'Log', 'Book', 'Shelf', 'House', 'Table', 'Cold', 'Training'] as const;
-const selectBar = brewsApi.endpoints.bar.select();
+/** The bar as it was read or is being read: reads nothing anew. */
+const readBar = () => brewsApi.endpoints.bar.initiate(undefined, { subscribe: false });
 
 /** Hears what others do at this site for as long as somebody is signed in here. */
 export function useLiveEvents(): void {
@@ -18,9 +19,10 @@ export function useLiveEvents(): void {
     const reread = (...tags: Parameters<typeof api.util.invalidateTags>[0]) =>
       dispatch(api.util.invalidateTags(tags));
     return openLive(dispatch, {
-      opened: (seq) => {
+      opened: async (seq) => {
+        const { data } = await dispatch(readBar());
         // What happened between the first readings and now was told to nobody here.
-        if (selectBar(store.getState()).data?.seq !== seq) reread(...ALL);
+        if (data?.seq !== seq) reread(...ALL);
       },
       brew: ({ brew }) => {
         dispatch(brewSaved(brew));
