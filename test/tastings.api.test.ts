@@ -10,7 +10,7 @@ import type {
 } from '../src/contracts/tastings';
 import type { Practice } from '../src/contracts/training';
 import { foldTasting, resultOf, type TastingAct } from '../src/core/tastings';
-import { feed, tastingEvents, tastingSeats } from '../src/server/db/schema';
+import { feed, sites, tastingEvents, tastingSeats } from '../src/server/db/schema';
 import { type Begun, begunHouse, type Caller, newId } from './house';
 
 let h: Begun;
@@ -277,6 +277,12 @@ test('papers: tents and sheets for who runs it, the report once revealed; read b
   const sheets = await words(`/api/tastings/${t.id}/sheets.pdf`);
   expect(sheets).toContain('Brewer B.');
   expect(sheets).toMatch(/puckering/);
+  expect(sheets).toMatch(/Brewer B\., \d+ \p{L}+ 20\d\d\./u);
+  const region = { dates: 'monthDay', hours: 12, weekBegins: 'sunday' } as const;
+  await h.db.update(sites).set({ region });
+  expect(await words(`/api/tastings/${t.id}/sheets.pdf`)).toMatch(
+    /Brewer B\., \p{L}+ \d+, 20\d\d\./u,
+  );
   expect(await words(`/api/tastings/${t.id}/sheets.pdf`, h.callers.brewer)).toBe('403');
   expect(await words(`/api/tastings/${t.id}/report.pdf`)).toBe('409');
   for (const [i, mark] of ([-1, 0, 1, 2] as const).entries())

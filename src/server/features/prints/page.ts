@@ -1,4 +1,4 @@
-import type { Region } from '#core/time';
+import type { Site } from '#contracts/sites';
 import { type Face, paperFonts } from './fonts';
 
 /** Points to the millimetre: everything here is laid out in mm on an A5. */
@@ -34,12 +34,18 @@ export type Paper = {
   ): void;
 };
 
-/** A day as papers have it: "27 November 2026", or "November 27, 2026" where the site writes the month first. */
-export const dayOnPaper = (at: Date | number, region: Region | null = null): string =>
+/** Where a paper is read: in which zone, and how dates are written there. */
+export type PaperPlace = Pick<Site, 'hours' | 'region'>;
+/**
+ * A day as papers have it: "27 November 2026", or "November 27, 2026" where the site writes the month first. It is the
+ * site's own day; the server's until the site's hours are typed.
+ */
+export const dayOnPaper = (at: Date | number, { hours, region }: PaperPlace): string =>
   new Date(at).toLocaleDateString(region?.dates === 'monthDay' ? 'en-US' : 'en-GB', {
     day: 'numeric',
     month: 'long',
     year: 'numeric',
+    timeZone: hours?.zone,
   });
 
 type Info = { readonly title: string; readonly author: string };

@@ -62,6 +62,6 @@ export function pocketCard(
     under: `to the mark, ${volumeText(vessel.mark, site.volumeUnit)}`,
     columns,
     rows,
-    foot: `${CAUTION} ${site.name}, ${dayOnPaper(now, site.region)}.`,
+    foot: `${CAUTION} ${site.name}, ${dayOnPaper(now, site)}.`,
   });
 }

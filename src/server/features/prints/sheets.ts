@@ -163,7 +163,7 @@ export function scalingSheet(
     under: `brim ${volumeText(vessel.brim, site.volumeUnit)}, mark ${volumeText(vessel.mark, site.volumeUnit)}; – is too little to cover the leaf, or too much for the basket`,
     columns,
     rows,
-    foot: `${CAUTION} House recipes of ${dayOnPaper(now, site.region)}, ${site.name}.`,
+    foot: `${CAUTION} House recipes of ${dayOnPaper(now, site)}, ${site.name}.`,
   });
 }
 
@@ -204,7 +204,7 @@ export function spoonSheet(site: Site, all: readonly Tea[], now: number): Promis
       'weighed here; a teaspoon is 5 ml, a dessert spoon 10, a tablespoon 15: three times the leaf of a teaspoon',
     columns,
     rows,
-    foot: `${site.name}, ${dayOnPaper(now, site.region)}. Weigh again with each new lot.`,
+    foot: `${site.name}, ${dayOnPaper(now, site)}. Weigh again with each new lot.`,
   });
 }
 

@@ -23,7 +23,7 @@ export function swatchStrip(tea: Tea, version: Version, site: Site, now: number)
       const right = WIDTH - MARGIN;
       p.text(tea.name, MARGIN, MARGIN - 3, { face: 'book', size: 6.4 });
       p.text(
-        `${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, site.temperatureUnit)} on the leaf, ${numberText(depth, 1)} cm deep in white. ${measured ? `Measured by ${measured.by}, ${dayOnPaper(measured.at, site.region)}.` : `Predicted, not measured; ${dayOnPaper(now, site.region)}.`}`,
+        `${numberText(recipe.dose, 2)} g per 100 ml, ${temperatureText(recipe.temperature, site.temperatureUnit)} on the leaf, ${numberText(depth, 1)} cm deep in white. ${measured ? `Measured by ${measured.by}, ${dayOnPaper(measured.at, site)}.` : `Predicted, not measured; ${dayOnPaper(now, site)}.`}`,
         MARGIN,
         MARGIN + 5.4,
         { size: 3.1, width: right - MARGIN },

@@ -258,7 +258,7 @@ function foot(p: Paper, w: WallCard, y: number) {
         .filter(Boolean)
         .join(' '),
       'Cup as printed: judge by the tea, not by the ink.',
-      `${ownOrHouse(w)} ${version.number}, ${version.author.name}, ${dayOnPaper(version.at, site.region)}. Scan to brew.`,
+      `${ownOrHouse(w)} ${version.number}, ${version.author.name}, ${dayOnPaper(version.at, site)}. Scan to brew.`,
     ].join('\n'),
     LEFT,
     Math.min(at, A5.height - 24),

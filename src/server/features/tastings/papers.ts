@@ -2,6 +2,7 @@ import { ATTRIBUTE_NAMES, ATTRIBUTES, MARKS } from '#core/corrections';
 import { type Exercise, EXERCISES } from '#core/tastings';
 import { dayOnPaper, onSheets, type Paper } from '../prints';
 import { HEIGHT, info, MARGIN, RIGHT, WIDTH } from '../prints';
+import type { PaperSite } from './paperSite';
 import type { Found } from './repository';
 
 /** Table tents: a code twice, head to head, so that a fold down the middle line stands it up. Nothing else is on it. */
@@ -35,7 +36,7 @@ export function tentsOf({ t }: Found): Promise<Buffer> {
 }
 
 /** A score sheet for each taster, cups in that taster's own order, for houses that taste on paper. */
-export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
+export function sheetsOf({ t, tea }: Found, site: PaperSite): Promise<Buffer> {
   const e = t.exercise;
   const { asks, orders } = EXERCISES[e.kind];
   const choosing = asks === 'choice';
@@ -48,7 +49,7 @@ export function sheetsOf({ t, tea }: Found): Promise<Buffer> {
       const served = e.servings[taster.id] ?? [];
       p.text(tea.name, MARGIN, MARGIN, { face: 'book', size: 8 });
       p.text(
-        `${taster.name}, ${dayOnPaper(t.at)}. ${choosing ? 'Taste from left to right, water between.' : `${scoring ? 'Circle how strong it is, whether you like it or not' : 'Look first, then leaf, smell, taste. Tick one word a row'}; leave a row empty if you are not sure.`}`,
+        `${taster.name}, ${dayOnPaper(t.at, site)}. ${choosing ? 'Taste from left to right, water between.' : `${scoring ? 'Circle how strong it is, whether you like it or not' : 'Look first, then leaf, smell, taste. Tick one word a row'}; leave a row empty if you are not sure.`}`,
         MARGIN,
         MARGIN + 11,
         { size: 3.6, width: RIGHT - MARGIN },

@@ -30,6 +30,7 @@ import { capital, numberText } from '#core/units';
 import { dayOnPaper, onSheets } from '../prints';
 import { HEIGHT, info, WIDTH } from '../prints';
 import { type Writer, writerOn } from '../prints';
+import type { PaperSite } from './paperSite';
 import type { Found } from './repository';
 
 type Report = {
@@ -43,7 +44,7 @@ type Report = {
 export function reportOf(
   f: Found,
   events: readonly TastingEvent[],
-  units: TastingUnits,
+  site: PaperSite,
 ): Promise<Buffer> {
   const now = foldTasting(f.t.exercise, events);
   const result = resultOf(f.t.exercise, now);
@@ -52,8 +53,8 @@ export function reportOf(
     (p) => {
       const page = writerOn(p);
       page.para(f.tea.name, { face: 'book', size: 9 });
-      page.para(`${label}${runWords(f, now)}`, { size: 3.6, after: 5 });
-      writeResult({ page, f, now, units }, result);
+      page.para(`${label}${runWords(f, now, site)}`, { size: 3.6, after: 5 });
+      writeResult({ page, f, now, units: site.units }, result);
       page.para(
         'Marks are against the house cup as the tasters know it. It says what this table marked, and no more.',
         { size: 2.9 },
@@ -63,9 +64,9 @@ export function reportOf(
 }
 
 /** When, where and by whom it was run, and how many sheets came in. */
-function runWords(f: Found, now: Tasting): string {
+function runWords(f: Found, now: Tasting, site: PaperSite): string {
   const submitted = now.tasters.filter((x) => x.handedIn !== null).length;
-  return `${f.lot ? `, ${f.lot}` : ''}, ${dayOnPaper(f.t.at)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${submitted} of ${seatedAt(now).length} tasters submitted a sheet.`;
+  return `${f.lot ? `, ${f.lot}` : ''}, ${dayOnPaper(f.t.at, site)}, ${f.t.vessel.name}, recipe ${f.version.number}. Run by ${f.setBy.name}; ${submitted} of ${seatedAt(now).length} tasters submitted a sheet.`;
 }
 
 function writeResult(report: Report, result: ReturnType<typeof resultOf>) {

@@ -1,5 +1,4 @@
-import { LEAF_LESSONS, type TastingUnits } from '#core/tastings';
-import type { Site } from '#contracts/sites';
+import { LEAF_LESSONS } from '#core/tastings';
 import {
   addGuestEvent,
   addTastingEvent,
@@ -20,13 +19,9 @@ import type { routes } from '../../http/route';
 import type { LiveHub } from '../live';
 import { siteById } from '../people';
 import { createGuestService } from './guests';
+import { paperSiteOf } from './paperSite';
 import { createTastingService } from './service';
 import { TASTING_TASKS } from './tasks';
-
-const unitsOf = (site: Site | undefined): TastingUnits => ({
-  volume: site?.volumeUnit ?? 'ml',
-  temperature: site?.temperatureUnit ?? 'C',
-});
 
 export function tastingRoutes(
   on: ReturnType<typeof routes>,
@@ -34,6 +29,7 @@ export function tastingRoutes(
   live: Pick<LiveHub, 'nudge'>,
 ) {
   const { work } = deps;
+  const siteOf = async (id: string) => paperSiteOf(await siteById(deps.db, id));
   const table = createTastingService(deps, live);
   const guests = createGuestService(deps, live);
   on.signed(listTastings, ({ query, who }) => table.list(query.siteId, who));
@@ -68,22 +64,23 @@ export function tastingRoutes(
   });
   on.file(printSheets, async ({ params, who }) => {
     const f = await table.mustRun(params.id, who);
-    return pdf(`${f.tea.name}, score sheets`, await work.run(TASTING_TASKS.sheets, f));
+    return pdf(
+      `${f.tea.name}, score sheets`,
+      await work.run(TASTING_TASKS.sheets, f, await siteOf(f.t.siteId)),
+    );
   });
   on.file(printTrainerSheet, async ({ params, who }) => {
     const sheet = await table.trainerSheet(params.id, who);
-    const units = unitsOf(await siteById(deps.db, sheet.t.siteId));
     return pdf(
       `${LEAF_LESSONS[sheet.t.lesson].title}, trainer’s sheet`,
-      await work.run(TASTING_TASKS.trainerSheet, sheet, units),
+      await work.run(TASTING_TASKS.trainerSheet, sheet, await siteOf(sheet.t.siteId)),
     );
   });
   on.file(printReport, async ({ params, who }) => {
     const { found, events } = await table.revealed(params.id, who);
-    const site = await siteById(deps.db, found.t.siteId);
     return pdf(
       `${found.tea.name}, ${found.t.kind}`,
-      await work.kept(TASTING_TASKS.report, found, events, unitsOf(site)),
+      await work.kept(TASTING_TASKS.report, found, events, await siteOf(found.t.siteId)),
     );
   });
 }

@@ -6,13 +6,13 @@ import {
   leafCautions,
   type LeafLessonId,
   type PlannedCup,
-  type TastingUnits,
   valueText,
 } from '#core/tastings';
 import { numberText } from '#core/units';
 import { dayOnPaper, onSheets, type Paper } from '../prints';
 import { HEIGHT, info, MARGIN, WIDTH } from '../prints';
 import { writerOn } from '../prints';
+import type { PaperSite } from './paperSite';
 import type { Found } from './repository';
 
 /** Where the columns of the table of cups begin, mm. */
@@ -24,13 +24,13 @@ export type TrainerSheet = Pick<Found, 'tea' | 'version' | 'setBy'> & {
   readonly allergens: string;
   readonly t: Pick<Found['t'], 'at' | 'vessel' | 'exercise'> & { readonly lesson: LeafLessonId };
 };
-const figuresOf = (plan: PlannedCup, units: TastingUnits): string[] =>
+const figuresOf = (plan: PlannedCup, { units }: PaperSite): string[] =>
   (['grams', 'water', 'celsius', 'seconds'] as const).map((w) => valueText(w, plan[w], units));
 
 /** The sheet of whoever runs a lesson: what to set out, to ask and to expect. Tasters do not see it. */
 export function trainerSheetOf(
   { t, tea, fitted, allergens, version, setBy }: TrainerSheet,
-  units: TastingUnits,
+  site: PaperSite,
 ): Promise<Buffer> {
   const lesson = LEAF_LESSONS[t.lesson];
   const made = { tea: { ...tea, fitted }, recipe: version.recipe, vessel: t.vessel };
@@ -41,7 +41,7 @@ export function trainerSheetOf(
     (p: Paper) => {
       const page = writerOn(p);
       page.para(lesson.title, { face: 'bold', size: 8 });
-      const at = [tea.name, t.vessel.name, dayOnPaper(t.at), `run by ${setBy.name}`];
+      const at = [tea.name, t.vessel.name, dayOnPaper(t.at, site), `run by ${setBy.name}`];
       page.para(at.join(', '), { size: 3.6, after: 5 });
       for (const caution of leafCautions(t.lesson, allergens))
         page.para(caution, { face: 'bold', size: 3.6 });
@@ -52,7 +52,7 @@ export function trainerSheetOf(
         cups.map(({ plan, codes }, i) => [
           codes.join(', '),
           cupName(plan) || String(i + 1),
-          ...figuresOf(plan, units),
+          ...figuresOf(plan, site),
           numberText(expected[i]?.strength ?? 0, 1),
           numberText(expected[i]?.bitterness ?? 0, 1),
         ]),
