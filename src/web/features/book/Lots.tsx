@@ -3,9 +3,11 @@ import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { densityOf, gramsPerSpoon, METHODS } from '#core/recipes';
 import { dayFault, LOT_STATES, LOT_WORDS, lotAgeWords, lotInUse, type LotState } from '#core/teas';
+import { type SiteDate, siteDate } from '#core/time';
 import { numberText } from '#core/units';
 import type { Lot, LotFields, Tea, TeaPage } from '#contracts/teas';
 import { History } from '../../entities/history/History';
+import { useZone } from '../../entities/people/session';
 import { useAddLotMutation } from '../../entities/teas/editApi';
 import { useChangeLotMutation } from '../../entities/teas/editApi';
 import { sentWeighing, useDialledIn } from '../../entities/teas/lots';
@@ -20,16 +22,16 @@ import { Note } from '../../ui/Note';
 import { SaveOrLeave } from '../../ui/SaveOrLeave';
 import { readWeighing, WeighingFields, type WeighingForm, weighingFormOf } from './WeighingFields';
 
-const today = () => new Date(now()).toISOString().slice(0, 10);
 /** What a lot's age and best-before ask, in words; null when they ask nothing. */
-const lateWords = (lot: Lot): string | null =>
-  lot.state === 'finished' ? null : lotAgeWords(lot, today());
+const lateWords = (lot: Lot, today: SiteDate): string | null =>
+  lot.state === 'finished' ? null : lotAgeWords(lot, today);
 
 /** The lots of a tea, newest first; a new one asks for its dial-in. */
 export function Lots({ page: { tea, lots, versions }, lead }: { page: TeaPage; lead: boolean }) {
   const [editing, setEditing] = useState<Lot | 'new' | null>(null);
   const waiting = lots.find((l) => l.state === 'new');
   const shown = lots.slice(0, 6);
+  const today = siteDate(useZone(), now());
   if (!lead && lots.length === 0) return null;
   return (
     <section aria-label="Lots">
@@ -62,7 +64,7 @@ export function Lots({ page: { tea, lots, versions }, lead }: { page: TeaPage; l
               ]
                 .filter(Boolean)
                 .join(' · ')}
-              {lateWords(l) && <b className="text-warn"> {lateWords(l)}</b>}
+              {lateWords(l, today) && <b className="text-warn"> {lateWords(l, today)}</b>}
             </span>
             {lead ? (
               <button
@@ -148,12 +150,13 @@ function LotForm({
   versions: TeaPage['versions'];
   onDone: () => void;
 }) {
+  const zone = useZone();
   const { data: shelf } = useSpoonsQuery();
   const spoons = shelf?.spoons ?? [];
   const form = useForm<Form>({
     defaultValues: {
       name: lot?.name ?? '',
-      arrived: lot?.arrived ?? (lot ? '' : today()),
+      arrived: lot?.arrived ?? (lot ? '' : siteDate(zone, now())),
       bestBefore: lot?.bestBefore ?? '',
       harvest: lot?.harvest ?? '',
       note: lot?.note ?? '',
