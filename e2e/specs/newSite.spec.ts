@@ -56,6 +56,19 @@ test('a tablet that goes from a busy site to a quiet one reads the quiet one’s
   expect(readings).toBeLessThan(3);
 });
 
+test('a tablet that loses the network while its lead signs in at another site does not show the bar it left', async ({
+  house,
+}) => {
+  await house.signIn(PEOPLE.lead);
+  const bar = new BarDriver(house.page);
+  await bar.standsSince(20, { tea: 'Marrowick Broken', vessel: 'Grey pot' });
+  await house.expectAllSaved();
+  await house.cutOff('**/api/bar');
+  await house.changeTo(/Ridge hut/, PEOPLE.lead);
+  await house.expectSaid('The bar cannot be read just now.');
+  await bar.expectGone('Marrowick Broken');
+});
+
 test('a site that reads twelve hours and the month first: the clock, the log and the hours say it so', async ({
   house,
 }) => {

@@ -1,6 +1,7 @@
 /** @jest-environment ./test/web/environment.mjs */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
+import { BarPage } from '../../src/web/features/bar/Page';
 import { BoardPage } from '../../src/web/features/book/Board';
 import { TeaView } from '../../src/web/features/book/TeaView';
 import { VersionsPage } from '../../src/web/features/book/Versions';
@@ -10,6 +11,7 @@ import { AttachedPage } from '../../src/web/features/house/attached/AttachedPage
 import { BackupsPage } from '../../src/web/features/house/backups/BackupsPage';
 import { DevicesPage } from '../../src/web/features/house/devices/DevicesPage';
 import { ProgramsPage } from '../../src/web/features/house/programs/ProgramsPage';
+import { JudgePage } from '../../src/web/features/judge/Page';
 import { LeafPage } from '../../src/web/features/school/leaf/LeafPage';
 import { StartPage } from '../../src/web/features/start/Page';
 import { SetUpPage } from '../../src/web/features/tastings/setUp/SetUpPage';
@@ -28,6 +30,7 @@ const PATHS = [
 ];
 const everywhere = (answer: Answer) => Object.fromEntries(PATHS.map((path) => [path, answer]));
 /** What it says cannot be read, the page, and where it lies when that matters. */
+const JUDGED = '0197c000-0000-7000-8000-0000000000d1';
 const PAGES: readonly { name: string; page: ReactElement; at?: string; path?: string }[] = [
   { name: 'The devices', page: <DevicesPage /> },
   { name: 'The programs', page: <ProgramsPage /> },
@@ -47,6 +50,8 @@ const PAGES: readonly { name: string; page: ReactElement; at?: string; path?: st
   { name: 'The lesson', page: <LeafPage />, at: '/school/leaf/heatPair', path: '/school/leaf/:id' },
   { name: 'The book', page: <SetUpPage />, at: '/table/new' },
   { name: 'Teas and vessels', page: <StartPage />, at: '/start' },
+  { name: 'The bar', page: <BarPage />, at: '/' },
+  { name: 'The cup', page: <JudgePage />, at: `/judge/${JUDGED}`, path: '/judge/:id' },
 ];
 
 test.each(PAGES)(

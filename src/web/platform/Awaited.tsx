@@ -4,11 +4,18 @@ import { Loading, Note } from '../ui/Note';
 import { failureOf } from './api';
 
 /** What a page asked for first. */
-type Asked = {
+export type Asked = {
   readonly data?: unknown;
   readonly error?: unknown;
   readonly refetch: () => unknown;
 };
+
+/**
+ * Neither here nor refused: its first answer is on its way. `isLoading` is true again at each new try, as when another
+ * part of the page asks for the same.
+ */
+export const isComing = ({ data, error }: Asked): boolean =>
+  data === undefined && error === undefined;
 
 /** Records could not be read: said, with another try. */
 export const CannotRead = ({

@@ -1,4 +1,5 @@
 import type { Bar } from '#contracts/brews';
+import type { House } from '#contracts/sites';
 import { batchesApi } from '../entities/batches/api';
 import { brewsApi } from '../entities/brews/api';
 import { kettlesApi } from '../entities/kettles/api';
@@ -9,7 +10,7 @@ import { api } from '../platform/api';
 import type { Send } from '../platform/dispatch';
 import { SIGNED_IN_HERE } from '../platform/earlyRequests';
 import { listeners } from '../platform/listeners';
-import { keepHere, readHere } from '../platform/storage';
+import { dropHere, keepHere, readHere } from '../platform/storage';
 
 // The records the bar needs, as they were last read: a tablet that is opened without a server begins with them.
 
@@ -38,6 +39,12 @@ const SELECT = {
   cold: ENDPOINTS.cold.select(),
   coldPlan: ENDPOINTS.coldPlan.select(),
 };
+/** Under this name: the site that what is kept is of. The house is of all sites. */
+const SITE = 'site';
+const OF_A_SITE = KEPT.filter((name) => name !== 'house');
+const siteIn = (house: unknown): string | undefined =>
+  (house as House | undefined)?.session?.site.id;
+
 /** The store's state is the same for all of them, though each entity knows only its own part of it. */
 type Select = (state: unknown) => { readonly data?: unknown };
 const dataOf = (state: unknown, name: (typeof KEPT)[number]): unknown =>
@@ -58,6 +65,20 @@ export function keepForOffline(): void {
         keepHere('read', name, dataOf(getState(), name)).catch(() => undefined),
     });
   }
+}
+
+/** Who is here is at this site: what was kept of another is forgotten. */
+export async function recordsAreOf(siteId: string): Promise<void> {
+  const kept = await readHere('read', SITE);
+  if (kept === siteId) return;
+  if (kept !== undefined) for (const name of OF_A_SITE) await dropHere('read', name);
+  await keepHere('read', SITE, siteId);
+}
+/** Whether what is kept is of the site whose page asks for it. */
+async function isOfThisSite(state: unknown): Promise<boolean> {
+  const here = siteIn(dataOf(state, 'house') ?? (await readHere('read', 'house')));
+  const kept = await readHere('read', SITE);
+  return here === undefined || kept === undefined || here === kept;
 }
 
 /** By name alone: each is of an entity of its own. */
@@ -116,7 +137,8 @@ async function restoreOne(
   state: () => unknown,
   name: (typeof KEPT)[number],
 ): Promise<void> {
-  const data = await readHere('read', name).catch(() => undefined);
+  const mine = name === 'house' || (await isOfThisSite(state()).catch(() => false));
+  const data = mine ? await readHere('read', name).catch(() => undefined) : undefined;
   if (data === undefined || dataOf(state(), name) !== undefined) return;
   await dispatch((api.util.upsertQueryData as Upsert)(name, undefined, data));
 }

@@ -13,7 +13,7 @@ import { setUpOutbox, signedInAgain, woken } from '../platform/outbox/outbox';
 import type { Maker } from '../platform/outbox/writes';
 import { settingsChanged } from '../platform/settings';
 import { forgetHere } from '../platform/storage';
-import { keepForOffline } from './offlineCache';
+import { keepForOffline, recordsAreOf } from './offlineCache';
 
 type ApiState = Parameters<ReturnType<typeof peopleApi.endpoints.house.select>>[0];
 const sessionIn = (state: unknown): Session | null =>
@@ -58,6 +58,7 @@ export function setUp(): void {
   listeners.startListening({
     matcher: signIn.matchFulfilled,
     effect: ({ payload }, { dispatch, getState }) => {
+      void recordsAreOf(payload.site.id).catch(() => undefined);
       // Nobody was signed in, or at another site: what was read then is of another time or place.
       if (sessionIn(getState())?.site.id !== payload.site.id)
         dispatch(api.util.invalidateTags([...OF_THE_SITE]));
@@ -72,6 +73,7 @@ export function setUp(): void {
     effect: async ({ payload }, { dispatch, getState }) => {
       dispatch(woken());
       await heedDevice(payload.device, getState() as State, dispatch);
+      if (payload.session) await recordsAreOf(payload.session.site.id).catch(() => undefined);
     },
   });
   // A reading of the bar that was under way while an event came may not know of the event: the bar is read again.

@@ -1,13 +1,16 @@
 import { lazy, Suspense } from 'react';
 import type { Vessel } from '#contracts/vessels';
+import { useBar } from '../../entities/brews/useBar';
 import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
+import { isComing } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { useLater } from '../../platform/useLater';
 import { Loading } from '../../ui/Note';
 import { Again, type Recent } from './Again';
+import { BarUnread } from './BarUnread';
 import { Unsaved } from './Unsaved';
 
 const FirstSteps = lazy(() => import('./FirstSteps').then((m) => ({ default: m.FirstSteps })));
@@ -28,16 +31,17 @@ type EmptyProps = {
 export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps) {
   const go = useGo();
   const { site, role } = useSession();
-  const { data: shelf, isLoading: shelfLoads } = useVesselsQuery();
-  const { data: book, isLoading: bookLoads } = useBookQuery();
+  const { asked: bar } = useBar();
+  const shelf = useVesselsQuery();
+  const book = useBookQuery();
   // Whole or not yet: a button that moves as the shelf arrives loses the touch on its way down.
-  if (shelfLoads || bookLoads)
+  if (isComing(shelf) || isComing(book))
     return (
       <main className="page">
         <Loading what="the bar" />
       </main>
     );
-  const vessels = (shelf?.vessels ?? [])
+  const vessels = (shelf.data?.vessels ?? [])
     // Pitchers stand in the fridge.
     .filter((v) => v.siteId === site.id && !v.retired && v.kind !== 'pitcher')
     .slice(0, 5);
@@ -65,10 +69,14 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
           />
         ))}
       </div>
-      <div>
-        <h1 className="text-[21px] font-bold">Nothing on the bar.</h1>
-        <p>{whatToDo(vessels, locked)}</p>
-      </div>
+      {bar.data && shelf.data ? (
+        <div>
+          <h1 className="text-[21px] font-bold">Nothing on the bar.</h1>
+          <p>{whatToDo(vessels, locked)}</p>
+        </div>
+      ) : (
+        <BarUnread of={[bar, shelf]} />
+      )}
       {!locked && (
         <div className="flex flex-wrap gap-2">
           <button type="button" className="btn go" onClick={() => go('/start')}>
@@ -81,9 +89,9 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
       )}
       <Unsaved />
       {!locked && queue}
-      {role === 'lead' && recent.length < FEW_BREWS && book ? (
+      {role === 'lead' && recent.length < FEW_BREWS && bar.data && book.data ? (
         <Suspense fallback={null}>
-          <FirstSteps teas={book.teas} vessels={vessels} brewed={recent.length > 0} />
+          <FirstSteps teas={book.data.teas} vessels={vessels} brewed={recent.length > 0} />
         </Suspense>
       ) : null}
       {!locked && <Again recent={recent} most={6} />}

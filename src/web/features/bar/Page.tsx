@@ -7,12 +7,14 @@ import { useBar } from '../../entities/brews/useBar';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { useLocked } from '../../entities/people/locked';
+import { isComing } from '../../platform/Awaited';
 import { useNowAt } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
 import { useLater } from '../../platform/useLater';
 import { Loading } from '../../ui/Note';
 import { Again } from './Again';
 import { BarSheets } from './BarSheets';
+import { BarUnread } from './BarUnread';
 import { EmptyBar } from './EmptyBar';
 import { NextLine } from './NextLine';
 import { PhoneRows } from './Phone';
@@ -36,7 +38,7 @@ const ordersText = (n: number) => `Up next, ${n} ${n === 1 ? 'order' : 'orders'}
 
 /** The bar: every running vessel side by side, what to do next in words, one touch for each. */
 export function BarPage() {
-  const { brews, orders, recent, isLoading } = useBar();
+  const { brews, orders, recent, asked } = useBar();
   const now = useNowAt((t) => untilNextFigure(brews, t));
   const [hot, setHot] = useState(0);
   const layout = useBarLayout(
@@ -88,7 +90,7 @@ export function BarPage() {
       </Suspense>
     </div>
   );
-  if (isLoading && brews.length === 0)
+  if (isComing(asked) && brews.length === 0)
     return (
       <main className="page">
         <Loading what="the bar" />
@@ -122,6 +124,7 @@ export function BarPage() {
       aria-label="Bar"
     >
       <h1 className="visually-hidden">Bar</h1>
+      {!asked.data && <BarUnread of={[asked]} />}
       {layout.kind === 'phone' ? (
         <PhoneRows
           shown={items}

@@ -22,10 +22,11 @@ import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { VerdictBoard } from '../../entities/brews/VerdictBoard';
 import { useUnits } from '../../entities/people/session';
 import { swatchOf } from '../../entities/teas/liquor';
+import { Awaited } from '../../platform/Awaited';
 import { now } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
 import { useKeys } from '../../ui/keys';
-import { Loading, Nothing } from '../../ui/Note';
+import { Nothing } from '../../ui/Note';
 import { useOtherCups, withAllCups } from './allCups';
 import { dropBell } from './coolBell';
 import { CoolEnough } from './CoolEnough';
@@ -37,14 +38,9 @@ const COLOUR_HINT =
 /** Judge one cup against the house standard; one correction, and what to do with the cup in hand. */
 export function JudgePage() {
   const { id } = useParams();
-  const { brews, isLoading } = useBar();
+  const { brews, asked } = useBar();
   const brew = brews.find((b) => b.id === id);
-  if (isLoading && !brew)
-    return (
-      <main className="page">
-        <Loading what="the cup" />
-      </main>
-    );
+  if (!brew && !asked.data) return <Awaited what="the cup" of={[asked]} />;
   if (!brew || brew.state.kind !== 'pulled') {
     return (
       <main className="page p-6">
