@@ -1,7 +1,8 @@
 /** @jest-environment ./test/web/environment.mjs */
 import { fireEvent, screen } from '@testing-library/react';
 import { TeaIndex } from '../../src/web/features/book/BookIndex';
-import { closeAll, open, serve } from './page';
+import { Lots } from '../../src/web/features/book/Lots';
+import { closeAll, open, serve, sessionOf } from './page';
 
 afterEach(closeAll);
 beforeEach(() => serve({ '/api/bar': { body: { brews: [], orders: [], recent: [] } } }));
@@ -44,4 +45,23 @@ test('a retired tea stands at the end, not among the others', async () => {
   await open(<TeaIndex teas={[{ ...TEA, retired: true }]} chosen={undefined} />);
   expect(screen.getByText(/^Retired:/).textContent).toContain('Sennet Hollow');
   expect(screen.queryByRole('list')).toBeNull();
+});
+
+// At any time it is another day than in Greenwich at one of the two.
+test.each([
+  ['Pacific/Kiritimati', 14],
+  ['Etc/GMT+12', -12],
+])('a new lot at a site in %s arrives on the day it is there', async (zone, ahead) => {
+  serve({ '/api/spoons': { body: { spoons: [], assigned: [] } } });
+  const { site } = sessionOf('lead');
+  const hours = site.hours && { ...site.hours, zone };
+  const page = { tea: TEA, lots: [], versions: [] } as unknown as Parameters<
+    typeof Lots
+  >[0]['page'];
+  await open(<Lots page={page} lead />, { session: { site: { ...site, hours } } });
+  const dayThere = () => new Date(Date.now() + ahead * 3_600_000).toISOString().slice(0, 10);
+  const before = dayThere();
+  fireEvent.click(screen.getByRole('button', { name: 'New lot' }));
+  const { value } = screen.getByLabelText<HTMLInputElement>(/^Arrived/);
+  expect([before, dayThere()]).toContain(value);
 });
