@@ -40,7 +40,19 @@ export const CannotRead = ({
 );
 
 /** In the place of records that are not here: they are fetched, or it says why not and asks again by a touch. */
-export function Unread({ what, of }: { what: string; of: readonly Asked[] }) {
+export function Unread({
+  what,
+  of,
+  room = 'p-6',
+  children,
+}: {
+  what: string;
+  of: readonly Asked[];
+  /** Classes of the room around what it says. */
+  room?: string;
+  /** More to know while it cannot be read. */
+  children?: ReactNode;
+}) {
   const failed = of.filter((query) => query.data === undefined && query.error !== undefined);
   const [first] = failed;
   if (!first) return <Loading what={what} />;
@@ -48,9 +60,9 @@ export function Unread({ what, of }: { what: string; of: readonly Asked[] }) {
     for (const query of failed) query.refetch();
   };
   return (
-    <div className="p-6">
+    <div className={room}>
       <CannotRead what={what} onAgain={again}>
-        {failureOf(first.error).message}
+        {failureOf(first.error).message} {children}
       </CannotRead>
     </div>
   );

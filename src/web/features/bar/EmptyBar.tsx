@@ -75,7 +75,7 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
           <p>{whatToDo(vessels, locked)}</p>
         </div>
       ) : (
-        <BarUnread of={[bar, shelf]} />
+        <BarUnread of={[bar, shelf]} room="" />
       )}
       {!locked && (
         <div className="flex flex-wrap gap-2">
