@@ -15,7 +15,8 @@ import {
   USUAL_COURSES,
   workDiagnosis,
 } from '#core/training';
-import type { Brew, TastedCup } from '#contracts/brews';
+import type { TastedCup } from '#contracts/brewEvents';
+import type { Brew } from '#contracts/brews';
 import type { Version } from '#contracts/teas';
 import type { DrillAnswer, Practice, SchoolSettings } from '#contracts/training';
 import { drillAnswers, signEvents, spoonWeighings } from '../src/server/db/schema/index';

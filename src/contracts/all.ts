@@ -2,6 +2,8 @@ import * as advice from './advice';
 import * as audit from './audit';
 import * as backups from './backups';
 import * as batches from './batches';
+import * as brewEvents from './brewEvents';
+import * as brewPlan from './brewPlan';
 import * as brews from './brews';
 import * as calendar from './calendar';
 import * as devices from './devices';
@@ -24,6 +26,7 @@ import * as stock from './stock';
 import * as tastings from './tastings';
 import * as teas from './teas';
 import * as training from './training';
+import * as verdicts from './verdicts';
 import * as vessels from './vessels';
 
 const isEndpoint = (v: unknown): v is Endpoint =>
@@ -35,6 +38,8 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   audit,
   backups,
   batches,
+  brewEvents,
+  brewPlan,
   brews,
   calendar,
   devices,
@@ -56,6 +61,7 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   tastings,
   teas,
   training,
+  verdicts,
   vessels,
 };
 /** Every endpoint there is, by name: the server mounts them, the tests walk them. */

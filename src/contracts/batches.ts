@@ -9,12 +9,12 @@ import {
 } from '#core/cold';
 import { type Method, METHOD_NAMES, SERVING_STYLE_NAMES, type ServingStyle } from '#core/recipes';
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
-import { ObservedBody, ProposalBody, VerdictBody } from './brews';
 import { Bytes, endpoint } from './endpoint';
 import { Id, Instant, InstantText, oneOf, quantity, Text, Who } from './primitives';
 import { ROUTES } from './routes';
 import { ZoneName } from './sites';
 import { Style } from './teas';
+import { ObservedBody, ProposalBody, VerdictBody } from './verdicts';
 
 const Ml = quantity<Millilitres>({ min: 0, max: 20_000 });
 const Poured = quantity<Millilitres>({ min: 1, max: 20_000 });

@@ -15,9 +15,9 @@ import {
   type PickDrillName,
   type WhichGiven,
 } from '#core/training';
-import { VerdictBody } from './brews';
 import { DrillCup, Figure, Level, Name, Seconds, taskBody, Water } from './drillParts';
 import { oneOf } from './primitives';
+import { VerdictBody } from './verdicts';
 
 // Drills in which something is picked: questions as they were drawn, with their answers.
 

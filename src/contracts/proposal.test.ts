@@ -3,7 +3,7 @@ import { ATTRIBUTE_NAMES, type Mark, propose, type Verdict } from '#core/correct
 import { startingRecipe } from '#core/recipes';
 import { characterOf, STYLE_IDS } from '#core/styles';
 import { grams, millilitres, seconds } from '#core/units';
-import { ProposalBody } from '#contracts/brews';
+import { ProposalBody } from '#contracts/verdicts';
 
 const mark = fc.constantFrom<Mark>(-2, -1, 0, 1, 2);
 const marks = [...ATTRIBUTE_NAMES, 'colour'] as const;

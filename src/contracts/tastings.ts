@@ -28,11 +28,12 @@ import {
   type TastingEvent,
 } from '#core/tastings';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
-import { MarkBody, SolidsBody, Strength } from './brews';
+import { SolidsBody, Strength } from './brewEvents';
 import { Bytes, endpoint } from './endpoint';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
 import { ROUTES } from './routes';
 import { MultipliersBody, RecipeBody, Style, TeaSwatches } from './teas';
+import { MarkBody } from './verdicts';
 import { VesselFields } from './vessels';
 
 const CupPlace = z.number().int().min(1).max(6);

@@ -1,6 +1,6 @@
 import { ATTRIBUTE_NAMES, isRight, nearestMark, type Verdict } from '#core/corrections';
 import { normal, type Random } from '#core/numeric';
-import type { TastedCup } from '#contracts/brews';
+import type { TastedCup } from '#contracts/brewEvents';
 import type { brewEvents, brews } from '../db/schema';
 import { DAY } from './making';
 

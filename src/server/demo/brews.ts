@@ -5,7 +5,7 @@ import { normal, pick, type Random } from '#core/numeric';
 import { methodFor } from '#core/recipes';
 import { MARK } from '#core/taste';
 import { celsius, epochMs, grams, seconds } from '#core/units';
-import type { Plan } from '#contracts/brews';
+import type { Plan } from '#contracts/brewPlan';
 import type { Site } from '#contracts/sites';
 import type { Tea, Version } from '#contracts/teas';
 import { vesselFactsOf } from '#contracts/vesselFacts';

@@ -15,7 +15,8 @@ import {
 import { isRight, type Verdict, verdictWords } from '#core/corrections';
 import { type Wish, wishWords } from '#core/recipes';
 import { type EpochMs, epochMs, type Seconds, seconds, secondsBetween } from '#core/units';
-import type { Brew, BrewEventBody } from '#contracts/brews';
+import type { BrewEventBody } from '#contracts/brewEvents';
+import type { Brew } from '#contracts/brews';
 import type { Tx } from '../../db/pool';
 import { brewEvents, brews, leadNotes, orders } from '../../db/schema';
 import { instantOf } from '../../http/clocks';

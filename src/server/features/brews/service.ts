@@ -1,5 +1,6 @@
 import { verdictWords } from '#core/corrections';
-import type { Bar, Brew, BrewEventBody, Happened } from '#contracts/brews';
+import type { BrewEventBody } from '#contracts/brewEvents';
+import type { Bar, Brew, Happened } from '#contracts/brews';
 import type { Deps } from '../../deps';
 import type { Signed } from '../../http/route';
 import { mayRead } from '../../http/sites';

@@ -13,7 +13,8 @@ import {
 } from '#core/brews';
 import { tint } from '#core/colour';
 import { type EpochMs, epochMs, type Millilitres, type Seconds, seconds } from '#core/units';
-import type { Brew, BrewEventBody, Order } from '#contracts/brews';
+import type { BrewEventBody } from '#contracts/brewEvents';
+import type { Brew, Order } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { WaitingWrite } from '../../platform/outbox/writes';
 import { isBrewWrite } from './writes';

@@ -1,11 +1,5 @@
-import type {
-  addOrder,
-  Brew,
-  BrewEventBody,
-  changeOrder,
-  Order,
-  StartBrew,
-} from '#contracts/brews';
+import type { BrewEventBody } from '#contracts/brewEvents';
+import type { addOrder, Brew, changeOrder, Order, StartBrew } from '#contracts/brews';
 import type { BodyOf } from '#contracts/endpoint';
 import type { Who } from '#contracts/primitives';
 import { pathOf, ROUTES } from '#contracts/routes';

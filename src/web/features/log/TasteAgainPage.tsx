@@ -10,7 +10,8 @@ import {
   verdictWords,
 } from '#core/corrections';
 import { capital } from '#core/units';
-import { type Brew, TASTED_CUPS, type TastedCup } from '#contracts/brews';
+import { TASTED_CUPS, type TastedCup } from '#contracts/brewEvents';
+import { type Brew } from '#contracts/brews';
 import { useBrewQuery } from '../../entities/brews/api';
 import { ColourCups } from '../../entities/brews/ColourCups';
 import { TasteBoard } from '../../entities/brews/TasteBoard';

@@ -10,7 +10,8 @@ import {
   secondsBetween,
   volumeText,
 } from '#core/units';
-import type { Brew, Happened, Plan } from '#contracts/brews';
+import type { Plan } from '#contracts/brewPlan';
+import type { Brew, Happened } from '#contracts/brews';
 import { colourSeenWords } from '../../entities/brews/colourSeen';
 import { type Units, useUnits } from '../../entities/people/session';
 import { Cup } from '../../entities/teas/Cup';

@@ -1,6 +1,7 @@
 import { ALL_RIGHT, isRight, type Verdict, verdictWords } from '#core/corrections';
 import { minutesText, numberText } from '#core/units';
-import type { Brew, BrewEventBody } from '#contracts/brews';
+import type { BrewEventBody } from '#contracts/brewEvents';
+import type { Brew } from '#contracts/brews';
 import type { ToastLink } from '../../../platform/toasts';
 import { allOf, type BarBrew } from '../barBrews';
 import { type BarItem, isDueNow, isExploring } from '../status';

@@ -1,5 +1,5 @@
 import { STARTED_BY_MISTAKE } from '#core/brews';
-import type { BrewEventBody } from '#contracts/brews';
+import type { BrewEventBody } from '#contracts/brewEvents';
 import { now } from '../../../platform/clock';
 import { newId } from '../../../platform/ids';
 import type { BrewUndo } from '../undo';

@@ -1,6 +1,7 @@
 import { wholeSecond } from '#core/brews';
 import { type EpochMs, epochMs } from '#core/units';
-import type { Brew, BrewEventBody } from '#contracts/brews';
+import type { BrewEventBody } from '#contracts/brewEvents';
+import type { Brew } from '#contracts/brews';
 import type { Who } from '#contracts/primitives';
 import type { Site } from '#contracts/sites';
 import { now } from '../../../platform/clock';
