@@ -3,7 +3,8 @@ import { movedRecipe, type Recipe } from '#core/recipes';
 import { celsius, grams, gramsPer100Ml, seconds } from '#core/units';
 import type { TeaAdvice } from '#contracts/advice';
 import type { Brew } from '#contracts/brews';
-import type { TeaPage, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { TeaPage } from '#contracts/teas';
 import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId } from './house';
 
 // Judged cups of a real database, pooled: what they say of the recipe, and what does not count.

@@ -17,7 +17,7 @@ import {
 } from '#core/training';
 import type { TastedCup } from '#contracts/brewEvents';
 import type { Brew } from '#contracts/brews';
-import type { Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
 import type { DrillAnswer, Practice, SchoolSettings } from '#contracts/training';
 import { drillAnswers, signEvents, spoonWeighings } from '../src/server/db/schema/index';
 import { type Begun, begunHouse, BITTER_PROPOSAL, brewBody, newId } from './house';

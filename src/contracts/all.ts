@@ -20,6 +20,7 @@ import * as printers from './printers';
 import * as prints from './prints';
 import * as probes from './probes';
 import * as programs from './programs';
+import * as recipes from './recipes';
 import * as shop from './shop';
 import * as sites from './sites';
 import * as stock from './stock';
@@ -55,6 +56,7 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   printers,
   programs,
   probes,
+  recipes,
   shop,
   sites,
   stock,

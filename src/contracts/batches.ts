@@ -11,9 +11,9 @@ import { type Method, METHOD_NAMES, SERVING_STYLE_NAMES, type ServingStyle } fro
 import type { Celsius, EpochMs, Grams, Millilitres, Seconds } from '#core/units';
 import { Bytes, endpoint } from './endpoint';
 import { Id, Instant, InstantText, oneOf, quantity, Text, Who } from './primitives';
+import { Style } from './recipes';
 import { ROUTES } from './routes';
 import { ZoneName } from './sites';
-import { Style } from './teas';
 import { ObservedBody, ProposalBody, VerdictBody } from './verdicts';
 
 const Ml = quantity<Millilitres>({ min: 0, max: 20_000 });

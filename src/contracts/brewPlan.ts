@@ -4,7 +4,8 @@ import { CUPS_MOST, type CupsAsked, MILK_AMOUNTS, type Wish, WISH_STRENGTHS } fr
 import type { Celsius, Grams, GramsPer100Ml, Millilitres, Seconds } from '#core/units';
 import { type BrewWater, HARDNESS } from '#core/water';
 import { quantity } from './primitives';
-import { MultipliersBody, RecipeBody, SwatchesBody } from './teas';
+import { RecipeBody } from './recipes';
+import { MultipliersBody, SwatchesBody } from './teas';
 import { VesselFields } from './vessels';
 
 // What a brew is begun with: the guest's wish, and the card as it was worked out.

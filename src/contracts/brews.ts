@@ -16,8 +16,8 @@ import { CupsBody, Plan, WishBody } from './brewPlan';
 import { endpoint } from './endpoint';
 import { BAR_SLOTS } from './limits';
 import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
+import { Style } from './recipes';
 import { ROUTES } from './routes';
-import { Style } from './teas';
 import { MarkBody, ObservedBody, ProposalBody, VerdictBody } from './verdicts';
 import { VesselFields } from './vessels';
 

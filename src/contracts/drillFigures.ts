@@ -21,7 +21,7 @@ import type {
 import { VESSEL_KINDS, type VesselKind } from '#core/vessels';
 import { DrillCup, Figure, Level, Name, Seconds, taskBody, Water } from './drillParts';
 import { oneOf } from './primitives';
-import { Style } from './teas';
+import { Style } from './recipes';
 
 // Drills whose answer is a figure: questions as they were drawn, with their answers.
 

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { type Material, MATERIAL_NAMES } from '#core/heat';
 import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { oneOf } from './primitives';
-import { MultipliersBody, Style } from './teas';
+import { Style } from './recipes';
+import { MultipliersBody } from './teas';
 
 // What the questions of several drills have in common.
 

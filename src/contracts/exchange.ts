@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { Bytes, endpoint } from './endpoint';
 import { SpoonFields } from './kettles';
 import { Id, Name, Who } from './primitives';
+import { MethodName, RecipeBody, VERSION_STATES } from './recipes';
 import { ROUTES } from './routes';
-import { LotFields, MethodName, RecipeBody, TeaFields, VERSION_STATES } from './teas';
+import { LotFields, TeaFields } from './teas';
 import { VesselFields } from './vessels';
 
 export const ExchangeVersion = z.strictObject({

@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { type Fit, FIT_SCORES, type FitScore, FITTED, type FittedName } from '#core/fitting';
 import { endpoint } from './endpoint';
 import { Id, oneOf, Who } from './primitives';
+import { Style } from './recipes';
 import { ROUTES } from './routes';
-import { MultipliersBody, Style } from './teas';
+import { MultipliersBody } from './teas';
 
 const Scores = z.record(oneOf<FitScore>(FIT_SCORES), z.number());
 /** One cup of this house that a tea is fitted to, and what the style and the fit say of it. */

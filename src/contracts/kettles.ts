@@ -3,8 +3,8 @@ import { type Material, MATERIAL_NAMES } from '#core/heat';
 import type { Celsius, Millilitres, Seconds } from '#core/units';
 import { endpoint } from './endpoint';
 import { Id, Instant, Name, oneOf, quantity, Text, Who } from './primitives';
+import { SpoonBody } from './recipes';
 import { ROUTES } from './routes';
-import { SpoonBody } from './teas';
 
 export const SpoonFields = z.strictObject({
   name: Name,

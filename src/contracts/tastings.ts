@@ -31,8 +31,9 @@ import { INFUSER_KINDS, type InfuserKind } from '#core/vessels';
 import { SolidsBody, Strength } from './brewEvents';
 import { Bytes, endpoint } from './endpoint';
 import { Id, Instant, oneOf, Text, Who } from './primitives';
+import { RecipeBody, Style } from './recipes';
 import { ROUTES } from './routes';
-import { MultipliersBody, RecipeBody, Style, TeaSwatches } from './teas';
+import { MultipliersBody, TeaSwatches } from './teas';
 import { MarkBody } from './verdicts';
 import { VesselFields } from './vessels';
 

@@ -27,8 +27,8 @@ import { DrillTaskBody } from './drillTasks';
 import { Bytes, endpoint } from './endpoint';
 import { Person, Role } from './people';
 import { Id, Instant, oneOf, quantity, Text, Who } from './primitives';
+import { SpoonId } from './recipes';
 import { ROUTES } from './routes';
-import { SpoonId } from './teas';
 
 const DrillName = oneOf<Drill>(DRILL_NAMES);
 const SkillName = oneOf<Skill>(SKILL_NAMES);

@@ -1,6 +1,7 @@
 import { type Recipe, startingRecipe, weighingOf } from '#core/recipes';
 import { grams, SPOONS } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import * as t from '../db/schema';
 import { DAY, longAgo, type Making } from './making';
 import { paperOf } from './papers';

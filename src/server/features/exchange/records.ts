@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { ExchangeFile, ExchangeVersion } from '#contracts/exchange';
 import type { HouseSpoon } from '#contracts/kettles';
-import type { Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
 import type { Vessel, VesselFields } from '#contracts/vessels';
 import { lotRecord, teaRecord } from '../teas';
 import type { Here } from './snapshot';

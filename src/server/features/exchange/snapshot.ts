@@ -1,6 +1,7 @@
 import type { HouseSpoon } from '#contracts/kettles';
+import type { Version } from '#contracts/recipes';
 import type { Site } from '#contracts/sites';
-import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import type { Tx } from '../../db/pool';
 import { allSites } from '../people';

@@ -1,6 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { METHODS, type Recipe } from '#core/recipes';
-import type { LotFields, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { LotFields } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { brews, house, lots, photos, spoons, teas, versions, vessels } from '../../db/schema';
 import { AppError } from '../../http/errors';

@@ -22,8 +22,9 @@ import {
   type VolumeUnit,
 } from '#core/units';
 import { leafActWords, MARK_SHARE, vesselOfTyped } from '#core/vessels';
+import type { Version } from '#contracts/recipes';
 import type { Site } from '#contracts/sites';
-import type { Tea, Version } from '#contracts/teas';
+import type { Tea } from '#contracts/teas';
 import { caffeineOnPaper } from './caffeine';
 import type { Face } from './fonts';
 import { onSheets, type Paper } from './page';

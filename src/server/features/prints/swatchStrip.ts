@@ -1,8 +1,9 @@
 import { CUP_DEPTH_CM, hexOf } from '#core/colour';
 import { colourRungs } from '#core/recipes';
 import { minutesText, numberText, temperatureText } from '#core/units';
+import type { Version } from '#contracts/recipes';
 import type { Site } from '#contracts/sites';
-import type { Tea, Version } from '#contracts/teas';
+import type { Tea } from '#contracts/teas';
 import { dayOnPaper, onSheets, type Paper } from './page';
 
 const [WIDTH, HEIGHT, MARGIN] = [210, 99, 10];

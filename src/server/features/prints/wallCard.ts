@@ -22,8 +22,9 @@ import {
   spoutPath,
 } from '#core/vessels';
 import { waterAdvice } from '#core/water';
+import type { Version } from '#contracts/recipes';
 import type { Site } from '#contracts/sites';
-import type { Tea, Version } from '#contracts/teas';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { caffeineOnPaper } from './caffeine';
 import { drawCode } from './code';

@@ -5,7 +5,8 @@ import { isCold, METHOD_NAMES, type Recipe, recipeAsWeighed, type Weighing } fro
 import { type Spoon, SPOONS } from '#core/units';
 import type { KeptFit } from '#contracts/fits';
 import { USES_COUNTED } from '#contracts/limits';
-import type { LeadNote, Lot, MethodRecipe, Tea, Version, WeighingFields } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { LeadNote, Lot, MethodRecipe, Tea, WeighingFields } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import {
   brews,

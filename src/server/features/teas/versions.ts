@@ -1,7 +1,8 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import { type Method, METHODS } from '#core/recipes';
-import type { addVersion, moveVersion, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { addVersion, moveVersion } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import { leadNotes, teas, versions } from '../../db/schema';
 import type { Deps } from '../../deps';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { isCold, METHODS } from '#core/recipes';
 import type { BodyOf } from '#contracts/endpoint';
-import type { addVersion, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { addVersion, Tea } from '#contracts/teas';
 import { type ApiFailure, failureOf } from '../../platform/api';
 import { newId } from '../../platform/ids';
 import { useAppDispatch } from '../../platform/store';

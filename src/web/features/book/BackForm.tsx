@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import { NotMade, useNewVersion } from '../../entities/teas/newVersion';
 import { useGo } from '../../platform/useGo';
 import { Note } from '../../ui/Note';

@@ -18,7 +18,8 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../entities/people/session';
 import { now } from '../../platform/clock';

@@ -9,7 +9,8 @@ import {
 } from '#core/recipes';
 import { measureOf } from '#core/teas';
 import { degrees, minutesText, numberText, temperatureText, volumeText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import { useSession, useUnits } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { Fact } from '../../ui/Fact';

@@ -20,7 +20,8 @@ import {
   temperatureText,
   volumeText,
 } from '#core/units';
-import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { type Units, useSession, useUnits } from '../../entities/people/session';
 import { houseLiquorOf } from '../../entities/teas/liquor';

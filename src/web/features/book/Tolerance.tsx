@@ -3,7 +3,8 @@ import { densityOf, gramsPerSpoon, houseBrew, spoonSpread } from '#core/recipes'
 import { measureOf } from '#core/teas';
 import { attentionOf, type ErrorSource, type Scatter, type Study, USUAL } from '#core/tolerance';
 import { numberText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import { usePullsQuery } from '../../entities/brews/api';
 import { predictionBasis } from '../../entities/teas/predictionBasis';
 import { LevelMark } from '../../ui/LevelMark';

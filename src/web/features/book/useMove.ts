@@ -1,5 +1,6 @@
 import type { BodyOf } from '#contracts/endpoint';
-import type { moveVersion, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { moveVersion, Tea } from '#contracts/teas';
 import { useMoveVersionMutation } from '../../entities/teas/editApi';
 import { failureOf } from '../../platform/api';
 import { useAppDispatch } from '../../platform/store';

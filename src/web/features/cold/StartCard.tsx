@@ -11,7 +11,8 @@ import {
   volumeText,
 } from '#core/units';
 import { waterAdvice } from '#core/water';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { lengthWords } from '../../entities/batches/words';
 import { useClock, useSession, useUnits } from '../../entities/people/session';

@@ -1,5 +1,6 @@
 import { LOT_WORDS } from '#core/teas';
-import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Lot, Tea } from '#contracts/teas';
 import { Cup } from '../../entities/teas/Cup';
 import { houseLiquorOf } from '../../entities/teas/liquor';
 

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Card, Wish } from '#core/recipes';
-import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Lot, Tea } from '#contracts/teas';
 import type { BrewedVessel } from '#contracts/vesselFacts';
 import type { ChosenKettle } from '../../entities/brews/starts';
 import { useSession } from '../../entities/people/session';

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { METHOD_NAMES, METHODS, type Recipe, recipeFault, startingRecipe } from '#core/recipes';
 import { celsius, gramsPer100Ml, numberText, seconds } from '#core/units';
-import { type Version, VERSION_STATES } from '#contracts/teas';
+import { type Version, VERSION_STATES } from '#contracts/recipes';
 import { alike } from '../records';
 import { type Doing, leafIn, type Out, type Read, teaNamed, twice } from './shared';
 

@@ -7,7 +7,8 @@ import {
   quartersText,
 } from '#core/recipes';
 import { numberText, temperatureText, volumeText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { type Units, useUnits } from '../../../entities/people/session';
 import { houseLiquorOf } from '../../../entities/teas/liquor';

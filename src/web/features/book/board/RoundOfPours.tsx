@@ -1,6 +1,7 @@
 import type { BoardVessel, Round } from '#core/recipes';
 import { numberText, volumeText } from '#core/units';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useUnits } from '../../../entities/people/session';
 import { houseLiquorOf } from '../../../entities/teas/liquor';

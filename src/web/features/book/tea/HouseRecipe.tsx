@@ -3,7 +3,8 @@ import { handlingWords, isCold, leewayWords, spoonDoseText } from '#core/recipes
 import { SCHOOL_WORDS } from '#core/scaling';
 import { versionOfTheHouse } from '#core/teas';
 import { degrees, minutesText, numberText, temperatureText } from '#core/units';
-import type { SiteRecipe, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { SiteRecipe, Tea } from '#contracts/teas';
 import { SteepRule } from '../../../entities/brews/SteepRule';
 import { useSession, useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';

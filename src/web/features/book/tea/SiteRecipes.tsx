@@ -8,7 +8,8 @@ import {
   type SiteReason,
   versionOfTheHouse,
 } from '#core/teas';
-import type { SiteRecipe, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { SiteRecipe, Tea } from '#contracts/teas';
 import { useSession, useUnits } from '../../../entities/people/session';
 import { dayText } from '../../../ui/days';
 import { Note } from '../../../ui/Note';

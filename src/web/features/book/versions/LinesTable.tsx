@@ -1,5 +1,6 @@
 import { isCold, lineDiffers, type Method, type RecipeLine } from '#core/recipes';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import { SteepRule } from '../../../entities/brews/SteepRule';
 import { Cup } from '../../../entities/teas/Cup';
 import { liquorAfter } from '../../../entities/teas/liquor';

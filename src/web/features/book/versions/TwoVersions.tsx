@@ -1,7 +1,8 @@
 import { colourOfBrew } from '#core/colour';
 import { brewCup } from '#core/cup';
 import { houseBrew, isCold } from '#core/recipes';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import { DifferenceBars, differenceSentence } from '../../../entities/brews/DifferenceBars';
 import { Cup } from '../../../entities/teas/Cup';
 import { predictionBasis } from '../../../entities/teas/predictionBasis';

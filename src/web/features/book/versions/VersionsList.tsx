@@ -1,5 +1,6 @@
 import { type Method, METHODS } from '#core/recipes';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import { dayText } from '../../../ui/days';
 
 /** Every version of this recipe, to be put at the left or the right. */

@@ -13,7 +13,8 @@ import {
   valueText,
 } from '#core/tastings';
 import { recipeFor } from '#core/teas';
-import type { Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 import { useSession, useUnits } from '../../../entities/people/session';
 import { Cup } from '../../../entities/teas/Cup';

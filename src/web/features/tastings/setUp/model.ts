@@ -23,7 +23,8 @@ import {
 } from '#core/tastings';
 import { lotInUse, recipeFor } from '#core/teas';
 import { celsius, grams, minutesText } from '#core/units';
-import type { Lot, Tea, Version } from '#contracts/teas';
+import type { Version } from '#contracts/recipes';
+import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';
 
 // The set-up of a tasting: what was chosen, and what follows from it. Pure.
