@@ -5,7 +5,10 @@ RUN apt-get update \
   && rm -rf /var/lib/apt/lists/* /var/lib/mysql
 WORKDIR /limnos
 COPY . .
+# What only the build needs is taken out again in the same step.
 RUN node -e "import('./scripts/lib/prepare.mjs').then((p) => { p.needModules(); p.needBuild(); })" \
+  && npm prune --omit=dev --no-audit --no-fund \
+  && rm -rf /root/.npm \
   && mkdir /data && chown -R node:node /data /limnos
 USER node
 ENV LIMNOS_DATA=/data
