@@ -139,7 +139,7 @@ function LimitField({
           onChange={(e) => onType(e.target.value)}
           onBlur={() => setLeft(true)}
         />
-        <span>{unit}</span>
+        <span className="w-7 shrink-0">{unit}</span>
       </span>
       <span className="small max-[700px]:col-span-2">
         {what}; usually {numberText(USUAL_HOUSE_LIMITS[name])} {unit}
