@@ -2,26 +2,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { liveReducer, openLive } from '../../src/web/platform/live';
 import { outboxReducer } from '../../src/web/platform/outbox/outbox';
-
-type Take = (event: { data: string; lastEventId: string }) => void;
-
-/** A stream as a browser has it, whose events are given out by hand. */
-class FakeStream {
-  static last: FakeStream;
-  private readonly takes = new Map<string, Take>();
-  constructor(readonly url: string) {
-    FakeStream.last = this;
-  }
-  addEventListener(kind: string, take: Take): void {
-    this.takes.set(kind, take);
-  }
-  close(): void {
-    this.takes.clear();
-  }
-  say(kind: string, data: object, lastEventId = ''): void {
-    this.takes.get(kind)?.({ data: JSON.stringify(data), lastEventId });
-  }
-}
+import { FakeStream, giveStreams } from './fakeStream';
 
 const makeStore = () => configureStore({ reducer: { live: liveReducer, outbox: outboxReducer } });
 const nothing = () => undefined;
@@ -31,14 +12,8 @@ const HANDLERS = {
 };
 
 let close: () => void = nothing;
-const usual = globalThis.EventSource;
-beforeEach(() => {
-  globalThis.EventSource = FakeStream as unknown as typeof EventSource;
-});
-afterEach(() => {
-  close();
-  globalThis.EventSource = usual;
-});
+giveStreams();
+afterEach(() => close());
 
 test('it says once, by number, where it begins; a stream that comes back says nothing of the kind', () => {
   const opened: number[] = [];

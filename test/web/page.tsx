@@ -28,8 +28,9 @@ export const sessionOf = (role: Role, over: Partial<Session> = {}): Session =>
     ...over,
   }) as Session;
 
-/** What the server says to a path: a body, a refusal, no answer yet, or no answer at all. */
-export type Answer = { body: unknown } | { status: number; body: unknown } | 'waits' | 'away';
+type Said = { body: unknown } | { status: number; body: unknown };
+/** What the server says to a path: a body, a refusal, one that comes later, no answer yet, or no answer at all. */
+export type Answer = Said | Promise<Said> | 'waits' | 'away';
 const asked: string[] = [];
 /** Paths that were asked for so far, with their queries. */
 export const requests = (): readonly string[] => asked;
@@ -44,7 +45,8 @@ export function serve(answers: Record<string, Answer>): void {
     if (answer === undefined) throw new Error(`nothing answers ${url.pathname}`);
     if (answer === 'waits') return new Promise<Response>(() => undefined);
     if (answer === 'away') throw new TypeError('failed to fetch');
-    return Response.json(answer.body, { status: 'status' in answer ? answer.status : 200 });
+    const said = await answer;
+    return Response.json(said.body, { status: 'status' in said ? said.status : 200 });
   }) as typeof fetch;
 }
 
