@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { type Weighing } from '#core/recipes';
-import { type Multipliers, type Swatches } from '#core/styles';
+import type { Weighing } from '#core/recipes';
+import type { Multipliers, Swatches } from '#core/styles';
 import {
   dayFault,
   LEAF_FORM_NAMES,

@@ -53,6 +53,15 @@ test('an empty bar waits whole: no button is there before the shelf is', async (
   expect(screen.queryByRole('button')).toBeNull();
 });
 
+test('an empty bar whose shelf cannot be read says that of the shelf alone', async () => {
+  serve({ ...house([POT]), '/api/vessels': 'away' });
+  await open(empty(false), { role: 'brewer' });
+  expect(await screen.findByText('Nothing on the bar.')).toBeTruthy();
+  expect(screen.getByRole('alert').textContent).toContain('The shelf cannot be read just now.');
+  expect(screen.queryByText(/may be running/)).toBeNull();
+  expect(screen.queryByText(/Put the first vessel/)).toBeNull();
+});
+
 test('a cup that is not on the bar any more is to be seen in the log', async () => {
   serve(house([]));
   await open(<JudgePage />, { at: '/judge/gone', path: '/judge/:id' });

@@ -17,6 +17,10 @@ export type Asked = {
 export const isComing = ({ data, error }: Asked): boolean =>
   data === undefined && error === undefined;
 
+/** Asked for in vain, and not here from before. */
+export const isUnread = ({ data, error }: Asked): boolean =>
+  data === undefined && error !== undefined;
+
 /** Records could not be read: said, with another try. */
 export const CannotRead = ({
   what,
@@ -53,7 +57,7 @@ export function Unread({
   /** More to know while it cannot be read. */
   children?: ReactNode;
 }) {
-  const failed = of.filter((query) => query.data === undefined && query.error !== undefined);
+  const failed = of.filter(isUnread);
   const [first] = failed;
   if (!first) return <Loading what={what} />;
   const again = () => {

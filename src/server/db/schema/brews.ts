@@ -13,8 +13,8 @@ import {
 import { PULL_KINDS, type StepRecord } from '#core/brews';
 import type { Mark, Verdict } from '#core/corrections';
 import type { CupsAsked, Method, Wish } from '#core/recipes';
-import { type BrewEventBody } from '#contracts/brewEvents';
-import { type Plan } from '#contracts/brewPlan';
+import type { BrewEventBody } from '#contracts/brewEvents';
+import type { Plan } from '#contracts/brewPlan';
 import { type Brew, CORRECTIONS, type StartBrew } from '#contracts/brews';
 import type { FeedKind } from '#contracts/live';
 import { lots, teas, versions, vessels } from './book';

@@ -5,7 +5,7 @@ import { useSession } from '../../entities/people/session';
 import { useBookQuery } from '../../entities/teas/api';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { VesselDrawing } from '../../entities/vessels/VesselDrawing';
-import { isComing } from '../../platform/Awaited';
+import { isComing, Unread } from '../../platform/Awaited';
 import { useGo } from '../../platform/useGo';
 import { useLater } from '../../platform/useLater';
 import { Loading } from '../../ui/Note';
@@ -69,13 +69,17 @@ export function EmptyBar({ recent, queue, locked, onScan, children }: EmptyProps
           />
         ))}
       </div>
-      {bar.data && shelf.data ? (
+      {bar.data ? (
         <div>
           <h1 className="text-[21px] font-bold">Nothing on the bar.</h1>
-          <p>{whatToDo(vessels, locked)}</p>
+          {shelf.data ? (
+            <p>{whatToDo(vessels, locked)}</p>
+          ) : (
+            <Unread what="the shelf" of={[shelf]} room="mt-3" />
+          )}
         </div>
       ) : (
-        <BarUnread of={[bar, shelf]} room="" />
+        <BarUnread bar={bar} room="" />
       )}
       {!locked && (
         <div className="flex flex-wrap gap-2">

@@ -7,14 +7,14 @@ import { useBar } from '../../entities/brews/useBar';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';
 import { useLocked } from '../../entities/people/locked';
-import { isComing } from '../../platform/Awaited';
+import { isComing, isUnread } from '../../platform/Awaited';
 import { useNowAt } from '../../platform/clock';
 import { useGo } from '../../platform/useGo';
 import { useLater } from '../../platform/useLater';
 import { Loading } from '../../ui/Note';
 import { Again } from './Again';
 import { BarSheets } from './BarSheets';
-import { BAR_UNREAD_HEIGHT, BarUnread } from './BarUnread';
+import { BarUnread, barUnreadHeight } from './BarUnread';
 import { EmptyBar } from './EmptyBar';
 import { NextLine } from './NextLine';
 import { PhoneRows } from './Phone';
@@ -43,7 +43,7 @@ export function BarPage() {
   const [hot, setHot] = useState(0);
   const layout = useBarLayout(
     brews.reduce((most, b) => Math.max(most, b.place), brews.length),
-    hot * HOT_STAGE_HEIGHT + (asked.data ? 0 : BAR_UNREAD_HEIGHT),
+    hot * HOT_STAGE_HEIGHT + barUnreadHeight(asked),
   );
   const commands = useBrewCommands();
   const locked = useLocked();
@@ -124,7 +124,7 @@ export function BarPage() {
       aria-label="Bar"
     >
       <h1 className="visually-hidden">Bar</h1>
-      {!asked.data && <BarUnread of={[asked]} room="px-6 pt-3" />}
+      {isUnread(asked) && <BarUnread bar={asked} room="px-6 pt-3" />}
       {layout.kind === 'phone' ? (
         <PhoneRows
           shown={items}

@@ -11,7 +11,7 @@ import {
 } from '#core/corrections';
 import { capital } from '#core/units';
 import { TASTED_CUPS, type TastedCup } from '#contracts/brewEvents';
-import { type Brew } from '#contracts/brews';
+import type { Brew } from '#contracts/brews';
 import { useBrewQuery } from '../../entities/brews/api';
 import { ColourCups } from '../../entities/brews/ColourCups';
 import { TasteBoard } from '../../entities/brews/TasteBoard';
