@@ -2,6 +2,8 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
+import { is } from 'drizzle-orm';
+import { getTableConfig, MySqlTable } from 'drizzle-orm/mysql-core';
 import mysql from 'mysql2/promise';
 import { pino } from 'pino';
 import { Brew } from '../src/contracts/brews';
@@ -12,6 +14,7 @@ import { Tea } from '../src/contracts/teas';
 import { Vessel } from '../src/contracts/vessels';
 import { createApp } from '../src/server/app';
 import { migrateDb } from '../src/server/db/pool';
+import * as schema from '../src/server/db/schema/index';
 import { hashSecret } from '../src/server/features/people/secrets';
 import { TEST_INSTANT, testClock } from './clock';
 import { cookieOf, emptyDatabase, from, newId, SECRETS, work } from './house';
@@ -279,6 +282,40 @@ test('a demo house of November 2026 is carried over: facts of vessels and kettle
     await caller
       .patch(`/api/vessels/${pot?.id}`, { ...fieldsOf(pot), name: 'Pot of old', rev: pot?.rev })
       .expect(200);
+  } finally {
+    await close();
+  }
+});
+
+/** A type as MariaDB calls it. */
+const inMariadb = (sqlType: string) =>
+  ({ boolean: 'tinyint(1)', json: 'longtext', int: 'int(11)', tinyint: 'tinyint(4)' })[sqlType] ??
+  sqlType.replace(/^bigint$/, 'bigint(20)');
+
+test('after all migrations the tables are those the program knows: types, what may be null, every foreign key', async () => {
+  const { db, pool, close } = await emptyDatabase();
+  try {
+    await migrateDb(pool, db, 'drizzle');
+    const read = async (sql: string) => (await pool.query(sql))[0] as unknown as Rows;
+    const known = Object.values(schema)
+      .filter((t): t is MySqlTable => is(t, MySqlTable))
+      .map((t) => getTableConfig(t));
+    const columns = known.flatMap((t) =>
+      t.columns.map((c) => `${t.name}.${c.name} ${inMariadb(c.getSQLType())} ${c.notNull}`),
+    );
+    const keys = known.flatMap((t) => t.foreignKeys.map((k) => `${t.name} ${k.getName()}`));
+    const thereColumns = await read(
+      `select concat(table_name, '.', column_name, ' ', column_type, ' ', if(is_nullable = 'NO', 'true', 'false')) as what
+       from information_schema.columns
+       where table_schema = database() and table_name not like '%migrations'`,
+    );
+    const thereKeys = await read(
+      `select concat(table_name, ' ', constraint_name) as what
+       from information_schema.referential_constraints where constraint_schema = database()`,
+    );
+    expect(thereColumns.map((r) => r.what).sort()).toEqual(columns.sort());
+    expect(thereKeys.map((r) => r.what).sort()).toEqual(keys.sort());
+    expect(columns.filter((c) => c.includes(' uuid ')).length).toBeGreaterThan(140);
   } finally {
     await close();
   }

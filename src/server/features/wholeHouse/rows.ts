@@ -23,6 +23,7 @@ const asInstant = (text: string) => `${text.replace(' ', 'T')}Z`;
 const asDateTime = (text: string) => text.replace('T', ' ').replace(/Z$/, '');
 
 const OUT: Readonly<Record<Kind, (value: unknown) => unknown>> = {
+  id: (v) => v,
   text: (v) => v,
   whole: Number,
   number: Number,

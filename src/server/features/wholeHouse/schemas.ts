@@ -1,6 +1,11 @@
 import type { Column, Table } from './tables';
 
 const TYPES = {
+  id: {
+    type: 'string',
+    pattern: '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$',
+    description: 'A UUID, RFC 9562',
+  },
   text: { type: 'string' },
   whole: { type: 'integer' },
   number: { type: 'number' },

@@ -23,7 +23,8 @@ export const BLANKED: Readonly<Record<string, Readonly<Record<string, (id: strin
     orders: { program_id: () => null },
   };
 
-export type Kind = 'text' | 'whole' | 'number' | 'yesNo' | 'instant' | 'date' | 'json' | 'picture';
+export type Kind =
+  'id' | 'text' | 'whole' | 'number' | 'yesNo' | 'instant' | 'date' | 'json' | 'picture';
 export type Column = {
   readonly name: string;
   readonly kind: Kind;
@@ -38,6 +39,7 @@ export type Table = {
 };
 
 const KINDS: readonly (readonly [RegExp, Kind])[] = [
+  [/^uuid$/, 'id'],
   [/^boolean$/, 'yesNo'],
   [/^(tinyint|int|bigint)/, 'whole'],
   [/^(double|decimal)/, 'number'],
