@@ -2,14 +2,19 @@ import * as advice from './advice';
 import * as audit from './audit';
 import * as backups from './backups';
 import * as batches from './batches';
+import * as batchEvents from './batchEvents';
+import * as batchPlan from './batchPlan';
 import * as brewEvents from './brewEvents';
 import * as brewPlan from './brewPlan';
 import * as brews from './brews';
 import * as calendar from './calendar';
+import * as coldPlans from './coldPlans';
 import * as devices from './devices';
 import type { Endpoint } from './endpoint';
 import * as exchange from './exchange';
 import * as fits from './fits';
+import * as fridge from './fridge';
+import * as guests from './guests';
 import * as history from './history';
 import * as kettles from './kettles';
 import * as live from './live';
@@ -24,6 +29,7 @@ import * as recipes from './recipes';
 import * as shop from './shop';
 import * as sites from './sites';
 import * as stock from './stock';
+import * as tastingPapers from './tastingPapers';
 import * as tastings from './tastings';
 import * as teas from './teas';
 import * as training from './training';
@@ -39,13 +45,18 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   audit,
   backups,
   batches,
+  batchEvents,
+  batchPlan,
   brewEvents,
   brewPlan,
   brews,
   calendar,
+  coldPlans,
   devices,
   exchange,
   fits,
+  fridge,
+  guests,
   history,
   kettles,
   live,
@@ -60,6 +71,7 @@ export const CONTRACTS: Readonly<Record<string, Readonly<Record<string, unknown>
   shop,
   sites,
   stock,
+  tastingPapers,
   tastings,
   teas,
   training,

@@ -63,9 +63,9 @@ const PlannedCupBody = z
     path: ['seconds'],
     error: 'A hot cup steeps for an hour at most, a cold one for two days.',
   }) satisfies z.ZodType<PlannedCup>;
-const Code = z.string().regex(/^\d{3}$/);
+export const Code = z.string().regex(/^\d{3}$/);
 const CupNumber = z.number().int().min(0).max(11);
-const SheetBody = z.strictObject({
+export const SheetBody = z.strictObject({
   marks: z.partialRecord(
     oneOf<Attribute | 'colour'>(['colour', ...ATTRIBUTE_NAMES]),
     MarkBody as z.ZodType<Mark>,
@@ -187,7 +187,7 @@ const OpenTasting = Common.extend({
 });
 export type OpenTasting = z.infer<typeof OpenTasting>;
 /** A taster sees codes in an order, and nothing of how the cups were made. */
-const BlindTasting = Common.extend({
+export const BlindTasting = Common.extend({
   sees: z.literal('own'),
   codes: Codes,
   out: Codes,
@@ -198,7 +198,7 @@ const BlindTasting = Common.extend({
   missing: z.number().int(),
 });
 export type BlindTasting = z.infer<typeof BlindTasting>;
-const TastingView = z.discriminatedUnion('sees', [OpenTasting, BlindTasting]);
+export const TastingView = z.discriminatedUnion('sees', [OpenTasting, BlindTasting]);
 export type TastingView = z.infer<typeof TastingView>;
 
 export const setUpTasting = endpoint(ROUTES.setUpTasting, {
@@ -230,12 +230,6 @@ export const getTasting = endpoint(ROUTES.getTasting, {
   params: z.strictObject({ id: Id }),
   response: TastingView,
 });
-/** The code for guests, good for an hour from now: a new one, and those who sit there stay. */
-export const openForGuests = endpoint(ROUTES.openForGuests, {
-  params: z.strictObject({ id: Id }),
-  body: z.strictObject({}),
-  response: TastingView,
-});
 /** One thing that happened at the table. A repeated id gets the table as it is now. */
 export const addTastingEvent = endpoint(ROUTES.addTastingEvent, {
   params: z.strictObject({ id: Id }),
@@ -261,69 +255,4 @@ export const listTastings = endpoint(ROUTES.listTastings, {
 export const exportTasting = endpoint(ROUTES.exportTasting, {
   params: z.strictObject({ id: Id, form: z.enum(['csv', 'json']) }),
   response: Bytes,
-});
-/** Codes to fold and stand beside the bowls, and a paper sheet for each taster: for whoever runs it. */
-export const printTents = endpoint(ROUTES.printTents, {
-  params: z.strictObject({ id: Id }),
-  response: Bytes,
-});
-export const printSheets = endpoint(ROUTES.printSheets, {
-  params: z.strictObject({ id: Id }),
-  response: Bytes,
-});
-/** What the trainer of a lesson sets out, asks and teaches: for whoever runs it. */
-export const printTrainerSheet = endpoint(ROUTES.printTrainerSheet, {
-  params: z.strictObject({ id: Id }),
-  response: Bytes,
-});
-/** The result on one page. */
-export const printReport = endpoint(ROUTES.printReport, {
-  params: z.strictObject({ id: Id }),
-  response: Bytes,
-});
-
-/** A code as it is read out: capitals and figures that nobody mixes up. */
-const GuestCode = z
-  .string()
-  .trim()
-  .toUpperCase()
-  .regex(/^[A-HJ-NP-Z2-9]{6}$/, 'A code has six letters or figures.');
-/** What a guest sees: a name, bowls in an order, and nothing of how the cups were made. */
-const GuestSheet = BlindTasting.pick({
-  ...{ kind: true, way: true, asks: true, compares: true, stage: true },
-  ...{ codes: true, out: true, sheets: true, order: true, choice: true, handedIn: true },
-}).extend({
-  tastingId: Id,
-  seat: z.strictObject({ id: Id, name: z.string() }),
-  /** Until when the guest may write. */
-  until: z.number(),
-  tea: z.strictObject({ name: z.string() }),
-  /** The house's words for teas. */
-  words: z.array(z.string()).readonly(),
-  /** What to ask before tasting; empty: none is named. */
-  allergens: z.string(),
-});
-export type GuestSheet = z.infer<typeof GuestSheet>;
-/** A guest sits down by the code of a table and a name; the pass is shown with whatever follows. */
-export const joinAsGuest = endpoint(ROUTES.joinAsGuest, {
-  body: z.strictObject({
-    code: GuestCode,
-    name: Text(30).min(1, 'Type your name, or any word to be called by.'),
-  }),
-  response: z.strictObject({ pass: z.string(), sheet: GuestSheet }),
-});
-export const getGuestSheet = endpoint(ROUTES.getGuestSheet, { response: GuestSheet });
-const GuestActBody = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('keep'), code: Code, sheet: SheetBody }),
-  z.strictObject({
-    kind: z.literal('handIn'),
-    order: z.array(Code).max(12).readonly().nullable(),
-    choice: Code.nullable(),
-  }),
-]);
-export type GuestAct = z.infer<typeof GuestActBody>;
-/** One thing a guest wrote. A repeated id gets the sheet as it is now. */
-export const addGuestEvent = endpoint(ROUTES.addGuestEvent, {
-  body: z.strictObject({ id: Id, at: Instant, act: GuestActBody }),
-  response: GuestSheet,
 });

@@ -62,9 +62,7 @@ export {
   stepStates,
   stepNow,
   stepsOf,
-  stepWords,
   isAtMoment,
-  stepDoneWords,
   turnsOf,
   type BrewStep,
   type Planned,
@@ -74,6 +72,7 @@ export {
   type StepWithState,
   type Turns,
 } from './steps';
+export { stepWords, stepDoneWords } from './stepWords';
 export { APART, clashesAhead, meetsNow, waitToPour, type Clash, type Moment } from './apart';
 export {
   asDone,

@@ -9,7 +9,7 @@ import {
   type Zone,
 } from '#core/time';
 import type { EpochMs } from '#core/units';
-import { type PlanService, servicesOf } from './fromHouse';
+import { type PlanService, servicesOf } from './coldHouse';
 
 /** Glasses of a day parted among its services by their lengths, or as they were parted before. */
 export function partedAsBefore(

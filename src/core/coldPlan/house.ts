@@ -1,5 +1,6 @@
 import { type Cost, sumOfCosts } from './cost';
-import { type Network, networkOf, type Step } from './line';
+import { networkOf } from './line';
+import { type Network, type Step } from './network';
 import { type Weights, weightsOf } from './paths';
 import type { PlanProblem } from './problem';
 import { addTaken, fitsWithin, type Room, roomOf } from './room';

@@ -1,11 +1,10 @@
 export { pinsRefused } from './refused';
 export { beginPlan, FIRST_STEPS, planWeek, type Planning } from './plan';
+export { batchesToBegin, problemOf, type ToBegin } from './fromHouse';
 export {
-  batchesToBegin,
   coldTeaId,
   coldTeaOf,
   planDays,
-  problemOf,
   servicesOf,
   type ColdHouse,
   type ColdTea,
@@ -14,9 +13,8 @@ export {
   type PlanAsked,
   type PlanService,
   type StandingBatch,
-  type ToBegin,
-  type WorkedFills,
-} from './fromHouse';
+} from './coldHouse';
+export { type WorkedFills } from './teaLine';
 export { learntFor, partedAsBefore, servedByDay, type Learnt } from './demand';
 export { wantedOn, type Wanted } from './wanted';
 export { reasonsOf, type Reason, type UnmetBecause } from './reasons';

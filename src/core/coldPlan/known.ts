@@ -1,6 +1,6 @@
 import { compareCosts, type Cost, type Most, NO_COST, roundedUp } from './cost';
 import { costOfPaths, type House, type Paths } from './house';
-import type { Network } from './line';
+import type { Network } from './network';
 import type { Work } from './paths';
 
 /** The best that is known at a moment of the search. */

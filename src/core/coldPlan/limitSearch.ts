@@ -2,8 +2,8 @@ import TinyQueue from 'tinyqueue';
 import { compareCosts, type Cost, sumOfCosts } from './cost';
 import { costOfPath, meeting, overfull, type Paths, usesOf } from './house';
 import type { Found, Known } from './known';
-import type { Step } from './line';
-import { type Limit, limitedPath, takes } from './paths';
+import { type Limit, limitedPath, takes } from './limitedPath';
+import type { Step } from './network';
 import type { Room } from './room';
 
 /** Ways of all lines, each the cheapest within its limits. */

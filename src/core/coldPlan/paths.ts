@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue';
-import type { Network, Step } from './line';
+import type { Network, Step } from './network';
 import { addTaken, type Between, fits, fitsWithin, type Room, type Taken } from './room';
 
 /** How much has been looked at: the measure of a search, since the same work always comes to the same plan. */
@@ -38,9 +38,9 @@ function weightOf({ sums, rowLength }: Weights, rows: number, t: Taken): number 
 }
 
 type Priced = { lost: number; effort: number; rank: number };
-const inOrder = (a: Priced, b: Priced): number =>
+export const inOrder = (a: Priced, b: Priced): number =>
   a.lost - b.lost || a.effort - b.effort || a.rank - b.rank;
-const less = (a: Priced, b: Priced): boolean => inOrder(a, b) < 0;
+export const less = (a: Priced, b: Priced): boolean => inOrder(a, b) < 0;
 const sum = (a: Priced, b: Priced): Priced => ({
   lost: a.lost + b.lost,
   effort: a.effort + b.effort,
@@ -51,7 +51,7 @@ const NOTHING_SPENT: Priced = { lost: 0, effort: 0, rank: 0 };
 const priceOf = (step: Step, weights: Weights | null, rows: number): number =>
   weights && step.batch ? weightOf(weights, rows, step.batch.taken) : 0;
 /** What a step costs with its weights. */
-function pricedStep(step: Step, weights: Weights | null, rows: number): Priced {
+export function pricedStep(step: Step, weights: Weights | null, rows: number): Priced {
   const price = priceOf(step, weights, rows);
   return {
     lost: step.lost + (weights?.level === 'lost' ? price : 0),
@@ -61,15 +61,16 @@ function pricedStep(step: Step, weights: Weights | null, rows: number): Priced {
 }
 
 /** Places along a line are told apart by the pins that are used already, a bit each. */
-const stateOf = (net: Network, at: number, used: number): number => used * (net.glasses + 1) + at;
+export const stateOf = (net: Network, at: number, used: number): number =>
+  used * (net.glasses + 1) + at;
 const everyPin = (net: Network): number => (1 << net.idle.length) - 1;
 /** The steps from a place: at the end only the first of the pins that are used nowhere. */
-function stepsFrom(net: Network, at: number, used: number): readonly Step[] {
+export function stepsFrom(net: Network, at: number, used: number): readonly Step[] {
   if (at < net.glasses) return net.steps[at] ?? [];
   const unused = net.idle.findIndex((_, i) => ((used >> i) & 1) === 0);
   return unused < 0 ? [] : net.idle.slice(unused, unused + 1);
 }
-const isUsed = (step: Step, used: number): boolean =>
+export const isUsed = (step: Step, used: number): boolean =>
   step.pin >= 0 && ((used >> step.pin) & 1) === 1;
 const usedAfter = (step: Step, used: number): number =>
   step.pin < 0 ? used : used | (1 << step.pin);
@@ -165,7 +166,7 @@ export function cheapestPath(net: Network, toGo: ToGo): { path: Step[]; priced: 
 }
 
 /** A way that was begun: where it is, what it cost so far, and (as its own cost) what it will cost at least in all. */
-type Begun = Priced & {
+export type Begun = Priced & {
   readonly at: number;
   readonly used: number;
   readonly spent: Priced;
@@ -174,14 +175,14 @@ type Begun = Priced & {
   /** What it has at the places where it is limited. */
   readonly uses: readonly number[];
 };
-function pathOf(begun: Begun): Step[] {
+export function pathOf(begun: Begun): Step[] {
   const path: Step[] = [];
   for (let b: Begun | null = begun; b?.step; b = b.before) path.push(b.step);
   return path.reverse();
 }
-const isWhole = (net: Network, b: Begun): boolean =>
+export const isWhole = (net: Network, b: Begun): boolean =>
   b.at === net.glasses && b.used === everyPin(net);
-function beginning(net: Network, toGo: ToGo, uses: readonly number[]): Begun {
+export function beginning(net: Network, toGo: ToGo, uses: readonly number[]): Begun {
   const { lost, effort, rank } = costToGo(toGo, stateOf(net, 0, 0));
   return {
     ...{ lost, effort, rank, at: 0, used: 0, spent: NOTHING_SPENT },
@@ -189,7 +190,7 @@ function beginning(net: Network, toGo: ToGo, uses: readonly number[]): Begun {
   };
 }
 /** One step further. It is made hundreds of thousands of times: each field is written out. */
-function onward(
+export function onward(
   net: Network,
   toGo: ToGo,
   before: Begun,
@@ -214,7 +215,7 @@ function onward(
   };
 }
 
-const takenOf = (step: Step): Taken | null => step.batch?.taken ?? null;
+export const takenOf = (step: Step): Taken | null => step.batch?.taken ?? null;
 /** So many ways are begun before the best of them is gone on with as it is. */
 const MOST_BEGUN = 600;
 
@@ -249,66 +250,6 @@ export function fittingPath(
       begun += 1;
     }
     for (const taken of path) addTaken(free, room, taken, 1);
-  }
-  return null;
-}
-
-/** At one moment a line takes no more than so much of one row. */
-export type Limit = { readonly row: number; readonly moment: number; readonly most: number };
-
-const within = (moment: number, { first, end }: Between): boolean =>
-  first <= moment && moment < end;
-/** What a step takes of a row at a moment. */
-export function takes(step: Step, room: Room, { row, moment }: Omit<Limit, 'most'>): number {
-  const taken = takenOf(step);
-  if (!taken) return 0;
-  if (row === taken.vessel) return within(moment, taken.inVessel) ? 1 : 0;
-  if (row < room.rows - 2 || !within(moment, taken.inFridge)) return 0;
-  return row === room.rows - 2 ? taken.places : taken.water;
-}
-
-/** The cheapest way that keeps its limits; null when there is none. */
-export function limitedPath(
-  net: Network,
-  room: Room,
-  limits: readonly Limit[],
-  weights: Weights | null,
-  work: Work,
-): { path: Step[]; cost: { lost: number; effort: number } } | null {
-  const toGo = costsToGo(net, room.rows, weights, work);
-  const kept = new Map<number, Begun[]>();
-  const queue = new TinyQueue<Begun>(
-    [
-      beginning(
-        net,
-        toGo,
-        limits.map(() => 0),
-      ),
-    ],
-    inOrder,
-  );
-  for (let best = queue.pop(); best; best = queue.pop()) {
-    if (isWhole(net, best)) {
-      const { lost, effort } = best.spent;
-      return { path: pathOf(best), cost: { lost, effort } };
-    }
-    for (const step of stepsFrom(net, best.at, best.used)) {
-      work.steps += 1;
-      if (isUsed(step, best.used)) continue;
-      const { uses } = best;
-      const after = limits.map((limit, i) => (uses[i] ?? 0) + takes(step, room, limit));
-      if (after.some((use, i) => use > (limits[i]?.most ?? 0))) continue;
-      const next = onward(net, toGo, best, step, pricedStep(step, weights, room.rows), after);
-      if (next.lost === Infinity) continue;
-      const state = stateOf(net, next.at, next.used);
-      const others = kept.get(state) ?? [];
-      const beaten = others.some(
-        (o) => !less(next.spent, o.spent) && o.uses.every((use, i) => use <= (after[i] ?? 0)),
-      );
-      if (beaten) continue;
-      kept.set(state, [...others, next]);
-      queue.push(next);
-    }
   }
   return null;
 }

@@ -2,7 +2,7 @@ import { type Cost, meritOf } from './cost';
 import { steadied } from './fitting';
 import { type House, houseOf } from './house';
 import type { Found } from './known';
-import type { Step, StepBatch } from './line';
+import type { Step, StepBatch } from './network';
 import type { PlannedBatch, PlanProblem, Unmet, WeekPlan } from './problem';
 import type { VesselClass } from './room';
 import { search } from './search';

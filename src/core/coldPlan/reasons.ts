@@ -1,4 +1,5 @@
-import { networkOf, type Step } from './line';
+import { networkOf } from './line';
+import { type Step } from './network';
 import { fittingPath } from './paths';
 import type { Minute, PlanProblem, Span, Unmet, WeekPlan } from './problem';
 import { roomOf } from './room';

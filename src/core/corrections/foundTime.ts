@@ -1,5 +1,5 @@
 import { minutesText, type Seconds, seconds } from '#core/units';
-import { plainProposal, type Proposal } from './propose';
+import { plainProposal, type Proposal } from './proposal';
 import { NO_RESCUE } from './rescue';
 import { headlineOf } from './words';
 

@@ -71,7 +71,8 @@ export {
 } from './rescueDrill';
 export { LEVERS, PROPOSED_LEVERS, TURNED_LEVERS, type Lever, type ProposedLever } from './names';
 export { FOUND_TIME, foundBest, foundTimeProposal } from './foundTime';
-export { plainProposal, propose, type Judged, type Proposal } from './propose';
+export { plainProposal, type Judged, type Proposal } from './proposal';
+export { propose } from './propose';
 export { headlineOf, LEVER_WORDS, type Turn } from './words';
 export {
   adviceHead,

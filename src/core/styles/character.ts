@@ -1,5 +1,6 @@
 import { GRADES } from './grades';
-import { type Grade, type Style, type StyleId, styleOf } from './styles';
+import { type Grade, type Style } from './style';
+import { type StyleId, styleOf } from './styles';
 
 /** What the brewing model knows of one tea's leaf: its style's values, or those fitted to this house. */
 export type Character = Pick<

@@ -1,4 +1,4 @@
-import type { Grade } from './styles';
+import type { Grade } from './style';
 
 /**
  * What the cut does: `rate` against whole leaf and `wetting`, the seconds at 90 C until the leaf is wetted through.

@@ -1,12 +1,5 @@
-export {
-  STYLE_IDS,
-  STYLES,
-  styleOf,
-  type Family,
-  type Grade,
-  type Style,
-  type StyleId,
-} from './styles';
+export { STYLE_IDS, STYLES, styleOf, type StyleId } from './styles';
+export { type Family, type Grade, type Style } from './style';
 export { GRADE_NAMES, GRADES } from './grades';
 export {
   characterOf,

@@ -105,10 +105,9 @@ export { ownResult, type OwnCup, type OwnResult } from './own';
 export { brewOfCup, cupName, liquorOfCup, type MadeOf } from './brew';
 export { cupsSeen } from './seen';
 export { calibrationOf } from './cups';
+export { calibrationWords, comparedWords } from './calibrationWords';
 export {
-  calibrationWords,
   chanceText,
-  comparedWords,
   adviceOf,
   expectedMarks,
   headlineOf,

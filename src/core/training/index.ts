@@ -1,11 +1,4 @@
-export {
-  ENOUGH,
-  evidenceOf,
-  LEVEL_OF_WORK,
-  type Answered,
-  type Evidence,
-  type Lack,
-} from './evidence';
+export { ENOUGH, evidenceOf, type Answered, type Evidence } from './evidence';
 export {
   blocksOf,
   sessionMinutes,
@@ -14,19 +7,15 @@ export {
   type PractisedAnswer,
   type SkillDue,
 } from './practice';
-export { blockRating, dueCards, type BlockRating, type DueCard, type Review } from './due';
-export { levelOfNext, ratedAfter, ratingOf, UNRATED, type LevelAnswer, type Rating } from './level';
+export { blockRating, dueCards, type BlockRating } from './due';
+export { levelOfNext, ratedAfter, ratingOf, UNRATED } from './level';
 export {
   BREWER_SKILLS,
   lacksForBrewer,
   nextSaturday,
-  SIGNED_MONTHS,
   signedUntil,
   signOffOf,
   skillsLacking,
-  type SignEvent,
-  type SignOff,
-  type SignState,
 } from './signOff';
 export {
   areSpoonsEven,
@@ -46,7 +35,6 @@ export {
   laddersSeen,
   LEAF_SEEN,
   leafWeighedSeen,
-  LOOKED_AT,
   LOOKED_AT_NAMES,
   type LookedAt,
   PULLS_SEEN,
@@ -57,29 +45,20 @@ export {
   SPOONS_WEIGHED,
   spoonsWeighedSeen,
   spoonUnevenness,
-  TABLES_LED,
   tablesLedSeen,
   TASTERS_LED,
 } from './seen';
-export { ONE_SIDED_95, wilson } from './wilson';
+export { wilson } from './wilson';
 export {
   asCounted,
   DRILL_NAMES,
   DRILLS,
-  isAlone,
   SKILL_NAMES,
   SKILLS,
   type Drill,
   type Skill,
 } from './skills';
-export {
-  drillCupsOf,
-  drillFactsOf,
-  drillTeasOf,
-  type DrillFacts,
-  type DrillTea,
-  type DrillVessel,
-} from './drillCups';
+export { drillFactsOf, drillTeasOf, type DrillFacts, type DrillVessel } from './drillCups';
 export {
   COURSE_IDS,
   courseAs,
@@ -107,7 +86,6 @@ export {
   type Lesson,
   type LessonId,
   type TableDone,
-  type TableRole,
   type ToDo,
 } from './courses';
 export {
@@ -120,9 +98,6 @@ export {
   type CureLever,
   type Fact,
   type Fault,
-  type FaultName,
-  type HouseCup,
-  type MadeCup,
   type VesselAct,
 } from './diagnosis/faults';
 export {
@@ -131,7 +106,6 @@ export {
   type Cause,
   type Diagnosis,
   type Level,
-  type Unfair,
 } from './diagnosis/diagnosis';
 export {
   judgedBy,
@@ -140,7 +114,7 @@ export {
   type DiagnosisScore,
   type Judged,
 } from './diagnosis/score';
-export { liquorOfMade, TASTED, tasteOfMade, type TastedIndex, type Six } from './diagnosis/tasted';
+export { liquorOfMade, TASTED, tasteOfMade, type Six } from './diagnosis/tasted';
 export {
   DIAGNOSIS_GUESS,
   DIAGNOSIS_VERSION,
@@ -153,7 +127,7 @@ export {
   diagnosisTry,
   faultsFor,
 } from './diagnosis/draw';
-export { isPair, PAIR_NAMES, partsOf, type PairName } from './diagnosis/pairs';
+export { isPair, PAIR_NAMES, partsOf } from './diagnosis/pairs';
 export {
   afterTurns,
   sizesOfLever,
@@ -181,12 +155,11 @@ export {
   workOrder,
   type OrderAnswer,
   type OrderGiven,
-  type OrderLadder,
   type OrderQuestion,
   type OrderScore,
 } from './order';
 export { GIVEN_BYTES } from './drawnFair';
-export { creditOf, judgeTask, type DrillTask, type JudgedTask } from './task';
+export { creditOf, judgeTask, type DrillTask } from './task';
 export {
   choicesOf,
   figureGuess,
@@ -212,9 +185,9 @@ export {
 } from './figure/registry';
 export { drawScale, scaleFigure, type ScaleGiven } from './figure/scale';
 export { scaleWorking } from './figure/scaleWords';
-export { drawSpoons, spoonsFigure, type SpoonsGiven, type WeighedTea } from './figure/spoons';
-export { heatWorked, type HeatAsk, type HeatFacts, type HeatSite } from './figure/heat';
-export { heatFigure, type HeatGiven } from './figure/heatDraw';
+export { drawSpoons, spoonsFigure, type SpoonsGiven } from './figure/spoons';
+export { heatWorked, type HeatAsk } from './figure/heat';
+export { type HeatGiven } from './figure/heatDraw';
 export { type FillAsk, type FillGiven, waterBelow } from './figure/fillLine';
 export { againFigure, type AgainGiven } from './figure/again';
 export { matchFigure, type MatchGiven, matchLiquor } from './figure/match';
@@ -236,18 +209,11 @@ export {
   poured,
   TURNS_GUESS,
   TURNS_TAPPED,
-  type PouredCups,
   type PouredTurn,
   type TurnsAnswer,
   type TurnsGiven,
 } from './turns';
-export {
-  judgedPicks,
-  rightParts,
-  type PickAnswer,
-  type PickPart,
-  type PickWorked,
-} from './pick/drill';
+export { judgedPicks, type PickAnswer, type PickPart, type PickWorked } from './pick/drill';
 export {
   drawPick,
   isPickDrill,
@@ -264,18 +230,11 @@ export {
   FAIR_FACT_WORDS,
   FAIR_FACTS,
   fairFactText,
-  type FairCup,
   type FairFact,
   type FairGiven,
 } from './pick/fair';
-export { jugLines, type HoldingGiven, type HoldingJug } from './pick/holding';
-export {
-  madeInShift,
-  scoreShift,
-  type ShiftBrew,
-  type ShiftBrewScore,
-  type ShiftScore,
-} from './shift/score';
+export { jugLines, type HoldingGiven } from './pick/holding';
+export { scoreShift } from './shift/score';
 export {
   cupsOfShift,
   HANDS_S,
@@ -283,11 +242,9 @@ export {
   SHIFT_PACE,
   SHIFT_S,
   type ShiftCup,
-  type ShiftFacts,
   type ShiftGiven,
 } from './shift/orders';
 export {
-  brewsOfShift,
   isShiftOver,
   isSteeping,
   nextMoment,

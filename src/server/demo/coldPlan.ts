@@ -11,7 +11,7 @@ import { batchesToBegin, coldTeaId, coldTeaOf, planWeek, problemOf } from '#core
 import type { Method } from '#core/recipes';
 import { measureOf } from '#core/teas';
 import { epochMs, millilitres } from '#core/units';
-import type { ColdDemand, PlannedCold } from '#contracts/batches';
+import type { ColdDemand, PlannedCold } from '#contracts/coldPlans';
 import * as t from '../db/schema';
 import { batchesAt, fridgeAirSince } from '../features/batches';
 import { allTeas } from '../features/teas';

@@ -1,6 +1,7 @@
 import { samplePlan } from '#core/testing';
 import { type EpochMs, epochMs, millilitres } from '#core/units';
-import type { Batch, BatchHappened } from '#contracts/batches';
+import type { Batch } from '#contracts/batches';
+import type { BatchHappened } from '#contracts/batchEvents';
 
 // Cold batches as the server has them, for the tests of pages and models.
 

@@ -1,7 +1,8 @@
 import { houseBrew, startingRecipe } from '#core/recipes';
 import { grams, seconds } from '#core/units';
 import { ALL_RIGHT, type Verdict } from '../marks';
-import { type Proposal, propose } from '../propose';
+import { type Proposal } from '../proposal';
+import { propose } from '../propose';
 import { recipeAdvice } from './advice';
 import { type Belief, priorOf } from './belief';
 import { doseOfRecipe } from './cup';

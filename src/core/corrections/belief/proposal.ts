@@ -1,7 +1,7 @@
 import type { Brewing } from '#core/cup';
 import { capital, celsius, grams, seconds } from '#core/units';
 import type { ProposedLever } from '../names';
-import type { Proposal } from '../propose';
+import type { Proposal } from '../proposal';
 import { predict } from '../search';
 import { changeOf, headlineOf, restOf, type Turn } from '../words';
 import type { RecipeAdvice } from './advice';

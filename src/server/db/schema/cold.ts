@@ -10,7 +10,8 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 import { type BatchPlan, CALENDAR_STATUSES, PROBE_DOUBTS } from '#core/cold';
-import type { BatchEventBody, ColdPlan } from '#contracts/batches';
+import type { BatchEventBody } from '#contracts/batchEvents';
+import type { ColdPlan } from '#contracts/coldPlans';
 import { lots, teas, versions, vessels } from './book';
 import { id, instant, json, name } from './columns';
 import { people, sites } from './people';

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { verdictWords } from '#core/corrections';
-import type { Batch, BatchEventBody } from '#contracts/batches';
+import type { Batch } from '#contracts/batches';
+import type { BatchEventBody } from '#contracts/batchEvents';
 import type { Tx } from '../../db/pool';
 import { leadNotes } from '../../db/schema';
 import type { Signed } from '../../http/route';

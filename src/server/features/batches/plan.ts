@@ -1,7 +1,7 @@
 import { and, asc, eq, gte, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import { epochMs } from '#core/units';
-import type { changeColdPlan, ColdPlan, ColdPlanAnswer, ColdPoured } from '#contracts/batches';
+import type { changeColdPlan, ColdPlan, ColdPlanAnswer, ColdPoured } from '#contracts/coldPlans';
 import type { Tx } from '../../db/pool';
 import { batches, batchEvents, coldPlans, people } from '../../db/schema';
 import type { Deps } from '../../deps';

@@ -1,6 +1,6 @@
 import { fridgeReadingFault } from '#core/cold';
 import { instantOfIso } from '#core/time';
-import type { ReadingsFault } from '#contracts/batches';
+import type { ReadingsFault } from '#contracts/fridge';
 import { findColumns, readCells } from '../exchange';
 
 // Readings of the fridge from another thermometer's file: the table of temperatures that the record for an inspection

@@ -13,7 +13,8 @@ import {
 import { METHODS } from '#core/recipes';
 import { isoAt, type Zone } from '#core/time';
 import { epochMs } from '#core/units';
-import type { Batch, FridgeGap, FridgeReading } from '#contracts/batches';
+import type { Batch } from '#contracts/batches';
+import type { FridgeGap, FridgeReading } from '#contracts/fridge';
 
 /** What a period of a site comes to, as it was found. */
 export type ColdPeriod = {

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { isStanding, nowOf } from '#core/cold';
 import { instantOfIso } from '#core/time';
-import { Batch, type BatchEventBody, type RecordFault } from '#contracts/batches';
+import { Batch, type RecordFault } from '#contracts/batches';
+import { type BatchEventBody } from '#contracts/batchEvents';
 import type { Tx } from '../../db/pool';
 import { allPeople } from '../people';
 import { allLots, allTeas, allVersions } from '../teas';

@@ -1,7 +1,9 @@
 import { and, asc, between, desc, eq, gt, gte, inArray, isNotNull, lt, or } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { celsius, epochMs } from '#core/units';
-import type { Batch, BatchHappened, FridgeGap, FridgeReading } from '#contracts/batches';
+import type { Batch } from '#contracts/batches';
+import type { BatchHappened } from '#contracts/batchEvents';
+import type { FridgeGap, FridgeReading } from '#contracts/fridge';
 import type { Tx } from '../../db/pool';
 import {
   batches,

@@ -1,17 +1,14 @@
 import type { Label } from '#core/labels';
 import {
   addBatchEvent,
-  addFridgeReading,
-  answerFridgeGap,
-  changeColdPlan,
   exportCold,
   getCold,
-  getColdPlan,
   printBatchLabel,
   startBatch,
   takeColdRecord,
-  takeFridgeReadings,
 } from '#contracts/batches';
+import { changeColdPlan, getColdPlan } from '#contracts/coldPlans';
+import { addFridgeReading, answerFridgeGap, takeFridgeReadings } from '#contracts/fridge';
 import type { Deps } from '../../deps';
 import { invalid } from '../../http/errors';
 import type { routes, Signed } from '../../http/route';

@@ -3,20 +3,16 @@ import type { z } from 'zod';
 import { type HouseLimits, isStanding, nowOf, USUAL_HOUSE_LIMITS } from '#core/cold';
 import { USUAL_REGION } from '#core/time';
 import { epochMs } from '#core/units';
+import type { Batch, Cold, RecordTaken, startBatch, takeColdRecord } from '#contracts/batches';
+import type { BatchEventBody } from '#contracts/batchEvents';
 import type {
   addFridgeReading,
   answerFridgeGap,
-  Batch,
-  BatchEventBody,
-  Cold,
   FridgeGap,
   FridgeReading,
   ReadingsTaken,
-  RecordTaken,
-  startBatch,
-  takeColdRecord,
   takeFridgeReadings,
-} from '#contracts/batches';
+} from '#contracts/fridge';
 import { atOneMoment } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { batches, batchEvents, fridgeGaps, fridgeReadings } from '../../db/schema';
@@ -28,6 +24,7 @@ import { mayRead, mustWorkAt } from '../../http/sites';
 import { changesOf, inRecordedTransaction } from '../history';
 import { appendEvents, type LiveHub, notifyingTransaction } from '../live';
 import { lockSite, siteById } from '../people';
+import { addBatchOf, freshOf } from './addBatch';
 import {
   faultOf,
   mustNotBeAhead,
@@ -37,8 +34,8 @@ import {
   refused,
 } from './checks';
 import { tellLead } from './leadNotes';
-import { type ReadIn, readingsIn, secondOf } from './readingsIn';
-import { type BatchIn, bodyOf, recordIn } from './recordIn';
+import { readingsIn } from './readingsIn';
+import { recordIn } from './recordIn';
 import {
   addReadings,
   batchById,
@@ -48,7 +45,6 @@ import {
   fridgeAirSince,
   gapById,
   readingById,
-  readingTimes,
 } from './repository';
 
 const DAY_MS = 86_400_000;
@@ -281,37 +277,6 @@ export function createBatchService(deps: Deps, live: Pick<LiveHub, 'nudge'>) {
         return gap;
       }),
   };
-}
-
-/** Readings whose second has none here yet. */
-async function freshOf(tx: Tx, siteId: string, readings: readonly ReadIn[]): Promise<ReadIn[]> {
-  const [first, last] = [readings[0], readings.at(-1)];
-  if (!first || !last) return [];
-  const here = new Set((await readingTimes(tx, siteId, first.at, last.at)).map(secondOf));
-  return readings.filter((r) => !here.has(secondOf(r.at)));
-}
-/** A batch of a record, with all that was done to it, under the names of those who did it. */
-async function addBatchOf(
-  tx: Tx,
-  siteId: string,
-  { batch, personOf, teaId, versionId, lotId, vesselId }: BatchIn,
-): Promise<void> {
-  const { state } = nowOf(batch);
-  const person = (name: string) => personOf.get(name) ?? '';
-  await tx.insert(batches).values({
-    ...{ id: batch.id, siteId, teaId, versionId, lotId, vesselId, plan: batch.plan },
-    leafIn: new Date(batch.leafIn),
-    startedBy: person(batch.startedBy.name),
-    standing: false,
-    ended: 'at' in state ? new Date(state.at) : null,
-  });
-  if (batch.events.length === 0) return;
-  await tx.insert(batchEvents).values(
-    batch.events.map((e) => ({
-      ...{ id: e.id, batchId: batch.id, body: bodyOf(e), flag: e.flag },
-      ...{ at: new Date(e.at), received: new Date(e.at), personId: person(e.by) },
-    })),
-  );
 }
 
 /** What was typed as the site's limits, and when: the newest first. */

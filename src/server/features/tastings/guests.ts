@@ -8,7 +8,7 @@ import {
   type TastingEvent,
   withGuest,
 } from '#core/tastings';
-import type { addGuestEvent, GuestAct, GuestSheet, joinAsGuest } from '#contracts/tastings';
+import type { addGuestEvent, GuestAct, GuestSheet, joinAsGuest } from '#contracts/guests';
 import { inTransaction } from '../../db/inTransaction';
 import type { Tx } from '../../db/pool';
 import { tastingGuests, tastings } from '../../db/schema';

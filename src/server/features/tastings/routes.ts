@@ -1,17 +1,11 @@
 import { LEAF_LESSONS } from '#core/tastings';
+import { addGuestEvent, getGuestSheet, joinAsGuest, openForGuests } from '#contracts/guests';
+import { printReport, printSheets, printTents, printTrainerSheet } from '#contracts/tastingPapers';
 import {
-  addGuestEvent,
   addTastingEvent,
   exportTasting,
-  getGuestSheet,
   getTasting,
-  joinAsGuest,
   listTastings,
-  openForGuests,
-  printReport,
-  printSheets,
-  printTents,
-  printTrainerSheet,
   setUpTasting,
 } from '#contracts/tastings';
 import type { Deps } from '../../deps';

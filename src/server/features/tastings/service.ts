@@ -31,12 +31,11 @@ import {
   type Found,
   lockTasting,
   roundAfter,
-  runsIt,
   seatTasters,
   tastingById,
   tastingsAt,
-  viewFor,
 } from './repository';
+import { runsIt, viewFor } from './views';
 import { writeAct } from './writeAct';
 
 /** Stages after which nobody comes in. */

@@ -6,10 +6,10 @@ export {
   allVersions,
   lotById,
   lotsOf,
-  recipesAsBrewed,
   requireTea,
   teaById,
   versionById,
   versionsOf,
   vocabularyOf,
 } from './repository';
+export { recipesAsBrewed } from './asBrewed';

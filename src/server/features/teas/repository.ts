@@ -1,12 +1,10 @@
 import { and, count, desc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/mysql-core';
 import { fittedBy } from '#core/fitting';
-import { isCold, METHOD_NAMES, type Recipe, recipeAsWeighed, type Weighing } from '#core/recipes';
-import { type Spoon, SPOONS } from '#core/units';
+import { isCold, METHOD_NAMES } from '#core/recipes';
 import type { KeptFit } from '#contracts/fits';
 import { USES_COUNTED } from '#contracts/limits';
 import type { Version } from '#contracts/recipes';
-import type { LeadNote, Lot, MethodRecipe, Tea, WeighingFields } from '#contracts/teas';
+import type { LeadNote, Lot, MethodRecipe, Tea } from '#contracts/teas';
 import type { Tx } from '../../db/pool';
 import {
   brews,
@@ -15,56 +13,22 @@ import {
   lots,
   people,
   photos,
-  siteRecipes,
   teaFits,
   teas,
   versions,
 } from '../../db/schema/index';
 import { notFound } from '../../http/errors';
 import { spoonsById } from '../spoons';
-
-type VersionRow = {
-  v: typeof versions.$inferSelect;
-  author: string;
-  weighing: WeighingFields | null;
-};
-/** A version as it is kept. */
-const asVersion = ({ v, author }: VersionRow): Version => ({
-  id: v.id,
-  teaId: v.teaId,
-  method: v.method,
-  number: v.number,
-  state: v.state,
-  recipe: v.recipe,
-  reason: v.reason,
-  author: { id: v.authorId, name: v.authorThere ?? author },
-  at: v.at.getTime(),
-});
-const versionRows = (tx: Tx) =>
-  tx
-    .select({ v: versions, author: people.name, weighing: teas.weighing })
-    .from(versions)
-    .innerJoin(teas, eq(teas.id, versions.teaId))
-    .innerJoin(people, eq(people.id, versions.authorId));
-
-/** The versions a brewer may take: the house's, and the one on trial. */
-const STANDING = ['house', 'trial'] as const;
-type Spoons = ReadonlyMap<string, Spoon>;
-const spoonOf = (spoons: Spoons, id: string): Spoon => spoons.get(id) ?? SPOONS.dessertSpoon;
-const weighedBy = (spoons: Spoons, w: WeighingFields | null): Weighing | null =>
-  w && { ...w, spoon: spoonOf(spoons, w.spoon) };
-/** A version as it is brewed: the grams of its spoons by the weighing that the tea has now. */
-const asBrewed = (row: VersionRow, spoons: Spoons): Version => {
-  const version = asVersion(row);
-  const recipe = recipeAsWeighed(version.recipe, weighedBy(spoons, row.weighing ?? null));
-  return { ...version, recipe };
-};
-/** Recipes as they are brewed, of whichever tea: each with the weighing that its tea has. */
-export async function recipesAsBrewed(tx: Tx) {
-  const spoons = await spoonsById(tx);
-  return (recipe: Recipe, weighing: WeighingFields | null): Recipe =>
-    recipeAsWeighed(recipe, weighedBy(spoons, weighing));
-}
+import {
+  asBrewed,
+  asVersion,
+  spoonOf,
+  type Spoons,
+  STANDING,
+  versionRows,
+  weighedBy,
+} from './asBrewed';
+import { type OwnRecipe, ownRecipes } from './ownRecipes';
 
 type LotRow = { l: typeof lots.$inferSelect; number: number | null };
 const asLot = ({ l, number }: LotRow, spoons: Spoons): Lot => ({
@@ -77,40 +41,6 @@ const lotRows = (tx: Tx) =>
     .select({ l: lots, number: versions.number })
     .from(lots)
     .leftJoin(versions, eq(versions.id, lots.versionId));
-
-/** A version that a site brews in the place of the house's, and why. */
-type OwnRecipe = {
-  readonly version: Version;
-  readonly since: Omit<NonNullable<MethodRecipe['site']>, 'inPlaceOf'>;
-};
-/** What a site brews otherwise than the house; nothing for the house itself. */
-async function ownRecipes(tx: Tx, siteId: string | null, spoons: Spoons): Promise<OwnRecipe[]> {
-  if (siteId === null) return [];
-  const by = alias(people, 'by');
-  const rows = await tx
-    .select({
-      v: versions,
-      author: people.name,
-      weighing: teas.weighing,
-      r: siteRecipes,
-      by: by.name,
-    })
-    .from(siteRecipes)
-    .innerJoin(versions, eq(versions.id, siteRecipes.versionId))
-    .innerJoin(teas, eq(teas.id, versions.teaId))
-    .innerJoin(people, eq(people.id, versions.authorId))
-    .innerJoin(by, eq(by.id, siteRecipes.personId))
-    .where(eq(siteRecipes.siteId, siteId));
-  return rows.map(({ r, by: name, ...row }) => ({
-    version: asBrewed(row, spoons),
-    since: {
-      why: r.why,
-      words: r.words,
-      by: { id: r.personId, name },
-      at: r.at.getTime(),
-    },
-  }));
-}
 
 type Around = {
   readonly standing: readonly Version[];

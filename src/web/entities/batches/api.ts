@@ -1,17 +1,13 @@
 import type { z } from 'zod';
+import type { Cold, RecordTaken, takeColdRecord } from '#contracts/batches';
+import type { changeColdPlan, ColdPlan, ColdPlanAnswer } from '#contracts/coldPlans';
+import type { BodyOf, ResponseOf } from '#contracts/endpoint';
 import type {
   answerFridgeGap,
-  changeColdPlan,
-  Cold,
-  ColdPlan,
-  ColdPlanAnswer,
   FridgeGap,
   ReadingsTaken,
-  RecordTaken,
-  takeColdRecord,
   takeFridgeReadings,
-} from '#contracts/batches';
-import type { BodyOf, ResponseOf } from '#contracts/endpoint';
+} from '#contracts/fridge';
 import type { addProbe, endProbe, listProbes } from '#contracts/probes';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { api } from '../../platform/api';

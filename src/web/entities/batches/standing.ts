@@ -13,7 +13,9 @@ import {
   windowOf,
 } from '#core/cold';
 import type { EpochMs, Millilitres } from '#core/units';
-import type { Batch, BatchHappened, FridgeReading } from '#contracts/batches';
+import type { Batch } from '#contracts/batches';
+import type { BatchHappened } from '#contracts/batchEvents';
+import type { FridgeReading } from '#contracts/fridge';
 import type { WaitingWrite } from '../../platform/outbox/writes';
 import { isBatchWrite } from './writes';
 

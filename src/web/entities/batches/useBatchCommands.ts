@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { BatchAct, BatchPlan } from '#core/cold';
 import { type Celsius, type EpochMs, epochMs, readingText } from '#core/units';
-import type { Batch, BatchEventBody } from '#contracts/batches';
+import type { Batch } from '#contracts/batches';
+import type { BatchEventBody } from '#contracts/batchEvents';
 import type { Version } from '#contracts/recipes';
 import type { Lot, Tea } from '#contracts/teas';
 import type { Vessel } from '#contracts/vessels';

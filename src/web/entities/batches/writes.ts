@@ -1,11 +1,7 @@
-import type {
-  addFridgeReading,
-  Batch,
-  BatchEventBody,
-  FridgeReading,
-  startBatch,
-} from '#contracts/batches';
+import type { Batch, startBatch } from '#contracts/batches';
+import type { BatchEventBody } from '#contracts/batchEvents';
 import type { BodyOf } from '#contracts/endpoint';
+import type { addFridgeReading, FridgeReading } from '#contracts/fridge';
 import { pathOf, ROUTES } from '#contracts/routes';
 import { readAgain } from '../../platform/api';
 import type { Send } from '../../platform/dispatch';

@@ -3,8 +3,8 @@ import { Link } from 'react-router';
 import { useNow } from '../../platform/clock';
 import { useUnits } from '../people/session';
 import { VesselDrawing } from '../vessels/VesselDrawing';
+import { barItems, sortByUrgency } from './barItems';
 import { liquorOf } from './liquor';
-import { barItems, sortByUrgency } from './status';
 import { useBar } from './useBar';
 import { useBarLayout } from './useBarLayout';
 

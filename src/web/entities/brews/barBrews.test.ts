@@ -5,8 +5,9 @@ import type { Brew } from '#contracts/brews';
 import { sampleBrew, sampleRecipe, T0 } from '../../testing/samples';
 import { houseLiquorOf } from '../teas/liquor';
 import { applied, type BarBrew, barOf, ordersOf, phaseOf, tint } from './barBrews';
+import { barItems, sortByUrgency } from './barItems';
 import { liquorOf, steepedBy } from './liquor';
-import { barItems, brewStatus, sortByUrgency } from './status';
+import { brewStatus } from './status';
 
 const brew = sampleBrew;
 const recipe = sampleRecipe;

@@ -1,6 +1,6 @@
 import type { BodyOf, ResponseOf } from '#contracts/endpoint';
+import type { addGuestEvent, GuestSheet, joinAsGuest } from '#contracts/guests';
 import { ROUTES } from '#contracts/routes';
-import type { addGuestEvent, GuestSheet, joinAsGuest } from '#contracts/tastings';
 import { api } from '../../platform/api';
 
 const shown = (pass: string) => ({ authorization: `Bearer ${pass}` });

@@ -1,8 +1,8 @@
 import { lazy, Suspense } from 'react';
 import type { Order } from '#contracts/brews';
 import type { BarBrew } from '../../entities/brews/barBrews';
+import type { BarItem } from '../../entities/brews/barItems';
 import type { BrewCommands } from '../../entities/brews/commands';
-import type { BarItem } from '../../entities/brews/status';
 import { Sheet } from '../../ui/Dialog';
 import type { BarSheet, BrewActs } from './useBrewActs';
 

@@ -1,7 +1,7 @@
 import type { EpochMs } from '#core/units';
 import { clashesOf } from '../../entities/brews/attention';
 import type { BarBrew } from '../../entities/brews/barBrews';
-import { type BarItem, isDueNow } from '../../entities/brews/status';
+import { type BarItem, isDueNow } from '../../entities/brews/barItems';
 import { clockText } from '../../ui/days';
 
 /** A step at its moment, in a word or in the house's own. */

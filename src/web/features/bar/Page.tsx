@@ -2,7 +2,7 @@ import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { BAR_SLOTS } from '#contracts/limits';
 import { untilNextFigure } from '../../entities/brews/attention';
 import { allOf } from '../../entities/brews/barBrews';
-import { sortByUrgency } from '../../entities/brews/status';
+import { sortByUrgency } from '../../entities/brews/barItems';
 import { useBar } from '../../entities/brews/useBar';
 import { useBarLayout } from '../../entities/brews/useBarLayout';
 import { useBrewCommands } from '../../entities/brews/useBrewCommands';

@@ -1,6 +1,6 @@
 import { BAR_SLOTS } from '#contracts/limits';
+import type { BarItem } from '../../entities/brews/barItems';
 import { ShelfRow } from '../../entities/brews/Shelf';
-import type { BarItem } from '../../entities/brews/status';
 import type { BarLayout } from '../../entities/brews/useBarLayout';
 import { BrewControls, BrewDrawing } from './Column';
 import type { BrewActs } from './useBrewActs';

@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { isVesselInUse } from '#core/brews';
-import { type BarItem, barItems, sortByUrgency } from '../../entities/brews/status';
+import { type BarItem, barItems, sortByUrgency } from '../../entities/brews/barItems';
 import { useBar } from '../../entities/brews/useBar';
 import { useUnits } from '../../entities/people/session';
 import { useNow } from '../../platform/clock';

@@ -1,7 +1,7 @@
 import { useMemo, useRef } from 'react';
 import type { EpochMs } from '#core/units';
 import type { BarBrew } from '../../entities/brews/barBrews';
-import { type BarItem, barItems, reuseItems } from '../../entities/brews/status';
+import { type BarItem, barItems, reuseItems } from '../../entities/brews/barItems';
 import { useUnits } from '../../entities/people/session';
 
 /** The brews as they are drawn now; an item that is drawn as before is the same object as before. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Order } from '#contracts/brews';
-import type { BarItem } from '../../entities/brews/status';
+import type { BarItem } from '../../entities/brews/barItems';
 import { useGo } from '../../platform/useGo';
 import { type KeyBinding, useKeys } from '../../ui/keys';
 import type { BarSheet, BrewActs } from './useBrewActs';

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { BarBrew } from '../../entities/brews/barBrews';
+import { type BarItem, isDueNow } from '../../entities/brews/barItems';
 import type { BrewCommands } from '../../entities/brews/commands';
-import { type BarItem, isDueNow, isExploring } from '../../entities/brews/status';
+import { isExploring } from '../../entities/brews/status';
 import { useGo } from '../../platform/useGo';
 
 /** A sheet over the bar, and which brew it is about. */

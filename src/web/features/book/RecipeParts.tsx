@@ -9,7 +9,8 @@ import {
 import { useSession } from '../../entities/people/session';
 import { useVesselsQuery } from '../../entities/vessels/api';
 import { SelectField, TextField } from '../../ui/fields';
-import { holdText, type RecipeForm } from './recipeForm';
+import { type RecipeForm } from './recipeFields';
+import { holdText } from './recipeForm';
 
 /** The steeps after the first, each with its window. */
 export function LaterSteeps<F extends FieldValues>({ form }: { form: UseFormReturn<F> }) {

@@ -13,7 +13,8 @@ import { clockText, dayText } from '../../ui/days';
 import { TextField } from '../../ui/fields';
 import { usePacket } from './Packet';
 import { RecipeFields } from './RecipeFields';
-import { type RecipeForm, recipeFormOf, recipeOf } from './recipeForm';
+import { type RecipeForm } from './recipeFields';
+import { recipeFormOf, recipeOf } from './recipeForm';
 import { StartFrom } from './StartFrom';
 
 type Form = RecipeForm & { reason: string };

@@ -1,7 +1,8 @@
 import { type Method, METHOD_NAMES, spoonedDensity, startingRecipe } from '#core/recipes';
 import { grams, millilitres, parseDuration, SPOONS } from '#core/units';
 import { spoonValue } from './amountForm';
-import { holdText, type RecipeForm, recipeFormOf, recipeOf } from './recipeForm';
+import { type RecipeForm } from './recipeFields';
+import { holdText, recipeFormOf, recipeOf } from './recipeForm';
 
 const recipe = startingRecipe('green-pan');
 const density = spoonedDensity(null, 'whole');

@@ -1,7 +1,7 @@
 import { fridgeReadingFault } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { type Celsius, celsius, parseTemperature, readingText } from '#core/units';
-import type { FridgeReading } from '#contracts/batches';
+import type { FridgeReading } from '#contracts/fridge';
 import { useClock, useUnits } from '../../entities/people/session';
 import { TypedPick } from '../../ui/TypedPick';
 

@@ -3,7 +3,7 @@ import { DISCARD_REASONS } from '#core/cold';
 import { verdictWords } from '#core/corrections';
 import { dayAndTime, type SiteClock, weekdayAndTime } from '#core/time';
 import { readingText, volumeText } from '#core/units';
-import type { BatchHappened } from '#contracts/batches';
+import type { BatchHappened } from '#contracts/batchEvents';
 import type { ColdBatch } from '../../entities/batches/standing';
 import { type Units, useClock, useUnits } from '../../entities/people/session';
 

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { type Seconds, seconds } from '#core/units';
-import type { PlannedCold } from '#contracts/batches';
+import type { PlannedCold } from '#contracts/coldPlans';
 import type { Tea } from '#contracts/teas';
 import { useColdPlanQuery } from '../../entities/batches/api';
 import { useCold } from '../../entities/batches/useCold';

@@ -1,6 +1,5 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
-import { type BrewState, knownFrom, observedWords, tastesWords } from '#core/brews';
+import { type BrewState, observedWords, tastesWords } from '#core/brews';
 import { COLOUR_STEPS, verdictWords } from '#core/corrections';
 import {
   minutesText,
@@ -14,14 +13,13 @@ import type { Plan } from '#contracts/brewPlan';
 import type { Brew, Happened } from '#contracts/brews';
 import { colourSeenWords } from '../../entities/brews/colourSeen';
 import { type Units, useUnits } from '../../entities/people/session';
-import { Cup } from '../../entities/teas/Cup';
-import { houseLiquorOf, swatchOf } from '../../entities/teas/liquor';
 import { clockText, weekdayText } from '../../ui/days';
+import { BrewFoot } from './BrewFoot';
 import { FoundTime } from './FoundTime';
 import { colourWords, TASTED_WORDS } from './happened';
 import { plannedHeat } from './HeatCourse';
-import { Refractometer } from './Refractometer';
 import { onOf } from './timeLineMarks';
+import { ItsLeaf, JudgedCups, verdictLine, WhatWasProposed } from './WhatWasJudged';
 
 /** Heat further from the plan than this is worth a word, °C (a thermometer in a pot reads to about 1). */
 const HEAT_WORTH_SAYING = 3;
@@ -186,148 +184,4 @@ function heatAgainstPlan({ brew, units }: { brew: Brew; units: Units }) {
   return Math.abs(heat) >= HEAT_WORTH_SAYING
     ? `${Math.round(Math.abs(heat) * (units.temperature === 'F' ? 1.8 : 1))} °${units.temperature} ${heat > 0 ? 'hotter' : 'cooler'} than planned. `
     : '';
-}
-
-/** The cup as it was judged beside the house cup. */
-function JudgedCups({
-  plan,
-  brew,
-  strength,
-  verdict,
-}: {
-  plan: Plan;
-  brew: Brew;
-  strength: number;
-  verdict: NonNullable<Brew['verdict']>;
-}) {
-  return (
-    <div className="cups mt-3" style={{ gridTemplateColumns: '1fr 1fr' }}>
-      <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]">
-        <Cup liquor={swatchOf(knownFrom(plan, brew.tea.style), plan.recipe, strength)} size={92} />
-        judged: {COLOUR_STEPS.find((c) => c.mark === verdict.colour)?.word}
-      </div>
-      <div className="grid justify-items-center py-3 text-[#14191d] text-[15px]">
-        <Cup liquor={houseLiquorOf(knownFrom(plan, brew.tea.style), plan.recipe)} size={92} />
-        house
-      </div>
-    </div>
-  );
-}
-
-/** The verdict in words, or that there is none. */
-function verdictLine(verdict: NonNullable<Brew['verdict']> | null, brew: Brew, state: BrewState) {
-  if (verdict) return `${verdictWords(verdict)}${brew.judgedBy ? `, ${brew.judgedBy.name}` : ''}`;
-  if (state.kind === 'judged') return 'none kept';
-  return 'not judged yet';
-}
-
-/** The steeps of this leaf, this one bold. */
-function ItsLeaf({
-  steeps,
-  brew,
-}: {
-  steeps: readonly { id: string; number: number; steeped: number | null }[];
-  brew: Brew;
-}) {
-  return (
-    <p>
-      <b>Its leaf</b>{' '}
-      {steeps.map((x, i) => (
-        <span key={x.id}>
-          {i > 0 && ', '}
-          {x.id === brew.id ? (
-            <strong>
-              {x.number}. {x.steeped === null ? 'steeping' : minutesText(x.steeped)}
-            </strong>
-          ) : (
-            <Link to={`/log/${x.id}`}>
-              {x.number}. {x.steeped === null ? 'steeping' : minutesText(x.steeped)}
-            </Link>
-          )}
-        </span>
-      ))}
-    </p>
-  );
-}
-
-/** The correction that was proposed, whether it was taken, and what was said of the cup in hand. */
-function WhatWasProposed({
-  proposal,
-  brew,
-  units,
-}: {
-  proposal: NonNullable<Brew['proposal']> | undefined | null;
-  brew: Brew;
-  units: Units;
-}) {
-  return (
-    <>
-      {proposal && proposal.lever !== 'keep' && (
-        <p>
-          <b>Proposed</b> {proposal.headline}. {proposal.change} {proposal.reason}
-        </p>
-      )}
-      {proposal && proposal.lever !== 'keep' && (
-        <p>
-          <b>Taken</b> {brew.accepted ? 'yes, noted for the lead' : 'no'}
-        </p>
-      )}
-      {proposal?.cup.text && (
-        <p>
-          <b>Cup in hand</b>{' '}
-          {proposal.cup.water > 0
-            ? `${volumeText(proposal.cup.water, units.volume)} hot water. `
-            : ''}
-          {proposal.cup.text}
-        </p>
-      )}
-    </>
-  );
-}
-
-/** What can be done with this brew now. */
-function BrewFoot({
-  state,
-  brew,
-  s,
-  next,
-  plan,
-}: {
-  state: BrewState;
-  brew: Brew;
-  s: Seconds | null;
-  next: { id: string; at: number; verdict: string } | null;
-  plan: Plan;
-}) {
-  return (
-    <div className="foot flex-wrap">
-      {state.kind === 'pulled' && (
-        <Link className="btn go" to={`/judge/${brew.id}`}>
-          Judge the cup
-        </Link>
-      )}
-      {s !== null && state.kind !== 'abandoned' && (
-        <Link className="btn" to={`/table/colour?brew=${brew.id}`}>
-          Read the colour
-        </Link>
-      )}
-      {brew.verdict && (
-        <Link className="btn" to={`/log/${brew.id}/taste`}>
-          Taste again <kbd>A</kbd>
-        </Link>
-      )}
-      {s !== null && state.kind !== 'abandoned' && <Refractometer brew={brew} />}
-      {next && (
-        <Link className="btn" to={`/log/${next.id}`}>
-          Next of this tea <kbd>K</kbd>
-        </Link>
-      )}
-      <Link
-        className="btn"
-        to={`/start?tea=${brew.tea.id}&vessel=${brew.vesselId ?? ''}&water=${plan.water}`}
-      >
-        Brew again
-      </Link>
-    </div>
-  );
 }

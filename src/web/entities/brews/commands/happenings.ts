@@ -4,7 +4,8 @@ import type { BrewEventBody } from '#contracts/brewEvents';
 import type { Brew } from '#contracts/brews';
 import type { ToastLink } from '../../../platform/toasts';
 import { allOf, type BarBrew } from '../barBrews';
-import { type BarItem, isDueNow, isExploring } from '../status';
+import { type BarItem, isDueNow } from '../barItems';
+import { isExploring } from '../status';
 import type { pullCommands } from './pulls';
 import {
   alone,

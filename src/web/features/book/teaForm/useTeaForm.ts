@@ -11,7 +11,8 @@ import { fieldFaults } from '../../../platform/api';
 import { newId } from '../../../platform/ids';
 import { useGo } from '../../../platform/useGo';
 import { showFaults } from '../../../ui/fields';
-import { type FormUnits, type RecipeForm, recipeFormOf, recipeOf } from '../recipeForm';
+import { type FormUnits, type RecipeForm } from '../recipeFields';
+import { recipeFormOf, recipeOf } from '../recipeForm';
 import { readWeighing, type WeighingForm, weighingFormOf } from '../WeighingFields';
 
 export type Form = RecipeForm &

@@ -2,7 +2,7 @@ import { type FormEvent, useState } from 'react';
 import { type FridgeAir, type HouseLimits, limitsFor, unknownGaps } from '#core/cold';
 import { weekdayAndTime } from '#core/time';
 import { readingText } from '#core/units';
-import type { FridgeGap } from '#contracts/batches';
+import type { FridgeGap } from '#contracts/fridge';
 import { useAnswerFridgeGapMutation } from '../../../entities/batches/api';
 import { useClock, useSession, useUnits } from '../../../entities/people/session';
 import { failureOf, fieldFaults } from '../../../platform/api';

@@ -1,6 +1,6 @@
 import { weekdayAndTime } from '#core/time';
 import { readingText } from '#core/units';
-import type { FridgeReading } from '#contracts/batches';
+import type { FridgeReading } from '#contracts/fridge';
 import { useClock, useLimits, useUnits } from '../../../entities/people/session';
 
 /** So many are shown; the record has all. */

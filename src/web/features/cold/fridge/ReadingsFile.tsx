@@ -1,5 +1,5 @@
 import { dayAndTime } from '#core/time';
-import type { ReadingsTaken } from '#contracts/batches';
+import type { ReadingsTaken } from '#contracts/fridge';
 import { useTakeFridgeReadingsMutation } from '../../../entities/batches/api';
 import { useClock } from '../../../entities/people/session';
 import { Note } from '../../../ui/Note';

@@ -1,7 +1,7 @@
 import { memo, useMemo, useState } from 'react';
 import { coldTeaId, type Learnt, learntFor, servedByDay, wantedOn } from '#core/coldPlan';
 import { dayName, type SiteDate, wallMoment, type Zone } from '#core/time';
-import type { ColdDemand, ColdPoured } from '#contracts/batches';
+import type { ColdDemand, ColdPoured } from '#contracts/coldPlans';
 import type { SiteHours } from '#contracts/sites';
 import { type Plannable } from '../../../entities/batches/coldTeas';
 import { PickList } from '../../../ui/PickList';

@@ -2,7 +2,7 @@ import { useMemo, useReducer, useState } from 'react';
 import { Link } from 'react-router';
 import { planDays } from '#core/coldPlan';
 import { siteDate } from '#core/time';
-import type { ColdPlanAnswer } from '#contracts/batches';
+import type { ColdPlanAnswer } from '#contracts/coldPlans';
 import { useChangeColdPlanMutation, useColdPlanQuery } from '../../../entities/batches/api';
 import { useClock, useSession } from '../../../entities/people/session';
 import { useNow } from '../../../platform/clock';

@@ -11,7 +11,7 @@ import {
 } from '#core/coldPlan';
 import { type SiteClock, weekdayAndTime } from '#core/time';
 import { millilitres, parseWithin, volumeText } from '#core/units';
-import type { ColdPlan } from '#contracts/batches';
+import type { ColdPlan } from '#contracts/coldPlans';
 import type { Plannable } from '../../../entities/batches/coldTeas';
 import { useUnits } from '../../../entities/people/session';
 import { Note } from '../../../ui/Note';

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { PlanAsked, PlannedBatch, WeekPlan } from '#core/coldPlan';
 import { clockTime, type SiteClock, weekdayAndTime } from '#core/time';
 import { epochMs, millilitres, volumeText } from '#core/units';
-import type { LeftFree, PlannedCold } from '#contracts/batches';
+import type { LeftFree, PlannedCold } from '#contracts/coldPlans';
 import type { Plannable } from '../../../entities/batches/coldTeas';
 import { useUnits } from '../../../entities/people/session';
 import { newId } from '../../../platform/ids';

@@ -1,6 +1,6 @@
 import { lastGlasses, type PlanAsked, type PlanProblem, planWeek } from '#core/coldPlan';
 import { epochMs, millilitres } from '#core/units';
-import type { PlannedCold } from '#contracts/batches';
+import type { PlannedCold } from '#contracts/coldPlans';
 import type { Plannable } from '../../../entities/batches/coldTeas';
 import { batchesOfPlan, draftAfter, type PlanDraft } from './draft';
 import { plannerAfter } from './usePlanner';

@@ -11,7 +11,7 @@ import {
 } from '#core/coldPlan';
 import { type SiteDate, type SiteWeek, weekdayOf, type Zone } from '#core/time';
 import { type EpochMs, epochMs, type Millilitres } from '#core/units';
-import type { ColdDemand, ColdPlan, LeftFree, PlannedCold } from '#contracts/batches';
+import type { ColdDemand, ColdPlan, LeftFree, PlannedCold } from '#contracts/coldPlans';
 import { type Plannable, USUAL_GLASS } from '../../../entities/batches/coldTeas';
 
 /** What is typed holds for that date alone, or for its weekday every week. */

@@ -1,5 +1,5 @@
 import { useForm } from 'react-hook-form';
-import type { GuestSheet } from '#contracts/tastings';
+import type { GuestSheet } from '#contracts/guests';
 import { useJoinAsGuestMutation } from '../../../entities/tastings/guestApi';
 import { type ApiFailure, failureOf, fieldFaults } from '../../../platform/api';
 import { clockText } from '../../../ui/days';

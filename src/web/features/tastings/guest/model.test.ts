@@ -1,4 +1,4 @@
-import type { GuestSheet } from '#contracts/tastings';
+import type { GuestSheet } from '#contracts/guests';
 import { guestStage, type GuestWrite, isGivenUp, withUnsent } from './model';
 
 const SHEET: GuestSheet = {

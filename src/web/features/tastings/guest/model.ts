@@ -1,4 +1,4 @@
-import type { GuestAct, GuestSheet } from '#contracts/tastings';
+import type { GuestAct, GuestSheet } from '#contracts/guests';
 
 // A guest's phone: the pass it was given, and what it wrote and has not sent yet. Pure.
 

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { GuestAct } from '#contracts/tastings';
+import type { GuestAct } from '#contracts/guests';
 import { useAddGuestEventMutation, useGuestSheetQuery } from '../../../entities/tastings/guestApi';
 import { type ApiFailure, failureOf } from '../../../platform/api';
 import { now } from '../../../platform/clock';
