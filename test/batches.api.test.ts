@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { parse } from 'papaparse';
 import { startingRecipe } from '#core/recipes';
-import type { Batch, Cold, ColdPlanAnswer } from '#contracts/batches';
+import type { Batch, Cold } from '#contracts/batches';
+import type { ColdPlanAnswer } from '#contracts/coldPlans';
 import type { House } from '#contracts/sites';
 import { type ColdTea, coldTea } from './coldTea';
 import { type Begun, begunHouse, cookieOf, from, newId, PLAIN_TEA, SECRETS, SITE } from './house';

@@ -1,5 +1,6 @@
 import { foldTasting, type TastingAct } from '#core/tastings';
-import type { GuestAct, GuestSheet, OpenTasting, TastingRow } from '#contracts/tastings';
+import type { GuestAct, GuestSheet } from '#contracts/guests';
+import type { OpenTasting, TastingRow } from '#contracts/tastings';
 import { type Begun, begunHouse, type Caller, from, newId } from './house';
 
 // Guests at a table: a name and a seat, by a code, for an hour.
