@@ -33,7 +33,7 @@ function firstMigrations(n: number): string {
   return folder;
 }
 
-test('a house of the first version is carried over: lots from its teas, windows for later steeps, nothing lost', async () => {
+test('a house of the first version is carried over: lots of its teas, windows of later steeps, nothing lost', async () => {
   const { db, pool, close } = await emptyDatabase();
   const old = firstMigrations(1);
   try {
@@ -207,7 +207,7 @@ const fieldsOf = (v: Vessel | undefined) => {
 const houseOf = (name: string) => gunzipSync(readFileSync(`test/houses/${name}.sql.gz`)).toString();
 type Rows = readonly Record<string, unknown>[];
 
-test('a demo house of November 2026 is carried over: facts of vessels and kettles in columns, every record still there', async () => {
+test('a demo house of November 2026 is carried over: facts of vessels in columns, every record still there', async () => {
   const { db, pool, url, close } = await emptyDatabase();
   try {
     const whole = await mysql.createConnection({ uri: url, multipleStatements: true });
@@ -292,7 +292,7 @@ const inMariadb = (sqlType: string) =>
   ({ boolean: 'tinyint(1)', json: 'longtext', int: 'int(11)', tinyint: 'tinyint(4)' })[sqlType] ??
   sqlType.replace(/^bigint$/, 'bigint(20)');
 
-test('after all migrations the tables are those the program knows: types, what may be null, every foreign key; also where one ended halfway', async () => {
+test('after all migrations, one of them ended halfway, the tables are those the program knows', async () => {
   const { db, pool, close } = await emptyDatabase();
   const old = firstMigrations(41);
   try {
@@ -314,7 +314,8 @@ test('after all migrations the tables are those the program knows: types, what m
     );
     const keys = known.flatMap((t) => t.foreignKeys.map((k) => `${t.name} ${k.getName()}`));
     const thereColumns = await read(
-      `select concat(table_name, '.', column_name, ' ', column_type, ' ', if(is_nullable = 'NO', 'true', 'false')) as what
+      `select concat(table_name, '.', column_name, ' ', column_type, ' ',
+         if(is_nullable = 'NO', 'true', 'false')) as what
        from information_schema.columns
        where table_schema = database() and table_name not like '%migrations'`,
     );

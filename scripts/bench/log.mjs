@@ -1,8 +1,8 @@
-// npm run bench:log [-- --brews=1000000 --asked=600 --sites=2 --pool=4G --folder=... --compressed=lz4]: a large log made by
-// a seeded script, then pages of every filter and of several at once, and what else reads brews, over the interface. Prints
-// JSON.
-// The data is made anew in a temporary folder (about 5 kB a brew, 1.5 kB compressed) and thrown away, unless a folder is named: what is in
-// it is kept, and asked again.
+// npm run bench:log [-- --brews=1000000 --asked=600 --sites=2 --pool=4G --folder=... --compressed=lz4]: a large
+// log made by a seeded script, then pages of every filter and of several at once, and what else reads brews, over the
+// interface. Prints JSON.
+// The data is made anew in a temporary folder (about 5 kB a brew, 1.5 kB compressed) and thrown away, unless a folder is
+// named: what is in it is kept, and asked again.
 import { statSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -24,12 +24,12 @@ const { values: given } = parseArgs({
   },
 });
 const [wanted, asked, wantedSites] = [given.brews, given.asked, given.sites].map(Number);
-const HOW = {
+const COMPRESSION = {
   zlib: [],
   lz4: ['--plugin-load-add=provider_lz4', '--innodb-compression-algorithm=lz4'],
 };
-const compressing = given.compressed ? HOW[given.compressed] : [];
-if (!compressing) throw new Error(`--compressed is one of ${Object.keys(HOW).join(', ')}.`);
+const compressing = given.compressed ? COMPRESSION[given.compressed] : [];
+if (!compressing) throw new Error(`--compressed is one of ${Object.keys(COMPRESSION).join(', ')}.`);
 // Made with much memory and no flushing; then the database is started again as npm start has it, and asked.
 const house = await openHouse({
   days: DAYS,

@@ -53,6 +53,7 @@ export type Proposal = {
   readonly cup: CupInHand;
 };
 
+/** By how much a cup is too strong, and too bitter or drying, in steps; never below zero. */
 export const overOf = (v: Verdict) => ({
   strength: Math.max(0, v.strength),
   bitterness: Math.max(0, v.bitterness, v.astringency),
@@ -73,6 +74,7 @@ export function holds(c: Circumstance, j: Judged): boolean {
       return j.recipe.temperature > s.start.temperature + 3;
   }
 }
+/** Whether a row of the table speaks of this cup, and what it asks of the brew holds. */
 export const fits = (row: CorrectionRow, j: Judged): boolean =>
   rowFits(row, j.verdict, (circumstance) => holds(circumstance, j));
 

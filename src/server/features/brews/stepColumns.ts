@@ -14,6 +14,7 @@ import type { Tx } from '../../db/pool';
 import type { Signed } from '../../http/route';
 import { type BrewRow, stateOf, steepingAt } from './repository';
 
+/** The columns of a brew whose leaf is in again. */
 export const NOT_PULLED = {
   pulledBy: null,
   pulledDevice: null,
